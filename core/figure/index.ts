@@ -1,0 +1,3 @@
+export * from './figure.js';
+export * from './column.js';
+export * from './sentence.js';

@@ -1,0 +1,96 @@
+import { exactText, formatLength, mm, UNITS_PER, type Length, type Precision } from '../length/index.js';
+
+/** A quantity inside a sentence, written only when it is known which units the reader uses. */
+export type Quantity =
+  | { readonly kind: 'length'; readonly length: Length }
+  /** A deflection in mm, written finer than the shop precision. */
+  | { readonly kind: 'fine'; readonly mm: number }
+  | { readonly kind: 'mass'; readonly kg: number }
+  | { readonly kind: 'force'; readonly newtons: number };
+
+/** One plain sentence with its figures kept as quantities. */
+export type Sentence = readonly (string | Quantity)[];
+
+type Slot = string | number | Quantity | Sentence;
+
+/** A length for use in a sentence. */
+export const len = (length: Length): Quantity => ({ kind: 'length', length });
+/** A deflection in mm for use in a sentence. */
+export const fine = (millimetres: number): Quantity => ({ kind: 'fine', mm: millimetres });
+/** A mass in kg for use in a sentence. */
+export const mass = (kg: number): Quantity => ({ kind: 'mass', kg });
+/** A force in N for use in a sentence. */
+export const force = (newtons: number): Quantity => ({ kind: 'force', newtons });
+
+function isSentence(slot: Slot): slot is Sentence {
+  return Array.isArray(slot);
+}
+
+/**
+ * Builds a sentence from a template.
+ * @example say`The shelf is ${len(mm(587.1))} long.`
+ */
+export function say(strings: TemplateStringsArray, ...slots: readonly Slot[]): Sentence {
+  const parts: (string | Quantity)[] = [];
+  strings.forEach((text, i) => {
+    if (text) parts.push(text);
+    const slot = slots[i];
+    if (slot === undefined) return;
+    if (isSentence(slot)) parts.push(...slot);
+    else parts.push(typeof slot === 'number' ? `${slot}` : slot);
+  });
+  return parts;
+}
+
+const KG_PER_POUND = 0.45359237;
+const NEWTONS_PER_POUND = 4.4482216152605;
+
+/** Rounds to so many significant digits, without an exponent for the sizes met in a workshop. */
+function significant(value: number, digits: number): string {
+  return `${Number(value.toPrecision(digits))}`;
+}
+
+/** A deflection written for reading: mm to 0.01, inches to a thousandth. */
+export function writeFine(millimetres: number, unit: Precision['unit']): string {
+  if (unit === 'mm') return `${Number(millimetres.toFixed(Math.abs(millimetres) < 10 ? 2 : 1))} mm`;
+  return `${((millimetres * UNITS_PER.mm) / UNITS_PER.in).toFixed(3)} in`;
+}
+
+/** A mass written in kg or lb to three digits. */
+export function writeMass(kg: number, unit: Precision['unit']): string {
+  return unit === 'mm' ? `${significant(kg, 3)} kg` : `${significant(kg / KG_PER_POUND, 3)} lb`;
+}
+
+/** A force written in N or lbf to three digits. */
+export function writeForce(newtons: number, unit: Precision['unit']): string {
+  return unit === 'mm' ? `${significant(newtons, 3)} N` : `${significant(newtons / NEWTONS_PER_POUND, 3)} lbf`;
+}
+
+function writeQuantity(quantity: Quantity, precision: Precision): string {
+  switch (quantity.kind) {
+    case 'length':
+      return `${formatLength(quantity.length, precision)} ${precision.unit}`;
+    case 'fine':
+      return writeFine(quantity.mm, precision.unit);
+    case 'mass':
+      return writeMass(quantity.kg, precision.unit);
+    case 'force':
+      return writeForce(quantity.newtons, precision.unit);
+  }
+}
+
+/** Writes a sentence in the reader's units. */
+export function writeSentence(sentence: Sentence, precision: Precision): string {
+  return sentence.map((part) => (typeof part === 'string' ? part : writeQuantity(part, precision))).join('');
+}
+
+/** Writes a sentence with every length exact, for files and the terminal. */
+export function writeExactly(sentence: Sentence): string {
+  return sentence
+    .map((part) => {
+      if (typeof part === 'string') return part;
+      if (part.kind === 'length') return `${exactText(part.length, 'mm')} mm`;
+      return writeQuantity(part, { unit: 'mm', step: mm(0.1) });
+    })
+    .join('');
+}

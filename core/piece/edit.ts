@@ -1,0 +1,165 @@
+import type { Length } from '../length/index.js';
+import type { GapRule } from '../run/index.js';
+import type { Placement } from '../things/index.js';
+import type { Axis, DividingMember, Piece, Space } from './spec.js';
+import { findMember, findSpace } from './tree.js';
+
+/** One change to a piece. Ids of new nodes come with the edit, so that an edit gives the same piece wherever it is applied. */
+export type PieceEdit =
+  | { readonly kind: 'rule'; readonly space: string; readonly rule: GapRule }
+  | { readonly kind: 'bounds'; readonly space: string; readonly least?: Length; readonly greatest?: Length }
+  | { readonly kind: 'name'; readonly space: string; readonly name: string }
+  /** Divides an open space into one more than the count of new members; its things stay in the first part. */
+  | { readonly kind: 'split'; readonly space: string; readonly axis: Axis; readonly members: readonly string[]; readonly spaces: readonly string[] }
+  /** Puts a new member after a space in its run, with a new shared space beyond it. */
+  | { readonly kind: 'add'; readonly space: string; readonly member: string; readonly beyond: string }
+  /** Takes a member out; the spaces beside it become one, with the things of both. */
+  | { readonly kind: 'drop'; readonly member: string }
+  | { readonly kind: 'pin'; readonly member: string; readonly at: Length | null }
+  | { readonly kind: 'align'; readonly member: string; readonly sameAs: string | null }
+  | { readonly kind: 'member'; readonly member: string; readonly patch: { readonly fix?: DividingMember['fix']; readonly stock?: string } }
+  | { readonly kind: 'things'; readonly space: string; readonly things: readonly Placement[] }
+  /** Replaces whole fields of the piece itself. */
+  | { readonly kind: 'piece'; readonly patch: Partial<Omit<Piece, 'interior' | 'shell'>> };
+
+/** An edit that names something the piece does not have. */
+export class EditError extends Error {}
+
+const share = { kind: 'share', weight: 1 } as const;
+
+function copy(piece: Piece): Piece {
+  return structuredClone(piece);
+}
+
+function spaceOf(piece: Piece, id: string): Space {
+  const path = findSpace(piece.interior, id);
+  if (!path) throw new EditError(`there is no space ${id} in ${piece.name}`);
+  return path.space;
+}
+
+function memberOf(piece: Piece, id: string): DividingMember {
+  const found = findMember(piece.interior, id);
+  if (!found) throw new EditError(`there is no shelf or divider ${id} in ${piece.name}`);
+  return found.member;
+}
+
+function split(space: Space, edit: Extract<PieceEdit, { kind: 'split' }>): void {
+  if (space.split) throw new EditError(`${space.name ?? 'the space'} is already divided`);
+  if (edit.spaces.length !== edit.members.length + 1) throw new EditError('one more space than members is needed');
+  const spaces = edit.spaces.map((id): Space => ({ id, rule: share, things: [] }));
+  (spaces[0] as Space).things = space.things;
+  space.things = [];
+  space.split = { axis: edit.axis, members: edit.members.map((id) => ({ id })), spaces };
+}
+
+function addMember(piece: Piece, edit: Extract<PieceEdit, { kind: 'add' }>): void {
+  const path = findSpace(piece.interior, edit.space);
+  const parts = path?.parent?.space.split;
+  if (!path?.parent || !parts) throw new EditError('a member can only be added inside a divided space');
+  parts.members.splice(path.parent.index, 0, { id: edit.member });
+  parts.spaces.splice(path.parent.index + 1, 0, { id: edit.beyond, rule: share, things: [] });
+}
+
+/** All things in a space and in what it is divided into. */
+function thingsWithin(space: Space): Placement[] {
+  return [...space.things, ...(space.split?.spaces.flatMap(thingsWithin) ?? [])];
+}
+
+/** Placements with those of the same thing put together. */
+export function mergePlacements(placements: readonly Placement[]): Placement[] {
+  const counts = new Map<string, number>();
+  placements.forEach((p) => counts.set(p.thing, (counts.get(p.thing) ?? 0) + p.count));
+  return [...counts].map(([thing, count]) => ({ thing, count }));
+}
+
+function dropMember(piece: Piece, id: string): void {
+  const found = findMember(piece.interior, id);
+  const parts = found?.owner.split;
+  if (!found || !parts) throw new EditError(`there is no shelf or divider ${id} in ${piece.name}`);
+  const before = parts.spaces[found.index] as Space;
+  const after = parts.spaces[found.index + 1] as Space;
+  const kept = before.split || !after.split ? before : after;
+  const gone = kept === before ? after : before;
+  if (kept.split) {
+    const first = kept.split.spaces[0] as Space;
+    first.things = mergePlacements([...first.things, ...thingsWithin(gone)]);
+  } else kept.things = mergePlacements([...kept.things, ...thingsWithin(gone)]);
+  if (kept.rule.kind !== 'fit' && gone.rule.kind !== 'fixed') kept.rule = gone.rule.kind === 'fit' ? gone.rule : kept.rule;
+  if (parts.spaces.length === 2) {
+    delete found.owner.split;
+    if (kept.split) found.owner.split = kept.split;
+    found.owner.things = kept.split ? [] : kept.things;
+    return;
+  }
+  parts.members.splice(found.index, 1);
+  parts.spaces.splice(found.index, 2, kept);
+}
+
+/** Takes away every alignment to members that are no longer there. */
+function loosen(piece: Piece): void {
+  const visit = (space: Space): void => {
+    for (const member of space.split?.members ?? []) {
+      if (member.sameAs && !findMember(piece.interior, member.sameAs)) delete member.sameAs;
+    }
+    space.split?.spaces.forEach(visit);
+  };
+  visit(piece.interior);
+}
+
+function setOrDelete<T extends object, K extends keyof T>(target: T, key: K, value: T[K] | null | undefined): void {
+  if (value === null || value === undefined) delete target[key];
+  else target[key] = value;
+}
+
+/**
+ * The piece after an edit; the given piece is not changed.
+ * @throws EditError when the edit names a node that is not there or cannot be applied to it
+ */
+export function applyEdit(before: Piece, edit: PieceEdit): Piece {
+  const piece = copy(before);
+  switch (edit.kind) {
+    case 'rule':
+      spaceOf(piece, edit.space).rule = edit.rule;
+      return piece;
+    case 'bounds': {
+      const space = spaceOf(piece, edit.space);
+      setOrDelete(space, 'least', edit.least);
+      setOrDelete(space, 'greatest', edit.greatest);
+      return piece;
+    }
+    case 'name':
+      setOrDelete(spaceOf(piece, edit.space), 'name', edit.name.trim() || null);
+      return piece;
+    case 'split':
+      split(spaceOf(piece, edit.space), edit);
+      return piece;
+    case 'add':
+      addMember(piece, edit);
+      return piece;
+    case 'drop':
+      dropMember(piece, edit.member);
+      loosen(piece);
+      return piece;
+    case 'pin': {
+      const member = memberOf(piece, edit.member);
+      setOrDelete(member, 'at', edit.at);
+      delete member.sameAs;
+      return piece;
+    }
+    case 'align': {
+      const member = memberOf(piece, edit.member);
+      if (edit.sameAs !== null) memberOf(piece, edit.sameAs);
+      setOrDelete(member, 'sameAs', edit.sameAs);
+      delete member.at;
+      return piece;
+    }
+    case 'member':
+      Object.assign(memberOf(piece, edit.member), edit.patch);
+      return piece;
+    case 'things':
+      spaceOf(piece, edit.space).things = mergePlacements(edit.things);
+      return piece;
+    case 'piece':
+      return { ...piece, ...structuredClone(edit.patch) };
+  }
+}

@@ -1,0 +1,159 @@
+import type { Figure } from '../figure/index.js';
+import { ZERO, add, type Length } from '../length/index.js';
+import type { Stock } from '../stock/index.js';
+
+/** A place in a piece: x across from the outside left, y up from the floor, z out from the back. */
+export interface Place {
+  readonly x: Length;
+  readonly y: Length;
+  readonly z: Length;
+}
+
+/** A direction; unit length. */
+export type Direction = readonly [x: number, y: number, z: number];
+
+/**
+ * A rigid frame: an origin, the direction `u` along the member, `v` across it, and `n`
+ * through its thickness, right-handed (n = u × v).
+ */
+export interface Frame {
+  readonly origin: Place;
+  readonly u: Direction;
+  readonly v: Direction;
+  readonly n: Direction;
+}
+
+/** A point on a face, in the member's own u and v. */
+export interface Point {
+  readonly u: Length;
+  readonly v: Length;
+}
+
+/** One side of an outline: a straight line to a point, or an arc to it that bulges by `bulge` (tangent of a quarter of its angle, left positive). */
+export type OutlineSide = { readonly kind: 'line'; readonly to: Point } | { readonly kind: 'arc'; readonly to: Point; readonly bulge: number };
+
+/** A closed outline in u and v. */
+export interface Outline {
+  readonly start: Point;
+  readonly sides: readonly OutlineSide[];
+}
+
+/** A rectangular outline with a corner at the origin. */
+export function rectangle(length: Length, width: Length): Outline {
+  const at = (u: Length, v: Length): OutlineSide => ({ kind: 'line', to: { u, v } });
+  return { start: { u: ZERO, v: ZERO }, sides: [at(length, ZERO), at(length, width), at(ZERO, width), at(ZERO, ZERO)] };
+}
+
+/** A region of a face between two values of u and two of v. */
+export interface Region {
+  readonly u0: Length;
+  readonly u1: Length;
+  readonly v0: Length;
+  readonly v1: Length;
+}
+
+/** Which broad face: `up` is the one that n points out of, `down` the other. */
+export type Face = 'up' | 'down';
+
+/** What is cut into a member. */
+export type Feature =
+  | {
+      readonly kind: 'housing' | 'groove' | 'rebate';
+      readonly face: Face;
+      readonly region: Region;
+      readonly depth: Length;
+      /** The member that goes in. */
+      readonly mate: string;
+    }
+  | { readonly kind: 'hole'; readonly face: Face; readonly at: Point; readonly diameter: Length; readonly depth: Length; readonly mate: string };
+
+/** What becomes of an edge. */
+export type EdgeTreatment = 'square' | 'eased' | 'banded';
+
+/** The four edges of a member: at the start and end of u, and the start and end of v. */
+export interface Edges {
+  readonly u0: EdgeTreatment;
+  readonly u1: EdgeTreatment;
+  readonly v0: EdgeTreatment;
+  readonly v1: EdgeTreatment;
+}
+
+export const SQUARE_EDGES: Edges = { u0: 'square', u1: 'square', v0: 'square', v1: 'square' };
+
+export type Role = 'side' | 'top' | 'bottom' | 'divider' | 'shelf' | 'back' | 'toe board' | 'plinth rail' | 'plinth end' | 'bearer';
+
+/** How a cutting size is brought to the shop precision: what goes between is rounded down, what covers is rounded up. */
+export type Purpose = 'between' | 'covers';
+
+/** A piece of wood in its place. */
+export interface Member {
+  /** Node, role and instance; also the id of its part. */
+  readonly id: string;
+  /** The node of the piece that it comes from. */
+  readonly node: string;
+  readonly role: Role;
+  readonly label: string;
+  readonly stockId: string;
+  readonly stock: Stock;
+  readonly outline: Outline;
+  readonly frame: Frame;
+  /** Along u, across v and through n. */
+  readonly length: Figure;
+  readonly width: Figure;
+  readonly thickness: Figure;
+  readonly purpose: { readonly length: Purpose; readonly width: Purpose };
+  readonly features: readonly Feature[];
+  readonly edges: Edges;
+}
+
+/** A box in the piece, square to its axes. */
+export interface Box {
+  readonly x0: Length;
+  readonly x1: Length;
+  readonly y0: Length;
+  readonly y1: Length;
+  readonly z0: Length;
+  readonly z1: Length;
+}
+
+function along(frame: Frame, axis: 0 | 1 | 2, u: Length, v: Length, n: Length): Length {
+  return Math.round(frame.u[axis] * u + frame.v[axis] * v + frame.n[axis] * n) as Length;
+}
+
+/** The least box, square to the piece, that a member lies in. */
+export function boxOf(member: Member): Box {
+  const { frame } = member;
+  const ends = ([axis, start]: readonly [0 | 1 | 2, Length]) => {
+    const spans = [along(frame, axis, member.length.value, ZERO, ZERO), along(frame, axis, ZERO, member.width.value, ZERO), along(frame, axis, ZERO, ZERO, member.thickness.value)];
+    const low = spans.reduce((sum, s) => sum + Math.min(0, s), 0) as Length;
+    const high = spans.reduce((sum, s) => sum + Math.max(0, s), 0) as Length;
+    return [add(start, low), add(start, high)] as const;
+  };
+  const [x0, x1] = ends([0, frame.origin.x]);
+  const [y0, y1] = ends([1, frame.origin.y]);
+  const [z0, z1] = ends([2, frame.origin.z]);
+  return { x0, x1, y0, y1, z0, z1 };
+}
+
+/** A frame for a panel that stands upright, front to back: u up, v out from the back, n to the right. */
+export function uprightFrame(origin: Place): Frame {
+  return { origin, u: [0, 1, 0], v: [0, 0, 1], n: [1, 0, 0] };
+}
+
+/**
+ * A frame for a panel that lies flat: u to the right, v towards the back, n up. The
+ * origin is the front left corner of its lower face.
+ */
+export function flatFrame(origin: Place): Frame {
+  return { origin, u: [1, 0, 0], v: [0, 0, -1], n: [0, 1, 0] };
+}
+
+/** A frame for a panel that faces the front, its length to the right: u right, v up, n out from the back. */
+export function facingFrame(origin: Place): Frame {
+  return { origin, u: [1, 0, 0], v: [0, 1, 0], n: [0, 0, 1] };
+}
+
+/** A frame for a board on edge that runs front to back: u out from the back, v up, n to the left. */
+export function onEdgeFrame(origin: Place): Frame {
+  return { origin, u: [0, 0, 1], v: [0, 1, 0], n: [-1, 0, 0] };
+}

@@ -1,0 +1,3 @@
+export * from './ids.js';
+export * from './records.js';
+export * from './workshop.js';

@@ -1,0 +1,38 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { SizeSchema } from '../length/index.js';
+import { RoundingSchema } from '../run/index.js';
+import { NameSchema } from './ids.js';
+
+const closed = { additionalProperties: false } as const;
+
+/** Someone to draw beside a piece. */
+export const PersonSchema = Type.Object({ name: NameSchema, height: SizeSchema, reach: Type.Optional(SizeSchema) }, closed);
+export type Person = Static<typeof PersonSchema>;
+
+/** How far a member may sag: a part of its span, or a fixed amount in mm. */
+export const LimitSchema = Type.Union([
+  Type.Object({ kind: Type.Literal('span'), over: Type.Integer({ minimum: 50, maximum: 2000 }) }, closed),
+  Type.Object({ kind: Type.Literal('amount'), mm: Type.Number({ exclusiveMinimum: 0, maximum: 100 }) }, closed),
+]);
+export type Limit = Static<typeof LimitSchema>;
+
+/** The choices that hold for every piece of a project. */
+export const SettingsSchema = Type.Object(
+  {
+    unit: Type.Union([Type.Literal('mm'), Type.Literal('in')]),
+    /** The finest step that is written. */
+    step: SizeSchema,
+    rounding: RoundingSchema,
+    /** EN 1995-1-1: 1 heated room, 2 unheated or garden building, 3 wet. */
+    serviceClass: Type.Union([Type.Literal(1), Type.Literal(2), Type.Literal(3)]),
+    /** `kdef` by the table, or `half`: half as much again, for seasoned solid wood. */
+    creepSchool: Type.Union([Type.Literal('kdef'), Type.Literal('half')]),
+    limit: LimitSchema,
+  },
+  closed,
+);
+export type Settings = Static<typeof SettingsSchema>;
+
+/** A project by itself, without what is in it. */
+export const ProjectSchema = Type.Object({ name: NameSchema, settings: SettingsSchema }, closed);
+export type Project = Static<typeof ProjectSchema>;

@@ -1,0 +1,299 @@
+import { Figure, len, say, size } from '../figure/index.js';
+import { ZERO, add, fromUnits, roundTo, sub, type Length } from '../length/index.js';
+import { freeGaps, isFree, setToGrid, shareOut } from './share.js';
+import { mismatch } from './ways.js';
+import type { PlacedLine, Residue, RunConflict, RunGap, RunLine, RunMember, RunSolution, RunSpec } from './types.js';
+
+/** The thickness that a pitch runs over: that of the member after a gap, or before the last one. */
+function thicknessBeside(lines: readonly RunLine[], gap: RunGap): Figure | null {
+  const i = lines.indexOf(gap);
+  const beside = lines[i + 1] ?? lines[i - 1];
+  return beside?.kind === 'member' ? beside.extent : null;
+}
+
+/** The size of a gap that does not depend on what is left; null for a free gap. */
+function heldSize(lines: readonly RunLine[], gap: RunGap): Figure | null {
+  const { rule } = gap;
+  switch (rule.kind) {
+    case 'fixed':
+      return size(gap.label, rule.size, { kind: 'choice', ref: `gap:${gap.id}` });
+    case 'fit':
+      if (!gap.need) return null;
+      return (
+        rule.clearance === ZERO
+          ? gap.need
+          : gap.need.plus(size('clearance', rule.clearance, { kind: 'choice', ref: `gap:${gap.id}` }))
+      ).named(`${gap.label}, fits what stands in it`);
+    case 'grid': {
+      const steps = size('pitch', rule.pitch, { kind: 'choice', ref: `gap:${gap.id}` }).times(rule.steps);
+      const over = rule.overMember ? thicknessBeside(lines, gap) : null;
+      return (over ? steps.minus(over) : steps).named(`${gap.label}, on the pitch`);
+    }
+    default:
+      return null;
+  }
+}
+
+/** What the lines that are not shared take away, one figure per kind of member and held gap. */
+function takenAway(lines: readonly RunLine[], held: ReadonlyMap<string, Figure>): readonly Figure[] {
+  const groups = new Map<string, { member: RunMember; count: number }>();
+  const figures: Figure[] = [];
+  for (const line of lines) {
+    if (line.kind === 'gap') {
+      const figure = held.get(line.id);
+      if (figure) figures.push(figure);
+      continue;
+    }
+    const key = `${line.plural}/${line.extent.amount}`;
+    const group = groups.get(key);
+    if (group) group.count += 1;
+    else groups.set(key, { member: line, count: 1 });
+  }
+  const members = [...groups.values()].map(({ member, count }) =>
+    count === 1 ? member.extent.named(member.label) : member.extent.times(count).named(member.plural),
+  );
+  return [...members, ...figures];
+}
+
+interface Settled {
+  readonly sizes: ReadonlyMap<string, Figure>;
+  readonly exact: ReadonlyMap<string, Figure>;
+  readonly residue: Residue | null;
+  readonly conflict: RunConflict | null;
+}
+
+/** Settles the lines between two fixed places of a run, `available` apart. */
+function settle(spec: RunSpec, lines: readonly RunLine[], available: Figure, total: Length): Settled {
+  const gaps = lines.filter((line): line is RunGap => line.kind === 'gap');
+  const held = new Map<string, Figure>();
+  for (const gap of gaps) {
+    const figure = heldSize(spec.lines, gap);
+    if (figure) held.set(gap.id, figure);
+  }
+  const left = takenAway(lines, held).reduce((rest, figure) => rest.minus(figure), available);
+  const free = freeGaps(gaps);
+  const asLengths = () => new Map([...held].map(([id, figure]) => [id, figure.value]));
+  if (free.length === 0) {
+    const conflict = left.value === ZERO ? null : mismatch(spec, lines, asLengths(), -left.value as Length, total);
+    return { sizes: held, exact: held, residue: null, conflict };
+  }
+  const shared = shareOut(free, left);
+  const taken = [...shared.values()].reduce((sum, figure) => sum + figure.amount, 0);
+  const gone = [...shared.values()].filter((figure) => figure.value <= ZERO);
+  const offBy = gone.length > 0 ? shortfall(free, left) : fromUnits(taken - left.value);
+  // Dividing rounds each share to the unit, so that many units may be off without any bound being broken.
+  if (gone.length > 0 || Math.abs(offBy) > free.length) {
+    const squeezed = new Map([...shared].map(([id, f]) => [id, f.value <= ZERO ? size('nothing left', ZERO) : f]));
+    return {
+      sizes: new Map([...held, ...squeezed]),
+      exact: new Map([...held, ...shared]),
+      residue: null,
+      conflict: mismatch(spec, lines, asLengths(), offBy, total),
+    };
+  }
+  const closed = closeExactly(shared, left.value);
+  const exact = new Map([...held, ...closed]);
+  if (spec.rounding.set === 'edges') return { sizes: exact, exact, residue: null, conflict: null };
+  const set = setToGrid(closed, spec.rounding);
+  return { sizes: new Map([...held, ...set.sizes]), exact, residue: set.residue, conflict: null };
+}
+
+/** How much is missing until every free gap is at least one unit of length. */
+function shortfall(free: readonly { weight: number; offset: Length }[], left: Figure): Length {
+  const smallest = Math.min(...free.map((f) => f.offset / f.weight));
+  const weights = free.reduce((sum, f) => sum + f.weight, 0);
+  const offsets = free.reduce((sum, f) => sum + f.offset, 0);
+  return fromUnits(Math.max(1, Math.ceil(offsets - smallest * weights - left.value)));
+}
+
+/** Gives the last gap the odd units that dividing left, so that the gaps add up to what was shared. */
+function closeExactly(sizes: ReadonlyMap<string, Figure>, left: Length): ReadonlyMap<string, Figure> {
+  const odd = left - [...sizes.values()].reduce((sum, figure) => sum + figure.amount, 0);
+  if (odd === 0) return sizes;
+  const last = [...sizes.keys()].at(-1);
+  return new Map([...sizes].map(([id, f]) => [id, id === last ? f.setTo(f.amount + odd, 'closes the sum') : f]));
+}
+
+/** Splits a run at its pinned members. */
+function segments(lines: readonly RunLine[]): readonly { lines: readonly RunLine[]; pin: RunMember | null }[] {
+  const parts: { lines: RunLine[]; pin: RunMember | null }[] = [];
+  let open: RunLine[] = [];
+  for (const line of lines) {
+    if (line.kind === 'member' && line.at) {
+      parts.push({ lines: open, pin: line });
+      open = [];
+    } else open.push(line);
+  }
+  parts.push({ lines: open, pin: null });
+  return parts;
+}
+
+function pinConflict(pin: RunMember, by: Length): RunConflict {
+  return {
+    kind: 'pins',
+    by,
+    sentence: say`${pin.label} is held ${len(by)} too low for what comes before it.`,
+    ways: [{ label: say`Let ${pin.label} go where the spaces put it`, change: { kind: 'unpin', member: pin.id }, weight: 0.1 }],
+  };
+}
+
+/** What the lines want when the total follows from them: free gaps as large as the largest need asks of all. */
+export function wantedTotal(spec: RunSpec): Figure {
+  const gaps = spec.lines.filter((line): line is RunGap => line.kind === 'gap');
+  const free = freeGaps(gaps);
+  const held = new Map<string, Figure>();
+  gaps.forEach((gap) => {
+    const figure = heldSize(spec.lines, gap);
+    if (figure) held.set(gap.id, figure);
+  });
+  const needs = free.flatMap(({ gap, weight, offset }) => {
+    const need = gap.need ?? (gap.least !== undefined ? size(`at least, ${gap.label}`, gap.least) : null);
+    if (!need) return [];
+    const over = offset === ZERO ? need : need.minus(size('step', offset));
+    return [weight === 1 ? over : over.over(weight)];
+  });
+  const one = needs.length > 0 ? Figure.greatest(needs) : null;
+  const shared = free.map(({ gap, weight, offset }) => {
+    if (!one) return size(`${gap.label}, empty`, ZERO);
+    const part = weight === 1 ? one : one.times(weight);
+    return (offset === ZERO ? part : part.plus(size('step', offset))).named(gap.label);
+  });
+  const parts = [...takenAway(spec.lines, held), ...shared];
+  return parts.length > 0 ? Figure.sum(parts) : size('nothing', ZERO);
+}
+
+function totalOf(spec: RunSpec): Figure {
+  const { total } = spec;
+  if (total.kind === 'given') return total.figure;
+  const wanted = wantedTotal(spec);
+  if (total.kind === 'follows') return wanted;
+  if (total.greatest && wanted.value > total.greatest.value) return total.greatest;
+  if (total.least && wanted.value < total.least.value) return total.least;
+  return wanted;
+}
+
+/** Puts the lines one after another from the datum. */
+function place(lines: readonly RunLine[], settled: readonly Settled[]): readonly PlacedLine[] {
+  const sizes = new Map(settled.flatMap((s) => [...s.sizes]));
+  const exact = new Map(settled.flatMap((s) => [...s.exact]));
+  let at = size('datum', ZERO);
+  return lines.map((line) => {
+    const length = line.kind === 'member' ? line.extent.named(line.label) : (sizes.get(line.id) as Figure).named(line.label);
+    const near = line.kind === 'member' && line.at ? line.at : at;
+    const far = near.amount === 0 && near.operation.kind === 'leaf' ? length : near.plus(length);
+    at = far;
+    return {
+      line,
+      size: line.kind === 'member' ? line.extent : (sizes.get(line.id) as Figure),
+      exact: line.kind === 'member' ? line.extent : (exact.get(line.id) as Figure),
+      near,
+      far,
+    };
+  });
+}
+
+/** Brings the near edge of every free member to the grid; the gaps follow and the last takes the odd amount. */
+function setEdges(placed: readonly PlacedLine[], grid: Length): { lines: readonly PlacedLine[]; residues: readonly Residue[] } {
+  const moved = placed.map((p) =>
+    p.line.kind === 'member' && !p.line.at && p.near.value !== ZERO
+      ? p.near.setTo(roundTo(p.near.value, grid), 'edge set to the grid')
+      : p.near,
+  );
+  const lines = placed.map((p, i): PlacedLine => {
+    if (p.line.kind === 'member') return { ...p, near: moved[i] as Figure, far: (moved[i] as Figure).plus(p.size) };
+    const before = placed[i - 1];
+    const start = before ? (moved[i - 1] as Figure).plus(before.size) : p.near;
+    const end = moved[i + 1] ?? p.far;
+    const amount = sub(end.value, start.value);
+    const length = amount === p.size.value ? p.size : p.size.setTo(amount, 'between edges on the grid');
+    return { ...p, near: start, far: end, size: length };
+  });
+  const lastFree = lines.findLast((p) => p.line.kind === 'gap' && isFree(p.line));
+  const residue = lastFree ? sub(lastFree.size.value, roundTo(lastFree.size.value, grid)) : ZERO;
+  return { lines, residues: lastFree && residue !== ZERO ? [{ amount: residue, gap: lastFree.line.id }] : [] };
+}
+
+/** What is left over when a whole step can be given to no gap, and the total may give it up. */
+function lessLeftover(spec: RunSpec, total: Figure): Figure {
+  if (spec.rounding.leftover !== 'total' || spec.rounding.set !== 'gaps' || spec.lines.some((l) => l.kind === 'member' && l.at)) {
+    return total;
+  }
+  const { exact, conflict } = settle(spec, spec.lines, total, total.value);
+  if (conflict) return total;
+  const free = spec.lines.filter((line): line is RunGap => line.kind === 'gap' && isFree(line));
+  const over = free.reduce((sum, gap) => {
+    const value = (exact.get(gap.id) as Figure).value;
+    return sum + (value % spec.rounding.grid);
+  }, 0);
+  return over === 0 ? total : total.minus(size('left out, smaller than a step each', over as Length)).named('the whole on the grid');
+}
+
+/**
+ * Solves one run: decides the total, gives every gap its size by its rule, brings free
+ * gaps (or edges) to the grid and places all lines from the datum. Sizes of members are
+ * never changed. The lines always add up to the total exactly unless a conflict says
+ * otherwise.
+ * @param spec lines in order from the datum; pinned members split the run into stretches
+ * @returns sizes and places with their sums, residues, and conflicts with ways out; never throws for a run that cannot be met
+ */
+export function solveRun(spec: RunSpec): RunSolution {
+  const total = lessLeftover(spec, totalOf(spec));
+  const settled: Settled[] = [];
+  const conflicts: RunConflict[] = [];
+  let start: Figure | null = null;
+  for (const segment of segments(spec.lines)) {
+    const end: Figure = segment.pin?.at ?? total;
+    const available = start ? end.minus(start) : end;
+    const empty = segment.lines.length === 0;
+    if (empty && available.value === ZERO) {
+      // A pinned member at the very end: there is nothing to settle before or after it.
+    } else if (available.value < ZERO && segment.pin) {
+      conflicts.push(pinConflict(segment.pin, -available.value as Length));
+      settled.push(settle(spec, segment.lines, size('no room', ZERO), total.value));
+    } else {
+      const result = settle(spec, segment.lines, available, total.value);
+      settled.push(result);
+      if (result.conflict) {
+        const unpin = segment.pin ? pinConflict(segment.pin, result.conflict.by).ways : [];
+        conflicts.push({ ...result.conflict, ways: [...unpin, ...result.conflict.ways] });
+      }
+    }
+    if (segment.pin) start = (segment.pin.at as Figure).plus(segment.pin.extent);
+  }
+  const placed = place(spec.lines, settled);
+  const residues = settled.flatMap((s) => (s.residue ? [s.residue] : []));
+  const set = spec.rounding.set === 'edges' && conflicts.length === 0 ? setEdges(placed, spec.rounding.grid) : null;
+  return {
+    total,
+    lines: set?.lines ?? placed,
+    residues: set?.residues ?? residues,
+    conflicts,
+    unfitted: spec.lines.flatMap((line) => (line.kind === 'gap' && line.rule.kind === 'fit' && !line.need ? [line.id] : [])),
+  };
+}
+
+/** A place to mark, from the datum, and how far off it could be if the gaps before it were chained one by one. */
+export interface Mark {
+  readonly member: string;
+  readonly label: string;
+  readonly near: Figure;
+  readonly far: Figure;
+  /** Half a step of the grid for every length measured on the way there. */
+  readonly chainedError: Length;
+}
+
+/** The near and far edge of every member of a solved run, from one datum. */
+export function marksOf(run: RunSolution, grid: Length): readonly Mark[] {
+  let measured = 0;
+  return run.lines.flatMap((placed) => {
+    measured += 1;
+    if (placed.line.kind === 'gap') return [];
+    const chainedError = fromUnits((measured * grid) / 2);
+    return [{ member: placed.line.id, label: placed.line.label, near: placed.near, far: placed.far, chainedError }];
+  });
+}
+
+/** All lines of a solution added up; equal to its total when it has no conflict. */
+export function sumOfLines(run: RunSolution): Length {
+  return add(...run.lines.map((placed) => placed.size.value));
+}

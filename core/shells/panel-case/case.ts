@@ -1,0 +1,253 @@
+import { size, type Figure } from '../../figure/index.js';
+import { ZERO, add, sub, type Length } from '../../length/index.js';
+import { recess } from '../../joints/index.js';
+import {
+  FLOOR,
+  SQUARE_EDGES,
+  boxOf,
+  facingFrame,
+  flatFrame,
+  onEdgeFrame,
+  rectangle,
+  uprightFrame,
+  type Edges,
+  type Frame,
+  type Joint,
+  type Member,
+  type Piece,
+  type Purpose,
+  type Role,
+} from '../../piece/index.js';
+import type { Envelope, Wood, Woods } from './envelope.js';
+
+/** The members of the case itself, without what divides it. */
+export const CASE = {
+  left: 'case/side/left',
+  right: 'case/side/right',
+  top: 'case/top/1',
+  bottom: 'case/bottom/1',
+  back: 'case/back/1',
+  toe: 'base/toe-board/1',
+  front: 'base/rail/front',
+  rear: 'base/rail/rear',
+} as const;
+
+interface Making {
+  readonly id: string;
+  readonly role: Role;
+  readonly label: string;
+  readonly wood: Wood;
+  readonly length: Figure;
+  readonly width: Figure;
+  readonly frame: Frame;
+  readonly purpose?: { readonly length: Purpose; readonly width: Purpose };
+  readonly edges?: Partial<Edges>;
+}
+
+function make({ id, role, label, wood, length, width, frame, purpose, edges }: Making): Member {
+  return {
+    id,
+    node: id.split('/')[0] as string,
+    role,
+    label,
+    stockId: wood.id,
+    stock: wood.stock,
+    outline: rectangle(length.value, width.value),
+    frame,
+    length,
+    width,
+    thickness: wood.thickness,
+    purpose: purpose ?? { length: 'between', width: 'between' },
+    features: [],
+    edges: { ...SQUARE_EDGES, ...edges },
+  };
+}
+
+/** The two sides: to the floor over a toe, on the plinth, and short of a top or bottom that goes over them. */
+function sides(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
+  const { baseHeight, height, width, depth, sidesDepth } = envelope;
+  const panel = woods.sides.thickness;
+  const onPlinth = piece.base.kind === 'plinth';
+  let length = onPlinth ? height.minus(baseHeight) : height;
+  if (piece.top === 'over') length = length.minus(panel.named('top over the sides'));
+  if (piece.bottom === 'over') length = length.minus(panel.named('bottom under the sides'));
+  const foot = add(onPlinth ? baseHeight.value : ZERO, piece.bottom === 'over' ? panel.value : ZERO);
+  const z = sub(depth.value, sidesDepth.value);
+  const side = (id: string, label: string, x: Length) =>
+    make({
+      id,
+      role: 'side',
+      label,
+      wood: woods.sides,
+      length,
+      width: sidesDepth,
+      frame: uprightFrame({ x, y: foot, z }),
+      edges: { v1: piece.edges.front },
+    });
+  return [side(CASE.left, 'left side', ZERO), side(CASE.right, 'right side', sub(width.value, panel.value))];
+}
+
+function panels(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
+  const { height, width, depth, sidesDepth, inside, start, baseHeight } = envelope;
+  const t = woods.sides.thickness.value;
+  const panel = (id: string, role: Role, over: boolean, y: Length) =>
+    make({
+      id,
+      role,
+      label: role,
+      wood: woods.sides,
+      length: over ? width : inside.width,
+      width: sidesDepth,
+      frame: flatFrame({ x: over ? ZERO : start.x.value, y, z: depth.value }),
+      purpose: { length: over ? 'covers' : 'between', width: 'between' },
+      edges: over ? { v0: piece.edges.front, u0: piece.edges.front, u1: piece.edges.front } : { v0: piece.edges.front },
+    });
+  return [
+    panel(CASE.top, 'top', piece.top === 'over', sub(height.value, t)),
+    panel(CASE.bottom, 'bottom', piece.bottom === 'over', baseHeight.value),
+  ];
+}
+
+function back(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
+  const { back: rule } = piece;
+  if (rule.kind === 'none') return [];
+  const { width, height, baseHeight, inside, start } = envelope;
+  const common = { id: CASE.back, role: 'back' as const, label: 'back', wood: woods.back };
+  if (rule.kind === 'applied') {
+    return [
+      make({
+        ...common,
+        length: height.minus(baseHeight),
+        width,
+        frame: { origin: { x: width.value, y: baseHeight.value, z: ZERO }, u: [0, 1, 0], v: [-1, 0, 0], n: [0, 0, 1] },
+        purpose: { length: 'covers', width: 'covers' },
+      }),
+    ];
+  }
+  const into = size(rule.kind, rule.depth, { kind: 'choice', ref: 'piece:back' }).times(2).named(`into both ${rule.kind}s`);
+  const cut = (clear: Figure) => (rule.slack === ZERO ? clear.plus(into) : clear.plus(into).minus(size('fitting slack', rule.slack)));
+  const half = (rule.slack / 2) as Length;
+  const x = sub(add(start.x.value, inside.width.value, rule.depth), half);
+  const z = rule.kind === 'groove' ? rule.inset : ZERO;
+  return [
+    make({
+      ...common,
+      length: cut(inside.height),
+      width: cut(inside.width),
+      frame: {
+        origin: { x: Math.round(x) as Length, y: Math.round(start.y.value - rule.depth + half) as Length, z },
+        u: [0, 1, 0],
+        v: [-1, 0, 0],
+        n: [0, 0, 1],
+      },
+    }),
+  ];
+}
+
+/** The base: a toe board between the sides, or the rails and ends of a plinth that stands alone. */
+function base(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
+  const { base: rule } = piece;
+  if (rule.kind === 'none') return [];
+  const { width, depth, sidesDepth, baseHeight, inside, start } = envelope;
+  const wood = woods.base;
+  const t = wood.thickness;
+  const setback = size(rule.kind === 'toe' ? 'toe back from the front' : 'plinth back from the front', rule.setback, { kind: 'choice', ref: 'piece:base' });
+  const front = sub(depth.value, add(rule.setback, t.value));
+  const board = (id: string, role: Role, label: string, length: Figure, x: Length, z: Length) =>
+    make({ id, role, label, wood, length, width: baseHeight, frame: facingFrame({ x, y: ZERO, z }) });
+  if (rule.kind === 'toe') return [board(CASE.toe, 'toe board', 'toe board', inside.width, start.x.value, front)];
+  const between = sidesDepth.minus(setback).minus(t.times(2).named('two rails'));
+  const rear = sub(depth.value, sidesDepth.value);
+  const end = (which: string, x: Length) =>
+    make({
+      id: `base/end/${which}`,
+      role: 'plinth end',
+      label: `plinth end, ${which}`,
+      wood,
+      length: between,
+      width: baseHeight,
+      frame: onEdgeFrame({ x, y: ZERO, z: add(rear, t.value) }),
+    });
+  return [
+    board(CASE.front, 'plinth rail', 'plinth rail, front', width, ZERO, front),
+    board(CASE.rear, 'plinth rail', 'plinth rail, rear', width, ZERO, rear),
+    end('left', t.value),
+    end('right', width.value),
+  ];
+}
+
+/** The bearers that carry dividers from the bottom panel to the floor, one under each. */
+export function bearers(piece: Piece, envelope: Envelope, woods: Woods, dividers: readonly Member[]): { members: Member[]; joints: Joint[] } {
+  const { base: rule } = piece;
+  if (rule.kind === 'none' || !rule.bearers) return { members: [], joints: [] };
+  const { depth, sidesDepth, baseHeight } = envelope;
+  const t = woods.base.thickness;
+  const setback = size('back from the front', rule.setback, { kind: 'choice', ref: 'piece:base' });
+  const toeBehind = sidesDepth.minus(setback).minus(t.named('board in front'));
+  const length = rule.kind === 'toe' ? toeBehind : toeBehind.minus(t.named('rail behind'));
+  const z = add(sub(depth.value, sidesDepth.value), rule.kind === 'plinth' ? t.value : ZERO);
+  const members = dividers.map((d) => {
+    const box = boxOf(d);
+    const middle = (box.x0 + box.x1) / 2;
+    return make({
+      id: `base/bearer/${d.node}`,
+      role: 'bearer',
+      label: `bearer under ${d.label}`,
+      wood: woods.base,
+      length,
+      width: baseHeight,
+      frame: onEdgeFrame({ x: Math.round(middle + t.value / 2) as Length, y: ZERO, z }),
+    });
+  });
+  const joints = members.flatMap((m): Joint[] => {
+    const box = boxOf(m);
+    return [
+      { carried: CASE.bottom, carrier: m.id, how: 'bearing', x: Math.round((box.x0 + box.x1) / 2) as Length },
+      { carried: m.id, carrier: FLOOR, how: 'bearing' },
+    ];
+  });
+  return { members, joints };
+}
+
+/** How the case itself carries: what bears on what, down to the floor. */
+function caseJoints(piece: Piece, envelope: Envelope, woods: Woods, made: readonly Member[]): Joint[] {
+  const t = woods.sides.thickness.value;
+  const [left, right] = [t, sub(envelope.width.value, t)];
+  const ends = (carried: string, over: boolean): Joint[] => [
+    { carried, carrier: CASE.left, how: over ? 'bearing' : 'screws', x: left },
+    { carried, carrier: CASE.right, how: over ? 'bearing' : 'screws', x: right },
+  ];
+  const joints = ends(CASE.top, piece.top === 'over');
+  const rails = made.filter((m) => m.role === 'plinth rail' || m.role === 'plinth end');
+  const foot = rails.length > 0 ? CASE.front : FLOOR;
+  if (piece.bottom === 'over') {
+    joints.push({ carried: CASE.left, carrier: CASE.bottom, how: 'bearing', x: left }, { carried: CASE.right, carrier: CASE.bottom, how: 'bearing', x: right });
+  } else {
+    joints.push({ carried: CASE.left, carrier: foot, how: 'bearing' }, { carried: CASE.right, carrier: foot, how: 'bearing' });
+  }
+  if (piece.base.kind === 'none') joints.push({ carried: CASE.bottom, carrier: FLOOR, how: 'bearing' });
+  else if (piece.base.kind === 'plinth') joints.push({ carried: CASE.bottom, carrier: CASE.front, how: 'bearing' });
+  else joints.push(...ends(CASE.bottom, false));
+  rails.forEach((rail) => joints.push({ carried: rail.id, carrier: FLOOR, how: 'bearing' }));
+  if (made.some((m) => m.id === CASE.toe)) joints.push({ carried: CASE.toe, carrier: FLOOR, how: 'bearing' });
+  if (made.some((m) => m.id === CASE.back)) {
+    joints.push({ carried: CASE.back, carrier: CASE.left, how: 'screws' }, { carried: CASE.back, carrier: CASE.right, how: 'screws' });
+  }
+  return joints;
+}
+
+/** The members of the case with the grooves or rebates for its back, and the way they carry. */
+export function caseMembers(piece: Piece, envelope: Envelope, woods: Woods): { members: Member[]; joints: Joint[] } {
+  const made = [...sides(piece, envelope, woods), ...panels(piece, envelope, woods), ...back(piece, envelope, woods), ...base(piece, envelope, woods)];
+  const panel = made.find((m) => m.id === CASE.back);
+  const rule = piece.back;
+  const joints = caseJoints(piece, envelope, woods, made);
+  if (!panel || rule.kind === 'none' || rule.kind === 'applied') return { members: made, joints };
+  const box = boxOf(panel);
+  const faces = { [CASE.left]: 'up', [CASE.right]: 'down', [CASE.bottom]: 'up', [CASE.top]: 'down' } as const;
+  const members = made.map((m) => {
+    const face = faces[m.id as keyof typeof faces];
+    return face ? { ...m, features: [recess(rule.kind, m, face, panel.id, box, rule.depth)] } : m;
+  });
+  return { members, joints };
+}

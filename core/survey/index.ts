@@ -1,0 +1,2 @@
+export * from './opening.js';
+export * from './room.js';

@@ -1,0 +1,118 @@
+import { ZERO, add, greatest, type Length } from '../length/index.js';
+import { stancesOf, type Stance, type Thing } from './thing.js';
+
+/** A clear space: width across, height up, depth from front to back. */
+export interface Clear {
+  readonly width: Length;
+  readonly height: Length;
+  readonly depth: Length;
+}
+
+/** So many of one thing, all put down the same way in columns, rows from front to back, and layers. */
+export interface Block {
+  readonly thing: Thing;
+  readonly thingId: string;
+  readonly count: number;
+  readonly stance: Stance;
+  readonly columns: number;
+  readonly rows: number;
+  readonly layers: number;
+  /** The outside of the block; its height is without the clearance. */
+  readonly width: Length;
+  readonly height: Length;
+  readonly depth: Length;
+}
+
+/** How many of a thing go into a clear space in one way of putting it down: its clearance is kept above the top layer. */
+function capacity(thing: Thing, stance: Stance, clear: Clear): number {
+  const columns = Math.floor(clear.width / stance.width);
+  const rows = Math.floor(clear.depth / stance.depth);
+  const layers = Math.min(thing.stack, Math.floor((clear.height - thing.clearance) / stance.height));
+  return Math.max(0, columns) * Math.max(0, rows) * Math.max(0, layers);
+}
+
+/**
+ * How many of a thing fit in an empty clear space, and which way to put them down.
+ * @returns the greatest count over the ways it may stand; zero when not one fits
+ */
+export function howMany(thing: Thing, clear: Clear): { count: number; stance: Stance | null } {
+  let best: { count: number; stance: Stance | null } = { count: 0, stance: null };
+  for (const stance of stancesOf(thing)) {
+    const count = capacity(thing, stance, clear);
+    if (count > best.count) best = { count, stance };
+  }
+  return best;
+}
+
+function block(thingId: string, thing: Thing, count: number, stance: Stance, rows: number, layers: number): Block {
+  const used = Math.min(layers, count);
+  const rowsUsed = Math.min(rows, Math.ceil(count / used));
+  const columns = Math.ceil(count / (used * rowsUsed));
+  return {
+    thing,
+    thingId,
+    count,
+    stance,
+    columns,
+    rows: rowsUsed,
+    layers: used,
+    width: (columns * stance.width) as Length,
+    height: (used * stance.height) as Length,
+    depth: (rowsUsed * stance.depth) as Length,
+  };
+}
+
+/**
+ * The block that so many of a thing make in a clear space: the stance that takes the least
+ * width, then the least height. Where nothing fits, the first stance in one row and one layer, so that the
+ * view can show what stands out.
+ */
+export function blockIn(thingId: string, thing: Thing, count: number, clear: Clear): Block {
+  const blocks = stancesOf(thing).flatMap((stance) => {
+    const rows = Math.floor(clear.depth / stance.depth);
+    const layers = Math.min(thing.stack, Math.floor((clear.height - thing.clearance) / stance.height));
+    return rows < 1 || layers < 1 ? [] : [block(thingId, thing, count, stance, rows, layers)];
+  });
+  const fallback = block(thingId, thing, count, stancesOf(thing)[0] as Stance, Math.max(1, Math.floor(clear.depth / (stancesOf(thing)[0] as Stance).depth)), 1);
+  return blocks.reduce<Block | null>((best, b) => {
+    if (!best || b.width < best.width || (b.width === best.width && b.height < best.height)) return b;
+    return best;
+  }, null) ?? fallback;
+}
+
+/** What a set of blocks, standing side by side, needs clear. */
+export interface Need extends Clear {
+  /** The thing whose height and clearance decide the height. */
+  readonly tallest: Block | null;
+}
+
+/** The clear width, height and depth that blocks side by side need. */
+export function needOf(blocks: readonly Block[]): Need {
+  const heights = blocks.map((b) => add(b.height, b.thing.clearance));
+  const height = greatest(heights);
+  return {
+    width: add(ZERO, ...blocks.map((b) => b.width)),
+    height,
+    depth: greatest(blocks.map((b) => b.depth)),
+    tallest: blocks[heights.indexOf(height)] ?? null,
+  };
+}
+
+/**
+ * What a set of things needs in clear width, height and depth when it stands in so much
+ * depth and may be stacked as far as each allows.
+ * @param depth how much depth there is; things go behind each other as far as it reaches
+ * @param height how much height there is for stacking; one layer when left out
+ */
+export function needOfThings(
+  set: readonly { readonly id: string; readonly thing: Thing; readonly count: number }[],
+  depth: Length,
+  height?: Length,
+): Need {
+  return needOf(
+    set.map(({ id, thing, count }) => {
+      const tall = height ?? add(stancesOf(thing)[0]?.height ?? ZERO, thing.clearance);
+      return blockIn(id, thing, count, { width: Number.MAX_SAFE_INTEGER as Length, height: tall, depth });
+    }),
+  );
+}

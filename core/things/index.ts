@@ -1,0 +1,2 @@
+export * from './thing.js';
+export * from './arrange.js';

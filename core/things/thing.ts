@@ -1,0 +1,70 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { DistanceSchema, SizeSchema, type Length } from '../length/index.js';
+import { IdSchema, NameSchema } from '../project/ids.js';
+
+const closed = { additionalProperties: false } as const;
+
+/** Something that a piece must hold. */
+export const ThingSchema = Type.Object(
+  {
+    name: NameSchema,
+    shape: Type.Union([
+      Type.Object({ kind: Type.Literal('box'), width: SizeSchema, height: SizeSchema, depth: SizeSchema }, closed),
+      Type.Object({ kind: Type.Literal('cylinder'), diameter: SizeSchema, height: SizeSchema }, closed),
+    ]),
+    /** Of one, kg. Left out where it is not known: what it loads is then not judged. */
+    mass: Type.Optional(Type.Number({ minimum: 0, maximum: 5000 })),
+    /** How many there are in all. */
+    count: Type.Integer({ minimum: 1, maximum: 10_000 }),
+    /** What must stay free above it, for a hand. */
+    clearance: DistanceSchema,
+    /** Which way up it may stand. */
+    wayUp: Type.Union([Type.Literal('upright'), Type.Literal('lying'), Type.Literal('any')]),
+    /** How many may stand on each other. */
+    stack: Type.Integer({ minimum: 1, maximum: 100 }),
+  },
+  closed,
+);
+export type Thing = Static<typeof ThingSchema>;
+
+/** So many of a thing, put in a space. */
+export const PlacementSchema = Type.Object({ thing: IdSchema, count: Type.Integer({ minimum: 1, maximum: 10_000 }) }, closed);
+export type Placement = Static<typeof PlacementSchema>;
+
+/** The outside of a thing in one way of putting it down. */
+export interface Stance {
+  readonly width: Length;
+  readonly height: Length;
+  readonly depth: Length;
+  /** True where a cylinder stands on its end, so that it shows as a circle from above. */
+  readonly round: boolean;
+}
+
+function distinct(stances: readonly Stance[]): readonly Stance[] {
+  const seen = new Set<string>();
+  return stances.filter((s) => {
+    const key = `${s.width}/${s.height}/${s.depth}`;
+    if (seen.has(key)) return false;
+    seen.add(key);
+    return true;
+  });
+}
+
+/**
+ * The ways a thing may be put down, in the order they are tried. Upright things keep their
+ * height and may be turned; lying things put a side down; a cylinder lies along or across.
+ */
+export function stancesOf(thing: Thing): readonly Stance[] {
+  const { shape, wayUp } = thing;
+  const stance = (width: Length, height: Length, depth: Length, round = false): Stance => ({ width, height, depth, round });
+  if (shape.kind === 'cylinder') {
+    const d = shape.diameter;
+    const upright = [stance(d, shape.height, d, true)];
+    const lying = [stance(d, d, shape.height), stance(shape.height, d, d)];
+    return wayUp === 'upright' ? upright : wayUp === 'lying' ? lying : [...upright, ...lying];
+  }
+  const { width: w, height: h, depth: d } = shape;
+  const upright = [stance(w, h, d), stance(d, h, w)];
+  const lying = [stance(w, d, h), stance(h, d, w), stance(h, w, d), stance(d, w, h)];
+  return distinct(wayUp === 'upright' ? upright : wayUp === 'lying' ? lying : [...upright, ...lying]);
+}

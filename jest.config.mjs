@@ -1,0 +1,39 @@
+const swc = (extra = {}) => [
+  '@swc/jest',
+  {
+    module: { type: 'commonjs' },
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', decorators: true, tsx: true },
+      transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false, react: { runtime: 'automatic' } },
+      ...extra,
+    },
+  },
+];
+
+const common = {
+  transform: { '^.+\\.(ts|tsx|js|mjs)$': swc() },
+  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
+  modulePathIgnorePatterns: ['<rootDir>/build/'],
+};
+
+export default {
+  projects: [
+    { ...common, displayName: 'core', testEnvironment: 'node', testMatch: ['<rootDir>/core/**/*.test.ts', '<rootDir>/cli/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'] },
+    {
+      ...common,
+      displayName: 'server',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/server/**/*.test.ts'],
+      transformIgnorePatterns: ['/node_modules/(?!(@nestjs|file-type|strtok3|token-types|uint8array-extras|@tokenizer|load-esm)/)'],
+    },
+    {
+      ...common,
+      displayName: 'web',
+      testEnvironment: 'jsdom',
+      testEnvironmentOptions: { customExportConditions: ['node', 'node-addons'] },
+      setupFiles: ['<rootDir>/web/test/setup.ts'],
+      testMatch: ['<rootDir>/web/**/*.test.ts', '<rootDir>/web/**/*.test.tsx'],
+    },
+  ],
+};
