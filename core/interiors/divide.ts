@@ -1,7 +1,7 @@
 import { say, size, type Figure } from '../figure/index.js';
 import { ZERO, type Length } from '../length/index.js';
 import { findMember, findSpace, spacesOf, type Axis, type Box, type DividingMember, type Neighbours, type Piece, type PlacedRun, type PlacedSpace, type ShapeProblem, type Space } from '../piece/index.js';
-import { solveRun, type PlacedLine, type RunLine, type RunSpec } from '../run/index.js';
+import { solveRun, type PlacedLine, type Rounding, type RunLine, type RunSpec } from '../run/index.js';
 
 import { blockIn } from '../things/index.js';
 import { runLines, type NeedContext } from './need.js';
@@ -126,7 +126,9 @@ class Division {
       width: region.clear.width.value,
     };
     const lines = runLines(space, context, (i) => `${up ? 'space' : 'bay'} ${i + 1}`).map((line) => this.pinned(line, split, datum));
-    const spec: RunSpec = { lines, total: { kind: 'given', figure: total }, rounding: this.context.rounding };
+    // Bays stay exactly equal, so that all shelves in them are cut with one setting; only heights are set out by spacer or tape.
+    const rounding: Rounding = up ? this.context.rounding : { ...this.context.rounding, set: 'exact' };
+    const spec: RunSpec = { lines, total: { kind: 'given', figure: total }, rounding };
     const run = solveRun(spec);
     this.runs.set(space.id, { owner: space.id, axis: split.axis, spec, run, datum });
     split.spaces.forEach((part, i) => {

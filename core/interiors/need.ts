@@ -26,8 +26,12 @@ function blockOf(placement: Placement, context: NeedContext): Block | null {
   const thing = context.workshop.things.get(placement.thing);
   if (!thing) return null;
   const one = blockIn(placement.thing, thing, 1, roomFor(context, BOUNDLESS));
-  const columns = context.width === undefined ? placement.count : Math.max(1, Math.floor(context.width / one.stance.width));
   const rows = context.depth === undefined ? 1 : Math.max(1, Math.floor(context.depth / one.stance.depth));
+  // While the width is not known yet, things stand as high as they may, so that it comes out least.
+  const columns =
+    context.width === undefined
+      ? Math.ceil(placement.count / (rows * thing.stack))
+      : Math.max(1, Math.floor(context.width / one.stance.width));
   const layers = Math.min(thing.stack, Math.ceil(placement.count / (columns * rows)));
   const height = (one.stance.height * layers + thing.clearance) as Length;
   return blockIn(placement.thing, thing, placement.count, roomFor(context, height));

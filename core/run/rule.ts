@@ -49,8 +49,8 @@ export type GapRule = Static<typeof GapRuleSchema>;
 export const RoundingSchema = Type.Object(
   {
     grid: SizeSchema,
-    /** `gaps` for those who use spacers, `edges` for those who mark from the tape. */
-    set: Type.Union([Type.Literal('gaps'), Type.Literal('edges')]),
+    /** `gaps` for those who use spacers, `edges` for those who mark from the tape, `exact` for neither. */
+    set: Type.Union([Type.Literal('gaps'), Type.Literal('edges'), Type.Literal('exact')]),
     /** Where whole steps that are left over go. */
     leftover: Type.Union([Type.Literal('spread'), Type.Literal('first'), Type.Literal('last'), Type.Literal('total')]),
   },

@@ -93,7 +93,7 @@ function settle(spec: RunSpec, lines: readonly RunLine[], available: Figure, tot
   }
   const closed = closeExactly(shared, left.value);
   const exact = new Map([...held, ...closed]);
-  if (spec.rounding.set === 'edges') return { sizes: exact, exact, residue: null, conflict: null };
+  if (spec.rounding.set !== 'gaps') return { sizes: exact, exact, residue: null, conflict: null };
   const set = setToGrid(closed, spec.rounding);
   return { sizes: new Map([...held, ...set.sizes]), exact, residue: set.residue, conflict: null };
 }

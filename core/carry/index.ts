@@ -1,0 +1,5 @@
+export * from './beam.js';
+export * from './section.js';
+export * from './creep.js';
+export * from './verdict.js';
+export * from './carry.js';

@@ -1,0 +1,114 @@
+import type { Limit, Settings } from '../project/index.js';
+import type { StockProperties } from '../stock/index.js';
+import { solveBeam, type BeamResult, type BeamSpec } from './beam.js';
+import { creepOf, type Creep } from './creep.js';
+import { rectangleSecondMoment, shearStiffness } from './section.js';
+
+/** How a member stands: fine, close (from 80 % of the limit), fails, or not judged for want of something. */
+export type State = 'fine' | 'close' | 'fails' | 'not judged';
+
+/** Amber from this part of a limit on: the stiffness of wood scatters by some 20 %. */
+export const CLOSE_FROM = 0.8;
+
+/** The named limits that are always shown, strictest first, as parts of the span. */
+export const NAMED_LIMITS: readonly { readonly over: number; readonly meaning: string }[] = [
+  { over: 600, meaning: 'no one sees it, even beside a straight line' },
+  { over: 384, meaning: 'what the eye sees on a clean edge, 1/32 in per foot' },
+  { over: 360, meaning: 'the usual limit for floors' },
+  { over: 240, meaning: 'seen, but sound' },
+];
+
+/** What a limit allows on a span, mm. */
+export function allowed(limit: Limit, span: number): number {
+  return limit.kind === 'span' ? span / limit.over : limit.mm;
+}
+
+/** How a limit is written. */
+export function limitName(limit: Limit): string {
+  return limit.kind === 'span' ? `span/${limit.over}` : `${limit.mm} mm`;
+}
+
+/** The verdict of an amount of sag against what is allowed. */
+export function stateOf(sag: number, most: number): State {
+  if (sag > most) return 'fails';
+  return sag >= CLOSE_FROM * most ? 'close' : 'fine';
+}
+
+const ORDER: readonly State[] = ['fine', 'not judged', 'close', 'fails'];
+
+/** The more serious of two states. */
+export function worse(a: State, b: State): State {
+  return ORDER.indexOf(a) >= ORDER.indexOf(b) ? a : b;
+}
+
+/** What bends: its section and what it is made of. Width and thickness in mm. */
+export interface Bending {
+  readonly width: number;
+  readonly thickness: number;
+  readonly properties: StockProperties;
+}
+
+/** The sag of a member by the two ways of reading a table's E. */
+export interface Sag {
+  /** With the table's E and bending alone; the table's own test hid some shear in E. */
+  readonly bending: BeamResult;
+  /** With 1.1 times the table's E and shear counted by itself (G = E/16, typical). */
+  readonly withShear: BeamResult;
+  /** The greater of the two, mm, and where. */
+  readonly mm: number;
+  readonly x: number;
+  readonly decides: 'bending' | 'withShear';
+}
+
+const FREE_OF_SHEAR = 1.1;
+const MPA_PER_GPA = 1000;
+
+/**
+ * The sag of a beam of one rectangular section.
+ * @param loads the beam without its stiffness
+ */
+export function sagOf(loads: Omit<BeamSpec, 'stretches'>, { width, thickness, properties }: Bending): Sag {
+  const E = properties.elastic * MPA_PER_GPA;
+  const I = rectangleSecondMoment(width, thickness);
+  const bending = solveBeam({ ...loads, stretches: [{ to: loads.length, EI: E * I }] });
+  const stiff = FREE_OF_SHEAR * E;
+  const withShear = solveBeam({
+    ...loads,
+    stretches: [{ to: loads.length, EI: stiff * I, shear: shearStiffness(stiff, width, thickness) }],
+  });
+  const decides = bending.greatest.mm >= withShear.greatest.mm ? 'bending' : 'withShear';
+  const greatest = decides === 'bending' ? bending.greatest : withShear.greatest;
+  return { bending, withShear, mm: greatest.mm, x: greatest.x, decides };
+}
+
+/** The three answers, side by side. */
+export interface Verdict {
+  readonly today: { readonly mm: number; readonly state: State };
+  readonly later: { readonly mm: number; readonly state: State } | null;
+  readonly creep: Creep;
+  /** What the project's limit allows on this span, mm. */
+  readonly allowed: number;
+  /** The strictest named limit that is met in the long term (today's, where the long term is not judged); null for none. */
+  readonly meets: { readonly over: number; readonly meaning: string } | null;
+  /** The sag as a part of the span, span / this, in the long term where it is judged. */
+  readonly ratio: number;
+  readonly state: State;
+}
+
+/** Judges a sag on a span, all of the load lasting, against the project's limit. */
+export function judge(sag: number, span: number, properties: StockProperties, settings: Settings): Verdict {
+  const most = allowed(settings.limit, span);
+  const creep = creepOf(properties.material, settings);
+  const today = { mm: sag, state: stateOf(sag, most) };
+  const later = creep.judged ? { mm: sag * creep.factor, state: stateOf(sag * creep.factor, most) } : null;
+  const lasting = later?.mm ?? sag;
+  return {
+    today,
+    later,
+    creep,
+    allowed: most,
+    meets: NAMED_LIMITS.find((l) => lasting <= span / l.over) ?? null,
+    ratio: lasting > 0 ? span / lasting : Infinity,
+    state: later ? worse(today.state, later.state) : worse(today.state, 'not judged'),
+  };
+}

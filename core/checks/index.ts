@@ -1,0 +1,34 @@
+import type { Carried } from '../carry/index.js';
+import type { Letters, Piece, Shape } from '../piece/index.js';
+import type { Workshop } from '../project/index.js';
+import { worstFirst, pieceFix, type Check } from './check.js';
+import { memberChecks } from './members.js';
+import { placeChecks } from './place.js';
+import { runChecks } from './runs.js';
+import { thingChecks } from './things.js';
+
+export * from './check.js';
+export { nameOf } from './members.js';
+
+/** Every check of a solved piece, worst first. */
+export function checksOf(piece: Piece, shape: Shape, carried: Carried, letters: Letters, workshop: Workshop): readonly Check[] {
+  const problems = shape.problems.map(
+    (p): Check => ({
+      id: p.id,
+      severity: p.stops ? 'stop' : 'look',
+      state: 'fails',
+      about: { kind: 'piece' },
+      sentence: p.sentence,
+      fixes: p.fixes.map((f) => pieceFix(f.label, f.edit)),
+    }),
+  );
+  const opening = piece.opening ? workshop.openings.get(piece.opening) : undefined;
+  const place = piece.opening && opening && shape.members.length > 0 ? placeChecks({ piece, shape, openingId: piece.opening, opening }) : [];
+  return worstFirst([
+    ...problems,
+    ...place,
+    ...runChecks(piece, shape),
+    ...thingChecks(piece, shape, workshop),
+    ...memberChecks(piece, shape, carried, letters, workshop),
+  ]);
+}

@@ -1,0 +1,164 @@
+import { fine, force, len, mass, say } from '../figure/index.js';
+import { ZERO, mm, type Length } from '../length/index.js';
+import { limitName, type CarriedMember, type Carried } from '../carry/index.js';
+import type { Feature, Letters, Member, Piece, Region, Shape } from '../piece/index.js';
+import type { Workshop } from '../project/index.js';
+import { pieceFix, type Check } from './check.js';
+
+/** A name for a member with its letter, as it stands in every sentence. */
+export function nameOf(member: Member, letters: Letters): string {
+  const letter = letters[member.id];
+  return letter ? `${member.role} ${letter}` : member.label;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+function overlaps(a: Region, b: Region): boolean {
+  return a.u0 < b.u1 && b.u0 < a.u1 && a.v0 < b.v1 && b.v0 < a.v1;
+}
+
+type Recess = Extract<Feature, { region: Region }>;
+
+/** The least that is left of a member where it is machined, from one face or from both at one place. */
+function leastLeft(member: Member): { left: Length; both: boolean; mate: string } | null {
+  const recesses = member.features.filter((f): f is Recess => f.kind !== 'hole').sort((a, b) => a.region.u0 - b.region.u0);
+  let worst: { left: Length; both: boolean; mate: string } | null = null;
+  const consider = (depth: number, both: boolean, mate: string) => {
+    const left = (member.thickness.value - depth) as Length;
+    if (!worst || left < worst.left) worst = { left, both, mate };
+  };
+  recesses.forEach((a, i) => {
+    consider(a.depth, false, a.mate);
+    for (let j = i + 1; j < recesses.length && (recesses[j] as Recess).region.u0 < a.region.u1; j += 1) {
+      const b = recesses[j] as Recess;
+      if (a.face !== b.face && overlaps(a.region, b.region)) consider(a.depth + b.depth, true, b.mate);
+    }
+  });
+  return worst;
+}
+
+/** What machining leaves of each member. Less than a third is weak; nothing at all stops the build. */
+function machining(piece: Piece, shape: Shape, letters: Letters): Check[] {
+  return shape.members.flatMap((member): Check[] => {
+    const worst = leastLeft(member);
+    if (!worst || worst.left * 3 >= member.thickness.value) return [];
+    const through = worst.left <= ZERO;
+    const looser = pieceFix(say`Make the shelves loose, on pins`, { kind: 'piece', patch: { shelves: { ...piece.shelves, fix: 'loose' } } });
+    const third = Math.floor(member.thickness.value / 3 / mm(0.5)) * mm(0.5);
+    const shallower = pieceFix(say`House them ${len(third as Length)} deep`, { kind: 'piece', patch: { shelves: { ...piece.shelves, housing: third as Length } } });
+    return [
+      {
+        id: `machining-${member.id}`,
+        severity: through ? 'stop' : 'look',
+        state: through ? 'fails' : 'close',
+        about: { kind: 'member', id: member.id },
+        sentence: through
+          ? say`${capital(nameOf(member, letters))} is cut right through where it is machined${worst.both ? ' from both sides' : ''}.`
+          : say`${capital(nameOf(member, letters))} keeps ${len(worst.left)} of its ${len(member.thickness.value)} where it is machined${worst.both ? ' from both sides' : ''}.`,
+        fixes: piece.shelves.fix === 'housed' ? [shallower, looser] : [],
+      },
+    ];
+  });
+}
+
+function sagCheck(carried: CarriedMember, letters: Letters, workshop: Workshop): Check[] {
+  const { member, bending, state } = carried;
+  if (!bending || state === 'fine' || state === 'not judged') return [];
+  const { verdict } = bending;
+  const failsNow = verdict.today.state === 'fails';
+  const kg = carried.standing.reduce((sum, s) => sum + s.kg, 0);
+  const handed = carried.handed.reduce((sum, h) => sum + h.newtons, 0);
+  const load = kg > 0 && handed > 0 ? say`${mass(kg)} and ${force(handed)} from above` : kg > 0 ? say`${mass(kg)}` : handed > 0 ? say`${force(handed)} from above` : say`its own weight`;
+  const name = capital(nameOf(member, letters));
+  const limit = limitName(workshop.settings.limit);
+  const later = verdict.later ? say` and ${fine(verdict.later.mm)} in the long term` : say`, and later is not judged`;
+  return [
+    {
+      id: `sag-${member.id}`,
+      severity: failsNow ? 'stop' : 'look',
+      state,
+      about: { kind: 'member', id: member.id },
+      sentence: say`${name} sags ${fine(verdict.today.mm)} today${later} under ${load}; ${limit} allows ${fine(verdict.allowed)}.`,
+      fixes: [],
+      remedyFor: member.id,
+    },
+  ];
+}
+
+/** Members that are not judged, in one sentence, so that nothing unjudged looks green. */
+function notJudged(carried: Carried, letters: Letters): Check[] {
+  const open = [...carried.members.values()].filter((c) => c.state === 'not judged' && (c.member.role === 'shelf' || c.missing !== 'nothing is said to stand on it'));
+  const byReason = new Map<string, CarriedMember[]>();
+  open.forEach((c) => {
+    const reason = c.missing ?? 'something is missing';
+    const list = byReason.get(reason);
+    if (list) list.push(c);
+    else byReason.set(reason, [c]);
+  });
+  return [...byReason].map(([reason, members]): Check => {
+    const names = members.map((c) => letters[c.member.id] ?? c.member.label).join(', ');
+    const first = members[0] as CarriedMember;
+    const missing = reason.startsWith('the mass of') ? `${reason} is not known` : reason;
+    return {
+      id: `not-judged-${first.member.id}`,
+      severity: 'look',
+      state: 'not judged',
+      about: { kind: 'member', id: first.member.id },
+      sentence: say`Not judged for sag, since ${missing}: ${names}.`,
+      fixes: [],
+    };
+  });
+}
+
+function largerThanStock(member: Member, letters: Letters): Check[] {
+  const { stock } = member;
+  if (member.length.value <= stock.length && member.width.value <= stock.width) return [];
+  return [
+    {
+      id: `stock-${member.id}`,
+      severity: 'stop',
+      state: 'fails',
+      about: { kind: 'member', id: member.id },
+      sentence: say`${capital(nameOf(member, letters))} is ${len(member.length.value)} by ${len(member.width.value)}, larger than ${stock.name}, ${len(stock.length)} by ${len(stock.width)}.`,
+      fixes: [],
+    },
+  ];
+}
+
+const TALL = mm(600);
+
+/** Free-standing storage over 600 mm is told to be fixed to the wall regardless of its sums. */
+function tipping(piece: Piece, shape: Shape): Check[] {
+  if (shape.overall.height.value <= TALL || piece.fixedToWall) return [];
+  return [
+    {
+      id: 'fix-to-wall',
+      severity: 'look',
+      state: 'close',
+      about: { kind: 'piece' },
+      sentence: say`Stands ${len(shape.overall.height.value)} tall: fix it to the wall, into studs or masonry, so that it cannot be pulled over. Local codes have the last word.`,
+      fixes: [pieceFix(say`It will be fixed to the wall`, { kind: 'piece', patch: { fixedToWall: true } })],
+    },
+  ];
+}
+
+/** Every check of the members themselves: machining, sag, stock size, tipping. */
+export function memberChecks(piece: Piece, shape: Shape, carried: Carried, letters: Letters, workshop: Workshop): Check[] {
+  const each = [...carried.members.values()];
+  const sags = each.flatMap((c) => sagCheck(c, letters, workshop));
+  const judged = each.filter((c) => c.bending && c.state === 'fine').length;
+  const good: Check[] =
+    judged > 0
+      ? [{ id: 'sags-fine', severity: 'good', state: 'fine', about: { kind: 'piece' }, sentence: say`${judged === 1 ? '1 loaded member stays' : `${judged} loaded members stay`} well inside ${limitName(workshop.settings.limit)}, in the long term too.`, fixes: [] }]
+      : [];
+  return [
+    ...sags,
+    ...machining(piece, shape, letters),
+    ...notJudged(carried, letters),
+    ...shape.members.flatMap((m) => largerThanStock(m, letters)),
+    ...tipping(piece, shape),
+    ...good,
+  ];
+}

@@ -1,0 +1,115 @@
+import { len, say } from '../figure/index.js';
+import { add, sub, type Length } from '../length/index.js';
+import type { Piece, PlacedSpace, Shape } from '../piece/index.js';
+import type { Workshop } from '../project/index.js';
+import { howMany, needOf, type Block } from '../things/index.js';
+import { pieceFix, type Check, type Fix } from './check.js';
+
+function tooTall(space: PlacedSpace, block: Block, over: Length): Fix[] {
+  if (!space.within || space.within.axis !== 'up') return [];
+  return [
+    pieceFix(say`Make the space fit what stands in it`, { kind: 'rule', space: space.id, rule: { kind: 'fit', clearance: 0 as Length } }),
+    pieceFix(say`Make the space ${len(add(space.clear.height.value, over))} high`, {
+      kind: 'rule',
+      space: space.id,
+      rule: { kind: 'fixed', size: add(space.clear.height.value, over) },
+    }),
+    fewer(space, block, 0),
+  ];
+}
+
+function fewer(space: PlacedSpace, block: Block, count: number): Fix {
+  const things = space.space.things.flatMap((t) => (t.thing === block.thingId ? (count > 0 ? [{ ...t, count }] : []) : [t]));
+  return pieceFix(count > 0 ? say`Leave ${count} of them here` : say`Take ${block.thing.name} out`, { kind: 'things', space: space.id, things });
+}
+
+function heights(space: PlacedSpace, blocks: readonly Block[]): Check[] {
+  const clear = space.clear.height.value;
+  return blocks.flatMap((block): Check[] => {
+    const need = add(block.height, block.thing.clearance);
+    if (need <= clear) return [];
+    const bare = block.height <= clear;
+    return [
+      {
+        id: `tall-${space.id}-${block.thingId}`,
+        severity: bare ? 'look' : 'stop',
+        state: 'fails',
+        about: { kind: 'space', id: space.id },
+        sentence: bare
+          ? say`${block.thing.name} goes into ${space.label} with ${len(sub(clear, block.height))} above it, but ${len(block.thing.clearance)} was asked for.`
+          : say`${block.thing.name} is ${len(sub(block.height, clear))} too tall for ${space.label}, which is ${len(clear)} clear.`,
+        fixes: tooTall(space, block, sub(need, clear)),
+      },
+    ];
+  });
+}
+
+function widths(piece: Piece, space: PlacedSpace, blocks: readonly Block[]): Check[] {
+  const need = needOf(blocks);
+  const clear = space.clear.width.value;
+  if (need.width <= clear) return [];
+  const last = blocks.at(-1) as Block;
+  const others = blocks.slice(0, -1).reduce((sum, b) => sum + b.width, 0);
+  const room = { width: Math.max(0, clear - others) as Length, height: space.clear.height.value, depth: sub(space.clear.depth.value, piece.shelves.setback) };
+  const fit = Math.min(last.count, howMany(last.thing, room).count);
+  return [
+    {
+      id: `wide-${space.id}`,
+      severity: 'stop',
+      state: 'fails',
+      about: { kind: 'space', id: space.id },
+      sentence: say`What stands in ${space.label} needs ${len(need.width)} across and there is ${len(clear)}; ${fit} of ${last.count} ${last.thing.name} fit beside the rest.`,
+      fixes: [fewer(space, last, fit)],
+    },
+  ];
+}
+
+function depths(piece: Piece, space: PlacedSpace, blocks: readonly Block[]): Check[] {
+  const clear = sub(space.clear.depth.value, piece.shelves.setback);
+  return blocks.flatMap((block): Check[] =>
+    block.depth <= clear
+      ? []
+      : [
+          {
+            id: `deep-${space.id}-${block.thingId}`,
+            severity: 'look',
+            state: 'fails',
+            about: { kind: 'space', id: space.id },
+            sentence: say`${block.thing.name} stands out ${len(sub(block.depth, clear))} from ${space.label}, which is ${len(clear)} deep.`,
+            fixes: [fewer(space, block, 0)],
+          },
+        ],
+  );
+}
+
+/** Whether what stands in each space fits in it, and what was named but is not in the library or stands nowhere. */
+export function thingChecks(piece: Piece, shape: Shape, workshop: Workshop): Check[] {
+  return [...shape.spaces.values()].flatMap((space): Check[] => {
+    const gone = space.space.things.filter((t) => !workshop.things.has(t.thing));
+    const missing = gone.map(
+      (t): Check => ({
+        id: `unknown-${space.id}-${t.thing}`,
+        severity: 'look',
+        state: 'not judged',
+        about: { kind: 'space', id: space.id },
+        sentence: say`Something in ${space.label} is no longer among the things.`,
+        fixes: [pieceFix(say`Take it out`, { kind: 'things', space: space.id, things: space.space.things.filter((o) => !gone.includes(o)) })],
+      }),
+    );
+    if (space.blocks.length === 0 || space.space.split) return missing;
+    const faults = [...heights(space, space.blocks), ...widths(piece, space, space.blocks), ...depths(piece, space, space.blocks)];
+    if (faults.length > 0 || !space.within) return [...missing, ...faults];
+    const need = needOf(space.blocks);
+    return [
+      ...missing,
+      {
+        id: `fits-${space.id}`,
+        severity: 'good',
+        state: 'fine',
+        about: { kind: 'space', id: space.id },
+        sentence: say`${space.blocks.map((b) => b.thing.name).join(', ')} in ${space.label}: ${len(sub(space.clear.height.value, sub(need.height, need.tallest?.thing.clearance ?? (0 as Length))))} above, ${len(sub(space.clear.width.value, need.width))} to spare across.`,
+        fixes: [],
+      },
+    ];
+  });
+}

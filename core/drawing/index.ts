@@ -1,0 +1,2 @@
+export * from './shapes.js';
+export * from './views.js';

@@ -1,0 +1,7 @@
+export * from './project-file.js';
+export * from './faults.js';
+export * from './validate.js';
+export * from './references.js';
+export * from './read.js';
+export * from './parts-csv.js';
+export * from './report.js';

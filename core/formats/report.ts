@@ -1,0 +1,107 @@
+import { exactText, type Length } from '../length/index.js';
+import { columnSum, writeExactly, type Figure } from '../figure/index.js';
+import { NAMED_LIMITS } from '../carry/index.js';
+import { marksOf } from '../run/index.js';
+import { rowsOf } from '../parts/index.js';
+import type { Solution } from '../solution/index.js';
+
+/** A length in a report: decimal mm beside the exact count of 1/80 µm. */
+export interface ReportedLength {
+  readonly mm: number;
+  readonly units: number;
+}
+
+function reported(length: Length): ReportedLength {
+  return { mm: Number(exactText(length, 'mm')), units: length };
+}
+
+function sum(figure: Figure) {
+  return columnSum(figure).map((l) => ({
+    sign: l.sign,
+    label: l.label,
+    ...(l.figure.unit === 'length' ? { mm: reported(l.figure.amount as Length).mm } : { count: l.figure.amount }),
+  }));
+}
+
+/** The checks of a solution, plain. */
+export function reportChecks(solution: Solution) {
+  return solution.checks.map((c) => ({
+    id: c.id,
+    severity: c.severity,
+    state: c.state,
+    about: c.about,
+    sentence: writeExactly(c.sentence),
+    fixes: c.fixes.map((f) => writeExactly(f.label)),
+  }));
+}
+
+/** The parts of a solution, equal ones together, each size with its sum. */
+export function reportParts(solution: Solution) {
+  return rowsOf(solution.parts).map(({ parts, first, count }) => ({
+    letters: parts.map((p) => p.letter),
+    ids: parts.map((p) => p.id),
+    name: first.member.role,
+    count,
+    hand: first.hand,
+    stock: first.member.stock.name,
+    length: { ...reported(first.length.value), sum: sum(first.length) },
+    width: { ...reported(first.width.value), sum: sum(first.width) },
+    thickness: reported(first.thickness.value),
+    cut: { length: reported(first.cut.length.set), width: reported(first.cut.width.set) },
+    edges: first.edges,
+    machining: first.features.map((f) => ({ ...f })),
+  }));
+}
+
+/** The members that bend or carry, with loads in N and sags in mm. */
+export function reportLoads(solution: Solution) {
+  return [...solution.carried.members.values()].map((c) => ({
+    id: c.member.id,
+    letter: solution.letters[c.member.id],
+    state: c.state,
+    missing: c.missing,
+    selfKg: c.selfKg,
+    standingKg: c.standing.reduce((total, s) => total + s.kg, 0),
+    supports: c.supports,
+    ...(c.bending
+      ? {
+          span: c.bending.span,
+          today: c.bending.verdict.today.mm,
+          withShear: c.bending.sag.withShear.greatest.mm,
+          later: c.bending.verdict.later?.mm ?? null,
+          allowed: c.bending.verdict.allowed,
+          limits: NAMED_LIMITS.map((l) => ({ over: l.over, mm: (c.bending?.span ?? 0) / l.over })),
+          meets: c.bending.verdict.meets?.over ?? null,
+        }
+      : {}),
+  }));
+}
+
+/** The whole of a solution as plain data: lengths in mm as decimals beside the exact units. */
+export function reportSolution(solution: Solution, grid: Length) {
+  const { shape } = solution;
+  return {
+    name: solution.piece.name,
+    overall: { width: reported(shape.overall.width.value), height: reported(shape.overall.height.value), depth: reported(shape.overall.depth.value) },
+    spaces: [...shape.spaces.values()].map((s) => ({
+      id: s.id,
+      label: s.label,
+      width: reported(s.clear.width.value),
+      height: reported(s.clear.height.value),
+      depth: reported(s.clear.depth.value),
+      ...(s.within ? { exact: reported(s.within.line.exact.value), sum: sum(s.within.line.size) } : {}),
+    })),
+    runs: [...shape.runs.values()].map((r) => ({
+      space: r.owner,
+      axis: r.axis,
+      total: reported(r.run.total.value),
+      residues: r.run.residues.map((x) => ({ gap: x.gap, ...reported(x.amount) })),
+      marks: marksOf(r.run, grid).map((m) => ({ member: m.member, near: reported(m.near.value), far: reported(m.far.value), chainedError: reported(m.chainedError) })),
+      conflicts: r.run.conflicts.map((c) => ({ kind: c.kind, by: reported(c.by), ways: c.ways.map((w) => writeExactly(w.label)) })),
+    })),
+    loads: reportLoads(solution),
+    massKg: solution.carried.massKg,
+    checks: reportChecks(solution),
+    parts: reportParts(solution),
+  };
+}

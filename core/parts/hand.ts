@@ -1,0 +1,60 @@
+import { sub, type Length } from '../length/index.js';
+import type { Edges, Feature, Member } from '../piece/index.js';
+
+/** The marks on a part that decide whether it is the same as another: all numbers in units, faces as ±1. */
+interface Marking {
+  readonly length: Length;
+  readonly width: Length;
+  readonly edges: Edges;
+  readonly features: readonly Feature[];
+}
+
+/** A turn or a reflection of a rectangular part: ends swapped, edges swapped, faces swapped. */
+interface Turn {
+  readonly u: boolean;
+  readonly v: boolean;
+  readonly face: boolean;
+}
+
+const yes = [true, false];
+const ALL: readonly Turn[] = yes.flatMap((u) => yes.flatMap((v) => yes.map((face) => ({ u, v, face }))));
+
+/** Turns that can be made with a part in the hand: an even number of swaps. The others are reflections. */
+const isTurn = (t: Turn) => (Number(t.u) + Number(t.v) + Number(t.face)) % 2 === 0;
+
+function textOf({ length, width, edges, features }: Marking, turn: Turn): string {
+  const u = (a: Length) => (turn.u ? sub(length, a) : a);
+  const v = (a: Length) => (turn.v ? sub(width, a) : a);
+  const face = (f: Feature['face']) => (turn.face ? (f === 'up' ? 'down' : 'up') : f);
+  const marks = features.map((f) => {
+    if (f.kind === 'hole') return `hole ${face(f.face)} ${u(f.at.u)} ${v(f.at.v)} ${f.diameter} ${f.depth}`;
+    const { u0, u1, v0, v1 } = f.region;
+    const [a, b] = [u(u0), u(u1)].sort((x, y) => x - y);
+    const [c, d] = [v(v0), v(v1)].sort((x, y) => x - y);
+    return `${f.kind} ${face(f.face)} ${a} ${b} ${c} ${d} ${f.depth}`;
+  });
+  const [e0, e1] = turn.u ? [edges.u1, edges.u0] : [edges.u0, edges.u1];
+  const [e2, e3] = turn.v ? [edges.v1, edges.v0] : [edges.v0, edges.v1];
+  return [e0, e1, e2, e3, ...marks.sort()].join('|');
+}
+
+function markingOf(member: Member): Marking {
+  return { length: member.length.value, width: member.width.value, edges: member.edges, features: member.features };
+}
+
+/** What makes a part the same as another one: stock, sizes, edges and machining, however it lies. */
+export interface Likeness {
+  /** The same for parts that are equal when turned. */
+  readonly same: string;
+  /** The same for parts that are equal when turned or reflected. */
+  readonly either: string;
+}
+
+/** The likeness of a member, found from its geometry alone. */
+export function likenessOf(member: Member): Likeness {
+  const marking = markingOf(member);
+  const sizes = `${member.stockId} ${member.length.amount} ${member.width.amount} ${member.thickness.amount}`;
+  const turned = ALL.filter(isTurn).map((t) => textOf(marking, t)).sort();
+  const all = ALL.map((t) => textOf(marking, t)).sort();
+  return { same: `${sizes} ${turned[0]}`, either: `${sizes} ${all[0]}` };
+}

@@ -1,0 +1,3 @@
+export * from './letters.js';
+export * from './hand.js';
+export * from './parts.js';

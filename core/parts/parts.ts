@@ -1,0 +1,108 @@
+import { size, type Figure } from '../figure/index.js';
+import { ZERO, ceilTo, floorTo, sub, type Length } from '../length/index.js';
+import type { Edges, Feature, Letters, Member, Purpose } from '../piece/index.js';
+import { letter } from './letters.js';
+import { likenessOf } from './hand.js';
+
+/** One piece of wood to cut. */
+export interface Part {
+  readonly id: string;
+  readonly letter: string;
+  readonly member: Member;
+  /** Finished sizes, with the sum behind each. */
+  readonly length: Figure;
+  readonly width: Figure;
+  readonly thickness: Figure;
+  /** What is cut: the finished size less what an edging adds, brought to the shop precision by its purpose. */
+  readonly cut: { readonly length: CutSize; readonly width: CutSize };
+  readonly edges: Edges;
+  readonly features: readonly Feature[];
+  /** Left or right, where another part is its reflection and it cannot be turned to match; else none. */
+  readonly hand: 'left' | 'right' | null;
+}
+
+/** A size to set the saw to. */
+export interface CutSize {
+  readonly figure: Figure;
+  readonly set: Length;
+  /** What was rounded off; negative where it was rounded down. */
+  readonly off: Length;
+}
+
+/** Equal parts shown as one line. */
+export interface PartRow {
+  readonly parts: readonly Part[];
+  readonly first: Part;
+  readonly count: number;
+}
+
+function cutSize(figure: Figure, purpose: Purpose, edging: Figure | null, step: Length): CutSize {
+  const cut = edging ? figure.minus(edging) : figure;
+  const set = purpose === 'covers' ? ceilTo(cut.value, step) : floorTo(cut.value, step);
+  return { figure: cut, set, off: sub(set, cut.value) };
+}
+
+function edgingAlong(edges: readonly Edges[keyof Edges][], banding: Length): Figure | null {
+  const banded = edges.filter((e) => e === 'banded').length;
+  if (banded === 0 || banding === ZERO) return null;
+  const one = size('edging', banding, { kind: 'choice', ref: 'piece:edges' });
+  return banded === 1 ? one : one.times(banded).named('edging on both');
+}
+
+/** Which hands parts have: two that match only by reflection are left and right, left being the one further left or first. */
+function handsOf(members: readonly Member[]): ReadonlyMap<string, Part['hand']> {
+  const groups = new Map<string, { member: Member; same: string }[]>();
+  for (const member of members) {
+    const { same, either } = likenessOf(member);
+    const list = groups.get(either);
+    if (list) list.push({ member, same });
+    else groups.set(either, [{ member, same }]);
+  }
+  const hands = new Map<string, Part['hand']>();
+  for (const group of groups.values()) {
+    const kinds = [...new Set([...group].sort((a, b) => a.member.frame.origin.x - b.member.frame.origin.x).map((g) => g.same))];
+    for (const { member, same } of group) hands.set(member.id, kinds.length < 2 ? null : same === kinds[0] ? 'left' : 'right');
+  }
+  return hands;
+}
+
+/**
+ * The parts of a piece with their letters, cutting sizes and hands.
+ * @param step the shop precision that cutting sizes are brought to
+ * @returns the parts in the order of the members, and the ledger with any new letters
+ */
+export function partsOf(members: readonly Member[], ledger: Letters, banding: Length, step: Length): { parts: readonly Part[]; letters: Letters } {
+  const letters = letter(members.map((m) => m.id), ledger);
+  const hands = handsOf(members);
+  const parts = members.map((member): Part => {
+    const { edges } = member;
+    return {
+      id: member.id,
+      letter: letters[member.id] as string,
+      member,
+      length: member.length,
+      width: member.width,
+      thickness: member.thickness,
+      cut: {
+        length: cutSize(member.length, member.purpose.length, edgingAlong([edges.u0, edges.u1], banding), step),
+        width: cutSize(member.width, member.purpose.width, edgingAlong([edges.v0, edges.v1], banding), step),
+      },
+      edges,
+      features: member.features,
+      hand: hands.get(member.id) ?? null,
+    };
+  });
+  return { parts, letters };
+}
+
+/** Parts with equal ones put in one row, in the order of their first letters. */
+export function rowsOf(parts: readonly Part[]): readonly PartRow[] {
+  const groups = new Map<string, Part[]>();
+  for (const part of parts) {
+    const key = `${part.member.role} ${likenessOf(part.member).same}`;
+    const list = groups.get(key);
+    if (list) list.push(part);
+    else groups.set(key, [part]);
+  }
+  return [...groups.values()].map((group) => ({ parts: group, first: group[0] as Part, count: group.length }));
+}

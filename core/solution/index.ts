@@ -1,0 +1,4 @@
+export * from './solve.js';
+export * from './compare.js';
+export * from './remedies.js';
+export * from './tape.js';
