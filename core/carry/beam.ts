@@ -213,21 +213,30 @@ function shapeOf(element: Element, displacements: Float64Array, index: number): 
 /** Where the slope of a shape changes sign, found by halving between samples. */
 function turningPoints(shape: Shape): number[] {
   const L = shape.element.x1 - shape.element.x0;
-  const steps = 8;
+  const steps = 6;
   const found = [0, L];
   for (let i = 0; i < steps; i += 1) {
-    let low = (L * i) / steps;
-    let high = (L * (i + 1)) / steps;
+    const low = (L * i) / steps;
+    const high = (L * (i + 1)) / steps;
     if (shape.slope(low) * shape.slope(high) > 0) continue;
-    const sign = Math.sign(shape.slope(low)) || -Math.sign(shape.slope(high));
-    for (let n = 0; n < 60; n += 1) {
-      const middle = (low + high) / 2;
-      if (Math.sign(shape.slope(middle)) === sign) low = middle;
-      else high = middle;
-    }
-    found.push((low + high) / 2);
+    found.push(rootBetween(shape.slope, low, high));
   }
   return found;
+}
+
+/** The root of a function between two places where its signs differ: false position, Illinois variant (Dowell and Jarratt 1971). */
+function rootBetween(f: (s: number) => number, low: number, high: number): number {
+  let [a, b, fa, fb] = [low, high, f(low), f(high)];
+  if (fa === 0) return a;
+  for (let n = 0; n < 50 && fb !== 0; n += 1) {
+    const next = b - (fb * (b - a)) / (fb - fa);
+    const value = f(next);
+    if (Math.abs(next - b) <= 1e-12 * Math.max(1, Math.abs(next))) return next;
+    if (value * fb < 0) [a, fa] = [b, fb];
+    else fa /= 2;
+    [b, fb] = [next, value];
+  }
+  return b;
 }
 
 function momentPeaks(shape: Shape): number[] {

@@ -155,6 +155,11 @@ function beamOf(load: Load, joints: readonly Joint[]): { beam: Omit<BeamSpec, 's
   return { beam: { length, supports, lines, points }, from };
 }
 
+function shortestSpan({ supports, length }: Pick<BeamSpec, 'supports' | 'length'>): number {
+  const places = supports.map((s) => s.x).sort((a, b) => a - b);
+  return places.slice(1).reduce((least, x, i) => Math.min(least, x - (places[i] as number)), length);
+}
+
 function longestSpan(supports: readonly Support[]): number {
   const places = supports.filter((s) => !s.lifted).map((s) => s.x as number).sort((a, b) => a - b);
   return places.slice(1).reduce((most, x, i) => Math.max(most, x - (places[i] as number)), 0);
@@ -166,8 +171,8 @@ function bend(member: Member, load: Load, joints: readonly Joint[], total: numbe
   const properties = propertiesOf(member.stock);
   const base = { member, selfKg: load.self / GRAVITY, standing: load.standing, handed: load.handed, total, throughout: false };
   try {
-    const sag = sagOf(beam, { width: toMm(member.width.value), thickness: toMm(member.thickness.value), properties });
-    const result = sag[sag.decides];
+    const sag = sagOf(beam, { width: toMm(member.width.value), thickness: toMm(member.thickness.value), properties }, shortestSpan(beam));
+    const { result } = sag;
     const supports = joints.map((j, i): Support => {
       const reaction = result.reactions[i];
       return { carrier: j.carrier, how: j.how, x: (beam.supports[i]?.x ?? 0) + from, newtons: reaction?.newtons ?? 0, lifted: reaction?.lifted ?? false };

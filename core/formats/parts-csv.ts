@@ -31,12 +31,12 @@ export function machiningText(feature: Feature, precision: Precision): string {
   return `${feature.kind} ${write(width as typeof u0)} wide, ${write(feature.depth)} deep, ${write(from)} from the ${along ? 'edge' : 'end'}`;
 }
 
-function lineOf({ parts, first, count }: PartRow, precision: Precision): readonly (string | number)[] {
+function lineOf({ parts, first, count, hand }: PartRow, precision: Precision): readonly (string | number)[] {
   return [
     parts.map((p) => p.letter).join(' '),
     first.member.role,
     count,
-    first.hand ?? '',
+    hand ?? '',
     formatLength(first.length.value, precision),
     formatLength(first.width.value, precision),
     formatLength(first.thickness.value, precision),

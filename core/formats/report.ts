@@ -37,12 +37,12 @@ export function reportChecks(solution: Solution) {
 
 /** The parts of a solution, equal ones together, each size with its sum. */
 export function reportParts(solution: Solution) {
-  return rowsOf(solution.parts).map(({ parts, first, count }) => ({
+  return rowsOf(solution.parts).map(({ parts, first, count, hand }) => ({
     letters: parts.map((p) => p.letter),
     ids: parts.map((p) => p.id),
     name: first.member.role,
     count,
-    hand: first.hand,
+    hand,
     stock: first.member.stock.name,
     length: { ...reported(first.length.value), sum: sum(first.length) },
     width: { ...reported(first.width.value), sum: sum(first.width) },
@@ -67,7 +67,7 @@ export function reportLoads(solution: Solution) {
       ? {
           span: c.bending.span,
           today: c.bending.verdict.today.mm,
-          withShear: c.bending.sag.withShear.greatest.mm,
+          withShear: c.bending.sag.withShear().greatest.mm,
           later: c.bending.verdict.later?.mm ?? null,
           allowed: c.bending.verdict.allowed,
           limits: NAMED_LIMITS.map((l) => ({ over: l.over, mm: (c.bending?.span ?? 0) / l.over })),

@@ -17,8 +17,6 @@ export interface Part {
   readonly cut: { readonly length: CutSize; readonly width: CutSize };
   readonly edges: Edges;
   readonly features: readonly Feature[];
-  /** Left or right, where another part is its reflection and it cannot be turned to match; else none. */
-  readonly hand: 'left' | 'right' | null;
 }
 
 /** A size to set the saw to. */
@@ -34,6 +32,8 @@ export interface PartRow {
   readonly parts: readonly Part[];
   readonly first: Part;
   readonly count: number;
+  /** Left or right, where other parts are its reflection and it cannot be turned to match; else none. */
+  readonly hand: 'left' | 'right' | null;
 }
 
 function cutSize(figure: Figure, purpose: Purpose, edging: Figure | null, step: Length): CutSize {
@@ -49,31 +49,13 @@ function edgingAlong(edges: readonly Edges[keyof Edges][], banding: Length): Fig
   return banded === 1 ? one : one.times(banded).named('edging on both');
 }
 
-/** Which hands parts have: two that match only by reflection are left and right, left being the one further left or first. */
-function handsOf(members: readonly Member[]): ReadonlyMap<string, Part['hand']> {
-  const groups = new Map<string, { member: Member; same: string }[]>();
-  for (const member of members) {
-    const { same, either } = likenessOf(member);
-    const list = groups.get(either);
-    if (list) list.push({ member, same });
-    else groups.set(either, [{ member, same }]);
-  }
-  const hands = new Map<string, Part['hand']>();
-  for (const group of groups.values()) {
-    const kinds = [...new Set([...group].sort((a, b) => a.member.frame.origin.x - b.member.frame.origin.x).map((g) => g.same))];
-    for (const { member, same } of group) hands.set(member.id, kinds.length < 2 ? null : same === kinds[0] ? 'left' : 'right');
-  }
-  return hands;
-}
-
 /**
- * The parts of a piece with their letters, cutting sizes and hands.
+ * The parts of a piece with their letters and cutting sizes.
  * @param step the shop precision that cutting sizes are brought to
  * @returns the parts in the order of the members, and the ledger with any new letters
  */
 export function partsOf(members: readonly Member[], ledger: Letters, banding: Length, step: Length): { parts: readonly Part[]; letters: Letters } {
   const letters = letter(members.map((m) => m.id), ledger);
-  const hands = handsOf(members);
   const parts = members.map((member): Part => {
     const { edges } = member;
     return {
@@ -89,20 +71,32 @@ export function partsOf(members: readonly Member[], ledger: Letters, banding: Le
       },
       edges,
       features: member.features,
-      hand: hands.get(member.id) ?? null,
     };
   });
   return { parts, letters };
 }
 
-/** Parts with equal ones put in one row, in the order of their first letters. */
+/**
+ * Parts with equal ones put in one row, in the order of their first letters. Two rows that
+ * match only by reflection are left and right: left is the one that lies further left.
+ */
 export function rowsOf(parts: readonly Part[]): readonly PartRow[] {
-  const groups = new Map<string, Part[]>();
+  const groups = new Map<string, { parts: Part[]; either: string }>();
+  const reflected = new Map<string, Set<string>>();
   for (const part of parts) {
-    const key = `${part.member.role} ${likenessOf(part.member).same}`;
-    const list = groups.get(key);
-    if (list) list.push(part);
-    else groups.set(key, [part]);
+    const likeness = likenessOf(part.member);
+    const [same, either] = [`${part.member.role} ${likeness.same}`, `${part.member.role} ${likeness.either}`];
+    const group = groups.get(same);
+    if (group) group.parts.push(part);
+    else groups.set(same, { parts: [part], either });
+    const kinds = reflected.get(either);
+    if (kinds) kinds.add(same);
+    else reflected.set(either, new Set([same]));
   }
-  return [...groups.values()].map((group) => ({ parts: group, first: group[0] as Part, count: group.length }));
+  const leftmost = (key: string) => Math.min(...(groups.get(key)?.parts ?? []).map((p) => p.member.frame.origin.x));
+  return [...groups].map(([key, { parts: equal, either }]) => {
+    const [first] = [...(reflected.get(either) ?? [])].sort((a, b) => leftmost(a) - leftmost(b));
+    const handed = (reflected.get(either)?.size ?? 0) > 1;
+    return { parts: equal, first: equal[0] as Part, count: equal.length, hand: handed ? (key === first ? 'left' : 'right') : null };
+  });
 }

@@ -1,0 +1,100 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { PRINT_SHED } from '../demo/print-shed.js';
+import { main } from './main.js';
+
+const folder = mkdtempSync(join(tmpdir(), 'ruvok-cli-'));
+afterAll(() => rmSync(folder, { recursive: true }));
+
+function file(content: unknown, name = 'shed.json'): string {
+  const path = join(folder, name);
+  writeFileSync(path, typeof content === 'string' ? content : JSON.stringify(content));
+  return path;
+}
+
+function run(...args: string[]) {
+  const out: string[] = [];
+  const err: string[] = [];
+  const code = main(args, { write: (t) => out.push(t) }, { write: (t) => err.push(t) });
+  return { code, out: out.join(''), err: err.join('') };
+}
+
+interface Report {
+  pieces: {
+    id: string;
+    overall: Record<string, { mm: number; units: number }>;
+    spaces: { id: string; height: { mm: number }; exact?: { mm: number } }[];
+    loads: { id: string; today?: number; later?: number }[];
+    checks: { id: string; severity: string; sentence: string }[];
+    parts: { ids: string[]; length: { mm: number } }[];
+  }[];
+}
+
+const shed = file(PRINT_SHED);
+
+test('solve prints the ink case in mm beside the exact units, and ends with 1 since it cannot be stood up', () => {
+  const { code, out } = run('solve', shed, '--piece', 'ink-case');
+  const [ink] = (JSON.parse(out) as Report).pieces;
+  expect(code).toBe(1);
+  expect(ink?.overall['width']).toEqual({ mm: 1203, units: 1203 * 80_000 });
+  expect(ink?.spaces.find((s) => s.id === 'bottles')?.exact?.mm).toBe(381.35);
+  expect(ink?.loads.find((l) => l.id === 'right-2/shelf/1')?.today).toBeCloseTo(1.335, 3);
+  expect(ink?.parts.find((p) => p.ids.includes('left-1/shelf/1'))?.length.mm).toBe(587.1);
+});
+
+test('solve prints the inch forms', () => {
+  const { pieces } = JSON.parse(run('solve', shed).out) as Report;
+  const heights = (id: string) => pieces.find((p) => p.id === id)?.spaces.map((s) => [s.id, s.height.mm / 25.4]);
+  expect(heights('roller-case')).toContainEqual(['third', 12.375]);
+  expect(heights('brayer-rack')).toContainEqual(['gap-2', 12.65625]);
+});
+
+test('check prints the checks, and ends with 0 where nothing stops the build', () => {
+  const { code, out } = run('check', shed, '--piece', 'roller-case');
+  expect(code).toBe(0);
+  const [roller] = (JSON.parse(out) as Report).pieces;
+  expect(roller?.checks.length).toBeGreaterThan(0);
+  expect(roller?.checks.every((c) => c.severity !== 'stop')).toBe(true);
+});
+
+test('parts as CSV has one line a kind of part', () => {
+  const { out } = run('parts', shed, '--piece', 'ink-case', '--csv');
+  const lines = out.trim().split('\r\n');
+  expect(lines[0]).toMatch(/^letters,name,count,hand,length/);
+  expect(lines.find((l) => l.includes(',divider,'))).toContain('1975.8');
+});
+
+test.each<[string, string, RegExp]>([
+  ['a file that is not there', join(folder, 'no.json'), /no such file/],
+  ['a file that breaks off', file('{"format": "ruvok-pro', 'cut.json'), /breaks off or is not JSON/],
+  ['another kind of file', file({ a: 1 }, 'other.json'), /\/format: this is not a project file/],
+  ['a newer file', file({ ...PRINT_SHED, version: 9 }, 'newer.json'), /\/version: .*newer program.*given 9/],
+  ['an extra field', file({ ...PRINT_SHED, extra: true }, 'extra.json'), /\/extra: this field is not known/],
+  ['a deeply nested file', file(`${'['.repeat(100_000)}${']'.repeat(100_000)}`, 'deep.json'), /not a project file/],
+  ['a deep field', file(`{"format":"ruvok-project","version":1,"pieces":${'['.repeat(5000)}${']'.repeat(5000)}}`, 'deeper.json'), /nested more than 100 levels/],
+  ['a file of 50 MB', file(`"${'x'.repeat(50_000_000)}"`, 'large.json'), /50 MB/],
+])('%s is refused with code 2 and the path of the fault', (_, path, message) => {
+  const { code, err, out } = run('check', path);
+  expect(code).toBe(2);
+  expect(err).toMatch(message);
+  expect(out).toBe('');
+});
+
+test.each([
+  ['no file', ['solve']],
+  ['an unknown verb', ['saw', shed]],
+  ['csv with solve', ['solve', shed, '--csv']],
+  ['an unknown option', ['solve', shed, '--fast']],
+  ['a piece that is not there', ['solve', shed, '--piece', 'boat']],
+])('%s is a bad call', (_, args) => {
+  const { code, err } = run(...args);
+  expect(code).toBe(2);
+  expect(err).not.toBe('');
+});
+
+test('a bad size names its path, what was given and what is accepted', () => {
+  const bad = structuredClone(PRINT_SHED) as unknown as { openings: { alcove: { widths: { value: number }[] } } };
+  (bad.openings.alcove.widths[1] as { value: number }).value = -5;
+  expect(run('solve', file(bad, 'bad.json')).err).toContain('/openings/alcove/widths/1/value: this is too small, given -5; accepted: >= 1');
+});
