@@ -40,3 +40,8 @@ export function workshopOf(file: Pick<ProjectFile, 'project' | 'openings' | 'thi
     stock: new Map(Object.entries(file.stock)),
   };
 }
+
+/** The text of a project file, ending with a line break. */
+export function writeProjectFile(file: ProjectFile): string {
+  return `${JSON.stringify(file, null, 2)}\n`;
+}

@@ -47,8 +47,3 @@ export function readProjectFile(text: string): FileReading {
   }
   return readProject(document);
 }
-
-/** The text of a project file, keys in a fixed order, ending with a line break. */
-export function writeProjectFile(file: ProjectFile): string {
-  return `${JSON.stringify(file, null, 2)}\n`;
-}

@@ -127,7 +127,10 @@ class Division {
     };
     const lines = runLines(space, context, (i) => `${up ? 'space' : 'bay'} ${i + 1}`).map((line) => this.pinned(line, split, datum));
     // Bays stay exactly equal, so that all shelves in them are cut with one setting; only heights are set out by spacer or tape.
-    const rounding: Rounding = up ? this.context.rounding : { ...this.context.rounding, set: 'exact' };
+    const { rounding: chosen } = this.context;
+    // The outside is settled before what is in it, so a run inside cannot take its leftover out of the whole.
+    const leftover = chosen.leftover === 'total' ? 'last' : chosen.leftover;
+    const rounding: Rounding = { ...chosen, leftover, set: up ? chosen.set : 'exact' };
     const spec: RunSpec = { lines, total: { kind: 'given', figure: total }, rounding };
     const run = solveRun(spec);
     this.runs.set(space.id, { owner: space.id, axis: split.axis, spec, run, datum });

@@ -13,6 +13,8 @@ export type PieceEdit =
   | { readonly kind: 'split'; readonly space: string; readonly axis: Axis; readonly members: readonly string[]; readonly spaces: readonly string[] }
   /** Puts a new member after a space in its run, with a new shared space beyond it. */
   | { readonly kind: 'add'; readonly space: string; readonly member: string; readonly beyond: string }
+  /** Makes all spaces of a divided space share equally, with so many members; further ones get the new ids, those too many go from the far end. */
+  | { readonly kind: 'even'; readonly space: string; readonly members: number; readonly newMembers: readonly string[]; readonly newSpaces: readonly string[] }
   /** Takes a member out; the spaces beside it become one, with the things of both. */
   | { readonly kind: 'drop'; readonly member: string }
   | { readonly kind: 'pin'; readonly member: string; readonly at: Length | null }
@@ -95,6 +97,27 @@ function dropMember(piece: Piece, id: string): void {
   parts.spaces.splice(found.index, 2, kept);
 }
 
+function even(piece: Piece, edit: Extract<PieceEdit, { kind: 'even' }>): void {
+  const owner = spaceOf(piece, edit.space);
+  if (!owner.split || edit.members < 1) throw new EditError('only a divided space can be made even, with one member or more');
+  while (owner.split.members.length > edit.members) dropMember(piece, (owner.split.members.at(-1) as DividingMember).id);
+  for (let i = 0; owner.split.members.length < edit.members; i += 1) {
+    const [member, space] = [edit.newMembers[i], edit.newSpaces[i]];
+    if (member === undefined || space === undefined) throw new EditError('ids are missing for the new members');
+    owner.split.members.push({ id: member });
+    owner.split.spaces.push({ id: space, rule: share, things: [] });
+  }
+  owner.split.spaces.forEach((space) => {
+    space.rule = share;
+    delete space.least;
+    delete space.greatest;
+  });
+  owner.split.members.forEach((member) => {
+    delete member.at;
+    delete member.sameAs;
+  });
+}
+
 /** Takes away every alignment to members that are no longer there. */
 function loosen(piece: Piece): void {
   const visit = (space: Space): void => {
@@ -135,6 +158,10 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
       return piece;
     case 'add':
       addMember(piece, edit);
+      return piece;
+    case 'even':
+      even(piece, edit);
+      loosen(piece);
       return piece;
     case 'drop':
       dropMember(piece, edit.member);

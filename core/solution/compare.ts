@@ -1,5 +1,4 @@
 import type { Length } from '../length/index.js';
-import { letterAt } from '../parts/index.js';
 import type { Solution } from './solve.js';
 
 /** One thing that an edit moved: its size before and after; null where it was not there. */
@@ -42,14 +41,4 @@ export function compare(before: Solution, after: Solution): readonly Moved[] {
   }
   for (const [key, { size, ...rest }] of a) if (!b.has(key)) moved.push({ ...rest, before: size, after: null });
   return moved;
-}
-
-/** Fresh ids for new nodes, none of them in use in the piece: `prefix-a`, `prefix-b` and on. */
-export function freshIds(taken: ReadonlySet<string>, prefix: string, count: number): readonly string[] {
-  const ids: string[] = [];
-  for (let i = 0; ids.length < count; i += 1) {
-    const id = `${prefix}-${letterAt(i).toLowerCase()}`;
-    if (!taken.has(id)) ids.push(id);
-  }
-  return ids;
 }

@@ -1,9 +1,10 @@
 import { say, type Sentence } from '../figure/index.js';
 import type { State } from '../carry/index.js';
-import { applyEdit, dividingMembersOf, findMember, findSpace, spacesOf, type Letters, type Piece, type PieceEdit } from '../piece/index.js';
+import { applyEdit, findMember, findSpace, type Letters, type Piece, type PieceEdit } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { CASE } from '../shells/panel-case/index.js';
-import { compare, freshIds, type Moved } from './compare.js';
+import { compare, type Moved } from './compare.js';
+import { freshIds, takenIds } from './ids.js';
 import { solve, type Solution } from './solve.js';
 
 /** A change that makes a member pass, tried in the solver. */
@@ -24,13 +25,6 @@ export interface Remedy {
 interface Candidate {
   readonly label: Sentence;
   readonly edit: PieceEdit;
-}
-
-function takenIds(piece: Piece): ReadonlySet<string> {
-  const ids = new Set<string>();
-  for (const { space } of spacesOf(piece.interior)) ids.add(space.id);
-  for (const { member } of dividingMembersOf(piece.interior)) ids.add(member.id);
-  return ids;
 }
 
 /** Stock on hand that could take the member's place, the one in use left out. */

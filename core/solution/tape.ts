@@ -1,6 +1,7 @@
 import { Figure } from '../figure/index.js';
 import type { Axis, PlacedRun, PlacedSpace } from '../piece/index.js';
 import type { GapRule } from '../run/index.js';
+import { dividingMemberId } from '../interiors/divide.js';
 import { CASE } from '../shells/panel-case/index.js';
 import type { Solution } from './solve.js';
 
@@ -19,6 +20,10 @@ export interface TapeLine {
   readonly rule?: GapRule;
   /** The space of a gap, or the dividing node of a member; none for what belongs to the case. */
   readonly node?: string;
+  /** For a gap that no run decides: the open space that a new member would divide. */
+  readonly splits?: string;
+  /** The space or the member that is selected with it. */
+  readonly selects: string;
   /** For a dividing member: whether it is held in its place. */
   readonly held?: 'pinned' | 'aligned';
 }
@@ -35,7 +40,7 @@ type Bare = Omit<TapeLine, 'near' | 'far'>;
 function wood(solution: Solution, id: string, label: string, axis: TapeAxis): Bare[] {
   const member = solution.shape.members.find((m) => m.id === id);
   if (!member) return [];
-  return [{ id, kind: 'wood', label, size: axis === 'deep' || member.role !== 'toe board' ? member.thickness : member.width }];
+  return [{ id, kind: 'wood', label, selects: id, size: axis === 'deep' || member.role !== 'toe board' ? member.thickness : member.width }];
 }
 
 /** The spaces from the whole interior down to one. */
@@ -55,7 +60,7 @@ function runLinesOf(solution: Solution, run: PlacedRun, inner: (spaceId: string)
     if (line.kind === 'gap') return inner(line.id);
     const spec = specs.get(line.id);
     const held = spec?.at !== undefined ? 'pinned' : spec?.sameAs !== undefined ? 'aligned' : undefined;
-    return [{ id: line.id, kind: 'wood', label: line.label, size, node: line.id, ...(held ? { held } : {}) }];
+    return [{ id: line.id, kind: 'wood', label: line.label, size, node: line.id, selects: dividingMemberId(line.id, run.axis), ...(held ? { held } : {}) }];
   });
 }
 
@@ -81,8 +86,8 @@ function hasRun(space: PlacedSpace, axis: Axis): boolean {
 
 function gapOf(space: PlacedSpace, axis: Axis): Bare {
   const size = axis === 'up' ? space.clear.height : space.clear.width;
-  const own = space.within?.axis === axis ? { rule: space.space.rule, node: space.id } : {};
-  return { id: space.id, kind: 'gap', label: space.label, size, ...own };
+  const own = space.within?.axis === axis ? { rule: space.space.rule, node: space.id } : space.space.split ? {} : { splits: space.id };
+  return { id: space.id, kind: 'gap', label: space.label, selects: space.id, size, ...own };
 }
 
 function placed(lines: readonly Bare[]): readonly TapeLine[] {
@@ -101,8 +106,8 @@ function deepLines(solution: Solution): Bare[] {
   const rule = solution.piece.back;
   const back = wood(solution, CASE.back, 'back', 'deep');
   const inset: Bare[] =
-    rule.kind === 'groove' && rule.inset > 0 ? [{ id: 'inset', kind: 'gap', label: 'behind the back', size: Figure.leaf('length', rule.inset, 'behind the back') }] : [];
-  return [...inset, ...back, { id: root.id, kind: 'gap', label: 'inside depth', size: root.clear.depth }];
+    rule.kind === 'groove' && rule.inset > 0 ? [{ id: 'inset', kind: 'gap', label: 'behind the back', selects: CASE.back, size: Figure.leaf('length', rule.inset, 'behind the back') }] : [];
+  return [...inset, ...back, { id: root.id, kind: 'gap', label: 'inside depth', selects: root.id, size: root.clear.depth }];
 }
 
 /**
@@ -124,6 +129,6 @@ export function tapeThrough(solution: Solution, spaceId: string, axis: TapeAxis)
   const base: Bare[] =
     piece.base.kind === 'none'
       ? []
-      : [{ id: 'base', kind: 'wood', label: piece.base.kind === 'toe' ? 'toe' : 'plinth', size: Figure.leaf('length', piece.base.height, piece.base.kind, { kind: 'choice', ref: 'piece:base' }) }];
+      : [{ id: 'base', kind: 'wood', selects: piece.base.kind === 'toe' ? CASE.toe : CASE.front, label: piece.base.kind === 'toe' ? 'toe' : 'plinth', size: Figure.leaf('length', piece.base.height, piece.base.kind, { kind: 'choice', ref: 'piece:base' }) }];
   return { axis, overall, lines: placed([...base, ...wood(solution, CASE.bottom, 'bottom', axis), ...inside, ...wood(solution, CASE.top, 'top', axis)]) };
 }

@@ -1,0 +1,47 @@
+import { Global, Module, type DynamicModule } from '@nestjs/common';
+import { APP_GUARD } from '@nestjs/core';
+import { ServeStaticModule } from '@nestjs/serve-static';
+import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
+import { CONFIG, type Config } from './config.js';
+import { DATABASE, type Database } from './data/database.js';
+import { HealthModule } from './health/health.module.js';
+import { HistoryModule } from './history/history.module.js';
+import { OpeningsModule } from './openings/openings.module.js';
+import { PeopleModule } from './people/people.module.js';
+import { PiecesModule } from './pieces/pieces.module.js';
+import { ProjectsModule } from './projects/projects.module.js';
+import { DiskGuard } from './records/disk.guard.js';
+import { StockModule } from './stock/stock.module.js';
+import { ThingsModule } from './things/things.module.js';
+
+/** Requests of one address in a minute; far past what a person at the bench makes. */
+const PER_MINUTE = 1500;
+
+const RESOURCES = [ProjectsModule, PiecesModule, OpeningsModule, ThingsModule, StockModule, PeopleModule, HistoryModule, HealthModule];
+
+@Global()
+@Module({})
+export class AppModule {
+  static with(config: Config, db: Database): DynamicModule {
+    const page = config.webFolder
+      ? [
+          ServeStaticModule.forRoot({
+            rootPath: config.webFolder,
+            exclude: ['/api/{*any}'],
+            serveStaticOptions: { maxAge: '1y', immutable: true, setHeaders: (res, path) => path.endsWith('.html') && res.setHeader('Cache-Control', 'no-cache') },
+          }),
+        ]
+      : [];
+    return {
+      module: AppModule,
+      imports: [ThrottlerModule.forRoot([{ ttl: 60_000, limit: PER_MINUTE }]), ...page, ...RESOURCES],
+      providers: [
+        { provide: CONFIG, useValue: config },
+        { provide: DATABASE, useValue: db },
+        { provide: APP_GUARD, useClass: ThrottlerGuard },
+        { provide: APP_GUARD, useClass: DiskGuard },
+      ],
+      exports: [CONFIG, DATABASE],
+    };
+  }
+}

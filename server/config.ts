@@ -1,0 +1,37 @@
+import { resolve } from 'node:path';
+
+/** How the server is run, from the environment and the command line. */
+export interface Config {
+  /** The folder that holds the database and its lock. */
+  readonly dataFolder: string;
+  readonly port: number;
+  /** Whether an empty store is filled with the print shed. */
+  readonly demo: boolean;
+  /** Built page to serve; none while it is served by the development server. */
+  readonly webFolder: string | null;
+  /** Writes are refused when less than this is left on the disk, bytes. */
+  readonly leastFree: number;
+  readonly logLevel: string;
+}
+
+const DEFAULT_PORT = 4170;
+const DEFAULT_LEAST_FREE = 48 * 1024 * 1024;
+
+/** Reads the configuration. @throws RangeError for a port or a size that is none */
+export function readConfig(env: NodeJS.ProcessEnv, args: readonly string[], webFolder: string | null): Config {
+  const port = Number(env['PORT'] ?? DEFAULT_PORT);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535) throw new RangeError(`PORT is ${env['PORT']}; a number from 0 to 65535 is accepted`);
+  const leastFree = Number(env['RUVOK_LEAST_FREE'] ?? DEFAULT_LEAST_FREE);
+  if (!(leastFree >= 0)) throw new RangeError(`RUVOK_LEAST_FREE is ${env['RUVOK_LEAST_FREE']}; a number of bytes is accepted`);
+  return {
+    dataFolder: resolve(env['RUVOK_DATA'] ?? 'data'),
+    port,
+    demo: !args.includes('--empty'),
+    webFolder,
+    leastFree,
+    logLevel: env['RUVOK_LOG'] ?? 'warn',
+  };
+}
+
+/** The token under which the configuration is injected. */
+export const CONFIG = Symbol('config');

@@ -1,0 +1,51 @@
+import { Body, Controller, Get, HttpCode, Inject, Param, Post, Query } from '@nestjs/common';
+import { ApiOperation, ApiProperty, ApiTags } from '@nestjs/swagger';
+import { ArrayMaxSize, ArrayMinSize, IsArray, Matches } from 'class-validator';
+import { edge } from '../problems/schema.validator.js';
+import type { Kind } from '../records/kinds.js';
+import { HistoryService, type Scope } from './history.service.js';
+
+const ENTRY = /^(openings|things|stock|people|pieces)\/[a-z0-9][a-z0-9-]{0,59}$/;
+
+class ScopeDto {
+  @ApiProperty({ example: ['pieces/ink-case', 'openings/alcove'], description: 'The records whose changes are walked together' })
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(100)
+  @Matches(ENTRY, { each: true, message: 'each must be a kind and an id, such as pieces/ink-case' })
+  scope!: string[];
+}
+
+function scopeOf(entries: readonly string[]): Scope {
+  return entries.map((entry) => {
+    const [kind, id] = entry.split('/') as [Kind, string];
+    return { kind, id };
+  });
+}
+
+@ApiTags('history')
+@Controller('projects/:project')
+export class HistoryController {
+  constructor(@Inject(HistoryService) private readonly history: HistoryService) {}
+
+  @Get('history')
+  @ApiOperation({ summary: 'What could be taken back and done again next, for some records' })
+  prospects(@Param('project') project: string, @Query('scope') scope: string | string[] = []) {
+    const entries = (Array.isArray(scope) ? scope : [scope]).filter((entry) => ENTRY.test(entry));
+    return entries.length === 0 ? { undo: null, redo: null } : this.history.prospects(project, scopeOf(entries));
+  }
+
+  @Post('undo')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Take back the latest change of some records' })
+  async undo(@Param('project') project: string, @Body(edge(ScopeDto)) { scope }: ScopeDto) {
+    return { step: await this.history.undo(project, scopeOf(scope)), ...(await this.history.prospects(project, scopeOf(scope))) };
+  }
+
+  @Post('redo')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Do again the change that was taken back last' })
+  async redo(@Param('project') project: string, @Body(edge(ScopeDto)) { scope }: ScopeDto) {
+    return { step: await this.history.redo(project, scopeOf(scope)), ...(await this.history.prospects(project, scopeOf(scope))) };
+  }
+}

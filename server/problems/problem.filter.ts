@@ -1,0 +1,65 @@
+import { Catch, HttpException, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
+import type { Request, Response } from 'express';
+import type { Logger } from 'pino';
+import { ProblemException, diskFull, type Problem } from './problem.js';
+
+/** Every message in a chain of errors, outermost first. */
+function messagesOf(error: unknown): string {
+  const messages: string[] = [];
+  for (let e = error as { message?: string; code?: string; cause?: unknown } | undefined; e && messages.length < 8; e = e.cause as typeof e) {
+    messages.push(`${e.code ?? ''} ${e.message ?? ''}`);
+  }
+  return messages.join(' / ');
+}
+
+/** Whether an error of the database or the file system says that the disk is full. */
+export function saysDiskFull(error: unknown): boolean {
+  return /ENOSPC|No space left|53100|disk.?full/i.test(messagesOf(error));
+}
+
+function fromHttp(error: HttpException): Problem {
+  const status = error.getStatus();
+  const titles: Readonly<Record<number, string>> = { 400: 'Bad request', 404: 'Not found', 413: 'Too large', 429: 'Too many requests' };
+  return { type: 'about:blank', title: titles[status] ?? 'Error', status, detail: error.message };
+}
+
+/** What the body parser says: too large, or not JSON. */
+function fromParser(error: unknown): Problem | null {
+  const { type, status } = error as { type?: unknown; status?: unknown };
+  if (type === 'entity.too.large') {
+    return { type: 'about:blank', title: 'Too large', status: 413, detail: 'What was sent is too large; at most 12 MB is accepted for a file and 2 MB for anything else.' };
+  }
+  if (typeof type === 'string' && type.startsWith('entity.')) return { type: 'about:blank', title: 'Bad request', status: 400, detail: 'What was sent breaks off or is not JSON.' };
+  return typeof status === 'number' && status < 500 ? { type: 'about:blank', title: 'Bad request', status, detail: (error as Error).message } : null;
+}
+
+/** Tells every error as problem details; what is not expected is logged and told without its inside. */
+@Catch()
+export class ProblemFilter implements ExceptionFilter {
+  constructor(private readonly log: Logger) {}
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const http = host.switchToHttp();
+    const problem = this.problemOf(error);
+    if (problem.status >= 500) this.log.error({ err: error }, problem.detail);
+    http
+      .getResponse<Response>()
+      .status(problem.status)
+      .type('application/problem+json')
+      .send(JSON.stringify({ ...problem, instance: http.getRequest<Request>().originalUrl }));
+  }
+
+  private problemOf(error: unknown): Problem {
+    if (error instanceof ProblemException) return error.problem;
+    if (saysDiskFull(error)) return diskFull('The disk is full, so this edit was not kept. Everything saved before it is safe. Free some space and try again.').problem;
+    if (error instanceof HttpException) return fromHttp(error);
+    return (
+      fromParser(error) ?? {
+        type: 'about:blank',
+        title: 'Something went wrong',
+        status: 500,
+        detail: 'Something went wrong here. What was saved before is safe; the log has the details.',
+      }
+    );
+  }
+}

@@ -1,0 +1,52 @@
+import { HttpException } from '@nestjs/common';
+import type { Fault } from '../../core/formats/index.js';
+
+/** Problem details by RFC 9457, with the fields at fault. */
+export interface Problem {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly detail: string;
+  readonly instance?: string;
+  /** What is wrong in which field, what was given, what is accepted. */
+  readonly errors?: readonly Fault[];
+  /** For a lost race: what is stored now, and what was sent. */
+  readonly current?: { readonly version: number; readonly data: unknown };
+  readonly yours?: unknown;
+}
+
+/** An error that is told to the caller as problem details. */
+export class ProblemException extends HttpException {
+  constructor(readonly problem: Problem) {
+    super(problem, problem.status);
+  }
+}
+
+const TYPE = 'urn:ruvok:problem:';
+
+export function badInput(errors: readonly Fault[], detail = 'Some of what was sent cannot be used.'): ProblemException {
+  return new ProblemException({ type: `${TYPE}bad-input`, title: 'Bad input', status: 400, detail, errors });
+}
+
+export function notFound(what: string): ProblemException {
+  return new ProblemException({ type: `${TYPE}not-found`, title: 'Not found', status: 404, detail: `There is no ${what}.` });
+}
+
+export function lostRace(current: { version: number; data: unknown }, yours: unknown): ProblemException {
+  return new ProblemException({
+    type: `${TYPE}changed-meanwhile`,
+    title: 'Changed meanwhile',
+    status: 409,
+    detail: 'This was changed elsewhere since you opened it. Both are kept here: choose one.',
+    current,
+    yours,
+  });
+}
+
+export function inUse(detail: string): ProblemException {
+  return new ProblemException({ type: `${TYPE}in-use`, title: 'In use', status: 409, detail });
+}
+
+export function diskFull(detail: string): ProblemException {
+  return new ProblemException({ type: `${TYPE}disk-full`, title: 'Disk full', status: 507, detail });
+}

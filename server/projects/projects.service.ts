@@ -1,0 +1,86 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { and, eq, sql } from 'drizzle-orm';
+import { readProject, workshopOf, type ProjectFile } from '../../core/formats/index.js';
+import { solve } from '../../core/solution/index.js';
+import { DATABASE, type Database } from '../data/database.js';
+import { projects } from '../data/schema.js';
+import { badInput, inUse, lostRace, notFound } from '../problems/problem.js';
+import { KINDS } from '../records/kinds.js';
+import { RecordsService } from '../records/records.service.js';
+
+/** Projects by themselves, and as files that are read in and written out whole. */
+@Injectable()
+export class ProjectsService {
+  constructor(
+    @Inject(DATABASE) private readonly db: Database,
+    @Inject(RecordsService) private readonly records: RecordsService,
+  ) {}
+
+  list() {
+    return this.db.select({ id: projects.id, version: projects.version, data: projects.data }).from(projects).orderBy(projects.createdAt);
+  }
+
+  async isEmpty(): Promise<boolean> {
+    return (await this.db.select({ id: projects.id }).from(projects).limit(1)).length === 0;
+  }
+
+  async create(id: string, data: unknown) {
+    await this.free(id);
+    await this.db.insert(projects).values({ id, version: 1, data });
+    return { id, version: 1, data };
+  }
+
+  /** Renames a project or changes its settings. @throws ProblemException 409 when it was changed meanwhile */
+  async save(id: string, version: number, data: unknown) {
+    return this.db.transaction(async (tx) => {
+      const [now] = await tx.select().from(projects).where(eq(projects.id, id));
+      if (!now) throw notFound(`project ${id}`);
+      if (now.version !== version) throw lostRace({ version: now.version, data: now.data }, data);
+      await tx
+        .update(projects)
+        .set({ version: version + 1, data, updatedAt: sql`now()` })
+        .where(eq(projects.id, id));
+      return { id, version: version + 1, data };
+    });
+  }
+
+  async remove(id: string, version: number): Promise<void> {
+    const gone = await this.db
+      .delete(projects)
+      .where(and(eq(projects.id, id), eq(projects.version, version)))
+      .returning({ id: projects.id });
+    if (gone.length > 0) return;
+    const [now] = await this.db.select().from(projects).where(eq(projects.id, id));
+    if (!now) throw notFound(`project ${id}`);
+    throw lostRace({ version: now.version, data: now.data }, null);
+  }
+
+  /** Reads a whole project in under a new id. @throws ProblemException 400 with every fault of the file */
+  async read(id: string, document: unknown): Promise<{ id: string }> {
+    const reading = readProject(document);
+    if (!reading.ok) throw badInput(reading.faults, 'This file cannot be read as a project. Nothing was changed.');
+    await this.free(id);
+    await this.store(id, reading.file);
+    return { id };
+  }
+
+  /** Writes a project that was checked already, all of it or nothing. */
+  async store(id: string, file: ProjectFile): Promise<void> {
+    const workshop = workshopOf(file);
+    const pieces = Object.fromEntries(
+      Object.entries(file.pieces).map(([pieceId, { piece, letters }]) => [pieceId, { piece, letters: solve(piece, workshop, letters).letters }]),
+    );
+    await this.db.transaction(async (tx) => {
+      await tx.insert(projects).values({ id, version: 1, data: file.project });
+      for (const kind of KINDS) {
+        const records = kind === 'pieces' ? pieces : file[kind];
+        for (const [recordId, data] of Object.entries(records)) await this.records.put(tx, id, kind, { id: recordId, version: 1, data });
+      }
+    });
+  }
+
+  private async free(id: string): Promise<void> {
+    const taken = await this.db.select({ id: projects.id }).from(projects).where(eq(projects.id, id));
+    if (taken.length > 0) throw inUse(`There is a project ${id} already.`);
+  }
+}

@@ -1,0 +1,24 @@
+import type { PgTable } from 'drizzle-orm/pg-core';
+import * as schema from '../data/schema.js';
+
+/** The kinds of record a project holds, each in a table of its own. */
+export const KINDS = ['openings', 'things', 'stock', 'people', 'pieces'] as const;
+export type Kind = (typeof KINDS)[number];
+
+type OwnedTable = typeof schema.openings;
+
+/** The table of a kind. The tables are alike in their columns, so one service serves them all. */
+export function tableOf(kind: Kind): OwnedTable {
+  return schema[kind] as PgTable as OwnedTable;
+}
+
+/** A record as it is stored. */
+export interface StoredRecord {
+  readonly id: string;
+  /** Goes up with every change; an edit must name the version it was made on. */
+  readonly version: number;
+  readonly data: unknown;
+}
+
+/** What one of a kind is called. */
+export const ONE: Readonly<Record<Kind, string>> = { openings: 'opening', things: 'thing', stock: 'stock', people: 'person', pieces: 'piece' };

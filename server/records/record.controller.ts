@@ -1,0 +1,99 @@
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, ParseIntPipe, Post, Put, Query, type Type } from '@nestjs/common';
+import { ApiBody, ApiOperation, ApiProperty, ApiTags } from '@nestjs/swagger';
+import { IsInt, IsString, Length, Matches, Min } from 'class-validator';
+import type { TSchema } from '@sinclair/typebox';
+import { MatchesSchema, edge } from '../problems/schema.validator.js';
+import { ONE, type Kind } from './kinds.js';
+import { RecordsService } from './records.service.js';
+
+const LABEL = { example: 'Made the tub space 380', description: 'What was done, as undo will name it' } as const;
+
+/** The body that makes a record of one kind. */
+function createDto(kind: Kind, schema: TSchema) {
+  class CreateDto {
+    @ApiProperty({ example: 'alcove', description: 'A new id: small letters, digits and hyphens' })
+    @Matches(/^[a-z0-9][a-z0-9-]{0,59}$/, { message: 'an id has small letters, digits and hyphens, at most 60' })
+    id!: string;
+
+    @ApiProperty({ type: 'object', additionalProperties: true, description: `The ${ONE[kind]}, as docs/project.schema.json has it` })
+    @MatchesSchema(schema)
+    data!: unknown;
+
+    @ApiProperty(LABEL)
+    @IsString()
+    @Length(1, 160)
+    label!: string;
+  }
+  Object.defineProperty(CreateDto, 'name', { value: `Create_${kind}` });
+  return CreateDto;
+}
+
+/** The body that replaces a record of one kind. */
+function saveDto(kind: Kind, schema: TSchema) {
+  class SaveDto {
+    @ApiProperty({ example: 1, description: 'The version that the edit was made on' })
+    @IsInt()
+    @Min(1)
+    version!: number;
+
+    @ApiProperty({ type: 'object', additionalProperties: true, description: `The ${ONE[kind]}, as docs/project.schema.json has it` })
+    @MatchesSchema(schema)
+    data!: unknown;
+
+    @ApiProperty(LABEL)
+    @IsString()
+    @Length(1, 160)
+    label!: string;
+  }
+  Object.defineProperty(SaveDto, 'name', { value: `Save_${kind}` });
+  return SaveDto;
+}
+
+/**
+ * The controller of one kind of record. Each resource extends it, so that all are made,
+ * read, changed and taken away in the same way.
+ */
+export function recordController(kind: Kind, schema: TSchema) {
+  const Create = createDto(kind, schema);
+  const Save = saveDto(kind, schema);
+
+  @ApiTags(kind)
+  @Controller(`projects/:project/${kind}`)
+  class RecordController {
+    constructor(@Inject(RecordsService) readonly records: RecordsService) {}
+
+    @Get()
+    @ApiOperation({ summary: `Every ${ONE[kind]} of a project` })
+    list(@Param('project') project: string) {
+      return this.records.list(project, kind);
+    }
+
+    @Get(':id')
+    @ApiOperation({ summary: `One ${ONE[kind]}` })
+    one(@Param('project') project: string, @Param('id') id: string) {
+      return this.records.one(project, kind, id);
+    }
+
+    @Post()
+    @ApiBody({ type: Create as Type })
+    @ApiOperation({ summary: `Make a ${ONE[kind]}` })
+    create(@Param('project') project: string, @Body(edge(Create as Type)) body: InstanceType<typeof Create>) {
+      return this.records.create(project, kind, body.id, body.data, body.label);
+    }
+
+    @Put(':id')
+    @ApiBody({ type: Save as Type })
+    @ApiOperation({ summary: `Replace a ${ONE[kind]}; 409 with both versions when it was changed meanwhile` })
+    save(@Param('project') project: string, @Param('id') id: string, @Body(edge(Save as Type)) body: InstanceType<typeof Save>) {
+      return this.records.save(project, kind, id, body.version, body.data, body.label);
+    }
+
+    @Delete(':id')
+    @HttpCode(204)
+    @ApiOperation({ summary: `Take a ${ONE[kind]} away; 409 while a piece uses it` })
+    remove(@Param('project') project: string, @Param('id') id: string, @Query('version', ParseIntPipe) version: number) {
+      return this.records.remove(project, kind, id, version, `Took away the ${ONE[kind]}`);
+    }
+  }
+  return RecordController;
+}

@@ -1,0 +1,146 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { and, eq, sql } from 'drizzle-orm';
+import { pieceFaults, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
+import { spacesOf, dividingMembersOf, type Letters, type Piece } from '../../core/piece/index.js';
+import { solve } from '../../core/solution/index.js';
+import { DATABASE, type Database } from '../data/database.js';
+import { changes, projects } from '../data/schema.js';
+import { badInput, inUse, lostRace, notFound } from '../problems/problem.js';
+import { KINDS, ONE, tableOf, type Kind, type StoredRecord } from './kinds.js';
+
+/** A transaction of the database. */
+export type Tx = Parameters<Parameters<Database['transaction']>[0]>[0];
+
+/** A project with everything in it, each record with its version. */
+export interface Workbench {
+  readonly id: string;
+  readonly version: number;
+  readonly project: ProjectFile['project'];
+  readonly records: Readonly<Record<Kind, readonly StoredRecord[]>>;
+}
+
+/** Keeps the records of projects: every committed edit is one change that can be taken back. */
+@Injectable()
+export class RecordsService {
+  constructor(@Inject(DATABASE) private readonly db: Database) {}
+
+  /** @throws ProblemException 404 when there is no such project */
+  async workbench(projectId: string, from: Database | Tx = this.db): Promise<Workbench> {
+    const [project] = await from.select().from(projects).where(eq(projects.id, projectId));
+    if (!project) throw notFound(`project ${projectId}`);
+    const lists = {} as Record<Kind, StoredRecord[]>;
+    for (const kind of KINDS) lists[kind] = await this.list(projectId, kind, from);
+    return { id: project.id, version: project.version, project: project.data as ProjectFile['project'], records: lists };
+  }
+
+  async list(projectId: string, kind: Kind, from: Database | Tx = this.db): Promise<StoredRecord[]> {
+    const table = tableOf(kind);
+    return from
+      .select({ id: table.id, version: table.version, data: table.data })
+      .from(table)
+      .where(eq(table.projectId, projectId))
+      .orderBy(table.createdAt, table.id);
+  }
+
+  async one(projectId: string, kind: Kind, id: string, from: Database | Tx = this.db): Promise<StoredRecord> {
+    const table = tableOf(kind);
+    const [record] = await from
+      .select({ id: table.id, version: table.version, data: table.data })
+      .from(table)
+      .where(and(eq(table.projectId, projectId), eq(table.id, id)));
+    if (!record) throw notFound(`${ONE[kind]} ${id}`);
+    return record;
+  }
+
+  /** Makes a new record. @throws ProblemException 409 when its id is taken, 400 when it leads nowhere */
+  async create(projectId: string, kind: Kind, id: string, sent: unknown, label: string): Promise<StoredRecord> {
+    return this.db.transaction(async (tx) => {
+      const bench = await this.workbench(projectId, tx);
+      if (bench.records[kind].some((r) => r.id === id)) throw inUse(`There is a ${ONE[kind]} ${id} already.`);
+      const data = this.prepared(bench, kind, id, sent);
+      await this.put(tx, projectId, kind, { id, version: 1, data });
+      await this.note(tx, projectId, kind, id, label, null, data);
+      return { id, version: 1, data };
+    });
+  }
+
+  /** Replaces a record that is still at the version the edit was made on. @throws ProblemException 409 with both when it is not */
+  async save(projectId: string, kind: Kind, id: string, version: number, sent: unknown, label: string): Promise<StoredRecord> {
+    return this.db.transaction(async (tx) => {
+      const before = await this.one(projectId, kind, id, tx);
+      if (before.version !== version) throw lostRace({ version: before.version, data: before.data }, sent);
+      const data = kind === 'pieces' ? this.prepared(await this.workbench(projectId, tx), kind, id, sent) : sent;
+      const after = { id, version: version + 1, data };
+      await this.put(tx, projectId, kind, after);
+      await this.note(tx, projectId, kind, id, label, before.data, data);
+      return after;
+    });
+  }
+
+  /** Takes a record away. @throws ProblemException 409 when a piece still uses it */
+  async remove(projectId: string, kind: Kind, id: string, version: number, label: string): Promise<void> {
+    await this.db.transaction(async (tx) => {
+      const bench = await this.workbench(projectId, tx);
+      const before = bench.records[kind].find((r) => r.id === id);
+      if (!before) throw notFound(`${ONE[kind]} ${id}`);
+      if (before.version !== version) throw lostRace({ version: before.version, data: before.data }, null);
+      const users = bench.records.pieces.filter((p) => uses((p.data as KeptPiece).piece, kind, id)).map((p) => (p.data as KeptPiece).piece.name);
+      if (users.length > 0) throw inUse(`This ${ONE[kind]} is used by ${users.join(', ')}. Choose another there first.`);
+      const table = tableOf(kind);
+      await tx.delete(table).where(and(eq(table.projectId, projectId), eq(table.id, id)));
+      await this.note(tx, projectId, kind, id, label, before.data, null);
+    });
+  }
+
+  /** Writes a record whatever was there; for edits, undo and import inside their transactions. */
+  async put(tx: Tx, projectId: string, kind: Kind, record: StoredRecord): Promise<void> {
+    const { id, version, data } = record;
+    await tx
+      .insert(tableOf(kind))
+      .values({ projectId, id, version, data })
+      .onConflictDoUpdate({ target: [tableOf(kind).projectId, tableOf(kind).id], set: { version, data, updatedAt: sql`now()` } });
+  }
+
+  private async note(tx: Tx, projectId: string, kind: Kind, recordId: string, label: string, before: unknown, after: unknown): Promise<void> {
+    const ofRecord = and(eq(changes.projectId, projectId), eq(changes.kind, kind), eq(changes.recordId, recordId));
+    await tx.update(changes).set({ closed: true }).where(and(ofRecord, eq(changes.undone, true)));
+    await tx.insert(changes).values({ projectId, kind, recordId, label, before, after });
+  }
+
+  /** What is stored of what was sent: a piece gets the letters of its parts from its ledger. */
+  private prepared(bench: Workbench, kind: Kind, id: string, sent: unknown): unknown {
+    if (kind !== 'pieces') return sent;
+    const piece = sent as Piece;
+    const faults = pieceFaults(piece, '/data');
+    if (faults.length > 0) throw badInput(faults);
+    const kept = bench.records.pieces.find((p) => p.id === id)?.data as KeptPiece | undefined;
+    return { piece, letters: lettersFor(piece, bench, kept?.letters ?? {}) } satisfies KeptPiece;
+  }
+}
+
+/** A workbench as a project file, without versions. */
+export function fileOf(bench: Workbench): ProjectFile {
+  const records = <T>(kind: Kind) => Object.fromEntries(bench.records[kind].map((r) => [r.id, r.data as T]));
+  return {
+    format: 'ruvok-project',
+    version: 1,
+    project: bench.project,
+    openings: records('openings'),
+    things: records('things'),
+    stock: records('stock'),
+    people: records('people'),
+    pieces: records('pieces'),
+  };
+}
+
+/** The ledger of a piece with a letter for every part it has now. */
+export function lettersFor(piece: Piece, bench: Workbench, ledger: Letters): Letters {
+  return solve(piece, workshopOf(fileOf(bench)), ledger).letters;
+}
+
+function uses(piece: Piece, kind: Kind, id: string): boolean {
+  if (kind === 'openings') return piece.opening === id;
+  if (kind === 'stock') return Object.values(piece.stock).includes(id) || [...dividingMembersOf(piece.interior)].some(({ member }) => member.stock === id);
+  if (kind === 'things') return [...spacesOf(piece.interior)].some(({ space }) => space.things.some((t) => t.thing === id));
+  return false;
+}

@@ -1,0 +1,139 @@
+import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useSearchParams } from 'react-router';
+import type { Change } from '../../core/checks/index.js';
+import { applyEdit, type Piece, type PieceEdit } from '../../core/piece/index.js';
+import type { Workshop } from '../../core/project/index.js';
+import { compare, solve, type Moved, type Solution } from '../../core/solution/index.js';
+import type { Opening } from '../../core/survey/index.js';
+import { useProject, useRecord } from '../data/project.js';
+
+/** What is tried but not committed: an edit while it is typed or dragged, or a fix that is looked at. */
+export type Draft = { readonly kind: 'edit'; readonly edit: PieceEdit } | { readonly kind: 'opening'; readonly id: string; readonly opening: Opening } | null;
+
+/** The piece on the bench, solved, with its one selection and the ways to change it. */
+export interface BenchValue {
+  readonly pieceId: string;
+  readonly piece: Piece;
+  readonly workshop: Workshop;
+  /** Of the draft while there is one. */
+  readonly solution: Solution;
+  /** Of what is committed. */
+  readonly settled: Solution;
+  readonly draft: Draft;
+  readonly setDraft: (draft: Draft) => void;
+  readonly commit: (edit: PieceEdit, label: string) => void;
+  readonly commitOpening: (id: string, opening: Opening, label: string) => void;
+  readonly applyChange: (change: Change, label: string) => void;
+  /** What the last committed edit moved, until it is looked at. */
+  readonly moved: readonly Moved[];
+  readonly lookedAt: () => void;
+  /** A space or a member. */
+  readonly selection: string;
+  readonly select: (id: string) => void;
+  /** The space that the tapes and sections go through. */
+  readonly space: string;
+}
+
+const BenchContext = createContext<BenchValue | null>(null);
+
+/** The piece on the bench. */
+export function useBench(): BenchValue {
+  const value = useContext(BenchContext);
+  if (!value) throw new Error('useBench is used without a piece');
+  return value;
+}
+
+function solveDraft(piece: Piece, workshop: Workshop, settled: Solution, draft: Draft): Solution {
+  if (!draft) return settled;
+  if (draft.kind === 'opening') {
+    return solve(piece, { ...workshop, openings: new Map(workshop.openings).set(draft.id, draft.opening) }, settled.letters);
+  }
+  return solve(applyEdit(piece, draft.edit), workshop, settled.letters);
+}
+
+/** The first space that can hold something, from the datum up. */
+function firstSpace(solution: Solution): string {
+  for (const space of solution.shape.spaces.values()) if (!space.space.split) return space.id;
+  return solution.piece.interior.id;
+}
+
+/** The space that goes with a selection: itself, or one beside the selected member. */
+function spaceFor(solution: Solution, selection: string): string {
+  if (solution.shape.spaces.has(selection)) return selection;
+  for (const space of solution.shape.spaces.values()) {
+    if (!space.space.split && Object.values(space.neighbours).includes(selection)) return space.id;
+  }
+  return firstSpace(solution);
+}
+
+export function BenchProvider({ pieceId, children }: { pieceId: string; children: ReactNode }) {
+  const { bench, workshop, saver } = useProject();
+  const kept = bench.records.pieces.find((p) => p.id === pieceId)?.data;
+  if (!kept) throw new Error(`there is no piece ${pieceId}`);
+  const { piece, letters } = kept;
+  const settled = useMemo(() => solve(piece, workshop, letters), [piece, workshop, letters]);
+  const [draft, setDraft] = useState<Draft>(null);
+  const [moved, setMoved] = useState<readonly Moved[]>([]);
+  const solution = useMemo(() => solveDraft(piece, workshop, settled, draft), [piece, workshop, settled, draft]);
+  const [params, setParams] = useSearchParams();
+  const selection = params.get('at') ?? firstSpace(settled);
+  const select = useCallback(
+    (id: string) =>
+      setParams(
+        (now) => {
+          now.set('at', id);
+          return now;
+        },
+        { replace: true, preventScrollReset: true },
+      ),
+    [setParams],
+  );
+  useEffect(() => setMoved([]), [pieceId]);
+
+  const commit = useCallback(
+    (edit: PieceEdit, label: string) => {
+      const next = applyEdit(piece, edit);
+      setDraft(null);
+      setMoved(compare(settled, solve(next, workshop, settled.letters)));
+      saver.save('pieces', pieceId, next, label);
+    },
+    [piece, settled, workshop, saver, pieceId],
+  );
+  const commitOpening = useCallback(
+    (id: string, opening: Opening, label: string) => {
+      setDraft(null);
+      setMoved(compare(settled, solveDraft(piece, workshop, settled, { kind: 'opening', id, opening })));
+      saver.save('openings', id, opening, label);
+    },
+    [piece, settled, workshop, saver],
+  );
+  const applyChange = useCallback(
+    (change: Change, label: string) => (change.target === 'piece' ? commit(change.edit, label) : commitOpening(change.id, change.opening, label)),
+    [commit, commitOpening],
+  );
+  const value: BenchValue = {
+    pieceId,
+    piece,
+    workshop,
+    solution,
+    settled,
+    draft,
+    setDraft,
+    commit,
+    commitOpening,
+    applyChange,
+    moved,
+    lookedAt: () => setMoved([]),
+    selection,
+    select,
+    space: spaceFor(solution, selection),
+  };
+  return <BenchContext.Provider value={value}>{children}</BenchContext.Provider>;
+}
+
+/** The opening of the piece on the bench, with its id. */
+export function useOpening(): { readonly id: string; readonly opening: Opening } | null {
+  const { piece } = useBench();
+  const opening = useRecord('openings', piece.opening);
+  return piece.opening && opening ? { id: piece.opening, opening } : null;
+}

@@ -1,0 +1,213 @@
+import { useEffect, useRef, useState, type DragEvent, type ReactNode } from 'react';
+import styled from 'styled-components';
+import { drawPiece, type Drawing as DrawingData, type PlainShape, type View } from '../../core/drawing/index.js';
+import { toMm, type Length } from '../../core/length/index.js';
+import { tapeThrough, type TapeLine } from '../../core/solution/index.js';
+import { usePrecision } from '../data/project.js';
+import { LengthText } from '../shared/length-text.js';
+import { ghost, ghostEdge, ink, inkSoft, paper, tape as tapeYellow, tapePale, wood, woodDark } from '../theme/tokens.js';
+import { useBench, useOpening } from './bench.js';
+import { newNodes } from './nodes.js';
+import { TAPE_THICKNESS, Tape } from './tape.js';
+
+const Stage = styled.div`
+  position: relative;
+  flex: 1;
+  min-height: 340px;
+  overflow: hidden;
+  svg.drawing { position: absolute; inset: 0; width: 100%; height: 100%; }
+`;
+
+const Mark = styled.div`position: absolute; font-size: 12px; white-space: nowrap; color: ${inkSoft}; pointer-events: none; &.overall { color: ${ink}; font-weight: 700; font-size: 14px; }`;
+
+/** Measures a box as it is laid out. */
+export function useSize() {
+  const ref = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  useEffect(() => {
+    const box = ref.current;
+    if (!box) return;
+    const observer = new ResizeObserver(([entry]) => entry && setSize({ width: entry.contentRect.width, height: entry.contentRect.height }));
+    observer.observe(box);
+    return () => observer.disconnect();
+  }, []);
+  return { ref, size };
+}
+
+/** Room round a drawing for tapes, marks and the opening, px. */
+const ROOM = { left: TAPE_THICKNESS + 76, right: 78, top: 34, bottom: TAPE_THICKNESS + 30 };
+
+/** Where a drawing lies on the stage. */
+export interface Placing {
+  readonly scale: number;
+  readonly left: number;
+  /** The foot of the drawing. */
+  readonly foot: number;
+}
+
+function placing(drawing: DrawingData, width: number, height: number, tapes: boolean): Placing {
+  const room = tapes ? ROOM : { left: 40, right: 40, top: 34, bottom: 40 };
+  const scale = Math.max(0.005, Math.min((width - room.left - room.right) / drawing.width, (height - room.top - room.bottom) / drawing.height));
+  const left = room.left + Math.max(0, (width - room.left - room.right - drawing.width * scale) / 2);
+  const spare = Math.max(0, height - room.top - room.bottom - drawing.height * scale);
+  return { scale, left, foot: height - room.bottom - spare / 2 };
+}
+
+const FILL: Readonly<Record<string, string>> = { 'toe board': woodDark, 'plinth rail': woodDark, 'plinth end': woodDark, bearer: woodDark, back: '#cdb48a' };
+
+function shapeStyle(shape: PlainShape, selected: boolean, role: string) {
+  if (shape.of.kind === 'thing') return { fill: ghost, stroke: ghostEdge, strokeWidth: 1, fillOpacity: 0.85 };
+  if (shape.of.kind === 'space') return { fill: selected ? tapePale : paper, stroke: selected ? tapeYellow : 'none', strokeWidth: selected ? 3 : 0 };
+  if (shape.hidden) return { fill: 'none', stroke: ink, strokeWidth: 1, strokeDasharray: '4 3', opacity: 0.5 };
+  return { fill: selected ? tapeYellow : (FILL[role] ?? wood), stroke: ink, strokeWidth: selected ? 2 : 1.1 };
+}
+
+/** The shapes of a drawing; a click picks what a shape stands for. */
+export function Shapes({ drawing, at, onDropThing }: { drawing: DrawingData; at: Placing; onDropThing?: (space: string, thing: string) => void }) {
+  const { selection, select, solution } = useBench();
+  const roles = new Map(solution.shape.members.map((m) => [m.id, m.role as string]));
+  const pick = (shape: PlainShape) => select(shape.of.kind === 'thing' ? (shape.of.id.split('/')[0] as string) : shape.of.id);
+  return (
+    <g>
+      {drawing.shapes.map((shape, i) => {
+        const selected = shape.of.id === selection;
+        const props = {
+          ...shapeStyle(shape, selected, roles.get(shape.of.id) ?? ''),
+          onClick: () => pick(shape),
+          style: { cursor: 'pointer' },
+          'data-of': `${shape.of.kind}:${shape.of.id}`,
+          ...(shape.of.kind === 'space' || shape.of.kind === 'thing'
+            ? {
+                onDragOver: (e: DragEvent) => onDropThing && e.preventDefault(),
+                onDrop: (e: DragEvent) => onDropThing?.(shape.of.id.split('/')[0] as string, e.dataTransfer.getData('text/ruvok-thing')),
+              }
+            : {}),
+        };
+        const title = <title>{shape.of.label}</title>;
+        if (shape.kind === 'circle') {
+          return (
+            <circle key={i} cx={at.left + shape.cx * at.scale} cy={at.foot - shape.cy * at.scale} r={shape.r * at.scale} {...props}>
+              {title}
+            </circle>
+          );
+        }
+        return (
+          <rect key={i} x={at.left + shape.x * at.scale} y={at.foot - (shape.y + shape.height) * at.scale} width={Math.max(0, shape.width * at.scale)} height={Math.max(0, shape.height * at.scale)} {...props}>
+            {title}
+          </rect>
+        );
+      })}
+    </g>
+  );
+}
+
+/** The opening round the piece, dashed: as wide as its least width, as high as its least height. */
+function OpeningOutline({ at, drawing, view }: { at: Placing; drawing: DrawingData; view: View }) {
+  const found = useOpening();
+  if (!found || view === 'top') return null;
+  const { opening } = found;
+  const least = (list: readonly { value: Length }[]) => Math.min(...list.map((r) => toMm(r.value)));
+  const width = view === 'front' ? least(opening.widths) : least(opening.depths);
+  const height = least(opening.heights);
+  const left = view === 'front' ? at.left - ((width - drawing.width) / 2) * at.scale : at.left - toMm(opening.slack.behind) * at.scale;
+  const top = at.foot - height * at.scale;
+  return <path d={`M${left} ${at.foot}V${top}H${left + width * at.scale}V${at.foot}`} fill="none" stroke={inkSoft} strokeWidth={1.2} strokeDasharray="6 4" pointerEvents="none" />;
+}
+
+/** A person beside the piece, standing on the same floor. */
+export function Person({ height, x, foot, scale, name }: { height: number; x: number; foot: number; scale: number; name: string }) {
+  const h = height * scale;
+  const y = (part: number) => foot - h * part;
+  const w = h * 0.13;
+  return (
+    <g aria-label={`${name}, to scale`} role="img" fill="#b9c4bc" stroke={inkSoft} strokeWidth={1}>
+      <circle cx={x} cy={y(0.935)} r={h * 0.062} />
+      <path d={`M${x - w} ${y(0.82)}Q${x} ${y(0.87)} ${x + w} ${y(0.82)}L${x + w * 1.05} ${y(0.48)}L${x + w * 0.7} ${y(0.48)}L${x + w * 0.6} ${foot}L${x + w * 0.08} ${foot}L${x} ${y(0.46)}L${x - w * 0.08} ${foot}L${x - w * 0.6} ${foot}L${x - w * 0.7} ${y(0.48)}L${x - w * 1.05} ${y(0.48)}Z`} />
+    </g>
+  );
+}
+
+/** The marks of the upright tape: the near edge of each shelf from the floor, those that would touch left out. */
+function UprightMarks({ lines, at, overall }: { lines: readonly TapeLine[]; at: Placing; overall: Length }) {
+  const precision = usePrecision();
+  const top = toMm(overall) * at.scale;
+  let last = -Infinity;
+  const marks = lines.filter((l) => l.kind === 'wood' && l.near.value > 0);
+  return (
+    <>
+      <Mark className="overall" style={{ right: `calc(100% - ${at.left - TAPE_THICKNESS - 26}px)`, top: at.foot - top - 9 }}>
+        <LengthText value={overall} precision={precision} />
+      </Mark>
+      {marks.map((line) => {
+        const y = toMm(line.near.value) * at.scale;
+        if (y - last < 15 || top - y < 15) return null;
+        last = y;
+        return (
+          <Mark key={line.id} style={{ right: `calc(100% - ${at.left - TAPE_THICKNESS - 26}px)`, top: at.foot - y - 8 }}>
+            <LengthText value={line.near.value} precision={precision} /> –
+          </Mark>
+        );
+      })}
+    </>
+  );
+}
+
+export interface StageProps {
+  readonly view: View;
+  readonly contents: boolean;
+  readonly tapes: boolean;
+  readonly person: { readonly name: string; readonly height: number } | null;
+  readonly onRules: (line: TapeLine) => void;
+  readonly onDropThing?: (space: string, thing: string) => void;
+  /** Drawn over the piece, at its scale. */
+  readonly over?: (at: Placing) => ReactNode;
+}
+
+/** The drawing to scale in the middle, with a tape up and a tape along. */
+export function PieceStage({ view, contents, tapes, person, onRules, onDropThing, over }: StageProps) {
+  const { solution, space, selection, select, setDraft, commit, piece } = useBench();
+  const precision = usePrecision();
+  const { ref, size } = useSize();
+  const full = drawPiece(solution, view, space);
+  const drawing = contents ? full : { ...full, shapes: full.shapes.filter((s) => s.of.kind !== 'thing') };
+  const withPerson = person ? { ...drawing, width: drawing.width + 620, height: Math.max(drawing.height, person.height) } : drawing;
+  const at = placing(withPerson, size.width, size.height, tapes);
+  const upright = tapeThrough(solution, space, view === 'top' ? 'deep' : 'up');
+  const along = tapeThrough(solution, space, view === 'side' ? 'deep' : 'across');
+  const shared = {
+    precision,
+    selection,
+    scale: at.scale,
+    freshIds: () => newNodes(piece),
+    onSelect: select,
+    onDraft: (edit: Parameters<typeof commit>[0] | null) => setDraft(edit ? { kind: 'edit', edit } : null),
+    onCommit: commit,
+    onRules,
+  };
+  const overallUp = view === 'top' ? solution.shape.overall.depth.value : solution.shape.overall.height.value;
+  const overallAlong = view === 'side' ? solution.shape.overall.depth.value : solution.shape.overall.width.value;
+  const ready = size.width > 0;
+  return (
+    <Stage ref={ref}>
+      {ready ? (
+        <svg className="drawing" role="group" aria-label={`${piece.name}, ${view === 'front' ? 'from the front' : view === 'side' ? 'a section from the side' : 'a section from above'}, to scale`}>
+          <OpeningOutline at={at} drawing={drawing} view={view} />
+          <Shapes drawing={drawing} at={at} {...(onDropThing ? { onDropThing } : {})} />
+          {view === 'top' ? null : <line x1={0} x2={size.width} y1={at.foot + 0.5} y2={at.foot + 0.5} stroke={inkSoft} strokeWidth={1} />}
+          {person && view !== 'top' ? <Person name={person.name} height={person.height} x={at.left + (drawing.width + 360) * at.scale} foot={at.foot} scale={at.scale} /> : null}
+          {over?.(at)}
+        </svg>
+      ) : null}
+      {tapes && ready && solution.shape.members.length > 0 ? (
+        <>
+          <UprightMarks lines={upright.lines} at={at} overall={overallUp} />
+          <Tape {...shared} tape={upright} upright label={view === 'top' ? 'Tape from the rear to the front' : 'Upright tape, from the floor'} left={at.left - TAPE_THICKNESS - 18} top={at.foot - toMm(overallUp) * at.scale} />
+          <Tape {...shared} tape={along} upright={false} label={view === 'side' ? 'Tape from the rear to the front' : 'Tape along the bottom, from the left'} left={at.left} top={at.foot + 14} />
+          <Mark className="overall" style={{ left: at.left + toMm(overallAlong) * at.scale + 8, top: at.foot + 34 }}>
+            <LengthText value={overallAlong} precision={precision} />
+          </Mark>
+        </>
+      ) : null}
+    </Stage>
+  );
+}

@@ -1,0 +1,69 @@
+import type { Fix } from '../../core/piece/index.js';
+import { dividingMembersOf, findMember } from '../../core/piece/index.js';
+import { usePrecision, useProject } from '../data/project.js';
+import { LengthField } from '../shared/length-field.js';
+import { Button, Grid, Select, type Choice } from '../shared/ui.js';
+import { useBench } from './bench.js';
+
+const SHELF_FIXES: readonly Choice<Fix>[] = [
+  { id: 'housed', label: 'Housed: stiffens the case, stays' },
+  { id: 'loose', label: 'Loose on pins: can move later' },
+  { id: 'butted', label: 'Butted and screwed' },
+];
+const DIVIDER_FIXES = SHELF_FIXES.filter((f) => f.id !== 'loose');
+const NONE = 'none';
+
+/** How one shelf or divider is made, fixed and placed. */
+export function MemberForm({ node, memberId }: { node: string; memberId: string }) {
+  const { piece, commit, setDraft, solution, select } = useBench();
+  const { bench } = useProject();
+  const precision = usePrecision();
+  const found = findMember(piece.interior, node);
+  if (!found?.owner.split) return null;
+  const up = found.owner.split.axis === 'up';
+  const { member } = found;
+  const run = solution.shape.runs.get(found.owner.id);
+  const line = run?.run.lines.find((l) => l.line.id === node);
+  const place = run && line ? run.datum.plus(line.near).value : null;
+  const letter = solution.letters[memberId] ?? '';
+  const name = `${up ? 'shelf' : 'divider'} ${letter}`;
+  const others = [...dividingMembersOf(piece.interior)].filter((d) => d.member.id !== node && d.owner.id !== found.owner.id && d.owner.split?.axis === found.owner.split?.axis);
+  const stock = member.stock ?? (up ? piece.stock.shelves : piece.stock.dividers);
+  const below = found.owner.split.spaces[found.index];
+  return (
+    <Grid style={{ padding: '6px 0 10px' }}>
+      <div style={{ gridColumn: '1 / -1' }}>
+        <Select label="Fixed how" value={member.fix ?? (up ? piece.shelves.fix : piece.dividers.fix)} choices={up ? SHELF_FIXES : DIVIDER_FIXES} onChange={(fix) => commit({ kind: 'member', member: node, patch: { fix } }, `Fixed ${name} another way`)} />
+      </div>
+      <div style={{ gridColumn: '1 / -1' }}>
+        <Select label="Made of" value={stock} choices={bench.records.stock.map((s) => ({ id: s.id, label: s.data.name }))} onChange={(id) => commit({ kind: 'member', member: node, patch: { stock: id } }, `Made ${name} of another stock`)} />
+      </div>
+      <LengthField
+        label={up ? 'Underside from the floor' : 'Left face from the outside left'}
+        value={place}
+        precision={precision}
+        onCommit={(at) => at !== null && commit({ kind: 'pin', member: node, at }, `Held ${name} in place`)}
+        onDraft={(at) => setDraft(at === null ? null : { kind: 'edit', edit: { kind: 'pin', member: node, at } })}
+      />
+      {others.length > 0 ? (
+        <Select
+          label="In line with"
+          value={member.sameAs ?? NONE}
+          choices={[{ id: NONE, label: 'nothing' }, ...others.map((o) => ({ id: o.member.id, label: `${up ? 'shelf' : 'divider'} ${solution.letters[`${o.member.id}/${up ? 'shelf' : 'divider'}/1`] ?? o.member.id}` }))]}
+          onChange={(id) => commit({ kind: 'align', member: node, sameAs: id === NONE ? null : id }, `Lined up ${name}`)}
+        />
+      ) : null}
+      {member.at !== undefined ? (
+        <Button onPress={() => commit({ kind: 'pin', member: node, at: null }, `Let go of ${name}`)}>Let it go</Button>
+      ) : null}
+      <Button
+        onPress={() => {
+          commit({ kind: 'drop', member: node }, `Took out ${name}`);
+          if (below) select(below.id);
+        }}
+      >
+        Take it out
+      </Button>
+    </Grid>
+  );
+}

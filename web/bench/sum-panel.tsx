@@ -1,0 +1,113 @@
+import { Link, useParams } from 'react-router';
+import type { Figure } from '../../core/figure/index.js';
+import { sourcesOf } from '../../core/figure/index.js';
+import { exactText } from '../../core/length/index.js';
+import { marksOf } from '../../core/run/index.js';
+import { usePrecision } from '../data/project.js';
+import { LengthText } from '../shared/length-text.js';
+import { Sum } from '../shared/sum.js';
+import { Faint } from '../shared/ui.js';
+import { useBench } from './bench.js';
+
+interface Chosen {
+  readonly title: string;
+  readonly note: string;
+  readonly figures: readonly { readonly name: string; readonly figure: Figure }[];
+}
+
+const RULE_TEXT = {
+  fixed: 'A size that was given.',
+  fit: 'As high or wide as what stands in it.',
+  share: 'Shares what is left.',
+  graded: 'A step larger or smaller than the one before.',
+  grid: 'On a hole or groove pitch.',
+} as const;
+
+function useChosen(): Chosen | null {
+  const { solution, selection } = useBench();
+  const space = solution.shape.spaces.get(selection);
+  if (space) {
+    const { width, height, depth } = space.clear;
+    const own = space.within?.axis === 'across' ? { name: 'wide, clear', figure: width } : { name: 'high, clear', figure: height };
+    const others = space.within?.axis === 'across' ? [{ name: 'high, clear', figure: height }] : [{ name: 'wide, clear', figure: width }];
+    return {
+      title: space.label === 'inside' ? 'Inside the case' : space.label,
+      note: space.within ? RULE_TEXT[space.space.rule.kind] : 'What the outside leaves.',
+      figures: [own, ...others, { name: 'deep, clear', figure: depth }],
+    };
+  }
+  const part = solution.parts.find((p) => p.id === selection);
+  if (!part) return null;
+  return {
+    title: `${part.member.role} ${part.letter}`,
+    note: part.member.stock.name,
+    figures: [
+      { name: 'long', figure: part.length },
+      { name: 'wide', figure: part.width },
+    ],
+  };
+}
+
+/** Where the marks of a selected shelf or divider are, from the datum of its run. */
+function MarksOfMember() {
+  const { solution, selection, piece, workshop } = useBench();
+  const precision = usePrecision();
+  const node = selection.split('/')[0];
+  for (const run of solution.shape.runs.values()) {
+    const grid = (piece.rounding ?? workshop.settings.rounding).grid;
+    const mark = marksOf(run.run, grid).find((m) => m.member === node);
+    if (!mark) continue;
+    return (
+      <p style={{ marginTop: 8, fontSize: 13 }}>
+        Mark at <strong><LengthText value={mark.near.value} precision={precision} /></strong> and <strong><LengthText value={mark.far.value} precision={precision} /></strong> from the{' '}
+        {run.axis === 'up' ? 'upper face of the bottom' : 'inner face of the left side'}, from one datum.{' '}
+        <Faint>Chained from gap to gap it could be <LengthText value={mark.chainedError} precision={precision} /> off.</Faint>
+      </p>
+    );
+  }
+  return null;
+}
+
+/** The sum of whatever is selected, set out as builders write it. */
+export function SumPanel() {
+  const { solution } = useBench();
+  const precision = usePrecision();
+  const { project } = useParams();
+  const chosen = useChosen();
+  if (!chosen) return null;
+  const [first, ...rest] = chosen.figures;
+  if (!first) return null;
+  const stock = sourcesOf(first.figure).some((s) => s.kind === 'stock');
+  const residue = [...solution.shape.runs.values()].flatMap((r) => r.run.residues).find((r) => solution.shape.spaces.get(r.gap)?.label === chosen.title);
+  return (
+    <section aria-label="The sum of what is selected" style={{ marginBottom: 16 }}>
+      <h2 style={{ textTransform: 'none' }}>{chosen.title.charAt(0).toUpperCase() + chosen.title.slice(1)}</h2>
+      <p style={{ fontSize: 28, fontWeight: 700, lineHeight: 1.2 }}>
+        <LengthText value={first.figure.value} precision={precision} stacked /> <span style={{ fontSize: 19 }}>{first.name}</span>
+      </p>
+      <Faint>
+        {chosen.note} Exactly {exactText(first.figure.value, precision.unit)} {precision.unit}.
+      </Faint>
+      <Sum figure={first.figure} precision={precision} answer={first.name} />
+      {residue ? (
+        <Faint>
+          Holds <LengthText value={residue.amount} precision={precision} /> that is smaller than a step, so that everything adds up.
+        </Faint>
+      ) : null}
+      <MarksOfMember />
+      {rest.map(({ name, figure }) => (
+        <details key={name} style={{ marginTop: 6 }}>
+          <summary>
+            <strong><LengthText value={figure.value} precision={precision} /></strong> {name}
+          </summary>
+          <Sum figure={figure} precision={precision} answer={name} />
+        </details>
+      ))}
+      {stock ? (
+        <p style={{ marginTop: 6, fontSize: 12 }}>
+          Thickness as measured in the <Link to={`/p/${project}/stock`}>stockroom</Link>.
+        </p>
+      ) : null}
+    </section>
+  );
+}

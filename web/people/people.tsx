@@ -1,0 +1,65 @@
+import { useMemo, useState } from 'react';
+import { TextField } from 'react-aria-components';
+import { Plus, Trash2 } from 'lucide-react';
+import { inch, mm } from '../../core/length/index.js';
+import type { Person } from '../../core/project/index.js';
+import { newId } from '../data/defaults.js';
+import { useHistory } from '../data/history.js';
+import { usePrecision, useProject } from '../data/project.js';
+import { Header } from '../shared/header.js';
+import { LengthField } from '../shared/length-field.js';
+import { Button, Faint, Fault, Grid, Page, Panel, Row, TextInput } from '../shared/ui.js';
+
+function PersonRow({ id, person }: { id: string; person: Person }) {
+  const { saver } = useProject();
+  const precision = usePrecision();
+  const [name, setName] = useState(person.name);
+  const save = (next: Person, label: string) => saver.save('people', id, next, label.slice(0, 150));
+  const { reach, ...bare } = person;
+  return (
+    <Panel style={{ marginBottom: 8 }} role="group" aria-label={person.name}>
+      <Grid $columns={4}>
+        <TextField aria-label="Name" value={name} onChange={setName} onBlur={() => name.trim() && name.trim() !== person.name && save({ ...person, name: name.trim() }, `Renamed ${person.name}`)}>
+          <TextInput maxLength={80} />
+        </TextField>
+        <LengthField label="Height" value={person.height} precision={precision} onCommit={(height) => height !== null && save({ ...person, height }, `Height of ${person.name}`)} />
+        <LengthField label="Reaches up to" optional value={reach ?? null} precision={precision} onCommit={(next) => save(next === null ? bare : { ...person, reach: next }, `Reach of ${person.name}`)} />
+        <Button data-quiet aria-label={`Take ${person.name} out`} onPress={() => void saver.remove('people', id)}>
+          <Trash2 aria-hidden />
+        </Button>
+      </Grid>
+    </Panel>
+  );
+}
+
+/** The people that pieces are drawn beside. */
+export function People() {
+  const { bench, saver } = useProject();
+  const precision = usePrecision();
+  const [problem, setProblem] = useState<string | null>(null);
+  const { people } = bench.records;
+  const scope = useMemo(() => people.map((p) => `people/${p.id}`), [people]);
+  const history = useHistory(scope);
+  const add = () =>
+    saver
+      .create('people', newId('person', people.map((p) => p.id)), { name: 'Someone', height: precision.unit === 'mm' ? mm(1700) : inch(67) }, 'Added a person')
+      .catch((e: Error) => setProblem(e.message));
+  return (
+    <>
+      <Header history={history} />
+      <Page>
+        <h1>People</h1>
+        <Faint>Pieces are drawn beside the first of them, to scale.</Faint>
+        {problem ? <Fault role="alert">{problem}</Fault> : null}
+        <Row style={{ margin: '12px 0' }}>
+          <Button data-main onPress={() => void add()}>
+            <Plus aria-hidden /> A person
+          </Button>
+        </Row>
+        {people.map((p) => (
+          <PersonRow key={p.id} id={p.id} person={p.data} />
+        ))}
+      </Page>
+    </>
+  );
+}

@@ -1,0 +1,110 @@
+import { useState } from 'react';
+import { Input, NumberField, TextField } from 'react-aria-components';
+import styled from 'styled-components';
+import type { Settings } from '../../core/project/index.js';
+import { NAMED_LIMITS } from '../../core/carry/index.js';
+import { usePrecision, useProject } from '../data/project.js';
+import { Header } from '../shared/header.js';
+import { LengthField } from '../shared/length-field.js';
+import { Faint, FieldLabel, Grid, Page, Section, Select, TextInput, fieldBox } from '../shared/ui.js';
+
+const Entry = styled(NumberField)`input { ${fieldBox} }`;
+
+/** The choices that hold for every piece of the project. */
+export function ProjectSettings() {
+  const { bench, saver } = useProject();
+  const precision = usePrecision();
+  const { project } = bench;
+  const { settings } = project;
+  const [name, setName] = useState(project.name);
+  const save = (patch: Partial<Settings>) => saver.saveProject({ ...project, settings: { ...settings, ...patch } });
+  const { limit, rounding } = settings;
+  return (
+    <>
+      <Header />
+      <Page>
+        <h1>Settings of {project.name}</h1>
+        <Faint>They hold for every piece. How lengths are written is switched at the top right and changes nothing that is stored.</Faint>
+        <Section style={{ marginTop: 16 }}>
+          <Grid $columns={2}>
+            <TextField value={name} onChange={setName} onBlur={() => name.trim() && name.trim() !== project.name && saver.saveProject({ ...project, name: name.trim() })}>
+              <FieldLabel>Name</FieldLabel>
+              <TextInput maxLength={80} />
+            </TextField>
+            <Select
+              label="Drawn up in"
+              value={settings.unit}
+              choices={[
+                { id: 'mm', label: 'millimetres' },
+                { id: 'in', label: 'inches' },
+              ]}
+              onChange={(unit) => save({ unit })}
+            />
+          </Grid>
+        </Section>
+        <Section>
+          <h2>Loads and sag</h2>
+          <Grid $columns={2}>
+            <Select
+              label="Where it will stand (service class)"
+              value={`${settings.serviceClass}`}
+              choices={[
+                { id: '1', label: '1, a heated room' },
+                { id: '2', label: '2, unheated, or a garden building' },
+                { id: '3', label: '3, wet' },
+              ]}
+              onChange={(c) => save({ serviceClass: Number(c) as 1 | 2 | 3 })}
+            />
+            <Select
+              label="How sag grows"
+              value={settings.creepSchool}
+              choices={[
+                { id: 'kdef', label: 'by EN 1995-1-1, table 3.2' },
+                { id: 'half', label: 'half as much again; panels twice' },
+              ]}
+              onChange={(creepSchool) => save({ creepSchool })}
+            />
+            <Select
+              label="How far a member may sag"
+              value={limit.kind === 'span' ? `${limit.over}` : 'amount'}
+              choices={[...NAMED_LIMITS.map((l) => ({ id: `${l.over}`, label: `span/${l.over}: ${l.meaning}` })), { id: 'amount', label: 'a fixed amount' }]}
+              onChange={(over) => save({ limit: over === 'amount' ? { kind: 'amount', mm: 2 } : { kind: 'span', over: Number(over) } })}
+            />
+            {limit.kind === 'amount' ? (
+              <Entry value={limit.mm} minValue={0.1} maxValue={100} step={0.1} onChange={(mm) => Number.isFinite(mm) && save({ limit: { kind: 'amount', mm } })}>
+                <FieldLabel>The amount, mm</FieldLabel>
+                <Input />
+              </Entry>
+            ) : null}
+          </Grid>
+        </Section>
+        <Section>
+          <h2>Setting out</h2>
+          <Grid $columns={2}>
+            <Select
+              label="Set to the grid"
+              value={rounding.set}
+              choices={[
+                { id: 'gaps', label: 'the spaces, for those who use spacers' },
+                { id: 'edges', label: 'the edges, for those who mark from the tape' },
+                { id: 'exact', label: 'nothing: exact sizes' },
+              ]}
+              onChange={(set) => save({ rounding: { ...rounding, set } })}
+            />
+            <LengthField label="Grid" value={rounding.grid} precision={precision} onCommit={(grid) => grid !== null && save({ rounding: { ...rounding, grid } })} />
+            <Select
+              label="Whole steps left over go"
+              value={rounding.leftover}
+              choices={[
+                { id: 'last', label: 'to the last spaces' },
+                { id: 'first', label: 'to the first spaces' },
+                { id: 'spread', label: 'spread evenly' },
+              ]}
+              onChange={(leftover) => save({ rounding: { ...rounding, leftover } })}
+            />
+          </Grid>
+        </Section>
+      </Page>
+    </>
+  );
+}

@@ -1,0 +1,185 @@
+import { Link, useLocation } from 'react-router';
+import styled from 'styled-components';
+import { Redo2, Undo2 } from 'lucide-react';
+import { PRECISIONS, DEFAULT_STEP, fromUnits, type LengthUnit } from '../../core/length/index.js';
+import type { useHistory } from '../data/history.js';
+import { useProject, useSaverState } from '../data/project.js';
+import { Button, Select } from './ui.js';
+import { ink, paper, phone, red, tape } from '../theme/tokens.js';
+
+const Bar = styled.header`
+  display: flex;
+  align-items: stretch;
+  gap: 12px;
+  background: ${ink};
+  color: ${paper};
+  min-height: 52px;
+  padding: 0 16px;
+  a { color: inherit; text-decoration: none; }
+  :focus-visible { outline-color: ${tape}; outline-offset: -3px; }
+  @media ${phone} { flex-wrap: wrap; padding: 0 8px; gap: 4px; }
+  @media print { display: none; }
+`;
+
+const Brand = styled(Link)`
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  font-weight: 750;
+  font-size: 18px;
+  font-stretch: 108%;
+  &::before { content: ''; width: 9px; height: 24px; background: ${tape}; }
+`;
+
+const Crumbs = styled.nav`
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  font-size: 13px;
+  white-space: nowrap;
+  min-width: 0;
+  max-width: 250px;
+  overflow: hidden;
+  > * { overflow: hidden; text-overflow: ellipsis; }
+  a { opacity: 0.85; }
+  a:hover { text-decoration: underline; }
+`;
+
+const Stations = styled.nav`
+  display: flex;
+  flex: 1;
+  a {
+    display: flex;
+    align-items: center;
+    gap: 7px;
+    padding: 0 14px;
+    border-left: 1px solid #34403a;
+    font-weight: 600;
+    min-height: 44px;
+  }
+  a small { font-size: 11px; color: #b8c3bb; font-weight: 500; }
+  a[aria-current] { background: ${paper}; color: ${ink}; }
+  a[aria-current] small { color: #4a564f; }
+  @media ${phone} { order: 3; flex-basis: 100%; a { flex: 1; padding: 0 6px; justify-content: center; } a small { display: none; } }
+`;
+
+const Badge = styled.span<{ $stop: boolean }>`
+  background: ${(p) => (p.$stop ? red : tape)};
+  color: ${(p) => (p.$stop ? 'white' : ink)};
+  border-radius: 8px;
+  padding: 0 7px;
+  font-size: 12px;
+  font-weight: 700;
+`;
+
+const Tools = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  margin-left: auto;
+  button { background: transparent; color: ${paper}; border-color: #4b5851; }
+  button[data-hovered] { border-color: ${paper}; }
+  button[data-disabled] { color: #8b958e; }
+  button[aria-pressed='true'] { background: ${paper}; color: ${ink}; }
+`;
+
+const LABELS = { measure: 'Measure', divide: 'Divide', carry: 'Carry', parts: 'Parts' } as const;
+
+export interface HeaderPiece {
+  readonly id: string;
+  readonly name: string;
+  readonly station: keyof typeof LABELS;
+  readonly fails: number;
+  readonly stops: number;
+  readonly parts: number;
+}
+
+/** Switches how lengths are written here; nothing that is stored changes. */
+function UnitSwitch() {
+  const { precision, setPrecision } = useProject();
+  const units: readonly LengthUnit[] = ['in', 'mm'];
+  const steps = PRECISIONS[precision.unit];
+  return (
+    <>
+      <span role="group" aria-label="Units" style={{ display: 'inline-flex' }}>
+        {units.map((unit) => (
+          <Button key={unit} aria-pressed={precision.unit === unit} onPress={() => precision.unit !== unit && setPrecision({ unit, step: DEFAULT_STEP[unit] })}>
+            {unit}
+          </Button>
+        ))}
+      </span>
+      <div style={{ width: 92 }}>
+        <Select label="Written to the nearest" hideLabel value={`${precision.step}`} choices={steps.map((s) => ({ id: `${s.step}`, label: `to ${s.name}` }))} onChange={(step) => setPrecision({ ...precision, step: fromUnits(Number(step)) })} />
+      </div>
+    </>
+  );
+}
+
+/** The bar along the top: where one is, the stations of a piece, undo, and units. */
+export function Header({ piece, history }: { piece?: HeaderPiece; history?: ReturnType<typeof useHistory> }) {
+  const { id, bench, saver } = useProject();
+  const { waiting } = useSaverState(saver);
+  const { search, pathname } = useLocation();
+  const links = [
+    ['', 'Shed'],
+    ['/stock', 'Stockroom'],
+    ['/things', 'Things'],
+    ['/people', 'People'],
+    ['/handbook', 'Handbook'],
+    ['/settings', 'Settings'],
+  ] as const;
+  return (
+    <Bar>
+      <Brand to="/">Ruvok</Brand>
+      <Crumbs aria-label="Where you are">
+        <Link to={`/p/${id}`}>{bench.project.name}</Link>
+        {piece ? (
+          <>
+            <span>/</span>
+            <span title={piece.name}>{piece.name}</span>
+          </>
+        ) : null}
+      </Crumbs>
+      <Stations aria-label={piece ? 'Stations' : 'Pages'}>
+        {piece
+          ? (Object.keys(LABELS) as (keyof typeof LABELS)[]).map((station, i) => (
+              <Link key={station} to={{ pathname: `/p/${id}/pieces/${piece.id}/${station}`, search }} aria-current={piece.station === station ? 'page' : undefined} aria-keyshortcuts={`Alt+${i + 1}`}>
+                <small>{i + 1}</small>
+                {LABELS[station]}
+                {station === 'carry' && piece.fails > 0 ? (
+                  <Badge $stop aria-label={`${piece.fails} past the limit`}>
+                    {piece.fails}
+                  </Badge>
+                ) : null}
+                {station === 'parts' && piece.parts > 0 ? (
+                  <Badge $stop={false} aria-label={`${piece.parts} parts`}>
+                    {piece.parts}
+                  </Badge>
+                ) : null}
+              </Link>
+            ))
+          : links.map(([path, label]) => (
+              <Link key={path} to={`/p/${id}${path}`} aria-current={pathname === `/p/${id}${path}` ? 'page' : undefined}>
+                {label}
+              </Link>
+            ))}
+      </Stations>
+      <Tools>
+        <span role="status" style={{ fontSize: 12, width: 44, opacity: 0.8 }}>
+          {waiting > 0 ? 'Saving' : ''}
+        </span>
+        {history ? (
+          <>
+            <Button isDisabled={history.next.undo === null} onPress={history.undo} aria-label={history.next.undo ? `Undo: ${history.next.undo}` : 'Nothing to undo'}>
+              <Undo2 aria-hidden />
+            </Button>
+            <Button isDisabled={history.next.redo === null} onPress={history.redo} aria-label={history.next.redo ? `Redo: ${history.next.redo}` : 'Nothing to redo'}>
+              <Redo2 aria-hidden />
+            </Button>
+          </>
+        ) : null}
+        <UnitSwitch />
+      </Tools>
+    </Bar>
+  );
+}

@@ -1,0 +1,83 @@
+import { useEffect, useId, useState, type KeyboardEvent } from 'react';
+import { Text, TextField } from 'react-aria-components';
+import { exactText, formatLength, readLength, writeLength, type Length, type Precision } from '../../core/length/index.js';
+import { Faint, Fault, FieldLabel, TextInput } from './ui.js';
+
+/** How a length stands in a field before it is touched: at the precision where it is exact there, else exactly. */
+export function entryText(value: Length | null, precision: Precision): string {
+  if (value === null) return '';
+  return writeLength(value, precision).exact ? formatLength(value, precision).replace('−', '-') : exactText(value, precision.unit);
+}
+
+export interface LengthFieldProps {
+  readonly label: string;
+  readonly hideLabel?: boolean;
+  readonly value: Length | null;
+  readonly precision: Precision;
+  readonly least?: Length;
+  readonly greatest?: Length;
+  /** May be left empty, which commits null. */
+  readonly optional?: boolean;
+  readonly onCommit: (value: Length | null) => void;
+  /** On every keystroke: what was understood so far, or null when it is back as it was. */
+  readonly onDraft?: (value: Length | null) => void;
+}
+
+/**
+ * The one control for lengths. It takes lengths as builders write them, echoes what was
+ * understood, refuses in place what was not, and commits on Enter or when it is left.
+ */
+export function LengthField({ label, hideLabel, value, precision, least, greatest, optional, onCommit, onDraft }: LengthFieldProps) {
+  const shown = entryText(value, precision);
+  const [text, setText] = useState<string | null>(null);
+  const echo = useId();
+  useEffect(() => setText(null), [shown]);
+
+  const options = { unit: precision.unit, ...(least === undefined ? {} : { least }), ...(greatest === undefined ? {} : { greatest }) };
+  const empty = text !== null && text.trim() === '' && optional;
+  const reading = text === null || empty ? null : readLength(text, options);
+  const problem = reading && !reading.ok ? reading.problem : null;
+
+  const change = (next: string) => {
+    setText(next);
+    const read = readLength(next, options);
+    onDraft?.(read.ok ? read.length : null);
+  };
+  const revert = () => {
+    setText(null);
+    onDraft?.(null);
+  };
+  const commit = () => {
+    if (text === null || text === shown) return revert();
+    if (empty) onCommit(null);
+    else if (reading?.ok && reading.length !== value) onCommit(reading.length);
+    if (reading?.ok || empty) setText(null);
+    onDraft?.(null);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      commit();
+    } else if (event.key === 'Escape' && text !== null) {
+      event.stopPropagation();
+      revert();
+    }
+  };
+
+  return (
+    <TextField value={text ?? shown} onChange={change} onKeyDown={onKeyDown} onBlur={commit} isInvalid={problem !== null} {...(hideLabel ? { 'aria-label': label } : {})} autoComplete="off">
+      {hideLabel ? null : <FieldLabel>{label}</FieldLabel>}
+      <TextInput inputMode="text" spellCheck={false} aria-describedby={text === null ? undefined : echo} />
+      {text !== null && reading?.ok && text !== shown ? (
+        <Text slot="description" id={echo}>
+          <Faint>{reading.echo}</Faint>
+        </Text>
+      ) : null}
+      {problem ? (
+        <Fault id={echo} role="alert">
+          {problem.message}. Accepted: {problem.accepted}
+        </Fault>
+      ) : null}
+    </TextField>
+  );
+}

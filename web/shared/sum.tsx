@@ -1,0 +1,87 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import { CornerDownRight } from 'lucide-react';
+import { columnSum, type Figure, type SumLine, type Unit } from '../../core/figure/index.js';
+import type { Length, Precision } from '../../core/length/index.js';
+import { LengthText } from './length-text.js';
+import { Button, Faint } from './ui.js';
+import { ink } from '../theme/tokens.js';
+
+const Column = styled.table`
+  width: 100%;
+  font-size: 13px;
+  margin-top: 6px;
+  td { padding: 3px 0; vertical-align: middle; line-height: 1.15; }
+  td.sign { width: 20px; font-weight: 600; }
+  td.amount { width: 86px; text-align: right; font-weight: 700; font-size: 15px; padding-right: 10px; white-space: nowrap; }
+  tr.result td { border-top: 1.5px solid ${ink}; padding-top: 5px; padding-bottom: 5px; }
+  tr.answer td.amount { font-size: 19px; }
+`;
+
+const Trail = styled.div`display: flex; flex-wrap: wrap; gap: 4px; align-items: center; margin-top: 4px;`;
+
+function Amount({ figure, precision }: { figure: Figure<Unit>; precision: Precision }) {
+  if (figure.unit === 'length') return <LengthText value={figure.amount as Length} precision={precision} stacked />;
+  return <>{Number(figure.amount.toFixed(4))}</>;
+}
+
+function Times({ line, precision }: { line: SumLine; precision: Precision }) {
+  if (!line.times || line.times.each.unit !== 'length') return null;
+  return (
+    <Faint>
+      {' '}
+      {line.times.by} × <LengthText value={line.times.each.amount as Length} precision={precision} />
+    </Faint>
+  );
+}
+
+/** A figure set out as builders write it; each line that rests on others can be followed to its own sum. */
+export function Sum({ figure, precision, answer }: { figure: Figure<Unit>; precision: Precision; answer: string }) {
+  const [trail, setTrail] = useState<readonly Figure<Unit>[]>([]);
+  const [root, setRoot] = useState(figure);
+  if (root !== figure) {
+    setRoot(figure);
+    setTrail([]);
+  }
+  const shown = trail.at(-1) ?? figure;
+  const lines = columnSum(shown);
+  return (
+    <div>
+      {trail.length > 0 ? (
+        <Trail>
+          <Button data-quiet onPress={() => setTrail(trail.slice(0, -1))}>
+            Back to {trail.length > 1 ? (trail.at(-2)?.label ?? 'the sum before') : answer}
+          </Button>
+        </Trail>
+      ) : null}
+      <Column>
+        <caption className="visually-hidden">How {shown.label ?? answer} came about</caption>
+        <tbody>
+          {lines.map((line, i) => {
+            const last = i === lines.length - 1;
+            const result = line.sign === '=' || line.sign === '→';
+            const label = line.label || (last ? answer : '');
+            return (
+              <tr key={i} className={`${result ? 'result' : ''} ${last ? 'answer' : ''}`}>
+                <td className="sign">{line.sign}</td>
+                <td className="amount">
+                  <Amount figure={line.figure} precision={precision} />
+                </td>
+                <td>
+                  {line.opens && !last ? (
+                    <Button data-quiet onPress={() => setTrail([...trail, line.figure])} aria-label={`Follow ${label}`}>
+                      {label} <CornerDownRight aria-hidden />
+                    </Button>
+                  ) : (
+                    <span>{label}</span>
+                  )}
+                  <Times line={line} precision={precision} />
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </Column>
+    </div>
+  );
+}

@@ -1,0 +1,96 @@
+import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
+import styled from 'styled-components';
+import type { KeptPiece } from '../../core/formats/project-file.js';
+import type { Piece } from '../../core/piece/index.js';
+import { compare, solve } from '../../core/solution/index.js';
+import { usePrecision, useProject, useSaverState } from '../data/project.js';
+import { LengthText } from './length-text.js';
+import { Button, Faint, Row } from './ui.js';
+import { ink, paper } from '../theme/tokens.js';
+
+const Veil = styled(ModalOverlay)`
+  position: fixed;
+  inset: 0;
+  background: rgb(20 28 24 / 45%);
+  display: grid;
+  place-items: center;
+  z-index: 50;
+`;
+
+const Sheet = styled(Modal)`
+  background: ${paper};
+  border: 1px solid ${ink};
+  max-width: min(640px, 94vw);
+  max-height: 86vh;
+  overflow: auto;
+  padding: 20px 22px;
+  table { width: 100%; margin: 10px 0; font-size: 13px; }
+  th { text-align: left; }
+  td, th { padding: 3px 8px 3px 0; }
+`;
+
+/** What differs between two versions of a piece: the sizes that follow from each. */
+function PieceDifference({ mine, theirs }: { mine: Piece; theirs: KeptPiece }) {
+  const { workshop } = useProject();
+  const precision = usePrecision();
+  const moved = compare(solve(theirs.piece, workshop, theirs.letters), solve(mine, workshop, theirs.letters));
+  if (moved.length === 0) return <p>Both give the same sizes; they differ in names, things or how parts are fixed.</p>;
+  return (
+    <table>
+      <thead>
+        <tr>
+          <th>Size</th>
+          <th>Stored now</th>
+          <th>Yours</th>
+        </tr>
+      </thead>
+      <tbody>
+        {moved.slice(0, 10).map((m) => (
+          <tr key={`${m.kind}${m.id}${m.what}`}>
+            <td>
+              {m.label} <Faint>{m.what}</Faint>
+            </td>
+            <td>{m.before === null ? 'not there' : <LengthText value={m.before} precision={precision} />}</td>
+            <td>{m.after === null ? 'not there' : <LengthText value={m.after} precision={precision} />}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** An edit that lost a race or could not be kept: both are shown, and the person chooses. */
+export function TroubleDialog() {
+  const { saver } = useProject();
+  const { trouble } = useSaverState(saver);
+  if (!trouble) return null;
+  const { error } = trouble;
+  const raced = error.lostRace;
+  return (
+    <Veil isOpen isDismissable={false} isKeyboardDismissDisabled>
+      <Sheet>
+        <Dialog role="alertdialog">
+          <Heading slot="title" style={{ fontSize: 19, marginTop: 0 }}>
+            {raced ? 'Changed in two places' : 'Not saved'}
+          </Heading>
+          <p>{error.problem.detail}</p>
+          {error.problem.errors?.map((e) => (
+            <p key={e.path}>
+              {e.path}: {e.message}. Accepted: {e.accepted}
+            </p>
+          ))}
+          <p>
+            Your edit: <strong>{trouble.label}</strong>
+          </p>
+          {raced && trouble.kind === 'pieces' ? <PieceDifference mine={trouble.yours as Piece} theirs={error.problem.current?.data as KeptPiece} /> : null}
+          <Row style={{ marginTop: 14 }}>
+            <Button data-main autoFocus onPress={() => saver.resolve('mine')}>
+              {raced ? 'Keep mine' : 'Try again'}
+            </Button>
+            <Button onPress={() => saver.resolve('theirs')}>{raced ? 'Take what is stored' : 'Give the edit up'}</Button>
+          </Row>
+        </Dialog>
+      </Sheet>
+    </Veil>
+  );
+}

@@ -1,0 +1,218 @@
+import styled, { css } from 'styled-components';
+import {
+  Button as AriaButton,
+  Checkbox as AriaCheckbox,
+  Input,
+  Label,
+  ListBox,
+  ListBoxItem,
+  Popover,
+  Select as AriaSelect,
+  SelectValue,
+  Switch as AriaSwitch,
+  type CheckboxProps,
+  type SelectProps,
+} from 'react-aria-components';
+import { Check, ChevronDown } from 'lucide-react';
+import { film, ink, inkSoft, line, paper, red, tape, tapePale } from '../theme/tokens.js';
+
+/** A button; `data-main` marks the one that is most likely wanted. */
+export const Button = styled(AriaButton)`
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 30px;
+  padding: 4px 10px;
+  border: 1px solid ${line};
+  border-radius: 2px;
+  background: ${paper};
+  font-weight: 600;
+  font-size: 13px;
+  cursor: pointer;
+  &[data-hovered] { border-color: ${ink}; }
+  &[data-pressed] { background: ${tapePale}; }
+  &[data-disabled] { color: #8b958e; cursor: default; }
+  &[data-main] { background: ${ink}; color: ${paper}; border-color: ${ink}; }
+  &[data-main][data-disabled] { opacity: 0.5; }
+  &[data-quiet] { border-color: transparent; background: transparent; padding: 4px 6px; }
+  svg { width: 15px; height: 15px; flex: none; }
+`;
+
+export const fieldBox = css`
+  width: 100%;
+  min-height: 30px;
+  padding: 3px 8px;
+  border: 1px solid #8d988f;
+  border-radius: 2px;
+  background: white;
+  &[data-invalid] { border-color: ${red}; border-width: 2px; }
+`;
+
+export const TextInput = styled(Input)`${fieldBox}`;
+
+export const FieldLabel = styled(Label)`
+  display: block;
+  font-size: 12px;
+  color: ${inkSoft};
+  margin-bottom: 2px;
+`;
+
+export const Faint = styled.span`
+  color: ${inkSoft};
+  font-size: 12px;
+`;
+
+export const Fault = styled.div`
+  color: ${red};
+  font-size: 12px;
+  font-weight: 600;
+  margin-top: 2px;
+`;
+
+export const Row = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+`;
+
+export const Grid = styled.div<{ $columns?: number }>`
+  display: grid;
+  grid-template-columns: repeat(${(p) => p.$columns ?? 2}, minmax(0, 1fr));
+  gap: 8px 10px;
+  align-items: start;
+`;
+
+export const Section = styled.section`
+  & + & { margin-top: 18px; padding-top: 14px; border-top: 1px solid ${line}; }
+  > h2, > h3 { margin-bottom: 8px; }
+`;
+
+const SelectButton = styled(AriaButton)`
+  ${fieldBox}
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 6px;
+  text-align: left;
+  cursor: pointer;
+  font-size: 13px;
+  svg { width: 14px; flex: none; }
+  .react-aria-SelectValue { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+`;
+
+export const FloatingBox = styled(Popover)`
+  border: 1px solid ${ink};
+  background: ${paper};
+  box-shadow: 0 6px 20px rgb(0 0 0 / 18%);
+  min-width: max(var(--trigger-width), 160px);
+  max-height: 320px;
+  overflow: auto;
+`;
+
+
+const Option = styled(ListBoxItem)`
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  padding: 6px 10px;
+  cursor: pointer;
+  font-size: 13px;
+  &[data-focused] { background: ${tapePale}; outline: 2px solid ${tape}; outline-offset: -2px; }
+  svg { width: 14px; }
+`;
+
+export interface Choice<T extends string> {
+  readonly id: T;
+  readonly label: string;
+}
+
+/** One choice out of a few. */
+export function Select<T extends string>({
+  label,
+  hideLabel,
+  value,
+  choices,
+  onChange,
+  ...rest
+}: { label: string; hideLabel?: boolean; value: T | null; choices: readonly Choice<T>[]; onChange: (value: T) => void } & Omit<SelectProps<object>, 'children' | 'onChange' | 'value'>) {
+  return (
+    <AriaSelect {...rest} value={value} onChange={(key) => key !== null && onChange(String(key) as T)} {...(hideLabel ? { 'aria-label': label } : {})}>
+      {hideLabel ? null : <FieldLabel>{label}</FieldLabel>}
+      <SelectButton>
+        <SelectValue />
+        <ChevronDown aria-hidden />
+      </SelectButton>
+      <FloatingBox>
+        <ListBox items={choices} style={{ outline: 'none' }}>
+          {(item: Choice<T>) => (
+            <Option id={item.id} textValue={item.label}>
+              {({ isSelected }) => (
+                <>
+                  <Check aria-hidden style={{ visibility: isSelected ? 'visible' : 'hidden' }} />
+                  {item.label}
+                </>
+              )}
+            </Option>
+          )}
+        </ListBox>
+      </FloatingBox>
+    </AriaSelect>
+  );
+}
+
+const CheckLabel = styled(AriaCheckbox)`
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  cursor: pointer;
+  font-size: 13px;
+  .box { width: 16px; height: 16px; border: 1.5px solid ${ink}; display: grid; place-items: center; border-radius: 2px; background: ${paper}; flex: none; }
+  &[data-selected] .box { background: ${ink}; color: ${paper}; }
+  &[data-focus-visible] { outline: 3px solid #1b5aa8; outline-offset: 2px; }
+  svg { width: 12px; height: 12px; }
+`;
+
+/** A box that is ticked or not. */
+export function Tick({ children, ...rest }: CheckboxProps & { children: string }) {
+  return (
+    <CheckLabel {...rest}>
+      {({ isSelected }) => (
+        <>
+          <span className="box">{isSelected ? <Check aria-hidden strokeWidth={3} /> : null}</span>
+          {children}
+        </>
+      )}
+    </CheckLabel>
+  );
+}
+
+export const Panel = styled.div`
+  background: ${paper};
+  border: 1px solid ${line};
+  padding: 14px 16px;
+`;
+
+export const Table = styled.table`
+  width: 100%;
+  font-size: 13px;
+  background: ${paper};
+  th { text-align: left; font-weight: 600; font-size: 12px; color: ${inkSoft}; padding: 6px 8px; border-bottom: 1px solid ${ink}; vertical-align: bottom; }
+  td { padding: 6px 8px; border-bottom: 1px solid ${line}; vertical-align: top; }
+  td.figure, th.figure { text-align: right; white-space: nowrap; }
+  tr[aria-selected='true'] td { background: ${tapePale}; }
+`;
+
+export const Page = styled.main`
+  max-width: 1180px;
+  margin: 0 auto;
+  padding: 24px 24px 60px;
+  > h1 { margin-bottom: 6px; }
+`;
+
+export const Scroll = styled.div`
+  overflow-x: auto;
+  background: ${film};
+`;
+
+export { AriaSwitch as Switch };

@@ -1,0 +1,220 @@
+import { useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { Download, Plus, Trash2 } from 'lucide-react';
+import { drawPiece } from '../../core/drawing/index.js';
+import { writeProjectFile, type ProjectFile, type KeptPiece } from '../../core/formats/project-file.js';
+import { toMm } from '../../core/length/index.js';
+import { solve, type Solution } from '../../core/solution/index.js';
+import { newCase, newId, newOpening, newStock } from '../data/defaults.js';
+import { useHistory } from '../data/history.js';
+import { usePrecision, useProject } from '../data/project.js';
+import { Person, useSize } from '../bench/drawing.js';
+import { Header } from '../shared/header.js';
+import { download, fileName } from '../shared/download.js';
+import { LengthText } from '../shared/length-text.js';
+import { StateMark } from '../shared/state-mark.js';
+import { Button, Faint, Fault, Page, Row } from '../shared/ui.js';
+import { ghost, ghostEdge, ink, inkSoft, line, paper, wood, woodDark } from '../theme/tokens.js';
+
+const Floor = styled.div`
+  position: relative;
+  height: 400px;
+  background: ${paper};
+  border: 1px solid ${line};
+  margin: 14px 0;
+  overflow-x: auto;
+  svg { display: block; height: 100%; }
+  a:focus-visible rect { stroke-width: 4; }
+`;
+
+const Cards = styled.ul`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
+  gap: 10px;
+  li { background: ${paper}; border: 1px solid ${line}; padding: 10px 12px; }
+  li a { font-weight: 700; font-size: 16px; }
+`;
+
+interface Shown {
+  readonly id: string;
+  readonly solution: Solution;
+}
+
+/** The pieces of the project, solved; the drawing needs no more than their members. */
+function useSolved(): readonly Shown[] {
+  const { bench, workshop } = useProject();
+  return useMemo(() => bench.records.pieces.map((p) => ({ id: p.id, solution: solve(p.data.piece, workshop, p.data.letters) })), [bench, workshop]);
+}
+
+const GAP = 260;
+
+/** Every piece at one scale, standing on one floor beside a person. */
+function Lineup({ pieces }: { pieces: readonly Shown[] }) {
+  const { id, bench } = useProject();
+  const { ref, size } = useSize();
+  const [person] = bench.records.people;
+  const drawings = pieces.map((p) => ({ ...p, drawing: drawPiece(p.solution, 'front', '') }));
+  const tall = Math.max(1000, person ? toMm(person.data.height) : 0, ...drawings.map((d) => d.drawing.height));
+  const wide = drawings.reduce((sum, d) => sum + d.drawing.width + GAP, GAP) + (person ? 700 : 0);
+  const scale = Math.max(0.08, Math.min((size.height - 70) / tall, (size.width - 10) / wide));
+  const foot = size.height - 40;
+  let x = GAP;
+  return (
+    <Floor ref={ref} tabIndex={0} aria-label="All pieces at one scale">
+      {size.width > 0 ? (
+        <svg width={Math.max(size.width, wide * scale)} role="group" aria-label="Pieces side by side">
+          <line x1={0} x2={Math.max(size.width, wide * scale)} y1={foot} y2={foot} stroke={ink} />
+          {drawings.map(({ id: pieceId, drawing, solution }) => {
+            const left = x * scale;
+            x += drawing.width + GAP;
+            const roles = new Map(solution.shape.members.map((m) => [m.id, m.role]));
+            return (
+              <Link key={pieceId} to={`/p/${id}/pieces/${pieceId}/divide`} aria-label={`Open ${solution.piece.name}`}>
+                {drawing.shapes.map((s, i) => {
+                  if (s.kind === 'circle' || s.hidden) return null;
+                  const role = roles.get(s.of.id);
+                  const fill = s.of.kind === 'space' ? paper : s.of.kind === 'thing' ? ghost : role === 'toe board' || role === 'plinth rail' ? woodDark : wood;
+                  return <rect key={i} x={left + s.x * scale} y={foot - (s.y + s.height) * scale} width={s.width * scale} height={s.height * scale} fill={fill} stroke={s.of.kind === 'thing' ? ghostEdge : s.of.kind === 'space' ? 'none' : ink} strokeWidth={0.8} />;
+                })}
+                <text x={left + (drawing.width * scale) / 2} y={foot + 22} textAnchor="middle" fontSize={13} fontWeight={600} fill={ink}>
+                  {solution.piece.name}
+                </text>
+              </Link>
+            );
+          })}
+          {person ? (
+            <>
+              <Person name={person.data.name} height={toMm(person.data.height)} x={(x + 250) * scale} foot={foot} scale={scale} />
+              <text x={(x + 250) * scale} y={foot + 22} textAnchor="middle" fontSize={13} fill={inkSoft}>
+                {person.data.name}
+              </text>
+            </>
+          ) : null}
+        </svg>
+      ) : null}
+    </Floor>
+  );
+}
+
+function PieceCard({ piece }: { piece: Shown }) {
+  const { id, saver } = useProject();
+  const precision = usePrecision();
+  const { solution } = piece;
+  const stops = solution.checks.filter((c) => c.severity === 'stop').length;
+  const looks = solution.checks.filter((c) => c.severity === 'look').length;
+  const { width, height, depth } = solution.shape.overall;
+  return (
+    <li>
+      <Row style={{ justifyContent: 'space-between', flexWrap: 'nowrap' }}>
+        <Link to={`/p/${id}/pieces/${piece.id}/divide`}>{solution.piece.name}</Link>
+        <Button data-quiet aria-label={`Take ${solution.piece.name} out of the shed`} onPress={() => void saver.remove('pieces', piece.id)}>
+          <Trash2 aria-hidden />
+        </Button>
+      </Row>
+      <div>
+        <LengthText value={width.value} precision={precision} /> × <LengthText value={height.value} precision={precision} /> × <LengthText value={depth.value} precision={precision} unit />
+      </div>
+      <Row style={{ gap: 6, marginTop: 4 }}>
+        <StateMark state={stops > 0 ? 'fails' : looks > 0 ? 'close' : 'fine'} severity={stops > 0 ? 'stop' : looks > 0 ? 'look' : 'good'} />
+        <Faint>
+          {stops > 0 ? `${stops} ${stops === 1 ? 'check stops' : 'checks stop'} the build` : looks > 0 ? `${looks} to look at` : 'all checks fine'}, {solution.parts.length} parts
+        </Faint>
+      </Row>
+    </li>
+  );
+}
+
+/** Starts a piece, with what it needs to stand on: a sheet in the stockroom, an opening where it comes from one. */
+export function useStart() {
+  const { id, bench, saver } = useProject();
+  const navigate = useNavigate();
+  const [problem, setProblem] = useState<string | null>(null);
+  const start = async (from: 'opening' | 'contents' | 'sizes') => {
+    const { unit } = bench.project.settings;
+    try {
+      let stock = bench.records.stock[0]?.id;
+      if (!stock) {
+        stock = 'first-sheet';
+        await saver.create('stock', stock, newStock(unit), 'Put a first sheet into the stockroom');
+      }
+      const opening = newId('opening', bench.records.openings.map((o) => o.id));
+      if (from === 'opening') await saver.create('openings', opening, newOpening(unit), 'Added an opening');
+      const piece = newId('case', bench.records.pieces.map((p) => p.id));
+      const origin = from === 'opening' ? ({ kind: 'opening', id: opening } as const) : ({ kind: from } as const);
+      await saver.create('pieces', piece, newCase(unit, stock, origin), 'Started a case');
+      void navigate(`/p/${id}/pieces/${piece}/${from === 'opening' ? 'measure' : 'divide'}`);
+    } catch (error) {
+      setProblem((error as Error).message);
+    }
+  };
+  return { start, problem };
+}
+
+function StartButtons() {
+  const { id } = useProject();
+  const { start, problem } = useStart();
+  return (
+    <>
+      <Row>
+        <Button data-main onPress={() => void start('opening')}>
+          <Plus aria-hidden /> From an opening
+        </Button>
+        <Button onPress={() => void start('contents')}>
+          <Plus aria-hidden /> From things it must hold
+        </Button>
+        <Button onPress={() => void start('sizes')}>
+          <Plus aria-hidden /> From sizes I give
+        </Button>
+        <Link to={`/p/${id}/things`}>List the things first</Link>
+      </Row>
+      {problem ? <Fault role="alert">{problem}</Fault> : null}
+    </>
+  );
+}
+
+/** The shed: every piece of a project at one scale, with its state. */
+export function Shed() {
+  const { bench, saver } = useProject();
+  const pieces = useSolved();
+  const scope = useMemo(() => bench.records.pieces.map((p) => `pieces/${p.id}`), [bench.records.pieces]);
+  const history = useHistory(scope);
+  const save = async () => {
+    await saver.settled();
+    const records = (kind: keyof typeof bench.records) => Object.fromEntries(bench.records[kind].map((r) => [r.id, r.data]));
+    const file = { format: 'ruvok-project', version: 1, project: bench.project, openings: records('openings'), things: records('things'), stock: records('stock'), people: records('people'), pieces: records('pieces') as Record<string, KeptPiece> } as ProjectFile;
+    download(`${fileName(bench.project.name)}.json`, 'application/json', writeProjectFile(file));
+  };
+  return (
+    <>
+      <Header history={history} />
+      <Page>
+        <Row style={{ justifyContent: 'space-between' }}>
+          <h1>{bench.project.name}</h1>
+          <Button onPress={() => void save()}>
+            <Download aria-hidden /> Project file
+          </Button>
+        </Row>
+        {pieces.length === 0 ? (
+          <div style={{ margin: '18px 0', maxWidth: 620 }}>
+            <p style={{ marginBottom: 10 }}>Nothing stands in the shed yet. Start a piece from the tape readings of a place, or from the things it must hold; every part, gap and load follows from them.</p>
+          </div>
+        ) : (
+          <Lineup pieces={pieces} />
+        )}
+        <h2 style={{ margin: '14px 0 8px' }}>Start a new piece</h2>
+        <StartButtons />
+        {pieces.length > 0 ? (
+          <>
+            <h2 style={{ margin: '20px 0 8px' }}>Pieces</h2>
+            <Cards>
+              {pieces.map((p) => (
+                <PieceCard key={p.id} piece={p} />
+              ))}
+            </Cards>
+          </>
+        ) : null}
+      </Page>
+    </>
+  );
+}

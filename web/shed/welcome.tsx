@@ -1,0 +1,177 @@
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { FileTrigger, TextField } from 'react-aria-components';
+import styled from 'styled-components';
+import { DEFAULT_STEP, type LengthUnit } from '../../core/length/index.js';
+import { ApiError, api } from '../data/api.js';
+import { newCase, newId, newOpening, newSettings, newStock } from '../data/defaults.js';
+import { Button, Faint, Fault, FieldLabel, Page, Panel, Row, Select, TextInput } from '../shared/ui.js';
+import { ink, inkSoft, tape, wood } from '../theme/tokens.js';
+
+const Offers = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
+  gap: 14px;
+  margin: 18px 0 26px;
+  h2 { margin: 10px 0 4px; }
+  p { min-height: 60px; margin-bottom: 10px; color: ${inkSoft}; }
+  svg { width: 100%; height: 110px; display: block; }
+`;
+
+const Brand = styled.div`
+  display: flex; align-items: center; gap: 12px; font-weight: 750; font-size: 30px; margin: 12px 0 10px;
+  &::before { content: ''; width: 14px; height: 38px; background: ${tape}; }
+`;
+
+function Picture({ kind }: { kind: 'demo' | 'opening' | 'things' }) {
+  return (
+    <svg viewBox="0 0 200 100" aria-hidden>
+      <line x1="0" x2="200" y1="95" y2="95" stroke={ink} />
+      {kind === 'opening' ? (
+        <>
+          <path d="M20 95H50V12H150V95H180" fill="none" stroke={ink} strokeWidth="2" />
+          <rect x="52" y="45" width="96" height="13" fill={tape} stroke={ink} />
+          <path d="M64 45v5M76 45v8M88 45v5M100 45v8M112 45v5M124 45v8M136 45v5" stroke={ink} />
+        </>
+      ) : kind === 'things' ? (
+        <>
+          <rect x="30" y="50" width="34" height="45" fill="#d9e2dc" stroke={ink} />
+          <rect x="70" y="30" width="26" height="65" fill="#d9e2dc" stroke={ink} />
+          <rect x="104" y="62" width="60" height="33" fill="#d9e2dc" stroke={ink} />
+          <path d="M24 95V20M24 20H172M172 20V95" stroke={ink} strokeDasharray="5 4" fill="none" />
+        </>
+      ) : (
+        <>
+          <rect x="50" y="14" width="100" height="81" fill={wood} stroke={ink} />
+          {[0, 1].map((i) => [0, 1, 2].map((j) => <rect key={`${i}${j}`} x={55 + i * 48} y={19 + j * 24} width="42" height="19" fill="#f9fbf6" stroke={ink} />))}
+        </>
+      )}
+    </svg>
+  );
+}
+
+/** The first page: the projects there are, and ways to begin. */
+export function Welcome() {
+  const projects = useQuery({ queryKey: ['projects'], queryFn: api.projects });
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [name, setName] = useState('My workshop');
+  const [unit, setUnit] = useState<LengthUnit>('mm');
+  const ids = (projects.data ?? []).map((p) => p.id);
+
+  const attempt = async (work: () => Promise<string>) => {
+    setBusy(true);
+    setProblem(null);
+    try {
+      const path = await work();
+      await client.invalidateQueries({ queryKey: ['projects'] });
+      void navigate(path);
+    } catch (error) {
+      const faults = error instanceof ApiError ? (error.problem.errors ?? []).slice(0, 4).map((f) => `${f.path || 'the file'}: ${f.message}. Accepted: ${f.accepted}`) : [];
+      setProblem([(error as Error).message, ...faults].join(' '));
+    } finally {
+      setBusy(false);
+    }
+  };
+  const begin = (from: 'opening' | 'contents') =>
+    attempt(async () => {
+      const id = newId(name, ids);
+      const given = name.trim() || 'My workshop';
+      await api.createProject(id, { name: given, settings: { ...newSettings(unit), step: DEFAULT_STEP[unit] } });
+      await api.create(id, 'stock', 'first-sheet', newStock(unit), 'Put a first sheet into the stockroom');
+      if (from === 'opening') await api.create(id, 'openings', 'opening', newOpening(unit), 'Added an opening');
+      await api.create(id, 'pieces', 'case', newCase(unit, 'first-sheet', from === 'opening' ? { kind: 'opening', id: 'opening' } : { kind: 'contents' }), 'Started a case');
+      return from === 'opening' ? `/p/${id}/pieces/case/measure` : `/p/${id}/things?for=case`;
+    });
+  const readFile = (files: FileList | null) => {
+    const file = files?.[0];
+    if (!file) return;
+    void attempt(async () => {
+      if (file.size > 10_000_000) throw new Error(`${file.name} is ${Math.round(file.size / 1e6)} MB long; at most 10 MB is read.`);
+      let document: unknown;
+      try {
+        document = JSON.parse(await file.text());
+      } catch {
+        throw new Error(`${file.name} breaks off or is not a project file.`);
+      }
+      const id = newId(file.name.replace(/\.json$/i, ''), ids);
+      await api.readFile(id, document);
+      return `/p/${id}`;
+    });
+  };
+  return (
+    <Page>
+      <Brand>Ruvok</Brand>
+      <p style={{ fontSize: 17, maxWidth: 640 }}>The bench-side planner for people who build their own furniture. Give it the tape readings of a place, or the things a piece must hold; it works out every part, gap and load before any wood is cut.</p>
+      {problem ? <Fault role="alert">{problem}</Fault> : null}
+      {projects.error ? <Fault role="alert">{projects.error.message}</Fault> : null}
+      {ids.length > 0 ? (
+        <>
+          <h2 style={{ marginTop: 22 }}>Projects</h2>
+          <ul style={{ margin: '8px 0' }}>
+            {projects.data?.map((p) => (
+              <li key={p.id} style={{ padding: '4px 0', fontSize: 17 }}>
+                <Link to={`/p/${p.id}`}>{p.data.name}</Link>
+              </li>
+            ))}
+          </ul>
+        </>
+      ) : null}
+      <h2 style={{ marginTop: 22 }}>{ids.length > 0 ? 'Start another' : 'Start here'}</h2>
+      <Row style={{ marginTop: 8 }}>
+        <TextField value={name} onChange={setName}>
+          <FieldLabel>Name of the workshop</FieldLabel>
+          <TextInput maxLength={80} />
+        </TextField>
+        <div style={{ width: 140 }}>
+          <Select
+            label="Drawn up in"
+            value={unit}
+            choices={[
+              { id: 'mm', label: 'millimetres' },
+              { id: 'in', label: 'inches' },
+            ]}
+            onChange={setUnit}
+          />
+        </div>
+      </Row>
+      <Offers>
+        {ids.includes('print-shed') ? null : (
+          <Panel>
+            <Picture kind="demo" />
+            <h2>The print shed</h2>
+            <p>A made-up workshop with pieces to look at and change.</p>
+            <Button isDisabled={busy} onPress={() => void attempt(async () => `/p/${(await api.loadDemo()).id}`)}>
+              Open the print shed
+            </Button>
+          </Panel>
+        )}
+        <Panel>
+          <Picture kind="opening" />
+          <h2>From an opening</h2>
+          <p>An alcove, a gap beside a door, the space under a window: measure it and fill it.</p>
+          <Button data-main isDisabled={busy} onPress={() => void begin('opening')}>
+            Measure an opening
+          </Button>
+        </Panel>
+        <Panel>
+          <Picture kind="things" />
+          <h2>From things</h2>
+          <p>List what it must hold, with sizes and mass, and let that decide.</p>
+          <Button isDisabled={busy} onPress={() => void begin('contents')}>
+            List the things
+          </Button>
+        </Panel>
+      </Offers>
+      <Row>
+        <FileTrigger acceptedFileTypes={['.json', 'application/json']} onSelect={readFile}>
+          <Button isDisabled={busy}>Read a project file</Button>
+        </FileTrigger>
+        <Faint>A file that was saved from another shed, up to 10 MB.</Faint>
+      </Row>
+    </Page>
+  );
+}

@@ -1,0 +1,244 @@
+import styled from 'styled-components';
+import { Download, Printer } from 'lucide-react';
+import { edgesText, machiningText, partsCsv } from '../../core/formats/parts-csv.js';
+import { exactText, formatLength, toMm, type Length } from '../../core/length/index.js';
+import { rowsOf, type Part, type PartRow } from '../../core/parts/index.js';
+import { massOf } from '../../core/carry/index.js';
+import { writeMass } from '../../core/figure/index.js';
+import { usePrecision } from '../data/project.js';
+import { useBench } from '../bench/bench.js';
+import { LengthText } from '../shared/length-text.js';
+import { Sum } from '../shared/sum.js';
+import { Button, Faint, Row, Table } from '../shared/ui.js';
+import { download, fileName } from '../shared/download.js';
+import { ink, inkSoft, wood, woodDark } from '../theme/tokens.js';
+
+const Area = styled.div`
+  flex: 1;
+  overflow: auto;
+  padding: 16px;
+  @media print { overflow: visible; padding: 0; }
+`;
+
+/** Letters of equal parts, runs of them drawn together: "C–F, H". */
+export function lettersText(parts: readonly Part[]): string {
+  return parts.map((p) => p.letter).join(', ');
+}
+
+function LettersCell({ row }: { row: PartRow }) {
+  return (
+    <strong style={{ fontSize: 15 }}>{lettersText(row.parts)}</strong>
+  );
+}
+
+/** The parts list: equal parts on one line, with cutting sizes and machining; also the clean print. */
+export function PartsStage() {
+  const { solution, selection, select, piece, workshop } = useBench();
+  const precision = usePrecision();
+  const rows = rowsOf(solution.parts);
+  const stops = solution.checks.filter((c) => c.severity === 'stop').length;
+  const csv = () => download(`${fileName(piece.name)}-parts.csv`, 'text/csv;charset=utf-8', `\ufeff${partsCsv(solution.parts, precision)}`);
+  return (
+    <Area>
+      <Row data-screen-only style={{ justifyContent: 'space-between', marginBottom: 10 }}>
+        <Faint>
+          {solution.parts.length} parts, {rows.length} kinds. Cut to the cutting size; the finished size is exact.
+          {stops > 0 ? ` ${stops} ${stops === 1 ? 'check stops' : 'checks stop'} the build: settle ${stops === 1 ? 'it' : 'them'} before you cut.` : ''}
+        </Faint>
+        <Row>
+          <Button onPress={csv}>
+            <Download aria-hidden /> Parts as CSV
+          </Button>
+          <Button onPress={() => window.print()}>
+            <Printer aria-hidden /> Print
+          </Button>
+        </Row>
+      </Row>
+      <h2 style={{ marginBottom: 4 }}>
+        {piece.name}: {formatLength(solution.shape.overall.width.value, precision)} × {formatLength(solution.shape.overall.height.value, precision)} × {formatLength(solution.shape.overall.depth.value, precision)} {precision.unit}
+      </h2>
+      <Table>
+        <thead>
+          <tr>
+            <th>Letter</th>
+            <th className="figure">No.</th>
+            <th>Part</th>
+            <th className="figure">Cut length</th>
+            <th className="figure">Cut width</th>
+            <th className="figure">Thick</th>
+            <th>Stock, grain</th>
+            <th>Edges and machining</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => {
+            const part = row.first;
+            const on = row.parts.some((p) => p.id === selection);
+            const machining = [...new Set(part.features.map((f) => (f.kind === 'hole' ? 'pin holes' : `${f.kind} ${formatLength(f.depth, precision)} deep`)))];
+            return (
+              <tr key={part.id} aria-selected={on} onClick={() => select(part.id)} style={{ cursor: 'pointer' }}>
+                <td>
+                  <LettersCell row={row} />
+                </td>
+                <td className="figure">{row.count}</td>
+                <td>
+                  <button onClick={() => select(part.id)} style={{ all: 'unset', cursor: 'pointer', textDecoration: 'underline', textUnderlineOffset: 3 }} aria-pressed={on}>
+                    {part.member.role}
+                    {row.hand ? `, ${row.hand}` : ''}
+                  </button>
+                </td>
+                <td className="figure">
+                  <CutCell part={part} side="length" />
+                </td>
+                <td className="figure">
+                  <CutCell part={part} side="width" />
+                </td>
+                <td className="figure">
+                  <LengthText value={part.thickness.value} precision={precision} />
+                </td>
+                <td>
+                  {part.member.stock.name}
+                  <br />
+                  <Faint>grain along</Faint>
+                </td>
+                <td>
+                  {[edgesText(part), ...machining].filter(Boolean).join('; ')}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </Table>
+      <p style={{ marginTop: 8 }}>
+        <Faint>
+          {precision.unit === 'mm' ? 'mm' : 'inches'}, cutting sizes to {exactText(workshop.settings.step, precision.unit)}: what goes between is rounded down, what covers is rounded up. The small figure is the exact finished size.
+        </Faint>
+      </p>
+    </Area>
+  );
+}
+
+function CutCell({ part, side }: { part: Part; side: 'length' | 'width' }) {
+  const precision = usePrecision();
+  const cut = part.cut[side];
+  const exact = part[side].value;
+  return (
+    <>
+      <strong style={{ fontSize: 15 }}>
+        <LengthText value={cut.set} precision={precision} />
+      </strong>
+      {cut.set === exact ? null : (
+        <>
+          <br />
+          <Faint>{exactText(exact, precision.unit)}</Faint>
+        </>
+      )}
+    </>
+  );
+}
+
+/** One part drawn flat, its upper face towards you, with what is cut into it. */
+function PartDrawing({ part }: { part: Part }) {
+  const precision = usePrecision();
+  const [l, w] = [toMm(part.length.value), toMm(part.width.value)];
+  const upright = l > w * 1.2;
+  const [across, up] = upright ? [w, l] : [l, w];
+  const scale = Math.min(150 / across, 300 / up, 1);
+  const [W, H] = [across * scale, up * scale];
+  const left = (270 - W) / 2;
+  // On an upright sheet u runs up the page, else to the right.
+  const box = (u0: Length, u1: Length, v0: Length, v1: Length) =>
+    upright
+      ? { x: left + toMm(v0) * scale, y: 24 + (l - toMm(u1)) * scale, width: toMm((v1 - v0) as Length) * scale, height: toMm((u1 - u0) as Length) * scale }
+      : { x: left + toMm(u0) * scale, y: 24 + (w - toMm(v1)) * scale, width: toMm((u1 - u0) as Length) * scale, height: toMm((v1 - v0) as Length) * scale };
+  return (
+    <svg viewBox={`0 0 270 ${H + 48}`} width="100%" role="img" aria-label={`${part.member.role} ${part.letter} drawn flat`} style={{ maxHeight: 360, display: 'block' }}>
+      <rect x={left} y={24} width={W} height={H} fill={wood} stroke={ink} />
+      {part.features.map((f, i) => {
+        if (f.kind === 'hole') {
+          const at = box(f.at.u, f.at.u, f.at.v, f.at.v);
+          return <circle key={i} cx={at.x} cy={at.y} r={Math.max(1.6, (toMm(f.diameter) / 2) * scale)} fill={f.face === 'up' ? ink : 'none'} stroke={ink} strokeDasharray={f.face === 'up' ? undefined : '2 1'} />;
+        }
+        const { u0, u1, v0, v1 } = f.region;
+        return <rect key={i} {...box(u0, u1, v0, v1)} fill={f.face === 'up' ? woodDark : 'none'} stroke={ink} strokeWidth={0.9} strokeDasharray={f.face === 'up' ? undefined : '3 2'} />;
+      })}
+      <text x={left + W / 2} y={16} textAnchor="middle" fontSize={12} fontWeight={700} fill={ink}>
+        {formatLength(upright ? part.width.value : part.length.value, precision)}
+      </text>
+      <text x={left - 6} y={24 + H / 2} textAnchor="end" fontSize={12} fontWeight={700} fill={ink} dominantBaseline="middle">
+        {formatLength(upright ? part.length.value : part.width.value, precision)}
+      </text>
+      <text x={left + W / 2} y={H + 42} textAnchor="middle" fontSize={11} fill={inkSoft}>
+        {part.features.length > 0 ? 'solid: this face; dashed: the other face' : 'nothing is cut into it'}
+      </text>
+    </svg>
+  );
+}
+
+/** The selected part: drawn, with its machining and the sum behind each size. */
+export function PartDetail() {
+  const { solution, selection } = useBench();
+  const precision = usePrecision();
+  const part = solution.parts.find((p) => p.id === selection) ?? solution.parts[0];
+  if (!part) return <Faint>No parts yet.</Faint>;
+  const lines = [...new Set(part.features.map((f) => `${machiningText(f, precision)}, ${f.face === 'up' ? 'this face' : 'other face'}`))];
+  return (
+    <section aria-label={`Part ${part.letter}`}>
+      <h1>
+        {part.letter}: {part.member.role}
+      </h1>
+      <Faint>
+        {part.member.label}. {part.member.stock.name}, {writeMass(massOf(part.member), precision.unit)}.
+      </Faint>
+      <PartDrawing part={part} />
+      {lines.length > 0 ? (
+        <details open={lines.length <= 6}>
+          <summary>
+            <strong>Machining</strong> <Faint>from the start of its length, the lower or left end</Faint>
+          </summary>
+          <ul style={{ fontSize: 13 }}>
+            {lines.map((line) => (
+              <li key={line} style={{ padding: '2px 0' }}>
+                {line}
+              </li>
+            ))}
+          </ul>
+        </details>
+      ) : null}
+      <h3 style={{ marginTop: 12 }}>Length</h3>
+      <Sum figure={part.cut.length.figure} precision={precision} answer="long" />
+      <h3 style={{ marginTop: 12 }}>Width</h3>
+      <Sum figure={part.cut.width.figure} precision={precision} answer="wide" />
+    </section>
+  );
+}
+
+/** The worksheet of Parts: what goes out of which stock. */
+export function PartsSheet() {
+  const { solution } = useBench();
+  const precision = usePrecision();
+  const stocks = new Map<string, { name: string; count: number; area: number; kg: number }>();
+  for (const part of solution.parts) {
+    const key = part.member.stockId;
+    const now = stocks.get(key) ?? { name: part.member.stock.name, count: 0, area: 0, kg: 0 };
+    const area = (toMm(part.length.value) * toMm(part.width.value)) / 1e6;
+    stocks.set(key, { ...now, count: now.count + 1, area: now.area + area, kg: now.kg + massOf(part.member) });
+  }
+  return (
+    <>
+      <header style={{ marginBottom: 10 }}>
+        <h1>Parts</h1>
+        <Faint>Pick one to see it drawn, with the sum behind each size.</Faint>
+      </header>
+      {[...stocks.entries()].map(([id, s]) => (
+        <div key={id} style={{ marginBottom: 10 }}>
+          <strong>{s.name}</strong>
+          <br />
+          <Faint>
+            {s.count} parts, {precision.unit === 'mm' ? `${s.area.toFixed(2)} m²` : `${(s.area * 10.7639).toFixed(1)} sq ft`}, {writeMass(s.kg, precision.unit)}
+          </Faint>
+        </div>
+      ))}
+    </>
+  );
+}
