@@ -164,7 +164,7 @@ export const PRINT_SHED: ProjectFile = {
     name: 'Print shed',
     settings: {
       unit: 'mm',
-      step: mm(0.5),
+      step: mm(0.1),
       rounding: { grid: mm(0.5), set: 'gaps', leftover: 'last' },
       serviceClass: 2,
       creepSchool: 'kdef',

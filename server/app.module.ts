@@ -28,7 +28,7 @@ export class AppModule {
           ServeStaticModule.forRoot({
             rootPath: config.webFolder,
             exclude: ['/api/{*any}'],
-            serveStaticOptions: { maxAge: '1y', immutable: true, setHeaders: (res, path) => path.endsWith('.html') && res.setHeader('Cache-Control', 'no-cache') },
+            serveStaticOptions: { index: false, maxAge: '1y', immutable: true },
           }),
         ]
       : [];

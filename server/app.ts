@@ -1,35 +1,18 @@
 import 'reflect-metadata';
+import { randomBytes } from 'node:crypto';
 import { NestFactory } from '@nestjs/core';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import compression from 'compression';
-import { json } from 'express';
+import { json, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { AppModule } from './app.module.js';
 import type { Config } from './config.js';
 import type { Database } from './data/database.js';
+import { policy, servePage } from './page.js';
 import { ProblemFilter } from './problems/problem.filter.js';
-
-const SELF = ["'self'"];
-
-/** Nothing from elsewhere, no inline script, no inline style sheet. */
-const PAGE_POLICY = {
-  useDefaults: false,
-  directives: {
-    defaultSrc: ["'none'"],
-    scriptSrc: [...SELF, "'wasm-unsafe-eval'"],
-    styleSrc: SELF,
-    fontSrc: SELF,
-    imgSrc: [...SELF, 'data:', 'blob:'],
-    connectSrc: SELF,
-    workerSrc: [...SELF, 'blob:'],
-    baseUri: SELF,
-    formAction: SELF,
-    frameAncestors: ["'none'"],
-  },
-};
 
 const DOCS = '/api/docs';
 
@@ -38,11 +21,15 @@ export async function buildApp(config: Config, db: Database, log: Logger): Promi
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config, db), { logger: false, bodyParser: false, abortOnError: false });
   app.setGlobalPrefix('api');
   app.use(pinoHttp({ logger: log, autoLogging: { ignore: (req) => req.method === 'GET' } }));
-  app.use(DOCS, helmet({ contentSecurityPolicy: { useDefaults: false, directives: { ...PAGE_POLICY.directives, styleSrc: [...SELF, "'unsafe-inline'"] } } }));
-  app.use((req: { path: string }, res: never, next: () => void) =>
-    req.path.startsWith(DOCS) ? next() : helmet({ contentSecurityPolicy: PAGE_POLICY, strictTransportSecurity: false })(req as never, res, next),
-  );
+  app.use(DOCS, helmet({ contentSecurityPolicy: policy("'unsafe-inline'"), strictTransportSecurity: false }));
+  app.use((req: Request, res: Response, next: NextFunction) => {
+    if (req.path.startsWith(DOCS)) return next();
+    const nonce = randomBytes(16).toString('base64');
+    res.locals['nonce'] = nonce;
+    return helmet({ contentSecurityPolicy: policy(`'nonce-${nonce}'`), strictTransportSecurity: false })(req, res, next);
+  });
   app.use(compression());
+  if (config.webFolder) app.use(servePage(config.webFolder));
   app.use('/api/projects/files', json({ limit: '12mb' }));
   app.useBodyParser('json', { limit: '2mb' });
   app.useGlobalFilters(new ProblemFilter(log));

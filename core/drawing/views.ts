@@ -1,6 +1,7 @@
 import { toMm, type Length } from '../length/index.js';
 import { boxOf, type Box, type Member, type PlacedSpace } from '../piece/index.js';
 import type { Solution } from '../solution/index.js';
+import { CASE } from '../shells/panel-case/index.js';
 import type { Block } from '../things/index.js';
 import type { Drawing, PlainShape, ShapeOf, View } from './shapes.js';
 
@@ -118,9 +119,12 @@ export function drawPiece(solution: Solution, view: View, spaceId: string): Draw
   const spaces = spacesIn(solution, view, cut);
   const clear = spaces.map((s) => rect(flatten(s.box, view), { kind: 'space', id: s.id, label: s.label }));
   const things = spaces.flatMap((s) => thingShapes(s, view, setback));
+  const members = membersIn(solution, view, cut);
+  // Seen from the front the back lies behind what stands before it.
+  const behind = view === 'front' ? members.filter((m) => m.of.id === CASE.back) : [];
   return {
     view,
-    shapes: [...clear, ...things, ...membersIn(solution, view, cut)],
+    shapes: [...behind, ...clear, ...things, ...members.filter((m) => !behind.includes(m))],
     width: toMm(view === 'side' ? overall.depth.value : overall.width.value),
     height: toMm(view === 'top' ? overall.depth.value : overall.height.value),
   };

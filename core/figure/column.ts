@@ -41,8 +41,13 @@ function working(figure: Figure<Unit>): SumLine[] {
     case 'leaf':
       return [line('', figure)];
     case 'plus':
-    case 'minus':
-      return chain(figure, '', true);
+    case 'minus': {
+      // A share that something is then added to shows how it was shared, not just its amount.
+      const first = firstOf(figure);
+      const shared = first.label === undefined && (first.operation.kind === 'over' || first.operation.kind === 'set');
+      const lines = chain(figure, '', true);
+      return shared ? [...workingWithAnswer(first), ...lines.slice(1)] : lines;
+    }
     case 'times':
       return [
         line('', op.of),
@@ -58,11 +63,22 @@ function working(figure: Figure<Unit>): SumLine[] {
       return op.of.map((f, i) => line(i === 0 ? '' : 'or', f));
     case 'set': {
       const above = working(op.of);
-      return [...above, ...(above.length > 1 ? [line('=', op.of, 'exactly')] : [])];
+      return [...above, ...(above.length > 1 ? [line('=', op.of, 'each, exactly')] : [])];
     }
     case 'formula':
       return op.of.map((f) => line('', f));
   }
+}
+
+/** The figure that a chain of plus and minus begins with. */
+function firstOf(figure: Figure<Unit>): Figure<Unit> {
+  const op = figure.operation;
+  return op.kind === 'plus' || op.kind === 'minus' ? (op.left.label === undefined ? firstOf(op.left) : op.left) : figure;
+}
+
+function workingWithAnswer(figure: Figure<Unit>): SumLine[] {
+  const sign = figure.operation.kind === 'set' ? '→' : '=';
+  return [...working(figure), { sign, figure, label: answerLabel(figure) || 'each', opens: false }];
 }
 
 function answerLabel(figure: Figure<Unit>): string {

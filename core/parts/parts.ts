@@ -51,7 +51,7 @@ function edgingAlong(edges: readonly Edges[keyof Edges][], banding: Length): Fig
 
 /**
  * The parts of a piece with their letters and cutting sizes.
- * @param step the shop precision that cutting sizes are brought to
+ * @param step the grid of the shop that cutting sizes are brought to
  * @returns the parts in the order of the members, and the ledger with any new letters
  */
 export function partsOf(members: readonly Member[], ledger: Letters, banding: Length, step: Length): { parts: readonly Part[]; letters: Letters } {

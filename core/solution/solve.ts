@@ -23,7 +23,7 @@ export interface Solution {
  */
 export function solve(piece: Piece, workshop: Workshop, ledger: Letters): Solution {
   const shape = shapePanelCase(piece, workshop);
-  const { parts, letters } = partsOf(shape.members, ledger, piece.edges.banding, workshop.settings.step);
+  const { parts, letters } = partsOf(shape.members, ledger, piece.edges.banding, (piece.rounding ?? workshop.settings.rounding).grid);
   const carried = carry(shape, workshop);
   return { piece, shape, parts, letters, carried, checks: checksOf(piece, shape, carried, letters, workshop) };
 }

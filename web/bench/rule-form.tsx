@@ -60,7 +60,7 @@ function RuleFields({ rule, change, draft }: { rule: GapRule; change: (rule: Gap
     case 'fit':
       return <LengthField label="Clear over it" value={rule.clearance} least={ZERO} precision={precision} onCommit={(clearance) => clearance !== null && change({ ...rule, clearance })} onDraft={(clearance) => draft(clearance === null ? null : { ...rule, clearance })} />;
     case 'share':
-      return <NumberEntry label="Parts of the share" value={rule.weight} step={0.25} onChange={(weight) => change({ ...rule, weight })} />;
+      return <NumberEntry label="Parts of the share" value={rule.weight} step={0.25} least={0.25} onChange={(weight) => change({ ...rule, weight })} />;
     case 'graded':
       return 'step' in rule ? (
         <LengthField label="Larger by (minus: smaller)" value={rule.step as Length} least={mm(-5000)} precision={precision} onCommit={(step) => step !== null && change({ kind: 'graded', step })} onDraft={(step) => draft(step === null ? null : { kind: 'graded', step })} />

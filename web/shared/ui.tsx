@@ -140,7 +140,7 @@ export function Select<T extends string>({
     <AriaSelect {...rest} value={value} onChange={(key) => key !== null && onChange(String(key) as T)} {...(hideLabel ? { 'aria-label': label } : {})}>
       {hideLabel ? null : <FieldLabel>{label}</FieldLabel>}
       <SelectButton>
-        <SelectValue />
+        <SelectValue>{({ selectedText, defaultChildren }) => selectedText || defaultChildren}</SelectValue>
         <ChevronDown aria-hidden />
       </SelectButton>
       <FloatingBox>

@@ -111,7 +111,7 @@ export function PartsStage() {
       </Table>
       <p style={{ marginTop: 8 }}>
         <Faint>
-          {precision.unit === 'mm' ? 'mm' : 'inches'}, cutting sizes to {exactText(workshop.settings.step, precision.unit)}: what goes between is rounded down, what covers is rounded up. The small figure is the exact finished size.
+          {precision.unit === 'mm' ? 'mm' : 'inches'}, cutting sizes to {exactText((piece.rounding ?? workshop.settings.rounding).grid, precision.unit)}: what goes between is rounded down, what covers is rounded up. The small figure is the exact finished size.
         </Faint>
       </p>
     </Area>

@@ -15,7 +15,7 @@ export const GlobalStyle = createGlobalStyle`
   }
   h1, h2, h3, p, ul, ol, dl, dd, figure { margin: 0; padding: 0; }
   ul, ol { list-style: none; }
-  h1 { font-size: 22px; font-weight: 700; font-stretch: 105%; line-height: 1.15; }
+  h1 { font-size: 20px; font-weight: 700; line-height: 1.15; }
   h2 { font-size: 15px; font-weight: 700; }
   h3 { font-size: 13px; font-weight: 650; }
   a { color: ${link}; }

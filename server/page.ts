@@ -1,0 +1,38 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { NextFunction, Request, Response } from 'express';
+
+const SELF = "'self'";
+
+/**
+ * The content policy: nothing from elsewhere, no inline script, and only those style sheets
+ * that carry the nonce of their page.
+ * @param style what is taken for styles beside the page's own files
+ */
+export function policy(style: string) {
+  return {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'none'"],
+      scriptSrc: [SELF, "'wasm-unsafe-eval'"],
+      styleSrc: [SELF, style],
+      fontSrc: [SELF],
+      imgSrc: [SELF, 'data:', 'blob:'],
+      connectSrc: [SELF],
+      workerSrc: [SELF, 'blob:'],
+      baseUri: [SELF],
+      formAction: [SELF],
+      frameAncestors: ["'none'"],
+    },
+  };
+}
+
+/** Answers every path of the page itself with its one document, the nonce of this answer written into it. */
+export function servePage(folder: string) {
+  const html = readFileSync(join(folder, 'index.html'), 'utf8');
+  return (req: Request, res: Response, next: NextFunction): void => {
+    const page = (req.method === 'GET' || req.method === 'HEAD') && !req.path.startsWith('/api') && !/\.[a-z0-9]+$/i.test(req.path);
+    if (!page) return next();
+    res.type('html').set('Cache-Control', 'no-cache').send(html.replace('__CSP_NONCE__', res.locals['nonce'] as string));
+  };
+}
