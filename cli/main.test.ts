@@ -72,7 +72,11 @@ test.each<[string, string, RegExp]>([
   ['a newer file', file({ ...PRINT_SHED, version: 9 }, 'newer.json'), /\/version: .*newer program.*given 9/],
   ['an extra field', file({ ...PRINT_SHED, extra: true }, 'extra.json'), /\/extra: this field is not known/],
   ['a deeply nested file', file(`${'['.repeat(100_000)}${']'.repeat(100_000)}`, 'deep.json'), /not a project file/],
-  ['a deep field', file(`{"format":"ruvok-project","version":1,"pieces":${'['.repeat(5000)}${']'.repeat(5000)}}`, 'deeper.json'), /nested more than 100 levels/],
+  [
+    'a deep field',
+    file(`{"format":"ruvok-project","version":1,"pieces":${'['.repeat(5000)}${']'.repeat(5000)}}`, 'deeper.json'),
+    /nested more than 100 levels/,
+  ],
   ['a file of 50 MB', file(`"${'x'.repeat(50_000_000)}"`, 'large.json'), /50 MB/],
 ])('%s is refused with code 2 and the path of the fault', (_, path, message) => {
   const { code, err, out } = run('check', path);

@@ -46,7 +46,11 @@ interface Call {
 function readCall(args: readonly string[]): Call {
   let parsed;
   try {
-    parsed = parseArgs({ args: [...args], allowPositionals: true, options: { piece: { type: 'string' }, csv: { type: 'boolean' }, help: { type: 'boolean', short: 'h' } } });
+    parsed = parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: { piece: { type: 'string' }, csv: { type: 'boolean' }, help: { type: 'boolean', short: 'h' } },
+    });
   } catch (error) {
     throw new Refused(`${error instanceof Error ? error.message : 'bad call'}\n\n${USAGE}`);
   }
@@ -66,7 +70,8 @@ function readFile(path: string): ProjectFile {
   let text: string;
   try {
     const bytes = statSync(path).size;
-    if (bytes > 4 * LARGEST_FILE) throw new Refused(`${path}: /: this file is ${Math.round(bytes / 1e6)} MB; accepted: at most ${LARGEST_FILE / 1e6} MB\n`);
+    if (bytes > 4 * LARGEST_FILE)
+      throw new Refused(`${path}: /: this file is ${Math.round(bytes / 1e6)} MB; accepted: at most ${LARGEST_FILE / 1e6} MB\n`);
     text = readFileSync(path, 'utf8');
   } catch (error) {
     if (error instanceof Refused) throw error;

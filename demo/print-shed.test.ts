@@ -14,7 +14,8 @@ function solved(id: string, ...edits: readonly PieceEdit[]): Solution {
   return solve(edits.reduce(applyEdit, piece), workshop, {});
 }
 
-const clear = (s: Solution, space: string, what: 'width' | 'height' | 'depth') => toMm(s.shape.spaces.get(space)?.clear[what].value as Length);
+const clear = (s: Solution, space: string, what: 'width' | 'height' | 'depth') =>
+  toMm(s.shape.spaces.get(space)?.clear[what].value as Length);
 const part = (s: Solution, id: string) => s.parts.find((p) => p.id === id);
 const check = (s: Solution, id: string) => s.checks.find((c) => c.id === id);
 
@@ -97,7 +98,9 @@ describe('the ink case in millimetres', () => {
 
   test('every load reaches the floor: the mass of the case and of what stands in it', () => {
     const things = Object.entries(PRINT_SHED.things);
-    const standing = [...ink.shape.spaces.values()].flatMap((s) => s.space.things).reduce((kg, t) => kg + t.count * (things.find(([id]) => id === t.thing)?.[1].mass ?? 0), 0);
+    const standing = [...ink.shape.spaces.values()]
+      .flatMap((s) => s.space.things)
+      .reduce((kg, t) => kg + t.count * (things.find(([id]) => id === t.thing)?.[1].mass ?? 0), 0);
     expect(ink.carried.floor).toBeCloseTo((ink.carried.massKg + standing) * 9.81, 6);
   });
 });
@@ -124,7 +127,13 @@ describe('sag of the loose shelf by itself: 304 deep, span 575.1, 70 kg', () => 
 
   test('the divider that stands on an unsupported bottom: 1150 N on 1168 is some 28 mm', () => {
     const EI = gluedStiffness([{ E: 9000, width: 320, height: 17.6, top: 0 }]);
-    const result = solveBeam({ length: 1168, stretches: [{ to: 1168, EI }], supports: [{ x: 0 }, { x: 1168 }], lines: [], points: [{ x: 584, newtons: 1150 }] });
+    const result = solveBeam({
+      length: 1168,
+      stretches: [{ to: 1168, EI }],
+      supports: [{ x: 0 }, { x: 1168 }],
+      lines: [],
+      points: [{ x: 584, newtons: 1150 }],
+    });
     expect(result.greatest.mm).toBeCloseTo((1150 * 1168 ** 3) / (48 * EI), 6);
     expect(Math.round(result.greatest.mm)).toBeGreaterThanOrEqual(27);
     expect(Math.round(result.greatest.mm)).toBeLessThanOrEqual(30);

@@ -18,7 +18,11 @@ const DOCS = '/api/docs';
 
 /** Builds the application; it does not listen yet. */
 export async function buildApp(config: Config, db: Database, log: Logger): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config, db), { logger: false, bodyParser: false, abortOnError: false });
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config, db), {
+    logger: false,
+    bodyParser: false,
+    abortOnError: false,
+  });
   app.setGlobalPrefix('api');
   app.use(pinoHttp({ logger: log, autoLogging: { ignore: (req) => req.method === 'GET' } }));
   app.use(DOCS, helmet({ contentSecurityPolicy: policy("'unsafe-inline'"), strictTransportSecurity: false }));

@@ -20,7 +20,8 @@ const DEFAULT_LEAST_FREE = 48 * 1024 * 1024;
 /** Reads the configuration. @throws RangeError for a port or a size that is none */
 export function readConfig(env: NodeJS.ProcessEnv, args: readonly string[], webFolder: string | null): Config {
   const port = Number(env['PORT'] ?? DEFAULT_PORT);
-  if (!Number.isInteger(port) || port < 0 || port > 65_535) throw new RangeError(`PORT is ${env['PORT']}; a number from 0 to 65535 is accepted`);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535)
+    throw new RangeError(`PORT is ${env['PORT']}; a number from 0 to 65535 is accepted`);
   const leastFree = Number(env['RUVOK_LEAST_FREE'] ?? DEFAULT_LEAST_FREE);
   if (!(leastFree >= 0)) throw new RangeError(`RUVOK_LEAST_FREE is ${env['RUVOK_LEAST_FREE']}; a number of bytes is accepted`);
   return {

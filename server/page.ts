@@ -33,6 +33,9 @@ export function servePage(folder: string) {
   return (req: Request, res: Response, next: NextFunction): void => {
     const page = (req.method === 'GET' || req.method === 'HEAD') && !req.path.startsWith('/api') && !/\.[a-z0-9]+$/i.test(req.path);
     if (!page) return next();
-    res.type('html').set('Cache-Control', 'no-cache').send(html.replace('__CSP_NONCE__', res.locals['nonce'] as string));
+    res
+      .type('html')
+      .set('Cache-Control', 'no-cache')
+      .send(html.replace('__CSP_NONCE__', res.locals['nonce'] as string));
   };
 }

@@ -32,7 +32,11 @@ function Missing({ children }: { children: ReactNode }) {
 function ProjectRoute() {
   const { project = '' } = useParams();
   return (
-    <ProjectProvider key={project} id={project} fallback={(error) => (error ? <Missing>{error.message}</Missing> : <Page role="status">Opening the shed…</Page>)}>
+    <ProjectProvider
+      key={project}
+      id={project}
+      fallback={(error) => (error ? <Missing>{error.message}</Missing> : <Page role="status">Opening the shed…</Page>)}
+    >
       <Outlet />
       <TroubleDialog />
     </ProjectProvider>

@@ -16,7 +16,17 @@ function beam(length: number, parts: Partial<BeamSpec>): BeamSpec {
 
 const references: readonly [name: string, spec: BeamSpec, mm: number, x: readonly number[]][] = [
   ['simple', beam(900, {}), 3.25520833, [450]],
-  ['both ends fixed', beam(900, { supports: [{ x: 0, fixed: true }, { x: 900, fixed: true }] }), 0.65104167, [450]],
+  [
+    'both ends fixed',
+    beam(900, {
+      supports: [
+        { x: 0, fixed: true },
+        { x: 900, fixed: true },
+      ],
+    }),
+    0.65104167,
+    [450],
+  ],
   ['two spans, both loaded', beam(1800, { supports: [{ x: 0 }, { x: 900 }, { x: 1800 }] }), 1.3540304, [379.382, 1420.618]],
   [
     'two spans, one loaded',
@@ -76,8 +86,21 @@ test('greatest moment and shear of a simple span: w L²/8 and w L/2', () => {
 
 test('a one-way support lets go where it would pull', () => {
   // 100 N on the overhang lifts the far end: what is left is a cantilever of no use, so a third support must hold it down.
-  const supports = [{ x: 0, oneWay: true }, { x: 300, oneWay: true }, { x: 600, oneWay: true }];
-  const { reactions } = solveBeam(beam(900, { supports, lines: [{ from: 0, to: 900, perMm: 0.01 }], points: [{ x: 750, newtons: 20 }, { x: 20, newtons: 50 }] }));
+  const supports = [
+    { x: 0, oneWay: true },
+    { x: 300, oneWay: true },
+    { x: 600, oneWay: true },
+  ];
+  const { reactions } = solveBeam(
+    beam(900, {
+      supports,
+      lines: [{ from: 0, to: 900, perMm: 0.01 }],
+      points: [
+        { x: 750, newtons: 20 },
+        { x: 20, newtons: 50 },
+      ],
+    }),
+  );
   expect(reactions.every((r) => r.newtons >= 0)).toBe(true);
   expect(reactions.reduce((sum, r) => sum + r.newtons, 0)).toBeCloseTo(79, 6);
 });

@@ -161,7 +161,10 @@ function shortestSpan({ supports, length }: Pick<BeamSpec, 'supports' | 'length'
 }
 
 function longestSpan(supports: readonly Support[]): number {
-  const places = supports.filter((s) => !s.lifted).map((s) => s.x as number).sort((a, b) => a - b);
+  const places = supports
+    .filter((s) => !s.lifted)
+    .map((s) => s.x as number)
+    .sort((a, b) => a - b);
   return places.slice(1).reduce((most, x, i) => Math.max(most, x - (places[i] as number)), 0);
 }
 
@@ -175,7 +178,13 @@ function bend(member: Member, load: Load, joints: readonly Joint[], total: numbe
     const { result } = sag;
     const supports = joints.map((j, i): Support => {
       const reaction = result.reactions[i];
-      return { carrier: j.carrier, how: j.how, x: (beam.supports[i]?.x ?? 0) + from, newtons: reaction?.newtons ?? 0, lifted: reaction?.lifted ?? false };
+      return {
+        carrier: j.carrier,
+        how: j.how,
+        x: (beam.supports[i]?.x ?? 0) + from,
+        newtons: reaction?.newtons ?? 0,
+        lifted: reaction?.lifted ?? false,
+      };
     });
     const span = longestSpan(supports);
     const verdict = judge(sag.mm, span, properties, workshop.settings);

@@ -20,7 +20,8 @@ const KDEF: Readonly<Record<CreepRow, readonly [number | null, number | null, nu
 const SCHOOL_HALF = { solid: 1.5, sheet: 2.0, metal: 1 } as const;
 
 /** By how much a lasting load's sag grows, or why that cannot be said. */
-export type Creep = { readonly judged: true; readonly factor: number; readonly basis: string } | { readonly judged: false; readonly reason: string };
+export type Creep =
+  { readonly judged: true; readonly factor: number; readonly basis: string } | { readonly judged: false; readonly reason: string };
 
 /** The long-term factor on the sag of lasting loads for a material in the project's service class and school. */
 export function creepOf(material: Material, settings: Pick<Settings, 'serviceClass' | 'creepSchool'>): Creep {
@@ -29,7 +30,11 @@ export function creepOf(material: Material, settings: Pick<Settings, 'serviceCla
     return { judged: false, reason: `${material.name} is not for service class ${settings.serviceClass}` };
   }
   if (settings.creepSchool === 'half') {
-    return { judged: true, factor: SCHOOL_HALF[material.form], basis: material.form === 'solid' ? 'half as much again, seasoned solid wood' : 'twice for panels, NDS' };
+    return {
+      judged: true,
+      factor: SCHOOL_HALF[material.form],
+      basis: material.form === 'solid' ? 'half as much again, seasoned solid wood' : 'twice for panels, NDS',
+    };
   }
   return { judged: true, factor: 1 + kdef, basis: `1 + kdef ${kdef}, EN 1995-1-1 table 3.2, service class ${settings.serviceClass}` };
 }

@@ -8,8 +8,7 @@ export type Severity = 'stop' | 'look' | 'good';
 
 /** A change that a check offers: to the piece, or to what was decided about its opening. */
 export type Change =
-  | { readonly target: 'piece'; readonly edit: PieceEdit }
-  | { readonly target: 'opening'; readonly id: string; readonly opening: Opening };
+  { readonly target: 'piece'; readonly edit: PieceEdit } | { readonly target: 'opening'; readonly id: string; readonly opening: Opening };
 
 export interface Fix {
   readonly label: Sentence;

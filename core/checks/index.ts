@@ -12,18 +12,17 @@ export { nameOf } from './members.js';
 
 /** Every check of a solved piece, worst first. */
 export function checksOf(piece: Piece, shape: Shape, carried: Carried, letters: Letters, workshop: Workshop): readonly Check[] {
-  const problems = shape.problems.map(
-    (p): Check => ({
-      id: p.id,
-      severity: p.stops ? 'stop' : 'look',
-      state: 'fails',
-      about: { kind: 'piece' },
-      sentence: p.sentence,
-      fixes: p.fixes.map((f) => pieceFix(f.label, f.edit)),
-    }),
-  );
+  const problems = shape.problems.map((p): Check => ({
+    id: p.id,
+    severity: p.stops ? 'stop' : 'look',
+    state: 'fails',
+    about: { kind: 'piece' },
+    sentence: p.sentence,
+    fixes: p.fixes.map((f) => pieceFix(f.label, f.edit)),
+  }));
   const opening = piece.opening ? workshop.openings.get(piece.opening) : undefined;
-  const place = piece.opening && opening && shape.members.length > 0 ? placeChecks({ piece, shape, openingId: piece.opening, opening }) : [];
+  const place =
+    piece.opening && opening && shape.members.length > 0 ? placeChecks({ piece, shape, openingId: piece.opening, opening }) : [];
   return worstFirst([
     ...problems,
     ...place,

@@ -45,9 +45,15 @@ function machining(piece: Piece, shape: Shape, letters: Letters): Check[] {
     const worst = leastLeft(member);
     if (!worst || worst.left * 3 >= member.thickness.value) return [];
     const through = worst.left <= ZERO;
-    const looser = pieceFix(say`Make the shelves loose, on pins`, { kind: 'piece', patch: { shelves: { ...piece.shelves, fix: 'loose' } } });
+    const looser = pieceFix(say`Make the shelves loose, on pins`, {
+      kind: 'piece',
+      patch: { shelves: { ...piece.shelves, fix: 'loose' } },
+    });
     const third = Math.floor(member.thickness.value / 3 / mm(0.5)) * mm(0.5);
-    const shallower = pieceFix(say`House them ${len(third as Length)} deep`, { kind: 'piece', patch: { shelves: { ...piece.shelves, housing: third as Length } } });
+    const shallower = pieceFix(say`House them ${len(third as Length)} deep`, {
+      kind: 'piece',
+      patch: { shelves: { ...piece.shelves, housing: third as Length } },
+    });
     return [
       {
         id: `machining-${member.id}`,
@@ -70,7 +76,14 @@ function sagCheck(carried: CarriedMember, letters: Letters, workshop: Workshop):
   const failsNow = verdict.today.state === 'fails';
   const kg = carried.standing.reduce((sum, s) => sum + s.kg, 0);
   const handed = carried.handed.reduce((sum, h) => sum + h.newtons, 0);
-  const load = kg > 0 && handed > 0 ? say`${mass(kg)} and ${force(handed)} from above` : kg > 0 ? say`${mass(kg)}` : handed > 0 ? say`${force(handed)} from above` : say`its own weight`;
+  const load =
+    kg > 0 && handed > 0
+      ? say`${mass(kg)} and ${force(handed)} from above`
+      : kg > 0
+        ? say`${mass(kg)}`
+        : handed > 0
+          ? say`${force(handed)} from above`
+          : say`its own weight`;
   const name = capital(nameOf(member, letters));
   const limit = limitName(workshop.settings.limit);
   const later = verdict.later ? say` and ${fine(verdict.later.mm)} in the long term` : say`, and later is not judged`;
@@ -89,7 +102,9 @@ function sagCheck(carried: CarriedMember, letters: Letters, workshop: Workshop):
 
 /** Members that are not judged, in one sentence, so that nothing unjudged looks green. */
 function notJudged(carried: Carried, letters: Letters): Check[] {
-  const open = [...carried.members.values()].filter((c) => c.state === 'not judged' && (c.member.role === 'shelf' || c.missing !== 'nothing is said to stand on it'));
+  const open = [...carried.members.values()].filter(
+    (c) => c.state === 'not judged' && (c.member.role === 'shelf' || c.missing !== 'nothing is said to stand on it'),
+  );
   const byReason = new Map<string, CarriedMember[]>();
   open.forEach((c) => {
     const reason = c.missing ?? 'something is missing';
@@ -151,7 +166,16 @@ export function memberChecks(piece: Piece, shape: Shape, carried: Carried, lette
   const judged = each.filter((c) => c.bending && c.state === 'fine').length;
   const good: Check[] =
     judged > 0
-      ? [{ id: 'sags-fine', severity: 'good', state: 'fine', about: { kind: 'piece' }, sentence: say`${judged === 1 ? '1 loaded member stays' : `${judged} loaded members stay`} well inside ${limitName(workshop.settings.limit)}, in the long term too.`, fixes: [] }]
+      ? [
+          {
+            id: 'sags-fine',
+            severity: 'good',
+            state: 'fine',
+            about: { kind: 'piece' },
+            sentence: say`${judged === 1 ? '1 loaded member stays' : `${judged} loaded members stay`} well inside ${limitName(workshop.settings.limit)}, in the long term too.`,
+            fixes: [],
+          },
+        ]
       : [];
   return [
     ...sags,

@@ -38,7 +38,10 @@ function fits({ piece, shape, openingId, opening }: PlaceContext): Check[] {
         },
       ];
     }
-    const fix = piece[reach].from === 'opening' ? [] : [pieceFix(say`Take the ${reach} from the opening`, { kind: 'piece', patch: { [reach]: { from: 'opening' } } })];
+    const fix =
+      piece[reach].from === 'opening'
+        ? []
+        : [pieceFix(say`Take the ${reach} from the opening`, { kind: 'piece', patch: { [reach]: { from: 'opening' } } })];
     return [
       {
         id: `fits-${reach}`,
@@ -79,13 +82,24 @@ function clearOf(obstacle: Obstacle, box: Box, context: PlaceContext): Fix[] {
   const room = least(opening.widths.map((r) => r.value));
   const slackFix = (part: keyof Opening['slack'], value: Length, what: string): Fix[] =>
     value > opening.slack[part]
-      ? [{ label: say`Leave ${len(value)} ${what}`, change: { target: 'opening', id: openingId, opening: { ...opening, slack: { ...opening.slack, [part]: value } } } }]
+      ? [
+          {
+            label: say`Leave ${len(value)} ${what}`,
+            change: { target: 'opening', id: openingId, opening: { ...opening, slack: { ...opening.slack, [part]: value } } },
+          },
+        ]
       : [];
   const behind = slackFix('behind', add(obstacle.z, obstacle.depth), 'behind');
-  const above = piece.height.from === 'opening' && obstacle.y > box.y1 / 2 ? slackFix('above', sub(least(opening.heights.map((r) => r.value)), obstacle.y), 'above') : [];
+  const above =
+    piece.height.from === 'opening' && obstacle.y > box.y1 / 2
+      ? slackFix('above', sub(least(opening.heights.map((r) => r.value)), obstacle.y), 'above')
+      : [];
   const fromLeft = add(obstacle.x, obstacle.width);
   const fromRight = sub(room, obstacle.x);
-  const side = piece.width.from === 'opening' && Math.min(fromLeft, fromRight) < room / 3 ? slackFix('side', Math.min(fromLeft, fromRight) as Length, 'at each side') : [];
+  const side =
+    piece.width.from === 'opening' && Math.min(fromLeft, fromRight) < room / 3
+      ? slackFix('side', Math.min(fromLeft, fromRight) as Length, 'at each side')
+      : [];
   return [...above, ...behind, ...side];
 }
 
@@ -116,13 +130,25 @@ function standsUp({ piece, shape, openingId, opening }: PlaceContext): Check {
   const room = standingHeight(openingId, opening).value;
   const about = { kind: 'piece' } as const;
   if (diagonal <= room) {
-    return { id: 'stands-up', severity: 'good', state: 'fine', about, sentence: say`Can be stood up in the room: ${len(diagonal)} across its corners, under ${len(room)}.`, fixes: [] };
+    return {
+      id: 'stands-up',
+      severity: 'good',
+      state: 'fine',
+      about,
+      sentence: say`Can be stood up in the room: ${len(diagonal)} across its corners, under ${len(room)}.`,
+      fixes: [],
+    };
   }
   const { base } = piece;
   const loose = base.kind === 'toe' ? hypot(sub(height, base.height), shape.overall.depth.value) : null;
   const fixes =
     base.kind === 'toe' && loose !== null && loose <= room
-      ? [pieceFix(say`Stand it on a loose plinth: then it is ${len(loose)} across its corners`, { kind: 'piece', patch: { base: { ...base, kind: 'plinth' } } })]
+      ? [
+          pieceFix(say`Stand it on a loose plinth: then it is ${len(loose)} across its corners`, {
+            kind: 'piece',
+            patch: { base: { ...base, kind: 'plinth' } },
+          }),
+        ]
       : [];
   return {
     id: 'stands-up',
@@ -137,7 +163,11 @@ function standsUp({ piece, shape, openingId, opening }: PlaceContext): Check {
 /** Whether the case goes through the door: its two smaller sizes must pass. */
 function passesDoor({ shape, opening }: PlaceContext): Check[] {
   if (!opening.door) return [];
-  const sizes = [shape.overall.width.value, shape.caseHeight.value, shape.overall.depth.value].sort((a, b) => a - b) as [Length, Length, Length];
+  const sizes = [shape.overall.width.value, shape.caseHeight.value, shape.overall.depth.value].sort((a, b) => a - b) as [
+    Length,
+    Length,
+    Length,
+  ];
   const door = [opening.door.width, opening.door.height].sort((a, b) => a - b) as [Length, Length];
   const passes = sizes[0] <= door[0] && sizes[1] <= door[1];
   return [

@@ -38,19 +38,17 @@ export function runChecks(piece: Piece, shape: Shape): Check[] {
   return [...shape.runs.values()].flatMap((run) => {
     const owner = shape.spaces.get(run.owner);
     const where = owner && owner.label !== 'inside' ? `${owner.label}: ` : '';
-    const conflicts = run.run.conflicts.map(
-      (conflict, i): Check => ({
-        id: `run-${run.owner}-${i}`,
-        severity: 'stop',
-        state: 'fails',
-        about: { kind: 'space', id: run.owner },
-        sentence:
-          conflict.kind === 'over'
-            ? say`${where}the ${run.axis === 'up' ? 'shelves' : 'dividers'} and spaces need ${len(conflict.by)} more than the ${len(run.run.total.value)} there is.`
-            : say`${where}${conflict.sentence}`,
-        fixes: conflict.ways.slice(0, MOST_WAYS).map((way) => pieceFix(way.label, editOf(piece, run, way.change))),
-      }),
-    );
+    const conflicts = run.run.conflicts.map((conflict, i): Check => ({
+      id: `run-${run.owner}-${i}`,
+      severity: 'stop',
+      state: 'fails',
+      about: { kind: 'space', id: run.owner },
+      sentence:
+        conflict.kind === 'over'
+          ? say`${where}the ${run.axis === 'up' ? 'shelves' : 'dividers'} and spaces need ${len(conflict.by)} more than the ${len(run.run.total.value)} there is.`
+          : say`${where}${conflict.sentence}`,
+      fixes: conflict.ways.slice(0, MOST_WAYS).map((way) => pieceFix(way.label, editOf(piece, run, way.change))),
+    }));
     const unfitted = run.run.unfitted.map((gap): Check => {
       const label = shape.spaces.get(gap)?.label ?? 'a space';
       return {

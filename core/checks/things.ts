@@ -20,7 +20,11 @@ function tooTall(space: PlacedSpace, block: Block, over: Length): Fix[] {
 
 function fewer(space: PlacedSpace, block: Block, count: number): Fix {
   const things = space.space.things.flatMap((t) => (t.thing === block.thingId ? (count > 0 ? [{ ...t, count }] : []) : [t]));
-  return pieceFix(count > 0 ? say`Leave ${count} of them here` : say`Take ${block.thing.name} out`, { kind: 'things', space: space.id, things });
+  return pieceFix(count > 0 ? say`Leave ${count} of them here` : say`Take ${block.thing.name} out`, {
+    kind: 'things',
+    space: space.id,
+    things,
+  });
 }
 
 function heights(space: PlacedSpace, blocks: readonly Block[]): Check[] {
@@ -50,7 +54,11 @@ function widths(piece: Piece, space: PlacedSpace, blocks: readonly Block[]): Che
   if (need.width <= clear) return [];
   const last = blocks.at(-1) as Block;
   const others = blocks.slice(0, -1).reduce((sum, b) => sum + b.width, 0);
-  const room = { width: Math.max(0, clear - others) as Length, height: space.clear.height.value, depth: sub(space.clear.depth.value, piece.shelves.setback) };
+  const room = {
+    width: Math.max(0, clear - others) as Length,
+    height: space.clear.height.value,
+    depth: sub(space.clear.depth.value, piece.shelves.setback),
+  };
   const fit = Math.min(last.count, howMany(last.thing, room).count);
   return [
     {
@@ -86,16 +94,14 @@ function depths(piece: Piece, space: PlacedSpace, blocks: readonly Block[]): Che
 export function thingChecks(piece: Piece, shape: Shape, workshop: Workshop): Check[] {
   return [...shape.spaces.values()].flatMap((space): Check[] => {
     const gone = space.space.things.filter((t) => !workshop.things.has(t.thing));
-    const missing = gone.map(
-      (t): Check => ({
-        id: `unknown-${space.id}-${t.thing}`,
-        severity: 'look',
-        state: 'not judged',
-        about: { kind: 'space', id: space.id },
-        sentence: say`Something in ${space.label} is no longer among the things.`,
-        fixes: [pieceFix(say`Take it out`, { kind: 'things', space: space.id, things: space.space.things.filter((o) => !gone.includes(o)) })],
-      }),
-    );
+    const missing = gone.map((t): Check => ({
+      id: `unknown-${space.id}-${t.thing}`,
+      severity: 'look',
+      state: 'not judged',
+      about: { kind: 'space', id: space.id },
+      sentence: say`Something in ${space.label} is no longer among the things.`,
+      fixes: [pieceFix(say`Take it out`, { kind: 'things', space: space.id, things: space.space.things.filter((o) => !gone.includes(o)) })],
+    }));
     if (space.blocks.length === 0 || space.space.split) return missing;
     const faults = [...heights(space, space.blocks), ...widths(piece, space, space.blocks), ...depths(piece, space, space.blocks)];
     if (faults.length > 0 || !space.within) return [...missing, ...faults];

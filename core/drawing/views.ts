@@ -39,12 +39,18 @@ function isCut(box: Box, view: View, cut: Length): boolean {
 function membersIn(solution: Solution, view: View, cut: Length): PlainShape[] {
   const members = solution.shape.members.map((member) => ({ member, box: boxOf(member) }));
   if (view === 'front') {
-    return [...members].sort((a, b) => a.box.z1 - b.box.z1).map(({ member, box }) => memberShape(member, box, view, member.role === 'bearer' || member.role === 'plinth end'));
+    return [...members]
+      .sort((a, b) => a.box.z1 - b.box.z1)
+      .map(({ member, box }) => memberShape(member, box, view, member.role === 'bearer' || member.role === 'plinth end'));
   }
   const beyond = members.filter(({ box }) => !isCut(box, view, cut) && (view === 'side' ? box.x0 > cut : box.y1 < cut));
   const met = members.filter(({ box }) => isCut(box, view, cut));
-  const side = view === 'side' ? beyond.filter(({ member }) => member.role === 'side') : beyond.filter(({ member }) => member.role === 'bottom');
-  return [...side.slice(-1).map(({ member, box }) => memberShape(member, box, view, true)), ...met.map(({ member, box }) => memberShape(member, box, view, false))];
+  const side =
+    view === 'side' ? beyond.filter(({ member }) => member.role === 'side') : beyond.filter(({ member }) => member.role === 'bottom');
+  return [
+    ...side.slice(-1).map(({ member, box }) => memberShape(member, box, view, true)),
+    ...met.map(({ member, box }) => memberShape(member, box, view, false)),
+  ];
 }
 
 const MOST_THINGS = 240;
@@ -81,7 +87,8 @@ function thingShapes(space: PlacedSpace, view: View, setback: Length): PlainShap
     const across = view === 'side' ? rows : columns;
     const up = view === 'top' ? rows : layers;
     if (across * up > MOST_THINGS) return [rect(whole, of)];
-    const size = view === 'front' ? [stance.width, stance.height] : view === 'side' ? [stance.depth, stance.height] : [stance.width, stance.depth];
+    const size =
+      view === 'front' ? [stance.width, stance.height] : view === 'side' ? [stance.depth, stance.height] : [stance.width, stance.depth];
     const [w, h] = size.map((l) => toMm(l)) as [number, number];
     return Array.from({ length: across * up }, (_, i): PlainShape => {
       const x = whole.x + (i % across) * w;

@@ -15,9 +15,7 @@ function line(sign: SumLine['sign'], figure: Figure<Unit>, fallback = ''): SumLi
   const op = figure.operation;
   const label = figure.label ?? (op.kind === 'times' ? (op.of.label ?? fallback) : fallback);
   const opens = op.kind !== 'leaf' && !(op.kind === 'times' && op.of.operation.kind === 'leaf');
-  return op.kind === 'times'
-    ? { sign, figure, label, times: { by: op.by, each: op.of }, opens }
-    : { sign, figure, label, opens };
+  return op.kind === 'times' ? { sign, figure, label, times: { by: op.by, each: op.of }, opens } : { sign, figure, label, opens };
 }
 
 /** The lines of a chain of plus and minus, down to leaves and to figures that have a name. */
@@ -49,10 +47,7 @@ function working(figure: Figure<Unit>): SumLine[] {
       return shared ? [...workingWithAnswer(first), ...lines.slice(1)] : lines;
     }
     case 'times':
-      return [
-        line('', op.of),
-        { sign: '×', figure: Figure.leaf('count', op.by, op.note ?? ''), label: op.note ?? '', opens: false },
-      ];
+      return [line('', op.of), { sign: '×', figure: Figure.leaf('count', op.by, op.note ?? ''), label: op.note ?? '', opens: false }];
     case 'over': {
       const above = working(op.of);
       const subtotal = above.length > 1 ? [line('=', op.of, 'left to share')] : [];

@@ -8,7 +8,23 @@ function cell(value: string | number): string {
   return /[",\r\n]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text;
 }
 
-const HEADER = ['letters', 'name', 'count', 'hand', 'length', 'width', 'thickness', 'cut length', 'cut width', 'stock', 'edges', 'machining', 'length mm', 'width mm', 'thickness mm'];
+const HEADER = [
+  'letters',
+  'name',
+  'count',
+  'hand',
+  'length',
+  'width',
+  'thickness',
+  'cut length',
+  'cut width',
+  'stock',
+  'edges',
+  'machining',
+  'length mm',
+  'width mm',
+  'thickness mm',
+];
 
 /** Which edges of a part are covered or eased, as builders note it. */
 export function edgesText(part: Part): string {

@@ -7,7 +7,8 @@ export function pieceFaults(piece: Piece, path: string): readonly Fault[] {
   const faults: Fault[] = [];
   const seen = new Set<string>();
   const once = (id: string) => {
-    if (seen.has(id)) faults.push({ path: `${path}/interior`, message: `the id ${id} stands twice`, given: id, accepted: 'each node id once in a piece' });
+    if (seen.has(id))
+      faults.push({ path: `${path}/interior`, message: `the id ${id} stands twice`, given: id, accepted: 'each node id once in a piece' });
     seen.add(id);
   };
   for (const { space } of spacesOf(piece.interior)) {

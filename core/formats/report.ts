@@ -82,7 +82,11 @@ export function reportSolution(solution: Solution, grid: Length) {
   const { shape } = solution;
   return {
     name: solution.piece.name,
-    overall: { width: reported(shape.overall.width.value), height: reported(shape.overall.height.value), depth: reported(shape.overall.depth.value) },
+    overall: {
+      width: reported(shape.overall.width.value),
+      height: reported(shape.overall.height.value),
+      depth: reported(shape.overall.depth.value),
+    },
     spaces: [...shape.spaces.values()].map((s) => ({
       id: s.id,
       label: s.label,
@@ -96,7 +100,12 @@ export function reportSolution(solution: Solution, grid: Length) {
       axis: r.axis,
       total: reported(r.run.total.value),
       residues: r.run.residues.map((x) => ({ gap: x.gap, ...reported(x.amount) })),
-      marks: marksOf(r.run, grid).map((m) => ({ member: m.member, near: reported(m.near.value), far: reported(m.far.value), chainedError: reported(m.chainedError) })),
+      marks: marksOf(r.run, grid).map((m) => ({
+        member: m.member,
+        near: reported(m.near.value),
+        far: reported(m.far.value),
+        chainedError: reported(m.chainedError),
+      })),
       conflicts: r.run.conflicts.map((c) => ({ kind: c.kind, by: reported(c.by), ways: c.ways.map((w) => writeExactly(w.label)) })),
     })),
     loads: reportLoads(solution),

@@ -1,6 +1,19 @@
 import { say, size, type Figure } from '../figure/index.js';
 import { ZERO, type Length } from '../length/index.js';
-import { findMember, findSpace, spacesOf, type Axis, type Box, type DividingMember, type Neighbours, type Piece, type PlacedRun, type PlacedSpace, type ShapeProblem, type Space } from '../piece/index.js';
+import {
+  findMember,
+  findSpace,
+  spacesOf,
+  type Axis,
+  type Box,
+  type DividingMember,
+  type Neighbours,
+  type Piece,
+  type PlacedRun,
+  type PlacedSpace,
+  type ShapeProblem,
+  type Space,
+} from '../piece/index.js';
 import { solveRun, type PlacedLine, type Rounding, type RunLine, type RunSpec } from '../run/index.js';
 
 import { blockIn } from '../things/index.js';
@@ -53,7 +66,10 @@ class Division {
       const region = this.regions.get(space.id);
       if (!region) continue;
       const line = parent ? this.lineOf(parent.space.id, space.id) : null;
-      this.spaces.set(space.id, this.placed(space, region, parent && line ? { owner: parent.space.id, axis: parent.axis, line } : null, depth));
+      this.spaces.set(
+        space.id,
+        this.placed(space, region, parent && line ? { owner: parent.space.id, axis: parent.axis, line } : null, depth),
+      );
     }
     return { spaces: this.spaces, runs: this.runs, problems: this.problems };
   }

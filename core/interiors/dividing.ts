@@ -55,7 +55,10 @@ function shelf({ piece, space, line, spec, datum, stockId, stock }: Making): Div
   const ends = allowanceOf(piece, spec, true);
   const length = lengthBetween(space.clear.width, ends);
   const setback = piece.shelves.setback;
-  const width = setback === ZERO ? space.clear.depth : space.clear.depth.minus(size('back from the front', setback, { kind: 'choice', ref: 'piece:shelves' }));
+  const width =
+    setback === ZERO
+      ? space.clear.depth
+      : space.clear.depth.minus(size('back from the front', setback, { kind: 'choice', ref: 'piece:shelves' }));
   const id = dividingMemberId(spec.id, 'up');
   const reach = reachAtEnd(ends);
   const origin = { x: sub(space.box.x0, reach), y: add(datum, line.near.value), z: sub(space.box.z1, setback) };

@@ -11,8 +11,7 @@ export interface LengthProblem {
 
 /** An entry as it was understood, or why it was not. */
 export type LengthReading =
-  | { readonly ok: true; readonly length: Length; readonly echo: string }
-  | { readonly ok: false; readonly problem: LengthProblem };
+  { readonly ok: true; readonly length: Length; readonly echo: string } | { readonly ok: false; readonly problem: LengthProblem };
 
 /** What a reader takes a bare number for, and the bounds of what makes sense in the place. */
 export interface ReadingOptions {
@@ -57,7 +56,15 @@ class Refusal extends Error {
 }
 
 const VULGAR: Readonly<Record<string, string>> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅓': '1/3', '⅔': '2/3',
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '⅓': '1/3',
+  '⅔': '2/3',
 };
 
 /** Brings marks that keyboards vary to one form, so that each kept index still points at its place. */

@@ -54,7 +54,9 @@ export interface Likeness {
 export function likenessOf(member: Member): Likeness {
   const marking = markingOf(member);
   const sizes = `${member.stockId} ${member.length.amount} ${member.width.amount} ${member.thickness.amount}`;
-  const turned = ALL.filter(isTurn).map((t) => textOf(marking, t)).sort();
+  const turned = ALL.filter(isTurn)
+    .map((t) => textOf(marking, t))
+    .sort();
   const all = ALL.map((t) => textOf(marking, t)).sort();
   return { same: `${sizes} ${turned[0]}`, either: `${sizes} ${all[0]}` };
 }

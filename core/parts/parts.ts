@@ -54,8 +54,16 @@ function edgingAlong(edges: readonly Edges[keyof Edges][], banding: Length): Fig
  * @param step the grid of the shop that cutting sizes are brought to
  * @returns the parts in the order of the members, and the ledger with any new letters
  */
-export function partsOf(members: readonly Member[], ledger: Letters, banding: Length, step: Length): { parts: readonly Part[]; letters: Letters } {
-  const letters = letter(members.map((m) => m.id), ledger);
+export function partsOf(
+  members: readonly Member[],
+  ledger: Letters,
+  banding: Length,
+  step: Length,
+): { parts: readonly Part[]; letters: Letters } {
+  const letters = letter(
+    members.map((m) => m.id),
+    ledger,
+  );
   const parts = members.map((member): Part => {
     const { edges } = member;
     return {

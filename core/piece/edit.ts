@@ -10,11 +10,23 @@ export type PieceEdit =
   | { readonly kind: 'bounds'; readonly space: string; readonly least?: Length; readonly greatest?: Length }
   | { readonly kind: 'name'; readonly space: string; readonly name: string }
   /** Divides an open space into one more than the count of new members; its things stay in the first part. */
-  | { readonly kind: 'split'; readonly space: string; readonly axis: Axis; readonly members: readonly string[]; readonly spaces: readonly string[] }
+  | {
+      readonly kind: 'split';
+      readonly space: string;
+      readonly axis: Axis;
+      readonly members: readonly string[];
+      readonly spaces: readonly string[];
+    }
   /** Puts a new member after a space in its run, with a new shared space beyond it. */
   | { readonly kind: 'add'; readonly space: string; readonly member: string; readonly beyond: string }
   /** Makes all spaces of a divided space share equally, with so many members; further ones get the new ids, those too many go from the far end. */
-  | { readonly kind: 'even'; readonly space: string; readonly members: number; readonly newMembers: readonly string[]; readonly newSpaces: readonly string[] }
+  | {
+      readonly kind: 'even';
+      readonly space: string;
+      readonly members: number;
+      readonly newMembers: readonly string[];
+      readonly newSpaces: readonly string[];
+    }
   /** Takes a member out; the spaces beside it become one, with the things of both. */
   | { readonly kind: 'drop'; readonly member: string }
   | { readonly kind: 'pin'; readonly member: string; readonly at: Length | null }

@@ -30,7 +30,8 @@ export interface Point {
 }
 
 /** One side of an outline: a straight line to a point, or an arc to it that bulges by `bulge` (tangent of a quarter of its angle, left positive). */
-export type OutlineSide = { readonly kind: 'line'; readonly to: Point } | { readonly kind: 'arc'; readonly to: Point; readonly bulge: number };
+export type OutlineSide =
+  { readonly kind: 'line'; readonly to: Point } | { readonly kind: 'arc'; readonly to: Point; readonly bulge: number };
 
 /** A closed outline in u and v. */
 export interface Outline {
@@ -65,7 +66,14 @@ export type Feature =
       /** The member that goes in. */
       readonly mate: string;
     }
-  | { readonly kind: 'hole'; readonly face: Face; readonly at: Point; readonly diameter: Length; readonly depth: Length; readonly mate: string };
+  | {
+      readonly kind: 'hole';
+      readonly face: Face;
+      readonly at: Point;
+      readonly diameter: Length;
+      readonly depth: Length;
+      readonly mate: string;
+    };
 
 /** What becomes of an edge. */
 export type EdgeTreatment = 'square' | 'eased' | 'banded';
@@ -124,7 +132,11 @@ function along(frame: Frame, axis: 0 | 1 | 2, u: Length, v: Length, n: Length): 
 export function boxOf(member: Member): Box {
   const { frame } = member;
   const ends = ([axis, start]: readonly [0 | 1 | 2, Length]) => {
-    const spans = [along(frame, axis, member.length.value, ZERO, ZERO), along(frame, axis, ZERO, member.width.value, ZERO), along(frame, axis, ZERO, ZERO, member.thickness.value)];
+    const spans = [
+      along(frame, axis, member.length.value, ZERO, ZERO),
+      along(frame, axis, ZERO, member.width.value, ZERO),
+      along(frame, axis, ZERO, ZERO, member.thickness.value),
+    ];
     const low = spans.reduce((sum, s) => sum + Math.min(0, s), 0) as Length;
     const high = spans.reduce((sum, s) => sum + Math.max(0, s), 0) as Length;
     return [add(start, low), add(start, high)] as const;

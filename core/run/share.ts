@@ -1,4 +1,4 @@
-import { Figure, size } from '../figure/index.js';
+import { type Figure, size } from '../figure/index.js';
 import { ZERO, floorTo, sub, type Length } from '../length/index.js';
 import type { Rounding } from './rule.js';
 import type { Residue, RunGap } from './types.js';

@@ -20,9 +20,7 @@ function heldSize(lines: readonly RunLine[], gap: RunGap): Figure | null {
     case 'fit':
       if (!gap.need) return null;
       return (
-        rule.clearance === ZERO
-          ? gap.need
-          : gap.need.plus(size('clearance', rule.clearance, { kind: 'choice', ref: `gap:${gap.id}` }))
+        rule.clearance === ZERO ? gap.need : gap.need.plus(size('clearance', rule.clearance, { kind: 'choice', ref: `gap:${gap.id}` }))
       ).named(`${gap.label}, fits what stands in it`);
     case 'grid': {
       const steps = size('pitch', rule.pitch, { kind: 'choice', ref: `gap:${gap.id}` }).times(rule.steps);

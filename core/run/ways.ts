@@ -27,7 +27,13 @@ function resizeTotal(spec: RunSpec, total: Length, change: Length): readonly Way
 }
 
 /** Ways to give back `by` that a stretch of a run has too much. */
-function waysToShrink(spec: RunSpec, lines: readonly RunLine[], sizes: ReadonlyMap<string, Length>, by: Length, total: Length): readonly WayOut[] {
+function waysToShrink(
+  spec: RunSpec,
+  lines: readonly RunLine[],
+  sizes: ReadonlyMap<string, Length>,
+  by: Length,
+  total: Length,
+): readonly WayOut[] {
   const held = gapsOf(lines).filter((gap) => !isFree(gap));
   const smaller = held.flatMap((gap): WayOut[] => {
     const now = sizes.get(gap.id) ?? ZERO;
@@ -41,37 +47,37 @@ function waysToShrink(spec: RunSpec, lines: readonly RunLine[], sizes: ReadonlyM
       },
     ];
   });
-  const shared = held.map(
-    (gap): WayOut => ({
-      label: say`Let ${gap.label} share what is left`,
-      change: { kind: 'rule', gap: gap.id, rule: share },
-      weight: 0.5,
-    }),
-  );
+  const shared = held.map((gap): WayOut => ({
+    label: say`Let ${gap.label} share what is left`,
+    change: { kind: 'rule', gap: gap.id, rule: share },
+    weight: 0.5,
+  }));
   const unbound = gapsOf(lines)
     .filter((gap) => isFree(gap) && gap.least !== undefined)
-    .map(
-      (gap): WayOut => ({
-        label: say`Take away the least size of ${gap.label}`,
-        change: { kind: 'unbound', gap: gap.id },
-        weight: 0.4,
-      }),
-    );
+    .map((gap): WayOut => ({
+      label: say`Take away the least size of ${gap.label}`,
+      change: { kind: 'unbound', gap: gap.id },
+      weight: 0.4,
+    }));
   const dropped = lines
     .filter((line) => line.kind === 'member')
     .slice(-1)
-    .map(
-      (member): WayOut => ({
-        label: say`Leave out ${member.label}`,
-        change: { kind: 'drop', member: member.id },
-        weight: 0.8,
-      }),
-    );
+    .map((member): WayOut => ({
+      label: say`Leave out ${member.label}`,
+      change: { kind: 'drop', member: member.id },
+      weight: 0.8,
+    }));
   return byWeight([...smaller, ...shared, ...unbound, ...dropped, ...resizeTotal(spec, total, by)]);
 }
 
 /** Ways to take up `by` that nothing in a stretch of a run takes. */
-function waysToGrow(spec: RunSpec, lines: readonly RunLine[], sizes: ReadonlyMap<string, Length>, by: Length, total: Length): readonly WayOut[] {
+function waysToGrow(
+  spec: RunSpec,
+  lines: readonly RunLine[],
+  sizes: ReadonlyMap<string, Length>,
+  by: Length,
+  total: Length,
+): readonly WayOut[] {
   const gaps = gapsOf(lines);
   const larger = gaps
     .filter((gap) => !isFree(gap))
@@ -92,13 +98,11 @@ function waysToGrow(spec: RunSpec, lines: readonly RunLine[], sizes: ReadonlyMap
     });
   const unbound = gaps
     .filter((gap) => isFree(gap) && gap.greatest !== undefined)
-    .map(
-      (gap): WayOut => ({
-        label: say`Take away the greatest size of ${gap.label}`,
-        change: { kind: 'unbound', gap: gap.id },
-        weight: 0.4,
-      }),
-    );
+    .map((gap): WayOut => ({
+      label: say`Take away the greatest size of ${gap.label}`,
+      change: { kind: 'unbound', gap: gap.id },
+      weight: 0.4,
+    }));
   return byWeight([...larger, ...unbound, ...resizeTotal(spec, total, -by as Length)]);
 }
 

@@ -15,7 +15,8 @@ type Sizes = Map<string, Omit<Moved, 'before' | 'after'> & { size: Length }>;
 
 function sizesOf(solution: Solution): Sizes {
   const sizes: Sizes = new Map();
-  const put = (kind: Moved['kind'], id: string, label: string, what: Moved['what'], size: Length) => sizes.set(`${kind}/${id}/${what}`, { kind, id, label, what, size });
+  const put = (kind: Moved['kind'], id: string, label: string, what: Moved['what'], size: Length) =>
+    sizes.set(`${kind}/${id}/${what}`, { kind, id, label, what, size });
   for (const what of ['width', 'height', 'depth'] as const) put('overall', 'piece', 'overall', what, solution.shape.overall[what].value);
   for (const space of solution.shape.spaces.values()) {
     if (!space.within) continue;

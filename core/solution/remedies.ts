@@ -47,26 +47,44 @@ function forDividing(piece: Piece, workshop: Workshop, node: string): Candidate[
   if (below && !below.split) {
     const spaces = freshIds(taken, `${below.id}-part`, 2);
     const members = freshIds(taken, `${below.id}-divider`, 1);
-    candidates.push({ label: say`Put an upright in the middle of the space under it`, edit: { kind: 'split', space: below.id, axis: 'across', members, spaces } });
+    candidates.push({
+      label: say`Put an upright in the middle of the space under it`,
+      edit: { kind: 'split', space: below.id, axis: 'across', members, spaces },
+    });
   }
   const column = findSpace(piece.interior, found.owner.id);
   if (column?.parent?.axis === 'across') {
     const [member] = freshIds(taken, 'divider', 1);
     const [beyond] = freshIds(taken, 'bay', 1);
-    if (member && beyond) candidates.push({ label: say`One more divider, so that every bay is narrower`, edit: { kind: 'add', space: column.space.id, member, beyond } });
+    if (member && beyond)
+      candidates.push({
+        label: say`One more divider, so that every bay is narrower`,
+        edit: { kind: 'add', space: column.space.id, member, beyond },
+      });
   }
   return candidates;
 }
 
 function forCase(piece: Piece, workshop: Workshop, memberId: string): Candidate[] {
-  const candidates = otherStock(workshop, piece.stock.sides, (id) => ({ kind: 'piece', patch: { stock: { ...piece.stock, sides: id } } })).map((c) => ({
+  const candidates = otherStock(workshop, piece.stock.sides, (id) => ({
+    kind: 'piece',
+    patch: { stock: { ...piece.stock, sides: id } },
+  })).map((c) => ({
     ...c,
     label: say`${c.label} for the whole case`,
   }));
   if (memberId !== CASE.bottom || piece.base.kind === 'none') return candidates;
   const { base } = piece;
-  if (!base.bearers) candidates.unshift({ label: say`Put a bearer under each divider, down to the floor`, edit: { kind: 'piece', patch: { base: { ...base, bearers: true } } } });
-  if (base.kind === 'toe') candidates.push({ label: say`Stand the case on a loose plinth`, edit: { kind: 'piece', patch: { base: { ...base, kind: 'plinth' } } } });
+  if (!base.bearers)
+    candidates.unshift({
+      label: say`Put a bearer under each divider, down to the floor`,
+      edit: { kind: 'piece', patch: { base: { ...base, bearers: true } } },
+    });
+  if (base.kind === 'toe')
+    candidates.push({
+      label: say`Stand the case on a loose plinth`,
+      edit: { kind: 'piece', patch: { base: { ...base, kind: 'plinth' } } },
+    });
   return candidates;
 }
 
@@ -91,7 +109,9 @@ export function remediesFor(before: Solution, workshop: Workshop, ledger: Letter
     const member = after.carried.members.get(memberId);
     if (!member || after.shape.runs.size < before.shape.runs.size) return [];
     const passes = member.state === 'fine' || member.state === 'close';
-    const stops = after.checks.some((c) => c.severity === 'stop' && c.state === 'fails' && !before.checks.some((b) => b.id === c.id) && !c.id.startsWith('sag-'));
+    const stops = after.checks.some(
+      (c) => c.severity === 'stop' && c.state === 'fails' && !before.checks.some((b) => b.id === c.id) && !c.id.startsWith('sag-'),
+    );
     if (!passes || stops) return [];
     return [
       {

@@ -46,7 +46,11 @@ function wood(solution: Solution, id: string, label: string, axis: TapeAxis): Ba
 /** The spaces from the whole interior down to one. */
 function pathTo(solution: Solution, spaceId: string): readonly PlacedSpace[] {
   const path: PlacedSpace[] = [];
-  for (let space = solution.shape.spaces.get(spaceId); space; space = space.within ? solution.shape.spaces.get(space.within.owner) : undefined) {
+  for (
+    let space = solution.shape.spaces.get(spaceId);
+    space;
+    space = space.within ? solution.shape.spaces.get(space.within.owner) : undefined
+  ) {
     path.unshift(space);
   }
   return path;
@@ -60,7 +64,17 @@ function runLinesOf(solution: Solution, run: PlacedRun, inner: (spaceId: string)
     if (line.kind === 'gap') return inner(line.id);
     const spec = specs.get(line.id);
     const held = spec?.at !== undefined ? 'pinned' : spec?.sameAs !== undefined ? 'aligned' : undefined;
-    return [{ id: line.id, kind: 'wood', label: line.label, size, node: line.id, selects: dividingMemberId(line.id, run.axis), ...(held ? { held } : {}) }];
+    return [
+      {
+        id: line.id,
+        kind: 'wood',
+        label: line.label,
+        size,
+        node: line.id,
+        selects: dividingMemberId(line.id, run.axis),
+        ...(held ? { held } : {}),
+      },
+    ];
   });
 }
 
@@ -106,7 +120,17 @@ function deepLines(solution: Solution): Bare[] {
   const rule = solution.piece.back;
   const back = wood(solution, CASE.back, 'back', 'deep');
   const inset: Bare[] =
-    rule.kind === 'groove' && rule.inset > 0 ? [{ id: 'inset', kind: 'gap', label: 'behind the back', selects: CASE.back, size: Figure.leaf('length', rule.inset, 'behind the back') }] : [];
+    rule.kind === 'groove' && rule.inset > 0
+      ? [
+          {
+            id: 'inset',
+            kind: 'gap',
+            label: 'behind the back',
+            selects: CASE.back,
+            size: Figure.leaf('length', rule.inset, 'behind the back'),
+          },
+        ]
+      : [];
   return [...inset, ...back, { id: root.id, kind: 'gap', label: 'inside depth', selects: root.id, size: root.clear.depth }];
 }
 
@@ -124,11 +148,27 @@ export function tapeThrough(solution: Solution, spaceId: string, axis: TapeAxis)
   const path = new Set(pathTo(solution, spaceId).map((s) => s.id));
   const inside = within(solution, root, axis, path);
   if (axis === 'across') {
-    return { axis, overall, lines: placed([...wood(solution, CASE.left, 'left side', axis), ...inside, ...wood(solution, CASE.right, 'right side', axis)]) };
+    return {
+      axis,
+      overall,
+      lines: placed([...wood(solution, CASE.left, 'left side', axis), ...inside, ...wood(solution, CASE.right, 'right side', axis)]),
+    };
   }
   const base: Bare[] =
     piece.base.kind === 'none'
       ? []
-      : [{ id: 'base', kind: 'wood', selects: piece.base.kind === 'toe' ? CASE.toe : CASE.front, label: piece.base.kind === 'toe' ? 'toe' : 'plinth', size: Figure.leaf('length', piece.base.height, piece.base.kind, { kind: 'choice', ref: 'piece:base' }) }];
-  return { axis, overall, lines: placed([...base, ...wood(solution, CASE.bottom, 'bottom', axis), ...inside, ...wood(solution, CASE.top, 'top', axis)]) };
+      : [
+          {
+            id: 'base',
+            kind: 'wood',
+            selects: piece.base.kind === 'toe' ? CASE.toe : CASE.front,
+            label: piece.base.kind === 'toe' ? 'toe' : 'plinth',
+            size: Figure.leaf('length', piece.base.height, piece.base.kind, { kind: 'choice', ref: 'piece:base' }),
+          },
+        ];
+  return {
+    axis,
+    overall,
+    lines: placed([...base, ...wood(solution, CASE.bottom, 'bottom', axis), ...inside, ...wood(solution, CASE.top, 'top', axis)]),
+  };
 }

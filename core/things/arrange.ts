@@ -73,11 +73,20 @@ export function blockIn(thingId: string, thing: Thing, count: number, clear: Cle
     const layers = Math.min(thing.stack, Math.floor((clear.height - thing.clearance) / stance.height));
     return rows < 1 || layers < 1 ? [] : [block(thingId, thing, count, stance, rows, layers)];
   });
-  const fallback = block(thingId, thing, count, stancesOf(thing)[0] as Stance, Math.max(1, Math.floor(clear.depth / (stancesOf(thing)[0] as Stance).depth)), 1);
-  return blocks.reduce<Block | null>((best, b) => {
-    if (!best || b.width < best.width || (b.width === best.width && b.height < best.height)) return b;
-    return best;
-  }, null) ?? fallback;
+  const fallback = block(
+    thingId,
+    thing,
+    count,
+    stancesOf(thing)[0] as Stance,
+    Math.max(1, Math.floor(clear.depth / (stancesOf(thing)[0] as Stance).depth)),
+    1,
+  );
+  return (
+    blocks.reduce<Block | null>((best, b) => {
+      if (!best || b.width < best.width || (b.width === best.width && b.height < best.height)) return b;
+      return best;
+    }, null) ?? fallback
+  );
 }
 
 /** What a set of blocks, standing side by side, needs clear. */

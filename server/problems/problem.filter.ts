@@ -6,7 +6,11 @@ import { ProblemException, diskFull, type Problem } from './problem.js';
 /** Every message in a chain of errors, outermost first. */
 function messagesOf(error: unknown): string {
   const messages: string[] = [];
-  for (let e = error as { message?: string; code?: string; cause?: unknown } | undefined; e && messages.length < 8; e = e.cause as typeof e) {
+  for (
+    let e = error as { message?: string; code?: string; cause?: unknown } | undefined;
+    e && messages.length < 8;
+    e = e.cause as typeof e
+  ) {
     messages.push(`${e.code ?? ''} ${e.message ?? ''}`);
   }
   return messages.join(' / ');
@@ -27,10 +31,18 @@ function fromHttp(error: HttpException): Problem {
 function fromParser(error: unknown): Problem | null {
   const { type, status } = error as { type?: unknown; status?: unknown };
   if (type === 'entity.too.large') {
-    return { type: 'about:blank', title: 'Too large', status: 413, detail: 'What was sent is too large; at most 12 MB is accepted for a file and 2 MB for anything else.' };
+    return {
+      type: 'about:blank',
+      title: 'Too large',
+      status: 413,
+      detail: 'What was sent is too large; at most 12 MB is accepted for a file and 2 MB for anything else.',
+    };
   }
-  if (typeof type === 'string' && type.startsWith('entity.')) return { type: 'about:blank', title: 'Bad request', status: 400, detail: 'What was sent breaks off or is not JSON.' };
-  return typeof status === 'number' && status < 500 ? { type: 'about:blank', title: 'Bad request', status, detail: (error as Error).message } : null;
+  if (typeof type === 'string' && type.startsWith('entity.'))
+    return { type: 'about:blank', title: 'Bad request', status: 400, detail: 'What was sent breaks off or is not JSON.' };
+  return typeof status === 'number' && status < 500
+    ? { type: 'about:blank', title: 'Bad request', status, detail: (error as Error).message }
+    : null;
 }
 
 /** Tells every error as problem details; what is not expected is logged and told without its inside. */
@@ -51,7 +63,9 @@ export class ProblemFilter implements ExceptionFilter {
 
   private problemOf(error: unknown): Problem {
     if (error instanceof ProblemException) return error.problem;
-    if (saysDiskFull(error)) return diskFull('The disk is full, so this edit was not kept. Everything saved before it is safe. Free some space and try again.').problem;
+    if (saysDiskFull(error))
+      return diskFull('The disk is full, so this edit was not kept. Everything saved before it is safe. Free some space and try again.')
+        .problem;
     if (error instanceof HttpException) return fromHttp(error);
     return (
       fromParser(error) ?? {

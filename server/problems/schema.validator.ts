@@ -25,7 +25,8 @@ function faultsOf(errors: readonly ValidationError[], path = ''): Fault[] {
     const here = `${path}/${e.property}`;
     const own = Object.entries(e.constraints ?? {}).flatMap(([name, message]): Fault[] => {
       if (name === 'matchesSchema') return (JSON.parse(message) as Fault[]).map((f) => ({ ...f, path: `${here}${f.path}` }));
-      if (name === 'whitelistValidation') return [{ path: here, message: 'this field is not known here', accepted: 'no other fields than those of the request' }];
+      if (name === 'whitelistValidation')
+        return [{ path: here, message: 'this field is not known here', accepted: 'no other fields than those of the request' }];
       return [{ path: here, message, given: e.value as unknown, accepted: message }];
     });
     return [...own, ...faultsOf(e.children ?? [], here)];

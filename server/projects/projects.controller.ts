@@ -10,7 +10,11 @@ import { ProjectsService } from './projects.service.js';
 
 const ID = /^[a-z0-9][a-z0-9-]{0,59}$/;
 const ID_TEXT = 'an id has small letters, digits and hyphens, at most 60';
-const PROJECT = { type: 'object', additionalProperties: true, description: 'Name and settings, as docs/project.schema.json has them' } as const;
+const PROJECT = {
+  type: 'object',
+  additionalProperties: true,
+  description: 'Name and settings, as docs/project.schema.json has them',
+} as const;
 
 class CreateProjectDto {
   @ApiProperty({ example: 'print-shed' })

@@ -68,7 +68,10 @@ export class ProjectsService {
   async store(id: string, file: ProjectFile): Promise<void> {
     const workshop = workshopOf(file);
     const pieces = Object.fromEntries(
-      Object.entries(file.pieces).map(([pieceId, { piece, letters }]) => [pieceId, { piece, letters: solve(piece, workshop, letters).letters }]),
+      Object.entries(file.pieces).map(([pieceId, { piece, letters }]) => [
+        pieceId,
+        { piece, letters: solve(piece, workshop, letters).letters },
+      ]),
     );
     await this.db.transaction(async (tx) => {
       await tx.insert(projects).values({ id, version: 1, data: file.project });

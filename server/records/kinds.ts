@@ -21,4 +21,10 @@ export interface StoredRecord {
 }
 
 /** What one of a kind is called. */
-export const ONE: Readonly<Record<Kind, string>> = { openings: 'opening', things: 'thing', stock: 'stock', people: 'person', pieces: 'piece' };
+export const ONE: Readonly<Record<Kind, string>> = {
+  openings: 'opening',
+  things: 'thing',
+  stock: 'stock',
+  people: 'person',
+  pieces: 'piece',
+};

@@ -84,7 +84,9 @@ export class RecordsService {
       const before = bench.records[kind].find((r) => r.id === id);
       if (!before) throw notFound(`${ONE[kind]} ${id}`);
       if (before.version !== version) throw lostRace({ version: before.version, data: before.data }, null);
-      const users = bench.records.pieces.filter((p) => uses((p.data as KeptPiece).piece, kind, id)).map((p) => (p.data as KeptPiece).piece.name);
+      const users = bench.records.pieces
+        .filter((p) => uses((p.data as KeptPiece).piece, kind, id))
+        .map((p) => (p.data as KeptPiece).piece.name);
       if (users.length > 0) throw inUse(`This ${ONE[kind]} is used by ${users.join(', ')}. Choose another there first.`);
       const table = tableOf(kind);
       await tx.delete(table).where(and(eq(table.projectId, projectId), eq(table.id, id)));
@@ -97,13 +99,25 @@ export class RecordsService {
     const { id, version, data } = record;
     await tx
       .insert(tableOf(kind))
-      .values({ projectId, id, version, data })
+      // The clock and not the transaction's time, so that records read in together keep their order.
+      .values({ projectId, id, version, data, createdAt: sql`clock_timestamp()` })
       .onConflictDoUpdate({ target: [tableOf(kind).projectId, tableOf(kind).id], set: { version, data, updatedAt: sql`now()` } });
   }
 
-  private async note(tx: Tx, projectId: string, kind: Kind, recordId: string, label: string, before: unknown, after: unknown): Promise<void> {
+  private async note(
+    tx: Tx,
+    projectId: string,
+    kind: Kind,
+    recordId: string,
+    label: string,
+    before: unknown,
+    after: unknown,
+  ): Promise<void> {
     const ofRecord = and(eq(changes.projectId, projectId), eq(changes.kind, kind), eq(changes.recordId, recordId));
-    await tx.update(changes).set({ closed: true }).where(and(ofRecord, eq(changes.undone, true)));
+    await tx
+      .update(changes)
+      .set({ closed: true })
+      .where(and(ofRecord, eq(changes.undone, true)));
     await tx.insert(changes).values({ projectId, kind, recordId, label, before, after });
   }
 
@@ -140,7 +154,8 @@ export function lettersFor(piece: Piece, bench: Workbench, ledger: Letters): Let
 
 function uses(piece: Piece, kind: Kind, id: string): boolean {
   if (kind === 'openings') return piece.opening === id;
-  if (kind === 'stock') return Object.values(piece.stock).includes(id) || [...dividingMembersOf(piece.interior)].some(({ member }) => member.stock === id);
+  if (kind === 'stock')
+    return Object.values(piece.stock).includes(id) || [...dividingMembersOf(piece.interior)].some(({ member }) => member.stock === id);
   if (kind === 'things') return [...spacesOf(piece.interior)].some(({ space }) => space.things.some((t) => t.thing === id));
   return false;
 }

@@ -8,7 +8,8 @@ import type { Opening } from '../../core/survey/index.js';
 import { useProject, useRecord } from '../data/project.js';
 
 /** What is tried but not committed: an edit while it is typed or dragged, or a fix that is looked at. */
-export type Draft = { readonly kind: 'edit'; readonly edit: PieceEdit } | { readonly kind: 'opening'; readonly id: string; readonly opening: Opening } | null;
+export type Draft =
+  { readonly kind: 'edit'; readonly edit: PieceEdit } | { readonly kind: 'opening'; readonly id: string; readonly opening: Opening } | null;
 
 /** The piece on the bench, solved, with its one selection and the ways to change it. */
 export interface BenchValue {
@@ -108,7 +109,8 @@ export function BenchProvider({ pieceId, children }: { pieceId: string; children
     [piece, settled, workshop, saver],
   );
   const applyChange = useCallback(
-    (change: Change, label: string) => (change.target === 'piece' ? commit(change.edit, label) : commitOpening(change.id, change.opening, label)),
+    (change: Change, label: string) =>
+      change.target === 'piece' ? commit(change.edit, label) : commitOpening(change.id, change.opening, label),
     [commit, commitOpening],
   );
   const value: BenchValue = {

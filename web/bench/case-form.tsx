@@ -32,7 +32,10 @@ const USES = { sides: 'Sides, top, bottom', shelves: 'Shelves', dividers: 'Divid
 
 function baseOf(kind: Base['kind'], now: Base, unit: 'mm' | 'in'): Base {
   if (kind === 'none') return { kind };
-  const kept = now.kind === 'none' ? { height: unit === 'mm' ? mm(80) : inch(3), setback: unit === 'mm' ? mm(50) : inch(2), bearers: false } : { height: now.height, setback: now.setback, bearers: now.bearers };
+  const kept =
+    now.kind === 'none'
+      ? { height: unit === 'mm' ? mm(80) : inch(3), setback: unit === 'mm' ? mm(50) : inch(2), bearers: false }
+      : { height: now.height, setback: now.setback, bearers: now.bearers };
   return { kind, ...kept };
 }
 
@@ -66,14 +69,29 @@ export function CaseForm() {
     <Section>
       <h2>How the case is made</h2>
       <Grid>
-        <Select label="Base" value={base.kind} choices={BASES} onChange={(kind) => change({ base: baseOf(kind, base, unit) }, 'Changed the base')} />
-        <Select label="Back" value={back.kind} choices={BACKS} onChange={(kind) => change({ back: backOf(kind, unit) }, 'Changed the back')} />
+        <Select
+          label="Base"
+          value={base.kind}
+          choices={BASES}
+          onChange={(kind) => change({ base: baseOf(kind, base, unit) }, 'Changed the base')}
+        />
+        <Select
+          label="Back"
+          value={back.kind}
+          choices={BACKS}
+          onChange={(kind) => change({ back: backOf(kind, unit) }, 'Changed the back')}
+        />
         {base.kind !== 'none' ? (
           <>
             {length('Base height', base.height, (height) => ({ base: { ...base, height } }))}
             {length('Base back from front', base.setback, (setback) => ({ base: { ...base, setback } }), true)}
             <div style={{ gridColumn: '1 / -1' }}>
-              <Tick isSelected={base.bearers} onChange={(bearers) => change({ base: { ...base, bearers } }, bearers ? 'Put bearers under the dividers' : 'Took the bearers out')}>
+              <Tick
+                isSelected={base.bearers}
+                onChange={(bearers) =>
+                  change({ base: { ...base, bearers } }, bearers ? 'Put bearers under the dividers' : 'Took the bearers out')
+                }
+              >
                 Bearers under the dividers
               </Tick>
             </div>
@@ -87,9 +105,21 @@ export function CaseForm() {
         ) : null}
         {back.kind === 'groove' ? length('Groove in from rear', back.inset, (inset) => ({ back: { ...back, inset } }), true) : null}
         <Select label="Top" value={piece.top} choices={CORNERS} onChange={(top) => change({ top }, 'Changed how the top sits')} />
-        <Select label="Bottom" value={piece.bottom} choices={CORNERS} onChange={(bottom) => change({ bottom }, 'Changed how the bottom sits')} />
-        <Select label="Shelves fixed" value={shelves.fix} choices={FIXES} onChange={(fix) => change({ shelves: { ...shelves, fix } }, 'Fixed the shelves another way')} />
-        {shelves.fix === 'housed' ? length('Housing depth', shelves.housing, (housing) => ({ shelves: { ...shelves, housing } })) : length('Short at each end', shelves.looseEnd, (looseEnd) => ({ shelves: { ...shelves, looseEnd } }), true)}
+        <Select
+          label="Bottom"
+          value={piece.bottom}
+          choices={CORNERS}
+          onChange={(bottom) => change({ bottom }, 'Changed how the bottom sits')}
+        />
+        <Select
+          label="Shelves fixed"
+          value={shelves.fix}
+          choices={FIXES}
+          onChange={(fix) => change({ shelves: { ...shelves, fix } }, 'Fixed the shelves another way')}
+        />
+        {shelves.fix === 'housed'
+          ? length('Housing depth', shelves.housing, (housing) => ({ shelves: { ...shelves, housing } }))
+          : length('Short at each end', shelves.looseEnd, (looseEnd) => ({ shelves: { ...shelves, looseEnd } }), true)}
         {length('Shelves back from front', shelves.setback, (setback) => ({ shelves: { ...shelves, setback } }), true)}
         <Select
           label="Front edges"
@@ -99,7 +129,12 @@ export function CaseForm() {
             { id: 'banded', label: 'Covered' },
             { id: 'square', label: 'Left square' },
           ]}
-          onChange={(front) => change({ edges: { front, banding: front === 'banded' ? (edges.banding || (unit === 'mm' ? mm(1) : inch(1 / 32))) : edges.banding } }, 'Changed the front edges')}
+          onChange={(front) =>
+            change(
+              { edges: { front, banding: front === 'banded' ? edges.banding || (unit === 'mm' ? mm(1) : inch(1 / 32)) : edges.banding } },
+              'Changed the front edges',
+            )
+          }
         />
         {edges.front === 'banded' ? length('Edging thick', edges.banding, (banding) => ({ edges: { ...edges, banding } }), true) : null}
         {(Object.keys(USES) as (keyof typeof USES)[]).map((use) => (
@@ -135,7 +170,10 @@ export function CaseForm() {
         ) : null}
         {rounding.set !== 'exact' ? length('Grid', rounding.grid, (grid) => ({ rounding: { ...rounding, grid } })) : null}
         <div style={{ gridColumn: '1 / -1' }}>
-          <Tick isSelected={piece.fixedToWall} onChange={(fixedToWall) => change({ fixedToWall }, fixedToWall ? 'To be fixed to the wall' : 'Not fixed to the wall')}>
+          <Tick
+            isSelected={piece.fixedToWall}
+            onChange={(fixedToWall) => change({ fixedToWall }, fixedToWall ? 'To be fixed to the wall' : 'Not fixed to the wall')}
+          >
             Will be fixed to the wall
           </Tick>
         </div>

@@ -14,23 +14,38 @@ import { MovedList } from './moved.js';
 
 const List = styled.ul`
   border-top: 1px solid ${rule};
-  > li { display: flex; gap: 10px; padding: 9px 0; border-bottom: 1px solid ${rule}; }
-  > li > div { min-width: 0; }
-  p { line-height: 1.3; }
+  > li {
+    display: flex;
+    gap: 10px;
+    padding: 9px 0;
+    border-bottom: 1px solid ${rule};
+  }
+  > li > div {
+    min-width: 0;
+  }
+  p {
+    line-height: 1.3;
+  }
 `;
 
 const Fixes = styled.ul`
   margin-top: 4px;
   display: grid;
   gap: 4px;
-  > li { display: grid; gap: 4px; justify-items: start; }
+  > li {
+    display: grid;
+    gap: 4px;
+    justify-items: start;
+  }
 `;
 
 const Sentence = styled.button`
   all: unset;
   cursor: pointer;
   display: block;
-  &:focus-visible { outline: 3px solid #1b5aa8; }
+  &:focus-visible {
+    outline: 3px solid #1b5aa8;
+  }
 `;
 
 /** A way to mend something: looked at on the drawing first, then used. */
@@ -42,7 +57,11 @@ function FixRow({ fix, name }: { fix: Fix; name: string }) {
   const shown = open && draft !== null;
   const look = () => {
     setOpen(true);
-    setDraft(fix.change.target === 'piece' ? { kind: 'edit', edit: fix.change.edit } : { kind: 'opening', id: fix.change.id, opening: fix.change.opening });
+    setDraft(
+      fix.change.target === 'piece'
+        ? { kind: 'edit', edit: fix.change.edit }
+        : { kind: 'opening', id: fix.change.id, opening: fix.change.opening },
+    );
   };
   const leave = () => {
     setOpen(false);
@@ -104,7 +123,11 @@ export function ChecksPanel() {
             <StateMark state={check.state} severity={check.severity} />
             <div>
               <span className="visually-hidden">{severityWord(check.severity, check.state)}: </span>
-              {'id' in check.about ? <Sentence onClick={() => pick(check)}>{writeSentence(check.sentence, precision)}</Sentence> : <p>{writeSentence(check.sentence, precision)}</p>}
+              {'id' in check.about ? (
+                <Sentence onClick={() => pick(check)}>{writeSentence(check.sentence, precision)}</Sentence>
+              ) : (
+                <p>{writeSentence(check.sentence, precision)}</p>
+              )}
               <CheckLink check={check} />
               {check.fixes.length > 0 ? (
                 <Fixes>

@@ -15,10 +15,26 @@ const Stage = styled.div`
   flex: 1;
   min-height: 340px;
   overflow: hidden;
-  svg.drawing { position: absolute; inset: 0; width: 100%; height: 100%; }
+  svg.drawing {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    height: 100%;
+  }
 `;
 
-const Mark = styled.div`position: absolute; font-size: 12px; white-space: nowrap; color: ${inkSoft}; pointer-events: none; &.overall { color: ${ink}; font-weight: 700; font-size: 14px; }`;
+const Mark = styled.div`
+  position: absolute;
+  font-size: 12px;
+  white-space: nowrap;
+  color: ${inkSoft};
+  pointer-events: none;
+  &.overall {
+    color: ${ink};
+    font-weight: 700;
+    font-size: 14px;
+  }
+`;
 
 /** Measures a box as it is laid out. */
 export function useSize() {
@@ -27,7 +43,9 @@ export function useSize() {
   useEffect(() => {
     const box = ref.current;
     if (!box) return;
-    const observer = new ResizeObserver(([entry]) => entry && setSize({ width: entry.contentRect.width, height: entry.contentRect.height }));
+    const observer = new ResizeObserver(
+      ([entry]) => entry && setSize({ width: entry.contentRect.width, height: entry.contentRect.height }),
+    );
     observer.observe(box);
     return () => observer.disconnect();
   }, []);
@@ -47,23 +65,41 @@ export interface Placing {
 
 function placing(drawing: DrawingData, width: number, height: number, tapes: boolean): Placing {
   const room = tapes ? ROOM : { left: 40, right: 40, top: 34, bottom: 40 };
-  const scale = Math.max(0.005, Math.min((width - room.left - room.right) / drawing.width, (height - room.top - room.bottom) / drawing.height));
+  const scale = Math.max(
+    0.005,
+    Math.min((width - room.left - room.right) / drawing.width, (height - room.top - room.bottom) / drawing.height),
+  );
   const left = room.left + Math.max(0, (width - room.left - room.right - drawing.width * scale) / 2);
   const spare = Math.max(0, height - room.top - room.bottom - drawing.height * scale);
   return { scale, left, foot: height - room.bottom - spare / 2 };
 }
 
-const FILL: Readonly<Record<string, string>> = { 'toe board': woodDark, 'plinth rail': woodDark, 'plinth end': woodDark, bearer: woodDark, back: '#cdb48a' };
+const FILL: Readonly<Record<string, string>> = {
+  'toe board': woodDark,
+  'plinth rail': woodDark,
+  'plinth end': woodDark,
+  bearer: woodDark,
+  back: '#cdb48a',
+};
 
 function shapeStyle(shape: PlainShape, selected: boolean, role: string) {
   if (shape.of.kind === 'thing') return { fill: ghost, stroke: ghostEdge, strokeWidth: 1, fillOpacity: 0.85 };
-  if (shape.of.kind === 'space') return { fill: selected ? tapePale : paper, stroke: selected ? tapeYellow : 'none', strokeWidth: selected ? 3 : 0 };
+  if (shape.of.kind === 'space')
+    return { fill: selected ? tapePale : paper, stroke: selected ? tapeYellow : 'none', strokeWidth: selected ? 3 : 0 };
   if (shape.hidden) return { fill: 'none', stroke: ink, strokeWidth: 1, strokeDasharray: '4 3', opacity: 0.5 };
   return { fill: selected ? tapeYellow : (FILL[role] ?? wood), stroke: ink, strokeWidth: selected ? 2 : 1.1 };
 }
 
 /** The shapes of a drawing; a click picks what a shape stands for. */
-export function Shapes({ drawing, at, onDropThing }: { drawing: DrawingData; at: Placing; onDropThing?: (space: string, thing: string) => void }) {
+export function Shapes({
+  drawing,
+  at,
+  onDropThing,
+}: {
+  drawing: DrawingData;
+  at: Placing;
+  onDropThing?: (space: string, thing: string) => void;
+}) {
   const { selection, select, solution } = useBench();
   const roles = new Map(solution.shape.members.map((m) => [m.id, m.role as string]));
   const pick = (shape: PlainShape) => select(shape.of.kind === 'thing' ? (shape.of.id.split('/')[0] as string) : shape.of.id);
@@ -92,7 +128,14 @@ export function Shapes({ drawing, at, onDropThing }: { drawing: DrawingData; at:
           );
         }
         return (
-          <rect key={i} x={at.left + shape.x * at.scale} y={at.foot - (shape.y + shape.height) * at.scale} width={Math.max(0, shape.width * at.scale)} height={Math.max(0, shape.height * at.scale)} {...props}>
+          <rect
+            key={i}
+            x={at.left + shape.x * at.scale}
+            y={at.foot - (shape.y + shape.height) * at.scale}
+            width={Math.max(0, shape.width * at.scale)}
+            height={Math.max(0, shape.height * at.scale)}
+            {...props}
+          >
             {title}
           </rect>
         );
@@ -111,18 +154,29 @@ function OpeningOutline({ at, drawing, view }: { at: Placing; drawing: DrawingDa
   const height = least(opening.heights);
   const left = view === 'front' ? at.left - ((width - drawing.width) / 2) * at.scale : at.left - toMm(opening.slack.behind) * at.scale;
   const top = at.foot - height * at.scale;
-  return <path d={`M${left} ${at.foot}V${top}H${left + width * at.scale}V${at.foot}`} fill="none" stroke={inkSoft} strokeWidth={1.2} strokeDasharray="6 4" pointerEvents="none" />;
+  return (
+    <path
+      d={`M${left} ${at.foot}V${top}H${left + width * at.scale}V${at.foot}`}
+      fill="none"
+      stroke={inkSoft}
+      strokeWidth={1.2}
+      strokeDasharray="6 4"
+      pointerEvents="none"
+    />
+  );
 }
 
 /** A person beside the piece, standing on the same floor. */
 export function Person({ height, x, foot, scale, name }: { height: number; x: number; foot: number; scale: number; name: string }) {
   const h = height * scale;
   const y = (part: number) => foot - h * part;
-  const w = h * 0.13;
+  const w = h * 0.105;
   return (
     <g aria-label={`${name}, to scale`} role="img" fill="#b9c4bc" stroke={inkSoft} strokeWidth={1}>
       <circle cx={x} cy={y(0.935)} r={h * 0.062} />
-      <path d={`M${x - w} ${y(0.82)}Q${x} ${y(0.87)} ${x + w} ${y(0.82)}L${x + w * 1.05} ${y(0.48)}L${x + w * 0.7} ${y(0.48)}L${x + w * 0.6} ${foot}L${x + w * 0.08} ${foot}L${x} ${y(0.46)}L${x - w * 0.08} ${foot}L${x - w * 0.6} ${foot}L${x - w * 0.7} ${y(0.48)}L${x - w * 1.05} ${y(0.48)}Z`} />
+      <path
+        d={`M${x - w} ${y(0.82)}Q${x} ${y(0.87)} ${x + w} ${y(0.82)}L${x + w * 1.05} ${y(0.48)}L${x + w * 0.7} ${y(0.48)}L${x + w * 0.6} ${foot}L${x + w * 0.08} ${foot}L${x} ${y(0.46)}L${x - w * 0.08} ${foot}L${x - w * 0.6} ${foot}L${x - w * 0.7} ${y(0.48)}L${x - w * 1.05} ${y(0.48)}Z`}
+      />
     </g>
   );
 }
@@ -190,19 +244,45 @@ export function PieceStage({ view, contents, tapes, person, onRules, onDropThing
   return (
     <Stage ref={ref}>
       {ready ? (
-        <svg className="drawing" role="group" aria-label={`${piece.name}, ${view === 'front' ? 'from the front' : view === 'side' ? 'a section from the side' : 'a section from above'}, to scale`}>
+        <svg
+          className="drawing"
+          role="group"
+          aria-label={`${piece.name}, ${view === 'front' ? 'from the front' : view === 'side' ? 'a section from the side' : 'a section from above'}, to scale`}
+        >
           <OpeningOutline at={at} drawing={drawing} view={view} />
           <Shapes drawing={drawing} at={at} {...(onDropThing ? { onDropThing } : {})} />
           {view === 'top' ? null : <line x1={0} x2={size.width} y1={at.foot + 0.5} y2={at.foot + 0.5} stroke={inkSoft} strokeWidth={1} />}
-          {person && view !== 'top' ? <Person name={person.name} height={person.height} x={at.left + (drawing.width + 360) * at.scale} foot={at.foot} scale={at.scale} /> : null}
+          {person && view !== 'top' ? (
+            <Person
+              name={person.name}
+              height={person.height}
+              x={at.left + (drawing.width + 360) * at.scale}
+              foot={at.foot}
+              scale={at.scale}
+            />
+          ) : null}
           {over?.(at)}
         </svg>
       ) : null}
       {tapes && ready && solution.shape.members.length > 0 ? (
         <>
           <UprightMarks lines={upright.lines} at={at} overall={overallUp} />
-          <Tape {...shared} tape={upright} upright label={view === 'top' ? 'Tape from the rear to the front' : 'Upright tape, from the floor'} left={at.left - TAPE_THICKNESS - 18} top={at.foot - toMm(overallUp) * at.scale} />
-          <Tape {...shared} tape={along} upright={false} label={view === 'side' ? 'Tape from the rear to the front' : 'Tape along the bottom, from the left'} left={at.left} top={at.foot + 14} />
+          <Tape
+            {...shared}
+            tape={upright}
+            upright
+            label={view === 'top' ? 'Tape from the rear to the front' : 'Upright tape, from the floor'}
+            left={at.left - TAPE_THICKNESS - 18}
+            top={at.foot - toMm(overallUp) * at.scale}
+          />
+          <Tape
+            {...shared}
+            tape={along}
+            upright={false}
+            label={view === 'side' ? 'Tape from the rear to the front' : 'Tape along the bottom, from the left'}
+            left={at.left}
+            top={at.foot + 14}
+          />
           <Mark className="overall" style={{ left: at.left + toMm(overallAlong) * at.scale + 8, top: at.foot + 34 }}>
             <LengthText value={overallAlong} precision={precision} />
           </Mark>

@@ -27,16 +27,28 @@ export function MemberForm({ node, memberId }: { node: string; memberId: string 
   const place = run && line ? run.datum.plus(line.near).value : null;
   const letter = solution.letters[memberId] ?? '';
   const name = `${up ? 'shelf' : 'divider'} ${letter}`;
-  const others = [...dividingMembersOf(piece.interior)].filter((d) => d.member.id !== node && d.owner.id !== found.owner.id && d.owner.split?.axis === found.owner.split?.axis);
+  const others = [...dividingMembersOf(piece.interior)].filter(
+    (d) => d.member.id !== node && d.owner.id !== found.owner.id && d.owner.split?.axis === found.owner.split?.axis,
+  );
   const stock = member.stock ?? (up ? piece.stock.shelves : piece.stock.dividers);
   const below = found.owner.split.spaces[found.index];
   return (
     <Grid style={{ padding: '6px 0 10px' }}>
       <div style={{ gridColumn: '1 / -1' }}>
-        <Select label="Fixed how" value={member.fix ?? (up ? piece.shelves.fix : piece.dividers.fix)} choices={up ? SHELF_FIXES : DIVIDER_FIXES} onChange={(fix) => commit({ kind: 'member', member: node, patch: { fix } }, `Fixed ${name} another way`)} />
+        <Select
+          label="Fixed how"
+          value={member.fix ?? (up ? piece.shelves.fix : piece.dividers.fix)}
+          choices={up ? SHELF_FIXES : DIVIDER_FIXES}
+          onChange={(fix) => commit({ kind: 'member', member: node, patch: { fix } }, `Fixed ${name} another way`)}
+        />
       </div>
       <div style={{ gridColumn: '1 / -1' }}>
-        <Select label="Made of" value={stock} choices={bench.records.stock.map((s) => ({ id: s.id, label: s.data.name }))} onChange={(id) => commit({ kind: 'member', member: node, patch: { stock: id } }, `Made ${name} of another stock`)} />
+        <Select
+          label="Made of"
+          value={stock}
+          choices={bench.records.stock.map((s) => ({ id: s.id, label: s.data.name }))}
+          onChange={(id) => commit({ kind: 'member', member: node, patch: { stock: id } }, `Made ${name} of another stock`)}
+        />
       </div>
       <LengthField
         label={up ? 'Underside from the floor' : 'Left face from the outside left'}
@@ -49,7 +61,13 @@ export function MemberForm({ node, memberId }: { node: string; memberId: string 
         <Select
           label="In line with"
           value={member.sameAs ?? NONE}
-          choices={[{ id: NONE, label: 'nothing' }, ...others.map((o) => ({ id: o.member.id, label: `${up ? 'shelf' : 'divider'} ${solution.letters[`${o.member.id}/${up ? 'shelf' : 'divider'}/1`] ?? o.member.id}` }))]}
+          choices={[
+            { id: NONE, label: 'nothing' },
+            ...others.map((o) => ({
+              id: o.member.id,
+              label: `${up ? 'shelf' : 'divider'} ${solution.letters[`${o.member.id}/${up ? 'shelf' : 'divider'}/1`] ?? o.member.id}`,
+            })),
+          ]}
           onChange={(id) => commit({ kind: 'align', member: node, sameAs: id === NONE ? null : id }, `Lined up ${name}`)}
         />
       ) : null}

@@ -9,8 +9,14 @@ import { useBench } from './bench.js';
 const Rows = styled.table`
   font-size: 13px;
   width: 100%;
-  td { padding: 2px 6px 2px 0; vertical-align: baseline; }
-  td.size { text-align: right; white-space: nowrap; }
+  td {
+    padding: 2px 6px 2px 0;
+    vertical-align: baseline;
+  }
+  td.size {
+    text-align: right;
+    white-space: nowrap;
+  }
 `;
 
 const Box = styled.section`

@@ -10,7 +10,7 @@ import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { Header } from '../shared/header.js';
 import { Faint, Row, Tick } from '../shared/ui.js';
-import { Bends, CarryAnswers, CarryBelow, CarrySheet, useMagnification } from '../stations/carry.js';
+import { Bends, CarryAnswers, CarryBelow, CarrySheet } from '../stations/carry.js';
 import { DivideSheet } from '../stations/divide.js';
 import { MeasureSheet, MeasureStage } from '../stations/measure.js';
 import { PartDetail, PartsSheet, PartsStage } from '../stations/parts.js';
@@ -31,9 +31,17 @@ const Layout = styled.div`
   display: grid;
   grid-template: auto minmax(0, 1fr) / 264px minmax(0, 1fr) 292px;
   height: 100vh;
-  > header { grid-column: 1 / -1; }
-  @media ${phone} { display: block; height: auto; }
-  @media print { display: block; height: auto; }
+  > header {
+    grid-column: 1 / -1;
+  }
+  @media ${phone} {
+    display: block;
+    height: auto;
+  }
+  @media print {
+    display: block;
+    height: auto;
+  }
 `;
 
 const Side = styled.aside`
@@ -41,8 +49,15 @@ const Side = styled.aside`
   overflow-y: auto;
   padding: 16px;
   border-right: 1px solid ${line};
-  &:last-child { border-right: 0; border-left: 1px solid ${line}; }
-  @media ${phone} { border: 0; border-bottom: 1px solid ${line}; overflow: visible; }
+  &:last-child {
+    border-right: 0;
+    border-left: 1px solid ${line};
+  }
+  @media ${phone} {
+    border: 0;
+    border-bottom: 1px solid ${line};
+    overflow: visible;
+  }
 `;
 
 const Middle = styled.main`
@@ -51,7 +66,12 @@ const Middle = styled.main`
   flex-direction: column;
   min-width: 0;
   min-height: 0;
-  @media ${phone} { height: 560px; &[data-list] { height: auto; } }
+  @media ${phone} {
+    height: 560px;
+    &[data-list] {
+      height: auto;
+    }
+  }
 `;
 
 const Bar = styled.div`
@@ -68,16 +88,28 @@ const ViewTab = styled.button`
   padding: 4px 10px;
   font-weight: 600;
   font-size: 13px;
-  &:focus-visible { outline: 3px solid #1b5aa8; }
-  &[aria-pressed='true'] { background: ${ink}; color: ${paper}; }
+  &:focus-visible {
+    outline: 3px solid #1b5aa8;
+  }
+  &[aria-pressed='true'] {
+    background: ${ink};
+    color: ${paper};
+  }
 `;
 
 const RuleMenu = styled(Popover)`
   background: ${paper};
   border: 1px solid ${ink};
   min-width: 210px;
-  .react-aria-MenuItem { padding: 7px 12px; cursor: pointer; outline: none; }
-  .react-aria-MenuItem[data-focused] { background: ${tapePale}; box-shadow: inset 3px 0 0 ${ink}; }
+  .react-aria-MenuItem {
+    padding: 7px 12px;
+    cursor: pointer;
+    outline: none;
+  }
+  .react-aria-MenuItem[data-focused] {
+    background: ${tapePale};
+    box-shadow: inset 3px 0 0 ${ink};
+  }
 `;
 
 const RULES: readonly { id: GapRule['kind']; label: string }[] = [
@@ -102,13 +134,23 @@ function RulePicker({ line, onClose }: { line: TapeLine; onClose: () => void }) 
   const { commit } = useBench();
   const { unit } = usePrecision();
   const choose = (kind: GapRule['kind']) => {
-    if (line.node) commit({ kind: 'rule', space: line.node, rule: ruleOf(kind, line.size.value, unit) }, `Changed what decides ${line.label}`.slice(0, 150));
+    if (line.node)
+      commit(
+        { kind: 'rule', space: line.node, rule: ruleOf(kind, line.size.value, unit) },
+        `Changed what decides ${line.label}`.slice(0, 150),
+      );
     onClose();
   };
   const trigger = { current: document.querySelector<HTMLElement>(`[role="option"][aria-selected="true"]`) };
   return (
     <RuleMenu triggerRef={trigger} isOpen onOpenChange={(open) => !open && onClose()} placement="right">
-      <Menu aria-label={`What decides ${line.label}`} autoFocus="first" onAction={(key) => choose(key as GapRule['kind'])} selectionMode="single" selectedKeys={line.rule ? [line.rule.kind] : []}>
+      <Menu
+        aria-label={`What decides ${line.label}`}
+        autoFocus="first"
+        onAction={(key) => choose(key as GapRule['kind'])}
+        selectionMode="single"
+        selectedKeys={line.rule ? [line.rule.kind] : []}
+      >
         {RULES.map((r) => (
           <MenuItem key={r.id} id={r.id}>
             {r.label}
@@ -127,7 +169,6 @@ function DrawingMiddle({ station }: { station: Station }) {
   const [tapes, setTapes] = useState(true);
   const [person, setPerson] = useState(false);
   const [ruled, setRuled] = useState<TapeLine | null>(null);
-  const times = useMagnification();
   const carrying = station === 'carry';
   const view = carrying ? 'front' : ((VIEWS.find((v) => v.id === params.get('view'))?.id ?? 'front') as Shown);
   const [first] = bench.records.people;
@@ -142,13 +183,17 @@ function DrawingMiddle({ station }: { station: Station }) {
   const drop = (space: string, thing: string) => {
     const target = solution.shape.spaces.get(space);
     const record = bench.records.things.find((t) => t.id === thing);
-    if (target && record) commit({ kind: 'things', space, things: [...target.space.things, { thing, count: 1 }] }, `Put ${record.data.name} into ${target.label}`.slice(0, 150));
+    if (target && record)
+      commit(
+        { kind: 'things', space, things: [...target.space.things, { thing, count: 1 }] },
+        `Put ${record.data.name} into ${target.label}`.slice(0, 150),
+      );
   };
   return (
     <Middle>
       <Bar>
         {carrying ? (
-          <Faint style={{ padding: '4px 0' }}>{times > 1 ? `Bends drawn ${times} times as large as they are.` : 'Bends drawn as they are.'}</Faint>
+          <Faint style={{ padding: '4px 0' }}>Bends are drawn larger than they are, by the number beside each.</Faint>
         ) : (
           <Row style={{ gap: 2 }} role="group" aria-label="View">
             {VIEWS.map((v) => (
@@ -184,7 +229,7 @@ function DrawingMiddle({ station }: { station: Station }) {
           person={person && first && !carrying ? { name: first.data.name, height: toMm(first.data.height) } : null}
           onRules={setRuled}
           onDropThing={drop}
-          {...(carrying ? { over: (at: Parameters<typeof Bends>[0]['at']) => <Bends at={at} times={times} /> } : {})}
+          {...(carrying ? { over: (at: Parameters<typeof Bends>[0]['at']) => <Bends at={at} /> } : {})}
         />
       )}
       {carrying ? <CarryBelow /> : null}
@@ -227,7 +272,15 @@ function BenchPage({ station, pieceId }: { station: Station; pieceId: string }) 
     <Layout>
       <Header piece={{ id: pieceId, name: piece.name, station, fails, stops, parts: solution.parts.length }} history={history} />
       <Side aria-label="Worksheet" data-screen-only>
-        {station === 'measure' ? <MeasureSheet /> : station === 'divide' ? <DivideSheet /> : station === 'carry' ? <CarrySheet /> : <PartsSheet />}
+        {station === 'measure' ? (
+          <MeasureSheet />
+        ) : station === 'divide' ? (
+          <DivideSheet />
+        ) : station === 'carry' ? (
+          <CarrySheet />
+        ) : (
+          <PartsSheet />
+        )}
       </Side>
       {station === 'measure' ? (
         <Middle>
@@ -242,7 +295,15 @@ function BenchPage({ station, pieceId }: { station: Station; pieceId: string }) 
       )}
       <Side aria-label="Sum and checks" data-screen-only>
         <MovedPanel />
-        {station === 'carry' ? <CarryAnswers /> : station === 'parts' ? <PartDetail /> : station === 'measure' ? <OverallSums /> : <SumPanel />}
+        {station === 'carry' ? (
+          <CarryAnswers />
+        ) : station === 'parts' ? (
+          <PartDetail />
+        ) : station === 'measure' ? (
+          <OverallSums />
+        ) : (
+          <SumPanel />
+        )}
         <div style={{ marginTop: 18 }}>
           <ChecksPanel />
         </div>

@@ -39,12 +39,36 @@ export function ruleOf(kind: RuleKind, now: Length, unit: 'mm' | 'in'): GapRule 
 }
 
 const Number = styled(NumberField)`
-  input { ${fieldBox} }
+  input {
+    ${fieldBox}
+  }
 `;
 
-function NumberEntry({ label, value, onChange, step = 1, least = 0.01, most = 1000 }: { label: string; value: number; onChange: (value: number) => void; step?: number; least?: number; most?: number }) {
+function NumberEntry({
+  label,
+  value,
+  onChange,
+  step = 1,
+  least = 0.01,
+  most = 1000,
+}: {
+  label: string;
+  value: number;
+  onChange: (value: number) => void;
+  step?: number;
+  least?: number;
+  most?: number;
+}) {
   return (
-    <Number value={value} onChange={(n) => globalThis.Number.isFinite(n) && onChange(n)} minValue={least} maxValue={most} step={step} aria-label={label} formatOptions={{ maximumFractionDigits: 3, useGrouping: false }}>
+    <Number
+      value={value}
+      onChange={(n) => globalThis.Number.isFinite(n) && onChange(n)}
+      minValue={least}
+      maxValue={most}
+      step={step}
+      aria-label={label}
+      formatOptions={{ maximumFractionDigits: 3, useGrouping: false }}
+    >
       <FieldLabel>{label}</FieldLabel>
       <Input />
     </Number>
@@ -56,22 +80,73 @@ function RuleFields({ rule, change, draft }: { rule: GapRule; change: (rule: Gap
   const precision = usePrecision();
   switch (rule.kind) {
     case 'fixed':
-      return <LengthField label="Size" value={rule.size} precision={precision} onCommit={(size) => size !== null && change({ ...rule, size })} onDraft={(size) => draft(size === null ? null : { ...rule, size })} />;
+      return (
+        <LengthField
+          label="Size"
+          value={rule.size}
+          precision={precision}
+          onCommit={(size) => size !== null && change({ ...rule, size })}
+          onDraft={(size) => draft(size === null ? null : { ...rule, size })}
+        />
+      );
     case 'fit':
-      return <LengthField label="Clear over it" value={rule.clearance} least={ZERO} precision={precision} onCommit={(clearance) => clearance !== null && change({ ...rule, clearance })} onDraft={(clearance) => draft(clearance === null ? null : { ...rule, clearance })} />;
+      return (
+        <LengthField
+          label="Clear over it"
+          value={rule.clearance}
+          least={ZERO}
+          precision={precision}
+          onCommit={(clearance) => clearance !== null && change({ ...rule, clearance })}
+          onDraft={(clearance) => draft(clearance === null ? null : { ...rule, clearance })}
+        />
+      );
     case 'share':
-      return <NumberEntry label="Parts of the share" value={rule.weight} step={0.25} least={0.25} onChange={(weight) => change({ ...rule, weight })} />;
+      return (
+        <NumberEntry
+          label="Parts of the share"
+          value={rule.weight}
+          step={0.25}
+          least={0.25}
+          onChange={(weight) => change({ ...rule, weight })}
+        />
+      );
     case 'graded':
       return 'step' in rule ? (
-        <LengthField label="Larger by (minus: smaller)" value={rule.step as Length} least={mm(-5000)} precision={precision} onCommit={(step) => step !== null && change({ kind: 'graded', step })} onDraft={(step) => draft(step === null ? null : { kind: 'graded', step })} />
+        <LengthField
+          label="Larger by (minus: smaller)"
+          value={rule.step as Length}
+          least={mm(-5000)}
+          precision={precision}
+          onCommit={(step) => step !== null && change({ kind: 'graded', step })}
+          onDraft={(step) => draft(step === null ? null : { kind: 'graded', step })}
+        />
       ) : (
-        <NumberEntry label="Times the one before" value={rule.ratio} step={0.05} least={0.05} most={10} onChange={(ratio) => change({ kind: 'graded', ratio })} />
+        <NumberEntry
+          label="Times the one before"
+          value={rule.ratio}
+          step={0.05}
+          least={0.05}
+          most={10}
+          onChange={(ratio) => change({ kind: 'graded', ratio })}
+        />
       );
     case 'grid':
       return (
         <>
-          <LengthField label="Pitch" value={rule.pitch} precision={precision} onCommit={(pitch) => pitch !== null && change({ ...rule, pitch })} onDraft={(pitch) => draft(pitch === null ? null : { ...rule, pitch })} />
-          <NumberEntry label="Steps" value={rule.steps} least={1} most={10_000} onChange={(steps) => change({ ...rule, steps: Math.round(steps) })} />
+          <LengthField
+            label="Pitch"
+            value={rule.pitch}
+            precision={precision}
+            onCommit={(pitch) => pitch !== null && change({ ...rule, pitch })}
+            onDraft={(pitch) => draft(pitch === null ? null : { ...rule, pitch })}
+          />
+          <NumberEntry
+            label="Steps"
+            value={rule.steps}
+            least={1}
+            most={10_000}
+            onChange={(steps) => change({ ...rule, steps: Math.round(steps) })}
+          />
         </>
       );
   }
@@ -87,14 +162,27 @@ export function RuleForm({ space }: { space: PlacedSpace }) {
   const change = (next: GapRule) => commit(edit(next), `Changed what decides ${space.label}`.slice(0, 150));
   const bounds = (patch: { least?: Length | null; greatest?: Length | null }) => {
     const next = { least, greatest, ...patch };
-    commit({ kind: 'bounds', space: space.id, ...(next.least ? { least: next.least } : {}), ...(next.greatest ? { greatest: next.greatest } : {}) }, `Bounded ${space.label}`.slice(0, 150));
+    commit(
+      {
+        kind: 'bounds',
+        space: space.id,
+        ...(next.least ? { least: next.least } : {}),
+        ...(next.greatest ? { greatest: next.greatest } : {}),
+      },
+      `Bounded ${space.label}`.slice(0, 150),
+    );
   };
   const now = axis === 'across' ? space.clear.width.value : space.clear.height.value;
   const free = rule.kind === 'share' || rule.kind === 'graded';
   return (
     <Grid style={{ marginTop: 8 }}>
       <div style={{ gridColumn: '1 / -1' }}>
-        <Select label="What decides it" value={rule.kind} choices={KINDS} onChange={(kind) => kind !== rule.kind && change(ruleOf(kind, now, precision.unit))} />
+        <Select
+          label="What decides it"
+          value={rule.kind}
+          choices={KINDS}
+          onChange={(kind) => kind !== rule.kind && change(ruleOf(kind, now, precision.unit))}
+        />
       </div>
       <RuleFields rule={rule} change={change} draft={(next) => setDraft(next ? { kind: 'edit', edit: edit(next) } : null)} />
       {rule.kind === 'graded' ? (
@@ -115,8 +203,20 @@ export function RuleForm({ space }: { space: PlacedSpace }) {
       ) : null}
       {free ? (
         <>
-          <LengthField label="At least" optional value={least ?? null} precision={precision} onCommit={(value) => bounds({ least: value })} />
-          <LengthField label="At most" optional value={greatest ?? null} precision={precision} onCommit={(value) => bounds({ greatest: value })} />
+          <LengthField
+            label="At least"
+            optional
+            value={least ?? null}
+            precision={precision}
+            onCommit={(value) => bounds({ least: value })}
+          />
+          <LengthField
+            label="At most"
+            optional
+            value={greatest ?? null}
+            precision={precision}
+            onCommit={(value) => bounds({ greatest: value })}
+          />
         </>
       ) : null}
       {axis === 'up' && piece ? <CountForWanted space={space} /> : null}
@@ -149,7 +249,8 @@ function CountForWanted({ space }: { space: PlacedSpace }) {
             <strong>{c.members} shelves</strong> give <LengthText value={c.gap} precision={precision} />
             <Faint>
               {' '}
-              set to <LengthText value={c.set} precision={precision} /> with <LengthText value={c.leftover} precision={precision} /> left over
+              set to <LengthText value={c.set} precision={precision} /> with <LengthText value={c.leftover} precision={precision} /> left
+              over
             </Faint>{' '}
             {c.members > 0 ? <Button onPress={() => use(c.members)}>Use {c.members}</Button> : null}
           </p>

@@ -11,7 +11,9 @@ export function SpaceTable() {
   return (
     <Scroll style={{ padding: 16, flex: 1 }}>
       <Table>
-        <caption style={{ textAlign: 'left', fontWeight: 650, padding: '0 0 6px' }}>Every open space, clear sizes in {precision.unit}</caption>
+        <caption style={{ textAlign: 'left', fontWeight: 650, padding: '0 0 6px' }}>
+          Every open space, clear sizes in {precision.unit}
+        </caption>
         <thead>
           <tr>
             <th>Space</th>

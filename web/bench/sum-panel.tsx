@@ -59,9 +59,18 @@ function MarksOfMember() {
     if (!mark) continue;
     return (
       <p style={{ marginTop: 8, fontSize: 13 }}>
-        Mark at <strong><LengthText value={mark.near.value} precision={precision} /></strong> and <strong><LengthText value={mark.far.value} precision={precision} /></strong> from the{' '}
-        {run.axis === 'up' ? 'upper face of the bottom' : 'inner face of the left side'}, from one datum.{' '}
-        <Faint>Chained from gap to gap it could be <LengthText value={mark.chainedError} precision={precision} /> off.</Faint>
+        Mark at{' '}
+        <strong>
+          <LengthText value={mark.near.value} precision={precision} />
+        </strong>{' '}
+        and{' '}
+        <strong>
+          <LengthText value={mark.far.value} precision={precision} />
+        </strong>{' '}
+        from the {run.axis === 'up' ? 'upper face of the bottom' : 'inner face of the left side'}, from one datum.{' '}
+        <Faint>
+          Chained from gap to gap it could be <LengthText value={mark.chainedError} precision={precision} /> off.
+        </Faint>
       </p>
     );
   }
@@ -78,7 +87,9 @@ export function SumPanel() {
   const [first, ...rest] = chosen.figures;
   if (!first) return null;
   const stock = sourcesOf(first.figure).some((s) => s.kind === 'stock');
-  const residue = [...solution.shape.runs.values()].flatMap((r) => r.run.residues).find((r) => solution.shape.spaces.get(r.gap)?.label === chosen.title);
+  const residue = [...solution.shape.runs.values()]
+    .flatMap((r) => r.run.residues)
+    .find((r) => solution.shape.spaces.get(r.gap)?.label === chosen.title);
   return (
     <section aria-label="The sum of what is selected" style={{ marginBottom: 16 }}>
       <h2 style={{ textTransform: 'none' }}>{chosen.title.charAt(0).toUpperCase() + chosen.title.slice(1)}</h2>
@@ -98,7 +109,10 @@ export function SumPanel() {
       {rest.map(({ name, figure }) => (
         <details key={name} style={{ marginTop: 6 }}>
           <summary>
-            <strong><LengthText value={figure.value} precision={precision} /></strong> {name}
+            <strong>
+              <LengthText value={figure.value} precision={precision} />
+            </strong>{' '}
+            {name}
           </summary>
           <Sum figure={figure} precision={precision} answer={name} />
         </details>

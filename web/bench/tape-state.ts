@@ -6,7 +6,13 @@ import { entryText } from '../shared/length-field.js';
 /** What a tape is doing: being walked along, typed on, or having a member moved. */
 export type TapeMode =
   | { readonly kind: 'walk' }
-  | { readonly kind: 'type'; readonly text: string; /** What stood there first. */ readonly from: string; readonly problem: string | null; readonly echo: string | null }
+  | {
+      readonly kind: 'type';
+      readonly text: string;
+      /** What stood there first. */ readonly from: string;
+      readonly problem: string | null;
+      readonly echo: string | null;
+    }
   | { readonly kind: 'move'; readonly at: Length };
 
 export interface TapeState {
@@ -72,7 +78,11 @@ export function canType(line: TapeLine | undefined): boolean {
 
 function typed(line: TapeLine, text: string, from: string, { precision }: TapeContext): { mode: TapeMode; edit: PieceEdit | null } {
   const reading = readLength(text, { unit: precision.unit });
-  if (!reading.ok) return { mode: { kind: 'type', text, from, problem: `${reading.problem.message}. Accepted: ${reading.problem.accepted}`, echo: null }, edit: null };
+  if (!reading.ok)
+    return {
+      mode: { kind: 'type', text, from, problem: `${reading.problem.message}. Accepted: ${reading.problem.accepted}`, echo: null },
+      edit: null,
+    };
   const edit = line.kind === 'gap' ? sizeEdit(line, reading.length) : pinEdit(line, reading.length);
   return { mode: { kind: 'type', text, from, problem: null, echo: reading.echo }, edit };
 }
@@ -123,7 +133,10 @@ function add(state: TapeState, context: TapeContext): TapeStep {
     return { state: { ...state, mode: WALK }, effects: [{ kind: 'commit', edit, label: `Divided ${gap.label}` }] };
   }
   if (!gap?.node) return { state, effects: [] };
-  return { state: { ...state, mode: WALK }, effects: [{ kind: 'commit', edit: { kind: 'add', space: gap.node, member, beyond }, label: `Divided ${gap.label}` }] };
+  return {
+    state: { ...state, mode: WALK },
+    effects: [{ kind: 'commit', edit: { kind: 'add', space: gap.node, member, beyond }, label: `Divided ${gap.label}` }],
+  };
 }
 
 function remove(state: TapeState, context: TapeContext): TapeStep {
@@ -145,7 +158,9 @@ export function tapeStep(state: TapeState, action: TapeAction, context: TapeCont
   const stay: TapeStep = { state, effects: [] };
   switch (action.kind) {
     case 'focus':
-      return action.index === state.focus && state.mode.kind === 'walk' ? { state, effects: line ? [{ kind: 'select', id: line.selects }] : [] } : moveTo(state, action.index, context);
+      return action.index === state.focus && state.mode.kind === 'walk'
+        ? { state, effects: line ? [{ kind: 'select', id: line.selects }] : [] }
+        : moveTo(state, action.index, context);
     case 'step':
       return moveTo(state, Math.min(Math.max(state.focus + action.by, 0), lines.length - 1), context);
     case 'edge':
@@ -153,7 +168,8 @@ export function tapeStep(state: TapeState, action: TapeAction, context: TapeCont
     case 'type': {
       if (!line || !canType(line)) return stay;
       const from = startText(line, context);
-      if (action.text === undefined) return { state: { ...state, mode: { kind: 'type', text: from, from, problem: null, echo: null } }, effects: [] };
+      if (action.text === undefined)
+        return { state: { ...state, mode: { kind: 'type', text: from, from, problem: null, echo: null } }, effects: [] };
       const { mode, edit } = typed(line, action.text, from, context);
       return { state: { ...state, mode }, effects: [{ kind: 'draft', edit }] };
     }

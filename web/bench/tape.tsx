@@ -17,7 +17,10 @@ const Frame = styled.div<{ $upright: boolean }>`
   touch-action: none;
   border: 1.5px solid ${ink};
   background: ${tapeYellow};
-  > [role='listbox'] { position: absolute; inset: 0; }
+  > [role='listbox'] {
+    position: absolute;
+    inset: 0;
+  }
 `;
 
 const Line = styled.div<{ $wood: boolean; $upright: boolean; $on: boolean; $movable: boolean }>`
@@ -44,8 +47,22 @@ const Line = styled.div<{ $wood: boolean; $upright: boolean; $on: boolean; $mova
         `}
   ${(p) => p.$on && !p.$wood && `box-shadow: inset 0 0 0 2.5px ${ink};`}
   ${(p) => p.$on && p.$wood && `background: #6b5a10; box-shadow: inset 0 0 0 2px ${tapeYellow};`}
-  &:focus-visible { outline: 3px solid #1b5aa8; outline-offset: 1px; z-index: 3; overflow: visible; }
-  small { font-size: 11px; font-weight: 500; color: ${(p) => (p.$wood ? tapeYellow : '#3a3208')}; max-width: 100%; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; padding: 0 3px; }
+  &:focus-visible {
+    outline: 3px solid #1b5aa8;
+    outline-offset: 1px;
+    z-index: 3;
+    overflow: visible;
+  }
+  small {
+    font-size: 11px;
+    font-weight: 500;
+    color: ${(p) => (p.$wood ? tapeYellow : '#3a3208')};
+    max-width: 100%;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+    padding: 0 3px;
+  }
 `;
 
 /** Wood that is drawn thinner than a finger still gets an easy place to take hold of. */
@@ -61,14 +78,38 @@ const Entry = styled.div`
   background: ${paper};
   border: 2px solid ${ink};
   padding: 6px;
-  input { width: 100%; font-weight: 700; font-size: 15px; padding: 3px 6px; border: 1px solid ${inkSoft}; }
-  p { font-size: 12px; color: ${inkSoft}; margin-top: 3px; }
-  input[aria-invalid='true'] { border: 2px solid ${red}; }
+  input {
+    width: 100%;
+    font-weight: 700;
+    font-size: 15px;
+    padding: 3px 6px;
+    border: 1px solid ${inkSoft};
+  }
+  p {
+    font-size: 12px;
+    color: ${inkSoft};
+    margin-top: 3px;
+  }
+  input[aria-invalid='true'] {
+    border: 2px solid ${red};
+  }
 `;
 
-const Ticks = styled.svg`position: absolute; inset: 0; width: 100%; height: 100%; pointer-events: none;`;
+const Ticks = styled.svg`
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  pointer-events: none;
+`;
 
-const RULE_NAMES: Readonly<Record<GapRule['kind'], string>> = { fixed: 'fixed', fit: 'fits', share: 'share', graded: 'graded', grid: 'on a pitch' };
+const RULE_NAMES: Readonly<Record<GapRule['kind'], string>> = {
+  fixed: 'fixed',
+  fit: 'fits',
+  share: 'share',
+  graded: 'graded',
+  grid: 'on a pitch',
+};
 
 /** What decides a gap, in a word. */
 export function ruleName(line: TapeLine): string {
@@ -94,7 +135,7 @@ function tickMarks(length: number, scale: number, unit: Precision['unit']): { at
   return Array.from({ length: count }, (_, i) => {
     const at = (i + 1) * step;
     const rank = steps.filter((s) => s > step && Math.abs(at / s - Math.round(at / s)) < 1e-6).length;
-    return { at, long: 6 + rank * 6 };
+    return { at, long: 4 + rank * 3 };
   });
 }
 
@@ -148,7 +189,9 @@ export function Tape({ tape, label, scale, left, top, upright, ...rest }: TapePr
 
   useEffect(() => {
     // Focus comes back to the line when its field closes, and follows the arrow keys.
-    const inside = list.current?.contains(document.activeElement) || (focused.current === 'type' && state.mode.kind === 'walk' && document.activeElement === document.body);
+    const inside =
+      list.current?.contains(document.activeElement) ||
+      (focused.current === 'type' && state.mode.kind === 'walk' && document.activeElement === document.body);
     focused.current = state.mode.kind;
     if (inside) list.current?.querySelector<HTMLElement>('[tabindex="0"]')?.focus();
   }, [state]);
@@ -185,13 +228,29 @@ export function Tape({ tape, label, scale, left, top, upright, ...rest }: TapePr
       <Ticks aria-hidden>
         {tickMarks(sizeOf(lines), scale, rest.precision.unit).map(({ at, long }) =>
           upright ? (
-            <line key={at} x1={TAPE_THICKNESS - 3 - long} x2={TAPE_THICKNESS - 3} y1={length - at * scale} y2={length - at * scale} stroke={ink} strokeWidth={1} opacity={0.55} />
+            <line
+              key={at}
+              x1={TAPE_THICKNESS - 3 - long}
+              x2={TAPE_THICKNESS - 3}
+              y1={length - at * scale}
+              y2={length - at * scale}
+              stroke={ink}
+              strokeWidth={1}
+              opacity={0.55}
+            />
           ) : (
             <line key={at} y1={0} y2={long} x1={at * scale} x2={at * scale} stroke={ink} strokeWidth={1} opacity={0.55} />
           ),
         )}
       </Ticks>
-      <div role="listbox" aria-label={label} aria-orientation={upright ? 'vertical' : 'horizontal'} ref={list} onKeyDown={hook.onKeyDown} onBlur={(e) => !e.currentTarget.contains(e.relatedTarget) && state.mode.kind === 'move' && hook.leave()}>
+      <div
+        role="listbox"
+        aria-label={label}
+        aria-orientation={upright ? 'vertical' : 'horizontal'}
+        ref={list}
+        onKeyDown={hook.onKeyDown}
+        onBlur={(e) => !e.currentTarget.contains(e.relatedTarget) && state.mode.kind === 'move' && hook.leave()}
+      >
         {lines.map((line, index) => {
           const px = toMm(line.size.value) * scale;
           const wide = upright ? TAPE_THICKNESS : px;
@@ -229,7 +288,10 @@ export function Tape({ tape, label, scale, left, top, upright, ...rest }: TapePr
           line={focusedLine}
           style={
             upright
-              ? { left: TAPE_THICKNESS + 6, top: Math.max(0, length - (toMm(focusedLine.near.value) + toMm(focusedLine.size.value) / 2) * scale - 20) }
+              ? {
+                  left: TAPE_THICKNESS + 6,
+                  top: Math.max(0, length - (toMm(focusedLine.near.value) + toMm(focusedLine.size.value) / 2) * scale - 20),
+                }
               : { top: -84, left: Math.max(0, (toMm(focusedLine.near.value) + toMm(focusedLine.size.value) / 2) * scale - 84) }
           }
         />

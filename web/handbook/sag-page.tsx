@@ -10,12 +10,23 @@ import { Header } from '../shared/header.js';
 import { LengthField } from '../shared/length-field.js';
 import { Faint, FieldLabel, Grid, Page, Panel, Select, Table, fieldBox } from '../shared/ui.js';
 
-const Entry = styled(NumberField)`input { ${fieldBox} }`;
+const Entry = styled(NumberField)`
+  input {
+    ${fieldBox}
+  }
+`;
 
 const Prose = styled.div`
   max-width: 680px;
-  p { margin: 10px 0; font-size: 15px; line-height: 1.5; }
-  h2 { margin-top: 22px; font-size: 18px; }
+  p {
+    margin: 10px 0;
+    font-size: 15px;
+    line-height: 1.5;
+  }
+  h2 {
+    margin-top: 22px;
+    font-size: 18px;
+  }
 `;
 
 const GRAVITY = 9.81;
@@ -34,11 +45,28 @@ function ShelfTrial() {
   const [L, b, t] = [span, depth, thickness].map((l) => toMm(l)) as [number, number, number];
   const self = properties.density * 1e-9 * b * t * GRAVITY;
   const at = (length: number, thick: number) =>
-    sagOf({ length, supports: [{ x: 0 }, { x: length }], lines: [{ from: 0, to: length, perMm: (kg * GRAVITY) / L + self * (thick / t) }], points: [] }, { width: b, thickness: thick, properties }).mm;
+    sagOf(
+      {
+        length,
+        supports: [{ x: 0 }, { x: length }],
+        lines: [{ from: 0, to: length, perMm: (kg * GRAVITY) / L + self * (thick / t) }],
+        points: [],
+      },
+      { width: b, thickness: thick, properties },
+    ).mm;
   const now = at(L, t);
   const creep = creepOf(properties.material, workshop.settings);
   const write = (value: number) => writeFine(value, precision.unit);
-  const field = (label: string, value: Length, set: (l: Length) => void) => <LengthField label={label} value={value} least={mm(3)} precision={precision} onCommit={(v) => v !== null && set(v)} onDraft={(v) => v !== null && set(v)} />;
+  const field = (label: string, value: Length, set: (l: Length) => void) => (
+    <LengthField
+      label={label}
+      value={value}
+      least={mm(3)}
+      precision={precision}
+      onCommit={(v) => v !== null && set(v)}
+      onDraft={(v) => v !== null && set(v)}
+    />
+  );
   return (
     <Panel role="group" aria-label="A shelf to try">
       <Grid $columns={3}>
@@ -83,7 +111,8 @@ function ShelfTrial() {
       </Table>
       <p style={{ marginTop: 8 }}>
         <Faint>
-          {NAMED_LIMITS.map((l) => `span/${l.over} allows ${write(L / l.over)}`).join('; ')}. E {properties.elastic} GPa, {properties.material.source}.
+          {NAMED_LIMITS.map((l) => `span/${l.over} allows ${write(L / l.over)}`).join('; ')}. E {properties.elastic} GPa,{' '}
+          {properties.material.source}.
         </Faint>
       </p>
     </Panel>
@@ -98,22 +127,47 @@ export function SagPage() {
       <Page>
         <h1>Why shelves sag</h1>
         <Prose>
-          <p>A shelf bends under what stands on it and under its own weight. Four things decide how far: the load, the span, the thickness and the stiffness of the material. They do not count alike.</p>
+          <p>
+            A shelf bends under what stands on it and under its own weight. Four things decide how far: the load, the span, the thickness
+            and the stiffness of the material. They do not count alike.
+          </p>
           <h2>Span counts most</h2>
-          <p>With the same load on each foot of shelf, sag grows with the fourth power of the span: a quarter longer is 2.4 times the sag. With the same load in all, it grows with the third. Depth hardly matters, since a deeper shelf is stiffer by as much as it holds more.</p>
+          <p>
+            With the same load on each foot of shelf, sag grows with the fourth power of the span: a quarter longer is 2.4 times the sag.
+            With the same load in all, it grows with the third. Depth hardly matters, since a deeper shelf is stiffer by as much as it holds
+            more.
+          </p>
           <h2>Then thickness</h2>
-          <p>Sag falls with the third power of thickness. Twice as thick is an eighth of the sag, if the two layers are glued. Two loose layers are only twice as stiff as one.</p>
+          <p>
+            Sag falls with the third power of thickness. Twice as thick is an eighth of the sag, if the two layers are glued. Two loose
+            layers are only twice as stiff as one.
+          </p>
         </Prose>
         <ShelfTrial />
         <Prose>
           <h2>Today and later</h2>
-          <p>Wood creeps. A shelf that carries its load for years sags again as much as on the first day, or more: plywood in an unheated building twice in all, MDF four times. A shelf that passes on the day it is filled may be seen to bow a few years on. So every member is shown twice, today and in the long term, by EN 1995-1-1 table 3.2 and the service class of the project.</p>
+          <p>
+            Wood creeps. A shelf that carries its load for years sags again as much as on the first day, or more: plywood in an unheated
+            building twice in all, MDF four times. A shelf that passes on the day it is filled may be seen to bow a few years on. So every
+            member is shown twice, today and in the long term, by EN 1995-1-1 table 3.2 and the service class of the project.
+          </p>
           <h2>What the eye sees</h2>
-          <p>A clean front edge looks straight up to about 1/32 inch per foot of span, span/384. Many shelves that people live with pass that line. Being seen to sag is not the same as breaking: that is why three answers stand side by side, and the strictest limit that is still met.</p>
+          <p>
+            A clean front edge looks straight up to about 1/32 inch per foot of span, span/384. Many shelves that people live with pass that
+            line. Being seen to sag is not the same as breaking: that is why three answers stand side by side, and the strictest limit that
+            is still met.
+          </p>
           <h2>How far to trust it</h2>
-          <p>Boards of one kind differ in stiffness by some 20 %. From 80 % of a limit on, a member is shown as close. Typical values are replaced by the maker’s figure or your own test, in the stockroom. Where something is missing, a mass or a class the material is not made for, the answer is “not judged” and never green.</p>
+          <p>
+            Boards of one kind differ in stiffness by some 20 %. From 80 % of a limit on, a member is shown as close. Typical values are
+            replaced by the maker’s figure or your own test, in the stockroom. Where something is missing, a mass or a class the material is
+            not made for, the answer is “not judged” and never green.
+          </p>
           <h2>The way to the floor</h2>
-          <p>A shelf gives half its load to each side. A divider that takes half of many shelves stands on the bottom panel, and where nothing is under that panel, it bends far more than any shelf. A support counts only when its own load reaches the floor.</p>
+          <p>
+            A shelf gives half its load to each side. A divider that takes half of many shelves stands on the bottom panel, and where
+            nothing is under that panel, it bends far more than any shelf. A support counts only when its own load reaches the floor.
+          </p>
         </Prose>
       </Page>
     </>

@@ -19,11 +19,27 @@ function PersonRow({ id, person }: { id: string; person: Person }) {
   return (
     <Panel style={{ marginBottom: 8 }} role="group" aria-label={person.name}>
       <Grid $columns={4}>
-        <TextField aria-label="Name" value={name} onChange={setName} onBlur={() => name.trim() && name.trim() !== person.name && save({ ...person, name: name.trim() }, `Renamed ${person.name}`)}>
+        <TextField
+          aria-label="Name"
+          value={name}
+          onChange={setName}
+          onBlur={() => name.trim() && name.trim() !== person.name && save({ ...person, name: name.trim() }, `Renamed ${person.name}`)}
+        >
           <TextInput maxLength={80} />
         </TextField>
-        <LengthField label="Height" value={person.height} precision={precision} onCommit={(height) => height !== null && save({ ...person, height }, `Height of ${person.name}`)} />
-        <LengthField label="Reaches up to" optional value={reach ?? null} precision={precision} onCommit={(next) => save(next === null ? bare : { ...person, reach: next }, `Reach of ${person.name}`)} />
+        <LengthField
+          label="Height"
+          value={person.height}
+          precision={precision}
+          onCommit={(height) => height !== null && save({ ...person, height }, `Height of ${person.name}`)}
+        />
+        <LengthField
+          label="Reaches up to"
+          optional
+          value={reach ?? null}
+          precision={precision}
+          onCommit={(next) => save(next === null ? bare : { ...person, reach: next }, `Reach of ${person.name}`)}
+        />
         <Button data-quiet aria-label={`Take ${person.name} out`} onPress={() => void saver.remove('people', id)}>
           <Trash2 aria-hidden />
         </Button>
@@ -42,7 +58,15 @@ export function People() {
   const history = useHistory(scope);
   const add = () =>
     saver
-      .create('people', newId('person', people.map((p) => p.id)), { name: 'Someone', height: precision.unit === 'mm' ? mm(1700) : inch(67) }, 'Added a person')
+      .create(
+        'people',
+        newId(
+          'person',
+          people.map((p) => p.id),
+        ),
+        { name: 'Someone', height: precision.unit === 'mm' ? mm(1700) : inch(67) },
+        'Added a person',
+      )
       .catch((e: Error) => setProblem(e.message));
   return (
     <>

@@ -8,7 +8,11 @@ import { Header } from '../shared/header.js';
 import { LengthField } from '../shared/length-field.js';
 import { Faint, FieldLabel, Grid, Page, Section, Select, TextInput, fieldBox } from '../shared/ui.js';
 
-const Entry = styled(NumberField)`input { ${fieldBox} }`;
+const Entry = styled(NumberField)`
+  input {
+    ${fieldBox}
+  }
+`;
 
 /** The choices that hold for every piece of the project. */
 export function ProjectSettings() {
@@ -27,7 +31,11 @@ export function ProjectSettings() {
         <Faint>They hold for every piece. How lengths are written is switched at the top right and changes nothing that is stored.</Faint>
         <Section style={{ marginTop: 16 }}>
           <Grid $columns={2}>
-            <TextField value={name} onChange={setName} onBlur={() => name.trim() && name.trim() !== project.name && saver.saveProject({ ...project, name: name.trim() })}>
+            <TextField
+              value={name}
+              onChange={setName}
+              onBlur={() => name.trim() && name.trim() !== project.name && saver.saveProject({ ...project, name: name.trim() })}
+            >
               <FieldLabel>Name</FieldLabel>
               <TextInput maxLength={80} />
             </TextField>
@@ -67,11 +75,20 @@ export function ProjectSettings() {
             <Select
               label="How far a member may sag"
               value={limit.kind === 'span' ? `${limit.over}` : 'amount'}
-              choices={[...NAMED_LIMITS.map((l) => ({ id: `${l.over}`, label: `span/${l.over}: ${l.meaning}` })), { id: 'amount', label: 'a fixed amount' }]}
+              choices={[
+                ...NAMED_LIMITS.map((l) => ({ id: `${l.over}`, label: `span/${l.over}: ${l.meaning}` })),
+                { id: 'amount', label: 'a fixed amount' },
+              ]}
               onChange={(over) => save({ limit: over === 'amount' ? { kind: 'amount', mm: 2 } : { kind: 'span', over: Number(over) } })}
             />
             {limit.kind === 'amount' ? (
-              <Entry value={limit.mm} minValue={0.1} maxValue={100} step={0.1} onChange={(mm) => Number.isFinite(mm) && save({ limit: { kind: 'amount', mm } })}>
+              <Entry
+                value={limit.mm}
+                minValue={0.1}
+                maxValue={100}
+                step={0.1}
+                onChange={(mm) => Number.isFinite(mm) && save({ limit: { kind: 'amount', mm } })}
+              >
                 <FieldLabel>The amount, mm</FieldLabel>
                 <Input />
               </Entry>
@@ -91,7 +108,12 @@ export function ProjectSettings() {
               ]}
               onChange={(set) => save({ rounding: { ...rounding, set } })}
             />
-            <LengthField label="Grid" value={rounding.grid} precision={precision} onCommit={(grid) => grid !== null && save({ rounding: { ...rounding, grid } })} />
+            <LengthField
+              label="Grid"
+              value={rounding.grid}
+              precision={precision}
+              onCommit={(grid) => grid !== null && save({ rounding: { ...rounding, grid } })}
+            />
             <Select
               label="Whole steps left over go"
               value={rounding.leftover}

@@ -10,5 +10,10 @@ export function download(name: string, type: string, text: string): void {
 
 /** A name as a file name: small letters and hyphens. */
 export function fileName(name: string): string {
-  return name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'piece';
+  return (
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'piece'
+  );
 }

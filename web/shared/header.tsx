@@ -15,10 +15,22 @@ const Bar = styled.header`
   color: ${paper};
   min-height: 52px;
   padding: 0 16px;
-  a { color: inherit; text-decoration: none; }
-  :focus-visible { outline-color: ${tape}; outline-offset: -3px; }
-  @media ${phone} { flex-wrap: wrap; padding: 0 8px; gap: 4px; }
-  @media print { display: none; }
+  a {
+    color: inherit;
+    text-decoration: none;
+  }
+  :focus-visible {
+    outline-color: ${tape};
+    outline-offset: -3px;
+  }
+  @media ${phone} {
+    flex-wrap: wrap;
+    padding: 0 8px;
+    gap: 4px;
+  }
+  @media print {
+    display: none;
+  }
 `;
 
 const Brand = styled(Link)`
@@ -28,7 +40,12 @@ const Brand = styled(Link)`
   font-weight: 750;
   font-size: 18px;
   font-stretch: 108%;
-  &::before { content: ''; width: 9px; height: 24px; background: ${tape}; }
+  &::before {
+    content: '';
+    width: 9px;
+    height: 24px;
+    background: ${tape};
+  }
 `;
 
 const Crumbs = styled.nav`
@@ -40,9 +57,16 @@ const Crumbs = styled.nav`
   min-width: 0;
   max-width: 250px;
   overflow: hidden;
-  > * { overflow: hidden; text-overflow: ellipsis; }
-  a { opacity: 0.85; }
-  a:hover { text-decoration: underline; }
+  > * {
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  a {
+    opacity: 0.85;
+  }
+  a:hover {
+    text-decoration: underline;
+  }
 `;
 
 const Stations = styled.nav`
@@ -57,10 +81,30 @@ const Stations = styled.nav`
     font-weight: 600;
     min-height: 44px;
   }
-  a small { font-size: 11px; color: #b8c3bb; font-weight: 500; }
-  a[aria-current] { background: ${paper}; color: ${ink}; }
-  a[aria-current] small { color: #4a564f; }
-  @media ${phone} { order: 3; flex-basis: 100%; a { flex: 1; padding: 0 6px; justify-content: center; } a small { display: none; } }
+  a small {
+    font-size: 11px;
+    color: #b8c3bb;
+    font-weight: 500;
+  }
+  a[aria-current] {
+    background: ${paper};
+    color: ${ink};
+  }
+  a[aria-current] small {
+    color: #4a564f;
+  }
+  @media ${phone} {
+    order: 3;
+    flex-basis: 100%;
+    a {
+      flex: 1;
+      padding: 0 6px;
+      justify-content: center;
+    }
+    a small {
+      display: none;
+    }
+  }
 `;
 
 const Badge = styled.span<{ $stop: boolean }>`
@@ -77,10 +121,21 @@ const Tools = styled.div`
   align-items: center;
   gap: 6px;
   margin-left: auto;
-  button { background: transparent; color: ${paper}; border-color: #4b5851; }
-  button[data-hovered] { border-color: ${paper}; }
-  button[data-disabled] { color: #8b958e; }
-  button[aria-pressed='true'] { background: ${paper}; color: ${ink}; }
+  button {
+    background: transparent;
+    color: ${paper};
+    border-color: #4b5851;
+  }
+  button[data-hovered] {
+    border-color: ${paper};
+  }
+  button[data-disabled] {
+    color: #8b958e;
+  }
+  button[aria-pressed='true'] {
+    background: ${paper};
+    color: ${ink};
+  }
 `;
 
 const LABELS = { measure: 'Measure', divide: 'Divide', carry: 'Carry', parts: 'Parts' } as const;
@@ -103,13 +158,23 @@ function UnitSwitch() {
     <>
       <span role="group" aria-label="Units" style={{ display: 'inline-flex' }}>
         {units.map((unit) => (
-          <Button key={unit} aria-pressed={precision.unit === unit} onPress={() => precision.unit !== unit && setPrecision({ unit, step: DEFAULT_STEP[unit] })}>
+          <Button
+            key={unit}
+            aria-pressed={precision.unit === unit}
+            onPress={() => precision.unit !== unit && setPrecision({ unit, step: DEFAULT_STEP[unit] })}
+          >
             {unit}
           </Button>
         ))}
       </span>
       <div style={{ width: 92 }}>
-        <Select label="Written to the nearest" hideLabel value={`${precision.step}`} choices={steps.map((s) => ({ id: `${s.step}`, label: `to ${s.name}` }))} onChange={(step) => setPrecision({ ...precision, step: fromUnits(Number(step)) })} />
+        <Select
+          label="Written to the nearest"
+          hideLabel
+          value={`${precision.step}`}
+          choices={steps.map((s) => ({ id: `${s.step}`, label: `to ${s.name}` }))}
+          onChange={(step) => setPrecision({ ...precision, step: fromUnits(Number(step)) })}
+        />
       </div>
     </>
   );
@@ -143,7 +208,12 @@ export function Header({ piece, history }: { piece?: HeaderPiece; history?: Retu
       <Stations aria-label={piece ? 'Stations' : 'Pages'}>
         {piece
           ? (Object.keys(LABELS) as (keyof typeof LABELS)[]).map((station, i) => (
-              <Link key={station} to={{ pathname: `/p/${id}/pieces/${piece.id}/${station}`, search }} aria-current={piece.station === station ? 'page' : undefined} aria-keyshortcuts={`Alt+${i + 1}`}>
+              <Link
+                key={station}
+                to={{ pathname: `/p/${id}/pieces/${piece.id}/${station}`, search }}
+                aria-current={piece.station === station ? 'page' : undefined}
+                aria-keyshortcuts={`Alt+${i + 1}`}
+              >
                 <small>{i + 1}</small>
                 {LABELS[station]}
                 {station === 'carry' && piece.fails > 0 ? (
@@ -170,10 +240,18 @@ export function Header({ piece, history }: { piece?: HeaderPiece; history?: Retu
         </span>
         {history ? (
           <>
-            <Button isDisabled={history.next.undo === null} onPress={history.undo} aria-label={history.next.undo ? `Undo: ${history.next.undo}` : 'Nothing to undo'}>
+            <Button
+              isDisabled={history.next.undo === null}
+              onPress={history.undo}
+              aria-label={history.next.undo ? `Undo: ${history.next.undo}` : 'Nothing to undo'}
+            >
               <Undo2 aria-hidden />
             </Button>
-            <Button isDisabled={history.next.redo === null} onPress={history.redo} aria-label={history.next.redo ? `Redo: ${history.next.redo}` : 'Nothing to redo'}>
+            <Button
+              isDisabled={history.next.redo === null}
+              onPress={history.redo}
+              aria-label={history.next.redo ? `Redo: ${history.next.redo}` : 'Nothing to redo'}
+            >
               <Redo2 aria-hidden />
             </Button>
           </>

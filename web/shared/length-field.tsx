@@ -65,7 +65,15 @@ export function LengthField({ label, hideLabel, value, precision, least, greates
   };
 
   return (
-    <TextField value={text ?? shown} onChange={change} onKeyDown={onKeyDown} onBlur={commit} isInvalid={problem !== null} {...(hideLabel ? { 'aria-label': label } : {})} autoComplete="off">
+    <TextField
+      value={text ?? shown}
+      onChange={change}
+      onKeyDown={onKeyDown}
+      onBlur={commit}
+      isInvalid={problem !== null}
+      {...(hideLabel ? { 'aria-label': label } : {})}
+      autoComplete="off"
+    >
       {hideLabel ? null : <FieldLabel>{label}</FieldLabel>}
       <TextInput inputMode="text" spellCheck={false} aria-describedby={text === null ? undefined : echo} />
       {text !== null && reading?.ok && text !== shown ? (

@@ -9,16 +9,31 @@ const Fraction = styled.span`
   font-size: 0.52em;
   line-height: 1.02;
   margin-left: 0.2em;
-  span:first-child { border-bottom: 1.5px solid currentColor; padding: 0 0.1em; }
+  span:first-child {
+    border-bottom: 1.5px solid currentColor;
+    padding: 0 0.1em;
+  }
 `;
 
-const Wrap = styled.span`white-space: nowrap;`;
+const Wrap = styled.span`
+  white-space: nowrap;
+`;
 
 /**
  * A length as it is written on the bench. Large ones stack their fraction; what is not
  * exact at the precision says so, with the exact figure for the pointer and for a screen reader.
  */
-export function LengthText({ value, precision, stacked = false, unit = false }: { value: Length; precision: Precision; stacked?: boolean; unit?: boolean }) {
+export function LengthText({
+  value,
+  precision,
+  stacked = false,
+  unit = false,
+}: {
+  value: Length;
+  precision: Precision;
+  stacked?: boolean;
+  unit?: boolean;
+}) {
   const w = writeLength(value, precision);
   const suffix = unit ? ` ${precision.unit}` : '';
   const plain = formatLength(value, precision);

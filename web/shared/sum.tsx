@@ -2,7 +2,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { CornerDownRight } from 'lucide-react';
 import { columnSum, type Figure, type SumLine, type Unit } from '../../core/figure/index.js';
-import type { Length, Precision } from '../../core/length/index.js';
+import { exactText, writeLength, type Length, type Precision } from '../../core/length/index.js';
 import { LengthText } from './length-text.js';
 import { Button, Faint } from './ui.js';
 import { ink } from '../theme/tokens.js';
@@ -11,17 +11,71 @@ const Column = styled.table`
   width: 100%;
   font-size: 13px;
   margin-top: 6px;
-  td { padding: 3px 0; vertical-align: middle; line-height: 1.15; }
-  td.sign { width: 20px; font-weight: 600; }
-  td.amount { width: 86px; text-align: right; font-weight: 700; font-size: 15px; padding-right: 10px; white-space: nowrap; }
-  tr.result td { border-top: 1.5px solid ${ink}; padding-top: 5px; padding-bottom: 5px; }
-  tr.answer td.amount { font-size: 19px; }
+  td {
+    padding: 3px 0;
+    vertical-align: middle;
+    line-height: 1.15;
+  }
+  td.sign {
+    width: 20px;
+    font-weight: 600;
+  }
+  td.amount {
+    width: 86px;
+    text-align: right;
+    font-weight: 700;
+    font-size: 15px;
+    padding-right: 10px;
+    white-space: nowrap;
+  }
+  tr.result td {
+    border-top: 1.5px solid ${ink};
+    padding-top: 5px;
+    padding-bottom: 5px;
+  }
+  tr.answer td.amount {
+    font-size: 19px;
+  }
 `;
 
-const Trail = styled.div`display: flex; flex-wrap: wrap; gap: 4px; align-items: center; margin-top: 4px;`;
+const Follow = styled.button`
+  all: unset;
+  cursor: pointer;
+  text-decoration: underline;
+  text-decoration-color: #9aa8a0;
+  text-underline-offset: 3px;
+  &:hover {
+    text-decoration-color: currentColor;
+  }
+  &:focus-visible {
+    outline: 3px solid #1b5aa8;
+  }
+  svg {
+    width: 12px;
+    height: 12px;
+    vertical-align: -1px;
+  }
+`;
+
+const Trail = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  align-items: center;
+  margin-top: 4px;
+`;
 
 function Amount({ figure, precision }: { figure: Figure<Unit>; precision: Precision }) {
-  if (figure.unit === 'length') return <LengthText value={figure.amount as Length} precision={precision} stacked />;
+  if (figure.unit === 'length') {
+    const value = figure.amount as Length;
+    const digits = exactText(value, precision.unit);
+    // A sum that does not close at the shop precision is shown exactly, where that takes no more than four decimals.
+    return writeLength(value, precision).exact || (digits.split('.')[1]?.length ?? 0) > 4 ? (
+      <LengthText value={value} precision={precision} stacked />
+    ) : (
+      <>{digits}</>
+    );
+  }
   return <>{Number(figure.amount.toFixed(4))}</>;
 }
 
@@ -69,9 +123,9 @@ export function Sum({ figure, precision, answer }: { figure: Figure<Unit>; preci
                 </td>
                 <td>
                   {line.opens && !last ? (
-                    <Button data-quiet onPress={() => setTrail([...trail, line.figure])} aria-label={`Follow ${label}`}>
+                    <Follow onClick={() => setTrail([...trail, line.figure])} aria-label={`Follow ${label}`}>
                       {label} <CornerDownRight aria-hidden />
-                    </Button>
+                    </Follow>
                   ) : (
                     <span>{label}</span>
                   )}

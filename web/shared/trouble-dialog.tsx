@@ -24,9 +24,18 @@ const Sheet = styled(Modal)`
   max-height: 86vh;
   overflow: auto;
   padding: 20px 22px;
-  table { width: 100%; margin: 10px 0; font-size: 13px; }
-  th { text-align: left; }
-  td, th { padding: 3px 8px 3px 0; }
+  table {
+    width: 100%;
+    margin: 10px 0;
+    font-size: 13px;
+  }
+  th {
+    text-align: left;
+  }
+  td,
+  th {
+    padding: 3px 8px 3px 0;
+  }
 `;
 
 /** What differs between two versions of a piece: the sizes that follow from each. */
@@ -82,7 +91,9 @@ export function TroubleDialog() {
           <p>
             Your edit: <strong>{trouble.label}</strong>
           </p>
-          {raced && trouble.kind === 'pieces' ? <PieceDifference mine={trouble.yours as Piece} theirs={error.problem.current?.data as KeptPiece} /> : null}
+          {raced && trouble.kind === 'pieces' ? (
+            <PieceDifference mine={trouble.yours as Piece} theirs={error.problem.current?.data as KeptPiece} />
+          ) : null}
           <Row style={{ marginTop: 14 }}>
             <Button data-main autoFocus onPress={() => saver.resolve('mine')}>
               {raced ? 'Keep mine' : 'Try again'}

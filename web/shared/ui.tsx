@@ -29,13 +29,34 @@ export const Button = styled(AriaButton)`
   font-weight: 600;
   font-size: 13px;
   cursor: pointer;
-  &[data-hovered] { border-color: ${ink}; }
-  &[data-pressed] { background: ${tapePale}; }
-  &[data-disabled] { color: #8b958e; cursor: default; }
-  &[data-main] { background: ${ink}; color: ${paper}; border-color: ${ink}; }
-  &[data-main][data-disabled] { opacity: 0.5; }
-  &[data-quiet] { border-color: transparent; background: transparent; padding: 4px 6px; }
-  svg { width: 15px; height: 15px; flex: none; }
+  &[data-hovered] {
+    border-color: ${ink};
+  }
+  &[data-pressed] {
+    background: ${tapePale};
+  }
+  &[data-disabled] {
+    color: #8b958e;
+    cursor: default;
+  }
+  &[data-main] {
+    background: ${ink};
+    color: ${paper};
+    border-color: ${ink};
+  }
+  &[data-main][data-disabled] {
+    opacity: 0.5;
+  }
+  &[data-quiet] {
+    border-color: transparent;
+    background: transparent;
+    padding: 4px 6px;
+  }
+  svg {
+    width: 15px;
+    height: 15px;
+    flex: none;
+  }
 `;
 
 export const fieldBox = css`
@@ -45,10 +66,15 @@ export const fieldBox = css`
   border: 1px solid #8d988f;
   border-radius: 2px;
   background: white;
-  &[data-invalid] { border-color: ${red}; border-width: 2px; }
+  &[data-invalid] {
+    border-color: ${red};
+    border-width: 2px;
+  }
 `;
 
-export const TextInput = styled(Input)`${fieldBox}`;
+export const TextInput = styled(Input)`
+  ${fieldBox}
+`;
 
 export const FieldLabel = styled(Label)`
   display: block;
@@ -84,8 +110,15 @@ export const Grid = styled.div<{ $columns?: number }>`
 `;
 
 export const Section = styled.section`
-  & + & { margin-top: 18px; padding-top: 14px; border-top: 1px solid ${line}; }
-  > h2, > h3 { margin-bottom: 8px; }
+  & + & {
+    margin-top: 18px;
+    padding-top: 14px;
+    border-top: 1px solid ${line};
+  }
+  > h2,
+  > h3 {
+    margin-bottom: 8px;
+  }
 `;
 
 const SelectButton = styled(AriaButton)`
@@ -97,8 +130,15 @@ const SelectButton = styled(AriaButton)`
   text-align: left;
   cursor: pointer;
   font-size: 13px;
-  svg { width: 14px; flex: none; }
-  .react-aria-SelectValue { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+  svg {
+    width: 14px;
+    flex: none;
+  }
+  .react-aria-SelectValue {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
 `;
 
 export const FloatingBox = styled(Popover)`
@@ -110,7 +150,6 @@ export const FloatingBox = styled(Popover)`
   overflow: auto;
 `;
 
-
 const Option = styled(ListBoxItem)`
   display: flex;
   gap: 8px;
@@ -118,8 +157,14 @@ const Option = styled(ListBoxItem)`
   padding: 6px 10px;
   cursor: pointer;
   font-size: 13px;
-  &[data-focused] { background: ${tapePale}; outline: 2px solid ${tape}; outline-offset: -2px; }
-  svg { width: 14px; }
+  &[data-focused] {
+    background: ${tapePale};
+    outline: 2px solid ${tape};
+    outline-offset: -2px;
+  }
+  svg {
+    width: 14px;
+  }
 `;
 
 export interface Choice<T extends string> {
@@ -135,9 +180,17 @@ export function Select<T extends string>({
   choices,
   onChange,
   ...rest
-}: { label: string; hideLabel?: boolean; value: T | null; choices: readonly Choice<T>[]; onChange: (value: T) => void } & Omit<SelectProps<object>, 'children' | 'onChange' | 'value'>) {
+}: { label: string; hideLabel?: boolean; value: T | null; choices: readonly Choice<T>[]; onChange: (value: T) => void } & Omit<
+  SelectProps<object>,
+  'children' | 'onChange' | 'value'
+>) {
   return (
-    <AriaSelect {...rest} value={value} onChange={(key) => key !== null && onChange(String(key) as T)} {...(hideLabel ? { 'aria-label': label } : {})}>
+    <AriaSelect
+      {...rest}
+      value={value}
+      onChange={(key) => key !== null && onChange(String(key) as T)}
+      {...(hideLabel ? { 'aria-label': label } : {})}
+    >
       {hideLabel ? null : <FieldLabel>{label}</FieldLabel>}
       <SelectButton>
         <SelectValue>{({ selectedText, defaultChildren }) => selectedText || defaultChildren}</SelectValue>
@@ -167,10 +220,28 @@ const CheckLabel = styled(AriaCheckbox)`
   gap: 6px;
   cursor: pointer;
   font-size: 13px;
-  .box { width: 16px; height: 16px; border: 1.5px solid ${ink}; display: grid; place-items: center; border-radius: 2px; background: ${paper}; flex: none; }
-  &[data-selected] .box { background: ${ink}; color: ${paper}; }
-  &[data-focus-visible] { outline: 3px solid #1b5aa8; outline-offset: 2px; }
-  svg { width: 12px; height: 12px; }
+  .box {
+    width: 16px;
+    height: 16px;
+    border: 1.5px solid ${ink};
+    display: grid;
+    place-items: center;
+    border-radius: 2px;
+    background: ${paper};
+    flex: none;
+  }
+  &[data-selected] .box {
+    background: ${ink};
+    color: ${paper};
+  }
+  &[data-focus-visible] {
+    outline: 3px solid #1b5aa8;
+    outline-offset: 2px;
+  }
+  svg {
+    width: 12px;
+    height: 12px;
+  }
 `;
 
 /** A box that is ticked or not. */
@@ -197,17 +268,37 @@ export const Table = styled.table`
   width: 100%;
   font-size: 13px;
   background: ${paper};
-  th { text-align: left; font-weight: 600; font-size: 12px; color: ${inkSoft}; padding: 6px 8px; border-bottom: 1px solid ${ink}; vertical-align: bottom; }
-  td { padding: 6px 8px; border-bottom: 1px solid ${line}; vertical-align: top; }
-  td.figure, th.figure { text-align: right; white-space: nowrap; }
-  tr[aria-selected='true'] td { background: ${tapePale}; }
+  th {
+    text-align: left;
+    font-weight: 600;
+    font-size: 12px;
+    color: ${inkSoft};
+    padding: 6px 8px;
+    border-bottom: 1px solid ${ink};
+    vertical-align: bottom;
+  }
+  td {
+    padding: 6px 8px;
+    border-bottom: 1px solid ${line};
+    vertical-align: top;
+  }
+  td.figure,
+  th.figure {
+    text-align: right;
+    white-space: nowrap;
+  }
+  tr[aria-selected='true'] td {
+    background: ${tapePale};
+  }
 `;
 
 export const Page = styled.main`
   max-width: 1180px;
   margin: 0 auto;
   padding: 24px 24px 60px;
-  > h1 { margin-bottom: 6px; }
+  > h1 {
+    margin-bottom: 6px;
+  }
 `;
 
 export const Scroll = styled.div`

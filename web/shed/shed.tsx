@@ -24,16 +24,28 @@ const Floor = styled.div`
   border: 1px solid ${line};
   margin: 14px 0;
   overflow-x: auto;
-  svg { display: block; height: 100%; }
-  a:focus-visible rect { stroke-width: 4; }
+  svg {
+    display: block;
+    height: 100%;
+  }
+  a:focus-visible rect {
+    stroke-width: 4;
+  }
 `;
 
 const Cards = styled.ul`
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
   gap: 10px;
-  li { background: ${paper}; border: 1px solid ${line}; padding: 10px 12px; }
-  li a { font-weight: 700; font-size: 16px; }
+  li {
+    background: ${paper};
+    border: 1px solid ${line};
+    padding: 10px 12px;
+  }
+  li a {
+    font-weight: 700;
+    font-size: 16px;
+  }
 `;
 
 interface Shown {
@@ -44,7 +56,10 @@ interface Shown {
 /** The pieces of the project, solved; the drawing needs no more than their members. */
 function useSolved(): readonly Shown[] {
   const { bench, workshop } = useProject();
-  return useMemo(() => bench.records.pieces.map((p) => ({ id: p.id, solution: solve(p.data.piece, workshop, p.data.letters) })), [bench, workshop]);
+  return useMemo(
+    () => bench.records.pieces.map((p) => ({ id: p.id, solution: solve(p.data.piece, workshop, p.data.letters) })),
+    [bench, workshop],
+  );
 }
 
 const GAP = 260;
@@ -74,8 +89,26 @@ function Lineup({ pieces }: { pieces: readonly Shown[] }) {
                 {drawing.shapes.map((s, i) => {
                   if (s.kind === 'circle' || s.hidden) return null;
                   const role = roles.get(s.of.id);
-                  const fill = s.of.kind === 'space' ? paper : s.of.kind === 'thing' ? ghost : role === 'toe board' || role === 'plinth rail' ? woodDark : wood;
-                  return <rect key={i} x={left + s.x * scale} y={foot - (s.y + s.height) * scale} width={s.width * scale} height={s.height * scale} fill={fill} stroke={s.of.kind === 'thing' ? ghostEdge : s.of.kind === 'space' ? 'none' : ink} strokeWidth={0.8} />;
+                  const fill =
+                    s.of.kind === 'space'
+                      ? paper
+                      : s.of.kind === 'thing'
+                        ? ghost
+                        : role === 'toe board' || role === 'plinth rail'
+                          ? woodDark
+                          : wood;
+                  return (
+                    <rect
+                      key={i}
+                      x={left + s.x * scale}
+                      y={foot - (s.y + s.height) * scale}
+                      width={s.width * scale}
+                      height={s.height * scale}
+                      fill={fill}
+                      stroke={s.of.kind === 'thing' ? ghostEdge : s.of.kind === 'space' ? 'none' : ink}
+                      strokeWidth={0.8}
+                    />
+                  );
                 })}
                 <text x={left + (drawing.width * scale) / 2} y={foot + 22} textAnchor="middle" fontSize={13} fontWeight={600} fill={ink}>
                   {solution.piece.name}
@@ -113,12 +146,18 @@ function PieceCard({ piece }: { piece: Shown }) {
         </Button>
       </Row>
       <div>
-        <LengthText value={width.value} precision={precision} /> × <LengthText value={height.value} precision={precision} /> × <LengthText value={depth.value} precision={precision} unit />
+        <LengthText value={width.value} precision={precision} /> × <LengthText value={height.value} precision={precision} /> ×{' '}
+        <LengthText value={depth.value} precision={precision} unit />
       </div>
       <Row style={{ gap: 6, marginTop: 4 }}>
         <StateMark state={stops > 0 ? 'fails' : looks > 0 ? 'close' : 'fine'} severity={stops > 0 ? 'stop' : looks > 0 ? 'look' : 'good'} />
         <Faint>
-          {stops > 0 ? `${stops} ${stops === 1 ? 'check stops' : 'checks stop'} the build` : looks > 0 ? `${looks} to look at` : 'all checks fine'}, {solution.parts.length} parts
+          {stops > 0
+            ? `${stops} ${stops === 1 ? 'check stops' : 'checks stop'} the build`
+            : looks > 0
+              ? `${looks} to look at`
+              : 'all checks fine'}
+          , {solution.parts.length} parts
         </Faint>
       </Row>
     </li>
@@ -138,9 +177,15 @@ export function useStart() {
         stock = 'first-sheet';
         await saver.create('stock', stock, newStock(unit), 'Put a first sheet into the stockroom');
       }
-      const opening = newId('opening', bench.records.openings.map((o) => o.id));
+      const opening = newId(
+        'opening',
+        bench.records.openings.map((o) => o.id),
+      );
       if (from === 'opening') await saver.create('openings', opening, newOpening(unit), 'Added an opening');
-      const piece = newId('case', bench.records.pieces.map((p) => p.id));
+      const piece = newId(
+        'case',
+        bench.records.pieces.map((p) => p.id),
+      );
       const origin = from === 'opening' ? ({ kind: 'opening', id: opening } as const) : ({ kind: from } as const);
       await saver.create('pieces', piece, newCase(unit, stock, origin), 'Started a case');
       void navigate(`/p/${id}/pieces/${piece}/${from === 'opening' ? 'measure' : 'divide'}`);
@@ -182,7 +227,16 @@ export function Shed() {
   const save = async () => {
     await saver.settled();
     const records = (kind: keyof typeof bench.records) => Object.fromEntries(bench.records[kind].map((r) => [r.id, r.data]));
-    const file = { format: 'ruvok-project', version: 1, project: bench.project, openings: records('openings'), things: records('things'), stock: records('stock'), people: records('people'), pieces: records('pieces') as Record<string, KeptPiece> } as ProjectFile;
+    const file = {
+      format: 'ruvok-project',
+      version: 1,
+      project: bench.project,
+      openings: records('openings'),
+      things: records('things'),
+      stock: records('stock'),
+      people: records('people'),
+      pieces: records('pieces') as Record<string, KeptPiece>,
+    } as ProjectFile;
     download(`${fileName(bench.project.name)}.json`, 'application/json', writeProjectFile(file));
   };
   return (
@@ -197,7 +251,10 @@ export function Shed() {
         </Row>
         {pieces.length === 0 ? (
           <div style={{ margin: '18px 0', maxWidth: 620 }}>
-            <p style={{ marginBottom: 10 }}>Nothing stands in the shed yet. Start a piece from the tape readings of a place, or from the things it must hold; every part, gap and load follows from them.</p>
+            <p style={{ marginBottom: 10 }}>
+              Nothing stands in the shed yet. Start a piece from the tape readings of a place, or from the things it must hold; every part,
+              gap and load follows from them.
+            </p>
           </div>
         ) : (
           <Lineup pieces={pieces} />

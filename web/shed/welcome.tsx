@@ -14,14 +14,34 @@ const Offers = styled.div`
   grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
   gap: 14px;
   margin: 18px 0 26px;
-  h2 { margin: 10px 0 4px; }
-  p { min-height: 60px; margin-bottom: 10px; color: ${inkSoft}; }
-  svg { width: 100%; height: 110px; display: block; }
+  h2 {
+    margin: 10px 0 4px;
+  }
+  p {
+    min-height: 60px;
+    margin-bottom: 10px;
+    color: ${inkSoft};
+  }
+  svg {
+    width: 100%;
+    height: 110px;
+    display: block;
+  }
 `;
 
 const Brand = styled.div`
-  display: flex; align-items: center; gap: 12px; font-weight: 750; font-size: 30px; margin: 12px 0 10px;
-  &::before { content: ''; width: 14px; height: 38px; background: ${tape}; }
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  font-weight: 750;
+  font-size: 30px;
+  margin: 12px 0 10px;
+  &::before {
+    content: '';
+    width: 14px;
+    height: 38px;
+    background: ${tape};
+  }
 `;
 
 function Picture({ kind }: { kind: 'demo' | 'opening' | 'things' }) {
@@ -44,7 +64,11 @@ function Picture({ kind }: { kind: 'demo' | 'opening' | 'things' }) {
       ) : (
         <>
           <rect x="50" y="14" width="100" height="81" fill={wood} stroke={ink} />
-          {[0, 1].map((i) => [0, 1, 2].map((j) => <rect key={`${i}${j}`} x={55 + i * 48} y={19 + j * 24} width="42" height="19" fill="#f9fbf6" stroke={ink} />))}
+          {[0, 1].map((i) =>
+            [0, 1, 2].map((j) => (
+              <rect key={`${i}${j}`} x={55 + i * 48} y={19 + j * 24} width="42" height="19" fill="#f9fbf6" stroke={ink} />
+            )),
+          )}
         </>
       )}
     </svg>
@@ -70,7 +94,10 @@ export function Welcome() {
       await client.invalidateQueries({ queryKey: ['projects'] });
       void navigate(path);
     } catch (error) {
-      const faults = error instanceof ApiError ? (error.problem.errors ?? []).slice(0, 4).map((f) => `${f.path || 'the file'}: ${f.message}. Accepted: ${f.accepted}`) : [];
+      const faults =
+        error instanceof ApiError
+          ? (error.problem.errors ?? []).slice(0, 4).map((f) => `${f.path || 'the file'}: ${f.message}. Accepted: ${f.accepted}`)
+          : [];
       setProblem([(error as Error).message, ...faults].join(' '));
     } finally {
       setBusy(false);
@@ -83,7 +110,13 @@ export function Welcome() {
       await api.createProject(id, { name: given, settings: { ...newSettings(unit), step: DEFAULT_STEP[unit] } });
       await api.create(id, 'stock', 'first-sheet', newStock(unit), 'Put a first sheet into the stockroom');
       if (from === 'opening') await api.create(id, 'openings', 'opening', newOpening(unit), 'Added an opening');
-      await api.create(id, 'pieces', 'case', newCase(unit, 'first-sheet', from === 'opening' ? { kind: 'opening', id: 'opening' } : { kind: 'contents' }), 'Started a case');
+      await api.create(
+        id,
+        'pieces',
+        'case',
+        newCase(unit, 'first-sheet', from === 'opening' ? { kind: 'opening', id: 'opening' } : { kind: 'contents' }),
+        'Started a case',
+      );
       return from === 'opening' ? `/p/${id}/pieces/case/measure` : `/p/${id}/things?for=case`;
     });
   const readFile = (files: FileList | null) => {
@@ -105,7 +138,10 @@ export function Welcome() {
   return (
     <Page>
       <Brand>Ruvok</Brand>
-      <p style={{ fontSize: 17, maxWidth: 640 }}>The bench-side planner for people who build their own furniture. Give it the tape readings of a place, or the things a piece must hold; it works out every part, gap and load before any wood is cut.</p>
+      <p style={{ fontSize: 17, maxWidth: 640 }}>
+        The bench-side planner for people who build their own furniture. Give it the tape readings of a place, or the things a piece must
+        hold; it works out every part, gap and load before any wood is cut.
+      </p>
       {problem ? <Fault role="alert">{problem}</Fault> : null}
       {projects.error ? <Fault role="alert">{projects.error.message}</Fault> : null}
       {ids.length > 0 ? (

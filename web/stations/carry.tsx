@@ -10,30 +10,54 @@ import { usePrecision, useProject } from '../data/project.js';
 import { useBench } from '../bench/bench.js';
 import type { Placing } from '../bench/drawing.js';
 import { MovedList } from '../bench/moved.js';
-import { LengthText } from '../shared/length-text.js';
 import { StateMark } from '../shared/state-mark.js';
 import { Button, Faint, Row, Table } from '../shared/ui.js';
-import { amber, green, line, red, tape, tapePale } from '../theme/tokens.js';
+import { amber, green, line, phone, red, tape, tapePale } from '../theme/tokens.js';
 
 const SagChart = lazy(() => import('./sag-chart.js'));
 
 const ORDER = { fails: 0, close: 1, 'not judged': 2, fine: 3 } as const;
 
+/** How much of what is allowed a member sags in the end. */
+function share(c: CarriedMember): number {
+  const verdict = c.bending?.verdict;
+  return verdict ? (verdict.later ?? verdict.today).mm / verdict.allowed : 0;
+}
+
 /** Members that bend or carry something, the worst first. */
 function useLoaded(): readonly CarriedMember[] {
   const { solution } = useBench();
   return useMemo(
-    () => [...solution.carried.members.values()].filter((c) => c.bending || c.throughout).sort((a, b) => ORDER[a.state] - ORDER[b.state]),
+    () =>
+      [...solution.carried.members.values()]
+        .filter((c) => c.bending || c.throughout)
+        .sort((a, b) => ORDER[a.state] - ORDER[b.state] || share(b) - share(a)),
     [solution],
   );
 }
 
 const List = styled.ul`
   border-top: 1px solid ${line};
-  li { border-bottom: 1px solid ${line}; }
-  button { all: unset; box-sizing: border-box; display: flex; gap: 8px; width: 100%; padding: 7px 6px; cursor: pointer; align-items: flex-start; }
-  button:focus-visible { outline: 3px solid #1b5aa8; }
-  button[aria-pressed='true'] { background: ${tapePale}; box-shadow: inset 0 0 0 2px ${tape}; }
+  li {
+    border-bottom: 1px solid ${line};
+  }
+  button {
+    all: unset;
+    box-sizing: border-box;
+    display: flex;
+    gap: 8px;
+    width: 100%;
+    padding: 7px 6px;
+    cursor: pointer;
+    align-items: flex-start;
+  }
+  button:focus-visible {
+    outline: 3px solid #1b5aa8;
+  }
+  button[aria-pressed='true'] {
+    background: ${tapePale};
+    box-shadow: inset 0 0 0 2px ${tape};
+  }
 `;
 
 const STATE_WORD = { fine: 'fine', close: 'close', fails: 'past the limit', 'not judged': 'not judged' } as const;
@@ -50,7 +74,8 @@ export function CarrySheet() {
       <header style={{ marginBottom: 10 }}>
         <h1>What bends</h1>
         <Faint>
-          Limit {limitName(settings.limit)}, service class {settings.serviceClass}. Change them in <Link to={`/p/${project}/settings`}>the project’s settings</Link>.
+          Limit {limitName(settings.limit)}, service class {settings.serviceClass}. Change them in{' '}
+          <Link to={`/p/${project}/settings`}>the project’s settings</Link>.
         </Faint>
       </header>
       <List>
@@ -79,22 +104,25 @@ export function CarrySheet() {
         ))}
       </List>
       <p style={{ marginTop: 12, fontSize: 13 }}>
-        The case weighs {writeMass(solution.carried.massKg, precision.unit)}; {writeForce(solution.carried.floor, precision.unit)} reach the floor.
+        The case weighs {writeMass(solution.carried.massKg, precision.unit)}; {writeForce(solution.carried.floor, precision.unit)} reach the
+        floor.
       </p>
     </>
   );
 }
 
-function magnification(loaded: readonly CarriedMember[]): number {
-  const most = Math.max(0, ...loaded.map((c) => c.bending?.sag.mm ?? 0));
-  const shown = 45;
-  return most === 0 ? 1 : ([1, 2, 5, 10, 20, 50].findLast((m) => m * most <= shown) ?? 1);
+/** How deep a bend is drawn at most, mm of the piece. */
+const DEEPEST_BEND = 42;
+
+/** How many times a sag is magnified so that it can be seen and no more. */
+function magnification(sag: number): number {
+  return [1, 2, 5, 10, 20, 50, 100, 200].findLast((m) => m * sag <= DEEPEST_BEND) ?? 1;
 }
 
 const COLOR = { fine: green, close: amber, fails: red, 'not judged': '#67736c' } as const;
 
-/** Every member that bends, drawn bent over the piece; `times` says how much it is magnified. */
-export function Bends({ at, times }: { at: Placing; times: number }) {
+/** Every member that bends, drawn bent over the piece; the number beside each says how much it is magnified. */
+export function Bends({ at }: { at: Placing }) {
   const loaded = useLoaded();
   const { selection, select } = useBench();
   return (
@@ -104,22 +132,42 @@ export function Bends({ at, times }: { at: Placing; times: number }) {
         const { from, length, sag } = c.bending;
         const box = boxOf(c.member);
         const y = toMm(fromUnits((box.y0 + box.y1) / 2));
+        const times = magnification(sag.mm);
         const points = Array.from({ length: 33 }, (_, i) => {
           const s = (length * i) / 32;
           return `${(at.left + (from + s) * at.scale).toFixed(1)},${(at.foot - (y - sag.result.at(s) * times) * at.scale).toFixed(1)}`;
         });
         const on = selection === c.member.id;
+        const end = at.left + (from + length) * at.scale;
         return [
-          <polyline key={c.member.id} points={points.join(' ')} fill="none" stroke={COLOR[c.state]} strokeWidth={on ? 4 : 2.2} strokeDasharray={c.state === 'not judged' ? '2 4' : '6 3'} onClick={() => select(c.member.id)} style={{ cursor: 'pointer' }} />,
+          <text
+            key={`${c.member.id} times`}
+            x={end - 4}
+            y={at.foot - y * at.scale + 15}
+            textAnchor="end"
+            fontSize={11}
+            fontWeight={700}
+            fill={COLOR[c.state]}
+            stroke="#f9fbf6"
+            strokeWidth={3}
+            paintOrder="stroke"
+          >
+            × {times}
+          </text>,
+          <polyline
+            key={c.member.id}
+            points={points.join(' ')}
+            fill="none"
+            stroke={COLOR[c.state]}
+            strokeWidth={on ? 4 : 2.2}
+            strokeDasharray={c.state === 'not judged' ? '2 4' : '6 3'}
+            onClick={() => select(c.member.id)}
+            style={{ cursor: 'pointer' }}
+          />,
         ];
       })}
     </g>
   );
-}
-
-/** How much the bends are magnified. */
-export function useMagnification(): number {
-  return magnification(useLoaded());
 }
 
 const Answers = styled.div`
@@ -128,9 +176,19 @@ const Answers = styled.div`
   gap: 0;
   border: 1px solid ${line};
   margin: 8px 0;
-  > div { padding: 8px; border-left: 1px solid ${line}; }
-  > div:first-child { border-left: 0; }
-  strong { display: block; font-size: 17px; line-height: 1.15; }
+  > div {
+    padding: 8px;
+    border-left: 1px solid ${line};
+  }
+  > div:first-child {
+    border-left: 0;
+  }
+  strong {
+    display: block;
+    font-size: 16px;
+    line-height: 1.2;
+    white-space: nowrap;
+  }
 `;
 
 function Verdict({ c }: { c: CarriedMember }) {
@@ -149,10 +207,11 @@ function Verdict({ c }: { c: CarriedMember }) {
           </Row>
         </div>
         <div>
-          <Faint>In the long term</Faint>
+          <Faint>Later</Faint>
           <strong>{verdict.later ? writeFine(verdict.later.mm, precision.unit) : 'not judged'}</strong>
           <Row style={{ gap: 4 }}>
-            <StateMark state={verdict.later?.state ?? 'not judged'} size={15} /> <Faint>{verdict.later ? STATE_WORD[verdict.later.state] : ''}</Faint>
+            <StateMark state={verdict.later?.state ?? 'not judged'} size={15} />{' '}
+            <Faint>{verdict.later ? STATE_WORD[verdict.later.state] : ''}</Faint>
           </Row>
         </div>
         <div>
@@ -176,8 +235,9 @@ function Verdict({ c }: { c: CarriedMember }) {
           ))}
         </ul>
         <p>
-          E {c.member.stock.elastic ?? 'as tabled'} of {c.member.stock.name}; load spread evenly over the span; ends free to turn. The table’s E is read two ways, and the greater sag counts: bending alone{' '}
-          {writeFine(sag.bending.greatest.mm, precision.unit)}, with shear by itself {writeFine(sag.withShear().greatest.mm, precision.unit)}. Wood of one kind varies by some 20 %.
+          E {c.member.stock.elastic ?? 'as tabled'} of {c.member.stock.name}; load spread evenly over the span; ends free to turn. The
+          table’s E is read two ways, and the greater sag counts: bending alone {writeFine(sag.bending.greatest.mm, precision.unit)}, with
+          shear by itself {writeFine(sag.withShear().greatest.mm, precision.unit)}. Wood of one kind varies by some 20 %.
         </p>
       </details>
     </>
@@ -230,7 +290,8 @@ function FloorPath({ c }: { c: CarriedMember }) {
   const { solution, select } = useBench();
   const precision = usePrecision();
   const steps = pathToFloor(solution.carried, c.member.id);
-  const name = (id: string) => (id === 'floor' ? 'the floor' : `${solution.shape.members.find((m) => m.id === id)?.role ?? id} ${solution.letters[id] ?? ''}`.trim());
+  const name = (id: string) =>
+    id === 'floor' ? 'the floor' : `${solution.shape.members.find((m) => m.id === id)?.role ?? id} ${solution.letters[id] ?? ''}`.trim();
   return (
     <details style={{ marginTop: 8, fontSize: 13 }}>
       <summary>The way to the floor</summary>
@@ -287,7 +348,9 @@ function Remedies({ c }: { c: CarriedMember }) {
               )}
               <div>
                 <Faint>
-                  {r.today === null ? 'then nothing bends' : `then ${writeFine(r.today, precision.unit)} today${r.later === null ? '' : `, ${writeFine(r.later, precision.unit)} later`}`}
+                  {r.today === null
+                    ? 'then nothing bends'
+                    : `then ${writeFine(r.today, precision.unit)} today${r.later === null ? '' : `, ${writeFine(r.later, precision.unit)} later`}`}
                   {`, ${r.addedKg >= 0 ? '+' : '−'}${writeMass(Math.abs(r.addedKg), precision.unit)}`}
                   {r.newlyFailing.length > 0 ? `; then ${r.newlyFailing.map((id) => settled.letters[id] ?? id).join(', ')} fails` : ''}
                 </Faint>
@@ -327,6 +390,27 @@ export function CarryAnswers() {
   );
 }
 
+const Below = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 4fr) minmax(0, 5fr);
+  gap: 14px;
+  padding: 0 16px 12px;
+  max-height: 252px;
+  overflow: auto;
+  td,
+  th {
+    padding: 4px 5px;
+  }
+  td button {
+    min-height: 0;
+    padding: 0 4px;
+  }
+  @media ${phone} {
+    grid-template-columns: 1fr;
+    max-height: none;
+  }
+`;
+
 /** Under the drawing of Carry: the sag along the member, and the same member in every stock there is. */
 export function CarryBelow() {
   const { settled, solution, workshop, selection, commit } = useBench();
@@ -339,7 +423,7 @@ export function CarryBelow() {
   const letter = settled.letters[c.member.id] ?? '';
   const price = (id: string) => bench.records.stock.find((s) => s.id === id)?.data;
   return (
-    <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(300px, 1fr))', gap: 12, padding: '0 16px 12px', maxHeight: 252, overflow: 'auto' }}>
+    <Below>
       <Suspense fallback={<Faint>Drawing the sag…</Faint>}>
         <SagChart c={c} />
       </Suspense>
@@ -354,7 +438,7 @@ export function CarryBelow() {
               <th className="figure">Today</th>
               <th className="figure">Later</th>
               <th className="figure">Weighs</th>
-              <th className="figure">Price of one</th>
+              <th className="figure">Price</th>
               <th>
                 <span className="visually-hidden">Use it</span>
               </th>
@@ -366,21 +450,31 @@ export function CarryBelow() {
                 <td>
                   <Row style={{ gap: 5, flexWrap: 'nowrap' }}>
                     <StateMark state={s.state} size={15} />
-                    <span>
-                      {price(s.stockId)?.name} <Faint><LengthText value={fromUnits(s.thickness)} precision={precision} /></Faint>
-                    </span>
+                    <span style={{ whiteSpace: 'nowrap' }}>{price(s.stockId)?.name}</span>
                   </Row>
                 </td>
                 <td className="figure">{writeFine(s.today, precision.unit)}</td>
                 <td className="figure">{s.later === null ? 'not judged' : writeFine(s.later, precision.unit)}</td>
                 <td className="figure">{writeMass(s.kg, precision.unit)}</td>
                 <td className="figure">{price(s.stockId)?.price ?? ''}</td>
-                <td>{s.current ? <Faint>in use</Faint> : <Button data-quiet onPress={() => commit(s.edit, `Made ${c.member.role} ${letter} of other stock`)} aria-label={`Use ${price(s.stockId)?.name}`}>Use</Button>}</td>
+                <td>
+                  {s.current ? (
+                    <Faint>in use</Faint>
+                  ) : (
+                    <Button
+                      data-quiet
+                      onPress={() => commit(s.edit, `Made ${c.member.role} ${letter} of other stock`)}
+                      aria-label={`Use ${price(s.stockId)?.name}`}
+                    >
+                      Use
+                    </Button>
+                  )}
+                </td>
               </tr>
             ))}
           </tbody>
         </Table>
       ) : null}
-    </div>
+    </Below>
   );
 }

@@ -16,10 +16,22 @@ import { TextField } from 'react-aria-components';
 
 const List = styled.ol`
   border-top: 1px solid ${line};
-  > li { border-bottom: 1px solid ${line}; padding: 3px 8px; }
-  > li[data-wood] { border-bottom-style: dashed; padding: 0 8px; }
-  > li[data-on] { background: ${tapePale}; outline: 2px solid ${tape}; outline-offset: -1px; }
-  > li[data-over] { outline: 3px dashed ${tape}; }
+  > li {
+    border-bottom: 1px solid ${line};
+    padding: 3px 8px;
+  }
+  > li[data-wood] {
+    border-bottom-style: dashed;
+    padding: 0 8px;
+  }
+  > li[data-on] {
+    background: ${tapePale};
+    outline: 2px solid ${tape};
+    outline-offset: -1px;
+  }
+  > li[data-over] {
+    outline: 3px dashed ${tape};
+  }
 `;
 
 const Pick = styled.button`
@@ -32,9 +44,19 @@ const Pick = styled.button`
   gap: 10px;
   padding: 4px 0;
   cursor: pointer;
-  &:focus-visible { outline: 3px solid #1b5aa8; }
-  strong { font-weight: 600; font-size: 15px; white-space: nowrap; }
-  &[data-wood] { font-size: 12px; padding: 1px 0; color: #4a564f; }
+  &:focus-visible {
+    outline: 3px solid #1b5aa8;
+  }
+  strong {
+    font-weight: 600;
+    font-size: 15px;
+    white-space: nowrap;
+  }
+  &[data-wood] {
+    font-size: 12px;
+    padding: 1px 0;
+    color: #4a564f;
+  }
 `;
 
 const RULE_WORD = { fixed: 'a given size', fit: 'fits contents', share: 'equal share', graded: 'graded', grid: 'on a pitch' } as const;
@@ -43,11 +65,18 @@ function NameField({ space }: { space: PlacedSpace }) {
   const { commit } = useBench();
   const [text, setText] = useState<string | null>(null);
   const done = () => {
-    if (text !== null && text.trim() !== (space.space.name ?? '')) commit({ kind: 'name', space: space.id, name: text.slice(0, 80) }, `Named a space`);
+    if (text !== null && text.trim() !== (space.space.name ?? ''))
+      commit({ kind: 'name', space: space.id, name: text.slice(0, 80) }, `Named a space`);
     setText(null);
   };
   return (
-    <TextField aria-label="Name of this space" value={text ?? space.space.name ?? ''} onChange={setText} onBlur={done} onKeyDown={(e) => e.key === 'Enter' && done()}>
+    <TextField
+      aria-label="Name of this space"
+      value={text ?? space.space.name ?? ''}
+      onChange={setText}
+      onBlur={done}
+      onKeyDown={(e) => e.key === 'Enter' && done()}
+    >
       <TextInput placeholder="Name it" />
     </TextField>
   );
@@ -63,7 +92,10 @@ function ThingsIn({ space }: { space: PlacedSpace }) {
   const set = (thing: string, count: number) => {
     const others = space.space.things.filter((t) => t.thing !== thing);
     const things = count > 0 ? [...others, { thing, count }] : others;
-    commit({ kind: 'things', space: space.id, things }, count > 0 ? `${count} ${name(thing)} in ${space.label}`.slice(0, 150) : `Took ${name(thing)} out of ${space.label}`.slice(0, 150));
+    commit(
+      { kind: 'things', space: space.id, things },
+      count > 0 ? `${count} ${name(thing)} in ${space.label}`.slice(0, 150) : `Took ${name(thing)} out of ${space.label}`.slice(0, 150),
+    );
   };
   return (
     <div style={{ marginTop: 10 }}>
@@ -87,9 +119,19 @@ function ThingsIn({ space }: { space: PlacedSpace }) {
       {bench.records.things.length > 0 ? (
         <Row style={{ marginTop: 6, flexWrap: 'nowrap' }}>
           <div style={{ flex: 1, minWidth: 0 }}>
-            <Select label="A thing to put here" hideLabel value={adding} placeholder="Choose a thing" choices={bench.records.things.map((t) => ({ id: t.id, label: t.data.name }))} onChange={setAdding} />
+            <Select
+              label="A thing to put here"
+              hideLabel
+              value={adding}
+              placeholder="Choose a thing"
+              choices={bench.records.things.map((t) => ({ id: t.id, label: t.data.name }))}
+              onChange={setAdding}
+            />
           </div>
-          <Button isDisabled={adding === null} onPress={() => adding && set(adding, (space.space.things.find((t) => t.thing === adding)?.count ?? 0) + 1)}>
+          <Button
+            isDisabled={adding === null}
+            onPress={() => adding && set(adding, (space.space.things.find((t) => t.thing === adding)?.count ?? 0) + 1)}
+          >
             Put here
           </Button>
         </Row>
@@ -119,7 +161,19 @@ function NotPlaced() {
       <Faint>Drag one into a space, or put it into the selected one.</Faint>
       <ul>
         {waiting.map((t) => (
-          <li key={t.id} draggable onDragStart={(e: DragEvent) => e.dataTransfer.setData('text/ruvok-thing', t.id)} style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', padding: '4px 0', cursor: 'grab', borderBottom: `1px solid ${line}` }}>
+          <li
+            key={t.id}
+            draggable
+            onDragStart={(e: DragEvent) => e.dataTransfer.setData('text/ruvok-thing', t.id)}
+            style={{
+              display: 'flex',
+              justifyContent: 'space-between',
+              alignItems: 'center',
+              padding: '4px 0',
+              cursor: 'grab',
+              borderBottom: `1px solid ${line}`,
+            }}
+          >
             <span>
               <strong>{t.left}</strong> {t.data.name}
             </span>
@@ -127,7 +181,12 @@ function NotPlaced() {
               <Button
                 data-quiet
                 aria-label={`Put ${t.left} ${t.data.name} into ${target.label}`}
-                onPress={() => commit({ kind: 'things', space: target.id, things: [...target.space.things, { thing: t.id, count: t.left }] }, `${t.left} ${t.data.name} into ${target.label}`.slice(0, 150))}
+                onPress={() =>
+                  commit(
+                    { kind: 'things', space: target.id, things: [...target.space.things, { thing: t.id, count: t.left }] },
+                    `${t.left} ${t.data.name} into ${target.label}`.slice(0, 150),
+                  )
+                }
               >
                 Put here
               </Button>
@@ -144,7 +203,8 @@ function useRun() {
   const { solution, space: spaceId, selection } = useBench();
   const chosen = solution.shape.spaces.get(selection);
   if (chosen?.space.split) return solution.shape.runs.get(chosen.id) ?? null;
-  for (const run of solution.shape.runs.values()) if (run.run.lines.some((l) => l.line.kind === 'member' && dividingMemberId(l.line.id, run.axis) === selection)) return run;
+  for (const run of solution.shape.runs.values())
+    if (run.run.lines.some((l) => l.line.kind === 'member' && dividingMemberId(l.line.id, run.axis) === selection)) return run;
   const space = solution.shape.spaces.get(spaceId);
   return space?.within ? (solution.shape.runs.get(space.within.owner) ?? null) : null;
 }
@@ -283,14 +343,17 @@ export function DivideSheet() {
     );
   }
   const up = run.axis === 'up';
-  const target = run.run.lines.some((l) => l.line.id === spaceId) ? spaceId : (run.run.lines.findLast((l) => l.line.kind === 'gap')?.line.id as string);
+  const target = run.run.lines.some((l) => l.line.id === spaceId)
+    ? spaceId
+    : (run.run.lines.findLast((l) => l.line.kind === 'gap')?.line.id as string);
   const members = run.run.lines.filter((l) => l.line.kind === 'member').length;
   const add = () => {
     const { member, beyond } = newNodes(piece);
     commit({ kind: 'add', space: target, member, beyond }, up ? 'Added a shelf' : 'Added a divider');
     select(beyond);
   };
-  const even = () => commit({ kind: 'even', space: run.owner, members, ...newNodesFor(piece, 0) }, up ? 'Made the spaces equal' : 'Made the bays equal');
+  const even = () =>
+    commit({ kind: 'even', space: run.owner, members, ...newNodesFor(piece, 0) }, up ? 'Made the spaces equal' : 'Made the bays equal');
   return (
     <>
       <RunTitle run={run} />

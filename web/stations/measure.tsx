@@ -50,11 +50,27 @@ function OverallForm({ reach }: { reach: Reach }) {
         </strong>
       </Row>
       <Grid>
-        <Select label="Comes from" value={rule.from} choices={FROM} onChange={(from) => from !== rule.from && change(overallOf(from, now), `The ${reach} comes from elsewhere`)} />
+        <Select
+          label="Comes from"
+          value={rule.from}
+          choices={FROM}
+          onChange={(from) => from !== rule.from && change(overallOf(from, now), `The ${reach} comes from elsewhere`)}
+        />
         {rule.from === 'given' ? (
           <>
-            <LengthField label="Size" value={rule.size} precision={precision} onCommit={(size) => size !== null && change({ ...rule, size }, `Gave the ${reach}`)} onDraft={(size) => draft(size === null ? null : { ...rule, size })} />
-            <Select label="It is the size" value={rule.of} choices={ofs} onChange={(of) => change({ ...rule, of }, `Gave the ${reach} another way`)} />
+            <LengthField
+              label="Size"
+              value={rule.size}
+              precision={precision}
+              onCommit={(size) => size !== null && change({ ...rule, size }, `Gave the ${reach}`)}
+              onDraft={(size) => draft(size === null ? null : { ...rule, size })}
+            />
+            <Select
+              label="It is the size"
+              value={rule.of}
+              choices={ofs}
+              onChange={(of) => change({ ...rule, of }, `Gave the ${reach} another way`)}
+            />
           </>
         ) : null}
         {rule.from === 'bounded' ? (
@@ -89,7 +105,10 @@ export function MeasureSheet() {
   const choices = [{ id: '', label: 'None' }, ...bench.records.openings.map((o) => ({ id: o.id, label: o.data.name }))];
   const make = async () => {
     setBusy(true);
-    const id = newId('opening', bench.records.openings.map((o) => o.id));
+    const id = newId(
+      'opening',
+      bench.records.openings.map((o) => o.id),
+    );
     await saver.create('openings', id, newOpening(bench.project.settings.unit), 'Added an opening').catch(() => undefined);
     setBusy(false);
     commit({ kind: 'piece', patch: { opening: id } }, 'Put it into a new opening');
@@ -134,9 +153,19 @@ function newObstacle(kind: Obstacle['kind'], opening: Opening, unit: 'mm' | 'in'
   const s = (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
   const width = Math.min(...opening.widths.map((r) => r.value)) as Length;
   const height = Math.min(...opening.heights.map((r) => r.value)) as Length;
-  const id = newId(kind, opening.obstacles.map((o) => o.id));
+  const id = newId(
+    kind,
+    opening.obstacles.map((o) => o.id),
+  );
   const base = { id, kind, x: ZERO, y: ZERO, z: ZERO };
-  const size = kind === 'skirting' ? { width, height: s(95, 3.75), depth: s(18, 0.75) } : kind === 'pipe' ? { width: s(28, 1.125), height, depth: s(40, 1.5) } : kind === 'beam' ? { width, height: s(120, 4.75), depth: s(90, 3.5), y: (height - s(120, 4.75)) as Length } : { width: s(100, 4), height: s(100, 4), depth: s(100, 4) };
+  const size =
+    kind === 'skirting'
+      ? { width, height: s(95, 3.75), depth: s(18, 0.75) }
+      : kind === 'pipe'
+        ? { width: s(28, 1.125), height, depth: s(40, 1.5) }
+        : kind === 'beam'
+          ? { width, height: s(120, 4.75), depth: s(90, 3.5), y: (height - s(120, 4.75)) as Length }
+          : { width: s(100, 4), height: s(100, 4), depth: s(100, 4) };
   const name = kind === 'other' ? 'Something in the way' : kind.charAt(0).toUpperCase() + kind.slice(1);
   return { ...base, name, ...size };
 }
@@ -152,7 +181,9 @@ function OpeningSheet({ id, opening }: { id: string; opening: Opening }) {
       value={opening.slack[part]}
       least={ZERO}
       precision={precision}
-      onCommit={(value) => value !== null && save({ ...opening, slack: { ...opening.slack, [part]: value } }, `Left ${label.toLowerCase()} free`)}
+      onCommit={(value) =>
+        value !== null && save({ ...opening, slack: { ...opening.slack, [part]: value } }, `Left ${label.toLowerCase()} free`)
+      }
       onDraft={(value) => draft(value === null ? null : { ...opening, slack: { ...opening.slack, [part]: value } })}
     />
   );
@@ -163,7 +194,10 @@ function OpeningSheet({ id, opening }: { id: string; opening: Opening }) {
   };
   const door = (side: 'width' | 'height', value: Length | null) => {
     if (value === null) return save(without('door'), 'Took the door out');
-    const now = opening.door ?? { width: precision.unit === 'mm' ? mm(838) : inch(33), height: precision.unit === 'mm' ? mm(1981) : inch(78) };
+    const now = opening.door ?? {
+      width: precision.unit === 'mm' ? mm(838) : inch(33),
+      height: precision.unit === 'mm' ? mm(1981) : inch(78),
+    };
     save({ ...opening, door: { ...now, [side]: value } }, 'Measured the door');
   };
   return (
@@ -176,19 +210,51 @@ function OpeningSheet({ id, opening }: { id: string; opening: Opening }) {
       </Grid>
       <h3 style={{ marginTop: 12 }}>The room</h3>
       <Grid $columns={3}>
-        <LengthField label="Ceiling" optional value={opening.ceiling ?? null} precision={precision} onCommit={(value) => save(value === null ? without('ceiling') : { ...opening, ceiling: value }, 'Measured the ceiling')} />
-        <LengthField label="Door, wide" optional value={opening.door?.width ?? null} precision={precision} onCommit={(value) => door('width', value)} />
-        <LengthField label="Door, high" optional value={opening.door?.height ?? null} precision={precision} onCommit={(value) => door('height', value)} />
+        <LengthField
+          label="Ceiling"
+          optional
+          value={opening.ceiling ?? null}
+          precision={precision}
+          onCommit={(value) => save(value === null ? without('ceiling') : { ...opening, ceiling: value }, 'Measured the ceiling')}
+        />
+        <LengthField
+          label="Door, wide"
+          optional
+          value={opening.door?.width ?? null}
+          precision={precision}
+          onCommit={(value) => door('width', value)}
+        />
+        <LengthField
+          label="Door, high"
+          optional
+          value={opening.door?.height ?? null}
+          precision={precision}
+          onCommit={(value) => door('height', value)}
+        />
       </Grid>
       <h3 style={{ marginTop: 12 }}>In the way</h3>
       {opening.obstacles.length === 0 ? <Faint>Skirting, pipes, beams: nothing so far.</Faint> : null}
       {opening.obstacles.map((o) => (
-        <ObstacleForm key={o.id} obstacle={o} onChange={(next, label) => save({ ...opening, obstacles: opening.obstacles.flatMap((p) => (p.id === o.id ? (next ? [next] : []) : [p])) }, label)} />
+        <ObstacleForm
+          key={o.id}
+          obstacle={o}
+          onChange={(next, label) =>
+            save({ ...opening, obstacles: opening.obstacles.flatMap((p) => (p.id === o.id ? (next ? [next] : []) : [p])) }, label)
+          }
+        />
       ))}
       <div style={{ marginTop: 6 }}>
         <Row>
           {OBSTACLES.map((o) => (
-            <Button key={o.id} onPress={() => save({ ...opening, obstacles: [...opening.obstacles, newObstacle(o.id, opening, precision.unit)] }, `Added ${o.label.toLowerCase()}`)}>
+            <Button
+              key={o.id}
+              onPress={() =>
+                save(
+                  { ...opening, obstacles: [...opening.obstacles, newObstacle(o.id, opening, precision.unit)] },
+                  `Added ${o.label.toLowerCase()}`,
+                )
+              }
+            >
               <Plus aria-hidden /> {o.label}
             </Button>
           ))}
@@ -201,7 +267,13 @@ function OpeningSheet({ id, opening }: { id: string; opening: Opening }) {
 function ObstacleForm({ obstacle, onChange }: { obstacle: Obstacle; onChange: (next: Obstacle | null, label: string) => void }) {
   const precision = usePrecision();
   const field = (key: 'x' | 'y' | 'z' | 'width' | 'height' | 'depth', label: string) => (
-    <LengthField label={label} value={obstacle[key]} precision={precision} {...(key.length === 1 ? { least: ZERO } : {})} onCommit={(value) => value !== null && onChange({ ...obstacle, [key]: value }, `Measured ${obstacle.name}`)} />
+    <LengthField
+      label={label}
+      value={obstacle[key]}
+      precision={precision}
+      {...(key.length === 1 ? { least: ZERO } : {})}
+      onCommit={(value) => value !== null && onChange({ ...obstacle, [key]: value }, `Measured ${obstacle.name}`)}
+    />
   );
   return (
     <div style={{ borderBottom: `1px solid ${line}`, padding: '6px 0' }}>
@@ -227,7 +299,12 @@ const Board = styled.div`
   position: relative;
   flex: 1;
   min-height: 460px;
-  svg { position: absolute; inset: 0; width: 100%; height: 100%; }
+  > svg {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    height: 100%;
+  }
 `;
 
 const Spot = styled.div`
@@ -237,7 +314,9 @@ const Spot = styled.div`
   padding: 2px 4px 4px;
   border: 1px solid ${line};
   z-index: 1;
-  &:focus-within { z-index: 5; }
+  &:focus-within {
+    z-index: 5;
+  }
 `;
 
 interface ReadingSpot {
@@ -265,7 +344,10 @@ export function MeasureStage() {
       <Board ref={ref}>
         <div style={{ padding: 40, maxWidth: 460 }}>
           <h2>No opening yet</h2>
-          <p>This piece stands free. Measure an opening at the left if it must fit a place; or put things into its spaces under Divide and let them decide its size.</p>
+          <p>
+            This piece stands free. Measure an opening at the left if it must fit a place; or put things into its spaces under Divide and
+            let them decide its size.
+          </p>
         </div>
       </Board>
     );
@@ -282,11 +364,46 @@ export function MeasureStage() {
 
   const spread = (count: number, i: number) => (count === 1 ? 0.5 : 0.08 + (0.84 * i) / (count - 1));
   const spots: ReadingSpot[] = [
-    ...opening.widths.map((r, i) => ({ label: `Width, ${r.place}`, value: r.value, optional: opening.widths.length > 1, x: left + w / 2 - 52, y: top + h * spread(opening.widths.length, i) - 24, with: (v: Length | null) => withReading(opening, 'widths', i, v) })),
-    ...opening.heights.map((r, i) => ({ label: `Height, ${r.place}`, value: r.value, optional: opening.heights.length > 1, x: i === 0 ? left - 116 : left + w + 12, y: top + h * 0.3 + (i > 1 ? 60 * (i - 1) : 0), with: (v: Length | null) => withReading(opening, 'heights', i, v) })),
-    ...opening.depths.map((r, i) => ({ label: `Depth, ${r.place}`, value: r.value, optional: opening.depths.length > 1, x: left + w + 126, y: foot - 60 - i * 56, with: (v: Length | null) => withReading(opening, 'depths', i, v) })),
-    { label: 'Diagonal, rising', value: opening.diagonals?.rising ?? null, optional: true, x: left + w + 126, y: top + 4, with: (v) => withDiagonal(opening, 'rising', v) },
-    { label: 'Diagonal, falling', value: opening.diagonals?.falling ?? null, optional: true, x: left + w + 126, y: top + 62, with: (v) => withDiagonal(opening, 'falling', v) },
+    ...opening.widths.map((r, i) => ({
+      label: `Width, ${r.place}`,
+      value: r.value,
+      optional: opening.widths.length > 1,
+      x: left + w / 2 - 52,
+      y: top + h * spread(opening.widths.length, i) - 24,
+      with: (v: Length | null) => withReading(opening, 'widths', i, v),
+    })),
+    ...opening.heights.map((r, i) => ({
+      label: `Height, ${r.place}`,
+      value: r.value,
+      optional: opening.heights.length > 1,
+      x: i === 0 ? left - 116 : left + w + 12,
+      y: top + h * 0.3 + (i > 1 ? 60 * (i - 1) : 0),
+      with: (v: Length | null) => withReading(opening, 'heights', i, v),
+    })),
+    ...opening.depths.map((r, i) => ({
+      label: `Depth, ${r.place}`,
+      value: r.value,
+      optional: opening.depths.length > 1,
+      x: left + w + 126,
+      y: foot - 60 - i * 56,
+      with: (v: Length | null) => withReading(opening, 'depths', i, v),
+    })),
+    {
+      label: 'Diagonal, rising',
+      value: opening.diagonals?.rising ?? null,
+      optional: true,
+      x: left + w + 126,
+      y: top + 4,
+      with: (v) => withDiagonal(opening, 'rising', v),
+    },
+    {
+      label: 'Diagonal, falling',
+      value: opening.diagonals?.falling ?? null,
+      optional: true,
+      x: left + w + 126,
+      y: top + 62,
+      with: (v) => withDiagonal(opening, 'falling', v),
+    },
   ];
   const add = (list: 'widths' | 'heights' | 'depths', place: string) => {
     const first = opening[list][0];
@@ -300,17 +417,45 @@ export function MeasureStage() {
       {size.width > 0 ? (
         <>
           <svg role="img" aria-label={`${opening.name} with the piece in it, to scale`}>
-            <path d={`M${left - 40} ${foot}H${left}V${top}H${left + w}V${foot}H${left + w + 40}`} fill="none" stroke={inkSoft} strokeWidth={2} />
-            <rect x={left + (w - pw) / 2} y={foot - ph} width={pw} height={ph} fill={wood} fillOpacity={0.25} stroke={inkSoft} strokeDasharray="5 4" />
+            <path
+              d={`M${left - 40} ${foot}H${left}V${top}H${left + w}V${foot}H${left + w + 40}`}
+              fill="none"
+              stroke={inkSoft}
+              strokeWidth={2}
+            />
+            <rect
+              x={left + (w - pw) / 2}
+              y={foot - ph}
+              width={pw}
+              height={ph}
+              fill={wood}
+              fillOpacity={0.25}
+              stroke={inkSoft}
+              strokeDasharray="5 4"
+            />
             {opening.obstacles.map((o) => (
-              <rect key={o.id} x={left + toMm(o.x) * scale} y={foot - toMm((o.y + o.height) as Length) * scale} width={toMm(o.width) * scale} height={toMm(o.height) * scale} fill="#bfc7c0" stroke={inkSoft}>
+              <rect
+                key={o.id}
+                x={left + toMm(o.x) * scale}
+                y={foot - toMm((o.y + o.height) as Length) * scale}
+                width={toMm(o.width) * scale}
+                height={toMm(o.height) * scale}
+                fill="#bfc7c0"
+                stroke={inkSoft}
+              >
                 <title>{o.name}</title>
               </rect>
             ))}
             <path d={`M${left} ${foot}L${left + w} ${top}M${left} ${top}L${left + w} ${foot}`} stroke={line} strokeDasharray="2 5" />
             {opening.widths.map((_, i) => {
               const y = top + h * spread(opening.widths.length, i);
-              return <path key={i} d={`M${left + 3} ${y}H${left + w - 3}M${left + 3} ${y - 5}V${y + 5}M${left + w - 3} ${y - 5}V${y + 5}`} stroke={inkSoft} />;
+              return (
+                <path
+                  key={i}
+                  d={`M${left + 3} ${y}H${left + w - 3}M${left + 3} ${y - 5}V${y + 5}M${left + w - 3} ${y - 5}V${y + 5}`}
+                  stroke={inkSoft}
+                />
+              );
             })}
           </svg>
           {spots.map((spot) => (

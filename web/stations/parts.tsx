@@ -17,7 +17,10 @@ const Area = styled.div`
   flex: 1;
   overflow: auto;
   padding: 16px;
-  @media print { overflow: visible; padding: 0; }
+  @media print {
+    overflow: visible;
+    padding: 0;
+  }
 `;
 
 /** Letters of equal parts, runs of them drawn together: "C–F, H". */
@@ -26,9 +29,7 @@ export function lettersText(parts: readonly Part[]): string {
 }
 
 function LettersCell({ row }: { row: PartRow }) {
-  return (
-    <strong style={{ fontSize: 15 }}>{lettersText(row.parts)}</strong>
-  );
+  return <strong style={{ fontSize: 15 }}>{lettersText(row.parts)}</strong>;
 }
 
 /** The parts list: equal parts on one line, with cutting sizes and machining; also the clean print. */
@@ -43,7 +44,9 @@ export function PartsStage() {
       <Row data-screen-only style={{ justifyContent: 'space-between', marginBottom: 10 }}>
         <Faint>
           {solution.parts.length} parts, {rows.length} kinds. Cut to the cutting size; the finished size is exact.
-          {stops > 0 ? ` ${stops} ${stops === 1 ? 'check stops' : 'checks stop'} the build: settle ${stops === 1 ? 'it' : 'them'} before you cut.` : ''}
+          {stops > 0
+            ? ` ${stops} ${stops === 1 ? 'check stops' : 'checks stop'} the build: settle ${stops === 1 ? 'it' : 'them'} before you cut.`
+            : ''}
         </Faint>
         <Row>
           <Button onPress={csv}>
@@ -55,7 +58,9 @@ export function PartsStage() {
         </Row>
       </Row>
       <h2 style={{ marginBottom: 4 }}>
-        {piece.name}: {formatLength(solution.shape.overall.width.value, precision)} × {formatLength(solution.shape.overall.height.value, precision)} × {formatLength(solution.shape.overall.depth.value, precision)} {precision.unit}
+        {piece.name}: {formatLength(solution.shape.overall.width.value, precision)} ×{' '}
+        {formatLength(solution.shape.overall.height.value, precision)} × {formatLength(solution.shape.overall.depth.value, precision)}{' '}
+        {precision.unit}
       </h2>
       <Table>
         <thead>
@@ -66,7 +71,7 @@ export function PartsStage() {
             <th className="figure">Cut length</th>
             <th className="figure">Cut width</th>
             <th className="figure">Thick</th>
-            <th>Stock, grain</th>
+            <th>Stock</th>
             <th>Edges and machining</th>
           </tr>
         </thead>
@@ -74,7 +79,11 @@ export function PartsStage() {
           {rows.map((row) => {
             const part = row.first;
             const on = row.parts.some((p) => p.id === selection);
-            const machining = [...new Set(part.features.map((f) => (f.kind === 'hole' ? 'pin holes' : `${f.kind} ${formatLength(f.depth, precision)} deep`)))];
+            const machining = [
+              ...new Set(
+                part.features.map((f) => (f.kind === 'hole' ? 'pin holes' : `${f.kind} ${formatLength(f.depth, precision)} deep`)),
+              ),
+            ];
             return (
               <tr key={part.id} aria-selected={on} onClick={() => select(part.id)} style={{ cursor: 'pointer' }}>
                 <td>
@@ -82,7 +91,11 @@ export function PartsStage() {
                 </td>
                 <td className="figure">{row.count}</td>
                 <td>
-                  <button onClick={() => select(part.id)} style={{ all: 'unset', cursor: 'pointer', textDecoration: 'underline', textUnderlineOffset: 3 }} aria-pressed={on}>
+                  <button
+                    onClick={() => select(part.id)}
+                    style={{ all: 'unset', cursor: 'pointer', textDecoration: 'underline', textUnderlineOffset: 3 }}
+                    aria-pressed={on}
+                  >
                     {part.member.role}
                     {row.hand ? `, ${row.hand}` : ''}
                   </button>
@@ -97,13 +110,9 @@ export function PartsStage() {
                   <LengthText value={part.thickness.value} precision={precision} />
                 </td>
                 <td>
-                  {part.member.stock.name}
-                  <br />
-                  <Faint>grain along</Faint>
+                  <span style={{ whiteSpace: 'nowrap' }}>{part.member.stock.name}</span>
                 </td>
-                <td>
-                  {[edgesText(part), ...machining].filter(Boolean).join('; ')}
-                </td>
+                <td>{[edgesText(part), ...machining].filter(Boolean).join('; ')}</td>
               </tr>
             );
           })}
@@ -111,7 +120,9 @@ export function PartsStage() {
       </Table>
       <p style={{ marginTop: 8 }}>
         <Faint>
-          {precision.unit === 'mm' ? 'mm' : 'inches'}, cutting sizes to {exactText((piece.rounding ?? workshop.settings.rounding).grid, precision.unit)}: what goes between is rounded down, what covers is rounded up. The small figure is the exact finished size.
+          {precision.unit === 'mm' ? 'mm' : 'inches'}, cutting sizes to{' '}
+          {exactText((piece.rounding ?? workshop.settings.rounding).grid, precision.unit)}: what goes between is rounded down, what covers
+          is rounded up. Grain runs along the length. The small figure is the exact finished size.
         </Faint>
       </p>
     </Area>
@@ -149,18 +160,53 @@ function PartDrawing({ part }: { part: Part }) {
   // On an upright sheet u runs up the page, else to the right.
   const box = (u0: Length, u1: Length, v0: Length, v1: Length) =>
     upright
-      ? { x: left + toMm(v0) * scale, y: 24 + (l - toMm(u1)) * scale, width: toMm((v1 - v0) as Length) * scale, height: toMm((u1 - u0) as Length) * scale }
-      : { x: left + toMm(u0) * scale, y: 24 + (w - toMm(v1)) * scale, width: toMm((u1 - u0) as Length) * scale, height: toMm((v1 - v0) as Length) * scale };
+      ? {
+          x: left + toMm(v0) * scale,
+          y: 24 + (l - toMm(u1)) * scale,
+          width: toMm((v1 - v0) as Length) * scale,
+          height: toMm((u1 - u0) as Length) * scale,
+        }
+      : {
+          x: left + toMm(u0) * scale,
+          y: 24 + (w - toMm(v1)) * scale,
+          width: toMm((u1 - u0) as Length) * scale,
+          height: toMm((v1 - v0) as Length) * scale,
+        };
   return (
-    <svg viewBox={`0 0 270 ${H + 48}`} width="100%" role="img" aria-label={`${part.member.role} ${part.letter} drawn flat`} style={{ maxHeight: 360, display: 'block' }}>
+    <svg
+      viewBox={`0 0 270 ${H + 48}`}
+      width="100%"
+      role="img"
+      aria-label={`${part.member.role} ${part.letter} drawn flat`}
+      style={{ maxHeight: 360, display: 'block' }}
+    >
       <rect x={left} y={24} width={W} height={H} fill={wood} stroke={ink} />
       {part.features.map((f, i) => {
         if (f.kind === 'hole') {
           const at = box(f.at.u, f.at.u, f.at.v, f.at.v);
-          return <circle key={i} cx={at.x} cy={at.y} r={Math.max(1.6, (toMm(f.diameter) / 2) * scale)} fill={f.face === 'up' ? ink : 'none'} stroke={ink} strokeDasharray={f.face === 'up' ? undefined : '2 1'} />;
+          return (
+            <circle
+              key={i}
+              cx={at.x}
+              cy={at.y}
+              r={Math.max(1.6, (toMm(f.diameter) / 2) * scale)}
+              fill={f.face === 'up' ? ink : 'none'}
+              stroke={ink}
+              strokeDasharray={f.face === 'up' ? undefined : '2 1'}
+            />
+          );
         }
         const { u0, u1, v0, v1 } = f.region;
-        return <rect key={i} {...box(u0, u1, v0, v1)} fill={f.face === 'up' ? woodDark : 'none'} stroke={ink} strokeWidth={0.9} strokeDasharray={f.face === 'up' ? undefined : '3 2'} />;
+        return (
+          <rect
+            key={i}
+            {...box(u0, u1, v0, v1)}
+            fill={f.face === 'up' ? woodDark : 'none'}
+            stroke={ink}
+            strokeWidth={0.9}
+            strokeDasharray={f.face === 'up' ? undefined : '3 2'}
+          />
+        );
       })}
       <text x={left + W / 2} y={16} textAnchor="middle" fontSize={12} fontWeight={700} fill={ink}>
         {formatLength(upright ? part.width.value : part.length.value, precision)}
@@ -235,7 +281,9 @@ export function PartsSheet() {
           <strong>{s.name}</strong>
           <br />
           <Faint>
-            {s.count} parts, {precision.unit === 'mm' ? `${s.area.toFixed(2)} m²` : `${(s.area * 10.7639).toFixed(1)} sq ft`}, {writeMass(s.kg, precision.unit)}
+            {s.count} {s.count === 1 ? 'part' : 'parts'},{' '}
+            {precision.unit === 'mm' ? `${s.area.toFixed(2)} m²` : `${(s.area * 10.7639).toFixed(1)} sq ft`},{' '}
+            {writeMass(s.kg, precision.unit)}
           </Faint>
         </div>
       ))}

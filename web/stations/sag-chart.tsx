@@ -30,11 +30,27 @@ export default function SagChart({ c }: { c: CarriedMember }) {
           <LineChart data={data} margin={{ top: 4, right: 16, bottom: 0, left: 0 }}>
             <CartesianGrid stroke="#dfe4dd" />
             <XAxis dataKey="x" type="number" domain={[0, 'dataMax']} fontSize={11} tickCount={6} />
-            <YAxis reversed fontSize={11} width={46} domain={[0, (most: number) => Math.max(most, limit) * 1.08]} tickFormatter={(v: number) => v.toFixed(unit === 'mm' ? 1 : 2)} />
+            <YAxis
+              reversed
+              fontSize={11}
+              width={46}
+              domain={[0, (most: number) => Math.max(most, limit) * 1.08]}
+              tickFormatter={(v: number) => v.toFixed(unit === 'mm' ? 1 : 2)}
+            />
             <Tooltip formatter={(value) => writeFine(Number(value) * per, unit)} labelFormatter={(x) => `at ${String(x)} ${unit}`} />
             <ReferenceLine y={limit} stroke={red} strokeDasharray="5 4" />
             <Line dataKey="today" name="today" stroke={ink} strokeWidth={2} dot={false} isAnimationActive={false} />
-            {factor === null ? null : <Line dataKey="later" name="in the long term" stroke={amber} strokeWidth={2} strokeDasharray="7 3" dot={false} isAnimationActive={false} />}
+            {factor === null ? null : (
+              <Line
+                dataKey="later"
+                name="in the long term"
+                stroke={amber}
+                strokeWidth={2}
+                strokeDasharray="7 3"
+                dot={false}
+                isAnimationActive={false}
+              />
+            )}
           </LineChart>
         </ResponsiveContainer>
       </div>

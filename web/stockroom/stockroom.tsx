@@ -11,14 +11,36 @@ import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, Fault, FieldLabel, Grid, Page, Panel, Row, Scroll, Select, Table, TextInput, fieldBox } from '../shared/ui.js';
 
-const Entry = styled(NumberField)`input { ${fieldBox} }`;
+const Entry = styled(NumberField)`
+  input {
+    ${fieldBox}
+  }
+`;
 
 const MATERIAL_CHOICES = MATERIALS.map((m) => ({ id: m.id, label: m.name }));
 
 /** A number that may be left empty. */
-function OptionalNumber({ label, value, onChange, least, most }: { label: string; value: number | undefined; onChange: (value: number | undefined) => void; least: number; most: number }) {
+function OptionalNumber({
+  label,
+  value,
+  onChange,
+  least,
+  most,
+}: {
+  label: string;
+  value: number | undefined;
+  onChange: (value: number | undefined) => void;
+  least: number;
+  most: number;
+}) {
   return (
-    <Entry value={value ?? NaN} onChange={(n) => onChange(Number.isFinite(n) ? n : undefined)} minValue={least} maxValue={most} formatOptions={{ maximumFractionDigits: 3, useGrouping: false }}>
+    <Entry
+      value={value ?? NaN}
+      onChange={(n) => onChange(Number.isFinite(n) ? n : undefined)}
+      minValue={least}
+      maxValue={most}
+      formatOptions={{ maximumFractionDigits: 3, useGrouping: false }}
+    >
       <FieldLabel>{label}</FieldLabel>
       <Input />
     </Entry>
@@ -38,9 +60,15 @@ function StockForm({ stock, onSave, onClose }: { stock: Stock; onSave: (stock: S
   const [name, setName] = useState(stock.name);
   const known = propertiesOf(stock);
   const length = (key: 'nominal' | 'thickness' | 'length' | 'width', label: string) => (
-    <LengthField label={label} value={stock[key]} precision={precision} onCommit={(value) => value !== null && onSave({ ...stock, [key]: value }, `${label} of ${stock.name}`)} />
+    <LengthField
+      label={label}
+      value={stock[key]}
+      precision={precision}
+      onCommit={(value) => value !== null && onSave({ ...stock, [key]: value }, `${label} of ${stock.name}`)}
+    />
   );
-  const keepName = () => name.trim() !== '' && name.trim() !== stock.name && onSave({ ...stock, name: name.trim() }, `Renamed ${stock.name}`);
+  const keepName = () =>
+    name.trim() !== '' && name.trim() !== stock.name && onSave({ ...stock, name: name.trim() }, `Renamed ${stock.name}`);
   return (
     <Panel style={{ margin: '10px 0' }} role="group" aria-label={`What is known of ${stock.name}`}>
       <Grid $columns={4}>
@@ -57,19 +85,51 @@ function StockForm({ stock, onSave, onClose }: { stock: Stock; onSave: (stock: S
           ]}
           onChange={(form) => onSave({ ...stock, form }, `Form of ${stock.name}`)}
         />
-        <Select label="Material" value={stock.material} choices={MATERIAL_CHOICES} onChange={(material) => onSave({ ...stock, material }, `Material of ${stock.name}`)} />
+        <Select
+          label="Material"
+          value={stock.material}
+          choices={MATERIAL_CHOICES}
+          onChange={(material) => onSave({ ...stock, material }, `Material of ${stock.name}`)}
+        />
         {length('nominal', 'Sold as')}
         {length('thickness', 'Measured thickness')}
         {length('length', 'Length')}
         {length('width', 'Width')}
-        <OptionalNumber label="Price of one" value={stock.price} least={0} most={1e6} onChange={(price) => onSave(without(stock, 'price', price), `Price of ${stock.name}`)} />
-        <OptionalNumber label="On hand" value={stock.onHand} least={0} most={10_000} onChange={(onHand) => onSave(without(stock, 'onHand', onHand === undefined ? undefined : Math.round(onHand)), `On hand of ${stock.name}`)} />
-        <OptionalNumber label="Own E, GPa" value={stock.elastic} least={0.05} most={250} onChange={(elastic) => onSave(without(stock, 'elastic', elastic), `Stiffness of ${stock.name}`)} />
-        <OptionalNumber label="Own density, kg/m³" value={stock.density} least={50} most={9000} onChange={(density) => onSave(without(stock, 'density', density), `Density of ${stock.name}`)} />
+        <OptionalNumber
+          label="Price of one"
+          value={stock.price}
+          least={0}
+          most={1e6}
+          onChange={(price) => onSave(without(stock, 'price', price), `Price of ${stock.name}`)}
+        />
+        <OptionalNumber
+          label="On hand"
+          value={stock.onHand}
+          least={0}
+          most={10_000}
+          onChange={(onHand) =>
+            onSave(without(stock, 'onHand', onHand === undefined ? undefined : Math.round(onHand)), `On hand of ${stock.name}`)
+          }
+        />
+        <OptionalNumber
+          label="Own E, GPa"
+          value={stock.elastic}
+          least={0.05}
+          most={250}
+          onChange={(elastic) => onSave(without(stock, 'elastic', elastic), `Stiffness of ${stock.name}`)}
+        />
+        <OptionalNumber
+          label="Own density, kg/m³"
+          value={stock.density}
+          least={50}
+          most={9000}
+          onChange={(density) => onSave(without(stock, 'density', density), `Density of ${stock.name}`)}
+        />
       </Grid>
       <p style={{ marginTop: 8 }}>
         <Faint>
-          Judged with E {known.elastic} GPa{known.ownElastic ? ', your own' : ` (${known.material.source})`} and {Math.round(known.density)} kg/m³. The measured thickness counts everywhere; measure each new sheet.
+          Judged with E {known.elastic} GPa{known.ownElastic ? ', your own' : ` (${known.material.source})`} and {Math.round(known.density)}{' '}
+          kg/m³. The measured thickness counts everywhere; measure each new sheet.
         </Faint>
       </p>
       <Row style={{ marginTop: 8 }}>
@@ -90,7 +150,10 @@ export function Stockroom() {
   const history = useHistory(scope);
   const add = async () => {
     const fresh = newStock(precision.unit);
-    const id = newId(fresh.name, stock.map((s) => s.id));
+    const id = newId(
+      fresh.name,
+      stock.map((s) => s.id),
+    );
     await saver.create('stock', id, fresh, `Added ${fresh.name}`).catch((e: Error) => setProblem(e.message));
     setOpen(id);
   };
@@ -100,7 +163,9 @@ export function Stockroom() {
       <Header history={history} />
       <Page>
         <h1>Stockroom</h1>
-        <Faint>Sheets and boards as they are bought and as they measure. Change a measured thickness and every piece made of it follows.</Faint>
+        <Faint>
+          Sheets and boards as they are bought and as they measure. Change a measured thickness and every piece made of it follows.
+        </Faint>
         {problem ? <Fault role="alert">{problem}</Fault> : null}
         <Row style={{ margin: '12px 0' }}>
           <Button data-main onPress={() => void add()}>
@@ -136,14 +201,25 @@ export function Stockroom() {
                   <td>{propertiesOf(s.data).material.name}</td>
                   {[s.data.nominal, s.data.thickness, s.data.length, s.data.width].map((l, i) => (
                     <td key={i} className="figure">
-                      <LengthText value={l} precision={i === 1 ? { ...precision, step: precision.unit === 'mm' ? (8000 as typeof precision.step) : precision.step } : precision} />
+                      <LengthText
+                        value={l}
+                        precision={
+                          i === 1
+                            ? { ...precision, step: precision.unit === 'mm' ? (8000 as typeof precision.step) : precision.step }
+                            : precision
+                        }
+                      />
                     </td>
                   ))}
                   <td className="figure">{s.data.onHand ?? ''}</td>
                   <td className="figure">{s.data.price ?? ''}</td>
                   <td className="figure">{propertiesOf(s.data).elastic}</td>
                   <td>
-                    <Button data-quiet aria-label={`Take ${s.data.name} out`} onPress={() => void saver.remove('stock', s.id).catch((e: Error) => setProblem(e.message))}>
+                    <Button
+                      data-quiet
+                      aria-label={`Take ${s.data.name} out`}
+                      onPress={() => void saver.remove('stock', s.id).catch((e: Error) => setProblem(e.message))}
+                    >
                       <Trash2 aria-hidden />
                     </Button>
                   </td>
@@ -152,7 +228,14 @@ export function Stockroom() {
             </tbody>
           </Table>
         </Scroll>
-        {chosen ? <StockForm key={chosen.id} stock={chosen.data} onSave={(next, label) => saver.save('stock', chosen.id, next, label.slice(0, 150))} onClose={() => setOpen(null)} /> : null}
+        {chosen ? (
+          <StockForm
+            key={chosen.id}
+            stock={chosen.data}
+            onSave={(next, label) => saver.save('stock', chosen.id, next, label.slice(0, 150))}
+            onClose={() => setOpen(null)}
+          />
+        ) : null}
       </Page>
     </>
   );

@@ -14,7 +14,11 @@ import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, Fault, FieldLabel, Grid, Page, Panel, Row, Scroll, Select, Table, TextInput, fieldBox } from '../shared/ui.js';
 
-const Entry = styled(NumberField)`input { ${fieldBox} }`;
+const Entry = styled(NumberField)`
+  input {
+    ${fieldBox}
+  }
+`;
 
 /** A thing as it stands in its form: both shapes' sizes side by side. */
 interface Form {
@@ -33,27 +37,86 @@ interface Form {
 function formOf(thing: Thing): Form {
   const { shape } = thing;
   const [width, depth] = shape.kind === 'box' ? [shape.width, shape.depth] : [shape.diameter, shape.diameter];
-  return { name: thing.name, kind: shape.kind, width, height: shape.height, depth, mass: thing.mass ?? NaN, count: thing.count, clearance: thing.clearance, wayUp: thing.wayUp, stack: thing.stack };
+  return {
+    name: thing.name,
+    kind: shape.kind,
+    width,
+    height: shape.height,
+    depth,
+    mass: thing.mass ?? NaN,
+    count: thing.count,
+    clearance: thing.clearance,
+    wayUp: thing.wayUp,
+    stack: thing.stack,
+  };
 }
 
 function thingOf(form: Form): Thing {
-  const shape: Thing['shape'] = form.kind === 'box' ? { kind: 'box', width: form.width, height: form.height, depth: form.depth } : { kind: 'cylinder', diameter: form.width, height: form.height };
+  const shape: Thing['shape'] =
+    form.kind === 'box'
+      ? { kind: 'box', width: form.width, height: form.height, depth: form.depth }
+      : { kind: 'cylinder', diameter: form.width, height: form.height };
   const { name, count, clearance, wayUp, stack, mass } = form;
   return { name: name.trim(), shape, count, clearance, wayUp, stack, ...(Number.isFinite(mass) ? { mass } : {}) };
 }
 
-function LengthEntry({ control, name, label, least }: { control: Control<Form>; name: 'width' | 'height' | 'depth' | 'clearance'; label: string; least?: Length }) {
+function LengthEntry({
+  control,
+  name,
+  label,
+  least,
+}: {
+  control: Control<Form>;
+  name: 'width' | 'height' | 'depth' | 'clearance';
+  label: string;
+  least?: Length;
+}) {
   const precision = usePrecision();
-  return <Controller control={control} name={name} render={({ field }) => <LengthField label={label} value={field.value} precision={precision} {...(least === undefined ? {} : { least })} onCommit={(value) => value !== null && field.onChange(value)} />} />;
-}
-
-function NumberEntry({ control, name, label, least, most, whole }: { control: Control<Form>; name: 'mass' | 'count' | 'stack'; label: string; least: number; most: number; whole?: boolean }) {
   return (
     <Controller
       control={control}
       name={name}
       render={({ field }) => (
-        <Entry value={field.value} onChange={field.onChange} minValue={least} maxValue={most} step={whole ? 1 : 0.001} formatOptions={{ maximumFractionDigits: 3, useGrouping: false }}>
+        <LengthField
+          label={label}
+          value={field.value}
+          precision={precision}
+          {...(least === undefined ? {} : { least })}
+          onCommit={(value) => value !== null && field.onChange(value)}
+        />
+      )}
+    />
+  );
+}
+
+function NumberEntry({
+  control,
+  name,
+  label,
+  least,
+  most,
+  whole,
+}: {
+  control: Control<Form>;
+  name: 'mass' | 'count' | 'stack';
+  label: string;
+  least: number;
+  most: number;
+  whole?: boolean;
+}) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => (
+        <Entry
+          value={field.value}
+          onChange={field.onChange}
+          minValue={least}
+          maxValue={most}
+          step={whole ? 1 : 0.001}
+          formatOptions={{ maximumFractionDigits: 3, useGrouping: false }}
+        >
           <FieldLabel>{label}</FieldLabel>
           <Input onBlur={field.onBlur} />
         </Entry>
@@ -67,7 +130,12 @@ function ThingForm({ thing, onSave, onCancel }: { thing: Thing; onSave: (thing: 
   const { control, handleSubmit, watch, formState } = useForm<Form>({ defaultValues: formOf(thing) });
   const kind = watch('kind');
   return (
-    <Panel as="form" onSubmit={(e: React.FormEvent) => void handleSubmit((form) => onSave(thingOf(form)))(e)} aria-label={`Sizes of ${thing.name}`} style={{ margin: '10px 0' }}>
+    <Panel
+      as="form"
+      onSubmit={(e: React.FormEvent) => void handleSubmit((form) => onSave(thingOf(form)))(e)}
+      aria-label={`Sizes of ${thing.name}`}
+      style={{ margin: '10px 0' }}
+    >
       <Grid $columns={4}>
         <Controller
           control={control}
@@ -144,7 +212,17 @@ export function Things() {
   const target = params.get('for');
   const add = (thing: Thing) => {
     setOpen(null);
-    saver.create('things', newId(thing.name, things.map((t) => t.id)), thing, `Added ${thing.name}`.slice(0, 150)).catch((e: Error) => setProblem(e.message));
+    saver
+      .create(
+        'things',
+        newId(
+          thing.name,
+          things.map((t) => t.id),
+        ),
+        thing,
+        `Added ${thing.name}`.slice(0, 150),
+      )
+      .catch((e: Error) => setProblem(e.message));
   };
   const need = needOfThings(
     things.map((t) => ({ id: t.id, thing: t.data, count: t.data.count })),
@@ -204,7 +282,11 @@ export function Things() {
                         <LengthText value={t.data.clearance} precision={precision} />
                       </td>
                       <td>
-                        <Button data-quiet aria-label={`Take ${t.data.name} out`} onPress={() => void saver.remove('things', t.id).catch((e: Error) => setProblem(e.message))}>
+                        <Button
+                          data-quiet
+                          aria-label={`Take ${t.data.name} out`}
+                          onPress={() => void saver.remove('things', t.id).catch((e: Error) => setProblem(e.message))}
+                        >
                           <Trash2 aria-hidden />
                         </Button>
                       </td>
@@ -228,7 +310,9 @@ export function Things() {
         ) : null}
         {things.length > 0 ? (
           <p style={{ marginTop: 12 }}>
-            Side by side on one shelf as deep as the deepest of them, they would take <LengthText value={need.width} precision={precision} unit />, and the tallest asks for <LengthText value={need.height} precision={precision} unit /> clear.
+            Side by side on one shelf as deep as the deepest of them, they would take{' '}
+            <LengthText value={need.width} precision={precision} unit />, and the tallest asks for{' '}
+            <LengthText value={need.height} precision={precision} unit /> clear.
           </p>
         ) : null}
       </Page>

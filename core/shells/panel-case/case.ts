@@ -151,7 +151,10 @@ function base(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
   const { width, depth, sidesDepth, baseHeight, inside, start } = envelope;
   const wood = woods.base;
   const t = wood.thickness;
-  const setback = size(rule.kind === 'toe' ? 'toe back from the front' : 'plinth back from the front', rule.setback, { kind: 'choice', ref: 'piece:base' });
+  const setback = size(rule.kind === 'toe' ? 'toe back from the front' : 'plinth back from the front', rule.setback, {
+    kind: 'choice',
+    ref: 'piece:base',
+  });
   const front = sub(depth.value, add(rule.setback, t.value));
   const board = (id: string, role: Role, label: string, length: Figure, x: Length, z: Length) =>
     make({ id, role, label, wood, length, width: baseHeight, frame: facingFrame({ x, y: ZERO, z }) });
@@ -177,7 +180,12 @@ function base(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
 }
 
 /** The bearers that carry dividers from the bottom panel to the floor, one under each. */
-export function bearers(piece: Piece, envelope: Envelope, woods: Woods, dividers: readonly Member[]): { members: Member[]; joints: Joint[] } {
+export function bearers(
+  piece: Piece,
+  envelope: Envelope,
+  woods: Woods,
+  dividers: readonly Member[],
+): { members: Member[]; joints: Joint[] } {
   const { base: rule } = piece;
   if (rule.kind === 'none' || !rule.bearers) return { members: [], joints: [] };
   const { depth, sidesDepth, baseHeight } = envelope;
@@ -221,7 +229,10 @@ function caseJoints(piece: Piece, envelope: Envelope, woods: Woods, made: readon
   const rails = made.filter((m) => m.role === 'plinth rail' || m.role === 'plinth end');
   const foot = rails.length > 0 ? CASE.front : FLOOR;
   if (piece.bottom === 'over') {
-    joints.push({ carried: CASE.left, carrier: CASE.bottom, how: 'bearing', x: left }, { carried: CASE.right, carrier: CASE.bottom, how: 'bearing', x: right });
+    joints.push(
+      { carried: CASE.left, carrier: CASE.bottom, how: 'bearing', x: left },
+      { carried: CASE.right, carrier: CASE.bottom, how: 'bearing', x: right },
+    );
   } else {
     joints.push({ carried: CASE.left, carrier: foot, how: 'bearing' }, { carried: CASE.right, carrier: foot, how: 'bearing' });
   }
@@ -238,7 +249,12 @@ function caseJoints(piece: Piece, envelope: Envelope, woods: Woods, made: readon
 
 /** The members of the case with the grooves or rebates for its back, and the way they carry. */
 export function caseMembers(piece: Piece, envelope: Envelope, woods: Woods): { members: Member[]; joints: Joint[] } {
-  const made = [...sides(piece, envelope, woods), ...panels(piece, envelope, woods), ...back(piece, envelope, woods), ...base(piece, envelope, woods)];
+  const made = [
+    ...sides(piece, envelope, woods),
+    ...panels(piece, envelope, woods),
+    ...back(piece, envelope, woods),
+    ...base(piece, envelope, woods),
+  ];
   const panel = made.find((m) => m.id === CASE.back);
   const rule = piece.back;
   const joints = caseJoints(piece, envelope, woods, made);

@@ -6,7 +6,6 @@ import { thicknessOf, type Workshop } from '../../project/index.js';
 import type { Stock } from '../../stock/index.js';
 import { roomFor, type Reach } from '../../survey/index.js';
 
-
 /** A stock record with its id and its measured thickness. */
 export interface Wood {
   readonly id: string;
@@ -222,7 +221,13 @@ export function envelopeOf(piece: Piece, workshop: Workshop, woods: Woods): Enve
   const side = woods.sides.thickness;
   const deep = depthDeductions(piece, woods.back);
   const shelfSetback = piece.shelves.setback === ZERO ? [] : [size('shelves back from the front', piece.shelves.setback)];
-  const depth = axisSize(piece, 'depth', context, piece.depth.from === 'given' ? deep.all : [...deep.all, ...shelfSetback], deep.behindSides);
+  const depth = axisSize(
+    piece,
+    'depth',
+    context,
+    piece.depth.from === 'given' ? deep.all : [...deep.all, ...shelfSetback],
+    deep.behindSides,
+  );
   const insideDepth = takeOff(depth.overall, deep.all);
   const standing = { ...context, depth: Math.max(1, insideDepth.value - piece.shelves.setback) as Length };
 

@@ -28,7 +28,10 @@ function bottomOverToe(piece: Piece): ShapeProblem[] {
       sentence: say`The bottom goes under the sides, so nothing reaches the floor beside the toe board.`,
       fixes: [
         { label: say`Put the bottom between the sides`, edit: { kind: 'piece', patch: { bottom: 'between' } } },
-        { label: say`Stand the case on a loose plinth`, edit: { kind: 'piece', patch: { base: { kind: 'plinth', height, setback, bearers: kept } } } },
+        {
+          label: say`Stand the case on a loose plinth`,
+          edit: { kind: 'piece', patch: { base: { kind: 'plinth', height, setback, bearers: kept } } },
+        },
       ],
     },
   ];
@@ -39,14 +42,31 @@ export function shapePanelCase(piece: Piece, workshop: Workshop): Shape {
   const { woods, problems } = woodsOf(piece, workshop);
   const envelope = envelopeOf(piece, workshop, woods);
   const overall = { width: envelope.width, height: envelope.height, depth: envelope.depth };
-  const caseHeight = piece.base.kind === 'plinth' ? envelope.height.minus(envelope.baseHeight).named('height of the case') : envelope.height;
+  const caseHeight =
+    piece.base.kind === 'plinth' ? envelope.height.minus(envelope.baseHeight).named('height of the case') : envelope.height;
   const { inside, start } = envelope;
   if (inside.width.value <= ZERO || inside.height.value <= ZERO || inside.depth.value <= piece.shelves.setback) {
     const shallow: ShapeProblem[] =
       inside.depth.value > ZERO && inside.depth.value <= piece.shelves.setback
-        ? [{ id: 'setback', about: 'shelves', stops: true, sentence: say`The shelves stand back further than the case is deep.`, fixes: [] }]
+        ? [
+            {
+              id: 'setback',
+              about: 'shelves',
+              stops: true,
+              sentence: say`The shelves stand back further than the case is deep.`,
+              fixes: [],
+            },
+          ]
         : [];
-    return { overall, caseHeight, spaces: new Map(), runs: new Map(), members: [], joints: [], problems: [...problems, ...envelope.problems, ...shallow] };
+    return {
+      overall,
+      caseHeight,
+      spaces: new Map(),
+      runs: new Map(),
+      members: [],
+      joints: [],
+      problems: [...problems, ...envelope.problems, ...shallow],
+    };
   }
   const context = { workshop, stock: piece.stock, rounding: piece.rounding ?? workshop.settings.rounding };
   const neighbours = { left: CASE.left, right: CASE.right, below: CASE.bottom, above: CASE.top };
@@ -55,7 +75,12 @@ export function shapePanelCase(piece: Piece, workshop: Workshop): Shape {
   const shell = caseMembers(piece, envelope, woods);
 
   const standing = dividing.filter((d) => d.joints.some((j) => j.carried === d.member.id && j.carrier === CASE.bottom));
-  const carried = bearers(piece, envelope, woods, standing.map((d) => d.member));
+  const carried = bearers(
+    piece,
+    envelope,
+    woods,
+    standing.map((d) => d.member),
+  );
 
   const cuts = new Map<string, ((mate: Member) => readonly Feature[])[]>();
   for (const { into, cut } of dividing.flatMap((d) => d.cuts)) {
