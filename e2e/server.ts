@@ -54,11 +54,20 @@ async function serve(args: readonly string[], use: (running: Running) => Promise
 }
 
 export const test = base.extend<object, Fixtures>({
-  // Playwright reads what a fixture needs from its first parameter, which must be a pattern.
-  // eslint-disable-next-line no-empty-pattern
-  shed: [async ({}, use) => serve([], use), { scope: 'worker' }],
-  // eslint-disable-next-line no-empty-pattern
-  empty: [async ({}, use) => serve(['--empty'], use), { scope: 'worker' }],
+  shed: [
+    async ({ browserName }, use) => {
+      void browserName;
+      await serve([], use);
+    },
+    { scope: 'worker' },
+  ],
+  empty: [
+    async ({ browserName }, use) => {
+      void browserName;
+      await serve(['--empty'], use);
+    },
+    { scope: 'worker' },
+  ],
 });
 
 export { expect } from '@playwright/test';

@@ -107,12 +107,12 @@ function gapThatTakes(ids: readonly string[], extra: readonly boolean[], leftove
  * Brings exact gap sizes to the grid: each down to the grid, whole steps that are left
  * over dealt out as chosen, and what is smaller than a step put into one named gap that
  * got no step, so that the sum closes exactly.
+ * @param total what the gaps must add up to; the exact sizes may miss it by a unit each
  */
-export function setToGrid(exact: ReadonlyMap<string, Figure>, rounding: Rounding): SetGaps {
+export function setToGrid(exact: ReadonlyMap<string, Figure>, total: Length, rounding: Rounding): SetGaps {
   const ids = [...exact.keys()];
   const down = ids.map((id) => floorTo((exact.get(id) as Figure).value, rounding.grid));
-  const whole = ids.reduce((sum, id) => sum + (exact.get(id) as Figure).value, 0);
-  const left = (whole - down.reduce((sum, d) => sum + d, 0)) as Length;
+  const left = (total - down.reduce((sum, d) => sum + d, 0)) as Length;
   const steps = Math.min(ids.length, Math.floor(left / rounding.grid));
   const extra = stepPlaces(ids.length, steps, rounding.leftover);
   const residue = sub(left, (steps * rounding.grid) as Length);

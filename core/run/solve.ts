@@ -92,7 +92,7 @@ function settle(spec: RunSpec, lines: readonly RunLine[], available: Figure, tot
   const closed = closeExactly(shared, left.value);
   const exact = new Map([...held, ...closed]);
   if (spec.rounding.set !== 'gaps') return { sizes: exact, exact, residue: null, conflict: null };
-  const set = setToGrid(closed, spec.rounding);
+  const set = setToGrid(shared, left.value, spec.rounding);
   return { sizes: new Map([...held, ...set.sizes]), exact, residue: set.residue, conflict: null };
 }
 

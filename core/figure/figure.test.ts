@@ -1,0 +1,87 @@
+import { inch, mm, toInches, toMm, type Length } from '../length/index.js';
+import { Figure, columnSum, fine, force, len, mass, say, size, sourcesOf, writeExactly, writeSentence } from './index.js';
+
+const overall = size('overall height', inch(72), { kind: 'choice', ref: 'piece:height' });
+const toe = size('toe kick', inch(3));
+const panel = size('Shop ply 3/4', inch(0.75), { kind: 'stock', ref: 'stock:ply' });
+const four = overall
+  .minus(toe)
+  .minus(panel.times(2).named('top and bottom'))
+  .minus(panel.times(4).named('shelves'))
+  .minus(size('space 1, fits ink tubs', inch(15)))
+  .over(4, 'equal spaces');
+
+function lines(figure: Figure) {
+  return columnSum(figure).map((l) => [l.sign, l.figure.unit === 'length' ? toInches(l.figure.amount as Length) : l.figure.amount, l.label]);
+}
+
+test('the sum of a shared space, as builders set it out', () => {
+  expect(lines(four)).toEqual([
+    ['', 72, 'overall height'],
+    ['−', 3, 'toe kick'],
+    ['−', 1.5, 'top and bottom'],
+    ['−', 3, 'shelves'],
+    ['−', 15, 'space 1, fits ink tubs'],
+    ['=', 49.5, 'left to share'],
+    ['÷', 4, 'equal spaces'],
+    ['=', 12.375, ''],
+  ]);
+});
+
+test('several of one thing say how many of what', () => {
+  const [, , panels] = columnSum(four);
+  expect(panels?.times?.by).toBe(2);
+  expect(panels?.times?.each).toBe(panel);
+});
+
+test('a figure with a name stands as one line that can be opened', () => {
+  const inside = overall.minus(toe).named('inside height');
+  const [first] = columnSum(inside.minus(panel));
+  expect(first).toMatchObject({ label: 'inside height', opens: true });
+  expect(lines(inside)).toEqual([
+    ['', 72, 'overall height'],
+    ['−', 3, 'toe kick'],
+    ['=', 69, 'inside height'],
+  ]);
+});
+
+test('a share brought to the grid shows the share, what it was set to, and what is left over', () => {
+  const share = size('left', mm(1525.4)).over(4, 'equal spaces').setTo(mm(381), 'set to the grid').plus(size('left over', mm(0.4)));
+  expect(columnSum(share).map((l) => [l.sign, l.figure.unit === 'length' ? toMm(l.figure.amount as Length) : l.figure.amount])).toEqual([
+    ['', 1525.4],
+    ['÷', 4],
+    ['=', 381.35],
+    ['→', 381],
+    ['+', 0.4],
+    ['=', 381.4],
+  ]);
+});
+
+test('one can walk back to every reading a figure rests on', () => {
+  expect(sourcesOf(four).map((s) => s.ref)).toEqual(['piece:height', 'stock:ply']);
+});
+
+test('least and greatest keep all they were picked from', () => {
+  const readings = [mm(1212), mm(1209), mm(1210)].map((l, i) => size(`reading ${i}`, l));
+  const least = Figure.least(readings);
+  expect(toMm(least.value)).toBe(1209);
+  expect(columnSum(least).map((l) => l.sign)).toEqual(['', 'or', 'or', '=']);
+  expect(toMm(Figure.greatest(readings).value)).toBe(1212);
+  expect(Figure.least(readings.slice(0, 1))).toBe(readings[0]);
+});
+
+test('misuse is an error', () => {
+  expect(() => Figure.sum([])).toThrow(RangeError);
+  expect(() => Figure.leaf('mass', 3, 'tub').value).toThrow(TypeError);
+});
+
+test('a sentence is written in the reader’s units', () => {
+  const sentence = say`Shelf ${'B'} sags ${fine(4)} under ${mass(84)}, ${force(824)}; it is ${len(inch(12.375))} high, ${2} of them.`;
+  expect(writeSentence(sentence, { unit: 'mm', step: mm(0.1) })).toBe('Shelf B sags 4 mm under 84 kg, 824 N; it is ≈314.3 mm high, 2 of them.');
+  expect(writeSentence(sentence, { unit: 'in', step: inch(1 / 32) })).toBe('Shelf B sags 0.157 in under 185 lb, 185 lbf; it is 12 3/8 in high, 2 of them.');
+  expect(writeExactly(sentence)).toContain('314.325 mm high');
+});
+
+test('sentences can be built from sentences', () => {
+  expect(writeExactly(say`${say`One`} and ${say`two ${len(mm(2))}`}.`)).toBe('One and two 2 mm.');
+});
