@@ -12,7 +12,11 @@ const four = overall
   .over(4, 'equal spaces');
 
 function lines(figure: Figure) {
-  return columnSum(figure).map((l) => [l.sign, l.figure.unit === 'length' ? toInches(l.figure.amount as Length) : l.figure.amount, l.label]);
+  return columnSum(figure).map((l) => [
+    l.sign,
+    l.figure.unit === 'length' ? toInches(l.figure.amount as Length) : l.figure.amount,
+    l.label,
+  ]);
 }
 
 test('the sum of a shared space, as builders set it out', () => {
@@ -46,7 +50,10 @@ test('a figure with a name stands as one line that can be opened', () => {
 });
 
 test('a share brought to the grid shows the share, what it was set to, and what is left over', () => {
-  const share = size('left', mm(1525.4)).over(4, 'equal spaces').setTo(mm(381), 'set to the grid').plus(size('left over', mm(0.4)));
+  const share = size('left', mm(1525.4))
+    .over(4, 'equal spaces')
+    .setTo(mm(381), 'set to the grid')
+    .plus(size('left over', mm(0.4)));
   expect(columnSum(share).map((l) => [l.sign, l.figure.unit === 'length' ? toMm(l.figure.amount as Length) : l.figure.amount])).toEqual([
     ['', 1525.4],
     ['÷', 4],
@@ -77,8 +84,12 @@ test('misuse is an error', () => {
 
 test('a sentence is written in the reader’s units', () => {
   const sentence = say`Shelf ${'B'} sags ${fine(4)} under ${mass(84)}, ${force(824)}; it is ${len(inch(12.375))} high, ${2} of them.`;
-  expect(writeSentence(sentence, { unit: 'mm', step: mm(0.1) })).toBe('Shelf B sags 4 mm under 84 kg, 824 N; it is ≈314.3 mm high, 2 of them.');
-  expect(writeSentence(sentence, { unit: 'in', step: inch(1 / 32) })).toBe('Shelf B sags 0.157 in under 185 lb, 185 lbf; it is 12 3/8 in high, 2 of them.');
+  expect(writeSentence(sentence, { unit: 'mm', step: mm(0.1) })).toBe(
+    'Shelf B sags 4 mm under 84 kg, 824 N; it is ≈314.3 mm high, 2 of them.',
+  );
+  expect(writeSentence(sentence, { unit: 'in', step: inch(1 / 32) })).toBe(
+    'Shelf B sags 0.157 in under 185 lb, 185 lbf; it is 12 3/8 in high, 2 of them.',
+  );
   expect(writeExactly(sentence)).toContain('314.325 mm high');
 });
 

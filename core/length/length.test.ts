@@ -94,7 +94,11 @@ describe('readings', () => {
   test('reading never throws, whatever is typed', () => {
     fc.assert(fc.property(fc.string(), (text) => typeof readLength(text, { unit: 'in' }).ok === 'boolean'));
     fc.assert(
-      fc.property(fc.string(), fc.constantFrom(...'0123456789./-+*()\'" mcinft'.split('')), (a, b) => typeof readLength(`${a}${b}${a}`, { unit: 'mm' }).ok === 'boolean'),
+      fc.property(
+        fc.string(),
+        fc.constantFrom(...'0123456789./-+*()\'" mcinft'.split('')),
+        (a, b) => typeof readLength(`${a}${b}${a}`, { unit: 'mm' }).ok === 'boolean',
+      ),
     );
   });
 });

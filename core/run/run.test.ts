@@ -1,7 +1,17 @@
 import fc from 'fast-check';
 import { size, writeExactly } from '../figure/index.js';
 import { inch, mm, toInches, toMm, type Length } from '../length/index.js';
-import { marksOf, nearestCounts, snapTotal, solveRun, sumOfLines, type GapRule, type Rounding, type RunLine, type RunSpec } from './index.js';
+import {
+  marksOf,
+  nearestCounts,
+  snapTotal,
+  solveRun,
+  sumOfLines,
+  type GapRule,
+  type Rounding,
+  type RunLine,
+  type RunSpec,
+} from './index.js';
 
 const share: GapRule = { kind: 'share', weight: 1 };
 const grid: Rounding = { grid: mm(0.5), set: 'gaps', leftover: 'last' };
@@ -28,9 +38,13 @@ function even(count: number, thickness: number): RunLine[] {
 
 describe('rules', () => {
   test('fixed, fit and share: 1975.8 with four shelves of 17.6 and 380 for tubs', () => {
-    const lines = even(5, 17.6).map((l) => (l.id === 'g0' ? gap('g0', { kind: 'fit', clearance: mm(40) }, { need: size('tub', mm(340)) }) : l));
+    const lines = even(5, 17.6).map((l) =>
+      l.id === 'g0' ? gap('g0', { kind: 'fit', clearance: mm(40) }, { need: size('tub', mm(340)) }) : l,
+    );
     const solved = solveRun(run(lines, given(1975.8)));
-    expect(solved.lines.filter((l) => l.line.kind === 'gap').map((l) => toMm(l.exact.value))).toEqual([380, 381.35, 381.35, 381.35, 381.35]);
+    expect(solved.lines.filter((l) => l.line.kind === 'gap').map((l) => toMm(l.exact.value))).toEqual([
+      380, 381.35, 381.35, 381.35, 381.35,
+    ]);
     expect(solved.residues).toEqual([{ amount: mm(0.4), gap: 'g2' }]);
     expect(sumOfLines(solved)).toBe(mm(1975.8));
   });
@@ -102,13 +116,24 @@ describe('rounding', () => {
   });
 
   test('seven fronts in 758: four of 108.5 and three of 108', () => {
-    const gaps = gapsOf(run(Array.from({ length: 7 }, (_, i) => gap(`f${i}`)), given(758)));
+    const gaps = gapsOf(
+      run(
+        Array.from({ length: 7 }, (_, i) => gap(`f${i}`)),
+        given(758),
+      ),
+    );
     expect(gaps).toEqual([108, 108, 108, 108.5, 108.5, 108.5, 108.5]);
   });
 
   test('63 1/4 in five, to 1/32: one of 12 5/8 and four of 12 21/32', () => {
     const total = { kind: 'given', figure: size('inside', inch(63.25)) } as const;
-    const solved = solveRun(run(Array.from({ length: 5 }, (_, i) => gap(`g${i}`)), total, { grid: inch(1 / 32), set: 'gaps', leftover: 'last' }));
+    const solved = solveRun(
+      run(
+        Array.from({ length: 5 }, (_, i) => gap(`g${i}`)),
+        total,
+        { grid: inch(1 / 32), set: 'gaps', leftover: 'last' },
+      ),
+    );
     expect(solved.lines.map((l) => toInches(l.size.value))).toEqual([12.625, 12.65625, 12.65625, 12.65625, 12.65625]);
     expect(solved.residues).toEqual([]);
   });
@@ -149,7 +174,10 @@ describe('conflicts', () => {
     const lines = [gap('a', { kind: 'fixed', size: mm(500) }), wood('m', 20), gap('b', { kind: 'fixed', size: mm(300) })];
     const [conflict] = solveRun(run(lines, given(700))).conflicts;
     expect(conflict).toMatchObject({ kind: 'over', by: mm(120) });
-    expect(conflict?.ways.map((w) => writeExactly(w.label)).slice(0, 2)).toEqual(['Make a 380 mm instead of 500 mm', 'Make the whole 820 mm instead of 700 mm']);
+    expect(conflict?.ways.map((w) => writeExactly(w.label)).slice(0, 2)).toEqual([
+      'Make a 380 mm instead of 500 mm',
+      'Make the whole 820 mm instead of 700 mm',
+    ]);
     const weights = conflict?.ways.map((w) => w.weight) ?? [];
     expect([...weights].sort((a, b) => a - b)).toEqual(weights);
   });
@@ -188,7 +216,13 @@ describe('conflicts', () => {
   });
 
   test('members held in the wrong order', () => {
-    const lines = [gap('a'), wood('m', 20, { at: size('here', mm(500)) }), gap('b'), wood('n', 20, { at: size('there', mm(300)) }), gap('c')];
+    const lines = [
+      gap('a'),
+      wood('m', 20, { at: size('here', mm(500)) }),
+      gap('b'),
+      wood('n', 20, { at: size('there', mm(300)) }),
+      gap('c'),
+    ];
     const conflicts = solveRun(run(lines, given(900))).conflicts;
     expect(conflicts[0]).toMatchObject({ kind: 'pins', by: mm(220) });
     expect(conflicts[0]?.ways[0]?.change).toEqual({ kind: 'unpin', member: 'n' });
@@ -240,7 +274,9 @@ describe('properties', () => {
     })
     .map(({ rules, thickness, total, set, leftover }): RunSpec => ({
       lines: rules.flatMap((r, i): RunLine[] => [
-        ...(i > 0 ? [{ kind: 'member' as const, id: `m${i}`, label: `m${i}`, plural: 'shelves', extent: size('ply', thickness as Length) }] : []),
+        ...(i > 0
+          ? [{ kind: 'member' as const, id: `m${i}`, label: `m${i}`, plural: 'shelves', extent: size('ply', thickness as Length) }]
+          : []),
         gap(`g${i}`, r),
       ]),
       total: { kind: 'given', figure: size('total', total as Length) },
@@ -262,7 +298,12 @@ describe('properties', () => {
   test('equal shares set to the grid never differ by more than a step', () => {
     fc.assert(
       fc.property(fc.integer({ min: 2, max: 12 }), fc.integer({ min: 60_000_000, max: 200_000_000 }), (count, total) => {
-        const sizes = solveRun(run(Array.from({ length: count }, (_, i) => gap(`g${i}`)), { kind: 'given', figure: size('t', total as Length) })).lines.map((l) => l.size.value);
+        const sizes = solveRun(
+          run(
+            Array.from({ length: count }, (_, i) => gap(`g${i}`)),
+            { kind: 'given', figure: size('t', total as Length) },
+          ),
+        ).lines.map((l) => l.size.value);
         expect(Math.max(...sizes) - Math.min(...sizes)).toBeLessThanOrEqual(mm(0.5));
       }),
       { numRuns: 1000 },
@@ -270,6 +311,11 @@ describe('properties', () => {
   });
 
   test('solving twice gives the same', () => {
-    fc.assert(fc.property(specs, (spec) => expect(solveRun(spec).lines.map((l) => l.size.amount)).toEqual(solveRun(spec).lines.map((l) => l.size.amount))), { numRuns: 300 });
+    fc.assert(
+      fc.property(specs, (spec) =>
+        expect(solveRun(spec).lines.map((l) => l.size.amount)).toEqual(solveRun(spec).lines.map((l) => l.size.amount)),
+      ),
+      { numRuns: 300 },
+    );
   });
 });

@@ -1,0 +1,118 @@
+import { mm } from '../length/index.js';
+import { divided, piece, space } from '../testing/samples.js';
+import { EditError, applyEdit, depthOf, findMember, findSpace, type Piece, type PieceEdit } from './index.js';
+
+const shelves = piece(divided('s', 'up', 3));
+
+const apply = (start: Piece, ...edits: PieceEdit[]) => edits.reduce(applyEdit, start);
+const spaces = (p: Piece, id = 's') => findSpace(p.interior, id)?.space.split?.spaces.map((s) => s.id);
+const members = (p: Piece, id = 's') => findSpace(p.interior, id)?.space.split?.members.map((m) => m.id);
+
+test('an edit leaves the piece it was made on as it was', () => {
+  const before = structuredClone(shelves);
+  apply(shelves, { kind: 'rule', space: 's-1', rule: { kind: 'fixed', size: mm(300) } });
+  expect(shelves).toEqual(before);
+});
+
+test('a member is added after a space, with a new space beyond it', () => {
+  const p = apply(shelves, { kind: 'add', space: 's-2', member: 'new', beyond: 'far' });
+  expect(spaces(p)).toEqual(['s-1', 's-2', 'far', 's-3']);
+  expect(members(p)).toEqual(['s-m1', 'new', 's-m2']);
+});
+
+test('a dropped member joins its spaces and their things', () => {
+  const p = apply(
+    shelves,
+    { kind: 'things', space: 's-1', things: [{ thing: 'tin', count: 2 }] },
+    { kind: 'things', space: 's-2', things: [{ thing: 'tin', count: 3 }] },
+    { kind: 'drop', member: 's-m1' },
+  );
+  expect(spaces(p)).toEqual(['s-1', 's-3']);
+  expect(findSpace(p.interior, 's-1')?.space.things).toEqual([{ thing: 'tin', count: 5 }]);
+});
+
+test('dropping the last member leaves one open space with everything in it', () => {
+  const p = apply(
+    piece(divided('s', 'up', 2)),
+    { kind: 'things', space: 's-2', things: [{ thing: 'tin', count: 1 }] },
+    { kind: 'drop', member: 's-m1' },
+  );
+  expect(p.interior.split).toBeUndefined();
+  expect(p.interior.things).toEqual([{ thing: 'tin', count: 1 }]);
+});
+
+test('dropping a member keeps a divided neighbour divided', () => {
+  const p = apply(
+    shelves,
+    { kind: 'split', space: 's-2', axis: 'across', members: ['post'], spaces: ['l', 'r'] },
+    { kind: 'things', space: 's-1', things: [{ thing: 'tin', count: 1 }] },
+    { kind: 'drop', member: 's-m1' },
+  );
+  expect(spaces(p)).toEqual(['s-2', 's-3']);
+  expect(findSpace(p.interior, 'l')?.space.things).toEqual([{ thing: 'tin', count: 1 }]);
+});
+
+test('splitting keeps the things in the first part', () => {
+  const p = apply(piece(space('s', { things: [{ thing: 'tin', count: 4 }] })), {
+    kind: 'split',
+    space: 's',
+    axis: 'up',
+    members: ['m'],
+    spaces: ['a', 'b'],
+  });
+  expect(findSpace(p.interior, 'a')?.space.things).toEqual([{ thing: 'tin', count: 4 }]);
+  expect(p.interior.things).toEqual([]);
+  expect(depthOf(p.interior)).toBe(1);
+});
+
+test('even makes all spaces share, with more members or fewer', () => {
+  const odd = apply(
+    shelves,
+    { kind: 'rule', space: 's-1', rule: { kind: 'fixed', size: mm(300) } },
+    { kind: 'pin', member: 's-m2', at: mm(900) },
+  );
+  const more = apply(odd, { kind: 'even', space: 's', members: 4, newMembers: ['n1', 'n2'], newSpaces: ['x', 'y'] });
+  expect(members(more)).toEqual(['s-m1', 's-m2', 'n1', 'n2']);
+  expect(findSpace(more.interior, 's')?.space.split?.spaces.every((s) => s.rule.kind === 'share')).toBe(true);
+  expect(findMember(more.interior, 's-m2')?.member.at).toBeUndefined();
+  expect(members(apply(more, { kind: 'even', space: 's', members: 1, newMembers: [], newSpaces: [] }))).toEqual(['s-m1']);
+});
+
+test('a member is held at a place or lined up with another, not both', () => {
+  const p = apply(shelves, { kind: 'pin', member: 's-m1', at: mm(700) }, { kind: 'align', member: 's-m1', sameAs: 's-m2' });
+  expect(findMember(p.interior, 's-m1')?.member).toEqual({ id: 's-m1', sameAs: 's-m2' });
+  expect(findMember(apply(p, { kind: 'pin', member: 's-m1', at: null }).interior, 's-m1')?.member).toEqual({ id: 's-m1' });
+});
+
+test('what was lined up with a dropped member is let go', () => {
+  const p = apply(shelves, { kind: 'align', member: 's-m1', sameAs: 's-m2' }, { kind: 'drop', member: 's-m2' });
+  expect(findMember(p.interior, 's-m1')?.member).toEqual({ id: 's-m1' });
+});
+
+test('names, bounds and members are set and taken away', () => {
+  const p = apply(
+    shelves,
+    { kind: 'name', space: 's-1', name: 'tubs' },
+    { kind: 'bounds', space: 's-1', least: mm(200) },
+    { kind: 'member', member: 's-m1', patch: { fix: 'housed' } },
+    { kind: 'piece', patch: { fixedToWall: false } },
+  );
+  expect(findSpace(p.interior, 's-1')?.space).toMatchObject({ name: 'tubs', least: mm(200) });
+  expect(findMember(p.interior, 's-m1')?.member.fix).toBe('housed');
+  expect(p.fixedToWall).toBe(false);
+  const bare = apply(p, { kind: 'name', space: 's-1', name: ' ' }, { kind: 'bounds', space: 's-1' });
+  expect(findSpace(bare.interior, 's-1')?.space).toEqual(space('s-1'));
+});
+
+test.each<[string, PieceEdit]>([
+  ['a space that is not there', { kind: 'name', space: 'no', name: 'x' }],
+  ['a member that is not there', { kind: 'pin', member: 'no', at: mm(1) }],
+  ['adding beside the whole inside', { kind: 'add', space: 's', member: 'm', beyond: 'b' }],
+  ['splitting what is divided', { kind: 'split', space: 's', axis: 'up', members: ['m'], spaces: ['a', 'b'] }],
+  ['splitting into the wrong number', { kind: 'split', space: 's-1', axis: 'up', members: ['m'], spaces: ['a'] }],
+  ['dropping what is not there', { kind: 'drop', member: 'no' }],
+  ['lining up with what is not there', { kind: 'align', member: 's-m1', sameAs: 'no' }],
+  ['evening with ids missing', { kind: 'even', space: 's', members: 9, newMembers: [], newSpaces: [] }],
+])('%s is an error', (_, edit) => {
+  expect(() => applyEdit(shelves, edit)).toThrow(EditError);
+});

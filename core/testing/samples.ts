@@ -1,0 +1,111 @@
+import { ZERO, mm } from '../length/index.js';
+import type { Piece, Space } from '../piece/index.js';
+import type { Workshop } from '../project/index.js';
+import type { GapRule } from '../run/index.js';
+import type { Opening } from '../survey/index.js';
+import type { Stock } from '../stock/index.js';
+import type { Thing } from '../things/index.js';
+
+const share: GapRule = { kind: 'share', weight: 1 };
+
+/** A space for a sample. */
+export function space(id: string, extra: Partial<Space> = {}): Space {
+  return { id, rule: share, things: [], ...extra };
+}
+
+/** A space divided into so many, `id-1` and on, by members `id-m1` and on. */
+export function divided(id: string, axis: 'up' | 'across', count: number, extra: Partial<Space> = {}): Space {
+  const members = Array.from({ length: count - 1 }, (_, i) => ({ id: `${id}-m${i + 1}` }));
+  const spaces = Array.from({ length: count }, (_, i) => space(`${id}-${i + 1}`));
+  return space(id, { split: { axis, members, spaces }, ...extra });
+}
+
+/** A stock of 20 mm, round for sums by hand. */
+export function stock(extra: Partial<Stock> = {}): Stock {
+  return {
+    name: 'ply 20',
+    form: 'sheet',
+    material: 'birch-plywood',
+    nominal: mm(20),
+    thickness: mm(20),
+    length: mm(2500),
+    width: mm(1250),
+    ...extra,
+  };
+}
+
+/** Tins of 100 x 100 x 100 and 2 kg. */
+export function thing(extra: Partial<Thing> = {}): Thing {
+  return {
+    name: 'tin',
+    shape: { kind: 'box', width: mm(100), height: mm(100), depth: mm(100) },
+    mass: 2,
+    count: 100,
+    clearance: ZERO,
+    wayUp: 'upright',
+    stack: 1,
+    ...extra,
+  };
+}
+
+/** An opening of 1000 x 2000 x 400 with no slack. */
+export function opening(extra: Partial<Opening> = {}): Opening {
+  const one = (value: number) => [{ place: 'middle', value: mm(value) }];
+  return {
+    name: 'gap',
+    widths: one(1000),
+    heights: one(2000),
+    depths: one(400),
+    obstacles: [],
+    slack: { side: ZERO, above: ZERO, behind: ZERO },
+    ...extra,
+  };
+}
+
+/** A workshop with ply of 20 and 6, tins, and one opening. */
+export function workshop(
+  extra: {
+    stock?: Record<string, Stock>;
+    things?: Record<string, Thing>;
+    opening?: Opening;
+    settings?: Partial<Workshop['settings']>;
+  } = {},
+): Workshop {
+  return {
+    settings: {
+      unit: 'mm',
+      step: mm(0.1),
+      rounding: { grid: mm(0.5), set: 'gaps', leftover: 'last' },
+      serviceClass: 1,
+      creepSchool: 'kdef',
+      limit: { kind: 'span', over: 384 },
+      ...extra.settings,
+    },
+    openings: new Map([['gap', extra.opening ?? opening()]]),
+    things: new Map(Object.entries({ tin: thing(), ...extra.things })),
+    stock: new Map(Object.entries({ ply: stock(), thin: stock({ name: 'ply 6', nominal: mm(6), thickness: mm(6) }), ...extra.stock })),
+  };
+}
+
+/** A case of 1000 x 2000 x 300 outside, all of 20, no base and no back, shelves loose with no gap. */
+export function piece(interior: Space, extra: Partial<Piece> = {}): Piece {
+  const given = (size: number) => ({ from: 'given', size: mm(size), of: 'overall' }) as const;
+  return {
+    name: 'sample',
+    shell: 'panel-case',
+    width: given(1000),
+    height: given(2000),
+    depth: given(300),
+    base: { kind: 'none' },
+    top: 'between',
+    bottom: 'between',
+    back: { kind: 'none' },
+    stock: { sides: 'ply', shelves: 'ply', dividers: 'ply', back: 'thin', base: 'ply' },
+    shelves: { fix: 'loose', housing: mm(5), looseEnd: ZERO, setback: ZERO },
+    dividers: { fix: 'butted', housing: mm(5) },
+    edges: { front: 'square', banding: ZERO },
+    fixedToWall: true,
+    interior,
+    ...extra,
+  };
+}
