@@ -95,7 +95,7 @@ function thingShapes(space: PlacedSpace, view: View, setback: Length): PlainShap
       const y = whole.y + Math.floor(i / across) * h;
       if (view === 'top' && stance.round) return { kind: 'circle', cx: x + w / 2, cy: y + h / 2, r: w / 2, of, hidden: false };
       return rect({ x, y, width: w, height: h }, of);
-    }).slice(0, view === 'front' ? Math.ceil(block.count / rows) : undefined);
+    }).slice(0, view === 'front' ? Math.ceil(block.count / rows) : view === 'top' ? Math.ceil(block.count / layers) : undefined);
   });
 }
 

@@ -59,47 +59,52 @@ function describe(error: ErrorObject): { path: string; message: string; accepted
 /** The fields that say which of several forms a value has. */
 const TELLERS = ['kind', 'from'];
 
+/** The innermost alternative of a schema that an error belongs to. */
+function branchOf(error: ErrorObject): string {
+  return /^(.*\/anyOf\/\d+)\//.exec(error.schemaPath)?.[1] ?? '';
+}
+
+/** An alternative that was not meant: the value at a path says it is of another kind. */
+interface Excluded {
+  readonly path: string;
+  readonly branch: string;
+}
+
+function isExcluded(error: ErrorObject, excluded: readonly Excluded[]): boolean {
+  return excluded.some((x) => error.schemaPath.startsWith(`${x.branch}/`) && error.instancePath.startsWith(x.path));
+}
+
+/** A value whose kind is none of those there are: says which there are. */
+function unknownKind(document: unknown, union: ErrorObject, errors: readonly ErrorObject[], kept: readonly ErrorObject[]): Fault[] {
+  const inside = (e: ErrorObject) => e.schemaPath.startsWith(union.schemaPath) && e.instancePath.startsWith(union.instancePath);
+  if (kept.some(inside)) return [];
+  const constants = errors.filter((e) => e.keyword === 'const' && inside(e));
+  if (constants.length === 0) return [];
+  const options = [...new Set(constants.map((e) => JSON.stringify((e.params as { allowedValue: unknown }).allowedValue)))];
+  const path = constants[0]?.instancePath ?? union.instancePath;
+  return [
+    { path, message: 'this is not one of the kinds that are known', given: shown(valueAt(document, path)), accepted: options.join(', ') },
+  ];
+}
+
+function faultOf(document: unknown, error: ErrorObject): Fault {
+  const { path, message, accepted } = describe(error);
+  const given = shown(valueAt(document, path));
+  return given === undefined ? { path, message, accepted } : { path, message, given, accepted };
+}
+
 /**
  * Brings the errors of a schema with alternatives down to those of the alternative that
  * was meant: where a value says its kind, errors of the other kinds are left out.
  */
 export function faultsOf(document: unknown, errors: readonly ErrorObject[]): readonly Fault[] {
-  const unions = errors.filter((e) => e.keyword === 'anyOf');
-  const wrongBranches = errors.filter((e) => e.keyword === 'const' && TELLERS.some((t) => e.instancePath.endsWith(`/${t}`)));
-  const branchOf = (e: ErrorObject) =>
-    e.schemaPath.replace(
-      /\/(properties|required|additionalProperties|const|type|minimum|maximum|exclusiveMinimum|exclusiveMaximum|pattern).*$/,
-      '',
-    );
-  const excluded = new Set(wrongBranches.map((e) => branchOf(e)));
-  const kept = errors.filter((e) => e.keyword !== 'anyOf' && !excluded.has(branchOf(e)));
-  // A kind that is not known at all excludes every branch: say what kinds there are.
-  const unknownKinds = unions.flatMap((u): Fault[] => {
-    const inside = kept.filter((e) => e.instancePath.startsWith(u.instancePath) && e.schemaPath.startsWith(u.schemaPath));
-    if (inside.length > 0) return [];
-    const options = errors
-      .filter((e) => e.keyword === 'const' && e.schemaPath.startsWith(u.schemaPath))
-      .map((e) => JSON.stringify((e.params as { allowedValue: unknown }).allowedValue));
-    if (options.length === 0) return [];
-    const teller = wrongBranches.find((e) => e.schemaPath.startsWith(u.schemaPath));
-    const path = teller?.instancePath ?? u.instancePath;
-    return [
-      {
-        path,
-        message: 'this is not one of the kinds that are known',
-        given: shown(valueAt(document, path)),
-        accepted: [...new Set(options)].join(', '),
-      },
-    ];
+  const excluded = errors.flatMap((e): Excluded[] => {
+    const teller = TELLERS.find((t) => e.instancePath.endsWith(`/${t}`));
+    return e.keyword === 'const' && teller ? [{ path: e.instancePath.slice(0, -teller.length - 1), branch: branchOf(e) }] : [];
   });
-  const faults = [
-    ...unknownKinds,
-    ...kept.map((e): Fault => {
-      const { path, message, accepted } = describe(e);
-      const given = shown(valueAt(document, path));
-      return given === undefined ? { path, message, accepted } : { path, message, given, accepted };
-    }),
-  ];
+  const kept = errors.filter((e) => e.keyword !== 'anyOf' && !isExcluded(e, excluded));
+  const unions = errors.filter((e) => e.keyword === 'anyOf' && !isExcluded(e, excluded));
+  const faults = [...unions.flatMap((u) => unknownKind(document, u, errors, kept)), ...kept.map((e) => faultOf(document, e))];
   const seen = new Set<string>();
   return faults.filter((f) => {
     const key = `${f.path} ${f.message} ${f.accepted}`;

@@ -86,16 +86,8 @@ function within(solution: Solution, space: PlacedSpace, axis: Axis, path: Readon
     return run ? runLinesOf(solution, run, (id) => within(solution, solution.shape.spaces.get(id) as PlacedSpace, axis, path)) : [];
   }
   const chosen = split?.spaces.find((s) => path.has(s.id)) ?? split?.spaces[0];
-  if (chosen && split) {
-    const inner = solution.shape.spaces.get(chosen.id);
-    if (inner && hasRun(inner, axis)) return within(solution, inner, axis, path);
-  }
-  return [gapOf(space, axis)];
-}
-
-function hasRun(space: PlacedSpace, axis: Axis): boolean {
-  const visit = (s: PlacedSpace['space']): boolean => (s.split ? s.split.axis === axis || s.split.spaces.some(visit) : false);
-  return visit(space.space);
+  const inner = chosen && solution.shape.spaces.get(chosen.id);
+  return inner ? within(solution, inner, axis, path) : [gapOf(space, axis)];
 }
 
 function gapOf(space: PlacedSpace, axis: Axis): Bare {
