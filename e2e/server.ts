@@ -24,7 +24,10 @@ function end(child: ChildProcess, signal: NodeJS.Signals): Promise<void> {
 
 /** Starts the built server and waits until it prints its address. */
 export function startServer(folder: string, args: readonly string[] = [], env: NodeJS.ProcessEnv = {}): Promise<Running> {
-  const child = spawn('node', ['build/node/server/main.js', ...args], { cwd: ROOT, env: { ...process.env, RUVOK_DATA: folder, PORT: '0', ...env } });
+  const child = spawn('node', ['build/node/server/main.js', ...args], {
+    cwd: ROOT,
+    env: { ...process.env, RUVOK_DATA: folder, PORT: '0', ...env },
+  });
   return new Promise((resolve, reject) => {
     let said = '';
     const read = (chunk: Buffer) => {

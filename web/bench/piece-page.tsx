@@ -250,8 +250,8 @@ function useStationKeys(project: string, piece: string) {
       const search = new URLSearchParams(window.location.search).toString();
       void navigate({ pathname: `/p/${project}/pieces/${piece}/${station}`, search });
     };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+    window.addEventListener('keydown', onKey, true);
+    return () => window.removeEventListener('keydown', onKey, true);
   }, [navigate, project, piece]);
 }
 

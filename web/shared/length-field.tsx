@@ -59,7 +59,6 @@ export function LengthField({ label, hideLabel, value, precision, least, greates
       event.preventDefault();
       commit();
     } else if (event.key === 'Escape' && text !== null) {
-      event.stopPropagation();
       revert();
     }
   };

@@ -1,0 +1,3 @@
+import { TextDecoder, TextEncoder } from 'node:util';
+
+Object.assign(globalThis, { TextEncoder, TextDecoder });

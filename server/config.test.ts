@@ -1,0 +1,14 @@
+import { readConfig } from './config.js';
+
+test('the environment and the command line decide how the server runs', () => {
+  expect(readConfig({ PORT: '0', RUVOK_DATA: '/tmp/shed' }, ['--empty'], null)).toMatchObject({
+    port: 0,
+    dataFolder: '/tmp/shed',
+    demo: false,
+  });
+  expect(readConfig({}, [], '/web')).toMatchObject({ port: 4170, demo: true, webFolder: '/web' });
+});
+
+test.each([{ PORT: 'eighty' }, { PORT: '70000' }, { RUVOK_LEAST_FREE: 'much' }])('%o is refused', (env) => {
+  expect(() => readConfig(env, [], null)).toThrow(RangeError);
+});

@@ -1,0 +1,38 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import pino from 'pino';
+import request from 'supertest';
+import { PRINT_SHED } from '../../demo/print-shed.js';
+import { buildApp } from '../app.js';
+import type { Config } from '../config.js';
+import { openDatabase, type OpenDatabase } from '../data/database.js';
+import { ProjectsService } from '../projects/projects.service.js';
+
+/** The application over a database in memory, with the print shed in it. */
+export interface TestApp {
+  readonly app: NestExpressApplication;
+  readonly database: OpenDatabase;
+  readonly http: ReturnType<typeof request>;
+  readonly close: () => Promise<void>;
+}
+
+export async function startApp(extra: Partial<Config> = {}): Promise<TestApp> {
+  const dataFolder = mkdtempSync(join(tmpdir(), 'ruvok-server-'));
+  const database = await openDatabase(null);
+  const config: Config = { dataFolder, port: 0, demo: true, webFolder: null, leastFree: 0, logLevel: 'silent', ...extra };
+  const app = await buildApp(config, database.db, pino({ level: 'silent' }));
+  await app.init();
+  await app.get(ProjectsService).store('print-shed', PRINT_SHED);
+  return {
+    app,
+    database,
+    http: request(app.getHttpServer()),
+    close: async () => {
+      await app.close();
+      await database.close();
+      rmSync(dataFolder, { recursive: true, force: true });
+    },
+  };
+}
