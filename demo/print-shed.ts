@@ -275,6 +275,15 @@ export const PRINT_SHED: ProjectFile = {
       wayUp: 'upright',
       stack: 3,
     },
+    'tarlatan-roll': {
+      name: 'Tarlatan roll',
+      shape: { kind: 'cylinder', diameter: mm(120), height: mm(560) },
+      mass: 1.9,
+      count: 4,
+      clearance: mm(20),
+      wayUp: 'lying',
+      stack: 2,
+    },
     'paper-pack': {
       name: 'Paper pack',
       shape: { kind: 'box', width: mm(285), height: mm(127), depth: mm(300) },

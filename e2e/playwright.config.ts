@@ -3,8 +3,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: '.',
   outputDir: '../build/test-results',
-  timeout: 60_000,
-  expect: { timeout: 8_000 },
+  timeout: 30_000,
+  expect: { timeout: 6_000 },
   workers: 2,
   fullyParallel: false,
   retries: process.env['CI'] ? 1 : 0,

@@ -61,6 +61,9 @@ export function ensureBuilt() {
     must('node', ['node_modules/typescript/bin/tsc', '-p', 'tsconfig.json']);
     must('node', ['scripts/copy-migrations.mjs']);
   });
+  unlessFresh('build/.seed-stamp', ['package-lock.json', 'scripts/make-seed.mjs'], () => {
+    must('node', ['scripts/make-seed.mjs']);
+  });
   unlessFresh('build/.web-stamp', [...CORE, 'web'], () => {
     console.log('Building the page…');
     must('node', ['node_modules/vite/bin/vite.js', 'build', '--config', 'web/vite.config.ts', '--logLevel', 'warn']);

@@ -45,12 +45,31 @@ step('Types: core, server, command', ...node('node_modules/typescript/bin/tsc', 
 step('Types: page', ...node('node_modules/typescript/bin/tsc', '-p', 'web/tsconfig.json', '--noEmit'));
 step('Types: browser tests', ...node('node_modules/typescript/bin/tsc', '-p', 'e2e/tsconfig.json', '--noEmit'));
 step('Lint', ...node('node_modules/eslint/bin/eslint.js', '.'));
-step('Import rule', ...node('node_modules/dependency-cruiser/bin/dependency-cruise.mjs', '--config', '.dependency-cruiser.cjs', 'core', 'server', 'web', 'cli', 'demo'));
+step(
+  'Import rule',
+  ...node(
+    'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
+    '--config',
+    '.dependency-cruiser.cjs',
+    'core',
+    'server',
+    'web',
+    'cli',
+    'demo',
+  ),
+);
 ensureBuilt();
 
 console.log('\n== Unit and server tests');
 const unitReport = join(ROOT, 'build/jest.json');
-const unitCode = run('node', ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js', '--json', `--outputFile=${unitReport}`, '--silent=false']);
+const unitCode = run('node', [
+  '--experimental-vm-modules',
+  '--no-warnings',
+  'node_modules/jest/bin/jest.js',
+  '--json',
+  `--outputFile=${unitReport}`,
+  '--silent=false',
+]);
 const unit = readJson(unitReport);
 if (unit) {
   passed += unit.numPassedTests;

@@ -96,7 +96,13 @@ describe('tapes', () => {
   });
 
   test('along the bottom, and from the rear to the front', () => {
-    expect(lines('r', 'across').map((l) => l[2])).toEqual([20, 470, 20, 470, 20]);
+    expect(lines('l-2', 'across')).toEqual([
+      ['wood', 'case/side/left', 20],
+      ['gap', 'l', 470],
+      ['wood', 'in-m1', 20],
+      ['gap', 'r', 470],
+      ['wood', 'case/side/right', 20],
+    ]);
     expect(lines('r', 'deep')).toEqual([
       ['wood', 'case/back/1', 6],
       ['gap', 'in', 294],

@@ -87,7 +87,14 @@ function within(solution: Solution, space: PlacedSpace, axis: Axis, path: Readon
   }
   const chosen = split?.spaces.find((s) => path.has(s.id)) ?? split?.spaces[0];
   const inner = chosen && solution.shape.spaces.get(chosen.id);
-  return inner ? within(solution, inner, axis, path) : [gapOf(space, axis)];
+  // A part of a run along this axis is one line of it, unless it is itself divided along the axis further in.
+  if (!inner || (space.within?.axis === axis && !hasRun(inner, axis))) return [gapOf(space, axis)];
+  return within(solution, inner, axis, path);
+}
+
+function hasRun(space: PlacedSpace, axis: Axis): boolean {
+  const visit = (s: PlacedSpace['space']): boolean => (s.split ? s.split.axis === axis || s.split.spaces.some(visit) : false);
+  return visit(space.space);
 }
 
 function gapOf(space: PlacedSpace, axis: Axis): Bare {

@@ -1,15 +1,17 @@
-import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Change } from '../../core/checks/index.js';
 import { applyEdit, type Piece, type PieceEdit } from '../../core/piece/index.js';
 import type { Workshop } from '../../core/project/index.js';
-import { compare, solve, type Moved, type Solution } from '../../core/solution/index.js';
+import { compare, solve, tapeThrough, type Moved, type Solution } from '../../core/solution/index.js';
 import type { Opening } from '../../core/survey/index.js';
 import { useProject, useRecord } from '../data/project.js';
 
-/** What is tried but not committed: an edit while it is typed or dragged, or a fix that is looked at. */
+/** What is tried but not committed: an edit while it is typed or dragged, or (`look`) a fix that is looked at. */
 export type Draft =
-  { readonly kind: 'edit'; readonly edit: PieceEdit } | { readonly kind: 'opening'; readonly id: string; readonly opening: Opening } | null;
+  | { readonly kind: 'edit'; readonly edit: PieceEdit; readonly look?: boolean }
+  | { readonly kind: 'opening'; readonly id: string; readonly opening: Opening; readonly look?: boolean }
+  | null;
 
 /** The piece on the bench, solved, with its one selection and the ways to change it. */
 export interface BenchValue {
@@ -58,9 +60,19 @@ function firstSpace(solution: Solution): string {
   return solution.piece.interior.id;
 }
 
-/** The space that goes with a selection: itself, or one beside the selected member. */
-function spaceFor(solution: Solution, selection: string): string {
+/** Whether a selected member lies on one of the tapes through a space, or belongs to the case. */
+function goesWith(solution: Solution, space: string, member: string): boolean {
+  if (!solution.shape.spaces.has(space)) return false;
+  const dividing = member.endsWith('/shelf/1') || member.endsWith('/divider/1');
+  return (
+    !dividing || (['up', 'across'] as const).some((axis) => tapeThrough(solution, space, axis).lines.some((l) => l.selects === member))
+  );
+}
+
+/** The space that goes with a selection: itself, the last one while the selected member is on its tapes, or one beside the member. */
+function spaceFor(solution: Solution, selection: string, last: string): string {
   if (solution.shape.spaces.has(selection)) return selection;
+  if (goesWith(solution, last, selection)) return last;
   for (const space of solution.shape.spaces.values()) {
     if (!space.space.split && Object.values(space.neighbours).includes(selection)) return space.id;
   }
@@ -89,7 +101,9 @@ export function BenchProvider({ pieceId, children }: { pieceId: string; children
       ),
     [setParams],
   );
-  useEffect(() => setMoved([]), [pieceId]);
+  const [lastSpace, setLastSpace] = useState('');
+  const space = spaceFor(solution, selection, lastSpace);
+  if (space !== lastSpace) setLastSpace(space);
 
   const commit = useCallback(
     (edit: PieceEdit, label: string) => {
@@ -128,7 +142,7 @@ export function BenchProvider({ pieceId, children }: { pieceId: string; children
     lookedAt: () => setMoved([]),
     selection,
     select,
-    space: spaceFor(solution, selection),
+    space,
   };
   return <BenchContext.Provider value={value}>{children}</BenchContext.Provider>;
 }

@@ -5,7 +5,7 @@ import { writeSentence } from '../../core/figure/index.js';
 import type { Check, Fix } from '../../core/checks/index.js';
 import { applyEdit } from '../../core/piece/index.js';
 import { compare, solve } from '../../core/solution/index.js';
-import { usePrecision, useProject } from '../data/project.js';
+import { usePrecision } from '../data/project.js';
 import { StateMark, severityWord } from '../shared/state-mark.js';
 import { Button, Faint } from '../shared/ui.js';
 import { line as rule } from '../theme/tokens.js';
@@ -54,13 +54,13 @@ function FixRow({ fix, name }: { fix: Fix; name: string }) {
   const precision = usePrecision();
   const [open, setOpen] = useState(false);
   const label = writeSentence(fix.label, precision);
-  const shown = open && draft !== null;
+  const shown = open && draft?.look === true;
   const look = () => {
     setOpen(true);
     setDraft(
       fix.change.target === 'piece'
-        ? { kind: 'edit', edit: fix.change.edit }
-        : { kind: 'opening', id: fix.change.id, opening: fix.change.opening },
+        ? { kind: 'edit', edit: fix.change.edit, look: true }
+        : { kind: 'opening', id: fix.change.id, opening: fix.change.opening, look: true },
     );
   };
   const leave = () => {
@@ -105,16 +105,17 @@ const FOLDED = 3;
 
 /** The checks of the piece, worst first; those that are fine are folded. */
 export function ChecksPanel() {
-  const { solution, select } = useBench();
+  const { solution, settled, draft, select } = useBench();
   const precision = usePrecision();
-  const { id } = useProject();
   const [all, setAll] = useState(false);
-  const open = solution.checks.filter((c) => c.severity !== 'good');
-  const good = solution.checks.filter((c) => c.severity === 'good');
+  // While a fix is looked at, the checks stay as they are, so that it can be done or left.
+  const { checks } = draft?.look ? settled : solution;
+  const open = checks.filter((c) => c.severity !== 'good');
+  const good = checks.filter((c) => c.severity === 'good');
   const shown = [...open, ...(all ? good : good.slice(0, FOLDED))];
   const pick = (check: Check) => 'id' in check.about && select(check.about.id);
   return (
-    <section aria-label="Checks on this piece" data-project={id}>
+    <section aria-label="Checks on this piece">
       <h2 style={{ marginBottom: 6 }}>Checks on this piece</h2>
       {shown.length === 0 ? <Faint>Nothing to check yet.</Faint> : null}
       <List>

@@ -46,6 +46,7 @@ const Layout = styled.div`
 
 const Side = styled.aside`
   background: ${paper};
+  position: relative;
   overflow-y: auto;
   padding: 16px;
   border-right: 1px solid ${line};
@@ -61,6 +62,7 @@ const Side = styled.aside`
 `;
 
 const Middle = styled.main`
+  position: relative;
   background: ${film};
   display: flex;
   flex-direction: column;

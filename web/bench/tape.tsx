@@ -1,4 +1,4 @@
-import { useEffect, useRef, type PointerEvent } from 'react';
+import { useEffect, useRef, type FocusEvent, type PointerEvent } from 'react';
 import styled, { css } from 'styled-components';
 import { fromUnits, toMm, type Precision } from '../../core/length/index.js';
 import type { GapRule } from '../../core/run/index.js';
@@ -185,16 +185,24 @@ export function Tape({ tape, label, scale, left, top, upright, ...rest }: TapePr
   const held = useRef<{ index: number; from: number; near: number; moved: boolean } | null>(null);
   const length = sizeOf(lines) * scale;
   const { state } = hook;
-  const focused = useRef(state.mode.kind);
+  const frame = useRef<HTMLDivElement>(null);
+  const hasFocus = useRef(false);
 
   useEffect(() => {
-    // Focus comes back to the line when its field closes, and follows the arrow keys.
-    const inside =
-      list.current?.contains(document.activeElement) ||
-      (focused.current === 'type' && state.mode.kind === 'walk' && document.activeElement === document.body);
-    focused.current = state.mode.kind;
-    if (inside) list.current?.querySelector<HTMLElement>('[tabindex="0"]')?.focus();
-  }, [state]);
+    // Focus follows the arrow keys, and comes back when the line or the field that had it is no longer there.
+    const lost = hasFocus.current && document.activeElement === document.body;
+    if (lost || list.current?.contains(document.activeElement)) list.current?.querySelector<HTMLElement>('[tabindex="0"]')?.focus();
+  }, [state, lines]);
+
+  const onBlur = (event: FocusEvent<HTMLDivElement>) => {
+    if (frame.current?.contains(event.relatedTarget)) return;
+    const { target } = event;
+    // What is taken out of the page loses its focus too, but then the tape has not been left.
+    queueMicrotask(() => {
+      if (target.isConnected) hasFocus.current = false;
+    });
+    if (state.mode.kind === 'move') hook.leave();
+  };
 
   const along = (event: PointerEvent) => (upright ? -event.clientY : event.clientX) / scale;
   const onPointerDown = (event: PointerEvent, index: number) => {
@@ -224,7 +232,7 @@ export function Tape({ tape, label, scale, left, top, upright, ...rest }: TapePr
     return upright ? { bottom: near, height: size } : { left: near, width: size };
   };
   return (
-    <Frame $upright={upright} style={box}>
+    <Frame $upright={upright} style={box} ref={frame} onFocus={() => (hasFocus.current = true)} onBlur={onBlur}>
       <Ticks aria-hidden>
         {tickMarks(sizeOf(lines), scale, rest.precision.unit).map(({ at, long }) =>
           upright ? (
@@ -243,14 +251,7 @@ export function Tape({ tape, label, scale, left, top, upright, ...rest }: TapePr
           ),
         )}
       </Ticks>
-      <div
-        role="listbox"
-        aria-label={label}
-        aria-orientation={upright ? 'vertical' : 'horizontal'}
-        ref={list}
-        onKeyDown={hook.onKeyDown}
-        onBlur={(e) => !e.currentTarget.contains(e.relatedTarget) && state.mode.kind === 'move' && hook.leave()}
-      >
+      <div role="listbox" aria-label={label} aria-orientation={upright ? 'vertical' : 'horizontal'} ref={list} onKeyDown={hook.onKeyDown}>
         {lines.map((line, index) => {
           const px = toMm(line.size.value) * scale;
           const wide = upright ? TAPE_THICKNESS : px;

@@ -96,6 +96,7 @@ const Stations = styled.nav`
   @media ${phone} {
     order: 3;
     flex-basis: 100%;
+    flex-wrap: wrap;
     a {
       flex: 1;
       padding: 0 6px;

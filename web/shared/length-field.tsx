@@ -1,7 +1,21 @@
 import { useEffect, useId, useState, type KeyboardEvent } from 'react';
 import { Text, TextField } from 'react-aria-components';
 import { exactText, formatLength, readLength, writeLength, type Length, type Precision } from '../../core/length/index.js';
-import { Faint, Fault, FieldLabel, TextInput } from './ui.js';
+import styled from 'styled-components';
+import { paper, inkSoft } from '../theme/tokens.js';
+import { Fault, FieldLabel, TextInput } from './ui.js';
+
+/** Over the label and not under the field, so that nothing moves when it comes or goes. */
+const Echo = styled(Text)`
+  position: absolute;
+  right: 0;
+  top: 0;
+  padding-left: 6px;
+  background: ${paper};
+  color: ${inkSoft};
+  font-size: 12px;
+  pointer-events: none;
+`;
 
 /** How a length stands in a field before it is touched: at the precision where it is exact there, else exactly. */
 export function entryText(value: Length | null, precision: Precision): string {
@@ -72,13 +86,14 @@ export function LengthField({ label, hideLabel, value, precision, least, greates
       isInvalid={problem !== null}
       {...(hideLabel ? { 'aria-label': label } : {})}
       autoComplete="off"
+      style={{ position: 'relative' }}
     >
       {hideLabel ? null : <FieldLabel>{label}</FieldLabel>}
       <TextInput inputMode="text" spellCheck={false} aria-describedby={text === null ? undefined : echo} />
       {text !== null && reading?.ok && text !== shown ? (
-        <Text slot="description" id={echo}>
-          <Faint>{reading.echo}</Faint>
-        </Text>
+        <Echo slot="description" id={echo}>
+          {reading.echo}
+        </Echo>
       ) : null}
       {problem ? (
         <Fault id={echo} role="alert">

@@ -280,7 +280,7 @@ export const Table = styled.table`
   td {
     padding: 6px 8px;
     border-bottom: 1px solid ${line};
-    vertical-align: top;
+    vertical-align: middle;
   }
   td.figure,
   th.figure {

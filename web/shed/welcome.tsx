@@ -29,7 +29,7 @@ const Offers = styled.div`
   }
 `;
 
-const Brand = styled.div`
+const Brand = styled.h1`
   display: flex;
   align-items: center;
   gap: 12px;

@@ -314,10 +314,11 @@ function Remedies({ c }: { c: CarriedMember }) {
   const precision = usePrecision();
   const [open, setOpen] = useState<number | null>(null);
   const remedies = useMemo(() => remediesFor(settled, workshop, settled.letters, c.member.id), [settled, workshop, c.member.id]);
-  if (c.state !== 'fails' && c.state !== 'close') return null;
+  const state = settled.carried.members.get(c.member.id)?.state;
+  if (state !== 'fails' && state !== 'close') return null;
   const look = (i: number, edit: PieceEdit) => {
     setOpen(i);
-    setDraft({ kind: 'edit', edit });
+    setDraft({ kind: 'edit', edit, look: true });
   };
   return (
     <section aria-label="Ways to stiffen it" style={{ marginTop: 14 }}>
@@ -327,7 +328,7 @@ function Remedies({ c }: { c: CarriedMember }) {
       <ul>
         {remedies.map((r, i) => {
           const label = writeSentence(r.label, precision);
-          const shown = open === i && draft !== null;
+          const shown = open === i && draft?.look === true;
           return (
             <li key={label} style={{ padding: '6px 0', borderBottom: `1px solid ${line}` }}>
               {shown ? (

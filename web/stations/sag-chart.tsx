@@ -27,7 +27,7 @@ export default function SagChart({ c }: { c: CarriedMember }) {
       </figcaption>
       <div style={{ height: 170 }} aria-hidden>
         <ResponsiveContainer width="100%" height="100%">
-          <LineChart data={data} margin={{ top: 4, right: 16, bottom: 0, left: 0 }}>
+          <LineChart accessibilityLayer={false} data={data} margin={{ top: 4, right: 16, bottom: 0, left: 0 }}>
             <CartesianGrid stroke="#dfe4dd" />
             <XAxis dataKey="x" type="number" domain={[0, 'dataMax']} fontSize={11} tickCount={6} />
             <YAxis

@@ -1,0 +1,65 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from './server.js';
+
+const SCREENS = [
+  ['first page', '/'],
+  ['shed', '/p/print-shed'],
+  ['stockroom', '/p/print-shed/stock'],
+  ['things', '/p/print-shed/things'],
+  ['people', '/p/print-shed/people'],
+  ['settings', '/p/print-shed/settings'],
+  ['handbook', '/p/print-shed/handbook/sag'],
+  ['measure', '/p/print-shed/pieces/ink-case/measure'],
+  ['divide', '/p/print-shed/pieces/ink-case/divide?at=tubs'],
+  ['divide, a shelf', '/p/print-shed/pieces/ink-case/divide?at=right-2/shelf/1'],
+  ['divide, side', '/p/print-shed/pieces/ink-case/divide?at=tubs&view=side'],
+  ['divide, top', '/p/print-shed/pieces/ink-case/divide?at=tubs&view=top'],
+  ['divide, table', '/p/print-shed/pieces/ink-case/divide?view=table'],
+  ['carry', '/p/print-shed/pieces/ink-case/carry?at=right-2/shelf/1'],
+  ['parts', '/p/print-shed/pieces/ink-case/parts?at=post/divider/1'],
+] as const;
+
+for (const [name, path] of SCREENS) {
+  test(`${name}: nothing serious for axe, nothing in the console, no scrolling sideways`, async ({ page, shed }) => {
+    const said: string[] = [];
+    page.on('console', (m) => ['error', 'warning'].includes(m.type()) && said.push(m.text()));
+    page.on('pageerror', (e) => said.push(e.message));
+    await page.goto(shed.url + path);
+    await expect(page.locator('h1').first()).toBeVisible();
+    await page.waitForTimeout(300);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+    expect(serious.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
+    expect(said).toEqual([]);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+  });
+}
+
+test('the bench is whole at 1280 x 800: the page itself does not scroll', async ({ page, shed }) => {
+  for (const station of ['measure', 'divide', 'carry', 'parts']) {
+    await page.goto(`${shed.url}/p/print-shed/pieces/ink-case/${station}`);
+    await expect(page.locator('h1').first()).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)).toBeLessThanOrEqual(0);
+  }
+});
+
+test('at phone width every station can be reached and nothing is cut off', async ({ page, shed }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const path of [
+    '/p/print-shed',
+    '/p/print-shed/pieces/ink-case/divide?at=tubs',
+    '/p/print-shed/pieces/ink-case/parts',
+    '/p/print-shed/pieces/ink-case/carry',
+  ]) {
+    await page.goto(shed.url + path);
+    await expect(page.locator('h1').first()).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+  }
+});
+
+test('a page that is not there leads back', async ({ page, shed }) => {
+  await page.goto(`${shed.url}/p/nowhere`);
+  await expect(page.getByText('There is no project nowhere.')).toBeVisible();
+  await page.getByRole('link', { name: 'To the first page' }).click();
+  await expect(page.getByText('The bench-side planner')).toBeVisible();
+});

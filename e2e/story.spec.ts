@@ -1,0 +1,171 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { expect, test } from './server.js';
+
+/** Presses Tab until something with this role and name has the focus. */
+async function tabTo(page: Page, role: string, name: RegExp, most = 120) {
+  for (let i = 0; i < most; i += 1) {
+    await page.keyboard.press('Tab');
+    const here = await page.evaluate(() => {
+      const e = document.activeElement as HTMLElement | null;
+      if (!e) return null;
+      const label =
+        e.getAttribute('aria-label') ??
+        (e.id ? document.querySelector(`label[for="${CSS.escape(e.id)}"]`)?.textContent : null) ??
+        e.textContent ??
+        '';
+      const role = e.getAttribute('role') ?? { A: 'link', BUTTON: 'button', INPUT: 'textbox', SUMMARY: 'summary' }[e.tagName] ?? e.tagName;
+      return { role, label };
+    });
+    if (here && here.role === role && name.test(here.label)) return;
+  }
+  throw new Error(`Tab does not reach ${role} ${String(name)}`);
+}
+
+async function saved(page: Page) {
+  await expect(page.getByRole('status').filter({ hasText: 'Saving' })).toHaveCount(0);
+}
+
+/** Replaces what stands in the focused field and keeps it. */
+async function enter(page: Page, text: string) {
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+  await saved(page);
+}
+
+const upright = (page: Page) => page.getByRole('listbox', { name: 'Upright tape, from the floor' });
+
+test('from an empty shed to the exported list with the keyboard alone', async ({ page, empty }) => {
+  test.setTimeout(120_000);
+  await page.goto(empty.url);
+  await expect(page.getByRole('button', { name: 'Measure an opening' })).toBeVisible();
+  await tabTo(page, 'textbox', /Name of the workshop/);
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('Ink room');
+  await tabTo(page, 'button', /Measure an opening/);
+  await page.keyboard.press('Enter');
+
+  // The tape readings of the alcove.
+  await expect(page.getByRole('heading', { name: 'What decides the outside' })).toBeVisible();
+  for (const [label, value] of [
+    [/^Width, top/, '1212'],
+    [/^Width, middle/, '1209'],
+    [/^Width, bottom/, '1210'],
+    [/^Height, left/, '2104'],
+    [/^Height, right/, '2101'],
+  ] as const) {
+    await tabTo(page, 'textbox', label);
+    await enter(page, value);
+  }
+  await expect(page.getByRole('heading', { name: /Overall width: 1203/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Overall height: 2091/ })).toBeVisible();
+
+  // Divided: two bays, then four shelves in the left one, from the tapes.
+  await page.keyboard.press('Alt+2');
+  await expect(upright(page)).toBeVisible();
+  await tabTo(page, 'option', /inside|left side|toe/);
+  const along = page.getByRole('listbox', { name: 'Tape along the bottom, from the left' });
+  await tabTo(page, 'option', /inside/);
+  await page.keyboard.press('+');
+  await expect(along.getByRole('option', { name: /bay 1/ })).toBeVisible();
+  await saved(page);
+  await page.keyboard.press('Home');
+  await page.keyboard.press('ArrowRight');
+  await expect(along.getByRole('option', { name: /bay 1/ })).toBeFocused();
+  await page.keyboard.press('Shift+Tab');
+  await expect(upright(page).locator(':focus')).toHaveCount(1);
+  await page.keyboard.press('Home');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowUp');
+  for (let shelf = 1; shelf <= 4; shelf += 1) {
+    await page.keyboard.press('+');
+    await expect(upright(page).getByRole('option', { name: /^shelf/ })).toHaveCount(shelf);
+    await saved(page);
+  }
+  await page.keyboard.press('Home');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowUp');
+  await expect(upright(page).getByRole('option', { name: /space 1/ })).toBeFocused();
+  await page.keyboard.type('380');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await expect(upright(page).getByRole('option', { name: /space 1/ })).toHaveText(/380.*fixed/s);
+
+  // Looked at: what carries what, and the checks.
+  await page.keyboard.press('Alt+3');
+  await expect(page.getByRole('heading', { name: 'What bends' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Checks on this piece' })).toContainText(
+    'Not judged for sag, since nothing is said to stand on it',
+  );
+
+  // The list.
+  await page.keyboard.press('Alt+4');
+  await tabTo(page, 'button', /Parts as CSV/);
+  const [file] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('Enter')]);
+  const csv = readFileSync(await file.path(), 'utf8');
+  expect(csv).toMatch(/side,/);
+  expect(csv.match(/shelf,4/)).not.toBeNull();
+
+  // All of it is there after a reload.
+  await page.reload();
+  await expect(page.getByRole('table').getByText('shelf').first()).toBeVisible();
+});
+
+test('from an empty shed to the exported list with the pointer, starting from things', async ({ page, empty }) => {
+  test.setTimeout(90_000);
+  await page.goto(empty.url);
+  await page.getByRole('textbox', { name: 'Name of the workshop' }).fill('Tin room');
+  await page.getByRole('button', { name: 'List the things' }).click();
+
+  await page.getByRole('button', { name: 'A thing' }).click();
+  const form = page.getByRole('form', { name: /Sizes of/ });
+  await form.getByLabel('What it is').fill('Ink tub');
+  await form.getByRole('button', { name: /Shape/ }).click();
+  await page.getByRole('option', { name: 'A cylinder' }).click();
+  await form.getByLabel('How many').fill('8');
+  await form.getByLabel('Mass of one, kg').fill('5.6');
+  await form.getByLabel('Diameter').fill('140');
+  await form.getByLabel('High').fill('340');
+  await form.getByLabel('Free above, for a hand').fill('40');
+  await form.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('row', { name: /Ink tub/ })).toContainText('340');
+
+  await page.getByRole('link', { name: 'To the case, to put them into spaces' }).click();
+  await page.getByRole('button', { name: /Put 8 Ink tub into/ }).click();
+  await saved(page);
+  // As wide as eight tubs, as high as one and a hand.
+  await expect(page.getByRole('region', { name: 'The sum of what is selected' })).toContainText('380');
+  await page.getByRole('button', { name: 'Shelf in it' }).click();
+  await saved(page);
+  await expect(upright(page).getByRole('option', { name: /^shelf/ })).toHaveCount(1);
+  await page.getByRole('link', { name: /Carry/ }).click();
+  await expect(page.getByRole('region', { name: /bottom|shelf/ }).first()).toBeVisible();
+  await page.getByRole('link', { name: /Parts/ }).click();
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Parts as CSV' }).click()]);
+  expect(readFileSync(await file.path(), 'utf8')).toMatch(/shelf,1/);
+
+  await page.getByRole('link', { name: 'Tin room' }).click();
+  await expect(page.getByRole('link', { name: 'New case', exact: true })).toBeVisible();
+});
+
+test('the demo is offered in an empty shed', async ({ page, empty }) => {
+  await page.goto(empty.url);
+  await page.getByRole('button', { name: 'Open the print shed' }).click();
+  await expect(page.getByRole('link', { name: 'Ink case', exact: true })).toBeVisible();
+  await page.goto(empty.url);
+  await expect(page.getByRole('button', { name: 'Open the print shed' })).toHaveCount(0);
+});
+
+test('a project file is saved and read in again; a bad one is refused with its fault', async ({ page, shed }) => {
+  await page.goto(`${shed.url}/p/print-shed`);
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Project file' }).click()]);
+  const text = readFileSync(await file.path(), 'utf8');
+  await page.goto(shed.url);
+  await page.locator('input[type=file]').setInputFiles({ name: 'copy.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await expect(page).toHaveURL(/\/p\/copy/);
+  await page.goto(shed.url);
+  const bad = text.replace('"count": 11', '"count": -11');
+  await page.locator('input[type=file]').setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from(bad) });
+  await expect(page.getByRole('alert')).toContainText('/things/ink-tub/count: this is too small');
+});
