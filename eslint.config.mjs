@@ -4,7 +4,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
 export default ts.config(
-  { ignores: ['build/**', 'node_modules/**', 'data/**', 'server/data/migrations/**', 'test-results/**'] },
+  { ignores: ['build/**', 'node_modules/**', '/data/**', 'server/data/migrations/**', 'test-results/**'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   {

@@ -7,5 +7,5 @@ import { ROOT } from './lib.mjs';
 const client = new PGlite();
 await client.waitReady;
 const dump = await client.dumpDataDir('none');
-writeFileSync(join(ROOT, 'build/seed.tar'), Buffer.from(await dump.arrayBuffer()));
+writeFileSync(join(ROOT, 'build/seed.tar'), new Uint8Array(await dump.arrayBuffer()));
 await client.close();

@@ -31,6 +31,15 @@ export const ProjectFileSchema = Type.Object(
 );
 export type ProjectFile = Static<typeof ProjectFileSchema>;
 
+/** The schema of a project file as it is published. */
+export function publishedSchema(): object {
+  return {
+    $schema: 'http://json-schema.org/draft-07/schema#',
+    title: 'A Ruvok project, format version 1',
+    ...(JSON.parse(JSON.stringify(ProjectFileSchema)) as object),
+  };
+}
+
 /** What the pieces of a project file are solved with. */
 export function workshopOf(file: Pick<ProjectFile, 'project' | 'openings' | 'things' | 'stock'>): Workshop {
   return {

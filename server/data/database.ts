@@ -1,0 +1,49 @@
+import { existsSync, readFileSync, renameSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { PGlite } from '@electric-sql/pglite';
+import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
+import { migrate } from 'drizzle-orm/pglite/migrator';
+import * as schema from './schema.js';
+
+/** The database, through Drizzle. Inside a transaction only the transaction may be used. */
+export type Database = PgliteDatabase<typeof schema>;
+
+/** The token under which the database is injected. */
+export const DATABASE = Symbol('database');
+
+/** An open database and how to close it. */
+export interface OpenDatabase {
+  readonly db: Database;
+  readonly close: () => Promise<void>;
+}
+
+/** Beside this file, in the sources and, copied, in the build. */
+const MIGRATIONS = fileURLToPath(new URL('./migrations', import.meta.url));
+
+/** A fresh database, made once by the build, so that a first start need not make its own. */
+const SEED = fileURLToPath(new URL('../../../seed.tar', import.meta.url));
+
+/** Makes the database of a new folder beside its place and moves it there whole, so that a start that is killed leaves nothing half made. */
+async function makeDatabase(place: string): Promise<void> {
+  const fresh = `${place}.new`;
+  rmSync(fresh, { recursive: true, force: true });
+  const client = existsSync(SEED) ? new PGlite({ dataDir: fresh, loadDataDir: new Blob([readFileSync(SEED)]) }) : new PGlite(fresh);
+  await client.waitReady;
+  await client.close();
+  renameSync(fresh, place);
+}
+
+/**
+ * Opens the database in a folder and brings it up to date; in memory where no folder is given.
+ * The caller holds the folder's lock: two processes on one folder would corrupt it.
+ */
+export async function openDatabase(folder: string | null): Promise<OpenDatabase> {
+  const place = folder === null ? null : join(folder, 'db');
+  if (place !== null && !existsSync(place)) await makeDatabase(place);
+  const client = place === null ? new PGlite() : new PGlite(place);
+  await client.waitReady;
+  const db = drizzle(client, { schema });
+  await migrate(db, { migrationsFolder: MIGRATIONS });
+  return { db, close: () => client.close() };
+}

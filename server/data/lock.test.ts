@@ -1,0 +1,28 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { FolderInUse, holdFolder } from './lock.js';
+
+const folder = mkdtempSync(join(tmpdir(), 'ruvok-lock-'));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+/** Tries to take the lock in a process of its own, which is then killed while it holds it. */
+function tryElsewhere(): string {
+  const script = `
+    const fs = require('node:fs'); const locks = require('fs-native-extensions');
+    const got = locks.tryLock(fs.openSync(${JSON.stringify(join(folder, 'lock'))}, 'a+'));
+    fs.writeSync(1, got ? 'got' : 'refused'); process.kill(process.pid, 'SIGKILL');`;
+  return spawnSync(process.execPath, ['-e', script], { cwd: process.cwd() }).stdout.toString();
+}
+
+test('a folder that is held is refused to another process, and free again when it is let go or its holder is killed', () => {
+  const letGo = holdFolder(folder);
+  expect(readFileSync(join(folder, 'lock'), 'utf8').trim()).toBe(`${process.pid}`);
+  expect(tryElsewhere()).toBe('refused');
+  expect(() => holdFolder(folder)).toThrow(FolderInUse);
+  expect(() => holdFolder(folder)).toThrow(`process ${process.pid}`);
+  letGo();
+  expect(tryElsewhere()).toBe('got');
+  holdFolder(folder)();
+});

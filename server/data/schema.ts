@@ -1,0 +1,51 @@
+import { boolean, index, integer, jsonb, pgTable, primaryKey, serial, text, timestamp } from 'drizzle-orm/pg-core';
+
+const times = {
+  createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
+  updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
+};
+
+export const projects = pgTable('projects', {
+  id: text('id').primaryKey(),
+  version: integer('version').notNull(),
+  data: jsonb('data').notNull(),
+  ...times,
+});
+
+const owned = {
+  projectId: text('project_id')
+    .notNull()
+    .references(() => projects.id, { onDelete: 'cascade' }),
+  id: text('id').notNull(),
+  version: integer('version').notNull(),
+  data: jsonb('data').notNull(),
+  ...times,
+};
+
+export const openings = pgTable('openings', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
+export const things = pgTable('things', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
+export const stock = pgTable('stock', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
+export const people = pgTable('people', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
+export const pieces = pgTable('pieces', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
+
+/** Every committed edit, with what was there before and after it; undo and redo walk along it. */
+export const changes = pgTable(
+  'changes',
+  {
+    seq: serial('seq').primaryKey(),
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    kind: text('kind').notNull(),
+    recordId: text('record_id').notNull(),
+    label: text('label').notNull(),
+    before: jsonb('before'),
+    after: jsonb('after'),
+    /** Taken back, and open to be done again. */
+    undone: boolean('undone').notNull().default(false),
+    /** Taken back, and closed by a later edit of the same record. */
+    closed: boolean('closed').notNull().default(false),
+    at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [index('changes_by_record').on(t.projectId, t.kind, t.recordId, t.seq)],
+);

@@ -1,0 +1,114 @@
+import type { Fault } from '../../core/formats/faults.js';
+import type { KeptPiece } from '../../core/formats/project-file.js';
+import type { Person, Project } from '../../core/project/index.js';
+import type { Opening } from '../../core/survey/index.js';
+import type { Stock } from '../../core/stock/index.js';
+import type { Thing } from '../../core/things/index.js';
+
+/** The kinds of record a project holds, with what each record is. */
+export interface Records {
+  openings: Opening;
+  things: Thing;
+  stock: Stock;
+  people: Person;
+  pieces: KeptPiece;
+}
+export type Kind = keyof Records;
+
+/** A record with the version that an edit must name. */
+export interface Versioned<T> {
+  readonly id: string;
+  readonly version: number;
+  readonly data: T;
+}
+
+/** A project with everything in it. */
+export interface Workbench {
+  readonly id: string;
+  readonly version: number;
+  readonly project: Project;
+  readonly records: { readonly [K in Kind]: readonly Versioned<Records[K]>[] };
+}
+
+/** What an error of the server says, by RFC 9457. */
+export interface Problem {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly detail: string;
+  readonly errors?: readonly Fault[];
+  readonly current?: { readonly version: number; readonly data: unknown };
+}
+
+/** An answer of the server that is not what was asked for. */
+export class ApiError extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail);
+  }
+
+  /** The record was changed elsewhere since it was read. */
+  get lostRace(): boolean {
+    return this.problem.status === 409 && this.problem.current !== undefined;
+  }
+}
+
+const UNREACHED: Problem = {
+  type: 'about:blank',
+  title: 'Not reached',
+  status: 0,
+  detail: 'Ruvok’s server does not answer. Is it still running? Your last edit is kept here and can be sent again.',
+};
+
+async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+  } catch {
+    throw new ApiError(UNREACHED);
+  }
+  if (response.status === 204) return undefined as T;
+  const text = await response.text();
+  if (response.ok) return (text ? JSON.parse(text) : undefined) as T;
+  let problem: Problem;
+  try {
+    problem = JSON.parse(text) as Problem;
+  } catch {
+    problem = { ...UNREACHED, status: response.status, detail: `The server answered ${response.status}.` };
+  }
+  throw new ApiError(problem);
+}
+
+/** What an undo or redo did, and what could be next. */
+export interface HistoryAnswer {
+  readonly undo: string | null;
+  readonly redo: string | null;
+  readonly step?: {
+    readonly label: string;
+    readonly kind: Kind;
+    readonly recordId: string;
+    readonly record: Versioned<unknown> | null;
+  } | null;
+}
+
+export const api = {
+  projects: () => call<Versioned<Project>[]>('GET', '/projects'),
+  createProject: (id: string, data: Project) => call<Versioned<Project>>('POST', '/projects', { id, data }),
+  saveProject: (id: string, version: number, data: Project) => call<Versioned<Project>>('PUT', `/projects/${id}`, { version, data }),
+  removeProject: (id: string, version: number) => call<void>('DELETE', `/projects/${id}?version=${version}`),
+  loadDemo: () => call<{ id: string }>('POST', '/projects/demo'),
+  readFile: (id: string, document: unknown) => call<{ id: string }>('POST', `/projects/files?id=${id}`, document),
+  workbench: (project: string) => call<Workbench>('GET', `/projects/${project}`),
+  create: (project: string, kind: Kind, id: string, data: unknown, label: string) =>
+    call<Versioned<unknown>>('POST', `/projects/${project}/${kind}`, { id, data, label }),
+  save: (project: string, kind: Kind, id: string, version: number, data: unknown, label: string) =>
+    call<Versioned<unknown>>('PUT', `/projects/${project}/${kind}/${id}`, { version, data, label }),
+  remove: (project: string, kind: Kind, id: string, version: number) =>
+    call<void>('DELETE', `/projects/${project}/${kind}/${id}?version=${version}`),
+  history: (project: string, scope: readonly string[]) =>
+    call<HistoryAnswer>('GET', `/projects/${project}/history?${scope.map((s) => `scope=${encodeURIComponent(s)}`).join('&')}`),
+  undo: (project: string, scope: readonly string[]) => call<HistoryAnswer>('POST', `/projects/${project}/undo`, { scope }),
+  redo: (project: string, scope: readonly string[]) => call<HistoryAnswer>('POST', `/projects/${project}/redo`, { scope }),
+};

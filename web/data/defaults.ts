@@ -1,0 +1,113 @@
+import { DEFAULT_STEP, ZERO, inch, mm, type LengthUnit } from '../../core/length/index.js';
+import type { Piece } from '../../core/piece/index.js';
+import type { Settings } from '../../core/project/index.js';
+import type { Stock } from '../../core/stock/index.js';
+import type { Opening } from '../../core/survey/index.js';
+import type { Thing } from '../../core/things/index.js';
+
+/** A new id from a word, unlike those there are: `opening`, `opening-2` and on. */
+export function newId(word: string, taken: readonly string[]): string {
+  const base =
+    word
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 40) || 'new';
+  for (let n = 1; ; n += 1) {
+    const id = n === 1 ? base : `${base}-${n}`;
+    if (!taken.includes(id)) return id;
+  }
+}
+
+function pick(unit: LengthUnit) {
+  return (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
+}
+
+export function newSettings(unit: LengthUnit): Settings {
+  return {
+    unit,
+    step: DEFAULT_STEP[unit],
+    rounding: { grid: DEFAULT_STEP[unit], set: 'gaps', leftover: 'last' },
+    serviceClass: 1,
+    creepSchool: 'kdef',
+    limit: { kind: 'span', over: 384 },
+  };
+}
+
+/** An opening to be measured: round sizes in its fields until the tape says better. */
+export function newOpening(unit: LengthUnit): Opening {
+  const s = pick(unit);
+  return {
+    name: 'New opening',
+    widths: [
+      { place: 'top', value: s(1200, 48) },
+      { place: 'middle', value: s(1200, 48) },
+      { place: 'bottom', value: s(1200, 48) },
+    ],
+    heights: [
+      { place: 'left', value: s(2100, 84) },
+      { place: 'right', value: s(2100, 84) },
+    ],
+    depths: [{ place: 'middle', value: s(330, 13) }],
+    obstacles: [],
+    slack: { side: s(3, 1 / 8), above: s(10, 3 / 8), behind: ZERO },
+  };
+}
+
+/** A sheet to begin with, where the stockroom is empty. */
+export function newStock(unit: LengthUnit): Stock {
+  const s = pick(unit);
+  return {
+    name: unit === 'mm' ? 'Birch ply 18' : 'Birch ply 3/4',
+    form: 'sheet',
+    material: 'birch-plywood',
+    nominal: s(18, 0.75),
+    thickness: s(18, 0.75),
+    length: s(2440, 96),
+    width: s(1220, 48),
+  };
+}
+
+export function newThing(unit: LengthUnit): Thing {
+  const s = pick(unit);
+  return {
+    name: 'New thing',
+    shape: { kind: 'box', width: s(200, 8), height: s(250, 10), depth: s(200, 8) },
+    mass: 2,
+    count: 1,
+    clearance: s(20, 0.75),
+    wayUp: 'upright',
+    stack: 1,
+  };
+}
+
+/** A case to begin with: from an opening, from what it holds, or from sizes. */
+export function newCase(
+  unit: LengthUnit,
+  stock: string,
+  from: { readonly kind: 'opening'; readonly id: string } | { readonly kind: 'contents' } | { readonly kind: 'sizes' },
+): Piece {
+  const s = pick(unit);
+  const given = (size: ReturnType<typeof mm>) => ({ from: 'given' as const, size, of: 'overall' as const });
+  const overall =
+    from.kind === 'opening'
+      ? { opening: from.id, width: { from: 'opening' as const }, height: { from: 'opening' as const }, depth: { from: 'opening' as const } }
+      : from.kind === 'contents'
+        ? { width: { from: 'contents' as const }, height: { from: 'contents' as const }, depth: { from: 'contents' as const } }
+        : { width: given(s(900, 36)), height: given(s(1800, 72)), depth: given(s(300, 12)) };
+  return {
+    name: 'New case',
+    shell: 'panel-case',
+    ...overall,
+    base: { kind: 'toe', height: s(80, 3), setback: s(50, 2), bearers: true },
+    top: 'between',
+    bottom: 'between',
+    back: { kind: 'none' },
+    stock: { sides: stock, shelves: stock, dividers: stock, back: stock, base: stock },
+    shelves: { fix: 'loose', housing: s(6, 1 / 4), looseEnd: s(1, 1 / 32), setback: s(10, 3 / 8) },
+    dividers: { fix: 'butted', housing: s(6, 1 / 4) },
+    edges: { front: 'eased', banding: ZERO },
+    fixedToWall: false,
+    interior: { id: 'inside', rule: { kind: 'share', weight: 1 }, things: [] },
+  };
+}

@@ -1,0 +1,104 @@
+import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { DEFAULT_STEP, PRECISIONS, fromUnits, type LengthUnit, type Precision } from '../../core/length/index.js';
+import type { Workshop } from '../../core/project/index.js';
+import { api, type Kind, type Records, type Workbench } from './api.js';
+import { Saver, benchKey } from './saver.js';
+
+/** What every screen of a project works with. */
+export interface ProjectContextValue {
+  readonly id: string;
+  readonly bench: Workbench;
+  readonly workshop: Workshop;
+  readonly saver: Saver;
+  readonly precision: Precision;
+  readonly setPrecision: (precision: Precision) => void;
+}
+
+const ProjectContext = createContext<ProjectContextValue | null>(null);
+
+/** The project of this screen. */
+export function useProject(): ProjectContextValue {
+  const value = useContext(ProjectContext);
+  if (!value) throw new Error('useProject is used outside a project');
+  return value;
+}
+
+/** The units that lengths are written in here; they change nothing that is stored. */
+export function usePrecision(): Precision {
+  return useProject().precision;
+}
+
+/** A record of the project by its id; undefined where there is none. */
+export function useRecord<K extends Kind>(kind: K, id: string | undefined): Records[K] | undefined {
+  const { bench } = useProject();
+  return bench.records[kind].find((r) => r.id === id)?.data as Records[K] | undefined;
+}
+
+function storedPrecision(project: string): Precision | null {
+  const text = localStorage.getItem(`ruvok.precision.${project}`);
+  const [unit, step] = text?.split(' ') ?? [];
+  const known = PRECISIONS[unit as LengthUnit]?.find((p) => `${p.step}` === step);
+  return known ? { unit: unit as LengthUnit, step: known.step } : null;
+}
+
+/** The precision of this browser for a project: as it was last switched here, else the project's own. */
+function useSwitchedPrecision(project: string, own: Precision | undefined) {
+  const [switched, setSwitched] = useState<Precision | null>(() => storedPrecision(project));
+  const precision = switched ?? own ?? { unit: 'mm' as const, step: DEFAULT_STEP.mm };
+  const setPrecision = (next: Precision) => {
+    localStorage.setItem(`ruvok.precision.${project}`, `${next.unit} ${next.step}`);
+    setSwitched(next);
+  };
+  return { precision, setPrecision };
+}
+
+function workshopFrom(bench: Workbench, precision: Precision): Workshop {
+  const map = <K extends Kind>(kind: K) => new Map(bench.records[kind].map((r) => [r.id, r.data as Records[K]]));
+  return {
+    settings: { ...bench.project.settings, unit: precision.unit, step: fromUnits(precision.step) },
+    openings: map('openings'),
+    things: map('things'),
+    stock: map('stock'),
+  };
+}
+
+/** Loads a project and gives it to the screens inside. */
+export function ProjectProvider({
+  id,
+  children,
+  fallback,
+}: {
+  id: string;
+  children: ReactNode;
+  fallback: (error: Error | null) => ReactNode;
+}) {
+  const client = useQueryClient();
+  const saver = useMemo(() => new Saver(client, id), [client, id]);
+  const query = useQuery({
+    queryKey: benchKey(id),
+    queryFn: () => api.workbench(id),
+    staleTime: Infinity,
+    refetchOnWindowFocus: () => saver.getWaiting() === 0 && saver.trouble === null && 'always',
+  });
+  const bench = query.data;
+  const { precision, setPrecision } = useSwitchedPrecision(id, bench?.project.settings);
+  const { unit, step } = precision;
+  const workshop = useMemo(() => (bench ? workshopFrom(bench, { unit, step }) : null), [bench, unit, step]);
+  useEffect(() => {
+    const warn = (event: BeforeUnloadEvent) => {
+      if (saver.getWaiting() > 0 || saver.trouble) event.preventDefault();
+    };
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [saver]);
+  if (!bench || !workshop) return fallback(query.error);
+  return <ProjectContext.Provider value={{ id, bench, workshop, saver, precision, setPrecision }}>{children}</ProjectContext.Provider>;
+}
+
+/** The edit that waits for a choice, and whether edits are on their way. */
+export function useSaverState(saver: Saver) {
+  const trouble = useSyncExternalStore(saver.subscribe, saver.getTrouble);
+  const waiting = useSyncExternalStore(saver.subscribe, saver.getWaiting);
+  return { trouble, waiting };
+}

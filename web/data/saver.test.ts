@@ -1,0 +1,106 @@
+import { QueryClient } from '@tanstack/react-query';
+import { mm } from '../../core/length/index.js';
+import { thing, workshop } from '../../core/testing/samples.js';
+import { ApiError, api, type Problem, type Workbench } from './api.js';
+import { Saver, benchKey } from './saver.js';
+
+const bench: Workbench = {
+  id: 'shed',
+  version: 1,
+  project: { name: 'Shed', settings: workshop().settings },
+  records: {
+    openings: [],
+    things: [{ id: 'tin', version: 4, data: thing() }],
+    stock: [],
+    people: [{ id: 'ada', version: 1, data: { name: 'Ada', height: mm(1700) } }],
+    pieces: [],
+  },
+};
+
+const problem = (status: number, extra: Partial<Problem> = {}) => new ApiError({ type: '', title: '', status, detail: 'no', ...extra });
+
+function setUp() {
+  const client = new QueryClient();
+  client.setQueryData(benchKey('shed'), bench);
+  const saver = new Saver(client, 'shed');
+  const tin = () => client.getQueryData<Workbench>(benchKey('shed'))?.records.things[0];
+  return { client, saver, tin };
+}
+
+const save = jest.spyOn(api, 'save');
+afterEach(() => save.mockReset());
+
+/** A server that keeps what it is sent and counts versions up. */
+function keeping() {
+  save.mockImplementation((_, __, id, version, data) => Promise.resolve({ id, version: version + 1, data }));
+}
+
+test('an edit shows at once, and later ones name the version that came back', async () => {
+  keeping();
+  const { saver, tin } = setUp();
+  saver.save('things', 'tin', thing({ count: 1 }), 'one');
+  saver.save('things', 'tin', thing({ count: 2 }), 'two');
+  expect(tin()?.data.count).toBe(2);
+  expect(saver.getWaiting()).toBe(2);
+  await saver.settled();
+  expect(save.mock.calls.map((c) => [c[3], c[5]])).toEqual([
+    [4, 'one'],
+    [5, 'two'],
+  ]);
+  expect(tin()).toMatchObject({ version: 6, data: { count: 2 } });
+});
+
+test('a lost race waits for a choice; later edits of the record join it, those of others go on', async () => {
+  save.mockImplementation((_, kind, id, version, data) =>
+    kind === 'things' && version === 4
+      ? Promise.reject(problem(409, { current: { version: 9, data: thing({ count: 77 }) } }))
+      : Promise.resolve({ id, version: version + 1, data }),
+  );
+  const { saver, tin } = setUp();
+  saver.save('things', 'tin', thing({ count: 1 }), 'one');
+  saver.save('things', 'tin', thing({ count: 2 }), 'two');
+  saver.save('people', 'ada', { name: 'Ada', height: mm(1710) }, 'taller');
+  await saver.settled();
+  expect(saver.trouble).toMatchObject({ label: 'two', yours: { count: 2 } });
+  expect(save.mock.calls.map((c) => c[1])).toEqual(['things', 'people']);
+  saver.resolve('mine');
+  await saver.settled();
+  expect([saver.trouble, save.mock.lastCall?.[3], tin()?.data.count]).toEqual([null, 9, 2]);
+});
+
+test('taking what is stored shows it and sends nothing', async () => {
+  save.mockRejectedValue(problem(409, { current: { version: 9, data: thing({ count: 77 }) } }));
+  const { saver, tin } = setUp();
+  saver.save('things', 'tin', thing({ count: 1 }), 'one');
+  await saver.settled();
+  saver.resolve('theirs');
+  await saver.settled();
+  expect([tin()?.version, tin()?.data.count, save.mock.calls.length]).toEqual([9, 77, 1]);
+});
+
+test('an edit that was not reached is kept and can be sent again', async () => {
+  save.mockRejectedValueOnce(problem(0));
+  const { saver, tin } = setUp();
+  saver.save('things', 'tin', thing({ count: 5 }), 'five');
+  await saver.settled();
+  expect([saver.trouble?.error.lostRace, tin()?.data.count]).toEqual([false, 5]);
+  keeping();
+  saver.resolve('mine');
+  await saver.settled();
+  expect(tin()).toMatchObject({ version: 5, data: { count: 5 } });
+});
+
+test('listeners hear of every change', async () => {
+  keeping();
+  const { saver } = setUp();
+  const heard = jest.fn();
+  const leave = saver.subscribe(heard);
+  saver.save('things', 'tin', thing({ count: 1 }), 'one');
+  await saver.settled();
+  leave();
+  const times = heard.mock.calls.length;
+  expect(times).toBeGreaterThanOrEqual(2);
+  saver.save('things', 'tin', thing({ count: 2 }), 'two');
+  await saver.settled();
+  expect(heard.mock.calls.length).toBe(times);
+});
