@@ -1,0 +1,82 @@
+import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { chromium, type Page } from '@playwright/test';
+import { largeCase } from './cases.js';
+import { ms, print, spreadOf } from './figures.js';
+import { serve, stop } from './server.js';
+
+/** In the page: how long after the next key's own time stamp the frame after it was painted. */
+const NEXT_KEY = `new Promise((resolve) => window.addEventListener('keydown', (event) =>
+  requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - event.timeStamp))), { once: true, capture: true }))`;
+
+/** From a key in a length field to the frame in which its figures stand, as the page itself measures it. */
+async function keystrokes(page: Page, count: number): Promise<number[]> {
+  const times: number[] = [];
+  for (let i = 0; i < count; i += 1) {
+    const armed = page.evaluate<number>(NEXT_KEY);
+    await page.keyboard.press(i % 2 === 0 ? '1' : 'Backspace');
+    times.push(await armed);
+    await page.waitForTimeout(30);
+  }
+  return times;
+}
+
+export async function benchBrowser(): Promise<void> {
+  const assets = 'build/web/assets';
+  const html = readFileSync('build/web/index.html', 'utf8');
+  const first = readdirSync(assets).filter((name) => name.endsWith('.js') && html.includes(name));
+  const bytes = first.reduce((sum, name) => sum + gzipSync(readFileSync(join(assets, name))).length, 0);
+  print('script of the first view, compressed', `${Math.round(bytes / 1000)} kB`, 'under 450 kB');
+
+  const folder = mkdtempSync(join(tmpdir(), 'ruvok-bench-'));
+  const running = await serve(folder);
+  const path = `${running.url}/api/projects/print-shed`;
+  const made = await fetch(`${path}/pieces`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ id: 'large', data: largeCase(10, 11), label: 'Bench' }),
+  });
+  if (!made.ok) throw new Error(await made.text());
+  const browser = await chromium.launch({
+    executablePath: process.env['RUVOK_CHROMIUM'] ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  });
+  const usable: number[] = [];
+  const sheds: number[] = [];
+  for (let i = 0; i < 6; i += 1) {
+    const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+    const ready = async (url: string, locator: string) => {
+      await page.goto(url, { waitUntil: 'commit' });
+      await page.locator(locator).first().waitFor();
+      return page.evaluate(() => performance.now());
+    };
+    usable.push(await ready(`${running.url}/p/print-shed/pieces/ink-case/divide`, '[role=listbox] [role=option]'));
+    sheds.push(await ready(`${running.url}/p/print-shed`, 'svg[role=group] a'));
+    await page.context().close();
+  }
+  print('a piece usable, warm server, empty cache, median', ms(spreadOf(usable.slice(1)).median), 'under 1500 ms');
+  print('the shed painted, median', ms(spreadOf(sheds.slice(1)).median), '');
+
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${running.url}/p/print-shed/pieces/large/divide?at=s0x0`);
+  await page
+    .getByRole('option', { name: /space 1/ })
+    .first()
+    .waitFor();
+  await page.keyboard.press('Tab');
+  await page
+    .getByRole('listbox', { name: /Upright/ })
+    .getByRole('option', { name: /space 1/ })
+    .focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('30');
+  await keystrokes(page, 10);
+  const keys = spreadOf(await keystrokes(page, 60));
+  print('key to painted figures, 120 parts, 95th percentile', ms(keys.p95), `under 50 ms (median ${ms(keys.median)})`);
+  await browser.close();
+  await stop(running);
+  rmSync(folder, { recursive: true, force: true });
+}

@@ -1,0 +1,13 @@
+import { benchBrowser } from './browser.js';
+import { benchSolve } from './solve.js';
+import { benchServer } from './server.js';
+
+/** Prints every figure beside its target. These machines are noisy: medians, and ratios where there is something to compare. */
+export async function bench(): Promise<void> {
+  console.log('Solve');
+  benchSolve();
+  console.log('\nServer');
+  await benchServer();
+  console.log('\nPage, in Chromium');
+  await benchBrowser();
+}

@@ -1,0 +1,48 @@
+import { sagOf, solveBeam } from '../core/carry/index.js';
+import { workshopOf } from '../core/formats/index.js';
+import type { Piece } from '../core/piece/index.js';
+import { solve } from '../core/solution/index.js';
+import { propertiesOf, type Stock } from '../core/stock/index.js';
+import { PRINT_SHED } from '../demo/print-shed.js';
+import { largeCase } from './cases.js';
+import { ms, print, timed } from './figures.js';
+
+const workshop = workshopOf(PRINT_SHED);
+
+export function benchSolve(): void {
+  const ink = (PRINT_SHED.pieces['ink-case'] as { piece: Piece }).piece;
+  const { letters } = solve(ink, workshop, {});
+  print('ink case, median', ms(timed(() => solve(ink, workshop, letters), 300).median), 'under 2 ms');
+
+  const target = new Map([[10, 'under 10 ms']]);
+  let perPart: number | null = null;
+  for (const [bays, spaces, rounds] of [
+    [4, 10, 100],
+    [10, 11, 60],
+    [20, 12, 30],
+    [40, 12, 20],
+    [60, 16, 12],
+  ] as const) {
+    const piece = largeCase(bays, spaces);
+    const first = solve(piece, workshop, {});
+    const { median } = timed(() => solve(piece, workshop, first.letters), rounds);
+    const each = median / first.parts.length;
+    const ratio = perPart === null ? '' : `${(each / perPart).toFixed(2)} x the time per part of the first`;
+    perPart ??= each;
+    print(`${bays * spaces} spaces, ${first.parts.length} parts, median`, ms(median), target.get(bays) ?? ratio);
+  }
+
+  const stock = PRINT_SHED.stock['birch-18'] as Stock;
+  const spans = [0, 500, 1000, 1500, 2000, 2500].map((x) => ({ x, oneWay: true }));
+  const beam = { length: 2500, supports: spans, lines: [{ from: 0, to: 2500, perMm: 0.5 }], points: [{ x: 777, newtons: 200 }] };
+  print(
+    'beam of five spans, median',
+    ms(timed(() => solveBeam({ ...beam, stretches: [{ to: 2500, EI: 1.3e9 }] }), 2000).median),
+    'under 0.2 ms',
+  );
+  print(
+    'the same, read both ways',
+    ms(timed(() => sagOf(beam, { width: 300, thickness: 30, properties: propertiesOf(stock) }), 2000).median),
+    '',
+  );
+}
