@@ -6,6 +6,7 @@ export default defineConfig({
   timeout: 30_000,
   expect: { timeout: 6_000 },
   workers: 2,
+  // Files are taken in the order of their names: the long one, which kills servers, comes first.
   fullyParallel: false,
   retries: process.env['CI'] ? 1 : 0,
   reporter: [['list'], ['json']],

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -11,6 +11,17 @@ export function run(command, args, options = {}) {
   const done = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', shell: process.platform === 'win32', ...options });
   if (done.error) throw done.error;
   return done.status ?? 1;
+}
+
+/** Runs a command and resolves with its code and all that it printed. */
+export function said(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: ROOT });
+    let text = '';
+    child.stdout.on('data', (chunk) => (text += chunk));
+    child.stderr.on('data', (chunk) => (text += chunk));
+    child.once('close', (code) => resolve({ code, text }));
+  });
 }
 
 export function must(command, args, options) {

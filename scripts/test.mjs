@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { ROOT, ensureBuilt, ensureInstalled, run } from './lib.mjs';
+import { ROOT, ensureBuilt, ensureInstalled, run, said } from './lib.mjs';
 
 let passed = 0;
 let failed = 0;
@@ -13,9 +13,18 @@ function count(ok, name) {
   }
 }
 
-function step(name, command, args, options) {
-  console.log(`\n== ${name}`);
-  count(run(command, args, options) === 0, name);
+/** Runs checks two at a time, one for each core, and prints what each said when it is done. */
+async function runChecks(checks) {
+  const waiting = [...checks];
+  const worker = async () => {
+    for (let check = waiting.shift(); check; check = waiting.shift()) {
+      const [name, ...args] = check;
+      const { code, text } = await said('node', args);
+      console.log(`\n== ${name}\n${text}`);
+      count(code === 0, name);
+    }
+  };
+  await Promise.all([worker(), worker()]);
 }
 
 function readJson(path) {
@@ -39,15 +48,14 @@ function ensureChromium() {
 
 ensureInstalled();
 mkdirSync(join(ROOT, 'build'), { recursive: true });
-const node = (...args) => ['node', args];
-
-step('Types: core, server, command', ...node('node_modules/typescript/bin/tsc', '-p', 'tsconfig.json', '--noEmit'));
-step('Types: page', ...node('node_modules/typescript/bin/tsc', '-p', 'web/tsconfig.json', '--noEmit'));
-step('Types: browser tests', ...node('node_modules/typescript/bin/tsc', '-p', 'e2e/tsconfig.json', '--noEmit'));
-step('Lint', ...node('node_modules/eslint/bin/eslint.js', '.'));
-step(
-  'Import rule',
-  ...node(
+const TSC = 'node_modules/typescript/bin/tsc';
+await runChecks([
+  ['Types: page', TSC, '-p', 'web/tsconfig.json', '--noEmit'],
+  ['Lint', 'node_modules/eslint/bin/eslint.js', '.'],
+  ['Types: core, server, command', TSC, '-p', 'tsconfig.json', '--noEmit'],
+  ['Types: browser tests', TSC, '-p', 'e2e/tsconfig.json', '--noEmit'],
+  [
+    'Import rule',
     'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
     '--config',
     '.dependency-cruiser.cjs',
@@ -56,8 +64,8 @@ step(
     'web',
     'cli',
     'demo',
-  ),
-);
+  ],
+]);
 ensureBuilt();
 
 console.log('\n== Unit and server tests');

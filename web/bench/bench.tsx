@@ -1,11 +1,11 @@
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
-import { useSearchParams } from 'react-router';
 import type { Change } from '../../core/checks/index.js';
 import { applyEdit, type Piece, type PieceEdit } from '../../core/piece/index.js';
 import type { Workshop } from '../../core/project/index.js';
 import { compare, solve, tapeThrough, type Moved, type Solution } from '../../core/solution/index.js';
 import type { Opening } from '../../core/survey/index.js';
 import { useProject, useRecord } from '../data/project.js';
+import { useSelection } from './selection.js';
 
 /** What is tried but not committed: an edit while it is typed or dragged, or (`look`) a fix that is looked at. */
 export type Draft =
@@ -88,19 +88,7 @@ export function BenchProvider({ pieceId, children }: { pieceId: string; children
   const [draft, setDraft] = useState<Draft>(null);
   const [moved, setMoved] = useState<readonly Moved[]>([]);
   const solution = useMemo(() => solveDraft(piece, workshop, settled, draft), [piece, workshop, settled, draft]);
-  const [params, setParams] = useSearchParams();
-  const selection = params.get('at') ?? firstSpace(settled);
-  const select = useCallback(
-    (id: string) =>
-      setParams(
-        (now) => {
-          now.set('at', id);
-          return now;
-        },
-        { replace: true, preventScrollReset: true },
-      ),
-    [setParams],
-  );
+  const [selection, select] = useSelection(firstSpace(settled));
   const [lastSpace, setLastSpace] = useState('');
   const space = spaceFor(solution, selection, lastSpace);
   if (space !== lastSpace) setLastSpace(space);

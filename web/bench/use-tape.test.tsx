@@ -79,15 +79,3 @@ test('when lines go away the focus stays on the tape', () => {
   hook.rerender({ ...options, lines: options.lines.slice(0, 3), selection: 'gone' });
   expect(hook.result.current.state.focus).toBe(2);
 });
-
-test('a selection of the tape itself that comes back late does not pull it back', () => {
-  const { hook, key, options } = setUp();
-  key('ArrowUp');
-  key('ArrowUp');
-  hook.rerender({ ...options, selection: 'in-m1/shelf/1' });
-  expect(hook.result.current.state.focus).toBe(3);
-  hook.rerender({ ...options, selection: 'in-2' });
-  expect(hook.result.current.state.focus).toBe(3);
-  hook.rerender({ ...options, selection: 'in-1' });
-  expect(hook.result.current.state.focus).toBe(1);
-});

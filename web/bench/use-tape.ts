@@ -31,8 +31,6 @@ export function useTape(options: TapeOptions): TapeHook {
   const [state, setState] = useState<TapeState>(TAPE_START);
   const latest = useRef({ options, state });
   latest.current = { options, state };
-  // Selections on their way through the address come back late; those that this tape made itself must not pull it back.
-  const selected = useRef<string[]>([]);
 
   const act = useCallback((action: TapeAction) => {
     const { options: now, state: before } = latest.current;
@@ -40,10 +38,8 @@ export function useTape(options: TapeOptions): TapeHook {
     latest.current.state = after;
     setState(after);
     for (const effect of effects) {
-      if (effect.kind === 'select') {
-        if (effect.id !== now.selection) selected.current.push(effect.id);
-        now.onSelect(effect.id);
-      } else if (effect.kind === 'draft') now.onDraft(effect.edit);
+      if (effect.kind === 'select') now.onSelect(effect.id);
+      else if (effect.kind === 'draft') now.onDraft(effect.edit);
       else if (effect.kind === 'commit') now.onCommit(effect.edit, effect.label);
       else now.onRules(effect.line);
     }
@@ -51,9 +47,7 @@ export function useTape(options: TapeOptions): TapeHook {
 
   const { lines, selection } = options;
   useEffect(() => {
-    const own = selected.current.lastIndexOf(selection);
-    selected.current = selected.current.slice(own + 1);
-    const index = own >= 0 ? -1 : lines.findIndex((l) => l.selects === selection);
+    const index = lines.findIndex((l) => l.selects === selection);
     const { state: before } = latest.current;
     const kept = Math.min(before.focus, Math.max(0, lines.length - 1));
     const next = index >= 0 && before.mode.kind === 'walk' ? index : kept;

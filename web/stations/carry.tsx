@@ -392,6 +392,7 @@ export function CarryAnswers() {
 }
 
 const Below = styled.div`
+  position: relative;
   display: grid;
   grid-template-columns: minmax(0, 4fr) minmax(0, 5fr);
   gap: 14px;

@@ -54,22 +54,24 @@ export default function SagChart({ c }: { c: CarriedMember }) {
           </LineChart>
         </ResponsiveContainer>
       </div>
-      <table className="visually-hidden">
-        <caption>Sag along the member</caption>
-        <tbody>
-          {data
-            .filter((_, i) => i % 6 === 0)
-            .map((d) => (
-              <tr key={d.x}>
-                <th scope="row">
-                  at {d.x} {unit}
-                </th>
-                <td>{writeFine(d.today * per, unit)} today</td>
-                <td>{d.later === undefined ? 'later not judged' : `${writeFine(d.later * per, unit)} later`}</td>
-              </tr>
-            ))}
-        </tbody>
-      </table>
+      <div className="visually-hidden">
+        <table>
+          <caption>Sag along the member</caption>
+          <tbody>
+            {data
+              .filter((_, i) => i % 6 === 0)
+              .map((d) => (
+                <tr key={d.x}>
+                  <th scope="row">
+                    at {d.x} {unit}
+                  </th>
+                  <td>{writeFine(d.today * per, unit)} today</td>
+                  <td>{d.later === undefined ? 'later not judged' : `${writeFine(d.later * per, unit)} later`}</td>
+                </tr>
+              ))}
+          </tbody>
+        </table>
+      </div>
     </figure>
   );
 }
