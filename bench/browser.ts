@@ -40,6 +40,7 @@ export async function benchBrowser(): Promise<void> {
   });
   if (!made.ok) throw new Error(await made.text());
   const browser = await chromium.launch({
+    timeout: 60_000,
     executablePath: process.env['RUVOK_CHROMIUM'] ?? '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
@@ -62,13 +63,13 @@ export async function benchBrowser(): Promise<void> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${running.url}/p/print-shed/pieces/large/divide?at=s0x0`);
   await page
-    .getByRole('option', { name: /space 1/ })
+    .getByRole('option', { name: /space 1,/ })
     .first()
     .waitFor();
   await page.keyboard.press('Tab');
   await page
     .getByRole('listbox', { name: /Upright/ })
-    .getByRole('option', { name: /space 1/ })
+    .getByRole('option', { name: /space 1,/ })
     .focus();
   await page.keyboard.press('Enter');
   await page.keyboard.press('Control+a');

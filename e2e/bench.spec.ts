@@ -34,6 +34,10 @@ test.describe('the figures of the ink case on the page', () => {
     const answer = page.getByRole('region', { name: 'shelf M' });
     await expect(answer).toContainText('1.33 mm');
     await expect(answer).toContainText('2.67 mm');
+    await answer.getByText('All limits, and what this rests on').click();
+    await expect(answer).toContainText('bending alone 1.335 mm');
+    await expect(answer).toContainText('span/384: 1.498 mm');
+    await expect(answer).toContainText('span/360: 1.598 mm');
     await expect(page.getByRole('row', { name: /MDF 18/ })).toContainText('4.24 mm');
     await expect(page.getByRole('row', { name: /Red oak 18/ })).toContainText('1.02 mm');
   });

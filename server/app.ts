@@ -16,6 +16,8 @@ import { ProblemFilter } from './problems/problem.filter.js';
 
 const DOCS = '/api/docs';
 
+export { loadDemo } from './projects/demo.js';
+
 /** Builds the application; it does not listen yet. */
 export async function buildApp(config: Config, db: Database, log: Logger): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config, db), {
@@ -37,7 +39,8 @@ export async function buildApp(config: Config, db: Database, log: Logger): Promi
   app.use('/api/projects/files', json({ limit: '12mb' }));
   app.useBodyParser('json', { limit: '2mb' });
   app.useGlobalFilters(new ProblemFilter(log));
-  const document = SwaggerModule.createDocument(app, new DocumentBuilder().setTitle('Ruvok').setVersion('1').build());
+  // The document is made when it is first asked for, not at every start.
+  const document = () => SwaggerModule.createDocument(app, new DocumentBuilder().setTitle('Ruvok').setVersion('1').build());
   SwaggerModule.setup('api/docs', app, document);
   return app;
 }

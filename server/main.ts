@@ -1,23 +1,19 @@
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import pino from 'pino';
-import { buildApp } from './app.js';
 import { readConfig } from './config.js';
 import { FolderInUse, holdFolder } from './data/lock.js';
 import { openDatabase } from './data/database.js';
-import { PRINT_SHED } from '../demo/print-shed.js';
-import { DEMO_ID } from './projects/projects.controller.js';
-import { ProjectsService } from './projects/projects.service.js';
 
 async function start(): Promise<void> {
   const web = fileURLToPath(new URL('../../web', import.meta.url));
   const config = readConfig(process.env, process.argv.slice(2), existsSync(web) ? web : null);
   const letGo = holdFolder(config.dataFolder);
   const log = pino({ level: config.logLevel });
-  const database = await openDatabase(config.dataFolder);
+  // The database opens while the framework is read, which together take most of a start.
+  const [database, { buildApp, loadDemo }] = await Promise.all([openDatabase(config.dataFolder), import('./app.js')]);
   const app = await buildApp(config, database.db, log);
-  const projects = app.get(ProjectsService);
-  if (config.demo && (await projects.isEmpty())) await projects.store(DEMO_ID, PRINT_SHED);
+  if (config.demo) await loadDemo(app);
 
   let stopping = false;
   const stop = async () => {

@@ -3,7 +3,7 @@
  * `band[row * (half + 1) + d]` holds the entry of `row` and `row - d`.
  * @returns false when the matrix is not positive definite
  */
-export function factor(band: Float64Array, size: number, half: number): boolean {
+export function factor(band: number[], size: number, half: number): boolean {
   const width = half + 1;
   const at = (row: number, column: number) => row * width + (row - column);
   for (let row = 0; row < size; row += 1) {
@@ -25,7 +25,7 @@ export function factor(band: Float64Array, size: number, half: number): boolean 
 }
 
 /** Solves with a matrix that `factor` has factored; the right-hand side is not changed. */
-export function solveBanded(band: Float64Array, right: Float64Array, size: number, half: number): Float64Array {
+export function solveBanded(band: number[], right: number[], size: number, half: number): number[] {
   const width = half + 1;
   const at = (row: number, column: number) => row * width + (row - column);
   const x = right.slice();

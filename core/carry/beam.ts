@@ -121,17 +121,20 @@ function stiffness({ x0, x1, EI, shear }: Element): readonly number[] {
 }
 
 interface Solved {
-  readonly displacements: Float64Array;
+  readonly displacements: number[];
   readonly reactions: readonly number[];
 }
 
 const HALF_BAND = 3;
 
-/** Solves for displacements (v downwards, θ) with some supports taken as touching. */
+/**
+ * Solves for displacements (v downwards, θ) with some supports taken as touching. Plain arrays, since most
+ * beams have two or three nodes and a typed array costs more to make than they cost to solve.
+ */
 function solveWith(spec: BeamSpec, nodes: readonly number[], elements: readonly Element[], touching: readonly boolean[]): Solved {
   const size = nodes.length * 2;
-  const band = new Float64Array(size * (HALF_BAND + 1));
-  const force = new Float64Array(size);
+  const band = new Array<number>(size * (HALF_BAND + 1)).fill(0);
+  const force = new Array<number>(size).fill(0);
   const put = (row: number, column: number, value: number) => {
     if (row >= column) band[row * (HALF_BAND + 1) + (row - column)] = (band[row * (HALF_BAND + 1) + (row - column)] as number) + value;
   };
@@ -188,7 +191,7 @@ interface Shape {
   readonly force: (s: number) => number;
 }
 
-function shapeOf(element: Element, displacements: Float64Array, index: number): Shape {
+function shapeOf(element: Element, displacements: number[], index: number): Shape {
   const { EI, shear, load: q } = element;
   const d = [0, 1, 2, 3].map((i) => displacements[2 * index + i] as number) as [number, number, number, number];
   const L = element.x1 - element.x0;

@@ -50,10 +50,10 @@ function significant(value: number, digits: number): string {
   return `${Number(value.toPrecision(digits))}`;
 }
 
-/** A deflection written for reading: mm to 0.01, inches to a thousandth. */
-export function writeFine(millimetres: number, unit: Precision['unit']): string {
-  if (unit === 'mm') return `${Number(millimetres.toFixed(Math.abs(millimetres) < 10 ? 2 : 1))} mm`;
-  return `${((millimetres * UNITS_PER.mm) / UNITS_PER.in).toFixed(3)} in`;
+/** A deflection written for reading: mm to 0.01 (or so many digits), inches to one digit more; a tenth of that from 10 mm on. */
+export function writeFine(millimetres: number, unit: Precision['unit'], digits = 2): string {
+  if (unit === 'mm') return `${Number(millimetres.toFixed(Math.abs(millimetres) < 10 ? digits : digits - 1))} mm`;
+  return `${((millimetres * UNITS_PER.mm) / UNITS_PER.in).toFixed(digits + 1)} in`;
 }
 
 /** A mass written in kg or lb to three digits. */

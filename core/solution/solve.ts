@@ -1,6 +1,6 @@
 import { carry, type Carried } from '../carry/index.js';
 import { checksOf, type Check } from '../checks/index.js';
-import { partsOf, type Part } from '../parts/index.js';
+import { letter, partsOf, type Part } from '../parts/index.js';
 import type { Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { shapePanelCase } from '../shells/panel-case/index.js';
@@ -26,4 +26,12 @@ export function solve(piece: Piece, workshop: Workshop, ledger: Letters): Soluti
   const { parts, letters } = partsOf(shape.members, ledger, piece.edges.banding, (piece.rounding ?? workshop.settings.rounding).grid);
   const carried = carry(shape, workshop);
   return { piece, shape, parts, letters, carried, checks: checksOf(piece, shape, carried, letters, workshop) };
+}
+
+/** The ledger of a piece with a letter for every part it has, without working out the rest. */
+export function lettersOf(piece: Piece, workshop: Workshop, ledger: Letters): Letters {
+  return letter(
+    shapePanelCase(piece, workshop).members.map((m) => m.id),
+    ledger,
+  );
 }

@@ -6,6 +6,7 @@ import { ProjectSchema } from '../../core/project/index.js';
 import { PRINT_SHED } from '../../demo/print-shed.js';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
+import { DEMO_ID } from './demo.js';
 import { ProjectsService } from './projects.service.js';
 
 const ID = /^[a-z0-9][a-z0-9-]{0,59}$/;
@@ -42,9 +43,6 @@ class NewIdDto {
   @Matches(ID, { message: ID_TEXT })
   id!: string;
 }
-
-/** The id under which the demo is loaded. */
-export const DEMO_ID = 'print-shed';
 
 @ApiTags('projects')
 @Controller('projects')

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql } from 'drizzle-orm';
 import { readProject, workshopOf, type ProjectFile } from '../../core/formats/index.js';
-import { solve } from '../../core/solution/index.js';
+import { lettersOf } from '../../core/solution/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { projects } from '../data/schema.js';
 import { badInput, inUse, lostRace, notFound } from '../problems/problem.js';
@@ -70,7 +70,7 @@ export class ProjectsService {
     const pieces = Object.fromEntries(
       Object.entries(file.pieces).map(([pieceId, { piece, letters }]) => [
         pieceId,
-        { piece, letters: solve(piece, workshop, letters).letters },
+        { piece, letters: lettersOf(piece, workshop, letters) },
       ]),
     );
     await this.db.transaction(async (tx) => {

@@ -1,8 +1,10 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql } from 'drizzle-orm';
+import { unionAll } from 'drizzle-orm/pg-core';
 import { pieceFaults, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
 import { spacesOf, dividingMembersOf, type Letters, type Piece } from '../../core/piece/index.js';
-import { solve } from '../../core/solution/index.js';
+import type { Workshop } from '../../core/project/index.js';
+import { lettersOf } from '../../core/solution/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { changes, projects } from '../data/schema.js';
 import { badInput, inUse, lostRace, notFound } from '../problems/problem.js';
@@ -57,7 +59,7 @@ export class RecordsService {
     return this.db.transaction(async (tx) => {
       const bench = await this.workbench(projectId, tx);
       if (bench.records[kind].some((r) => r.id === id)) throw inUse(`There is a ${ONE[kind]} ${id} already.`);
-      const data = this.prepared(bench, kind, id, sent);
+      const data = kind === 'pieces' ? await this.kept(tx, projectId, sent as Piece, {}) : sent;
       await this.put(tx, projectId, kind, { id, version: 1, data });
       await this.note(tx, projectId, kind, id, label, null, data);
       return { id, version: 1, data };
@@ -69,7 +71,7 @@ export class RecordsService {
     return this.db.transaction(async (tx) => {
       const before = await this.one(projectId, kind, id, tx);
       if (before.version !== version) throw lostRace({ version: before.version, data: before.data }, sent);
-      const data = kind === 'pieces' ? this.prepared(await this.workbench(projectId, tx), kind, id, sent) : sent;
+      const data = kind === 'pieces' ? await this.kept(tx, projectId, sent as Piece, (before.data as KeptPiece).letters) : sent;
       const after = { id, version: version + 1, data };
       await this.put(tx, projectId, kind, after);
       await this.note(tx, projectId, kind, id, label, before.data, data);
@@ -121,14 +123,36 @@ export class RecordsService {
     await tx.insert(changes).values({ projectId, kind, recordId, label, before, after });
   }
 
-  /** What is stored of what was sent: a piece gets the letters of its parts from its ledger. */
-  private prepared(bench: Workbench, kind: Kind, id: string, sent: unknown): unknown {
-    if (kind !== 'pieces') return sent;
-    const piece = sent as Piece;
+  /** What is stored of a piece that was sent: with the letters of its parts, by its ledger. */
+  private async kept(tx: Tx, projectId: string, piece: Piece, ledger: Letters): Promise<KeptPiece> {
     const faults = pieceFaults(piece, '/data');
     if (faults.length > 0) throw badInput(faults);
-    const kept = bench.records.pieces.find((p) => p.id === id)?.data as KeptPiece | undefined;
-    return { piece, letters: lettersFor(piece, bench, kept?.letters ?? {}) } satisfies KeptPiece;
+    return { piece, letters: lettersOf(piece, await this.workshop(projectId, tx), ledger) };
+  }
+
+  /** What pieces of a project are solved with, in one question to the database. */
+  private async workshop(projectId: string, tx: Tx): Promise<Workshop> {
+    const part = (kind: 'openings' | 'things' | 'stock') => {
+      const table = tableOf(kind);
+      return tx
+        .select({ kind: sql<string>`${kind}`.as('kind'), id: table.id, data: table.data })
+        .from(table)
+        .where(eq(table.projectId, projectId));
+    };
+    const settings = tx
+      .select({ kind: sql<string>`'project'`.as('kind'), id: projects.id, data: projects.data })
+      .from(projects)
+      .where(eq(projects.id, projectId));
+    const rows = await unionAll(settings, part('openings'), part('things'), part('stock'));
+    const records = <T>(kind: string) => Object.fromEntries(rows.filter((r) => r.kind === kind).map((r) => [r.id, r.data as T]));
+    const [project] = rows.filter((r) => r.kind === 'project');
+    if (!project) throw notFound(`project ${projectId}`);
+    return workshopOf({
+      project: project.data as ProjectFile['project'],
+      openings: records('openings'),
+      things: records('things'),
+      stock: records('stock'),
+    });
   }
 }
 
@@ -145,11 +169,6 @@ export function fileOf(bench: Workbench): ProjectFile {
     people: records('people'),
     pieces: records('pieces'),
   };
-}
-
-/** The ledger of a piece with a letter for every part it has now. */
-export function lettersFor(piece: Piece, bench: Workbench, ledger: Letters): Letters {
-  return solve(piece, workshopOf(fileOf(bench)), ledger).letters;
 }
 
 function uses(piece: Piece, kind: Kind, id: string): boolean {

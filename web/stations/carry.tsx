@@ -229,15 +229,16 @@ function Verdict({ c }: { c: CarriedMember }) {
         <ul style={{ margin: '4px 0' }}>
           {NAMED_LIMITS.map((l) => (
             <li key={l.over}>
-              span/{l.over}: {writeFine(span / l.over, precision.unit)}, {verdict.today.mm <= span / l.over ? 'met today' : 'not met today'}
+              span/{l.over}: {writeFine(span / l.over, precision.unit, 3)},{' '}
+              {verdict.today.mm <= span / l.over ? 'met today' : 'not met today'}
               {verdict.later ? (verdict.later.mm <= span / l.over ? ', met later' : ', not met later') : ''} <Faint>{l.meaning}</Faint>
             </li>
           ))}
         </ul>
         <p>
           E {c.member.stock.elastic ?? 'as tabled'} of {c.member.stock.name}; load spread evenly over the span; ends free to turn. The
-          table’s E is read two ways, and the greater sag counts: bending alone {writeFine(sag.bending.greatest.mm, precision.unit)}, with
-          shear by itself {writeFine(sag.withShear().greatest.mm, precision.unit)}. Wood of one kind varies by some 20 %.
+          table’s E is read two ways, and the greater sag counts: bending alone {writeFine(sag.bending.greatest.mm, precision.unit, 3)},
+          with shear by itself {writeFine(sag.withShear().greatest.mm, precision.unit, 3)}. Wood of one kind varies by some 20 %.
         </p>
       </details>
     </>

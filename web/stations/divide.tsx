@@ -1,6 +1,9 @@
 import { useState, type DragEvent } from 'react';
 import styled from 'styled-components';
-import { Plus, Minus, Rows3, Columns3, Equal } from 'lucide-react';
+import { Plus, Minus, Rows3, Columns3, Equal, Magnet } from 'lucide-react';
+import { add, sub } from '../../core/length/index.js';
+import { snapTotal } from '../../core/run/index.js';
+import { howMany } from '../../core/things/index.js';
 import type { PlacedSpace, PieceEdit } from '../../core/piece/index.js';
 import { dividingMemberId } from '../../core/interiors/divide.js';
 import { usePrecision, useProject } from '../data/project.js';
@@ -82,6 +85,16 @@ function NameField({ space }: { space: PlacedSpace }) {
   );
 }
 
+/** How many of a thing the space would hold if nothing else stood in it. */
+function RoomFor({ space, thing: id }: { space: PlacedSpace; thing: string }) {
+  const { workshop, piece } = useBench();
+  const thing = workshop.things.get(id);
+  if (!thing) return null;
+  const { width, height, depth } = space.clear;
+  const { count } = howMany(thing, { width: width.value, height: height.value, depth: sub(depth.value, piece.shelves.setback) });
+  return <Faint>room for {count}</Faint>;
+}
+
 /** What stands in the selected space, and things that could. */
 function ThingsIn({ space }: { space: PlacedSpace }) {
   const { commit } = useBench();
@@ -104,7 +117,7 @@ function ThingsIn({ space }: { space: PlacedSpace }) {
       {space.space.things.map((t) => (
         <Row key={t.thing} style={{ justifyContent: 'space-between', marginTop: 4 }}>
           <span>
-            {t.count} {name(t.thing)}
+            {t.count} {name(t.thing)} <RoomFor space={space} thing={t.thing} />
           </span>
           <span>
             <Button data-quiet aria-label={`One fewer ${name(t.thing)}`} onPress={() => set(t.thing, t.count - 1)}>
@@ -319,6 +332,27 @@ function SplitButtons({ space }: { space: PlacedSpace }) {
   );
 }
 
+/** Offers the overall height nearest to the present one at which every space lands on the grid. */
+function SnapHeight() {
+  const { solution, commit, piece } = useBench();
+  const precision = usePrecision();
+  const run = solution.shape.runs.get(piece.interior.id);
+  if (run?.axis !== 'up' || run.run.conflicts.length > 0 || run.spec.rounding.set !== 'gaps') return null;
+  const inside = run.run.total.value;
+  const snapped = snapTotal(run.spec, inside);
+  if (snapped === null || snapped === inside) return null;
+  const height = add(sub(solution.shape.overall.height.value, inside), snapped);
+  return (
+    <Button
+      onPress={() =>
+        commit({ kind: 'piece', patch: { height: { from: 'given', size: height, of: 'overall' } } }, 'Snapped the height to the grid')
+      }
+    >
+      <Magnet aria-hidden /> Snap the height to <LengthText value={height} precision={precision} />
+    </Button>
+  );
+}
+
 /** The worksheet of Divide: the run of the selection, and how the case is made. */
 export function DivideSheet() {
   const { solution, commit, piece, space: spaceId, select } = useBench();
@@ -347,7 +381,7 @@ export function DivideSheet() {
     ? spaceId
     : (run.run.lines.findLast((l) => l.line.kind === 'gap')?.line.id as string);
   const members = run.run.lines.filter((l) => l.line.kind === 'member').length;
-  const add = () => {
+  const addOne = () => {
     const { member, beyond } = newNodes(piece);
     commit({ kind: 'add', space: target, member, beyond }, up ? 'Added a shelf' : 'Added a divider');
     select(beyond);
@@ -359,12 +393,13 @@ export function DivideSheet() {
       <RunTitle run={run} />
       <RunList run={run} />
       <Row style={{ marginTop: 10 }}>
-        <Button data-main onPress={add}>
+        <Button data-main onPress={addOne}>
           <Plus aria-hidden /> {up ? 'Shelf' : 'Divider'}
         </Button>
         <Button onPress={even}>
           <Equal aria-hidden /> Even
         </Button>
+        {run.owner === piece.interior.id ? <SnapHeight /> : null}
       </Row>
       <div style={{ marginTop: 18 }}>
         <NotPlaced />
