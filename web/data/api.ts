@@ -60,6 +60,11 @@ const UNREACHED: Problem = {
 };
 
 async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+  const text = await callForText(method, path, body);
+  return (text ? JSON.parse(text) : undefined) as T;
+}
+
+async function callForText(method: string, path: string, body?: unknown): Promise<string> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
@@ -69,9 +74,8 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
   } catch {
     throw new ApiError(UNREACHED);
   }
-  if (response.status === 204) return undefined as T;
   const text = await response.text();
-  if (response.ok) return (text ? JSON.parse(text) : undefined) as T;
+  if (response.ok) return text;
   let problem: Problem;
   try {
     problem = JSON.parse(text) as Problem;
@@ -100,6 +104,7 @@ export const api = {
   removeProject: (id: string, version: number) => call<void>('DELETE', `/projects/${id}?version=${version}`),
   loadDemo: () => call<{ id: string }>('POST', '/projects/demo'),
   readFile: (id: string, document: unknown) => call<{ id: string }>('POST', `/projects/files?id=${id}`, document),
+  file: (project: string) => callForText('GET', `/projects/${project}/file`),
   workbench: (project: string) => call<Workbench>('GET', `/projects/${project}`),
   create: (project: string, kind: Kind, id: string, data: unknown, label: string) =>
     call<Versioned<unknown>>('POST', `/projects/${project}/${kind}`, { id, data, label }),

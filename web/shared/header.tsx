@@ -25,7 +25,7 @@ const Bar = styled.header`
   }
   @media ${phone} {
     flex-wrap: wrap;
-    padding: 0 8px;
+    padding: 6px 8px 0;
     gap: 4px;
   }
   @media print {

@@ -3,9 +3,9 @@ import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { Download, Plus, Trash2 } from 'lucide-react';
 import { drawPiece } from '../../core/drawing/index.js';
-import { writeProjectFile, type ProjectFile, type KeptPiece } from '../../core/formats/project-file.js';
 import { toMm } from '../../core/length/index.js';
 import { solve, type Solution } from '../../core/solution/index.js';
+import { api } from '../data/api.js';
 import { newCase, newId, newOpening, newStock } from '../data/defaults.js';
 import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
@@ -220,24 +220,13 @@ function StartButtons() {
 
 /** The shed: every piece of a project at one scale, with its state. */
 export function Shed() {
-  const { bench, saver } = useProject();
+  const { id, bench, saver } = useProject();
   const pieces = useSolved();
   const scope = useMemo(() => bench.records.pieces.map((p) => `pieces/${p.id}`), [bench.records.pieces]);
   const history = useHistory(scope);
   const save = async () => {
     await saver.settled();
-    const records = (kind: keyof typeof bench.records) => Object.fromEntries(bench.records[kind].map((r) => [r.id, r.data]));
-    const file = {
-      format: 'ruvok-project',
-      version: 1,
-      project: bench.project,
-      openings: records('openings'),
-      things: records('things'),
-      stock: records('stock'),
-      people: records('people'),
-      pieces: records('pieces') as Record<string, KeptPiece>,
-    } as ProjectFile;
-    download(`${fileName(bench.project.name)}.json`, 'application/json', writeProjectFile(file));
+    download(`${fileName(bench.project.name)}.json`, 'application/json', await api.file(id));
   };
   return (
     <>

@@ -1,0 +1,48 @@
+import { faultsIn } from '../../core/formats/validate.js';
+import { PieceSchema } from '../../core/piece/index.js';
+import { SettingsSchema } from '../../core/project/index.js';
+import { solve } from '../../core/solution/index.js';
+import { OpeningSchema } from '../../core/survey/index.js';
+import { StockSchema } from '../../core/stock/index.js';
+import { ThingSchema } from '../../core/things/index.js';
+import { newCase, newId, newOpening, newSettings, newStock, newThing } from './defaults.js';
+
+test.each([
+  ['Ink tub', [], 'ink-tub'],
+  ['Ink tub', ['ink-tub'], 'ink-tub-2'],
+  ['Ink tub', ['ink-tub', 'ink-tub-2'], 'ink-tub-3'],
+  ['  ¡Ölkanne! ', [], 'lkanne'],
+  ['***', [], 'new'],
+])('a new id for %s beside %o is %s', (word, taken, expected) => {
+  expect(newId(word, taken)).toBe(expected);
+});
+
+describe.each(['mm', 'in'] as const)('what one begins with, in %s', (unit) => {
+  test('is right by the schemas', () => {
+    expect(faultsIn(SettingsSchema, newSettings(unit))).toEqual([]);
+    expect(faultsIn(OpeningSchema, newOpening(unit))).toEqual([]);
+    expect(faultsIn(StockSchema, newStock(unit))).toEqual([]);
+    expect(faultsIn(ThingSchema, newThing(unit))).toEqual([]);
+  });
+
+  test.each([{ kind: 'opening', id: 'gap' }, { kind: 'contents' }, { kind: 'sizes' }] as const)(
+    'a case from %o can be worked out',
+    (from) => {
+      const piece = newCase(unit, 'sheet', from);
+      expect(faultsIn(PieceSchema, piece)).toEqual([]);
+      const workshop = {
+        settings: newSettings(unit),
+        openings: new Map([['gap', newOpening(unit)]]),
+        things: new Map(),
+        stock: new Map([['sheet', newStock(unit)]]),
+      };
+      const solution = solve(piece, workshop, {});
+      expect(solution.parts.length).toBeGreaterThanOrEqual(5);
+      const stops = solution.checks.filter((c) => c.severity === 'stop').map((c) => c.id);
+      // From contents nothing decides the size until something stands in it, which is said.
+      expect(stops).toEqual(
+        from.kind === 'contents' ? ['no-depth', 'no-width', 'no-height'] : from.kind === 'opening' ? ['stands-up'] : [],
+      );
+    },
+  );
+});

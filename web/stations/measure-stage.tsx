@@ -1,0 +1,227 @@
+import styled from 'styled-components';
+import { Plus } from 'lucide-react';
+import { toMm, type Length } from '../../core/length/index.js';
+import type { Opening } from '../../core/survey/index.js';
+import { usePrecision } from '../data/project.js';
+import { useBench, useOpening } from '../bench/bench.js';
+import { useSize } from '../bench/drawing.js';
+import { LengthField } from '../shared/length-field.js';
+import { Button, Faint, Grid, Row } from '../shared/ui.js';
+import { inkSoft, line, paper, wood } from '../theme/tokens.js';
+
+/** Narrower than this the fields stand in a list, since the drawing would be no larger than they are; px. */
+const NARROW = 620;
+
+const Board = styled.div`
+  position: relative;
+  flex: 1;
+  min-height: 460px;
+  > svg {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    height: 100%;
+  }
+`;
+
+const Spot = styled.div`
+  position: absolute;
+  width: 104px;
+  background: ${paper};
+  padding: 2px 4px 4px;
+  border: 1px solid ${line};
+  z-index: 1;
+  &:focus-within {
+    z-index: 5;
+  }
+`;
+
+interface ReadingSpot {
+  readonly label: string;
+  readonly value: Length | null;
+  readonly optional: boolean;
+  readonly x: number;
+  readonly y: number;
+  readonly with: (value: Length | null) => Opening;
+}
+
+function withReading(opening: Opening, list: 'widths' | 'heights' | 'depths', index: number, value: Length | null): Opening {
+  if (value === null) return { ...opening, [list]: opening[list].filter((_, i) => i !== index) };
+  return { ...opening, [list]: opening[list].map((r, i) => (i === index ? { ...r, value } : r)) };
+}
+
+/** The opening drawn with a field at each place a tape goes. */
+export function MeasureStage() {
+  const found = useOpening();
+  const { ref, size } = useSize();
+  const { solution, commitOpening, setDraft } = useBench();
+  const precision = usePrecision();
+  if (!found) {
+    return (
+      <Board ref={ref}>
+        <div style={{ padding: 40, maxWidth: 460 }}>
+          <h2>No opening yet</h2>
+          <p>
+            This piece stands free. Measure an opening at the left if it must fit a place; or put things into its spaces under Divide and
+            let them decide its size.
+          </p>
+        </div>
+      </Board>
+    );
+  }
+  const { id, opening } = found;
+  const width = Math.max(...opening.widths.map((r) => toMm(r.value)));
+  const height = Math.max(...opening.heights.map((r) => toMm(r.value)));
+  const room = { left: 140, right: 260, top: 56, bottom: 70 };
+  const scale = Math.max(0.01, Math.min((size.width - room.left - room.right) / width, (size.height - room.top - room.bottom) / height));
+  const [w, h] = [width * scale, height * scale];
+  const left = room.left + Math.max(0, (size.width - room.left - room.right - w) / 2);
+  const top = room.top + Math.max(0, (size.height - room.top - room.bottom - h) / 2);
+  const foot = top + h;
+
+  const spread = (count: number, i: number) => (count === 1 ? 0.5 : 0.08 + (0.84 * i) / (count - 1));
+  const spots: ReadingSpot[] = [
+    ...opening.widths.map((r, i) => ({
+      label: `Width, ${r.place}`,
+      value: r.value,
+      optional: opening.widths.length > 1,
+      x: left + w / 2 - 52,
+      y: top + h * spread(opening.widths.length, i) - 24,
+      with: (v: Length | null) => withReading(opening, 'widths', i, v),
+    })),
+    ...opening.heights.map((r, i) => ({
+      label: `Height, ${r.place}`,
+      value: r.value,
+      optional: opening.heights.length > 1,
+      x: i === 0 ? left - 116 : left + w + 12,
+      y: top + h * 0.3 + (i > 1 ? 60 * (i - 1) : 0),
+      with: (v: Length | null) => withReading(opening, 'heights', i, v),
+    })),
+    ...opening.depths.map((r, i) => ({
+      label: `Depth, ${r.place}`,
+      value: r.value,
+      optional: opening.depths.length > 1,
+      x: left + w + 126,
+      y: foot - 60 - i * 56,
+      with: (v: Length | null) => withReading(opening, 'depths', i, v),
+    })),
+    {
+      label: 'Diagonal, rising',
+      value: opening.diagonals?.rising ?? null,
+      optional: true,
+      x: left + w + 126,
+      y: top + 4,
+      with: (v) => withDiagonal(opening, 'rising', v),
+    },
+    {
+      label: 'Diagonal, falling',
+      value: opening.diagonals?.falling ?? null,
+      optional: true,
+      x: left + w + 126,
+      y: top + 62,
+      with: (v) => withDiagonal(opening, 'falling', v),
+    },
+  ];
+  const add = (list: 'widths' | 'heights' | 'depths', place: string) => {
+    const first = opening[list][0];
+    if (first) commitOpening(id, { ...opening, [list]: [...opening[list], { place, value: first.value }] }, 'Added a reading');
+  };
+  const piece = solution.shape.overall;
+  const pw = toMm(piece.width.value) * scale;
+  const ph = toMm(piece.height.value) * scale;
+  const field = (spot: ReadingSpot) => (
+    <LengthField
+      label={spot.label}
+      value={spot.value}
+      optional={spot.optional}
+      precision={precision}
+      onCommit={(value) => commitOpening(id, spot.with(value), `Measured ${spot.label.toLowerCase()}`)}
+      onDraft={(value) => setDraft(value === null ? null : { kind: 'opening', id, opening: spot.with(value) })}
+    />
+  );
+  if (size.width > 0 && size.width < NARROW) {
+    return (
+      <Board ref={ref}>
+        <Grid style={{ padding: 16 }}>
+          {spots.map((spot) => (
+            <div key={spot.label}>{field(spot)}</div>
+          ))}
+        </Grid>
+      </Board>
+    );
+  }
+  return (
+    <Board ref={ref}>
+      {size.width > 0 ? (
+        <>
+          <svg role="img" aria-label={`${opening.name} with the piece in it, to scale`}>
+            <path
+              d={`M${left - 40} ${foot}H${left}V${top}H${left + w}V${foot}H${left + w + 40}`}
+              fill="none"
+              stroke={inkSoft}
+              strokeWidth={2}
+            />
+            <rect
+              x={left + (w - pw) / 2}
+              y={foot - ph}
+              width={pw}
+              height={ph}
+              fill={wood}
+              fillOpacity={0.25}
+              stroke={inkSoft}
+              strokeDasharray="5 4"
+            />
+            {opening.obstacles.map((o) => (
+              <rect
+                key={o.id}
+                x={left + toMm(o.x) * scale}
+                y={foot - toMm((o.y + o.height) as Length) * scale}
+                width={toMm(o.width) * scale}
+                height={toMm(o.height) * scale}
+                fill="#bfc7c0"
+                stroke={inkSoft}
+              >
+                <title>{o.name}</title>
+              </rect>
+            ))}
+            <path d={`M${left} ${foot}L${left + w} ${top}M${left} ${top}L${left + w} ${foot}`} stroke={line} strokeDasharray="2 5" />
+            {opening.widths.map((_, i) => {
+              const y = top + h * spread(opening.widths.length, i);
+              return (
+                <path
+                  key={i}
+                  d={`M${left + 3} ${y}H${left + w - 3}M${left + 3} ${y - 5}V${y + 5}M${left + w - 3} ${y - 5}V${y + 5}`}
+                  stroke={inkSoft}
+                />
+              );
+            })}
+          </svg>
+          {spots.map((spot) => (
+            <Spot key={spot.label} style={{ left: spot.x, top: spot.y }}>
+              {field(spot)}
+            </Spot>
+          ))}
+          <Row style={{ position: 'absolute', left: 16, bottom: 12 }}>
+            <Button onPress={() => add('widths', `width ${opening.widths.length + 1}`)}>
+              <Plus aria-hidden /> Width
+            </Button>
+            <Button onPress={() => add('heights', `height ${opening.heights.length + 1}`)}>
+              <Plus aria-hidden /> Height
+            </Button>
+            <Button onPress={() => add('depths', `depth ${opening.depths.length + 1}`)}>
+              <Plus aria-hidden /> Depth
+            </Button>
+            <Faint>Measure a width at the top, the middle and the bottom. Empty a reading to take it out.</Faint>
+          </Row>
+        </>
+      ) : null}
+    </Board>
+  );
+}
+
+function withDiagonal(opening: Opening, which: 'rising' | 'falling', value: Length | null): Opening {
+  const { diagonals, ...rest } = opening;
+  if (value === null) return rest;
+  const other = diagonals ?? { rising: value, falling: value };
+  return { ...rest, diagonals: { ...other, [which]: value } };
+}

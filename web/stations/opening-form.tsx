@@ -1,0 +1,163 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { ZERO, inch, mm, type Length } from '../../core/length/index.js';
+import type { Obstacle, Opening } from '../../core/survey/index.js';
+import { usePrecision } from '../data/project.js';
+import { useBench } from '../bench/bench.js';
+import { LengthField } from '../shared/length-field.js';
+import { Button, Faint, Grid, Row, type Choice } from '../shared/ui.js';
+import { newId } from '../data/defaults.js';
+import { line } from '../theme/tokens.js';
+
+const OBSTACLES: readonly Choice<Obstacle['kind']>[] = [
+  { id: 'skirting', label: 'Skirting' },
+  { id: 'pipe', label: 'Pipe' },
+  { id: 'beam', label: 'Beam' },
+  { id: 'other', label: 'Something else' },
+];
+
+function newObstacle(kind: Obstacle['kind'], opening: Opening, unit: 'mm' | 'in'): Obstacle {
+  const s = (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
+  const width = Math.min(...opening.widths.map((r) => r.value)) as Length;
+  const height = Math.min(...opening.heights.map((r) => r.value)) as Length;
+  const id = newId(
+    kind,
+    opening.obstacles.map((o) => o.id),
+  );
+  const base = { id, kind, x: ZERO, y: ZERO, z: ZERO };
+  const size =
+    kind === 'skirting'
+      ? { width, height: s(95, 3.75), depth: s(18, 0.75) }
+      : kind === 'pipe'
+        ? { width: s(28, 1.125), height, depth: s(40, 1.5) }
+        : kind === 'beam'
+          ? { width, height: s(120, 4.75), depth: s(90, 3.5), y: (height - s(120, 4.75)) as Length }
+          : { width: s(100, 4), height: s(100, 4), depth: s(100, 4) };
+  const name = kind === 'other' ? 'Something in the way' : kind.charAt(0).toUpperCase() + kind.slice(1);
+  return { ...base, name, ...size };
+}
+
+/** What is left free round a piece in an opening, the room, and what is in the way. */
+export function OpeningForm({ id, opening }: { id: string; opening: Opening }) {
+  const { commitOpening, setDraft } = useBench();
+  const precision = usePrecision();
+  const save = (next: Opening, label: string) => commitOpening(id, next, label);
+  const draft = (next: Opening | null) => setDraft(next ? { kind: 'opening', id, opening: next } : null);
+  const slack = (part: keyof Opening['slack'], label: string) => (
+    <LengthField
+      label={label}
+      value={opening.slack[part]}
+      least={ZERO}
+      precision={precision}
+      onCommit={(value) =>
+        value !== null && save({ ...opening, slack: { ...opening.slack, [part]: value } }, `Left ${label.toLowerCase()} free`)
+      }
+      onDraft={(value) => draft(value === null ? null : { ...opening, slack: { ...opening.slack, [part]: value } })}
+    />
+  );
+  const without = <K extends 'ceiling' | 'door'>(key: K): Opening => {
+    const { [key]: gone, ...rest } = opening;
+    void gone;
+    return rest as Opening;
+  };
+  const door = (side: 'width' | 'height', value: Length | null) => {
+    if (value === null) return save(without('door'), 'Took the door out');
+    const now = opening.door ?? {
+      width: precision.unit === 'mm' ? mm(838) : inch(33),
+      height: precision.unit === 'mm' ? mm(1981) : inch(78),
+    };
+    save({ ...opening, door: { ...now, [side]: value } }, 'Measured the door');
+  };
+  return (
+    <>
+      <h3 style={{ marginTop: 12 }}>Left free</h3>
+      <Grid $columns={3}>
+        {slack('side', 'Each side')}
+        {slack('above', 'Above')}
+        {slack('behind', 'Behind')}
+      </Grid>
+      <h3 style={{ marginTop: 12 }}>The room</h3>
+      <Grid $columns={3}>
+        <LengthField
+          label="Ceiling"
+          optional
+          value={opening.ceiling ?? null}
+          precision={precision}
+          onCommit={(value) => save(value === null ? without('ceiling') : { ...opening, ceiling: value }, 'Measured the ceiling')}
+        />
+        <LengthField
+          label="Door, wide"
+          optional
+          value={opening.door?.width ?? null}
+          precision={precision}
+          onCommit={(value) => door('width', value)}
+        />
+        <LengthField
+          label="Door, high"
+          optional
+          value={opening.door?.height ?? null}
+          precision={precision}
+          onCommit={(value) => door('height', value)}
+        />
+      </Grid>
+      <h3 style={{ marginTop: 12 }}>In the way</h3>
+      {opening.obstacles.length === 0 ? <Faint>Skirting, pipes, beams: nothing so far.</Faint> : null}
+      {opening.obstacles.map((o) => (
+        <ObstacleForm
+          key={o.id}
+          obstacle={o}
+          onChange={(next, label) =>
+            save({ ...opening, obstacles: opening.obstacles.flatMap((p) => (p.id === o.id ? (next ? [next] : []) : [p])) }, label)
+          }
+        />
+      ))}
+      <div style={{ marginTop: 6 }}>
+        <Row>
+          {OBSTACLES.map((o) => (
+            <Button
+              key={o.id}
+              onPress={() =>
+                save(
+                  { ...opening, obstacles: [...opening.obstacles, newObstacle(o.id, opening, precision.unit)] },
+                  `Added ${o.label.toLowerCase()}`,
+                )
+              }
+            >
+              <Plus aria-hidden /> {o.label}
+            </Button>
+          ))}
+        </Row>
+      </div>
+    </>
+  );
+}
+
+function ObstacleForm({ obstacle, onChange }: { obstacle: Obstacle; onChange: (next: Obstacle | null, label: string) => void }) {
+  const precision = usePrecision();
+  const field = (key: 'x' | 'y' | 'z' | 'width' | 'height' | 'depth', label: string) => (
+    <LengthField
+      label={label}
+      value={obstacle[key]}
+      precision={precision}
+      {...(key.length === 1 ? { least: ZERO } : {})}
+      onCommit={(value) => value !== null && onChange({ ...obstacle, [key]: value }, `Measured ${obstacle.name}`)}
+    />
+  );
+  return (
+    <div style={{ borderBottom: `1px solid ${line}`, padding: '6px 0' }}>
+      <Row style={{ justifyContent: 'space-between' }}>
+        <strong>{obstacle.name}</strong>
+        <Button data-quiet aria-label={`Take ${obstacle.name} out`} onPress={() => onChange(null, `Took out ${obstacle.name}`)}>
+          <Trash2 aria-hidden />
+        </Button>
+      </Row>
+      <Grid $columns={3}>
+        {field('width', 'Wide')}
+        {field('height', 'High')}
+        {field('depth', 'Deep')}
+        {field('x', 'From left')}
+        {field('y', 'From floor')}
+        {field('z', 'Off the wall')}
+      </Grid>
+    </div>
+  );
+}
