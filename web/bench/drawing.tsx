@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type DragEvent, type ReactNode } from 'react';
+import { useEffect, useMemo, useRef, useState, type DragEvent, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { drawPiece, type Drawing as DrawingData, type PlainShape, type View } from '../../core/drawing/index.js';
 import { toMm, type Length } from '../../core/length/index.js';
@@ -222,12 +222,12 @@ export function PieceStage({ view, contents, tapes, person, onRules, onDropThing
   const { solution, space, selection, select, setDraft, commit, piece } = useBench();
   const precision = usePrecision();
   const { ref, size } = useSize();
-  const full = drawPiece(solution, view, space);
+  const full = useMemo(() => drawPiece(solution, view, space), [solution, view, space]);
   const drawing = contents ? full : { ...full, shapes: full.shapes.filter((s) => s.of.kind !== 'thing') };
   const withPerson = person ? { ...drawing, width: drawing.width + 620, height: Math.max(drawing.height, person.height) } : drawing;
   const at = placing(withPerson, size.width, size.height, tapes);
-  const upright = tapeThrough(solution, space, view === 'top' ? 'deep' : 'up');
-  const along = tapeThrough(solution, space, view === 'side' ? 'deep' : 'across');
+  const upright = useMemo(() => tapeThrough(solution, space, view === 'top' ? 'deep' : 'up'), [solution, space, view]);
+  const along = useMemo(() => tapeThrough(solution, space, view === 'side' ? 'deep' : 'across'), [solution, space, view]);
   const shared = {
     precision,
     selection,

@@ -180,6 +180,10 @@ describe('members and rules', () => {
     expect(play([{ kind: 'add' }], atGap, { ...context, lines, axis: 'deep' }).commits).toEqual([]);
   });
 
+  test('what is selected after Delete is the space before the shelf', () => {
+    expect(play([{ kind: 'remove' }], atShelf).effects.at(-1)).toEqual({ kind: 'select', id: 'in-1' });
+  });
+
   test('Delete takes a shelf out and stays on the tape; a gap is not taken out', () => {
     expect(play([{ kind: 'remove' }], atShelf)).toMatchObject({
       state: { focus: 1 },

@@ -142,9 +142,12 @@ function add(state: TapeState, context: TapeContext): TapeStep {
 function remove(state: TapeState, context: TapeContext): TapeStep {
   const line = context.lines[state.focus];
   if (line?.kind !== 'wood' || line.node === undefined) return { state, effects: [] };
+  // What was selected goes away, so the line before it is selected in its place.
+  const before = context.lines[state.focus - 1];
+  const selects: TapeEffect[] = before ? [{ kind: 'select', id: before.selects }] : [];
   return {
     state: { focus: Math.max(0, state.focus - 1), mode: WALK },
-    effects: [{ kind: 'commit', edit: { kind: 'drop', member: line.node }, label: `Took out ${line.label}` }],
+    effects: [{ kind: 'commit', edit: { kind: 'drop', member: line.node }, label: `Took out ${line.label}` }, ...selects],
   };
 }
 
