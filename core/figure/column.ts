@@ -60,8 +60,6 @@ function working(figure: Figure<Unit>): SumLine[] {
       const above = working(op.of);
       return [...above, ...(above.length > 1 ? [line('=', op.of, 'each, exactly')] : [])];
     }
-    case 'formula':
-      return op.of.map((f) => line('', f));
   }
 }
 
@@ -85,8 +83,6 @@ function answerLabel(figure: Figure<Unit>): string {
       return 'the greatest of them';
     case 'set':
       return op.note;
-    case 'formula':
-      return op.name;
     default:
       return figure.label ?? '';
   }

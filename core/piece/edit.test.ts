@@ -1,6 +1,6 @@
 import { mm } from '../length/index.js';
 import { divided, piece, space } from '../testing/samples.js';
-import { EditError, applyEdit, depthOf, findMember, findSpace, type Piece, type PieceEdit } from './index.js';
+import { EditError, applyEdit, findMember, findSpace, type Piece, type PieceEdit } from './index.js';
 
 const shelves = piece(divided('s', 'up', 3));
 
@@ -62,7 +62,6 @@ test('splitting keeps the things in the first part', () => {
   });
   expect(findSpace(p.interior, 'a')?.space.things).toEqual([{ thing: 'tin', count: 4 }]);
   expect(p.interior.things).toEqual([]);
-  expect(depthOf(p.interior)).toBe(1);
 });
 
 test('even makes all spaces share, with more members or fewer', () => {

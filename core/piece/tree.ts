@@ -44,10 +44,3 @@ export function* dividingMembersOf(root: Space): Generator<{ owner: Space; membe
     for (const [index, member] of (space.split?.members ?? []).entries()) yield { owner: space, member, index };
   }
 }
-
-/** How deep an interior is divided. */
-export function depthOf(root: Space): number {
-  let deepest = 0;
-  for (const { depth } of spacesOf(root)) deepest = Math.max(deepest, depth);
-  return deepest;
-}

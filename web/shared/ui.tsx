@@ -9,7 +9,6 @@ import {
   Popover,
   Select as AriaSelect,
   SelectValue,
-  Switch as AriaSwitch,
   type CheckboxProps,
   type SelectProps,
 } from 'react-aria-components';
@@ -305,5 +304,3 @@ export const Scroll = styled.div`
   overflow-x: auto;
   background: ${film};
 `;
-
-export { AriaSwitch as Switch };

@@ -1,7 +1,6 @@
 /** The colours and measures of the interface; each is used for one thing. */
 export const ink = '#17211c';
 export const inkSoft = '#4a564f';
-export const inkFaint = '#67736c';
 export const film = '#ecefe9';
 export const paper = '#f9fbf6';
 export const line = '#c9d0c8';
@@ -12,10 +11,8 @@ export const woodDark = '#c79d66';
 export const ghost = '#d9e2dc';
 export const ghostEdge = '#9aa8a0';
 export const red = '#b3261a';
-export const redPale = '#f6d9d3';
 export const amber = '#8f5400';
 export const green = '#1d6b38';
 export const link = '#1b5aa8';
 
 export const phone = '(max-width: 860px)';
-export const quick = '160ms';
