@@ -126,7 +126,7 @@ function obstacles(context: PlaceContext): Check[] {
 /** Whether the case can be tipped upright when it was built lying down. */
 function standsUp({ piece, shape, openingId, opening }: PlaceContext): Check {
   const height = shape.caseHeight.value;
-  const diagonal = hypot(height, shape.overall.depth.value);
+  const diagonal = shape.diagonal.value;
   const room = standingHeight(openingId, opening).value;
   const about = { kind: 'piece' } as const;
   if (diagonal <= room) {

@@ -60,6 +60,8 @@ function working(figure: Figure<Unit>): SumLine[] {
       const above = working(op.of);
       return [...above, ...(above.length > 1 ? [line('=', op.of, 'each, exactly')] : [])];
     }
+    case 'formula':
+      return op.of.map((f) => line('', f));
   }
 }
 
@@ -83,6 +85,8 @@ function answerLabel(figure: Figure<Unit>): string {
       return 'the greatest of them';
     case 'set':
       return op.note;
+    case 'formula':
+      return op.name;
     default:
       return figure.label ?? '';
   }

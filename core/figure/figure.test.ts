@@ -77,6 +77,15 @@ test('least and greatest keep all they were picked from', () => {
   expect(Figure.least(readings.slice(0, 1))).toBe(readings[0]);
 });
 
+test('a formula shows what it was worked out from, and is named', () => {
+  const diagonal = Figure.formula('length', 'across the corners', [size('height', mm(2091)), size('depth', mm(326))], mm(2116.26015));
+  expect(columnSum(diagonal).map((l) => [l.sign, toMm(l.figure.amount as Length), l.label])).toEqual([
+    ['', 2091, 'height'],
+    ['', 326, 'depth'],
+    ['=', 2116.26015, 'across the corners'],
+  ]);
+});
+
 test('misuse is an error', () => {
   expect(() => Figure.sum([])).toThrow(RangeError);
   expect(() => Figure.leaf('mass', 3, 'tub').value).toThrow(TypeError);

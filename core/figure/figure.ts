@@ -18,7 +18,8 @@ export type Operation =
   | { readonly kind: 'plus' | 'minus'; readonly left: AnyFigure; readonly right: AnyFigure }
   | { readonly kind: 'times' | 'over'; readonly of: AnyFigure; readonly by: number; readonly note?: string }
   | { readonly kind: 'least' | 'greatest'; readonly of: readonly AnyFigure[] }
-  | { readonly kind: 'set'; readonly of: AnyFigure; readonly note: string };
+  | { readonly kind: 'set'; readonly of: AnyFigure; readonly note: string }
+  | { readonly kind: 'formula'; readonly name: string; readonly of: readonly AnyFigure[] };
 
 /**
  * A value and how it came about. Figures are built by the arithmetic itself, so what is
@@ -55,6 +56,11 @@ export class Figure<U extends Unit = 'length'> {
   /** The greatest of some figures. @throws RangeError for none at all */
   static greatest<U extends Unit>(figures: readonly Figure<U>[]): Figure<U> {
     return Figure.pick('greatest', figures, Math.max);
+  }
+
+  /** A figure that a named formula gave from others; the amount is worked out by the caller. */
+  static formula<U extends Unit>(unit: U, name: string, of: readonly AnyFigure[], amount: number): Figure<U> {
+    return new Figure(unit, amount, { kind: 'formula', name, of }, undefined);
   }
 
   private static some<U extends Unit>(figures: readonly Figure<U>[]): readonly [Figure<U>, ...Figure<U>[]] {

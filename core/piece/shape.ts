@@ -68,6 +68,8 @@ export interface Shape {
   readonly overall: { readonly width: Figure; readonly height: Figure; readonly depth: Figure };
   /** The height of the case without a loose plinth. */
   readonly caseHeight: Figure;
+  /** Across the corners of the case, from the foot of its rear to the top of its front: what it needs to be tipped upright. */
+  readonly diagonal: Figure;
   readonly spaces: ReadonlyMap<string, PlacedSpace>;
   readonly runs: ReadonlyMap<string, PlacedRun>;
   readonly members: readonly Member[];

@@ -20,6 +20,10 @@ export function OverallSums() {
           </div>
         );
       })}
+      <h2>
+        Across its corners: <LengthText value={solution.shape.diagonal.value} precision={precision} />
+      </h2>
+      <Sum figure={solution.shape.diagonal} precision={precision} answer="across its corners" />
     </section>
   );
 }

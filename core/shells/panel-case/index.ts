@@ -1,5 +1,5 @@
-import { say } from '../../figure/index.js';
-import { ZERO } from '../../length/index.js';
+import { Figure, say } from '../../figure/index.js';
+import { ZERO, hypot } from '../../length/index.js';
 import { divide } from '../../interiors/divide.js';
 import { dividingMembers } from '../../interiors/dividing.js';
 import type { Feature, Joint, Member, Piece, Shape, ShapeProblem } from '../../piece/index.js';
@@ -15,6 +15,11 @@ function withCuts(members: readonly Member[], cuts: ReadonlyMap<string, readonly
     const own = cuts.get(member.id);
     return own ? { ...member, features: [...member.features, ...own.flatMap((cut) => cut(member))] } : member;
   });
+}
+
+/** The diagonal of a case seen from the side (Pythagoras). */
+function diagonalOf(height: Figure, depth: Figure): Figure {
+  return Figure.formula('length', 'across the corners, √(height² + depth²)', [height, depth], hypot(height.value, depth.value));
 }
 
 function bottomOverToe(piece: Piece): ShapeProblem[] {
@@ -44,6 +49,7 @@ export function shapePanelCase(piece: Piece, workshop: Workshop): Shape {
   const overall = { width: envelope.width, height: envelope.height, depth: envelope.depth };
   const caseHeight =
     piece.base.kind === 'plinth' ? envelope.height.minus(envelope.baseHeight).named('height of the case') : envelope.height;
+  const diagonal = diagonalOf(caseHeight, envelope.depth);
   const { inside, start } = envelope;
   if (inside.width.value <= ZERO || inside.height.value <= ZERO || inside.depth.value <= piece.shelves.setback) {
     const shallow: ShapeProblem[] =
@@ -61,6 +67,7 @@ export function shapePanelCase(piece: Piece, workshop: Workshop): Shape {
     return {
       overall,
       caseHeight,
+      diagonal,
       spaces: new Map(),
       runs: new Map(),
       members: [],
@@ -92,6 +99,7 @@ export function shapePanelCase(piece: Piece, workshop: Workshop): Shape {
   return {
     overall,
     caseHeight,
+    diagonal,
     spaces: divided.spaces,
     runs: divided.runs,
     members: withCuts([...shell.members, ...dividing.map((d) => d.member), ...carried.members], cuts),
