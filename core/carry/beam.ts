@@ -75,16 +75,19 @@ interface Element {
 const SAME = 1e-9;
 
 function nodesOf(spec: BeamSpec): number[] {
-  const places = [
-    0,
-    spec.length,
-    ...spec.supports.map((s) => s.x),
-    ...spec.points.map((p) => p.x),
-    ...spec.lines.flatMap((l) => [l.from, l.to]),
-    ...spec.stretches.map((s) => s.to),
-  ].map((x) => Math.min(Math.max(x, 0), spec.length));
+  const { length } = spec;
+  const places = [0, length];
+  const put = (x: number) => places.push(Math.min(Math.max(x, 0), length));
+  for (const s of spec.supports) put(s.x);
+  for (const p of spec.points) put(p.x);
+  for (const l of spec.lines) {
+    put(l.from);
+    put(l.to);
+  }
+  for (const s of spec.stretches) put(s.to);
   places.sort((a, b) => a - b);
-  return places.filter((x, i) => i === 0 || x - (places[i - 1] as number) > SAME * Math.max(1, spec.length));
+  const apart = SAME * Math.max(1, length);
+  return places.filter((x, i) => i === 0 || x - (places[i - 1] as number) > apart);
 }
 
 function elementsOf(spec: BeamSpec, nodes: readonly number[]): Element[] {

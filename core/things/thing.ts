@@ -50,11 +50,23 @@ function distinct(stances: readonly Stance[]): readonly Stance[] {
   });
 }
 
+// A thing is asked for its ways on every keystroke, and never changes itself.
+const known = new WeakMap<Thing, readonly Stance[]>();
+
 /**
  * The ways a thing may be put down, in the order they are tried. Upright things keep their
  * height and may be turned; lying things put a side down; a cylinder lies along or across.
  */
 export function stancesOf(thing: Thing): readonly Stance[] {
+  let stances = known.get(thing);
+  if (!stances) {
+    stances = waysDown(thing);
+    known.set(thing, stances);
+  }
+  return stances;
+}
+
+function waysDown(thing: Thing): readonly Stance[] {
   const { shape, wayUp } = thing;
   const stance = (width: Length, height: Length, depth: Length, round = false): Stance => ({ width, height, depth, round });
   if (shape.kind === 'cylinder') {
