@@ -39,6 +39,18 @@ export interface BenchValue {
 
 const BenchContext = createContext<BenchValue | null>(null);
 
+/** What of the bench stays the same while something is typed or dragged. */
+export type SettledBench = Pick<BenchValue, 'pieceId' | 'piece' | 'workshop' | 'settled' | 'setDraft' | 'commit' | 'commitOpening'>;
+
+const SettledContext = createContext<SettledBench | null>(null);
+
+/** The settled part of the bench, for large forms that must not be drawn anew on every keystroke. */
+export function useSettledBench(): SettledBench {
+  const value = useContext(SettledContext);
+  if (!value) throw new Error('useSettledBench is used without a piece');
+  return value;
+}
+
 /** The piece on the bench. */
 export function useBench(): BenchValue {
   const value = useContext(BenchContext);
@@ -115,6 +127,10 @@ export function BenchProvider({ pieceId, children }: { pieceId: string; children
       change.target === 'piece' ? commit(change.edit, label) : commitOpening(change.id, change.opening, label),
     [commit, commitOpening],
   );
+  const still = useMemo<SettledBench>(
+    () => ({ pieceId, piece, workshop, settled, setDraft, commit, commitOpening }),
+    [pieceId, piece, workshop, settled, commit, commitOpening],
+  );
   const value: BenchValue = {
     pieceId,
     piece,
@@ -132,7 +148,11 @@ export function BenchProvider({ pieceId, children }: { pieceId: string; children
     select,
     space,
   };
-  return <BenchContext.Provider value={value}>{children}</BenchContext.Provider>;
+  return (
+    <SettledContext.Provider value={still}>
+      <BenchContext.Provider value={value}>{children}</BenchContext.Provider>
+    </SettledContext.Provider>
+  );
 }
 
 /** The opening of the piece on the bench, with its id. */

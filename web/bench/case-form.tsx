@@ -1,10 +1,11 @@
+import { memo } from 'react';
 import type { Back, Base, Fix, Piece } from '../../core/piece/index.js';
 import { ZERO, inch, mm, type Length } from '../../core/length/index.js';
 import type { Rounding } from '../../core/run/index.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { Grid, Section, Select, Tick, type Choice } from '../shared/ui.js';
-import { useBench } from './bench.js';
+import { useSettledBench } from './bench.js';
 
 type Patch = Partial<Omit<Piece, 'interior' | 'shell'>>;
 
@@ -47,8 +48,8 @@ function backOf(kind: Back['kind'], unit: 'mm' | 'in'): Back {
 }
 
 /** How the case is made: base, back, corners, shelves, edges, stock, and how it is brought to the grid. */
-export function CaseForm() {
-  const { piece, commit, setDraft, workshop } = useBench();
+export const CaseForm = memo(function CaseForm() {
+  const { piece, commit, setDraft, workshop } = useSettledBench();
   const { bench } = useProject();
   const precision = usePrecision();
   const { unit } = precision;
@@ -180,4 +181,4 @@ export function CaseForm() {
       </Grid>
     </Section>
   );
-}
+});

@@ -119,7 +119,8 @@ export function Shapes({
               }
             : {}),
         };
-        const title = <title>{shape.of.label}</title>;
+        // One name for a block of equal things is enough, and keeps large drawings light.
+        const title = drawing.shapes[i - 1]?.of.id === shape.of.id ? null : <title>{shape.of.label}</title>;
         if (shape.kind === 'circle') {
           return (
             <circle key={i} cx={at.left + shape.cx * at.scale} cy={at.foot - shape.cy * at.scale} r={shape.r * at.scale} {...props}>

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Link, useLocation } from 'react-router';
 import styled from 'styled-components';
 import { Redo2, Undo2 } from 'lucide-react';
@@ -151,7 +152,7 @@ export interface HeaderPiece {
 }
 
 /** Switches how lengths are written here; nothing that is stored changes. */
-function UnitSwitch() {
+const UnitSwitch = memo(function UnitSwitch() {
   const { precision, setPrecision } = useProject();
   const units: readonly LengthUnit[] = ['in', 'mm'];
   const steps = PRECISIONS[precision.unit];
@@ -179,7 +180,7 @@ function UnitSwitch() {
       </div>
     </>
   );
-}
+});
 
 /** The bar along the top: where one is, the stations of a piece, undo, and units. */
 export function Header({ piece, history }: { piece?: HeaderPiece; history?: ReturnType<typeof useHistory> }) {
