@@ -40,7 +40,7 @@ export interface BenchValue {
 const BenchContext = createContext<BenchValue | null>(null);
 
 /** What of the bench stays the same while something is typed or dragged. */
-export type SettledBench = Pick<BenchValue, 'pieceId' | 'piece' | 'workshop' | 'settled' | 'setDraft' | 'commit' | 'commitOpening'>;
+export type SettledBench = Omit<BenchValue, 'solution' | 'draft' | 'moved' | 'lookedAt'>;
 
 const SettledContext = createContext<SettledBench | null>(null);
 
@@ -128,26 +128,11 @@ export function BenchProvider({ pieceId, children }: { pieceId: string; children
     [commit, commitOpening],
   );
   const still = useMemo<SettledBench>(
-    () => ({ pieceId, piece, workshop, settled, setDraft, commit, commitOpening }),
-    [pieceId, piece, workshop, settled, commit, commitOpening],
+    () => ({ pieceId, piece, workshop, settled, setDraft, commit, commitOpening, applyChange, selection, select, space }),
+    [pieceId, piece, workshop, settled, commit, commitOpening, applyChange, selection, select, space],
   );
-  const value: BenchValue = {
-    pieceId,
-    piece,
-    workshop,
-    solution,
-    settled,
-    draft,
-    setDraft,
-    commit,
-    commitOpening,
-    applyChange,
-    moved,
-    lookedAt: () => setMoved([]),
-    selection,
-    select,
-    space,
-  };
+  const lookedAt = useCallback(() => setMoved([]), []);
+  const value = useMemo<BenchValue>(() => ({ ...still, solution, draft, moved, lookedAt }), [still, solution, draft, moved, lookedAt]);
   return (
     <SettledContext.Provider value={still}>
       <BenchContext.Provider value={value}>{children}</BenchContext.Provider>

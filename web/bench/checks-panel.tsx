@@ -1,15 +1,14 @@
-import { useState } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { writeSentence } from '../../core/figure/index.js';
 import type { Check, Fix } from '../../core/checks/index.js';
-import { applyEdit } from '../../core/piece/index.js';
-import { compare, solve } from '../../core/solution/index.js';
+import { compare } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
 import { StateMark, severityWord } from '../shared/state-mark.js';
 import { Button, Faint } from '../shared/ui.js';
 import { line as rule } from '../theme/tokens.js';
-import { useBench } from './bench.js';
+import { useBench, useSettledBench } from './bench.js';
 import { MovedList } from './moved.js';
 
 const List = styled.ul`
@@ -48,13 +47,18 @@ const Sentence = styled.button`
   }
 `;
 
+/** What a way to mend something would change, while the bench shows it. */
+function FixChanges() {
+  const { settled, solution } = useBench();
+  return <MovedList moved={compare(settled, solution)} most={4} />;
+}
+
 /** A way to mend something: looked at on the drawing first, then used. */
-function FixRow({ fix, name }: { fix: Fix; name: string }) {
-  const { applyChange, setDraft, draft, piece, workshop, settled } = useBench();
+function FixRow({ fix, name, looking }: { fix: Fix; name: string; looking: boolean }) {
+  const { applyChange, setDraft } = useSettledBench();
   const precision = usePrecision();
   const [open, setOpen] = useState(false);
   const label = writeSentence(fix.label, precision);
-  const shown = open && draft?.look === true;
   const look = () => {
     setOpen(true);
     setDraft(
@@ -67,7 +71,7 @@ function FixRow({ fix, name }: { fix: Fix; name: string }) {
     setOpen(false);
     setDraft(null);
   };
-  if (!shown) {
+  if (!open || !looking) {
     return (
       <li>
         <Button onPress={look} aria-label={`${label}: look at it first. ${name}`} style={{ textAlign: 'left' }}>
@@ -76,14 +80,10 @@ function FixRow({ fix, name }: { fix: Fix; name: string }) {
       </li>
     );
   }
-  const after =
-    fix.change.target === 'piece'
-      ? solve(applyEdit(piece, fix.change.edit), workshop, settled.letters)
-      : solve(piece, { ...workshop, openings: new Map(workshop.openings).set(fix.change.id, fix.change.opening) }, settled.letters);
   return (
     <li>
       <strong>{label}</strong>
-      <MovedList moved={compare(settled, after)} most={4} />
+      <FixChanges />
       <div style={{ display: 'flex', gap: 6 }}>
         <Button data-main autoFocus onPress={() => (setOpen(false), applyChange(fix.change, label.slice(0, 150)))}>
           Do it
@@ -101,18 +101,29 @@ function CheckLink({ check }: { check: Check }) {
   return <Link to={`/p/${project}/pieces/${piece}/carry?at=${encodeURIComponent(check.remedyFor)}`}>Ways to stiffen it</Link>;
 }
 
-const FOLDED = 3;
+/** How many are shown before the rest is asked for. */
+const FIRST = { open: 12, good: 3 };
 
-/** The checks of the piece, worst first; those that are fine are folded. */
+/** The checks of the piece, worst first. The figures that are typed are painted before them. */
 export function ChecksPanel() {
-  const { solution, settled, draft, select } = useBench();
+  const { solution, settled, draft } = useBench();
+  const looking = draft?.look === true;
+  // While a fix is looked at, the checks stay as they are, so that it can be done or left.
+  const checks = useDeferredValue(looking ? settled.checks : solution.checks);
+  return <CheckList checks={checks} looking={looking} />;
+}
+
+/** Checks, worst first; those that are fine are folded. */
+const CheckList = memo(function CheckList({ checks, looking }: { checks: readonly Check[]; looking: boolean }) {
+  const { select } = useSettledBench();
   const precision = usePrecision();
   const [all, setAll] = useState(false);
-  // While a fix is looked at, the checks stay as they are, so that it can be done or left.
-  const { checks } = draft?.look ? settled : solution;
   const open = checks.filter((c) => c.severity !== 'good');
   const good = checks.filter((c) => c.severity === 'good');
-  const shown = [...open, ...(all ? good : good.slice(0, FOLDED))];
+  const shown = all ? [...open, ...good] : [...open.slice(0, FIRST.open), ...good.slice(0, FIRST.good)];
+  const moreOpen = Math.max(0, open.length - FIRST.open);
+  const moreGood = Math.max(0, good.length - FIRST.good);
+  const more = [...(moreOpen > 0 ? [`${moreOpen} more to look at`] : []), ...(moreGood > 0 ? [`${moreGood} more are fine`] : [])];
   const pick = (check: Check) => 'id' in check.about && select(check.about.id);
   return (
     <section aria-label="Checks on this piece">
@@ -133,7 +144,7 @@ export function ChecksPanel() {
               {check.fixes.length > 0 ? (
                 <Fixes>
                   {check.fixes.map((fix, i) => (
-                    <FixRow key={i} fix={fix} name={`For: ${writeSentence(check.sentence, precision)}`} />
+                    <FixRow key={i} fix={fix} looking={looking} name={`For: ${writeSentence(check.sentence, precision)}`} />
                   ))}
                 </Fixes>
               ) : null}
@@ -141,11 +152,11 @@ export function ChecksPanel() {
           </li>
         ))}
       </List>
-      {good.length > FOLDED ? (
+      {more.length > 0 ? (
         <Button data-quiet onPress={() => setAll(!all)}>
-          {all ? 'Fewer' : `${good.length - FOLDED} more are fine`}
+          {all ? 'Fewer' : more.join(', ')}
         </Button>
       ) : null}
     </section>
   );
-}
+});

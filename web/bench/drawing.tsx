@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState, type DragEvent, type ReactNode } from 'react';
+import { memo, useEffect, useMemo, useRef, useState, type DragEvent, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { drawPiece, type Drawing as DrawingData, type PlainShape, type View } from '../../core/drawing/index.js';
 import { toMm, type Length } from '../../core/length/index.js';
@@ -82,12 +82,63 @@ const FILL: Readonly<Record<string, string>> = {
   back: '#cdb48a',
 };
 
-function shapeStyle(shape: PlainShape, selected: boolean, role: string) {
-  if (shape.of.kind === 'thing') return { fill: ghost, stroke: ghostEdge, strokeWidth: 1, fillOpacity: 0.85 };
-  if (shape.of.kind === 'space')
-    return { fill: selected ? tapePale : paper, stroke: selected ? tapeYellow : 'none', strokeWidth: selected ? 3 : 0 };
-  if (shape.hidden) return { fill: 'none', stroke: ink, strokeWidth: 1, strokeDasharray: '4 3', opacity: 0.5 };
+function shapeStyle(kind: PlainShape['of']['kind'], hidden: boolean, selected: boolean, role: string) {
+  if (kind === 'thing') return { fill: ghost, stroke: ghostEdge, strokeWidth: 1, fillOpacity: 0.85 };
+  if (kind === 'space') return { fill: selected ? tapePale : paper, stroke: selected ? tapeYellow : 'none', strokeWidth: selected ? 3 : 0 };
+  if (hidden) return { fill: 'none', stroke: ink, strokeWidth: 1, strokeDasharray: '4 3', opacity: 0.5 };
   return { fill: selected ? tapeYellow : (FILL[role] ?? wood), stroke: ink, strokeWidth: selected ? 2 : 1.1 };
+}
+
+/** The outline of a shape on the stage, as the path of an SVG, px. */
+function outline(shape: PlainShape, { left, foot, scale }: Placing): string {
+  const at = (n: number) => n.toFixed(2);
+  if (shape.kind === 'circle') {
+    const r = at(shape.r * scale);
+    return `M${at(left + (shape.cx - shape.r) * scale)} ${at(foot - shape.cy * scale)}a${r} ${r} 0 1 0 ${at(2 * shape.r * scale)} 0a${r} ${r} 0 1 0 ${at(-2 * shape.r * scale)} 0z`;
+  }
+  const [x, y] = [left + shape.x * scale, foot - (shape.y + shape.height) * scale];
+  return `M${at(x)} ${at(y)}H${at(x + shape.width * scale)}V${at(y + shape.height * scale)}H${at(x)}z`;
+}
+
+interface Drawn {
+  readonly of: PlainShape['of'];
+  readonly hidden: boolean;
+  d: string;
+}
+
+/** The shapes as they are drawn: a block of equal things is one outline, which keeps large drawings light. */
+function drawn(drawing: DrawingData, at: Placing): readonly Drawn[] {
+  const all: Drawn[] = [];
+  for (const shape of drawing.shapes) {
+    const last = all.at(-1);
+    if (shape.of.kind === 'thing' && last?.of.id === shape.of.id) last.d += outline(shape, at);
+    else all.push({ of: shape.of, hidden: shape.hidden, d: outline(shape, at) });
+  }
+  return all;
+}
+
+/** One outline, drawn anew only when it looks other than before. */
+const ShapeMark = memo(function ShapeMark({
+  d,
+  kind,
+  id,
+  label,
+  hidden,
+  selected,
+  role,
+}: Pick<Drawn, 'd' | 'hidden'> & PlainShape['of'] & { readonly selected: boolean; readonly role: string }) {
+  return (
+    <path d={d} {...shapeStyle(kind, hidden, selected, role)} data-of={`${kind}:${id}`}>
+      <title>{label}</title>
+    </path>
+  );
+});
+
+/** What the shape under the pointer stands for; of a thing, the space it stands in. */
+function pointedAt(event: { readonly target: EventTarget }): { readonly kind: string; readonly id: string } | null {
+  const [, kind, id] = /^(\w+):(.*)$/.exec((event.target as Element).closest('[data-of]')?.getAttribute('data-of') ?? '') ?? [];
+  if (!kind || id === undefined) return null;
+  return { kind, id: kind === 'thing' ? (id.split('/')[0] as string) : id };
 }
 
 /** The shapes of a drawing; a click picks what a shape stands for. */
@@ -101,46 +152,27 @@ export function Shapes({
   onDropThing?: (space: string, thing: string) => void;
 }) {
   const { selection, select, solution } = useBench();
-  const roles = new Map(solution.shape.members.map((m) => [m.id, m.role as string]));
-  const pick = (shape: PlainShape) => select(shape.of.kind === 'thing' ? (shape.of.id.split('/')[0] as string) : shape.of.id);
+  const roles = useMemo(() => new Map(solution.shape.members.map((m) => [m.id, m.role as string])), [solution]);
+  const spaceUnder = (event: DragEvent) => {
+    const found = pointedAt(event);
+    return found && found.kind !== 'member' ? found.id : null;
+  };
   return (
-    <g>
-      {drawing.shapes.map((shape, i) => {
-        const selected = shape.of.id === selection;
-        const props = {
-          ...shapeStyle(shape, selected, roles.get(shape.of.id) ?? ''),
-          onClick: () => pick(shape),
-          style: { cursor: 'pointer' },
-          'data-of': `${shape.of.kind}:${shape.of.id}`,
-          ...(shape.of.kind === 'space' || shape.of.kind === 'thing'
-            ? {
-                onDragOver: (e: DragEvent) => onDropThing && e.preventDefault(),
-                onDrop: (e: DragEvent) => onDropThing?.(shape.of.id.split('/')[0] as string, e.dataTransfer.getData('text/ruvok-thing')),
-              }
-            : {}),
-        };
-        // One name for a block of equal things is enough, and keeps large drawings light.
-        const title = drawing.shapes[i - 1]?.of.id === shape.of.id ? null : <title>{shape.of.label}</title>;
-        if (shape.kind === 'circle') {
-          return (
-            <circle key={i} cx={at.left + shape.cx * at.scale} cy={at.foot - shape.cy * at.scale} r={shape.r * at.scale} {...props}>
-              {title}
-            </circle>
-          );
-        }
-        return (
-          <rect
-            key={i}
-            x={at.left + shape.x * at.scale}
-            y={at.foot - (shape.y + shape.height) * at.scale}
-            width={Math.max(0, shape.width * at.scale)}
-            height={Math.max(0, shape.height * at.scale)}
-            {...props}
-          >
-            {title}
-          </rect>
-        );
-      })}
+    <g
+      style={{ cursor: 'pointer' }}
+      onClick={(event) => {
+        const found = pointedAt(event);
+        if (found) select(found.id);
+      }}
+      onDragOver={(event) => onDropThing && spaceUnder(event) && event.preventDefault()}
+      onDrop={(event) => {
+        const space = spaceUnder(event);
+        if (space) onDropThing?.(space, event.dataTransfer.getData('text/ruvok-thing'));
+      }}
+    >
+      {drawn(drawing, at).map(({ of, hidden, d }, i) => (
+        <ShapeMark key={i} {...of} hidden={hidden} d={d} selected={of.id === selection} role={roles.get(of.id) ?? ''} />
+      ))}
     </g>
   );
 }

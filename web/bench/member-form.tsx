@@ -1,9 +1,10 @@
+import { memo } from 'react';
 import type { Fix } from '../../core/piece/index.js';
 import { dividingMembersOf, findMember } from '../../core/piece/index.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { Button, Grid, Select, type Choice } from '../shared/ui.js';
-import { useBench } from './bench.js';
+import { useSettledBench } from './bench.js';
 
 const SHELF_FIXES: readonly Choice<Fix>[] = [
   { id: 'housed', label: 'Housed: stiffens the case, stays' },
@@ -14,18 +15,18 @@ const DIVIDER_FIXES = SHELF_FIXES.filter((f) => f.id !== 'loose');
 const NONE = 'none';
 
 /** How one shelf or divider is made, fixed and placed. */
-export function MemberForm({ node, memberId }: { node: string; memberId: string }) {
-  const { piece, commit, setDraft, solution, select } = useBench();
+export const MemberForm = memo(function MemberForm({ node, memberId }: { node: string; memberId: string }) {
+  const { piece, commit, setDraft, settled, select } = useSettledBench();
   const { bench } = useProject();
   const precision = usePrecision();
   const found = findMember(piece.interior, node);
   if (!found?.owner.split) return null;
   const up = found.owner.split.axis === 'up';
   const { member } = found;
-  const run = solution.shape.runs.get(found.owner.id);
+  const run = settled.shape.runs.get(found.owner.id);
   const line = run?.run.lines.find((l) => l.line.id === node);
   const place = run && line ? run.datum.plus(line.near).value : null;
-  const letter = solution.letters[memberId] ?? '';
+  const letter = settled.letters[memberId] ?? '';
   const name = `${up ? 'shelf' : 'divider'} ${letter}`;
   const others = [...dividingMembersOf(piece.interior)].filter(
     (d) => d.member.id !== node && d.owner.id !== found.owner.id && d.owner.split?.axis === found.owner.split?.axis,
@@ -65,7 +66,7 @@ export function MemberForm({ node, memberId }: { node: string; memberId: string 
             { id: NONE, label: 'nothing' },
             ...others.map((o) => ({
               id: o.member.id,
-              label: `${up ? 'shelf' : 'divider'} ${solution.letters[`${o.member.id}/${up ? 'shelf' : 'divider'}/1`] ?? o.member.id}`,
+              label: `${up ? 'shelf' : 'divider'} ${settled.letters[`${o.member.id}/${up ? 'shelf' : 'divider'}/1`] ?? o.member.id}`,
             })),
           ]}
           onChange={(id) => commit({ kind: 'align', member: node, sameAs: id === NONE ? null : id }, `Lined up ${name}`)}
@@ -84,4 +85,4 @@ export function MemberForm({ node, memberId }: { node: string; memberId: string 
       </Button>
     </Grid>
   );
-}
+});

@@ -1,30 +1,21 @@
-import { useEffect, useState } from 'react';
-import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
+import { useEffect, useMemo, useState } from 'react';
+import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
-import { Menu, MenuItem, Popover } from 'react-aria-components';
-import type { View } from '../../core/drawing/index.js';
-import type { TapeLine } from '../../core/solution/index.js';
-import type { GapRule } from '../../core/run/index.js';
-import { toMm } from '../../core/length/index.js';
 import { useHistory } from '../data/history.js';
-import { usePrecision, useProject } from '../data/project.js';
+import { useProject } from '../data/project.js';
 import { Header } from '../shared/header.js';
-import { Faint, Row, Tick } from '../shared/ui.js';
-import { Bends, CarrySheet } from '../stations/carry.js';
+import { CarrySheet } from '../stations/carry.js';
 import { CarryAnswers } from '../stations/carry-answers.js';
-import { CarryBelow } from '../stations/carry-below.js';
 import { DivideSheet } from '../stations/divide.js';
 import { MeasureSheet } from '../stations/measure-sheet.js';
 import { MeasureStage } from '../stations/measure-stage.js';
 import { PartDetail, PartsSheet, PartsStage } from '../stations/parts.js';
-import { film, ink, line, paper, phone, tapePale } from '../theme/tokens.js';
+import { line, paper, phone } from '../theme/tokens.js';
 import { BenchProvider, useBench } from './bench.js';
 import { ChecksPanel } from './checks-panel.js';
-import { PieceStage } from './drawing.js';
+import { DrawingMiddle, Middle } from './drawing-middle.js';
 import { MovedPanel } from './moved.js';
 import { OverallSums } from './overall-sums.js';
-import { ruleOf } from './rule-form.js';
-import { SpaceTable } from './space-table.js';
 import { SumPanel } from './sum-panel.js';
 
 export const STATIONS = ['measure', 'divide', 'carry', 'parts'] as const;
@@ -64,185 +55,6 @@ const Side = styled.aside`
   }
 `;
 
-const Middle = styled.main`
-  position: relative;
-  background: ${film};
-  display: flex;
-  flex-direction: column;
-  min-width: 0;
-  min-height: 0;
-  @media ${phone} {
-    height: 560px;
-    &[data-list] {
-      height: auto;
-    }
-  }
-`;
-
-const Bar = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  gap: 6px 12px;
-  padding: 10px 16px 0;
-`;
-
-const ViewTab = styled.button`
-  all: unset;
-  cursor: pointer;
-  padding: 4px 10px;
-  font-weight: 600;
-  font-size: 13px;
-  &:focus-visible {
-    outline: 3px solid #1b5aa8;
-  }
-  &[aria-pressed='true'] {
-    background: ${ink};
-    color: ${paper};
-  }
-`;
-
-const RuleMenu = styled(Popover)`
-  background: ${paper};
-  border: 1px solid ${ink};
-  min-width: 210px;
-  .react-aria-MenuItem {
-    padding: 7px 12px;
-    cursor: pointer;
-    outline: none;
-  }
-  .react-aria-MenuItem[data-focused] {
-    background: ${tapePale};
-    box-shadow: inset 3px 0 0 ${ink};
-  }
-`;
-
-const RULES: readonly { id: GapRule['kind']; label: string }[] = [
-  { id: 'share', label: 'Share what is left' },
-  { id: 'fixed', label: 'Fix it at this size' },
-  { id: 'fit', label: 'Fit what stands in it' },
-  { id: 'graded', label: 'A step from the one before' },
-  { id: 'grid', label: 'Put it on a pitch' },
-];
-
-type Shown = View | 'table';
-
-const VIEWS: readonly { id: Shown; label: string }[] = [
-  { id: 'front', label: 'Front' },
-  { id: 'side', label: 'Side' },
-  { id: 'top', label: 'Top' },
-  { id: 'table', label: 'Table' },
-];
-
-/** The rules a gap may have, opened from the tape. */
-function RulePicker({ line, onClose }: { line: TapeLine; onClose: () => void }) {
-  const { commit } = useBench();
-  const { unit } = usePrecision();
-  const choose = (kind: GapRule['kind']) => {
-    if (line.node)
-      commit(
-        { kind: 'rule', space: line.node, rule: ruleOf(kind, line.size.value, unit) },
-        `Changed what decides ${line.label}`.slice(0, 150),
-      );
-    onClose();
-  };
-  const trigger = { current: document.querySelector<HTMLElement>(`[role="option"][aria-selected="true"]`) };
-  return (
-    <RuleMenu triggerRef={trigger} isOpen onOpenChange={(open) => !open && onClose()} placement="right">
-      <Menu
-        aria-label={`What decides ${line.label}`}
-        autoFocus="first"
-        onAction={(key) => choose(key as GapRule['kind'])}
-        selectionMode="single"
-        selectedKeys={line.rule ? [line.rule.kind] : []}
-      >
-        {RULES.map((r) => (
-          <MenuItem key={r.id} id={r.id}>
-            {r.label}
-          </MenuItem>
-        ))}
-      </Menu>
-    </RuleMenu>
-  );
-}
-
-function DrawingMiddle({ station }: { station: Station }) {
-  const { bench } = useProject();
-  const { commit, solution } = useBench();
-  const [params, setParams] = useSearchParams();
-  const [contents, setContents] = useState(true);
-  const [tapes, setTapes] = useState(true);
-  const [person, setPerson] = useState(false);
-  const [ruled, setRuled] = useState<TapeLine | null>(null);
-  const carrying = station === 'carry';
-  const view = carrying ? 'front' : ((VIEWS.find((v) => v.id === params.get('view'))?.id ?? 'front') as Shown);
-  const [first] = bench.records.people;
-  const setView = (next: Shown) =>
-    setParams(
-      (now) => {
-        now.set('view', next);
-        return now;
-      },
-      { replace: true },
-    );
-  const drop = (space: string, thing: string) => {
-    const target = solution.shape.spaces.get(space);
-    const record = bench.records.things.find((t) => t.id === thing);
-    if (target && record)
-      commit(
-        { kind: 'things', space, things: [...target.space.things, { thing, count: 1 }] },
-        `Put ${record.data.name} into ${target.label}`.slice(0, 150),
-      );
-  };
-  return (
-    <Middle>
-      <Bar>
-        {carrying ? (
-          <Faint style={{ padding: '4px 0' }}>Bends are drawn larger than they are, by the number beside each.</Faint>
-        ) : (
-          <Row style={{ gap: 2 }} role="group" aria-label="View">
-            {VIEWS.map((v) => (
-              <ViewTab key={v.id} aria-pressed={view === v.id} onClick={() => setView(v.id)}>
-                {v.label}
-              </ViewTab>
-            ))}
-          </Row>
-        )}
-        <Row style={{ gap: 14 }}>
-          <Tick isSelected={contents} onChange={setContents}>
-            Contents
-          </Tick>
-          {carrying ? null : (
-            <Tick isSelected={tapes} onChange={setTapes}>
-              Tapes
-            </Tick>
-          )}
-          {first && !carrying ? (
-            <Tick isSelected={person} onChange={setPerson}>
-              Person
-            </Tick>
-          ) : null}
-        </Row>
-      </Bar>
-      {view === 'table' ? (
-        <SpaceTable />
-      ) : (
-        <PieceStage
-          view={view}
-          contents={contents}
-          tapes={tapes && !carrying}
-          person={person && first && !carrying ? { name: first.data.name, height: toMm(first.data.height) } : null}
-          onRules={setRuled}
-          onDropThing={drop}
-          {...(carrying ? { over: (at: Parameters<typeof Bends>[0]['at']) => <Bends at={at} /> } : {})}
-        />
-      )}
-      {carrying ? <CarryBelow /> : null}
-      {ruled ? <RulePicker line={ruled} onClose={() => setRuled(null)} /> : null}
-    </Middle>
-  );
-}
-
 /** Alt with a digit walks the stations; digits alone belong to the tape. */
 function useStationKeys(project: string, piece: string) {
   const navigate = useNavigate();
@@ -273,9 +85,12 @@ function BenchPage({ station, pieceId }: { station: Station; pieceId: string }) 
   }, [piece.name, station]);
   const fails = [...solution.carried.members.values()].filter((c) => c.state === 'fails').length;
   const stops = solution.checks.filter((c) => c.severity === 'stop').length;
+  const parts = solution.parts.length;
+  const { name } = piece;
+  const header = useMemo(() => ({ id: pieceId, name, station, fails, stops, parts }), [pieceId, name, station, fails, stops, parts]);
   return (
     <Layout>
-      <Header piece={{ id: pieceId, name: piece.name, station, fails, stops, parts: solution.parts.length }} history={history} />
+      <Header piece={header} history={history} />
       <Side aria-label="Worksheet" data-screen-only>
         {station === 'measure' ? (
           <MeasureSheet />
@@ -296,7 +111,7 @@ function BenchPage({ station, pieceId }: { station: Station; pieceId: string }) 
           <PartsStage />
         </Middle>
       ) : (
-        <DrawingMiddle station={station} />
+        <DrawingMiddle carrying={station === 'carry'} />
       )}
       <Side aria-label="Sum and checks" data-screen-only>
         <MovedPanel />

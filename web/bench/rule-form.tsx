@@ -8,7 +8,7 @@ import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, FieldLabel, Grid, Select, Tick, fieldBox, type Choice } from '../shared/ui.js';
-import { useBench } from './bench.js';
+import { useSettledBench } from './bench.js';
 import { newNodesFor } from './nodes.js';
 
 type RuleKind = GapRule['kind'];
@@ -154,7 +154,7 @@ function RuleFields({ rule, change, draft }: { rule: GapRule; change: (rule: Gap
 
 /** What decides a gap, changed in place. */
 export function RuleForm({ space }: { space: PlacedSpace }) {
-  const { commit, setDraft, piece } = useBench();
+  const { commit, setDraft } = useSettledBench();
   const precision = usePrecision();
   const { rule, least, greatest } = space.space;
   const axis = space.within?.axis;
@@ -219,18 +219,18 @@ export function RuleForm({ space }: { space: PlacedSpace }) {
           />
         </>
       ) : null}
-      {axis === 'up' && piece ? <CountForWanted space={space} /> : null}
+      {axis === 'up' ? <CountForWanted space={space} /> : null}
     </Grid>
   );
 }
 
 /** The inverse question: how many shelves come nearest to a wanted gap. */
 function CountForWanted({ space }: { space: PlacedSpace }) {
-  const { solution, commit, workshop, piece } = useBench();
+  const { settled, commit, workshop, piece } = useSettledBench();
   const precision = usePrecision();
   const [wanted, setWanted] = useState<Length | null>(null);
-  const owner = solution.shape.spaces.get(space.within?.owner ?? '');
-  const run = solution.shape.runs.get(space.within?.owner ?? '');
+  const owner = settled.shape.spaces.get(space.within?.owner ?? '');
+  const run = settled.shape.runs.get(space.within?.owner ?? '');
   const member = run?.run.lines.find((l) => l.line.kind === 'member');
   if (!owner || !run || !member) return null;
   const grid = (piece.rounding ?? workshop.settings.rounding).grid;

@@ -1,4 +1,4 @@
-import { useEffect, useRef, type FocusEvent, type PointerEvent } from 'react';
+import { memo, useEffect, useRef, type FocusEvent, type PointerEvent } from 'react';
 import styled, { css } from 'styled-components';
 import { fromUnits, toMm, type Precision } from '../../core/length/index.js';
 import type { GapRule } from '../../core/run/index.js';
@@ -139,6 +139,25 @@ function tickMarks(length: number, scale: number, unit: Precision['unit']): { at
   });
 }
 
+interface TickProps {
+  /** Of the tape, mm. */
+  readonly length: number;
+  readonly scale: number;
+  readonly unit: Precision['unit'];
+  readonly upright: boolean;
+}
+
+const TickMarks = memo(function TickMarks({ length, scale, unit, upright }: TickProps) {
+  const marks = tickMarks(length, scale, unit).map(({ at, long }) =>
+    upright ? `M${TAPE_THICKNESS - 3} ${((length - at) * scale).toFixed(1)}h${-long}` : `M${(at * scale).toFixed(1)} 0v${long}`,
+  );
+  return (
+    <Ticks aria-hidden>
+      <path d={marks.join('')} stroke={ink} strokeWidth={1} opacity={0.55} />
+    </Ticks>
+  );
+});
+
 function optionName(line: TapeLine, precision: Precision): string {
   const rule = ruleName(line);
   return `${line.label}, ${toMm(line.size.value).toFixed(1)} mm${rule ? `, ${rule}` : ''}${precision.unit === 'in' ? `, ${(toMm(line.size.value) / 25.4).toFixed(3)} in` : ''}`;
@@ -233,24 +252,7 @@ export function Tape({ tape, label, scale, left, top, upright, ...rest }: TapePr
   };
   return (
     <Frame $upright={upright} style={box} ref={frame} onFocus={() => (hasFocus.current = true)} onBlur={onBlur}>
-      <Ticks aria-hidden>
-        {tickMarks(sizeOf(lines), scale, rest.precision.unit).map(({ at, long }) =>
-          upright ? (
-            <line
-              key={at}
-              x1={TAPE_THICKNESS - 3 - long}
-              x2={TAPE_THICKNESS - 3}
-              y1={length - at * scale}
-              y2={length - at * scale}
-              stroke={ink}
-              strokeWidth={1}
-              opacity={0.55}
-            />
-          ) : (
-            <line key={at} y1={0} y2={long} x1={at * scale} x2={at * scale} stroke={ink} strokeWidth={1} opacity={0.55} />
-          ),
-        )}
-      </Ticks>
+      <TickMarks length={sizeOf(lines)} scale={scale} unit={rest.precision.unit} upright={upright} />
       <div role="listbox" aria-label={label} aria-orientation={upright ? 'vertical' : 'horizontal'} ref={list} onKeyDown={hook.onKeyDown}>
         {lines.map((line, index) => {
           const px = toMm(line.size.value) * scale;

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { api } from './api.js';
 import { useProject, useSaverState } from './project.js';
@@ -7,14 +7,17 @@ import { useProject, useSaverState } from './project.js';
 export function useHistory(scope: readonly string[]) {
   const { id, bench, saver } = useProject();
   const { waiting } = useSaverState(saver);
+  // Any edit gives its record another version, and with it another history.
+  const edition = useMemo(() => {
+    const versions = Object.values(bench.records).flatMap((kind) => kind.map((r) => `${r.id} ${r.version}`));
+    return `${bench.version} ${versions.join(' ')}`;
+  }, [bench]);
   const query = useQuery({
-    queryKey: ['history', id, scope, bench],
+    queryKey: ['history', id, scope, edition],
     queryFn: () => api.history(id, scope),
     enabled: waiting === 0 && scope.length > 0,
     placeholderData: (before) => before,
   });
-  const undo = () => void saver.walk('undo', scope);
-  const redo = () => void saver.walk('redo', scope);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
@@ -27,5 +30,13 @@ export function useHistory(scope: readonly string[]) {
     window.addEventListener('keydown', onKey, true);
     return () => window.removeEventListener('keydown', onKey, true);
   }, [saver, scope]);
-  return { undo, redo, next: query.data ?? { undo: null, redo: null } };
+  const next = query.data;
+  return useMemo(
+    () => ({
+      undo: () => void saver.walk('undo', scope),
+      redo: () => void saver.walk('redo', scope),
+      next: next ?? { undo: null, redo: null },
+    }),
+    [saver, scope, next],
+  );
 }

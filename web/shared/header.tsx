@@ -183,7 +183,7 @@ const UnitSwitch = memo(function UnitSwitch() {
 });
 
 /** The bar along the top: where one is, the stations of a piece, undo, and units. */
-export function Header({ piece, history }: { piece?: HeaderPiece; history?: ReturnType<typeof useHistory> }) {
+export const Header = memo(function Header({ piece, history }: { piece?: HeaderPiece; history?: ReturnType<typeof useHistory> }) {
   const { id, bench, saver } = useProject();
   const { waiting } = useSaverState(saver);
   const { search, pathname } = useLocation();
@@ -262,4 +262,4 @@ export function Header({ piece, history }: { piece?: HeaderPiece; history?: Retu
       </Tools>
     </Bar>
   );
-}
+});

@@ -1,0 +1,215 @@
+import { memo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import { Menu, MenuItem, Popover } from 'react-aria-components';
+import type { View } from '../../core/drawing/index.js';
+import { toMm } from '../../core/length/index.js';
+import type { GapRule } from '../../core/run/index.js';
+import type { TapeLine } from '../../core/solution/index.js';
+import { usePrecision, useProject } from '../data/project.js';
+import { Faint, Row, Tick } from '../shared/ui.js';
+import { Bends } from '../stations/carry.js';
+import { CarryBelow } from '../stations/carry-below.js';
+import { film, ink, paper, phone, tapePale } from '../theme/tokens.js';
+import { useBench } from './bench.js';
+import { PieceStage } from './drawing.js';
+import { ruleOf } from './rule-form.js';
+import { SpaceTable } from './space-table.js';
+
+/** The middle column of the bench. */
+export const Middle = styled.main`
+  position: relative;
+  background: ${film};
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+  min-height: 0;
+  @media ${phone} {
+    height: 560px;
+    &[data-list] {
+      height: auto;
+    }
+  }
+`;
+
+const Bar = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 6px 12px;
+  padding: 10px 16px 0;
+`;
+
+const ViewTab = styled.button`
+  all: unset;
+  cursor: pointer;
+  padding: 4px 10px;
+  font-weight: 600;
+  font-size: 13px;
+  &:focus-visible {
+    outline: 3px solid #1b5aa8;
+  }
+  &[aria-pressed='true'] {
+    background: ${ink};
+    color: ${paper};
+  }
+`;
+
+const RuleMenu = styled(Popover)`
+  background: ${paper};
+  border: 1px solid ${ink};
+  min-width: 210px;
+  .react-aria-MenuItem {
+    padding: 7px 12px;
+    cursor: pointer;
+    outline: none;
+  }
+  .react-aria-MenuItem[data-focused] {
+    background: ${tapePale};
+    box-shadow: inset 3px 0 0 ${ink};
+  }
+`;
+
+const RULES: readonly { id: GapRule['kind']; label: string }[] = [
+  { id: 'share', label: 'Share what is left' },
+  { id: 'fixed', label: 'Fix it at this size' },
+  { id: 'fit', label: 'Fit what stands in it' },
+  { id: 'graded', label: 'A step from the one before' },
+  { id: 'grid', label: 'Put it on a pitch' },
+];
+
+type Shown = View | 'table';
+
+const VIEWS: readonly { id: Shown; label: string }[] = [
+  { id: 'front', label: 'Front' },
+  { id: 'side', label: 'Side' },
+  { id: 'top', label: 'Top' },
+  { id: 'table', label: 'Table' },
+];
+
+/** The rules a gap may have, opened from the tape. */
+function RulePicker({ line, onClose }: { line: TapeLine; onClose: () => void }) {
+  const { commit } = useBench();
+  const { unit } = usePrecision();
+  const choose = (kind: GapRule['kind']) => {
+    if (line.node)
+      commit(
+        { kind: 'rule', space: line.node, rule: ruleOf(kind, line.size.value, unit) },
+        `Changed what decides ${line.label}`.slice(0, 150),
+      );
+    onClose();
+  };
+  const trigger = { current: document.querySelector<HTMLElement>(`[role="option"][aria-selected="true"]`) };
+  return (
+    <RuleMenu triggerRef={trigger} isOpen onOpenChange={(open) => !open && onClose()} placement="right">
+      <Menu
+        aria-label={`What decides ${line.label}`}
+        autoFocus="first"
+        onAction={(key) => choose(key as GapRule['kind'])}
+        selectionMode="single"
+        selectedKeys={line.rule ? [line.rule.kind] : []}
+      >
+        {RULES.map((r) => (
+          <MenuItem key={r.id} id={r.id}>
+            {r.label}
+          </MenuItem>
+        ))}
+      </Menu>
+    </RuleMenu>
+  );
+}
+
+/** What is drawn with the piece. */
+interface Shows {
+  readonly contents: boolean;
+  readonly tapes: boolean;
+  readonly person: boolean;
+}
+
+/** Which view is drawn (none to choose from at Carry), and what with it. */
+const StageBar = memo(function StageBar({
+  shown,
+  show,
+  setShow,
+  person,
+}: {
+  shown: Shown | null;
+  show: Shows;
+  setShow: (show: Shows) => void;
+  person: boolean;
+}) {
+  const [, setParams] = useSearchParams();
+  const setView = (next: Shown) =>
+    setParams(
+      (now) => {
+        now.set('view', next);
+        return now;
+      },
+      { replace: true },
+    );
+  const tick = (what: keyof Shows, label: string) => (
+    <Tick isSelected={show[what]} onChange={(on) => setShow({ ...show, [what]: on })}>
+      {label}
+    </Tick>
+  );
+  return (
+    <Bar>
+      {shown === null ? (
+        <Faint style={{ padding: '4px 0' }}>Bends are drawn larger than they are, by the number beside each.</Faint>
+      ) : (
+        <Row style={{ gap: 2 }} role="group" aria-label="View">
+          {VIEWS.map((v) => (
+            <ViewTab key={v.id} aria-pressed={shown === v.id} onClick={() => setView(v.id)}>
+              {v.label}
+            </ViewTab>
+          ))}
+        </Row>
+      )}
+      <Row style={{ gap: 14 }}>
+        {tick('contents', 'Contents')}
+        {shown === null ? null : tick('tapes', 'Tapes')}
+        {shown === null || !person ? null : tick('person', 'Person')}
+      </Row>
+    </Bar>
+  );
+});
+
+/** The drawing of the piece with its tapes, or at Carry with its members bent. */
+export function DrawingMiddle({ carrying }: { carrying: boolean }) {
+  const { bench } = useProject();
+  const { commit, solution } = useBench();
+  const [params] = useSearchParams();
+  const [show, setShow] = useState<Shows>({ contents: true, tapes: true, person: false });
+  const [ruled, setRuled] = useState<TapeLine | null>(null);
+  const view = carrying ? 'front' : ((VIEWS.find((v) => v.id === params.get('view'))?.id ?? 'front') as Shown);
+  const [first] = bench.records.people;
+  const drop = (space: string, thing: string) => {
+    const target = solution.shape.spaces.get(space);
+    const record = bench.records.things.find((t) => t.id === thing);
+    if (target && record)
+      commit(
+        { kind: 'things', space, things: [...target.space.things, { thing, count: 1 }] },
+        `Put ${record.data.name} into ${target.label}`.slice(0, 150),
+      );
+  };
+  return (
+    <Middle>
+      <StageBar shown={carrying ? null : view} show={show} setShow={setShow} person={first !== undefined} />
+      {view === 'table' ? (
+        <SpaceTable />
+      ) : (
+        <PieceStage
+          view={view}
+          contents={show.contents}
+          tapes={show.tapes && !carrying}
+          person={show.person && first && !carrying ? { name: first.data.name, height: toMm(first.data.height) } : null}
+          onRules={setRuled}
+          onDropThing={drop}
+          {...(carrying ? { over: (at: Parameters<typeof Bends>[0]['at']) => <Bends at={at} /> } : {})}
+        />
+      )}
+      {carrying ? <CarryBelow /> : null}
+      {ruled ? <RulePicker line={ruled} onClose={() => setRuled(null)} /> : null}
+    </Middle>
+  );
+}

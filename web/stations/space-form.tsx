@@ -1,0 +1,144 @@
+import { memo, useState } from 'react';
+import { Columns3, Minus, Plus, Rows3 } from 'lucide-react';
+import { TextField } from 'react-aria-components';
+import { sub } from '../../core/length/index.js';
+import type { PieceEdit, PlacedSpace } from '../../core/piece/index.js';
+import { howMany } from '../../core/things/index.js';
+import { useSettledBench } from '../bench/bench.js';
+import { newNodes } from '../bench/nodes.js';
+import { RuleForm } from '../bench/rule-form.js';
+import { useProject } from '../data/project.js';
+import { Button, Faint, Row, Select, TextInput } from '../shared/ui.js';
+
+function NameField({ space }: { space: PlacedSpace }) {
+  const { commit } = useSettledBench();
+  const [text, setText] = useState<string | null>(null);
+  const done = () => {
+    if (text !== null && text.trim() !== (space.space.name ?? ''))
+      commit({ kind: 'name', space: space.id, name: text.slice(0, 80) }, `Named a space`);
+    setText(null);
+  };
+  return (
+    <TextField
+      aria-label="Name of this space"
+      value={text ?? space.space.name ?? ''}
+      onChange={setText}
+      onBlur={done}
+      onKeyDown={(e) => e.key === 'Enter' && done()}
+    >
+      <TextInput placeholder="Name it" />
+    </TextField>
+  );
+}
+
+/** How many of a thing the space would hold if nothing else stood in it. */
+function RoomFor({ space, thing: id }: { space: PlacedSpace; thing: string }) {
+  const { workshop, piece } = useSettledBench();
+  const thing = workshop.things.get(id);
+  if (!thing) return null;
+  const { width, height, depth } = space.clear;
+  const { count } = howMany(thing, { width: width.value, height: height.value, depth: sub(depth.value, piece.shelves.setback) });
+  return <Faint>room for {count}</Faint>;
+}
+
+/** What stands in the selected space, and things that could. */
+export function ThingsIn({ space }: { space: PlacedSpace }) {
+  const { commit } = useSettledBench();
+  const { bench } = useProject();
+  const [adding, setAdding] = useState<string | null>(null);
+  if (space.space.split) return null;
+  const name = (id: string) => bench.records.things.find((t) => t.id === id)?.data.name ?? id;
+  const set = (thing: string, count: number) => {
+    const others = space.space.things.filter((t) => t.thing !== thing);
+    const things = count > 0 ? [...others, { thing, count }] : others;
+    commit(
+      { kind: 'things', space: space.id, things },
+      count > 0 ? `${count} ${name(thing)} in ${space.label}`.slice(0, 150) : `Took ${name(thing)} out of ${space.label}`.slice(0, 150),
+    );
+  };
+  return (
+    <div style={{ marginTop: 10 }}>
+      <h3>Stands here</h3>
+      {space.space.things.length === 0 ? <Faint>Nothing yet. What stands here decides the load.</Faint> : null}
+      {space.space.things.map((t) => (
+        <Row key={t.thing} style={{ justifyContent: 'space-between', marginTop: 4 }}>
+          <span>
+            {t.count} {name(t.thing)} <RoomFor space={space} thing={t.thing} />
+          </span>
+          <span>
+            <Button data-quiet aria-label={`One fewer ${name(t.thing)}`} onPress={() => set(t.thing, t.count - 1)}>
+              <Minus aria-hidden />
+            </Button>
+            <Button data-quiet aria-label={`One more ${name(t.thing)}`} onPress={() => set(t.thing, t.count + 1)}>
+              <Plus aria-hidden />
+            </Button>
+          </span>
+        </Row>
+      ))}
+      {bench.records.things.length > 0 ? (
+        <Row style={{ marginTop: 6, flexWrap: 'nowrap' }}>
+          <div style={{ flex: 1, minWidth: 0 }}>
+            <Select
+              label="A thing to put here"
+              hideLabel
+              value={adding}
+              placeholder="Choose a thing"
+              choices={bench.records.things.map((t) => ({ id: t.id, label: t.data.name }))}
+              onChange={setAdding}
+            />
+          </div>
+          <Button
+            isDisabled={adding === null}
+            onPress={() => adding && set(adding, (space.space.things.find((t) => t.thing === adding)?.count ?? 0) + 1)}
+          >
+            Put here
+          </Button>
+        </Row>
+      ) : null}
+    </div>
+  );
+}
+
+/** Divides an open space up or across; opens the run of one that is divided. */
+export function SplitButtons({ space }: { space: PlacedSpace }) {
+  const { commit, piece, select } = useSettledBench();
+  const split = space.space.split;
+  if (split) {
+    return (
+      <Row style={{ marginTop: 8 }}>
+        <Button onPress={() => select((split.spaces[0] as { id: string }).id)}>Into its {split.axis === 'up' ? 'shelves' : 'bays'}</Button>
+      </Row>
+    );
+  }
+  const divide = (axis: 'up' | 'across') => {
+    const { member, first, beyond } = newNodes(piece);
+    const edit: PieceEdit = { kind: 'split', space: space.id, axis, members: [member], spaces: [first, beyond] };
+    commit(edit, `Divided ${space.label}`.slice(0, 150));
+    select(first);
+  };
+  return (
+    <Row style={{ marginTop: 8 }}>
+      <Button onPress={() => divide('up')}>
+        <Rows3 aria-hidden /> Shelf in it
+      </Button>
+      <Button onPress={() => divide('across')}>
+        <Columns3 aria-hidden /> Divider in it
+      </Button>
+    </Row>
+  );
+}
+
+/** What one space is called, what decides it, how it is divided on and what stands in it, as it is kept: not drawn anew per keystroke. */
+export const SpaceForm = memo(function SpaceForm({ id }: { id: string }) {
+  const { settled } = useSettledBench();
+  const space = settled.shape.spaces.get(id);
+  if (!space) return null;
+  return (
+    <div style={{ paddingBottom: 8 }}>
+      <NameField space={space} />
+      <RuleForm space={space} />
+      <SplitButtons space={space} />
+      <ThingsIn space={space} />
+    </div>
+  );
+});
