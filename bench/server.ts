@@ -15,7 +15,7 @@ export interface Served {
 /** Starts the built server and waits for its address. */
 export function serve(folder: string): Promise<Served> {
   const start = performance.now();
-  const child = spawn('node', ['build/node/server/main.js'], {
+  const child = spawn('node', ['build/server/main.js'], {
     env: { ...process.env, RUVOK_DATA: folder, PORT: '0' },
     stdio: ['ignore', 'pipe', 'inherit'],
   });

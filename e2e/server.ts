@@ -24,7 +24,7 @@ function end(child: ChildProcess, signal: NodeJS.Signals): Promise<void> {
 
 /** Starts the built server and waits until it prints its address. */
 export function startServer(folder: string, args: readonly string[] = [], env: NodeJS.ProcessEnv = {}): Promise<Running> {
-  const child = spawn('node', ['build/node/server/main.js', ...args], {
+  const child = spawn('node', ['build/server/main.js', ...args], {
     cwd: ROOT,
     env: { ...process.env, RUVOK_DATA: folder, PORT: '0', ...env },
   });

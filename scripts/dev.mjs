@@ -4,7 +4,6 @@ import { ROOT, ensureInstalled, must } from './lib.mjs';
 // The compiler and node both watch, so that a saved file restarts the server; the page is served by Vite on 5173.
 ensureInstalled();
 must('node', ['node_modules/typescript/bin/tsc', '-p', 'tsconfig.json']);
-must('node', ['scripts/copy-migrations.mjs']);
 const running = [
   ['node', ['node_modules/typescript/bin/tsc', '-p', 'tsconfig.json', '--watch', '--preserveWatchOutput']],
   ['node', ['--watch', 'build/node/server/main.js', ...process.argv.slice(2)]],

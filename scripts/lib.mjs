@@ -70,7 +70,7 @@ export function ensureBuilt() {
   unlessFresh('build/.node-stamp', [...CORE, 'server', 'cli', 'bench', 'tsconfig.json'], () => {
     console.log('Building server and command…');
     must('node', ['node_modules/typescript/bin/tsc', '-p', 'tsconfig.json']);
-    must('node', ['scripts/copy-migrations.mjs']);
+    must('node', ['node_modules/vite/bin/vite.js', 'build', '--config', 'server/vite.config.ts', '--logLevel', 'error']);
   });
   unlessFresh('build/.seed-stamp', ['package-lock.json', 'scripts/make-seed.mjs'], () => {
     must('node', ['scripts/make-seed.mjs']);

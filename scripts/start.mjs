@@ -2,4 +2,4 @@ import { ensureBuilt, ensureInstalled } from './lib.mjs';
 
 ensureInstalled();
 ensureBuilt();
-await import('../build/node/server/main.js');
+await import('../build/server/main.js');

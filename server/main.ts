@@ -1,13 +1,12 @@
 import { existsSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
 import pino from 'pino';
 import { readConfig } from './config.js';
 import { FolderInUse, holdFolder } from './data/lock.js';
 import { openDatabase } from './data/database.js';
+import { PAGE } from './places.js';
 
 async function start(): Promise<void> {
-  const web = fileURLToPath(new URL('../../web', import.meta.url));
-  const config = readConfig(process.env, process.argv.slice(2), existsSync(web) ? web : null);
+  const config = readConfig(process.env, process.argv.slice(2), existsSync(PAGE) ? PAGE : null);
   const letGo = holdFolder(config.dataFolder);
   const log = pino({ level: config.logLevel });
   // The database opens while the framework is read, which together take most of a start.

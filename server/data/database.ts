@@ -1,9 +1,9 @@
 import { existsSync, readFileSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { PGlite } from '@electric-sql/pglite';
 import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
+import { MIGRATIONS, SEED } from '../places.js';
 import * as schema from './schema.js';
 
 /** The database, through Drizzle. Inside a transaction only the transaction may be used. */
@@ -17,12 +17,6 @@ export interface OpenDatabase {
   readonly db: Database;
   readonly close: () => Promise<void>;
 }
-
-/** Beside this file, in the sources and, copied, in the build. */
-const MIGRATIONS = fileURLToPath(new URL('./migrations', import.meta.url));
-
-/** A fresh database, made once by the build, so that a first start need not make its own. */
-const SEED = fileURLToPath(new URL('../../../seed.tar', import.meta.url));
 
 /** Makes the database of a new folder beside its place and moves it there whole, so that a start that is killed leaves nothing half made. */
 async function makeDatabase(place: string): Promise<void> {
