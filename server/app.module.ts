@@ -11,13 +11,24 @@ import { PeopleModule } from './people/people.module.js';
 import { PiecesModule } from './pieces/pieces.module.js';
 import { ProjectsModule } from './projects/projects.module.js';
 import { DiskGuard } from './records/disk.guard.js';
+import { SlidesModule } from './slides/slides.module.js';
 import { StockModule } from './stock/stock.module.js';
 import { ThingsModule } from './things/things.module.js';
 
 /** Requests of one address in a minute; far past what a person at the bench makes. */
 const PER_MINUTE = 1500;
 
-const RESOURCES = [ProjectsModule, PiecesModule, OpeningsModule, ThingsModule, StockModule, PeopleModule, HistoryModule, HealthModule];
+const RESOURCES = [
+  ProjectsModule,
+  PiecesModule,
+  OpeningsModule,
+  ThingsModule,
+  StockModule,
+  SlidesModule,
+  PeopleModule,
+  HistoryModule,
+  HealthModule,
+];
 
 @Global()
 @Module({})

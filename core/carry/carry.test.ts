@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { mm } from '../length/index.js';
-import type { Piece, Space } from '../piece/index.js';
+import type { PanelCase, Space } from '../piece/index.js';
 import { materialOf, type Material } from '../stock/index.js';
 import { solve, type Solution } from '../solution/index.js';
 import { divided, piece, stock, thing, workshop } from '../testing/samples.js';
@@ -9,7 +9,7 @@ import { propertiesOf } from '../stock/index.js';
 
 const toe = { kind: 'toe', height: mm(80), setback: mm(50), bearers: false } as const;
 
-function shelved(count: number, tins: number, extra: Partial<Piece> = {}): Piece {
+function shelved(count: number, tins: number, extra: Partial<PanelCase> = {}): PanelCase {
   const inside = divided('in', 'up', count);
   (inside.split as NonNullable<Space['split']>).spaces.slice(1).forEach((s) => (s.things = [{ thing: 'tin', count: tins }]));
   return piece(inside, extra);

@@ -1,5 +1,6 @@
 import { toMm } from '../length/index.js';
-import { FLOOR, type Joint, type Member, type Shape } from '../piece/index.js';
+import { cellGrid } from '../interiors/cells/grid.js';
+import { FLOOR, PLACE, boxOf, type Joint, type Member, type PlacedSpace, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
 import { BeamError, type BeamSpec, type LineLoad, type PointLoad } from './beam.js';
@@ -66,7 +67,7 @@ export interface BendingAnswer {
 /** Loads of a whole piece, handed from member to member down to the floor. */
 export interface Carried {
   readonly members: ReadonlyMap<string, CarriedMember>;
-  /** All loads that reach the floor, N. */
+  /** All loads that reach the floor or the place that a piece is put into, N. */
   readonly floor: number;
   readonly massKg: number;
 }
@@ -114,18 +115,42 @@ interface Load {
   readonly unweighed: readonly string[];
 }
 
-/** What stands on each member, by the member below each space. */
-function standingOn(shape: Shape): { standing: Map<string, Standing[]>; unweighed: Map<string, string[]> } {
+/** What carries the things of a space: the member below it, the slats of a deck, the uprights of cells. */
+function carriersOf(space: PlacedSpace, members: Shape['members']): readonly string[] {
+  const { split, cells, id } = space.space;
+  if (split?.making?.kind === 'slats') {
+    const nodes = new Set([id, ...split.members.map((m) => m.id)]);
+    return members.filter((m) => m.role === 'slat' && nodes.has(m.node)).map((m) => m.id);
+  }
+  if (cells) return members.filter((m) => m.node === id && (m.role === 'ladder upright' || m.role === 'divider')).map((m) => m.id);
+  return [space.neighbours.below];
+}
+
+/** The things of a space with what is not known of them; those of cells fill every cell. */
+function loadOf(space: PlacedSpace, workshop: Workshop): { kg: number; unknown: readonly string[] } {
+  const { cells } = space.space;
+  const grid = cells && cellGrid(space, cells, workshop);
+  if (grid) return { kg: (grid.thing.mass ?? 0) * grid.capacity.amount, unknown: grid.thing.mass === undefined ? [grid.thing.name] : [] };
+  return {
+    kg: space.blocks.reduce((sum, b) => sum + (b.thing.mass ?? 0) * b.count, 0),
+    unknown: space.blocks.filter((b) => b.thing.mass === undefined).map((b) => b.thing.name),
+  };
+}
+
+/** What stands on each member. */
+function standingOn(shape: Shape, workshop: Workshop): { standing: Map<string, Standing[]>; unweighed: Map<string, string[]> } {
   const standing = new Map<string, Standing[]>();
   const unweighed = new Map<string, string[]>();
   for (const space of shape.spaces.values()) {
-    if (space.blocks.length === 0 || space.space.split) continue;
-    const below = space.neighbours.below;
-    const kg = space.blocks.reduce((sum, b) => sum + (b.thing.mass ?? 0) * b.count, 0);
-    const unknown = space.blocks.filter((b) => b.thing.mass === undefined).map((b) => b.thing.name);
-    if (unknown.length > 0) unweighed.set(below, [...(unweighed.get(below) ?? []), ...unknown]);
-    const entry = { space: space.id, kg, from: toMm(space.box.x0), to: toMm(space.box.x1) };
-    standing.set(below, [...(standing.get(below) ?? []), entry]);
+    if (space.blocks.length === 0 && !space.space.cells) continue;
+    if (space.space.split && space.space.split.making?.kind !== 'slats') continue;
+    const { kg, unknown } = loadOf(space, workshop);
+    const carriers = carriersOf(space, shape.members);
+    for (const id of carriers) {
+      if (unknown.length > 0) unweighed.set(id, [...(unweighed.get(id) ?? []), ...unknown]);
+      const entry = { space: space.id, kg: kg / carriers.length, from: toMm(space.box.x0), to: toMm(space.box.x1) };
+      standing.set(id, [...(standing.get(id) ?? []), entry]);
+    }
   }
   return { standing, unweighed };
 }
@@ -141,14 +166,25 @@ function passOn(joints: readonly Joint[], total: number): Support[] {
   }));
 }
 
-function beamOf(load: Load, joints: readonly Joint[]): { beam: Omit<BeamSpec, 'stretches'>; from: number } {
+/** How far a member reaches over its outermost supports at one end, mm; what lies in a joint is no overhang. */
+function overhang(reach: number, thickness: number): number {
+  return reach > thickness ? reach : 0;
+}
+
+function beamOf(member: Member, load: Load, joints: readonly Joint[]): { beam: Omit<BeamSpec, 'stretches'>; from: number } {
   const places = joints.map((j) => toMm(j.x as NonNullable<Joint['x']>));
-  const from = Math.min(...places);
-  const length = Math.max(...places) - from;
-  const clip = (x: number) => Math.min(Math.max(x - from, 0), length);
+  const box = boxOf(member);
+  const thickness = toMm(member.thickness.value);
+  const [first, last] = [Math.min(...places), Math.max(...places)];
+  const from = first - overhang(first - toMm(box.x0), thickness);
+  const length = last + overhang(toMm(box.x1) - last, thickness) - from;
+  // What ends within a millimetre of a support ends on it: a sliver of a beam would cost more digits than it is worth.
+  const onto = (x: number) => [...places, from, from + length].find((p) => Math.abs(p - x) < 1) ?? x;
+  const clip = (x: number) => Math.min(Math.max(onto(x) - from, 0), length);
   const lines: LineLoad[] = [
     { from: 0, to: length, perMm: load.self / length },
-    ...load.standing.map((s) => ({ from: clip(s.from), to: clip(s.to), perMm: (s.kg * GRAVITY) / (s.to - s.from) })),
+    // All that stands on it is carried by it, also where its space reaches past its ends.
+    ...load.standing.map((s) => ({ from: clip(s.from), to: clip(s.to), perMm: (s.kg * GRAVITY) / (clip(s.to) - clip(s.from)) })),
   ];
   const points: PointLoad[] = load.handed.flatMap((h) => (h.x === undefined ? [] : [{ x: clip(h.x), newtons: h.newtons }]));
   const supports = joints.map((j, i) => ({ x: (places[i] as number) - from, oneWay: j.how === 'bearing' || j.how === 'pins' }));
@@ -170,7 +206,7 @@ function longestSpan(supports: readonly Support[]): number {
 
 /** A member that lies on supports at places: a beam. */
 function bend(member: Member, load: Load, joints: readonly Joint[], total: number, workshop: Workshop): CarriedMember {
-  const { beam, from } = beamOf(load, joints);
+  const { beam, from } = beamOf(member, load, joints);
   const properties = propertiesOf(member.stock);
   const base = { member, selfKg: load.self / GRAVITY, standing: load.standing, handed: load.handed, total, throughout: false };
   try {
@@ -208,6 +244,11 @@ function bend(member: Member, load: Load, joints: readonly Joint[], total: numbe
 function carryOne(member: Member, load: Load, joints: readonly Joint[], workshop: Workshop): CarriedMember {
   const total = load.self + load.standing.reduce((sum, s) => sum + s.kg * GRAVITY, 0) + load.handed.reduce((sum, h) => sum + h.newtons, 0);
   const along = joints.filter((j) => j.x === undefined);
+  const toTheFront = Math.abs(member.frame.u[2]) > Math.SQRT1_2;
+  if (lies(member) && toTheFront && along.length === 0) {
+    const base = { member, selfKg: load.self / GRAVITY, standing: load.standing, handed: load.handed, total, throughout: false };
+    return { ...base, supports: passOn(joints, total), bending: null, state: 'not judged', missing: 'it runs from the rear to the front' };
+  }
   if (!lies(member) || along.length > 0) {
     const throughout = lies(member);
     return {
@@ -232,7 +273,7 @@ function carryOne(member: Member, load: Load, joints: readonly Joint[], workshop
  * top; each is solved as a beam on what carries it, and its reactions load those.
  */
 export function carry(shape: Shape, workshop: Workshop): Carried {
-  const { standing, unweighed } = standingOn(shape);
+  const { standing, unweighed } = standingOn(shape, workshop);
   const jointsOf = new Map<string, Joint[]>();
   for (const joint of shape.joints) {
     const list = jointsOf.get(joint.carried);
@@ -255,7 +296,7 @@ export function carry(shape: Shape, workshop: Workshop): Carried {
     const carried = carryOne(member, load, jointsOf.get(member.id) ?? [], workshop);
     members.set(member.id, carried);
     for (const s of carried.supports) {
-      if (s.carrier === FLOOR) floor += s.newtons;
+      if (s.carrier === FLOOR || s.carrier === PLACE) floor += s.newtons;
       const entry: Handed = { from: member.id, newtons: s.newtons, ...(s.x === undefined ? {} : { x: s.x }) };
       const list = handed.get(s.carrier);
       if (list) list.push(entry);

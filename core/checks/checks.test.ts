@@ -1,25 +1,25 @@
 import { writeExactly } from '../figure/index.js';
 import { ZERO, mm } from '../length/index.js';
-import { applyEdit, type Piece, type Space } from '../piece/index.js';
+import { applyEdit, type PanelCase, type Space } from '../piece/index.js';
 import { solve, type Solution } from '../solution/index.js';
 import type { Workshop } from '../project/index.js';
 import { divided, opening, piece, space, stock, thing, workshop } from '../testing/samples.js';
 import { worstFirst, type Check } from './index.js';
 
-const solved = (p: Piece, shop: Workshop = workshop()) => solve(p, shop, {});
+const solved = (p: PanelCase, shop: Workshop = workshop()) => solve(p, shop, {});
 const check = (s: Solution, id: string) => s.checks.find((c) => c.id === id);
 const text = (c: Check | undefined) => writeExactly(c?.sentence ?? []);
 
 /** The solution after one of a check's fixes. */
-function mended(p: Piece, c: Check | undefined, shop: Workshop, index = 0): Solution {
+function mended(p: PanelCase, c: Check | undefined, shop: Workshop, index = 0): Solution {
   const change = c?.fixes[index]?.change;
   if (!change) throw new Error(`there is no fix ${index} of ${c?.id}`);
-  if (change.target === 'piece') return solved(applyEdit(p, change.edit), shop);
+  if (change.target === 'piece') return solved(applyEdit(p, change.edit) as PanelCase, shop);
   return solved(p, { ...shop, openings: new Map(shop.openings).set(change.id, change.opening) });
 }
 
 describe('the place', () => {
-  const inGap = (extra: Partial<Piece> = {}) => piece(space('in'), { opening: 'gap', ...extra });
+  const inGap = (extra: Partial<PanelCase> = {}) => piece(space('in'), { opening: 'gap', ...extra });
 
   test('a case that is too large for the opening, and the fix that takes its width from it', () => {
     const p = inGap({ width: { from: 'given', size: mm(1010), of: 'overall' } });

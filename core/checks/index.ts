@@ -2,6 +2,8 @@ import type { Carried } from '../carry/index.js';
 import type { Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { worstFirst, pieceFix, type Check } from './check.js';
+import { bodyChecks } from './bodies.js';
+import { missingStock } from './missing.js';
 import { memberChecks } from './members.js';
 import { placeChecks } from './place.js';
 import { runChecks } from './runs.js';
@@ -24,10 +26,12 @@ export function checksOf(piece: Piece, shape: Shape, carried: Carried, letters: 
   const place =
     piece.opening && opening && shape.members.length > 0 ? placeChecks({ piece, shape, openingId: piece.opening, opening }) : [];
   return worstFirst([
+    ...missingStock(piece, workshop),
     ...problems,
     ...place,
     ...runChecks(piece, shape),
-    ...thingChecks(piece, shape, workshop),
+    ...thingChecks(shape, workshop),
+    ...bodyChecks(piece, shape, carried),
     ...memberChecks(piece, shape, carried, letters, workshop),
   ]);
 }

@@ -1,7 +1,8 @@
 import { fine, force, len, mass, say } from '../figure/index.js';
 import { ZERO, mm, type Length } from '../length/index.js';
 import { limitName, type CarriedMember, type Carried } from '../carry/index.js';
-import type { Feature, Letters, Member, Piece, Region, Shape } from '../piece/index.js';
+import { keptOf } from '../joints/index.js';
+import type { Letters, Member, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { pieceFix, type Check } from './check.js';
 
@@ -15,34 +16,10 @@ function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
-function overlaps(a: Region, b: Region): boolean {
-  return a.u0 < b.u1 && b.u0 < a.u1 && a.v0 < b.v1 && b.v0 < a.v1;
-}
-
-type Recess = Extract<Feature, { region: Region }>;
-
-/** The least that is left of a member where it is machined, from one face or from both at one place. */
-function leastLeft(member: Member): { left: Length; both: boolean; mate: string } | null {
-  const recesses = member.features.filter((f): f is Recess => f.kind !== 'hole').sort((a, b) => a.region.u0 - b.region.u0);
-  let worst: { left: Length; both: boolean; mate: string } | null = null;
-  const consider = (depth: number, both: boolean, mate: string) => {
-    const left = (member.thickness.value - depth) as Length;
-    if (!worst || left < worst.left) worst = { left, both, mate };
-  };
-  recesses.forEach((a, i) => {
-    consider(a.depth, false, a.mate);
-    for (let j = i + 1; j < recesses.length && (recesses[j] as Recess).region.u0 < a.region.u1; j += 1) {
-      const b = recesses[j] as Recess;
-      if (a.face !== b.face && overlaps(a.region, b.region)) consider(a.depth + b.depth, true, b.mate);
-    }
-  });
-  return worst;
-}
-
 /** What machining leaves of each member. Less than a third is weak; nothing at all stops the build. */
 function machining(piece: Piece, shape: Shape, letters: Letters): Check[] {
   return shape.members.flatMap((member): Check[] => {
-    const worst = leastLeft(member);
+    const worst = keptOf(member);
     if (!worst || worst.left * 3 >= member.thickness.value) return [];
     const through = worst.left <= ZERO;
     const looser = pieceFix(say`Make the shelves loose, on pins`, {
@@ -63,7 +40,7 @@ function machining(piece: Piece, shape: Shape, letters: Letters): Check[] {
         sentence: through
           ? say`${capital(nameOf(member, letters))} is cut right through where it is machined${worst.both ? ' from both sides' : ''}.`
           : say`${capital(nameOf(member, letters))} keeps ${len(worst.left)} of its ${len(member.thickness.value)} where it is machined${worst.both ? ' from both sides' : ''}.`,
-        fixes: piece.shelves.fix === 'housed' ? [shallower, looser] : [],
+        fixes: piece.shelves.fix === 'housed' && worst.mate.endsWith('/shelf/1') ? [shallower, looser] : [],
       },
     ];
   });

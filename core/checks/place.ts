@@ -139,7 +139,7 @@ function standsUp({ piece, shape, openingId, opening }: PlaceContext): Check {
       fixes: [],
     };
   }
-  const { base } = piece;
+  const base = piece.shell === 'panel-case' ? piece.base : { kind: 'none' as const };
   const loose = base.kind === 'toe' ? hypot(sub(height, base.height), shape.overall.depth.value) : null;
   const fixes =
     base.kind === 'toe' && loose !== null && loose <= room

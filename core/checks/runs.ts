@@ -11,7 +11,7 @@ function resize(piece: Piece, run: PlacedRun, total: Length): PieceEdit {
     if (path.parent.axis === run.axis) return { kind: 'rule', space: path.space.id, rule: { kind: 'fixed', size: total } };
     path = findSpace(piece.interior, path.parent.space.id);
   }
-  const reach = run.axis === 'up' ? 'height' : 'width';
+  const reach = { up: 'height', across: 'width', deep: 'depth' }[run.axis];
   return { kind: 'piece', patch: { [reach]: { from: 'given', size: total, of: 'inside' } } };
 }
 
@@ -31,6 +31,23 @@ export function editOf(piece: Piece, run: PlacedRun, change: RunChange): PieceEd
   }
 }
 
+/** What the lines of a run are called together. */
+function nounsOf({ roles, axis }: PlacedRun): string {
+  const [role] = roles.values();
+  switch (role) {
+    case 'shelf':
+      return 'shelves and spaces';
+    case 'slat':
+      return 'slats and gaps';
+    case 'board':
+      return 'boards and what lies between them';
+    case 'room':
+      return axis === 'up' ? 'drawers and what lies between them' : 'parts and what lies between them';
+    default:
+      return 'dividers and spaces';
+  }
+}
+
 const MOST_WAYS = 4;
 
 /** Runs that cannot be met, each with its ways out, and spaces that should fit what is not there. */
@@ -45,7 +62,7 @@ export function runChecks(piece: Piece, shape: Shape): Check[] {
       about: { kind: 'space', id: run.owner },
       sentence:
         conflict.kind === 'over'
-          ? say`${where}the ${run.axis === 'up' ? 'shelves' : 'dividers'} and spaces need ${len(conflict.by)} more than the ${len(run.run.total.value)} there is.`
+          ? say`${where}the ${nounsOf(run)} need ${len(conflict.by)} more than the ${len(run.run.total.value)} there is.`
           : say`${where}${conflict.sentence}`,
       fixes: conflict.ways.slice(0, MOST_WAYS).map((way) => pieceFix(way.label, editOf(piece, run, way.change))),
     }));

@@ -1,6 +1,6 @@
 import { len, say } from '../figure/index.js';
 import { add, sub, type Length } from '../length/index.js';
-import type { Piece, PlacedSpace, Shape } from '../piece/index.js';
+import type { PlacedSpace, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { howMany, needOf, type Block } from '../things/index.js';
 import { pieceFix, type Check, type Fix } from './check.js';
@@ -48,7 +48,7 @@ function heights(space: PlacedSpace, blocks: readonly Block[]): Check[] {
   });
 }
 
-function widths(piece: Piece, space: PlacedSpace, blocks: readonly Block[]): Check[] {
+function widths(space: PlacedSpace, blocks: readonly Block[]): Check[] {
   const need = needOf(blocks);
   const clear = space.clear.width.value;
   if (need.width <= clear) return [];
@@ -57,7 +57,7 @@ function widths(piece: Piece, space: PlacedSpace, blocks: readonly Block[]): Che
   const room = {
     width: Math.max(0, clear - others) as Length,
     height: space.clear.height.value,
-    depth: sub(space.clear.depth.value, piece.shelves.setback),
+    depth: sub(space.clear.depth.value, space.setback),
   };
   const fit = Math.min(last.count, howMany(last.thing, room).count);
   return [
@@ -72,8 +72,8 @@ function widths(piece: Piece, space: PlacedSpace, blocks: readonly Block[]): Che
   ];
 }
 
-function depths(piece: Piece, space: PlacedSpace, blocks: readonly Block[]): Check[] {
-  const clear = sub(space.clear.depth.value, piece.shelves.setback);
+function depths(space: PlacedSpace, blocks: readonly Block[]): Check[] {
+  const clear = sub(space.clear.depth.value, space.setback);
   return blocks.flatMap((block): Check[] =>
     block.depth <= clear
       ? []
@@ -91,7 +91,7 @@ function depths(piece: Piece, space: PlacedSpace, blocks: readonly Block[]): Che
 }
 
 /** Whether what stands in each space fits in it, and what was named but is not in the library or stands nowhere. */
-export function thingChecks(piece: Piece, shape: Shape, workshop: Workshop): Check[] {
+export function thingChecks(shape: Shape, workshop: Workshop): Check[] {
   return [...shape.spaces.values()].flatMap((space): Check[] => {
     const gone = space.space.things.filter((t) => !workshop.things.has(t.thing));
     const missing = gone.map((t): Check => ({
@@ -102,8 +102,8 @@ export function thingChecks(piece: Piece, shape: Shape, workshop: Workshop): Che
       sentence: say`Something in ${space.label} is no longer among the things.`,
       fixes: [pieceFix(say`Take it out`, { kind: 'things', space: space.id, things: space.space.things.filter((o) => !gone.includes(o)) })],
     }));
-    if (space.blocks.length === 0 || space.space.split) return missing;
-    const faults = [...heights(space, space.blocks), ...widths(piece, space, space.blocks), ...depths(piece, space, space.blocks)];
+    if (space.blocks.length === 0 || (space.space.split && space.space.split.making?.kind !== 'slats')) return missing;
+    const faults = [...heights(space, space.blocks), ...widths(space, space.blocks), ...depths(space, space.blocks)];
     if (faults.length > 0 || !space.within) return [...missing, ...faults];
     const need = needOf(space.blocks);
     return [

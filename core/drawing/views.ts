@@ -1,7 +1,7 @@
 import { toMm, type Length } from '../length/index.js';
 import { boxOf, type Box, type Member, type PlacedSpace } from '../piece/index.js';
 import type { Solution } from '../solution/index.js';
-import { CASE } from '../shells/panel-case/index.js';
+import { CASE } from '../shells/index.js';
 import type { Block } from '../things/index.js';
 import type { Drawing, PlainShape, ShapeOf, View } from './shapes.js';
 

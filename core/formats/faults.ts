@@ -57,7 +57,7 @@ function describe(error: ErrorObject): { path: string; message: string; accepted
 }
 
 /** The fields that say which of several forms a value has. */
-const TELLERS = ['kind', 'from'];
+const TELLERS = ['kind', 'from', 'shell'];
 
 /** The innermost alternative of a schema that an error belongs to. */
 function branchOf(error: ErrorObject): string {
@@ -77,7 +77,8 @@ function isExcluded(error: ErrorObject, excluded: readonly Excluded[]): boolean 
 /** A value whose kind is none of those there are: says which there are. */
 function unknownKind(document: unknown, union: ErrorObject, errors: readonly ErrorObject[], kept: readonly ErrorObject[]): Fault[] {
   const inside = (e: ErrorObject) => e.schemaPath.startsWith(union.schemaPath) && e.instancePath.startsWith(union.instancePath);
-  if (kept.some(inside)) return [];
+  // What refers to itself has its own path in the schema, so what lies deeper is told by where it is in the document.
+  if (kept.some((e) => inside(e) || e.instancePath.startsWith(`${union.instancePath}/`))) return [];
   const constants = errors.filter((e) => e.keyword === 'const' && inside(e));
   if (constants.length === 0) return [];
   const options = [...new Set(constants.map((e) => JSON.stringify((e.params as { allowedValue: unknown }).allowedValue)))];

@@ -2,7 +2,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import { LettersSchema, PieceSchema } from '../piece/index.js';
 import { IdSchema, PersonSchema, ProjectSchema, type Workshop } from '../project/index.js';
 import { OpeningSchema } from '../survey/index.js';
-import { StockSchema } from '../stock/index.js';
+import { SlideSchema, StockSchema } from '../stock/index.js';
 import { ThingSchema } from '../things/index.js';
 
 const closed = { additionalProperties: false } as const;
@@ -24,6 +24,8 @@ export const ProjectFileSchema = Type.Object(
     openings: Type.Record(IdSchema, OpeningSchema),
     things: Type.Record(IdSchema, ThingSchema),
     stock: Type.Record(IdSchema, StockSchema),
+    /** Left out in files that were written before there were drawers. */
+    slides: Type.Optional(Type.Record(IdSchema, SlideSchema)),
     people: Type.Record(IdSchema, PersonSchema),
     pieces: Type.Record(IdSchema, KeptPieceSchema),
   },
@@ -41,12 +43,13 @@ export function publishedSchema(): object {
 }
 
 /** What the pieces of a project file are solved with. */
-export function workshopOf(file: Pick<ProjectFile, 'project' | 'openings' | 'things' | 'stock'>): Workshop {
+export function workshopOf(file: Pick<ProjectFile, 'project' | 'openings' | 'things' | 'stock' | 'slides'>): Workshop {
   return {
     settings: file.project.settings,
     openings: new Map(Object.entries(file.openings)),
     things: new Map(Object.entries(file.things)),
     stock: new Map(Object.entries(file.stock)),
+    slides: new Map(Object.entries(file.slides ?? {})),
   };
 }
 

@@ -1,4 +1,4 @@
-import { dividingMembersOf, spacesOf, type Piece } from '../piece/index.js';
+import { dividingMembersOf, namedIn, spacesOf, type Piece } from '../piece/index.js';
 import type { Fault } from './faults.js';
 import type { ProjectFile } from './project-file.js';
 
@@ -38,12 +38,10 @@ export function referenceFaults(file: ProjectFile): readonly Fault[] {
     const path = `/pieces/${id}/piece`;
     const stocks = Object.entries(piece.stock).flatMap(([use, stock]) => missing(`${path}/stock/${use}`, 'stock', stock, file.stock));
     const opening = piece.opening === undefined ? [] : missing(`${path}/opening`, 'opening', piece.opening, file.openings);
-    const things = [...spacesOf(piece.interior)].flatMap(({ space }) =>
-      space.things.flatMap((t) => missing(`${path}/interior (space ${space.id})`, 'thing', t.thing, file.things)),
-    );
-    const own = [...dividingMembersOf(piece.interior)].flatMap(({ member }) =>
-      member.stock === undefined ? [] : missing(`${path}/interior (member ${member.id})`, 'stock', member.stock, file.stock),
-    );
-    return [...pieceFaults(piece, path), ...opening, ...stocks, ...things, ...own];
+    const records = { stock: file.stock, slide: file.slides ?? {}, thing: file.things };
+    const inside = namedIn(piece.interior).flatMap((n) => missing(`${path}/interior (${n.where})`, n.kind, n.id, records[n.kind]));
+    const packing =
+      piece.shell === 'in-place' && piece.packing ? missing(`${path}/packing/stock`, 'stock', piece.packing.stock, file.stock) : [];
+    return [...pieceFaults(piece, path), ...opening, ...stocks, ...inside, ...packing];
   });
 }

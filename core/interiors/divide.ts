@@ -7,24 +7,22 @@ import {
   type Axis,
   type Box,
   type DividingMember,
+  type Inset,
+  type Insets,
   type Neighbours,
   type Piece,
   type PlacedRun,
   type PlacedSpace,
   type ShapeProblem,
   type Space,
+  type Split,
 } from '../piece/index.js';
 import { solveRun, type PlacedLine, type Rounding, type RunLine, type RunSpec } from '../run/index.js';
-
 import { blockIn } from '../things/index.js';
-import { runLines, type NeedContext } from './need.js';
-
-/** The clear inside of a shell, ready to be divided. */
-export interface Inside {
-  readonly start: { readonly x: Figure; readonly y: Figure; readonly z: Figure };
-  readonly clear: { readonly width: Figure; readonly height: Figure; readonly depth: Figure };
-  readonly neighbours: Neighbours;
-}
+import { dividingMemberId } from './ids.js';
+import type { NeedContext, Region } from './kind.js';
+import { kindOf } from './kinds.js';
+import { runLines } from './need.js';
 
 /** The spaces and runs of an interior, in their places. */
 export interface Divided {
@@ -33,31 +31,21 @@ export interface Divided {
   readonly problems: readonly ShapeProblem[];
 }
 
-/** The member id of a dividing member: its node, role and instance. */
-export function dividingMemberId(node: string, axis: Axis): string {
-  return axis === 'up' ? `${node}/shelf/1` : `${node}/divider/1`;
-}
-
-interface Region {
-  readonly start: Inside['start'];
-  readonly clear: Inside['clear'];
-  readonly neighbours: Neighbours;
-}
-
 /** Divides the inside of a piece by its tree of spaces: outer runs before inner, and a run before those aligned with it. */
 class Division {
   readonly spaces = new Map<string, PlacedSpace>();
   readonly runs = new Map<string, PlacedRun>();
   readonly problems: ShapeProblem[] = [];
   private readonly regions = new Map<string, Region>();
+  private readonly insets = new Map<string, Insets>();
   private readonly solving = new Set<string>();
 
   constructor(
     private readonly piece: Piece,
     private readonly context: NeedContext,
-    inside: Inside,
+    inside: Region,
   ) {
-    this.regions.set(piece.interior.id, inside);
+    this.regions.set(piece.interior.id, asMeasured(piece.interior, inside));
   }
 
   divide(): Divided {
@@ -88,7 +76,7 @@ class Division {
       z0: start.z.value,
       z1: start.z.plus(clear.depth).value,
     };
-    const standing = Math.max(0, clear.depth.value - this.piece.shelves.setback) as Length;
+    const standing = Math.max(0, clear.depth.value - region.setback) as Length;
     const room = { width: clear.width.value, height: clear.height.value, depth: standing };
     const blocks = space.things.flatMap(({ thing: id, count }) => {
       const thing = this.context.workshop.things.get(id);
@@ -101,9 +89,11 @@ class Division {
       box,
       clear,
       neighbours: region.neighbours,
+      setback: region.setback,
       within,
       depth,
       blocks,
+      insets: this.insets.get(space.id) ?? null,
     };
   }
 
@@ -132,36 +122,43 @@ class Division {
     return this.regions.get(id) ?? null;
   }
 
-  private place(space: Space, split: NonNullable<Space['split']>, region: Region): void {
-    const up = split.axis === 'up';
-    const datum = up ? region.start.y : region.start.x;
-    const total = up ? region.clear.height : region.clear.width;
+  private place(space: Space, split: Split, region: Region): void {
+    const { axis } = split;
+    const kind = kindOf(split);
+    const { over } = kind;
+    const start = region.start[AT[axis]];
+    const datum = over.before ? start.minus(over.before) : start;
+    const total = [over.before, over.after].reduce<Figure>((sum, f) => (f ? sum.plus(f) : sum), region.clear[CLEAR[axis]]);
     const context: NeedContext = {
       ...this.context,
-      depth: Math.max(1, region.clear.depth.value - this.piece.shelves.setback) as Length,
+      depth: Math.max(1, region.clear.depth.value - region.setback) as Length,
       width: region.clear.width.value,
     };
-    const lines = runLines(space, context, (i) => `${up ? 'space' : 'bay'} ${i + 1}`).map((line) => this.pinned(line, split, datum));
-    // Bays stay exactly equal, so that all shelves in them are cut with one setting; only heights are set out by spacer or tape.
+    const lines = runLines(space, context).map((line) => this.pinned(line, split, datum));
     const { rounding: chosen } = this.context;
     // The outside is settled before what is in it, so a run inside cannot take its leftover out of the whole.
     const leftover = chosen.leftover === 'total' ? 'last' : chosen.leftover;
-    const rounding: Rounding = { ...chosen, leftover, set: up ? chosen.set : 'exact' };
+    const rounding: Rounding = { ...chosen, leftover, set: kind.set ? chosen.set : 'exact' };
     const spec: RunSpec = { lines, total: { kind: 'given', figure: total }, rounding };
     const run = solveRun(spec);
-    this.runs.set(space.id, { owner: space.id, axis: split.axis, spec, run, datum });
+    const roles = new Map(split.members.map((m) => [m.id, kind.roleOf(m)]));
+    this.runs.set(space.id, { owner: space.id, axis, spec, run, datum, roles, over });
     split.spaces.forEach((part, i) => {
       const line = run.lines.find((p) => p.line.id === part.id);
-      if (line) this.regions.set(part.id, partRegion(region, split, line, i));
+      if (!line) return;
+      const own = partRegion(region, split, datum, line, i, roles, space.id);
+      const insets = kind.insets(part.id, context, region.clear);
+      if (insets) this.insets.set(part.id, insets);
+      this.regions.set(part.id, asMeasured(part, insets ? within(own, insets) : own));
     });
   }
 
   /** A line with the place it is held at, from the datum of its run. */
-  private pinned(line: RunLine, split: NonNullable<Space['split']>, datum: Figure): RunLine {
-    if (line.kind === 'gap') return line;
-    const member = split.members.find((m) => m.id === line.id) as DividingMember;
+  private pinned(line: RunLine, split: Split, datum: Figure): RunLine {
+    const member = line.kind === 'member' && split.members.find((m) => m.id === line.id);
+    if (!member) return line;
     if (member.at !== undefined) {
-      const from = split.axis === 'up' ? 'from the floor' : 'from the outside left';
+      const from = { up: 'from the floor', across: 'from the outside left', deep: 'from the rear' }[split.axis];
       return { ...line, at: size(`${line.label} held ${from}`, member.at, { kind: 'choice', ref: `member:${member.id}` }).minus(datum) };
     }
     if (member.sameAs === undefined) return line;
@@ -189,31 +186,81 @@ class Division {
   }
 }
 
+const AT = { up: 'y', across: 'x', deep: 'z' } as const;
+const CLEAR = { up: 'height', across: 'width', deep: 'depth' } as const;
+const BEFORE = { up: 'below', across: 'left', deep: 'rear' } as const;
+const AFTER = { up: 'above', across: 'right', deep: 'front' } as const;
+
 /** The region of the part of a divided space at an index. */
-function partRegion(region: Region, split: NonNullable<Space['split']>, line: PlacedLine, index: number): Region {
-  const before = split.members[index - 1];
-  const after = split.members[index];
-  const id = (member: DividingMember) => dividingMemberId(member.id, split.axis);
-  const { start, clear, neighbours } = region;
-  const moved = (datum: Figure) => (line.near.amount === ZERO ? datum : datum.plus(line.near));
-  if (split.axis === 'up') {
-    return {
-      start: { ...start, y: moved(start.y) },
-      clear: { ...clear, height: line.size },
-      neighbours: { ...neighbours, below: before ? id(before) : neighbours.below, above: after ? id(after) : neighbours.above },
-    };
-  }
-  return {
-    start: { ...start, x: moved(start.x) },
-    clear: { ...clear, width: line.size },
-    neighbours: { ...neighbours, left: before ? id(before) : neighbours.left, right: after ? id(after) : neighbours.right },
+function partRegion(
+  region: Region,
+  split: Split,
+  datum: Figure,
+  line: PlacedLine,
+  index: number,
+  roles: PlacedRun['roles'],
+  owner: string,
+): Region {
+  const { axis } = split;
+  const ends = kindOf(split).endIds(owner);
+  const beside = (member: DividingMember | undefined, end: keyof Neighbours, atEnd: string | undefined): Partial<Neighbours> => {
+    if (!member) return atEnd === undefined ? {} : { [end]: atEnd };
+    const role = roles.get(member.id);
+    return role && role !== 'room' ? { [end]: dividingMemberId(member.id, role) } : {};
   };
+  const start = line.near.amount === ZERO ? datum : datum.plus(line.near);
+  const last = axis === 'deep' && index < split.spaces.length - 1;
+  return {
+    ...region,
+    start: { ...region.start, [AT[axis]]: start },
+    clear: { ...region.clear, [CLEAR[axis]]: line.size },
+    neighbours: {
+      ...region.neighbours,
+      ...beside(split.members[index - 1], BEFORE[axis], ends?.before),
+      ...beside(split.members[index], AFTER[axis], ends?.after),
+    },
+    // Only the foremost part stands behind the front that things stand back from.
+    setback: last ? ZERO : region.setback,
+  };
+}
+
+/** A region less what lies round its inside. */
+function within(region: Region, insets: Insets): Region {
+  const sum = (list: readonly Inset[]) => list.map((i) => i.size.named(i.label));
+  const start = (axis: Axis) => sum(insets[axis].before).reduce((at, i) => at.plus(i), region.start[AT[axis]]);
+  const clear = (axis: Axis) =>
+    [...sum(insets[axis].before), ...sum(insets[axis].after)].reduce((rest, i) => rest.minus(i), region.clear[CLEAR[axis]]);
+  const member = (list: readonly Inset[], known: string) => list.findLast((i) => i.member !== undefined)?.member ?? known;
+  const { neighbours } = region;
+  return {
+    start: { x: start('across'), y: start('up'), z: start('deep') },
+    clear: { width: clear('across'), height: clear('up'), depth: clear('deep') },
+    neighbours: {
+      ...neighbours,
+      left: member(insets.across.before, neighbours.left),
+      right: member([...insets.across.after].reverse(), neighbours.right),
+      below: member(insets.up.before, neighbours.below),
+    },
+    setback: ZERO,
+  };
+}
+
+/** A region with what the tape said of it in place of what was planned. */
+function asMeasured(space: Space, region: Region): Region {
+  const { measured } = space;
+  if (!measured) return region;
+  const read = (reach: 'width' | 'height' | 'depth') => {
+    const value = measured[reach];
+    const planned = region.clear[reach];
+    return value === undefined ? planned : size(`${reach} as measured`, value, { kind: 'reading', ref: `space:${space.id}/${reach}` });
+  };
+  return { ...region, clear: { width: read('width'), height: read('height'), depth: read('depth') } };
 }
 
 /**
  * Divides the clear inside of a shell.
  * @returns every space in its place, every run with its sums, and alignments that go in a circle
  */
-export function divide(piece: Piece, context: NeedContext, inside: Inside): Divided {
+export function divide(piece: Piece, context: NeedContext, inside: Region): Divided {
   return new Division(piece, context, inside).divide();
 }

@@ -1,23 +1,10 @@
 import { Figure, size } from '../figure/index.js';
-import { ZERO, type Length } from '../length/index.js';
-import type { Space } from '../piece/index.js';
-import { thicknessOf, type Workshop } from '../project/index.js';
-import { wantedTotal, type Rounding, type RunLine } from '../run/index.js';
+import { ZERO, add, greatest, sub, type Length } from '../length/index.js';
+import type { Axis, Insets, Space, Split } from '../piece/index.js';
+import { wantedTotal, type RunLine } from '../run/index.js';
 import { blockIn, type Block, type Clear, type Placement } from '../things/index.js';
-
-/** The axis along which a need is asked. */
-export type NeedAxis = 'across' | 'up' | 'deep';
-
-/** What a need is worked out with: the workshop, the stock of shelves and dividers, and the clear room known so far. */
-export interface NeedContext {
-  readonly workshop: Workshop;
-  readonly stock: { readonly shelves: string; readonly dividers: string };
-  readonly rounding: Rounding;
-  /** Clear depth for things to stand behind each other, where it is known. */
-  readonly depth?: Length;
-  /** Clear width for things to stand beside each other, where it is known. */
-  readonly width?: Length;
-}
+import type { NeedContext } from './kind.js';
+import { kindOf } from './kinds.js';
 
 const BOUNDLESS = Number.MAX_SAFE_INTEGER as Length;
 
@@ -48,7 +35,7 @@ function heightNeed(block: Block): Figure {
   return block.thing.clearance === ZERO ? tall : tall.plus(size('free above it', block.thing.clearance, source));
 }
 
-function openNeed(space: Space, axis: NeedAxis, context: NeedContext): Figure | null {
+function openNeed(space: Space, axis: Axis, context: NeedContext): Figure | null {
   const blocks = space.things.flatMap((p) => blockOf(p, context) ?? []);
   if (blocks.length === 0) return null;
   const source = (b: Block) => ({ kind: 'thing', ref: `thing:${b.thingId}` }) as const;
@@ -59,18 +46,43 @@ function openNeed(space: Space, axis: NeedAxis, context: NeedContext): Figure | 
   return Figure.sum(blocks.map((b) => size(b.thing.name, b.stance.width, source(b)).times(b.columns).named(b.thing.name)));
 }
 
+function insetsAlong(insets: Insets | null, axis: Axis): readonly Figure[] {
+  return insets ? [...insets[axis].before, ...insets[axis].after].map((i) => i.size.named(i.label)) : [];
+}
+
+/** The context of what stands inside the parts of a divided space, so much smaller than the parts themselves. */
+function insideParts(context: NeedContext, insets: Insets | null): NeedContext {
+  if (!insets) return context;
+  const less = (known: Length | undefined, axis: Axis) => {
+    if (known === undefined) return undefined;
+    const taken = insetsAlong(insets, axis).map((i) => i.value);
+    return greatest([1 as Length, sub(known, add(ZERO, ...taken))]);
+  };
+  const [depth, width] = [less(context.depth, 'deep'), less(context.width, 'across')];
+  return { ...context, ...(depth === undefined ? {} : { depth }), ...(width === undefined ? {} : { width }) };
+}
+
+/** What a part of a divided space needs along an axis, with what lies round its inside. */
+function partNeed(part: Space, split: Split, axis: Axis, context: NeedContext): Figure | null {
+  const insets = kindOf(split).insets(part.id, context, {});
+  const inside = spaceNeed(part, axis, insideParts(context, insets));
+  return inside && insetsAlong(insets, axis).reduce((sum, inset) => sum.plus(inset), inside);
+}
+
 /** The lines of the run that divides a space, each gap with what its contents need. */
-export function runLines(space: Space, context: NeedContext, label: (index: number) => string): RunLine[] {
-  const split = space.split;
+export function runLines(space: Space, context: NeedContext): RunLine[] {
+  const { split } = space;
   if (!split) return [];
-  const up = split.axis === 'up';
-  const stockFor = (own: string | undefined) => own ?? (up ? context.stock.shelves : context.stock.dividers);
-  return split.spaces.flatMap((part, i): RunLine[] => {
-    const need = spaceNeed(part, split.axis, context);
+  const kind = kindOf(split);
+  const ends = kind.ends(context);
+  const end = (id: string, figure: Figure | null): RunLine[] =>
+    figure ? [{ kind: 'member', id: `${space.id}-${id}`, label: figure.label ?? id, plural: kind.names.many, extent: figure }] : [];
+  const lines = split.spaces.flatMap((part, i): RunLine[] => {
+    const need = partNeed(part, split, split.axis, context);
     const gap: RunLine = {
       kind: 'gap',
       id: part.id,
-      label: part.name ?? label(i),
+      label: part.name ?? `${kind.names.part} ${i + 1}`,
       rule: part.rule,
       ...(part.least === undefined ? {} : { least: part.least }),
       ...(part.greatest === undefined ? {} : { greatest: part.greatest }),
@@ -78,24 +90,26 @@ export function runLines(space: Space, context: NeedContext, label: (index: numb
     };
     const member = split.members[i];
     if (!member) return [gap];
-    const stockId = stockFor(member.stock);
-    const stock = context.workshop.stock.get(stockId);
-    const extent = stock ? thicknessOf(stockId, stock) : size('unknown stock', ZERO);
-    const name = up ? 'shelf' : 'divider';
-    return [gap, { kind: 'member', id: member.id, label: `${name} ${i + 1}`, plural: up ? 'shelves' : 'dividers', extent }];
+    const extent = kind.extent(member, context);
+    const room = kind.roleOf(member) === 'room';
+    const label = room ? (extent.label ?? 'left free') : `${kind.names.one} ${i + 1}`;
+    return [gap, { kind: 'member', id: member.id, label, plural: room ? label : kind.names.many, extent }];
   });
+  return [...end('start', ends.before), ...lines, ...end('end', ends.after)];
 }
 
 /**
  * What a space needs clear along an axis, for what stands in it and in what it is divided
  * into; null where nothing with a size does.
  */
-export function spaceNeed(space: Space, axis: NeedAxis, context: NeedContext): Figure | null {
-  const split = space.split;
+export function spaceNeed(space: Space, axis: Axis, context: NeedContext): Figure | null {
+  const { split } = space;
   if (!split) return openNeed(space, axis, context);
-  const needs = split.spaces.flatMap((part) => spaceNeed(part, axis, context) ?? []);
+  const needs = split.spaces.flatMap((part) => partNeed(part, split, axis, context) ?? []);
   if (split.axis !== axis) return needs.length > 0 ? Figure.greatest(needs) : null;
-  const lines = runLines(space, context, (i) => `space ${i + 1}`);
   const known = needs.length > 0 || split.spaces.some((s) => s.rule.kind === 'fixed' || s.least !== undefined);
-  return known ? wantedTotal({ lines, total: { kind: 'follows' }, rounding: context.rounding }) : null;
+  if (!known) return null;
+  const total = wantedTotal({ lines: runLines(space, context), total: { kind: 'follows' }, rounding: context.rounding });
+  const { before, after } = kindOf(split).over;
+  return [before, after].reduce<Figure>((rest, over) => (over ? rest.minus(over) : rest), total);
 }

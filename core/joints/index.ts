@@ -1,1 +1,3 @@
 export * from './ends.js';
+export * from './passes.js';
+export * from './kept.js';

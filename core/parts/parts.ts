@@ -36,9 +36,10 @@ export interface PartRow {
   readonly hand: 'left' | 'right' | null;
 }
 
-function cutSize(figure: Figure, purpose: Purpose, edging: Figure | null, step: Length): CutSize {
-  const cut = edging ? figure.minus(edging) : figure;
-  const set = purpose === 'covers' ? ceilTo(cut.value, step) : floorTo(cut.value, step);
+function cutSize(figure: Figure, purpose: Purpose, edging: Figure | null, over: Length, step: Length): CutSize {
+  const bare = edging ? figure.minus(edging) : figure;
+  const cut = over === ZERO ? bare : bare.plus(size(purpose === 'trimmed' ? 'to trim' : 'to plane', over));
+  const set = purpose === 'between' ? floorTo(cut.value, step) : ceilTo(cut.value, step);
   return { figure: cut, set, off: sub(set, cut.value) };
 }
 
@@ -74,8 +75,14 @@ export function partsOf(
       width: member.width,
       thickness: member.thickness,
       cut: {
-        length: cutSize(member.length, member.purpose.length, edgingAlong([edges.u0, edges.u1], banding), step),
-        width: cutSize(member.width, member.purpose.width, edgingAlong([edges.v0, edges.v1], banding), step),
+        length: cutSize(
+          member.length,
+          member.purpose.length,
+          edgingAlong([edges.u0, edges.u1], banding),
+          member.over?.length ?? ZERO,
+          step,
+        ),
+        width: cutSize(member.width, member.purpose.width, edgingAlong([edges.v0, edges.v1], banding), member.over?.width ?? ZERO, step),
       },
       edges,
       features: member.features,

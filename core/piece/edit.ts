@@ -1,7 +1,9 @@
 import type { Length } from '../length/index.js';
 import type { GapRule } from '../run/index.js';
 import type { Placement } from '../things/index.js';
-import type { Axis, DividingMember, Piece, Space } from './spec.js';
+import type { Cells } from './makings/cells.js';
+import type { Axis, DividingMember, Making, Space, Split } from './space.js';
+import { InPlaceSchema, PanelCaseSchema, type Piece, type PiecePatch } from './spec.js';
 import { findMember, findSpace } from './tree.js';
 
 /** One change to a piece. Ids of new nodes come with the edit, so that an edit gives the same piece wherever it is applied. */
@@ -31,10 +33,23 @@ export type PieceEdit =
   | { readonly kind: 'drop'; readonly member: string }
   | { readonly kind: 'pin'; readonly member: string; readonly at: Length | null }
   | { readonly kind: 'align'; readonly member: string; readonly sameAs: string | null }
-  | { readonly kind: 'member'; readonly member: string; readonly patch: { readonly fix?: DividingMember['fix']; readonly stock?: string } }
+  | {
+      readonly kind: 'member';
+      readonly member: string;
+      readonly patch: { readonly fix?: DividingMember['fix']; readonly stock?: string; readonly room?: Length };
+    }
+  /** Fills an open space with parts of a making, or with cells; its things stay where there is one part to hold them. */
+  | { readonly kind: 'fill'; readonly space: string; readonly split?: Split; readonly cells?: Cells }
+  /** Makes the parts of a divided space, or its cells, another way. */
+  | { readonly kind: 'making'; readonly space: string; readonly making: Making }
+  | { readonly kind: 'cells'; readonly space: string; readonly cells: Cells }
+  /** Takes out all that a space is divided or filled with. */
+  | { readonly kind: 'clear'; readonly space: string }
+  /** Puts what the tape said of a space in place of what was planned; null takes it back. */
+  | { readonly kind: 'measured'; readonly space: string; readonly measured: NonNullable<Space['measured']> | null }
   | { readonly kind: 'things'; readonly space: string; readonly things: readonly Placement[] }
   /** Replaces whole fields of the piece itself. */
-  | { readonly kind: 'piece'; readonly patch: Partial<Omit<Piece, 'interior' | 'shell'>> };
+  | { readonly kind: 'piece'; readonly patch: PiecePatch };
 
 /** An edit that names something the piece does not have. */
 export class EditError extends Error {}
@@ -99,7 +114,7 @@ function dropMember(piece: Piece, id: string): void {
     first.things = mergePlacements([...first.things, ...thingsWithin(gone)]);
   } else kept.things = mergePlacements([...kept.things, ...thingsWithin(gone)]);
   if (kept.rule.kind !== 'fit' && gone.rule.kind !== 'fixed') kept.rule = gone.rule.kind === 'fit' ? gone.rule : kept.rule;
-  if (parts.spaces.length === 2) {
+  if (parts.spaces.length === 2 && !parts.making) {
     delete found.owner.split;
     if (kept.split) found.owner.split = kept.split;
     found.owner.things = kept.split ? [] : kept.things;
@@ -111,7 +126,8 @@ function dropMember(piece: Piece, id: string): void {
 
 function even(piece: Piece, edit: Extract<PieceEdit, { kind: 'even' }>): void {
   const owner = spaceOf(piece, edit.space);
-  if (!owner.split || edit.members < 1) throw new EditError('only a divided space can be made even, with one member or more');
+  if (!owner.split || (edit.members < 1 && !owner.split.making))
+    throw new EditError('only a divided space can be made even, with one member or more');
   while (owner.split.members.length > edit.members) dropMember(piece, (owner.split.members.at(-1) as DividingMember).id);
   for (let i = 0; owner.split.members.length < edit.members; i += 1) {
     const [member, space] = [edit.newMembers[i], edit.newSpaces[i]];
@@ -128,6 +144,39 @@ function even(piece: Piece, edit: Extract<PieceEdit, { kind: 'even' }>): void {
     delete member.at;
     delete member.sameAs;
   });
+}
+
+/** Fills a space that is open; things that stood in it go into the first part, or stay on a deck. */
+function fill(space: Space, edit: Extract<PieceEdit, { kind: 'fill' }>): void {
+  if (space.split || space.cells) throw new EditError(`${space.name ?? 'the space'} is already divided`);
+  if (edit.cells) {
+    if (space.things.length > 0) throw new EditError(`take the things out of ${space.name ?? 'the space'} first`);
+    space.cells = structuredClone(edit.cells);
+  }
+  if (!edit.split) return;
+  const split = structuredClone(edit.split);
+  const [first] = split.spaces;
+  if (first && split.making?.kind !== 'slats') {
+    first.things = mergePlacements([...first.things, ...space.things]);
+    space.things = [];
+  }
+  space.split = split;
+}
+
+/** Leaves one open space, with all things that stood in it. */
+function clear(space: Space): void {
+  space.things = mergePlacements(thingsWithin(space));
+  delete space.split;
+  delete space.cells;
+}
+
+/** The piece with some fields replaced. @throws EditError for a field that its shell does not have */
+function patched(piece: Piece, patch: PiecePatch): Piece {
+  const known: readonly string[] =
+    piece.shell === 'panel-case' ? Object.keys(PanelCaseSchema.properties) : Object.keys(InPlaceSchema.properties);
+  const strange = Object.keys(patch).find((key) => !known.includes(key));
+  if (strange) throw new EditError(`${piece.name} has no ${strange} to change`);
+  return { ...piece, ...structuredClone(patch) } as Piece;
 }
 
 /** Takes away every alignment to members that are no longer there. */
@@ -198,7 +247,29 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
     case 'things':
       spaceOf(piece, edit.space).things = mergePlacements(edit.things);
       return piece;
+    case 'fill':
+      fill(spaceOf(piece, edit.space), edit);
+      return piece;
+    case 'making': {
+      const { split: parts } = spaceOf(piece, edit.space);
+      if (parts?.making?.kind !== edit.making.kind) throw new EditError(`that space is not made of ${edit.making.kind}`);
+      parts.making = structuredClone(edit.making);
+      return piece;
+    }
+    case 'cells': {
+      const space = spaceOf(piece, edit.space);
+      if (!space.cells) throw new EditError('that space has no cells');
+      space.cells = structuredClone(edit.cells);
+      return piece;
+    }
+    case 'clear':
+      clear(spaceOf(piece, edit.space));
+      loosen(piece);
+      return piece;
+    case 'measured':
+      setOrDelete(spaceOf(piece, edit.space), 'measured', edit.measured && Object.keys(edit.measured).length > 0 ? edit.measured : null);
+      return piece;
     case 'piece':
-      return { ...piece, ...structuredClone(edit.patch) };
+      return patched(piece, edit.patch);
   }
 }

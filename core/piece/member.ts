@@ -59,7 +59,8 @@ export type Face = 'up' | 'down';
 /** What is cut into a member. */
 export type Feature =
   | {
-      readonly kind: 'housing' | 'groove' | 'rebate';
+      /** A notch goes right through, from an edge. */
+      readonly kind: 'housing' | 'groove' | 'rebate' | 'notch';
       readonly face: Face;
       readonly region: Region;
       readonly depth: Length;
@@ -88,10 +89,34 @@ export interface Edges {
 
 export const SQUARE_EDGES: Edges = { u0: 'square', u1: 'square', v0: 'square', v1: 'square' };
 
-export type Role = 'side' | 'top' | 'bottom' | 'divider' | 'shelf' | 'back' | 'toe board' | 'plinth rail' | 'plinth end' | 'bearer';
+export type Role =
+  | 'side'
+  | 'top'
+  | 'bottom'
+  | 'divider'
+  | 'shelf'
+  | 'partition'
+  | 'rail'
+  | 'back'
+  | 'toe board'
+  | 'plinth rail'
+  | 'plinth end'
+  | 'bearer'
+  | 'drawer front'
+  | 'drawer side'
+  | 'drawer end'
+  | 'drawer bottom'
+  | 'runner'
+  | 'runner board'
+  | 'packing upright'
+  | 'board'
+  | 'slat'
+  | 'slat support'
+  | 'ladder upright'
+  | 'ladder support';
 
-/** How a cutting size is brought to the shop precision: what goes between is rounded down, what covers is rounded up. */
-export type Purpose = 'between' | 'covers';
+/** How a cutting size is brought to the shop precision: what goes between is rounded down, what covers or is trimmed in place is rounded up. */
+export type Purpose = 'between' | 'covers' | 'trimmed';
 
 /** A piece of wood in its place. */
 export interface Member {
@@ -112,6 +137,8 @@ export interface Member {
   readonly purpose: { readonly length: Purpose; readonly width: Purpose };
   readonly features: readonly Feature[];
   readonly edges: Edges;
+  /** How much longer, and wider, it is cut than it is in the end. */
+  readonly over?: { readonly length: Length; readonly width: Length };
 }
 
 /** A box in the piece, square to its axes. */

@@ -1,8 +1,9 @@
 import type { Figure, Sentence } from '../figure/index.js';
 import type { Length } from '../length/index.js';
 import type { PieceEdit } from './edit.js';
+import type { Body, Bought, Fact } from './body.js';
 import type { Box, Member } from './member.js';
-import type { Axis, Space } from './spec.js';
+import type { Axis, Space } from './space.js';
 import type { PlacedLine, RunSolution, RunSpec } from '../run/index.js';
 import type { Block } from '../things/index.js';
 
@@ -12,6 +13,9 @@ export interface Neighbours {
   readonly right: string;
   readonly below: string;
   readonly above: string;
+  /** Boards that stand behind and before a lane of a layout; none elsewhere. */
+  readonly rear?: string;
+  readonly front?: string;
 }
 
 /** A space in its place. */
@@ -22,12 +26,33 @@ export interface PlacedSpace {
   readonly box: Box;
   readonly clear: { readonly width: Figure; readonly height: Figure; readonly depth: Figure };
   readonly neighbours: Neighbours;
+  /** How far things stand back from its front. */
+  readonly setback: Length;
   /** The space that this one is a part of, and its line in that run; null for the whole interior. */
   readonly within: { readonly owner: string; readonly axis: Axis; readonly line: PlacedLine } | null;
   readonly depth: number;
   /** What stands in it, side by side from the left. */
   readonly blocks: readonly Block[];
+  /** What lies between it and its line in the run it is a part of, such as the box round the inside of a drawer. */
+  readonly insets: Insets | null;
 }
+
+/** One length between the clear inside of a part and the part itself. */
+export interface Inset {
+  readonly label: string;
+  readonly size: Figure;
+  /** The member it is; none for a clearance. */
+  readonly member?: string;
+}
+
+/** What lies before and after a clear inside along one axis, from the datum. */
+export interface InsetEnds {
+  readonly before: readonly Inset[];
+  readonly after: readonly Inset[];
+}
+
+/** What lies round a clear inside, by axis. */
+export type Insets = Readonly<Record<Axis, InsetEnds>>;
 
 /** The run that divides a space. */
 export interface PlacedRun {
@@ -37,10 +62,17 @@ export interface PlacedRun {
   readonly run: RunSolution;
   /** Where the datum of the run lies in the piece, along its axis. */
   readonly datum: Figure;
+  /** What its members are; `room` for one that is nothing but room. */
+  readonly roles: ReadonlyMap<string, DividingRole>;
+  /** How far the run reaches over what bounds the divided space, at its start and its end. */
+  readonly over: { readonly before: Figure | null; readonly after: Figure | null };
 }
 
+/** What a member of a run is. */
+export type DividingRole = 'shelf' | 'divider' | 'partition' | 'board' | 'slat' | 'rail' | 'room';
+
 /** How one member bears on another, or on the floor. */
-export type Bearing = 'bearing' | 'housed' | 'pins' | 'screws';
+export type Bearing = 'bearing' | 'housed' | 'pins' | 'screws' | 'slide';
 
 /** A place where a member gives its load to another. */
 export interface Joint {
@@ -53,6 +85,9 @@ export interface Joint {
 }
 
 export const FLOOR = 'floor';
+
+/** What carries a piece that is put into a place that is there already: its sides, its rails, another cabinet. */
+export const PLACE = 'place';
 
 /** Something that keeps a piece from being worked out, or from being right, with edits that would mend it. */
 export interface ShapeProblem {
@@ -74,5 +109,10 @@ export interface Shape {
   readonly runs: ReadonlyMap<string, PlacedRun>;
   readonly members: readonly Member[];
   readonly joints: readonly Joint[];
+  /** What moves. */
+  readonly bodies: readonly Body[];
+  readonly bought: readonly Bought[];
+  /** Named figures of spaces, by their ids. */
+  readonly facts: ReadonlyMap<string, readonly Fact[]>;
   readonly problems: readonly ShapeProblem[];
 }

@@ -1,69 +1,10 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { DistanceSchema, SizeSchema, type Length } from '../length/index.js';
+import { DistanceSchema, SizeSchema } from '../length/index.js';
 import { IdSchema, NameSchema } from '../project/ids.js';
-import { GapRuleSchema, RoundingSchema, type GapRule } from '../run/index.js';
-import { PlacementSchema, type Placement } from '../things/index.js';
+import { RoundingSchema } from '../run/index.js';
+import { FixSchema, spaceSchema, type Space } from './space.js';
 
 const closed = { additionalProperties: false } as const;
-
-/** How a shelf or divider meets what it stands between. */
-export const FixSchema = Type.Union([Type.Literal('butted'), Type.Literal('housed'), Type.Literal('loose')]);
-export type Fix = Static<typeof FixSchema>;
-
-/** A shelf or a divider between two spaces. */
-export const DividingMemberSchema = Type.Object(
-  {
-    id: IdSchema,
-    fix: Type.Optional(FixSchema),
-    stock: Type.Optional(IdSchema),
-    /** Where its lower or left face is held: from the floor, or from the outside left. */
-    at: Type.Optional(SizeSchema),
-    /** In line with this member of another run. */
-    sameAs: Type.Optional(IdSchema),
-  },
-  closed,
-);
-export type DividingMember = Static<typeof DividingMemberSchema>;
-
-/** A space of a piece: open, or divided up or across into further spaces. */
-export interface Space {
-  id: string;
-  name?: string;
-  rule: GapRule;
-  least?: Length;
-  greatest?: Length;
-  things: Placement[];
-  split?: { axis: Axis; members: DividingMember[]; spaces: Space[] };
-}
-
-/** The direction in which a space is divided: `up` by shelves, `across` by dividers. */
-export type Axis = 'up' | 'across';
-
-export const SpaceSchema = Type.Recursive(
-  (Self) =>
-    Type.Object(
-      {
-        id: IdSchema,
-        name: Type.Optional(NameSchema),
-        rule: GapRuleSchema,
-        least: Type.Optional(SizeSchema),
-        greatest: Type.Optional(SizeSchema),
-        things: Type.Array(PlacementSchema, { maxItems: 200 }),
-        split: Type.Optional(
-          Type.Object(
-            {
-              axis: Type.Union([Type.Literal('up'), Type.Literal('across')]),
-              members: Type.Array(DividingMemberSchema, { minItems: 1, maxItems: 400 }),
-              spaces: Type.Array(Self, { minItems: 2, maxItems: 401 }),
-            },
-            closed,
-          ),
-        ),
-      },
-      closed,
-    ),
-  { $id: 'Space' },
-);
 
 /** What decides one overall size of a piece. */
 export const OverallSchema = Type.Union([
@@ -106,15 +47,45 @@ export type Back = Static<typeof BackSchema>;
 
 export const CornerSchema = Type.Union([Type.Literal('between'), Type.Literal('over')]);
 
+/** What every piece has, whatever its shell is. */
+const common = {
+  name: NameSchema,
+  opening: Type.Optional(IdSchema),
+  width: OverallSchema,
+  height: OverallSchema,
+  depth: OverallSchema,
+  /** How shelves meet the sides unless one says otherwise. */
+  shelves: Type.Object(
+    {
+      fix: FixSchema,
+      /** How deep a housing goes into each side. */
+      housing: SizeSchema,
+      /** What a loose shelf is short at each end. */
+      looseEnd: DistanceSchema,
+      /** How far shelves stand back from the front. */
+      setback: DistanceSchema,
+    },
+    closed,
+  ),
+  dividers: Type.Object({ fix: Type.Union([Type.Literal('butted'), Type.Literal('housed')]), housing: SizeSchema }, closed),
+  /** The front edges: left square, eased, or covered with edging so thick. */
+  edges: Type.Object(
+    { front: Type.Union([Type.Literal('square'), Type.Literal('eased'), Type.Literal('banded')]), banding: DistanceSchema },
+    closed,
+  ),
+  /** How this piece is brought to the grid, where it differs from the project. */
+  rounding: Type.Optional(RoundingSchema),
+  fixedToWall: Type.Boolean(),
+};
+
+const interior = (id: string) => Type.Unsafe<Space>(spaceSchema(id));
+
 /** A case of panels: two sides, top and bottom, back, base, and spaces inside it. */
-export const PieceSchema = Type.Object(
+export const PanelCaseSchema = Type.Object(
   {
-    name: NameSchema,
+    ...common,
     shell: Type.Literal('panel-case'),
-    opening: Type.Optional(IdSchema),
-    width: OverallSchema,
-    height: OverallSchema,
-    depth: OverallSchema,
+    interior: interior('Space'),
     base: BaseSchema,
     /** Whether top and bottom go between the sides or over their ends. */
     top: CornerSchema,
@@ -124,33 +95,46 @@ export const PieceSchema = Type.Object(
       { sides: IdSchema, shelves: IdSchema, dividers: IdSchema, back: Type.Optional(IdSchema), base: Type.Optional(IdSchema) },
       closed,
     ),
-    /** How shelves meet the sides unless one says otherwise. */
-    shelves: Type.Object(
-      {
-        fix: FixSchema,
-        /** How deep a housing goes into each side. */
-        housing: SizeSchema,
-        /** What a loose shelf is short at each end. */
-        looseEnd: DistanceSchema,
-        /** How far shelves stand back from the front. */
-        setback: DistanceSchema,
-      },
-      closed,
-    ),
-    dividers: Type.Object({ fix: Type.Union([Type.Literal('butted'), Type.Literal('housed')]), housing: SizeSchema }, closed),
-    /** The front edges: left square, eased, or covered with edging so thick. */
-    edges: Type.Object(
-      { front: Type.Union([Type.Literal('square'), Type.Literal('eased'), Type.Literal('banded')]), banding: DistanceSchema },
-      closed,
-    ),
-    /** How this piece is brought to the grid, where it differs from the project. */
-    rounding: Type.Optional(RoundingSchema),
-    fixedToWall: Type.Boolean(),
-    interior: Type.Unsafe<Space>(SpaceSchema),
   },
   closed,
 );
-export type Piece = Static<typeof PieceSchema>;
+export type PanelCase = Static<typeof PanelCaseSchema>;
+
+/** Runner boards on uprights behind a face frame, so that slides clear it. */
+export const PackingSchema = Type.Object(
+  {
+    /** How far the face frame stands in past the inner side, at each side. */
+    out: SizeSchema,
+    stock: IdSchema,
+    /** How wide the uprights and the runner boards are. */
+    wide: SizeSchema,
+  },
+  closed,
+);
+
+/** A place that is there already, such as an old cabinet, a frame or a drawer: nothing is built round it. */
+export const InPlaceSchema = Type.Object(
+  {
+    ...common,
+    shell: Type.Literal('in-place'),
+    interior: interior('SpaceInPlace'),
+    /** What its sides, floor and rear are, in the words of whoever built it. */
+    place: NameSchema,
+    packing: Type.Optional(PackingSchema),
+    /** How far what lies above stands out in front, where it should cover the fronts. */
+    cover: Type.Optional(DistanceSchema),
+    stock: Type.Object({ shelves: IdSchema, dividers: IdSchema }, closed),
+  },
+  closed,
+);
+export type InPlace = Static<typeof InPlaceSchema>;
+
+/** A piece: a shell and what is inside it. */
+export const PieceSchema = Type.Union([PanelCaseSchema, InPlaceSchema]);
+export type Piece = PanelCase | InPlace;
+
+/** What an edit may change of the piece itself: any field of any shell but those that say what it is. */
+export type PiecePatch = Partial<Omit<PanelCase, 'interior' | 'shell'>> | Partial<Omit<InPlace, 'interior' | 'shell'>>;
 
 /** The letters given to parts so far: a part keeps its letter, and a letter that was given is never given to another. */
 export const LettersSchema = Type.Record(Type.String({ maxLength: 200 }), Type.String({ pattern: '^[A-Z]{1,3}$' }));

@@ -1,4 +1,4 @@
-import type { Axis, DividingMember, Space } from './spec.js';
+import type { Axis, DividingMember, Space } from './space.js';
 
 /** Where a node sits in the tree of spaces. */
 export interface SpacePath {
@@ -43,4 +43,46 @@ export function* dividingMembersOf(root: Space): Generator<{ owner: Space; membe
   for (const { space } of spacesOf(root)) {
     for (const [index, member] of (space.split?.members ?? []).entries()) yield { owner: space, member, index };
   }
+}
+
+/** A stock, slide or thing that a piece names, and where. */
+export interface Named {
+  readonly kind: 'stock' | 'slide' | 'thing';
+  readonly id: string;
+  /** Where, in words: a use of the piece, or a node of its interior. */
+  readonly where: string;
+}
+
+/** Everything outside itself that the inside of a piece names: what it holds, and what it is made of. */
+export function namedIn(root: Space): readonly Named[] {
+  const all: Named[] = [];
+  const put = (kind: Named['kind'], id: string, where: string) => all.push({ kind, id, where });
+  for (const { space } of spacesOf(root)) {
+    const here = `space ${space.id}`;
+    space.things.forEach((t) => put('thing', t.thing, here));
+    if (space.cells) {
+      put('thing', space.cells.thing, here);
+      const { make } = space.cells;
+      const woods = make.kind === 'ladders' ? [make.upright.stock, make.support.stock] : [make.stock];
+      woods.forEach((id) => put('stock', id, here));
+    }
+    for (const member of space.split?.members ?? []) if (member.stock !== undefined) put('stock', member.stock, `member ${member.id}`);
+    const making = space.split?.making;
+    switch (making?.kind) {
+      case 'drawers':
+        Object.values(making.stock).forEach((id) => put('stock', id, here));
+        if (making.runner.kind === 'slide') put('slide', making.runner.slide, here);
+        if (making.runner.kind === 'wooden') put('stock', making.runner.stock, here);
+        break;
+      case 'boards':
+        put('stock', making.stock, here);
+        break;
+      case 'slats':
+        put('stock', making.stock, here);
+        put('stock', making.supports.stock, here);
+        break;
+      case undefined:
+    }
+  }
+  return all;
 }

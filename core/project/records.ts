@@ -28,6 +28,8 @@ export const SettingsSchema = Type.Object(
     /** `kdef` by the table, or `half`: half as much again, for seasoned solid wood. */
     creepSchool: Type.Union([Type.Literal('kdef'), Type.Literal('half')]),
     limit: LimitSchema,
+    /** What the saw blade takes away; the usual one where it was not measured. */
+    kerf: Type.Optional(SizeSchema),
   },
   closed,
 );

@@ -1,6 +1,7 @@
 import { size, type Figure } from '../figure/index.js';
+import { mm } from '../length/index.js';
 import type { Opening } from '../survey/index.js';
-import type { Stock } from '../stock/index.js';
+import type { Slide, Stock } from '../stock/index.js';
 import type { Thing } from '../things/index.js';
 import type { Settings } from './records.js';
 
@@ -10,9 +11,34 @@ export interface Workshop {
   readonly openings: ReadonlyMap<string, Opening>;
   readonly things: ReadonlyMap<string, Thing>;
   readonly stock: ReadonlyMap<string, Stock>;
+  readonly slides: ReadonlyMap<string, Slide>;
 }
 
 /** The measured thickness of a stock as a figure that leads back to its record. */
 export function thicknessOf(stockId: string, stock: Stock): Figure {
   return size(stock.name, stock.thickness, { kind: 'stock', ref: `stock:${stockId}` });
+}
+
+/** A stock record with its id and its measured thickness. */
+export interface Wood {
+  readonly id: string;
+  readonly stock: Stock;
+  readonly thickness: Figure;
+}
+
+/** What stands in for a stock that is no longer there, so that the rest can be drawn; its absence is a problem of its own. */
+const STAND_IN: Stock = {
+  name: 'missing stock',
+  form: 'sheet',
+  material: 'birch-plywood',
+  nominal: mm(18),
+  thickness: mm(18),
+  length: mm(2440),
+  width: mm(1220),
+};
+
+/** The wood of a stock id, or a stand-in of 18 where there is none. */
+export function woodOf(workshop: Pick<Workshop, 'stock'>, id: string): Wood {
+  const stock = workshop.stock.get(id) ?? STAND_IN;
+  return { id, stock, thickness: thicknessOf(id, stock) };
 }

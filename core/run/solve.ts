@@ -192,8 +192,9 @@ function place(lines: readonly RunLine[], settled: readonly Settled[]): readonly
 
 /** Brings the near edge of every free member to the grid; the gaps follow and the last takes the odd amount. */
 function setEdges(placed: readonly PlacedLine[], grid: Length): { lines: readonly PlacedLine[]; residues: readonly Residue[] } {
-  const moved = placed.map((p) =>
-    p.line.kind === 'member' && !p.line.at && p.near.value !== ZERO
+  // What ends the run stays where it ends it.
+  const moved = placed.map((p, i) =>
+    p.line.kind === 'member' && !p.line.at && p.near.value !== ZERO && i < placed.length - 1
       ? p.near.setTo(roundTo(p.near.value, grid), 'edge set to the grid')
       : p.near,
   );

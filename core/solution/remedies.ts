@@ -1,8 +1,8 @@
 import { say, type Sentence } from '../figure/index.js';
 import type { State } from '../carry/index.js';
-import { applyEdit, findMember, findSpace, type Letters, type Piece, type PieceEdit } from '../piece/index.js';
+import { applyEdit, findMember, findSpace, type Letters, type PanelCase, type Piece, type PieceEdit } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { CASE } from '../shells/panel-case/index.js';
+import { CASE } from '../shells/index.js';
 import { compare, type Moved } from './compare.js';
 import { freshIds, takenIds } from './ids.js';
 import { solve, type Solution } from './solve.js';
@@ -38,6 +38,7 @@ function otherStock(workshop: Workshop, now: string, edit: (id: string) => Piece
 function forDividing(piece: Piece, workshop: Workshop, node: string): Candidate[] {
   const found = findMember(piece.interior, node);
   if (!found?.owner.split) return [];
+  if (found.owner.split.making) return [];
   const up = found.owner.split.axis === 'up';
   const stock = found.member.stock ?? (up ? piece.stock.shelves : piece.stock.dividers);
   const candidates = otherStock(workshop, stock, (id) => ({ kind: 'member', member: node, patch: { stock: id } }));
@@ -65,7 +66,7 @@ function forDividing(piece: Piece, workshop: Workshop, node: string): Candidate[
   return candidates;
 }
 
-function forCase(piece: Piece, workshop: Workshop, memberId: string): Candidate[] {
+function forCase(piece: PanelCase, workshop: Workshop, memberId: string): Candidate[] {
   const candidates = otherStock(workshop, piece.stock.sides, (id) => ({
     kind: 'piece',
     patch: { stock: { ...piece.stock, sides: id } },
@@ -102,7 +103,8 @@ export function remediesFor(before: Solution, workshop: Workshop, ledger: Letter
   const carried = before.carried.members.get(memberId);
   if (!carried) return [];
   const { node } = carried.member;
-  const candidates = memberId.startsWith('case/') ? forCase(piece, workshop, memberId) : forDividing(piece, workshop, node);
+  const candidates =
+    memberId.startsWith('case/') && piece.shell === 'panel-case' ? forCase(piece, workshop, memberId) : forDividing(piece, workshop, node);
   const failedBefore = failing(before);
   const remedies = candidates.flatMap(({ label, edit }): Remedy[] => {
     const after = solve(applyEdit(piece, edit), workshop, ledger);

@@ -105,7 +105,7 @@ describe('tapes', () => {
     ]);
     expect(lines('r', 'deep')).toEqual([
       ['wood', 'case/back/1', 6],
-      ['gap', 'in', 294],
+      ['gap', 'r', 294],
     ]);
   });
 

@@ -3,7 +3,7 @@ import { checksOf, type Check } from '../checks/index.js';
 import { letter, partsOf, type Part } from '../parts/index.js';
 import type { Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { shapePanelCase } from '../shells/panel-case/index.js';
+import { shapeOf } from '../shells/index.js';
 
 /** All that follows from a piece. */
 export interface Solution {
@@ -22,7 +22,7 @@ export interface Solution {
  * @param ledger the letters given to its parts so far
  */
 export function solve(piece: Piece, workshop: Workshop, ledger: Letters): Solution {
-  const shape = shapePanelCase(piece, workshop);
+  const shape = shapeOf(piece, workshop);
   const { parts, letters } = partsOf(shape.members, ledger, piece.edges.banding, (piece.rounding ?? workshop.settings.rounding).grid);
   const carried = carry(shape, workshop);
   return { piece, shape, parts, letters, carried, checks: checksOf(piece, shape, carried, letters, workshop) };
@@ -31,7 +31,7 @@ export function solve(piece: Piece, workshop: Workshop, ledger: Letters): Soluti
 /** The ledger of a piece with a letter for every part it has, without working out the rest. */
 export function lettersOf(piece: Piece, workshop: Workshop, ledger: Letters): Letters {
   return letter(
-    shapePanelCase(piece, workshop).members.map((m) => m.id),
+    shapeOf(piece, workshop).members.map((m) => m.id),
     ledger,
   );
 }

@@ -1,12 +1,12 @@
 import { Figure } from '../figure/index.js';
-import type { Axis, PlacedRun, PlacedSpace } from '../piece/index.js';
+import type { Axis, Inset, PlacedRun, PlacedSpace } from '../piece/index.js';
 import type { GapRule } from '../run/index.js';
-import { dividingMemberId } from '../interiors/divide.js';
-import { CASE } from '../shells/panel-case/index.js';
+import { dividingMemberId } from '../interiors/index.js';
+import { CASE } from '../shells/index.js';
 import type { Solution } from './solve.js';
 
 /** The three lines that a tape can be hooked on. */
-export type TapeAxis = Axis | 'deep';
+export type TapeAxis = Axis;
 
 /** One length on a tape: wood in black, a gap in yellow. */
 export interface TapeLine {
@@ -35,7 +35,8 @@ export interface Tape {
   readonly lines: readonly TapeLine[];
 }
 
-type Bare = Omit<TapeLine, 'near' | 'far'>;
+/** A line before it is placed: after the last one, or so much `back` where it reaches over it, with the next one so much back in turn. */
+type Bare = Omit<TapeLine, 'near' | 'far'> & { readonly back?: Figure; readonly nextBack?: Figure };
 
 function wood(solution: Solution, id: string, label: string, axis: TapeAxis): Bare[] {
   const member = solution.shape.members.find((m) => m.id === id);
@@ -56,38 +57,70 @@ function pathTo(solution: Solution, spaceId: string): readonly PlacedSpace[] {
   return path;
 }
 
-function runLinesOf(solution: Solution, run: PlacedRun, inner: (spaceId: string) => readonly Bare[]): Bare[] {
+const CLEAR = { up: 'height', across: 'width', deep: 'depth' } as const;
+
+function runLinesOf(solution: Solution, run: PlacedRun, inner: (space: PlacedSpace) => readonly Bare[]): Bare[] {
   const owner = solution.shape.spaces.get(run.owner);
   const specs = new Map((owner?.space.split?.members ?? []).map((m) => [m.id, m]));
-  return run.run.lines.flatMap((placed): readonly Bare[] => {
+  const lines = run.run.lines.flatMap((placed): readonly Bare[] => {
     const { line, size } = placed;
-    if (line.kind === 'gap') return inner(line.id);
+    if (line.kind === 'gap') {
+      const space = solution.shape.spaces.get(line.id);
+      if (!space) return [];
+      // A part is one line of its run, as it is there, unless it is itself divided along the axis further in.
+      return hasRun(space, run.axis) ? inner(space) : [{ ...gapOf(space, run.axis), size }];
+    }
     const spec = specs.get(line.id);
     const held = spec?.at !== undefined ? 'pinned' : spec?.sameAs !== undefined ? 'aligned' : undefined;
+    const role = run.roles.get(line.id);
+    const wood = role !== undefined && role !== 'room';
     return [
       {
         id: line.id,
-        kind: 'wood',
+        kind: wood || !spec ? 'wood' : 'gap',
         label: line.label,
         size,
-        node: line.id,
-        selects: dividingMemberId(line.id, run.axis),
+        selects: wood ? dividingMemberId(line.id, role) : run.owner,
+        ...(spec && wood ? { node: line.id } : {}),
         ...(held ? { held } : {}),
       },
     ];
   });
+  const { before, after } = run.over;
+  return lines.map((line, i) => ({
+    ...line,
+    ...(i === 0 && before ? { back: before } : {}),
+    ...(i === lines.length - 1 && after ? { nextBack: after } : {}),
+  }));
+}
+
+/** What lies round the clear inside of a part, as lines. */
+function insetLines(space: PlacedSpace, list: readonly Inset[]): Bare[] {
+  return list.map((inset, i) => ({
+    id: `${space.id}-${inset.label}-${i}`,
+    kind: inset.member ? 'wood' : 'gap',
+    label: inset.label,
+    size: inset.size,
+    selects: inset.member ?? space.id,
+  }));
 }
 
 /** The lines inside a space along an axis: its own run, or the run that the chosen space is in. */
 function within(solution: Solution, space: PlacedSpace, axis: Axis, path: ReadonlySet<string>): readonly Bare[] {
+  const around = space.insets?.[axis];
+  const lines = clearLines(solution, space, axis, path);
+  if (!around) return lines;
+  return [...insetLines(space, around.before), ...lines, ...insetLines(space, around.after)];
+}
+
+function clearLines(solution: Solution, space: PlacedSpace, axis: Axis, path: ReadonlySet<string>): readonly Bare[] {
   const split = space.space.split;
   if (split?.axis === axis) {
     const run = solution.shape.runs.get(space.id);
-    return run ? runLinesOf(solution, run, (id) => within(solution, solution.shape.spaces.get(id) as PlacedSpace, axis, path)) : [];
+    return run ? runLinesOf(solution, run, (part) => within(solution, part, axis, path)) : [];
   }
   const chosen = split?.spaces.find((s) => path.has(s.id)) ?? split?.spaces[0];
   const inner = chosen && solution.shape.spaces.get(chosen.id);
-  // A part of a run along this axis is one line of it, unless it is itself divided along the axis further in.
   if (!inner || (space.within?.axis === axis && !hasRun(inner, axis))) return [gapOf(space, axis)];
   return within(solution, inner, axis, path);
 }
@@ -98,39 +131,60 @@ function hasRun(space: PlacedSpace, axis: Axis): boolean {
 }
 
 function gapOf(space: PlacedSpace, axis: Axis): Bare {
-  const size = axis === 'up' ? space.clear.height : space.clear.width;
-  const own = space.within?.axis === axis ? { rule: space.space.rule, node: space.id } : space.space.split ? {} : { splits: space.id };
-  return { id: space.id, kind: 'gap', label: space.label, selects: space.id, size, ...own };
+  const open = !space.space.split && !space.space.cells;
+  const own =
+    space.within?.axis === axis ? { rule: space.space.rule, node: space.id } : open && axis !== 'deep' ? { splits: space.id } : {};
+  return { id: space.id, kind: 'gap', label: space.label, selects: space.id, size: space.clear[CLEAR[axis]], ...own };
 }
 
 function placed(lines: readonly Bare[]): readonly TapeLine[] {
   let at: Figure | null = null;
-  return lines.map((line) => {
-    const near: Figure = at ?? Figure.leaf('length', 0, 'datum');
-    const far: Figure = at ? at.plus(line.size.named(line.label)) : line.size.named(line.label);
-    at = far;
+  return lines.map(({ back, nextBack, ...line }) => {
+    const from = back ? (at ?? Figure.leaf('length', 0, 'datum')).minus(back) : at;
+    const near: Figure = from ?? Figure.leaf('length', 0, 'datum');
+    const far: Figure = from ? from.plus(line.size.named(line.label)) : line.size.named(line.label);
+    at = nextBack ? far.minus(nextBack) : far;
     return { ...line, near, far };
   });
 }
 
-function deepLines(solution: Solution): Bare[] {
-  const root = solution.shape.spaces.get(solution.piece.interior.id);
-  if (!root) return [];
-  const rule = solution.piece.back;
-  const back = wood(solution, CASE.back, 'back', 'deep');
+/** What lies behind the inside of a case: the back, and what it stands in from the rear. */
+function behind(solution: Solution): Bare[] {
+  const { piece } = solution;
+  if (piece.shell !== 'panel-case') return [];
   const inset: Bare[] =
-    rule.kind === 'groove' && rule.inset > 0
+    piece.back.kind === 'groove' && piece.back.inset > 0
       ? [
           {
             id: 'inset',
             kind: 'gap',
             label: 'behind the back',
             selects: CASE.back,
-            size: Figure.leaf('length', rule.inset, 'behind the back'),
+            size: Figure.leaf('length', piece.back.inset, 'behind the back'),
           },
         ]
       : [];
-  return [...inset, ...back, { id: root.id, kind: 'gap', label: 'inside depth', selects: root.id, size: root.clear.depth }];
+  return [...inset, ...wood(solution, CASE.back, 'back', 'deep')];
+}
+
+/** What lies under the inside of a case: its base and its bottom. */
+function below(solution: Solution): Bare[] {
+  const { piece } = solution;
+  if (piece.shell !== 'panel-case') return [];
+  const { base } = piece;
+  const foot: Bare[] =
+    base.kind === 'none'
+      ? []
+      : [
+          {
+            id: 'base',
+            kind: 'wood',
+            selects: base.kind === 'toe' ? CASE.toe : CASE.front,
+            label: base.kind === 'toe' ? 'toe' : 'plinth',
+            size: Figure.leaf('length', base.height, base.kind, { kind: 'choice', ref: 'piece:base' }),
+          },
+        ];
+  return [...foot, ...wood(solution, CASE.bottom, 'bottom', 'up')];
 }
 
 /**
@@ -141,33 +195,18 @@ function deepLines(solution: Solution): Bare[] {
 export function tapeThrough(solution: Solution, spaceId: string, axis: TapeAxis): Tape {
   const { shape, piece } = solution;
   const root = shape.spaces.get(piece.interior.id);
-  const overall = axis === 'up' ? shape.overall.height : axis === 'across' ? shape.overall.width : shape.overall.depth;
+  const overall = { up: shape.overall.height, across: shape.overall.width, deep: shape.overall.depth }[axis];
   if (!root) return { axis, overall, lines: [] };
-  if (axis === 'deep') return { axis, overall, lines: placed(deepLines(solution)) };
   const path = new Set(pathTo(solution, spaceId).map((s) => s.id));
   const inside = within(solution, root, axis, path);
-  if (axis === 'across') {
-    return {
-      axis,
-      overall,
-      lines: placed([...wood(solution, CASE.left, 'left side', axis), ...inside, ...wood(solution, CASE.right, 'right side', axis)]),
-    };
+  const cased = piece.shell === 'panel-case';
+  const side = (id: string, label: string) => (cased ? wood(solution, id, label, axis) : []);
+  switch (axis) {
+    case 'deep':
+      return { axis, overall, lines: placed([...behind(solution), ...inside]) };
+    case 'across':
+      return { axis, overall, lines: placed([...side(CASE.left, 'left side'), ...inside, ...side(CASE.right, 'right side')]) };
+    case 'up':
+      return { axis, overall, lines: placed([...below(solution), ...inside, ...side(CASE.top, 'top')]) };
   }
-  const base: Bare[] =
-    piece.base.kind === 'none'
-      ? []
-      : [
-          {
-            id: 'base',
-            kind: 'wood',
-            selects: piece.base.kind === 'toe' ? CASE.toe : CASE.front,
-            label: piece.base.kind === 'toe' ? 'toe' : 'plinth',
-            size: Figure.leaf('length', piece.base.height, piece.base.kind, { kind: 'choice', ref: 'piece:base' }),
-          },
-        ];
-  return {
-    axis,
-    overall,
-    lines: placed([...base, ...wood(solution, CASE.bottom, 'bottom', axis), ...inside, ...wood(solution, CASE.top, 'top', axis)]),
-  };
 }

@@ -1,2 +1,3 @@
 export * from './material.js';
+export * from './slide.js';
 export * from './stock.js';

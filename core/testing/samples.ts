@@ -1,9 +1,9 @@
 import { ZERO, mm } from '../length/index.js';
-import type { Piece, Space } from '../piece/index.js';
+import type { Axis, PanelCase, Space } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import type { GapRule } from '../run/index.js';
 import type { Opening } from '../survey/index.js';
-import type { Stock } from '../stock/index.js';
+import type { Slide, Stock } from '../stock/index.js';
 import type { Thing } from '../things/index.js';
 
 const share: GapRule = { kind: 'share', weight: 1 };
@@ -14,7 +14,7 @@ export function space(id: string, extra: Partial<Space> = {}): Space {
 }
 
 /** A space divided into so many, `id-1` and on, by members `id-m1` and on. */
-export function divided(id: string, axis: 'up' | 'across', count: number, extra: Partial<Space> = {}): Space {
+export function divided(id: string, axis: Axis, count: number, extra: Partial<Space> = {}): Space {
   const members = Array.from({ length: count - 1 }, (_, i) => ({ id: `${id}-m${i + 1}` }));
   const spaces = Array.from({ length: count }, (_, i) => space(`${id}-${i + 1}`));
   return space(id, { split: { axis, members, spaces }, ...extra });
@@ -66,6 +66,7 @@ export function opening(extra: Partial<Opening> = {}): Opening {
 export function workshop(
   extra: {
     stock?: Record<string, Stock>;
+    slides?: Record<string, Slide>;
     things?: Record<string, Thing>;
     opening?: Opening;
     settings?: Partial<Workshop['settings']>;
@@ -84,11 +85,12 @@ export function workshop(
     openings: new Map([['gap', extra.opening ?? opening()]]),
     things: new Map(Object.entries({ tin: thing(), ...extra.things })),
     stock: new Map(Object.entries({ ply: stock(), thin: stock({ name: 'ply 6', nominal: mm(6), thickness: mm(6) }), ...extra.stock })),
+    slides: new Map(Object.entries(extra.slides ?? {})),
   };
 }
 
 /** A case of 1000 x 2000 x 300 outside, all of 20, no base and no back, shelves loose with no gap. */
-export function piece(interior: Space, extra: Partial<Piece> = {}): Piece {
+export function piece(interior: Space, extra: Partial<PanelCase> = {}): PanelCase {
   const given = (size: number) => ({ from: 'given', size: mm(size), of: 'overall' }) as const;
   return {
     name: 'sample',

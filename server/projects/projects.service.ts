@@ -77,7 +77,8 @@ export class ProjectsService {
       await tx.insert(projects).values({ id, version: 1, data: file.project });
       for (const kind of KINDS) {
         const records = kind === 'pieces' ? pieces : file[kind];
-        for (const [recordId, data] of Object.entries(records)) await this.records.put(tx, id, kind, { id: recordId, version: 1, data });
+        for (const [recordId, data] of Object.entries(records ?? {}))
+          await this.records.put(tx, id, kind, { id: recordId, version: 1, data });
       }
     });
   }

@@ -2,7 +2,7 @@ import type { PgTable } from 'drizzle-orm/pg-core';
 import * as schema from '../data/schema.js';
 
 /** The kinds of record a project holds, each in a table of its own. */
-export const KINDS = ['openings', 'things', 'stock', 'people', 'pieces'] as const;
+export const KINDS = ['openings', 'things', 'stock', 'slides', 'people', 'pieces'] as const;
 export type Kind = (typeof KINDS)[number];
 
 type OwnedTable = typeof schema.openings;
@@ -25,6 +25,7 @@ export const ONE: Readonly<Record<Kind, string>> = {
   openings: 'opening',
   things: 'thing',
   stock: 'stock',
+  slides: 'slide',
   people: 'person',
   pieces: 'piece',
 };

@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
 import { pieceFaults, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
-import { spacesOf, dividingMembersOf, type Letters, type Piece } from '../../core/piece/index.js';
+import { namedIn, type Letters, type Piece } from '../../core/piece/index.js';
 import type { Workshop } from '../../core/project/index.js';
 import { lettersOf } from '../../core/solution/index.js';
 import { DATABASE, type Database } from '../data/database.js';
@@ -132,7 +132,7 @@ export class RecordsService {
 
   /** What pieces of a project are solved with, in one question to the database. */
   private async workshop(projectId: string, tx: Tx): Promise<Workshop> {
-    const part = (kind: 'openings' | 'things' | 'stock') => {
+    const part = (kind: 'openings' | 'things' | 'stock' | 'slides') => {
       const table = tableOf(kind);
       return tx
         .select({ kind: sql<string>`${kind}`.as('kind'), id: table.id, data: table.data })
@@ -143,7 +143,7 @@ export class RecordsService {
       .select({ kind: sql<string>`'project'`.as('kind'), id: projects.id, data: projects.data })
       .from(projects)
       .where(eq(projects.id, projectId));
-    const rows = await unionAll(settings, part('openings'), part('things'), part('stock'));
+    const rows = await unionAll(settings, part('openings'), part('things'), part('stock'), part('slides'));
     const records = <T>(kind: string) => Object.fromEntries(rows.filter((r) => r.kind === kind).map((r) => [r.id, r.data as T]));
     const [project] = rows.filter((r) => r.kind === 'project');
     if (!project) throw notFound(`project ${projectId}`);
@@ -152,6 +152,7 @@ export class RecordsService {
       openings: records('openings'),
       things: records('things'),
       stock: records('stock'),
+      slides: records('slides'),
     });
   }
 }
@@ -166,6 +167,7 @@ export function fileOf(bench: Workbench): ProjectFile {
     openings: records('openings'),
     things: records('things'),
     stock: records('stock'),
+    slides: records('slides'),
     people: records('people'),
     pieces: records('pieces'),
   };
@@ -173,8 +175,9 @@ export function fileOf(bench: Workbench): ProjectFile {
 
 function uses(piece: Piece, kind: Kind, id: string): boolean {
   if (kind === 'openings') return piece.opening === id;
-  if (kind === 'stock')
-    return Object.values(piece.stock).includes(id) || [...dividingMembersOf(piece.interior)].some(({ member }) => member.stock === id);
-  if (kind === 'things') return [...spacesOf(piece.interior)].some(({ space }) => space.things.some((t) => t.thing === id));
-  return false;
+  if (kind === 'stock' && Object.values(piece.stock).includes(id)) return true;
+  if (kind === 'stock' && piece.shell === 'in-place' && piece.packing?.stock === id) return true;
+  return namedIn(piece.interior).some((n) => NAMED[n.kind] === kind && n.id === id);
 }
+
+const NAMED = { stock: 'stock', slide: 'slides', thing: 'things' } as const;

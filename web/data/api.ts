@@ -2,7 +2,7 @@ import type { Fault } from '../../core/formats/faults.js';
 import type { KeptPiece } from '../../core/formats/project-file.js';
 import type { Person, Project } from '../../core/project/index.js';
 import type { Opening } from '../../core/survey/index.js';
-import type { Stock } from '../../core/stock/index.js';
+import type { Slide, Stock } from '../../core/stock/index.js';
 import type { Thing } from '../../core/things/index.js';
 
 /** The kinds of record a project holds, with what each record is. */
@@ -10,6 +10,7 @@ export interface Records {
   openings: Opening;
   things: Thing;
   stock: Stock;
+  slides: Slide;
   people: Person;
   pieces: KeptPiece;
 }

@@ -60,6 +60,7 @@ function workshopFrom(bench: Workbench, precision: Precision): Workshop {
     openings: map('openings'),
     things: map('things'),
     stock: map('stock'),
+    slides: map('slides'),
   };
 }
 

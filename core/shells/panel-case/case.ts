@@ -3,22 +3,18 @@ import { ZERO, add, sub, type Length } from '../../length/index.js';
 import { recess } from '../../joints/index.js';
 import {
   FLOOR,
-  SQUARE_EDGES,
   boxOf,
   facingFrame,
   flatFrame,
   onEdgeFrame,
-  rectangle,
   uprightFrame,
-  type Edges,
-  type Frame,
   type Joint,
   type Member,
-  type Piece,
-  type Purpose,
+  rectangular,
+  type PanelCase,
   type Role,
 } from '../../piece/index.js';
-import type { Envelope, Wood, Woods } from './envelope.js';
+import type { Envelope, Woods } from './envelope.js';
 
 /** The members of the case itself, without what divides it. */
 export const CASE = {
@@ -32,39 +28,8 @@ export const CASE = {
   rear: 'base/rail/rear',
 } as const;
 
-interface Making {
-  readonly id: string;
-  readonly role: Role;
-  readonly label: string;
-  readonly wood: Wood;
-  readonly length: Figure;
-  readonly width: Figure;
-  readonly frame: Frame;
-  readonly purpose?: { readonly length: Purpose; readonly width: Purpose };
-  readonly edges?: Partial<Edges>;
-}
-
-function make({ id, role, label, wood, length, width, frame, purpose, edges }: Making): Member {
-  return {
-    id,
-    node: id.split('/')[0] as string,
-    role,
-    label,
-    stockId: wood.id,
-    stock: wood.stock,
-    outline: rectangle(length.value, width.value),
-    frame,
-    length,
-    width,
-    thickness: wood.thickness,
-    purpose: purpose ?? { length: 'between', width: 'between' },
-    features: [],
-    edges: { ...SQUARE_EDGES, ...edges },
-  };
-}
-
 /** The two sides: to the floor over a toe, on the plinth, and short of a top or bottom that goes over them. */
-function sides(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
+function sides(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const { baseHeight, height, width, depth, sidesDepth } = envelope;
   const panel = woods.sides.thickness;
   const onPlinth = piece.base.kind === 'plinth';
@@ -74,7 +39,7 @@ function sides(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
   const foot = add(onPlinth ? baseHeight.value : ZERO, piece.bottom === 'over' ? panel.value : ZERO);
   const z = sub(depth.value, sidesDepth.value);
   const side = (id: string, label: string, x: Length) =>
-    make({
+    rectangular({
       id,
       role: 'side',
       label,
@@ -87,11 +52,11 @@ function sides(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
   return [side(CASE.left, 'left side', ZERO), side(CASE.right, 'right side', sub(width.value, panel.value))];
 }
 
-function panels(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
+function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const { height, width, depth, sidesDepth, inside, start, baseHeight } = envelope;
   const t = woods.sides.thickness.value;
   const panel = (id: string, role: Role, over: boolean, y: Length) =>
-    make({
+    rectangular({
       id,
       role,
       label: role,
@@ -108,14 +73,14 @@ function panels(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
   ];
 }
 
-function back(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
+function back(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const { back: rule } = piece;
   if (rule.kind === 'none') return [];
   const { width, height, baseHeight, inside, start } = envelope;
   const common = { id: CASE.back, role: 'back' as const, label: 'back', wood: woods.back };
   if (rule.kind === 'applied') {
     return [
-      make({
+      rectangular({
         ...common,
         length: height.minus(baseHeight),
         width,
@@ -130,7 +95,7 @@ function back(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
   const x = sub(add(start.x.value, inside.width.value, rule.depth), half);
   const z = rule.kind === 'groove' ? rule.inset : ZERO;
   return [
-    make({
+    rectangular({
       ...common,
       length: cut(inside.height),
       width: cut(inside.width),
@@ -145,7 +110,7 @@ function back(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
 }
 
 /** The base: a toe board between the sides, or the rails and ends of a plinth that stands alone. */
-function base(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
+function base(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const { base: rule } = piece;
   if (rule.kind === 'none') return [];
   const { width, depth, sidesDepth, baseHeight, inside, start } = envelope;
@@ -157,12 +122,12 @@ function base(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
   });
   const front = sub(depth.value, add(rule.setback, t.value));
   const board = (id: string, role: Role, label: string, length: Figure, x: Length, z: Length) =>
-    make({ id, role, label, wood, length, width: baseHeight, frame: facingFrame({ x, y: ZERO, z }) });
+    rectangular({ id, role, label, wood, length, width: baseHeight, frame: facingFrame({ x, y: ZERO, z }) });
   if (rule.kind === 'toe') return [board(CASE.toe, 'toe board', 'toe board', inside.width, start.x.value, front)];
   const between = sidesDepth.minus(setback).minus(t.times(2).named('two rails'));
   const rear = sub(depth.value, sidesDepth.value);
   const end = (which: string, x: Length) =>
-    make({
+    rectangular({
       id: `base/end/${which}`,
       role: 'plinth end',
       label: `plinth end, ${which}`,
@@ -181,7 +146,7 @@ function base(piece: Piece, envelope: Envelope, woods: Woods): Member[] {
 
 /** The bearers that carry dividers from the bottom panel to the floor, one under each. */
 export function bearers(
-  piece: Piece,
+  piece: PanelCase,
   envelope: Envelope,
   woods: Woods,
   dividers: readonly Member[],
@@ -197,7 +162,7 @@ export function bearers(
   const members = dividers.map((d) => {
     const box = boxOf(d);
     const middle = (box.x0 + box.x1) / 2;
-    return make({
+    return rectangular({
       id: `base/bearer/${d.node}`,
       role: 'bearer',
       label: `bearer under ${d.label}`,
@@ -218,7 +183,7 @@ export function bearers(
 }
 
 /** How the case itself carries: what bears on what, down to the floor. */
-function caseJoints(piece: Piece, envelope: Envelope, woods: Woods, made: readonly Member[]): Joint[] {
+function caseJoints(piece: PanelCase, envelope: Envelope, woods: Woods, made: readonly Member[]): Joint[] {
   const t = woods.sides.thickness.value;
   const [left, right] = [t, sub(envelope.width.value, t)];
   const ends = (carried: string, over: boolean): Joint[] => [
@@ -248,7 +213,7 @@ function caseJoints(piece: Piece, envelope: Envelope, woods: Woods, made: readon
 }
 
 /** The members of the case with the grooves or rebates for its back, and the way they carry. */
-export function caseMembers(piece: Piece, envelope: Envelope, woods: Woods): { members: Member[]; joints: Joint[] } {
+export function caseMembers(piece: PanelCase, envelope: Envelope, woods: Woods): { members: Member[]; joints: Joint[] } {
   const made = [
     ...sides(piece, envelope, woods),
     ...panels(piece, envelope, woods),

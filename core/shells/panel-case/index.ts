@@ -1,28 +1,15 @@
-import { Figure, say } from '../../figure/index.js';
-import { ZERO, hypot } from '../../length/index.js';
-import { divide } from '../../interiors/divide.js';
-import { dividingMembers } from '../../interiors/dividing.js';
-import type { Feature, Joint, Member, Piece, Shape, ShapeProblem } from '../../piece/index.js';
+import { say } from '../../figure/index.js';
+import { ZERO } from '../../length/index.js';
+import { divide, interiorMembers } from '../../interiors/index.js';
+import type { Joint, PanelCase, Shape, ShapeProblem } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { CASE, bearers, caseMembers } from './case.js';
+import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
 import { envelopeOf, woodsOf } from './envelope.js';
 
 export { CASE } from './case.js';
 
-/** Members with everything that others cut into them. */
-function withCuts(members: readonly Member[], cuts: ReadonlyMap<string, readonly ((mate: Member) => readonly Feature[])[]>): Member[] {
-  return members.map((member) => {
-    const own = cuts.get(member.id);
-    return own ? { ...member, features: [...member.features, ...own.flatMap((cut) => cut(member))] } : member;
-  });
-}
-
-/** The diagonal of a case seen from the side (Pythagoras). */
-function diagonalOf(height: Figure, depth: Figure): Figure {
-  return Figure.formula('length', 'across the corners, √(height² + depth²)', [height, depth], hypot(height.value, depth.value));
-}
-
-function bottomOverToe(piece: Piece): ShapeProblem[] {
+function bottomOverToe(piece: PanelCase): ShapeProblem[] {
   if (piece.bottom !== 'over' || piece.base.kind !== 'toe') return [];
   const { height, setback, bearers: kept } = piece.base;
   return [
@@ -43,8 +30,8 @@ function bottomOverToe(piece: Piece): ShapeProblem[] {
 }
 
 /** The geometry of a panel case: its envelope, its spaces and runs, and every member with its joints. */
-export function shapePanelCase(piece: Piece, workshop: Workshop): Shape {
-  const { woods, problems } = woodsOf(piece, workshop);
+export function shapePanelCase(piece: PanelCase, workshop: Workshop): Shape {
+  const woods = woodsOf(piece, workshop);
   const envelope = envelopeOf(piece, workshop, woods);
   const overall = { width: envelope.width, height: envelope.height, depth: envelope.depth };
   const caseHeight =
@@ -64,46 +51,21 @@ export function shapePanelCase(piece: Piece, workshop: Workshop): Shape {
             },
           ]
         : [];
-    return {
-      overall,
-      caseHeight,
-      diagonal,
-      spaces: new Map(),
-      runs: new Map(),
-      members: [],
-      joints: [],
-      problems: [...problems, ...envelope.problems, ...shallow],
-    };
+    return { ...NO_SHAPE, overall, caseHeight, diagonal, problems: [...envelope.problems, ...shallow] };
   }
   const context = { workshop, stock: piece.stock, rounding: piece.rounding ?? workshop.settings.rounding };
   const neighbours = { left: CASE.left, right: CASE.right, below: CASE.bottom, above: CASE.top };
-  const divided = divide(piece, context, { start, clear: inside, neighbours });
-  const dividing = dividingMembers(piece, workshop, divided, woods.shelves.stock);
+  const divided = divide(piece, context, { start, clear: inside, neighbours, setback: piece.shelves.setback });
+  const made = interiorMembers(piece, workshop, divided);
   const shell = caseMembers(piece, envelope, woods);
-
-  const standing = dividing.filter((d) => d.joints.some((j) => j.carried === d.member.id && j.carrier === CASE.bottom));
-  const carried = bearers(
-    piece,
-    envelope,
-    woods,
-    standing.map((d) => d.member),
+  const onBottom = new Set(made.joints.flatMap((j) => (j.carrier === CASE.bottom ? [j.carried] : [])));
+  const standing = made.members.filter((m) => m.role === 'divider' && onBottom.has(m.id));
+  const carried = bearers(piece, envelope, woods, standing);
+  const joints: Joint[] = [...shell.joints, ...carried.joints, ...made.joints];
+  return assembled(
+    divided,
+    { ...made, members: [...shell.members, ...made.members, ...carried.members], joints },
+    { overall, caseHeight, diagonal },
+    [...envelope.problems, ...bottomOverToe(piece)],
   );
-
-  const cuts = new Map<string, ((mate: Member) => readonly Feature[])[]>();
-  for (const { into, cut } of dividing.flatMap((d) => d.cuts)) {
-    const others = cuts.get(into);
-    if (others) others.push(cut);
-    else cuts.set(into, [cut]);
-  }
-  const joints: Joint[] = [...shell.joints, ...carried.joints, ...dividing.flatMap((d) => d.joints)];
-  return {
-    overall,
-    caseHeight,
-    diagonal,
-    spaces: divided.spaces,
-    runs: divided.runs,
-    members: withCuts([...shell.members, ...dividing.map((d) => d.member), ...carried.members], cuts),
-    joints,
-    problems: [...problems, ...envelope.problems, ...bottomOverToe(piece), ...divided.problems],
-  };
 }

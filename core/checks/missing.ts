@@ -1,0 +1,37 @@
+import { say } from '../figure/index.js';
+import { namedIn, type Piece } from '../piece/index.js';
+import type { Workshop } from '../project/index.js';
+import { pieceFix, type Check } from './check.js';
+
+/** Stocks that a piece names and the stockroom no longer has; they are drawn 18 thick and stop the build. */
+export function missingStock(piece: Piece, workshop: Workshop): Check[] {
+  const own = Object.entries(piece.stock)
+    .filter(([, id]) => !workshop.stock.has(id))
+    .map(([use]): Check => ({
+      id: `stock-missing-${use}`,
+      severity: 'stop',
+      state: 'fails',
+      about: { kind: 'piece' },
+      sentence: say`The stock chosen for the ${use} is no longer in the stockroom.`,
+      fixes: [...workshop.stock]
+        .slice(0, 3)
+        .map(([other, s]) => pieceFix(say`Use ${s.name}`, { kind: 'piece', patch: { stock: { ...piece.stock, [use]: other } } as object })),
+    }));
+  const inside = namedIn(piece.interior).filter((n) => n.kind === 'stock' && !workshop.stock.has(n.id));
+  const places = [...new Set(inside.map((n) => n.where))];
+  return [
+    ...own,
+    ...(places.length > 0
+      ? [
+          {
+            id: 'stock-missing-inside',
+            severity: 'stop',
+            state: 'fails',
+            about: { kind: 'piece' },
+            sentence: say`A stock that something inside is made of is no longer in the stockroom; choose another there.`,
+            fixes: [],
+          } satisfies Check,
+        ]
+      : []),
+  ];
+}

@@ -1,0 +1,231 @@
+import { len, say, size, type Figure } from '../../figure/index.js';
+import { ZERO, add, fromUnits, sub, type Length } from '../../length/index.js';
+import { USUAL_KERF, ripYield } from '../../joints/index.js';
+import {
+  flatFrame,
+  rectangular,
+  uprightFrame,
+  type Cells,
+  type Fact,
+  type Feature,
+  type Joint,
+  type Member,
+  type PlacedSpace,
+} from '../../piece/index.js';
+import type { Workshop } from '../../project/index.js';
+import { NOTHING, type Made } from '../kind.js';
+import { cellGrid, cellWood, type CellGrid } from './grid.js';
+
+export * from './grid.js';
+
+type Ladders = Extract<Cells['make'], { kind: 'ladders' }>;
+
+/** Uprights, and under every thing a support on each of the two uprights beside it. */
+function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellGrid, workshop: Workshop): Made {
+  const { beside, under } = cellWood(cells, workshop);
+  const { box } = space;
+  const t = beside.thickness.value;
+  const deep = size('upright, deep', make.upright.deep, { kind: 'choice', ref: 'cells:upright' });
+  const z = sub(box.z1, make.upright.deep);
+  const uprights = Array.from({ length: grid.columns + 1 }, (_, i) =>
+    rectangular({
+      id: `${space.id}/ladder-upright/${i + 1}`,
+      role: 'ladder upright',
+      label: `ladder ${i + 1}`,
+      wood: beside,
+      length: grid.height,
+      width: deep,
+      frame: uprightFrame({ x: add(box.x0, fromUnits(i * grid.pitch.across.value)), y: box.y0, z }),
+    }),
+  );
+  const tiltOf = new Map(grid.tilted.map((t) => [t.row.row - 1, t.row]));
+  const supports: Member[] = [];
+  const joints: Joint[] = [];
+  for (const { column, row, state } of grid.cells) {
+    if (state === 'blocked' || state === 'under-tilted') continue;
+    const tilted = tiltOf.get(row);
+    const long = size('support', tilted ? tilted.long : make.support.long, { kind: 'choice', ref: 'cells:support' });
+    const y = add(box.y0, fromUnits(row * grid.pitch.up.value));
+    const x = add(box.x0, fromUnits(column * grid.pitch.across.value), t);
+    const right = add(x, sub(grid.pitch.across.value, t));
+    const sides: readonly [string, Length, number][] = [
+      ['left', x, column],
+      ['right', sub(right, make.support.wide), column + 1],
+    ];
+    for (const [hand, at, upright] of sides) {
+      const id = `${space.id}/ladder-support/${column + 1}-${row + 1}-${hand}`;
+      const angle = ((tilted?.tilt ?? 0) * Math.PI) / 180;
+      const rear = sub(box.z1, long.value);
+      supports.push(
+        rectangular({
+          id,
+          role: 'ladder support',
+          label: `${tilted ? 'sloping support' : 'support'} ${column + 1}, ${row + 1}, ${hand}`,
+          wood: under,
+          length: long,
+          width: size('support, wide', make.support.wide, { kind: 'choice', ref: 'cells:support' }),
+          frame: {
+            origin: tilted
+              ? { x: add(at, make.support.wide), y: add(y, fromUnits(long.value * Math.sin(angle))), z: rear }
+              : { x: add(at, make.support.wide), y, z: rear },
+            // A sloping one falls from the rear to the front, where a stop holds the thing.
+            u: [0, -Math.sin(angle), Math.cos(angle)],
+            v: [-1, 0, 0],
+            n: [0, Math.cos(angle), Math.sin(angle)],
+          },
+        }),
+      );
+      joints.push({ carried: id, carrier: `${space.id}/ladder-upright/${upright + 1}`, how: 'screws' });
+    }
+  }
+  const plain = supports.length - 2 * grid.cells.filter((c) => c.state === 'tilted').length;
+  const { strips } = ripYield(under.stock.width, make.support.wide, workshop.settings.kerf ?? USUAL_KERF);
+  const perBoard = strips * Math.floor(under.stock.length / make.support.long);
+  return {
+    ...NOTHING,
+    members: [...uprights, ...supports],
+    joints: [
+      ...joints,
+      ...uprights.map((u): Joint => ({ carried: u.id, carrier: space.neighbours.below, how: 'bearing', x: u.frame.origin.x })),
+    ],
+    facts: [
+      {
+        space: space.id,
+        facts: [
+          { name: 'ladders', remark: say`${uprights.length} ladders; those at the ends have supports on one side only.` },
+          {
+            name: 'supports',
+            remark: say`${plain} plain and ${supports.length - plain} sloping, and ${make.support.spares} to spare; ${perBoard} come from one ${under.stock.name}.`,
+          },
+          {
+            name: 'jig',
+            remark: say`One jig with notches every ${len(grid.pitch.up.value)} sets all supports; spacers notched at ${len(grid.pitch.across.value)} hold the ladders.`,
+          },
+          ...(grid.tilted.length > 0
+            ? [{ name: 'tilted rows', remark: say`They want a stop along the front; every second upright can be left out there.` }]
+            : []),
+        ],
+      },
+    ],
+  };
+}
+
+/** A slot half-way into a board, from one edge, for each board that crosses it. */
+function slots(member: Member, at: readonly { along: Length; mate: string }[], thick: Length, fromFront: boolean): Member {
+  const half = Math.round(member.width.value / 2) as Length;
+  const [v0, v1] = fromFront ? [half, member.width.value] : [ZERO, half];
+  const features = at.map(({ along, mate }): Feature => ({
+    kind: 'notch',
+    face: 'up',
+    region: { u0: along, u1: add(along, thick), v0, v1 },
+    depth: member.thickness.value,
+    mate,
+  }));
+  return { ...member, features };
+}
+
+/** Boards across and up that slot into each other half-way, upright ones slotted from the front. */
+function halfLapped(space: PlacedSpace, cells: Cells, grid: CellGrid, workshop: Workshop): Made {
+  const { beside: wood } = cellWood(cells, workshop);
+  const { box, clear, neighbours } = space;
+  const t = wood.thickness.value;
+  const at = (pitch: Figure, i: number) => fromUnits((i + 1) * pitch.value - t);
+  const upId = (i: number) => `${space.id}/divider/${i + 1}`;
+  const acrossId = (i: number) => `${space.id}/shelf/${i + 1}`;
+  const ups = Array.from({ length: Math.max(0, grid.columns - 1) }, (_, i) => ({ id: upId(i), along: at(grid.pitch.across, i) }));
+  const acrosses = Array.from({ length: Math.max(0, grid.rows - 1) }, (_, i) => ({ id: acrossId(i), along: at(grid.pitch.up, i) }));
+  const members = [
+    ...ups.map(({ id, along }, i) =>
+      slots(
+        rectangular({
+          id,
+          role: 'divider',
+          label: `upright board ${i + 1}`,
+          wood,
+          length: clear.height,
+          width: clear.depth,
+          frame: uprightFrame({ x: add(box.x0, along), y: box.y0, z: box.z0 }),
+        }),
+        acrosses.map((a) => ({ along: a.along, mate: a.id })),
+        t,
+        true,
+      ),
+    ),
+    ...acrosses.map(({ id, along }, i) =>
+      slots(
+        rectangular({
+          id,
+          role: 'shelf',
+          label: `level board ${i + 1}`,
+          wood,
+          length: clear.width,
+          width: clear.depth,
+          frame: flatFrame({ x: box.x0, y: add(box.y0, along), z: box.z1 }),
+        }),
+        ups.map((u) => ({ along: u.along, mate: u.id })),
+        t,
+        // v runs from the front to the rear on a board that lies flat: slotted from the rear is its far half.
+        true,
+      ),
+    ),
+  ];
+  const joints: Joint[] = [
+    ...ups.map((u): Joint => ({
+      carried: u.id,
+      carrier: neighbours.below,
+      how: 'bearing',
+      x: add(box.x0, u.along, Math.round(t / 2) as Length),
+    })),
+    ...acrosses.flatMap((a): Joint[] => [
+      { carried: a.id, carrier: neighbours.left, how: 'screws', x: box.x0 },
+      ...ups.map((u): Joint => ({ carried: a.id, carrier: u.id, how: 'bearing', x: add(box.x0, u.along, Math.round(t / 2) as Length) })),
+      { carried: a.id, carrier: neighbours.right, how: 'screws', x: box.x1 },
+    ]),
+  ];
+  return {
+    ...NOTHING,
+    members,
+    joints,
+    facts: [
+      {
+        space: space.id,
+        facts: [
+          {
+            name: 'slots',
+            remark: say`Slots ${len(t)} wide to the middle of each board; upright ones from the front, level ones from the rear.`,
+          },
+        ],
+      },
+    ],
+  };
+}
+
+function gridFacts(grid: CellGrid): readonly Fact[] {
+  return [
+    { name: 'pitch across', figure: grid.pitch.across },
+    { name: 'pitch up', figure: grid.pitch.up },
+    { name: 'wide in all', figure: grid.width },
+    { name: 'high in all', figure: grid.height },
+    ...grid.tilted.map((t): Fact => ({ name: `row ${t.row.row}, tilted, needs`, figure: t.high })),
+    { name: `${grid.columns} columns, ${grid.rows} rows; room for`, count: grid.capacity },
+  ];
+}
+
+/** The cells of a space with their uprights, supports or boards. */
+export function cellMembers(cells: Cells, space: PlacedSpace, workshop: Workshop): Made {
+  const grid = cellGrid(space, cells, workshop);
+  const problem = (id: string, sentence: ReturnType<typeof say>): Made => ({
+    ...NOTHING,
+    problems: [{ id: `${id}-${space.id}`, about: space.id, stops: true, sentence, fixes: [] }],
+  });
+  if (!grid) return problem('cells-thing', say`The thing that the cells of ${space.label} are for is not in the library any more.`);
+  if (grid.columns < 1 || grid.rows < 1) {
+    return problem(
+      'cells-none',
+      say`Not one cell of ${len(grid.pitch.across.value)} by ${len(grid.pitch.up.value)} goes into ${space.label}.`,
+    );
+  }
+  const made =
+    cells.make.kind === 'ladders' ? ladderRack(space, cells.make, cells, grid, workshop) : halfLapped(space, cells, grid, workshop);
+  return { ...made, facts: [{ space: space.id, facts: [...gridFacts(grid), ...made.facts.flatMap((f) => f.facts)] }] };
+}

@@ -1,0 +1,163 @@
+import { size, type Figure } from '../../figure/index.js';
+import { ZERO, add, mm, sub, type Length } from '../../length/index.js';
+import { recess } from '../../joints/index.js';
+import {
+  boxOf,
+  facingFrame,
+  flatFrame,
+  onEdgeFrame,
+  rectangular,
+  type Box,
+  type BoxJoin,
+  type Drawers,
+  type Face,
+  type Feature,
+  type Member,
+} from '../../piece/index.js';
+import { drawerIds } from './ids.js';
+import { bottomSize, type DrawerStock } from './sizes.js';
+
+/** The outside of a drawer box and where it is. */
+export interface BoxPlace {
+  readonly width: Figure;
+  readonly height: Figure;
+  readonly depth: Figure;
+  /** Its outside left, its lower edge, and its rear and front. */
+  readonly x: Length;
+  readonly y: Length;
+  readonly z0: Length;
+  readonly z1: Length;
+  readonly face: Drawers['face'];
+}
+
+/** Screws and pocket holes of box corners: diameter, how far from the end, and how they keep from the edges. Usual sizes for 12 to 19 mm wood. */
+const HOLES = { pocket: { diameter: mm(9.5), depth: mm(11), fromEnd: mm(25) }, screw: { diameter: mm(4.5) }, fromEdge: mm(15) } as const;
+
+/** Where the holes of one corner lie up the wall: two, or three on walls over 150, all clear of the bottom. */
+function heights(high: Length, clearOf: Length): readonly Length[] {
+  const from = add(clearOf, HOLES.fromEdge);
+  const to = sub(high, HOLES.fromEdge);
+  if (to <= from) return [((clearOf + high) / 2) as Length];
+  const count = high > mm(150) ? 3 : 2;
+  return Array.from({ length: count }, (_, i) => Math.round(from + ((to - from) * i) / (count - 1)) as Length);
+}
+
+/**
+ * The holes of both ends of a wall: pocket holes on the outer face of a wall that goes
+ * between, screw holes through a wall that covers, at half the thickness of what it meets.
+ */
+function cornerHoles(
+  join: BoxJoin,
+  goesBetween: boolean,
+  outer: Face,
+  wall: Member,
+  mates: readonly [string, string],
+  clearOf: Length,
+  meets: Length,
+): Feature[] {
+  const wanted = join === 'pocket' ? goesBetween : join === 'screwed' && !goesBetween;
+  if (!wanted) return [];
+  const fromEnd = join === 'pocket' ? HOLES.pocket.fromEnd : ((meets / 2) as Length);
+  const [diameter, depth] = join === 'pocket' ? [HOLES.pocket.diameter, HOLES.pocket.depth] : [HOLES.screw.diameter, wall.thickness.value];
+  const places: readonly [Length, string][] = [
+    [fromEnd, mates[0]],
+    [sub(wall.length.value, fromEnd), mates[1]],
+  ];
+  return places.flatMap(([u, mate]) =>
+    heights(wall.width.value, clearOf).map((v): Feature => ({ kind: 'hole', face: outer, at: { u, v }, diameter, depth, mate })),
+  );
+}
+
+/** The six or so members of a drawer box. */
+export function boxMembers(making: Drawers, space: string, label: string, stock: DrawerStock, place: BoxPlace): readonly Member[] {
+  const ids = drawerIds(space);
+  const { box } = making;
+  const { bottom } = box;
+  const t = stock.box.thickness;
+  const under = bottom.kind === 'applied' || bottom.kind === 'tray';
+  const lift = under ? stock.bottom.thickness.value : ZERO;
+  const wallHeight =
+    bottom.kind === 'tray'
+      ? size('strip', bottom.strip, { kind: 'choice', ref: 'drawers:strip' })
+      : under
+        ? place.height.minus(stock.bottom.thickness.named('bottom under it'))
+        : place.height;
+  const two = (what: string) => t.times(2).named(what);
+  const inside = { width: place.width.minus(two('two sides')), depth: place.depth.minus(two('front and back')) };
+  const endsBetween = box.order === 'ends-between';
+  const y = add(place.y, lift);
+  const common = { node: space, wood: stock.box } as const;
+  const side = (id: string, x: Length) =>
+    rectangular({
+      ...common,
+      id,
+      role: 'drawer side',
+      label: `side of ${label}`,
+      length: endsBetween ? place.depth : inside.depth,
+      width: wallHeight,
+      frame: onEdgeFrame({ x: add(x, t.value), y, z: endsBetween ? place.z0 : add(place.z0, t.value) }),
+      edges: { v1: 'eased' },
+    });
+  const end = (id: string, name: string, z: Length) =>
+    rectangular({
+      ...common,
+      id,
+      role: 'drawer end',
+      label: `${name} of ${label}`,
+      length: endsBetween ? inside.width : place.width,
+      width: wallHeight,
+      frame: facingFrame({ x: endsBetween ? add(place.x, t.value) : place.x, y, z }),
+      edges: { v1: 'eased' },
+    });
+  const left = side(ids.left, place.x);
+  const right = side(ids.right, sub(add(place.x, place.width.value), t.value));
+  const front = place.face === 'front';
+  const nearRear = end(front ? ids.back : ids.inner, front ? 'back' : 'inner front', place.z0);
+  const nearFront = end(front ? ids.inner : ids.back, front ? 'inner front' : 'back', sub(place.z1, t.value));
+
+  const width = bottomSize(making, inside.width, place.width);
+  const depth = bottomSize(making, inside.depth, place.depth);
+  const middle = (at: Length, outside: Length, own: Length) => Math.round(at + (outside - own) / 2) as Length;
+  const panel = rectangular({
+    node: space,
+    id: ids.bottom,
+    role: 'drawer bottom',
+    label: `bottom of ${label}`,
+    wood: stock.bottom,
+    length: width,
+    width: depth,
+    frame: flatFrame({
+      x: middle(place.x, place.width.value, width.value),
+      y: bottom.kind === 'groove' ? add(place.y, bottom.up) : place.y,
+      z: sub(place.z1, middle(ZERO, place.depth.value, depth.value)),
+    }),
+    purpose: under ? { length: 'covers', width: 'covers' } : { length: 'between', width: 'between' },
+  });
+
+  const grooved = (wall: Member, inner: Face): Feature[] =>
+    bottom.kind === 'groove' || bottom.kind === 'rebate'
+      ? [recess(bottom.kind, wall, inner, panel.id, slot(boxOf(panel), bottom.depth), bottom.depth)]
+      : [];
+  const clearOf =
+    bottom.kind === 'groove'
+      ? add(bottom.up, stock.bottom.thickness.value)
+      : bottom.kind === 'rebate'
+        ? stock.bottom.thickness.value
+        : ZERO;
+  const cut = (wall: Member, inner: Face, between: boolean, mates: readonly [string, string]): Member => ({
+    ...wall,
+    features: [...grooved(wall, inner), ...cornerHoles(box.join, between, inner === 'up' ? 'down' : 'up', wall, mates, clearOf, t.value)],
+  });
+  return [
+    cut(left, 'down', !endsBetween, [nearRear.id, nearFront.id]),
+    cut(right, 'up', !endsBetween, [nearRear.id, nearFront.id]),
+    cut(nearFront, 'down', endsBetween, [left.id, right.id]),
+    cut(nearRear, 'up', endsBetween, [left.id, right.id]),
+    panel,
+  ];
+}
+
+/** Where a bottom lies, out to the walls that it goes into, so that its groove reaches the mates too. */
+function slot(box: Box, depth: Length): Box {
+  return { ...box, x0: sub(box.x0, depth), x1: add(box.x1, depth), z0: sub(box.z0, depth), z1: add(box.z1, depth) };
+}

@@ -1,0 +1,71 @@
+import { size, type Figure } from '../../figure/index.js';
+import { ZERO, sub, type Length } from '../../length/index.js';
+import type { Drawers, Front, Inset, Insets } from '../../piece/index.js';
+import type { NeedContext, SplitKind } from '../kind.js';
+import { drawerIds } from './ids.js';
+import { boxDepth, drawerStock, frontDepth, sideClearance } from './sizes.js';
+
+export { drawerIds } from './ids.js';
+export { drawerMembers } from './members.js';
+export { freeDepth, longestSlide } from './sizes.js';
+
+function some(label: string, length: Length): Inset[] {
+  return length === ZERO ? [] : [{ label, size: size(label, length, { kind: 'choice', ref: `drawers:${label}` }) }];
+}
+
+function edge(label: string, length: Length): Figure | null {
+  return length === ZERO ? null : size(label, length, { kind: 'choice', ref: 'drawers:reveal' });
+}
+
+function ends(front: Front): { before: Figure | null; after: Figure | null } {
+  if (front.kind === 'inset' || front.kind === 'none')
+    return { before: edge('reveal below', front.below), after: edge('reveal above', front.above) };
+  return { before: null, after: null };
+}
+
+/** What lies between a drawer's line in its run, and its clear inside: clearances, the walls and the bottom of the box. */
+function insetsOf(making: Drawers, part: string, { workshop }: NeedContext, clear: { readonly depth?: Figure }): Insets {
+  const stock = drawerStock(making, workshop);
+  const ids = drawerIds(part);
+  const wall = (label: string, member: string): Inset => ({ label, size: stock.box.thickness, member });
+  const free: Inset = { label: making.runner.kind === 'slide' ? 'slide' : 'free at the side', size: sideClearance(making, stock) };
+  const { bottom } = making.box;
+  const front = frontDepth(making, stock);
+  const known = clear.depth;
+  const depth = known && boxDepth(making, stock, known);
+  const behind: Inset[] = depth
+    ? [{ label: 'left behind', size: (front ? known.minus(front) : known).minus(depth) }]
+    : some('left behind', making.behind);
+  const rear = [...behind, wall('back of the box', ids.back)];
+  const face = [wall('front of the box', ids.inner), ...(front ? [{ label: 'front', size: front, member: ids.front }] : [])];
+  return {
+    across: { before: [free, wall('side of the box', ids.left)], after: [wall('side of the box', ids.right), free] },
+    up: {
+      before: [
+        ...some('under the box', making.rise),
+        ...(bottom.kind === 'groove' ? some('under the bottom', bottom.up) : []),
+        { label: 'bottom of the box', size: stock.bottom.thickness, member: ids.bottom },
+      ],
+      after: some('over the box', sub(making.less, making.rise)),
+    },
+    deep: making.face === 'front' ? { before: rear, after: face } : { before: [...face].reverse(), after: [...rear].reverse() },
+  };
+}
+
+/** A bank of drawers: its parts are the drawers, as high as their fronts or openings; what lies between is room. */
+export function drawers(making: Drawers): SplitKind {
+  const { front } = making;
+  return {
+    names: { one: 'reveal', many: 'reveals', part: 'drawer' },
+    set: true,
+    roleOf: () => 'room',
+    extent: () => size('reveal', front.between, { kind: 'choice', ref: 'drawers:reveal' }),
+    ends: () => ends(front),
+    endIds: () => null,
+    over:
+      front.kind === 'overlay'
+        ? { before: edge('over what is below', front.over.below), after: edge('over what is above', front.over.above) }
+        : { before: null, after: null },
+    insets: (part, context, clear) => insetsOf(making, part, context, clear),
+  };
+}

@@ -1,0 +1,281 @@
+import { len, say, size, type Figure } from '../../figure/index.js';
+import { ZERO, add, sub, type Length } from '../../length/index.js';
+import {
+  facingFrame,
+  rectangular,
+  spacesOf,
+  type Body,
+  type Drawers,
+  type Fact,
+  type Joint,
+  type Member,
+  type PlacedRun,
+  type PlacedSpace,
+  type Shape,
+  type ShapeProblem,
+  type Split,
+} from '../../piece/index.js';
+import { woodOf, type Workshop } from '../../project/index.js';
+import type { PlacedLine } from '../../run/index.js';
+import { NOTHING, together, type Made } from '../kind.js';
+import { boxMembers, type BoxPlace } from './box.js';
+import { drawerIds } from './ids.js';
+import { drawerProblems } from './problems.js';
+import { boxDepth, boxHeight, boxWidth, drawerStock, freeDepth, frontDepth, frontSize, sideClearance, type DrawerStock } from './sizes.js';
+
+/** One drawer to be made. */
+interface Drawer {
+  readonly making: Drawers;
+  readonly bank: PlacedSpace;
+  readonly part: PlacedSpace;
+  readonly line: PlacedLine;
+  /** The lower edge of its line, from the floor. */
+  readonly y: Length;
+  readonly stock: DrawerStock;
+}
+
+/** The width that a bank has, by one name in every sum that rests on it. */
+function openingOf(bank: PlacedSpace): Figure {
+  return bank.clear.width.named('opening');
+}
+
+function placeOf({ making, bank, line, y, stock }: Drawer): BoxPlace {
+  const width = boxWidth(making, stock, openingOf(bank));
+  const depth = boxDepth(making, stock, bank.clear.depth);
+  const inFront = frontDepth(making, stock)?.value ?? ZERO;
+  const [z0, z1] =
+    making.face === 'front'
+      ? [sub(sub(bank.box.z1, inFront), depth.value), sub(bank.box.z1, inFront)]
+      : [add(bank.box.z0, inFront), add(add(bank.box.z0, inFront), depth.value)];
+  return {
+    width,
+    height: boxHeight(making, line.size),
+    depth,
+    x: add(bank.box.x0, sideClearance(making, stock).value),
+    y: add(y, making.rise),
+    z0,
+    z1,
+    face: making.face,
+  };
+}
+
+function frontMember({ making, bank, part, line, y, stock }: Drawer): Member[] {
+  const { front, face } = making;
+  const sizes = frontSize(making, openingOf(bank), line.size);
+  if (!sizes || front.kind === 'none') return [];
+  const t = stock.front.thickness.value;
+  const [x, low] =
+    front.kind === 'inset' ? [front.sides, ZERO] : front.kind === 'overlay' ? [-front.over.left, ZERO] : [-front.lip, -front.lip];
+  const inside = front.kind === 'inset';
+  // From the face inwards: an inset front begins at its setback, one that stands in front ends at the face.
+  const depth = inside ? front.setback : (-t as Length);
+  const z = face === 'front' ? sub(sub(bank.box.z1, depth), t) : add(bank.box.z0, depth);
+  return [
+    rectangular({
+      id: drawerIds(part.id).front,
+      node: part.id,
+      role: 'drawer front',
+      label: `front of ${part.label}`,
+      wood: stock.front,
+      length: sizes.width,
+      width: sizes.height,
+      frame: facingFrame({ x: add(bank.box.x0, x as Length), y: add(y, low as Length), z }),
+      purpose: inside ? { length: 'between', width: 'between' } : { length: 'covers', width: 'covers' },
+      ...(making.oversize === ZERO ? {} : { over: { length: ZERO, width: making.oversize } }),
+    }),
+  ];
+}
+
+/** Wooden runners under the sides of the box, as long as the depth there is. */
+function runners({ making, bank, part }: Drawer, place: BoxPlace, workshop: Workshop): Member[] {
+  const { runner } = making;
+  if (runner.kind !== 'wooden') return [];
+  const wood = woodOf(workshop, runner.stock);
+  const width = size('runner, wide', runner.wide, { kind: 'choice', ref: 'drawers:runner' });
+  const at = (id: string, x: Length) =>
+    rectangular({
+      id,
+      node: part.id,
+      role: 'runner',
+      label: `runner of ${part.label}`,
+      wood,
+      length: bank.clear.depth,
+      width,
+      frame: {
+        origin: { x: add(x, runner.wide), y: sub(place.y, wood.thickness.value), z: bank.box.z0 },
+        u: [0, 0, 1],
+        v: [-1, 0, 0],
+        n: [0, 1, 0],
+      },
+    });
+  const [left, right] = drawerIds(part.id).runners;
+  return [at(left, bank.box.x0), at(right, sub(bank.box.x1, runner.wide))];
+}
+
+function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxPlace): Joint[] {
+  const { making, bank, part } = drawer;
+  const ids = drawerIds(part.id);
+  const held = making.box.bottom.kind === 'groove' ? 'housed' : 'screws';
+  const [x0, x1] = [place.x, add(place.x, place.width.value)];
+  const onSides = (carried: string, how: Joint['how']): Joint[] => [
+    { carried, carrier: ids.left, how, x: x0 },
+    { carried, carrier: ids.right, how, x: x1 },
+  ];
+  const has = (id: string) => members.some((m) => m.id === id);
+  const sides: Joint[] = (
+    [
+      [ids.left, bank.neighbours.left, ids.runners[0], x0],
+      [ids.right, bank.neighbours.right, ids.runners[1], x1],
+    ] as const
+  ).flatMap(([side, beside, runner, x]): Joint[] => {
+    if (making.runner.kind === 'slide') return [{ carried: side, carrier: beside, how: 'slide' }];
+    if (making.runner.kind === 'wooden')
+      return [
+        { carried: side, carrier: runner, how: 'bearing' },
+        { carried: runner, carrier: beside, how: 'screws' },
+      ];
+    return [{ carried: side, carrier: bank.neighbours.below, how: 'bearing', x }];
+  });
+  return [
+    ...onSides(ids.bottom, held),
+    ...onSides(ids.inner, 'screws'),
+    ...onSides(ids.back, 'screws'),
+    ...(has(ids.front) ? [{ carried: ids.front, carrier: ids.inner, how: 'screws' } as const] : []),
+    ...sides,
+  ];
+}
+
+/** What a drawer comes out: a slide its extension, a wooden one three quarters of its depth, so that it does not tip out. */
+function travelOf({ making, stock }: Drawer, place: BoxPlace): Figure {
+  const { runner } = making;
+  if (runner.kind !== 'slide') return place.depth.times(0.75).named('three quarters of the box');
+  return size('slide', runner.length, { kind: 'choice', ref: 'drawers:slide length' })
+    .times(stock.slide?.extension ?? 1)
+    .named('drawn out');
+}
+
+function bodyOf(drawer: Drawer, members: readonly Member[], place: BoxPlace): Body {
+  const { making, part, stock } = drawer;
+  const fixed = new Set<string>(drawerIds(part.id).runners);
+  const { runner } = making;
+  return {
+    id: part.id,
+    label: part.label,
+    members: members.filter((m) => !fixed.has(m.id)).map((m) => m.id),
+    spaces: [...spacesOf(part.space)].map((s) => s.space.id),
+    along: [0, 0, making.face === 'front' ? 1 : -1],
+    travel: travelOf(drawer, place),
+    runsOn: {
+      kind: runner.kind,
+      name: runner.kind === 'slide' ? (stock.slide?.name ?? 'slide') : runner.kind === 'wooden' ? 'wooden runners' : 'the opening',
+      rating: stock.slide?.rating ?? null,
+    },
+  };
+}
+
+/** The middle of the slide, or the lower edge of the box, from the floor or the top of the bank. */
+function lineOf({ making, bank, line, stock }: Drawer, datum: Figure): Fact {
+  const half = stock.slide ? size('half the slide', Math.round(stock.slide.height / 2) as Length) : null;
+  const low = line.near.plus(size('under the box', making.rise, { kind: 'choice', ref: 'drawers:rise' }));
+  const shift = datum.value === bank.box.y0 ? low : low.minus(size('over what is below', sub(bank.box.y0, datum.value)));
+  const up = half ? shift.plus(half) : shift;
+  const what = half ? 'middle of the slide' : 'lower edge of the box';
+  if (making.linesFrom === 'bottom') return { name: `${what}, up from the inside bottom`, figure: up };
+  return { name: `${what}, down from the inside top`, figure: bank.clear.height.minus(up) };
+}
+
+function factsOf(drawer: Drawer, place: BoxPlace, datum: Figure): readonly Fact[] {
+  const { making, bank, line, stock } = drawer;
+  const front = frontSize(making, openingOf(bank), line.size);
+  const slide: Fact[] =
+    making.runner.kind === 'slide' ? [{ name: 'depth there is for a slide', figure: freeDepth(making, stock, bank.clear.depth) }] : [];
+  return [
+    ...(front
+      ? [
+          { name: 'front, wide', figure: front.width },
+          { name: 'front, high', figure: front.height },
+        ]
+      : []),
+    { name: 'box, wide', figure: place.width },
+    { name: 'box, high', figure: place.height },
+    { name: 'box, deep', figure: place.depth },
+    ...slide,
+    lineOf(drawer, datum),
+    ...(making.handle ? [handleFact(making, front?.height ?? line.size)] : []),
+  ];
+}
+
+function handleFact({ handle }: Drawers, height: Figure): Fact {
+  const down = handle?.down;
+  return {
+    name: `${handle?.name ?? 'handle'}, down from the top of the front`,
+    figure:
+      down === undefined || down === 'middle' ? height.over(2, 'middle') : size('chosen', down, { kind: 'choice', ref: 'drawers:handle' }),
+  };
+}
+
+function oneDrawer(drawer: Drawer, run: PlacedRun, workshop: Workshop): Made {
+  const { making, part, stock } = drawer;
+  const place = placeOf(drawer);
+  const sound =
+    place.width.value > stock.box.thickness.value * 2 && place.depth.value > stock.box.thickness.value * 2 && place.height.value > ZERO;
+  const facts = [{ space: part.id, facts: factsOf(drawer, place, run.datum) }];
+  if (!sound) {
+    const problem: ShapeProblem = {
+      id: `drawer-small-${part.id}`,
+      about: part.id,
+      stops: true,
+      sentence: say`${part.label} would have a box of ${len(place.width.value)} by ${len(place.height.value)} by ${len(place.depth.value)}: nothing is left inside it.`,
+      fixes: [],
+    };
+    return { ...NOTHING, facts, problems: [problem] };
+  }
+  const members = [...frontMember(drawer), ...boxMembers(making, part.id, part.label, stock, place), ...runners(drawer, place, workshop)];
+  const { bottom } = making.box;
+  const high = bottom.kind === 'tray' ? add(bottom.strip, stock.bottom.thickness.value) : ZERO;
+  const room = sub(drawer.line.size.value, making.rise);
+  const problems: ShapeProblem[] =
+    high > room
+      ? [
+          {
+            id: `tray-high-${part.id}`,
+            about: part.id,
+            stops: true,
+            sentence: say`The strips and the base of ${part.label} are ${len(high)} high together, and ${len(room)} is there.`,
+            fixes: [],
+          },
+        ]
+      : [];
+  return {
+    ...NOTHING,
+    members,
+    joints: jointsOf(drawer, members, place),
+    bodies: [bodyOf(drawer, members, place)],
+    bought: [
+      ...(stock.slide && making.runner.kind === 'slide'
+        ? [{ what: stock.slide.name, length: making.runner.length, count: 1, each: 'pair' as const }]
+        : []),
+      ...(making.handle ? [{ what: making.handle.name, count: 1, each: 'piece' as const }] : []),
+    ],
+    facts,
+    problems,
+  };
+}
+
+/** The drawers of a bank: fronts, boxes and runners, what carries them, how they move, and what is wrong with them. */
+export function drawerMembers(
+  making: Drawers,
+  split: Split,
+  workshop: Workshop,
+  run: PlacedRun,
+  bank: PlacedSpace,
+  spaces: Shape['spaces'],
+): Made {
+  const stock = drawerStock(making, workshop);
+  const drawers = run.run.lines.flatMap((line): Drawer[] => {
+    const part = spaces.get(line.line.id);
+    return part && line.line.kind === 'gap' ? [{ making, bank, part, line, y: add(run.datum.value, line.near.value), stock }] : [];
+  });
+  const made = together(drawers.map((drawer) => oneDrawer(drawer, run, workshop)));
+  return { ...made, problems: [...drawerProblems(making, split, stock, bank), ...made.problems] };
+}

@@ -1,0 +1,95 @@
+import { len, say } from '../../figure/index.js';
+import { add, greatest, sub } from '../../length/index.js';
+import type { Drawers, PieceEdit, PlacedSpace, ShapeProblem, Split } from '../../piece/index.js';
+import { boxDepth, freeDepth, longestSlide, type DrawerStock } from './sizes.js';
+
+/** What is wrong with the making of a bank as a whole, with edits that mend it. */
+export function drawerProblems(making: Drawers, split: Split, stock: DrawerStock, bank: PlacedSpace): readonly ShapeProblem[] {
+  const change = (patch: Partial<Drawers>): PieceEdit => ({ kind: 'making', space: bank.id, making: { ...making, ...patch } });
+  const problem = (id: string, stops: boolean, rest: Pick<ShapeProblem, 'sentence' | 'fixes'>): ShapeProblem => ({
+    id: `${id}-${bank.id}`,
+    about: bank.id,
+    stops,
+    ...rest,
+  });
+  const found: ShapeProblem[] = [];
+  const { runner, front } = making;
+  const free = freeDepth(making, stock, bank.clear.depth);
+  const depth = boxDepth(making, stock, bank.clear.depth);
+  if (runner.kind === 'slide' && !stock.slide) {
+    found.push(
+      problem('slide-missing', true, { sentence: say`The slide chosen for the drawers is no longer in the stockroom.`, fixes: [] }),
+    );
+  }
+  const best = stock.slide && longestSlide(stock.slide, free.value);
+  const useBest =
+    runner.kind === 'slide' && best
+      ? [{ label: say`Use slides of ${len(best)}`, edit: change({ runner: { ...runner, length: best } }) }]
+      : [];
+  if (depth.value > free.value) {
+    found.push(
+      problem('drawer-deep', true, {
+        sentence: say`The drawers are ${len(depth.value)} deep, and ${len(free.value)} is free behind their fronts.`,
+        fixes: useBest,
+      }),
+    );
+  } else if (best && runner.kind === 'slide' && best > runner.length) {
+    found.push(
+      problem('slide-longer', false, {
+        sentence: say`Slides of ${len(best)} would go in too: ${len(free.value)} is free, ${len(runner.length)} is chosen.`,
+        fixes: useBest,
+      }),
+    );
+  } else if (stock.slide && runner.kind === 'slide' && !stock.slide.lengths.includes(runner.length)) {
+    found.push(
+      problem('slide-length', true, { sentence: say`${stock.slide.name} is not sold ${len(runner.length)} long.`, fixes: useBest }),
+    );
+  }
+  if (making.rise > making.less) {
+    found.push(
+      problem('box-high', true, {
+        sentence: say`The box stands ${len(making.rise)} up but is only ${len(making.less)} lower than its front, so it reaches above it.`,
+        fixes: [{ label: say`Make the box ${len(making.rise)} lower`, edit: change({ less: making.rise }) }],
+      }),
+    );
+  }
+  if (front.kind === 'overlay' && making.rise < front.over.below) {
+    found.push(
+      problem('box-low', true, {
+        sentence: say`The fronts reach ${len(front.over.below)} over what is below, but the boxes stand only ${len(making.rise)} up from them: the lowest would not go in.`,
+        fixes: [
+          {
+            label: say`Stand the boxes ${len(front.over.below)} up`,
+            edit: change({ rise: front.over.below, less: greatest([making.less, add(front.over.below, front.over.above)]) }),
+          },
+        ],
+      }),
+    );
+  } else if (front.kind === 'overlay' && sub(making.less, making.rise) < front.over.above) {
+    found.push(
+      problem('box-over', true, {
+        sentence: say`The fronts reach ${len(front.over.above)} over what is above, so the highest box would not go in under it.`,
+        fixes: [
+          {
+            label: say`Make the boxes ${len(add(making.rise, front.over.above))} lower than their fronts`,
+            edit: change({ less: add(making.rise, front.over.above) }),
+          },
+        ],
+      }),
+    );
+  }
+  if (front.kind === 'lipped' && split.spaces.length > 1 && front.between < front.lip * 2) {
+    found.push(
+      problem('lips-meet', true, {
+        sentence: say`Lips of ${len(front.lip)} meet where ${len(front.between)} lies between two drawers.`,
+        fixes: [
+          {
+            label: say`Leave a lip and a half for each between them`,
+            edit: change({ front: { ...front, between: (front.lip * 3) as typeof front.lip } }),
+          },
+        ],
+      }),
+    );
+  }
+  return found;
+}

@@ -1,0 +1,111 @@
+import { size, type Figure } from '../../figure/index.js';
+import { ZERO, greatest, type Length } from '../../length/index.js';
+import type { Drawers } from '../../piece/index.js';
+import { woodOf, type Wood, type Workshop } from '../../project/index.js';
+import type { Slide } from '../../stock/index.js';
+
+/** The woods of a bank of drawers, and the slide it runs on where it does. */
+export interface DrawerStock {
+  readonly box: Wood;
+  readonly bottom: Wood;
+  readonly front: Wood;
+  readonly slide: Slide | null;
+}
+
+export function drawerStock(making: Drawers, workshop: Workshop): DrawerStock {
+  return {
+    box: woodOf(workshop, making.stock.box),
+    bottom: woodOf(workshop, making.stock.bottom),
+    front: woodOf(workshop, making.stock.front),
+    slide: making.runner.kind === 'slide' ? (workshop.slides.get(making.runner.slide) ?? null) : null,
+  };
+}
+
+/** What stands in for the side clearance of a slide that is no longer in the stockroom: 12.7, the commonest. */
+const USUAL_SIDE = 1_016_000 as Length;
+
+const choice = (name: string) => ({ kind: 'choice', ref: `drawers:${name}` }) as const;
+
+/** What a drawer box is narrower at each side than its opening: the measured slide, or what is left free. */
+export function sideClearance({ runner }: Drawers, { slide }: DrawerStock): Figure {
+  if (runner.kind !== 'slide') return size('free at a side', runner.side, choice('side'));
+  return size(slide?.name ?? 'slide', slide?.side ?? USUAL_SIDE, { kind: 'stock', ref: `slide:${runner.slide}` });
+}
+
+/** The width of the box: the opening less both side clearances. @example 880 − 2 × 12.7 = 854.6 */
+export function boxWidth(making: Drawers, stock: DrawerStock, opening: Figure): Figure {
+  return opening.minus(
+    sideClearance(making, stock)
+      .times(2)
+      .named(making.runner.kind === 'slide' ? 'a slide at each side' : 'free at both sides'),
+  );
+}
+
+/** How much of the depth the front takes up: an inset one its thickness and setback, one that stands in front nothing. */
+export function frontDepth({ front }: Drawers, stock: DrawerStock): Figure | null {
+  if (front.kind !== 'inset') return null;
+  const thick = stock.front.thickness.named('front');
+  return front.setback === ZERO ? thick : thick.plus(size('set back', front.setback, choice('setback'))).named('front and its setback');
+}
+
+/** The depth there is for the box. @example 560 − 18 − 10 = 532 */
+export function freeDepth(making: Drawers, stock: DrawerStock, clear: Figure): Figure {
+  const front = frontDepth(making, stock);
+  const behindFront = front ? clear.minus(front) : clear;
+  return making.behind === ZERO ? behindFront : behindFront.minus(size('left behind', making.behind, choice('behind')));
+}
+
+/** The longest slide of a series that goes into a depth; null where none does. */
+export function longestSlide(slide: Slide, free: Length): Length | null {
+  const fitting = slide.lengths.filter((l) => l <= free);
+  return fitting.length > 0 ? greatest(fitting) : null;
+}
+
+/** The depth of the box: as long as the slide that was chosen, or all there is. */
+export function boxDepth(making: Drawers, stock: DrawerStock, clear: Figure): Figure {
+  const { runner } = making;
+  if (runner.kind === 'slide') return size('slide', runner.length, choice('slide length')).named('as long as the slide');
+  return freeDepth(making, stock, clear);
+}
+
+/** The height of the box from that of its front or opening. @example 142 − 7 = 135 */
+export function boxHeight({ less, front }: Drawers, line: Figure): Figure {
+  if (less === ZERO) return line;
+  return line.minus(
+    size(front.kind === 'inset' || front.kind === 'overlay' ? 'lower than the front' : 'lower than the opening', less, choice('less')),
+  );
+}
+
+/** The size of a front; null where the box itself is seen. @example lipped by 9: 371 + 18 by 142 + 18 */
+export function frontSize({ front }: Drawers, opening: Figure, line: Figure): { width: Figure; height: Figure } | null {
+  switch (front.kind) {
+    case 'none':
+      return null;
+    case 'inset':
+      return {
+        width:
+          front.sides === ZERO
+            ? opening
+            : opening.minus(size('reveal', front.sides, choice('reveal')).times(2).named('a reveal at each side')),
+        height: line,
+      };
+    case 'overlay': {
+      const over = size('over the left', front.over.left, choice('overlay')).plus(
+        size('over the right', front.over.right, choice('overlay')),
+      );
+      return { width: opening.plus(over.named('over both sides')), height: line };
+    }
+    case 'lipped': {
+      const lips = size('lip', front.lip, choice('lip')).times(2).named('a lip at each side');
+      return { width: opening.plus(lips), height: line.plus(lips) };
+    }
+  }
+}
+
+/** The bottom of the box along one axis, from what is clear between its walls and what is outside them. */
+export function bottomSize({ box }: Drawers, between: Figure, outside: Figure): Figure {
+  const { bottom } = box;
+  if (bottom.kind === 'applied' || bottom.kind === 'tray') return outside;
+  const into = size(bottom.kind, bottom.depth, choice('bottom')).times(2).named(`into both ${bottom.kind}s`);
+  return bottom.slack === ZERO ? between.plus(into) : between.plus(into).minus(size('fitting slack', bottom.slack, choice('bottom')));
+}

@@ -1,0 +1,86 @@
+import type { Figure } from '../figure/index.js';
+import type { Length } from '../length/index.js';
+import type {
+  Body,
+  Bought,
+  DividingMember,
+  DividingRole,
+  Fact,
+  Feature,
+  Insets,
+  Joint,
+  Member,
+  Neighbours,
+  ShapeProblem,
+} from '../piece/index.js';
+import type { Rounding } from '../run/index.js';
+import type { Workshop } from '../project/index.js';
+
+/** A clear region of a piece, with the members round it. */
+export interface Region {
+  readonly start: { readonly x: Figure; readonly y: Figure; readonly z: Figure };
+  readonly clear: { readonly width: Figure; readonly height: Figure; readonly depth: Figure };
+  readonly neighbours: Neighbours;
+  /** How far things stand back from its front. */
+  readonly setback: Length;
+}
+
+/** What a need is worked out with: the workshop, the stock of shelves and dividers, and the clear room known so far. */
+export interface NeedContext {
+  readonly workshop: Workshop;
+  readonly stock: { readonly shelves: string; readonly dividers: string };
+  readonly rounding: Rounding;
+  /** Clear depth for things to stand behind each other, where it is known. */
+  readonly depth?: Length;
+  /** Clear width for things to stand beside each other, where it is known. */
+  readonly width?: Length;
+}
+
+/** What one kind of divided space is: its members, what stands at its ends, and what lies round the inside of its parts. */
+export interface SplitKind {
+  /** What its members and its parts are called. */
+  readonly names: { readonly one: string; readonly many: string; readonly part: string };
+  /** Whether its gaps are brought to the grid of the shop. */
+  readonly set: boolean;
+  readonly roleOf: (member: DividingMember) => DividingRole;
+  /** How far a member reaches along the run. */
+  readonly extent: (member: DividingMember, context: NeedContext) => Figure;
+  /** What stands before the first part and after the last; null for nothing. */
+  readonly ends: (context: NeedContext) => { readonly before: Figure | null; readonly after: Figure | null };
+  /** The members that stand there, where they are wood. */
+  readonly endIds: (owner: string) => { readonly before: string; readonly after: string } | null;
+  /** How far the run reaches over what bounds it. */
+  readonly over: { readonly before: Figure | null; readonly after: Figure | null };
+  /**
+   * What lies between a part and its clear inside; null where a part is its own inside.
+   * @param clear the region that is divided; its depth is not known yet while a need is asked
+   */
+  readonly insets: (part: string, context: NeedContext, clear: { readonly depth?: Figure }) => Insets | null;
+}
+
+/** What an interior adds to a piece. */
+export interface Made {
+  readonly members: readonly Member[];
+  /** What is cut into other members, by their id; worked out once those are known. */
+  readonly cuts: readonly { readonly into: string; readonly cut: (mate: Member) => readonly Feature[] }[];
+  readonly joints: readonly Joint[];
+  readonly bodies: readonly Body[];
+  readonly bought: readonly Bought[];
+  readonly facts: readonly { readonly space: string; readonly facts: readonly Fact[] }[];
+  readonly problems: readonly ShapeProblem[];
+}
+
+export const NOTHING: Made = { members: [], cuts: [], joints: [], bodies: [], bought: [], facts: [], problems: [] };
+
+/** What several interiors add together. */
+export function together(all: readonly Made[]): Made {
+  return {
+    members: all.flatMap((m) => m.members),
+    cuts: all.flatMap((m) => m.cuts),
+    joints: all.flatMap((m) => m.joints),
+    bodies: all.flatMap((m) => m.bodies),
+    bought: all.flatMap((m) => m.bought),
+    facts: all.flatMap((m) => m.facts),
+    problems: all.flatMap((m) => m.problems),
+  };
+}

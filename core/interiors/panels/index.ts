@@ -1,0 +1,31 @@
+import { size } from '../../figure/index.js';
+import type { Axis, DividingRole } from '../../piece/index.js';
+import { woodOf } from '../../project/index.js';
+import type { SplitKind } from '../kind.js';
+import { panelStock } from './stock.js';
+
+export { panelMembers } from './members.js';
+
+const ROLES: Readonly<Record<Axis, DividingRole>> = { up: 'shelf', across: 'divider', deep: 'partition' };
+const MANY: Readonly<Record<Axis, string>> = { up: 'shelves', across: 'dividers', deep: 'partitions' };
+const PARTS: Readonly<Record<Axis, string>> = { up: 'space', across: 'bay', deep: 'part' };
+
+/** A space divided by panels: shelves up, dividers across, partitions from the rear to the front. */
+export function panels(axis: Axis): SplitKind {
+  return {
+    names: { one: ROLES[axis], many: MANY[axis], part: PARTS[axis] },
+    // Bays stay exactly equal, so that all shelves in them are cut with one setting; only heights are set out by spacer or tape.
+    set: axis === 'up',
+    roleOf: (member) => (member.room !== undefined ? 'room' : member.rail !== undefined && axis === 'up' ? 'rail' : ROLES[axis]),
+    extent: (member, { workshop, stock }) =>
+      member.room !== undefined
+        ? size('left free', member.room, { kind: 'choice', ref: `member:${member.id}` })
+        : member.rail !== undefined && axis === 'up'
+          ? size('rail', member.rail, { kind: 'choice', ref: `member:${member.id}` })
+          : woodOf(workshop, panelStock(member, axis, stock)).thickness,
+    ends: () => ({ before: null, after: null }),
+    endIds: () => null,
+    over: { before: null, after: null },
+    insets: () => null,
+  };
+}

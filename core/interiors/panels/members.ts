@@ -1,0 +1,188 @@
+import { size } from '../../figure/index.js';
+import { ZERO, add, sub, type Length } from '../../length/index.js';
+import { lengthBetween, pinHoles, reachAtEnd, recess, type EndAllowance } from '../../joints/index.js';
+import {
+  boxOf,
+  facingFrame,
+  flatFrame,
+  rectangular,
+  uprightFrame,
+  type DividingMember,
+  type Face,
+  type Member,
+  type Piece,
+  type PlacedRun,
+  type PlacedSpace,
+} from '../../piece/index.js';
+import { woodOf, type Wood, type Workshop } from '../../project/index.js';
+import type { PlacedLine } from '../../run/index.js';
+import { NOTHING, together, type Made } from '../kind.js';
+import { dividingMemberId } from '../ids.js';
+import { panelStock } from './stock.js';
+
+function allowanceOf(piece: Piece, member: DividingMember, up: boolean): EndAllowance {
+  if (up) return { fix: member.fix ?? piece.shelves.fix, housing: piece.shelves.housing, looseEnd: piece.shelves.looseEnd };
+  const fix = member.fix ?? piece.dividers.fix;
+  return { fix: fix === 'loose' ? 'butted' : fix, housing: piece.dividers.housing, looseEnd: ZERO };
+}
+
+function labelOf(space: PlacedSpace, line: PlacedLine): string {
+  return space.label === 'inside' ? line.line.label : `${space.label}, ${line.line.label}`;
+}
+
+const HOW = { housed: 'housed', loose: 'pins', butted: 'screws' } as const;
+
+interface Making {
+  readonly piece: Piece;
+  readonly space: PlacedSpace;
+  readonly line: PlacedLine;
+  readonly spec: DividingMember;
+  readonly datum: Length;
+  readonly wood: Wood;
+}
+
+function shelf({ piece, space, line, spec, datum, wood }: Making): Made {
+  const ends = allowanceOf(piece, spec, true);
+  const length = lengthBetween(space.clear.width, ends);
+  const setback = piece.shelves.setback;
+  const width =
+    setback === ZERO
+      ? space.clear.depth
+      : space.clear.depth.minus(size('back from the front', setback, { kind: 'choice', ref: 'piece:shelves' }));
+  const id = dividingMemberId(spec.id, 'shelf');
+  const reach = reachAtEnd(ends);
+  const origin = { x: sub(space.box.x0, reach), y: add(datum, line.near.value), z: sub(space.box.z1, setback) };
+  const member = rectangular({
+    id,
+    role: 'shelf',
+    label: labelOf(space, line),
+    wood,
+    frame: flatFrame(origin),
+    length,
+    width,
+    edges: { v0: piece.edges.front },
+  });
+  const box = boxOf(member);
+  const { left, right } = space.neighbours;
+  const cut = (face: Face) => (mate: Member) => {
+    if (ends.fix === 'housed') return [recess('housing', mate, face, id, box, ends.housing)];
+    return ends.fix === 'loose' ? pinHoles(mate, face, id, box) : [];
+  };
+  return {
+    ...NOTHING,
+    members: [member],
+    cuts: [
+      { into: left, cut: cut('up') },
+      { into: right, cut: cut('down') },
+    ],
+    joints: [
+      { carried: id, carrier: left, how: HOW[ends.fix], x: space.box.x0 },
+      { carried: id, carrier: right, how: HOW[ends.fix], x: space.box.x1 },
+    ],
+  };
+}
+
+function divider({ piece, space, line, spec, datum, wood }: Making): Made {
+  const ends = allowanceOf(piece, spec, false);
+  const length = lengthBetween(space.clear.height, ends);
+  const id = dividingMemberId(spec.id, 'divider');
+  const x = add(datum, line.near.value);
+  const shelved = space.neighbours.below.endsWith('/shelf/1') ? piece.shelves.setback : ZERO;
+  const width = shelved === ZERO ? space.clear.depth : space.clear.depth.minus(size('back from the front', shelved));
+  const member = rectangular({
+    id,
+    role: 'divider',
+    label: labelOf(space, line),
+    wood,
+    length,
+    width,
+    frame: uprightFrame({ x, y: sub(space.box.y0, reachAtEnd(ends)), z: space.box.z0 }),
+    edges: { v1: piece.edges.front },
+  });
+  const box = boxOf(member);
+  const middle = (x + wood.stock.thickness / 2) as Length;
+  const { below, above } = space.neighbours;
+  const cut = (face: Face) => (mate: Member) => (ends.fix === 'housed' ? [recess('housing', mate, face, id, box, ends.housing)] : []);
+  return {
+    ...NOTHING,
+    members: [member],
+    cuts: [
+      { into: below, cut: cut('up') },
+      { into: above, cut: cut('down') },
+    ],
+    joints: [
+      { carried: id, carrier: below, how: ends.fix === 'housed' ? 'housed' : 'bearing', x: middle },
+      { carried: above, carrier: id, how: ends.fix === 'housed' ? 'housed' : 'bearing', x: middle },
+    ],
+  };
+}
+
+/** A partition between the front and the rear of a space, standing on what is below. */
+function partition({ piece, space, line, spec, datum, wood }: Making): Made {
+  const ends = allowanceOf(piece, spec, false);
+  const id = dividingMemberId(spec.id, 'partition');
+  const z = add(datum, line.near.value);
+  const member = rectangular({
+    id,
+    role: 'partition',
+    label: labelOf(space, line),
+    wood,
+    length: space.clear.width,
+    width: lengthBetween(space.clear.height, ends),
+    frame: facingFrame({ x: space.box.x0, y: sub(space.box.y0, reachAtEnd(ends)), z }),
+  });
+  const box = boxOf(member);
+  const { below, above } = space.neighbours;
+  const cut = (face: Face) => (mate: Member) => (ends.fix === 'housed' ? [recess('housing', mate, face, id, box, ends.housing)] : []);
+  return {
+    ...NOTHING,
+    members: [member],
+    cuts: [
+      { into: below, cut: cut('up') },
+      { into: above, cut: cut('down') },
+    ],
+    joints: [
+      { carried: id, carrier: below, how: ends.fix === 'housed' ? 'housed' : 'bearing', x: ((space.box.x0 + space.box.x1) / 2) as Length },
+    ],
+  };
+}
+
+/** A rail along the front of a space, on edge, between what is at its sides. */
+function rail({ piece, space, line, spec, datum, wood }: Making): Made {
+  const id = dividingMemberId(spec.id, 'rail');
+  const member = rectangular({
+    id,
+    role: 'rail',
+    label: labelOf(space, line),
+    wood,
+    length: space.clear.width,
+    width: line.size,
+    frame: facingFrame({ x: space.box.x0, y: add(datum, line.near.value), z: sub(space.box.z1, wood.thickness.value) }),
+    edges: { v0: piece.edges.front, v1: piece.edges.front },
+  });
+  const { left, right } = space.neighbours;
+  return {
+    ...NOTHING,
+    members: [member],
+    joints: [
+      { carried: id, carrier: left, how: 'screws' },
+      { carried: id, carrier: right, how: 'screws' },
+    ],
+  };
+}
+
+const MAKE = { up: shelf, across: divider, deep: partition } as const;
+
+/** The shelves, dividers and partitions of a divided space, each with its size after joints, what it cuts into its mates, and what carries it. */
+export function panelMembers(piece: Piece, workshop: Workshop, run: PlacedRun, space: PlacedSpace): Made {
+  const specs = new Map((space.space.split?.members ?? []).map((m) => [m.id, m]));
+  return together(
+    run.run.lines.flatMap((line): Made[] => {
+      const spec = specs.get(line.line.id);
+      if (!spec || spec.room !== undefined) return [];
+      const wood = woodOf(workshop, panelStock(spec, run.axis, piece.stock));
+      const make = run.axis === 'up' && spec.rail !== undefined ? rail : MAKE[run.axis];
+      return [make({ piece, space, line, spec, datum: run.datum.value, wood })];
+    }),
+  );
+}

@@ -1,0 +1,22 @@
+import { size } from '../../figure/index.js';
+import type { Slats } from '../../piece/index.js';
+import type { SplitKind } from '../kind.js';
+
+export { slatMembers } from './members.js';
+export * from './fourth.js';
+
+/** A deck of slats: its members are the slats, its parts the gaps between them. */
+export function slats(making: Slats): SplitKind {
+  const wide = size('slat', making.wide, { kind: 'choice', ref: 'slats:wide' });
+  const flush = making.ends === 'flush';
+  return {
+    names: { one: 'slat', many: 'slats', part: 'gap' },
+    set: true,
+    roleOf: (member) => (member.room === undefined ? 'slat' : 'room'),
+    extent: (member) => (member.room === undefined ? wide : size('left free', member.room)),
+    ends: () => (flush ? { before: wide, after: wide } : { before: null, after: null }),
+    endIds: (owner) => (flush ? { before: `${owner}/slat/first`, after: `${owner}/slat/last` } : null),
+    over: { before: null, after: null },
+    insets: () => null,
+  };
+}

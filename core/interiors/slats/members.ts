@@ -1,0 +1,168 @@
+import { len, say, size } from '../../figure/index.js';
+import { ZERO, add, sub, type Length } from '../../length/index.js';
+import { USUAL_KERF, ripYield } from '../../joints/index.js';
+import {
+  boxOf,
+  rectangular,
+  type Body,
+  type DividingMember,
+  type Fact,
+  type Joint,
+  type Member,
+  type PlacedRun,
+  type PlacedSpace,
+  type Slats,
+} from '../../piece/index.js';
+import { woodOf, type Workshop } from '../../project/index.js';
+import { dividingMemberId } from '../ids.js';
+import { NOTHING, type Made } from '../kind.js';
+
+interface Deck {
+  readonly making: Slats;
+  readonly workshop: Workshop;
+  readonly run: PlacedRun;
+  readonly space: PlacedSpace;
+}
+
+/** Whether slats lie across the piece, one behind the other, or run to the front side by side. */
+const liesAcross = ({ run }: Deck) => run.axis === 'deep';
+
+function slides({ deal }: Slats, index: number): boolean {
+  return deal !== undefined && deal.pattern[index % deal.pattern.length] === 's';
+}
+
+/** The supports under a deck: on edge, square to the slats, cut over-length and trimmed flush after. */
+function supportMembers(deck: Deck): Member[] {
+  const { making, workshop, space } = deck;
+  const { supports } = making;
+  const wood = woodOf(workshop, supports.stock);
+  const t = wood.thickness.value;
+  const across = liesAcross(deck);
+  const { box } = space;
+  const [from, to] = across ? [box.x0, box.x1] : [box.z0, box.z1];
+  const first = add(from, supports.inset);
+  const last = sub(sub(to, supports.inset), t);
+  return Array.from({ length: supports.count }, (_, i) => {
+    const at = supports.count === 1 ? Math.round((from + to - t) / 2) : Math.round(first + ((last - first) * i) / (supports.count - 1));
+    return rectangular({
+      id: `${space.id}/slat-support/${i + 1}`,
+      role: 'slat support',
+      label: `support ${i + 1} of ${space.label}`,
+      wood,
+      length: across ? space.clear.depth : space.clear.width,
+      width: size('support', supports.wide, { kind: 'choice', ref: 'slats:support' }),
+      frame: across
+        ? { origin: { x: (at + t) as Length, y: box.y0, z: box.z0 }, u: [0, 0, 1], v: [0, 1, 0], n: [-1, 0, 0] }
+        : { origin: { x: box.x0, y: box.y0, z: at as Length }, u: [1, 0, 0], v: [0, 1, 0], n: [0, 0, 1] },
+      purpose: { length: 'trimmed', width: 'between' },
+      over: { length: supports.trim, width: ZERO },
+    });
+  });
+}
+
+function slatMember(deck: Deck, id: string, node: string, at: Length, label: string, short: boolean): Member {
+  const { making, workshop, space } = deck;
+  const wood = woodOf(workshop, making.stock);
+  const { box } = space;
+  const y = add(box.y0, making.supports.count > 0 ? making.supports.wide : ZERO);
+  const whole = liesAcross(deck) ? space.clear.width : space.clear.depth;
+  const shorter = making.deal?.shorter ?? ZERO;
+  const length =
+    short && shorter > ZERO ? whole.minus(size('shorter, to slide', shorter, { kind: 'choice', ref: 'slats:shorter' })) : whole;
+  return rectangular({
+    id,
+    node,
+    role: 'slat',
+    label,
+    wood,
+    length,
+    width: size('slat', making.wide, { kind: 'choice', ref: 'slats:wide' }),
+    frame: liesAcross(deck)
+      ? { origin: { x: box.x0, y, z: add(at, making.wide) }, u: [1, 0, 0], v: [0, 0, -1], n: [0, 1, 0] }
+      : { origin: { x: at, y, z: box.z0 }, u: [0, 0, 1], v: [1, 0, 0], n: [0, 1, 0] },
+    // The upper edges are what a hand meets; the lower ones stay square for the glue.
+    edges: { v0: 'eased', v1: 'eased' },
+  });
+}
+
+function slatJoints(deck: Deck, slat: Member, supports: readonly Member[]): Joint[] {
+  const { space } = deck;
+  if (supports.length === 0) {
+    const { left, right } = space.neighbours;
+    return [
+      { carried: slat.id, carrier: left, how: 'screws', x: space.box.x0 },
+      { carried: slat.id, carrier: right, how: 'screws', x: space.box.x1 },
+    ];
+  }
+  const box = boxOf(slat);
+  const middle = (m: Member) => {
+    const b = boxOf(m);
+    return Math.round((b.x0 + b.x1) / 2) as Length;
+  };
+  // Slats that run to the front lie along their supports' way and are carried where they cross them.
+  return supports.map((s): Joint => ({
+    carried: slat.id,
+    carrier: s.id,
+    how: 'screws',
+    ...(liesAcross(deck) ? { x: middle(s) } : { x: Math.round((box.x0 + box.x1) / 2) as Length }),
+  }));
+}
+
+function factsOf({ making, workshop, run }: Deck, count: number): readonly Fact[] {
+  const stock = woodOf(workshop, making.stock).stock;
+  const kerf = workshop.settings.kerf ?? USUAL_KERF;
+  const { strips, left } = ripYield(stock.width, making.wide, kerf);
+  const gaps = run.run.lines.filter((l) => l.line.kind === 'gap');
+  const sizes = new Map<Length, number>();
+  gaps.forEach((g) => sizes.set(g.size.value, (sizes.get(g.size.value) ?? 0) + 1));
+  const blocks = [...sizes].sort(([a], [b]) => b - a).map(([size, n]) => say`${n} of ${len(size)}`);
+  const [first] = gaps;
+  return [
+    { name: 'slats', remark: say`${count} slats; spacer blocks: ${blocks.flatMap((b, i) => (i === 0 ? b : [', ', ...b]))}.` },
+    ...(first ? [{ name: 'a gap exactly', figure: first.exact }] : []),
+    strips > 1
+      ? { name: 'ripped', remark: say`${strips} slats come from one ${stock.name}, ${len(left)} left after ${strips} cuts.` }
+      : { name: 'bought at width', remark: say`${stock.name} is as wide as a slat: one each, nothing to rip.` },
+    ...(making.supports.count > 0 && making.supports.trim > ZERO
+      ? [{ name: 'supports', remark: say`Cut ${len(making.supports.trim)} over-length and trimmed flush when the slats are on.` }]
+      : []),
+  ];
+}
+
+/** The slats of a deck, its supports, and the body that slides where slats are dealt to two. */
+export function slatMembers(making: Slats, workshop: Workshop, run: PlacedRun, space: PlacedSpace): Made {
+  const deck: Deck = { making, workshop, run, space };
+  const specs = new Map<string, DividingMember>((space.space.split?.members ?? []).map((m) => [m.id, m]));
+  const lines = run.run.lines.filter((l) => l.line.kind === 'member' && specs.get(l.line.id)?.room === undefined);
+  const slats = lines.map((l, i) => {
+    const spec = specs.get(l.line.id);
+    const id = spec ? dividingMemberId(spec.id, 'slat') : `${space.id}/slat/${l.line.id.endsWith('-start') ? 'first' : 'last'}`;
+    return slatMember(deck, id, spec?.id ?? space.id, add(run.datum.value, l.near.value), `slat ${i + 1}`, slides(making, i));
+  });
+  const supports = supportMembers(deck);
+  const sliding = slats.filter((_, i) => slides(making, i)).map((m) => m.id);
+  const body: Body[] =
+    making.deal && sliding.length > 0
+      ? [
+          {
+            id: space.id,
+            label: 'sliding slats',
+            members: sliding,
+            spaces: [],
+            along: liesAcross(deck) ? [1, 0, 0] : [0, 0, 1],
+            travel: size('stroke', making.deal.stroke, { kind: 'choice', ref: 'slats:stroke' }),
+            runsOn: { kind: 'plain', name: 'its supports', rating: null },
+          },
+        ]
+      : [];
+  return {
+    ...NOTHING,
+    members: [...supports, ...slats],
+    joints: [
+      ...slats.flatMap((s) => slatJoints(deck, s, supports)),
+      ...supports.map((s): Joint => ({ carried: s.id, carrier: space.neighbours.below, how: 'bearing' })),
+    ],
+    bodies: body,
+    facts: [{ space: space.id, facts: factsOf(deck, slats.length) }],
+  };
+}

@@ -1,0 +1,32 @@
+import { ZERO, add, fromUnits, mm, sub, type Length } from '../length/index.js';
+
+/** The usual kerf of a circular saw blade, where none was measured. */
+export const USUAL_KERF = mm(3);
+
+/**
+ * Where the fence is set for each pass of a blade that cuts a channel wider than itself:
+ * evenly spaced, the first at the near edge and the last short of the far edge by the kerf.
+ * @example bladePasses(mm(78), mm(15), mm(2.6)): 78, 80.48, 82.96, 85.44, 87.92, 90.4
+ */
+export function bladePasses(near: Length, width: Length, kerf: Length): readonly Length[] {
+  if (width <= kerf) return [near];
+  const count = Math.ceil(width / kerf);
+  const step = (width - kerf) / (count - 1);
+  return Array.from({ length: count }, (_, i) => fromUnits(near + step * i));
+}
+
+/** Strips ripped from a board, and what is left of it after as many cuts. */
+export interface RipYield {
+  readonly strips: number;
+  readonly left: Length;
+}
+
+/**
+ * How many strips of a width come out of a board, a kerf lost with each but, where it just
+ * comes out, the last.
+ * @example ripYield(mm(170), mm(31), mm(2.6)): five strips, 2.0 left after five cuts
+ */
+export function ripYield(board: Length, strip: Length, kerf: Length): RipYield {
+  const strips = Math.floor((board + kerf) / (strip + kerf));
+  return { strips, left: Math.max(ZERO, sub(board, fromUnits(strips * add(strip, kerf)))) as Length };
+}

@@ -1,0 +1,54 @@
+import type { Figure } from '../figure/index.js';
+import type { Length } from '../length/index.js';
+import type { Wood } from '../project/index.js';
+import { SQUARE_EDGES, rectangle, type Edges, type Feature, type Frame, type Member, type Purpose, type Role } from './member.js';
+
+/** What a rectangular member is made from; what is left out is as most members have it. */
+export interface RectangularMember {
+  readonly id: string;
+  readonly node?: string;
+  readonly role: Role;
+  readonly label: string;
+  readonly wood: Wood;
+  readonly length: Figure;
+  readonly width: Figure;
+  readonly frame: Frame;
+  readonly purpose?: { readonly length: Purpose; readonly width: Purpose };
+  readonly edges?: Partial<Edges>;
+  readonly features?: readonly Feature[];
+  readonly over?: { readonly length: Length; readonly width: Length };
+}
+
+/** A rectangular member: going between what it meets, with square edges and nothing cut into it, unless said otherwise. */
+export function rectangular({
+  id,
+  node,
+  role,
+  label,
+  wood,
+  length,
+  width,
+  frame,
+  purpose,
+  edges,
+  features,
+  over,
+}: RectangularMember): Member {
+  return {
+    id,
+    node: node ?? (id.split('/')[0] as string),
+    role,
+    label,
+    stockId: wood.id,
+    stock: wood.stock,
+    outline: rectangle(length.value, width.value),
+    frame,
+    length,
+    width,
+    thickness: wood.thickness,
+    purpose: purpose ?? { length: 'between', width: 'between' },
+    features: features ?? [],
+    edges: { ...SQUARE_EDGES, ...edges },
+    ...(over ? { over } : {}),
+  };
+}

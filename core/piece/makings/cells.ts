@@ -1,0 +1,57 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { DistanceSchema, SizeSchema } from '../../length/index.js';
+import { IdSchema, NameSchema } from '../../project/ids.js';
+
+const closed = { additionalProperties: false } as const;
+
+/** A rectangle that cells keep clear of, from the lower left of the space. */
+export const BlockedSchema = Type.Object(
+  { name: NameSchema, x: DistanceSchema, y: DistanceSchema, width: SizeSchema, height: SizeSchema },
+  closed,
+);
+
+/** Rows of cells that are tilted to show what lies in them. */
+export const FeatureRowSchema = Type.Object(
+  {
+    /** Which row from below, from 1. */
+    row: Type.Integer({ minimum: 1, maximum: 400 }),
+    /** Degrees from level. */
+    tilt: Type.Number({ exclusiveMinimum: 0, maximum: 45 }),
+    /** How long the things are. */
+    long: SizeSchema,
+  },
+  closed,
+);
+
+/** Cells for equal things, at a pitch, between ladders of uprights and supports, or half-lapped boards. */
+export const CellsSchema = Type.Object(
+  {
+    kind: Type.Literal('cells'),
+    /** The thing that lies in each cell. */
+    thing: IdSchema,
+    /** What stays free round it in a cell. */
+    free: DistanceSchema,
+    make: Type.Union([
+      /** Uprights with supports between them. */
+      Type.Object(
+        {
+          kind: Type.Literal('ladders'),
+          upright: Type.Object({ stock: IdSchema, deep: SizeSchema }, closed),
+          support: Type.Object(
+            { stock: IdSchema, long: SizeSchema, wide: SizeSchema, spares: Type.Integer({ minimum: 0, maximum: 1000 }) },
+            closed,
+          ),
+        },
+        closed,
+      ),
+      /** Boards across and up, half-lapped into each other. */
+      Type.Object({ kind: Type.Literal('half-lapped'), stock: IdSchema }, closed),
+    ]),
+    blocked: Type.Array(BlockedSchema, { maxItems: 30 }),
+    features: Type.Array(FeatureRowSchema, { maxItems: 30 }),
+  },
+  closed,
+);
+export type Cells = Static<typeof CellsSchema>;
+export type Blocked = Static<typeof BlockedSchema>;
+export type FeatureRow = Static<typeof FeatureRowSchema>;

@@ -1,0 +1,102 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { DistanceSchema, SizeSchema, type Length } from '../length/index.js';
+import { IdSchema, NameSchema } from '../project/ids.js';
+import { GapRuleSchema, type GapRule } from '../run/index.js';
+import { PlacementSchema, type Placement } from '../things/index.js';
+import { BoardsSchema, type Boards } from './makings/boards.js';
+import { CellsSchema, type Cells } from './makings/cells.js';
+import { DrawersSchema, type Drawers } from './makings/drawers.js';
+import { SlatsSchema, type Slats } from './makings/slats.js';
+
+const closed = { additionalProperties: false } as const;
+
+/** How a shelf or divider meets what it stands between. */
+export const FixSchema = Type.Union([Type.Literal('butted'), Type.Literal('housed'), Type.Literal('loose')]);
+export type Fix = Static<typeof FixSchema>;
+
+/** What lies between two parts of a divided space: a shelf, a divider, a slat, a board, or nothing but room. */
+export const DividingMemberSchema = Type.Object(
+  {
+    id: IdSchema,
+    fix: Type.Optional(FixSchema),
+    stock: Type.Optional(IdSchema),
+    /** A rail along the front in place of a panel, so high. */
+    rail: Type.Optional(SizeSchema),
+    /** Nothing but so much room. */
+    room: Type.Optional(DistanceSchema),
+    /** Where its lower, left or rear face is held: from the floor, the outside left, or the rear. */
+    at: Type.Optional(SizeSchema),
+    /** In line with this member of another run. */
+    sameAs: Type.Optional(IdSchema),
+  },
+  closed,
+);
+export type DividingMember = Static<typeof DividingMemberSchema>;
+
+/** The direction in which a space is divided: `up`, `across`, or `deep` from the rear to the front. */
+export type Axis = 'up' | 'across' | 'deep';
+
+/** What the parts of a divided space are, and what lies between them; panels where it is left out. */
+export const MakingSchema = Type.Union([DrawersSchema, BoardsSchema, SlatsSchema]);
+export type Making = Drawers | Boards | Slats;
+
+/** A divided space: members between parts, in order from the datum. */
+export interface Split {
+  axis: Axis;
+  members: DividingMember[];
+  spaces: Space[];
+  making?: Making;
+}
+
+/** What the tape said of a space that is built, in place of what was planned. */
+export const MeasuredSchema = Type.Object(
+  { width: Type.Optional(SizeSchema), height: Type.Optional(SizeSchema), depth: Type.Optional(SizeSchema) },
+  closed,
+);
+
+/** A space of a piece: open, divided into further spaces, or filled with cells. */
+export interface Space {
+  id: string;
+  name?: string;
+  rule: GapRule;
+  least?: Length;
+  greatest?: Length;
+  things: Placement[];
+  measured?: Static<typeof MeasuredSchema>;
+  split?: Split;
+  cells?: Cells;
+}
+
+/**
+ * The schema of a space and all that is in it.
+ * @param id under which it refers to itself: another one in each place it stands, as JSON Schema asks
+ */
+export const spaceSchema = (id: string) =>
+  Type.Recursive(
+    (Self) =>
+      Type.Object(
+        {
+          id: IdSchema,
+          name: Type.Optional(NameSchema),
+          rule: GapRuleSchema,
+          least: Type.Optional(SizeSchema),
+          greatest: Type.Optional(SizeSchema),
+          things: Type.Array(PlacementSchema, { maxItems: 200 }),
+          measured: Type.Optional(MeasuredSchema),
+          split: Type.Optional(
+            Type.Object(
+              {
+                axis: Type.Union([Type.Literal('up'), Type.Literal('across'), Type.Literal('deep')]),
+                members: Type.Array(DividingMemberSchema, { maxItems: 400 }),
+                spaces: Type.Array(Self, { minItems: 1, maxItems: 401 }),
+                making: Type.Optional(MakingSchema),
+              },
+              closed,
+            ),
+          ),
+          cells: Type.Optional(CellsSchema),
+        },
+        closed,
+      ),
+    { $id: id },
+  );

@@ -1,0 +1,54 @@
+import { Figure } from '../figure/index.js';
+import { hypot } from '../length/index.js';
+import type { Divided, Made } from '../interiors/index.js';
+import type { Feature, Member, Shape, ShapeProblem } from '../piece/index.js';
+
+/** Members with everything that others cut into them. */
+function withCuts(members: readonly Member[], all: Made['cuts']): Member[] {
+  const cuts = new Map<string, ((mate: Member) => readonly Feature[])[]>();
+  for (const { into, cut } of all) {
+    const others = cuts.get(into);
+    if (others) others.push(cut);
+    else cuts.set(into, [cut]);
+  }
+  return members.map((member) => {
+    const own = cuts.get(member.id);
+    return own ? { ...member, features: [...member.features, ...own.flatMap((cut) => cut(member))] } : member;
+  });
+}
+
+/** The diagonal of a case seen from the side (Pythagoras). */
+export function diagonalOf(height: Figure, depth: Figure): Figure {
+  return Figure.formula('length', 'across the corners, √(height² + depth²)', [height, depth], hypot(height.value, depth.value));
+}
+
+/** What there is of a piece that leaves nothing inside. */
+export const NO_SHAPE: Omit<Shape, 'overall' | 'caseHeight' | 'diagonal' | 'problems'> = {
+  spaces: new Map(),
+  runs: new Map(),
+  members: [],
+  joints: [],
+  bodies: [],
+  bought: [],
+  facts: new Map(),
+};
+
+/** Puts a shell and all that is made for it together, every cut in its member. */
+export function assembled(
+  divided: Divided,
+  made: Made,
+  outside: Pick<Shape, 'overall' | 'caseHeight' | 'diagonal'>,
+  problems: readonly ShapeProblem[],
+): Shape {
+  return {
+    ...outside,
+    spaces: divided.spaces,
+    runs: divided.runs,
+    members: withCuts(made.members, made.cuts),
+    joints: made.joints,
+    bodies: made.bodies,
+    bought: made.bought,
+    facts: new Map(made.facts.map((f) => [f.space, f.facts])),
+    problems: [...problems, ...divided.problems, ...made.problems],
+  };
+}

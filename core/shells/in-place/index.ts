@@ -1,0 +1,62 @@
+import { say, size } from '../../figure/index.js';
+import { ZERO } from '../../length/index.js';
+import { divide, interiorMembers } from '../../interiors/index.js';
+import { PLACE, type InPlace, type Shape, type ShapeProblem } from '../../piece/index.js';
+import type { Workshop } from '../../project/index.js';
+import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
+import { axisSize, nothingClear } from '../overall.js';
+import { packingMembers } from './packing.js';
+
+/** The geometry of what is built into a place that is there already: only what is inside it. */
+export function shapeInPlace(piece: InPlace, workshop: Workshop): Shape {
+  const context = { workshop, stock: piece.stock, rounding: piece.rounding ?? workshop.settings.rounding };
+  const depth = axisSize(piece, 'depth', context, [], []);
+  const width = axisSize(piece, 'width', { ...context, depth: depth.overall.value }, [], []);
+  const height = axisSize(piece, 'height', { ...context, depth: depth.overall.value, width: width.overall.value }, [], []);
+  const clear = { width: width.overall, height: height.overall, depth: depth.overall };
+  const outside = { overall: clear, caseHeight: clear.height, diagonal: diagonalOf(clear.height, clear.depth) };
+  const problems: ShapeProblem[] = [
+    ...[depth, width, height].flatMap((a) => a.problems),
+    ...nothingClear('depth', clear.depth),
+    ...nothingClear('width', clear.width),
+    ...nothingClear('height', clear.height),
+  ];
+  if (clear.width.value <= ZERO || clear.height.value <= ZERO || clear.depth.value <= piece.shelves.setback) {
+    return { ...NO_SHAPE, ...outside, problems };
+  }
+  const at = (label: string) => size(label, ZERO);
+  const divided = divide(piece, context, {
+    start: { x: at('left of the place'), y: at('floor of the place'), z: at('rear of the place') },
+    clear,
+    neighbours: { left: PLACE, right: PLACE, below: PLACE, above: PLACE },
+    setback: piece.shelves.setback,
+  });
+  const made = interiorMembers(piece, workshop, divided);
+  if (!piece.packing) return assembled(divided, made, outside, problems);
+  const slid = made.bodies.filter((b) => b.runsOn.kind === 'slide');
+  if (slid.length === 0) {
+    return assembled(divided, made, outside, [
+      ...problems,
+      {
+        id: 'packing-idle',
+        about: 'packing',
+        stops: false,
+        sentence: say`Packing is asked for, but no drawer here runs on slides.`,
+        fixes: [],
+      },
+    ]);
+  }
+  const packed = packingMembers(piece.packing, made, divided, clear, workshop);
+  return assembled(
+    divided,
+    {
+      ...made,
+      members: [...made.members, ...packed.members],
+      joints: packed.joints,
+      facts: [...made.facts, ...packed.facts],
+      cuts: [...made.cuts, ...packed.cuts],
+    },
+    outside,
+    [...problems, ...packed.problems],
+  );
+}

@@ -1,0 +1,194 @@
+import fc from 'fast-check';
+import { ZERO, mm, type Length } from '../length/index.js';
+import type { Boards, Cells, Drawers, Front, InPlace, PanelCase, Piece, Runner, Slats, Space, Split } from '../piece/index.js';
+import type { Workshop } from '../project/index.js';
+import { piece, space, stock, thing, workshop } from './samples.js';
+
+const length = (least: number, most: number) => fc.integer({ min: least * 10, max: most * 10 }).map((n) => mm(n / 10));
+
+const fronts: fc.Arbitrary<Front> = fc.oneof(
+  fc.record({
+    kind: fc.constant('inset' as const),
+    between: length(2, 5),
+    below: length(0, 5),
+    above: length(0, 5),
+    sides: length(1, 3),
+    setback: fc.constantFrom(ZERO, mm(2)),
+  }),
+  fc
+    .record({ between: length(2, 5), over: length(4, 12) })
+    .map(({ between, over }): Front => ({ kind: 'overlay', between, over: { left: over, right: over, below: over, above: over } })),
+  length(6, 12).map((lip): Front => ({ kind: 'lipped', lip, between: (lip * 3) as Length })),
+  fc.record({ kind: fc.constant('none' as const), between: length(2, 6), below: length(2, 6), above: length(2, 6) }),
+);
+
+const runners: fc.Arbitrary<Runner> = fc.oneof(
+  fc.constantFrom(300, 350, 400).map((l): Runner => ({ kind: 'slide', slide: 'slide', length: mm(l) })),
+  length(1, 3).map((side): Runner => ({ kind: 'plain', side })),
+);
+
+const bottoms: fc.Arbitrary<Drawers['box']['bottom']> = fc.oneof(
+  fc.record({ kind: fc.constant('groove' as const), depth: length(3, 6), up: length(6, 12), slack: length(0, 2) }),
+  fc.record({ kind: fc.constant('rebate' as const), depth: length(4, 8), slack: length(0, 2) }),
+  fc.constant({ kind: 'applied' as const }),
+  length(20, 40).map((strip) => ({ kind: 'tray' as const, strip })),
+);
+
+const drawers: fc.Arbitrary<Drawers> = fc
+  .record({
+    front: fronts,
+    runner: runners,
+    less: length(16, 30),
+    rise: length(4, 12),
+    bottom: bottoms,
+    order: fc.constantFrom('ends-between' as const, 'sides-between' as const),
+    join: fc.constantFrom('pocket' as const, 'nailed' as const, 'screwed' as const),
+    linesFrom: fc.constantFrom('bottom' as const, 'top' as const),
+    oversize: fc.constantFrom(ZERO, mm(1.5)),
+  })
+  .map(({ bottom, order, join, ...rest }) => ({
+    kind: 'drawers',
+    face: 'front',
+    behind: mm(5),
+    box: { order, join, bottom },
+    stock: { box: 'wall', bottom: 'thin', front: 'ply' },
+    ...rest,
+  }));
+
+function parts(id: string, count: number, things: Space['things'] = []): Pick<Split, 'members' | 'spaces'> {
+  return {
+    members: Array.from({ length: count - 1 }, (_, i) => ({ id: `${id}-m${i + 1}` })),
+    spaces: Array.from({ length: count }, (_, i) => space(`${id}-${i + 1}`, { things: [...things] })),
+  };
+}
+
+const boards: fc.Arbitrary<Space> = fc
+  .record({
+    lanes: fc.integer({ min: 1, max: 3 }),
+    compartments: fc.integer({ min: 1, max: 4 }),
+    fit: fc.constantFrom(ZERO, mm(0.5)),
+    channel: fc.constantFrom(ZERO, mm(3)),
+    ends: fc.boolean(),
+  })
+  .map(({ lanes, compartments, fit, channel, ends }) => {
+    const making: Boards = { kind: 'boards', stock: 'wall', high: mm(50), ends: ends || lanes === 1, fit, channel: ZERO, glued: false };
+    const layout: Split = { axis: 'deep', making, ...parts('lane', lanes) };
+    const inner: Boards = { ...making, ends: false, fit: ZERO, channel: lanes > 2 ? channel : ZERO };
+    // Cross pieces go into channels where boards stand on both sides of their lane.
+    const lane = layout.spaces[lanes > 2 ? 1 : 0];
+    if (lane && compartments > 1) lane.split = { axis: 'across', making: inner, ...parts('cell', compartments) };
+    return space('tray', { split: layout });
+  });
+
+const slats: fc.Arbitrary<Space> = fc
+  .record({
+    count: fc.integer({ min: 3, max: 10 }),
+    wide: length(25, 45),
+    supports: fc.integer({ min: 0, max: 4 }),
+    flush: fc.boolean(),
+    axis: fc.constantFrom('deep' as const, 'across' as const),
+    dealt: fc.boolean(),
+  })
+  .map(({ count, wide, supports, flush, axis, dealt }) => {
+    const making: Slats = {
+      kind: 'slats',
+      stock: 'wall',
+      wide,
+      ends: flush ? 'flush' : 'half-gap',
+      supports: { stock: 'ply', count: axis === 'deep' ? supports : Math.max(2, supports), wide: mm(40), inset: mm(40), trim: mm(10) },
+      ...(dealt ? { deal: { pattern: 'fs', stroke: mm(150), shorter: mm(10) } } : {}),
+    };
+    return space('deck', { things: [{ thing: 'tin', count: 2 }], split: { axis, making, ...parts('gap', count) } });
+  });
+
+const cells: fc.Arbitrary<Space> = fc
+  .record({ free: length(3, 15), lapped: fc.boolean(), blocked: fc.boolean(), tilt: fc.constantFrom(0, 10, 20) })
+  .map(({ free, lapped, blocked, tilt }) => {
+    const fill: Cells = {
+      kind: 'cells',
+      thing: 'tin',
+      free,
+      make: lapped
+        ? { kind: 'half-lapped', stock: 'wall' }
+        : {
+            kind: 'ladders',
+            upright: { stock: 'ply', deep: mm(200) },
+            support: { stock: 'wall', long: mm(200), wide: mm(15), spares: 2 },
+          },
+      blocked: blocked ? [{ name: 'pipe', x: mm(300), y: mm(200), width: mm(150), height: mm(150) }] : [],
+      features: tilt > 0 && !lapped ? [{ row: 2, tilt, long: mm(150) }] : [],
+    };
+    return space('rack', { cells: fill });
+  });
+
+/** A filled space of any kind, under one id. */
+const fills: fc.Arbitrary<Space> = fc.oneof(
+  fc
+    .record({ making: drawers, count: fc.integer({ min: 1, max: 4 }), graded: fc.boolean(), inside: fc.option(boards) })
+    .map(({ making, count, graded, inside }) => {
+      const bank: Split = { axis: 'up', making, ...parts('drawer', count, [{ thing: 'tin', count: 1 }]) };
+      if (graded) bank.spaces.forEach((s) => (s.rule = { kind: 'graded', step: mm(-8) }));
+      const [first] = bank.spaces;
+      if (inside?.split && first) {
+        first.things = [];
+        first.split = inside.split;
+      }
+      return space('bank', { split: bank });
+    }),
+  boards,
+  slats,
+  cells,
+);
+
+/** A piece of any shell with an interior of any kind, one beside or over another, and the workshop it is solved with. */
+export const anyPiece: fc.Arbitrary<{ readonly piece: Piece; readonly shop: Workshop }> = fc
+  .record({
+    fill: fills,
+    cased: fc.boolean(),
+    beside: fc.constantFrom('alone' as const, 'bay' as const, 'over' as const),
+    width: length(700, 1400),
+    height: length(500, 1200),
+    depth: length(430, 600),
+    thickness: length(15, 21),
+    wall: length(10, 14),
+    set: fc.constantFrom('gaps' as const, 'edges' as const, 'exact' as const),
+    fix: fc.constantFrom('butted' as const, 'housed' as const),
+  })
+  .map(({ fill, cased, beside, width, height, depth, thickness, wall, set, fix }) => {
+    const open = space('open', { things: [{ thing: 'tin', count: 2 }] });
+    const interior =
+      beside === 'alone'
+        ? fill
+        : space('in', { split: { axis: beside === 'bay' ? 'across' : 'up', members: [{ id: 'post' }], spaces: [fill, open] } });
+    const given = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
+    const common = {
+      width: given(width),
+      height: given(height),
+      depth: given(depth),
+      rounding: { grid: mm(0.5), set, leftover: 'spread' },
+      dividers: { fix, housing: mm(4) },
+      shelves: { fix, housing: mm(4), looseEnd: ZERO, setback: ZERO },
+    } as const;
+    const shop = workshop({
+      stock: {
+        ply: stock({ thickness }),
+        wall: stock({ name: 'wall', thickness: wall }),
+      },
+      slides: {
+        slide: {
+          name: 'slide',
+          lengths: [mm(300), mm(350), mm(400)],
+          side: mm(12.7),
+          height: mm(45),
+          setback: ZERO,
+          rating: 30,
+          extension: 1,
+        },
+      },
+      things: { tin: thing() },
+    });
+    const base: PanelCase = piece(interior, common);
+    const { top: _t, bottom: _b, back: _k, base: _s, stock: _w, ...shared } = base;
+    const inPlace: InPlace = { ...shared, shell: 'in-place', place: 'an old cabinet', stock: { shelves: 'ply', dividers: 'ply' } };
+    return { piece: cased ? base : inPlace, shop };
+  });

@@ -1,0 +1,240 @@
+import { columnSum, writeExactly } from '../core/figure/index.js';
+import { workshopOf } from '../core/formats/index.js';
+import { bladePasses, keptOf, ripYield } from '../core/joints/index.js';
+import { mm, toMm, type Length } from '../core/length/index.js';
+import { applyEdit, boxOf, type Drawers, type PieceEdit } from '../core/piece/index.js';
+import { solve, type Solution } from '../core/solution/index.js';
+import { PRINT_SHED } from './print-shed.js';
+
+const workshop = workshopOf(PRINT_SHED);
+
+function solved(id: string, ...edits: readonly PieceEdit[]): Solution {
+  const kept = PRINT_SHED.pieces[id];
+  if (!kept) throw new Error(`there is no ${id} in the shed`);
+  return solve(edits.reduce(applyEdit, kept.piece), workshop, {});
+}
+
+const fact = (s: Solution, space: string, name: string) => {
+  const found = s.shape.facts.get(space)?.find((f) => f.name === name)?.figure;
+  return found ? toMm(found.value) : undefined;
+};
+const size = (s: Solution, id: string) => {
+  const part = s.parts.find((p) => p.id === id);
+  return part ? [part.length, part.width, part.thickness].map((f) => toMm(f.value)) : undefined;
+};
+const lines = (s: Solution, run: string, kind: 'gap' | 'member') =>
+  s.shape.runs.get(run)?.run.lines.flatMap((l) => (l.line.kind === kind ? [toMm(l.size.value)] : []));
+const making = (id: string, space: string): Drawers => {
+  const run = solved(id).shape.spaces.get(space)?.space.split?.making;
+  if (run?.kind !== 'drawers') throw new Error(`${space} has no drawers`);
+  return run;
+};
+
+describe('the paper chest', () => {
+  const chest = solved('paper-chest');
+
+  test('532 is free behind the fronts, so slides of 500; the box is 854.6 wide', () => {
+    expect(fact(chest, 'drawer-top', 'depth there is for a slide')).toBe(532);
+    expect(['wide', 'deep'].map((d) => fact(chest, 'drawer-top', `box, ${d}`))).toEqual([854.6, 500]);
+  });
+
+  test('sides of 15 with front and back of 824.6 between them, or the other way round', () => {
+    expect(size(chest, 'drawer-top/drawer-side/left')?.[0]).toBe(500);
+    expect(size(chest, 'drawer-top/drawer-end/back')?.[0]).toBe(824.6);
+    const bank = making('paper-chest', 'chest');
+    const other = solved('paper-chest', {
+      kind: 'making',
+      space: 'chest',
+      making: { ...bank, box: { ...bank.box, order: 'sides-between' } },
+    });
+    expect(size(other, 'drawer-top/drawer-side/left')?.[0]).toBe(470);
+    expect(size(other, 'drawer-top/drawer-end/back')?.[0]).toBe(854.6);
+  });
+
+  test('bottom 9 in a groove 7 deep with 1 slack: 837.6 x 483', () => {
+    expect(size(chest, 'drawer-top/drawer-bottom/1')).toEqual([837.6, 483, 9]);
+  });
+
+  test('seven equal fronts, 4 between, above and below: 108.286 exactly, set four of 108.5 and three of 108', () => {
+    const run = chest.shape.runs.get('chest')?.run;
+    expect(run?.lines.filter((l) => l.line.kind === 'gap').map((l) => toMm(l.exact.value))[0]).toBeCloseTo(108.2857, 4);
+    expect(lines(chest, 'chest', 'gap')?.sort()).toEqual([108, 108, 108, 108.5, 108.5, 108.5, 108.5]);
+    expect(lines(chest, 'chest', 'member')).toEqual(Array(8).fill(4));
+  });
+
+  test('five graded, 20 more each down: 113.2 to 193.2', () => {
+    const step = mm(-20);
+    const ids = ['drawer-bottom', 'drawer-second', 'drawer-third', 'drawer-fourth', 'drawer-fifth'];
+    const graded = solved(
+      'paper-chest',
+      { kind: 'even', space: 'chest', members: 4, newMembers: [], newSpaces: [] },
+      ...ids.map((space): PieceEdit => ({ kind: 'rule', space, rule: { kind: 'graded', step } })),
+      { kind: 'piece', patch: { rounding: { grid: mm(0.1), set: 'exact', leftover: 'last' } } },
+    );
+    expect(lines(graded, 'chest', 'gap')).toEqual([193.2, 173.2, 153.2, 133.2, 113.2]);
+  });
+
+  test('the sum of the box width goes back to the slide as measured', () => {
+    const width = chest.shape.facts.get('drawer-top')?.find((f) => f.name === 'box, wide')?.figure;
+    expect(width && columnSum(width).map((l) => [l.sign, toMm(l.figure.amount as Length)])).toEqual([
+      ['', 880],
+      ['−', 25.4],
+      ['=', 854.6],
+    ]);
+  });
+
+  test('fronts are 2 free at each side: 876 wide', () => {
+    expect(size(chest, 'drawer-top/drawer-front/1')?.[0]).toBe(876);
+  });
+
+  test('the middle of the lowest slide: 4 reveal, 12 under the box, 22.5 half the slide', () => {
+    expect(fact(chest, 'drawer-bottom', 'middle of the slide, up from the inside bottom')).toBe(38.5);
+  });
+
+  test('a slide that is too long, too short, or not in the series is told with the one that goes', () => {
+    const with_ = (length: number) =>
+      solved('paper-chest', {
+        kind: 'making',
+        space: 'chest',
+        making: { ...making('paper-chest', 'chest'), runner: { kind: 'slide', slide: 'slide-45', length: mm(length) } },
+      });
+    const ids = (s: Solution) => s.checks.map((c) => c.id);
+    expect(ids(with_(550))).toContain('drawer-deep-chest');
+    expect(ids(with_(450))).toContain('slide-longer-chest');
+    expect(ids(with_(480))).toContain('slide-longer-chest');
+    expect(ids(chest).filter((id) => /drawer-deep|slide-/.test(id))).toEqual([]);
+    const deep = with_(550).checks.find((c) => c.id === 'drawer-deep-chest');
+    expect(writeExactly(deep?.sentence ?? [])).toBe('The drawers are 550 mm deep, and 532 mm is free behind their fronts.');
+    const change = deep?.fixes[0]?.change;
+    expect(
+      change?.target === 'piece' && change.edit.kind === 'making' && change.edit.making.kind === 'drawers' && change.edit.making.runner,
+    ).toMatchObject({ length: mm(500) });
+  });
+
+  test('more than the slides are rated for stops the build', () => {
+    const heavy = solved('paper-chest', { kind: 'things', space: 'drawer-top', things: [{ thing: 'proof-paper', count: 3 }] });
+    expect(heavy.checks.find((c) => c.id === 'rating-drawer-top')?.severity).toBe('stop');
+    expect(chest.checks.some((c) => c.id === 'rated')).toBe(true);
+  });
+});
+
+describe('the mat stand drawer', () => {
+  const mat = solved('mat-drawer');
+
+  test('wooden runners, 2 a side and 7 less in height: box 367 x 135 x 367', () => {
+    expect(['wide', 'high', 'deep'].map((d) => fact(mat, 'mats', `box, ${d}`))).toEqual([367, 135, 367]);
+  });
+
+  test('a lip of 9 all round: front 389 x 160', () => {
+    expect(size(mat, 'mats/drawer-front/1')).toEqual([389, 160, 18]);
+  });
+
+  test('a top that stands out 22 covers the front of 18, one of 15 does not', () => {
+    const ids = (cover: number) => solved('mat-drawer', { kind: 'piece', patch: { cover: mm(cover) } }).checks.map((c) => c.id);
+    expect(ids(22)).not.toContain('fronts-uncovered');
+    expect(ids(15)).toContain('fronts-uncovered');
+  });
+});
+
+describe('the composing table', () => {
+  const table = solved('composing-table');
+
+  test('1040 deep from both ends with 24 between and fronts of 19: boxes 489 each', () => {
+    expect(['rear-1', 'front-1'].map((d) => fact(table, d, 'box, deep'))).toEqual([489, 489]);
+  });
+
+  test('three fronts in 187 with reveals of 2.5: 59 each, cut 60.5 to be planed', () => {
+    expect(lines(table, 'front-end', 'gap')).toEqual([59, 59, 59]);
+    const front = table.parts.find((p) => p.id === 'front-2/drawer-front/1');
+    expect(front && toMm(front.cut.width.set)).toBe(60.5);
+  });
+
+  test('the tape says 561.5 where 566 was planned, and every drawer follows', () => {
+    expect(fact(table, 'front-1', 'box, wide')).toBe(557.5);
+    expect(fact(table, 'rear-3', 'box, wide')).toBe(557.5);
+    const planned = solved('composing-table', { kind: 'measured', space: 'front-end', measured: null });
+    expect(fact(planned, 'front-1', 'box, wide')).toBe(562);
+  });
+
+  test('drawers of the rear end pull to the rear, and none hits another', () => {
+    expect(table.shape.bodies.find((b) => b.id === 'rear-1')?.along).toEqual([0, 0, -1]);
+    expect(table.checks.filter((c) => c.id.startsWith('hits'))).toEqual([]);
+  });
+});
+
+describe('the sink drawers', () => {
+  const sink = solved('sink-drawers');
+
+  test('a rail of 42 in 583 makes two openings of 270.5', () => {
+    expect(['lower', 'upper'].map((s) => toMm(sink.shape.spaces.get(s)?.clear.height.value as Length))).toEqual([270.5, 270.5]);
+  });
+
+  test('slides measured 13.2: box 729.6 wide; 30 less in height: 240.5; slides of 500 in 527', () => {
+    expect(['wide', 'high', 'deep'].map((d) => fact(sink, 'rags-drawer', `box, ${d}`))).toEqual([729.6, 240.5, 500]);
+  });
+
+  test('packed out 24 with two layers of 16.5: housings 9 deep, the second board 312.5 above the first', () => {
+    expect(fact(sink, 'cabinet', 'housings in the packing, deep')).toBe(9);
+    expect(fact(sink, 'cabinet', 'from one runner board to the next')).toBe(312.5);
+    const upright = sink.shape.members.find((m) => m.id === 'packing/upright/left-rear');
+    expect(upright?.features.map((f) => toMm(f.depth))).toEqual([9, 9]);
+  });
+
+  test('runner boards are 527 long and end flush with the face frame; left and right mirror each other', () => {
+    expect(size(sink, 'rags-drawer/runner-board/left')).toEqual([527, 62, 16.5]);
+    const box = (id: string) => boxOf(sink.shape.members.find((m) => m.id === id) as never);
+    expect(toMm(box('rags-drawer/runner-board/left').x1)).toBe(0);
+    expect(toMm(box('rags-drawer/runner-board/right').x0)).toBe(756);
+  });
+});
+
+describe('the type tray', () => {
+  const tray = solved('type-tray');
+
+  test('three boards of 543 across, lanes of 270 and 87', () => {
+    expect(['tray/board/first', 'middle-board/board/1', 'tray/board/last'].map((id) => size(tray, id))).toEqual(
+      Array(3).fill([543, 74, 15]),
+    );
+    expect(lines(tray, 'tray', 'gap')).toEqual([87, 270]);
+  });
+
+  test('six equal compartments of 78, channels from 78, 171, 264, 357, 450', () => {
+    expect(lines(tray, 'sticks-lane', 'gap')).toEqual(Array(6).fill(78));
+    const channels = tray.shape.facts.get('sticks-lane')?.flatMap((f) => (f.figure ? [toMm(f.figure.value)] : []));
+    expect(channels).toEqual([78, 171, 264, 357, 450]);
+  });
+
+  test('cross pieces of 278 go 4 into a channel at each end, and both boards have one', () => {
+    expect(size(tray, 'cross-1/board/1')).toEqual([278, 74, 15]);
+    const channels = (id: string) => tray.shape.members.find((m) => m.id === id)?.features.map((f) => toMm(f.depth));
+    expect(channels('middle-board/board/1')).toEqual([4, 4, 4, 4, 4]);
+    expect(channels('tray/board/last')).toEqual([4, 4, 4, 4, 4]);
+    expect(channels('tray/board/first')).toEqual([]);
+  });
+
+  test('channelled on both faces the middle board keeps 7', () => {
+    const lane = tray.shape.spaces.get('sticks-lane')?.space.split;
+    const both = solved(
+      'type-tray',
+      {
+        kind: 'fill',
+        space: 'furniture',
+        split: {
+          axis: 'across',
+          making: lane?.making as never,
+          members: [{ id: 'low-1' }],
+          spaces: [1, 2].map((n) => ({ id: `low-s${n}`, rule: { kind: 'share' as const, weight: 1 }, things: [] })),
+        },
+      },
+      { kind: 'rule', space: 'low-s1', rule: { kind: 'fixed', size: mm(78) } },
+    );
+    const middle = both.shape.members.find((m) => m.id === 'middle-board/board/1');
+    const kept = middle && keptOf(middle);
+    expect([kept?.both, kept && toMm(kept.left)]).toEqual([true, 7]);
+  });
+
+  test('a channel of 15 with a blade of 2.6 takes six passes, and seven strips come from 600', () => {
+    expect(bladePasses(mm(78), mm(15), mm(2.6)).map(toMm)).toEqual([78, 80.48, 82.96, 85.44, 87.92, 90.4]);
+    expect(ripYield(mm(600), mm(74), mm(2.6)).strips).toBe(7);
+  });
+});

@@ -1,0 +1,177 @@
+import { writeExactly } from '../core/figure/index.js';
+import { workshopOf } from '../core/formats/index.js';
+import { cellGrid, tiltedHeight } from '../core/interiors/cells/index.js';
+import { slatCounts, slatGap, slatOverall, slatWidth } from '../core/interiors/slats/index.js';
+import { ripYield } from '../core/joints/index.js';
+import { mm, toMm, type Length } from '../core/length/index.js';
+import { applyEdit, type Cells, type PieceEdit, type Space } from '../core/piece/index.js';
+import { rowsOf } from '../core/parts/index.js';
+import { solve, type Solution } from '../core/solution/index.js';
+import { PRINT_SHED } from './print-shed.js';
+
+const workshop = workshopOf(PRINT_SHED);
+
+function solved(id: string, ...edits: readonly PieceEdit[]): Solution {
+  const kept = PRINT_SHED.pieces[id];
+  if (!kept) throw new Error(`there is no ${id} in the shed`);
+  return solve(edits.reduce(applyEdit, kept.piece), workshop, {});
+}
+
+const gaps = (s: Solution, run: string) =>
+  s.shape.runs.get(run)?.run.lines.flatMap((l) => (l.line.kind === 'gap' ? [toMm(l.size.value)] : [])) ?? [];
+const remarks = (s: Solution, space: string) => s.shape.facts.get(space)?.flatMap((f) => (f.remark ? [writeExactly(f.remark)] : [])) ?? [];
+
+describe('the drying deck', () => {
+  const deck = solved('drying-deck');
+
+  test('14 slats of 31 in 652: 16.769 exactly, set seven of 17 and six of 16.5', () => {
+    const run = deck.shape.runs.get('ledge')?.run;
+    expect(run?.lines.filter((l) => l.line.kind === 'gap').map((l) => toMm(l.exact.value))[0]).toBeCloseTo(16.76923, 4);
+    expect(gaps(deck, 'ledge').sort()).toEqual([...Array(6).fill(16.5), ...Array(7).fill(17)]);
+    expect(deck.shape.members.filter((m) => m.role === 'slat')).toHaveLength(14);
+    expect(remarks(deck, 'ledge')[0]).toBe('14 slats; spacer blocks: 7 of 17 mm, 6 of 16.5 mm.');
+  });
+
+  test('any three of count, width, gap and overall give the fourth', () => {
+    expect(toMm(slatOverall({ count: 14, width: mm(31), gap: mm(22) }))).toBe(720);
+    expect(toMm(slatGap({ count: 14, width: mm(31), overall: mm(652) }))).toBeCloseTo(16.76923, 4);
+    expect(toMm(slatWidth({ count: 14, gap: mm(22), overall: mm(720) }))).toBe(31);
+    const nearest = slatCounts({ width: mm(31), gap: mm(17), overall: mm(652) });
+    // 13 slats leave 249 over 12 gaps, 20.75; 14 leave 218 over 13.
+    expect(nearest.map((n) => [n.count, +toMm(n.gap).toFixed(3), toMm(n.left)])).toEqual([
+      [14, 16.769, -3],
+      [13, 20.75, 45],
+    ]);
+  });
+
+  test('supports are cut 20 over-length and trimmed flush', () => {
+    const support = deck.parts.find((p) => p.member.role === 'slat support');
+    expect(support && [support.length.value, support.cut.length.set].map(toMm)).toEqual([652, 672]);
+  });
+
+  test('from a board of 170 with a kerf of 2.6 come five strips of 31, 2 left after five cuts', () => {
+    const { strips, left } = ripYield(mm(170), mm(31), mm(2.6));
+    expect([strips, toMm(left)]).toEqual([5, 2]);
+  });
+
+  test('a slat carries its share of what lies on the deck down to the supports', () => {
+    const slat = deck.carried.members.get('slat-5/slat/1');
+    expect(slat?.standing.reduce((sum, s) => sum + s.kg, 0)).toBeCloseTo((4 * 0.5) / 14, 9);
+    expect(slat?.supports.map((s) => s.carrier)).toEqual(['ledge/slat-support/1', 'ledge/slat-support/2', 'ledge/slat-support/3']);
+    expect(slat?.state).toBe('fine');
+  });
+
+  test('a deck of 1884 dealt to two bodies: four gaps of 1, twelve of 9.333, set eight of 9.5 and four of 9', () => {
+    const making = { kind: 'slats', stock: 'ash-18', wide: mm(104), ends: 'flush' } as const;
+    const guide = (i: number) => [3, 4, 11, 12].includes(i);
+    const bed: Space = {
+      id: 'bed',
+      rule: { kind: 'share', weight: 1 },
+      things: [],
+      split: {
+        axis: 'deep',
+        making: {
+          ...making,
+          supports: { stock: 'ash-18', count: 2, wide: mm(40), inset: mm(60), trim: mm(0) },
+          deal: { pattern: 'fs', stroke: mm(420), shorter: mm(20) },
+        },
+        members: Array.from({ length: 15 }, (_, i) => ({ id: `b-${i + 2}` })),
+        spaces: Array.from({ length: 16 }, (_, i): Space => ({
+          id: `bg-${i + 1}`,
+          rule: guide(i) ? { kind: 'fixed', size: mm(1) } : { kind: 'share', weight: 1 },
+          things: [],
+        })),
+      },
+    };
+    const kept = PRINT_SHED.pieces['drying-deck'] as NonNullable<(typeof PRINT_SHED.pieces)[string]>;
+    const given = (size: number) => ({ from: 'given', size: mm(size), of: 'overall' }) as const;
+    const daybed = solve({ ...kept.piece, width: given(620), depth: given(1884), interior: bed }, workshop, {});
+    const sizes = gaps(daybed, 'bed');
+    expect([1, 9, 9.5].map((size) => sizes.filter((g) => g === size).length)).toEqual([4, 4, 8]);
+    const [body] = daybed.shape.bodies;
+    expect(body?.members).toHaveLength(8);
+    expect(body && toMm(body.travel.value)).toBe(420);
+    const lengths = daybed.shape.members.filter((m) => m.role === 'slat').map((m) => toMm(m.length.value));
+    expect([620, 600].map((l) => lengths.filter((x) => x === l).length)).toEqual([9, 8]);
+  });
+});
+
+describe('the tube rack', () => {
+  const rack = solved('tube-rack');
+  const gable = rack.shape.spaces.get('gable') as NonNullable<ReturnType<typeof rack.shape.spaces.get>>;
+  const cells = gable.space.cells as Cells;
+  const grid = (patch: Partial<Cells>) => cellGrid(gable, { ...cells, ...patch }, workshop);
+
+  test('tubes of 76 + 7, uprights 21, supports 17: pitch 104 across and 100 up', () => {
+    const g = grid({});
+    expect([g?.pitch.across, g?.pitch.up].map((f) => f && toMm(f.value))).toEqual([104, 100]);
+  });
+
+  test('1325 x 1510 takes 12 columns, 1269 wide, and 15 rows under uprights of 1500: 180 cells', () => {
+    const g = grid({ blocked: [], features: [] });
+    expect([g?.columns, g?.rows, g?.capacity.amount]).toEqual([12, 15, 180]);
+    expect([g?.width, g?.height].map((f) => f && toMm(f.value))).toEqual([1269, 1500]);
+  });
+
+  test('tubes of 420 tilted 12° need 168.5: two rows for one, twelve fewer', () => {
+    expect(toMm(tiltedHeight(mm(420), mm(83), 12))).toBeCloseTo(168.509, 3);
+    expect(grid({ blocked: [] })?.capacity.amount).toBe(168);
+  });
+
+  test('the pipe box in the top right corner takes 3 x 2 cells: 162 are left, told as a sum', () => {
+    const g = grid({});
+    expect(g?.capacity.amount).toBe(162);
+    expect(g?.cells.filter((c) => c.state === 'blocked').map((c) => [c.column + 1, c.row + 1])).toEqual([
+      [10, 14],
+      [11, 14],
+      [12, 14],
+      [10, 15],
+      [11, 15],
+      [12, 15],
+    ]);
+  });
+
+  test('13 ladders with 300 plain and 24 sloping supports', () => {
+    expect(rack.shape.members.filter((m) => m.role === 'ladder upright')).toHaveLength(13);
+    const supports = rowsOf(rack.parts.filter((p) => p.member.role === 'ladder support'));
+    expect(supports.map((r) => [r.count, toMm(r.first.length.value)])).toEqual([
+      [300, 300],
+      [24, 420],
+    ]);
+  });
+
+  test('every tube reaches the floor: 162 of 0.45 kg and the rack itself', () => {
+    const tubes = [...rack.carried.members.values()].reduce((sum, c) => sum + c.standing.reduce((s, x) => s + x.kg, 0), 0);
+    expect(tubes).toBeCloseTo(72.9, 9);
+    const self = [...rack.carried.members.values()].reduce((sum, c) => sum + c.selfKg, 0);
+    expect(rack.carried.floor).toBeCloseTo((72.9 + self) * 9.81, 6);
+  });
+
+  test('a thing that is no longer there stops the build', () => {
+    const gone = solved('tube-rack', { kind: 'cells', space: 'gable', cells: { ...cells, thing: 'gone' } });
+    expect(gone.checks[0]).toMatchObject({ id: 'cells-thing-gable', severity: 'stop' });
+  });
+});
+
+describe('the envelope case', () => {
+  const holes = solved('envelope-case');
+
+  test('pigeon-holes are equal and their boards slot into each other half-way', () => {
+    // Inside 784.8; three holes of 235 + 12 and two boards of 9 take 759, a fourth would not go in.
+    const uprights = holes.shape.members.filter((m) => m.id.startsWith('holes/divider'));
+    expect(uprights).toHaveLength(2);
+    const levels = holes.shape.members.filter((m) => m.id.startsWith('holes/shelf'));
+    const [upright] = uprights;
+    expect(upright?.features).toHaveLength(levels.length);
+    expect(upright?.features.every((f) => f.kind === 'notch' && toMm(f.region.u1) - toMm(f.region.u0) === 9)).toBe(true);
+    const half = toMm(upright?.width.value as Length) / 2;
+    expect(upright?.features.every((f) => f.kind === 'notch' && Math.abs(toMm((f.region.v1 - f.region.v0) as Length) - half) < 0.01)).toBe(
+      true,
+    );
+  });
+
+  test('pitch across is what is inside and one board, shared by three', () => {
+    const pitch = holes.shape.facts.get('holes')?.find((f) => f.name === 'pitch across')?.figure;
+    expect(pitch && toMm(pitch.value)).toBeCloseTo((820 - 2 * 17.6 + 9) / 3, 4);
+  });
+});

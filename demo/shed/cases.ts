@@ -1,0 +1,160 @@
+import { inch, mm } from '../../core/length/index.js';
+import type { PanelCase, Piece } from '../../core/piece/index.js';
+import { fit, space } from './spaces.js';
+
+/** The ink case: a tall case in the alcove by the press, sized by the opening. */
+const inkCase: PanelCase = {
+  name: 'Ink case',
+  shell: 'panel-case',
+  opening: 'alcove',
+  width: { from: 'opening' },
+  height: { from: 'opening' },
+  depth: { from: 'given', size: mm(320), of: 'sides' },
+  base: { kind: 'toe', height: mm(80), setback: mm(50), bearers: false },
+  top: 'between',
+  bottom: 'between',
+  back: { kind: 'applied' },
+  stock: { sides: 'birch-18', shelves: 'birch-18', dividers: 'birch-18', back: 'birch-6', base: 'birch-18' },
+  shelves: { fix: 'housed', housing: mm(6), looseEnd: mm(1), setback: mm(16) },
+  dividers: { fix: 'butted', housing: mm(6) },
+  edges: { front: 'eased', banding: mm(0) },
+  fixedToWall: false,
+  interior: space('case', {
+    split: {
+      axis: 'across',
+      members: [{ id: 'post' }],
+      spaces: [
+        space('left-bay', {
+          name: 'left bay',
+          split: {
+            axis: 'up',
+            members: [{ id: 'left-1' }, { id: 'left-2' }, { id: 'left-3' }, { id: 'left-4' }],
+            spaces: [
+              space('tubs', { name: 'ink tubs', rule: fit, things: [{ thing: 'ink-tub', count: 8 }] }),
+              space('bottles', { name: 'bottles', things: [{ thing: 'bottle', count: 12 }] }),
+              space('rollers', { name: 'roller stands', things: [{ thing: 'roller-stand', count: 3 }] }),
+              space('left-4th', { name: 'empty' }),
+              space('rags', { name: 'rag boxes', things: [{ thing: 'rag-box', count: 2 }] }),
+            ],
+          },
+        }),
+        space('right-bay', {
+          name: 'right bay',
+          split: {
+            axis: 'up',
+            members: [
+              { id: 'right-1', sameAs: 'left-1' },
+              { id: 'right-2', fix: 'loose' },
+              { id: 'right-3', fix: 'loose' },
+            ],
+            spaces: [
+              space('solvents', { name: 'solvents', things: [{ thing: 'solvent-can', count: 6 }] }),
+              space('tins', { name: 'tins', things: [{ thing: 'ink-tin', count: 24 }] }),
+              space('paper', { name: 'paper', rule: fit, things: [{ thing: 'paper-pack', count: 8 }] }),
+              space('right-4th', { name: 'boxes', things: [{ thing: 'rag-box', count: 2 }] }),
+            ],
+          },
+        }),
+      ],
+    },
+  }),
+};
+
+const inchRounding = { grid: inch(1 / 32), set: 'gaps', leftover: 'last' } as const;
+
+/** The same case drawn up in inches for the roller room. */
+const rollerCase: PanelCase = {
+  ...inkCase,
+  name: 'Roller case',
+  width: { from: 'given', size: inch(47.25), of: 'overall' },
+  height: { from: 'given', size: inch(72), of: 'overall' },
+  depth: { from: 'given', size: inch(12), of: 'overall' },
+  base: { kind: 'toe', height: inch(3), setback: inch(2), bearers: true },
+  back: { kind: 'rebate', depth: inch(3 / 8), slack: inch(1 / 16) },
+  stock: { sides: 'maple-3-4', shelves: 'maple-3-4', dividers: 'maple-3-4', back: 'birch-6', base: 'maple-3-4' },
+  shelves: { fix: 'butted', housing: inch(1 / 4), looseEnd: inch(1 / 32), setback: inch(1 / 2) },
+  rounding: inchRounding,
+  fixedToWall: true,
+  interior: space('case', {
+    split: {
+      axis: 'across',
+      members: [{ id: 'post' }],
+      spaces: [
+        space('left-bay', {
+          name: 'left bay',
+          split: {
+            axis: 'up',
+            members: [{ id: 'left-1' }, { id: 'left-2' }, { id: 'left-3' }, { id: 'left-4' }],
+            spaces: [
+              space('tubs', { name: 'ink tubs', rule: { kind: 'fixed', size: inch(15) }, things: [{ thing: 'ink-tub', count: 3 }] }),
+              space('second', { things: [{ thing: 'bottle', count: 10 }] }),
+              space('third', { things: [{ thing: 'roller-stand', count: 2 }] }),
+              space('fourth'),
+              space('fifth', { things: [{ thing: 'rag-box', count: 1 }] }),
+            ],
+          },
+        }),
+        space('right-bay', {
+          name: 'right bay',
+          split: {
+            axis: 'up',
+            members: [{ id: 'right-1', sameAs: 'left-2' }],
+            spaces: [space('aprons', { name: 'aprons' }), space('right-top', { things: [{ thing: 'rag-box', count: 2 }] })],
+          },
+        }),
+      ],
+    },
+  }),
+};
+delete rollerCase.opening;
+
+/** A low rack with four shelves and five equal gaps inside 66 1/4. */
+const brayerRack: PanelCase = {
+  ...rollerCase,
+  name: 'Brayer rack',
+  width: { from: 'given', size: inch(24), of: 'inside' },
+  height: { from: 'given', size: inch(66.25), of: 'inside' },
+  interior: space('rack', {
+    split: {
+      axis: 'up',
+      members: [{ id: 'shelf-1' }, { id: 'shelf-2' }, { id: 'shelf-3' }, { id: 'shelf-4' }],
+      spaces: [
+        space('gap-1', { things: [{ thing: 'roller-stand', count: 2 }] }),
+        space('gap-2', { things: [{ thing: 'roller-stand', count: 2 }] }),
+        space('gap-3', { things: [{ thing: 'bottle', count: 6 }] }),
+        space('gap-4', { things: [{ thing: 'ink-tin', count: 8 }] }),
+        space('gap-5', { things: [{ thing: 'ink-tin', count: 8 }] }),
+      ],
+    },
+  }),
+};
+
+/** A counter-high case sized by what it holds. */
+const solventCupboard: PanelCase = {
+  ...inkCase,
+  name: 'Solvent cupboard',
+  width: { from: 'contents' },
+  height: { from: 'bounded', least: mm(700), greatest: mm(900) },
+  depth: { from: 'given', size: mm(300), of: 'overall' },
+  base: { kind: 'plinth', height: mm(60), setback: mm(40), bearers: true },
+  back: { kind: 'groove', depth: mm(6), inset: mm(10), slack: mm(1) },
+  fixedToWall: true,
+  interior: space('cupboard', {
+    split: {
+      axis: 'up',
+      members: [{ id: 'middle' }],
+      spaces: [
+        space('low', { name: 'cans', rule: fit, things: [{ thing: 'solvent-can', count: 8 }] }),
+        space('high', { name: 'tins', things: [{ thing: 'ink-tin', count: 20 }] }),
+      ],
+    },
+  }),
+};
+delete solventCupboard.opening;
+
+export const CASES: Readonly<Record<string, Piece>> = {
+  'ink-case': inkCase,
+  'roller-case': rollerCase,
+  'brayer-rack': brayerRack,
+  'solvent-cupboard': solventCupboard,
+};
