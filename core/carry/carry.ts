@@ -178,8 +178,13 @@ function beamOf(member: Member, load: Load, joints: readonly Joint[]): { beam: O
   const [first, last] = [Math.min(...places), Math.max(...places)];
   const from = first - overhang(first - toMm(box.x0), thickness);
   const length = last + overhang(toMm(box.x1) - last, thickness) - from;
-  // What ends within a millimetre of a support ends on it: a sliver of a beam would cost more digits than it is worth.
-  const onto = (x: number) => [...places, from, from + length].find((p) => Math.abs(p - x) < 1) ?? x;
+  // Places within a millimetre of each other become one: a sliver of a beam would cost more digits than it is worth.
+  const known = [...places, from, from + length];
+  const onto = (x: number) => {
+    const near = known.find((p) => Math.abs(p - x) < 1);
+    if (near === undefined) known.push(x);
+    return near ?? x;
+  };
   const clip = (x: number) => Math.min(Math.max(onto(x) - from, 0), length);
   const lines: LineLoad[] = [
     { from: 0, to: length, perMm: load.self / length },
