@@ -1,10 +1,10 @@
-import { toMm } from '../length/index.js';
+import { toMm, type Length } from '../length/index.js';
 import { cellGrid } from '../interiors/cells/grid.js';
 import { FLOOR, PLACE, boxOf, type Joint, type Member, type PlacedSpace, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
 import { BeamError, type BeamSpec, type LineLoad, type PointLoad } from './beam.js';
-import { judge, sagOf, type Sag, type State, type Verdict } from './verdict.js';
+import { judge, sagOf, type Bending, type Sag, type State, type Verdict } from './verdict.js';
 
 /** Standard gravity as builders' tables round it, N/kg. */
 export const GRAVITY = 9.81;
@@ -22,6 +22,7 @@ export interface Support {
   readonly carrier: string;
   readonly how: Joint['how'];
   readonly x?: number;
+  readonly z?: number;
   readonly newtons: number;
   /** True where a one-way support is not touched. */
   readonly lifted: boolean;
@@ -59,7 +60,9 @@ export interface BendingAnswer {
   readonly span: number;
   readonly sag: Sag;
   readonly verdict: Verdict;
-  /** Where the beam begins, across the piece, and its length, mm. */
+  /** The way it spans. */
+  readonly axis: SpanAxis;
+  /** Where the beam begins, across the piece or from its rear, and its length, mm. */
   readonly from: number;
   readonly length: number;
 }
@@ -171,13 +174,28 @@ function overhang(reach: number, thickness: number): number {
   return reach > thickness ? reach : 0;
 }
 
-function beamOf(member: Member, load: Load, joints: readonly Joint[]): { beam: Omit<BeamSpec, 'stretches'>; from: number } {
-  const places = joints.map((j) => toMm(j.x as NonNullable<Joint['x']>));
+/** The way a member spans: across the piece, or from its rear to its front. */
+export type SpanAxis = 'across' | 'deep';
+
+function spanAxis(joints: readonly Joint[]): SpanAxis {
+  return joints.every((j) => j.z !== undefined) ? 'deep' : 'across';
+}
+
+interface BeamInPlace {
+  readonly beam: Omit<BeamSpec, 'stretches'>;
+  readonly from: number;
+  readonly axis: SpanAxis;
+}
+
+function beamOf(member: Member, load: Load, joints: readonly Joint[]): BeamInPlace {
+  const axis = spanAxis(joints);
   const box = boxOf(member);
+  const [low, high] = (axis === 'across' ? [box.x0, box.x1] : [box.z0, box.z1]).map(toMm) as [number, number];
+  const places = joints.map((j) => toMm((axis === 'across' ? j.x : j.z) as Length));
   const thickness = toMm(member.thickness.value);
   const [first, last] = [Math.min(...places), Math.max(...places)];
-  const from = first - overhang(first - toMm(box.x0), thickness);
-  const length = last + overhang(toMm(box.x1) - last, thickness) - from;
+  const from = first - overhang(first - low, thickness);
+  const length = last + overhang(high - last, thickness) - from;
   // Places within a millimetre of each other become one: a sliver of a beam would cost more digits than it is worth.
   const known = [...places, from, from + length];
   const onto = (x: number) => {
@@ -186,14 +204,37 @@ function beamOf(member: Member, load: Load, joints: readonly Joint[]): { beam: O
     return near ?? x;
   };
   const clip = (x: number) => Math.min(Math.max(onto(x) - from, 0), length);
-  const lines: LineLoad[] = [
-    { from: 0, to: length, perMm: load.self / length },
+  const even = (newtons: number): LineLoad => ({ from: 0, to: length, perMm: newtons / length });
+  const stand = (s: Standing): LineLoad => {
+    if (axis === 'deep') return even(s.kg * GRAVITY);
     // All that stands on it is carried by it, also where its space reaches past its ends.
-    ...load.standing.map((s) => ({ from: clip(s.from), to: clip(s.to), perMm: (s.kg * GRAVITY) / (clip(s.to) - clip(s.from)) })),
-  ];
-  const points: PointLoad[] = load.handed.flatMap((h) => (h.x === undefined ? [] : [{ x: clip(h.x), newtons: h.newtons }]));
-  const supports = joints.map((j, i) => ({ x: (places[i] as number) - from, oneWay: j.how === 'bearing' || j.how === 'pins' }));
-  return { beam: { length, supports, lines, points }, from };
+    const [a, b] = [clip(s.from), clip(s.to)];
+    return { from: a, to: b, perMm: (s.kg * GRAVITY) / (b - a) };
+  };
+  const placed = (h: Handed) => axis === 'across' && h.x !== undefined;
+  return {
+    axis,
+    from,
+    beam: {
+      length,
+      supports: joints.map((j, i) => ({ x: (places[i] as number) - from, oneWay: j.how === 'bearing' || j.how === 'pins' })),
+      // What is given along the whole length, or across the span, is spread over it.
+      lines: [even(load.self), ...load.standing.map(stand), ...load.handed.filter((h) => !placed(h)).map((h) => even(h.newtons))],
+      points: load.handed.flatMap((h): PointLoad[] => (placed(h) ? [{ x: clip(h.x as number), newtons: h.newtons }] : [])),
+    },
+  };
+}
+
+/** The section that bends: as broad as the member is square to its span, as stiff as the wood is along it. */
+function sectionOf(member: Member, axis: SpanAxis): Bending {
+  const along = Math.abs(member.frame.u[axis === 'across' ? 0 : 2]) > Math.SQRT1_2;
+  const properties = propertiesOf(member.stock);
+  const across = properties.ownElastic ? undefined : properties.material.elasticAcross;
+  return {
+    width: toMm((along ? member.width : member.length).value),
+    thickness: toMm(member.thickness.value),
+    properties: along || across === undefined ? properties : { ...properties, elastic: across },
+  };
 }
 
 function shortestSpan({ supports, length }: Pick<BeamSpec, 'supports' | 'length'>): number {
@@ -204,25 +245,26 @@ function shortestSpan({ supports, length }: Pick<BeamSpec, 'supports' | 'length'
 function longestSpan(supports: readonly Support[]): number {
   const places = supports
     .filter((s) => !s.lifted)
-    .map((s) => s.x as number)
+    .map((s) => (s.x ?? s.z) as number)
     .sort((a, b) => a - b);
   return places.slice(1).reduce((most, x, i) => Math.max(most, x - (places[i] as number)), 0);
 }
 
 /** A member that lies on supports at places: a beam. */
 function bend(member: Member, load: Load, joints: readonly Joint[], total: number, workshop: Workshop): CarriedMember {
-  const { beam, from } = beamOf(member, load, joints);
-  const properties = propertiesOf(member.stock);
+  const { beam, from, axis } = beamOf(member, load, joints);
+  const section = sectionOf(member, axis);
+  const { properties } = section;
   const base = { member, selfKg: load.self / GRAVITY, standing: load.standing, handed: load.handed, total, throughout: false };
   try {
-    const sag = sagOf(beam, { width: toMm(member.width.value), thickness: toMm(member.thickness.value), properties }, shortestSpan(beam));
+    const sag = sagOf(beam, section, shortestSpan(beam));
     const { result } = sag;
     const supports = joints.map((j, i): Support => {
       const reaction = result.reactions[i];
       return {
         carrier: j.carrier,
         how: j.how,
-        x: (beam.supports[i]?.x ?? 0) + from,
+        [axis === 'across' ? 'x' : 'z']: (beam.supports[i]?.x ?? 0) + from,
         newtons: reaction?.newtons ?? 0,
         lifted: reaction?.lifted ?? false,
       };
@@ -239,7 +281,7 @@ function bend(member: Member, load: Load, joints: readonly Joint[], total: numbe
             : verdict.creep.reason
           : 'nothing is said to stand on it';
     const state = load.unweighed.length > 0 || !loaded ? (verdict.state === 'fails' ? 'fails' : 'not judged') : verdict.state;
-    return { ...base, supports, bending: { span, sag, verdict, from, length: beam.length }, state, missing };
+    return { ...base, supports, bending: { axis, span, sag, verdict, from, length: beam.length }, state, missing };
   } catch (error) {
     if (!(error instanceof BeamError)) throw error;
     return { ...base, supports: passOn(joints, total), bending: null, state: 'not judged', missing: error.message };
@@ -248,12 +290,7 @@ function bend(member: Member, load: Load, joints: readonly Joint[], total: numbe
 
 function carryOne(member: Member, load: Load, joints: readonly Joint[], workshop: Workshop): CarriedMember {
   const total = load.self + load.standing.reduce((sum, s) => sum + s.kg * GRAVITY, 0) + load.handed.reduce((sum, h) => sum + h.newtons, 0);
-  const along = joints.filter((j) => j.x === undefined);
-  const toTheFront = Math.abs(member.frame.u[2]) > Math.SQRT1_2;
-  if (lies(member) && toTheFront && along.length === 0) {
-    const base = { member, selfKg: load.self / GRAVITY, standing: load.standing, handed: load.handed, total, throughout: false };
-    return { ...base, supports: passOn(joints, total), bending: null, state: 'not judged', missing: 'it runs from the rear to the front' };
-  }
+  const along = joints.filter((j) => j.x === undefined && j.z === undefined);
   if (!lies(member) || along.length > 0) {
     const throughout = lies(member);
     return {

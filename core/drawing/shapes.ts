@@ -22,10 +22,12 @@ export type PlainShape =
   | (Common & { readonly kind: 'rect'; readonly x: number; readonly y: number; readonly width: number; readonly height: number })
   | (Common & { readonly kind: 'circle'; readonly cx: number; readonly cy: number; readonly r: number });
 
-/** A drawing: shapes in the order they are painted, and the box they lie in. */
+/** A drawing: shapes in the order they are painted, and the box they lie in, which begins at `left` of the datum where something stands out there. */
 export interface Drawing {
   readonly view: View;
   readonly shapes: readonly PlainShape[];
+  /** mm from the datum to the left edge: zero or less. */
+  readonly left: number;
   readonly width: number;
   readonly height: number;
 }

@@ -1,6 +1,8 @@
 import { toMm, type Length } from '../length/index.js';
-import { boxOf, type Box, type Member, type PlacedSpace } from '../piece/index.js';
+import { SHUT, boxOf, posed, shiftBox, shiftOf, type Box, type Member, type PlacedSpace, type Pose, type Role } from '../piece/index.js';
 import type { Solution } from '../solution/index.js';
+import { cellGrid } from '../interiors/cells/grid.js';
+import type { Workshop } from '../project/index.js';
 import { CASE } from '../shells/index.js';
 import type { Block } from '../things/index.js';
 import type { Drawing, PlainShape, ShapeOf, View } from './shapes.js';
@@ -36,27 +38,45 @@ function isCut(box: Box, view: View, cut: Length): boolean {
   return view === 'side' ? box.x0 <= cut && cut <= box.x1 : box.y0 <= cut && cut <= box.y1;
 }
 
-function membersIn(solution: Solution, view: View, cut: Length): PlainShape[] {
-  const members = solution.shape.members.map((member) => ({ member, box: boxOf(member) }));
-  if (view === 'front') {
-    return [...members]
-      .sort((a, b) => a.box.z1 - b.box.z1)
-      .map(({ member, box }) => memberShape(member, box, view, member.role === 'bearer' || member.role === 'plinth end'));
+/** What is seen lying under the cut of a section from above. */
+const SEEN_FROM_ABOVE: ReadonlySet<Role> = new Set<Role>(['bottom', 'slat', 'slat support', 'drawer bottom']);
+const HIDDEN_IN_FRONT: ReadonlySet<Role> = new Set<Role>(['bearer', 'plinth end', 'runner', 'runner board', 'packing upright']);
+
+interface Boxed {
+  readonly member: Member;
+  readonly box: Box;
+}
+
+/** Seen from the front: what lies further out covers what lies behind; the front of the chosen drawer is looked through. */
+function fromTheFront(all: readonly Boxed[], chosen: ReadonlySet<string>): PlainShape[] {
+  return [...all]
+    .sort((a, b) => a.box.z1 - b.box.z1)
+    .map(({ member, box }) =>
+      memberShape(member, box, 'front', HIDDEN_IN_FRONT.has(member.role) || (member.role === 'drawer front' && chosen.has(member.node))),
+    );
+}
+
+function membersIn(members: readonly Member[], view: View, cut: Length, chosen: ReadonlySet<string>): PlainShape[] {
+  const all = members.map((member): Boxed => ({ member, box: boxOf(member) }));
+  if (view === 'front') return fromTheFront(all, chosen);
+  const met = all.filter(({ box }) => isCut(box, view, cut)).map(({ member, box }) => memberShape(member, box, view, false));
+  if (view === 'side') {
+    const side = all.filter(({ member, box }) => box.x0 > cut && member.role === 'side').slice(-1);
+    return [...side.map(({ member, box }) => memberShape(member, box, view, true)), ...met];
   }
-  const beyond = members.filter(({ box }) => !isCut(box, view, cut) && (view === 'side' ? box.x0 > cut : box.y1 < cut));
-  const met = members.filter(({ box }) => isCut(box, view, cut));
-  const side =
-    view === 'side' ? beyond.filter(({ member }) => member.role === 'side') : beyond.filter(({ member }) => member.role === 'bottom');
-  return [
-    ...side.slice(-1).map(({ member, box }) => memberShape(member, box, view, true)),
-    ...met.map(({ member, box }) => memberShape(member, box, view, false)),
-  ];
+  const under = all
+    .filter(({ member, box }) => box.y1 <= cut && SEEN_FROM_ABOVE.has(member.role))
+    .sort((a, b) => a.box.y1 - b.box.y1)
+    .map(({ member, box }) => memberShape(member, box, view, member.role === 'bottom'));
+  // Only what lies directly under the cut: the bottom of the case where nothing else does.
+  const slats = under.filter((s) => !s.hidden);
+  return [...(slats.length > 0 ? slats : under.slice(-1)), ...met];
 }
 
 const MOST_THINGS = 240;
 
 /** One column of a block for each place across, with the spare width between the blocks. */
-function blockBoxes(space: PlacedSpace, setback: Length): { block: Block; box: Box }[] {
+function blockBoxes(space: PlacedSpace): { block: Block; box: Box }[] {
   const used = space.blocks.reduce((sum, b) => sum + b.width, 0);
   const spare = Math.max(0, (space.box.x1 - space.box.x0 - used) / (space.blocks.length + 1));
   let x = space.box.x0 as number;
@@ -64,7 +84,7 @@ function blockBoxes(space: PlacedSpace, setback: Length): { block: Block; box: B
     x += spare;
     const x0 = Math.round(x) as Length;
     x += block.width;
-    const front = space.box.z1 - setback;
+    const front = space.box.z1 - space.setback;
     return {
       block,
       box: {
@@ -79,8 +99,8 @@ function blockBoxes(space: PlacedSpace, setback: Length): { block: Block; box: B
   });
 }
 
-function thingShapes(space: PlacedSpace, view: View, setback: Length): PlainShape[] {
-  return blockBoxes(space, setback).flatMap(({ block, box }): PlainShape[] => {
+function thingShapes(space: PlacedSpace, view: View): PlainShape[] {
+  return blockBoxes(space).flatMap(({ block, box }): PlainShape[] => {
     const of: ShapeOf = { kind: 'thing', id: `${space.id}/${block.thingId}`, label: `${block.count} ${block.thing.name}` };
     const { columns, rows, layers, stance } = block;
     const whole = flatten(box, view);
@@ -99,9 +119,24 @@ function thingShapes(space: PlacedSpace, view: View, setback: Length): PlainShap
   });
 }
 
-function spacesIn(solution: Solution, view: View, cut: Length): PlacedSpace[] {
-  return [...solution.shape.spaces.values()].filter((s) => {
-    if (s.space.split) return false;
+/** Spaces where they are in a pose. */
+function posedSpaces(solution: Solution, pose: Pose): readonly PlacedSpace[] {
+  const { spaces, bodies } = solution.shape;
+  const shifts = new Map(bodies.flatMap((body) => body.spaces.map((id) => [id, shiftOf(body, pose)] as const)));
+  return [...spaces.values()].map((space) => {
+    const by = shifts.get(space.id);
+    return by ? { ...space, box: shiftBox(space.box, by) } : space;
+  });
+}
+
+/** Whether a space is drawn: open ones, and those with a deck or cells that hold things themselves. */
+function isDrawn(space: PlacedSpace): boolean {
+  return !space.space.split || (space.space.split.making?.kind === 'slats' && space.blocks.length > 0);
+}
+
+function spacesIn(spaces: readonly PlacedSpace[], view: View, cut: Length): readonly PlacedSpace[] {
+  return spaces.filter((s) => {
+    if (!isDrawn(s)) return false;
     if (view === 'front') return true;
     return view === 'side' ? s.box.x0 <= cut && cut < s.box.x1 : s.box.y0 <= cut && cut < s.box.y1;
   });
@@ -115,24 +150,66 @@ export function cutThrough(solution: Solution, spaceId: string, view: View): Len
   return Math.round(view === 'side' ? (box.x0 + box.x1) / 2 : (box.y0 + box.y1) / 2) as Length;
 }
 
+/** The ids of a space and of all that it is a part of. */
+function upFrom(solution: Solution, spaceId: string): ReadonlySet<string> {
+  const ids = new Set<string>();
+  for (
+    let space = solution.shape.spaces.get(spaceId);
+    space;
+    space = space.within ? solution.shape.spaces.get(space.within.owner) : undefined
+  ) {
+    ids.add(space.id);
+  }
+  return ids;
+}
+
+/** A part of a cell rack that holds its thing, drawn as the thing's own front. */
+function cellShapes(workshop: Workshop, space: PlacedSpace, view: View): PlainShape[] {
+  const { cells } = space.space;
+  const grid = cells && view === 'front' ? cellGrid(space, cells, workshop) : null;
+  if (!grid || grid.columns * grid.rows > MOST_THINGS) return [];
+  const of: ShapeOf = { kind: 'thing', id: `${space.id}/${cells?.thing ?? ''}`, label: `${grid.capacity.amount} ${grid.thing.name}` };
+  const round = grid.thing.shape.kind === 'cylinder';
+  const [px, py] = [toMm(grid.pitch.across.value), toMm(grid.pitch.up.value)];
+  const [w, h] = [toMm(grid.clear.across.value), toMm(grid.clear.up.value)];
+  const [x0, y0] = [toMm(space.box.x0), toMm(space.box.y0)];
+  const ladders = cells?.make.kind === 'ladders';
+  return grid.cells
+    .filter((c) => c.state === 'free' || c.state === 'tilted')
+    .map(({ column, row }): PlainShape => {
+      const x = x0 + column * px + (ladders ? px - w : 0);
+      const y = y0 + row * py + (ladders ? py - h : 0);
+      return round
+        ? { kind: 'circle', cx: x + w / 2, cy: y + h / 2, r: Math.min(w, h) / 2, of, hidden: false }
+        : rect({ x, y, width: w, height: h }, of);
+    });
+}
+
 /**
  * Draws a piece from one side, in mm.
  * @param spaceId the space whose middle the side and top sections are cut through
+ * @param pose how far its bodies stand out; all shut where left out
  */
-export function drawPiece(solution: Solution, view: View, spaceId: string): Drawing {
+export function drawPiece(solution: Solution, view: View, spaceId: string, pose: Pose = SHUT): Drawing {
   const cut = cutThrough(solution, spaceId, view);
-  const { overall } = solution.shape;
-  const setback = solution.piece.shelves.setback;
-  const spaces = spacesIn(solution, view, cut);
-  const clear = spaces.map((s) => rect(flatten(s.box, view), { kind: 'space', id: s.id, label: s.label }));
-  const things = spaces.flatMap((s) => thingShapes(s, view, setback));
-  const members = membersIn(solution, view, cut);
+  const { overall, bodies } = solution.shape;
+  const spaces = spacesIn(posedSpaces(solution, pose), view, cut);
+  const open = spaces.filter((s) => !s.space.split);
+  const clear = open.map((s) => rect(flatten(s.box, view), { kind: 'space', id: s.id, label: s.label }));
+  const things = spaces.flatMap((s) => (s.space.cells ? cellShapes(solution.workshop, s, view) : thingShapes(s, view)));
+  const placed = posed(solution.shape.members, bodies, pose);
+  const members = membersIn(placed, view, cut, upFrom(solution, spaceId));
   // Seen from the front the back lies behind what stands before it.
   const behind = view === 'front' ? members.filter((m) => m.of.id === CASE.back) : [];
+  const shapes = [...behind, ...clear, ...things, ...members.filter((m) => !behind.includes(m))];
+  const whole = toMm(view === 'side' ? overall.depth.value : overall.width.value);
+  const spans = shapes.map((s) => (s.kind === 'circle' ? [s.cx - s.r, s.cx + s.r] : [s.x, s.x + s.width]) as [number, number]);
+  const left = Math.min(0, ...spans.map(([a]) => a));
   return {
     view,
-    shapes: [...behind, ...clear, ...things, ...members.filter((m) => !behind.includes(m))],
-    width: toMm(view === 'side' ? overall.depth.value : overall.width.value),
+    shapes,
+    left,
+    width: Math.max(whole, ...spans.map(([, b]) => b)) - left,
     height: toMm(view === 'top' ? overall.depth.value : overall.height.value),
   };
 }

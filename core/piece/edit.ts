@@ -3,7 +3,7 @@ import type { GapRule } from '../run/index.js';
 import type { Placement } from '../things/index.js';
 import type { Cells } from './makings/cells.js';
 import type { Axis, DividingMember, Making, Space, Split } from './space.js';
-import { InPlaceSchema, PanelCaseSchema, type Piece, type PiecePatch } from './spec.js';
+import { InPlaceSchema, PanelCaseSchema, type InPlace, type Piece, type PiecePatch } from './spec.js';
 import { findMember, findSpace } from './tree.js';
 
 /** One change to a piece. Ids of new nodes come with the edit, so that an edit gives the same piece wherever it is applied. */
@@ -48,6 +48,8 @@ export type PieceEdit =
   /** Puts what the tape said of a space in place of what was planned; null takes it back. */
   | { readonly kind: 'measured'; readonly space: string; readonly measured: NonNullable<Space['measured']> | null }
   | { readonly kind: 'things'; readonly space: string; readonly things: readonly Placement[] }
+  /** Packs slides out behind the face frame of a place that is there already; null takes the packing out. */
+  | { readonly kind: 'packing'; readonly packing: NonNullable<InPlace['packing']> | null }
   /** Replaces whole fields of the piece itself. */
   | { readonly kind: 'piece'; readonly patch: PiecePatch };
 
@@ -268,6 +270,10 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
       return piece;
     case 'measured':
       setOrDelete(spaceOf(piece, edit.space), 'measured', edit.measured && Object.keys(edit.measured).length > 0 ? edit.measured : null);
+      return piece;
+    case 'packing':
+      if (piece.shell !== 'in-place') throw new EditError(`${piece.name} is not put into a place that is there already`);
+      setOrDelete(piece, 'packing', edit.packing);
       return piece;
     case 'piece':
       return patched(piece, edit.patch);

@@ -80,8 +80,9 @@ export interface Joint {
   /** A member, or the floor. */
   readonly carrier: string;
   readonly how: Bearing;
-  /** Where along x the load is given; left out where the carrier holds it along its whole length. */
+  /** Where along x, or for what spans from the rear to the front along z, the load is given; both left out where the carrier holds it along its whole length. */
   readonly x?: Length;
+  readonly z?: Length;
 }
 
 export const FLOOR = 'floor';

@@ -8,6 +8,8 @@ import { shapeOf } from '../shells/index.js';
 /** All that follows from a piece. */
 export interface Solution {
   readonly piece: Piece;
+  /** What it was solved with. */
+  readonly workshop: Workshop;
   readonly shape: Shape;
   readonly parts: readonly Part[];
   /** The ledger with the letters of all parts of this solution. */
@@ -25,7 +27,7 @@ export function solve(piece: Piece, workshop: Workshop, ledger: Letters): Soluti
   const shape = shapeOf(piece, workshop);
   const { parts, letters } = partsOf(shape.members, ledger, piece.edges.banding, (piece.rounding ?? workshop.settings.rounding).grid);
   const carried = carry(shape, workshop);
-  return { piece, shape, parts, letters, carried, checks: checksOf(piece, shape, carried, letters, workshop) };
+  return { piece, workshop, shape, parts, letters, carried, checks: checksOf(piece, shape, carried, letters, workshop) };
 }
 
 /** The ledger of a piece with a letter for every part it has, without working out the rest. */

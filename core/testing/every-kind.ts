@@ -188,7 +188,16 @@ export const anyPiece: fc.Arbitrary<{ readonly piece: Piece; readonly shop: Work
       things: { tin: thing() },
     });
     const base: PanelCase = piece(interior, common);
-    const { top: _t, bottom: _b, back: _k, base: _s, stock: _w, ...shared } = base;
-    const inPlace: InPlace = { ...shared, shell: 'in-place', place: 'an old cabinet', stock: { shelves: 'ply', dividers: 'ply' } };
+    const { name, edges, fixedToWall } = base;
+    const inPlace: InPlace = {
+      ...common,
+      name,
+      edges,
+      fixedToWall,
+      interior,
+      shell: 'in-place',
+      place: 'an old cabinet',
+      stock: { shelves: 'ply', dividers: 'ply' },
+    };
     return { piece: cased ? base : inPlace, shop };
   });

@@ -84,6 +84,8 @@ function goesWith(solution: Solution, space: string, member: string): boolean {
 /** The space that goes with a selection: itself, the last one while the selected member is on its tapes, or one beside the member. */
 function spaceFor(solution: Solution, selection: string, last: string): string {
   if (solution.shape.spaces.has(selection)) return selection;
+  const own = selection.split('/')[0] as string;
+  if (solution.shape.spaces.get(own)?.insets) return own;
   if (goesWith(solution, last, selection)) return last;
   for (const space of solution.shape.spaces.values()) {
     if (!space.space.split && Object.values(space.neighbours).includes(selection)) return space.id;

@@ -1,13 +1,11 @@
 import { memo } from 'react';
-import type { Back, Base, Fix, Piece } from '../../core/piece/index.js';
-import { ZERO, inch, mm, type Length } from '../../core/length/index.js';
-import type { Rounding } from '../../core/run/index.js';
+import type { Back, Base, PanelCase } from '../../core/piece/index.js';
+import { inch, mm } from '../../core/length/index.js';
 import { usePrecision, useProject } from '../data/project.js';
-import { LengthField } from '../shared/length-field.js';
 import { Grid, Section, Select, Tick, type Choice } from '../shared/ui.js';
 import { useSettledBench } from './bench.js';
-
-type Patch = Partial<Omit<Piece, 'interior' | 'shell'>>;
+import { InPlaceForm } from './in-place-form.js';
+import { GridFields, ShelfFields, usePieceFields } from './piece-fields.js';
 
 const BASES: readonly Choice<Base['kind']>[] = [
   { id: 'toe', label: 'Sides to the floor, toe board' },
@@ -19,11 +17,6 @@ const BACKS: readonly Choice<Back['kind']>[] = [
   { id: 'groove', label: 'In grooves' },
   { id: 'rebate', label: 'In rebates' },
   { id: 'none', label: 'None' },
-];
-const FIXES: readonly Choice<Fix>[] = [
-  { id: 'housed', label: 'Housed' },
-  { id: 'loose', label: 'Loose on pins' },
-  { id: 'butted', label: 'Butted and screwed' },
 ];
 const CORNERS: readonly Choice<'between' | 'over'>[] = [
   { id: 'between', label: 'Between the sides' },
@@ -47,25 +40,12 @@ function backOf(kind: Back['kind'], unit: 'mm' | 'in'): Back {
   return { kind };
 }
 
-/** How the case is made: base, back, corners, shelves, edges, stock, and how it is brought to the grid. */
-export const CaseForm = memo(function CaseForm() {
-  const { piece, commit, setDraft, workshop } = useSettledBench();
+/** How a case is made: base, back, corners, shelves, edges, stock, and how it is brought to the grid. */
+function PanelCaseForm({ piece }: { piece: PanelCase }) {
   const { bench } = useProject();
-  const precision = usePrecision();
-  const { unit } = precision;
-  const change = (patch: Patch, label: string) => commit({ kind: 'piece', patch }, label);
-  const length = (label: string, value: Length, patch: (value: Length) => Patch, zero = false) => (
-    <LengthField
-      label={label}
-      value={value}
-      precision={precision}
-      {...(zero ? { least: ZERO } : {})}
-      onCommit={(next) => next !== null && change(patch(next), `Changed ${label.toLowerCase()}`)}
-      onDraft={(next) => setDraft(next === null ? null : { kind: 'edit', edit: { kind: 'piece', patch: patch(next) } })}
-    />
-  );
-  const { base, back, shelves, edges } = piece;
-  const rounding = piece.rounding ?? workshop.settings.rounding;
+  const { unit } = usePrecision();
+  const { change, length } = usePieceFields();
+  const { base, back } = piece;
   return (
     <Section>
       <h2>How the case is made</h2>
@@ -112,32 +92,7 @@ export const CaseForm = memo(function CaseForm() {
           choices={CORNERS}
           onChange={(bottom) => change({ bottom }, 'Changed how the bottom sits')}
         />
-        <Select
-          label="Shelves fixed"
-          value={shelves.fix}
-          choices={FIXES}
-          onChange={(fix) => change({ shelves: { ...shelves, fix } }, 'Fixed the shelves another way')}
-        />
-        {shelves.fix === 'housed'
-          ? length('Housing depth', shelves.housing, (housing) => ({ shelves: { ...shelves, housing } }))
-          : length('Short at each end', shelves.looseEnd, (looseEnd) => ({ shelves: { ...shelves, looseEnd } }), true)}
-        {length('Shelves back from front', shelves.setback, (setback) => ({ shelves: { ...shelves, setback } }), true)}
-        <Select
-          label="Front edges"
-          value={edges.front}
-          choices={[
-            { id: 'eased', label: 'Eased' },
-            { id: 'banded', label: 'Covered' },
-            { id: 'square', label: 'Left square' },
-          ]}
-          onChange={(front) =>
-            change(
-              { edges: { front, banding: front === 'banded' ? edges.banding || (unit === 'mm' ? mm(1) : inch(1 / 32)) : edges.banding } },
-              'Changed the front edges',
-            )
-          }
-        />
-        {edges.front === 'banded' ? length('Edging thick', edges.banding, (banding) => ({ edges: { ...edges, banding } }), true) : null}
+        <ShelfFields />
         {(Object.keys(USES) as (keyof typeof USES)[]).map((use) => (
           <Select
             key={use}
@@ -147,38 +102,14 @@ export const CaseForm = memo(function CaseForm() {
             onChange={(id) => change({ stock: { ...piece.stock, [use]: id } }, `Changed the stock of ${USES[use].toLowerCase()}`)}
           />
         ))}
-        <Select
-          label="Set to the grid"
-          value={rounding.set}
-          choices={[
-            { id: 'gaps', label: 'The spaces (for spacers)' },
-            { id: 'edges', label: 'The edges (for a tape)' },
-            { id: 'exact', label: 'Nothing: exact' },
-          ]}
-          onChange={(set) => change({ rounding: { ...rounding, set } }, 'Changed what is set to the grid')}
-        />
-        {rounding.set === 'gaps' ? (
-          <Select
-            label="Steps left over go"
-            value={rounding.leftover}
-            choices={[
-              { id: 'last', label: 'to the last spaces' },
-              { id: 'first', label: 'to the first spaces' },
-              { id: 'spread', label: 'spread evenly' },
-            ]}
-            onChange={(leftover: Rounding['leftover']) => change({ rounding: { ...rounding, leftover } }, 'Changed where steps go')}
-          />
-        ) : null}
-        {rounding.set !== 'exact' ? length('Grid', rounding.grid, (grid) => ({ rounding: { ...rounding, grid } })) : null}
-        <div style={{ gridColumn: '1 / -1' }}>
-          <Tick
-            isSelected={piece.fixedToWall}
-            onChange={(fixedToWall) => change({ fixedToWall }, fixedToWall ? 'To be fixed to the wall' : 'Not fixed to the wall')}
-          >
-            Will be fixed to the wall
-          </Tick>
-        </div>
+        <GridFields />
       </Grid>
     </Section>
   );
+}
+
+/** How the shell of the piece is made. */
+export const ShellForm = memo(function ShellForm() {
+  const { piece } = useSettledBench();
+  return piece.shell === 'panel-case' ? <PanelCaseForm piece={piece} /> : <InPlaceForm piece={piece} />;
 });

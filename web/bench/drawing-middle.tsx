@@ -1,4 +1,4 @@
-import { memo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { Menu, MenuItem, Popover } from 'react-aria-components';
@@ -7,11 +7,12 @@ import { toMm } from '../../core/length/index.js';
 import type { GapRule } from '../../core/run/index.js';
 import type { TapeLine } from '../../core/solution/index.js';
 import { usePrecision, useProject } from '../data/project.js';
-import { Faint, Row, Tick } from '../shared/ui.js';
+import { Faint, Row, Select, Tick } from '../shared/ui.js';
 import { Bends } from '../stations/carry.js';
 import { CarryBelow } from '../stations/carry-below.js';
 import { film, ink, paper, phone, tapePale } from '../theme/tokens.js';
-import { useBench } from './bench.js';
+import { SHUT, posesOf, type Piece } from '../../core/piece/index.js';
+import { useBench, useSettledBench } from './bench.js';
 import { PieceStage } from './drawing.js';
 import { ruleOf } from './rule-form.js';
 import { SpaceTable } from './space-table.js';
@@ -121,6 +122,8 @@ function RulePicker({ line, onClose }: { line: TapeLine; onClose: () => void }) 
 
 /** What is drawn with the piece. */
 interface Shows {
+  /** `shut`, `open` for all, or `open-` and the id of a body. */
+  readonly pose: string;
   readonly contents: boolean;
   readonly tapes: boolean;
   readonly person: boolean;
@@ -139,6 +142,8 @@ const StageBar = memo(function StageBar({
   person: boolean;
 }) {
   const [, setParams] = useSearchParams();
+  const { settled } = useSettledBench();
+  const poses = posesOf(settled.shape.bodies);
   const setView = (next: Shown) =>
     setParams(
       (now) => {
@@ -147,7 +152,7 @@ const StageBar = memo(function StageBar({
       },
       { replace: true },
     );
-  const tick = (what: keyof Shows, label: string) => (
+  const tick = (what: 'contents' | 'tapes' | 'person', label: string) => (
     <Tick isSelected={show[what]} onChange={(on) => setShow({ ...show, [what]: on })}>
       {label}
     </Tick>
@@ -166,6 +171,17 @@ const StageBar = memo(function StageBar({
         </Row>
       )}
       <Row style={{ gap: 14 }}>
+        {poses.length > 1 && shown !== null ? (
+          <div style={{ width: 150 }}>
+            <Select
+              label="What is open"
+              hideLabel
+              value={show.pose}
+              choices={poses.map((p) => ({ id: p.id, label: p.label }))}
+              onChange={(pose) => setShow({ ...show, pose })}
+            />
+          </div>
+        ) : null}
         {tick('contents', 'Contents')}
         {shown === null ? null : tick('tapes', 'Tapes')}
         {shown === null || !person ? null : tick('person', 'Person')}
@@ -174,15 +190,22 @@ const StageBar = memo(function StageBar({
   );
 });
 
+/** The view that shows most of a piece: from above where it lies flat. */
+function firstView({ interior }: Piece): View {
+  const making = interior.split?.making?.kind;
+  return making === 'boards' || making === 'slats' ? 'top' : 'front';
+}
+
 /** The drawing of the piece with its tapes, or at Carry with its members bent. */
 export function DrawingMiddle({ carrying }: { carrying: boolean }) {
   const { bench } = useProject();
   const { commit, solution } = useBench();
   const [params] = useSearchParams();
-  const [show, setShow] = useState<Shows>({ contents: true, tapes: true, person: false });
+  const [show, setShow] = useState<Shows>({ pose: 'shut', contents: true, tapes: true, person: false });
   const [ruled, setRuled] = useState<TapeLine | null>(null);
-  const view = carrying ? 'front' : ((VIEWS.find((v) => v.id === params.get('view'))?.id ?? 'front') as Shown);
+  const view = carrying ? 'front' : ((VIEWS.find((v) => v.id === params.get('view'))?.id ?? firstView(solution.piece)) as Shown);
   const [first] = bench.records.people;
+  const pose = useMemo(() => posesOf(solution.shape.bodies).find((p) => p.id === show.pose)?.pose ?? SHUT, [solution, show.pose]);
   const drop = (space: string, thing: string) => {
     const target = solution.shape.spaces.get(space);
     const record = bench.records.things.find((t) => t.id === thing);
@@ -200,6 +223,7 @@ export function DrawingMiddle({ carrying }: { carrying: boolean }) {
       ) : (
         <PieceStage
           view={view}
+          pose={pose}
           contents={show.contents}
           tapes={show.tapes && !carrying}
           person={show.person && first && !carrying ? { name: first.data.name, height: toMm(first.data.height) } : null}

@@ -2,10 +2,12 @@ import { memo, useEffect, useMemo, useRef, useState, type DragEvent, type ReactN
 import styled from 'styled-components';
 import { drawPiece, type Drawing as DrawingData, type PlainShape, type View } from '../../core/drawing/index.js';
 import { toMm, type Length } from '../../core/length/index.js';
+import type { Pose } from '../../core/piece/index.js';
 import { tapeThrough, type TapeLine } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthText } from '../shared/length-text.js';
 import { ghost, ghostEdge, ink, inkSoft, paper, tape as tapeYellow, tapePale, wood, woodDark } from '../theme/tokens.js';
+import { outline, type Placing } from '../shared/outline.js';
 import { useBench, useOpening } from './bench.js';
 import { newNodes } from './nodes.js';
 import { TAPE_THICKNESS, Tape } from './tape.js';
@@ -55,21 +57,13 @@ export function useSize() {
 /** Room round a drawing for tapes, marks and the opening, px. */
 const ROOM = { left: TAPE_THICKNESS + 76, right: 78, top: 34, bottom: TAPE_THICKNESS + 30 };
 
-/** Where a drawing lies on the stage. */
-export interface Placing {
-  readonly scale: number;
-  readonly left: number;
-  /** The foot of the drawing. */
-  readonly foot: number;
-}
-
 function placing(drawing: DrawingData, width: number, height: number, tapes: boolean): Placing {
   const room = tapes ? ROOM : { left: 40, right: 40, top: 34, bottom: 40 };
   const scale = Math.max(
     0.005,
     Math.min((width - room.left - room.right) / drawing.width, (height - room.top - room.bottom) / drawing.height),
   );
-  const left = room.left + Math.max(0, (width - room.left - room.right - drawing.width * scale) / 2);
+  const left = room.left + Math.max(0, (width - room.left - room.right - drawing.width * scale) / 2) - drawing.left * scale;
   const spare = Math.max(0, height - room.top - room.bottom - drawing.height * scale);
   return { scale, left, foot: height - room.bottom - spare / 2 };
 }
@@ -79,6 +73,9 @@ const FILL: Readonly<Record<string, string>> = {
   'plinth rail': woodDark,
   'plinth end': woodDark,
   bearer: woodDark,
+  runner: woodDark,
+  'slat support': woodDark,
+  'drawer front': '#e3cb9f',
   back: '#cdb48a',
 };
 
@@ -87,17 +84,6 @@ function shapeStyle(kind: PlainShape['of']['kind'], hidden: boolean, selected: b
   if (kind === 'space') return { fill: selected ? tapePale : paper, stroke: selected ? tapeYellow : 'none', strokeWidth: selected ? 3 : 0 };
   if (hidden) return { fill: 'none', stroke: ink, strokeWidth: 1, strokeDasharray: '4 3', opacity: 0.5 };
   return { fill: selected ? tapeYellow : (FILL[role] ?? wood), stroke: ink, strokeWidth: selected ? 2 : 1.1 };
-}
-
-/** The outline of a shape on the stage, as the path of an SVG, px. */
-function outline(shape: PlainShape, { left, foot, scale }: Placing): string {
-  const at = (n: number) => n.toFixed(2);
-  if (shape.kind === 'circle') {
-    const r = at(shape.r * scale);
-    return `M${at(left + (shape.cx - shape.r) * scale)} ${at(foot - shape.cy * scale)}a${r} ${r} 0 1 0 ${at(2 * shape.r * scale)} 0a${r} ${r} 0 1 0 ${at(-2 * shape.r * scale)} 0z`;
-  }
-  const [x, y] = [left + shape.x * scale, foot - (shape.y + shape.height) * scale];
-  return `M${at(x)} ${at(y)}H${at(x + shape.width * scale)}V${at(y + shape.height * scale)}H${at(x)}z`;
 }
 
 interface Drawn {
@@ -151,7 +137,7 @@ export function Shapes({
   at: Placing;
   onDropThing?: (space: string, thing: string) => void;
 }) {
-  const { selection, select, solution } = useBench();
+  const { selection, select, solution, space } = useBench();
   const roles = useMemo(() => new Map(solution.shape.members.map((m) => [m.id, m.role as string])), [solution]);
   const spaceUnder = (event: DragEvent) => {
     const found = pointedAt(event);
@@ -162,7 +148,10 @@ export function Shapes({
       style={{ cursor: 'pointer' }}
       onClick={(event) => {
         const found = pointedAt(event);
-        if (found) select(found.id);
+        if (!found) return;
+        // A front stands for its drawer until one looks into that.
+        const drawer = roles.get(found.id) === 'drawer front' ? (found.id.split('/')[0] as string) : null;
+        select(drawer !== null && drawer !== space ? drawer : found.id);
       }}
       onDragOver={(event) => onDropThing && spaceUnder(event) && event.preventDefault()}
       onDrop={(event) => {
@@ -177,26 +166,28 @@ export function Shapes({
   );
 }
 
-/** The opening round the piece, dashed: as wide as its least width, as high as its least height. */
-function OpeningOutline({ at, drawing, view }: { at: Placing; drawing: DrawingData; view: View }) {
+/** The opening round the piece, dashed: as wide as its least width, as high as its least height; or the place that a piece is put into. */
+function OpeningOutline({ at, view }: { at: Placing; view: View }) {
+  const { solution } = useBench();
   const found = useOpening();
+  const { shape, piece } = solution;
+  const overall = {
+    width: toMm(shape.overall.width.value),
+    height: toMm(shape.overall.height.value),
+    depth: toMm(shape.overall.depth.value),
+  };
+  const dashed = { fill: 'none', stroke: inkSoft, strokeWidth: 1.2, strokeDasharray: '6 4', pointerEvents: 'none' } as const;
+  if (piece.shell === 'in-place') {
+    const [w, h] = [view === 'side' ? overall.depth : overall.width, view === 'top' ? overall.depth : overall.height];
+    return <rect x={at.left} y={at.foot - h * at.scale} width={w * at.scale} height={h * at.scale} {...dashed} />;
+  }
   if (!found || view === 'top') return null;
   const { opening } = found;
   const least = (list: readonly { value: Length }[]) => Math.min(...list.map((r) => toMm(r.value)));
   const width = view === 'front' ? least(opening.widths) : least(opening.depths);
-  const height = least(opening.heights);
-  const left = view === 'front' ? at.left - ((width - drawing.width) / 2) * at.scale : at.left - toMm(opening.slack.behind) * at.scale;
-  const top = at.foot - height * at.scale;
-  return (
-    <path
-      d={`M${left} ${at.foot}V${top}H${left + width * at.scale}V${at.foot}`}
-      fill="none"
-      stroke={inkSoft}
-      strokeWidth={1.2}
-      strokeDasharray="6 4"
-      pointerEvents="none"
-    />
-  );
+  const left = view === 'front' ? at.left - ((width - overall.width) / 2) * at.scale : at.left - toMm(opening.slack.behind) * at.scale;
+  const top = at.foot - least(opening.heights) * at.scale;
+  return <path d={`M${left} ${at.foot}V${top}H${left + width * at.scale}V${at.foot}`} {...dashed} />;
 }
 
 /** A person beside the piece, standing on the same floor. */
@@ -241,6 +232,8 @@ function UprightMarks({ lines, at, overall }: { lines: readonly TapeLine[]; at: 
 
 export interface StageProps {
   readonly view: View;
+  /** How far what moves stands out. */
+  readonly pose: Pose;
   readonly contents: boolean;
   readonly tapes: boolean;
   readonly person: { readonly name: string; readonly height: number } | null;
@@ -251,11 +244,11 @@ export interface StageProps {
 }
 
 /** The drawing to scale in the middle, with a tape up and a tape along. */
-export function PieceStage({ view, contents, tapes, person, onRules, onDropThing, over }: StageProps) {
+export function PieceStage({ view, pose, contents, tapes, person, onRules, onDropThing, over }: StageProps) {
   const { solution, space, selection, select, setDraft, commit, piece } = useBench();
   const precision = usePrecision();
   const { ref, size } = useSize();
-  const full = useMemo(() => drawPiece(solution, view, space), [solution, view, space]);
+  const full = useMemo(() => drawPiece(solution, view, space, pose), [solution, view, space, pose]);
   const drawing = contents ? full : { ...full, shapes: full.shapes.filter((s) => s.of.kind !== 'thing') };
   const withPerson = person ? { ...drawing, width: drawing.width + 620, height: Math.max(drawing.height, person.height) } : drawing;
   const at = placing(withPerson, size.width, size.height, tapes);
@@ -282,14 +275,14 @@ export function PieceStage({ view, contents, tapes, person, onRules, onDropThing
           role="group"
           aria-label={`${piece.name}, ${view === 'front' ? 'from the front' : view === 'side' ? 'a section from the side' : 'a section from above'}, to scale`}
         >
-          <OpeningOutline at={at} drawing={drawing} view={view} />
+          <OpeningOutline at={at} view={view} />
           <Shapes drawing={drawing} at={at} {...(onDropThing ? { onDropThing } : {})} />
           {view === 'top' ? null : <line x1={0} x2={size.width} y1={at.foot + 0.5} y2={at.foot + 0.5} stroke={inkSoft} strokeWidth={1} />}
           {person && view !== 'top' ? (
             <Person
               name={person.name}
               height={person.height}
-              x={at.left + (drawing.width + 360) * at.scale}
+              x={at.left + (drawing.width + drawing.left + 360) * at.scale}
               foot={at.foot}
               scale={at.scale}
             />
@@ -297,7 +290,7 @@ export function PieceStage({ view, contents, tapes, person, onRules, onDropThing
           {over?.(at)}
         </svg>
       ) : null}
-      {tapes && ready && solution.shape.members.length > 0 ? (
+      {tapes && ready && solution.shape.spaces.size > 0 ? (
         <>
           <UprightMarks lines={upright.lines} at={at} overall={overallUp} />
           <Tape

@@ -1,7 +1,9 @@
 import { Link, useParams } from 'react-router';
 import type { Figure } from '../../core/figure/index.js';
-import { sourcesOf } from '../../core/figure/index.js';
+import { sourcesOf, writeSentence } from '../../core/figure/index.js';
 import { exactText } from '../../core/length/index.js';
+import { keptOf } from '../../core/joints/index.js';
+import type { Member, PlacedSpace } from '../../core/piece/index.js';
 import { marksOf } from '../../core/run/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthText } from '../shared/length-text.js';
@@ -23,11 +25,27 @@ const RULE_TEXT = {
   grid: 'On a hole or groove pitch.',
 } as const;
 
+/** A part with something round its inside: its own size in the run first, then what is clear inside it. */
+function partOfRun(space: PlacedSpace, size: Figure): Chosen {
+  const { width, height, depth } = space.clear;
+  return {
+    title: space.label,
+    note: RULE_TEXT[space.space.rule.kind],
+    figures: [
+      { name: space.within?.axis === 'up' ? 'high' : 'wide', figure: size },
+      { name: 'wide, clear inside', figure: width },
+      { name: 'high, clear inside', figure: height },
+      { name: 'deep, clear inside', figure: depth },
+    ],
+  };
+}
+
 function useChosen(): Chosen | null {
   const { solution, selection } = useBench();
   const space = solution.shape.spaces.get(selection);
   if (space) {
     const { width, height, depth } = space.clear;
+    if (space.insets && space.within) return partOfRun(space, space.within.line.size);
     const own = space.within?.axis === 'across' ? { name: 'wide, clear', figure: width } : { name: 'high, clear', figure: height };
     const others = space.within?.axis === 'across' ? [{ name: 'high, clear', figure: height }] : [{ name: 'wide, clear', figure: width }];
     return {
@@ -48,6 +66,8 @@ function useChosen(): Chosen | null {
   };
 }
 
+const DATUM = { up: 'bottom of the run', across: 'left end of the run', deep: 'rear end of the run' } as const;
+
 /** Where the marks of a selected shelf or divider are, from the datum of its run. */
 function MarksOfMember() {
   const { solution, selection, piece, workshop } = useBench();
@@ -67,7 +87,7 @@ function MarksOfMember() {
         <strong>
           <LengthText value={mark.far.value} precision={precision} />
         </strong>{' '}
-        from the {run.axis === 'up' ? 'upper face of the bottom' : 'inner face of the left side'}, from one datum.{' '}
+        from the {DATUM[run.axis]}, from one datum.{' '}
         <Faint>
           Chained from gap to gap it could be <LengthText value={mark.chainedError} precision={precision} /> off.
         </Faint>
@@ -77,15 +97,67 @@ function MarksOfMember() {
   return null;
 }
 
+/** What else follows for the selected space: the sizes of its drawer, its slats, its cells, and how they are made. */
+function FactsOf() {
+  const { solution, selection } = useBench();
+  const precision = usePrecision();
+  const facts = solution.shape.facts.get(selection) ?? [];
+  return facts.map(({ name, figure, count, remark }) => {
+    if (count) {
+      return (
+        <details key={name} style={{ marginTop: 6 }}>
+          <summary>
+            <strong>{count.amount}</strong> {name}
+          </summary>
+          <Sum figure={count} precision={precision} answer={name} />
+        </details>
+      );
+    }
+    if (!figure) {
+      return (
+        <p key={name} style={{ marginTop: 6, fontSize: 13 }}>
+          {remark ? writeSentence(remark, precision) : name}
+        </p>
+      );
+    }
+    return (
+      <details key={name} style={{ marginTop: 6 }}>
+        <summary>
+          <strong>
+            <LengthText value={figure.value} precision={precision} />
+          </strong>{' '}
+          {name}
+        </summary>
+        <Sum figure={figure} precision={precision} answer={name} />
+        {remark ? <Faint>{writeSentence(remark, precision)}</Faint> : null}
+      </details>
+    );
+  });
+}
+
+/** What is left of a selected part where it is machined. */
+function KeptBy({ member }: { member: Member }) {
+  const precision = usePrecision();
+  const kept = keptOf(member);
+  if (!kept) return null;
+  return (
+    <p style={{ marginTop: 6, fontSize: 13 }}>
+      Keeps <LengthText value={kept.left} precision={precision} /> of its thickness where it is machined
+      {kept.both ? ', from both faces' : ''}.
+    </p>
+  );
+}
+
 /** The sum of whatever is selected, set out as builders write it. */
 export function SumPanel() {
-  const { solution } = useBench();
+  const { solution, selection } = useBench();
   const precision = usePrecision();
   const { project } = useParams();
   const chosen = useChosen();
   if (!chosen) return null;
   const [first, ...rest] = chosen.figures;
   if (!first) return null;
+  const part = solution.parts.find((p) => p.id === selection);
   const stock = sourcesOf(first.figure).some((s) => s.kind === 'stock');
   const residue = [...solution.shape.runs.values()]
     .flatMap((r) => r.run.residues)
@@ -106,6 +178,8 @@ export function SumPanel() {
         </Faint>
       ) : null}
       <MarksOfMember />
+      <FactsOf />
+      {part ? <KeptBy member={part.member} /> : null}
       {rest.map(({ name, figure }) => (
         <details key={name} style={{ marginTop: 6 }}>
           <summary>

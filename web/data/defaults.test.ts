@@ -34,6 +34,7 @@ describe.each(['mm', 'in'] as const)('what one begins with, in %s', (unit) => {
         settings: newSettings(unit),
         openings: new Map([['gap', newOpening(unit)]]),
         things: new Map(),
+        slides: new Map(),
         stock: new Map([['sheet', newStock(unit)]]),
       };
       const solution = solve(piece, workshop, {});

@@ -12,6 +12,7 @@ const bench: Workbench = {
     openings: [],
     things: [{ id: 'tin', version: 4, data: thing() }],
     stock: [],
+    slides: [],
     people: [{ id: 'ada', version: 1, data: { name: 'Ada', height: mm(1700) } }],
     pieces: [],
   },

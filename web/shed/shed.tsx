@@ -2,8 +2,9 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { Download, Plus, Trash2 } from 'lucide-react';
-import { drawPiece } from '../../core/drawing/index.js';
+import { drawPiece, type Drawing, type PlainShape } from '../../core/drawing/index.js';
 import { toMm } from '../../core/length/index.js';
+import type { Role } from '../../core/piece/index.js';
 import { solve, type Solution } from '../../core/solution/index.js';
 import { api } from '../data/api.js';
 import { newCase, newId, newOpening, newStock } from '../data/defaults.js';
@@ -12,6 +13,7 @@ import { usePrecision, useProject } from '../data/project.js';
 import { Person, useSize } from '../bench/drawing.js';
 import { Header } from '../shared/header.js';
 import { download, fileName } from '../shared/download.js';
+import { outline, type Placing } from '../shared/outline.js';
 import { LengthText } from '../shared/length-text.js';
 import { StateMark } from '../shared/state-mark.js';
 import { Button, Faint, Fault, Page, Row } from '../shared/ui.js';
@@ -28,7 +30,7 @@ const Floor = styled.div`
     display: block;
     height: 100%;
   }
-  a:focus-visible rect {
+  a:focus-visible path {
     stroke-width: 4;
   }
 `;
@@ -62,17 +64,71 @@ function useSolved(): readonly Shown[] {
   );
 }
 
-const GAP = 260;
+interface Look {
+  readonly fill: string;
+  readonly stroke: string;
+}
+
+function lookOf(kind: string, role: Role | undefined): Look {
+  if (kind === 'space') return { fill: paper, stroke: 'none' };
+  if (kind === 'thing') return { fill: ghost, stroke: ghostEdge };
+  return { fill: role === 'toe board' || role === 'plinth rail' ? woodDark : wood, stroke: ink };
+}
+
+interface Extent {
+  readonly x0: number;
+  readonly x1: number;
+  readonly y0: number;
+  readonly y1: number;
+}
+
+/** Where a shape lies, with the little that boards that touch may overlap by rounding taken off. */
+function extentOf(shape: PlainShape): Extent {
+  const slack = 0.01;
+  const box =
+    shape.kind === 'circle'
+      ? { x: shape.cx - shape.r, y: shape.cy - shape.r, width: 2 * shape.r, height: 2 * shape.r }
+      : { x: shape.x, y: shape.y, width: shape.width, height: shape.height };
+  return { x0: box.x + slack, x1: box.x + box.width - slack, y0: box.y + slack, y1: box.y + box.height - slack };
+}
+
+/** A drawing as a few outlines, one for each stretch of shapes that look alike: a rack has hundreds. */
+function layersOf(solution: Solution, drawing: Drawing, at: Placing): readonly (Look & { readonly d: string })[] {
+  const roles = new Map(solution.shape.members.map((m) => [m.id, m.role]));
+  const layers: (Look & { d: string; boxes: Extent[] })[] = [];
+  for (const shape of drawing.shapes) {
+    if (shape.hidden) continue;
+    const look = lookOf(shape.of.kind, roles.get(shape.of.id));
+    const box = extentOf(shape);
+    const last = layers.at(-1);
+    // What covers something goes into a layer of its own, or the edges under it would show.
+    const free = last?.boxes.every((b) => box.x1 <= b.x0 || b.x1 <= box.x0 || box.y1 <= b.y0 || b.y1 <= box.y0);
+    if (last && free && last.fill === look.fill && last.stroke === look.stroke) {
+      last.d += outline(shape, at);
+      last.boxes.push(box);
+    } else layers.push({ ...look, d: outline(shape, at), boxes: [box] });
+  }
+  return layers.map(({ d, fill, stroke }) => ({ d, fill, stroke }));
+}
+
+const GAP = 200;
+
+/** How wide a letter of a name is, px. */
+const NAME_LETTER = 7.4;
 
 /** Every piece at one scale, standing on one floor beside a person. */
 function Lineup({ pieces }: { pieces: readonly Shown[] }) {
   const { id, bench } = useProject();
   const { ref, size } = useSize();
   const [person] = bench.records.people;
-  const drawings = pieces.map((p) => ({ ...p, drawing: drawPiece(p.solution, 'front', '') }));
+  const drawings = useMemo(() => pieces.map((p) => ({ ...p, drawing: drawPiece(p.solution, 'front', '') })), [pieces]);
   const tall = Math.max(1000, person ? toMm(person.data.height) : 0, ...drawings.map((d) => d.drawing.height));
-  const wide = drawings.reduce((sum, d) => sum + d.drawing.width + GAP, GAP) + (person ? 700 : 0);
-  const scale = Math.max(0.08, Math.min((size.height - 70) / tall, (size.width - 10) / wide));
+  const wood = drawings.reduce((sum, d) => sum + d.drawing.width + GAP, GAP) + (person ? 700 : 0);
+  // Small enough to see many at once, large enough to tell them apart; what does not fit is scrolled to.
+  const high = (size.height - 70) / tall;
+  const scale = Math.min(high, Math.max(0.7 * high, (size.width - 10) / wood));
+  const slot = (d: (typeof drawings)[number]) => Math.max(d.drawing.width, (d.solution.piece.name.length * NAME_LETTER + 8) / scale);
+  const wide = drawings.reduce((sum, d) => sum + slot(d) + GAP, GAP) + (person ? 700 : 0);
   const foot = size.height - 40;
   let x = GAP;
   return (
@@ -81,35 +137,15 @@ function Lineup({ pieces }: { pieces: readonly Shown[] }) {
         <svg width={Math.max(size.width, wide * scale)} role="group" aria-label="Pieces side by side">
           <line x1={0} x2={Math.max(size.width, wide * scale)} y1={foot} y2={foot} stroke={ink} />
           {drawings.map(({ id: pieceId, drawing, solution }) => {
-            const left = x * scale;
-            x += drawing.width + GAP;
-            const roles = new Map(solution.shape.members.map((m) => [m.id, m.role]));
+            const room = slot({ id: pieceId, drawing, solution });
+            const left = (x + (room - drawing.width) / 2) * scale;
+            x += room + GAP;
+            const at: Placing = { scale, left: left - drawing.left * scale, foot };
             return (
               <Link key={pieceId} to={`/p/${id}/pieces/${pieceId}/divide`} aria-label={`Open ${solution.piece.name}`}>
-                {drawing.shapes.map((s, i) => {
-                  if (s.kind === 'circle' || s.hidden) return null;
-                  const role = roles.get(s.of.id);
-                  const fill =
-                    s.of.kind === 'space'
-                      ? paper
-                      : s.of.kind === 'thing'
-                        ? ghost
-                        : role === 'toe board' || role === 'plinth rail'
-                          ? woodDark
-                          : wood;
-                  return (
-                    <rect
-                      key={i}
-                      x={left + s.x * scale}
-                      y={foot - (s.y + s.height) * scale}
-                      width={s.width * scale}
-                      height={s.height * scale}
-                      fill={fill}
-                      stroke={s.of.kind === 'thing' ? ghostEdge : s.of.kind === 'space' ? 'none' : ink}
-                      strokeWidth={0.8}
-                    />
-                  );
-                })}
+                {layersOf(solution, drawing, at).map(({ d, ...look }, i) => (
+                  <path key={i} d={d} strokeWidth={0.8} {...look} />
+                ))}
                 <text x={left + (drawing.width * scale) / 2} y={foot + 22} textAnchor="middle" fontSize={13} fontWeight={600} fill={ink}>
                   {solution.piece.name}
                 </text>

@@ -127,14 +127,24 @@ function LoadList({ c }: { c: CarriedMember }) {
   );
 }
 
-const HOW = { bearing: 'stands on', housed: 'is housed in', pins: 'lies on pins in', screws: 'hangs on screws alone in' } as const;
+const HOW = {
+  bearing: 'stands on',
+  housed: 'is housed in',
+  pins: 'lies on pins in',
+  screws: 'hangs on screws alone in',
+  slide: 'runs on slides on',
+} as const;
 
 function FloorPath({ c }: { c: CarriedMember }) {
   const { solution, select } = useBench();
   const precision = usePrecision();
   const steps = pathToFloor(solution.carried, c.member.id);
   const name = (id: string) =>
-    id === 'floor' ? 'the floor' : `${solution.shape.members.find((m) => m.id === id)?.role ?? id} ${solution.letters[id] ?? ''}`.trim();
+    id === 'floor'
+      ? 'the floor'
+      : id === 'place'
+        ? 'what is there already'
+        : `${solution.shape.members.find((m) => m.id === id)?.role ?? id} ${solution.letters[id] ?? ''}`.trim();
   return (
     <details style={{ marginTop: 8, fontSize: 13 }}>
       <summary>The way to the floor</summary>

@@ -7,7 +7,7 @@ import { boxOf } from '../../core/piece/index.js';
 import { toMm, fromUnits } from '../../core/length/index.js';
 import { usePrecision } from '../data/project.js';
 import { useBench } from '../bench/bench.js';
-import type { Placing } from '../bench/drawing.js';
+import type { Placing } from '../shared/outline.js';
 import { StateMark } from '../shared/state-mark.js';
 import { Faint } from '../shared/ui.js';
 import { amber, green, line, red, tape, tapePale } from '../theme/tokens.js';
@@ -125,7 +125,8 @@ export function Bends({ at }: { at: Placing }) {
   return (
     <g>
       {loaded.flatMap((c) => {
-        if (!c.bending) return [];
+        // What spans from the rear to the front is seen end on here, and listed beside.
+        if (!c.bending || c.bending.axis === 'deep') return [];
         const { from, length, sag } = c.bending;
         const box = boxOf(c.member);
         const y = toMm(fromUnits((box.y0 + box.y1) / 2));

@@ -3,17 +3,18 @@ import styled from 'styled-components';
 import { Plus, Equal, Magnet } from 'lucide-react';
 import { add, sub } from '../../core/length/index.js';
 import { snapTotal } from '../../core/run/index.js';
-import type { PlacedRun } from '../../core/piece/index.js';
+import type { PlacedRun, PlacedSpace } from '../../core/piece/index.js';
 import type { Solution } from '../../core/solution/index.js';
-import { dividingMemberId } from '../../core/interiors/divide.js';
+import { dividingMemberId } from '../../core/interiors/index.js';
 import { usePrecision } from '../data/project.js';
 import { useBench, useSettledBench } from '../bench/bench.js';
-import { CaseForm } from '../bench/case-form.js';
+import { ShellForm } from '../bench/case-form.js';
 import { MemberForm } from '../bench/member-form.js';
 import { newNodes, newNodesFor } from '../bench/nodes.js';
 import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, Row } from '../shared/ui.js';
 import { line, tape, tapePale } from '../theme/tokens.js';
+import { MakingForm } from '../worksheets/index.js';
 import { NotPlaced } from './not-placed.js';
 import { SpaceForm, SplitButtons, ThingsIn } from './space-form.js';
 
@@ -62,6 +63,14 @@ const Pick = styled.button`
   }
 `;
 
+/** A line that is not wood of its own, such as a reveal. */
+const Still = styled.div`
+  display: flex;
+  justify-content: space-between;
+  font-size: 12px;
+  color: #4a564f;
+`;
+
 const RULE_WORD = { fixed: 'a given size', fit: 'fits contents', share: 'equal share', graded: 'graded', grid: 'on a pitch' } as const;
 
 /** The run that goes with the selection: the divided space the selected one is a part of. */
@@ -69,9 +78,31 @@ function runFor(solution: Solution, spaceId: string, selection: string): PlacedR
   const chosen = solution.shape.spaces.get(selection);
   if (chosen?.space.split) return solution.shape.runs.get(chosen.id) ?? null;
   for (const run of solution.shape.runs.values())
-    if (run.run.lines.some((l) => l.line.kind === 'member' && dividingMemberId(l.line.id, run.axis) === selection)) return run;
+    if ([...run.roles].some(([node, role]) => dividingMemberId(node, role) === selection)) return run;
   const space = solution.shape.spaces.get(spaceId);
   return space?.within ? (solution.shape.runs.get(space.within.owner) ?? null) : null;
+}
+
+const FROM_TO = { up: 'bottom to top', across: 'left to right', deep: 'rear to front' } as const;
+
+/** What the parts and members of a run are called on its worksheet. */
+function wordsFor(run: PlacedRun, owner: PlacedSpace | undefined): { parts: string; one: string; even: string } {
+  switch (owner?.space.split?.making?.kind) {
+    case 'drawers':
+      return { parts: 'drawers', one: 'Drawer', even: 'Made the drawers equal' };
+    case 'boards':
+      return run.axis === 'deep'
+        ? { parts: 'lanes', one: 'Board', even: 'Made the lanes equal' }
+        : { parts: 'compartments', one: 'Board', even: 'Made the compartments equal' };
+    case 'slats':
+      return { parts: 'gaps', one: 'Slat', even: 'Made the gaps equal' };
+    default:
+      return run.axis === 'up'
+        ? { parts: 'spaces', one: 'Shelf', even: 'Made the spaces equal' }
+        : run.axis === 'across'
+          ? { parts: 'bays', one: 'Divider', even: 'Made the bays equal' }
+          : { parts: 'parts', one: 'Partition', even: 'Made the parts equal' };
+  }
 }
 
 function RunTitle({ run }: { run: PlacedRun }) {
@@ -83,20 +114,28 @@ function RunTitle({ run }: { run: PlacedRun }) {
   return (
     <header style={{ marginBottom: 10 }}>
       <h1>
-        {where.charAt(0).toUpperCase() + where.slice(1)}, {run.axis === 'up' ? 'bottom to top' : 'left to right'}
+        {where.charAt(0).toUpperCase() + where.slice(1)}, {FROM_TO[run.axis]}
       </h1>
       <Faint>
-        {gaps} {run.axis === 'up' ? 'spaces' : 'bays'}. Type a size, or say what decides it.
+        {gaps} {wordsFor(run, owner).parts}. Type a size, or say what decides it.
       </Faint>
       {outer ? (
         <div>
           <Button data-quiet onPress={() => select(outer.id)}>
-            Out to {outer.label === 'inside' ? 'the whole case' : outer.label}
+            Out to {outer.label === 'inside' ? 'the whole piece' : outer.label}
           </Button>
         </div>
       ) : null}
     </header>
   );
+}
+
+/** What a space is filled with, after what decides it. */
+function filledWith({ space: { split, cells } }: PlacedSpace): string {
+  if (cells) return ', cells';
+  if (!split) return '';
+  if (split.making) return `, ${{ drawers: 'drawers', boards: 'laid out with boards', slats: 'slats' }[split.making.kind]}`;
+  return `, divided ${{ up: 'by shelves', across: 'by dividers', deep: 'front from rear' }[split.axis]}`;
 }
 
 /** The spaces and members of a run, as they lie: the upright ones from the top down. */
@@ -107,10 +146,21 @@ function RunList() {
   if (!run) return null;
   const lines = run.axis === 'up' ? [...run.run.lines].reverse() : run.run.lines;
   return (
-    <List aria-label={run.axis === 'up' ? 'From the top down' : 'From left to right'}>
+    <List aria-label={{ up: 'From the top down', across: 'From left to right', deep: 'From the rear to the front' }[run.axis]}>
       {lines.map(({ line: l, size }) => {
         if (l.kind === 'member') {
-          const id = dividingMemberId(l.id, run.axis);
+          const role = run.roles.get(l.id);
+          if (role === undefined || role === 'room') {
+            return (
+              <li key={l.id} data-wood="">
+                <Still>
+                  <span>{l.label}</span>
+                  <LengthText value={size.value} precision={precision} />
+                </Still>
+              </li>
+            );
+          }
+          const id = dividingMemberId(l.id, role);
           const on = selection === id;
           return (
             <li key={l.id} data-wood="" {...(on ? { 'data-on': '' } : {})}>
@@ -135,7 +185,7 @@ function RunList() {
                 <br />
                 <Faint>
                   {RULE_WORD[l.rule.kind]}
-                  {space?.space.split ? `, divided ${space.space.split.axis === 'up' ? 'by shelves' : 'by dividers'}` : ''}
+                  {space ? filledWith(space) : ''}
                 </Faint>
               </span>
               <strong>
@@ -181,47 +231,51 @@ export const DivideSheet = memo(function DivideSheet() {
       <>
         <header style={{ marginBottom: 10 }}>
           <h1>The inside</h1>
-          <Faint>One open space so far. Divide it, or press + on a tape.</Faint>
+          <Faint>{root?.space.cells ? 'Filled with cells.' : 'One open space so far. Divide it, fill it, or press + on a tape.'}</Faint>
         </header>
         {root ? (
           <>
             <SplitButtons space={root} />
+            <MakingForm space={root} />
             <ThingsIn space={root} />
           </>
         ) : null}
         <NotPlaced />
-        <CaseForm />
+        <ShellForm />
       </>
     );
   }
-  const up = run.axis === 'up';
+  const owner = settled.shape.spaces.get(run.owner);
+  const words = wordsFor(run, owner);
+  const making = owner?.space.split?.making;
   const target = run.run.lines.some((l) => l.line.id === spaceId)
     ? spaceId
     : (run.run.lines.findLast((l) => l.line.kind === 'gap')?.line.id as string);
-  const members = run.run.lines.filter((l) => l.line.kind === 'member').length;
   const addOne = () => {
     const { member, beyond } = newNodes(piece);
-    commit({ kind: 'add', space: target, member, beyond }, up ? 'Added a shelf' : 'Added a divider');
+    commit({ kind: 'add', space: target, member, beyond }, `Added a ${words.one.toLowerCase()}`);
     select(beyond);
   };
-  const even = () =>
-    commit({ kind: 'even', space: run.owner, members, ...newNodesFor(piece, 0) }, up ? 'Made the spaces equal' : 'Made the bays equal');
+  const even = () => commit({ kind: 'even', space: run.owner, members: run.roles.size, ...newNodesFor(piece, 0) }, words.even);
   return (
     <>
       <RunTitle run={run} />
       <RunList />
       <Row style={{ marginTop: 10 }}>
         <Button data-main onPress={addOne}>
-          <Plus aria-hidden /> {up ? 'Shelf' : 'Divider'}
+          <Plus aria-hidden /> {words.one}
         </Button>
-        <Button onPress={even}>
-          <Equal aria-hidden /> Even
-        </Button>
-        {run.owner === piece.interior.id ? <SnapHeight /> : null}
+        {run.roles.size > 0 ? (
+          <Button onPress={even}>
+            <Equal aria-hidden /> Even
+          </Button>
+        ) : null}
+        {run.owner === piece.interior.id && !making ? <SnapHeight /> : null}
       </Row>
       <div style={{ marginTop: 18 }}>
+        {owner ? <MakingForm space={owner} /> : null}
         <NotPlaced />
-        <CaseForm />
+        <ShellForm />
       </div>
     </>
   );

@@ -2,13 +2,15 @@ import { memo, useState } from 'react';
 import { Columns3, Minus, Plus, Rows3 } from 'lucide-react';
 import { TextField } from 'react-aria-components';
 import { sub } from '../../core/length/index.js';
-import type { PieceEdit, PlacedSpace } from '../../core/piece/index.js';
+import type { PieceEdit, PlacedSpace, Split } from '../../core/piece/index.js';
 import { howMany } from '../../core/things/index.js';
 import { useSettledBench } from '../bench/bench.js';
 import { newNodes } from '../bench/nodes.js';
 import { RuleForm } from '../bench/rule-form.js';
-import { useProject } from '../data/project.js';
-import { Button, Faint, Row, Select, TextInput } from '../shared/ui.js';
+import { usePrecision, useProject } from '../data/project.js';
+import { LengthField } from '../shared/length-field.js';
+import { FillMenu } from '../worksheets/index.js';
+import { Button, Faint, Grid, Row, Select, TextInput } from '../shared/ui.js';
 
 function NameField({ space }: { space: PlacedSpace }) {
   const { commit } = useSettledBench();
@@ -33,11 +35,11 @@ function NameField({ space }: { space: PlacedSpace }) {
 
 /** How many of a thing the space would hold if nothing else stood in it. */
 function RoomFor({ space, thing: id }: { space: PlacedSpace; thing: string }) {
-  const { workshop, piece } = useSettledBench();
+  const { workshop } = useSettledBench();
   const thing = workshop.things.get(id);
   if (!thing) return null;
   const { width, height, depth } = space.clear;
-  const { count } = howMany(thing, { width: width.value, height: height.value, depth: sub(depth.value, piece.shelves.setback) });
+  const { count } = howMany(thing, { width: width.value, height: height.value, depth: sub(depth.value, space.setback) });
   return <Faint>room for {count}</Faint>;
 }
 
@@ -46,7 +48,7 @@ export function ThingsIn({ space }: { space: PlacedSpace }) {
   const { commit } = useSettledBench();
   const { bench } = useProject();
   const [adding, setAdding] = useState<string | null>(null);
-  if (space.space.split) return null;
+  if (space.space.cells || (space.space.split && space.space.split.making?.kind !== 'slats')) return null;
   const name = (id: string) => bench.records.things.find((t) => t.id === id)?.data.name ?? id;
   const set = (thing: string, count: number) => {
     const others = space.space.things.filter((t) => t.thing !== thing);
@@ -99,14 +101,24 @@ export function ThingsIn({ space }: { space: PlacedSpace }) {
   );
 }
 
-/** Divides an open space up or across; opens the run of one that is divided. */
+/** Divides an open space up or across, or fills it; opens the run of one that is divided. */
 export function SplitButtons({ space }: { space: PlacedSpace }) {
   const { commit, piece, select } = useSettledBench();
-  const split = space.space.split;
-  if (split) {
+  const { split, cells } = space.space;
+  const clear = (what: string) => commit({ kind: 'clear', space: space.id }, `Took the ${what} out of ${space.label}`.slice(0, 150));
+  if (cells) {
     return (
       <Row style={{ marginTop: 8 }}>
-        <Button onPress={() => select((split.spaces[0] as { id: string }).id)}>Into its {split.axis === 'up' ? 'shelves' : 'bays'}</Button>
+        <Button onPress={() => clear('cells')}>Take the cells out</Button>
+      </Row>
+    );
+  }
+  if (split) {
+    const making = split.making?.kind;
+    return (
+      <Row style={{ marginTop: 8 }}>
+        <Button onPress={() => select((split.spaces[0] as { id: string }).id)}>Into its {partsOf(split)}</Button>
+        {making ? <Button onPress={() => clear(making)}>Take them out</Button> : null}
       </Row>
     );
   }
@@ -117,14 +129,59 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
     select(first);
   };
   return (
-    <Row style={{ marginTop: 8 }}>
-      <Button onPress={() => divide('up')}>
-        <Rows3 aria-hidden /> Shelf in it
-      </Button>
-      <Button onPress={() => divide('across')}>
-        <Columns3 aria-hidden /> Divider in it
-      </Button>
-    </Row>
+    <>
+      <Row style={{ marginTop: 8 }}>
+        <Button onPress={() => divide('up')}>
+          <Rows3 aria-hidden /> Shelf in it
+        </Button>
+        <Button onPress={() => divide('across')}>
+          <Columns3 aria-hidden /> Divider in it
+        </Button>
+      </Row>
+      <FillMenu space={space} />
+    </>
+  );
+}
+
+function partsOf(split: Split): string {
+  switch (split.making?.kind) {
+    case 'drawers':
+      return 'drawers';
+    case 'boards':
+      return split.axis === 'deep' ? 'lanes' : 'compartments';
+    case 'slats':
+      return 'slats';
+    default:
+      return { up: 'shelves', across: 'bays', deep: 'parts' }[split.axis];
+  }
+}
+
+/** What the tape says of a space once it is built; everything inside follows it. */
+function Measured({ space }: { space: PlacedSpace }) {
+  const { commit } = useSettledBench();
+  const precision = usePrecision();
+  const measured = space.space.measured ?? {};
+  return (
+    <details style={{ marginTop: 8 }} open={space.space.measured !== undefined}>
+      <summary style={{ cursor: 'pointer', fontSize: 13 }}>It is built: what the tape says</summary>
+      <Grid style={{ marginTop: 6 }}>
+        {(['width', 'height', 'depth'] as const).map((reach) => (
+          <LengthField
+            key={reach}
+            label={`${reach.charAt(0).toUpperCase()}${reach.slice(1)} as built`}
+            optional
+            value={measured[reach] ?? null}
+            precision={precision}
+            onCommit={(value) => {
+              const kept = { ...measured };
+              if (value === null) delete kept[reach];
+              else kept[reach] = value;
+              commit({ kind: 'measured', space: space.id, measured: kept }, `Measured ${space.label}`.slice(0, 150));
+            }}
+          />
+        ))}
+      </Grid>
+    </details>
   );
 }
 
@@ -138,6 +195,7 @@ export const SpaceForm = memo(function SpaceForm({ id }: { id: string }) {
       <NameField space={space} />
       <RuleForm space={space} />
       <SplitButtons space={space} />
+      <Measured space={space} />
       <ThingsIn space={space} />
     </div>
   );

@@ -117,6 +117,15 @@ function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxPlace): 
   const ids = drawerIds(part.id);
   const held = making.box.bottom.kind === 'groove' ? 'housed' : 'screws';
   const [x0, x1] = [place.x, add(place.x, place.width.value)];
+  // The bottom spans the shorter way, to the ends of a box that is wider than deep.
+  const bottomJoints = (how: Joint['how']): Joint[] => {
+    if (place.depth.value >= place.width.value) return onSides(ids.bottom, how);
+    const front = making.face === 'front';
+    return [
+      { carried: ids.bottom, carrier: front ? ids.back : ids.inner, how, z: place.z0 },
+      { carried: ids.bottom, carrier: front ? ids.inner : ids.back, how, z: place.z1 },
+    ];
+  };
   const onSides = (carried: string, how: Joint['how']): Joint[] => [
     { carried, carrier: ids.left, how, x: x0 },
     { carried, carrier: ids.right, how, x: x1 },
@@ -137,7 +146,7 @@ function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxPlace): 
     return [{ carried: side, carrier: bank.neighbours.below, how: 'bearing', x }];
   });
   return [
-    ...onSides(ids.bottom, held),
+    ...bottomJoints(held),
     ...onSides(ids.inner, 'screws'),
     ...onSides(ids.back, 'screws'),
     ...(has(ids.front) ? [{ carried: ids.front, carrier: ids.inner, how: 'screws' } as const] : []),

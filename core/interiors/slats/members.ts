@@ -88,24 +88,19 @@ function slatMember(deck: Deck, id: string, node: string, at: Length, label: str
 function slatJoints(deck: Deck, slat: Member, supports: readonly Member[]): Joint[] {
   const { space } = deck;
   if (supports.length === 0) {
-    const { left, right } = space.neighbours;
+    const { left, right, below } = space.neighbours;
+    // With nothing under them slats that lie across go from side to side; those that run to the front lie on what is below.
+    if (!liesAcross(deck)) return [{ carried: slat.id, carrier: below, how: 'bearing' }];
     return [
       { carried: slat.id, carrier: left, how: 'screws', x: space.box.x0 },
       { carried: slat.id, carrier: right, how: 'screws', x: space.box.x1 },
     ];
   }
-  const box = boxOf(slat);
-  const middle = (m: Member) => {
-    const b = boxOf(m);
-    return Math.round((b.x0 + b.x1) / 2) as Length;
-  };
-  // Slats that run to the front lie along their supports' way and are carried where they cross them.
-  return supports.map((s): Joint => ({
-    carried: slat.id,
-    carrier: s.id,
-    how: 'screws',
-    ...(liesAcross(deck) ? { x: middle(s) } : { x: Math.round((box.x0 + box.x1) / 2) as Length }),
-  }));
+  return supports.map((s): Joint => {
+    const b = boxOf(s);
+    const at = liesAcross(deck) ? { x: Math.round((b.x0 + b.x1) / 2) as Length } : { z: Math.round((b.z0 + b.z1) / 2) as Length };
+    return { carried: slat.id, carrier: s.id, how: 'screws', ...at };
+  });
 }
 
 function factsOf({ making, workshop, run }: Deck, count: number): readonly Fact[] {

@@ -1,4 +1,4 @@
-import { Figure, len, say, size } from '../../figure/index.js';
+import { len, say, size, type Figure } from '../../figure/index.js';
 import { ZERO, add, fromUnits, sub, type Length } from '../../length/index.js';
 import { recess } from '../../joints/index.js';
 import type { Divided, Made } from '../../interiors/index.js';

@@ -1,0 +1,79 @@
+import { useState } from 'react';
+import { TextField } from 'react-aria-components';
+import { ZERO, inch, mm } from '../../core/length/index.js';
+import type { InPlace } from '../../core/piece/index.js';
+import { usePrecision, useProject } from '../data/project.js';
+import { LengthField } from '../shared/length-field.js';
+import { FieldLabel, Grid, Section, Select, TextInput, Tick } from '../shared/ui.js';
+import { useSettledBench } from './bench.js';
+import { GridFields, ShelfFields, usePieceFields } from './piece-fields.js';
+
+/** What the place is that is there already, and what is put behind its face frame. */
+export function InPlaceForm({ piece }: { piece: InPlace }) {
+  const { bench } = useProject();
+  const precision = usePrecision();
+  const { commit } = useSettledBench();
+  const { change, length } = usePieceFields();
+  const [place, setPlace] = useState<string | null>(null);
+  const stocks = bench.records.stock.map((s) => ({ id: s.id, label: s.data.name }));
+  const { packing } = piece;
+  const rename = () => {
+    if (place !== null && place.trim() && place.trim() !== piece.place) change({ place: place.trim().slice(0, 80) }, 'Named the place');
+    setPlace(null);
+  };
+  const pack = (on: boolean) => {
+    const usual = precision.unit === 'mm' ? { out: mm(24), wide: mm(80) } : { out: inch(1), wide: inch(3) };
+    const stock = stocks[0]?.id;
+    if (!on) commit({ kind: 'packing', packing: null }, 'Took the packing out');
+    else if (stock) commit({ kind: 'packing', packing: { ...usual, stock } }, 'Packed the slides out');
+  };
+  return (
+    <Section>
+      <h2>What is there already</h2>
+      <Grid>
+        <div style={{ gridColumn: '1 / -1' }}>
+          <TextField value={place ?? piece.place} onChange={setPlace} onBlur={rename} onKeyDown={(e) => e.key === 'Enter' && rename()}>
+            <FieldLabel>It goes into</FieldLabel>
+            <TextInput />
+          </TextField>
+        </div>
+        <LengthField
+          label="Top stands out"
+          optional
+          least={ZERO}
+          value={piece.cover ?? null}
+          precision={precision}
+          onCommit={(cover) => change({ cover: cover ?? ZERO }, 'Changed how far the top stands out')}
+        />
+        <div style={{ gridColumn: '1 / -1' }}>
+          <Tick isSelected={packing !== undefined} onChange={pack}>
+            Slides packed out behind a face frame
+          </Tick>
+        </div>
+        {packing ? (
+          <>
+            {length('Frame stands in', packing.out, (out) => ({ packing: { ...packing, out } }))}
+            {length('Packing wide', packing.wide, (wide) => ({ packing: { ...packing, wide } }))}
+            <Select
+              label="Packing made of"
+              value={packing.stock}
+              choices={stocks}
+              onChange={(stock) => change({ packing: { ...packing, stock } }, 'Changed the packing')}
+            />
+          </>
+        ) : null}
+        <ShelfFields />
+        {(['shelves', 'dividers'] as const).map((use) => (
+          <Select
+            key={use}
+            label={use === 'shelves' ? 'Shelves of' : 'Dividers of'}
+            value={piece.stock[use]}
+            choices={stocks}
+            onChange={(id) => change({ stock: { ...piece.stock, [use]: id } }, `Changed the stock of ${use}`)}
+          />
+        ))}
+        <GridFields />
+      </Grid>
+    </Section>
+  );
+}

@@ -1,0 +1,110 @@
+import { ZERO, inch, mm, type Length } from '../../core/length/index.js';
+import type { Fix, PiecePatch } from '../../core/piece/index.js';
+import type { Rounding } from '../../core/run/index.js';
+import { usePrecision } from '../data/project.js';
+import { LengthField } from '../shared/length-field.js';
+import { Select, Tick, type Choice } from '../shared/ui.js';
+import { useSettledBench } from './bench.js';
+
+const FIXES: readonly Choice<Fix>[] = [
+  { id: 'housed', label: 'Housed' },
+  { id: 'loose', label: 'Loose on pins' },
+  { id: 'butted', label: 'Butted and screwed' },
+];
+/** How fields of the piece itself are changed: at once, or for a length while it is typed. */
+export function usePieceFields() {
+  const { commit, setDraft } = useSettledBench();
+  const precision = usePrecision();
+  const change = (patch: PiecePatch, label: string) => commit({ kind: 'piece', patch }, label);
+  const length = (label: string, value: Length, patch: (value: Length) => PiecePatch, zero = false) => (
+    <LengthField
+      label={label}
+      value={value}
+      precision={precision}
+      {...(zero ? { least: ZERO } : {})}
+      onCommit={(next) => next !== null && change(patch(next), `Changed ${label.toLowerCase()}`)}
+      onDraft={(next) => setDraft(next === null ? null : { kind: 'edit', edit: { kind: 'piece', patch: patch(next) } })}
+    />
+  );
+  return { change, length };
+}
+
+/** How shelves and front edges are made. */
+export function ShelfFields() {
+  const { piece } = useSettledBench();
+  const { unit } = usePrecision();
+  const { change, length } = usePieceFields();
+  const { shelves, edges } = piece;
+  return (
+    <>
+      <Select
+        label="Shelves fixed"
+        value={shelves.fix}
+        choices={FIXES}
+        onChange={(fix) => change({ shelves: { ...shelves, fix } }, 'Fixed the shelves another way')}
+      />
+      {shelves.fix === 'housed'
+        ? length('Housing depth', shelves.housing, (housing) => ({ shelves: { ...shelves, housing } }))
+        : length('Short at each end', shelves.looseEnd, (looseEnd) => ({ shelves: { ...shelves, looseEnd } }), true)}
+      {length('Shelves back from front', shelves.setback, (setback) => ({ shelves: { ...shelves, setback } }), true)}
+      <Select
+        label="Front edges"
+        value={edges.front}
+        choices={[
+          { id: 'eased', label: 'Eased' },
+          { id: 'banded', label: 'Covered' },
+          { id: 'square', label: 'Left square' },
+        ]}
+        onChange={(front) =>
+          change(
+            { edges: { front, banding: front === 'banded' ? edges.banding || (unit === 'mm' ? mm(1) : inch(1 / 32)) : edges.banding } },
+            'Changed the front edges',
+          )
+        }
+      />
+      {edges.front === 'banded' ? length('Edging thick', edges.banding, (banding) => ({ edges: { ...edges, banding } }), true) : null}
+    </>
+  );
+}
+
+/** What is brought to the grid of the shop, and whether the piece is fixed to the wall. */
+export function GridFields() {
+  const { piece, workshop } = useSettledBench();
+  const { change, length } = usePieceFields();
+  const rounding = piece.rounding ?? workshop.settings.rounding;
+  return (
+    <>
+      <Select
+        label="Set to the grid"
+        value={rounding.set}
+        choices={[
+          { id: 'gaps', label: 'The spaces (for spacers)' },
+          { id: 'edges', label: 'The edges (for a tape)' },
+          { id: 'exact', label: 'Nothing: exact' },
+        ]}
+        onChange={(set) => change({ rounding: { ...rounding, set } }, 'Changed what is set to the grid')}
+      />
+      {rounding.set === 'gaps' ? (
+        <Select
+          label="Steps left over go"
+          value={rounding.leftover}
+          choices={[
+            { id: 'last', label: 'to the last spaces' },
+            { id: 'first', label: 'to the first spaces' },
+            { id: 'spread', label: 'spread evenly' },
+          ]}
+          onChange={(leftover: Rounding['leftover']) => change({ rounding: { ...rounding, leftover } }, 'Changed where steps go')}
+        />
+      ) : null}
+      {rounding.set !== 'exact' ? length('Grid', rounding.grid, (grid) => ({ rounding: { ...rounding, grid } })) : null}
+      <div style={{ gridColumn: '1 / -1' }}>
+        <Tick
+          isSelected={piece.fixedToWall}
+          onChange={(fixedToWall) => change({ fixedToWall }, fixedToWall ? 'To be fixed to the wall' : 'Not fixed to the wall')}
+        >
+          Will be fixed to the wall
+        </Tick>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,164 @@
+import { Input, NumberField } from 'react-aria-components';
+import styled from 'styled-components';
+import { Plus, Trash2 } from 'lucide-react';
+import { inch, mm } from '../../core/length/index.js';
+import type { Blocked, Cells, FeatureRow, PlacedSpace } from '../../core/piece/index.js';
+import { usePrecision, useProject } from '../data/project.js';
+import { LengthField } from '../shared/length-field.js';
+import { Button, FieldLabel, Grid, Section, Select, fieldBox } from '../shared/ui.js';
+import { useMakingFields } from './fields.js';
+
+const Count = styled(NumberField)`
+  input {
+    ${fieldBox}
+  }
+`;
+
+function LadderFields({ space, cells }: { space: string; cells: Cells }) {
+  const { change, length, wood } = useMakingFields(space, cells);
+  const { make } = cells;
+  if (make.kind === 'half-lapped') return wood('Boards of', make.stock, (stock) => ({ make: { ...make, stock } }));
+  const { upright, support } = make;
+  return (
+    <>
+      {wood('Uprights of', upright.stock, (stock) => ({ make: { ...make, upright: { ...upright, stock } } }))}
+      {length('Uprights deep', upright.deep, (deep) => ({ make: { ...make, upright: { ...upright, deep } } }))}
+      {wood('Supports of', support.stock, (stock) => ({ make: { ...make, support: { ...support, stock } } }))}
+      {length('Supports long', support.long, (long) => ({ make: { ...make, support: { ...support, long } } }))}
+      {length('Supports wide', support.wide, (wide) => ({ make: { ...make, support: { ...support, wide } } }))}
+      <Count
+        value={support.spares}
+        minValue={0}
+        maxValue={1000}
+        onChange={(spares) =>
+          Number.isFinite(spares) && change({ make: { ...make, support: { ...support, spares } } }, 'Changed the spares')
+        }
+      >
+        <FieldLabel>Spare supports</FieldLabel>
+        <Input />
+      </Count>
+    </>
+  );
+}
+
+/** Rectangles that the cells keep clear of, each from the lower left of the space. */
+function BlockedList({ space, cells }: { space: string; cells: Cells }) {
+  const precision = usePrecision();
+  const { change } = useMakingFields(space, cells);
+  const s = (metric: number, imperial: number) => (precision.unit === 'mm' ? mm(metric) : inch(imperial));
+  const put = (index: number, patch: Partial<Blocked>) =>
+    change({ blocked: cells.blocked.map((b, i) => (i === index ? { ...b, ...patch } : b)) }, 'Changed what is in the way');
+  const fields = [
+    ['From the left', 'x'],
+    ['From the floor', 'y'],
+    ['Wide', 'width'],
+    ['High', 'height'],
+  ] as const;
+  return (
+    <div style={{ gridColumn: '1 / -1' }}>
+      <h3>In the way</h3>
+      {cells.blocked.map((b, i) => (
+        <Grid key={i} style={{ marginBottom: 8 }}>
+          {fields.map(([label, key]) => (
+            <LengthField
+              key={key}
+              label={label}
+              value={b[key]}
+              precision={precision}
+              {...(key === 'x' || key === 'y' ? { least: 0 as typeof b.x } : {})}
+              onCommit={(value) => value !== null && put(i, { [key]: value })}
+            />
+          ))}
+          <Button
+            data-quiet
+            aria-label={`Take ${b.name} away`}
+            onPress={() => change({ blocked: cells.blocked.filter((_, k) => k !== i) }, `Took ${b.name} away`)}
+          >
+            <Trash2 aria-hidden /> {b.name}
+          </Button>
+        </Grid>
+      ))}
+      <Button
+        onPress={() =>
+          change(
+            {
+              blocked: [
+                ...cells.blocked,
+                { name: `Box ${cells.blocked.length + 1}`, x: s(0, 0), y: s(0, 0), width: s(200, 8), height: s(200, 8) },
+              ],
+            },
+            'Something is in the way of the cells',
+          )
+        }
+      >
+        <Plus aria-hidden /> Something in the way
+      </Button>
+    </div>
+  );
+}
+
+/** Rows that are tilted to show what lies in them. */
+function TiltedRows({ space, cells }: { space: string; cells: Cells }) {
+  const precision = usePrecision();
+  const { change } = useMakingFields(space, cells);
+  const put = (index: number, patch: Partial<FeatureRow>) =>
+    change({ features: cells.features.map((f, i) => (i === index ? { ...f, ...patch } : f)) }, 'Changed a tilted row');
+  return (
+    <div style={{ gridColumn: '1 / -1' }}>
+      <h3>Rows tilted for show</h3>
+      {cells.features.map((f, i) => (
+        <Grid key={i} style={{ marginBottom: 8 }}>
+          <Count value={f.row} minValue={1} maxValue={400} onChange={(row) => Number.isFinite(row) && put(i, { row })}>
+            <FieldLabel>Row from below</FieldLabel>
+            <Input />
+          </Count>
+          <Count value={f.tilt} minValue={1} maxValue={45} onChange={(tilt) => Number.isFinite(tilt) && put(i, { tilt })}>
+            <FieldLabel>Degrees from level</FieldLabel>
+            <Input />
+          </Count>
+          <LengthField label="Things long" value={f.long} precision={precision} onCommit={(long) => long !== null && put(i, { long })} />
+          <Button
+            data-quiet
+            aria-label={`Lay row ${f.row} level`}
+            onPress={() => change({ features: cells.features.filter((_, k) => k !== i) }, `Laid row ${f.row} level`)}
+          >
+            <Trash2 aria-hidden /> Level again
+          </Button>
+        </Grid>
+      ))}
+      <Button
+        onPress={() =>
+          change(
+            { features: [...cells.features, { row: 2, tilt: 12, long: precision.unit === 'mm' ? mm(400) : inch(16) }] },
+            'Tilted a row',
+          )
+        }
+      >
+        <Plus aria-hidden /> Tilt a row
+      </Button>
+    </div>
+  );
+}
+
+/** What the cells of a space are for, and how they are made. */
+export function CellsForm({ space, cells }: { space: PlacedSpace; cells: Cells }) {
+  const { bench } = useProject();
+  const { change, length } = useMakingFields(space.id, cells);
+  return (
+    <Section>
+      <h2>How the cells are made</h2>
+      <Grid>
+        <Select
+          label="Each holds one"
+          value={cells.thing}
+          choices={bench.records.things.map((t) => ({ id: t.id, label: t.data.name }))}
+          onChange={(thing) => change({ thing }, 'Changed what the cells hold')}
+        />
+        {length('Free round it', cells.free, (free) => ({ free }), true)}
+        <LadderFields space={space.id} cells={cells} />
+        <BlockedList space={space.id} cells={cells} />
+        <TiltedRows space={space.id} cells={cells} />
+      </Grid>
+    </Section>
+  );
+}

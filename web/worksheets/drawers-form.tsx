@@ -1,0 +1,261 @@
+import { longestSlide, freeDepth } from '../../core/interiors/drawers/index.js';
+import { drawerStock } from '../../core/interiors/drawers/sizes.js';
+import { ZERO, formatLength, mm, inch, type LengthUnit } from '../../core/length/index.js';
+import type { BoxBottom, Drawers, Front, PlacedSpace, Runner } from '../../core/piece/index.js';
+import { useSettledBench } from '../bench/bench.js';
+import { usePrecision, useProject } from '../data/project.js';
+import { Faint, Grid, Section, Select, type Choice } from '../shared/ui.js';
+import { useMakingFields } from './fields.js';
+
+const FRONTS: readonly Choice<Front['kind']>[] = [
+  { id: 'inset', label: 'Inset, a reveal all round' },
+  { id: 'overlay', label: 'In front, covering the case' },
+  { id: 'lipped', label: 'Lipped over its opening' },
+  { id: 'none', label: 'None, the box is seen' },
+];
+const RUNNERS: readonly Choice<Runner['kind']>[] = [
+  { id: 'slide', label: 'Bought slides' },
+  { id: 'wooden', label: 'Wooden runners' },
+  { id: 'plain', label: 'Its opening alone' },
+];
+const BOTTOMS: readonly Choice<BoxBottom['kind']>[] = [
+  { id: 'groove', label: 'In grooves' },
+  { id: 'rebate', label: 'In rebates, from below' },
+  { id: 'applied', label: 'Under the box' },
+  { id: 'tray', label: 'A tray: base with strips round it' },
+];
+const JOINS: readonly Choice<Drawers['box']['join']>[] = [
+  { id: 'pocket', label: 'Pocket screws, holes outside' },
+  { id: 'nailed', label: 'Nails and glue, along the plies' },
+  { id: 'screwed', label: 'Screws, at half the thickness' },
+];
+
+/** A front of another kind, with usual sizes. */
+export function frontOf(kind: Front['kind'], unit: LengthUnit): Front {
+  const s = (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
+  const gap = s(3, 1 / 8);
+  switch (kind) {
+    case 'inset':
+      return { kind, between: gap, below: gap, above: gap, sides: s(2, 1 / 16), setback: ZERO };
+    case 'overlay': {
+      const over = s(8, 3 / 8);
+      return { kind, between: gap, over: { left: over, right: over, below: over, above: over } };
+    }
+    case 'lipped':
+      return { kind, lip: s(9, 3 / 8), between: s(27, 1 + 1 / 8) };
+    case 'none':
+      return { kind, between: gap, below: gap, above: gap };
+  }
+}
+
+function bottomOf(kind: BoxBottom['kind'], unit: LengthUnit): BoxBottom {
+  const s = (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
+  switch (kind) {
+    case 'groove':
+      return { kind, depth: s(6, 1 / 4), up: s(10, 3 / 8), slack: s(1, 1 / 32) };
+    case 'rebate':
+      return { kind, depth: s(6, 1 / 4), slack: s(1, 1 / 32) };
+    case 'applied':
+      return { kind };
+    case 'tray':
+      return { kind, strip: s(40, 1.5) };
+  }
+}
+
+function FrontFields({ bank, making }: { bank: string; making: Drawers }) {
+  const { unit } = usePrecision();
+  const { change, length } = useMakingFields(bank, making);
+  const { front } = making;
+  return (
+    <>
+      <div style={{ gridColumn: '1 / -1' }}>
+        <Select
+          label="Fronts"
+          value={front.kind}
+          choices={FRONTS}
+          onChange={(kind) =>
+            change({ front: frontOf(kind, unit), ...(kind === 'overlay' ? roomUnder(making, unit) : {}) }, 'Changed the fronts')
+          }
+        />
+      </div>
+      {length('Between two', front.between, (between) => ({ front: { ...front, between } }), true)}
+      {front.kind === 'inset' || front.kind === 'none' ? (
+        <>
+          {length('Below the lowest', front.below, (below) => ({ front: { ...front, below } }), true)}
+          {length('Above the highest', front.above, (above) => ({ front: { ...front, above } }), true)}
+        </>
+      ) : null}
+      {front.kind === 'inset' ? (
+        <>
+          {length('Free at a side', front.sides, (sides) => ({ front: { ...front, sides } }), true)}
+          {length('Set back', front.setback, (setback) => ({ front: { ...front, setback } }), true)}
+        </>
+      ) : null}
+      {front.kind === 'lipped' ? length('Lip', front.lip, (lip) => ({ front: { ...front, lip } })) : null}
+      {front.kind === 'overlay'
+        ? (['left', 'right', 'below', 'above'] as const).map((side) => (
+            <div key={side}>
+              {length(
+                `Over ${side === 'left' || side === 'right' ? `the ${side}` : `what is ${side}`}`,
+                front.over[side],
+                (value) => ({ front: { ...front, over: { ...front.over, [side]: value } } }),
+                true,
+              )}
+            </div>
+          ))
+        : null}
+      {front.kind === 'none' ? null : length('Fronts cut over by', making.oversize, (oversize) => ({ oversize }), true)}
+    </>
+  );
+}
+
+/** Boxes far enough in from fronts that reach over what is below and above. */
+function roomUnder(making: Drawers, unit: LengthUnit): Partial<Drawers> {
+  const front = frontOf('overlay', unit);
+  if (front.kind !== 'overlay') return {};
+  const rise = Math.max(making.rise, front.over.below) as typeof making.rise;
+  return { rise, less: Math.max(making.less, rise + front.over.above) as typeof making.less };
+}
+
+function RunnerFields({ bank, making }: { bank: PlacedSpace; making: Drawers }) {
+  const { workshop } = useSettledBench();
+  const { bench } = useProject();
+  const precision = usePrecision();
+  const { change, length, wood } = useMakingFields(bank.id, making);
+  const { runner } = making;
+  const stock = drawerStock(making, workshop);
+  const slides = bench.records.slides;
+  const s = (metric: number, imperial: number) => (precision.unit === 'mm' ? mm(metric) : inch(imperial));
+  const other = (kind: Runner['kind']) => {
+    const [first] = slides;
+    const free = freeDepth(making, stock, bank.clear.depth).value;
+    if (kind === 'slide' && first) {
+      change(
+        { runner: { kind, slide: first.id, length: longestSlide(first.data, free) ?? (first.data.lengths[0] as typeof free) } },
+        'Put the drawers on slides',
+      );
+    } else if (kind === 'wooden')
+      change({ runner: { kind, side: s(2, 1 / 16), stock: making.stock.box, wide: s(30, 1.25) } }, 'Put the drawers on wooden runners');
+    else if (kind === 'plain') change({ runner: { kind, side: s(2, 1 / 16) } }, 'Let the drawers run in their opening');
+  };
+  return (
+    <>
+      <div style={{ gridColumn: '1 / -1' }}>
+        <Select
+          label="They run on"
+          value={runner.kind}
+          choices={RUNNERS.filter((r) => r.id !== 'slide' || slides.length > 0)}
+          onChange={other}
+        />
+        {slides.length === 0 ? <Faint>Slides are kept in the stockroom; there are none yet.</Faint> : null}
+      </div>
+      {runner.kind === 'slide' ? (
+        <>
+          <Select
+            label="Slide"
+            value={runner.slide}
+            choices={slides.map((r) => ({ id: r.id, label: r.data.name }))}
+            onChange={(slide) => change({ runner: { ...runner, slide } }, 'Changed the slide')}
+          />
+          <Select
+            label="Slide length"
+            value={`${runner.length}`}
+            choices={[...new Set([...(stock.slide?.lengths ?? []), runner.length])]
+              .sort((a, b) => a - b)
+              .map((l) => ({ id: `${l}`, label: formatLength(l, precision) }))}
+            onChange={(l) => change({ runner: { ...runner, length: Number(l) as typeof runner.length } }, 'Changed the slide length')}
+          />
+        </>
+      ) : (
+        length('Free beside the box', runner.side, (side) => ({ runner: { ...runner, side } }), true)
+      )}
+      {runner.kind === 'wooden' ? (
+        <>
+          {wood('Runners of', runner.stock, (id) => ({ runner: { ...runner, stock: id } }))}
+          {length('Runner wide', runner.wide, (wide) => ({ runner: { ...runner, wide } }))}
+        </>
+      ) : null}
+      {length('Free behind', making.behind, (behind) => ({ behind }), true)}
+      {length('Box lower by', making.less, (less) => ({ less }), true)}
+      {length('Box stands up', making.rise, (rise) => ({ rise }), true)}
+      <Select
+        label="Lines set out from"
+        value={making.linesFrom}
+        choices={[
+          { id: 'bottom', label: 'the bottom, on spacers' },
+          { id: 'top', label: 'the top, floor uneven' },
+        ]}
+        onChange={(linesFrom) => change({ linesFrom }, 'Changed where the lines start')}
+      />
+    </>
+  );
+}
+
+function BoxFields({ bank, making }: { bank: string; making: Drawers }) {
+  const { unit } = usePrecision();
+  const { change, length, wood } = useMakingFields(bank, making);
+  const { box } = making;
+  const { bottom } = box;
+  return (
+    <>
+      <Select
+        label="Box joined with"
+        value={box.join}
+        choices={JOINS}
+        onChange={(join) => change({ box: { ...box, join } }, 'Joined the boxes another way')}
+      />
+      <Select
+        label="Which way round"
+        value={box.order}
+        choices={[
+          { id: 'ends-between', label: 'Front and back between sides' },
+          { id: 'sides-between', label: 'Sides between front and back' },
+        ]}
+        onChange={(order) => change({ box: { ...box, order } }, 'Turned the corners of the boxes round')}
+      />
+      <Select
+        label="Bottom"
+        value={bottom.kind}
+        choices={BOTTOMS}
+        onChange={(kind) => change({ box: { ...box, bottom: bottomOf(kind, unit) } }, 'Held the bottoms another way')}
+      />
+      {bottom.kind === 'groove' || bottom.kind === 'rebate' ? (
+        <>
+          {length(bottom.kind === 'groove' ? 'Groove deep' : 'Rebate wide', bottom.depth, (depth) => ({
+            box: { ...box, bottom: { ...bottom, depth } },
+          }))}
+          {length('Cut small by', bottom.slack, (slack) => ({ box: { ...box, bottom: { ...bottom, slack } } }), true)}
+        </>
+      ) : null}
+      {bottom.kind === 'groove' ? length('Groove up', bottom.up, (up) => ({ box: { ...box, bottom: { ...bottom, up } } })) : null}
+      {bottom.kind === 'tray' ? length('Strips high', bottom.strip, (strip) => ({ box: { ...box, bottom: { ...bottom, strip } } })) : null}
+      {wood('Box of', making.stock.box, (id) => ({ stock: { ...making.stock, box: id } }))}
+      {wood('Bottom of', making.stock.bottom, (id) => ({ stock: { ...making.stock, bottom: id } }))}
+      {making.front.kind === 'none' ? null : wood('Fronts of', making.stock.front, (id) => ({ stock: { ...making.stock, front: id } }))}
+    </>
+  );
+}
+
+/** How a bank of drawers is made: fronts, what they run on, and the box. */
+export function DrawersForm({ bank, making }: { bank: PlacedSpace; making: Drawers }) {
+  const { change } = useMakingFields(bank.id, making);
+  return (
+    <Section>
+      <h2>How the drawers are made</h2>
+      <Grid>
+        <FrontFields bank={bank.id} making={making} />
+        <RunnerFields bank={bank} making={making} />
+        <BoxFields bank={bank.id} making={making} />
+        <Select
+          label="They pull out to"
+          value={making.face}
+          choices={[
+            { id: 'front', label: 'the front' },
+            { id: 'rear', label: 'the rear' },
+          ]}
+          onChange={(face) => change({ face }, 'Turned the drawers round')}
+        />
+      </Grid>
+    </Section>
+  );
+}

@@ -1,0 +1,135 @@
+import { useState } from 'react';
+import { Input, NumberField, TextField } from 'react-aria-components';
+import styled from 'styled-components';
+import { slatCounts, slatOverall, slatWidth } from '../../core/interiors/slats/index.js';
+import { inch, mm, type Length } from '../../core/length/index.js';
+import type { PlacedSpace, Slats } from '../../core/piece/index.js';
+import { useSettledBench } from '../bench/bench.js';
+import { newNodesFor } from '../bench/nodes.js';
+import { usePrecision } from '../data/project.js';
+import { LengthField } from '../shared/length-field.js';
+import { LengthText } from '../shared/length-text.js';
+import { Button, FieldLabel, Grid, Section, Select, TextInput, Tick, fieldBox } from '../shared/ui.js';
+import { useMakingFields } from './fields.js';
+
+const Count = styled(NumberField)`
+  input {
+    ${fieldBox}
+  }
+`;
+
+/** The inverse questions: which counts come near a wanted gap, and how long a deck is with a spacer of it. */
+function WantedGap({ space, making }: { space: PlacedSpace; making: Slats }) {
+  const { settled, commit, piece } = useSettledBench();
+  const precision = usePrecision();
+  const [gap, setGap] = useState<Length | null>(null);
+  const run = settled.shape.runs.get(space.id);
+  if (!run || making.ends !== 'flush') return null;
+  const overall = run.run.total.value;
+  const now = run.run.lines.filter((l) => l.line.kind === 'member').length;
+  const use = (count: number) =>
+    commit({ kind: 'even', space: space.id, members: count - 2, ...newNodesFor(piece, count) }, `Made ${count} slats with equal gaps`);
+  return (
+    <details style={{ marginTop: 8 }}>
+      <summary style={{ cursor: 'pointer', fontSize: 13 }}>Start from a gap, or from a spacer</summary>
+      <LengthField label="Wanted gap" optional value={gap} precision={precision} onCommit={setGap} />
+      {gap === null ? null : (
+        <div style={{ fontSize: 13, marginTop: 6 }}>
+          {slatCounts({ width: making.wide, gap, overall }).map((n) => (
+            <p key={n.count}>
+              <strong>{n.count} slats</strong> leave gaps of <LengthText value={n.gap} precision={precision} />; with just that spacer{' '}
+              <LengthText value={Math.abs(n.left) as Length} precision={precision} /> {n.left < 0 ? 'too much' : 'left over'}.{' '}
+              {n.count > 2 ? <Button onPress={() => use(n.count)}>Use {n.count}</Button> : null}
+            </p>
+          ))}
+          <p>
+            {now} slats with it are <LengthText value={slatOverall({ count: now, width: making.wide, gap })} precision={precision} /> in
+            all; to fill this one each would be <LengthText value={slatWidth({ count: now, gap, overall })} precision={precision} /> wide.
+          </p>
+        </div>
+      )}
+    </details>
+  );
+}
+
+function DealFields({ space, making }: { space: PlacedSpace; making: Slats }) {
+  const { unit } = usePrecision();
+  const { commit } = useSettledBench();
+  const { change, length } = useMakingFields(space.id, making);
+  const { deal } = making;
+  const [pattern, setPattern] = useState<string | null>(null);
+  const set = () => {
+    if (deal && pattern !== null && /^[fs]{1,40}$/.test(pattern)) change({ deal: { ...deal, pattern } }, 'Dealt the slats another way');
+    setPattern(null);
+  };
+  const usual = { pattern: 'fs', stroke: unit === 'mm' ? mm(400) : inch(16), shorter: unit === 'mm' ? mm(20) : inch(3 / 4) };
+  const fixed = () => {
+    const all = { ...making };
+    delete all.deal;
+    commit({ kind: 'making', space: space.id, making: all }, 'All slats fixed');
+  };
+  return (
+    <>
+      <div style={{ gridColumn: '1 / -1' }}>
+        <Tick isSelected={deal !== undefined} onChange={(on) => (on ? change({ deal: usual }, 'Dealt the slats to two bodies') : fixed())}>
+          Some slats slide out
+        </Tick>
+      </div>
+      {deal ? (
+        <>
+          <TextField value={pattern ?? deal.pattern} onChange={setPattern} onBlur={set} onKeyDown={(e) => e.key === 'Enter' && set()}>
+            <FieldLabel>Pattern, f fixed, s slides</FieldLabel>
+            <TextInput />
+          </TextField>
+          {length('They come out', deal.stroke, (stroke) => ({ deal: { ...deal, stroke } }))}
+          {length('Sliding ones shorter', deal.shorter, (shorter) => ({ deal: { ...deal, shorter } }), true)}
+        </>
+      ) : null}
+    </>
+  );
+}
+
+/** How a deck of slats is made. */
+export function SlatsForm({ space, making }: { space: PlacedSpace; making: Slats }) {
+  const { change, length, wood } = useMakingFields(space.id, making);
+  const { supports } = making;
+  return (
+    <Section>
+      <h2>How the slats are made</h2>
+      <Grid>
+        {wood('Slats of', making.stock, (stock) => ({ stock }))}
+        {length('Slats wide', making.wide, (wide) => ({ wide }))}
+        <Count
+          value={supports.count}
+          minValue={0}
+          maxValue={20}
+          onChange={(count) => Number.isFinite(count) && change({ supports: { ...supports, count } }, 'Changed how many supports')}
+        >
+          <FieldLabel>Supports under them</FieldLabel>
+          <Input />
+        </Count>
+        {supports.count > 0 ? (
+          <>
+            {wood('Supports of', supports.stock, (stock) => ({ supports: { ...supports, stock } }))}
+            {length('Supports high', supports.wide, (wide) => ({ supports: { ...supports, wide } }))}
+            {length('In from the ends', supports.inset, (inset) => ({ supports: { ...supports, inset } }), true)}
+            {length('Cut over, to trim', supports.trim, (trim) => ({ supports: { ...supports, trim } }), true)}
+          </>
+        ) : null}
+        <div style={{ gridColumn: '1 / -1' }}>
+          <Select
+            label="At both ends"
+            value={making.ends}
+            choices={[
+              { id: 'flush', label: 'A slat, flush' },
+              { id: 'half-gap', label: 'A gap' },
+            ]}
+            onChange={(ends) => change({ ends }, 'Changed how the deck ends')}
+          />
+        </div>
+        <DealFields space={space} making={making} />
+      </Grid>
+      <WantedGap space={space} making={making} />
+    </Section>
+  );
+}
