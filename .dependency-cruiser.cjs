@@ -7,7 +7,7 @@ const ranks = [
   ['piece', 'joints', 'interiors', 'shells'],
   ['carry', 'parts'],
   ['checks'],
-  ['solution'],
+  ['solution', 'proposal'],
   ['drawing', 'formats'],
 ];
 

@@ -75,7 +75,7 @@ function widths(space: PlacedSpace, blocks: readonly Block[]): Check[] {
 function depths(space: PlacedSpace, blocks: readonly Block[]): Check[] {
   const clear = sub(space.clear.depth.value, space.setback);
   return blocks.flatMap((block): Check[] =>
-    block.depth <= clear
+    block.depth <= add(clear, block.thing.mayStandOut ?? (0 as Length))
       ? []
       : [
           {

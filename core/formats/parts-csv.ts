@@ -1,4 +1,5 @@
 import { exactText, formatLength, toMm, type Precision } from '../length/index.js';
+import { PIN } from '../joints/index.js';
 import { rowsOf, type Part, type PartRow } from '../parts/index.js';
 import type { Feature } from '../piece/index.js';
 
@@ -35,6 +36,12 @@ export function edgesText(part: Part): string {
     .join('; ');
 }
 
+/** What the holes of a part are for, by how they are drilled. */
+export function holesText(feature: Extract<Feature, { kind: 'hole' }>, part: Part): string {
+  if (feature.depth >= part.thickness.value) return 'screw holes';
+  return feature.diameter > PIN.diameter ? 'pocket holes' : 'pin holes';
+}
+
 /** One line of machining: what, how wide, how deep, and where from the start of the part. */
 export function machiningText(feature: Feature, precision: Precision): string {
   const write = (l: Parameters<typeof formatLength>[0]) => formatLength(l, precision);
@@ -44,6 +51,10 @@ export function machiningText(feature: Feature, precision: Precision): string {
   const { u0, u1, v0, v1 } = feature.region;
   const along = u1 - u0 >= v1 - v0;
   const [width, from] = along ? [v1 - v0, v0] : [u1 - u0, u0];
+  if (feature.kind === 'notch') {
+    const long = (along ? u1 - u0 : v1 - v0) as typeof u0;
+    return `notch ${write(width as typeof u0)} wide, ${write(long)} long, right through, ${write(from)} from the ${along ? 'edge' : 'end'}`;
+  }
   return `${feature.kind} ${write(width as typeof u0)} wide, ${write(feature.depth)} deep, ${write(from)} from the ${along ? 'edge' : 'end'}`;
 }
 

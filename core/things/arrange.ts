@@ -23,10 +23,15 @@ export interface Block {
   readonly depth: Length;
 }
 
+/** The depth that a thing may take up: what is clear, and what it may stand out over that. */
+function depthFor(thing: Thing, clear: Clear): number {
+  return clear.depth + (thing.mayStandOut ?? ZERO);
+}
+
 /** How many of a thing go into a clear space in one way of putting it down: its clearance is kept above the top layer. */
 function capacity(thing: Thing, stance: Stance, clear: Clear): number {
   const columns = Math.floor(clear.width / stance.width);
-  const rows = Math.floor(clear.depth / stance.depth);
+  const rows = Math.floor(depthFor(thing, clear) / stance.depth);
   const layers = Math.min(thing.stack, Math.floor((clear.height - thing.clearance) / stance.height));
   return Math.max(0, columns) * Math.max(0, rows) * Math.max(0, layers);
 }
@@ -69,7 +74,7 @@ function block(thingId: string, thing: Thing, count: number, stance: Stance, row
  */
 export function blockIn(thingId: string, thing: Thing, count: number, clear: Clear): Block {
   const blocks = stancesOf(thing).flatMap((stance) => {
-    const rows = Math.floor(clear.depth / stance.depth);
+    const rows = Math.floor(depthFor(thing, clear) / stance.depth);
     const layers = Math.min(thing.stack, Math.floor((clear.height - thing.clearance) / stance.height));
     return rows < 1 || layers < 1 ? [] : [block(thingId, thing, count, stance, rows, layers)];
   });

@@ -22,6 +22,12 @@ export const ThingSchema = Type.Object(
     wayUp: Type.Union([Type.Literal('upright'), Type.Literal('lying'), Type.Literal('any')]),
     /** How many may stand on each other. */
     stack: Type.Integer({ minimum: 1, maximum: 100 }),
+    /** Used often, so wanted within easy reach. */
+    often: Type.Optional(Type.Boolean()),
+    /** Wanted on one shelf with all that bear the same word. */
+    together: Type.Optional(NameSchema),
+    /** How far it may stand out over the front of a shelf. */
+    mayStandOut: Type.Optional(DistanceSchema),
   },
   closed,
 );

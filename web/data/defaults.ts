@@ -1,5 +1,5 @@
 import { DEFAULT_STEP, ZERO, inch, mm, type LengthUnit } from '../../core/length/index.js';
-import type { Piece } from '../../core/piece/index.js';
+import type { InPlace, PanelCase } from '../../core/piece/index.js';
 import type { Settings } from '../../core/project/index.js';
 import type { Stock } from '../../core/stock/index.js';
 import type { Opening } from '../../core/survey/index.js';
@@ -86,7 +86,7 @@ export function newCase(
   unit: LengthUnit,
   stock: string,
   from: { readonly kind: 'opening'; readonly id: string } | { readonly kind: 'contents' } | { readonly kind: 'sizes' },
-): Piece {
+): PanelCase {
   const s = pick(unit);
   const given = (size: ReturnType<typeof mm>) => ({ from: 'given' as const, size, of: 'overall' as const });
   const overall =
@@ -108,6 +108,33 @@ export function newCase(
     dividers: { fix: 'butted', housing: s(6, 1 / 4) },
     edges: { front: 'eased', banding: ZERO },
     fixedToWall: false,
+    interior: { id: 'inside', rule: { kind: 'share', weight: 1 }, things: [] },
+  };
+}
+
+/** What is built into a place that is there already, with usual sizes of a cabinet, a drawer, a wall or a ledge. */
+export function newInPlace(unit: LengthUnit, stock: string, kind: 'drawers' | 'rack' | 'lanes' | 'slats' | 'pigeon-holes'): InPlace {
+  const s = pick(unit);
+  const given = (size: ReturnType<typeof mm>) => ({ from: 'given' as const, size, of: 'overall' as const });
+  const sizes = {
+    drawers: { place: 'A cabinet', width: s(560, 22), height: s(500, 20), depth: s(520, 20) },
+    rack: { place: 'A wall', width: s(1200, 48), height: s(1400, 56), depth: s(300, 12) },
+    'pigeon-holes': { place: 'A cabinet', width: s(800, 32), height: s(600, 24), depth: s(250, 10) },
+    lanes: { place: 'A drawer', width: s(500, 20), height: s(90, 3.5), depth: s(400, 16) },
+    slats: { place: 'A ledge', width: s(900, 36), height: s(200, 8), depth: s(600, 24) },
+  }[kind];
+  return {
+    name: 'New piece',
+    shell: 'in-place',
+    place: sizes.place,
+    width: given(sizes.width),
+    height: given(sizes.height),
+    depth: given(sizes.depth),
+    stock: { shelves: stock, dividers: stock },
+    shelves: { fix: 'loose', housing: s(6, 1 / 4), looseEnd: s(1, 1 / 32), setback: ZERO },
+    dividers: { fix: 'butted', housing: s(6, 1 / 4) },
+    edges: { front: 'eased', banding: ZERO },
+    fixedToWall: true,
     interior: { id: 'inside', rule: { kind: 'share', weight: 1 }, things: [] },
   };
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Input, NumberField, TextField } from 'react-aria-components';
 import styled from 'styled-components';
+import { USUAL_KERF } from '../../core/joints/index.js';
 import type { Settings } from '../../core/project/index.js';
 import { NAMED_LIMITS } from '../../core/carry/index.js';
 import { usePrecision, useProject } from '../data/project.js';
@@ -98,6 +99,12 @@ export function ProjectSettings() {
         <Section>
           <h2>Setting out</h2>
           <Grid $columns={2}>
+            <LengthField
+              label="The saw blade takes away"
+              value={settings.kerf ?? USUAL_KERF}
+              precision={precision}
+              onCommit={(kerf) => kerf !== null && save({ kerf })}
+            />
             <Select
               label="Set to the grid"
               value={rounding.set}

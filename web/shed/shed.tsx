@@ -1,13 +1,12 @@
-import { useMemo, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
 import styled from 'styled-components';
-import { Download, Plus, Trash2 } from 'lucide-react';
+import { Download, Trash2 } from 'lucide-react';
 import { drawPiece, type Drawing, type PlainShape } from '../../core/drawing/index.js';
 import { toMm } from '../../core/length/index.js';
 import type { Role } from '../../core/piece/index.js';
 import { solve, type Solution } from '../../core/solution/index.js';
 import { api } from '../data/api.js';
-import { newCase, newId, newOpening, newStock } from '../data/defaults.js';
 import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { Person, useSize } from '../bench/drawing.js';
@@ -16,7 +15,8 @@ import { download, fileName } from '../shared/download.js';
 import { outline, type Placing } from '../shared/outline.js';
 import { LengthText } from '../shared/length-text.js';
 import { StateMark } from '../shared/state-mark.js';
-import { Button, Faint, Fault, Page, Row } from '../shared/ui.js';
+import { KindCards, StartButtons } from './start.js';
+import { Button, Faint, Page, Row } from '../shared/ui.js';
 import { ghost, ghostEdge, ink, inkSoft, line, paper, wood, woodDark } from '../theme/tokens.js';
 
 const Floor = styled.div`
@@ -200,60 +200,6 @@ function PieceCard({ piece }: { piece: Shown }) {
   );
 }
 
-/** Starts a piece, with what it needs to stand on: a sheet in the stockroom, an opening where it comes from one. */
-export function useStart() {
-  const { id, bench, saver } = useProject();
-  const navigate = useNavigate();
-  const [problem, setProblem] = useState<string | null>(null);
-  const start = async (from: 'opening' | 'contents' | 'sizes') => {
-    const { unit } = bench.project.settings;
-    try {
-      let stock = bench.records.stock[0]?.id;
-      if (!stock) {
-        stock = 'first-sheet';
-        await saver.create('stock', stock, newStock(unit), 'Put a first sheet into the stockroom');
-      }
-      const opening = newId(
-        'opening',
-        bench.records.openings.map((o) => o.id),
-      );
-      if (from === 'opening') await saver.create('openings', opening, newOpening(unit), 'Added an opening');
-      const piece = newId(
-        'case',
-        bench.records.pieces.map((p) => p.id),
-      );
-      const origin = from === 'opening' ? ({ kind: 'opening', id: opening } as const) : ({ kind: from } as const);
-      await saver.create('pieces', piece, newCase(unit, stock, origin), 'Started a case');
-      void navigate(`/p/${id}/pieces/${piece}/${from === 'opening' ? 'measure' : 'divide'}`);
-    } catch (error) {
-      setProblem((error as Error).message);
-    }
-  };
-  return { start, problem };
-}
-
-function StartButtons() {
-  const { id } = useProject();
-  const { start, problem } = useStart();
-  return (
-    <>
-      <Row>
-        <Button data-main onPress={() => void start('opening')}>
-          <Plus aria-hidden /> From an opening
-        </Button>
-        <Button onPress={() => void start('contents')}>
-          <Plus aria-hidden /> From things it must hold
-        </Button>
-        <Button onPress={() => void start('sizes')}>
-          <Plus aria-hidden /> From sizes I give
-        </Button>
-        <Link to={`/p/${id}/things`}>List the things first</Link>
-      </Row>
-      {problem ? <Fault role="alert">{problem}</Fault> : null}
-    </>
-  );
-}
-
 /** The shed: every piece of a project at one scale, with its state. */
 export function Shed() {
   const { id, bench, saver } = useProject();
@@ -286,6 +232,7 @@ export function Shed() {
         )}
         <h2 style={{ margin: '14px 0 8px' }}>Start a new piece</h2>
         <StartButtons />
+        <KindCards />
         {pieces.length > 0 ? (
           <>
             <h2 style={{ margin: '20px 0 8px' }}>Pieces</h2>

@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 import { Download, Printer } from 'lucide-react';
-import { edgesText, machiningText, partsCsv } from '../../core/formats/parts-csv.js';
+import { edgesText, holesText, machiningText, partsCsv } from '../../core/formats/parts-csv.js';
 import { exactText, formatLength, toMm, type Length } from '../../core/length/index.js';
 import { rowsOf, type Part, type PartRow } from '../../core/parts/index.js';
 import { massOf } from '../../core/carry/index.js';
@@ -30,6 +30,30 @@ export function lettersText(parts: readonly Part[]): string {
 
 function LettersCell({ row }: { row: PartRow }) {
   return <strong style={{ fontSize: 15 }}>{lettersText(row.parts)}</strong>;
+}
+
+/** What is bought for it besides wood, equal things counted together. */
+function BoughtList() {
+  const { solution } = useBench();
+  const precision = usePrecision();
+  const counts = new Map<string, { text: string; count: number }>();
+  for (const { what, length, count, each } of solution.shape.bought) {
+    const text = `${what}${length === undefined ? '' : `, ${formatLength(length, precision)} ${precision.unit}`}${each === 'pair' ? ', pairs' : ''}`;
+    counts.set(text, { text, count: (counts.get(text)?.count ?? 0) + count });
+  }
+  if (counts.size === 0) return null;
+  return (
+    <section aria-label="To buy" style={{ marginTop: 14 }}>
+      <h3>To buy besides wood</h3>
+      <ul>
+        {[...counts.values()].map(({ text, count }) => (
+          <li key={text}>
+            <strong>{count}</strong> {text}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
 }
 
 /** The parts list: equal parts on one line, with cutting sizes and machining; also the clean print. */
@@ -81,7 +105,13 @@ export function PartsStage() {
             const on = row.parts.some((p) => p.id === selection);
             const machining = [
               ...new Set(
-                part.features.map((f) => (f.kind === 'hole' ? 'pin holes' : `${f.kind} ${formatLength(f.depth, precision)} deep`)),
+                part.features.map((f) =>
+                  f.kind === 'hole'
+                    ? holesText(f, part)
+                    : f.kind === 'notch'
+                      ? 'slots half-way'
+                      : `${f.kind} ${formatLength(f.depth, precision)} deep`,
+                ),
               ),
             ];
             return (
@@ -118,6 +148,7 @@ export function PartsStage() {
           })}
         </tbody>
       </Table>
+      <BoughtList />
       <p style={{ marginTop: 8 }}>
         <Faint>
           {precision.unit === 'mm' ? 'mm' : 'inches'}, cutting sizes to{' '}

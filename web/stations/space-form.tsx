@@ -9,6 +9,7 @@ import { newNodes } from '../bench/nodes.js';
 import { RuleForm } from '../bench/rule-form.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
+import { Propose } from '../proposal/propose.js';
 import { FillMenu } from '../worksheets/index.js';
 import { Button, Faint, Grid, Row, Select, TextInput } from '../shared/ui.js';
 
@@ -139,6 +140,10 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
         </Button>
       </Row>
       <FillMenu space={space} />
+      <details style={{ marginTop: 8 }}>
+        <summary style={{ cursor: 'pointer', fontSize: 13 }}>Propose shelves from the things</summary>
+        <Propose space={space} />
+      </details>
     </>
   );
 }

@@ -10,6 +10,7 @@ import { Header } from '../shared/header.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, Fault, FieldLabel, Grid, Page, Panel, Row, Scroll, Select, Table, TextInput, fieldBox } from '../shared/ui.js';
+import { Slides } from './slides.js';
 
 const Entry = styled(NumberField)`
   input {
@@ -146,7 +147,8 @@ export function Stockroom() {
   const { stock } = bench.records;
   const [open, setOpen] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const scope = useMemo(() => stock.map((s) => `stock/${s.id}`), [stock]);
+  const { slides } = bench.records;
+  const scope = useMemo(() => [...stock.map((s) => `stock/${s.id}`), ...slides.map((s) => `slides/${s.id}`)], [stock, slides]);
   const history = useHistory(scope);
   const add = async () => {
     const fresh = newStock(precision.unit);
@@ -236,6 +238,7 @@ export function Stockroom() {
             onClose={() => setOpen(null)}
           />
         ) : null}
+        <Slides />
       </Page>
     </>
   );

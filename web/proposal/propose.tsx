@@ -1,0 +1,208 @@
+import { useMemo, useState } from 'react';
+import { Input, NumberField } from 'react-aria-components';
+import styled from 'styled-components';
+import { sub, type Length } from '../../core/length/index.js';
+import type { PlacedSpace } from '../../core/piece/index.js';
+import { editFor, type Room, type ShelfGroup, type Wanted } from '../../core/proposal/index.js';
+import { woodOf } from '../../core/project/index.js';
+import { writeMass } from '../../core/figure/index.js';
+import { useSettledBench } from '../bench/bench.js';
+import { newNodesFor } from '../bench/nodes.js';
+import { usePrecision, useProject } from '../data/project.js';
+import { LengthText } from '../shared/length-text.js';
+import { Button, Faint, Fault, FieldLabel, Row, Section, Tick, fieldBox } from '../shared/ui.js';
+import { line } from '../theme/tokens.js';
+import { useProposal, type Surety } from './use-proposal.js';
+
+const Amount = styled(NumberField)`
+  input {
+    ${fieldBox}
+    width: 64px;
+  }
+`;
+
+const Shelves = styled.ol`
+  border-top: 1px solid ${line};
+  margin-top: 6px;
+  font-size: 13px;
+  > li {
+    border-bottom: 1px solid ${line};
+    padding: 4px 0;
+    display: flex;
+    justify-content: space-between;
+    gap: 8px;
+  }
+`;
+
+function suretyText(surety: Surety): string {
+  switch (surety.kind) {
+    case 'looking':
+      return 'A first answer; looking for a lower one.';
+    case 'proven':
+      return 'Proven: no shelves for these are lower in all.';
+    case 'gap':
+      return `Not proven: the lowest could be up to ${Math.ceil(surety.part * 100)} % lower.`;
+    case 'large':
+      return 'A first answer, not proven to be the lowest.';
+  }
+}
+
+function ShelfLine({ shelf }: { shelf: ShelfGroup }) {
+  const { bench } = useProject();
+  const precision = usePrecision();
+  const name = (id: string) => bench.records.things.find((t) => t.id === id)?.data.name ?? id;
+  const counts = new Map<string, number>();
+  shelf.items.flatMap((i) => i.placements).forEach((p) => counts.set(p.thing, (counts.get(p.thing) ?? 0) + p.count));
+  return (
+    <li>
+      <span>
+        {[...counts].map(([id, count]) => `${count} ${name(id)}`).join(', ')}
+        <br />
+        <Faint>
+          {writeMass(shelf.kg, precision.unit)}, <LengthText value={shelf.spare} precision={precision} /> spare across,{' '}
+          <LengthText value={shelf.depth} precision={precision} /> deep
+        </Faint>
+      </span>
+      <strong>
+        <LengthText value={shelf.height} precision={precision} />
+      </strong>
+    </li>
+  );
+}
+
+function Answer({ wanted, room, space }: { wanted: readonly Wanted[]; room: Room; space: PlacedSpace }) {
+  const { piece, commit, select } = useSettledBench();
+  const { bench } = useProject();
+  const precision = usePrecision();
+  const { proposal, surety, stop } = useProposal(wanted, room);
+  const name = (id: string) => bench.records.things.find((t) => t.id === id)?.data.name ?? id;
+  const follows = piece.height.from === 'contents' || piece.height.from === 'bounded';
+  const left = sub(space.clear.height.value, proposal.height);
+  const use = () => {
+    const { newMembers, newSpaces } = newNodesFor(piece, proposal.shelves.length + 1);
+    commit(
+      editFor(proposal, piece, space.id, { members: newMembers, spaces: newSpaces }),
+      `Shelved what was listed in ${space.label}`.slice(0, 150),
+    );
+    select(newSpaces[0] as string);
+  };
+  return (
+    <>
+      <p style={{ marginTop: 8 }} role="status">
+        <strong>
+          {proposal.shelves.length} {proposal.shelves.length === 1 ? 'space' : 'spaces'}
+        </strong>
+        , <LengthText value={proposal.height} precision={precision} unit /> in all with the shelves between.{' '}
+        {follows ? null : left < 0 ? (
+          <>
+            That is <LengthText value={-left as Length} precision={precision} unit /> too much.
+          </>
+        ) : (
+          <>
+            <LengthText value={left} precision={precision} unit /> stay open on top.
+          </>
+        )}
+      </p>
+      <Faint>{suretyText(surety)}</Faint>
+      {surety.kind === 'looking' ? (
+        <Button data-quiet onPress={stop}>
+          Stop looking
+        </Button>
+      ) : null}
+      {proposal.misfits.map((m) => (
+        <Fault key={m.thing}>
+          {name(m.thing)} is too {m.why} for any shelf here.
+        </Fault>
+      ))}
+      <Shelves aria-label="Proposed shelves, from the top down">
+        {[...proposal.shelves].reverse().map((shelf, i) => (
+          <ShelfLine key={i} shelf={shelf} />
+        ))}
+      </Shelves>
+      <Row style={{ marginTop: 8 }}>
+        <Button data-main onPress={use} isDisabled={proposal.shelves.length === 0 || (!follows && left < 0)}>
+          Use these shelves
+        </Button>
+      </Row>
+    </>
+  );
+}
+
+/** How many of each thing stand nowhere yet. */
+function useWaiting() {
+  const { bench } = useProject();
+  return useMemo(() => {
+    const placed = new Map<string, number>();
+    const visit = (space: PlacedSpace['space']): void => {
+      space.things.forEach((t) => placed.set(t.thing, (placed.get(t.thing) ?? 0) + t.count));
+      space.split?.spaces.forEach(visit);
+    };
+    bench.records.pieces.forEach((p) => visit(p.data.piece.interior));
+    return bench.records.things.map((t) => ({ ...t, waiting: Math.max(0, t.data.count - (placed.get(t.id) ?? 0)) }));
+  }, [bench]);
+}
+
+/** Shelves proposed from what an open space is to hold. */
+export function Propose({ space }: { space: PlacedSpace }) {
+  const { piece, workshop } = useSettledBench();
+  const waiting = useWaiting();
+  const [chosen, setChosen] = useState<ReadonlyMap<string, number> | null>(null);
+  const [mostKg, setMostKg] = useState<number | undefined>(undefined);
+  const [asked, setAsked] = useState(false);
+  const counts = useMemo(() => chosen ?? new Map(waiting.filter((t) => t.waiting > 0).map((t) => [t.id, t.waiting])), [chosen, waiting]);
+  const wanted = useMemo(
+    () =>
+      waiting.flatMap((t): Wanted[] =>
+        (counts.get(t.id) ?? 0) > 0 ? [{ id: t.id, thing: t.data, count: counts.get(t.id) as number }] : [],
+      ),
+    [waiting, counts],
+  );
+  const { clear } = space;
+  const shelf = woodOf(workshop, piece.stock.shelves).stock.thickness;
+  const room = useMemo(
+    (): Room => ({
+      width: clear.width.value,
+      depth: sub(clear.depth.value, space.setback),
+      shelf,
+      foot: space.box.y0,
+      ...(mostKg === undefined ? {} : { mostKg }),
+    }),
+    [clear.width.value, clear.depth.value, space.setback, space.box.y0, shelf, mostKg],
+  );
+  if (waiting.length === 0) return null;
+  const set = (id: string, count: number) => setChosen(new Map(counts).set(id, count));
+  return (
+    <Section>
+      <h2>Shelves from the things</h2>
+      <Faint>Say what it must hold; which share a shelf, and how high each is, follows.</Faint>
+      <ul style={{ marginTop: 6 }}>
+        {waiting.map((t) => (
+          <li key={t.id} style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', padding: '2px 0' }}>
+            <Tick isSelected={(counts.get(t.id) ?? 0) > 0} onChange={(on) => set(t.id, on ? t.waiting || t.data.count : 0)}>
+              {t.data.name}
+            </Tick>
+            <Amount
+              aria-label={`How many ${t.data.name}`}
+              value={counts.get(t.id) ?? 0}
+              minValue={0}
+              maxValue={10_000}
+              onChange={(n) => Number.isFinite(n) && set(t.id, n)}
+            >
+              <Input />
+            </Amount>
+          </li>
+        ))}
+      </ul>
+      <Row style={{ marginTop: 6, alignItems: 'end' }}>
+        <Amount value={mostKg ?? NaN} minValue={0} maxValue={2000} onChange={(n) => setMostKg(Number.isFinite(n) && n > 0 ? n : undefined)}>
+          <FieldLabel>Most kg on one shelf</FieldLabel>
+          <Input />
+        </Amount>
+        <Button onPress={() => setAsked(true)} isDisabled={wanted.length === 0}>
+          Propose shelves
+        </Button>
+      </Row>
+      {asked && wanted.length > 0 ? <Answer wanted={wanted} room={room} space={space} /> : null}
+    </Section>
+  );
+}

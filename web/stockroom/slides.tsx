@@ -1,0 +1,214 @@
+import { useState } from 'react';
+import { Input, NumberField, TextField } from 'react-aria-components';
+import styled from 'styled-components';
+import { Plus, Trash2 } from 'lucide-react';
+import { ZERO, formatLength, inch, mm, readLength, type Length, type LengthUnit } from '../../core/length/index.js';
+import type { Slide } from '../../core/stock/index.js';
+import { newId } from '../data/defaults.js';
+import { usePrecision, useProject } from '../data/project.js';
+import { LengthField } from '../shared/length-field.js';
+import { LengthText } from '../shared/length-text.js';
+import { Button, Faint, Fault, FieldLabel, Grid, Panel, Row, Scroll, Table, TextInput, fieldBox } from '../shared/ui.js';
+
+const Entry = styled(NumberField)`
+  input {
+    ${fieldBox}
+  }
+`;
+
+/** A full-extension slide as most are sold, to be measured. */
+function newSlide(unit: LengthUnit): Slide {
+  const series = unit === 'mm' ? [250, 300, 350, 400, 450, 500, 550, 600].map(mm) : [10, 12, 14, 16, 18, 20, 22, 24].map(inch);
+  return {
+    name: 'Ball slide',
+    lengths: series,
+    side: unit === 'mm' ? mm(12.7) : inch(1 / 2),
+    height: unit === 'mm' ? mm(45) : inch(1 + 3 / 4),
+    setback: ZERO,
+    extension: 1,
+  };
+}
+
+/** Reads a series of lengths: separated by commas or spaces that no fraction needs. */
+function readSeries(text: string, unit: LengthUnit): Length[] | string {
+  const words = text
+    .split(/[,;]/)
+    .map((w) => w.trim())
+    .filter(Boolean);
+  const read = words.map((w) => readLength(w, { unit }));
+  const bad = read.findIndex((r) => !r.ok);
+  if (words.length === 0) return 'Give at least one length, such as 250, 300, 350.';
+  if (bad >= 0) return `“${words[bad]}” is not a length; give lengths with commas between, such as 250, 300, 350.`;
+  return read.flatMap((r) => (r.ok ? [r.length] : [])).sort((a, b) => a - b);
+}
+
+function SlideForm({ slide, onSave, onClose }: { slide: Slide; onSave: (slide: Slide, label: string) => void; onClose: () => void }) {
+  const precision = usePrecision();
+  const [name, setName] = useState(slide.name);
+  const [series, setSeries] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const length = (key: 'side' | 'height' | 'setback', label: string) => (
+    <LengthField
+      label={label}
+      value={slide[key]}
+      precision={precision}
+      {...(key === 'setback' ? { least: ZERO } : {})}
+      onCommit={(value) => value !== null && onSave({ ...slide, [key]: value }, `${label} of ${slide.name}`)}
+    />
+  );
+  const number = (key: 'rating' | 'price', label: string, most: number) => (
+    <Entry
+      value={slide[key] ?? NaN}
+      minValue={0}
+      maxValue={most}
+      onChange={(n) => {
+        const next = { ...slide };
+        if (Number.isFinite(n) && n > 0) next[key] = n;
+        else delete next[key];
+        onSave(next, `${label} of ${slide.name}`);
+      }}
+      formatOptions={{ maximumFractionDigits: 2, useGrouping: false }}
+    >
+      <FieldLabel>{label}</FieldLabel>
+      <Input />
+    </Entry>
+  );
+  const keepName = () =>
+    name.trim() !== '' && name.trim() !== slide.name && onSave({ ...slide, name: name.trim() }, `Renamed ${slide.name}`);
+  const keepSeries = () => {
+    if (series === null) return;
+    const read = readSeries(series, precision.unit);
+    if (typeof read === 'string') return setProblem(read);
+    setProblem(null);
+    setSeries(null);
+    onSave({ ...slide, lengths: read }, `Lengths of ${slide.name}`);
+  };
+  const shown = slide.lengths.map((l) => formatLength(l, precision)).join(', ');
+  return (
+    <Panel style={{ margin: '10px 0' }} role="group" aria-label={`What is known of ${slide.name}`}>
+      <Grid $columns={4}>
+        <TextField value={name} onChange={setName} onBlur={keepName} autoFocus>
+          <FieldLabel>Name</FieldLabel>
+          <TextInput />
+        </TextField>
+        {length('side', 'Takes at each side')}
+        {length('height', 'Profile high')}
+        {length('setback', 'Back from the front')}
+        {number('rating', 'Rating of a pair, kg', 1000)}
+        <Entry
+          value={slide.extension * 100}
+          minValue={10}
+          maxValue={120}
+          onChange={(n) => Number.isFinite(n) && onSave({ ...slide, extension: n / 100 }, `Extension of ${slide.name}`)}
+        >
+          <FieldLabel>Comes out, % of length</FieldLabel>
+          <Input />
+        </Entry>
+        {number('price', 'Price of a pair', 1e6)}
+        <div style={{ gridColumn: '1 / -1' }}>
+          <TextField value={series ?? shown} onChange={setSeries} onBlur={keepSeries} onKeyDown={(e) => e.key === 'Enter' && keepSeries()}>
+            <FieldLabel>Sold in lengths</FieldLabel>
+            <TextInput />
+          </TextField>
+          {problem ? <Fault role="alert">{problem}</Fault> : null}
+        </div>
+      </Grid>
+      <p style={{ marginTop: 8 }}>
+        <Faint>
+          Measure a pair with the calliper: slides sold as the same differ by half a millimetre. The maker’s rating has the last word.
+        </Faint>
+      </p>
+      <Row style={{ marginTop: 8 }}>
+        <Button onPress={onClose}>Close</Button>
+      </Row>
+    </Panel>
+  );
+}
+
+/** Drawer slides on hand, as they measure. */
+export function Slides() {
+  const { bench, saver } = useProject();
+  const precision = usePrecision();
+  const { slides } = bench.records;
+  const [open, setOpen] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const add = async () => {
+    const fresh = newSlide(precision.unit);
+    const id = newId(
+      fresh.name,
+      slides.map((s) => s.id),
+    );
+    await saver.create('slides', id, fresh, `Added ${fresh.name}`).catch((e: Error) => setProblem(e.message));
+    setOpen(id);
+  };
+  const chosen = slides.find((s) => s.id === open);
+  return (
+    <section aria-label="Drawer slides">
+      <h2 style={{ marginTop: 26 }}>Drawer slides</h2>
+      {problem ? <Fault role="alert">{problem}</Fault> : null}
+      <Row style={{ margin: '12px 0' }}>
+        <Button onPress={() => void add()}>
+          <Plus aria-hidden /> Slide
+        </Button>
+      </Row>
+      {slides.length > 0 ? (
+        <Scroll>
+          <Table>
+            <thead>
+              <tr>
+                <th>Slide</th>
+                <th className="figure">At each side</th>
+                <th className="figure">High</th>
+                <th>Lengths</th>
+                <th className="figure">Rated, kg a pair</th>
+                <th className="figure">Price</th>
+                <th>
+                  <span className="visually-hidden">Take out</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {slides.map(({ id, data }) => (
+                <tr key={id} aria-selected={open === id}>
+                  <td>
+                    <Button data-quiet onPress={() => setOpen(id)} aria-label={`Change ${data.name}`}>
+                      {data.name}
+                    </Button>
+                  </td>
+                  <td className="figure">
+                    <LengthText value={data.side} precision={precision} />
+                  </td>
+                  <td className="figure">
+                    <LengthText value={data.height} precision={precision} />
+                  </td>
+                  <td>{data.lengths.map((l) => formatLength(l, precision)).join(', ')}</td>
+                  <td className="figure">{data.rating ?? 'not known'}</td>
+                  <td className="figure">{data.price ?? ''}</td>
+                  <td>
+                    <Button
+                      data-quiet
+                      aria-label={`Take ${data.name} out`}
+                      onPress={() => void saver.remove('slides', id).catch((e: Error) => setProblem(e.message))}
+                    >
+                      <Trash2 aria-hidden />
+                    </Button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+        </Scroll>
+      ) : (
+        <Faint>None yet. Drawers on slides are sized by what the calliper says of them.</Faint>
+      )}
+      {chosen ? (
+        <SlideForm
+          key={chosen.id}
+          slide={chosen.data}
+          onSave={(next, label) => saver.save('slides', chosen.id, next, label.slice(0, 150))}
+          onClose={() => setOpen(null)}
+        />
+      ) : null}
+    </section>
+  );
+}
