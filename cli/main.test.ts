@@ -27,6 +27,7 @@ interface Report {
     spaces: { id: string; height: { mm: number }; exact?: { mm: number } }[];
     loads: { id: string; today?: number; later?: number }[];
     checks: { id: string; severity: string; sentence: string }[];
+    facts: { space: string; facts: { name: string; mm?: number; count?: number }[] }[];
     parts: { ids: string[]; length: { mm: number } }[];
   }[];
 }
@@ -41,6 +42,27 @@ test('solve prints the ink case in mm beside the exact units, and ends with 1 si
   expect(ink?.spaces.find((s) => s.id === 'bottles')?.exact?.mm).toBe(381.35);
   expect(ink?.loads.find((l) => l.id === 'right-2/shelf/1')?.today).toBeCloseTo(1.335, 3);
   expect(ink?.parts.find((p) => p.ids.includes('left-1/shelf/1'))?.length.mm).toBe(587.1);
+});
+
+test.each([
+  ['paper-chest', 'drawer-top', 'box, wide', 854.6],
+  ['paper-chest', 'drawer-top', 'depth there is for a slide', 532],
+  ['mat-drawer', 'mats', 'front, wide', 389],
+  ['mat-drawer', 'mats', 'box, high', 135],
+  ['composing-table', 'front-1', 'box, deep', 489],
+  ['sink-drawers', 'rags-drawer', 'box, wide', 729.6],
+  ['sink-drawers', 'cabinet', 'from one runner board to the next', 312.5],
+  ['type-tray', 'sticks-lane', 'channel for board 5', 450],
+  ['drying-deck', 'ledge', 'a gap exactly', 218 / 13],
+  ['tube-rack', 'gable', 'pitch across', 104],
+])('solve prints of %s, %s: %s %d', (id, space, name, size) => {
+  const [piece] = (JSON.parse(run('solve', shed, '--piece', id).out) as Report).pieces;
+  expect(piece?.facts.find((f) => f.space === space)?.facts.find((f) => f.name === name)?.mm).toBeCloseTo(size, 4);
+});
+
+test('solve prints how many tubes the rack takes', () => {
+  const [rack] = (JSON.parse(run('solve', shed, '--piece', 'tube-rack').out) as Report).pieces;
+  expect(rack?.facts[0]?.facts.find((f) => f.count !== undefined)?.count).toBe(162);
 });
 
 test('solve prints the inch forms', () => {

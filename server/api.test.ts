@@ -34,7 +34,8 @@ describe('reading', () => {
     const { body } = await http().get(shed);
     expect(body.project.name).toBe('Print shed');
     expect(body.records.pieces.map((p: { id: string }) => p.id)).toEqual(Object.keys(PRINT_SHED.pieces));
-    expect(body.records.stock).toHaveLength(6);
+    expect(body.records.stock.map((s: { id: string }) => s.id)).toEqual(Object.keys(PRINT_SHED.stock));
+    expect(body.records.slides.map((s: { id: string }) => s.id)).toEqual(Object.keys(PRINT_SHED.slides ?? {}));
   });
 
   test('both forms of the ink case give their figures through the API', async () => {

@@ -5,3 +5,4 @@ export * from './references.js';
 export * from './read.js';
 export * from './parts-csv.js';
 export * from './report.js';
+export * from './things-csv.js';

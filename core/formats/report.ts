@@ -3,6 +3,7 @@ import { columnSum, writeExactly, type Figure } from '../figure/index.js';
 import { NAMED_LIMITS } from '../carry/index.js';
 import { marksOf } from '../run/index.js';
 import { rowsOf } from '../parts/index.js';
+import type { Fact } from '../piece/index.js';
 import type { Solution } from '../solution/index.js';
 
 /** A length in a report: decimal mm beside the exact count of 1/80 µm. */
@@ -77,6 +78,16 @@ export function reportLoads(solution: Solution) {
   }));
 }
 
+/** A named figure of a space with its sum, a count, or a remark. */
+function reportFact({ name, figure, count, remark }: Fact) {
+  return {
+    name,
+    ...(figure ? { ...reported(figure.value), sum: sum(figure) } : {}),
+    ...(count ? { count: count.amount } : {}),
+    ...(remark ? { remark: writeExactly(remark) } : {}),
+  };
+}
+
 /** The whole of a solution as plain data: lengths in mm as decimals beside the exact units. */
 export function reportSolution(solution: Solution, grid: Length) {
   const { shape } = solution;
@@ -107,6 +118,14 @@ export function reportSolution(solution: Solution, grid: Length) {
         chainedError: reported(m.chainedError),
       })),
       conflicts: r.run.conflicts.map((c) => ({ kind: c.kind, by: reported(c.by), ways: c.ways.map((w) => writeExactly(w.label)) })),
+    })),
+    facts: [...shape.facts].map(([space, facts]) => ({ space, facts: facts.map(reportFact) })),
+    bodies: shape.bodies.map((b) => ({ id: b.id, label: b.label, along: b.along, travel: reported(b.travel.value), members: b.members })),
+    bought: shape.bought.map((b) => ({
+      what: b.what,
+      count: b.count,
+      each: b.each,
+      ...(b.length === undefined ? {} : { length: reported(b.length) }),
     })),
     loads: reportLoads(solution),
     massKg: solution.carried.massKg,

@@ -51,11 +51,11 @@ test('the program gives the lowest shelves of all, also where the order of heigh
         width: fc.integer({ min: 60, max: 500 }),
         height: fc.integer({ min: 50, max: 400 }),
         stack: fc.integer({ min: 1, max: 2 }),
-        count: fc.integer({ min: 1, max: 3 }),
+        count: fc.integer({ min: 1, max: 2 }),
       }),
-      { minLength: 2, maxLength: 6 },
+      { minLength: 3, maxLength: 5 },
     ),
-    { numRuns: 25, seed: 11 },
+    { numRuns: 12, seed: 11 },
   );
   let better = 0;
   for (const list of lists) {

@@ -1,2 +1,3 @@
 export * from './thing.js';
 export * from './arrange.js';
+export * from './sample-sets.js';

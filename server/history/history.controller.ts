@@ -2,10 +2,10 @@ import { Body, Controller, Get, HttpCode, Inject, Param, Post, Query } from '@ne
 import { ApiOperation, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { ArrayMaxSize, ArrayMinSize, IsArray, Matches } from 'class-validator';
 import { edge } from '../problems/schema.validator.js';
-import type { Kind } from '../records/kinds.js';
+import { KINDS, type Kind } from '../records/kinds.js';
 import { HistoryService, type Scope } from './history.service.js';
 
-const ENTRY = /^(openings|things|stock|people|pieces)\/[a-z0-9][a-z0-9-]{0,59}$/;
+const ENTRY = new RegExp(`^(${KINDS.join('|')})/[a-z0-9][a-z0-9-]{0,59}$`);
 
 class ScopeDto {
   @ApiProperty({ example: ['pieces/ink-case', 'openings/alcove'], description: 'The records whose changes are walked together' })

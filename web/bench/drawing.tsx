@@ -206,14 +206,14 @@ export function Person({ height, x, foot, scale, name }: { height: number; x: nu
 }
 
 /** The marks of the upright tape: the near edge of each shelf from the floor, those that would touch left out. */
-function UprightMarks({ lines, at, overall }: { lines: readonly TapeLine[]; at: Placing; overall: Length }) {
+function UprightMarks({ lines, at, side, overall }: { lines: readonly TapeLine[]; at: Placing; side: number; overall: Length }) {
   const precision = usePrecision();
   const top = toMm(overall) * at.scale;
   let last = -Infinity;
   const marks = lines.filter((l) => l.kind === 'wood' && l.near.value > 0);
   return (
     <>
-      <Mark className="overall" style={{ right: `calc(100% - ${at.left - TAPE_THICKNESS - 26}px)`, top: at.foot - top - 9 }}>
+      <Mark className="overall" style={{ right: `calc(100% - ${side - TAPE_THICKNESS - 26}px)`, top: at.foot - top - 9 }}>
         <LengthText value={overall} precision={precision} />
       </Mark>
       {marks.map((line) => {
@@ -221,7 +221,7 @@ function UprightMarks({ lines, at, overall }: { lines: readonly TapeLine[]; at: 
         if (y - last < 15 || top - y < 15) return null;
         last = y;
         return (
-          <Mark key={line.id} style={{ right: `calc(100% - ${at.left - TAPE_THICKNESS - 26}px)`, top: at.foot - y - 8 }}>
+          <Mark key={line.id} style={{ right: `calc(100% - ${side - TAPE_THICKNESS - 26}px)`, top: at.foot - y - 8 }}>
             <LengthText value={line.near.value} precision={precision} /> –
           </Mark>
         );
@@ -266,6 +266,8 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
   };
   const overallUp = view === 'top' ? solution.shape.overall.depth.value : solution.shape.overall.height.value;
   const overallAlong = view === 'side' ? solution.shape.overall.depth.value : solution.shape.overall.width.value;
+  // Left of all that is drawn, also of what stands open to the rear.
+  const side = at.left + drawing.left * at.scale;
   const ready = size.width > 0;
   return (
     <Stage ref={ref}>
@@ -292,13 +294,13 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
       ) : null}
       {tapes && ready && solution.shape.spaces.size > 0 ? (
         <>
-          <UprightMarks lines={upright.lines} at={at} overall={overallUp} />
+          <UprightMarks lines={upright.lines} at={at} side={side} overall={overallUp} />
           <Tape
             {...shared}
             tape={upright}
             upright
             label={view === 'top' ? 'Tape from the rear to the front' : 'Upright tape, from the floor'}
-            left={at.left - TAPE_THICKNESS - 18}
+            left={side - TAPE_THICKNESS - 18}
             top={at.foot - toMm(overallUp) * at.scale}
           />
           <Tape

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { NumberField, Input } from 'react-aria-components';
 import styled from 'styled-components';
-import { ZERO, mm, inch, type Length } from '../../core/length/index.js';
+import { ZERO, mm, inch, sub, type Length } from '../../core/length/index.js';
 import { nearestCounts, type GapRule } from '../../core/run/index.js';
 import type { PieceEdit, PlacedSpace } from '../../core/piece/index.js';
 import { usePrecision } from '../data/project.js';
@@ -231,28 +231,38 @@ function CountForWanted({ space }: { space: PlacedSpace }) {
   const [wanted, setWanted] = useState<Length | null>(null);
   const owner = settled.shape.spaces.get(space.within?.owner ?? '');
   const run = settled.shape.runs.get(space.within?.owner ?? '');
-  const member = run?.run.lines.find((l) => l.line.kind === 'member');
+  const member = run?.run.lines.find((l) => l.line.kind === 'member' && run.roles.has(l.line.id));
   if (!owner || !run || !member) return null;
+  const drawers = owner.space.split?.making?.kind === 'drawers';
   const grid = (piece.rounding ?? workshop.settings.rounding).grid;
-  const counts = wanted === null ? [] : nearestCounts(run.run.total.value, member.size.value, wanted, 1, grid);
+  // Reveals above and below are there whatever the count.
+  const ends = run.run.lines.filter((l) => l.line.kind === 'member' && !run.roles.has(l.line.id));
+  const total = ends.reduce((rest, l) => sub(rest, l.size.value), run.run.total.value);
+  const counts = wanted === null ? [] : nearestCounts(total, member.size.value, wanted, 1, grid);
   const use = (members: number) => {
     const { newMembers, newSpaces } = newNodesFor(piece, members);
-    commit({ kind: 'even', space: owner.id, members, newMembers, newSpaces }, `Made ${members} shelves with equal spaces`);
+    commit(
+      { kind: 'even', space: owner.id, members, newMembers, newSpaces },
+      drawers ? `Made ${members + 1} equal drawers` : `Made ${members} shelves with equal spaces`,
+    );
   };
   return (
     <details style={{ gridColumn: '1 / -1' }}>
-      <summary style={{ cursor: 'pointer', fontSize: 13 }}>How many shelves for a wanted space?</summary>
+      <summary style={{ cursor: 'pointer', fontSize: 13 }}>
+        {drawers ? 'How many drawers for a wanted height?' : 'How many shelves for a wanted space?'}
+      </summary>
       <div style={{ marginTop: 6 }}>
         <LengthField label="Wanted space, all equal" optional value={wanted} precision={precision} onCommit={setWanted} />
         {counts.map((c) => (
           <p key={c.members} style={{ fontSize: 13, marginTop: 4 }}>
-            <strong>{c.members} shelves</strong> give <LengthText value={c.gap} precision={precision} />
+            <strong>{drawers ? `${c.members + 1} drawers` : `${c.members} shelves`}</strong> give{' '}
+            <LengthText value={c.gap} precision={precision} />
             <Faint>
               {' '}
               set to <LengthText value={c.set} precision={precision} /> with <LengthText value={c.leftover} precision={precision} /> left
               over
             </Faint>{' '}
-            {c.members > 0 ? <Button onPress={() => use(c.members)}>Use {c.members}</Button> : null}
+            {c.members > 0 ? <Button onPress={() => use(c.members)}>Use {drawers ? c.members + 1 : c.members}</Button> : null}
           </p>
         ))}
       </div>

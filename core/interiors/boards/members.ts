@@ -1,5 +1,5 @@
-import { say, size, len, type Figure } from '../../figure/index.js';
-import { ZERO, add, sub, type Length } from '../../length/index.js';
+import { fine, len, say, size, type Figure, type Sentence } from '../../figure/index.js';
+import { ZERO, add, sub, toMm, type Length } from '../../length/index.js';
 import { USUAL_KERF, bladePasses, recess, ripYield } from '../../joints/index.js';
 import {
   boxOf,
@@ -83,11 +83,11 @@ function factsOf(making: Boards, workshop: Workshop, run: PlacedRun): readonly F
       ? []
       : boards.map((l): Fact => {
           const fences = bladePasses(l.near.value, l.size.value, kerf);
-          const first = fences[0] ?? ZERO;
+          const settings = fences.map((f) => fine(toMm(f))).flatMap((f, k): Sentence => (k === 0 ? [f] : [', ', f]));
           return {
             name: `channel for ${l.line.label}`,
             figure: l.near,
-            remark: say`${fences.length} passes, fence from ${len(first)} to ${len(fences.at(-1) ?? first)}, each ${len(fences.length > 1 ? sub(fences[1] as Length, first) : ZERO)} on.`,
+            remark: say`${fences.length === 1 ? 'One pass' : `${fences.length} passes`} of the blade, fence at ${settings}.`,
           };
         });
   return [

@@ -1,0 +1,230 @@
+import { Controller, useForm, type Control } from 'react-hook-form';
+import { Input, NumberField, TextField } from 'react-aria-components';
+import styled from 'styled-components';
+import { ZERO, type Length } from '../../core/length/index.js';
+import type { Thing } from '../../core/things/index.js';
+import { usePrecision } from '../data/project.js';
+import { LengthField } from '../shared/length-field.js';
+import { Button, Fault, FieldLabel, Grid, Panel, Row, Select, TextInput, Tick, fieldBox } from '../shared/ui.js';
+
+const Entry = styled(NumberField)`
+  input {
+    ${fieldBox}
+  }
+`;
+
+/** A thing as it stands in its form: both shapes' sizes side by side. */
+interface Form {
+  name: string;
+  kind: 'box' | 'cylinder';
+  width: Length;
+  height: Length;
+  depth: Length;
+  mass: number;
+  count: number;
+  clearance: Length;
+  wayUp: Thing['wayUp'];
+  stack: number;
+  often: boolean;
+  together: string;
+  mayStandOut: Length;
+}
+
+export function formOf(thing: Thing): Form {
+  const { shape } = thing;
+  const [width, depth] = shape.kind === 'box' ? [shape.width, shape.depth] : [shape.diameter, shape.diameter];
+  return {
+    name: thing.name,
+    kind: shape.kind,
+    width,
+    height: shape.height,
+    depth,
+    mass: thing.mass ?? NaN,
+    count: thing.count,
+    clearance: thing.clearance,
+    wayUp: thing.wayUp,
+    stack: thing.stack,
+    often: thing.often ?? false,
+    together: thing.together ?? '',
+    mayStandOut: thing.mayStandOut ?? ZERO,
+  };
+}
+
+function thingOf(form: Form): Thing {
+  const shape: Thing['shape'] =
+    form.kind === 'box'
+      ? { kind: 'box', width: form.width, height: form.height, depth: form.depth }
+      : { kind: 'cylinder', diameter: form.width, height: form.height };
+  const { name, count, clearance, wayUp, stack, mass, often, together, mayStandOut } = form;
+  return {
+    name: name.trim(),
+    shape,
+    count,
+    clearance,
+    wayUp,
+    stack,
+    ...(Number.isFinite(mass) ? { mass } : {}),
+    ...(often ? { often } : {}),
+    ...(together.trim() ? { together: together.trim().slice(0, 80) } : {}),
+    ...(mayStandOut > ZERO ? { mayStandOut } : {}),
+  };
+}
+
+function LengthEntry({
+  control,
+  name,
+  label,
+  least,
+}: {
+  control: Control<Form>;
+  name: 'width' | 'height' | 'depth' | 'clearance' | 'mayStandOut';
+  label: string;
+  least?: Length;
+}) {
+  const precision = usePrecision();
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => (
+        <LengthField
+          label={label}
+          value={field.value}
+          precision={precision}
+          {...(least === undefined ? {} : { least })}
+          onCommit={(value) => value !== null && field.onChange(value)}
+        />
+      )}
+    />
+  );
+}
+
+function NumberEntry({
+  control,
+  name,
+  label,
+  least,
+  most,
+  whole,
+}: {
+  control: Control<Form>;
+  name: 'mass' | 'count' | 'stack';
+  label: string;
+  least: number;
+  most: number;
+  whole?: boolean;
+}) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => (
+        <Entry
+          value={field.value}
+          onChange={field.onChange}
+          minValue={least}
+          maxValue={most}
+          step={whole ? 1 : 0.001}
+          formatOptions={{ maximumFractionDigits: 3, useGrouping: false }}
+        >
+          <FieldLabel>{label}</FieldLabel>
+          <Input onBlur={field.onBlur} />
+        </Entry>
+      )}
+    />
+  );
+}
+
+/** The form of a thing, new or known. */
+export function ThingForm({ thing, onSave, onCancel }: { thing: Thing; onSave: (thing: Thing) => void; onCancel: () => void }) {
+  const { control, handleSubmit, watch, formState } = useForm<Form>({ defaultValues: formOf(thing) });
+  const kind = watch('kind');
+  return (
+    <Panel
+      as="form"
+      onSubmit={(e: React.FormEvent) => void handleSubmit((form) => onSave(thingOf(form)))(e)}
+      aria-label={`Sizes of ${thing.name}`}
+      style={{ margin: '10px 0' }}
+    >
+      <Grid $columns={4}>
+        <Controller
+          control={control}
+          name="name"
+          rules={{ validate: (v) => v.trim() !== '' || 'Give it a name' }}
+          render={({ field, fieldState }) => (
+            <TextField value={field.value} onChange={field.onChange} isInvalid={fieldState.invalid} autoFocus>
+              <FieldLabel>What it is</FieldLabel>
+              <TextInput maxLength={80} onFocus={(e) => e.target.select()} />
+              {fieldState.error ? <Fault role="alert">{fieldState.error.message}</Fault> : null}
+            </TextField>
+          )}
+        />
+        <Controller
+          control={control}
+          name="kind"
+          render={({ field }) => (
+            <Select
+              label="Shape"
+              value={field.value}
+              choices={[
+                { id: 'box', label: 'A box' },
+                { id: 'cylinder', label: 'A cylinder' },
+              ]}
+              onChange={field.onChange}
+            />
+          )}
+        />
+        <NumberEntry control={control} name="count" label="How many" least={1} most={10_000} whole />
+        <NumberEntry control={control} name="mass" label="Mass of one, kg" least={0} most={5000} />
+        <LengthEntry control={control} name="width" label={kind === 'box' ? 'Wide' : 'Diameter'} />
+        <LengthEntry control={control} name="height" label="High" />
+        {kind === 'box' ? <LengthEntry control={control} name="depth" label="Deep" /> : null}
+        <LengthEntry control={control} name="clearance" label="Free above, for a hand" least={ZERO} />
+        <Controller
+          control={control}
+          name="wayUp"
+          render={({ field }) => (
+            <Select
+              label="Which way up"
+              value={field.value}
+              choices={[
+                { id: 'upright', label: 'Upright' },
+                { id: 'lying', label: 'Lying' },
+                { id: 'any', label: 'Any way' },
+              ]}
+              onChange={field.onChange}
+            />
+          )}
+        />
+        <NumberEntry control={control} name="stack" label="Stacked at most" least={1} most={100} whole />
+        <LengthEntry control={control} name="mayStandOut" label="May stand out in front" least={ZERO} />
+        <Controller
+          control={control}
+          name="together"
+          render={({ field }) => (
+            <TextField value={field.value} onChange={field.onChange}>
+              <FieldLabel>Together with all called</FieldLabel>
+              <TextInput maxLength={80} />
+            </TextField>
+          )}
+        />
+        <Controller
+          control={control}
+          name="often"
+          render={({ field }) => (
+            <Tick isSelected={field.value} onChange={field.onChange}>
+              Used often
+            </Tick>
+          )}
+        />
+      </Grid>
+      <Row style={{ marginTop: 10 }}>
+        <Button type="submit" data-main>
+          Keep it
+        </Button>
+        <Button onPress={onCancel}>Leave it</Button>
+        {formState.isSubmitted && !formState.isValid ? <Fault>Something is missing above.</Fault> : null}
+      </Row>
+    </Panel>
+  );
+}
