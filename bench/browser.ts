@@ -22,6 +22,34 @@ async function keystrokes(page: Page, count: number): Promise<readonly number[]>
   return page.evaluate<number[]>('globalThis.keyTimes');
 }
 
+/** How many frames a second the largest piece of the demo is turned at in space, drawn without a graphics card. */
+async function frames(url: string): Promise<void> {
+  const browser = await chromium.launch({
+    timeout: 60_000,
+    executablePath: process.env['RUVOK_CHROMIUM'] ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--disable-dev-shm-usage'],
+  });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${url}/p/print-shed/pieces/tube-rack/divide?view=solid`);
+  const canvas = page.locator('canvas');
+  await canvas.waitFor();
+  await page.waitForTimeout(1500);
+  const box = await canvas.boundingBox();
+  if (!box) throw new Error('nothing is drawn in space');
+  await page.evaluate(
+    'globalThis.frames3d = 0; const tick = () => { globalThis.frames3d += 1; requestAnimationFrame(tick); }; requestAnimationFrame(tick);',
+  );
+  await page.mouse.move(box.x + 200, box.y + 200);
+  await page.mouse.down();
+  const start = performance.now();
+  for (let i = 0; performance.now() - start < 3000; i += 1) await page.mouse.move(box.x + 200 + (i % 100) * 3, box.y + 200);
+  const counted = await page.evaluate<number>('globalThis.frames3d');
+  const seconds = (performance.now() - start) / 1000;
+  await page.mouse.up();
+  print('the tube rack turned in space, 337 parts, software drawing', `${(counted / seconds).toFixed(0)} frames a second`, '');
+  await browser.close();
+}
+
 export async function benchBrowser(): Promise<void> {
   const assets = 'build/web/assets';
   const html = readFileSync('build/web/index.html', 'utf8');
@@ -45,6 +73,7 @@ export async function benchBrowser(): Promise<void> {
   });
   const usable: number[] = [];
   const sheds: number[] = [];
+  const again: number[] = [];
   for (let i = 0; i < 6; i += 1) {
     const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
     const ready = async (url: string, locator: string) => {
@@ -54,10 +83,22 @@ export async function benchBrowser(): Promise<void> {
     };
     usable.push(await ready(`${running.url}/p/print-shed/pieces/ink-case/divide`, '[role=listbox] [role=option]'));
     sheds.push(await ready(`${running.url}/p/print-shed`, 'svg[role=group] a'));
+    // From another screen of the same project, as one comes back to the shed.
+    await page.getByRole('link', { name: 'Things', exact: true }).click();
+    await page.locator('h1').first().waitFor();
+    again.push(
+      await page.evaluate<number>(`new Promise((resolve) => {
+        const start = performance.now();
+        const seen = () => (document.querySelector('svg[role=group] a') ? requestAnimationFrame(() => resolve(performance.now() - start)) : requestAnimationFrame(seen));
+        [...document.querySelectorAll('header a')].find((a) => a.textContent === 'Shed').click();
+        seen();
+      })`),
+    );
     await page.context().close();
   }
   print('a piece usable, warm server, empty cache, median', ms(spreadOf(usable.slice(1)).median), 'under 1500 ms');
-  print('the shed painted, median', ms(spreadOf(sheds.slice(1)).median), '');
+  print('the shed painted, whole demo, from an empty cache, median', ms(spreadOf(sheds.slice(1)).median), '');
+  print('  of that after the page was there, median', ms(spreadOf(again.slice(1)).median), 'under 200 ms');
 
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${running.url}/p/print-shed/pieces/large/divide?at=s0x0`);
@@ -77,6 +118,7 @@ export async function benchBrowser(): Promise<void> {
   const keys = spreadOf(await keystrokes(page, 60));
   print('key to painted figures, 120 parts, 95th percentile', ms(keys.p95), `under 50 ms (median ${ms(keys.median)})`);
   await browser.close();
+  await frames(running.url);
   await stop(running);
   rmSync(folder, { recursive: true, force: true });
 }

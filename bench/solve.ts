@@ -2,6 +2,8 @@ import { sagOf, solveBeam } from '../core/carry/index.js';
 import { workshopOf } from '../core/formats/index.js';
 import type { Piece } from '../core/piece/index.js';
 import { solve } from '../core/solution/index.js';
+import { mm } from '../core/length/index.js';
+import { propose, type Wanted } from '../core/proposal/index.js';
 import { propertiesOf, type Stock } from '../core/stock/index.js';
 import { PRINT_SHED } from '../demo/print-shed.js';
 import { largeCase } from './cases.js';
@@ -45,4 +47,26 @@ export function benchSolve(): void {
     ms(timed(() => sagOf(beam, { width: 300, thickness: 30, properties: propertiesOf(stock) }), 2000).median),
     '',
   );
+
+  for (const count of [12, 40]) {
+    const list = Array.from({ length: count }, (_, i): Wanted => ({
+      id: `t${i}`,
+      count: 1 + (i % 5),
+      thing: {
+        name: `t${i}`,
+        shape: { kind: 'box', width: mm(60 + ((i * 37) % 240)), height: mm(80 + ((i * 53) % 320)), depth: mm(150 + ((i * 29) % 140)) },
+        mass: 1 + (i % 7),
+        count: 1 + (i % 5),
+        clearance: mm(20),
+        wayUp: 'upright',
+        stack: 1 + (i % 3),
+      },
+    }));
+    const room = { width: mm(900), depth: mm(320), shelf: mm(18), foot: mm(80) };
+    print(`shelves for ${count} things, first answer, median`, ms(timed(() => propose(list, room), 30).median), 'under 100 ms');
+  }
+  const chest = (PRINT_SHED.pieces['paper-chest'] as { piece: Piece }).piece;
+  print('the paper chest, 51 parts, median', ms(timed(() => solve(chest, workshop, {}), 100).median), '');
+  const rack = (PRINT_SHED.pieces['tube-rack'] as { piece: Piece }).piece;
+  print('the tube rack, 337 parts, median', ms(timed(() => solve(rack, workshop, {}), 40).median), '');
 }

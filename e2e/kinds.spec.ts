@@ -142,6 +142,20 @@ test.describe('cells', () => {
 });
 
 test.describe('contents first', () => {
+  test('a list pasted from a spreadsheet, with a bad line told, and a set to start from', async ({ page, shed }) => {
+    await page.goto(`${shed.url}/p/print-shed/things`);
+    await page.getByRole('button', { name: 'A list' }).click();
+    const field = page.getByRole('textbox', { name: /One thing a line/ });
+    await field.fill('name\twidth\thigh\tdeep\tcount\tkg\nPlate box\t260\t60\t190\t6\t2.4\nBad one\twide\t60\t190\t1\t1');
+    await expect(page.getByRole('alert')).toContainText('Line 3: the width “wide” was not understood');
+    await page.getByRole('button', { name: 'Add 1 thing' }).click();
+    await saved(page);
+    await expect(page.getByRole('row', { name: /Plate box/ })).toContainText('260');
+    await page.getByRole('button', { name: 'A list' }).click();
+    await page.getByRole('button', { name: 'Jars and bottles' }).click();
+    await expect(page.getByRole('row', { name: /Jar, one litre/ })).toBeVisible();
+  });
+
   test('what must be held becomes shelves, proven lowest, and is used', async ({ page, shed }) => {
     await page.goto(`${shed.url}/p/print-shed`);
     await page.getByRole('button', { name: /Start a case/ }).click();
@@ -164,5 +178,17 @@ test.describe('contents first', () => {
     await saved(page);
     await expect(upright(page).getByRole('option', { name: /^space \d/ })).toHaveCount(count + 1);
     await expect(upright(page).getByRole('option', { name: /fits/ })).toHaveCount(count);
+  });
+});
+
+test.describe('in space', () => {
+  test('a part picked in the list is the one selected in space, or it is said that this browser cannot', async ({ page, shed }) => {
+    await page.goto(`${shed.url}${PIECES}/paper-chest/divide?at=drawer-top&view=solid`);
+    await expect(page.locator('canvas').or(page.getByText('This browser cannot draw in space.'))).toBeVisible();
+    await page.getByRole('button', { name: /What is open/ }).click();
+    await page.getByRole('option', { name: 'all open' }).click();
+    await expect(sum(page)).toContainText('108.3');
+    await page.getByRole('button', { name: 'Table', exact: true }).click();
+    await expect(page.getByRole('row', { name: /top drawer/ })).toBeVisible();
   });
 });

@@ -15,6 +15,10 @@ const SCREENS = [
   ['divide, side', '/p/print-shed/pieces/ink-case/divide?at=tubs&view=side'],
   ['divide, top', '/p/print-shed/pieces/ink-case/divide?at=tubs&view=top'],
   ['divide, table', '/p/print-shed/pieces/ink-case/divide?view=table'],
+  ['divide, drawers', '/p/print-shed/pieces/paper-chest/divide?at=drawer-top'],
+  ['divide, a tray', '/p/print-shed/pieces/type-tray/divide?at=sticks-lane'],
+  ['divide, slats', '/p/print-shed/pieces/drying-deck/divide?at=ledge'],
+  ['divide, cells', '/p/print-shed/pieces/tube-rack/divide?at=gable'],
   ['carry', '/p/print-shed/pieces/ink-case/carry?at=right-2/shelf/1'],
   ['parts', '/p/print-shed/pieces/ink-case/parts?at=post/divider/1'],
 ] as const;

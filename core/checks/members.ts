@@ -104,19 +104,27 @@ function notJudged(carried: Carried, letters: Letters): Check[] {
   });
 }
 
-function largerThanStock(member: Member, letters: Letters): Check[] {
-  const { stock } = member;
-  if (member.length.value <= stock.length && member.width.value <= stock.width) return [];
-  return [
-    {
+/** Parts larger than the stock they are of; equal ones are told together. */
+function largerThanStock(members: readonly Member[], letters: Letters): Check[] {
+  const groups = new Map<string, Member[]>();
+  for (const m of members) {
+    if (m.length.value <= m.stock.length && m.width.value <= m.stock.width) continue;
+    const key = `${m.role} ${m.stockId} ${m.length.value} ${m.width.value}`;
+    groups.set(key, [...(groups.get(key) ?? []), m]);
+  }
+  return [...groups.values()].map((equal): Check => {
+    const member = equal[0] as Member;
+    const { stock } = member;
+    const others = equal.length > 1 ? say` and ${equal.length - 1} like it` : [];
+    return {
       id: `stock-${member.id}`,
       severity: 'stop',
       state: 'fails',
       about: { kind: 'member', id: member.id },
-      sentence: say`${capital(nameOf(member, letters))} is ${len(member.length.value)} by ${len(member.width.value)}, larger than ${stock.name}, ${len(stock.length)} by ${len(stock.width)}.`,
+      sentence: say`${capital(nameOf(member, letters))}${others} is ${len(member.length.value)} by ${len(member.width.value)}, larger than ${stock.name}, ${len(stock.length)} by ${len(stock.width)}.`,
       fixes: [],
-    },
-  ];
+    };
+  });
 }
 
 const TALL = mm(600);
@@ -158,7 +166,7 @@ export function memberChecks(piece: Piece, shape: Shape, carried: Carried, lette
     ...sags,
     ...machining(piece, shape, letters),
     ...notJudged(carried, letters),
-    ...shape.members.flatMap((m) => largerThanStock(m, letters)),
+    ...largerThanStock(shape.members, letters),
     ...tipping(piece, shape),
     ...good,
   ];

@@ -1,2 +1,3 @@
 export * from './shapes.js';
 export * from './views.js';
+export * from './solids.js';

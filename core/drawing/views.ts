@@ -76,7 +76,7 @@ function membersIn(members: readonly Member[], view: View, cut: Length, chosen: 
 const MOST_THINGS = 240;
 
 /** One column of a block for each place across, with the spare width between the blocks. */
-function blockBoxes(space: PlacedSpace): { block: Block; box: Box }[] {
+export function blockBoxes(space: PlacedSpace): { block: Block; box: Box }[] {
   const used = space.blocks.reduce((sum, b) => sum + b.width, 0);
   const spare = Math.max(0, (space.box.x1 - space.box.x0 - used) / (space.blocks.length + 1));
   let x = space.box.x0 as number;

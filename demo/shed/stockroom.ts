@@ -153,7 +153,7 @@ export const STOCK: ProjectFile['stock'] = {
     nominal: mm(21),
     thickness: mm(21),
     length: mm(2400),
-    width: mm(150),
+    width: mm(310),
     price: 9,
     onHand: 30,
   },

@@ -9,6 +9,7 @@ import type { TapeLine } from '../../core/solution/index.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { Faint, Row, Select, Tick } from '../shared/ui.js';
 import { Bends } from '../stations/carry.js';
+import { SolidStage } from '../solid/solid-stage.js';
 import { CarryBelow } from '../stations/carry-below.js';
 import { film, ink, paper, phone, tapePale } from '../theme/tokens.js';
 import { SHUT, posesOf, type Piece } from '../../core/piece/index.js';
@@ -79,12 +80,13 @@ const RULES: readonly { id: GapRule['kind']; label: string }[] = [
   { id: 'grid', label: 'Put it on a pitch' },
 ];
 
-type Shown = View | 'table';
+type Shown = View | 'solid' | 'table';
 
 const VIEWS: readonly { id: Shown; label: string }[] = [
   { id: 'front', label: 'Front' },
   { id: 'side', label: 'Side' },
   { id: 'top', label: 'Top' },
+  { id: 'solid', label: '3D' },
   { id: 'table', label: 'Table' },
 ];
 
@@ -183,8 +185,8 @@ const StageBar = memo(function StageBar({
           </div>
         ) : null}
         {tick('contents', 'Contents')}
-        {shown === null ? null : tick('tapes', 'Tapes')}
-        {shown === null || !person ? null : tick('person', 'Person')}
+        {shown === null || shown === 'solid' ? null : tick('tapes', 'Tapes')}
+        {shown === null || shown === 'solid' || !person ? null : tick('person', 'Person')}
       </Row>
     </Bar>
   );
@@ -220,6 +222,8 @@ export function DrawingMiddle({ carrying }: { carrying: boolean }) {
       <StageBar shown={carrying ? null : view} show={show} setShow={setShow} person={first !== undefined} />
       {view === 'table' ? (
         <SpaceTable />
+      ) : view === 'solid' ? (
+        <SolidStage pose={pose} contents={show.contents} />
       ) : (
         <PieceStage
           view={view}

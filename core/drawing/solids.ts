@@ -1,0 +1,75 @@
+import { toMm, type Length } from '../length/index.js';
+import { SHUT, posed, shiftBox, shiftOf, type Box, type Direction, type Pose } from '../piece/index.js';
+import type { Solution } from '../solution/index.js';
+import { blockBoxes } from './views.js';
+
+/** A member as a solid: its middle, its frame, and how long it is along u, v and n, mm. */
+export interface Solid {
+  readonly id: string;
+  readonly label: string;
+  readonly role: string;
+  readonly middle: readonly [number, number, number];
+  readonly u: Direction;
+  readonly v: Direction;
+  readonly n: Direction;
+  readonly size: readonly [number, number, number];
+}
+
+/** What stands in a space, as one box, mm. */
+export interface ThingSolid {
+  readonly space: string;
+  readonly label: string;
+  readonly middle: readonly [number, number, number];
+  readonly size: readonly [number, number, number];
+}
+
+/** A piece in space: x across, y up, z to the front. */
+export interface Scene {
+  readonly solids: readonly Solid[];
+  readonly things: readonly ThingSolid[];
+  /** The middle of the piece shut, and half its diagonal, mm. */
+  readonly middle: readonly [number, number, number];
+  readonly reach: number;
+}
+
+function middleOf(box: Box): [number, number, number] {
+  const half = (a: Length, b: Length) => (toMm(a) + toMm(b)) / 2;
+  return [half(box.x0, box.x1), half(box.y0, box.y1), half(box.z0, box.z1)];
+}
+
+function sizeOf(box: Box): [number, number, number] {
+  const span = (a: Length, b: Length) => toMm(b) - toMm(a);
+  return [span(box.x0, box.x1), span(box.y0, box.y1), span(box.z0, box.z1)];
+}
+
+/**
+ * A piece as solids.
+ * @param pose how far its bodies stand out
+ * @param apart how far members are moved away from the middle, as a part of their way from it; 0 for not at all
+ */
+export function sceneOf(solution: Solution, pose: Pose = SHUT, apart = 0): Scene {
+  const { shape } = solution;
+  const { width, height, depth } = shape.overall;
+  const middle = [width, height, depth].map((f) => toMm(f.value) / 2) as [number, number, number];
+  const away = (at: readonly [number, number, number]) =>
+    at.map((a, i) => a + (a - (middle[i] as number)) * apart) as [number, number, number];
+  const solids = posed(shape.members, shape.bodies, pose).map((m): Solid => {
+    const { u, v, n } = m.frame;
+    const size = [m.length, m.width, m.thickness].map((f) => toMm(f.value)) as [number, number, number];
+    const origin = [m.frame.origin.x, m.frame.origin.y, m.frame.origin.z].map(toMm) as [number, number, number];
+    const at = origin.map(
+      (o, i) => o + (u[i] as number) * (size[0] / 2) + (v[i] as number) * (size[1] / 2) + (n[i] as number) * (size[2] / 2),
+    );
+    return { id: m.id, label: m.label, role: m.role, middle: away(at as [number, number, number]), u, v, n, size };
+  });
+  const shifts = new Map(shape.bodies.flatMap((body) => body.spaces.map((id) => [id, shiftOf(body, pose)] as const)));
+  const things = [...shape.spaces.values()].flatMap((space) => {
+    if (space.space.split && space.space.split.making?.kind !== 'slats') return [];
+    const by = shifts.get(space.id);
+    return blockBoxes(space).map(({ block, box }): ThingSolid => {
+      const where = by ? shiftBox(box, by) : box;
+      return { space: space.id, label: `${block.count} ${block.thing.name}`, middle: away(middleOf(where)), size: sizeOf(where) };
+    });
+  });
+  return { solids, things, middle, reach: Math.hypot(...middle) };
+}
