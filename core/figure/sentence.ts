@@ -4,7 +4,7 @@ import { exactText, formatLength, mm, UNITS_PER, type Length, type Precision } f
 export type Quantity =
   | { readonly kind: 'length'; readonly length: Length }
   /** A deflection in mm, written finer than the shop precision. */
-  | { readonly kind: 'fine'; readonly mm: number }
+  | { readonly kind: 'fine'; readonly mm: number; readonly digits?: number }
   | { readonly kind: 'mass'; readonly kg: number }
   | { readonly kind: 'force'; readonly newtons: number };
 
@@ -16,7 +16,11 @@ type Slot = string | number | Quantity | Sentence;
 /** A length for use in a sentence. */
 export const len = (length: Length): Quantity => ({ kind: 'length', length });
 /** A deflection in mm for use in a sentence. */
-export const fine = (millimetres: number): Quantity => ({ kind: 'fine', mm: millimetres });
+export const fine = (millimetres: number, digits?: number): Quantity => ({
+  kind: 'fine',
+  mm: millimetres,
+  ...(digits === undefined ? {} : { digits }),
+});
 /** A mass in kg for use in a sentence. */
 export const mass = (kg: number): Quantity => ({ kind: 'mass', kg });
 /** A force in N for use in a sentence. */
@@ -71,7 +75,7 @@ function writeQuantity(quantity: Quantity, precision: Precision): string {
     case 'length':
       return `${formatLength(quantity.length, precision)} ${precision.unit}`;
     case 'fine':
-      return writeFine(quantity.mm, precision.unit);
+      return writeFine(quantity.mm, precision.unit, quantity.digits);
     case 'mass':
       return writeMass(quantity.kg, precision.unit);
     case 'force':

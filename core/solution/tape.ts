@@ -80,7 +80,7 @@ function runLinesOf(solution: Solution, run: PlacedRun, inner: (space: PlacedSpa
         kind: wood || !spec ? 'wood' : 'gap',
         label: line.label,
         size,
-        selects: wood ? dividingMemberId(line.id, role) : run.owner,
+        selects: wood ? dividingMemberId(line.id, role) : ((spec ? undefined : endMember(solution, run, line.id)) ?? run.owner),
         ...(spec && wood ? { node: line.id } : {}),
         ...(held ? { held } : {}),
       },
@@ -92,6 +92,12 @@ function runLinesOf(solution: Solution, run: PlacedRun, inner: (space: PlacedSpa
     ...(i === 0 && before ? { back: before } : {}),
     ...(i === lines.length - 1 && after ? { nextBack: after } : {}),
   }));
+}
+
+/** The board or slat that stands at an end of a run; none where that is nothing but room. */
+function endMember(solution: Solution, run: PlacedRun, line: string): string | undefined {
+  const which = line.endsWith('-start') ? 'first' : 'last';
+  return solution.shape.members.find((m) => m.id === `${run.owner}/slat/${which}` || m.id === `${run.owner}/board/${which}`)?.id;
 }
 
 /** What lies round the clear inside of a part, as lines. */

@@ -46,7 +46,7 @@ const Line = styled.div<{ $wood: boolean; $upright: boolean; $on: boolean; $mova
           cursor: text;
         `}
   ${(p) => p.$on && !p.$wood && `box-shadow: inset 0 0 0 2.5px ${ink};`}
-  ${(p) => p.$on && p.$wood && `background: #6b5a10; box-shadow: inset 0 0 0 2px ${tapeYellow};`}
+  ${(p) => p.$on && p.$wood && `background: #4a3f0a; box-shadow: inset 0 0 0 2px ${tapeYellow};`}
   &:focus-visible {
     outline: 3px solid #1b5aa8;
     outline-offset: 1px;

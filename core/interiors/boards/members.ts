@@ -83,7 +83,7 @@ function factsOf(making: Boards, workshop: Workshop, run: PlacedRun): readonly F
       ? []
       : boards.map((l): Fact => {
           const fences = bladePasses(l.near.value, l.size.value, kerf);
-          const settings = fences.map((f) => fine(toMm(f))).flatMap((f, k): Sentence => (k === 0 ? [f] : [', ', f]));
+          const settings = fences.map((f) => fine(toMm(f), 3)).flatMap((f, k): Sentence => (k === 0 ? [f] : [', ', f]));
           return {
             name: `channel for ${l.line.label}`,
             figure: l.near,
