@@ -3,7 +3,7 @@ import { workshopOf } from '../core/formats/index.js';
 import { bladePasses, keptOf, ripYield } from '../core/joints/index.js';
 import { mm, toMm, type Length } from '../core/length/index.js';
 import { applyEdit, boxOf, type Drawers, type PieceEdit } from '../core/piece/index.js';
-import { solve, type Solution } from '../core/solution/index.js';
+import { remediesFor, solve, stockChoices, type Solution } from '../core/solution/index.js';
 import { PRINT_SHED } from './print-shed.js';
 
 const workshop = workshopOf(PRINT_SHED);
@@ -237,4 +237,31 @@ describe('the type tray', () => {
     expect(bladePasses(mm(78), mm(15), mm(2.6)).map(toMm)).toEqual([78, 80.48, 82.96, 85.44, 87.92, 90.4]);
     expect(ripYield(mm(600), mm(74), mm(2.6)).strips).toBe(7);
   });
+});
+
+test('things over a rail are held by nothing, and what bends from the rear to the front is judged across its grain', () => {
+  const bare = solved(
+    'sink-drawers',
+    { kind: 'clear', space: 'upper' },
+    { kind: 'things', space: 'upper', things: [{ thing: 'rag-box', count: 1 }] },
+  );
+  expect(bare.checks.find((c) => c.id === 'unheld-upper')?.severity).toBe('stop');
+  const chest = solved('paper-chest');
+  const bottom = chest.carried.members.get('drawer-third/drawer-bottom/1');
+  // 837.6 broad and 9 thick, over the 500 of the box, across the grain at 7.0 GPa: 5 W L³ / 384 E I.
+  const total = (11.2 + (bottom?.selfKg ?? 0)) * 9.81;
+  const I = (837.6 * 9 ** 3) / 12;
+  const simple = (5 * total * 500 ** 3) / (384 * 7000 * I);
+  expect(bottom?.bending?.axis).toBe('deep');
+  expect(bottom?.bending?.sag.bending.greatest.mm).toBeCloseTo(simple, 3);
+});
+
+test('every part of a drawer can be asked what other stock would do, and bottoms that sag are mended for all', () => {
+  const heavy = solved('paper-chest', { kind: 'things', space: 'drawer-third', things: [{ thing: 'proof-paper', count: 2 }] });
+  const id = 'drawer-third/drawer-bottom/1';
+  expect(heavy.carried.members.get(id)?.state).toBe('fails');
+  const remedies = remediesFor(heavy, workshop, heavy.letters, id);
+  expect(remedies.map((r) => writeExactly(r.label))).toContain('Use Birch ply 12 for every drawer bottom');
+  for (const part of heavy.parts) expect(() => stockChoices(heavy, workshop, heavy.letters, part.id)).not.toThrow();
+  expect(stockChoices(heavy, workshop, heavy.letters, id).find((c) => c.current)?.stockId).toBe('birch-9');
 });

@@ -147,6 +147,14 @@ describe('the tube rack', () => {
     expect(rack.carried.floor).toBeCloseTo((72.9 + self) * 9.81, 6);
   });
 
+  test('150 tubes are listed: 12 of the 162 cells are to spare', () => {
+    const found = rack.checks.find((c) => c.id === 'cells-room-gable');
+    expect([found?.severity, writeExactly(found?.sentence ?? [])]).toEqual([
+      'good',
+      'All 150 Proof tube have a cell in rack; 12 are to spare.',
+    ]);
+  });
+
   test('a thing that is no longer there stops the build', () => {
     const gone = solved('tube-rack', { kind: 'cells', space: 'gable', cells: { ...cells, thing: 'gone' } });
     expect(gone.checks[0]).toMatchObject({ id: 'cells-thing-gable', severity: 'stop' });

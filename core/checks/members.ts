@@ -46,7 +46,9 @@ function machining(piece: Piece, shape: Shape, letters: Letters): Check[] {
   });
 }
 
-function sagCheck(carried: CarriedMember, letters: Letters, workshop: Workshop): Check[] {
+function sagCheck(equal: readonly CarriedMember[], letters: Letters, workshop: Workshop): Check[] {
+  const [carried] = equal;
+  if (!carried) return [];
   const { member, bending, state } = carried;
   if (!bending || state === 'fine' || state === 'not judged') return [];
   const { verdict } = bending;
@@ -61,7 +63,8 @@ function sagCheck(carried: CarriedMember, letters: Letters, workshop: Workshop):
         : handed > 0
           ? say`${force(handed)} from above`
           : say`its own weight`;
-  const name = capital(nameOf(member, letters));
+  const others = equal.length - 1;
+  const name = `${capital(nameOf(member, letters))}${others > 0 ? ` and ${others} like it` : ''}`;
   const limit = limitName(workshop.settings.limit);
   const later = verdict.later ? say` and ${fine(verdict.later.mm)} in the long term` : say`, and later is not judged`;
   return [
@@ -70,11 +73,24 @@ function sagCheck(carried: CarriedMember, letters: Letters, workshop: Workshop):
       severity: failsNow ? 'stop' : 'look',
       state,
       about: { kind: 'member', id: member.id },
-      sentence: say`${name} sags ${fine(verdict.today.mm)} today${later} under ${load}; ${limit} allows ${fine(verdict.allowed)}.`,
+      sentence: say`${name} ${others > 0 ? 'sag' : 'sags'} ${fine(verdict.today.mm)} today${later} under ${load}; ${limit} allows ${fine(verdict.allowed)}.`,
       fixes: [],
       remedyFor: member.id,
     },
   ];
+}
+
+/** Members that bend alike under alike loads, told together. */
+function alike(members: readonly CarriedMember[]): readonly (readonly CarriedMember[])[] {
+  const groups = new Map<string, CarriedMember[]>();
+  for (const c of members) {
+    const sag = c.bending?.verdict;
+    const key = `${c.member.role} ${c.member.stockId} ${c.state} ${sag?.today.mm.toFixed(3)} ${sag?.allowed.toFixed(3)} ${c.total.toFixed(2)}`;
+    const group = groups.get(key);
+    if (group) group.push(c);
+    else groups.set(key, [c]);
+  }
+  return [...groups.values()];
 }
 
 /** Members that are not judged, in one sentence, so that nothing unjudged looks green. */
@@ -147,7 +163,7 @@ function tipping(piece: Piece, shape: Shape): Check[] {
 /** Every check of the members themselves: machining, sag, stock size, tipping. */
 export function memberChecks(piece: Piece, shape: Shape, carried: Carried, letters: Letters, workshop: Workshop): Check[] {
   const each = [...carried.members.values()];
-  const sags = each.flatMap((c) => sagCheck(c, letters, workshop));
+  const sags = alike(each).flatMap((group) => sagCheck(group, letters, workshop));
   const judged = each.filter((c) => c.bending && c.state === 'fine').length;
   const good: Check[] =
     judged > 0

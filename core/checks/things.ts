@@ -1,5 +1,6 @@
 import { len, say } from '../figure/index.js';
 import { add, sub, type Length } from '../length/index.js';
+import { cellGrid } from '../interiors/cells/grid.js';
 import type { PlacedSpace, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { howMany, needOf, type Block } from '../things/index.js';
@@ -90,9 +91,51 @@ function depths(space: PlacedSpace, blocks: readonly Block[]): Check[] {
   );
 }
 
+/** Things in a space that has no floor: over a rail, or over nothing but room. */
+function unheld(space: PlacedSpace, shape: Shape): Check[] {
+  const { below } = space.neighbours;
+  if (!below.endsWith('/rail/1') && !overRoom(space, shape)) return [];
+  return [
+    {
+      id: `unheld-${space.id}`,
+      severity: 'stop',
+      state: 'fails',
+      about: { kind: 'space', id: space.id },
+      sentence: say`Nothing holds ${space.blocks.map((b) => b.thing.name).join(', ')} in ${space.label}: nothing under it goes from side to side.`,
+      fixes: [pieceFix(say`Take them out`, { kind: 'things', space: space.id, things: [] })],
+    },
+  ];
+}
+
+/** Whether a space has room and not wood between it and the one below it. */
+function overRoom(space: PlacedSpace, shape: Shape): boolean {
+  if (space.within?.axis !== 'up' || space.insets) return false;
+  const run = shape.runs.get(space.within.owner);
+  const at = run?.run.lines.findIndex((l) => l.line.id === space.id) ?? 0;
+  const before = run?.run.lines[at - 1]?.line;
+  return before !== undefined && run?.roles.get(before.id) === 'room';
+}
+
+/** Whether all that are listed of a thing have a cell. */
+function cellCheck(space: PlacedSpace, workshop: Workshop): Check[] {
+  const grid = space.space.cells && cellGrid(space, space.space.cells, workshop);
+  if (!grid) return [];
+  const { thing } = grid;
+  const room = grid.capacity.amount;
+  const about = { kind: 'space', id: space.id } as const;
+  const id = `cells-room-${space.id}`;
+  if (room < thing.count) {
+    const sentence = say`${space.label} has ${room} cells, and ${thing.count} ${thing.name} are listed.`;
+    return [{ id, severity: 'look', state: 'fails', about, sentence, fixes: [] }];
+  }
+  const sentence = say`All ${thing.count} ${thing.name} have a cell in ${space.label}; ${room - thing.count} are to spare.`;
+  return [{ id, severity: 'good', state: 'fine', about, sentence, fixes: [] }];
+}
+
 /** Whether what stands in each space fits in it, and what was named but is not in the library or stands nowhere. */
 export function thingChecks(shape: Shape, workshop: Workshop): Check[] {
   return [...shape.spaces.values()].flatMap((space): Check[] => {
+    if (space.space.cells) return cellCheck(space, workshop);
     const gone = space.space.things.filter((t) => !workshop.things.has(t.thing));
     const missing = gone.map((t): Check => ({
       id: `unknown-${space.id}-${t.thing}`,
@@ -103,7 +146,12 @@ export function thingChecks(shape: Shape, workshop: Workshop): Check[] {
       fixes: [pieceFix(say`Take it out`, { kind: 'things', space: space.id, things: space.space.things.filter((o) => !gone.includes(o)) })],
     }));
     if (space.blocks.length === 0 || (space.space.split && space.space.split.making?.kind !== 'slats')) return missing;
-    const faults = [...heights(space, space.blocks), ...widths(space, space.blocks), ...depths(space, space.blocks)];
+    const faults = [
+      ...unheld(space, shape),
+      ...heights(space, space.blocks),
+      ...widths(space, space.blocks),
+      ...depths(space, space.blocks),
+    ];
     if (faults.length > 0 || !space.within) return [...missing, ...faults];
     const need = needOf(space.blocks);
     return [

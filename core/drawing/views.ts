@@ -201,7 +201,9 @@ export function drawPiece(solution: Solution, view: View, spaceId: string, pose:
   const members = membersIn(placed, view, cut, upFrom(solution, spaceId));
   // Seen from the front the back lies behind what stands before it.
   const behind = view === 'front' ? members.filter((m) => m.of.id === CASE.back) : [];
-  const shapes = [...behind, ...clear, ...things, ...members.filter((m) => !behind.includes(m))];
+  const others = members.filter((m) => !behind.includes(m));
+  // From above, what lies on a deck covers it.
+  const shapes = view === 'top' ? [...clear, ...others, ...things] : [...behind, ...clear, ...things, ...others];
   const whole = toMm(view === 'side' ? overall.depth.value : overall.width.value);
   const spans = shapes.map((s) => (s.kind === 'circle' ? [s.cx - s.r, s.cx + s.r] : [s.x, s.x + s.width]) as [number, number]);
   const left = Math.min(0, ...spans.map(([a]) => a));

@@ -1,6 +1,6 @@
 import { say, type Sentence } from '../figure/index.js';
 import type { State } from '../carry/index.js';
-import { applyEdit, findMember, findSpace, type Letters, type PanelCase, type Piece, type PieceEdit } from '../piece/index.js';
+import { applyEdit, findMember, findSpace, type Letters, type Member, type PanelCase, type Piece, type PieceEdit } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { CASE } from '../shells/index.js';
 import { compare, type Moved } from './compare.js';
@@ -28,11 +28,12 @@ interface Candidate {
 }
 
 /** Stock on hand that could take the member's place, the one in use left out. */
-function otherStock(workshop: Workshop, now: string, edit: (id: string) => PieceEdit): Candidate[] {
+function otherStock(workshop: Workshop, now: string, edit: (id: string) => PieceEdit | null): Candidate[] {
   const used = workshop.stock.get(now);
-  return [...workshop.stock].flatMap(([id, stock]) =>
-    id === now || !used || stock.thickness * 2 < used.thickness ? [] : [{ label: say`Use ${stock.name}`, edit: edit(id) }],
-  );
+  return [...workshop.stock].flatMap(([id, stock]): Candidate[] => {
+    const change = id === now || !used || stock.thickness * 2 < used.thickness ? null : edit(id);
+    return change ? [{ label: say`Use ${stock.name}`, edit: change }] : [];
+  });
 }
 
 function forDividing(piece: Piece, workshop: Workshop, node: string): Candidate[] {
@@ -89,6 +90,14 @@ function forCase(piece: PanelCase, workshop: Workshop, memberId: string): Candid
   return candidates;
 }
 
+/** What is made with others of its kind, such as the bottoms of all drawers of a bank: other stock for all of them. */
+function forMade(piece: Piece, workshop: Workshop, member: Member): Candidate[] {
+  return otherStock(workshop, member.stockId, (id) => stockEdit(piece, member, id)).map((c) => ({
+    ...c,
+    label: say`${c.label} for every ${member.role}`,
+  }));
+}
+
 function failing(solution: Solution): ReadonlySet<string> {
   return new Set([...solution.carried.members.values()].filter((c) => c.state === 'fails').map((c) => c.member.id));
 }
@@ -103,8 +112,13 @@ export function remediesFor(before: Solution, workshop: Workshop, ledger: Letter
   const carried = before.carried.members.get(memberId);
   if (!carried) return [];
   const { node } = carried.member;
+  const divides = findMember(piece.interior, node);
   const candidates =
-    memberId.startsWith('case/') && piece.shell === 'panel-case' ? forCase(piece, workshop, memberId) : forDividing(piece, workshop, node);
+    memberId.startsWith('case/') && piece.shell === 'panel-case'
+      ? forCase(piece, workshop, memberId)
+      : divides && !divides.owner.split?.making
+        ? forDividing(piece, workshop, node)
+        : forMade(piece, workshop, carried.member);
   const failedBefore = failing(before);
   const remedies = candidates.flatMap(({ label, edit }): Remedy[] => {
     const after = solve(applyEdit(piece, edit), workshop, ledger);
@@ -131,6 +145,27 @@ export function remediesFor(before: Solution, workshop: Workshop, ledger: Letter
   return remedies.sort((a, b) => a.newlyFailing.length - b.newlyFailing.length || a.moved.length - b.moved.length || a.addedKg - b.addedKg);
 }
 
+/** The edit that makes a member, or all that are made with it, of another stock; null for what belongs to the case. */
+function stockEdit(piece: Piece, member: Member, stock: string): PieceEdit | null {
+  if (findMember(piece.interior, member.node)) return { kind: 'member', member: member.node, patch: { stock } };
+  const path = findSpace(piece.interior, member.node);
+  const owner = path?.space.split?.making ? path.space : path?.parent?.space;
+  const making = owner?.split?.making;
+  if (!owner || !making) return null;
+  switch (making.kind) {
+    case 'drawers': {
+      const use = member.role === 'drawer bottom' ? 'bottom' : member.role === 'drawer front' ? 'front' : 'box';
+      return { kind: 'making', space: owner.id, making: { ...making, stock: { ...making.stock, [use]: stock } } };
+    }
+    case 'slats':
+      if (member.role === 'slat support')
+        return { kind: 'making', space: owner.id, making: { ...making, supports: { ...making.supports, stock } } };
+      return { kind: 'making', space: owner.id, making: { ...making, stock } };
+    case 'boards':
+      return { kind: 'making', space: owner.id, making: { ...making, stock } };
+  }
+}
+
 /** The same member in another stock: what it would sag, weigh and cost. */
 export interface StockChoice {
   readonly stockId: string;
@@ -146,9 +181,10 @@ export interface StockChoice {
 /** One shelf or divider in every stock there is, side by side, the same load on each. */
 export function stockChoices(before: Solution, workshop: Workshop, ledger: Letters, memberId: string): readonly StockChoice[] {
   const now = before.carried.members.get(memberId);
-  if (!now || memberId.startsWith('case/')) return [];
+  if (!now) return [];
   return [...workshop.stock.keys()].flatMap((stockId): StockChoice[] => {
-    const edit: PieceEdit = { kind: 'member', member: now.member.node, patch: { stock: stockId } };
+    const edit = stockEdit(before.piece, now.member, stockId);
+    if (!edit) return [];
     const after = solve(applyEdit(before.piece, edit), workshop, ledger).carried.members.get(memberId);
     if (!after?.bending) return [];
     const { verdict } = after.bending;
