@@ -88,6 +88,34 @@ describe('writing', () => {
     expect((await http().get(`${shed}/things/bottle`)).body.data.count).toBe(31);
   });
 
+  test('a slide is kept, measured anew, and not taken away while drawers run on it', async () => {
+    const path = `${shed}/slides/slide-45`;
+    const chest = async () => (await http().get(`${shed}/pieces/paper-chest/solution`)).body;
+    const width = (body: { facts: { space: string; facts: { name: string; mm?: number }[] }[] }) =>
+      body.facts.find((f) => f.space === 'drawer-top')?.facts.find((f) => f.name === 'box, wide')?.mm;
+    expect(width(await chest())).toBe(854.6);
+    const { version, data } = (await http().get(path)).body;
+    const wider = { ...data, side: 13.2 * 80_000 };
+    expect((await http().put(path).send({ version, data: wider, label: 'Measured' })).status).toBe(200);
+    expect(width(await chest())).toBe(853.6);
+    const gone = await http()
+      .delete(path)
+      .send({ version: version + 1, label: 'Out' });
+    expect(gone.status).toBe(409);
+    expect(JSON.parse(gone.text).detail).toContain('Paper chest');
+    const bad = await http()
+      .put(path)
+      .send({ version: version + 1, data: { ...data, lengths: [] }, label: 'None' });
+    expect(bad.status).toBe(400);
+    expect(
+      (
+        await http()
+          .put(path)
+          .send({ version: version + 1, data, label: 'Back' })
+      ).status,
+    ).toBe(200);
+  });
+
   test('an edit on an old version is refused with both, and changes nothing', async () => {
     const version = await versionOf(`${shed}/things/bottle`);
     await setBottles(32);

@@ -2,18 +2,8 @@ import fc from 'fast-check';
 import * as highsModule from 'highs';
 import { mm } from '../length/index.js';
 import { thing } from '../testing/samples.js';
-import {
-  groupsOf,
-  heightWith,
-  heightsOf,
-  itemsOf,
-  lowestGroup,
-  programOf,
-  shelveInOrder,
-  type Item,
-  type Room,
-  type ShelfGroup,
-} from './index.js';
+import { groupsOf, heightWith, itemsOf, programOf, shelveInOrder, type Room } from './index.js';
+import { bestOfAll } from '../testing/shelves.js';
 
 const room: Room = { width: mm(600), depth: mm(300), shelf: mm(20), foot: mm(80) };
 
@@ -22,26 +12,6 @@ interface Solver {
   solve(program: string): { readonly Status: string; readonly Columns: Readonly<Record<string, { readonly Primal?: number }>> };
 }
 const loadHighs = ((highsModule as { default?: unknown }).default ?? highsModule) as () => Promise<Solver>;
-
-/** Every way to part a few items, tried out. */
-function bestOfAll(items: readonly Item[]): number {
-  const heights = heightsOf(items);
-  const part = (rest: readonly Item[], groups: readonly (readonly Item[])[]): number => {
-    const [first, ...others] = rest;
-    if (!first) {
-      const shelves = groups.map((g) => lowestGroup(g, heights, room));
-      return shelves.some((s) => s === null) ? Infinity : heightWith(shelves as ShelfGroup[], room);
-    }
-    const joined = groups.map((g) =>
-      part(
-        others,
-        groups.map((h) => (h === g ? [...h, first] : h)),
-      ),
-    );
-    return Math.min(part(others, [...groups, [first]]), ...joined);
-  };
-  return part(items, []);
-}
 
 test('the program gives the lowest shelves of all, also where the order of heights misses them', async () => {
   const highs = await loadHighs();
@@ -71,7 +41,7 @@ test('the program gives the lowest shelves of all, also where the order of heigh
     const values = Object.fromEntries(Object.entries(result.Columns).map(([name, c]) => [name, c.Primal ?? 0]));
     const groups = groupsOf(items, values, room);
     expect(groups.flatMap((g) => g.items)).toHaveLength(items.length);
-    expect(heightWith(groups, room)).toBe(bestOfAll(items));
+    expect(heightWith(groups, room)).toBe(bestOfAll(items, room));
     if (heightWith(groups, room) < heightWith(first, room)) better += 1;
   }
   expect(better).toBeGreaterThan(0);

@@ -4,20 +4,8 @@ import { applyEdit } from '../piece/index.js';
 import { solve } from '../solution/index.js';
 import type { Thing } from '../things/index.js';
 import { piece, space, thing, workshop } from '../testing/samples.js';
-import {
-  editFor,
-  itemsOf,
-  propose,
-  shelveInOrder,
-  heightWith,
-  lowestGroup,
-  heightsOf,
-  waysOf,
-  type Item,
-  type Room,
-  type ShelfGroup,
-  type Wanted,
-} from './index.js';
+import { editFor, itemsOf, propose, shelveInOrder, heightWith, waysOf, type Room, type ShelfGroup, type Wanted } from './index.js';
+import { bestOfAll } from '../testing/shelves.js';
 
 const room: Room = { width: mm(600), depth: mm(300), shelf: mm(20), foot: mm(80) };
 
@@ -96,26 +84,6 @@ test('heavy low; often-used within reach', () => {
   expect(order[2]).toBe('used');
 });
 
-/** Every way to part a few items, tried out. */
-function bestOfAll(items: readonly Item[]): number {
-  const heights = heightsOf(items);
-  const part = (rest: readonly Item[], groups: readonly (readonly Item[])[]): number => {
-    const [first, ...others] = rest;
-    if (!first) {
-      const shelves = groups.map((g) => lowestGroup(g, heights, room));
-      return shelves.some((s) => s === null) ? Infinity : heightWith(shelves as ShelfGroup[], room);
-    }
-    const joined = groups.map((g, i) =>
-      part(
-        others,
-        groups.map((h, j) => (i === j ? [...h, first] : g === h ? g : h)),
-      ),
-    );
-    return Math.min(part(others, [...groups, [first]]), ...joined);
-  };
-  return part(items, []);
-}
-
 const some = fc.array(
   fc
     .record({ width: fc.integer({ min: 60, max: 500 }), height: fc.integer({ min: 50, max: 400 }) })
@@ -133,7 +101,7 @@ test('the first answer holds every thing once, on shelves that take it, never lo
       expect(groups.flatMap(names).sort()).toEqual(list.map((l) => l.id).sort());
       groups.forEach((g) => expect(g.spare).toBeGreaterThanOrEqual(0));
       const height = heightWith(groups, room);
-      const best = bestOfAll(items);
+      const best = bestOfAll(items, room);
       expect(height).toBeGreaterThanOrEqual(best);
       sum += height;
       least += best;

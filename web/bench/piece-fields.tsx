@@ -1,32 +1,19 @@
-import { ZERO, inch, mm, type Length } from '../../core/length/index.js';
+import { inch, mm } from '../../core/length/index.js';
 import type { Fix, PiecePatch } from '../../core/piece/index.js';
 import type { Rounding } from '../../core/run/index.js';
 import { usePrecision } from '../data/project.js';
-import { LengthField } from '../shared/length-field.js';
 import { Select, Tick, type Choice } from '../shared/ui.js';
 import { useSettledBench } from './bench.js';
+import { useEditFields } from './edit-fields.js';
 
 const FIXES: readonly Choice<Fix>[] = [
   { id: 'housed', label: 'Housed' },
   { id: 'loose', label: 'Loose on pins' },
   { id: 'butted', label: 'Butted and screwed' },
 ];
-/** How fields of the piece itself are changed: at once, or for a length while it is typed. */
+/** How fields of the piece itself are changed. */
 export function usePieceFields() {
-  const { commit, setDraft } = useSettledBench();
-  const precision = usePrecision();
-  const change = (patch: PiecePatch, label: string) => commit({ kind: 'piece', patch }, label);
-  const length = (label: string, value: Length, patch: (value: Length) => PiecePatch, zero = false) => (
-    <LengthField
-      label={label}
-      value={value}
-      precision={precision}
-      {...(zero ? { least: ZERO } : {})}
-      onCommit={(next) => next !== null && change(patch(next), `Changed ${label.toLowerCase()}`)}
-      onDraft={(next) => setDraft(next === null ? null : { kind: 'edit', edit: { kind: 'piece', patch: patch(next) } })}
-    />
-  );
-  return { change, length };
+  return useEditFields((patch: PiecePatch) => ({ kind: 'piece', patch }));
 }
 
 /** How shelves and front edges are made. */

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Figure } from '../../core/figure/index.js';
 import { sourcesOf, writeSentence } from '../../core/figure/index.js';
@@ -97,6 +98,23 @@ function MarksOfMember() {
   return null;
 }
 
+/** A further figure, whose sum opens under it. */
+function Opening({ name, figure, children }: { name: string; figure: Figure; children?: ReactNode }) {
+  const precision = usePrecision();
+  return (
+    <details style={{ marginTop: 6 }}>
+      <summary>
+        <strong>
+          <LengthText value={figure.value} precision={precision} />
+        </strong>{' '}
+        {name}
+      </summary>
+      <Sum figure={figure} precision={precision} answer={name} />
+      {children}
+    </details>
+  );
+}
+
 /** What else follows for the selected space: the sizes of its drawer, its slats, its cells, and how they are made. */
 function FactsOf() {
   const { solution, selection } = useBench();
@@ -121,16 +139,9 @@ function FactsOf() {
       );
     }
     return (
-      <details key={name} style={{ marginTop: 6 }}>
-        <summary>
-          <strong>
-            <LengthText value={figure.value} precision={precision} />
-          </strong>{' '}
-          {name}
-        </summary>
-        <Sum figure={figure} precision={precision} answer={name} />
+      <Opening key={name} name={name} figure={figure}>
         {remark ? <Faint>{writeSentence(remark, precision)}</Faint> : null}
-      </details>
+      </Opening>
     );
   });
 }
@@ -181,15 +192,7 @@ export function SumPanel() {
       <FactsOf />
       {part ? <KeptBy member={part.member} /> : null}
       {rest.map(({ name, figure }) => (
-        <details key={name} style={{ marginTop: 6 }}>
-          <summary>
-            <strong>
-              <LengthText value={figure.value} precision={precision} />
-            </strong>{' '}
-            {name}
-          </summary>
-          <Sum figure={figure} precision={precision} answer={name} />
-        </details>
+        <Opening key={name} name={name} figure={figure} />
       ))}
       {stock ? (
         <p style={{ marginTop: 6, fontSize: 12 }}>

@@ -112,6 +112,13 @@ export function newCase(
   };
 }
 
+/** A chest is lower and deeper than a case of shelves. */
+export function chestSizes(unit: LengthUnit): Pick<PanelCase, 'width' | 'height' | 'depth'> {
+  const s = pick(unit);
+  const given = (size: ReturnType<typeof mm>) => ({ from: 'given' as const, size, of: 'overall' as const });
+  return { width: given(s(800, 32)), height: given(s(900, 36)), depth: given(s(500, 20)) };
+}
+
 /** What is built into a place that is there already, with usual sizes of a cabinet, a drawer, a wall or a ledge. */
 export function newInPlace(unit: LengthUnit, stock: string, kind: 'drawers' | 'rack' | 'lanes' | 'slats' | 'pigeon-holes'): InPlace {
   const s = pick(unit);

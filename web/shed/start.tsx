@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { Plus } from 'lucide-react';
 import { applyEdit } from '../../core/piece/index.js';
-import { newCase, newId, newInPlace, newOpening, newStock, newThing } from '../data/defaults.js';
+import { chestSizes, newCase, newId, newInPlace, newOpening, newStock, newThing } from '../data/defaults.js';
 import { useProject } from '../data/project.js';
 import { Button, Fault, Row } from '../shared/ui.js';
 import { ink, line, paper, tape, wood } from '../theme/tokens.js';
@@ -193,6 +193,7 @@ function useStartKind() {
       }
       const sheet = stock[0]?.id as string;
       const bare = kind.shell === 'case' ? newCase(unit, sheet, { kind: 'sizes' }) : newInPlace(unit, sheet, kind.filling ?? 'drawers');
+      if (kind.filling === 'drawers' && kind.shell === 'case') Object.assign(bare, chestSizes(unit));
       const piece = { ...bare, name: `New ${kind.name.toLowerCase()}` };
       const size = (o: typeof piece.width) => (o.from === 'given' ? o.size : newThing(unit).clearance);
       const clear = { width: size(piece.width), height: size(piece.height), depth: size(piece.depth) };

@@ -1,14 +1,15 @@
 import { useState } from 'react';
 import { Input, NumberField, TextField } from 'react-aria-components';
 import styled from 'styled-components';
-import { Plus, Trash2 } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { ZERO, formatLength, inch, mm, readLength, type Length, type LengthUnit } from '../../core/length/index.js';
 import type { Slide } from '../../core/stock/index.js';
-import { newId } from '../data/defaults.js';
-import { usePrecision, useProject } from '../data/project.js';
+import { usePrecision } from '../data/project.js';
+import { useRecordList } from '../data/record-list.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, Fault, FieldLabel, Grid, Panel, Row, Scroll, Table, TextInput, fieldBox } from '../shared/ui.js';
+import { TakeOut } from '../shared/take-out.js';
 
 const Entry = styled(NumberField)`
   input {
@@ -127,27 +128,14 @@ function SlideForm({ slide, onSave, onClose }: { slide: Slide; onSave: (slide: S
 
 /** Drawer slides on hand, as they measure. */
 export function Slides() {
-  const { bench, saver } = useProject();
   const precision = usePrecision();
-  const { slides } = bench.records;
-  const [open, setOpen] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const add = async () => {
-    const fresh = newSlide(precision.unit);
-    const id = newId(
-      fresh.name,
-      slides.map((s) => s.id),
-    );
-    await saver.create('slides', id, fresh, `Added ${fresh.name}`).catch((e: Error) => setProblem(e.message));
-    setOpen(id);
-  };
-  const chosen = slides.find((s) => s.id === open);
+  const { records: slides, open, setOpen, problem, chosen, add, keep, takeOut } = useRecordList('slides');
   return (
     <section aria-label="Drawer slides">
       <h2 style={{ marginTop: 26 }}>Drawer slides</h2>
       {problem ? <Fault role="alert">{problem}</Fault> : null}
       <Row style={{ margin: '12px 0' }}>
-        <Button onPress={() => void add()}>
+        <Button onPress={() => void add(newSlide(precision.unit))}>
           <Plus aria-hidden /> Slide
         </Button>
       </Row>
@@ -185,13 +173,7 @@ export function Slides() {
                   <td className="figure">{data.rating ?? 'not known'}</td>
                   <td className="figure">{data.price ?? ''}</td>
                   <td>
-                    <Button
-                      data-quiet
-                      aria-label={`Take ${data.name} out`}
-                      onPress={() => void saver.remove('slides', id).catch((e: Error) => setProblem(e.message))}
-                    >
-                      <Trash2 aria-hidden />
-                    </Button>
+                    <TakeOut name={data.name} onPress={() => takeOut(id)} />
                   </td>
                 </tr>
               ))}
@@ -205,7 +187,7 @@ export function Slides() {
         <SlideForm
           key={chosen.id}
           slide={chosen.data}
-          onSave={(next, label) => saver.save('slides', chosen.id, next, label.slice(0, 150))}
+          onSave={(next, label) => keep(chosen.id, next, label)}
           onClose={() => setOpen(null)}
         />
       ) : null}

@@ -1,11 +1,13 @@
 import { useMemo, useState } from 'react';
 import { Input, NumberField, TextField } from 'react-aria-components';
 import styled from 'styled-components';
-import { Plus, Trash2 } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { MATERIALS, propertiesOf, type Stock } from '../../core/stock/index.js';
-import { newId, newStock } from '../data/defaults.js';
+import { newStock } from '../data/defaults.js';
 import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
+import { useRecordList } from '../data/record-list.js';
+import { TakeOut } from '../shared/take-out.js';
 import { Header } from '../shared/header.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
@@ -142,24 +144,12 @@ function StockForm({ stock, onSave, onClose }: { stock: Stock; onSave: (stock: S
 
 /** What is on hand, measured and priced. */
 export function Stockroom() {
-  const { bench, saver } = useProject();
+  const { bench } = useProject();
   const precision = usePrecision();
-  const { stock } = bench.records;
-  const [open, setOpen] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { records: stock, open, setOpen, problem, chosen, add, keep, takeOut } = useRecordList('stock');
   const { slides } = bench.records;
   const scope = useMemo(() => [...stock.map((s) => `stock/${s.id}`), ...slides.map((s) => `slides/${s.id}`)], [stock, slides]);
   const history = useHistory(scope);
-  const add = async () => {
-    const fresh = newStock(precision.unit);
-    const id = newId(
-      fresh.name,
-      stock.map((s) => s.id),
-    );
-    await saver.create('stock', id, fresh, `Added ${fresh.name}`).catch((e: Error) => setProblem(e.message));
-    setOpen(id);
-  };
-  const chosen = stock.find((s) => s.id === open);
   return (
     <>
       <Header history={history} />
@@ -170,7 +160,7 @@ export function Stockroom() {
         </Faint>
         {problem ? <Fault role="alert">{problem}</Fault> : null}
         <Row style={{ margin: '12px 0' }}>
-          <Button data-main onPress={() => void add()}>
+          <Button data-main onPress={() => void add(newStock(precision.unit))}>
             <Plus aria-hidden /> Stock
           </Button>
         </Row>
@@ -217,13 +207,7 @@ export function Stockroom() {
                   <td className="figure">{s.data.price ?? ''}</td>
                   <td className="figure">{propertiesOf(s.data).elastic}</td>
                   <td>
-                    <Button
-                      data-quiet
-                      aria-label={`Take ${s.data.name} out`}
-                      onPress={() => void saver.remove('stock', s.id).catch((e: Error) => setProblem(e.message))}
-                    >
-                      <Trash2 aria-hidden />
-                    </Button>
+                    <TakeOut name={s.data.name} onPress={() => takeOut(s.id)} />
                   </td>
                 </tr>
               ))}
@@ -234,7 +218,7 @@ export function Stockroom() {
           <StockForm
             key={chosen.id}
             stock={chosen.data}
-            onSave={(next, label) => saver.save('stock', chosen.id, next, label.slice(0, 150))}
+            onSave={(next, label) => keep(chosen.id, next, label)}
             onClose={() => setOpen(null)}
           />
         ) : null}

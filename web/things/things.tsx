@@ -1,11 +1,12 @@
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { Plus, Trash2 } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import type { Length } from '../../core/length/index.js';
 import { needOfThings, type Thing } from '../../core/things/index.js';
 import { newId, newThing } from '../data/defaults.js';
 import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
+import { TakeOut } from '../shared/take-out.js';
 import { Header } from '../shared/header.js';
 import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, Fault, Page, Row, Scroll, Table } from '../shared/ui.js';
@@ -99,13 +100,10 @@ export function Things() {
                         <LengthText value={t.data.clearance} precision={precision} />
                       </td>
                       <td>
-                        <Button
-                          data-quiet
-                          aria-label={`Take ${t.data.name} out`}
+                        <TakeOut
+                          name={t.data.name}
                           onPress={() => void saver.remove('things', t.id).catch((e: Error) => setProblem(e.message))}
-                        >
-                          <Trash2 aria-hidden />
-                        </Button>
+                        />
                       </td>
                     </tr>
                   );

@@ -1,0 +1,160 @@
+import { drawPiece } from '../drawing/index.js';
+import { ZERO, mm, toMm } from '../length/index.js';
+import { posesOf, type Drawers, type PanelCase, type Space, type Split } from '../piece/index.js';
+import { piece, space, stock, workshop } from '../testing/samples.js';
+import { solve, tapeThrough, type Solution } from './index.js';
+
+const shop = workshop({
+  stock: { wall: stock({ name: 'wall', thickness: mm(10) }), bottom: stock({ name: 'bottom', thickness: mm(5) }) },
+});
+
+function drawers(extra: Partial<Drawers> = {}): Drawers {
+  return {
+    kind: 'drawers',
+    face: 'front',
+    front: { kind: 'inset', between: mm(4), below: mm(4), above: mm(4), sides: mm(2), setback: ZERO },
+    oversize: ZERO,
+    runner: { kind: 'plain', side: mm(5) },
+    less: mm(20),
+    rise: mm(10),
+    behind: mm(10),
+    box: { order: 'ends-between', join: 'screwed', bottom: { kind: 'groove', depth: mm(4), up: mm(8), slack: mm(1) } },
+    stock: { box: 'wall', bottom: 'bottom', front: 'ply' },
+    linesFrom: 'bottom',
+    ...extra,
+  };
+}
+
+/** A case of 1000 x 2000 x 300 in 20: 960 x 1960 x 300 inside, with so many drawers. */
+function chest(making: Drawers, count = 3, extra: Partial<PanelCase> = {}): Solution {
+  const split: Split = {
+    axis: 'up',
+    making,
+    members: Array.from({ length: count - 1 }, (_, i) => ({ id: `r${i + 1}` })),
+    spaces: Array.from({ length: count }, (_, i) => space(`d${i + 1}`, { things: i === 0 ? [{ thing: 'tin', count: 2 }] : [] })),
+  };
+  return solve(piece(space('in', { split }), extra), shop, {});
+}
+
+const tape = (s: Solution, at: string, axis: 'up' | 'across' | 'deep') =>
+  tapeThrough(s, at, axis).lines.map((l) => [l.kind, l.label, toMm(l.size.value)]);
+
+describe('the tapes through a bank of drawers', () => {
+  const s = chest(drawers());
+
+  test('up: fronts and reveals add up to the height', () => {
+    // 1960 − 2 × 4 − 2 × 4 = 1944, a third 648.
+    expect(tape(s, 'd1', 'up')).toEqual([
+      ['wood', 'bottom', 20],
+      ['wood', 'reveal below', 4],
+      ['gap', 'drawer 1', 648],
+      ['gap', 'reveal', 4],
+      ['gap', 'drawer 2', 648],
+      ['gap', 'reveal', 4],
+      ['gap', 'drawer 3', 648],
+      ['wood', 'reveal above', 4],
+      ['wood', 'top', 20],
+    ]);
+    const lines = tapeThrough(s, 'd1', 'up').lines;
+    expect(toMm(lines.at(-1)?.far.value ?? ZERO)).toBe(2000);
+  });
+
+  test('across: side, clearance, wall, inside, and back again', () => {
+    expect(tape(s, 'd1', 'across')).toEqual([
+      ['wood', 'left side', 20],
+      ['gap', 'free at the side', 5],
+      ['wood', 'side of the box', 10],
+      ['gap', 'drawer 1', 930],
+      ['wood', 'side of the box', 10],
+      ['gap', 'free at the side', 5],
+      ['wood', 'right side', 20],
+    ]);
+  });
+
+  test('deep, from the rear: behind it, back, inside, inner front, front', () => {
+    // 300 − 20 front − 10 behind = 270 box, 250 inside.
+    expect(tape(s, 'd1', 'deep')).toEqual([
+      ['gap', 'left behind', 10],
+      ['wood', 'back of the box', 10],
+      ['gap', 'drawer 1', 250],
+      ['wood', 'front of the box', 10],
+      ['wood', 'front', 20],
+    ]);
+  });
+
+  test('an overlay reaches over the wood above and below it', () => {
+    const over = { left: mm(8), right: mm(8), below: mm(8), above: mm(8) };
+    const o = chest(drawers({ front: { kind: 'overlay', between: mm(4), over }, less: mm(40), rise: mm(12) }));
+    const lines = tapeThrough(o, 'd1', 'up').lines;
+    const at = (label: string) => lines.find((l) => l.label === label);
+    // 1960 + 16 − 8 = 1968, a third 656, from 8 below the inside.
+    expect(toMm(at('drawer 1')?.size.value ?? ZERO)).toBe(656);
+    expect(toMm(at('drawer 1')?.near.value ?? ZERO)).toBe(12);
+    expect(toMm(lines.at(-1)?.far.value ?? ZERO)).toBe(2000);
+  });
+});
+
+describe('drawn', () => {
+  const s = chest(drawers());
+  const open = posesOf(s.shape.bodies).find((p) => p.id === 'open-d1');
+  const front = (of: Solution, chosen: string) => drawPiece(of, 'front', chosen).shapes.find((x) => x.of.id === 'd1/drawer-front/1');
+
+  test('a chosen drawer is looked into, the others are covered by their fronts', () => {
+    expect(front(s, 'd1')?.hidden).toBe(true);
+    expect(front(s, 'd2')?.hidden).toBe(false);
+  });
+
+  test('open, the side view is as much wider as the drawer comes out, and its things go along', () => {
+    const shut = drawPiece(s, 'side', 'd1');
+    const out = drawPiece(s, 'side', 'd1', open?.pose);
+    // Three quarters of a box of 270.
+    expect(out.width - shut.width).toBeCloseTo(202.5, 6);
+    const x = (d: typeof shut) => d.shapes.find((shape) => shape.of.kind === 'thing' && shape.kind === 'rect');
+    const [a, b] = [x(shut), x(out)];
+    expect(a?.kind === 'rect' && b?.kind === 'rect' && b.x - a.x).toBeCloseTo(202.5, 6);
+  });
+
+  test('out of the rear, the drawing begins left of the piece', () => {
+    const rear = chest(drawers({ face: 'rear' }), 1);
+    const all = posesOf(rear.shape.bodies).find((p) => p.id === 'open');
+    expect(drawPiece(rear, 'side', 'd1').left).toBe(0);
+    expect(drawPiece(rear, 'side', 'd1', all?.pose).left).toBeCloseTo(-202.5, 6);
+  });
+});
+
+describe('carried', () => {
+  test('a bottom wider than deep spans to the ends, those to the sides, those to what they run on', () => {
+    const s = chest(drawers());
+    const to = (id: string) => s.carried.members.get(id)?.supports.map((x) => x.carrier);
+    expect(to('d1/drawer-bottom/1')).toEqual(['d1/drawer-end/back', 'd1/drawer-end/front']);
+    expect(to('d1/drawer-end/back')).toEqual(['d1/drawer-side/left', 'd1/drawer-side/right']);
+    expect(to('d1/drawer-side/left')).toEqual(['case/bottom/1']);
+    // Two tins of 2 kg and the bottom itself, half to each end.
+    const bottom = s.carried.members.get('d1/drawer-bottom/1');
+    expect(bottom?.supports[0]?.newtons).toBeCloseTo(((4 + (bottom?.selfKg ?? 0)) * 9.81) / 2, 6);
+  });
+
+  test('free-standing with heavy drawers open it tips; fixed to the wall it does not', () => {
+    const heavy = workshop({
+      stock: { wall: stock({ name: 'wall', thickness: mm(10) }), bottom: stock({ name: 'bottom', thickness: mm(5) }) },
+      things: { tin: { ...(shop.things.get('tin') as NonNullable<ReturnType<typeof shop.things.get>>), mass: 60 } },
+    });
+    const split: Split = { axis: 'up', making: drawers(), members: [], spaces: [space('d1', { things: [{ thing: 'tin', count: 4 }] })] };
+    const interior: Space = space('in', { split });
+    const tips = (fixedToWall: boolean) => solve(piece(interior, { fixedToWall }), heavy, {}).checks.some((c) => c.id === 'tips-open');
+    expect([tips(false), tips(true)]).toEqual([true, false]);
+  });
+
+  test('a drawer behind a rail runs into it', () => {
+    const split: Split = { axis: 'up', making: drawers(), members: [], spaces: [space('d1')] };
+    const behind = space('in', {
+      split: {
+        axis: 'deep',
+        members: [{ id: 'wall' }],
+        spaces: [space('rear', { split }), space('front', { rule: { kind: 'fixed', size: mm(30) } })],
+      },
+    });
+    expect(solve(piece(behind), shop, {}).checks.find((c) => c.id === 'hits-d1')?.severity).toBe('stop');
+    expect(chest(drawers()).checks.some((c) => c.id.startsWith('hits'))).toBe(false);
+  });
+});

@@ -1,0 +1,74 @@
+/** @jest-environment node */
+import { faultsIn } from '../../core/formats/index.js';
+import { inch, mm, type LengthUnit } from '../../core/length/index.js';
+import { PieceSchema, applyEdit, type Piece } from '../../core/piece/index.js';
+import { solve } from '../../core/solution/index.js';
+import type { Slide, Stock } from '../../core/stock/index.js';
+import { newCase, newInPlace, newSettings, newStock, newThing } from '../data/defaults.js';
+import { fillEdit, type Filling } from './fill-menu.js';
+import type { Means } from './usual.js';
+
+const FILLINGS: readonly Filling[] = ['drawers', 'pigeon-holes', 'rack', 'lanes', 'slats'];
+
+function means(unit: LengthUnit, piece: Piece, slides: readonly { id: string; data: Slide }[] = []): Means {
+  const s = (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
+  const sheet = (name: string, thickness: Stock['thickness']): { id: string; data: Stock } => ({
+    id: name,
+    data: { ...newStock(unit), name, thickness },
+  });
+  const size = (o: Piece['width']) => (o.from === 'given' ? o.size : s(500, 20));
+  return {
+    unit,
+    stock: [sheet('thick', s(18, 3 / 4)), sheet('middling', s(12, 1 / 2)), sheet('thin', s(6, 1 / 4))],
+    slides,
+    things: [{ id: 'thing' }],
+    clear: { width: size(piece.width), height: size(piece.height), depth: size(piece.depth) },
+  };
+}
+
+const CASES = (['mm', 'in'] as const).flatMap((unit) =>
+  FILLINGS.flatMap((filling) => [
+    ['a case', unit, filling, newCase(unit, 'thick', { kind: 'sizes' })] as const,
+    ['a place that is there', unit, filling, newInPlace(unit, 'thick', filling)] as const,
+  ]),
+);
+
+test.each(CASES)('%s in %s is filled with %s: it is sound, and nothing stops its build', (_, unit, filling, piece) => {
+  const with_ = means(unit, piece);
+  const filled = applyEdit(piece, fillEdit(piece, 'inside', filling, with_));
+  expect(faultsIn(PieceSchema, filled)).toEqual([]);
+  const workshop = {
+    settings: newSettings(unit),
+    openings: new Map(),
+    things: new Map([['thing', newThing(unit)]]),
+    stock: new Map(with_.stock.map((s) => [s.id, s.data])),
+    slides: new Map(),
+  };
+  const solution = solve(filled, workshop, {});
+  expect(solution.shape.members.length).toBeGreaterThan(2);
+  // What it is to carry is not known yet, so loads and tipping may say more.
+  const stops = solution.checks.filter((c) => c.severity === 'stop' && !/^(sag|tips)-/.test(c.id));
+  expect(stops.map((c) => c.id)).toEqual([]);
+});
+
+test('drawers are put on the longest slide on hand that goes in, or run in their opening where none does', () => {
+  const piece = newInPlace('mm', 'thick', 'drawers');
+  const slide = (...lengths: number[]): { id: string; data: Slide } => ({
+    id: 'ball',
+    data: { name: 'Ball', lengths: lengths.map(mm), side: mm(12.7), height: mm(45), setback: mm(0), extension: 1 },
+  });
+  const runner = (slides: readonly { id: string; data: Slide }[]) => {
+    const edit = fillEdit(piece, 'inside', 'drawers', means('mm', piece, slides));
+    return edit.kind === 'fill' && edit.split?.making?.kind === 'drawers' ? edit.split.making.runner : null;
+  };
+  // 520 deep, 18 for the front, 10 behind: 492 is free.
+  expect(runner([slide(400, 450, 500)])).toEqual({ kind: 'slide', slide: 'ball', length: mm(450) });
+  expect(runner([slide(500, 600)])?.kind).toBe('plain');
+  expect(runner([])?.kind).toBe('plain');
+});
+
+test('with nothing in the stockroom, or nothing to hold, it says what is missing', () => {
+  const piece = newInPlace('mm', 'thick', 'drawers');
+  expect(() => fillEdit(piece, 'inside', 'drawers', { ...means('mm', piece), stock: [] })).toThrow(/put some into the stockroom/);
+  expect(() => fillEdit(piece, 'inside', 'rack', { ...means('mm', piece), things: [] })).toThrow(/say what the cells are to hold/);
+});
