@@ -98,9 +98,7 @@ describe('writing', () => {
     const wider = { ...data, side: 13.2 * 80_000 };
     expect((await http().put(path).send({ version, data: wider, label: 'Measured' })).status).toBe(200);
     expect(width(await chest())).toBe(853.6);
-    const gone = await http()
-      .delete(path)
-      .send({ version: version + 1, label: 'Out' });
+    const gone = await http().delete(`${path}?version=${version + 1}`);
     expect(gone.status).toBe(409);
     expect(JSON.parse(gone.text).detail).toContain('Paper chest');
     const bad = await http()
