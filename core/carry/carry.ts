@@ -1,21 +1,11 @@
-import { toMm, type Length } from '../length/index.js';
-import { cellGrid } from '../interiors/cells/grid.js';
-import { FLOOR, PLACE, boxOf, type Joint, type Member, type PlacedSpace, type Shape } from '../piece/index.js';
+import { toMm } from '../length/index.js';
+import { FLOOR, PLACE, type Joint, type Member, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
-import { BeamError, type BeamSpec, type LineLoad, type PointLoad } from './beam.js';
-import { judge, sagOf, type Bending, type Sag, type State, type Verdict } from './verdict.js';
-
-/** Standard gravity as builders' tables round it, N/kg. */
-export const GRAVITY = 9.81;
-
-/** What one member puts on another: how much and where. */
-export interface Handed {
-  readonly from: string;
-  readonly newtons: number;
-  /** Across the piece, mm; left out where it is given along the whole length. */
-  readonly x?: number;
-}
+import { BeamError, type BeamSpec } from './beam.js';
+import { beamOf, sectionOf, type SpanAxis } from './placed-beam.js';
+import { GRAVITY, standingOn, type Handed, type Load, type Standing } from './standing.js';
+import { judge, sagOf, type Sag, type State, type Verdict } from './verdict.js';
 
 /** What a member gives on to what carries it. */
 export interface Support {
@@ -26,15 +16,6 @@ export interface Support {
   readonly newtons: number;
   /** True where a one-way support is not touched. */
   readonly lifted: boolean;
-}
-
-/** A stretch of a member that things stand on. */
-export interface Standing {
-  readonly space: string;
-  readonly kg: number;
-  /** Across the piece, mm. */
-  readonly from: number;
-  readonly to: number;
 }
 
 /** A member with its loads, what carries it, and, for one that bends, its verdict. */
@@ -111,53 +92,6 @@ function fromTheTop(members: readonly Member[], joints: readonly Joint[]): reado
   return order;
 }
 
-interface Load {
-  readonly self: number;
-  readonly standing: readonly Standing[];
-  readonly handed: readonly Handed[];
-  readonly unweighed: readonly string[];
-}
-
-/** What carries the things of a space: the member below it, the slats of a deck, the uprights of cells. */
-function carriersOf(space: PlacedSpace, members: Shape['members']): readonly string[] {
-  const { split, cells, id } = space.space;
-  if (split?.making?.kind === 'slats') {
-    const nodes = new Set([id, ...split.members.map((m) => m.id)]);
-    return members.filter((m) => m.role === 'slat' && nodes.has(m.node)).map((m) => m.id);
-  }
-  if (cells) return members.filter((m) => m.node === id && (m.role === 'ladder upright' || m.role === 'divider')).map((m) => m.id);
-  return [space.neighbours.below];
-}
-
-/** The things of a space with what is not known of them; those of cells fill every cell. */
-function loadOf(space: PlacedSpace, workshop: Workshop): { kg: number; unknown: readonly string[] } {
-  const { cells } = space.space;
-  const grid = cells && cellGrid(space, cells, workshop);
-  if (grid) return { kg: (grid.thing.mass ?? 0) * grid.capacity.amount, unknown: grid.thing.mass === undefined ? [grid.thing.name] : [] };
-  return {
-    kg: space.blocks.reduce((sum, b) => sum + (b.thing.mass ?? 0) * b.count, 0),
-    unknown: space.blocks.filter((b) => b.thing.mass === undefined).map((b) => b.thing.name),
-  };
-}
-
-/** What stands on each member. */
-function standingOn(shape: Shape, workshop: Workshop): { standing: Map<string, Standing[]>; unweighed: Map<string, string[]> } {
-  const standing = new Map<string, Standing[]>();
-  const unweighed = new Map<string, string[]>();
-  for (const space of shape.spaces.values()) {
-    if (space.blocks.length === 0 && !space.space.cells) continue;
-    if (space.space.split && space.space.split.making?.kind !== 'slats') continue;
-    const { kg, unknown } = loadOf(space, workshop);
-    const carriers = carriersOf(space, shape.members);
-    for (const id of carriers) {
-      if (unknown.length > 0) unweighed.set(id, [...(unweighed.get(id) ?? []), ...unknown]);
-      const entry = { space: space.id, kg: kg / carriers.length, from: toMm(space.box.x0), to: toMm(space.box.x1) };
-      standing.set(id, [...(standing.get(id) ?? []), entry]);
-    }
-  }
-  return { standing, unweighed };
-}
-
 /** A member that stands or leans: it passes on all it carries, evenly where several carry it. */
 function passOn(joints: readonly Joint[], total: number): Support[] {
   return joints.map((j) => ({
@@ -167,74 +101,6 @@ function passOn(joints: readonly Joint[], total: number): Support[] {
     newtons: total / joints.length,
     lifted: false,
   }));
-}
-
-/** How far a member reaches over its outermost supports at one end, mm; what lies in a joint is no overhang. */
-function overhang(reach: number, thickness: number): number {
-  return reach > thickness ? reach : 0;
-}
-
-/** The way a member spans: across the piece, or from its rear to its front. */
-export type SpanAxis = 'across' | 'deep';
-
-function spanAxis(joints: readonly Joint[]): SpanAxis {
-  return joints.every((j) => j.z !== undefined) ? 'deep' : 'across';
-}
-
-interface BeamInPlace {
-  readonly beam: Omit<BeamSpec, 'stretches'>;
-  readonly from: number;
-  readonly axis: SpanAxis;
-}
-
-function beamOf(member: Member, load: Load, joints: readonly Joint[]): BeamInPlace {
-  const axis = spanAxis(joints);
-  const box = boxOf(member);
-  const [low, high] = (axis === 'across' ? [box.x0, box.x1] : [box.z0, box.z1]).map(toMm) as [number, number];
-  const places = joints.map((j) => toMm((axis === 'across' ? j.x : j.z) as Length));
-  const thickness = toMm(member.thickness.value);
-  const [first, last] = [Math.min(...places), Math.max(...places)];
-  const from = first - overhang(first - low, thickness);
-  const length = last + overhang(high - last, thickness) - from;
-  // Places within a millimetre of each other become one: a sliver of a beam would cost more digits than it is worth.
-  const known = [...places, from, from + length];
-  const onto = (x: number) => {
-    const near = known.find((p) => Math.abs(p - x) < 1);
-    if (near === undefined) known.push(x);
-    return near ?? x;
-  };
-  const clip = (x: number) => Math.min(Math.max(onto(x) - from, 0), length);
-  const even = (newtons: number): LineLoad => ({ from: 0, to: length, perMm: newtons / length });
-  const stand = (s: Standing): LineLoad => {
-    if (axis === 'deep') return even(s.kg * GRAVITY);
-    // All that stands on it is carried by it, also where its space reaches past its ends.
-    const [a, b] = [clip(s.from), clip(s.to)];
-    return { from: a, to: b, perMm: (s.kg * GRAVITY) / (b - a) };
-  };
-  const placed = (h: Handed) => axis === 'across' && h.x !== undefined;
-  return {
-    axis,
-    from,
-    beam: {
-      length,
-      supports: joints.map((j, i) => ({ x: (places[i] as number) - from, oneWay: j.how === 'bearing' || j.how === 'pins' })),
-      // What is given along the whole length, or across the span, is spread over it.
-      lines: [even(load.self), ...load.standing.map(stand), ...load.handed.filter((h) => !placed(h)).map((h) => even(h.newtons))],
-      points: load.handed.flatMap((h): PointLoad[] => (placed(h) ? [{ x: clip(h.x as number), newtons: h.newtons }] : [])),
-    },
-  };
-}
-
-/** The section that bends: as broad as the member is square to its span, as stiff as the wood is along it. */
-function sectionOf(member: Member, axis: SpanAxis): Bending {
-  const along = Math.abs(member.frame.u[axis === 'across' ? 0 : 2]) > Math.SQRT1_2;
-  const properties = propertiesOf(member.stock);
-  const across = properties.ownElastic ? undefined : properties.material.elasticAcross;
-  return {
-    width: toMm((along ? member.width : member.length).value),
-    thickness: toMm(member.thickness.value),
-    properties: along || across === undefined ? properties : { ...properties, elastic: across },
-  };
 }
 
 function shortestSpan({ supports, length }: Pick<BeamSpec, 'supports' | 'length'>): number {

@@ -1,0 +1,75 @@
+import { toMm, type Length } from '../length/index.js';
+import { boxOf, type Joint, type Member } from '../piece/index.js';
+import { propertiesOf } from '../stock/index.js';
+import type { BeamSpec, LineLoad, PointLoad } from './beam.js';
+import { GRAVITY, type Handed, type Load, type Standing } from './standing.js';
+import type { Bending } from './verdict.js';
+
+/** How far a member reaches over its outermost supports at one end, mm; what lies in a joint is no overhang. */
+function overhang(reach: number, thickness: number): number {
+  return reach > thickness ? reach : 0;
+}
+
+/** The way a member spans: across the piece, or from its rear to its front. */
+export type SpanAxis = 'across' | 'deep';
+
+function spanAxis(joints: readonly Joint[]): SpanAxis {
+  return joints.every((j) => j.z !== undefined) ? 'deep' : 'across';
+}
+
+interface BeamInPlace {
+  readonly beam: Omit<BeamSpec, 'stretches'>;
+  readonly from: number;
+  readonly axis: SpanAxis;
+}
+
+/** A member as a beam: its supports, and what it carries along its span. */
+export function beamOf(member: Member, load: Load, joints: readonly Joint[]): BeamInPlace {
+  const axis = spanAxis(joints);
+  const box = boxOf(member);
+  const [low, high] = (axis === 'across' ? [box.x0, box.x1] : [box.z0, box.z1]).map(toMm) as [number, number];
+  const places = joints.map((j) => toMm((axis === 'across' ? j.x : j.z) as Length));
+  const thickness = toMm(member.thickness.value);
+  const [first, last] = [Math.min(...places), Math.max(...places)];
+  const from = first - overhang(first - low, thickness);
+  const length = last + overhang(high - last, thickness) - from;
+  // Places within a millimetre of each other become one: a sliver of a beam would cost more digits than it is worth.
+  const known = [...places, from, from + length];
+  const onto = (x: number) => {
+    const near = known.find((p) => Math.abs(p - x) < 1);
+    if (near === undefined) known.push(x);
+    return near ?? x;
+  };
+  const clip = (x: number) => Math.min(Math.max(onto(x) - from, 0), length);
+  const even = (newtons: number): LineLoad => ({ from: 0, to: length, perMm: newtons / length });
+  const stand = (s: Standing): LineLoad => {
+    if (axis === 'deep') return even(s.kg * GRAVITY);
+    // All that stands on it is carried by it, also where its space reaches past its ends.
+    const [a, b] = [clip(s.from), clip(s.to)];
+    return { from: a, to: b, perMm: (s.kg * GRAVITY) / (b - a) };
+  };
+  const placed = (h: Handed) => axis === 'across' && h.x !== undefined;
+  return {
+    axis,
+    from,
+    beam: {
+      length,
+      supports: joints.map((j, i) => ({ x: (places[i] as number) - from, oneWay: j.how === 'bearing' || j.how === 'pins' })),
+      // What is given along the whole length, or across the span, is spread over it.
+      lines: [even(load.self), ...load.standing.map(stand), ...load.handed.filter((h) => !placed(h)).map((h) => even(h.newtons))],
+      points: load.handed.flatMap((h): PointLoad[] => (placed(h) ? [{ x: clip(h.x as number), newtons: h.newtons }] : [])),
+    },
+  };
+}
+
+/** The section that bends: as broad as the member is square to its span, as stiff as the wood is along it. */
+export function sectionOf(member: Member, axis: SpanAxis): Bending {
+  const along = Math.abs(member.frame.u[axis === 'across' ? 0 : 2]) > Math.SQRT1_2;
+  const properties = propertiesOf(member.stock);
+  const across = properties.ownElastic ? undefined : properties.material.elasticAcross;
+  return {
+    width: toMm((along ? member.width : member.length).value),
+    thickness: toMm(member.thickness.value),
+    properties: along || across === undefined ? properties : { ...properties, elastic: across },
+  };
+}

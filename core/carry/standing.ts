@@ -1,0 +1,72 @@
+import { toMm } from '../length/index.js';
+import { cellGrid } from '../interiors/cells/grid.js';
+import type { PlacedSpace, Shape } from '../piece/index.js';
+import type { Workshop } from '../project/index.js';
+
+/** Standard gravity as builders' tables round it, N/kg. */
+export const GRAVITY = 9.81;
+
+/** What one member puts on another: how much and where. */
+export interface Handed {
+  readonly from: string;
+  readonly newtons: number;
+  /** Across the piece, mm; left out where it is given along the whole length. */
+  readonly x?: number;
+}
+
+/** A stretch of a member that things stand on. */
+export interface Standing {
+  readonly space: string;
+  readonly kg: number;
+  /** Across the piece, mm. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** All that a member carries. */
+export interface Load {
+  readonly self: number;
+  readonly standing: readonly Standing[];
+  readonly handed: readonly Handed[];
+  readonly unweighed: readonly string[];
+}
+
+/** What carries the things of a space: the member below it, the slats of a deck, the uprights of cells. */
+function carriersOf(space: PlacedSpace, members: Shape['members']): readonly string[] {
+  const { split, cells, id } = space.space;
+  if (split?.making?.kind === 'slats') {
+    const nodes = new Set([id, ...split.members.map((m) => m.id)]);
+    return members.filter((m) => m.role === 'slat' && nodes.has(m.node)).map((m) => m.id);
+  }
+  if (cells) return members.filter((m) => m.node === id && (m.role === 'ladder upright' || m.role === 'divider')).map((m) => m.id);
+  return [space.neighbours.below];
+}
+
+/** The things of a space with what is not known of them; those of cells fill every cell. */
+function loadOf(space: PlacedSpace, workshop: Workshop): { kg: number; unknown: readonly string[] } {
+  const { cells } = space.space;
+  const grid = cells && cellGrid(space, cells, workshop);
+  if (grid) return { kg: (grid.thing.mass ?? 0) * grid.capacity.amount, unknown: grid.thing.mass === undefined ? [grid.thing.name] : [] };
+  return {
+    kg: space.blocks.reduce((sum, b) => sum + (b.thing.mass ?? 0) * b.count, 0),
+    unknown: space.blocks.filter((b) => b.thing.mass === undefined).map((b) => b.thing.name),
+  };
+}
+
+/** What stands on each member. */
+export function standingOn(shape: Shape, workshop: Workshop): { standing: Map<string, Standing[]>; unweighed: Map<string, string[]> } {
+  const standing = new Map<string, Standing[]>();
+  const unweighed = new Map<string, string[]>();
+  for (const space of shape.spaces.values()) {
+    if (space.blocks.length === 0 && !space.space.cells) continue;
+    if (space.space.split && space.space.split.making?.kind !== 'slats') continue;
+    const { kg, unknown } = loadOf(space, workshop);
+    const carriers = carriersOf(space, shape.members);
+    for (const id of carriers) {
+      if (unknown.length > 0) unweighed.set(id, [...(unweighed.get(id) ?? []), ...unknown]);
+      const entry = { space: space.id, kg: kg / carriers.length, from: toMm(space.box.x0), to: toMm(space.box.x1) };
+      standing.set(id, [...(standing.get(id) ?? []), entry]);
+    }
+  }
+  return { standing, unweighed };
+}
