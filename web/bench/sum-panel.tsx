@@ -47,12 +47,17 @@ function useChosen(): Chosen | null {
   if (space) {
     const { width, height, depth } = space.clear;
     if (space.insets && space.within) return partOfRun(space, space.within.line.size);
-    const own = space.within?.axis === 'across' ? { name: 'wide, clear', figure: width } : { name: 'high, clear', figure: height };
-    const others = space.within?.axis === 'across' ? [{ name: 'high, clear', figure: height }] : [{ name: 'wide, clear', figure: width }];
+    const all = {
+      up: { name: 'high, clear', figure: height },
+      across: { name: 'wide, clear', figure: width },
+      deep: { name: 'deep, clear', figure: depth },
+    };
+    const axis = space.within?.axis ?? 'up';
+    const others = (['up', 'across', 'deep'] as const).filter((a) => a !== axis).map((a) => all[a]);
     return {
-      title: space.label === 'inside' ? 'Inside the case' : space.label,
+      title: space.label !== 'inside' ? space.label : solution.piece.shell === 'panel-case' ? 'Inside the case' : 'Inside',
       note: space.within ? RULE_TEXT[space.space.rule.kind] : 'What the outside leaves.',
-      figures: [own, ...others, { name: 'deep, clear', figure: depth }],
+      figures: [all[axis], ...others],
     };
   }
   const part = solution.parts.find((p) => p.id === selection);

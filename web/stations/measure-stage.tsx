@@ -60,11 +60,23 @@ export function MeasureStage() {
     return (
       <Board ref={ref}>
         <div style={{ padding: 40, maxWidth: 460 }}>
-          <h2>No opening yet</h2>
-          <p>
-            This piece stands free. Measure an opening at the left if it must fit a place; or put things into its spaces under Divide and
-            let them decide its size.
-          </p>
+          {solution.piece.shell === 'in-place' ? (
+            <>
+              <h2>{solution.piece.place}</h2>
+              <p>
+                Give what is clear in it at the left: width, height and depth as the tape says. Where it should be measured at several
+                places, measure it as an opening, and let the sizes come from that.
+              </p>
+            </>
+          ) : (
+            <>
+              <h2>No opening yet</h2>
+              <p>
+                This piece stands free. Measure an opening at the left if it must fit a place; or put things into its spaces under Divide
+                and let them decide its size.
+              </p>
+            </>
+          )}
         </div>
       </Board>
     );

@@ -195,13 +195,19 @@ export const SpaceForm = memo(function SpaceForm({ id }: { id: string }) {
   const { settled } = useSettledBench();
   const space = settled.shape.spaces.get(id);
   if (!space) return null;
+  // A gap between slats is no place to put anything.
+  const isGap = settled.shape.spaces.get(space.within?.owner ?? '')?.space.split?.making?.kind === 'slats';
   return (
     <div style={{ paddingBottom: 8 }}>
       <NameField space={space} />
       <RuleForm space={space} />
-      <SplitButtons space={space} />
-      <Measured space={space} />
-      <ThingsIn space={space} />
+      {isGap ? null : (
+        <>
+          <SplitButtons space={space} />
+          <Measured space={space} />
+          <ThingsIn space={space} />
+        </>
+      )}
     </div>
   );
 });

@@ -83,7 +83,9 @@ export function usualCells(means: Means, make: 'half-lapped' | 'ladders'): Cells
   const s = sizes(means.unit);
   const [thing] = means.things;
   if (!thing) throw new Error('there are no things yet; say what the cells are to hold first');
-  const deep = means.clear.depth;
+  const uprights = nearest(means, s(20, 3 / 4));
+  const board = means.stock.find((r) => r.id === uprights)?.data.width ?? means.clear.depth;
+  const deep = Math.min(means.clear.depth, board) as Length;
   return {
     kind: 'cells',
     thing: thing.id,
@@ -93,7 +95,7 @@ export function usualCells(means: Means, make: 'half-lapped' | 'ladders'): Cells
         ? { kind: 'half-lapped', stock: nearest(means, s(9, 3 / 8)) }
         : {
             kind: 'ladders',
-            upright: { stock: nearest(means, s(20, 3 / 4)), deep },
+            upright: { stock: uprights, deep },
             support: { stock: nearest(means, s(17, 3 / 4)), long: deep, wide: s(20, 3 / 4), spares: 6 },
           },
     blocked: [],
