@@ -265,3 +265,29 @@ test('every part of a drawer can be asked what other stock would do, and bottoms
   for (const part of heavy.parts) expect(() => stockChoices(heavy, workshop, heavy.letters, part.id)).not.toThrow();
   expect(stockChoices(heavy, workshop, heavy.letters, id).find((c) => c.current)?.stockId).toBe('birch-9');
 });
+
+test('what lies in the cells of a drawer counts against its slides', () => {
+  const cells = {
+    kind: 'cells',
+    thing: 'ink-tin',
+    free: mm(6),
+    make: { kind: 'half-lapped', stock: 'birch-6' },
+    blocked: [],
+    features: [],
+  } as const;
+  const before = solved('paper-chest');
+  const filled = solved(
+    'paper-chest',
+    { kind: 'even', space: 'chest', members: 2, newMembers: [], newSpaces: [] },
+    { kind: 'things', space: 'drawer-third', things: [] },
+    { kind: 'fill', space: 'drawer-third', cells: { ...cells, blocked: [], features: [] } },
+  );
+  const room = filled.shape.facts.get('drawer-third')?.find((f) => f.count)?.count?.amount ?? 0;
+  // 824.6 clear over 100 + 6 and boards of 6: seven columns.
+  expect(room % 7).toBe(0);
+  const standing = [...filled.carried.members.values()].flatMap((c) => c.standing.filter((s) => s.space === 'drawer-third'));
+  expect(standing.reduce((sum, s) => sum + s.kg, 0)).toBeCloseTo(room * 1.05, 9);
+  const heavy = { ...workshop, things: new Map(workshop.things).set('ink-tin', { ...PRINT_SHED.things['ink-tin']!, mass: 40 }) };
+  expect(solve(filled.piece, heavy, {}).checks.find((c) => c.id === 'rating-drawer-third')?.severity).toBe('stop');
+  expect(before.checks.some((c) => c.id === 'rating-drawer-third')).toBe(false);
+});

@@ -183,3 +183,12 @@ describe('the envelope case', () => {
     expect(pitch && toMm(pitch.value)).toBeCloseTo((820 - 2 * 17.6 + 9) / 3, 4);
   });
 });
+
+test('a single column of cells loads what is below it', () => {
+  const narrow = solved('envelope-case', { kind: 'piece', patch: { width: { from: 'given', size: mm(230), of: 'overall' } } });
+  const standing = [...narrow.carried.members.values()].filter((c) => c.standing.some((s) => s.space === 'holes'));
+  // Inside 194.8 one pack of 165 + 12 goes across; the shelf under the holes carries them all.
+  expect(standing.map((c) => c.member.id)).toEqual(['under-holes/shelf/1']);
+  const room = narrow.shape.facts.get('holes')?.find((f) => f.count)?.count?.amount ?? 0;
+  expect(standing[0]?.standing.find((s) => s.space === 'holes')?.kg).toBeCloseTo(room * 1.2, 9);
+});

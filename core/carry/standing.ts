@@ -38,8 +38,9 @@ function carriersOf(space: PlacedSpace, members: Shape['members']): readonly str
     const nodes = new Set([id, ...split.members.map((m) => m.id)]);
     return members.filter((m) => m.role === 'slat' && nodes.has(m.node)).map((m) => m.id);
   }
-  if (cells) return members.filter((m) => m.node === id && (m.role === 'ladder upright' || m.role === 'divider')).map((m) => m.id);
-  return [space.neighbours.below];
+  const uprights = cells ? members.filter((m) => m.node === id && (m.role === 'ladder upright' || m.role === 'divider')) : [];
+  // A single column of cells has no upright of its own.
+  return uprights.length > 0 ? uprights.map((m) => m.id) : [space.neighbours.below];
 }
 
 /** The things of a space with what is not known of them; those of cells fill every cell. */

@@ -1,21 +1,33 @@
 import type { Carried } from '../carry/index.js';
 import { len, mass, say } from '../figure/index.js';
 import { fromUnits, toMm } from '../length/index.js';
-import { boxOf, overlap, posed, posesOf, sweptBox, type Body, type Member, type Piece, type Pose, type Shape } from '../piece/index.js';
+import {
+  boxOf,
+  overlap,
+  posed,
+  posesOf,
+  sweptBox,
+  type Body,
+  type Box,
+  type Member,
+  type Piece,
+  type Pose,
+  type Shape,
+} from '../piece/index.js';
 import type { Check } from './check.js';
 
-/** The mass of what is in a body and of the body itself, kg; null where something in it has no mass. */
-export function massOfBody(body: Body, shape: Shape, carried: Carried): { readonly contents: number | null; readonly self: number } {
-  const self = body.members.reduce((sum, id) => sum + (carried.members.get(id)?.selfKg ?? 0), 0);
-  const blocks = body.spaces.flatMap((id) => shape.spaces.get(id)?.blocks ?? []);
-  if (blocks.some((b) => b.thing.mass === undefined)) return { contents: null, self };
-  return { contents: blocks.reduce((sum, b) => sum + (b.thing.mass ?? 0) * b.count, 0), self };
+/** The mass of what stands in a body, cells and all, and of the body itself, kg; null where something in it has no mass. */
+function massOfBody(body: Body, carried: Carried): { readonly contents: number | null; readonly self: number } {
+  const members = body.members.flatMap((id) => carried.members.get(id) ?? []);
+  const self = members.reduce((sum, c) => sum + c.selfKg, 0);
+  if (members.some((c) => c.missing?.startsWith('the mass of'))) return { contents: null, self };
+  return { contents: members.reduce((sum, c) => sum + c.standing.reduce((kg, s) => kg + s.kg, 0), 0), self };
 }
 
-function rated(body: Body, shape: Shape, carried: Carried): Check[] {
+function rated(body: Body, carried: Carried): Check[] {
   if (body.runsOn.kind !== 'slide') return [];
   const about = { kind: 'space', id: body.id } as const;
-  const { contents, self } = massOfBody(body, shape, carried);
+  const { contents, self } = massOfBody(body, carried);
   const { rating, name } = body.runsOn;
   if (rating === null || contents === null) {
     const missing = rating === null ? say`the rating of ${name} is not known` : say`something in it has no mass`;
@@ -44,18 +56,20 @@ function rated(body: Body, shape: Shape, carried: Carried): Check[] {
   ];
 }
 
+interface Boxed {
+  readonly member: Member;
+  readonly box: Box;
+}
+
 /** What a body runs into on its way: a member that stays, or one of another body. */
-function hits(body: Body, shape: Shape): Check[] {
+function hits(body: Body, all: readonly Boxed[]): Check[] {
   const own = new Set(body.members);
-  const members = new Map(shape.members.map((m) => [m.id, m]));
-  const moving = body.members.flatMap((id) => members.get(id) ?? []);
-  const swept = moving.map((m) => sweptBox(m, body));
-  const inTheWay = shape.members.find((other) => {
-    if (own.has(other.id)) return false;
-    const box = boxOf(other);
-    // What already stands in room of its own, such as a board let into a groove, is not run into by moving along.
-    return moving.some((m, i) => overlap(swept[i] as (typeof swept)[number], box) && !overlap(boxOf(m), box));
-  });
+  const moving = all.filter(({ member }) => own.has(member.id)).map((b) => ({ ...b, swept: sweptBox(b.member, body) }));
+  const inTheWay = all.find(
+    ({ member, box }) =>
+      // What already stands in room of its own, such as a board let into a groove, is not run into by moving along.
+      !own.has(member.id) && moving.some((m) => overlap(m.swept, box) && !overlap(m.box, box)),
+  )?.member;
   if (!inTheWay) return [];
   return [
     {
@@ -70,7 +84,7 @@ function hits(body: Body, shape: Shape): Check[] {
 }
 
 /** Where the middle of the mass of a piece lies from its rear in a pose, mm, and that mass, kg. */
-export function middleOfMass(shape: Shape, carried: Carried, pose: Pose): { readonly z: number; readonly kg: number } {
+function middleOfMass(shape: Shape, carried: Carried, pose: Pose): { readonly z: number; readonly kg: number } {
   const out = new Map(shape.bodies.flatMap((b) => b.spaces.map((id) => [id, b] as const)));
   let moment = 0;
   let kg = 0;
@@ -137,7 +151,8 @@ function covered(piece: Piece, shape: Shape): Check[] {
 /** Whether what moves is carried, has room to move, and does not tip the piece over. */
 export function bodyChecks(piece: Piece, shape: Shape, carried: Carried): Check[] {
   const slid = shape.bodies.filter((b) => b.runsOn.kind === 'slide' && b.runsOn.rating !== null);
-  const faults = shape.bodies.flatMap((body) => [...rated(body, shape, carried), ...hits(body, shape)]);
+  const boxes = shape.bodies.length > 0 ? shape.members.map((member): Boxed => ({ member, box: boxOf(member) })) : [];
+  const faults = shape.bodies.flatMap((body) => [...rated(body, carried), ...hits(body, boxes)]);
   const good: Check[] =
     slid.length > 0 && !faults.some((f) => f.id.startsWith('rating-'))
       ? [

@@ -9,6 +9,7 @@ import { writeMass } from '../../core/figure/index.js';
 import { useSettledBench } from '../bench/bench.js';
 import { newNodesFor } from '../bench/nodes.js';
 import { usePrecision, useProject } from '../data/project.js';
+import { useWaiting } from '../data/waiting.js';
 import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, Fault, FieldLabel, Row, Section, Tick, fieldBox } from '../shared/ui.js';
 import { line } from '../theme/tokens.js';
@@ -126,20 +127,6 @@ function Answer({ wanted, room, space }: { wanted: readonly Wanted[]; room: Room
       </Row>
     </>
   );
-}
-
-/** How many of each thing stand nowhere yet. */
-function useWaiting() {
-  const { bench } = useProject();
-  return useMemo(() => {
-    const placed = new Map<string, number>();
-    const visit = (space: PlacedSpace['space']): void => {
-      space.things.forEach((t) => placed.set(t.thing, (placed.get(t.thing) ?? 0) + t.count));
-      space.split?.spaces.forEach(visit);
-    };
-    bench.records.pieces.forEach((p) => visit(p.data.piece.interior));
-    return bench.records.things.map((t) => ({ ...t, waiting: Math.max(0, t.data.count - (placed.get(t.id) ?? 0)) }));
-  }, [bench]);
 }
 
 /** Shelves proposed from what an open space is to hold. */

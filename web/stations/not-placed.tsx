@@ -1,23 +1,13 @@
 import { memo, type DragEvent } from 'react';
-import type { PlacedSpace } from '../../core/piece/index.js';
 import { useSettledBench } from '../bench/bench.js';
-import { useProject } from '../data/project.js';
+import { useWaiting } from '../data/waiting.js';
 import { Button, Faint, Section } from '../shared/ui.js';
 import { line } from '../theme/tokens.js';
 
 /** Things that exist more often than they stand anywhere in this piece. */
 export const NotPlaced = memo(function NotPlaced() {
-  const { bench } = useProject();
+  const waiting = useWaiting().filter((t) => t.waiting > 0);
   const { settled, commit, space: spaceId } = useSettledBench();
-  const placed = new Map<string, number>();
-  for (const record of bench.records.pieces) {
-    const visit = (space: PlacedSpace['space']): void => {
-      space.things.forEach((t) => placed.set(t.thing, (placed.get(t.thing) ?? 0) + t.count));
-      space.split?.spaces.forEach(visit);
-    };
-    visit(record.data.piece.interior);
-  }
-  const waiting = bench.records.things.map((t) => ({ ...t, left: t.data.count - (placed.get(t.id) ?? 0) })).filter((t) => t.left > 0);
   const target = settled.shape.spaces.get(spaceId);
   if (waiting.length === 0) return null;
   return (
@@ -40,16 +30,16 @@ export const NotPlaced = memo(function NotPlaced() {
             }}
           >
             <span>
-              <strong>{t.left}</strong> {t.data.name}
+              <strong>{t.waiting}</strong> {t.data.name}
             </span>
             {target && !target.space.split ? (
               <Button
                 data-quiet
-                aria-label={`Put ${t.left} ${t.data.name} into ${target.label}`}
+                aria-label={`Put ${t.waiting} ${t.data.name} into ${target.label}`}
                 onPress={() =>
                   commit(
-                    { kind: 'things', space: target.id, things: [...target.space.things, { thing: t.id, count: t.left }] },
-                    `${t.left} ${t.data.name} into ${target.label}`.slice(0, 150),
+                    { kind: 'things', space: target.id, things: [...target.space.things, { thing: t.id, count: t.waiting }] },
+                    `${t.waiting} ${t.data.name} into ${target.label}`.slice(0, 150),
                   )
                 }
               >

@@ -71,8 +71,8 @@ function extent({ pitch, ladders, beside, under }: Counted, column: number, row:
   return { x0: x, x1: x + pitch.across.value - beside, y0: y, y1: y + pitch.up.value - under };
 }
 
-function rowsTaken(row: FeatureRow, high: Figure, pitch: Figure, under: Length): number {
-  return Math.max(1, Math.ceil((high.value + under) / pitch.value)) || row.row;
+function rowsTaken(high: Figure, pitch: Figure, under: Length): number {
+  return Math.max(1, Math.ceil((high.value + under) / pitch.value));
 }
 
 /** How a thing goes into a cell: a round one end on; a box the way that takes least of the front and goes in, where one does. */
@@ -120,7 +120,7 @@ export function cellGrid(space: PlacedSpace, cells: Cells, workshop: Workshop): 
         [size('long', row.long), clear.up.named('high')],
         tiltedHeight(row.long, clear.up.value, row.tilt),
       );
-      return { row, high, takes: rowsTaken(row, high, pitch.up, under.thickness.value) };
+      return { row, high, takes: rowsTaken(high, pitch.up, under.thickness.value) };
     });
   const stateOf = (column: number, row: number): Cell['state'] => {
     const e = extent(counted, column, row);

@@ -1,5 +1,5 @@
 import { len, say, size, type Figure } from '../../figure/index.js';
-import { ZERO, add, fromUnits, sub, type Length } from '../../length/index.js';
+import { add, fromUnits, sub, type Length } from '../../length/index.js';
 import { USUAL_KERF, ripYield } from '../../joints/index.js';
 import {
   flatFrame,
@@ -110,14 +110,17 @@ function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellG
   };
 }
 
-/** A slot half-way into a board, from one edge, for each board that crosses it. */
-function slots(member: Member, at: readonly { along: Length; mate: string }[], thick: Length, fromFront: boolean): Member {
+/**
+ * A slot in the far half of a board's width for each board that crosses it. An upright board
+ * is wide from the rear to the front and a level one from the front to the rear, so that the
+ * slots of one meet the wood of the other.
+ */
+function slots(member: Member, at: readonly { along: Length; mate: string }[], thick: Length): Member {
   const half = Math.round(member.width.value / 2) as Length;
-  const [v0, v1] = fromFront ? [half, member.width.value] : [ZERO, half];
   const features = at.map(({ along, mate }): Feature => ({
     kind: 'notch',
     face: 'up',
-    region: { u0: along, u1: add(along, thick), v0, v1 },
+    region: { u0: along, u1: add(along, thick), v0: half, v1: member.width.value },
     depth: member.thickness.value,
     mate,
   }));
@@ -148,7 +151,6 @@ function halfLapped(space: PlacedSpace, cells: Cells, grid: CellGrid, workshop: 
         }),
         acrosses.map((a) => ({ along: a.along, mate: a.id })),
         t,
-        true,
       ),
     ),
     ...acrosses.map(({ id, along }, i) =>
@@ -164,8 +166,6 @@ function halfLapped(space: PlacedSpace, cells: Cells, grid: CellGrid, workshop: 
         }),
         ups.map((u) => ({ along: u.along, mate: u.id })),
         t,
-        // v runs from the front to the rear on a board that lies flat: slotted from the rear is its far half.
-        true,
       ),
     ),
   ];
