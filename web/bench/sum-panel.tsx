@@ -33,7 +33,7 @@ function partOfRun(space: PlacedSpace, size: Figure): Chosen {
     title: space.label,
     note: RULE_TEXT[space.space.rule.kind],
     figures: [
-      { name: space.within?.axis === 'up' ? 'high' : 'wide', figure: size },
+      { name: { up: 'high', across: 'wide', deep: 'deep' }[space.within?.axis ?? 'up'], figure: size },
       { name: 'wide, clear inside', figure: width },
       { name: 'high, clear inside', figure: height },
       { name: 'deep, clear inside', figure: depth },
