@@ -1,6 +1,6 @@
 import { writeExactly } from '../core/figure/index.js';
 import { workshopOf } from '../core/formats/index.js';
-import { cellGrid, tiltedHeight } from '../core/interiors/cells/index.js';
+import { cellGrid, cellMembers, tiltedHeight } from '../core/interiors/cells/index.js';
 import { slatCounts, slatGap, slatOverall, slatWidth } from '../core/interiors/slats/index.js';
 import { ripYield } from '../core/joints/index.js';
 import { mm, toMm, type Length } from '../core/length/index.js';
@@ -33,10 +33,10 @@ describe('the drying deck', () => {
   });
 
   test('any three of count, width, gap and overall give the fourth', () => {
-    expect(toMm(slatOverall({ count: 14, width: mm(31), gap: mm(22) }))).toBe(720);
-    expect(toMm(slatGap({ count: 14, width: mm(31), overall: mm(652) }))).toBeCloseTo(16.76923, 4);
-    expect(toMm(slatWidth({ count: 14, gap: mm(22), overall: mm(720) }))).toBe(31);
-    const nearest = slatCounts({ width: mm(31), gap: mm(17), overall: mm(652) });
+    expect(toMm(slatOverall({ count: 14, width: mm(31), gap: mm(22), ends: 'flush' }))).toBe(720);
+    expect(toMm(slatGap({ count: 14, width: mm(31), overall: mm(652), ends: 'flush' }))).toBeCloseTo(16.76923, 4);
+    expect(toMm(slatWidth({ count: 14, gap: mm(22), overall: mm(720), ends: 'flush' }))).toBe(31);
+    const nearest = slatCounts({ width: mm(31), gap: mm(17), overall: mm(652), ends: 'flush' });
     // 13 slats leave 249 over 12 gaps, 20.75; 14 leave 218 over 13.
     expect(nearest.map((n) => [n.count, +toMm(n.gap).toFixed(3), toMm(n.left)])).toEqual([
       [14, 16.769, -3],
@@ -116,6 +116,35 @@ describe('the tube rack', () => {
   test('tubes of 420 tilted 12° need 168.5: two rows for one, twelve fewer', () => {
     expect(toMm(tiltedHeight(mm(420), mm(83), 12))).toBeCloseTo(168.509, 3);
     expect(grid({ blocked: [] })?.capacity.amount).toBe(168);
+  });
+
+  test('a column shown tilted takes two rows for one all the way up, and what is left over stays level', () => {
+    const column = { column: 1, tilt: 12, long: mm(420) };
+    const g = grid({ blocked: [], features: [column] });
+    // 15 rows: seven pairs and one over; seven cells go.
+    expect(g?.cells.filter((c) => c.state === 'tilted').map((c) => [c.column + 1, c.row + 1])).toEqual(
+      [1, 3, 5, 7, 9, 11, 13].map((row) => [1, row]),
+    );
+    expect(g?.capacity.amount).toBe(180 - 7);
+  });
+
+  test('where a tilted row crosses a tilted column the row stays, and the column goes on above it', () => {
+    const g = grid({ blocked: [], features: [{ column: 1, tilt: 12, long: mm(420) }, ...cells.features] });
+    const first = g?.cells.filter((c) => c.column === 0 && c.state === 'tilted');
+    expect(first?.map((c) => [c.row + 1, c.tilted?.label])).toEqual([
+      [1, 'column 1'],
+      [3, 'column 1'],
+      [5, 'column 1'],
+      [7, 'column 1'],
+      [9, 'row 9'],
+      [11, 'column 1'],
+      [13, 'column 1'],
+    ]);
+  });
+
+  test('the uppermost row cannot be tilted: it needs two', () => {
+    const made = cellMembers({ ...cells, features: [{ row: 15, tilt: 12, long: mm(420) }] }, gable, workshop);
+    expect(made.problems.map((p) => p.id)).toEqual(['cells-tilted-gable-row-15']);
   });
 
   test('the pipe box in the top right corner takes 3 x 2 cells: 162 are left, told as a sum', () => {

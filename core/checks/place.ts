@@ -3,6 +3,7 @@ import { ZERO, add, hypot, least, mm, sub, type Length } from '../length/index.j
 import type { Box, Piece, Shape } from '../piece/index.js';
 import { leanOf, roomFor, spreadOf, standingHeight, type Obstacle, type Opening } from '../survey/index.js';
 import { pieceFix, type Check, type Fix } from './check.js';
+import { reachChecks } from './reach.js';
 
 /** What the checks of a place look at. */
 export interface PlaceContext {
@@ -214,5 +215,12 @@ function squareness({ opening }: PlaceContext): Check[] {
 
 /** Every check of a piece against the place it goes into. */
 export function placeChecks(context: PlaceContext): Check[] {
-  return [...fits(context), ...obstacles(context), standsUp(context), ...passesDoor(context), ...squareness(context)];
+  return [
+    ...fits(context),
+    ...obstacles(context),
+    ...reachChecks(context.shape, context.opening, standingBox(context)),
+    standsUp(context),
+    ...passesDoor(context),
+    ...squareness(context),
+  ];
 }

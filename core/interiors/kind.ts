@@ -47,6 +47,8 @@ export interface SplitKind {
   readonly extent: (member: DividingMember, context: NeedContext) => Figure;
   /** What stands before the first part and after the last; null for nothing. */
   readonly ends: (context: NeedContext) => { readonly before: Figure | null; readonly after: Figure | null };
+  /** What part of a share the first and the last part take: half a gap at the ends of some decks. */
+  readonly endShare: number;
   /** The members that stand there, where they are wood. */
   readonly endIds: (owner: string) => { readonly before: string; readonly after: string } | null;
   /** How far the run reaches over what bounds it. */

@@ -1,7 +1,7 @@
 import { Figure, size } from '../figure/index.js';
 import { ZERO, add, greatest, sub, type Length } from '../length/index.js';
 import type { Axis, Insets, Space, Split } from '../piece/index.js';
-import { wantedTotal, type RunLine } from '../run/index.js';
+import { wantedTotal, type GapRule, type RunLine } from '../run/index.js';
 import { blockIn, type Block, type Clear, type Placement } from '../things/index.js';
 import type { NeedContext } from './kind.js';
 import { kindOf } from './kinds.js';
@@ -69,6 +69,11 @@ function partNeed(part: Space, split: Split, axis: Axis, context: NeedContext): 
   return inside && insetsAlong(insets, axis).reduce((sum, inset) => sum.plus(inset), inside);
 }
 
+/** The rule of a part, a share made smaller where it ends the run and the kind has it so. */
+function ruleOf({ rule }: Space, atEnd: boolean, endShare: number): GapRule {
+  return atEnd && rule.kind === 'share' ? { ...rule, weight: rule.weight * endShare } : rule;
+}
+
 /** The lines of the run that divides a space, each gap with what its contents need. */
 export function runLines(space: Space, context: NeedContext): RunLine[] {
   const { split } = space;
@@ -83,7 +88,7 @@ export function runLines(space: Space, context: NeedContext): RunLine[] {
       kind: 'gap',
       id: part.id,
       label: part.name ?? `${kind.names.part} ${i + 1}`,
-      rule: part.rule,
+      rule: ruleOf(part, i === 0 || i === split.spaces.length - 1, kind.endShare),
       ...(part.least === undefined ? {} : { least: part.least }),
       ...(part.greatest === undefined ? {} : { greatest: part.greatest }),
       ...(need ? { need } : {}),

@@ -1,40 +1,9 @@
 import { drawPiece } from '../drawing/index.js';
 import { ZERO, mm, toMm } from '../length/index.js';
-import { posesOf, type Drawers, type PanelCase, type Space, type Split } from '../piece/index.js';
+import { posesOf, type Space, type Split } from '../piece/index.js';
+import { chest, chestShop as shop, drawers } from '../testing/chest.js';
 import { piece, space, stock, workshop } from '../testing/samples.js';
 import { solve, tapeThrough, type Solution } from './index.js';
-
-const shop = workshop({
-  stock: { wall: stock({ name: 'wall', thickness: mm(10) }), bottom: stock({ name: 'bottom', thickness: mm(5) }) },
-});
-
-function drawers(extra: Partial<Drawers> = {}): Drawers {
-  return {
-    kind: 'drawers',
-    face: 'front',
-    front: { kind: 'inset', between: mm(4), below: mm(4), above: mm(4), sides: mm(2), setback: ZERO },
-    oversize: ZERO,
-    runner: { kind: 'plain', side: mm(5) },
-    less: mm(20),
-    rise: mm(10),
-    behind: mm(10),
-    box: { order: 'ends-between', join: 'screwed', bottom: { kind: 'groove', depth: mm(4), up: mm(8), slack: mm(1) } },
-    stock: { box: 'wall', bottom: 'bottom', front: 'ply' },
-    linesFrom: 'bottom',
-    ...extra,
-  };
-}
-
-/** A case of 1000 x 2000 x 300 in 20: 960 x 1960 x 300 inside, with so many drawers. */
-function chest(making: Drawers, count = 3, extra: Partial<PanelCase> = {}): Solution {
-  const split: Split = {
-    axis: 'up',
-    making,
-    members: Array.from({ length: count - 1 }, (_, i) => ({ id: `r${i + 1}` })),
-    spaces: Array.from({ length: count }, (_, i) => space(`d${i + 1}`, { things: i === 0 ? [{ thing: 'tin', count: 2 }] : [] })),
-  };
-  return solve(piece(space('in', { split }), extra), shop, {});
-}
 
 const tape = (s: Solution, at: string, axis: 'up' | 'across' | 'deep') =>
   tapeThrough(s, at, axis).lines.map((l) => [l.kind, l.label, toMm(l.size.value)]);
@@ -92,6 +61,25 @@ describe('the tapes through a bank of drawers', () => {
     expect(toMm(at('drawer 1')?.near.value ?? ZERO)).toBe(12);
     expect(toMm(lines.at(-1)?.far.value ?? ZERO)).toBe(2000);
   });
+});
+
+test('a deck that ends in half gaps goes on at the same gap where another is set against it', () => {
+  const making = {
+    kind: 'slats',
+    stock: 'wall',
+    wide: mm(40),
+    ends: 'half-gap',
+    supports: { stock: 'wall', count: 0, wide: mm(40), inset: ZERO, trim: ZERO },
+  } as const;
+  const split: Split = {
+    axis: 'across',
+    making,
+    members: Array.from({ length: 12 }, (_, i) => ({ id: `s${i + 1}` })),
+    spaces: Array.from({ length: 13 }, (_, i) => space(`g${i + 1}`)),
+  };
+  const gaps = tape(solve(piece(space('in', { split })), shop, {}), 'in', 'across').filter(([kind]) => kind === 'gap');
+  // 960 − 12 × 40 = 480 over twelve gaps.
+  expect(gaps.map(([, , size]) => size)).toEqual([20, ...Array.from({ length: 11 }, () => 40), 20]);
 });
 
 describe('drawn', () => {

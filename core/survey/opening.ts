@@ -42,6 +42,8 @@ export const OpeningSchema = Type.Object(
     slack: Type.Object({ side: DistanceSchema, above: DistanceSchema, behind: DistanceSchema }, closed),
     /** The height of the room where a piece can be stood up, and the door it comes through. */
     ceiling: Type.Optional(SizeSchema),
+    /** What is free in front of it, for doors, drawers and the person who opens them. */
+    inFront: Type.Optional(SizeSchema),
     door: Type.Optional(Type.Object({ width: SizeSchema, height: SizeSchema }, closed)),
   },
   closed,

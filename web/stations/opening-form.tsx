@@ -54,7 +54,7 @@ export function OpeningForm({ id, opening }: { id: string; opening: Opening }) {
       onDraft={(value) => draft(value === null ? null : { ...opening, slack: { ...opening.slack, [part]: value } })}
     />
   );
-  const without = <K extends 'ceiling' | 'door'>(key: K): Opening => {
+  const without = <K extends 'ceiling' | 'door' | 'inFront'>(key: K): Opening => {
     const { [key]: gone, ...rest } = opening;
     void gone;
     return rest as Opening;
@@ -83,6 +83,13 @@ export function OpeningForm({ id, opening }: { id: string; opening: Opening }) {
           value={opening.ceiling ?? null}
           precision={precision}
           onCommit={(value) => save(value === null ? without('ceiling') : { ...opening, ceiling: value }, 'Measured the ceiling')}
+        />
+        <LengthField
+          label="Free in front"
+          optional
+          value={opening.inFront ?? null}
+          precision={precision}
+          onCommit={(value) => save(value === null ? without('inFront') : { ...opening, inFront: value }, 'Measured what is free in front')}
         />
         <LengthField
           label="Door, wide"

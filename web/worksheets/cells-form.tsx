@@ -2,10 +2,10 @@ import { Input, NumberField } from 'react-aria-components';
 import styled from 'styled-components';
 import { Plus, Trash2 } from 'lucide-react';
 import { inch, mm } from '../../core/length/index.js';
-import type { Blocked, Cells, FeatureRow, PlacedSpace } from '../../core/piece/index.js';
+import type { Blocked, Cells, PlacedSpace, Tilted } from '../../core/piece/index.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
-import { Button, FieldLabel, Grid, Section, Select, fieldBox } from '../shared/ui.js';
+import { Button, FieldLabel, Grid, Row, Section, Select, fieldBox } from '../shared/ui.js';
 import { useMakingFields } from './fields.js';
 
 const Count = styled(NumberField)`
@@ -97,45 +97,58 @@ function BlockedList({ space, cells }: { space: string; cells: Cells }) {
   );
 }
 
-/** Rows that are tilted to show what lies in them. */
-function TiltedRows({ space, cells }: { space: string; cells: Cells }) {
+/** Rows and columns that are tilted to show what lies in them. */
+function TiltedFields({ space, cells }: { space: string; cells: Cells }) {
   const precision = usePrecision();
   const { change } = useMakingFields(space, cells);
-  const put = (index: number, patch: Partial<FeatureRow>) =>
-    change({ features: cells.features.map((f, i) => (i === index ? { ...f, ...patch } : f)) }, 'Changed a tilted row');
+  const usual = { tilt: 12, long: precision.unit === 'mm' ? mm(400) : inch(16) };
+  const put = (index: number, next: Tilted) =>
+    change({ features: cells.features.map((f, i) => (i === index ? next : f)) }, 'Changed what is tilted');
+  const add = (tilted: Tilted, label: string) => change({ features: [...cells.features, tilted] }, label);
   return (
     <div style={{ gridColumn: '1 / -1' }}>
-      <h3>Rows tilted for show</h3>
-      {cells.features.map((f, i) => (
-        <Grid key={i} style={{ marginBottom: 8 }}>
-          <Count value={f.row} minValue={1} maxValue={400} onChange={(row) => Number.isFinite(row) && put(i, { row })}>
-            <FieldLabel>Row from below</FieldLabel>
-            <Input />
-          </Count>
-          <Count value={f.tilt} minValue={1} maxValue={45} onChange={(tilt) => Number.isFinite(tilt) && put(i, { tilt })}>
-            <FieldLabel>Degrees from level</FieldLabel>
-            <Input />
-          </Count>
-          <LengthField label="Things long" value={f.long} precision={precision} onCommit={(long) => long !== null && put(i, { long })} />
-          <Button
-            data-quiet
-            aria-label={`Lay row ${f.row} level`}
-            onPress={() => change({ features: cells.features.filter((_, k) => k !== i) }, `Laid row ${f.row} level`)}
-          >
-            <Trash2 aria-hidden /> Level again
-          </Button>
-        </Grid>
-      ))}
-      <Button
-        onPress={() =>
-          change(
-            { features: [...cells.features, { row: 2, tilt: 12, long: precision.unit === 'mm' ? mm(400) : inch(16) }] },
-            'Tilted a row',
-          )
-        }
-      >
-        <Plus aria-hidden /> Tilt a row
-      </Button>
+      <h3>Tilted for show</h3>
+      {cells.features.map((f, i) => {
+        const [what, which] = 'row' in f ? (['row', f.row] as const) : (['column', f.column] as const);
+        return (
+          <Grid key={i} style={{ marginBottom: 8 }}>
+            <Count
+              value={which}
+              minValue={1}
+              maxValue={400}
+              onChange={(n) => Number.isFinite(n) && put(i, what === 'row' ? { ...f, row: n } : { ...f, column: n })}
+            >
+              <FieldLabel>{what === 'row' ? 'Row from below' : 'Column from the left'}</FieldLabel>
+              <Input />
+            </Count>
+            <Count value={f.tilt} minValue={1} maxValue={45} onChange={(tilt) => Number.isFinite(tilt) && put(i, { ...f, tilt })}>
+              <FieldLabel>Degrees from level</FieldLabel>
+              <Input />
+            </Count>
+            <LengthField
+              label="Things long"
+              value={f.long}
+              precision={precision}
+              onCommit={(long) => long !== null && put(i, { ...f, long })}
+            />
+            <Button
+              data-quiet
+              aria-label={`Lay ${what} ${which} level`}
+              onPress={() => change({ features: cells.features.filter((_, k) => k !== i) }, `Laid ${what} ${which} level`)}
+            >
+              <Trash2 aria-hidden /> Level again
+            </Button>
+          </Grid>
+        );
+      })}
+      <Row>
+        <Button onPress={() => add({ row: 2, ...usual }, 'Tilted a row')}>
+          <Plus aria-hidden /> Tilt a row
+        </Button>
+        <Button onPress={() => add({ column: 1, ...usual }, 'Tilted a column')}>
+          <Plus aria-hidden /> Tilt a column
+        </Button>
+      </Row>
     </div>
   );
 }
@@ -157,7 +170,7 @@ export function CellsForm({ space, cells }: { space: PlacedSpace; cells: Cells }
         {length('Free round it', cells.free, (free) => ({ free }), true)}
         <LadderFields space={space.id} cells={cells} />
         <BlockedList space={space.id} cells={cells} />
-        <TiltedRows space={space.id} cells={cells} />
+        {cells.make.kind === 'ladders' ? <TiltedFields space={space.id} cells={cells} /> : null}
       </Grid>
     </Section>
   );

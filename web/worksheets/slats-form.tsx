@@ -24,18 +24,22 @@ function WantedGap({ space, making }: { space: PlacedSpace; making: Slats }) {
   const precision = usePrecision();
   const [gap, setGap] = useState<Length | null>(null);
   const run = settled.shape.runs.get(space.id);
-  if (!run || making.ends !== 'flush') return null;
+  if (!run) return null;
+  const { ends, wide: width } = making;
   const overall = run.run.total.value;
   const now = run.run.lines.filter((l) => l.line.kind === 'member').length;
   const use = (count: number) =>
-    commit({ kind: 'even', space: space.id, members: count - 2, ...newNodesFor(piece, count) }, `Made ${count} slats with equal gaps`);
+    commit(
+      { kind: 'even', space: space.id, members: ends === 'flush' ? count - 2 : count, ...newNodesFor(piece, count) },
+      `Made ${count} slats with equal gaps`,
+    );
   return (
     <details style={{ marginTop: 8 }}>
       <summary style={{ cursor: 'pointer', fontSize: 13 }}>Start from a gap, or from a spacer</summary>
       <LengthField label="Wanted gap" optional value={gap} precision={precision} onCommit={setGap} />
       {gap === null ? null : (
         <div style={{ fontSize: 13, marginTop: 6 }}>
-          {slatCounts({ width: making.wide, gap, overall }).map((n) => (
+          {slatCounts({ width, gap, overall, ends }).map((n) => (
             <p key={n.count}>
               <strong>{n.count} slats</strong> leave gaps of <LengthText value={n.gap} precision={precision} />; with just that spacer{' '}
               <LengthText value={Math.abs(n.left) as Length} precision={precision} /> {n.left < 0 ? 'too much' : 'left over'}.{' '}
@@ -43,8 +47,8 @@ function WantedGap({ space, making }: { space: PlacedSpace; making: Slats }) {
             </p>
           ))}
           <p>
-            {now} slats with it are <LengthText value={slatOverall({ count: now, width: making.wide, gap })} precision={precision} /> in
-            all; to fill this one each would be <LengthText value={slatWidth({ count: now, gap, overall })} precision={precision} /> wide.
+            {now} slats with it are <LengthText value={slatOverall({ count: now, width, gap, ends })} precision={precision} /> in all; to
+            fill this one each would be <LengthText value={slatWidth({ count: now, gap, overall, ends })} precision={precision} /> wide.
           </p>
         </div>
       )}
@@ -122,7 +126,7 @@ export function SlatsForm({ space, making }: { space: PlacedSpace; making: Slats
             value={making.ends}
             choices={[
               { id: 'flush', label: 'A slat, flush' },
-              { id: 'half-gap', label: 'A gap' },
+              { id: 'half-gap', label: 'Half a gap' },
             ]}
             onChange={(ends) => change({ ends }, 'Changed how the deck ends')}
           />

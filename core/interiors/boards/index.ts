@@ -28,6 +28,7 @@ export function boards(making: Boards, axis: Axis): SplitKind {
       const board: Figure | null = making.ends ? woodOf(workshop, making.stock).thickness : null;
       return { before: board, after: board };
     },
+    endShare: 1,
     endIds: (owner) => (making.ends ? { before: `${owner}/board/first`, after: `${owner}/board/last` } : null),
     over: { before: null, after: null },
     insets: () => insetsOf(making, axis),

@@ -1,14 +1,17 @@
 import { Figure, size } from '../../figure/index.js';
-import { ZERO, fromUnits, type Length } from '../../length/index.js';
-import type { Cells, FeatureRow, PlacedSpace } from '../../piece/index.js';
+import { ZERO, type Length } from '../../length/index.js';
+import type { Cells, PlacedSpace } from '../../piece/index.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import { stancesOf, type Stance, type Thing } from '../../things/index.js';
+import { placeTilted, tiltedCells, type TiltedCells } from './tilted.js';
 
 /** A cell of the grid: its column and row from the lower left, from 0, and whether it can be used. */
 export interface Cell {
   readonly column: number;
   readonly row: number;
   readonly state: 'free' | 'blocked' | 'tilted' | 'under-tilted';
+  /** What it is tilted by, where it is. */
+  readonly tilted?: TiltedCells;
 }
 
 /** A grid of cells in a space: its pitches and counts with their sums, and what each cell is. */
@@ -23,8 +26,8 @@ export interface CellGrid {
   readonly width: Figure;
   readonly height: Figure;
   readonly cells: readonly Cell[];
-  /** Rows that a tilted row takes, and how high it must be. */
-  readonly tilted: readonly { readonly row: FeatureRow; readonly high: Figure; readonly takes: number }[];
+  /** The rows and columns that are tilted. */
+  readonly tilted: readonly TiltedCells[];
   /** How many things go in. */
   readonly capacity: Figure<'count'>;
 }
@@ -36,17 +39,6 @@ export function cellWood(cells: Cells, workshop: Workshop): { beside: Wood; unde
     return { beside: wood, under: wood };
   }
   return { beside: woodOf(workshop, cells.make.upright.stock), under: woodOf(workshop, cells.make.support.stock) };
-}
-
-/**
- * The height that a thing tilted from level needs: its length up the slope and its clear
- * height across it.
- * @param long its length; `thick` its height with what stays free
- * @example 420 long and 83 thick at 12°: 420 sin 12° + 83 cos 12° = 168.5
- */
-export function tiltedHeight(long: Length, thick: Length, degrees: number): Length {
-  const angle = (degrees * Math.PI) / 180;
-  return fromUnits(long * Math.sin(angle) + thick * Math.cos(angle));
 }
 
 const count = (n: number, label: string) => Figure.leaf('count', n, label);
@@ -69,10 +61,6 @@ function extent({ pitch, ladders, beside, under }: Counted, column: number, row:
   const x = column * pitch.across.value + (ladders ? beside : ZERO);
   const y = row * pitch.up.value + (ladders ? under : ZERO);
   return { x0: x, x1: x + pitch.across.value - beside, y0: y, y1: y + pitch.up.value - under };
-}
-
-function rowsTaken(high: Figure, pitch: Figure, under: Length): number {
-  return Math.max(1, Math.ceil((high.value + under) / pitch.value));
 }
 
 /** How a thing goes into a cell: a round one end on; a box the way that takes least of the front and goes in, where one does. */
@@ -111,33 +99,20 @@ export function cellGrid(space: PlacedSpace, cells: Cells, workshop: Workshop): 
     up: pitchOf(clear.up, under.thickness, room.height, rows).named('pitch up'),
   };
   const counted: Counted = { pitch, ladders, beside: beside.thickness.value, under: under.thickness.value };
-  const tilted = cells.features
-    .filter((f) => f.row <= rows)
-    .map((row) => {
-      const high = Figure.formula(
-        'length',
-        `long × sin ${row.tilt}° + high × cos ${row.tilt}°`,
-        [size('long', row.long), clear.up.named('high')],
-        tiltedHeight(row.long, clear.up.value, row.tilt),
-      );
-      return { row, high, takes: rowsTaken(high, pitch.up, under.thickness.value) };
-    });
-  const stateOf = (column: number, row: number): Cell['state'] => {
+  const isBlocked = (column: number, row: number) => {
     const e = extent(counted, column, row);
-    if (cells.blocked.some((b) => e.x0 < b.x + b.width && b.x < e.x1 && e.y0 < b.y + b.height && b.y < e.y1)) return 'blocked';
-    for (const { row: feature, takes } of tilted) {
-      if (row === feature.row - 1) return 'tilted';
-      if (row > feature.row - 1 && row < feature.row - 1 + takes) return 'under-tilted';
-    }
-    return 'free';
+    return cells.blocked.some((b) => e.x0 < b.x + b.width && b.x < e.x1 && e.y0 < b.y + b.height && b.y < e.y1);
   };
+  // Only supports can slope; boards that slot into each other stay level.
+  const tilted = ladders ? tiltedCells(cells.features, clear.up, pitch.up, under.thickness.value) : [];
+  const placed = placeTilted(tilted, { columns, rows, isBlocked });
   const all = Array.from({ length: columns * rows }, (_, i): Cell => {
     const [column, row] = [i % columns, Math.floor(i / columns)];
-    return { column, row, state: stateOf(column, row) };
+    return { column, row, ...(placed.get(i) ?? { state: isBlocked(column, row) ? 'blocked' : 'free' }) };
   });
   const lost = (state: Cell['state']) => all.filter((c) => c.state === state).length;
   let capacity = count(columns, 'columns').times(rows).named('columns by rows');
-  if (lost('under-tilted') > 0) capacity = capacity.minus(count(lost('under-tilted'), 'taken by tilted rows'));
+  if (lost('under-tilted') > 0) capacity = capacity.minus(count(lost('under-tilted'), 'taken by tilted ones'));
   if (lost('blocked') > 0) capacity = capacity.minus(count(lost('blocked'), 'blocked'));
   const edge = (wood: Figure) => (ladders ? wood : wood.times(-1));
   return {

@@ -17,6 +17,7 @@ import { NOTHING, type Made } from '../kind.js';
 import { cellGrid, cellWood, type CellGrid } from './grid.js';
 
 export * from './grid.js';
+export * from './tilted.js';
 
 type Ladders = Extract<Cells['make'], { kind: 'ladders' }>;
 
@@ -38,12 +39,11 @@ function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellG
       frame: uprightFrame({ x: add(box.x0, fromUnits(i * grid.pitch.across.value)), y: box.y0, z }),
     }),
   );
-  const tiltOf = new Map(grid.tilted.map((t) => [t.row.row - 1, t.row]));
   const supports: Member[] = [];
   const joints: Joint[] = [];
-  for (const { column, row, state } of grid.cells) {
+  for (const { column, row, state, tilted: by } of grid.cells) {
     if (state === 'blocked' || state === 'under-tilted') continue;
-    const tilted = tiltOf.get(row);
+    const tilted = by?.spec;
     const long = size('support', tilted ? tilted.long : make.support.long, { kind: 'choice', ref: 'cells:support' });
     const y = add(box.y0, fromUnits(row * grid.pitch.up.value));
     const x = add(box.x0, fromUnits(column * grid.pitch.across.value), t);
@@ -102,7 +102,7 @@ function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellG
             remark: say`One jig with notches every ${len(grid.pitch.up.value)} sets all supports; spacers notched at ${len(grid.pitch.across.value)} hold the ladders.`,
           },
           ...(grid.tilted.length > 0
-            ? [{ name: 'tilted rows', remark: say`They want a stop along the front; every second upright can be left out there.` }]
+            ? [{ name: 'tilted ones', remark: say`They want a stop at the front; along a row every second upright can be left out there.` }]
             : []),
         ],
       },
@@ -206,7 +206,7 @@ function gridFacts(grid: CellGrid): readonly Fact[] {
     { name: 'pitch up', figure: grid.pitch.up },
     { name: 'wide in all', figure: grid.width },
     { name: 'high in all', figure: grid.height },
-    ...grid.tilted.map((t): Fact => ({ name: `row ${t.row.row}, tilted, needs`, figure: t.high })),
+    ...grid.tilted.map((t): Fact => ({ name: `${t.label}, tilted, needs`, figure: t.high })),
     { name: `${grid.columns} columns, ${grid.rows} rows; room for`, count: grid.capacity },
   ];
 }
@@ -225,7 +225,15 @@ export function cellMembers(cells: Cells, space: PlacedSpace, workshop: Workshop
       say`Not one cell of ${len(grid.pitch.across.value)} by ${len(grid.pitch.up.value)} goes into ${space.label}.`,
     );
   }
+  const without = grid.tilted.filter((t) => !grid.cells.some((c) => c.tilted === t));
   const made =
     cells.make.kind === 'ladders' ? ladderRack(space, cells.make, cells, grid, workshop) : halfLapped(space, cells, grid, workshop);
-  return { ...made, facts: [{ space: space.id, facts: [...gridFacts(grid), ...made.facts.flatMap((f) => f.facts)] }] };
+  const problems = without.map((t) => ({
+    id: `cells-tilted-${space.id}-${t.label.replace(' ', '-')}`,
+    about: space.id,
+    stops: false,
+    sentence: say`${t.label} of ${space.label} cannot be tilted: it needs ${len(t.high.value)}, ${t.takes} rows, free above one another.`,
+    fixes: [],
+  }));
+  return { ...made, problems, facts: [{ space: space.id, facts: [...gridFacts(grid), ...made.facts.flatMap((f) => f.facts)] }] };
 }

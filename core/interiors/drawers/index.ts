@@ -61,6 +61,7 @@ export function drawers(making: Drawers): SplitKind {
     roleOf: () => 'room',
     extent: () => size('reveal', front.between, { kind: 'choice', ref: 'drawers:reveal' }),
     ends: () => ends(front),
+    endShare: 1,
     endIds: () => null,
     over:
       front.kind === 'overlay'

@@ -24,6 +24,7 @@ export function panels(axis: Axis): SplitKind {
           ? size('rail', member.rail, { kind: 'choice', ref: `member:${member.id}` })
           : woodOf(workshop, panelStock(member, axis, stock)).thickness,
     ends: () => ({ before: null, after: null }),
+    endShare: 1,
     endIds: () => null,
     over: { before: null, after: null },
     insets: () => null,

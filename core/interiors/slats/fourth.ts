@@ -1,28 +1,36 @@
 import { ZERO, fromUnits, type Length } from '../../length/index.js';
+import type { Slats } from '../../piece/index.js';
 
-/** A deck of equal slats with equal gaps between, flush at both ends. */
+/** A deck of equal slats with equal gaps between: flush at both ends, or with half a gap there. */
 export interface SlatDeck {
   readonly count: number;
   readonly width: Length;
   readonly gap: Length;
   readonly overall: Length;
+  readonly ends: Slats['ends'];
 }
 
-/** The overall length of so many slats. @example 14 of 31 with 22 between: 720 */
-export function slatOverall({ count, width, gap }: Omit<SlatDeck, 'overall'>): Length {
-  return fromUnits(count * width + (count - 1) * gap);
+/** How many whole gaps there are: one fewer than slats, or as many where half of one is left at each end. */
+function gapsOf({ count, ends }: Pick<SlatDeck, 'count' | 'ends'>): number {
+  return ends === 'flush' ? count - 1 : count;
 }
 
-/** The gap between so many slats in a length, exactly. @example 14 of 31 in 652: 16.769 @throws RangeError for fewer than two slats */
-export function slatGap({ count, width, overall }: Omit<SlatDeck, 'gap'>): Length {
-  if (count < 2) throw new RangeError('one slat has no gap beside it');
-  return fromUnits((overall - count * width) / (count - 1));
+/** The overall length of so many slats. @example 14 of 31 with 22 between, flush: 720; with half a gap at the ends: 742 */
+export function slatOverall(deck: Omit<SlatDeck, 'overall'>): Length {
+  return fromUnits(deck.count * deck.width + gapsOf(deck) * deck.gap);
+}
+
+/** The gap between so many slats in a length, exactly. @example 14 of 31 in 652, flush: 16.769 @throws RangeError where there is no gap */
+export function slatGap(deck: Omit<SlatDeck, 'gap'>): Length {
+  const gaps = gapsOf(deck);
+  if (gaps < 1) throw new RangeError('there is no gap beside so few slats');
+  return fromUnits((deck.overall - deck.count * deck.width) / gaps);
 }
 
 /** How wide so many slats are in a length. @throws RangeError for no slats */
-export function slatWidth({ count, gap, overall }: Omit<SlatDeck, 'width'>): Length {
-  if (count < 1) throw new RangeError('there is no width where there are no slats');
-  return fromUnits((overall - (count - 1) * gap) / count);
+export function slatWidth(deck: Omit<SlatDeck, 'width'>): Length {
+  if (deck.count < 1) throw new RangeError('there is no width where there are no slats');
+  return fromUnits((deck.overall - gapsOf(deck) * deck.gap) / deck.count);
 }
 
 /** A count of slats near to a wanted gap, the gap it gives exactly, and what is left over with the wanted gap. */
@@ -34,14 +42,15 @@ export interface NearestSlats {
 }
 
 /** The counts of slats that come nearest to a wanted gap in a length: the greatest that fits, and one more. */
-export function slatCounts({ width, gap, overall }: Omit<SlatDeck, 'count'>): readonly NearestSlats[] {
-  const most = Math.floor((overall + gap) / (width + gap));
+export function slatCounts(deck: Omit<SlatDeck, 'count'>): readonly NearestSlats[] {
+  const { width, gap, overall, ends } = deck;
+  const most = Math.floor((overall + (ends === 'flush' ? gap : 0)) / (width + gap));
   return [most, most + 1]
     .filter((count) => count >= 2 && count * width <= overall)
     .map((count) => ({
       count,
-      gap: slatGap({ count, width, overall }),
-      left: (overall - slatOverall({ count, width, gap })) as Length,
+      gap: slatGap({ count, width, overall, ends }),
+      left: (overall - slatOverall({ count, width, gap, ends })) as Length,
     }))
     .sort((a, b) => Math.abs(a.gap - gap) - Math.abs(b.gap - gap) || a.left - b.left || ZERO);
 }

@@ -16,6 +16,8 @@ export function slats(making: Slats): SplitKind {
     extent: (member) => (member.room === undefined ? wide : size('left free', member.room)),
     ends: () => (flush ? { before: wide, after: wide } : { before: null, after: null }),
     endIds: (owner) => (flush ? { before: `${owner}/slat/first`, after: `${owner}/slat/last` } : null),
+    // Half a gap at each end, so that decks set end to end go on at the same gap.
+    endShare: flush ? 1 : 0.5,
     over: { before: null, after: null },
     insets: () => null,
   };

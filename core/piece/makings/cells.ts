@@ -10,18 +10,18 @@ export const BlockedSchema = Type.Object(
   closed,
 );
 
-/** Rows of cells that are tilted to show what lies in them. */
-export const FeatureRowSchema = Type.Object(
-  {
-    /** Which row from below, from 1. */
-    row: Type.Integer({ minimum: 1, maximum: 400 }),
-    /** Degrees from level. */
-    tilt: Type.Number({ exclusiveMinimum: 0, maximum: 45 }),
-    /** How long the things are. */
-    long: SizeSchema,
-  },
-  closed,
-);
+const slope = {
+  /** Degrees from level. */
+  tilt: Type.Number({ exclusiveMinimum: 0, maximum: 45 }),
+  /** How long the things are. */
+  long: SizeSchema,
+};
+
+/** Cells that are tilted to show what lies in them: a row from below, or a column from the left, each from 1. */
+export const TiltedSchema = Type.Union([
+  Type.Object({ row: Type.Integer({ minimum: 1, maximum: 400 }), ...slope }, closed),
+  Type.Object({ column: Type.Integer({ minimum: 1, maximum: 400 }), ...slope }, closed),
+]);
 
 /** Cells for equal things, at a pitch, between ladders of uprights and supports, or half-lapped boards. */
 export const CellsSchema = Type.Object(
@@ -48,10 +48,10 @@ export const CellsSchema = Type.Object(
       Type.Object({ kind: Type.Literal('half-lapped'), stock: IdSchema }, closed),
     ]),
     blocked: Type.Array(BlockedSchema, { maxItems: 30 }),
-    features: Type.Array(FeatureRowSchema, { maxItems: 30 }),
+    features: Type.Array(TiltedSchema, { maxItems: 30 }),
   },
   closed,
 );
 export type Cells = Static<typeof CellsSchema>;
 export type Blocked = Static<typeof BlockedSchema>;
-export type FeatureRow = Static<typeof FeatureRowSchema>;
+export type Tilted = Static<typeof TiltedSchema>;

@@ -1,0 +1,64 @@
+import { len, say, type Sentence } from '../figure/index.js';
+import { ZERO, least, sub, type Length } from '../length/index.js';
+import { boxOf, overlap, shiftBox, sweptBox, type Body, type Box, type Shape } from '../piece/index.js';
+import type { Obstacle, Opening } from '../survey/index.js';
+import type { Check } from './check.js';
+
+/** The box that holds all of some boxes. */
+function around(boxes: readonly Box[]): Box {
+  const low = (pick: (b: Box) => Length) => Math.min(...boxes.map(pick)) as Length;
+  const high = (pick: (b: Box) => Length) => Math.max(...boxes.map(pick)) as Length;
+  return {
+    x0: low((b) => b.x0),
+    x1: high((b) => b.x1),
+    y0: low((b) => b.y0),
+    y1: high((b) => b.y1),
+    z0: low((b) => b.z0),
+    z1: high((b) => b.z1),
+  };
+}
+
+function boxOfObstacle(o: Obstacle): Box {
+  const end = (a: Length, d: Length) => (a + d) as Length;
+  return { x0: o.x, x1: end(o.x, o.width), y0: o.y, y1: end(o.y, o.height), z0: o.z, z1: end(o.z, o.depth) };
+}
+
+/** What is wrong with where a body comes to, in the room; null for nothing. */
+function wrong(body: Body, open: Box, opening: Opening): Sentence | null {
+  const width = least(opening.widths.map((r) => r.value));
+  const depth = least(opening.depths.map((r) => r.value));
+  if (open.z0 < ZERO) return say`${body.label} cannot be drawn out: it would go ${len(sub(ZERO, open.z0))} into the wall behind.`;
+  const beside = Math.max(-open.x0, open.x1 - width) as Length;
+  // What has come out of the opening is no longer held in by its sides.
+  if (beside > ZERO && open.z0 < depth)
+    return say`${body.label} cannot be drawn out: it would go ${len(beside)} into the side of the opening.`;
+  const out = sub(open.z1, depth);
+  if (opening.inFront !== undefined && out > opening.inFront) {
+    return say`${body.label} open stands ${len(out)} out of the opening, and ${len(opening.inFront)} are free in front of it.`;
+  }
+  return null;
+}
+
+/**
+ * Whether what moves has room to, in the place the piece stands in: against the walls, what
+ * is in the way, and what is free in front.
+ * @param standing the outside of the piece in the opening
+ */
+export function reachChecks(shape: Shape, opening: Opening, standing: Box): readonly Check[] {
+  const at = { x: standing.x0, y: standing.y0, z: standing.z0 };
+  const members = new Map(shape.members.map((m) => [m.id, m] as const));
+  return shape.bodies.flatMap((body): Check[] => {
+    const own = body.members.flatMap((id) => members.get(id) ?? []);
+    if (own.length === 0) return [];
+    const swept = own.map((m) => shiftBox(sweptBox(m, body), at));
+    const shut = own.map((m) => shiftBox(boxOf(m), at));
+    const obstacle = opening.obstacles.find((o) => {
+      const there = boxOfObstacle(o);
+      // What is in the way of the piece while it is shut is told by its own check.
+      return swept.some((b) => overlap(b, there)) && !shut.some((b) => overlap(b, there));
+    });
+    const sentence = obstacle ? say`${body.label} runs into ${obstacle.name} when it is drawn out.` : wrong(body, around(swept), opening);
+    if (!sentence) return [];
+    return [{ id: `reach-${body.id}`, severity: 'stop', state: 'fails', about: { kind: 'space', id: body.id }, sentence, fixes: [] }];
+  });
+}
