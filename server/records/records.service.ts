@@ -60,8 +60,7 @@ export class RecordsService {
       const bench = await this.workbench(projectId, tx);
       if (bench.records[kind].some((r) => r.id === id)) throw inUse(`There is a ${ONE[kind]} ${id} already.`);
       const data = kind === 'pieces' ? await this.kept(tx, projectId, sent as Piece, {}) : sent;
-      await this.put(tx, projectId, kind, { id, version: 1, data });
-      await this.note(tx, projectId, kind, id, label, null, data);
+      await this.commit(tx, projectId, kind, { id, version: 1, data }, label, null);
       return { id, version: 1, data };
     });
   }
@@ -73,8 +72,7 @@ export class RecordsService {
       if (before.version !== version) throw lostRace({ version: before.version, data: before.data }, sent);
       const data = kind === 'pieces' ? await this.kept(tx, projectId, sent as Piece, (before.data as KeptPiece).letters) : sent;
       const after = { id, version: version + 1, data };
-      await this.put(tx, projectId, kind, after);
-      await this.note(tx, projectId, kind, id, label, before.data, data);
+      await this.commit(tx, projectId, kind, after, label, before.data);
       return after;
     });
   }
@@ -91,36 +89,55 @@ export class RecordsService {
         .map((p) => (p.data as KeptPiece).piece.name);
       if (users.length > 0) throw inUse(`This ${ONE[kind]} is used by ${users.join(', ')}. Choose another there first.`);
       const table = tableOf(kind);
-      await tx.delete(table).where(and(eq(table.projectId, projectId), eq(table.id, id)));
-      await this.note(tx, projectId, kind, id, label, before.data, null);
+      const gone = tx.$with('gone').as(
+        tx
+          .delete(table)
+          .where(and(eq(table.projectId, projectId), eq(table.id, id)))
+          .returning({ id: table.id }),
+      );
+      await tx
+        .with(gone, this.closing(tx, projectId, kind, id))
+        .insert(changes)
+        .values({ projectId, kind, recordId: id, label, before: before.data, after: null });
     });
   }
 
-  /** Writes a record whatever was there; for edits, undo and import inside their transactions. */
+  /** Writes a record whatever was there; for undo and import inside their transactions. */
   async put(tx: Tx, projectId: string, kind: Kind, record: StoredRecord): Promise<void> {
-    const { id, version, data } = record;
-    await tx
-      .insert(tableOf(kind))
-      // The clock and not the transaction's time, so that records read in together keep their order.
-      .values({ projectId, id, version, data, createdAt: sql`clock_timestamp()` })
-      .onConflictDoUpdate({ target: [tableOf(kind).projectId, tableOf(kind).id], set: { version, data, updatedAt: sql`now()` } });
+    await this.writing(tx, projectId, kind, record);
   }
 
-  private async note(
-    tx: Tx,
-    projectId: string,
-    kind: Kind,
-    recordId: string,
-    label: string,
-    before: unknown,
-    after: unknown,
-  ): Promise<void> {
-    const ofRecord = and(eq(changes.projectId, projectId), eq(changes.kind, kind), eq(changes.recordId, recordId));
+  private writing(tx: Tx, projectId: string, kind: Kind, { id, version, data }: StoredRecord) {
+    const table = tableOf(kind);
+    return (
+      tx
+        .insert(table)
+        // The clock and not the transaction's time, so that records read in together keep their order.
+        .values({ projectId, id, version, data, createdAt: sql`clock_timestamp()` })
+        .onConflictDoUpdate({ target: [table.projectId, table.id], set: { version, data, updatedAt: sql`now()` } })
+        .returning({ id: table.id })
+    );
+  }
+
+  /** Closes what was taken back of a record, so that it cannot be done again after a later edit. */
+  private closing(tx: Tx, projectId: string, kind: Kind, id: string) {
+    const ofRecord = and(eq(changes.projectId, projectId), eq(changes.kind, kind), eq(changes.recordId, id));
+    return tx.$with('closing').as(
+      tx
+        .update(changes)
+        .set({ closed: true })
+        .where(and(ofRecord, eq(changes.undone, true)))
+        .returning({ seq: changes.seq }),
+    );
+  }
+
+  /** Writes a record and notes the edit, in one question to the database. */
+  private async commit(tx: Tx, projectId: string, kind: Kind, record: StoredRecord, label: string, before: unknown): Promise<void> {
+    const written = tx.$with('written').as(this.writing(tx, projectId, kind, record));
     await tx
-      .update(changes)
-      .set({ closed: true })
-      .where(and(ofRecord, eq(changes.undone, true)));
-    await tx.insert(changes).values({ projectId, kind, recordId, label, before, after });
+      .with(written, this.closing(tx, projectId, kind, record.id))
+      .insert(changes)
+      .values({ projectId, kind, recordId: record.id, label, before, after: record.data });
   }
 
   /** What is stored of a piece that was sent: with the letters of its parts, by its ledger. */
