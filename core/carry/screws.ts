@@ -1,0 +1,199 @@
+/**
+ * Screws by NDS 2018, chapter 12: lateral yield (12.3-1 to 12.3-6), withdrawal and both
+ * together. The standard is in pounds and inches, so lengths here are inches and forces
+ * pounds until they are handed out.
+ */
+
+const N_PER_LBF = 4.4482216152605;
+const MM_PER_INCH = 25.4;
+
+/** A wood screw as it is sold: its number, and diameters in inches of the shank and the root (NDS appendix L3). */
+export interface WoodScrew {
+  readonly name: string;
+  readonly shank: number;
+  readonly root: number;
+}
+
+export const WOOD_SCREWS: readonly WoodScrew[] = [
+  { name: 'No. 6', shank: 0.138, root: 0.113 },
+  { name: 'No. 8', shank: 0.164, root: 0.131 },
+  { name: 'No. 10', shank: 0.19, root: 0.152 },
+  { name: 'No. 12', shank: 0.216, root: 0.171 },
+  { name: 'No. 14', shank: 0.242, root: 0.196 },
+];
+
+/** A wood that a screw goes into or through. */
+export interface ScrewedWood {
+  /** Specific gravity; undefined for what has no published values, such as MDF and particleboard. */
+  readonly gravity?: number;
+  readonly endGrain: boolean;
+}
+
+/** A joint of one screw in single shear. Lengths in mm. */
+export interface ScrewJoint {
+  readonly screw: WoodScrew;
+  readonly length: number;
+  /** What it goes through first. */
+  readonly side: { readonly thickness: number; readonly wood: ScrewedWood };
+  /** What holds it, as deep as there is. */
+  readonly main: { readonly thickness: number; readonly wood: ScrewedWood };
+}
+
+/** Bending yield strength of a screw by the diameter of its shank, psi (NDS table I1). */
+export function bendingYield(D: number): number {
+  if (D <= 0.142) return 100_000;
+  if (D <= 0.177) return 90_000;
+  if (D <= 0.236) return 80_000;
+  if (D <= 0.273) return 70_000;
+  if (D <= 0.344) return 60_000;
+  return 45_000;
+}
+
+/** Dowel bearing strength for screws under 1/4 inch: 16600 G^1.84 psi (NDS table 12.3.3, note 2). */
+export function dowelBearing(gravity: number): number {
+  return 16_600 * gravity ** 1.84;
+}
+
+/** The reduction term for diameters under 1/4 inch: 2.2 up to 0.17, else 10 D + 0.5 (NDS table 12.3.1B). */
+export function reductionTerm(D: number): number {
+  return D <= 0.17 ? 2.2 : 10 * D + 0.5;
+}
+
+/** The six yield modes of single shear, pounds: Im, Is, II, IIIm, IIIs, IV (NDS 12.3-1 to 12.3-6). */
+export function yieldModes(spec: {
+  readonly D: number;
+  readonly main: number;
+  readonly side: number;
+  readonly mainBearing: number;
+  readonly sideBearing: number;
+  readonly yield: number;
+}): readonly number[] {
+  const { D, main: lm, side: ls, mainBearing: Fem, sideBearing: Fes, yield: Fyb } = spec;
+  const Rd = reductionTerm(D);
+  const Re = Fem / Fes;
+  const Rt = lm / ls;
+  const k1 = (Math.sqrt(Re + 2 * Re ** 2 * (1 + Rt + Rt ** 2) + Rt ** 2 * Re ** 3) - Re * (1 + Rt)) / (1 + Re);
+  const k2 = -1 + Math.sqrt(2 * (1 + Re) + (2 * Fyb * (1 + 2 * Re) * D ** 2) / (3 * Fem * lm ** 2));
+  const k3 = -1 + Math.sqrt((2 * (1 + Re)) / Re + (2 * Fyb * (2 + Re) * D ** 2) / (3 * Fem * ls ** 2));
+  return [
+    (D * lm * Fem) / Rd,
+    (D * ls * Fes) / Rd,
+    (k1 * D * ls * Fes) / Rd,
+    (k2 * D * lm * Fem) / ((1 + 2 * Re) * Rd),
+    (k3 * D * ls * Fem) / ((2 + Re) * Rd),
+    (D ** 2 / Rd) * Math.sqrt((2 * Fem * Fyb) / (3 * (1 + Re))),
+  ];
+}
+
+/** What a screw may be loaded with, or why that is not said. Newtons. */
+export type ScrewValue =
+  { readonly judged: true; readonly newtons: number; readonly basis: string } | { readonly judged: false; readonly reason: string };
+
+const no = (reason: string): ScrewValue => ({ judged: false, reason });
+
+/** What of a screw's length is in the main part, its point counted, mm. */
+export function penetration({ length, side, main }: ScrewJoint): number {
+  return Math.max(0, Math.min(length - side.thickness, main.thickness));
+}
+
+const LEAST_PENETRATION = 6;
+const FULL_PENETRATION = 10;
+const END_GRAIN = 0.67;
+
+/**
+ * A screw in shear, for permanent load (duration factor 0.9): the least of the six modes on
+ * its root, less for a penetration under 10 D, 0.67 of it in end grain.
+ */
+export function lateral(joint: ScrewJoint): ScrewValue {
+  const { screw, side, main } = joint;
+  if (main.wood.gravity === undefined || side.wood.gravity === undefined) {
+    return no('no values are published for screws in the edge of this sheet');
+  }
+  const p = penetration(joint) / MM_PER_INCH;
+  const D = screw.root;
+  if (p < LEAST_PENETRATION * screw.shank) {
+    return no(
+      `only ${(p * MM_PER_INCH).toFixed(0)} mm of it is in the wood; at least ${(LEAST_PENETRATION * screw.shank * MM_PER_INCH).toFixed(0)} is needed`,
+    );
+  }
+  const modes = yieldModes({
+    D,
+    main: p,
+    side: side.thickness / MM_PER_INCH,
+    mainBearing: dowelBearing(main.wood.gravity),
+    sideBearing: dowelBearing(side.wood.gravity),
+    yield: bendingYield(screw.shank),
+  });
+  const depth = Math.min(1, p / (FULL_PENETRATION * screw.shank));
+  const grain = main.wood.endGrain ? END_GRAIN : 1;
+  const pounds = Math.min(...modes) * depth * grain * PERMANENT;
+  return { judged: true, newtons: pounds * N_PER_LBF, basis: 'NDS 2018 12.3-1 to 12.3-6, permanent load' };
+}
+
+/** Load duration factor of a permanent load (NDS table 2.3.2). */
+const PERMANENT = 0.9;
+
+/** A cautious half of the published withdrawal values, since pilot holes and steel vary. */
+const WITHDRAWAL_SHARE = 0.5;
+
+/** About two thirds of a wood screw is threaded. */
+export const THREADED = 2 / 3;
+
+/**
+ * A wood screw pulled straight out: half of 2850 G² D pounds per inch of thread in the main
+ * part (NDS 12.2-2); nothing in end grain.
+ */
+export function withdrawal(joint: ScrewJoint): ScrewValue {
+  const { screw, main } = joint;
+  if (main.wood.gravity === undefined) return no('no values are published for screws in the edge of this sheet');
+  if (main.wood.endGrain) return { judged: true, newtons: 0, basis: 'screws in end grain are not counted on to hold a pull, NDS 12.2.2.3' };
+  const thread = Math.min(penetration(joint), joint.length * THREADED) / MM_PER_INCH;
+  const pounds = 2850 * main.wood.gravity ** 2 * screw.shank * thread * WITHDRAWAL_SHARE * PERMANENT;
+  return { judged: true, newtons: pounds * N_PER_LBF, basis: 'half of NDS 12.2-2, permanent load' };
+}
+
+/**
+ * A lag screw pulled straight out, N: half of 1800 G^1.5 D^0.75 pounds per inch of thread (NDS 12.2-1).
+ * @param diameter in inches; `thread` in the main part, mm
+ */
+export function lagWithdrawal(gravity: number, diameter: number, thread: number): number {
+  return 1800 * gravity ** 1.5 * diameter ** 0.75 * (thread / MM_PER_INCH) * WITHDRAWAL_SHARE * PERMANENT * N_PER_LBF;
+}
+
+/**
+ * What a screw holds under a pull at an angle: W Z / (W cos² α + Z sin² α) (NDS 12.4-1).
+ * @param pull straight out, what it holds; `shear` across it; `degrees` from the surface of the wood
+ */
+export function combined(pull: number, shear: number, degrees: number): number {
+  const angle = (degrees * Math.PI) / 180;
+  return (pull * shear) / (pull * Math.cos(angle) ** 2 + shear * Math.sin(angle) ** 2);
+}
+
+/** How many screws a load in shear takes; null where one screw holds nothing. */
+export function screwsFor(newtons: number, each: number): number | null {
+  return each > 0 ? Math.max(1, Math.ceil(newtons / each - 1e-9)) : null;
+}
+
+/** Distances to keep with a pilot hole, in screw diameters, as wood screws are usually placed (NDS commentary table C12.1.4.7). */
+export const KEEP = { edge: 2.5, endAlongGrain: 10, between: 10, betweenRows: 3 } as const;
+
+/** Whether a screw stays inside: what is left in front of its point, mm; below zero it pokes through. */
+export function leftBeforePoint(joint: ScrewJoint): number {
+  return joint.side.thickness + joint.main.thickness - joint.length;
+}
+
+/** Lengths of pocket screws for the stock they join, mm, by its thickness: about one and three quarters of it. */
+const POCKET_LENGTHS: readonly (readonly [upTo: number, length: number])[] = [
+  [13, 25],
+  [16, 25],
+  [20, 32],
+  [26, 38],
+  [32, 50],
+  [40, 64],
+];
+
+/** The usual pocket screw for a stock, mm; null for stock too thin or thick for one. */
+export function pocketScrewLength(thickness: number): number | null {
+  if (thickness < 12) return null;
+  return POCKET_LENGTHS.find(([upTo]) => thickness <= upTo)?.[1] ?? null;
+}
