@@ -1,0 +1,70 @@
+import type { BeamSpec, LineLoad, PointLoad } from './beam.js';
+
+/** What lies on a beam: what is always there, and what may be there or not. */
+export interface BeamLoads {
+  readonly lines: readonly LineLoad[];
+  readonly points: readonly PointLoad[];
+}
+
+/** Stretches between supports and beyond them, in order, mm. */
+function stretchesOf({ length, supports }: Pick<BeamSpec, 'length' | 'supports'>): readonly (readonly [number, number])[] {
+  const places = [0, ...supports.map((s) => s.x), length].sort((a, b) => a - b);
+  return places.slice(1).flatMap((to, i) => {
+    const from = places[i] as number;
+    return to - from > 1e-6 * length ? [[from, to] as const] : [];
+  });
+}
+
+/**
+ * Which stretches of a beam are loaded in each pattern that can be the worst for something:
+ * all; every other one, both ways, for sag; and the two beside each support with every other
+ * one from there, for what it carries.
+ */
+export function patternsFor(stretches: number): readonly (readonly boolean[])[] {
+  const pattern = (loaded: (i: number) => boolean) => Array.from({ length: stretches }, (_, i) => loaded(i));
+  const all = pattern(() => true);
+  if (stretches < 2) return [all];
+  const others = [0, 1].map((odd) => pattern((i) => i % 2 === odd));
+  const pairs = Array.from({ length: stretches - 1 }, (_, k) => pattern((i) => (i <= k ? (k - i) % 2 === 0 : (i - k - 1) % 2 === 0)));
+  const known = new Set<string>();
+  return [all, ...others, ...pairs].filter((p) => {
+    const key = p.join();
+    const fresh = !known.has(key);
+    known.add(key);
+    return fresh;
+  });
+}
+
+/** The beam under what is always there and, on the loaded stretches alone, what may be there or not. */
+function loaded(
+  base: Pick<BeamSpec, 'length' | 'supports'>,
+  always: BeamLoads,
+  maybe: BeamLoads,
+  stretches: readonly (readonly [number, number])[],
+  pattern: readonly boolean[],
+): Omit<BeamSpec, 'stretches'> {
+  const on = stretches.filter((_, i) => pattern[i]);
+  const lines = maybe.lines.flatMap((l) =>
+    on.flatMap(([from, to]): LineLoad[] => {
+      const [low, high] = [Math.max(l.from, from), Math.min(l.to, to)];
+      return high > low ? [{ from: low, to: high, perMm: l.perMm }] : [];
+    }),
+  );
+  const points = maybe.points.filter((p) => on.some(([from, to]) => p.x >= from && p.x <= to));
+  return { ...base, lines: [...always.lines, ...lines], points: [...always.points, ...points] };
+}
+
+/** The beam under every pattern of load that can be the worst; the first has all of it. */
+export function loadPatterns(
+  base: Pick<BeamSpec, 'length' | 'supports'>,
+  always: BeamLoads,
+  maybe: BeamLoads,
+): readonly Omit<BeamSpec, 'stretches'>[] {
+  const stretches = stretchesOf(base);
+  return patternsFor(stretches.length).map((pattern, i) =>
+    // With all of it on, loads stay whole, so that no nodes are made that no one needs.
+    i === 0
+      ? { ...base, lines: [...always.lines, ...maybe.lines], points: [...always.points, ...maybe.points] }
+      : loaded(base, always, maybe, stretches, pattern),
+  );
+}

@@ -1,0 +1,53 @@
+/** Something with a mass and where its middle is: up from the floor and out from the rear, mm. */
+export interface Heap {
+  readonly kg: number;
+  readonly y: number;
+  readonly z: number;
+}
+
+/** A free-standing piece with what is in it, and where it tips about. */
+export interface Standing {
+  readonly heaps: readonly Heap[];
+  /** Where its front feet are, from the rear, mm. */
+  readonly foot: number;
+  /** Where someone pulls, up from the floor, mm. */
+  readonly pullAt: number;
+  /** Where a drawer that is open is leaned on, out from the rear, mm; null where none is open. */
+  readonly lean: number | null;
+}
+
+export interface Tipping {
+  /** How far the middle of the mass is behind the front feet, mm; below zero it falls by itself. */
+  readonly margin: number;
+  /** The pull forward at the top that lifts its back, N. */
+  readonly pull: number;
+  /** The mass on the open drawer that lifts it, kg; null where none is open or it reaches no further than the feet. */
+  readonly onDrawer: number | null;
+  /** How it stands against the pull and the mass of a small child. */
+  readonly state: 'fine' | 'fails';
+}
+
+const GRAVITY = 9.81;
+
+/** The pull that a piece should stand: 10 lbf, and the mass on an open drawer: 60 lb, a child (ASTM F2057-23). */
+export const PASS = { pull: 44.5, onDrawer: 27.2, highest: 1422 } as const;
+
+/** How far a piece leans forward on carpet, degrees. */
+export const CARPET = 1;
+
+/**
+ * What tips a piece forward about its front feet: moments of the masses about them, with the
+ * piece leaning forward by some degrees.
+ */
+export function tippingOf({ heaps, foot, pullAt, lean }: Standing, degrees = CARPET): Tipping {
+  const angle = (degrees * Math.PI) / 180;
+  const arm = ({ y, z }: Pick<Heap, 'y' | 'z'>) => (foot - z) * Math.cos(angle) - y * Math.sin(angle);
+  const kg = heaps.reduce((sum, h) => sum + h.kg, 0);
+  const holding = heaps.reduce((sum, h) => sum + h.kg * arm(h), 0);
+  const at = Math.min(pullAt, PASS.highest);
+  const pull = (holding * GRAVITY) / at;
+  const out = lean === null ? 0 : (lean - foot) * Math.cos(angle);
+  const onDrawer = out > 0 ? holding / out : null;
+  const fine = pull >= PASS.pull && (onDrawer === null || onDrawer >= PASS.onDrawer);
+  return { margin: kg > 0 ? holding / kg : 0, pull, onDrawer, state: fine ? 'fine' : 'fails' };
+}
