@@ -2,21 +2,10 @@ import { toMm } from '../length/index.js';
 import { FLOOR, PLACE, type Joint, type Member, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
-import { BeamError, type BeamSpec } from './beam.js';
-import { beamOf, sectionOf, type SpanAxis } from './placed-beam.js';
+import { bend, type BendingAnswer, type Support } from './bend.js';
+import { attachedTo, type Attached } from './built-up.js';
 import { GRAVITY, standingOn, type Handed, type Load, type Standing } from './standing.js';
-import { judge, sagOf, type Sag, type State, type Verdict } from './verdict.js';
-
-/** What a member gives on to what carries it. */
-export interface Support {
-  readonly carrier: string;
-  readonly how: Joint['how'];
-  readonly x?: number;
-  readonly z?: number;
-  readonly newtons: number;
-  /** True where a one-way support is not touched. */
-  readonly lifted: boolean;
-}
+import type { State } from './verdict.js';
 
 /** A member with its loads, what carries it, and, for one that bends, its verdict. */
 export interface CarriedMember {
@@ -33,19 +22,6 @@ export interface CarriedMember {
   readonly state: State;
   /** What is missing where it is not judged. */
   readonly missing: string | null;
-}
-
-/** How a member bends. */
-export interface BendingAnswer {
-  /** The longest stretch between two supports that are touched, mm. */
-  readonly span: number;
-  readonly sag: Sag;
-  readonly verdict: Verdict;
-  /** The way it spans. */
-  readonly axis: SpanAxis;
-  /** Where the beam begins, across the piece or from its rear, and its length, mm. */
-  readonly from: number;
-  readonly length: number;
 }
 
 /** Loads of a whole piece, handed from member to member down to the floor. */
@@ -103,76 +79,30 @@ function passOn(joints: readonly Joint[], total: number): Support[] {
   }));
 }
 
-function shortestSpan({ supports, length }: Pick<BeamSpec, 'supports' | 'length'>): number {
-  const places = supports.map((s) => s.x).sort((a, b) => a - b);
-  return places.slice(1).reduce((least, x, i) => Math.min(least, x - (places[i] as number)), length);
-}
-
-function longestSpan(supports: readonly Support[]): number {
-  const places = supports
-    .filter((s) => !s.lifted)
-    .map((s) => (s.x ?? s.z) as number)
-    .sort((a, b) => a - b);
-  return places.slice(1).reduce((most, x, i) => Math.max(most, x - (places[i] as number)), 0);
-}
-
-/** A member that lies on supports at places: a beam. */
-function bend(member: Member, load: Load, joints: readonly Joint[], total: number, workshop: Workshop): CarriedMember {
-  const { beam, from, axis } = beamOf(member, load, joints);
-  const section = sectionOf(member, axis);
-  const { properties } = section;
-  const base = { member, selfKg: load.self / GRAVITY, standing: load.standing, handed: load.handed, total, throughout: false };
-  try {
-    const sag = sagOf(beam, section, shortestSpan(beam));
-    const { result } = sag;
-    const supports = joints.map((j, i): Support => {
-      const reaction = result.reactions[i];
-      return {
-        carrier: j.carrier,
-        how: j.how,
-        [axis === 'across' ? 'x' : 'z']: (beam.supports[i]?.x ?? 0) + from,
-        newtons: reaction?.newtons ?? 0,
-        lifted: reaction?.lifted ?? false,
-      };
-    });
-    const span = longestSpan(supports);
-    const verdict = judge(sag.mm, span, properties, workshop.settings);
-    const loaded = load.standing.some((s) => s.kg > 0) || load.handed.some((h) => h.newtons > 0);
-    const missing =
-      load.unweighed.length > 0
-        ? `the mass of ${load.unweighed.join(', ')}`
-        : loaded
-          ? verdict.creep.judged
-            ? null
-            : verdict.creep.reason
-          : 'nothing is said to stand on it';
-    const state = load.unweighed.length > 0 || !loaded ? (verdict.state === 'fails' ? 'fails' : 'not judged') : verdict.state;
-    return { ...base, supports, bending: { axis, span, sag, verdict, from, length: beam.length }, state, missing };
-  } catch (error) {
-    if (!(error instanceof BeamError)) throw error;
-    return { ...base, supports: passOn(joints, total), bending: null, state: 'not judged', missing: error.message };
-  }
-}
-
-function carryOne(member: Member, load: Load, joints: readonly Joint[], workshop: Workshop): CarriedMember {
+function carryOne(member: Member, load: Load, joints: readonly Joint[], attached: readonly Attached[], workshop: Workshop): CarriedMember {
   const total = load.self + load.standing.reduce((sum, s) => sum + s.kg * GRAVITY, 0) + load.handed.reduce((sum, h) => sum + h.newtons, 0);
+  const base = { member, selfKg: load.self / GRAVITY, standing: load.standing, handed: load.handed, total };
   const along = joints.filter((j) => j.x === undefined && j.z === undefined);
+  const unweighed = load.unweighed.length > 0 ? `the mass of ${load.unweighed.join(', ')}` : null;
   if (!lies(member) || along.length > 0) {
     const throughout = lies(member);
     return {
-      member,
-      selfKg: load.self / GRAVITY,
-      standing: load.standing,
-      handed: load.handed,
+      ...base,
       supports: passOn(throughout ? along : joints, total),
-      total,
       throughout,
       bending: null,
-      state: throughout ? (load.unweighed.length > 0 ? 'not judged' : 'fine') : 'fine',
-      missing: load.unweighed.length > 0 ? `the mass of ${load.unweighed.join(', ')}` : null,
+      state: throughout && unweighed ? 'not judged' : 'fine',
+      missing: unweighed,
     };
   }
-  return bend(member, load, joints, total, workshop);
+  const bent = bend(member, load, joints, attached, workshop);
+  if ('error' in bent)
+    return { ...base, supports: passOn(joints, total), throughout: false, bending: null, state: 'not judged', missing: bent.error };
+  const { answer, supports } = bent;
+  const loaded = load.standing.some((s) => s.kg > 0) || load.handed.some((h) => h.newtons > 0);
+  const missing = unweighed ?? (loaded ? answer.missing : 'nothing is said to stand on it');
+  const state = unweighed || !loaded ? (answer.state === 'fails' ? 'fails' : 'not judged') : answer.state;
+  return { ...base, supports, throughout: false, bending: answer, state, missing };
 }
 
 /**
@@ -188,6 +118,7 @@ export function carry(shape: Shape, workshop: Workshop): Carried {
     if (list) list.push(joint);
     else jointsOf.set(joint.carried, [joint]);
   }
+  const attached = attachedTo(shape.members, shape.joints);
   const handed = new Map<string, Handed[]>();
   const members = new Map<string, CarriedMember>();
   let floor = 0;
@@ -201,11 +132,13 @@ export function carry(shape: Shape, workshop: Workshop): Carried {
       handed: handed.get(member.id) ?? [],
       unweighed: unweighed.get(member.id) ?? [],
     };
-    const carried = carryOne(member, load, jointsOf.get(member.id) ?? [], workshop);
+    const carried = carryOne(member, load, jointsOf.get(member.id) ?? [], attached.get(member.id) ?? [], workshop);
     members.set(member.id, carried);
+    const dead = load.self + load.handed.reduce((sum, h) => sum + h.dead, 0);
+    const deadShare = carried.total > 0 ? dead / carried.total : 0;
     for (const s of carried.supports) {
       if (s.carrier === FLOOR || s.carrier === PLACE) floor += s.newtons;
-      const entry: Handed = { from: member.id, newtons: s.newtons, ...(s.x === undefined ? {} : { x: s.x }) };
+      const entry: Handed = { from: member.id, newtons: s.newtons, dead: s.newtons * deadShare, ...(s.x === undefined ? {} : { x: s.x }) };
       const list = handed.get(s.carrier);
       if (list) list.push(entry);
       else handed.set(s.carrier, [entry]);

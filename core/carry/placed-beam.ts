@@ -2,6 +2,7 @@ import { toMm, type Length } from '../length/index.js';
 import { boxOf, type Joint, type Member } from '../piece/index.js';
 import { propertiesOf } from '../stock/index.js';
 import type { BeamSpec, LineLoad, PointLoad } from './beam.js';
+import { loadPatterns } from './patterns.js';
 import { GRAVITY, type Handed, type Load, type Standing } from './standing.js';
 import type { Bending } from './verdict.js';
 
@@ -18,7 +19,10 @@ function spanAxis(joints: readonly Joint[]): SpanAxis {
 }
 
 interface BeamInPlace {
+  /** Under all of its load. */
   readonly beam: Omit<BeamSpec, 'stretches'>;
+  /** The same beam under every pattern of load that can be the worst; the first has all of it. */
+  readonly patterns: readonly Omit<BeamSpec, 'stretches'>[];
   readonly from: number;
   readonly axis: SpanAxis;
 }
@@ -49,17 +53,21 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
     return { from: a, to: b, perMm: (s.kg * GRAVITY) / (b - a) };
   };
   const placed = (h: Handed) => axis === 'across' && h.x !== undefined;
-  return {
-    axis,
-    from,
-    beam: {
-      length,
-      supports: joints.map((j, i) => ({ x: (places[i] as number) - from, oneWay: j.how === 'bearing' || j.how === 'pins' })),
-      // What is given along the whole length, or across the span, is spread over it.
-      lines: [even(load.self), ...load.standing.map(stand), ...load.handed.filter((h) => !placed(h)).map((h) => even(h.newtons))],
-      points: load.handed.flatMap((h): PointLoad[] => (placed(h) ? [{ x: clip(h.x as number), newtons: h.newtons }] : [])),
-    },
+  const base = {
+    length,
+    supports: joints.map((j, i) => ({ x: (places[i] as number) - from, oneWay: j.how === 'bearing' || j.how === 'pins' })),
   };
+  // What is given along the whole length, or across the span, is spread over it.
+  const spread = load.handed.filter((h) => !placed(h));
+  const at = load.handed.filter(placed).map((h) => ({ ...h, x: clip(h.x as number) }));
+  const points = (part: (h: Handed) => number): PointLoad[] => at.map((h) => ({ x: h.x, newtons: part(h) })).filter((p) => p.newtons !== 0);
+  const always = { lines: [even(load.self), ...spread.map((h) => even(h.dead))], points: points((h) => h.dead) };
+  const maybe = {
+    lines: [...load.standing.map(stand), ...spread.map((h) => even(h.newtons - h.dead))],
+    points: points((h) => h.newtons - h.dead),
+  };
+  const patterns = loadPatterns(base, always, maybe);
+  return { axis, from, beam: patterns[0] as Omit<BeamSpec, 'stretches'>, patterns };
 }
 
 /** The section that bends: as broad as the member is square to its span, as stiff as the wood is along it. */
@@ -72,4 +80,13 @@ export function sectionOf(member: Member, axis: SpanAxis): Bending {
     thickness: toMm(member.thickness.value),
     properties: along || across === undefined ? properties : { ...properties, elastic: across },
   };
+}
+
+/** The modulus of a section square to its span, MPa; a thirtieth of that along it for solid wood, as is usual. */
+export function elasticAcross({ properties }: Bending): number {
+  const { material, elastic } = properties;
+  if (material.form === 'solid') return (elastic * 1000) / 30;
+  const [along, across] = [material.elastic, material.elasticAcross ?? material.elastic];
+  // A sheet that spans across its length has its stiffer way square to the span.
+  return elastic === across && across !== along ? along * 1000 : (elastic * 1000 * across) / along;
 }

@@ -1,3 +1,5 @@
+import type { StockProperties } from '../stock/index.js';
+
 /** A layer of a section: a rectangle of one material, measured from the top face of the section down to its own top. */
 export interface Layer {
   /** Modulus of elasticity, MPa. */
@@ -13,22 +15,35 @@ export function rectangleSecondMoment(width: number, height: number): number {
   return (width * height ** 3) / 12;
 }
 
+/** Where the neutral axis of layers glued into one is, from the top of the section, mm. */
+export function gluedNeutral(layers: readonly Layer[]): number {
+  const axial = layers.reduce((sum, l) => sum + l.E * l.width * l.height, 0);
+  return layers.reduce((sum, l) => sum + l.E * l.width * l.height * (l.top + l.height / 2), 0) / axial;
+}
+
 /**
  * Bending stiffness of layers glued into one, N mm²: the transformed section about its own
  * neutral axis (parallel axis theorem), each layer with its own E.
  * @example MDF 3500 MPa 300 x 18 with a 9000 MPa strip 18 x 45 on edge, tops flush: 2,699,272,809
  */
 export function gluedStiffness(layers: readonly Layer[]): number {
-  const axial = layers.reduce((sum, l) => sum + l.E * l.width * l.height, 0);
   const middle = (l: Layer) => l.top + l.height / 2;
-  const neutral = layers.reduce((sum, l) => sum + l.E * l.width * l.height * middle(l), 0) / axial;
+  const neutral = gluedNeutral(layers);
   return layers.reduce(
     (sum, l) => sum + l.E * (rectangleSecondMoment(l.width, l.height) + l.width * l.height * (middle(l) - neutral) ** 2),
     0,
   );
 }
 
-/** Shear stiffness κ G A of a rectangle, N, with κ 5/6 and G = E/16 for wood (typical). */
-export function shearStiffness(E: number, width: number, height: number): number {
-  return (5 / 6) * (E / 16) * width * height;
+/** Modulus of elasticity over shear modulus: 16 for solid wood, 50 for sheets, whose plies and chips roll over each other (typical). */
+const SHEAR_RATIO = { solid: 16, sheet: 50, metal: 2.6 } as const;
+
+/** The shear modulus of a stock, MPa: G = E / 16 for solid wood, E / 50 for sheets. */
+export function shearModulus({ elastic, material }: StockProperties): number {
+  return (elastic * 1000) / SHEAR_RATIO[material.form];
+}
+
+/** Shear stiffness κ G A of a rectangle, N, with κ 5/6. @param G in MPa */
+export function shearStiffness(G: number, width: number, height: number): number {
+  return (5 / 6) * G * width * height;
 }

@@ -10,6 +10,8 @@ export const GRAVITY = 9.81;
 export interface Handed {
   readonly from: string;
   readonly newtons: number;
+  /** What of it is the weight of members, which is always there, N. */
+  readonly dead: number;
   /** Across the piece, mm; left out where it is given along the whole length. */
   readonly x?: number;
 }

@@ -19,6 +19,7 @@ const SHEETS: Readonly<Record<string, readonly [along: number, across: number]>>
   particleboard: [12.5, 12.5],
   'particleboard-moisture': [13.3, 13.3],
   osb3: [14.8, 7.4],
+  hardboard: [30, 30],
 };
 
 /** kmod of EN 1995-1-1 table 3.1 for storage, a long-term load, by service class; null where the standard does not allow it. */

@@ -6,7 +6,7 @@ export interface Heap {
 }
 
 /** A free-standing piece with what is in it, and where it tips about. */
-export interface Standing {
+export interface Freestanding {
   readonly heaps: readonly Heap[];
   /** Where its front feet are, from the rear, mm. */
   readonly foot: number;
@@ -39,7 +39,7 @@ export const CARPET = 1;
  * What tips a piece forward about its front feet: moments of the masses about them, with the
  * piece leaning forward by some degrees.
  */
-export function tippingOf({ heaps, foot, pullAt, lean }: Standing, degrees = CARPET): Tipping {
+export function tippingOf({ heaps, foot, pullAt, lean }: Freestanding, degrees = CARPET): Tipping {
   const angle = (degrees * Math.PI) / 180;
   const arm = ({ y, z }: Pick<Heap, 'y' | 'z'>) => (foot - z) * Math.cos(angle) - y * Math.sin(angle);
   const kg = heaps.reduce((sum, h) => sum + h.kg, 0);

@@ -1,8 +1,8 @@
 import type { Limit, Settings } from '../project/index.js';
 import type { StockProperties } from '../stock/index.js';
 import { solveBeam, type BeamResult, type BeamSpec } from './beam.js';
-import { creepOf, type Creep } from './creep.js';
-import { rectangleSecondMoment, shearStiffness } from './section.js';
+import type { Creep } from './creep.js';
+import { rectangleSecondMoment, shearModulus, shearStiffness } from './section.js';
 
 /** How a member stands: fine, close (from 80 % of the limit), fails, or not judged for want of something. */
 export type State = 'fine' | 'close' | 'fails' | 'not judged';
@@ -41,11 +41,20 @@ export function worse(a: State, b: State): State {
   return ORDER.indexOf(a) >= ORDER.indexOf(b) ? a : b;
 }
 
+const MPA_PER_GPA = 1000;
+
 /** What bends: its section and what it is made of. Width and thickness in mm. */
 export interface Bending {
   readonly width: number;
   readonly thickness: number;
   readonly properties: StockProperties;
+  /** Bending stiffness of a section of several parts, N mm²; that of the rectangle where it is left out. */
+  readonly EI?: number;
+}
+
+/** The bending stiffness of a section, N mm². */
+export function stiffnessOf({ width, thickness, properties, EI }: Bending): number {
+  return EI ?? properties.elastic * MPA_PER_GPA * rectangleSecondMoment(width, thickness);
 }
 
 /** The sag of a member by the two ways of reading a table's E. */
@@ -63,31 +72,56 @@ export interface Sag {
 }
 
 const FREE_OF_SHEAR = 1.1;
-const MPA_PER_GPA = 1000;
 
 /**
- * From this many thicknesses of span on, the first way of reading E always decides: shear is
- * at most 15.36 (t/L)² of a simple span's bending, five times that with fixed ends, which at
- * 30 is less than the tenth that the second way adds to E.
+ * From this many thicknesses of span on, the first way of reading E always decides: shear is at
+ * most 0.96 (E/G) (t/L)² of a simple span's bending, five times that with fixed ends, which there
+ * is less than the tenth that the second way adds to E.
  */
-const SLENDER = 30;
+const SLENDER = { solid: 30, sheet: 50, metal: 30 } as const;
 
 /**
- * The sag of a beam of one rectangular section.
+ * The sag of a beam of one section all along.
  * @param loads the beam without its stiffness
  * @param span its shortest stretch between supports, mm
  */
-export function sagOf(loads: Omit<BeamSpec, 'stretches'>, { width, thickness, properties }: Bending, span = loads.length): Sag {
-  const E = properties.elastic * MPA_PER_GPA;
-  const I = rectangleSecondMoment(width, thickness);
-  const bending = solveBeam({ ...loads, stretches: [{ to: loads.length, EI: E * I }] });
-  const stiff = FREE_OF_SHEAR * E;
+export function sagOf(loads: Omit<BeamSpec, 'stretches'>, section: Bending, span = loads.length): Sag {
+  const { width, thickness, properties } = section;
+  const EI = stiffnessOf(section);
+  const bending = solveBeam({ ...loads, stretches: [{ to: loads.length, EI }] });
+  const shear = shearStiffness(FREE_OF_SHEAR * shearModulus(properties), width, thickness);
   let known: BeamResult | null = null;
-  const withShear = () =>
-    (known ??= solveBeam({ ...loads, stretches: [{ to: loads.length, EI: stiff * I, shear: shearStiffness(stiff, width, thickness) }] }));
-  const decides = span >= SLENDER * thickness || bending.greatest.mm >= withShear().greatest.mm ? 'bending' : 'withShear';
+  const withShear = () => (known ??= solveBeam({ ...loads, stretches: [{ to: loads.length, EI: FREE_OF_SHEAR * EI, shear }] }));
+  const slender = span >= SLENDER[properties.material.form] * thickness;
+  const decides = slender || bending.greatest.mm >= withShear().greatest.mm ? 'bending' : 'withShear';
   const result = decides === 'bending' ? bending : withShear();
   return { bending, withShear, result, mm: result.greatest.mm, x: result.greatest.x, decides };
+}
+
+/** The sag under the worst of several patterns of load, and what all of the load together does. */
+export interface WorstSag {
+  readonly sag: Sag;
+  /** Under all of the load, for what is given on to supports. */
+  readonly full: BeamResult;
+  /** How many patterns were tried, and whether a part of the load alone was worse than all of it. */
+  readonly tried: number;
+  readonly partial: boolean;
+  /** The greatest bending moment of any pattern, N mm. */
+  readonly moment: number;
+}
+
+/** @param patterns the first has all of the load */
+export function worstSag(patterns: readonly Omit<BeamSpec, 'stretches'>[], section: Bending, span?: number): WorstSag {
+  const all = patterns.map((p) => sagOf(p, section, span));
+  const full = all[0] as Sag;
+  const sag = all.reduce((worst, s) => (s.mm > worst.mm * (1 + 1e-9) ? s : worst), full);
+  return {
+    sag,
+    full: full.result,
+    tried: all.length,
+    partial: sag !== full,
+    moment: Math.max(...all.map((s) => s.result.moment)),
+  };
 }
 
 /** The three answers, side by side. */
@@ -105,9 +139,8 @@ export interface Verdict {
 }
 
 /** Judges a sag on a span, all of the load lasting, against the project's limit. */
-export function judge(sag: number, span: number, properties: StockProperties, settings: Settings): Verdict {
+export function judge(sag: number, span: number, creep: Creep, settings: Settings): Verdict {
   const most = allowed(settings.limit, span);
-  const creep = creepOf(properties.material, settings);
   const today = { mm: sag, state: stateOf(sag, most) };
   const later = creep.judged ? { mm: sag * creep.factor, state: stateOf(sag * creep.factor, most) } : null;
   const lasting = later?.mm ?? sag;

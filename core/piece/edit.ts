@@ -2,7 +2,7 @@ import type { Length } from '../length/index.js';
 import type { GapRule } from '../run/index.js';
 import type { Placement } from '../things/index.js';
 import type { Cells } from './makings/cells.js';
-import type { Axis, DividingMember, Making, Space, Split } from './space.js';
+import type { Held, Strip, Axis, DividingMember, Making, Space, Split } from './space.js';
 import { InPlaceSchema, PanelCaseSchema, type InPlace, type Piece, type PiecePatch } from './spec.js';
 import { findMember, findSpace } from './tree.js';
 
@@ -38,6 +38,8 @@ export type PieceEdit =
       readonly member: string;
       readonly patch: { readonly fix?: DividingMember['fix']; readonly stock?: string; readonly room?: Length };
     }
+  /** Gives a shelf strips and a second layer, or takes them away. */
+  | { readonly kind: 'stiffen'; readonly member: string; readonly strip: Strip | null; readonly doubled: Held | null }
   /** Fills an open space with parts of a making, or with cells; its things stay where there is one part to hold them. */
   | { readonly kind: 'fill'; readonly space: string; readonly split?: Split; readonly cells?: Cells }
   /** Makes the parts of a divided space, or its cells, another way. */
@@ -241,6 +243,14 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
       if (edit.sameAs !== null) memberOf(piece, edit.sameAs);
       setOrDelete(member, 'sameAs', edit.sameAs);
       delete member.at;
+      return piece;
+    }
+    case 'stiffen': {
+      const member = memberOf(piece, edit.member);
+      delete member.strip;
+      delete member.doubled;
+      if (edit.strip) member.strip = structuredClone(edit.strip);
+      if (edit.doubled) member.doubled = edit.doubled;
       return piece;
     }
     case 'member':

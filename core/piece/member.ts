@@ -95,6 +95,8 @@ export type Role =
   | 'bottom'
   | 'divider'
   | 'shelf'
+  | 'shelf layer'
+  | 'shelf strip'
   | 'partition'
   | 'rail'
   | 'back'

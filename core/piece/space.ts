@@ -14,6 +14,24 @@ const closed = { additionalProperties: false } as const;
 export const FixSchema = Type.Union([Type.Literal('butted'), Type.Literal('housed'), Type.Literal('loose')]);
 export type Fix = Static<typeof FixSchema>;
 
+/** How two pieces of wood are held to each other along their length. */
+export const HeldSchema = Type.Union([Type.Literal('glued'), Type.Literal('screwed')]);
+export type Held = Static<typeof HeldSchema>;
+
+/** A strip on edge along a shelf, that stiffens it. */
+export const StripSchema = Type.Object(
+  {
+    stock: IdSchema,
+    high: SizeSchema,
+    at: Type.Union([Type.Literal('front'), Type.Literal('back'), Type.Literal('both')]),
+    /** Under the shelf, or against its edge with the upper faces flush. */
+    top: Type.Union([Type.Literal('under'), Type.Literal('flush')]),
+    held: HeldSchema,
+  },
+  closed,
+);
+export type Strip = Static<typeof StripSchema>;
+
 /** What lies between two parts of a divided space: a shelf, a divider, a slat, a board, or nothing but room. */
 export const DividingMemberSchema = Type.Object(
   {
@@ -24,6 +42,9 @@ export const DividingMemberSchema = Type.Object(
     rail: Type.Optional(SizeSchema),
     /** Nothing but so much room. */
     room: Type.Optional(DistanceSchema),
+    /** A shelf with strips along its edges, and one of two layers held to each other. */
+    strip: Type.Optional(StripSchema),
+    doubled: Type.Optional(HeldSchema),
     /** Where its lower, left or rear face is held: from the floor, the outside left, or the rear. */
     at: Type.Optional(SizeSchema),
     /** In line with this member of another run. */

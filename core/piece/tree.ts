@@ -66,7 +66,9 @@ export function namedIn(root: Space): readonly Named[] {
       const woods = make.kind === 'ladders' ? [make.upright.stock, make.support.stock] : [make.stock];
       woods.forEach((id) => put('stock', id, here));
     }
-    for (const member of space.split?.members ?? []) if (member.stock !== undefined) put('stock', member.stock, `member ${member.id}`);
+    for (const { id, stock, strip } of space.split?.members ?? []) {
+      for (const used of [stock, strip?.stock]) if (used !== undefined) put('stock', used, `member ${id}`);
+    }
     const making = space.split?.making;
     switch (making?.kind) {
       case 'drawers':

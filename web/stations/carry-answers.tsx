@@ -133,6 +133,8 @@ const HOW = {
   pins: 'lies on pins in',
   screws: 'hangs on screws alone in',
   slide: 'runs on slides on',
+  glued: 'is glued along',
+  'screwed along': 'is screwed along',
 } as const;
 
 function FloorPath({ c }: { c: CarriedMember }) {

@@ -2,7 +2,7 @@ import { size } from '../../figure/index.js';
 import type { Axis, DividingRole } from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
 import type { SplitKind } from '../kind.js';
-import { panelStock } from './stock.js';
+import { panelStock, panelThickness } from './stock.js';
 
 export { panelMembers } from './members.js';
 
@@ -22,7 +22,7 @@ export function panels(axis: Axis): SplitKind {
         ? size('left free', member.room, { kind: 'choice', ref: `member:${member.id}` })
         : member.rail !== undefined && axis === 'up'
           ? size('rail', member.rail, { kind: 'choice', ref: `member:${member.id}` })
-          : woodOf(workshop, panelStock(member, axis, stock)).thickness,
+          : panelThickness(member, woodOf(workshop, panelStock(member, axis, stock))),
     ends: () => ({ before: null, after: null }),
     endShare: 1,
     endIds: () => null,

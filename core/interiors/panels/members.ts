@@ -1,86 +1,23 @@
 import { size } from '../../figure/index.js';
 import { ZERO, add, sub, type Length } from '../../length/index.js';
-import { lengthBetween, pinHoles, reachAtEnd, recess, type EndAllowance } from '../../joints/index.js';
+import { lengthBetween, reachAtEnd, recess } from '../../joints/index.js';
 import {
   boxOf,
   facingFrame,
-  flatFrame,
   rectangular,
   uprightFrame,
-  type DividingMember,
   type Face,
   type Member,
   type Piece,
   type PlacedRun,
   type PlacedSpace,
 } from '../../piece/index.js';
-import { woodOf, type Wood, type Workshop } from '../../project/index.js';
-import type { PlacedLine } from '../../run/index.js';
+import { woodOf, type Workshop } from '../../project/index.js';
 import { NOTHING, together, type Made } from '../kind.js';
 import { dividingMemberId } from '../ids.js';
+import { allowanceOf, labelOf, type Making } from './making.js';
+import { shelf } from './shelf.js';
 import { panelStock } from './stock.js';
-
-function allowanceOf(piece: Piece, member: DividingMember, up: boolean): EndAllowance {
-  if (up) return { fix: member.fix ?? piece.shelves.fix, housing: piece.shelves.housing, looseEnd: piece.shelves.looseEnd };
-  const fix = member.fix ?? piece.dividers.fix;
-  return { fix: fix === 'loose' ? 'butted' : fix, housing: piece.dividers.housing, looseEnd: ZERO };
-}
-
-function labelOf(space: PlacedSpace, line: PlacedLine): string {
-  return space.label === 'inside' ? line.line.label : `${space.label}, ${line.line.label}`;
-}
-
-const HOW = { housed: 'housed', loose: 'pins', butted: 'screws' } as const;
-
-interface Making {
-  readonly piece: Piece;
-  readonly space: PlacedSpace;
-  readonly line: PlacedLine;
-  readonly spec: DividingMember;
-  readonly datum: Length;
-  readonly wood: Wood;
-}
-
-function shelf({ piece, space, line, spec, datum, wood }: Making): Made {
-  const ends = allowanceOf(piece, spec, true);
-  const length = lengthBetween(space.clear.width, ends);
-  const setback = piece.shelves.setback;
-  const width =
-    setback === ZERO
-      ? space.clear.depth
-      : space.clear.depth.minus(size('back from the front', setback, { kind: 'choice', ref: 'piece:shelves' }));
-  const id = dividingMemberId(spec.id, 'shelf');
-  const reach = reachAtEnd(ends);
-  const origin = { x: sub(space.box.x0, reach), y: add(datum, line.near.value), z: sub(space.box.z1, setback) };
-  const member = rectangular({
-    id,
-    role: 'shelf',
-    label: labelOf(space, line),
-    wood,
-    frame: flatFrame(origin),
-    length,
-    width,
-    edges: { v0: piece.edges.front },
-  });
-  const box = boxOf(member);
-  const { left, right } = space.neighbours;
-  const cut = (face: Face) => (mate: Member) => {
-    if (ends.fix === 'housed') return [recess('housing', mate, face, id, box, ends.housing)];
-    return ends.fix === 'loose' ? pinHoles(mate, face, id, box) : [];
-  };
-  return {
-    ...NOTHING,
-    members: [member],
-    cuts: [
-      { into: left, cut: cut('up') },
-      { into: right, cut: cut('down') },
-    ],
-    joints: [
-      { carried: id, carrier: left, how: HOW[ends.fix], x: space.box.x0 },
-      { carried: id, carrier: right, how: HOW[ends.fix], x: space.box.x1 },
-    ],
-  };
-}
 
 function divider({ piece, space, line, spec, datum, wood }: Making): Made {
   const ends = allowanceOf(piece, spec, false);
@@ -182,7 +119,7 @@ export function panelMembers(piece: Piece, workshop: Workshop, run: PlacedRun, s
       if (!spec || spec.room !== undefined) return [];
       const wood = woodOf(workshop, panelStock(spec, run.axis, piece.stock));
       const make = run.axis === 'up' && spec.rail !== undefined ? rail : MAKE[run.axis];
-      return [make({ piece, space, line, spec, datum: run.datum.value, wood })];
+      return [make({ piece, space, line, spec, datum: run.datum.value, wood, workshop })];
     }),
   );
 }

@@ -1,0 +1,151 @@
+import { toMm } from '../length/index.js';
+import type { Joint, Member } from '../piece/index.js';
+import type { Workshop } from '../project/index.js';
+import { BeamError, type BeamSpec } from './beam.js';
+import { builtUpOf, type Attached, type BuiltUp } from './built-up.js';
+import { creepOf, type Creep } from './creep.js';
+import { sagWithStrip, type PanelSag } from './panel.js';
+import { beamOf, elasticAcross, sectionOf, type SpanAxis } from './placed-beam.js';
+import { PlateError } from './plate/index.js';
+import { gluedNeutral } from './section.js';
+import type { Load } from './standing.js';
+import { bendingStrength, judgeStress, type StrengthVerdict } from './strength.js';
+import { judge, worse, worstSag, type Bending, type Sag, type State, type Verdict } from './verdict.js';
+
+/** What a member gives on to what carries it. */
+export interface Support {
+  readonly carrier: string;
+  readonly how: Joint['how'];
+  readonly x?: number;
+  readonly z?: number;
+  readonly newtons: number;
+  /** True where a one-way support is not touched. */
+  readonly lifted: boolean;
+}
+
+/** How a member bends. */
+export interface BendingAnswer {
+  /** The longest stretch between two supports that are touched, mm. */
+  readonly span: number;
+  readonly sag: Sag;
+  /** Load patterns that were tried, and whether a part of the load was worse than all of it. */
+  readonly patterns: { readonly tried: number; readonly partial: boolean };
+  readonly verdict: Verdict;
+  /** Bending stress of the part of it that is used most. */
+  readonly strength: StrengthVerdict;
+  /** What is held along it, where anything is. */
+  readonly builtUp: BuiltUp | null;
+  /** As a plate, where a strip on one edge twists it. */
+  readonly panel: PanelSag | null;
+  /** The worse of sag and strength. */
+  readonly state: State;
+  /** What is missing where it is not judged. */
+  readonly missing: string | null;
+  /** The way it spans. */
+  readonly axis: SpanAxis;
+  /** Where the beam begins, across the piece or from its rear, and its length, mm. */
+  readonly from: number;
+  readonly length: number;
+  /** The beam under all of its load, and its section, for questions asked of it. */
+  readonly beam: Omit<BeamSpec, 'stretches'>;
+  readonly section: Bending;
+}
+
+/** Thinner than this nothing is judged: it bends like a sheet of card, far past what small deflections hold for. */
+const THINNEST = 3;
+
+function shortestSpan({ supports, length }: Pick<BeamSpec, 'supports' | 'length'>): number {
+  const places = supports.map((s) => s.x).sort((a, b) => a - b);
+  return places.slice(1).reduce((least, x, i) => Math.min(least, x - (places[i] as number)), length);
+}
+
+function longestSpan(supports: readonly Support[]): number {
+  const places = supports
+    .filter((s) => !s.lifted)
+    .map((s) => (s.x ?? s.z) as number)
+    .sort((a, b) => a - b);
+  return places.slice(1).reduce((most, x, i) => Math.max(most, x - (places[i] as number)), 0);
+}
+
+/** The stress of the part that is used most: M E z / E I, z from the neutral axis to its outer face. */
+function strengthOf(moment: number, section: Bending, built: BuiltUp | null, workshop: Workshop): StrengthVerdict {
+  const { serviceClass } = workshop.settings;
+  const across = section.properties.elastic < section.properties.material.elastic && !section.properties.ownElastic;
+  const plain = () => {
+    const stress = (6 * moment) / (section.width * section.thickness ** 2);
+    return judgeStress(stress, bendingStrength(section.properties.material, serviceClass, across));
+  };
+  if (!built) return plain();
+  const neutral = gluedNeutral(built.parts.map((p) => p.layer));
+  return built.parts
+    .map(({ layer, properties }) => {
+      const far = Math.max(Math.abs(layer.top - neutral), Math.abs(layer.top + layer.height - neutral));
+      return judgeStress((moment * layer.E * far) / built.EI, bendingStrength(properties.material, serviceClass));
+    })
+    .reduce((worst, v) => (worse(worst.state, v.state) !== worst.state || (v.used ?? 0) > (worst.used ?? 0) ? v : worst));
+}
+
+/** A strip on one edge leaves the other edge to sag: what the panel does later is by its own creep as well as the strip's. */
+function creepOfPanel({ now, later }: ReturnType<typeof sagWithStrip>, creep: Creep): Creep {
+  return creep.judged && later ? { ...creep, factor: later.mm / now.mm } : creep;
+}
+
+/** A member that lies on supports at places: a beam, or with a strip on one edge a plate. */
+export function bend(
+  member: Member,
+  load: Load,
+  joints: readonly Joint[],
+  attached: readonly Attached[],
+  workshop: Workshop,
+): { readonly answer: BendingAnswer; readonly supports: readonly Support[] } | { readonly error: string } {
+  const { settings } = workshop;
+  if (toMm(member.thickness.value) < THINNEST) return { error: `it is thinner than ${THINNEST} mm` };
+  const { beam, patterns, from, axis } = beamOf(member, load, joints);
+  const plain = sectionOf(member, axis);
+  const built = axis === 'across' ? builtUpOf(member, attached, shortestSpan(beam), settings) : null;
+  const section = built ? { ...plain, EI: built.EI } : plain;
+  try {
+    const { sag, full, tried, partial, moment } = worstSag(patterns, section, shortestSpan(beam));
+    const supports = joints.map((j, i): Support => {
+      const reaction = full.reactions[i];
+      return {
+        carrier: j.carrier,
+        how: j.how,
+        [axis === 'across' ? 'x' : 'z']: (beam.supports[i]?.x ?? 0) + from,
+        newtons: reaction?.newtons ?? 0,
+        lifted: reaction?.lifted ?? false,
+      };
+    });
+    const own = creepOf(plain.properties.material, settings);
+    const free = { front: 'free', back: 'free' } as const;
+    const panel = built?.oneSided
+      ? sagWithStrip({ beam, section: plain, across: elasticAcross(plain), edges: free }, built.oneSided, own.judged ? own.factor : null)
+      : null;
+    const creep = panel && built ? creepOfPanel(panel, built.creep) : (built?.creep ?? own);
+    const span = longestSpan(supports);
+    const verdict = judge(panel?.now.mm ?? sag.mm, span, creep, settings);
+    const strength = strengthOf(moment, section, built, workshop);
+    return {
+      supports,
+      answer: {
+        span,
+        sag,
+        patterns: { tried, partial },
+        verdict,
+        strength,
+        builtUp: built,
+        panel: panel?.now ?? null,
+        state: worse(verdict.state, strength.state),
+        missing: verdict.creep.judged ? (strength.strength.judged ? null : strength.strength.reason) : verdict.creep.reason,
+        axis,
+        from,
+        length: beam.length,
+        beam,
+        section,
+      },
+    };
+  } catch (error) {
+    if (!(error instanceof BeamError || error instanceof PlateError)) throw error;
+    return { error: error.message };
+  }
+}

@@ -1,0 +1,83 @@
+import type { BeamSpec } from './beam.js';
+import type { BuiltUp } from './built-up.js';
+import { rigidityOf, solvePlate, type EdgeBeam, type PlateResult, type PlateSpec } from './plate/index.js';
+import type { Bending } from './verdict.js';
+
+/** What a panel is solved with as a plate: the beam it is taken for, its section, and how its long edges are held. */
+export interface PanelCase {
+  readonly beam: Omit<BeamSpec, 'stretches'>;
+  readonly section: Bending;
+  /** The modulus across the span, MPa; that along it where it is not known. */
+  readonly across: number;
+  readonly edges: { readonly front: 'free' | 'simple'; readonly back: 'free' | 'simple' };
+  readonly beams: readonly EdgeBeam[];
+  /** How many times softer it is in the long term. */
+  readonly soften?: number;
+  readonly mesh?: number;
+}
+
+/** How far a panel sags, and where along its edges, mm. */
+export interface PanelSag {
+  readonly mm: number;
+  readonly front: number;
+  readonly back: number;
+  readonly result: PlateResult;
+}
+
+/**
+ * The plate that a panel is, between its two outermost supports: x along the span, y from its front to its back.
+ * Loads along the beam are spread over its whole breadth.
+ */
+export function plateOf({ beam, section, across, edges, beams, soften = 1, mesh }: PanelCase): PlateSpec {
+  const places = beam.supports.map((s) => s.x);
+  const [from, to] = [Math.min(...places), Math.max(...places)];
+  const a = to - from;
+  const b = section.width;
+  const clip = (x: number) => Math.min(Math.max(x - from, 0), a);
+  const patches = beam.lines.flatMap((l) => {
+    const [x0, x1] = [clip(l.from), clip(l.to)];
+    return x1 > x0 ? [{ x0, x1, y0: 0, y1: b, perMm2: l.perMm / b }] : [];
+  });
+  // What stands on it at one place reaches over its whole breadth, on a strip as wide as it is thick.
+  const half = Math.min(section.thickness / 2, a / 4);
+  const stood = beam.points.map((p) => {
+    const x = Math.min(Math.max(p.x - from, half), a - half);
+    return { x0: x - half, x1: x + half, y0: 0, y1: b, perMm2: p.newtons / (2 * half * b) };
+  });
+  const inner = places.filter((x) => x > from + 1 && x < to - 1);
+  return {
+    a,
+    b,
+    rigidity: rigidityOf(section.thickness, (section.properties.elastic * 1000) / soften, across / soften),
+    edges: { x0: 'simple', x1: 'simple', y0: edges.front, y1: edges.back },
+    beams,
+    // A support between the ends is taken as props at the front, the middle and the back.
+    props: inner.flatMap((x) => [0, b / 2, b].map((y) => ({ x: x - from, y, oneWay: true }))),
+    patches: [...patches, ...stood],
+    points: [],
+    ...(mesh === undefined ? {} : { mesh }),
+  };
+}
+
+/** The sag of a panel as a plate. @throws PlateError for one that can fall */
+export function sagOfPanel(panel: PanelCase): PanelSag {
+  const spec = plateOf(panel);
+  const result = solvePlate(spec);
+  const along = (y: number) => Math.max(...Array.from({ length: 41 }, (_, i) => result.at((spec.a * i) / 40, y)));
+  return { mm: result.greatest.mm, front: along(0), back: along(spec.b), result };
+}
+
+/** A panel with a strip along one edge, now and in the long term, on a mesh coarse enough to be solved with every change. */
+export function sagWithStrip(
+  panel: Omit<PanelCase, 'beams'>,
+  strip: NonNullable<BuiltUp['oneSided']>,
+  soften: number | null,
+): { now: PanelSag; later: PanelSag | null } {
+  const coarse = { ...panel, mesh: panel.mesh ?? QUICK_MESH };
+  return {
+    now: sagOfPanel({ ...coarse, beams: [strip.now] }),
+    later: strip.later && soften !== null ? sagOfPanel({ ...coarse, beams: [strip.later], soften }) : null,
+  };
+}
+
+const QUICK_MESH = 6;

@@ -1,0 +1,80 @@
+import { say, size, type Figure } from '../../figure/index.js';
+import { ZERO, add, sub } from '../../length/index.js';
+import { lengthBetween, pinHoles, reachAtEnd, recess } from '../../joints/index.js';
+import { boxOf, flatFrame, rectangular, type Face, type Joint, type Member, type ShapeProblem } from '../../piece/index.js';
+import { NOTHING, type Made } from '../kind.js';
+import { dividingMemberId } from '../ids.js';
+import { HOW, allowanceOf, labelOf, type Making } from './making.js';
+import { flushStrips, layerOf, stripsOf } from './stiffeners.js';
+
+/** A strip under a shelf needs the space below it in one piece. */
+function inTheWay({ space, spec, line }: Making): readonly ShapeProblem[] {
+  const below = space.space.split?.spaces[space.space.split.members.findIndex((m) => m.id === spec.id)];
+  if (spec.strip?.top !== 'under' || (!below?.split && !below?.cells)) return [];
+  return [
+    {
+      id: `strip-${spec.id}`,
+      about: spec.id,
+      stops: true,
+      sentence: say`The strip under ${line.line.label} has no room: what the space below it is divided by reaches up to the shelf.`,
+      fixes: [
+        {
+          label: say`Put it against the edge, upper faces flush`,
+          edit: { kind: 'stiffen', member: spec.id, strip: { ...spec.strip, top: 'flush' }, doubled: spec.doubled ?? null },
+        },
+      ],
+    },
+  ];
+}
+
+/** A shelf with its strips and its second layer, what it cuts into the sides, and what carries it. */
+export function shelf(making: Making): Made {
+  const { piece, space, line, spec, datum, wood } = making;
+  const ends = allowanceOf(piece, spec, true);
+  const length = lengthBetween(space.clear.width, ends);
+  const setback = piece.shelves.setback;
+  const back =
+    setback === ZERO
+      ? space.clear.depth
+      : space.clear.depth.minus(size('back from the front', setback, { kind: 'choice', ref: 'piece:shelves' }));
+  const edge = flushStrips(making);
+  const width = [edge.front, edge.back].reduce<Figure>((rest, strip) => (strip ? rest.minus(strip.thickness) : rest), back);
+  const id = dividingMemberId(spec.id, 'shelf');
+  const reach = reachAtEnd(ends);
+  const origin = {
+    x: sub(space.box.x0, reach),
+    y: add(datum, line.near.value),
+    z: sub(sub(space.box.z1, setback), edge.front?.thickness.value ?? ZERO),
+  };
+  const member = rectangular({
+    id,
+    role: 'shelf',
+    label: labelOf(space, line),
+    wood,
+    frame: flatFrame(origin),
+    length,
+    width,
+    ...(edge.front ? {} : { edges: { v0: piece.edges.front } }),
+  });
+  const box = { ...boxOf(member), y1: add(datum, line.far.value) };
+  const added = [...layerOf(making, member), ...stripsOf(making, member)];
+  const { left, right } = space.neighbours;
+  const cut = (face: Face) => (mate: Member) => {
+    if (ends.fix === 'housed') return [recess('housing', mate, face, id, box, ends.housing)];
+    return ends.fix === 'loose' ? pinHoles(mate, face, id, box) : [];
+  };
+  return {
+    ...NOTHING,
+    members: [member, ...added.map((a) => a.member)],
+    cuts: [
+      { into: left, cut: cut('up') },
+      { into: right, cut: cut('down') },
+    ],
+    joints: [
+      { carried: id, carrier: left, how: HOW[ends.fix], x: space.box.x0 },
+      { carried: id, carrier: right, how: HOW[ends.fix], x: space.box.x1 },
+      ...added.map((a): Joint => ({ carried: a.member.id, carrier: id, how: a.held === 'glued' ? 'glued' : 'screwed along' })),
+    ],
+    problems: inTheWay(making),
+  };
+}
