@@ -6,6 +6,7 @@ import { builtUpOf, type Attached, type BuiltUp } from './built-up.js';
 import { creepOf, type Creep } from './creep.js';
 import { sagWithStrip, type PanelSag } from './panel.js';
 import { beamOf, elasticAcross, sectionOf, type SpanAxis } from './placed-beam.js';
+import { loadPatterns, type PatternedLoads } from './patterns.js';
 import { PlateError } from './plate/index.js';
 import { gluedNeutral } from './section.js';
 import type { Load } from './standing.js';
@@ -46,8 +47,8 @@ export interface BendingAnswer {
   /** Where the beam begins, across the piece or from its rear, and its length, mm. */
   readonly from: number;
   readonly length: number;
-  /** The beam under all of its load, and its section, for questions asked of it. */
-  readonly beam: Omit<BeamSpec, 'stretches'>;
+  /** The beam with its loads and its section, for questions asked of it. */
+  readonly loads: PatternedLoads;
   readonly section: Bending;
 }
 
@@ -100,12 +101,12 @@ export function bend(
 ): { readonly answer: BendingAnswer; readonly supports: readonly Support[] } | { readonly error: string } {
   const { settings } = workshop;
   if (toMm(member.thickness.value) < THINNEST) return { error: `it is thinner than ${THINNEST} mm` };
-  const { beam, patterns, from, axis } = beamOf(member, load, joints);
+  const { beam, loads, from, axis } = beamOf(member, load, joints);
   const plain = sectionOf(member, axis);
   const built = axis === 'across' ? builtUpOf(member, attached, shortestSpan(beam), settings) : null;
   const section = built ? { ...plain, EI: built.EI } : plain;
   try {
-    const { sag, full, tried, partial, moment } = worstSag(patterns, section, shortestSpan(beam));
+    const { sag, full, tried, partial, moment } = worstSag(loadPatterns(loads), section, shortestSpan(beam));
     const supports = joints.map((j, i): Support => {
       const reaction = full.reactions[i];
       return {
@@ -140,7 +141,7 @@ export function bend(
         axis,
         from,
         length: beam.length,
-        beam,
+        loads,
         section,
       },
     };

@@ -17,3 +17,4 @@ export * from './cleat.js';
 export * from './movement.js';
 export * from './own-test.js';
 export * from './tipping.js';
+export * from './ask.js';

@@ -5,7 +5,9 @@ const EI = 9000 * 145_800;
 const worst = (supports: readonly number[], length: number) => {
   const base = { length, supports: supports.map((x) => ({ x })) };
   const maybe = { lines: [{ from: 0, to: length, perMm: 0.5 }], points: [] };
-  const results = loadPatterns(base, { lines: [], points: [] }, maybe).map((b) => solveBeam({ ...b, stretches: [{ to: length, EI }] }));
+  const results = loadPatterns({ base, always: { lines: [], points: [] }, maybe }).map((b) =>
+    solveBeam({ ...b, stretches: [{ to: length, EI }] }),
+  );
   return {
     sag: Math.max(...results.map((r) => r.greatest.mm)),
     moment: Math.max(...results.map((r) => r.moment)),

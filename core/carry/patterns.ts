@@ -6,6 +6,13 @@ export interface BeamLoads {
   readonly points: readonly PointLoad[];
 }
 
+/** A beam with its supports, and its load in those two parts. */
+export interface PatternedLoads {
+  readonly base: Pick<BeamSpec, 'length' | 'supports'>;
+  readonly always: BeamLoads;
+  readonly maybe: BeamLoads;
+}
+
 /** Stretches between supports and beyond them, in order, mm. */
 function stretchesOf({ length, supports }: Pick<BeamSpec, 'length' | 'supports'>): readonly (readonly [number, number])[] {
   const places = [0, ...supports.map((s) => s.x), length].sort((a, b) => a - b);
@@ -55,11 +62,7 @@ function loaded(
 }
 
 /** The beam under every pattern of load that can be the worst; the first has all of it. */
-export function loadPatterns(
-  base: Pick<BeamSpec, 'length' | 'supports'>,
-  always: BeamLoads,
-  maybe: BeamLoads,
-): readonly Omit<BeamSpec, 'stretches'>[] {
+export function loadPatterns({ base, always, maybe }: PatternedLoads): readonly Omit<BeamSpec, 'stretches'>[] {
   const stretches = stretchesOf(base);
   return patternsFor(stretches.length).map((pattern, i) =>
     // With all of it on, loads stay whole, so that no nodes are made that no one needs.

@@ -2,7 +2,7 @@ import { toMm, type Length } from '../length/index.js';
 import { boxOf, type Joint, type Member } from '../piece/index.js';
 import { propertiesOf } from '../stock/index.js';
 import type { BeamSpec, LineLoad, PointLoad } from './beam.js';
-import { loadPatterns } from './patterns.js';
+import type { PatternedLoads } from './patterns.js';
 import { GRAVITY, type Handed, type Load, type Standing } from './standing.js';
 import type { Bending } from './verdict.js';
 
@@ -21,8 +21,8 @@ function spanAxis(joints: readonly Joint[]): SpanAxis {
 interface BeamInPlace {
   /** Under all of its load. */
   readonly beam: Omit<BeamSpec, 'stretches'>;
-  /** The same beam under every pattern of load that can be the worst; the first has all of it. */
-  readonly patterns: readonly Omit<BeamSpec, 'stretches'>[];
+  /** What of its load is always there, and what may be there or not. */
+  readonly loads: PatternedLoads;
   readonly from: number;
   readonly axis: SpanAxis;
 }
@@ -66,8 +66,8 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
     lines: [...load.standing.map(stand), ...spread.map((h) => even(h.newtons - h.dead))],
     points: points((h) => h.newtons - h.dead),
   };
-  const patterns = loadPatterns(base, always, maybe);
-  return { axis, from, beam: patterns[0] as Omit<BeamSpec, 'stretches'>, patterns };
+  const beam = { ...base, lines: [...always.lines, ...maybe.lines], points: [...always.points, ...maybe.points] };
+  return { axis, from, beam, loads: { base, always, maybe } };
 }
 
 /** The section that bends: as broad as the member is square to its span, as stiff as the wood is along it. */

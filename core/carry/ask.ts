@@ -1,0 +1,133 @@
+import type { Limit, Settings } from '../project/index.js';
+import type { BendingAnswer } from './bend.js';
+import { loadPatterns, type BeamLoads, type PatternedLoads } from './patterns.js';
+import { allowed, stateOf, stiffnessOf, worstSag, type Bending, type State } from './verdict.js';
+
+/** By how many times something is other than it was taken for; 1 where it is left out. */
+export interface Times {
+  readonly span?: number;
+  readonly thickness?: number;
+  readonly load?: number;
+  readonly elastic?: number;
+  readonly creep?: number;
+}
+
+/** What a member would do. */
+export interface Would {
+  /** In the long term where that is judged, else today, mm. */
+  readonly mm: number;
+  readonly allowed: number;
+  /** Bending stress over what is allowed; null where it is not judged. */
+  readonly used: number | null;
+  readonly state: State;
+}
+
+/** A beam with everything on it stretched to so many times its length: loads per length stay as they are. */
+function stretched({ base, always, maybe }: PatternedLoads, span: number, load: number, self: number): PatternedLoads {
+  const of = ({ lines, points }: BeamLoads, times: number): BeamLoads => ({
+    lines: lines.map((l) => ({ from: l.from * span, to: l.to * span, perMm: l.perMm * times })),
+    points: points.map((p) => ({ x: p.x * span, newtons: p.newtons * times })),
+  });
+  return {
+    base: { length: base.length * span, supports: base.supports.map((s) => ({ ...s, x: s.x * span })) },
+    always: of(always, self),
+    maybe: of(maybe, load),
+  };
+}
+
+/**
+ * What a member would do if something about it were otherwise. Sag of a panel that twists is
+ * taken to change as that of its section does.
+ */
+export function wouldBe(answer: BendingAnswer, settings: Pick<Settings, 'limit'>, times: Times): Would {
+  const { span = 1, thickness = 1, load = 1, elastic = 1, creep = 1 } = times;
+  const { section, verdict, strength } = answer;
+  const changed: Bending = { ...section, thickness: section.thickness * thickness, EI: stiffnessOf(section) * elastic * thickness ** 3 };
+  const shortest = shortestOf(answer) * span;
+  const then = worstSag(loadPatterns(stretched(answer.loads, span, load, thickness)), changed, shortest);
+  const twist = answer.panel ? answer.panel.mm / answer.sag.mm : 1;
+  const factor = verdict.creep.judged ? 1 + (verdict.creep.factor * creep - 1) : 1;
+  const mm = then.sag.mm * twist * factor;
+  const most = allowed(settings.limit, answer.span * span);
+  const now = worstSag(loadPatterns(answer.loads), section, shortestOf(answer));
+  const used = strength.used === null ? null : (strength.used * then.moment) / now.moment / thickness ** 2;
+  const sagState = stateOf(mm, most);
+  const state = used !== null && used > 1 ? 'fails' : sagState;
+  return { mm, allowed: most, used, state: !verdict.creep.judged && state !== 'fails' ? 'not judged' : state };
+}
+
+function shortestOf({ loads: { base } }: BendingAnswer): number {
+  const places = base.supports.map((s) => s.x).sort((a, b) => a - b);
+  return places.slice(1).reduce((least, x, i) => Math.min(least, x - (places[i] as number)), base.length);
+}
+
+const passes = ({ mm, allowed: most, used }: Would) => mm <= most && (used === null || used <= 1);
+
+/** The greatest factor up to `most` with which something still holds, where holding ends once and for all; null for none from `least` on. */
+function greatestThatHolds(holds: (factor: number) => boolean, least: number, most: number): number | null {
+  if (!holds(least)) return null;
+  if (holds(most)) return most;
+  let [low, high] = [least, most];
+  for (let n = 0; n < 40; n += 1) {
+    const middle = Math.sqrt(low * high);
+    if (holds(middle)) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+/** What a member could be, everything else as it is. Each is null where nothing within reason passes. */
+export interface GetAwayWith {
+  /** The longest span, mm, under as much on each length of it. */
+  readonly span: number | null;
+  /** The least thickness, mm; null for a section of several parts. */
+  readonly thickness: number | null;
+  /** The most load, as so many times what stands on it. */
+  readonly load: number | null;
+}
+
+const WITHIN = 20;
+
+/** The longest, thinnest and heaviest that still passes the limit in the long term and holds. */
+export function getAwayWith(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): GetAwayWith {
+  const holds = (times: Times) => passes(wouldBe(answer, settings, times));
+  const span = greatestThatHolds((span) => holds({ span }), 1 / WITHIN, WITHIN);
+  const thin = answer.builtUp ? null : greatestThatHolds((f) => holds({ thickness: 1 / f }), 1 / WITHIN, WITHIN);
+  const live = answer.loads.maybe.lines.length + answer.loads.maybe.points.length > 0;
+  const load = live ? greatestThatHolds((load) => holds({ load }), 1 / (WITHIN * 50), WITHIN * 50) : null;
+  return {
+    span: span === null ? null : answer.span * span,
+    thickness: thin === null ? null : answer.section.thickness / thin,
+    load,
+  };
+}
+
+/** How a verdict changes when one of the things it rests on is off by a fifth. */
+export interface IfOff {
+  readonly what: keyof Times;
+  /** Off against the builder, and for. */
+  readonly against: Would;
+  readonly better: Would;
+}
+
+/** By how much each thing that a verdict rests on is taken to be off. */
+export const OFF_BY = 0.2;
+
+const AGAINST: Readonly<Record<keyof Times, 1 | -1>> = { load: 1, span: 1, thickness: -1, elastic: -1, creep: 1 };
+
+/** How a verdict changes when each thing it rests on is off by a fifth, one at a time, and all against the builder. */
+export function ifOff(
+  answer: BendingAnswer,
+  settings: { readonly limit: Limit },
+): { readonly each: readonly IfOff[]; readonly all: Would } {
+  const whats = (Object.keys(AGAINST) as (keyof Times)[]).filter((w) => w !== 'creep' || answer.verdict.creep.judged);
+  const off = (what: keyof Times, way: 1 | -1) => 1 + OFF_BY * way * AGAINST[what];
+  return {
+    each: whats.map((what) => ({
+      what,
+      against: wouldBe(answer, settings, { [what]: off(what, 1) }),
+      better: wouldBe(answer, settings, { [what]: off(what, -1) }),
+    })),
+    all: wouldBe(answer, settings, Object.fromEntries(whats.map((what) => [what, off(what, 1)]))),
+  };
+}
