@@ -18,3 +18,5 @@ export * from './movement.js';
 export * from './own-test.js';
 export * from './tipping.js';
 export * from './ask.js';
+export * from './tip-piece.js';
+export * from './fixings.js';

@@ -1,20 +1,8 @@
-import type { Carried } from '../carry/index.js';
-import { len, mass, say } from '../figure/index.js';
-import { fromUnits, toMm } from '../length/index.js';
-import {
-  boxOf,
-  overlap,
-  posed,
-  posesOf,
-  sweptBox,
-  type Body,
-  type Box,
-  type Member,
-  type Piece,
-  type Pose,
-  type Shape,
-} from '../piece/index.js';
-import type { Check } from './check.js';
+import { PASS, tippingCases, worstTipping, type Carried } from '../carry/index.js';
+import { force, len, mass, say } from '../figure/index.js';
+import { fromUnits } from '../length/index.js';
+import { boxOf, overlap, sweptBox, type Body, type Box, type Member, type Piece, type Shape } from '../piece/index.js';
+import { pieceFix, type Check } from './check.js';
 
 /** The mass of what stands in a body, cells and all, and of the body itself, kg; null where something in it has no mass. */
 function massOfBody(body: Body, carried: Carried): { readonly contents: number | null; readonly self: number } {
@@ -83,51 +71,33 @@ function hits(body: Body, all: readonly Boxed[]): Check[] {
   ];
 }
 
-/** Where the middle of the mass of a piece lies from its rear in a pose, mm, and that mass, kg. */
-function middleOfMass(shape: Shape, carried: Carried, pose: Pose): { readonly z: number; readonly kg: number } {
-  const out = new Map(shape.bodies.flatMap((b) => b.spaces.map((id) => [id, b] as const)));
-  let moment = 0;
-  let kg = 0;
-  const put = (m: number, z: number) => {
-    kg += m;
-    moment += m * z;
-  };
-  const middle = (m: Member) => {
-    const box = boxOf(m);
-    return toMm(fromUnits((box.z0 + box.z1) / 2));
-  };
-  for (const m of posed(shape.members, shape.bodies, pose)) put(carried.members.get(m.id)?.selfKg ?? 0, middle(m));
-  for (const space of shape.spaces.values()) {
-    const body = out.get(space.id);
-    const shift = body ? toMm(fromUnits(body.travel.value * (pose.get(body.id) ?? 0))) * body.along[2] : 0;
-    for (const b of space.blocks) put((b.thing.mass ?? 0) * b.count, toMm(fromUnits(space.box.z1 - space.setback - b.depth / 2)) + shift);
+const TO_WALL: Check['fixes'] = [pieceFix(say`It will be fixed to the wall`, { kind: 'piece', patch: { fixedToWall: true } })];
+
+/** Free-standing pieces that fall by themselves with drawers out, or under the pull of a child. */
+function tips(piece: Piece, shape: Shape, carried: Carried): Check[] {
+  if (piece.fixedToWall) return [];
+  const worst = worstTipping(tippingCases(piece, shape, carried));
+  if (!worst || worst.tipping.state === 'fine') return [];
+  const { pose, filling, kg, tipping } = worst;
+  const how = say`${pose.id === 'shut' ? 'With everything shut' : `With ${pose.label}`} and ${FILLED[filling]}`;
+  const about = { kind: 'piece' } as const;
+  if (tipping.margin < 0) {
+    const out = len(fromUnits(-tipping.margin * 80_000));
+    const sentence = say`${how} its ${mass(kg)} hang ${out} in front of its feet: it tips over. Fix it to the wall.`;
+    return [{ id: 'tips-open', severity: 'stop', state: 'fails', about, sentence, fixes: TO_WALL }];
   }
-  return { z: kg > 0 ? moment / kg : 0, kg };
+  const child = tipping.onDrawer === null ? [] : say`, or ${mass(tipping.onDrawer)} on the open drawer,`;
+  const should = say`it should stand ${force(PASS.pull)} and ${mass(PASS.onDrawer)}`;
+  const sentence = say`${how} a pull of ${force(tipping.pull)} at the top${child} tips it; ${should}. Fix it to the wall.`;
+  return [{ id: 'tips-child', severity: 'look', state: 'fails', about, sentence, fixes: TO_WALL }];
 }
 
-/** Free-standing pieces that tip forward with drawers drawn out. Feet are taken to reach from the rear to the front of the piece. */
-function tips(piece: Piece, shape: Shape, carried: Carried): Check[] {
-  if (piece.shell !== 'panel-case' || piece.fixedToWall || shape.bodies.length === 0) return [];
-  const foot = toMm(shape.overall.depth.value);
-  const poses = posesOf(shape.bodies).filter((p) => p.id !== 'shut');
-  const worst = poses.map((p) => ({ ...p, ...middleOfMass(shape, carried, p.pose) })).sort((a, b) => b.z - a.z)[0];
-  if (!worst || worst.z <= foot) return [];
-  return [
-    {
-      id: 'tips-open',
-      severity: 'stop',
-      state: 'fails',
-      about: { kind: 'piece' },
-      sentence: say`With ${worst.label} its ${mass(worst.kg)} hang ${len(fromUnits((worst.z - foot) * 80_000))} in front of its feet: it tips over. Fix it to the wall.`,
-      fixes: [
-        {
-          label: say`It will be fixed to the wall`,
-          change: { target: 'piece', edit: { kind: 'piece', patch: { fixedToWall: true } } },
-        },
-      ],
-    },
-  ];
-}
+const FILLED = {
+  empty: 'nothing in it',
+  'top only': 'only its upper half filled',
+  'open drawers only': 'only what is open filled',
+  all: 'all of it filled',
+} as const;
 
 /** Fronts that stand out further than what lies above them covers. */
 function covered(piece: Piece, shape: Shape): Check[] {

@@ -1,0 +1,154 @@
+import { force, len, say, type Sentence } from '../figure/index.js';
+import { fromUnits, mm, toMm } from '../length/index.js';
+import { PIN } from '../joints/index.js';
+import type { Member } from '../piece/index.js';
+import type { Settings } from '../project/index.js';
+import { propertiesOf, type Stock } from '../stock/index.js';
+import type { Support } from './bend.js';
+import type { CarriedMember } from './carry.js';
+import { KEEP, WOOD_SCREWS, lateral, screwsFor, type ScrewJoint, type WoodScrew } from './screws.js';
+import { bearingStrength } from './strength.js';
+import { CLOSE_FROM, type State } from './verdict.js';
+
+/** How one end of a member is held, and whether that holds what it gives on. */
+export interface Fixing {
+  readonly support: Support;
+  readonly state: State;
+  readonly sentence: Sentence;
+  /** Screws that it takes, where it is screwed. */
+  readonly screws?: { readonly count: number; readonly screw: WoodScrew; readonly length: number };
+}
+
+/** Lengths that wood screws are sold in, mm. */
+const LENGTHS = [25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 120];
+
+/** The usual screw for butt joints of boards and sheets. */
+const USUAL_SCREW = WOOD_SCREWS[1] as WoodScrew;
+
+const MM_PER_INCH = 25.4;
+
+/** Plywood as screws see it: G 0.42, as for plywood that is not graded (NDS table 12.3.3B). */
+const PLYWOOD_GRAVITY = 0.42;
+
+const DENSITY_PER_G = 1120;
+
+/** Specific gravity as screws see it; undefined for boards of chips and fibres, which have no published values. */
+export function gravityOf(stock: Stock): number | undefined {
+  const { material, density } = propertiesOf(stock);
+  if (material.form === 'solid') return density / DENSITY_PER_G;
+  return material.creep === 'plywood' ? PLYWOOD_GRAVITY : undefined;
+}
+
+/** A screw through one member into the end of another, long enough to hold fully, and no longer. */
+export function screwInto(through: Member, into: Member, screw = USUAL_SCREW): ScrewJoint {
+  const side = toMm(through.thickness.value);
+  const wood = (m: Member, endGrain: boolean) => {
+    const gravity = gravityOf(m.stock);
+    return gravity === undefined ? { endGrain } : { gravity, endGrain };
+  };
+  const wanted = side + 10 * screw.shank * MM_PER_INCH;
+  const length = LENGTHS.find((l) => l >= wanted) ?? (LENGTHS.at(-1) as number);
+  return {
+    screw,
+    length,
+    side: { thickness: side, wood: wood(through, false) },
+    main: { thickness: toMm(into.length.value), wood: wood(into, true) },
+  };
+}
+
+/** How many screws go across a joint with the usual distances to edges and to each other. */
+export function mostAcross(width: number, screw: WoodScrew): number {
+  const D = screw.shank * MM_PER_INCH;
+  const room = width - 2 * KEEP.edge * D;
+  return room < 0 ? 0 : 1 + Math.floor(room / (KEEP.between * D));
+}
+
+const stateOfUse = (used: number): State => (used > 1 ? 'fails' : used >= CLOSE_FROM ? 'close' : 'fine');
+
+function screwed(support: Support, into: Member, through: Member): Fixing {
+  const joint = screwInto(through, into);
+  const value = lateral(joint);
+  if (!value.judged) return { support, state: 'not judged', sentence: say`Screws are not judged here: ${value.reason}.` };
+  const most = mostAcross(toMm(into.width.value), joint.screw);
+  const count = Math.max(2, screwsFor(support.newtons, value.newtons) ?? Infinity);
+  const size = say`${joint.screw.name} x ${len(mm(joint.length))}`;
+  const each = say`${force(value.newtons)} each in its end`;
+  if (count > most) {
+    return {
+      support,
+      state: 'fails',
+      sentence: say`It would take ${count} screws ${size}, ${each}, and ${most} go across it. House it, or put a ledge under it.`,
+    };
+  }
+  const used = support.newtons / (most * value.newtons);
+  return {
+    support,
+    state: stateOfUse(used),
+    screws: { count, screw: joint.screw, length: joint.length },
+    sentence: say`Takes ${count} screws ${size}, ${each} (${value.basis}); ${most} would go across it.`,
+  };
+}
+
+/** How far an area that bears is taken to reach past itself at each side, at most, mm (EN 1995-1-1 6.1.5). */
+const SPREAD = 30;
+
+/** The area that bears under something so long along the grain and so wide: it spreads by as much as it is long, up to 30 mm, at each side. */
+export function bearingArea(long: number, wide: number): number {
+  return (long + 2 * Math.min(SPREAD, long)) * wide;
+}
+
+/** How far a shelf lies over its pins, mm, typical. */
+const PIN_REACH = 9;
+const PINS_AT_AN_END = 2;
+
+function bears(support: Support, member: Member, area: number, what: Sentence, settings: Settings): Fixing {
+  const { material, density } = propertiesOf(member.stock);
+  const strength = bearingStrength(material, density, settings.serviceClass);
+  if (!strength.judged) return { support, state: 'not judged', sentence: say`${what}: bearing is not judged, since ${strength.reason}.` };
+  const holds = strength.allowed * area;
+  return {
+    support,
+    state: stateOfUse(support.newtons / holds),
+    sentence: say`${what}: bears up to ${force(holds)} (${strength.basis}).`,
+  };
+}
+
+/** How each end of a member is held, with what it would take; what lies along another one is not asked. */
+export function fixingsOf(carried: CarriedMember, members: ReadonlyMap<string, Member>, settings: Settings): readonly Fixing[] {
+  const { member } = carried;
+  const width = toMm(member.width.value);
+  return carried.supports.flatMap((support): Fixing[] => {
+    const carrier = members.get(support.carrier);
+    switch (support.how) {
+      case 'screws':
+        return carrier
+          ? [screwed(support, member, carrier)]
+          : [{ support, state: 'not judged', sentence: say`Screwed to what is there already: not judged.` }];
+      case 'pins':
+        return [
+          bears(
+            support,
+            member,
+            PINS_AT_AN_END * bearingArea(toMm(PIN.diameter), PIN_REACH),
+            say`Two pins of ${len(PIN.diameter)} at this end`,
+            settings,
+          ),
+        ];
+      case 'housed': {
+        const cut = carrier?.features.find((f) => f.kind === 'housing' && f.mate === member.id);
+        const deep = cut ? toMm(cut.depth) : 0;
+        return deep > 0
+          ? [bears(support, member, deep * width, say`A ledge of ${len(fromUnits(deep * 80_000))} in the housing`, settings)]
+          : [];
+      }
+      case 'bearing':
+        return carrier
+          ? [bears(support, carrier, toMm(member.thickness.value) * width, say`Its end stands on ${carrier.label}`, settings)]
+          : [];
+      case 'slide':
+      case 'glued':
+      case 'screwed along':
+        return [];
+    }
+  });
+}

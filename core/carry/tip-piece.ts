@@ -1,0 +1,89 @@
+import { fromUnits, toMm } from '../length/index.js';
+import { boxOf, posed, posesOf, type Body, type NamedPose, type Piece, type PlacedSpace, type Shape } from '../piece/index.js';
+import type { Carried } from './carry.js';
+import { tippingOf, type Heap, type Tipping } from './tipping.js';
+
+/** How full a piece is taken to be. */
+export type Filling = 'empty' | 'top only' | 'open drawers only' | 'all';
+
+/** A state of a free-standing piece, and what tips it then. */
+export interface TippingCase {
+  readonly pose: NamedPose;
+  readonly filling: Filling;
+  /** All of it then, kg. */
+  readonly kg: number;
+  readonly tipping: Tipping;
+}
+
+/** What stands in a space, where it is while all is shut. */
+interface Filled {
+  readonly space: PlacedSpace;
+  readonly heap: Heap;
+}
+
+function filledSpaces(shape: Shape, carried: Carried): readonly Filled[] {
+  const kg = new Map<string, number>();
+  for (const c of carried.members.values()) c.standing.forEach((s) => kg.set(s.space, (kg.get(s.space) ?? 0) + s.kg));
+  return [...kg].flatMap(([id, mass]): Filled[] => {
+    const space = shape.spaces.get(id);
+    if (!space) return [];
+    const { box, blocks, setback } = space;
+    const tall = blocks.reduce((most, b) => Math.max(most, b.height), 0);
+    const deep = blocks.reduce((most, b) => Math.max(most, b.depth), 0);
+    // Things stand at the front of their space; what lies in cells fills it.
+    const y = blocks.length > 0 ? box.y0 + tall / 2 : (box.y0 + box.y1) / 2;
+    const z = blocks.length > 0 ? box.z1 - setback - deep / 2 : (box.z0 + box.z1) / 2;
+    return [{ space, heap: { kg: mass, y: toMm(fromUnits(y)), z: toMm(fromUnits(z)) } }];
+  });
+}
+
+function isFilled({ heap }: Filled, filling: Filling, body: Body | undefined, pose: NamedPose, half: number): boolean {
+  if (filling === 'all') return true;
+  if (filling === 'open drawers only') return body !== undefined && (pose.pose.get(body.id) ?? 0) > 0;
+  return filling === 'top only' && heap.y > half;
+}
+
+/** Where the front feet of a piece are, from its rear, mm; null for one that stands in a place that is there already. */
+function footOf(piece: Piece, shape: Shape): number | null {
+  if (piece.shell !== 'panel-case') return null;
+  // The sides of a case with a toe board run to the floor at the front.
+  return toMm(shape.overall.depth.value) - (piece.base.kind === 'plinth' ? toMm(piece.base.setback) : 0);
+}
+
+/** Every pose and filling of a free-standing piece; none for what stands in a place that is there already. */
+export function tippingCases(piece: Piece, shape: Shape, carried: Carried): readonly TippingCase[] {
+  const foot = footOf(piece, shape);
+  if (foot === null || shape.members.length === 0) return [];
+  const filled = filledSpaces(shape, carried);
+  const bodyOf = new Map(shape.bodies.flatMap((b) => b.spaces.map((id) => [id, b] as const)));
+  const pullAt = toMm(shape.overall.height.value);
+  const fillings: readonly Filling[] = ['empty', 'top only', 'open drawers only', 'all'];
+  return posesOf(shape.bodies).flatMap((pose) => {
+    const members = posed(shape.members, shape.bodies, pose.pose);
+    const wood = members.map((m): Heap => {
+      const box = boxOf(m);
+      const middle = (a: number, b: number) => toMm(fromUnits((a + b) / 2));
+      return { kg: carried.members.get(m.id)?.selfKg ?? 0, y: middle(box.y0, box.y1), z: middle(box.z0, box.z1) };
+    });
+    const open = new Set(shape.bodies.filter((b) => (pose.pose.get(b.id) ?? 0) > 0).flatMap((b) => b.members));
+    const lean = open.size > 0 ? Math.max(...members.filter((m) => open.has(m.id)).map((m) => toMm(boxOf(m).z1))) : null;
+    return fillings
+      .filter((f) => f !== 'open drawers only' || open.size > 0)
+      .map((filling): TippingCase => {
+        const things = filled.flatMap((f): Heap[] => {
+          const body = bodyOf.get(f.space.id);
+          if (!isFilled(f, filling, body, pose, pullAt / 2)) return [];
+          const out = body ? toMm(fromUnits(body.travel.value * (pose.pose.get(body.id) ?? 0))) * body.along[2] : 0;
+          return [{ ...f.heap, z: f.heap.z + out }];
+        });
+        const heaps = [...wood, ...things];
+        return { pose, filling, kg: heaps.reduce((sum, h) => sum + h.kg, 0), tipping: tippingOf({ heaps, foot, pullAt, lean }) };
+      });
+  });
+}
+
+/** The case that tips most easily: the least pull against what it should stand. */
+export function worstTipping(cases: readonly TippingCase[]): TippingCase | undefined {
+  const load = ({ tipping }: TippingCase) => tipping.onDrawer ?? Infinity;
+  return [...cases].sort((a, b) => a.tipping.pull - b.tipping.pull || load(a) - load(b))[0];
+}
