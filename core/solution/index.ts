@@ -1,5 +1,6 @@
 export * from './solve.js';
 export * from './compare.js';
 export * from './ids.js';
-export * from './remedies.js';
+export * from './remedies/index.js';
 export * from './tape.js';
+export * from './cost.js';

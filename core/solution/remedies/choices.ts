@@ -1,0 +1,59 @@
+import { getAwayWith, type State } from '../../carry/index.js';
+import { applyEdit, type Letters, type PieceEdit } from '../../piece/index.js';
+import type { Workshop } from '../../project/index.js';
+import { costOfPart } from '../cost.js';
+import { solve, type Solution } from '../solve.js';
+import { stockEdit } from './candidates.js';
+
+/** The same member in another stock: what it would sag, reach, weigh and cost. */
+export interface StockChoice {
+  readonly stockId: string;
+  readonly today: number;
+  readonly later: number | null;
+  readonly state: State;
+  /** The longest span that passes under as much on each length of it, mm. */
+  readonly reach: number | null;
+  readonly kg: number;
+  /** What its wood costs, by the part of a sheet or board that it takes; null without a price. */
+  readonly cost: number | null;
+  readonly thickness: number;
+  /** What its edges and faces want: edging for sheets, both finishes for what is clear. */
+  readonly edges: 'banded' | 'eased';
+  readonly finish: 'paint' | 'clear or paint';
+  readonly edit: PieceEdit;
+  readonly current: boolean;
+}
+
+/** Sheets whose faces are only fit for paint. */
+const PAINTED = new Set(['mdf', 'mdf-moisture', 'particleboard', 'particleboard-moisture', 'osb3', 'hardboard', 'mdf-faced-plywood']);
+
+/** One shelf or divider in every stock there is, side by side, the same load on each. */
+export function stockChoices(before: Solution, workshop: Workshop, ledger: Letters, memberId: string): readonly StockChoice[] {
+  const now = before.carried.members.get(memberId);
+  if (!now) return [];
+  return [...workshop.stock].flatMap(([stockId, stock]): StockChoice[] => {
+    const edit = stockEdit(before.piece, now.member, stockId);
+    if (!edit) return [];
+    const solution = solve(applyEdit(before.piece, edit), workshop, ledger);
+    const after = solution.carried.members.get(memberId);
+    if (!after?.bending) return [];
+    const { verdict } = after.bending;
+    const part = solution.parts.find((p) => p.id === memberId);
+    return [
+      {
+        stockId,
+        today: verdict.today.mm,
+        later: verdict.later?.mm ?? null,
+        state: after.state,
+        reach: verdict.creep.judged ? getAwayWith(after.bending, workshop.settings).span : null,
+        kg: after.selfKg,
+        cost: part ? costOfPart(part, workshop) : null,
+        thickness: after.member.thickness.value,
+        edges: stock.form === 'sheet' ? 'banded' : 'eased',
+        finish: PAINTED.has(stock.material) ? 'paint' : 'clear or paint',
+        edit,
+        current: stockId === now.member.stockId,
+      },
+    ];
+  });
+}

@@ -1,0 +1,118 @@
+import type { State } from '../../carry/index.js';
+import type { Sentence } from '../../figure/index.js';
+import { ZERO, greatest, type Length } from '../../length/index.js';
+import { applyEdit, type Letters, type PieceEdit } from '../../piece/index.js';
+import type { Workshop } from '../../project/index.js';
+import { compare, type Moved } from '../compare.js';
+import { addedCost } from '../cost.js';
+import { solve, type Solution } from '../solve.js';
+import type { Candidate } from './candidate.js';
+import { candidatesFor } from './candidates.js';
+
+export * from './choices.js';
+
+/** A change that makes a member pass, tried in the solver. */
+export interface Remedy {
+  readonly label: Sentence;
+  readonly edit: PieceEdit;
+  /** What one sees of it. */
+  readonly looks: Sentence;
+  /** Sag of the member after it, mm; null where it no longer bends, or is not judged. */
+  readonly today: number | null;
+  readonly later: number | null;
+  readonly state: State;
+  /** By how much the piece gets heavier, kg, and dearer, in the project's money; null where a price is missing. */
+  readonly addedKg: number;
+  readonly addedCost: number | null;
+  /** The most clear height that any space loses. */
+  readonly lostHeight: Length;
+  readonly moved: readonly Moved[];
+  /** Members that fail after it and did not before. */
+  readonly newlyFailing: readonly string[];
+  /** Members under it that carry more after it, by their ids, with N before and after. */
+  readonly below: readonly { readonly id: string; readonly before: number; readonly after: number }[];
+}
+
+function failing(solution: Solution): ReadonlySet<string> {
+  return new Set([...solution.carried.members.values()].filter((c) => c.state === 'fails').map((c) => c.member.id));
+}
+
+function lostHeight(before: Solution, after: Solution, edit: PieceEdit): Length {
+  const lost = [...before.shape.spaces.values()].map((space) => {
+    const now = after.shape.spaces.get(space.id);
+    return now && !space.space.split ? space.clear.height.value - now.clear.height.value : ZERO;
+  });
+  const under = edit.kind === 'stiffen' && edit.strip?.top === 'under' ? edit.strip.high : ZERO;
+  return greatest([ZERO, under, ...(lost as Length[])]);
+}
+
+/** Every member that a member's load goes through on its way down. */
+function below(solution: Solution, memberId: string): readonly string[] {
+  const seen = new Set<string>();
+  const queue = [memberId];
+  for (let id = queue.pop(); id !== undefined; id = queue.pop()) {
+    for (const { carrier } of solution.carried.members.get(id)?.supports ?? []) {
+      if (seen.has(carrier) || !solution.carried.members.has(carrier)) continue;
+      seen.add(carrier);
+      queue.push(carrier);
+    }
+  }
+  return [...seen];
+}
+
+/** From this much more on, what a member below carries is told. */
+const MORE = 1.01;
+
+function moreBelow(before: Solution, after: Solution, memberId: string): Remedy['below'] {
+  return below(after, memberId).flatMap((id) => {
+    const [was, is] = [before, after].map((s) => s.carried.members.get(id)?.total ?? 0) as [number, number];
+    return is > was * MORE ? [{ id, before: was, after: is }] : [];
+  });
+}
+
+function tried(before: Solution, workshop: Workshop, ledger: Letters, memberId: string, { label, edit, looks }: Candidate): Remedy | null {
+  const after = solve(applyEdit(before.piece, edit), workshop, ledger);
+  const member = after.carried.members.get(memberId);
+  if (!member || after.shape.runs.size < before.shape.runs.size) return null;
+  const passes = member.state === 'fine' || member.state === 'close';
+  const stops = after.checks.some(
+    (c) => c.severity === 'stop' && c.state === 'fails' && !before.checks.some((b) => b.id === c.id) && !c.id.startsWith('sag-'),
+  );
+  if (!passes || stops) return null;
+  const failedBefore = failing(before);
+  return {
+    label,
+    edit,
+    looks,
+    today: member.bending?.verdict.today.mm ?? null,
+    later: member.bending?.verdict.later?.mm ?? null,
+    state: member.state,
+    addedKg: after.carried.massKg - before.carried.massKg,
+    addedCost: addedCost(before, after, workshop),
+    lostHeight: lostHeight(before, after, edit),
+    moved: compare(before, after),
+    newlyFailing: [...failing(after)].filter((id) => !failedBefore.has(id)),
+    below: moreBelow(before, after, memberId),
+  };
+}
+
+/**
+ * Changes that make a member pass in the long term, found by trying them in the solver; a
+ * remedy that adds a support counts only if its load reaches the floor without a new
+ * failure that is worse than what it mends. Least change first: fewest sizes moved, then least weight.
+ */
+export function remediesFor(before: Solution, workshop: Workshop, ledger: Letters, memberId: string): readonly Remedy[] {
+  const carried = before.carried.members.get(memberId);
+  if (!carried) return [];
+  const done = new Set<string>();
+  const remedies = candidatesFor(before, workshop, carried.member).flatMap((candidate): Remedy[] => {
+    // Of strips in the same place and of the same stock only the least that passes counts.
+    const place =
+      candidate.edit.kind === 'stiffen' && candidate.edit.strip ? `${candidate.edit.strip.at} ${candidate.edit.strip.stock}` : null;
+    if (place !== null && done.has(place)) return [];
+    const remedy = tried(before, workshop, ledger, memberId, candidate);
+    if (remedy && place !== null) done.add(place);
+    return remedy ? [remedy] : [];
+  });
+  return remedies.sort((a, b) => a.newlyFailing.length - b.newlyFailing.length || a.moved.length - b.moved.length || a.addedKg - b.addedKg);
+}
