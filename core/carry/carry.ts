@@ -146,28 +146,3 @@ export function carry(shape: Shape, workshop: Workshop): Carried {
   }
   return { members, floor, massKg };
 }
-
-/** One step on the way of a load to the floor. */
-export interface PathStep {
-  readonly from: string;
-  readonly to: string;
-  readonly how: Joint['how'];
-  readonly newtons: number;
-}
-
-/** The way of a member's load to the floor, nearest first, each joint once. */
-export function pathToFloor(carried: Carried, memberId: string): readonly PathStep[] {
-  const steps: PathStep[] = [];
-  const seen = new Set<string>();
-  const queue = [memberId];
-  for (let id = queue.shift(); id !== undefined; id = queue.shift()) {
-    if (seen.has(id)) continue;
-    seen.add(id);
-    for (const s of carried.members.get(id)?.supports ?? []) {
-      if (s.newtons < 1e-9) continue;
-      steps.push({ from: id, to: s.carrier, how: s.how, newtons: s.newtons });
-      queue.push(s.carrier);
-    }
-  }
-  return steps;
-}

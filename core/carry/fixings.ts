@@ -135,10 +135,10 @@ export function fixingsOf(carried: CarriedMember, members: ReadonlyMap<string, M
           ),
         ];
       case 'housed': {
-        const cut = carrier?.features.find((f) => f.kind === 'housing' && f.mate === member.id);
+        const cut = carrier?.features.find((f) => f.kind !== 'hole' && f.mate === member.id);
         const deep = cut ? toMm(cut.depth) : 0;
         return deep > 0
-          ? [bears(support, member, deep * width, say`A ledge of ${len(fromUnits(deep * 80_000))} in the housing`, settings)]
+          ? [bears(support, member, deep * width, say`A ledge of ${len(fromUnits(deep * 80_000))} under it`, settings)]
           : [];
       }
       case 'bearing':

@@ -20,3 +20,4 @@ export * from './tipping.js';
 export * from './ask.js';
 export * from './tip-piece.js';
 export * from './fixings.js';
+export * from './path.js';

@@ -22,10 +22,10 @@ export function hermiteAt(h: number, s: number, derivative: 0 | 1 | 2 = 0): read
 
 /** Gauss points of four on [0, 1] with their weights; exact for polynomials up to the seventh degree (Abramowitz and Stegun 25.4.30). */
 const GAUSS: readonly (readonly [number, number])[] = [
-  [0.06943184420297371, 0.17392742256872693],
-  [0.33000947820757187, 0.32607257743127307],
-  [0.6699905217924281, 0.32607257743127307],
-  [0.9305681557970263, 0.17392742256872693],
+  [0.0694318442029737, 0.1739274225687269],
+  [0.3300094782075719, 0.3260725774312731],
+  [0.6699905217924281, 0.3260725774312731],
+  [0.9305681557970263, 0.1739274225687269],
 ];
 
 /** The integral of a function of s from one place to another, exact for cubics times cubics. */

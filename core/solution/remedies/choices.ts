@@ -1,4 +1,4 @@
-import { getAwayWith, type State } from '../../carry/index.js';
+import { getAwayWith, type BendingAnswer, type State } from '../../carry/index.js';
 import { applyEdit, type Letters, type PieceEdit } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { costOfPart } from '../cost.js';
@@ -20,6 +20,8 @@ export interface StockChoice {
   /** What its edges and faces want: edging for sheets, both finishes for what is clear. */
   readonly edges: 'banded' | 'eased';
   readonly finish: 'paint' | 'clear or paint';
+  /** How it bends then, for questions asked of it. */
+  readonly answer: BendingAnswer;
   readonly edit: PieceEdit;
   readonly current: boolean;
 }
@@ -51,6 +53,7 @@ export function stockChoices(before: Solution, workshop: Workshop, ledger: Lette
         thickness: after.member.thickness.value,
         edges: stock.form === 'sheet' ? 'banded' : 'eased',
         finish: PAINTED.has(stock.material) ? 'paint' : 'clear or paint',
+        answer: after.bending,
         edit,
         current: stockId === now.member.stockId,
       },

@@ -1,9 +1,9 @@
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import { limitName, type CarriedMember } from '../../core/carry/index.js';
-import { writeFine } from '../../core/figure/index.js';
-import { usePrecision } from '../data/project.js';
-import { useBench } from '../bench/bench.js';
-import { amber, ink, red } from '../theme/tokens.js';
+import { limitName, type CarriedMember } from '../../../core/carry/index.js';
+import { writeFine } from '../../../core/figure/index.js';
+import { usePrecision } from '../../data/project.js';
+import { useBench } from '../../bench/bench.js';
+import { amber, ink, red } from '../../theme/tokens.js';
 
 /** The sag along a member, today and in the long term, with the limit; a table twin for those who cannot see it. */
 export default function SagChart({ c }: { c: CarriedMember }) {

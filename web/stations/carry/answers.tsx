@@ -1,0 +1,46 @@
+import { useBench } from '../../bench/bench.js';
+import { StateMark } from '../../shared/state-mark.js';
+import { Faint, Row } from '../../shared/ui.js';
+import { useLoaded } from './loaded.js';
+import { Fixings, FloorPath, LoadList } from './loads.js';
+import { AsPlate } from './as-plate.js';
+import { Remedies } from './remedies.js';
+import { Verdict } from './verdict.js';
+import { GetAwayWith, IfOff } from './what-if.js';
+
+/** The right side of Carry: the three answers, remedies, the load and its way down, and what if things were otherwise. */
+export function CarryAnswers() {
+  const { solution, selection } = useBench();
+  const loaded = useLoaded();
+  const c = solution.carried.members.get(selection) ?? loaded[0];
+  if (!c) return <Faint>Nothing to carry yet.</Faint>;
+  const letter = solution.letters[c.member.id] ?? '';
+  return (
+    <section aria-label={`${c.member.role} ${letter}`}>
+      <h1>
+        {c.member.role.charAt(0).toUpperCase() + c.member.role.slice(1)} {letter}
+      </h1>
+      <Faint>{c.member.label}</Faint>
+      {c.missing ? (
+        <Row style={{ marginTop: 6 }}>
+          <StateMark state="not judged" /> <span>Not judged: {c.missing}.</span>
+        </Row>
+      ) : null}
+      {c.throughout ? <p>Carried along its whole length, so that nothing bends.</p> : null}
+      <Verdict c={c} />
+      <Remedies c={c} />
+      <div style={{ marginTop: 12 }}>
+        <LoadList c={c} />
+        <FloorPath c={c} />
+        <Fixings c={c} />
+        {c.bending ? (
+          <>
+            <GetAwayWith c={c} bending={c.bending} />
+            <IfOff bending={c.bending} />
+            <AsPlate key={c.member.id} c={c} bending={c.bending} />
+          </>
+        ) : null}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,128 @@
+import { useEffect, useMemo, useState } from 'react';
+import { allowed, elasticAcross, stateOf, type BendingAnswer, type CarriedMember, type PanelCase } from '../../../core/carry/index.js';
+import { writeFine } from '../../../core/figure/index.js';
+import { useBench } from '../../bench/bench.js';
+import { usePrecision } from '../../data/project.js';
+import { StateMark } from '../../shared/state-mark.js';
+import { Button, Faint, Row, Select, type Choice } from '../../shared/ui.js';
+import { ink, line, tape } from '../../theme/tokens.js';
+import type { PlateReply } from './plate.worker.js';
+
+type Held = 'free' | 'back' | 'both';
+
+/** The edges beside its span: its front and back, or where it spans from rear to front its left and right. */
+function heldChoices(deep: boolean): readonly Choice<Held>[] {
+  return [
+    { id: 'free', label: 'Both other edges free' },
+    { id: 'back', label: deep ? 'Held at one side too' : 'Held at the back too' },
+    { id: 'both', label: 'Held on all four sides' },
+  ];
+}
+
+type Run = { readonly kind: 'working' } | { readonly kind: 'stopped' } | { readonly kind: 'done'; readonly reply: PlateReply };
+
+/** Solves a panel as a plate in a worker, which is ended when the panel changes or it is stopped. */
+function usePlate(panel: PanelCase | null): { run: Run; stop: () => void } {
+  const [run, setRun] = useState<Run>({ kind: 'working' });
+  const [stopped, setStopped] = useState<PanelCase | null>(null);
+  useEffect(() => {
+    if (!panel || stopped === panel) return;
+    setRun({ kind: 'working' });
+    const worker = new Worker(new URL('./plate.worker.ts', import.meta.url), { type: 'module' });
+    worker.onmessage = ({ data }: MessageEvent<PlateReply>) => {
+      setRun({ kind: 'done', reply: data });
+      worker.terminate();
+    };
+    worker.onerror = () => setRun({ kind: 'done', reply: { error: 'this browser could not start it' } });
+    worker.postMessage(panel);
+    return () => worker.terminate();
+  }, [panel, stopped]);
+  return { run: stopped === panel && panel ? { kind: 'stopped' } : run, stop: () => setStopped(panel) };
+}
+
+/** The panel seen from above, the darker the further it sags; its front at the foot. */
+function SagMap({ grid, most, deep, ratio }: { grid: readonly (readonly number[])[]; most: number; deep: boolean; ratio: number }) {
+  // Rows go from the front of the panel to its back, or, where it spans from rear to front, from left to right.
+  const columns = grid[0]?.length ?? 0;
+  const across = deep ? grid.length : columns;
+  const up = deep ? columns : grid.length;
+  const [width, height] = [100, 100 * (deep ? 1 / ratio : ratio)];
+  const [w, h] = [width / across, height / up];
+  const at = (i: number, j: number) => (deep ? grid[i]?.[up - 1 - j] : grid[up - 1 - j]?.[i]) ?? 0;
+  return (
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      width="100%"
+      style={{ maxHeight: 170 }}
+      role="img"
+      aria-label="Sag over the panel, its front below"
+    >
+      {Array.from({ length: across * up }, (_, n) => {
+        const [i, j] = [n % across, Math.floor(n / across)];
+        const shade = most > 0 ? (0.85 * Math.max(0, at(i, j))) / most : 0;
+        return <rect key={n} x={i * w} y={j * h} width={w + 0.1} height={h + 0.1} fill={ink} fillOpacity={shade} />;
+      })}
+      <rect width={width} height={height} fill="none" stroke={line} strokeWidth={0.5} />
+      <line x1={0} x2={width} y1={height - 0.4} y2={height - 0.4} stroke={tape} strokeWidth={0.8} />
+    </svg>
+  );
+}
+
+/** A member solved as a plate, with its long edges free or held: drawer bottoms, shelves held at the back, strips on one edge. */
+export function AsPlate({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
+  const { workshop } = useBench();
+  const { unit } = usePrecision();
+  const [open, setOpen] = useState(false);
+  const [held, setHeld] = useState<Held>(c.member.role === 'drawer bottom' ? 'both' : 'free');
+  const panel = useMemo<PanelCase | null>(() => {
+    if (!open) return null;
+    const { base, always, maybe } = bending.loads;
+    const strip = bending.builtUp?.oneSided?.now;
+    return {
+      beam: { ...base, lines: [...always.lines, ...maybe.lines], points: [...always.points, ...maybe.points] },
+      section: bending.section,
+      across: elasticAcross(bending.section),
+      edges: { front: held === 'both' ? 'simple' : 'free', back: held === 'free' ? 'free' : 'simple' },
+      beams: strip ? [strip] : [],
+    };
+  }, [open, bending, held]);
+  const { run, stop } = usePlate(panel);
+  const most = allowed(workshop.settings.limit, bending.span);
+  const deep = bending.axis === 'deep';
+  const creep = bending.verdict.creep.judged ? bending.verdict.creep.factor : 1;
+  return (
+    <details style={{ marginTop: 8, fontSize: 13 }} onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <summary>As a plate, edges free or held</summary>
+      <div style={{ margin: '6px 0' }}>
+        <Select label="Beside its span" value={held} choices={heldChoices(deep)} onChange={setHeld} />
+      </div>
+      {run.kind === 'working' ? (
+        <Row role="status">
+          Working it out… <Button onPress={stop}>Stop</Button>
+        </Row>
+      ) : run.kind === 'stopped' ? (
+        <p>Stopped.</p>
+      ) : 'error' in run.reply ? (
+        <p>
+          <StateMark state="not judged" size={14} /> Not judged: {run.reply.error}.
+        </p>
+      ) : (
+        <>
+          <p>
+            <StateMark state={stateOf(run.reply.answer.mm * creep, most)} size={14} /> Sags {writeFine(run.reply.answer.mm, unit, 3)} today,{' '}
+            {writeFine(run.reply.answer.mm * creep, unit, 3)} later
+            {deep
+              ? ''
+              : `: front edge ${writeFine(run.reply.answer.front, unit)}, back edge ${writeFine(run.reply.answer.back, unit)} today`}
+            .
+          </p>
+          <SagMap grid={run.reply.answer.grid} most={run.reply.answer.mm} deep={deep} ratio={bending.section.width / bending.span} />
+          <Faint>
+            Mesh error {(run.reply.answer.meshError * 100).toFixed(2)} %, worked out in {Math.round(run.reply.answer.took)} ms. An edge
+            counts as held only through screws into studs, or by a glued back of 12 mm or more. The verdict above does not count on it.
+          </Faint>
+        </>
+      )}
+    </details>
+  );
+}

@@ -1,0 +1,171 @@
+import { lazy, Suspense, useMemo, useState } from 'react';
+import styled from 'styled-components';
+import { writeFine, writeMass } from '../../../core/figure/index.js';
+import { stockChoices, type StockChoice } from '../../../core/solution/index.js';
+import { useBench } from '../../bench/bench.js';
+import { usePrecision, useProject } from '../../data/project.js';
+import { StateMark } from '../../shared/state-mark.js';
+import { Button, Faint, Row, Table, Tick } from '../../shared/ui.js';
+import { phone } from '../../theme/tokens.js';
+import { useLoaded } from './loaded.js';
+import { MOST_LINES } from './strokes.js';
+
+const SagChart = lazy(() => import('./sag-chart.js'));
+const SpanChart = lazy(() => import('./span-chart.js'));
+
+const Below = styled.div`
+  position: relative;
+  display: grid;
+  grid-template-columns: minmax(0, 4fr) minmax(0, 7fr);
+  gap: 14px;
+  padding: 0 16px 12px;
+  max-height: 268px;
+  overflow: auto;
+  td,
+  th {
+    padding: 3px 5px;
+  }
+  td button {
+    min-height: 0;
+    padding: 0 4px;
+  }
+  @media ${phone} {
+    grid-template-columns: 1fr;
+    max-height: none;
+  }
+`;
+
+interface Listed {
+  readonly choice: StockChoice;
+  readonly name: string;
+}
+
+/** The same member in every stock on hand, the ticked ones drawn against span. */
+function StockTable({
+  listed,
+  drawn,
+  toggle,
+  title,
+  use,
+}: {
+  listed: readonly Listed[];
+  drawn: ReadonlySet<string>;
+  toggle: (id: string) => void;
+  title: string;
+  use: (choice: StockChoice) => void;
+}) {
+  const { unit } = usePrecision();
+  return (
+    <Table>
+      <caption style={{ textAlign: 'left', fontWeight: 650, padding: '4px 0' }}>{title}</caption>
+      <thead>
+        <tr>
+          <th>Stock</th>
+          <th className="figure">Later</th>
+          <th className="figure">Reaches</th>
+          <th className="figure">Weighs</th>
+          <th className="figure">Costs</th>
+          <th>
+            <span className="visually-hidden">Use it</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {listed.map(({ choice: s, name }) => (
+          <tr key={s.stockId} aria-selected={s.current}>
+            <td>
+              <Row style={{ gap: 5, flexWrap: 'nowrap' }}>
+                <Tick
+                  aria-label={`Draw ${name}`}
+                  isSelected={drawn.has(s.stockId)}
+                  isDisabled={!drawn.has(s.stockId) && drawn.size >= MOST_LINES}
+                  onChange={() => toggle(s.stockId)}
+                >
+                  {''}
+                </Tick>
+                <StateMark state={s.state} size={15} />
+                <span style={{ lineHeight: 1.15, whiteSpace: 'nowrap' }}>
+                  {name}
+                  <br />
+                  <Faint style={{ fontSize: 11 }}>
+                    {s.finish}, {s.edges}
+                  </Faint>
+                </span>
+              </Row>
+            </td>
+            <td className="figure">{s.later === null ? `${writeFine(s.today, unit)} today` : writeFine(s.later, unit)}</td>
+            <td className="figure">{s.reach === null ? 'not judged' : writeFine(s.reach, unit, 1)}</td>
+            <td className="figure">{writeMass(s.kg, unit)}</td>
+            <td className="figure">{s.cost === null ? '' : s.cost.toFixed(2)}</td>
+            <td>
+              {s.current ? (
+                <Faint>in use</Faint>
+              ) : (
+                <Button data-quiet onPress={() => use(s)} aria-label={`Use ${name}`}>
+                  Use
+                </Button>
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}
+
+/** Under the drawing of Carry: the sag along the member and against its span, and the same member in every stock there is. */
+export function CarryBelow() {
+  const { settled, solution, workshop, selection, commit } = useBench();
+  const { bench } = useProject();
+  const [bySpan, setBySpan] = useState(true);
+  const [picked, setPicked] = useState<readonly string[] | null>(null);
+  const loaded = useLoaded();
+  const c = solution.carried.members.get(selection)?.bending ? solution.carried.members.get(selection) : loaded.find((l) => l.bending);
+  const choices = useMemo(() => (c ? stockChoices(settled, workshop, settled.letters, c.member.id) : []), [settled, workshop, c]);
+  if (!c?.bending) return null;
+  const name = `${c.member.role} ${settled.letters[c.member.id] ?? ''}`;
+  const listed = choices.map((choice): Listed => ({
+    choice,
+    name: bench.records.stock.find((s) => s.id === choice.stockId)?.data.name ?? '',
+  }));
+  // The one in use and the two next cheapest that pass, until others are ticked.
+  const usual = [
+    ...choices.filter((s) => s.current),
+    ...choices
+      .filter((s) => !s.current && s.state !== 'fails' && s.state !== 'not judged')
+      .sort((a, b) => (a.cost ?? Infinity) - (b.cost ?? Infinity))
+      .slice(0, 2),
+  ].map((s) => s.stockId);
+  const drawn = new Set(picked ?? usual);
+  const toggle = (id: string) => setPicked(drawn.has(id) ? [...drawn].filter((d) => d !== id) : [...drawn, id]);
+  return (
+    <Below>
+      <div>
+        <Row role="group" aria-label="Which chart">
+          <Button data-quiet aria-pressed={bySpan} onPress={() => setBySpan(true)}>
+            {bySpan ? <strong>By span</strong> : 'By span'}
+          </Button>
+          <Button data-quiet aria-pressed={!bySpan} onPress={() => setBySpan(false)}>
+            {bySpan ? 'Along it' : <strong>Along it</strong>}
+          </Button>
+        </Row>
+        <Suspense fallback={<Faint>Drawing the sag…</Faint>}>
+          {bySpan && listed.length > 0 ? (
+            <SpanChart drawn={listed.filter((l) => drawn.has(l.choice.stockId))} span={c.bending.span} />
+          ) : (
+            <SagChart c={c} />
+          )}
+        </Suspense>
+      </div>
+      {listed.length > 0 ? (
+        <StockTable
+          listed={listed}
+          drawn={drawn}
+          toggle={toggle}
+          title={`${name} in other stock, the same load`}
+          use={(s) => commit(s.edit, `Made ${name} of other stock`)}
+        />
+      ) : null}
+    </Below>
+  );
+}

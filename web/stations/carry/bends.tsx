@@ -1,0 +1,113 @@
+import { pathLines } from '../../../core/carry/index.js';
+import { writeForce } from '../../../core/figure/index.js';
+import { fromUnits, toMm } from '../../../core/length/index.js';
+import { boxOf } from '../../../core/piece/index.js';
+import { useBench } from '../../bench/bench.js';
+import { usePrecision } from '../../data/project.js';
+import type { Placing } from '../../shared/outline.js';
+import { amber, green, link, red } from '../../theme/tokens.js';
+import { useLoaded } from './loaded.js';
+
+/** How deep a bend is drawn at most, mm of the piece. */
+const DEEPEST_BEND = 42;
+
+/** How many times a sag is magnified so that it can be seen and no more. */
+function magnification(sag: number): number {
+  return [1, 2, 5, 10, 20, 50, 100, 200].findLast((m) => m * sag <= DEEPEST_BEND) ?? 1;
+}
+
+const COLOR = { fine: green, close: amber, fails: red, 'not judged': '#67736c' } as const;
+
+/** Every member that bends, drawn bent over the piece; the number beside each says how much it is magnified. */
+export function Bends({ at }: { at: Placing }) {
+  const loaded = useLoaded();
+  const { selection, select } = useBench();
+  return (
+    <g>
+      <FloorLines at={at} />
+      {loaded.flatMap((c) => {
+        // What spans from the rear to the front is seen end on here, and listed beside.
+        if (!c.bending || c.bending.axis === 'deep') return [];
+        const { from, length, sag } = c.bending;
+        const box = boxOf(c.member);
+        const y = toMm(fromUnits((box.y0 + box.y1) / 2));
+        const times = magnification(sag.mm);
+        const points = Array.from({ length: 33 }, (_, i) => {
+          const s = (length * i) / 32;
+          return `${(at.left + (from + s) * at.scale).toFixed(1)},${(at.foot - (y - sag.result.at(s) * times) * at.scale).toFixed(1)}`;
+        });
+        const on = selection === c.member.id;
+        const end = at.left + (from + length) * at.scale;
+        return [
+          <text
+            key={`${c.member.id} times`}
+            x={end - 4}
+            y={at.foot - y * at.scale + 15}
+            textAnchor="end"
+            fontSize={11}
+            fontWeight={700}
+            fill={COLOR[c.state]}
+            stroke="#f9fbf6"
+            strokeWidth={3}
+            paintOrder="stroke"
+          >
+            × {times}
+          </text>,
+          <polyline
+            key={c.member.id}
+            points={points.join(' ')}
+            fill="none"
+            stroke={COLOR[c.state]}
+            strokeWidth={on ? 4 : 2.2}
+            strokeDasharray={c.state === 'not judged' ? '2 4' : '6 3'}
+            onClick={() => select(c.member.id)}
+            style={{ cursor: 'pointer' }}
+          />,
+        ];
+      })}
+    </g>
+  );
+}
+
+/** The way of the selected member's load down to the floor, with the force at each joint. */
+function FloorLines({ at }: { at: Placing }) {
+  const { solution, selection } = useBench();
+  const { unit } = usePrecision();
+  if (!solution.carried.members.has(selection)) return null;
+  const lines = pathLines(solution.carried, selection);
+  const x = (n: number) => at.left + n * at.scale;
+  const y = (n: number) => at.foot - n * at.scale;
+  const spots = new Map(lines.map(({ step }) => [`${Math.round(step.at.x)} ${Math.round(step.at.y)}`, step]));
+  // A sum at each joint; those that would lie on another one are left to the list.
+  const told = [...spots.values()].filter((s, i, all) => !all.slice(0, i).some((o) => near(o.at, s.at, at.scale)));
+  return (
+    <g aria-hidden>
+      {lines.map(({ from, step }, i) => (
+        <line key={i} x1={x(from.x)} y1={y(from.y)} x2={x(step.at.x)} y2={y(step.at.y)} stroke={link} strokeWidth={2} opacity={0.75} />
+      ))}
+      {[...spots.values()].map((s, i) => (
+        <circle key={i} cx={x(s.at.x)} cy={y(s.at.y)} r={4} fill={link} />
+      ))}
+      {told.map((s, i) => (
+        <text
+          key={i}
+          x={x(s.at.x) + 8}
+          y={y(s.at.y) - 5}
+          fontSize={11}
+          fontWeight={650}
+          fill={link}
+          stroke="#f9fbf6"
+          strokeWidth={3}
+          paintOrder="stroke"
+        >
+          {writeForce(s.newtons, unit)}
+        </text>
+      ))}
+    </g>
+  );
+}
+
+/** Whether two sums would be written over each other, px. */
+function near(a: { x: number; y: number }, b: { x: number; y: number }, scale: number): boolean {
+  return Math.abs(a.y - b.y) * scale < 16 && Math.abs(a.x - b.x) * scale < 60;
+}

@@ -1,0 +1,106 @@
+import { useMemo, useState } from 'react';
+import type { CarriedMember } from '../../../core/carry/index.js';
+import { writeFine, writeForce, writeMass, writeSentence } from '../../../core/figure/index.js';
+import { toMm } from '../../../core/length/index.js';
+import type { PieceEdit } from '../../../core/piece/index.js';
+import { remediesFor, type Remedy } from '../../../core/solution/index.js';
+import { useBench } from '../../bench/bench.js';
+import { MovedList } from '../../bench/moved.js';
+import { usePrecision } from '../../data/project.js';
+import { StateMark } from '../../shared/state-mark.js';
+import { Button, Faint, Row } from '../../shared/ui.js';
+import { line } from '../../theme/tokens.js';
+import { nameIn } from './loaded.js';
+
+/** What a remedy costs, in one line. */
+function Price({ r }: { r: Remedy }) {
+  const precision = usePrecision();
+  const { unit } = precision;
+  const signed = (n: number, text: string) => `${n < 0 ? '−' : '+'}${text}`;
+  const parts = [
+    r.today === null
+      ? 'then nothing bends'
+      : `${writeFine(r.today, unit)} today${r.later === null ? '' : `, ${writeFine(r.later, unit)} later`}`,
+    signed(r.addedKg, writeMass(Math.abs(r.addedKg), unit)),
+    ...(r.addedCost === null ? ['price not known'] : [`cost ${signed(r.addedCost, Math.abs(r.addedCost).toFixed(2))}`]),
+    ...(r.lostHeight > 0 ? [`${writeFine(toMm(r.lostHeight), unit, 1)} of height lost`] : []),
+  ];
+  return <Faint>{parts.join(' · ')}</Faint>;
+}
+
+/** What a remedy does to the rest of the piece. */
+function Effects({ r }: { r: Remedy }) {
+  const { settled } = useBench();
+  const precision = usePrecision();
+  return (
+    <div style={{ fontSize: 13 }}>
+      <p>It shows: {writeSentence(r.looks, precision)}.</p>
+      {r.below.length > 0 ? (
+        <p>
+          Carries more below:{' '}
+          {r.below
+            .slice(0, 3)
+            .map((b) => `${nameIn(settled, b.id)} ${writeForce(b.after, precision.unit)}, was ${writeForce(b.before, precision.unit)}`)
+            .join('; ')}
+          .
+        </p>
+      ) : null}
+      {r.newlyFailing.length > 0 ? (
+        <p>
+          <StateMark state="fails" size={14} /> Then {r.newlyFailing.map((id) => nameIn(settled, id)).join(', ')} fails.
+        </p>
+      ) : null}
+      <MovedList moved={r.moved} most={4} />
+    </div>
+  );
+}
+
+/** Changes that make a member pass, tried in the solver, looked at on the drawing and done with one click. */
+export function Remedies({ c }: { c: CarriedMember }) {
+  const { settled, workshop, commit, setDraft, draft } = useBench();
+  const precision = usePrecision();
+  const [open, setOpen] = useState<number | null>(null);
+  const remedies = useMemo(() => remediesFor(settled, workshop, settled.letters, c.member.id), [settled, workshop, c.member.id]);
+  const state = settled.carried.members.get(c.member.id)?.state;
+  if (state !== 'fails' && state !== 'close') return null;
+  const look = (i: number, edit: PieceEdit) => {
+    setOpen(i);
+    setDraft({ kind: 'edit', edit, look: true });
+  };
+  return (
+    <section aria-label="Ways to stiffen it" style={{ marginTop: 14 }}>
+      <h2>Ways to stiffen it</h2>
+      <Faint>Each was tried: these pass, the least change first.</Faint>
+      {remedies.length === 0 ? <p>None of the changes that were tried is enough. Lighten the load, or narrow the bay.</p> : null}
+      <ul>
+        {remedies.map((r, i) => {
+          const label = writeSentence(r.label, precision);
+          const shown = open === i && draft?.look === true;
+          return (
+            <li key={label} style={{ padding: '6px 0', borderBottom: `1px solid ${line}` }}>
+              {shown ? (
+                <>
+                  <strong>{label}</strong>
+                  <Effects r={r} />
+                  <Row style={{ marginTop: 4 }}>
+                    <Button data-main autoFocus onPress={() => commit(r.edit, label.slice(0, 150))}>
+                      Do it
+                    </Button>
+                    <Button onPress={() => setDraft(null)}>Leave it</Button>
+                  </Row>
+                </>
+              ) : (
+                <Button onPress={() => look(i, r.edit)} style={{ textAlign: 'left' }}>
+                  {label}
+                </Button>
+              )}
+              <div>
+                <Price r={r} />
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

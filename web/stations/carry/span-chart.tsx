@@ -1,0 +1,142 @@
+import { CartesianGrid, Line, LineChart, ReferenceDot, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
+import { allowed, limitName, wouldBe } from '../../../core/carry/index.js';
+import { writeFine } from '../../../core/figure/index.js';
+import type { StockChoice } from '../../../core/solution/index.js';
+import { useBench } from '../../bench/bench.js';
+import { usePrecision } from '../../data/project.js';
+import { Table } from '../../shared/ui.js';
+import { ink, red } from '../../theme/tokens.js';
+import { STROKES } from './strokes.js';
+
+const FROM = 0.4;
+const TO = 1.6;
+const STEPS = 24;
+
+/** A stock to draw, with its name. */
+export interface Drawn {
+  readonly choice: StockChoice;
+  readonly name: string;
+}
+
+/** Sag against span for chosen stocks under as much on each length, with the limit and where the member is now; and its table twin. */
+export default function SpanChart({ drawn, span }: { drawn: readonly Drawn[]; span: number }) {
+  const { workshop } = useBench();
+  const { unit } = usePrecision();
+  const { settings } = workshop;
+  const per = unit === 'mm' ? 1 : 25.4;
+  const rows = Array.from({ length: STEPS + 1 }, (_, i) => {
+    const k = FROM + ((TO - FROM) * i) / STEPS;
+    const sags = Object.fromEntries(drawn.map((d) => [d.choice.stockId, wouldBe(d.choice.answer, settings, { span: k }).mm / per]));
+    return { span: (span * k) / per, limit: allowed(settings.limit, span * k) / per, ...sags } as { span: number; limit: number } & Record<
+      string,
+      number
+    >;
+  });
+  const now = drawn.find((d) => d.choice.current);
+  const ceiling = (allowed(settings.limit, span * TO) / per) * 3;
+  const digits = unit === 'mm' ? 1 : 2;
+  return (
+    <figure aria-label="Sag against span">
+      <figcaption style={{ fontWeight: 650, fontSize: 13, padding: '4px 0' }}>
+        Sag later against span, {unit}; red is {limitName(settings.limit)}
+      </figcaption>
+      <div style={{ height: 150 }} aria-hidden>
+        <ResponsiveContainer width="100%" height="100%">
+          <LineChart accessibilityLayer={false} data={rows} margin={{ top: 4, right: 16, bottom: 0, left: 0 }}>
+            <CartesianGrid stroke="#dfe4dd" />
+            <XAxis
+              dataKey="span"
+              type="number"
+              domain={['dataMin', 'dataMax']}
+              fontSize={11}
+              tickFormatter={(v: number) => v.toFixed(unit === 'mm' ? 0 : 1)}
+            />
+            <YAxis fontSize={11} width={46} domain={[0, ceiling]} allowDataOverflow tickFormatter={(v: number) => v.toFixed(digits)} />
+            <Tooltip
+              formatter={(value) => writeFine(Number(value) * per, unit)}
+              labelFormatter={(x) => `span ${Number(x).toFixed(digits)} ${unit}`}
+            />
+            <Line
+              dataKey="limit"
+              name={limitName(settings.limit)}
+              stroke={red}
+              strokeWidth={1.5}
+              strokeDasharray="5 4"
+              dot={false}
+              isAnimationActive={false}
+            />
+            {drawn.map((d, i) => {
+              const { stroke, dash } = STROKES[i % STROKES.length] as (typeof STROKES)[number];
+              return (
+                <Line
+                  key={d.choice.stockId}
+                  dataKey={d.choice.stockId}
+                  name={d.name}
+                  stroke={stroke}
+                  strokeDasharray={dash}
+                  strokeWidth={2}
+                  dot={false}
+                  isAnimationActive={false}
+                />
+              );
+            })}
+            {now ? (
+              <ReferenceDot
+                x={span / per}
+                y={Math.min(ceiling, wouldBe(now.choice.answer, settings, {}).mm / per)}
+                r={5}
+                fill={ink}
+                stroke="#fff"
+              />
+            ) : null}
+          </LineChart>
+        </ResponsiveContainer>
+      </div>
+      <ul style={{ display: 'flex', flexWrap: 'wrap', gap: '2px 14px', fontSize: 12 }}>
+        {drawn.map((d, i) => {
+          const { stroke, dash } = STROKES[i % STROKES.length] as (typeof STROKES)[number];
+          return (
+            <li key={d.choice.stockId}>
+              <svg width={26} height={8} aria-hidden>
+                <line x1={0} x2={26} y1={4} y2={4} stroke={stroke} strokeWidth={2} strokeDasharray={dash} />
+              </svg>{' '}
+              {d.name}
+              {d.choice.current ? ', in use: the dot' : ''}
+            </li>
+          );
+        })}
+      </ul>
+      <details style={{ fontSize: 12 }}>
+        <summary>The same as a table</summary>
+        <Table>
+          <thead>
+            <tr>
+              <th className="figure">Span</th>
+              <th className="figure">Limit</th>
+              {drawn.map((d) => (
+                <th key={d.choice.stockId} className="figure">
+                  {d.name}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows
+              .filter((_, i) => i % 4 === 0)
+              .map((r) => (
+                <tr key={r.span}>
+                  <td className="figure">{writeFine(r.span * per, unit, 1)}</td>
+                  <td className="figure">{writeFine(r.limit * per, unit)}</td>
+                  {drawn.map((d) => (
+                    <td key={d.choice.stockId} className="figure">
+                      {writeFine((r[d.choice.stockId] as number) * per, unit)}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+          </tbody>
+        </Table>
+      </details>
+    </figure>
+  );
+}

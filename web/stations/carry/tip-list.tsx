@@ -1,0 +1,77 @@
+import { useMemo } from 'react';
+import { PASS, tippingCases, worstTipping, type TippingCase } from '../../../core/carry/index.js';
+import { writeForce, writeMass } from '../../../core/figure/index.js';
+import { useSettledBench } from '../../bench/bench.js';
+import { usePrecision } from '../../data/project.js';
+import { StateMark } from '../../shared/state-mark.js';
+import { Faint, Row, Table } from '../../shared/ui.js';
+
+const FILLED = { empty: 'empty', 'top only': 'top filled', 'open drawers only': 'only what is open filled', all: 'filled' } as const;
+
+function fallsBy({ tipping }: TippingCase, unit: 'mm' | 'in'): string {
+  return tipping.pull <= 0 ? 'falls by itself' : writeForce(tipping.pull, unit);
+}
+
+/** The worst of each filling: shut, with one drawer open, with all open. */
+function rowsOf(cases: readonly TippingCase[]): readonly TippingCase[] {
+  const worst = new Map<string, TippingCase>();
+  for (const c of cases) {
+    const kind = c.pose.id === 'shut' || c.pose.id === 'open' ? c.pose.id : 'one';
+    const key = `${kind} ${c.filling}`;
+    const known = worst.get(key);
+    if (!known || c.tipping.pull < known.tipping.pull) worst.set(key, c);
+  }
+  return [...worst.values()];
+}
+
+/** What tips a free-standing piece, in every pose and filling; the worst of each pose first. */
+export function TipList() {
+  const { piece, settled } = useSettledBench();
+  const { unit } = usePrecision();
+  const cases = useMemo(() => tippingCases(piece, settled.shape, settled.carried), [piece, settled]);
+  const worst = worstTipping(cases);
+  if (!worst) return null;
+  return (
+    <details style={{ marginTop: 14, fontSize: 13 }}>
+      <summary>
+        <Row style={{ display: 'inline-flex', gap: 6 }}>
+          <StateMark state={worst.tipping.state} size={15} /> What tips it: {fallsBy(worst, unit)} at the top
+        </Row>
+      </summary>
+      <p style={{ margin: '4px 0' }}>
+        <Faint>
+          On carpet, leaning forward 1°. It should stand a pull of {writeForce(PASS.pull, unit)} and {writeMass(PASS.onDrawer, unit)} on an
+          open drawer, a small child (ASTM F2057-23).{' '}
+          {piece.fixedToWall ? 'It will be fixed to the wall.' : 'Tall storage is fixed to the wall regardless.'}
+        </Faint>
+      </p>
+      <Table>
+        <thead>
+          <tr>
+            <th>State</th>
+            <th className="figure">Pull</th>
+            <th className="figure">On drawer</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rowsOf(cases).map((c) => (
+            <tr key={`${c.pose.id} ${c.filling}`}>
+              <td>
+                <Row style={{ gap: 5, flexWrap: 'nowrap', alignItems: 'flex-start' }}>
+                  <StateMark state={c.tipping.state} size={14} />
+                  <span>
+                    {c.pose.label}, {FILLED[c.filling]}
+                  </span>
+                </Row>
+              </td>
+              <td className="figure">{fallsBy(c, unit)}</td>
+              <td className="figure">
+                {c.tipping.onDrawer === null ? '' : c.tipping.onDrawer <= 0 ? 'none' : writeMass(c.tipping.onDrawer, unit)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </details>
+  );
+}

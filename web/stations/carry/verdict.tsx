@@ -1,0 +1,149 @@
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import { NAMED_LIMITS, limitName, movementOf, type BendingAnswer, type CarriedMember } from '../../../core/carry/index.js';
+import { writeFine } from '../../../core/figure/index.js';
+import { toMm } from '../../../core/length/index.js';
+import { useBench } from '../../bench/bench.js';
+import { usePrecision } from '../../data/project.js';
+import { StateMark } from '../../shared/state-mark.js';
+import { Faint, Row } from '../../shared/ui.js';
+import { line } from '../../theme/tokens.js';
+import { STATE_WORD } from './loaded.js';
+
+const Answers = styled.div`
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 0;
+  border: 1px solid ${line};
+  margin: 8px 0;
+  > div {
+    padding: 8px;
+    border-left: 1px solid ${line};
+  }
+  > div:first-child {
+    border-left: 0;
+  }
+  strong {
+    display: block;
+    font-size: 16px;
+    line-height: 1.2;
+    white-space: nowrap;
+  }
+`;
+
+/** Today, in the long term, and the limit that is met: three answers side by side. */
+function ThreeAnswers({ verdict }: { verdict: BendingAnswer['verdict'] }) {
+  const { unit } = usePrecision();
+  return (
+    <Answers>
+      <div>
+        <Faint>Today</Faint>
+        <strong>{writeFine(verdict.today.mm, unit)}</strong>
+        <Row style={{ gap: 4 }}>
+          <StateMark state={verdict.today.state} size={15} /> <Faint>{STATE_WORD[verdict.today.state]}</Faint>
+        </Row>
+      </div>
+      <div>
+        <Faint>Later</Faint>
+        <strong>{verdict.later ? writeFine(verdict.later.mm, unit) : 'not judged'}</strong>
+        <Row style={{ gap: 4 }}>
+          <StateMark state={verdict.later?.state ?? 'not judged'} size={15} />{' '}
+          <Faint>{verdict.later ? STATE_WORD[verdict.later.state] : ''}</Faint>
+        </Row>
+      </div>
+      <div>
+        <Faint>Meets</Faint>
+        <strong>{verdict.meets ? `span/${verdict.meets.over}` : 'none'}</strong>
+        <Faint>{verdict.meets ? verdict.meets.meaning : `span/${Math.floor(verdict.ratio)}: plainly bowed`}</Faint>
+      </div>
+    </Answers>
+  );
+}
+
+/** How near the member is to breaking. */
+function StrengthLine({ strength }: Pick<BendingAnswer, 'strength'>) {
+  return (
+    <Row style={{ gap: 6, fontSize: 13, alignItems: 'flex-start', flexWrap: 'nowrap' }}>
+      <StateMark state={strength.state} size={15} />
+      <span>
+        {strength.used === null || !strength.strength.judged
+          ? `Strength is not judged: ${strength.strength.judged ? '' : strength.strength.reason}.`
+          : `Bent to ${Math.round(strength.used * 100)} % of what it may carry for years (${strength.stress.toFixed(1)} of ${strength.strength.allowed.toFixed(1)} MPa).`}
+      </span>
+    </Row>
+  );
+}
+
+/** What a verdict rests on, in full. */
+function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
+  const { workshop } = useBench();
+  const { unit } = usePrecision();
+  const { project } = useParams();
+  const { verdict, span, sag, strength, patterns, builtUp, section } = bending;
+  const moves = movementOf(c.member.stock.material, toMm(c.member.width.value), workshop.settings.serviceClass);
+  const { properties } = section;
+  return (
+    <details style={{ fontSize: 13, marginTop: 4 }}>
+      <summary>All limits, and what this rests on</summary>
+      <ul style={{ margin: '4px 0' }}>
+        {NAMED_LIMITS.map((l) => (
+          <li key={l.over}>
+            span/{l.over}: {writeFine(span / l.over, unit, 3)}, {verdict.today.mm <= span / l.over ? 'met today' : 'not met today'}
+            {verdict.later ? (verdict.later.mm <= span / l.over ? ', met later' : ', not met later') : ''} <Faint>{l.meaning}</Faint>
+          </li>
+        ))}
+      </ul>
+      <p>
+        E {Number(properties.elastic.toFixed(2))} GPa for {c.member.stock.name},{' '}
+        {properties.ownElastic ? 'your own or the maker’s figure' : properties.material.source}. The load is spread evenly over the span and
+        the ends are free to turn.{' '}
+        {patterns.tried > 1
+          ? `${patterns.tried} ways of loading its spans were tried; ${patterns.partial ? 'some spans empty is the worst, and counts' : 'all loaded is the worst'}.`
+          : ''}
+      </p>
+      <p>
+        The table’s E is read two ways, and the greater sag counts: bending alone {writeFine(sag.bending.greatest.mm, unit, 3)}, with shear
+        by itself {writeFine(sag.withShear().greatest.mm, unit, 3)}.
+        {builtUp
+          ? ` Its parts are ${builtUp.connection.kind === 'glued' ? 'glued, so that they bend as one' : 'screwed every 150 mm, so that they slip (EN 1995-1-1 annex B)'}.`
+          : ''}
+      </p>
+      {strength.strength.judged ? <p>Strength: {strength.strength.basis}.</p> : null}
+      {moves ? (
+        <p>
+          Solid wood moves: over a year it gets {writeFine(moves.quarter, unit)} (quarter sawn) to {writeFine(moves.flat, unit)} (flat sawn)
+          wider and narrower again, from {moves.from} to {moves.to} % moisture (USDA Wood Handbook, table 13-5
+          {moves.stretched ? ', stretched past the 6 to 14 % it holds for' : ''}).
+        </p>
+      ) : null}
+      <p>
+        <Link to={`/p/${project}/handbook/sag`}>Why sag grows as it does</Link>
+      </p>
+    </details>
+  );
+}
+
+/** The verdict on a member that bends: sag, strength, and what it rests on. */
+export function Verdict({ c }: { c: CarriedMember }) {
+  const { workshop } = useBench();
+  const { unit } = usePrecision();
+  if (!c.bending) return null;
+  const { verdict, span, panel, strength } = c.bending;
+  return (
+    <>
+      <ThreeAnswers verdict={verdict} />
+      <StrengthLine strength={strength} />
+      {panel ? (
+        <p style={{ fontSize: 13, marginTop: 4 }}>
+          The strip holds one edge and the other sags by twist: front {writeFine(panel.front, unit)}, back {writeFine(panel.back, unit)}{' '}
+          today.
+        </p>
+      ) : null}
+      <p style={{ fontSize: 13, marginTop: 4 }}>
+        Span {writeFine(span, unit)}. {limitName(workshop.settings.limit)} allows {writeFine(verdict.allowed, unit)}.{' '}
+        {verdict.creep.judged ? `Long term: × ${Number(verdict.creep.factor.toFixed(2))} (${verdict.creep.basis}).` : verdict.creep.reason}
+      </p>
+      <RestsOn c={c} bending={c.bending} />
+    </>
+  );
+}

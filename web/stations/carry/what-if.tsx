@@ -1,0 +1,120 @@
+import { useMemo } from 'react';
+import { OFF_BY, getAwayWith, ifOff, type BendingAnswer, type CarriedMember, type Would } from '../../../core/carry/index.js';
+import { writeFine, writeMass } from '../../../core/figure/index.js';
+import { useBench } from '../../bench/bench.js';
+import { usePrecision } from '../../data/project.js';
+import { StateMark } from '../../shared/state-mark.js';
+import { Faint, Table } from '../../shared/ui.js';
+import { STATE_WORD } from './loaded.js';
+
+/** The longest, thinnest and heaviest that would still do, everything else as it is. */
+export function GetAwayWith({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
+  const { workshop } = useBench();
+  const { unit } = usePrecision();
+  const most = useMemo(() => getAwayWith(bending, workshop.settings), [bending, workshop]);
+  const kg = c.standing.reduce((sum, s) => sum + s.kg, 0);
+  const rows = [
+    ['longest span', most.span === null ? 'none' : writeFine(most.span, unit, 1), writeFine(bending.span, unit, 1)],
+    ...(bending.builtUp
+      ? []
+      : [
+          [
+            'least thickness',
+            most.thickness === null ? 'none' : writeFine(most.thickness, unit),
+            writeFine(bending.section.thickness, unit),
+          ],
+        ]),
+    most.load === null || kg === 0
+      ? ['most load', most.load === null ? 'none' : `${most.load.toFixed(2)} times`, 'as it is']
+      : ['most load', writeMass(kg * most.load, unit), writeMass(kg, unit)],
+  ];
+  return (
+    <details style={{ marginTop: 8, fontSize: 13 }}>
+      <summary>What could I get away with?</summary>
+      <Table>
+        <thead>
+          <tr>
+            <th>Passes up to</th>
+            <th className="figure">could be</th>
+            <th className="figure">is</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(([name, could, is]) => (
+            <tr key={name}>
+              <td>{name}</td>
+              <td className="figure">{could}</td>
+              <td className="figure">{is}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      <Faint>One at a time, in the long term, under as much on each length of it.</Faint>
+    </details>
+  );
+}
+
+const WHAT = {
+  load: ['the load', 'more', 'less'],
+  span: ['the span', 'longer', 'shorter'],
+  thickness: ['the thickness', 'thinner', 'thicker'],
+  elastic: ['the stiffness of the wood', 'softer', 'stiffer'],
+  creep: ['creep', 'more', 'less'],
+} as const;
+
+function Then({ would }: { would: Would }) {
+  const { unit } = usePrecision();
+  return (
+    <>
+      {writeFine(would.mm, unit)} <StateMark state={would.state} size={13} />
+      <span className="visually-hidden">{STATE_WORD[would.state]}</span>
+    </>
+  );
+}
+
+/** How the verdict changes when what it rests on is off by a fifth. */
+export function IfOff({ bending }: { bending: BendingAnswer }) {
+  const { workshop } = useBench();
+  const { each, all } = useMemo(() => ifOff(bending, workshop.settings), [bending, workshop]);
+  return (
+    <details style={{ marginTop: 8, fontSize: 13 }}>
+      <summary>If something is off by {OFF_BY * 100} %</summary>
+      <Table>
+        <thead>
+          <tr>
+            <th>{bending.verdict.creep.judged ? 'Sag later' : 'Sag today'}</th>
+            <th className="figure">against you</th>
+            <th className="figure">for you</th>
+          </tr>
+        </thead>
+        <tbody>
+          {each.map((e) => (
+            <tr key={e.what}>
+              <td>
+                {WHAT[e.what][0]}{' '}
+                <Faint>
+                  {WHAT[e.what][1]}, {WHAT[e.what][2]}
+                </Faint>
+              </td>
+              <td className="figure">
+                <Then would={e.against} />
+              </td>
+              <td className="figure">
+                <Then would={e.better} />
+              </td>
+            </tr>
+          ))}
+          <tr>
+            <td>
+              <strong>all against you</strong>
+            </td>
+            <td className="figure">
+              <Then would={all} />
+            </td>
+            <td />
+          </tr>
+        </tbody>
+      </Table>
+    </details>
+  );
+}
