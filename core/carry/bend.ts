@@ -4,7 +4,7 @@ import type { Workshop } from '../project/index.js';
 import { BeamError, type BeamSpec } from './beam.js';
 import { builtUpOf, type Attached, type BuiltUp } from './built-up.js';
 import { creepOf, type Creep } from './creep.js';
-import { sagWithStrip, type PanelSag } from './panel.js';
+import { sagTwoWays, type PanelSag } from './panel.js';
 import { beamOf, elasticAcross, sectionOf, type SpanAxis } from './placed-beam.js';
 import { loadPatterns, type PatternedLoads } from './patterns.js';
 import { PlateError } from './plate/index.js';
@@ -36,7 +36,7 @@ export interface BendingAnswer {
   readonly strength: StrengthVerdict;
   /** What is held along it, where anything is. */
   readonly builtUp: BuiltUp | null;
-  /** As a plate, where a strip on one edge twists it. */
+  /** As a plate, where a strip on one edge twists it or its back edge is held. */
   readonly panel: PanelSag | null;
   /** The worse of sag and strength. */
   readonly state: State;
@@ -86,8 +86,15 @@ function strengthOf(moment: number, section: Bending, built: BuiltUp | null, wor
     .reduce((worst, v) => (worse(worst.state, v.state) !== worst.state || (v.used ?? 0) > (worst.used ?? 0) ? v : worst));
 }
 
+/** What the ends carry where the back takes its part of it. */
+function shared(ends: readonly Support[], { carrier, how }: Joint, atBack: number): readonly Support[] {
+  const all = ends.reduce((sum, s) => sum + s.newtons, 0);
+  const rest = all > 0 ? (all - atBack) / all : 0;
+  return [...ends.map((s) => ({ ...s, newtons: s.newtons * rest })), { carrier, how, newtons: atBack, lifted: false }];
+}
+
 /** A strip on one edge leaves the other edge to sag: what the panel does later is by its own creep as well as the strip's. */
-function creepOfPanel({ now, later }: ReturnType<typeof sagWithStrip>, creep: Creep): Creep {
+function creepOfPanel({ now, later }: ReturnType<typeof sagTwoWays>, creep: Creep): Creep {
   return creep.judged && later ? { ...creep, factor: later.mm / now.mm } : creep;
 }
 
@@ -95,11 +102,13 @@ function creepOfPanel({ now, later }: ReturnType<typeof sagWithStrip>, creep: Cr
 export function bend(
   member: Member,
   load: Load,
-  joints: readonly Joint[],
+  held: readonly Joint[],
   attached: readonly Attached[],
   workshop: Workshop,
 ): { readonly answer: BendingAnswer; readonly supports: readonly Support[] } | { readonly error: string } {
   const { settings } = workshop;
+  const joints = held.filter((j) => j.how !== 'held along');
+  const atBack = held.find((j) => j.how === 'held along');
   if (toMm(member.thickness.value) < THINNEST) return { error: `it is thinner than ${THINNEST} mm` };
   const { beam, loads, from, axis } = beamOf(member, load, joints);
   const plain = sectionOf(member, axis);
@@ -107,7 +116,13 @@ export function bend(
   const section = built ? { ...plain, EI: built.EI } : plain;
   try {
     const { sag, full, tried, partial, moment } = worstSag(loadPatterns(loads), section, shortestSpan(beam));
-    const supports = joints.map((j, i): Support => {
+    const own = creepOf(plain.properties.material, settings);
+    const edges = { front: 'free', back: atBack ? 'simple' : 'free' } as const;
+    const panel =
+      built?.oneSided || atBack
+        ? sagTwoWays({ beam, section: plain, across: elasticAcross(plain), edges }, built?.oneSided ?? null, own.judged ? own.factor : null)
+        : null;
+    const ends = joints.map((j, i): Support => {
       const reaction = full.reactions[i];
       return {
         carrier: j.carrier,
@@ -117,15 +132,11 @@ export function bend(
         lifted: reaction?.lifted ?? false,
       };
     });
-    const own = creepOf(plain.properties.material, settings);
-    const free = { front: 'free', back: 'free' } as const;
-    const panel = built?.oneSided
-      ? sagWithStrip({ beam, section: plain, across: elasticAcross(plain), edges: free }, built.oneSided, own.judged ? own.factor : null)
-      : null;
-    const creep = panel && built ? creepOfPanel(panel, built.creep) : (built?.creep ?? own);
-    const span = longestSpan(supports);
+    const supports = atBack && panel ? shared(ends, atBack, panel.now.result.edges.y1) : ends;
+    const creep = panel ? creepOfPanel(panel, built?.creep ?? own) : (built?.creep ?? own);
+    const span = longestSpan(ends);
     const verdict = judge(panel?.now.mm ?? sag.mm, span, creep, settings);
-    const strength = strengthOf(moment, section, built, workshop);
+    const strength = strengthOf(panel ? panel.now.result.moment.x * section.width : moment, section, built, workshop);
     return {
       supports,
       answer: {

@@ -82,7 +82,7 @@ function passOn(joints: readonly Joint[], total: number): Support[] {
 function carryOne(member: Member, load: Load, joints: readonly Joint[], attached: readonly Attached[], workshop: Workshop): CarriedMember {
   const total = load.self + load.standing.reduce((sum, s) => sum + s.kg * GRAVITY, 0) + load.handed.reduce((sum, h) => sum + h.newtons, 0);
   const base = { member, selfKg: load.self / GRAVITY, standing: load.standing, handed: load.handed, total };
-  const along = joints.filter((j) => j.x === undefined && j.z === undefined);
+  const along = joints.filter((j) => j.x === undefined && j.z === undefined && j.how !== 'held along');
   const unweighed = load.unweighed.length > 0 ? `the mass of ${load.unweighed.join(', ')}` : null;
   if (!lies(member) || along.length > 0) {
     const throughout = lies(member);

@@ -137,9 +137,7 @@ export function fixingsOf(carried: CarriedMember, members: ReadonlyMap<string, M
       case 'housed': {
         const cut = carrier?.features.find((f) => f.kind !== 'hole' && f.mate === member.id);
         const deep = cut ? toMm(cut.depth) : 0;
-        return deep > 0
-          ? [bears(support, member, deep * width, say`A ledge of ${len(fromUnits(deep * 80_000))} under it`, settings)]
-          : [];
+        return deep > 0 ? [bears(support, member, deep * width, say`A ledge of ${len(fromUnits(deep * 80_000))} under it`, settings)] : [];
       }
       case 'bearing':
         return carrier
@@ -148,6 +146,7 @@ export function fixingsOf(carried: CarriedMember, members: ReadonlyMap<string, M
       case 'slide':
       case 'glued':
       case 'screwed along':
+      case 'held along':
         return [];
     }
   });

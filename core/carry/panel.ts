@@ -67,16 +67,22 @@ export function sagOfPanel(panel: PanelCase): PanelSag {
   return { mm: result.greatest.mm, front: along(0), back: along(spec.b), result };
 }
 
-/** A panel with a strip along one edge, now and in the long term, on a mesh coarse enough to be solved with every change. */
-export function sagWithStrip(
+/**
+ * A panel that is no beam, since a strip on one edge twists it or its back edge is held: now and
+ * in the long term, on a mesh coarse enough to be solved with every change.
+ * @param soften by how many times the panel itself gets softer; null where that is not judged
+ */
+export function sagTwoWays(
   panel: Omit<PanelCase, 'beams'>,
-  strip: NonNullable<BuiltUp['oneSided']>,
+  strip: BuiltUp['oneSided'],
   soften: number | null,
 ): { now: PanelSag; later: PanelSag | null } {
   const coarse = { ...panel, mesh: panel.mesh ?? QUICK_MESH };
+  const later = strip ? strip.later : null;
+  const judged = soften !== null && (strip === null || later !== null);
   return {
-    now: sagOfPanel({ ...coarse, beams: [strip.now] }),
-    later: strip.later && soften !== null ? sagOfPanel({ ...coarse, beams: [strip.later], soften }) : null,
+    now: sagOfPanel({ ...coarse, beams: strip ? [strip.now] : [] }),
+    later: judged ? sagOfPanel({ ...coarse, beams: later ? [later] : [], soften: soften ?? 1 }) : null,
   };
 }
 

@@ -38,6 +38,8 @@ export type PieceEdit =
       readonly member: string;
       readonly patch: { readonly fix?: DividingMember['fix']; readonly stock?: string; readonly room?: Length };
     }
+  /** Holds a shelf to the back of its case, or lets it go. */
+  | { readonly kind: 'to-back'; readonly member: string; readonly held: Held | null }
   /** Gives a shelf strips and a second layer, or takes them away. */
   | { readonly kind: 'stiffen'; readonly member: string; readonly strip: Strip | null; readonly doubled: Held | null }
   /** Fills an open space with parts of a making, or with cells; its things stay where there is one part to hold them. */
@@ -243,6 +245,12 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
       if (edit.sameAs !== null) memberOf(piece, edit.sameAs);
       setOrDelete(member, 'sameAs', edit.sameAs);
       delete member.at;
+      return piece;
+    }
+    case 'to-back': {
+      const member = memberOf(piece, edit.member);
+      delete member.toBack;
+      if (edit.held) member.toBack = edit.held;
       return piece;
     }
     case 'stiffen': {

@@ -96,6 +96,12 @@ describe('a panel with a strip on one edge', () => {
   });
 });
 
+test('a square simple all round gives a quarter to each edge, its corners pulled down at two of them', () => {
+  const { edges } = solvePlate(plate());
+  expect(edges.x0 + edges.x1 + edges.y0 + edges.y1).toBeCloseTo(1, 9);
+  expect(edges.y0).toBeCloseTo(edges.y1, 9);
+});
+
 describe('props', () => {
   const corners = [
     { x: 0, y: 0 },

@@ -114,3 +114,37 @@ test('under a shelf whose space below is divided a strip has no room, and is off
   const fix = s.checks.find((c) => c.id === 'strip-in-m1')?.fixes[0]?.change;
   expect(fix?.target === 'piece' && fix.edit).toMatchObject({ kind: 'stiffen', strip: { top: 'flush' } });
 });
+
+describe('a shelf held to the back', () => {
+  const backed = (toBack: 'glued' | 'screwed', back: string, fixedToWall: boolean) => {
+    const interior = divided('in', 'up', 2);
+    Object.assign(interior.split?.members[0] ?? {}, { toBack });
+    const above = interior.split?.spaces[1];
+    if (above) above.things = [{ thing: 'tin', count: 10 }];
+    const base = piece(interior);
+    return solve({ ...base, back: { kind: 'applied' }, stock: { ...base.stock, back }, fixedToWall }, shop, {});
+  };
+
+  test('glued to a back of 18 it hardly sags at the back, and the back takes part of the load', () => {
+    const s = backed('glued', 'board', false);
+    const held = shelf(s);
+    const free = shelf(backed('glued', 'thin', false));
+    expect(held?.bending?.panel?.back).toBeCloseTo(0, 9);
+    expect(held?.bending?.verdict.today.mm).toBeLessThan((free?.bending?.verdict.today.mm as number) * 0.6);
+    const back = held?.supports.find((x) => x.how === 'held along')?.newtons as number;
+    expect(back).toBeGreaterThan((held?.total as number) * 0.3);
+    expect(held?.supports.reduce((sum, x) => sum + x.newtons, 0)).toBeCloseTo(held?.total as number, 6);
+    const all = [...s.carried.members.values()].reduce((sum, c) => sum + c.selfKg, 20);
+    expect(s.carried.floor).toBeCloseTo(all * 9.81, 6);
+  });
+
+  test.each<[string, 'glued' | 'screwed', string, boolean, boolean]>([
+    ['glued to a thin back', 'glued', 'thin', false, false],
+    ['screwed, not fixed to the wall', 'screwed', 'thin', false, false],
+    ['screwed into studs', 'screwed', 'thin', true, true],
+  ])('%s', (_, how, back, wall, counts) => {
+    const s = backed(how, back, wall);
+    expect(s.checks.some((c) => c.id === 'to-back-in-m1')).toBe(!counts);
+    expect(shelf(s)?.supports.some((x) => x.how === 'held along')).toBe(counts);
+  });
+});

@@ -4,6 +4,7 @@ import { divide, interiorMembers } from '../../interiors/index.js';
 import type { Joint, PanelCase, Shape, ShapeProblem } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { CASE, bearers, caseMembers } from './case.js';
+import { heldToBack } from './to-back.js';
 import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
 import { envelopeOf, woodsOf } from './envelope.js';
 
@@ -61,11 +62,17 @@ export function shapePanelCase(piece: PanelCase, workshop: Workshop): Shape {
   const onBottom = new Set(made.joints.flatMap((j) => (j.carrier === CASE.bottom ? [j.carried] : [])));
   const standing = made.members.filter((m) => m.role === 'divider' && onBottom.has(m.id));
   const carried = bearers(piece, envelope, woods, standing);
-  const joints: Joint[] = [...shell.joints, ...carried.joints, ...made.joints];
+  const held = heldToBack(
+    piece,
+    made.members,
+    shell.members.find((m) => m.id === CASE.back),
+    start.z.value,
+  );
+  const joints: Joint[] = [...shell.joints, ...carried.joints, ...made.joints, ...held.joints];
   return assembled(
     divided,
     { ...made, members: [...shell.members, ...made.members, ...carried.members], joints },
     { overall, caseHeight, diagonal },
-    [...envelope.problems, ...bottomOverToe(piece)],
+    [...envelope.problems, ...bottomOverToe(piece), ...held.problems],
   );
 }

@@ -1,6 +1,6 @@
 import { len, say, type Sentence } from '../../figure/index.js';
-import { sub } from '../../length/index.js';
-import { findMember, findSpace, type Member, type PanelCase, type Piece, type PieceEdit } from '../../piece/index.js';
+import { mm, sub } from '../../length/index.js';
+import { findMember, findSpace, type DividingMember, type Member, type PanelCase, type Piece, type PieceEdit } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { CASE } from '../../shells/index.js';
 import type { Stock } from '../../stock/index.js';
@@ -25,6 +25,21 @@ function otherStock(workshop: Workshop, now: string, edit: (id: string) => Piece
   });
 }
 
+/** Holding a shelf to the back, where that counts: glued to a thick one, or screwed through it into studs. */
+function toBack(piece: Piece, workshop: Workshop, spec: DividingMember): Candidate[] {
+  if (piece.shell !== 'panel-case' || piece.back.kind === 'none' || spec.toBack !== undefined) return [];
+  const thick = workshop.stock.get(piece.stock.back ?? piece.stock.sides)?.thickness ?? 0;
+  const held = thick >= mm(12) ? 'glued' : piece.fixedToWall ? 'screwed' : null;
+  if (!held) return [];
+  return [
+    {
+      label: held === 'glued' ? say`Glue it to the back along its rear edge` : say`Screw it through the back into the studs`,
+      edit: { kind: 'to-back', member: spec.id, held },
+      looks: say`nothing, but it can no longer move`,
+    },
+  ];
+}
+
 function forDividing(solution: Solution, workshop: Workshop, node: string, memberId: string): Candidate[] {
   const { piece } = solution;
   const found = findMember(piece.interior, node);
@@ -34,6 +49,7 @@ function forDividing(solution: Solution, workshop: Workshop, node: string, membe
   const stock = found.member.stock ?? (up ? piece.stock.shelves : piece.stock.dividers);
   const candidates = otherStock(workshop, stock, (id) => ({ kind: 'member', member: node, patch: { stock: id } }));
   if (!up) return candidates;
+  candidates.push(...toBack(piece, workshop, found.member));
   candidates.push(...stiffeners(solution, workshop, found.member, memberId));
   const below = found.owner.split.spaces[found.index];
   const taken = takenIds(piece);

@@ -60,6 +60,7 @@ const HOW = {
   slide: 'runs on slides on',
   glued: 'is glued along',
   'screwed along': 'is screwed along',
+  'held along': 'is held along its edge by',
 } as const;
 
 /** The way of a member's load to the floor, joint by joint; each step can be clicked and is drawn. */
