@@ -131,3 +131,31 @@ export function ifOff(
     all: wouldBe(answer, settings, Object.fromEntries(whats.map((what) => [what, off(what, 1)]))),
   };
 }
+
+/** A person, kg, counted twice for sitting down or stepping on: a suddenly applied load is double. */
+export const PERSON = { kg: 120, sudden: 2 } as const;
+
+const GRAVITY = 9.81;
+
+/**
+ * What a member does when someone sits down or stands on the middle of its longest span, beside
+ * all that is on it. It is over soon, so that nothing creeps.
+ */
+export function withPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): Would {
+  const { base, always, maybe } = answer.loads;
+  const places = base.supports.map((s) => s.x).sort((a, b) => a - b);
+  const longest = places
+    .slice(1)
+    .reduce((most, x, i) => (x - (places[i] as number) > most.to - most.from ? { from: places[i] as number, to: x } : most), {
+      from: places[0] ?? 0,
+      to: places[0] ?? 0,
+    });
+  const person = { x: (longest.from + longest.to) / 2, newtons: PERSON.kg * PERSON.sudden * GRAVITY };
+  const loads = { base, always, maybe: { lines: maybe.lines, points: [...maybe.points, person] } };
+  const then = worstSag(loadPatterns(loads), answer.section, shortestOf(answer));
+  const now = worstSag(loadPatterns(answer.loads), answer.section, shortestOf(answer));
+  const most = allowed(settings.limit, answer.span);
+  const used = answer.strength.used === null ? null : (answer.strength.used * then.moment) / now.moment;
+  const mm = then.sag.mm * (answer.panel ? answer.panel.mm / answer.sag.mm : 1);
+  return { mm, allowed: most, used, state: used === null ? 'not judged' : used > 1 ? 'fails' : used >= 0.8 ? 'close' : 'fine' };
+}

@@ -4,3 +4,4 @@ export * from './ids.js';
 export * from './remedies/index.js';
 export * from './tape.js';
 export * from './cost.js';
+export * from './verdict-counts.js';

@@ -23,6 +23,20 @@ export const StockSchema = Type.Object(
     onHand: Type.Optional(Type.Integer({ minimum: 0, maximum: 10_000 })),
     /** The maker's or a tested modulus of elasticity, GPa; the material's typical one when left out. */
     elastic: Type.Optional(Type.Number({ minimum: 0.05, maximum: 250 })),
+    /** The builder's own test that `elastic` comes from: a board on two supports, loaded; the sag and how finely it was read, mm. */
+    test: Type.Optional(
+      Type.Object(
+        {
+          span: SizeSchema,
+          width: SizeSchema,
+          kg: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
+          load: Type.Union([Type.Literal('middle'), Type.Literal('even')]),
+          sag: Type.Number({ exclusiveMinimum: 0, maximum: 500 }),
+          readTo: Type.Number({ exclusiveMinimum: 0, maximum: 10 }),
+        },
+        closed,
+      ),
+    ),
     /** A weighed density, kg/m³. */
     density: Type.Optional(Type.Number({ minimum: 50, maximum: 9000 })),
   },
@@ -39,6 +53,8 @@ export interface StockProperties {
   readonly density: number;
   /** True where the stiffness is the builder's or the maker's own. */
   readonly ownElastic: boolean;
+  /** How far the reading of the builder's own test may be out, as a part of it. */
+  readonly spread?: number;
 }
 
 /** @throws RangeError for a material that is not known; the schema lets none through */
@@ -50,5 +66,6 @@ export function propertiesOf(stock: Stock): StockProperties {
     elastic: stock.elastic ?? material.elastic,
     density: stock.density ?? material.density,
     ownElastic: stock.elastic !== undefined,
+    ...(stock.test ? { spread: stock.test.readTo / stock.test.sag } : {}),
   };
 }

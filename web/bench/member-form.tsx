@@ -5,6 +5,7 @@ import { usePrecision, useProject } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { Button, Grid, Select, type Choice } from '../shared/ui.js';
 import { useSettledBench } from './bench.js';
+import { StiffeningForm } from './stiffening-form.js';
 
 const SHELF_FIXES: readonly Choice<Fix>[] = [
   { id: 'housed', label: 'Housed: stiffens the case, stays' },
@@ -51,6 +52,7 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
           onChange={(id) => commit({ kind: 'member', member: node, patch: { stock: id } }, `Made ${name} of another stock`)}
         />
       </div>
+      {up && member.rail === undefined ? <StiffeningForm member={member} stock={stock} name={name} /> : null}
       <LengthField
         label={up ? 'Underside from the floor' : 'Left face from the outside left'}
         value={place}

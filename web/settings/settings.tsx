@@ -6,6 +6,7 @@ import type { Settings } from '../../core/project/index.js';
 import { NAMED_LIMITS } from '../../core/carry/index.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { Header } from '../shared/header.js';
+import { WhatItDoes } from './what-it-does.js';
 import { LengthField } from '../shared/length-field.js';
 import { Faint, FieldLabel, Grid, Page, Section, Select, TextInput, fieldBox } from '../shared/ui.js';
 
@@ -95,6 +96,7 @@ export function ProjectSettings() {
               </Entry>
             ) : null}
           </Grid>
+          <WhatItDoes />
         </Section>
         <Section>
           <h2>Setting out</h2>

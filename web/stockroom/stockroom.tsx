@@ -9,6 +9,7 @@ import { usePrecision, useProject } from '../data/project.js';
 import { useRecordList } from '../data/record-list.js';
 import { TakeOut } from '../shared/take-out.js';
 import { Header } from '../shared/header.js';
+import { BoardTest } from './board-test.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, Fault, FieldLabel, Grid, Page, Panel, Row, Scroll, Select, Table, TextInput, fieldBox } from '../shared/ui.js';
@@ -119,7 +120,12 @@ function StockForm({ stock, onSave, onClose }: { stock: Stock; onSave: (stock: S
           value={stock.elastic}
           least={0.05}
           most={250}
-          onChange={(elastic) => onSave(without(stock, 'elastic', elastic), `Stiffness of ${stock.name}`)}
+          onChange={(elastic) => {
+            // A figure typed by hand is no longer that of a test.
+            const { test, ...rest } = stock;
+            void test;
+            onSave(without(rest, 'elastic', elastic), `Stiffness of ${stock.name}`);
+          }}
         />
         <OptionalNumber
           label="Own density, kg/m³"
@@ -131,10 +137,16 @@ function StockForm({ stock, onSave, onClose }: { stock: Stock; onSave: (stock: S
       </Grid>
       <p style={{ marginTop: 8 }}>
         <Faint>
-          Judged with E {known.elastic} GPa{known.ownElastic ? ', your own' : ` (${known.material.source})`} and {Math.round(known.density)}{' '}
-          kg/m³. The measured thickness counts everywhere; measure each new sheet.
+          Judged with E {known.elastic} GPa
+          {known.spread !== undefined
+            ? `, by your own test, out by up to ${Math.round(known.spread * 100)} %`
+            : known.ownElastic
+              ? ', your own'
+              : ` (${known.material.source})`}{' '}
+          and {Math.round(known.density)} kg/m³. The measured thickness counts everywhere; measure each new sheet.
         </Faint>
       </p>
+      <BoardTest stock={stock} onUse={onSave} />
       <Row style={{ marginTop: 8 }}>
         <Button onPress={onClose}>Close</Button>
       </Row>

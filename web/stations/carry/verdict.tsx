@@ -95,8 +95,12 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
       </ul>
       <p>
         E {Number(properties.elastic.toFixed(2))} GPa for {c.member.stock.name},{' '}
-        {properties.ownElastic ? 'your own or the maker’s figure' : properties.material.source}. The load is spread evenly over the span and
-        the ends are free to turn.{' '}
+        {properties.spread !== undefined
+          ? `by your own test, which may be out by ${Math.round(properties.spread * 100)} %`
+          : properties.ownElastic
+            ? 'your own or the maker’s figure'
+            : properties.material.source}
+        . The load is spread evenly over the span and the ends are free to turn.{' '}
         {patterns.tried > 1
           ? `${patterns.tried} ways of loading its spans were tried; ${patterns.partial ? 'some spans empty is the worst, and counts' : 'all loaded is the worst'}.`
           : ''}

@@ -1,5 +1,14 @@
 import { useMemo } from 'react';
-import { OFF_BY, getAwayWith, ifOff, type BendingAnswer, type CarriedMember, type Would } from '../../../core/carry/index.js';
+import {
+  OFF_BY,
+  PERSON,
+  getAwayWith,
+  ifOff,
+  type BendingAnswer,
+  type CarriedMember,
+  type Would,
+  withPerson,
+} from '../../../core/carry/index.js';
 import { writeFine, writeMass } from '../../../core/figure/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
@@ -12,6 +21,7 @@ export function GetAwayWith({ c, bending }: { c: CarriedMember; bending: Bending
   const { workshop } = useBench();
   const { unit } = usePrecision();
   const most = useMemo(() => getAwayWith(bending, workshop.settings), [bending, workshop]);
+  const person = useMemo(() => withPerson(bending, workshop.settings), [bending, workshop]);
   const kg = c.standing.reduce((sum, s) => sum + s.kg, 0);
   const rows = [
     ['longest span', most.span === null ? 'none' : writeFine(most.span, unit, 1), writeFine(bending.span, unit, 1)],
@@ -50,6 +60,12 @@ export function GetAwayWith({ c, bending }: { c: CarriedMember; bending: Bending
         </tbody>
       </Table>
       <Faint>One at a time, in the long term, under as much on each length of it.</Faint>
+      <p style={{ marginTop: 6 }}>
+        <StateMark state={person.state} size={14} /> If someone of {writeMass(PERSON.kg, unit)} sits down or stands on its middle, which
+        counts twice: {writeFine(person.mm, unit)} of sag
+        {person.used === null ? ', strength not judged' : `, ${Math.round(person.used * 100)} % of what it may carry`}. Anything people sit,
+        sleep or stand on wants more care than this figure.
+      </p>
     </details>
   );
 }

@@ -1,0 +1,99 @@
+import { useState } from 'react';
+import { Input, NumberField } from 'react-aria-components';
+import styled from 'styled-components';
+import { stiffnessFromTest } from '../../core/carry/index.js';
+import { inch, mm, toMm, type Length } from '../../core/length/index.js';
+import type { Stock } from '../../core/stock/index.js';
+import { usePrecision } from '../data/project.js';
+import { LengthField } from '../shared/length-field.js';
+import { Button, Faint, FieldLabel, Grid, Select, fieldBox } from '../shared/ui.js';
+
+const Entry = styled(NumberField)`
+  input {
+    ${fieldBox}
+  }
+`;
+
+type Test = NonNullable<Stock['test']>;
+
+/** Lay a board of a stock on two supports, load it, read the sag: how stiff it is, and how sure that is. */
+export function BoardTest({ stock, onUse }: { stock: Stock; onUse: (stock: Stock, label: string) => void }) {
+  const precision = usePrecision();
+  const s = (metric: number, imperial: number) => (precision.unit === 'mm' ? mm(metric) : inch(imperial));
+  const [test, setTest] = useState<Test>(stock.test ?? { span: s(800, 32), width: s(200, 8), kg: 20, load: 'middle', sag: 3, readTo: 0.5 });
+  const set = (patch: Partial<Test>) => setTest({ ...test, ...patch });
+  const length = (label: string, key: 'span' | 'width') => (
+    <LengthField
+      label={label}
+      value={test[key]}
+      least={mm(10)}
+      precision={precision}
+      onCommit={(value: Length | null) => value !== null && set({ [key]: value })}
+    />
+  );
+  const number = (label: string, key: 'kg' | 'sag' | 'readTo', most: number) => (
+    <Entry
+      value={test[key]}
+      minValue={0.01}
+      maxValue={most}
+      step={0.01}
+      formatOptions={{ maximumFractionDigits: 2 }}
+      onChange={(value) => Number.isFinite(value) && value > 0 && set({ [key]: value })}
+    >
+      <FieldLabel>{label}</FieldLabel>
+      <Input />
+    </Entry>
+  );
+  const found = whatItSays(stock, test);
+  return (
+    <details style={{ marginTop: 10 }}>
+      <summary style={{ cursor: 'pointer' }}>Your own test: how stiff is this board?</summary>
+      <p style={{ fontSize: 13, margin: '6px 0' }}>
+        Lay a board on two supports, note where its middle is, load it, and note how far the middle went down. It replaces the table’s
+        figure from then on.
+      </p>
+      <Grid $columns={3}>
+        {length('Between the supports', 'span')}
+        {length('Width of the board', 'width')}
+        {number('Load, kg', 'kg', 1000)}
+        <Select
+          label="The load lies"
+          value={test.load}
+          choices={[
+            { id: 'middle', label: 'in the middle' },
+            { id: 'even', label: 'spread evenly' },
+          ]}
+          onChange={(load) => set({ load })}
+        />
+        {number('It sagged, mm', 'sag', 500)}
+        {number('Read to, mm', 'readTo', 10)}
+      </Grid>
+      {typeof found === 'string' ? (
+        <p role="alert" style={{ marginTop: 6 }}>
+          Not judged: {found}.
+        </p>
+      ) : (
+        <p style={{ marginTop: 6 }}>
+          E is <strong>{found.elastic.toFixed(2)} GPa</strong>, somewhere from {found.least.toFixed(1)} to {found.greatest.toFixed(1)}: the
+          reading may be out by {Math.round(found.spread * 100)} %.{' '}
+          <Button onPress={() => onUse({ ...stock, elastic: Number(found.elastic.toFixed(3)), test }, `Tested ${stock.name}`)}>
+            Use it from now on
+          </Button>
+        </p>
+      )}
+      <Faint>A longer span, a heavier load and a finer reading make it surer.</Faint>
+    </details>
+  );
+}
+
+/** What a test says, or why it says nothing. */
+function whatItSays(stock: Stock, test: Test): ReturnType<typeof stiffnessFromTest> | string {
+  try {
+    const found = stiffnessFromTest({ ...test, span: toMm(test.span), width: toMm(test.width), thickness: toMm(stock.thickness) });
+    if (found.elastic < 0.05 || found.elastic > 250)
+      return `E would be ${found.elastic.toFixed(2)} GPa, which no wood or metal is; check the readings`;
+    return found;
+  } catch (error) {
+    return error instanceof RangeError ? error.message : 'the readings do not go together';
+  }
+}
