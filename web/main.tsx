@@ -5,7 +5,7 @@ import { BrowserRouter, Link, Navigate, Outlet, Route, Routes, useParams } from 
 import '@fontsource-variable/archivo/wdth.css';
 import { PiecePage } from './bench/piece-page.js';
 import { ProjectProvider } from './data/project.js';
-import { SagPage } from './handbook/sag-page.js';
+import { Handbook } from './handbook/handbook.js';
 import { People } from './people/people.js';
 import { ProjectSettings } from './settings/settings.js';
 import { Shed } from './shed/shed.js';
@@ -54,7 +54,7 @@ function App() {
         <Route path="people" element={<People />} />
         <Route path="settings" element={<ProjectSettings />} />
         <Route path="handbook" element={<Navigate to="sag" replace relative="path" />} />
-        <Route path="handbook/sag" element={<SagPage />} />
+        <Route path="handbook/:page" element={<Handbook />} />
         <Route path="pieces/:piece/:station?" element={<PiecePage />} />
       </Route>
       <Route path="*" element={<Missing>There is no such page.</Missing>} />

@@ -6,6 +6,7 @@ import { ZERO, formatLength, inch, mm, readLength, type Length, type LengthUnit 
 import type { Slide } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
 import { useRecordList } from '../data/record-list.js';
+import { HandbookLink } from '../shared/handbook-link.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, Fault, FieldLabel, Grid, Panel, Row, Scroll, Table, TextInput, fieldBox } from '../shared/ui.js';
@@ -133,6 +134,7 @@ export function Slides() {
   return (
     <section aria-label="Drawer slides">
       <h2 style={{ marginTop: 26 }}>Drawer slides</h2>
+      <HandbookLink page="rated">What “rated” means</HandbookLink>
       {problem ? <Fault role="alert">{problem}</Fault> : null}
       <Row style={{ margin: '12px 0' }}>
         <Button onPress={() => void add(newSlide(precision.unit))}>

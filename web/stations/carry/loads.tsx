@@ -3,6 +3,7 @@ import { fixingsOf, pathToFloor, type CarriedMember } from '../../../core/carry/
 import { writeForce, writeMass, writeSentence } from '../../../core/figure/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
+import { HandbookLink } from '../../shared/handbook-link.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Button, Table } from '../../shared/ui.js';
 import { STATE_WORD, nameIn } from './loaded.js';
@@ -109,6 +110,7 @@ export function Fixings({ c }: { c: CarriedMember }) {
           </li>
         ))}
       </ul>
+      <HandbookLink page="screws">What screws hold</HandbookLink>
     </details>
   );
 }

@@ -7,6 +7,7 @@ import { remediesFor, type Remedy } from '../../../core/solution/index.js';
 import { useBench } from '../../bench/bench.js';
 import { MovedList } from '../../bench/moved.js';
 import { usePrecision } from '../../data/project.js';
+import { HandbookLink } from '../../shared/handbook-link.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Button, Faint, Row } from '../../shared/ui.js';
 import { line } from '../../theme/tokens.js';
@@ -70,7 +71,10 @@ export function Remedies({ c }: { c: CarriedMember }) {
   return (
     <section aria-label="Ways to stiffen it" style={{ marginTop: 14 }}>
       <h2>Ways to stiffen it</h2>
-      <Faint>Each was tried: these pass, the least change first.</Faint>
+      <Faint>
+        Each was tried: these pass, the least change first. <HandbookLink page="stiffeners">Strips, layers and twist</HandbookLink> ·{' '}
+        <HandbookLink page="thumb">rules of thumb</HandbookLink>
+      </Faint>
       {remedies.length === 0 ? <p>None of the changes that were tried is enough. Lighten the load, or narrow the bay.</p> : null}
       <ul>
         {remedies.map((r, i) => {

@@ -3,6 +3,7 @@ import { PASS, tippingCases, worstTipping, type TippingCase } from '../../../cor
 import { writeForce, writeMass } from '../../../core/figure/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
+import { HandbookLink } from '../../shared/handbook-link.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Row, Table } from '../../shared/ui.js';
 
@@ -72,6 +73,7 @@ export function TipList() {
           ))}
         </tbody>
       </Table>
+      <HandbookLink page="anchoring">Tipping and anchoring</HandbookLink> · <HandbookLink page="cleat">hung on a cleat</HandbookLink>
     </details>
   );
 }

@@ -1,10 +1,10 @@
-import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { NAMED_LIMITS, limitName, movementOf, type BendingAnswer, type CarriedMember } from '../../../core/carry/index.js';
 import { writeFine } from '../../../core/figure/index.js';
 import { toMm } from '../../../core/length/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
+import { HandbookLink } from '../../shared/handbook-link.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Row } from '../../shared/ui.js';
 import { line } from '../../theme/tokens.js';
@@ -78,7 +78,6 @@ function StrengthLine({ strength }: Pick<BendingAnswer, 'strength'>) {
 function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
   const { workshop } = useBench();
   const { unit } = usePrecision();
-  const { project } = useParams();
   const { verdict, span, sag, strength, patterns, builtUp, section } = bending;
   const moves = movementOf(c.member.stock.material, toMm(c.member.width.value), workshop.settings.serviceClass);
   const { properties } = section;
@@ -117,11 +116,20 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
         <p>
           Solid wood moves: over a year it gets {writeFine(moves.quarter, unit)} (quarter sawn) to {writeFine(moves.flat, unit)} (flat sawn)
           wider and narrower again, from {moves.from} to {moves.to} % moisture (USDA Wood Handbook, table 13-5
-          {moves.stretched ? ', stretched past the 6 to 14 % it holds for' : ''}).
+          {moves.stretched ? ', stretched past the 6 to 14 % it holds for' : ''}).{' '}
+          <HandbookLink page="movement">Solid wood moves</HandbookLink>
         </p>
       ) : null}
       <p>
-        <Link to={`/p/${project}/handbook/sag`}>Why sag grows as it does</Link>
+        <HandbookLink page="sag">Why sag grows as it does</HandbookLink> · <HandbookLink page="creep">today and later</HandbookLink> ·{' '}
+        <HandbookLink page="sight">limits of sight</HandbookLink> · <HandbookLink page="fixed">fixed and loose</HandbookLink> ·{' '}
+        <HandbookLink page="tables">why tables disagree</HandbookLink>
+        {section.properties.material.form === 'sheet' ? (
+          <>
+            {' '}
+            · <HandbookLink page="direction">which way the sheet runs</HandbookLink>
+          </>
+        ) : null}
       </p>
     </details>
   );
@@ -139,8 +147,9 @@ export function Verdict({ c }: { c: CarriedMember }) {
       <StrengthLine strength={strength} />
       {panel ? (
         <p style={{ fontSize: 13, marginTop: 4 }}>
-          The strip holds one edge and the other sags by twist: front {writeFine(panel.front, unit)}, back {writeFine(panel.back, unit)}{' '}
-          today.
+          {c.bending.builtUp ? 'The strip holds one edge and the other sags by twist' : 'Held at the back, it sags at the front'}: front{' '}
+          {writeFine(panel.front, unit)}, back {writeFine(panel.back, unit)} today.{' '}
+          <HandbookLink page="stiffeners">Strips and twist</HandbookLink>
         </p>
       ) : null}
       <p style={{ fontSize: 13, marginTop: 4 }}>

@@ -1,0 +1,48 @@
+import { useState } from 'react';
+import { writeMass } from '../../../core/figure/index.js';
+import { usePrecision } from '../../data/project.js';
+import { StateMark } from '../../shared/state-mark.js';
+import { Grid, Panel } from '../../shared/ui.js';
+import { NumberTrial } from '../trial.js';
+
+/** What a rating says and what it leaves out. */
+export function Rated() {
+  const { unit } = usePrecision();
+  const [rating, setRating] = useState(45);
+  const [contents, setContents] = useState(30);
+  const [drawer, setDrawer] = useState(6);
+  const [at, setAt] = useState(450);
+  const used = (contents + drawer) / rating;
+  // Makers test at one length; a longer slide is levered by more.
+  const longer = used * Math.max(1, at / 450);
+  return (
+    <>
+      <p>
+        A pair of drawer slides is rated for a mass in the drawer, spread evenly, the drawer itself counted, at one length, mostly 450 mm,
+        over so many thousand openings. It is the pair that is rated, not each. It says nothing of a child on the open drawer.
+      </p>
+      <Panel role="group" aria-label="Slides to try">
+        <Grid>
+          <NumberTrial label="Rating of the pair, kg" value={rating} set={setRating} least={1} most={500} />
+          <NumberTrial label="In the drawer, kg" value={contents} set={setContents} most={500} />
+          <NumberTrial label="The drawer itself, kg" value={drawer} set={setDrawer} most={100} />
+          <NumberTrial label="Slide long, mm" value={at} set={setAt} least={200} most={1500} />
+        </Grid>
+        <p>
+          <StateMark state={used > 1 ? 'fails' : used >= 0.8 ? 'close' : 'fine'} size={15} /> {writeMass(contents + drawer, unit)} is{' '}
+          {Math.round(used * 100)} % of the rating.
+        </p>
+        {at > 450 ? (
+          <p>
+            <StateMark state={longer > 1 ? 'fails' : longer >= 0.8 ? 'close' : 'fine'} size={15} /> If it was rated at 450 mm, the lever of
+            the longer slide makes it {Math.round(longer * 100)} %. Look for the maker’s figure at this length.
+          </p>
+        ) : null}
+      </Panel>
+      <p>
+        Other ratings are read the same way: for what, at which length, static or over how many uses, with what left over. Where a maker
+        states one, it comes before any sum here. Leave a fifth.
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,82 @@
+import { Input, NumberField } from 'react-aria-components';
+import styled from 'styled-components';
+import { sagOf, type Sag } from '../../core/carry/index.js';
+import { mm, type Length } from '../../core/length/index.js';
+import { MATERIALS, propertiesOf, type Stock, type StockProperties } from '../../core/stock/index.js';
+import { usePrecision } from '../data/project.js';
+import { LengthField } from '../shared/length-field.js';
+import { FieldLabel, Select, fieldBox } from '../shared/ui.js';
+
+const Entry = styled(NumberField)`
+  input {
+    ${fieldBox}
+  }
+`;
+
+/** A number to try. */
+export function NumberTrial(props: {
+  label: string;
+  value: number;
+  set: (n: number) => void;
+  least?: number;
+  most: number;
+  step?: number;
+}) {
+  const { label, value, set, least = 0, most, step } = props;
+  return (
+    <Entry value={value} onChange={(n) => Number.isFinite(n) && set(n)} minValue={least} maxValue={most} {...(step ? { step } : {})}>
+      <FieldLabel>{label}</FieldLabel>
+      <Input />
+    </Entry>
+  );
+}
+
+/** A length to try. */
+export function LengthTrial({ label, value, set }: { label: string; value: Length; set: (l: Length) => void }) {
+  const precision = usePrecision();
+  return (
+    <LengthField
+      label={label}
+      value={value}
+      least={mm(3)}
+      precision={precision}
+      onCommit={(v) => v !== null && set(v)}
+      onDraft={(v) => v !== null && set(v)}
+    />
+  );
+}
+
+/** A material to try. */
+export function MaterialTrial({ value, set, only }: { value: string; set: (id: string) => void; only?: (id: string) => boolean }) {
+  const choices = MATERIALS.filter((m) => !only || only(m.id)).map((m) => ({ id: m.id, label: m.name }));
+  return <Select label="Material" value={value} choices={choices} onChange={set} />;
+}
+
+/** The properties of a material as a sheet of it would have them. */
+export function propertiesFor(material: string): StockProperties {
+  const size = mm(1000);
+  const stock: Stock = { name: '', form: 'sheet', material, nominal: mm(18), thickness: mm(18), length: size, width: size };
+  return propertiesOf(stock);
+}
+
+const GRAVITY = 9.81;
+
+/** A shelf on two supports under an even load and its own weight. Lengths in mm. */
+export interface Shelf {
+  readonly span: number;
+  readonly depth: number;
+  readonly thickness: number;
+  readonly kg: number;
+  readonly fixed?: boolean;
+}
+
+/** How far a shelf sags. */
+export function sagOfShelf({ span, depth, thickness, kg, fixed = false }: Shelf, properties: StockProperties): Sag {
+  const own = properties.density * 1e-9 * depth * thickness * span;
+  const perMm = ((kg + own) * GRAVITY) / span;
+  const supports = [
+    { x: 0, fixed },
+    { x: span, fixed },
+  ];
+  return sagOf({ length: span, supports, lines: [{ from: 0, to: span, perMm }], points: [] }, { width: depth, thickness, properties });
+}
