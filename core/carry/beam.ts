@@ -90,6 +90,31 @@ function nodesOf(spec: BeamSpec): number[] {
   return places.filter((x, i) => i === 0 || x - (places[i - 1] as number) > apart);
 }
 
+/**
+ * Places nearer to each other than this part of the length become one: an element of a
+ * thousandth has a thousand million times the stiffness of the rest, and a shorter one would cost all digits.
+ */
+const SLIVER = 5e-4;
+
+/** A beam whose loads and steps are moved onto supports, ends and each other where they are nearer than a sliver; no load is lost. */
+function withoutSlivers(spec: BeamSpec): BeamSpec {
+  const kept = [0, spec.length, ...spec.supports.map((s) => s.x)];
+  const onto = (x: number) => {
+    const near = kept.find((k) => Math.abs(k - x) < SLIVER * spec.length);
+    if (near === undefined) kept.push(x);
+    return near ?? x;
+  };
+  const points: PointLoad[] = spec.points.map((p) => ({ x: onto(p.x), newtons: p.newtons }));
+  const lines = spec.lines.flatMap((l): LineLoad[] => {
+    const all = l.perMm * (l.to - l.from);
+    const [from, to] = [onto(l.from), onto(l.to)];
+    if (to > from) return [{ from, to, perMm: all / (to - from) }];
+    if (all !== 0) points.push({ x: from, newtons: all });
+    return [];
+  });
+  return { ...spec, lines, points, stretches: spec.stretches.map((s) => ({ ...s, to: onto(s.to) })) };
+}
+
 function elementsOf(spec: BeamSpec, nodes: readonly number[]): Element[] {
   return nodes.slice(1).map((x1, i) => {
     const x0 = nodes[i] as number;
@@ -288,8 +313,9 @@ function resultOf(spec: BeamSpec, elements: readonly Element[], solved: Solved, 
  * @throws BeamError for a beam that can fall, has no stiffness, or has a load beside it
  * @example simple span 900, EI 1.3122e9, 0.5 N/mm: greatest.mm = 3.25520833 at 450
  */
-export function solveBeam(spec: BeamSpec): BeamResult {
-  check(spec);
+export function solveBeam(given: BeamSpec): BeamResult {
+  check(given);
+  const spec = withoutSlivers(given);
   const nodes = nodesOf(spec);
   const elements = elementsOf(spec, nodes);
   const touching = spec.supports.map(() => true);

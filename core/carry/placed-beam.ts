@@ -37,14 +37,7 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
   const [first, last] = [Math.min(...places), Math.max(...places)];
   const from = first - overhang(first - low, thickness);
   const length = last + overhang(high - last, thickness) - from;
-  // Places within a millimetre of each other become one: a sliver of a beam would cost more digits than it is worth.
-  const known = [...places, from, from + length];
-  const onto = (x: number) => {
-    const near = known.find((p) => Math.abs(p - x) < 1);
-    if (near === undefined) known.push(x);
-    return near ?? x;
-  };
-  const clip = (x: number) => Math.min(Math.max(onto(x) - from, 0), length);
+  const clip = (x: number) => Math.min(Math.max(x - from, 0), length);
   const even = (newtons: number): LineLoad => ({ from: 0, to: length, perMm: newtons / length });
   const stand = (s: Standing): LineLoad => {
     if (axis === 'deep') return even(s.kg * GRAVITY);

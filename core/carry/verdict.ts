@@ -151,6 +151,7 @@ export function judge(sag: number, span: number, creep: Creep, settings: Setting
     allowed: most,
     meets: NAMED_LIMITS.find((l) => lasting <= span / l.over) ?? null,
     ratio: lasting > 0 ? span / lasting : Infinity,
-    state: later ? worse(today.state, later.state) : worse(today.state, 'not judged'),
+    // Without its long term a sag that passes today is not known to pass.
+    state: later ? worse(today.state, later.state) : today.state === 'fails' ? 'fails' : 'not judged',
   };
 }
