@@ -1,4 +1,5 @@
 import { benchBrowser } from './browser.js';
+import { benchCarry } from './carry.js';
 import { benchSolve } from './solve.js';
 import { benchServer } from './server.js';
 
@@ -6,6 +7,8 @@ import { benchServer } from './server.js';
 export async function bench(): Promise<void> {
   console.log('Solve');
   benchSolve();
+  console.log('\nCarry');
+  benchCarry();
   console.log('\nServer');
   await benchServer();
   console.log('\nPage, in Chromium');

@@ -1,10 +1,8 @@
-import { sagOf, solveBeam } from '../core/carry/index.js';
 import { workshopOf } from '../core/formats/index.js';
 import type { Piece } from '../core/piece/index.js';
 import { solve } from '../core/solution/index.js';
 import { mm } from '../core/length/index.js';
 import { propose, type Wanted } from '../core/proposal/index.js';
-import { propertiesOf, type Stock } from '../core/stock/index.js';
 import { PRINT_SHED } from '../demo/print-shed.js';
 import { largeCase } from './cases.js';
 import { ms, print, timed } from './figures.js';
@@ -33,20 +31,6 @@ export function benchSolve(): void {
     perPart ??= each;
     print(`${bays * spaces} spaces, ${first.parts.length} parts, median`, ms(median), target.get(bays) ?? ratio);
   }
-
-  const stock = PRINT_SHED.stock['birch-18'] as Stock;
-  const spans = [0, 500, 1000, 1500, 2000, 2500].map((x) => ({ x, oneWay: true }));
-  const beam = { length: 2500, supports: spans, lines: [{ from: 0, to: 2500, perMm: 0.5 }], points: [{ x: 777, newtons: 200 }] };
-  print(
-    'beam of five spans, median',
-    ms(timed(() => solveBeam({ ...beam, stretches: [{ to: 2500, EI: 1.3e9 }] }), 2000).median),
-    'under 0.2 ms',
-  );
-  print(
-    'the same, read both ways',
-    ms(timed(() => sagOf(beam, { width: 300, thickness: 30, properties: propertiesOf(stock) }), 2000).median),
-    '',
-  );
 
   for (const count of [12, 40]) {
     const list = Array.from({ length: count }, (_, i): Wanted => ({

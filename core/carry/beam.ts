@@ -98,6 +98,9 @@ const SLIVER = 5e-4;
 
 /** A beam whose loads and steps are moved onto supports, ends and each other where they are nearer than a sliver; no load is lost. */
 function withoutSlivers(spec: BeamSpec): BeamSpec {
+  // Most beams are loaded from end to end.
+  const whole = spec.points.length === 0 && spec.stretches.length === 1 && spec.lines.every((l) => l.from === 0 && l.to === spec.length);
+  if (whole) return spec;
   const kept = [0, spec.length, ...spec.supports.map((s) => s.x)];
   const onto = (x: number) => {
     const near = kept.find((k) => Math.abs(k - x) < SLIVER * spec.length);

@@ -16,8 +16,14 @@ const worst = (supports: readonly number[], length: number) => {
 };
 
 test('one stretch is loaded or not; three are loaded in five ways', () => {
-  expect(patternsFor(1)).toEqual([[true]]);
-  expect(patternsFor(3).map((p) => p.map((on) => (on ? '1' : '0')).join(''))).toEqual(['111', '101', '010', '110', '011']);
+  expect(patternsFor([1])).toEqual([[true]]);
+  expect(patternsFor([1, 1, 1]).map((p) => p.map((on) => (on ? '1' : '0')).join(''))).toEqual(['111', '101', '010', '110', '011']);
+});
+
+test('of many, those beside the longest are tried', () => {
+  const twelve = patternsFor([1, 1, 1, 1, 3, 1, 1, 1, 1, 2, 1, 1]);
+  // All, two for sag, and one for each support beside the fifth and the tenth; pairs that repeat another count once.
+  expect(twelve).toHaveLength(7);
 });
 
 // Coefficients of q L⁴ / EI, q L² and q L: continuous beams under the worst pattern (handbook tables of continuous beams).

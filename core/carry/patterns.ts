@@ -22,17 +22,32 @@ function stretchesOf({ length, supports }: Pick<BeamSpec, 'length' | 'supports'>
   });
 }
 
+/** Up to so many stretches a pattern is tried for every support; beyond that for those beside the longest ones. */
+const EVERY_SUPPORT = 6;
+const LONGEST = 2;
+
 /**
  * Which stretches of a beam are loaded in each pattern that can be the worst for something:
- * all; every other one, both ways, for sag; and the two beside each support with every other
- * one from there, for what it carries.
+ * all; every other one, both ways, for sag; and the two beside a support with every other one
+ * from there, for what it carries.
+ * @param lengths of the stretches, in order
  */
-export function patternsFor(stretches: number): readonly (readonly boolean[])[] {
-  const pattern = (loaded: (i: number) => boolean) => Array.from({ length: stretches }, (_, i) => loaded(i));
+export function patternsFor(lengths: readonly number[]): readonly (readonly boolean[])[] {
+  const count = lengths.length;
+  const pattern = (loaded: (i: number) => boolean) => lengths.map((_, i) => loaded(i));
   const all = pattern(() => true);
-  if (stretches < 2) return [all];
+  if (count < 2) return [all];
   const others = [0, 1].map((odd) => pattern((i) => i % 2 === odd));
-  const pairs = Array.from({ length: stretches - 1 }, (_, k) => pattern((i) => (i <= k ? (k - i) % 2 === 0 : (i - k - 1) % 2 === 0)));
+  const longest = lengths
+    .map((length, i) => ({ length, i }))
+    .sort((a, b) => b.length - a.length)
+    .slice(0, LONGEST)
+    .flatMap(({ i }) => [i - 1, i]);
+  const after = lengths
+    .slice(1)
+    .map((_, k) => k)
+    .filter((k) => count <= EVERY_SUPPORT || longest.includes(k));
+  const pairs = after.map((k) => pattern((i) => (i <= k ? (k - i) % 2 === 0 : (i - k - 1) % 2 === 0)));
   const known = new Set<string>();
   return [all, ...others, ...pairs].filter((p) => {
     const key = p.join();
@@ -62,12 +77,15 @@ function loaded(
 }
 
 /** The beam under every pattern of load that can be the worst; the first has all of it. */
-export function loadPatterns({ base, always, maybe }: PatternedLoads): readonly Omit<BeamSpec, 'stretches'>[] {
+export function loadPatterns(loads: PatternedLoads): readonly Omit<BeamSpec, 'stretches'>[] {
+  const { base, always, maybe } = loads;
+  // With all of it on, loads stay whole, so that no nodes are made that no one needs.
+  const all = { ...base, lines: [...always.lines, ...maybe.lines], points: [...always.points, ...maybe.points] };
+  const [first, last] = base.supports;
+  const oneSpan =
+    base.supports.length === 2 && Math.min(first?.x ?? 1, last?.x ?? 1) === 0 && Math.max(first?.x ?? 0, last?.x ?? 0) === base.length;
+  if (oneSpan || maybe.lines.length + maybe.points.length === 0) return [all];
   const stretches = stretchesOf(base);
-  return patternsFor(stretches.length).map((pattern, i) =>
-    // With all of it on, loads stay whole, so that no nodes are made that no one needs.
-    i === 0
-      ? { ...base, lines: [...always.lines, ...maybe.lines], points: [...always.points, ...maybe.points] }
-      : loaded(base, always, maybe, stretches, pattern),
-  );
+  const [, ...partial] = patternsFor(stretches.map(([from, to]) => to - from));
+  return [all, ...partial.map((pattern) => loaded(base, always, maybe, stretches, pattern))];
 }

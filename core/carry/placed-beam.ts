@@ -50,15 +50,20 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
     length,
     supports: joints.map((j, i) => ({ x: (places[i] as number) - from, oneWay: j.how === 'bearing' || j.how === 'pins' })),
   };
-  // What is given along the whole length, or across the span, is spread over it.
-  const spread = load.handed.filter((h) => !placed(h));
-  const at = load.handed.filter(placed).map((h) => ({ ...h, x: clip(h.x as number) }));
-  const points = (part: (h: Handed) => number): PointLoad[] => at.map((h) => ({ x: h.x, newtons: part(h) })).filter((p) => p.newtons !== 0);
-  const always = { lines: [even(load.self), ...spread.map((h) => even(h.dead))], points: points((h) => h.dead) };
-  const maybe = {
-    lines: [...load.standing.map(stand), ...spread.map((h) => even(h.newtons - h.dead))],
-    points: points((h) => h.newtons - h.dead),
-  };
+  const always = { lines: [even(load.self)], points: [] as PointLoad[] };
+  const maybe = { lines: load.standing.map(stand), points: [] as PointLoad[] };
+  for (const h of load.handed) {
+    const live = h.newtons - h.dead;
+    if (placed(h)) {
+      const x = clip(h.x as number);
+      if (h.dead !== 0) always.points.push({ x, newtons: h.dead });
+      if (live !== 0) maybe.points.push({ x, newtons: live });
+    } else {
+      // What is given along the whole length, or across the span, is spread over it.
+      always.lines.push(even(h.dead));
+      if (live !== 0) maybe.lines.push(even(live));
+    }
+  }
   const beam = { ...base, lines: [...always.lines, ...maybe.lines], points: [...always.points, ...maybe.points] };
   return { axis, from, beam, loads: { base, always, maybe } };
 }

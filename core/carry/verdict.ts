@@ -75,10 +75,18 @@ const FREE_OF_SHEAR = 1.1;
 
 /**
  * From this many thicknesses of span on, the first way of reading E always decides: shear is at
- * most 0.96 (E/G) (t/L)² of a simple span's bending, five times that with fixed ends, which there
- * is less than the tenth that the second way adds to E.
+ * most 0.96 (E/G) (t/L)² of a simple span's bending, some twice that where it is loaded unevenly,
+ * five times that with fixed ends, which there is less than the tenth that the second way adds to E.
  */
-const SLENDER = { solid: 30, sheet: 50, metal: 30 } as const;
+const SLENDER = {
+  simple: { solid: 18, sheet: 31, metal: 18 },
+  other: { solid: 30, sheet: 50, metal: 30 },
+} as const;
+
+function slenderFrom({ supports, points }: Omit<BeamSpec, 'stretches'>, { properties }: Bending): number {
+  const simple = supports.length === 2 && points.length === 0 && supports.every((s) => !s.fixed);
+  return SLENDER[simple ? 'simple' : 'other'][properties.material.form];
+}
 
 /**
  * The sag of a beam of one section all along.
@@ -92,7 +100,8 @@ export function sagOf(loads: Omit<BeamSpec, 'stretches'>, section: Bending, span
   const shear = shearStiffness(FREE_OF_SHEAR * shearModulus(properties), width, thickness);
   let known: BeamResult | null = null;
   const withShear = () => (known ??= solveBeam({ ...loads, stretches: [{ to: loads.length, EI: FREE_OF_SHEAR * EI, shear }] }));
-  const slender = span >= SLENDER[properties.material.form] * thickness;
+  // Of a section of several parts the whole height counts, which is not known here: both ways are asked.
+  const slender = section.EI === undefined && span >= slenderFrom(loads, section) * thickness;
   const decides = slender || bending.greatest.mm >= withShear().greatest.mm ? 'bending' : 'withShear';
   const result = decides === 'bending' ? bending : withShear();
   return { bending, withShear, result, mm: result.greatest.mm, x: result.greatest.x, decides };
@@ -114,6 +123,7 @@ export interface WorstSag {
 export function worstSag(patterns: readonly Omit<BeamSpec, 'stretches'>[], section: Bending, span?: number): WorstSag {
   const all = patterns.map((p) => sagOf(p, section, span));
   const full = all[0] as Sag;
+  if (all.length === 1) return { sag: full, full: full.result, tried: 1, partial: false, moment: full.result.moment };
   const sag = all.reduce((worst, s) => (s.mm > worst.mm * (1 + 1e-9) ? s : worst), full);
   return {
     sag,

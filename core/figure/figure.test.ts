@@ -1,5 +1,5 @@
 import { inch, mm, toInches, toMm, type Length } from '../length/index.js';
-import { Figure, columnSum, fine, force, len, mass, say, size, sourcesOf, writeExactly, writeSentence } from './index.js';
+import { Figure, columnSum, fine, force, len, mass, say, size, sourcesOf, writeExactly, writeFine, writeSentence } from './index.js';
 
 const overall = size('overall height', inch(72), { kind: 'choice', ref: 'piece:height' });
 const toe = size('toe kick', inch(3));
@@ -104,4 +104,14 @@ test('a sentence is written in the reader’s units', () => {
 
 test('sentences can be built from sentences', () => {
   expect(writeExactly(say`${say`One`} and ${say`two ${len(mm(2))}`}.`)).toBe('One and two 2 mm.');
+});
+
+test.each([
+  [474.3, 0, '474 mm'],
+  [47.43, 0, '47 mm'],
+  [4.743, 0, '5 mm'],
+  [4.743, 2, '4.74 mm'],
+  [47.43, 2, '47.4 mm'],
+])('%d written to %d digits', (millimetres, digits, written) => {
+  expect(writeFine(millimetres, 'mm', digits)).toBe(written);
 });

@@ -56,7 +56,7 @@ function significant(value: number, digits: number): string {
 
 /** A deflection written for reading: mm to 0.01 (or so many digits), inches to one digit more; a tenth of that from 10 mm on. */
 export function writeFine(millimetres: number, unit: Precision['unit'], digits = 2): string {
-  if (unit === 'mm') return `${Number(millimetres.toFixed(Math.abs(millimetres) < 10 ? digits : digits - 1))} mm`;
+  if (unit === 'mm') return `${Number(millimetres.toFixed(Math.abs(millimetres) < 10 ? digits : Math.max(0, digits - 1)))} mm`;
   return `${((millimetres * UNITS_PER.mm) / UNITS_PER.in).toFixed(digits + 1)} in`;
 }
 

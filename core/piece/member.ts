@@ -157,8 +157,20 @@ function along(frame: Frame, axis: 0 | 1 | 2, u: Length, v: Length, n: Length): 
   return Math.round(frame.u[axis] * u + frame.v[axis] * v + frame.n[axis] * n) as Length;
 }
 
+/** Members never change, so that the box of each is worked out once. */
+const boxes = new WeakMap<Member, Box>();
+
 /** The least box, square to the piece, that a member lies in. */
 export function boxOf(member: Member): Box {
+  let box = boxes.get(member);
+  if (!box) {
+    box = leastBox(member);
+    boxes.set(member, box);
+  }
+  return box;
+}
+
+function leastBox(member: Member): Box {
   const { frame } = member;
   const ends = ([axis, start]: readonly [0 | 1 | 2, Length]) => {
     const spans = [

@@ -31,6 +31,31 @@ describe('remedies', () => {
     }
   });
 
+  test('each tells what it costs: mass, money, height, and what is seen of it', () => {
+    const priced = workshop({
+      things: { weight: thing({ name: 'weight', mass: 10, stack: 4 }) },
+      stock: {
+        ply: stock({ price: 100 }),
+        thick: stock({ name: 'ply 30', thickness: mm(30), price: 150 }),
+        lath: stock({ name: 'lath', form: 'board', material: 'white-ash', thickness: mm(20), length: mm(2000), width: mm(100), price: 10 }),
+      },
+    });
+    const remedies = remediesFor(solve(loaded(5), priced, {}), priced, {}, id);
+    const of = (start: string) => remedies.find((r) => writeExactly(r.label).startsWith(start));
+    // 960 x 300 of a sheet of 2500 x 1250 is 0.09216 of it: 50 more, and 10 mm more of 680 kg/m³.
+    expect(of('Use ply 30')?.addedCost).toBeCloseTo(0.09216 * 50, 9);
+    expect(of('Use ply 30')?.addedKg).toBeCloseTo(0.96 * 0.3 * 0.01 * 680, 9);
+    // The three spaces share the ten that the shelf gets thicker.
+    expect(toMm(of('Use ply 30')?.lostHeight ?? mm(0))).toBeCloseTo(10 / 3, 0);
+    const strip = of('Glue a strip of lath, 30 mm high, under both edges');
+    // Two of 960 x 30 from a lath of 2000 x 100 at 10.
+    expect(strip?.addedCost).toBeCloseTo(2 * 10 * (960 / 2000) * (30 / 100), 9);
+    expect(toMm(strip?.lostHeight ?? mm(0))).toBe(30);
+    expect(writeExactly(strip?.looks ?? [])).toContain('the front looks 30 mm deeper');
+    expect(of('Double it')?.later).toBeLessThan(of('Use ply 30')?.later as number);
+    expect(remedies.every((r) => r.newlyFailing.length === 0)).toBe(true);
+  });
+
   test('thinner stock is never offered as a remedy', () => {
     expect(remediesFor(failing, shop, failing.letters, id).map((r) => writeExactly(r.label))).not.toContain('Use ply 6');
   });

@@ -21,8 +21,9 @@ export function heldToBack(piece: PanelCase, members: readonly Member[], back: M
   const joints: Joint[] = [];
   const problems: ShapeProblem[] = [];
   for (const { member: spec } of dividingMembersOf(piece.interior)) {
+    if (spec.toBack === undefined) continue;
     const shelf = members.find((m) => m.id === `${spec.id}/shelf/1`);
-    if (spec.toBack === undefined || !shelf) continue;
+    if (!shelf) continue;
     const thick = back?.thickness.value;
     const touches = boxOf(shelf).z0 === rear;
     const counts = thick !== undefined && touches && (spec.toBack === 'glued' ? thick >= LEAST_BACK : piece.fixedToWall);

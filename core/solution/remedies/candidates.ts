@@ -1,9 +1,10 @@
+import { creepOf, wouldBe, type BendingAnswer, type Creep } from '../../carry/index.js';
 import { len, say, type Sentence } from '../../figure/index.js';
 import { mm, sub } from '../../length/index.js';
 import { findMember, findSpace, type DividingMember, type Member, type PanelCase, type Piece, type PieceEdit } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { CASE } from '../../shells/index.js';
-import type { Stock } from '../../stock/index.js';
+import { propertiesOf, type Stock } from '../../stock/index.js';
 import { freshIds, takenIds } from '../ids.js';
 import type { Solution } from '../solve.js';
 import type { Candidate } from './candidate.js';
@@ -16,11 +17,27 @@ function looksOf(used: Stock, stock: Stock): Sentence {
   return stock.material === used.material ? thicker : say`${thicker}, another wood`;
 }
 
+/** A little over the limit, a change is still tried: what it does to the rest may bring it under. */
+const NEARLY = 1.2;
+
+/** Whether another stock might do in place of one, by its thickness, stiffness and creep alone. */
+function might(answer: BendingAnswer | null, workshop: Workshop, used: Stock, stock: Stock): boolean {
+  if (!answer) return true;
+  const [now, then] = [propertiesOf(used), propertiesOf(stock)];
+  const creep = [now, then].map((p) => creepOf(p.material, workshop.settings)) as [Creep, Creep];
+  const { mm: sag, allowed } = wouldBe(answer, workshop.settings, {
+    thickness: stock.thickness / used.thickness,
+    elastic: then.elastic / now.elastic,
+    creep: creep[0].judged && creep[1].judged ? creep[1].factor / creep[0].factor : 1,
+  });
+  return sag <= allowed * NEARLY;
+}
+
 /** Stock on hand that could take the member's place, the one in use left out. */
-function otherStock(workshop: Workshop, now: string, edit: (id: string) => PieceEdit | null): Candidate[] {
+function otherStock(workshop: Workshop, now: string, answer: BendingAnswer | null, edit: (id: string) => PieceEdit | null): Candidate[] {
   const used = workshop.stock.get(now);
   return [...workshop.stock].flatMap(([id, stock]): Candidate[] => {
-    const change = id === now || !used || stock.thickness * 2 < used.thickness ? null : edit(id);
+    const change = id === now || !used || !might(answer, workshop, used, stock) ? null : edit(id);
     return change && used ? [{ label: say`Use ${stock.name}`, edit: change, looks: looksOf(used, stock) }] : [];
   });
 }
@@ -41,13 +58,14 @@ function toBack(piece: Piece, workshop: Workshop, spec: DividingMember): Candida
 }
 
 function forDividing(solution: Solution, workshop: Workshop, node: string, memberId: string): Candidate[] {
+  const answer = solution.carried.members.get(memberId)?.bending ?? null;
   const { piece } = solution;
   const found = findMember(piece.interior, node);
   if (!found?.owner.split) return [];
   if (found.owner.split.making) return [];
   const up = found.owner.split.axis === 'up';
   const stock = found.member.stock ?? (up ? piece.stock.shelves : piece.stock.dividers);
-  const candidates = otherStock(workshop, stock, (id) => ({ kind: 'member', member: node, patch: { stock: id } }));
+  const candidates = otherStock(workshop, stock, answer, (id) => ({ kind: 'member', member: node, patch: { stock: id } }));
   if (!up) return candidates;
   candidates.push(...toBack(piece, workshop, found.member));
   candidates.push(...stiffeners(solution, workshop, found.member, memberId));
@@ -77,7 +95,7 @@ function forDividing(solution: Solution, workshop: Workshop, node: string, membe
 }
 
 function forCase(piece: PanelCase, workshop: Workshop, memberId: string): Candidate[] {
-  const candidates = otherStock(workshop, piece.stock.sides, (id) => ({
+  const candidates = otherStock(workshop, piece.stock.sides, null, (id) => ({
     kind: 'piece',
     patch: { stock: { ...piece.stock, sides: id } },
   })).map((c) => ({
@@ -102,8 +120,9 @@ function forCase(piece: PanelCase, workshop: Workshop, memberId: string): Candid
 }
 
 /** What is made with others of its kind, such as the bottoms of all drawers of a bank: other stock for all of them. */
-function forMade(piece: Piece, workshop: Workshop, member: Member): Candidate[] {
-  return otherStock(workshop, member.stockId, (id) => stockEdit(piece, member, id)).map((c) => ({
+function forMade({ piece, carried }: Solution, workshop: Workshop, member: Member): Candidate[] {
+  const answer = carried.members.get(member.id)?.bending ?? null;
+  return otherStock(workshop, member.stockId, answer, (id) => stockEdit(piece, member, id)).map((c) => ({
     ...c,
     label: say`${c.label} for every ${member.role}`,
   }));
@@ -137,5 +156,5 @@ export function candidatesFor(solution: Solution, workshop: Workshop, member: Me
   const divides = findMember(piece.interior, member.node);
   return divides && !divides.owner.split?.making
     ? forDividing(solution, workshop, member.node, member.id)
-    : forMade(piece, workshop, member);
+    : forMade(solution, workshop, member);
 }

@@ -104,14 +104,8 @@ function tried(before: Solution, workshop: Workshop, ledger: Letters, memberId: 
 export function remediesFor(before: Solution, workshop: Workshop, ledger: Letters, memberId: string): readonly Remedy[] {
   const carried = before.carried.members.get(memberId);
   if (!carried) return [];
-  const done = new Set<string>();
   const remedies = candidatesFor(before, workshop, carried.member).flatMap((candidate): Remedy[] => {
-    // Of strips in the same place and of the same stock only the least that passes counts.
-    const place =
-      candidate.edit.kind === 'stiffen' && candidate.edit.strip ? `${candidate.edit.strip.at} ${candidate.edit.strip.stock}` : null;
-    if (place !== null && done.has(place)) return [];
     const remedy = tried(before, workshop, ledger, memberId, candidate);
-    if (remedy && place !== null) done.add(place);
     return remedy ? [remedy] : [];
   });
   return remedies.sort((a, b) => a.newlyFailing.length - b.newlyFailing.length || a.moved.length - b.moved.length || a.addedKg - b.addedKg);

@@ -1,4 +1,15 @@
-import { wouldBe, builtUpStiffness, stiffnessOf, type BendingAnswer, type Layer } from '../../carry/index.js';
+import {
+  builtUpStiffness,
+  elasticAcross,
+  sagOfPanel,
+  shearModulus,
+  stiffnessOf,
+  stripStiffness,
+  torsionConstant,
+  wouldBe,
+  type BendingAnswer,
+  type Layer,
+} from '../../carry/index.js';
 import { len, say, type Sentence } from '../../figure/index.js';
 import { inch, mm, toMm, type Length } from '../../length/index.js';
 import type { DividingMember, Strip } from '../../piece/index.js';
@@ -38,6 +49,29 @@ function might(answer: BendingAnswer, workshop: Workshop, own: Stock, stock: Sto
   return sag <= allowed;
 }
 
+const FREE = { front: 'free', back: 'free' } as const;
+const COARSE = 4;
+
+/** Whether a strip along one edge might do: a coarse plate with a beam along its edge, front and back alike. */
+function mightOnOneEdge(answer: BendingAnswer, workshop: Workshop, stock: Stock, high: Length): boolean {
+  const { section, loads, verdict } = answer;
+  const [t, h] = [toMm(stock.thickness), toMm(high)];
+  const properties = propertiesOf(stock);
+  const panel = { E: section.properties.elastic * 1000, width: section.width, thickness: section.thickness };
+  const strip = layerOf(stock, t, h, section.thickness);
+  const EI = stripStiffness({ panel, strip, aside: (section.width - t) / 2, both: false });
+  const { base, always, maybe } = loads;
+  const sag = sagOfPanel({
+    beam: { ...base, lines: [...always.lines, ...maybe.lines], points: [...always.points, ...maybe.points] },
+    section,
+    across: elasticAcross(section),
+    edges: FREE,
+    beams: [{ edge: 'y0', EI, GJ: shearModulus(properties) * torsionConstant(t, h) }],
+    mesh: COARSE,
+  }).mm;
+  return sag * (verdict.creep.judged ? verdict.creep.factor : 1) <= wouldBe(answer, workshop.settings, {}).allowed;
+}
+
 const WHERE = {
   front: 'the front edge',
   back: 'the back edge',
@@ -49,6 +83,14 @@ function looksOf(strip: Pick<Strip, 'at' | 'top'>, high: Length): Sentence {
   return strip.at === 'back' ? say`not seen from the front; ${under}` : say`the front looks ${len(high)} deeper; ${under}`;
 }
 
+function stripped(spec: DividingMember, stock: Stock, strip: Strip): Candidate {
+  return {
+    label: say`Glue a strip of ${stock.name}, ${len(strip.high)} high, under ${WHERE[strip.at]}`,
+    edit: { kind: 'stiffen', member: spec.id, strip, doubled: null },
+    looks: looksOf(strip, strip.high),
+  };
+}
+
 /** Strips under or against the edges of a shelf, and a second layer on it, each as small as might do. */
 export function stiffeners(solution: Solution, workshop: Workshop, spec: DividingMember, memberId: string): readonly Candidate[] {
   const carried = solution.carried.members.get(memberId);
@@ -56,20 +98,17 @@ export function stiffeners(solution: Solution, workshop: Workshop, spec: Dividin
   if (!carried || !answer || answer.builtUp) return [];
   const own = carried.member.stock;
   const stocks = stripStocks(workshop, carried.member.stockId);
-  const strips = (['front', 'back', 'both'] as const).flatMap((at) =>
-    stocks.flatMap((id): Candidate[] => {
-      const stock = workshop.stock.get(id) as Stock;
-      const fitting = HEIGHTS[workshop.settings.unit].filter((high) => might(answer, workshop, own, stock, high, at === 'both' ? 2 : 1));
-      return fitting.slice(0, at === 'both' ? 1 : TRIED).map((high): Candidate => {
-        const strip: Strip = { stock: id, high, at, top: 'under', held: 'glued' };
-        return {
-          label: say`Glue a strip of ${stock.name}, ${len(high)} high, under ${WHERE[at]}`,
-          edit: { kind: 'stiffen', member: spec.id, strip, doubled: null },
-          looks: looksOf(strip, high),
-        };
-      });
-    }),
-  );
+  const strips = stocks.flatMap((id) => {
+    const stock = workshop.stock.get(id) as Stock;
+    const heights = (strips: number) => HEIGHTS[workshop.settings.unit].filter((high) => might(answer, workshop, own, stock, high, strips));
+    // On one edge the section alone flatters it, since the other edge sags: the least that a plate lets pass.
+    const one = heights(1).find((high) => mightOnOneEdge(answer, workshop, stock, high));
+    const [two] = heights(2);
+    return (['front', 'back', 'both'] as const).flatMap((at): Candidate[] => {
+      const high = at === 'both' ? two : one;
+      return high === undefined ? [] : [stripped(spec, stock, { stock: id, high, at, top: 'under', held: 'glued' })];
+    });
+  });
   const doubled: Candidate = {
     label: say`Double it: a second layer of ${own.name}, glued`,
     edit: { kind: 'stiffen', member: spec.id, strip: null, doubled: 'glued' },
@@ -77,6 +116,3 @@ export function stiffeners(solution: Solution, workshop: Workshop, spec: Dividin
   };
   return [...strips, doubled];
 }
-
-/** A strip on one edge leaves the other to sag, so that some heights above the least are tried too. */
-const TRIED = 2;

@@ -1,0 +1,113 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './server.js';
+
+const INK = '/p/print-shed/pieces/ink-case/carry?at=right-2/shelf/1';
+const shelf = (page: Page) => page.getByRole('region', { name: 'shelf M' });
+const ways = (page: Page) => page.getByRole('region', { name: 'Ways to stiffen it' });
+
+async function saved(page: Page) {
+  await expect(page.getByRole('status').filter({ hasText: 'Saving' })).toHaveCount(0);
+}
+
+/** Leaves the shed as it was for the tests after. */
+async function undone(page: Page) {
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await saved(page);
+}
+
+test('a remedy is found, looked at on the drawing, done by keyboard alone, and undone', async ({ page, shed }) => {
+  await page.goto(`${shed.url}${INK}`);
+  await expect(shelf(page)).toContainText('2.67 mm');
+  const remedy = ways(page).getByRole('button', { name: 'Glue a strip of Birch ply 18, 30 mm high, under both edges' });
+  await expect(ways(page)).toContainText('30 mm of height lost');
+  await remedy.focus();
+  await page.keyboard.press('Enter');
+  // What it would be is shown before it is done; the button that does it has the focus.
+  await expect(page.getByRole('button', { name: 'Do it' })).toBeFocused();
+  await expect(ways(page)).toContainText('the front looks 30 mm deeper');
+  await expect(shelf(page).getByText('0.58 mm').first()).toBeVisible();
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await expect(shelf(page)).toContainText('fine');
+  await page.goto(`${shed.url}/p/print-shed/pieces/ink-case/parts`);
+  await expect(page.getByText('shelf strip').first()).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await saved(page);
+  await expect(page.getByText('shelf strip')).toHaveCount(0);
+});
+
+test('what could be got away with, what if it is off, and the panel as a plate', async ({ page, shed }) => {
+  await page.goto(`${shed.url}${INK}`);
+  await page.getByText('What could I get away with?').click();
+  // 1.498 / 2.670 to the third root of 575.1: 474.3.
+  await expect(page.getByRole('row', { name: /longest span/ })).toContainText('474 mm');
+  await page.getByText('If something is off by 20 %').click();
+  await expect(page.getByRole('row', { name: /stiffness of the wood/ })).toContainText('3.34 mm');
+  await page.getByText('As a plate, edges free or held').click();
+  await expect(page.getByText(/Mesh error/)).toBeVisible();
+  await page.getByRole('button', { name: /Beside its span/ }).click();
+  await page.getByRole('option', { name: 'Held at the back too' }).click();
+  await expect(page.getByText(/back edge 0 mm today/)).toBeVisible();
+});
+
+test('stock is chosen side by side, and the chart has a table twin', async ({ page, shed }) => {
+  await page.goto(`${shed.url}${INK}`);
+  await page.getByText('The same as a table').click();
+  const twin = page.getByRole('figure', { name: 'Sag against span' });
+  await expect(twin.getByRole('columnheader', { name: 'Birch ply 18' })).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Draw Red oak 18' }).focus();
+  await page.keyboard.press('Space');
+  await expect(twin.getByRole('columnheader', { name: 'Red oak 18' })).toBeVisible();
+  await page
+    .getByRole('row', { name: /Birch ply 24/ })
+    .getByRole('button', { name: 'Use Birch ply 24' })
+    .click();
+  await saved(page);
+  await expect(shelf(page)).toContainText('1.1 mm');
+  await undone(page);
+  await expect(shelf(page)).toContainText('2.67 mm');
+});
+
+test('the way to the floor is told joint by joint, and a step can be followed', async ({ page, shed }) => {
+  await page.goto(`${shed.url}${INK}`);
+  await page.getByText(/The way to the floor/).click();
+  await expect(page.getByText('lies on pins in divider G: 354 N')).toBeVisible();
+  await page.getByRole('button', { name: 'bottom D' }).first().click();
+  await expect(page.getByRole('region', { name: 'bottom D' })).toContainText('past the limit');
+});
+
+test('a board that was tested is used from then on', async ({ page, shed }) => {
+  await page.goto(`${shed.url}/p/print-shed/stock`);
+  await page.getByRole('button', { name: 'Change Birch ply 18' }).click();
+  await page.getByText('Your own test: how stiff is this board?').click();
+  // 17.6 thick, 200 wide: I = 90,862; 196.2 · 8e8 · 640 / (48 · 90862 · 3) = 7.68 GPa.
+  await expect(page.getByText('7.68 GPa', { exact: false }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Use it from now on' }).click();
+  await saved(page);
+  await expect(page.getByText('by your own test, out by up to 17 %')).toBeVisible();
+  await page.goto(`${shed.url}${INK}`);
+  // 1.335 · 9.5 / 7.678.
+  await expect(shelf(page)).toContainText('1.65 mm');
+  await page.goto(`${shed.url}/p/print-shed/stock`);
+  await undone(page);
+});
+
+test('the handbook has something to try on every page', async ({ page, shed }) => {
+  await page.goto(`${shed.url}/p/print-shed/handbook`);
+  const pages = page.getByRole('navigation', { name: 'Pages of the handbook' }).getByRole('link');
+  await expect(pages).toHaveCount(13);
+  for (let i = 0; i < 13; i += 1) {
+    await pages.nth(i).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText((await pages.nth(i).textContent()) ?? '');
+    await expect(page.getByRole('main').getByRole('group').first()).toBeVisible();
+    await expect(page.getByRole('main')).not.toContainText('NaN');
+  }
+  await page.getByRole('link', { name: 'Hung on a bevelled cleat' }).click();
+  await expect(page.getByRole('row', { name: /Pushed out by the bevel/ })).toContainText('373 N');
+});
+
+test('the settings tell what each service class does to the verdicts', async ({ page, shed }) => {
+  await page.goto(`${shed.url}/p/print-shed/settings`);
+  await page.getByText('What each of them does to the verdicts').click();
+  await expect(page.getByRole('row', { selected: true })).toContainText('by EN 1995-1-1');
+});
