@@ -25,7 +25,8 @@ interface Report {
     id: string;
     overall: Record<string, { mm: number; units: number }>;
     spaces: { id: string; height: { mm: number }; exact?: { mm: number } }[];
-    loads: { id: string; today?: number; later?: number }[];
+    loads: { id: string; today?: number; later?: number; plate?: { today: number; meshError: number } }[];
+    tipping: { pose: string; filling: string; state: string }[];
     checks: { id: string; severity: string; sentence: string }[];
     facts: { space: string; facts: { name: string; mm?: number; count?: number }[] }[];
     parts: { ids: string[]; length: { mm: number } }[];
@@ -42,6 +43,19 @@ test('solve prints the ink case in mm beside the exact units, and ends with 1 si
   expect(ink?.spaces.find((s) => s.id === 'bottles')?.exact?.mm).toBe(381.35);
   expect(ink?.loads.find((l) => l.id === 'right-2/shelf/1')?.today).toBeCloseTo(1.335, 3);
   expect(ink?.parts.find((p) => p.ids.includes('left-1/shelf/1'))?.length.mm).toBe(587.1);
+});
+
+test('with --plates a drawer bottom is solved as a plate, held on all four sides, and sags less than as a beam', () => {
+  const [chest] = (JSON.parse(run('solve', shed, '--piece', 'paper-chest', '--plates').out) as Report).pieces;
+  const bottom = chest?.loads.find((l) => l.id === 'drawer-sixth/drawer-bottom/1');
+  expect(bottom?.plate?.today).toBeGreaterThan(0);
+  expect(bottom?.plate?.today).toBeLessThan(bottom?.today as number);
+  expect(bottom?.plate?.meshError).toBeLessThan(0.005);
+  expect(chest?.tipping.find((t) => t.pose === 'open' && t.filling === 'all')?.state).toBe('fails');
+});
+
+test('--plates goes with solve alone', () => {
+  expect(run('check', shed, '--plates')).toMatchObject({ code: 2, err: expect.stringContaining('--plates goes with solve') });
 });
 
 test.each([

@@ -18,7 +18,7 @@ export interface Output {
   write(text: string): unknown;
 }
 
-const USAGE = `Usage: ruvok solve|check|parts FILE [--piece ID] [--csv]
+const USAGE = `Usage: ruvok solve|check|parts FILE [--piece ID] [--csv] [--plates]
 
   solve   everything that follows from each piece: sizes, sums, marks, loads, checks, parts
   check   the checks alone
@@ -26,6 +26,7 @@ const USAGE = `Usage: ruvok solve|check|parts FILE [--piece ID] [--csv]
 
   --piece ID   one piece of the file instead of all of them
   --csv        parts as CSV, lengths in the project's unit and in mm
+  --plates     with solve: every member that bends as a plate too, which takes a while
 
 Exit code: 0 when nothing stops the build, 1 when a check does, 2 for a file or a call that cannot be read.
 `;
@@ -41,6 +42,7 @@ interface Call {
   readonly path: string;
   readonly piece: string | undefined;
   readonly csv: boolean;
+  readonly plates: boolean;
 }
 
 function readCall(args: readonly string[]): Call {
@@ -49,7 +51,7 @@ function readCall(args: readonly string[]): Call {
     parsed = parseArgs({
       args: [...args],
       allowPositionals: true,
-      options: { piece: { type: 'string' }, csv: { type: 'boolean' }, help: { type: 'boolean', short: 'h' } },
+      options: { piece: { type: 'string' }, csv: { type: 'boolean' }, plates: { type: 'boolean' }, help: { type: 'boolean', short: 'h' } },
     });
   } catch (error) {
     throw new Refused(`${error instanceof Error ? error.message : 'bad call'}\n\n${USAGE}`);
@@ -57,8 +59,9 @@ function readCall(args: readonly string[]): Call {
   const [verb, path, ...rest] = parsed.positionals;
   if (parsed.values.help) throw new Refused(USAGE);
   if (!verb || !VERBS.includes(verb as Verb) || !path || rest.length > 0) throw new Refused(USAGE);
+  if (parsed.values.plates && verb !== 'solve') throw new Refused(`--plates goes with solve\n\n${USAGE}`);
   if (parsed.values.csv && verb !== 'parts') throw new Refused(`--csv goes with parts\n\n${USAGE}`);
-  return { verb: verb as Verb, path, piece: parsed.values.piece, csv: parsed.values.csv ?? false };
+  return { verb: verb as Verb, path, piece: parsed.values.piece, csv: parsed.values.csv ?? false, plates: parsed.values.plates ?? false };
 }
 
 function faultText(path: string, fault: Fault): string {
@@ -89,11 +92,11 @@ function chosen(file: ProjectFile, id: string | undefined): readonly (readonly [
   return [[id, piece]];
 }
 
-function report(verb: Verb, solution: Solution, file: ProjectFile): object {
+function report({ verb, plates }: Call, solution: Solution, file: ProjectFile): object {
   const { settings } = file.project;
   if (verb === 'check') return { checks: reportChecks(solution) };
   if (verb === 'parts') return { parts: reportParts(solution) };
-  return reportSolution(solution, (solution.piece.rounding ?? settings.rounding).grid);
+  return reportSolution(solution, (solution.piece.rounding ?? settings.rounding).grid, plates);
 }
 
 /**
@@ -109,7 +112,7 @@ export function main(args: readonly string[], out: Output, err: Output): number 
     if (call.csv) {
       solutions.forEach(({ solution }) => out.write(partsCsv(solution.parts, file.project.settings)));
     } else {
-      const pieces = solutions.map(({ id, solution }) => ({ id, ...report(call.verb, solution, file) }));
+      const pieces = solutions.map(({ id, solution }) => ({ id, ...report(call, solution, file) }));
       out.write(`${JSON.stringify({ project: file.project.name, pieces }, null, 2)}\n`);
     }
     return solutions.some(({ solution }) => solution.checks.some((c) => c.severity === 'stop')) ? 1 : 0;

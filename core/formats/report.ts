@@ -1,6 +1,16 @@
 import { exactText, type Length } from '../length/index.js';
 import { columnSum, writeExactly, type Figure } from '../figure/index.js';
-import { NAMED_LIMITS } from '../carry/index.js';
+import {
+  NAMED_LIMITS,
+  PlateError,
+  elasticAcross,
+  fixingsOf,
+  getAwayWith,
+  sagOfPanel,
+  tippingCases,
+  type BendingAnswer,
+  type CarriedMember,
+} from '../carry/index.js';
 import { marksOf } from '../run/index.js';
 import { rowsOf } from '../parts/index.js';
 import type { Fact } from '../piece/index.js';
@@ -54,8 +64,9 @@ export function reportParts(solution: Solution) {
   }));
 }
 
-/** The members that bend or carry, with loads in N and sags in mm. */
-export function reportLoads(solution: Solution) {
+/** The members that bend or carry, with loads in N and sags in mm. @param plates whether each is solved as a plate too */
+export function reportLoads(solution: Solution, plates = false) {
+  const members = new Map(solution.shape.members.map((m) => [m.id, m]));
   return [...solution.carried.members.values()].map((c) => ({
     id: c.member.id,
     letter: solution.letters[c.member.id],
@@ -73,8 +84,49 @@ export function reportLoads(solution: Solution) {
           allowed: c.bending.verdict.allowed,
           limits: NAMED_LIMITS.map((l) => ({ over: l.over, mm: (c.bending?.span ?? 0) / l.over })),
           meets: c.bending.verdict.meets?.over ?? null,
+          strengthUsed: c.bending.strength.used,
+          couldBe: getAwayWith(c.bending, solution.workshop.settings),
+          ...(c.bending.panel ? { front: c.bending.panel.front, back: c.bending.panel.back } : {}),
+          ...(plates ? { plate: reportPlate(c, c.bending) } : {}),
         }
       : {}),
+    fixings: fixingsOf(c, members, solution.workshop.settings).map((f) => ({
+      carrier: f.support.carrier,
+      newtons: f.support.newtons,
+      state: f.state,
+      sentence: writeExactly(f.sentence),
+    })),
+  }));
+}
+
+/** A member as a plate: a drawer bottom held on all four sides, anything else on its span alone. */
+function reportPlate({ member }: CarriedMember, { loads, section, builtUp }: BendingAnswer) {
+  const { base, always, maybe } = loads;
+  const held = member.role === 'drawer bottom' ? 'simple' : 'free';
+  try {
+    const { mm, front, back, result } = sagOfPanel({
+      beam: { ...base, lines: [...always.lines, ...maybe.lines], points: [...always.points, ...maybe.points] },
+      section,
+      across: elasticAcross(section),
+      edges: { front: held, back: held },
+      beams: builtUp?.oneSided ? [builtUp.oneSided.now] : [],
+    });
+    return { today: mm, front, back, meshError: result.meshError };
+  } catch (error) {
+    if (error instanceof PlateError) return { missing: error.message };
+    throw error;
+  }
+}
+
+/** What tips a free-standing piece, in every pose and filling; forces in N. */
+export function reportTipping({ piece, shape, carried }: Solution) {
+  return tippingCases(piece, shape, carried).map((t) => ({
+    pose: t.pose.id,
+    filling: t.filling,
+    kg: t.kg,
+    pull: t.tipping.pull,
+    onDrawerKg: t.tipping.onDrawer,
+    state: t.tipping.state,
   }));
 }
 
@@ -89,7 +141,7 @@ function reportFact({ name, figure, count, remark }: Fact) {
 }
 
 /** The whole of a solution as plain data: lengths in mm as decimals beside the exact units. */
-export function reportSolution(solution: Solution, grid: Length) {
+export function reportSolution(solution: Solution, grid: Length, plates = false) {
   const { shape } = solution;
   return {
     name: solution.piece.name,
@@ -127,7 +179,8 @@ export function reportSolution(solution: Solution, grid: Length) {
       each: b.each,
       ...(b.length === undefined ? {} : { length: reported(b.length) }),
     })),
-    loads: reportLoads(solution),
+    loads: reportLoads(solution, plates),
+    tipping: reportTipping(solution),
     massKg: solution.carried.massKg,
     checks: reportChecks(solution),
     parts: reportParts(solution),

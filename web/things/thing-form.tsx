@@ -2,7 +2,7 @@ import { Controller, useForm, type Control } from 'react-hook-form';
 import { Input, NumberField, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { ZERO, type Length } from '../../core/length/index.js';
-import type { Thing } from '../../core/things/index.js';
+import { FILLS, massOfFill, type Thing } from '../../core/things/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { Button, Fault, FieldLabel, Grid, Panel, Row, Select, TextInput, Tick, fieldBox } from '../shared/ui.js';
@@ -137,7 +137,7 @@ function NumberEntry({
 
 /** The form of a thing, new or known. */
 export function ThingForm({ thing, onSave, onCancel }: { thing: Thing; onSave: (thing: Thing) => void; onCancel: () => void }) {
-  const { control, handleSubmit, watch, formState } = useForm<Form>({ defaultValues: formOf(thing) });
+  const { control, handleSubmit, watch, formState, getValues, setValue } = useForm<Form>({ defaultValues: formOf(thing) });
   const kind = watch('kind');
   return (
     <Panel
@@ -176,6 +176,15 @@ export function ThingForm({ thing, onSave, onCancel }: { thing: Thing; onSave: (
         />
         <NumberEntry control={control} name="count" label="How many" least={1} most={10_000} whole />
         <NumberEntry control={control} name="mass" label="Mass of one, kg" least={0} most={5000} />
+        <Select
+          label="Or full of"
+          value="own"
+          choices={[{ id: 'own', label: 'work the mass out' }, ...FILLS.map((f) => ({ id: f.id, label: f.label }))]}
+          onChange={(id) => {
+            const fill = FILLS.find((f) => f.id === id);
+            if (fill) setValue('mass', Number(massOfFill(thingOf(getValues()).shape, fill).toPrecision(3)), { shouldDirty: true });
+          }}
+        />
         <LengthEntry control={control} name="width" label={kind === 'box' ? 'Wide' : 'Diameter'} />
         <LengthEntry control={control} name="height" label="High" />
         {kind === 'box' ? <LengthEntry control={control} name="depth" label="Deep" /> : null}

@@ -4,6 +4,7 @@ import {
   WOOD_SCREWS,
   combined,
   lateral,
+  leftBeforePoint,
   penetration,
   pocketScrewLength,
   withdrawal,
@@ -14,6 +15,7 @@ import { writeFine, writeForce } from '../../../core/figure/index.js';
 import { mm, toMm } from '../../../core/length/index.js';
 import { MATERIALS } from '../../../core/stock/index.js';
 import { usePrecision } from '../../data/project.js';
+import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Grid, Panel, Select, Table } from '../../shared/ui.js';
 import { LengthTrial, NumberTrial, propertiesFor } from '../trial.js';
 
@@ -32,6 +34,7 @@ export function Screws() {
   const [name, setName] = useState('No. 8');
   const [length, setLength] = useState(mm(50));
   const [through, setThrough] = useState(mm(18));
+  const [deep, setDeep] = useState(mm(100));
   const [into, setInto] = useState('white-pine');
   const [grain, setGrain] = useState<'side' | 'end'>('side');
   const [degrees, setDegrees] = useState(0);
@@ -43,13 +46,14 @@ export function Screws() {
     screw,
     length: toMm(length),
     side: { thickness: toMm(through), wood: wood(false) },
-    main: { thickness: 200, wood: wood(grain === 'end') },
+    main: { thickness: toMm(deep), wood: wood(grain === 'end') },
   };
   const [across, out] = [lateral(joint), withdrawal(joint)];
   const both = across.judged && out.judged && out.newtons > 0 ? combined(out.newtons, across.newtons, degrees) : null;
   const said = (v: ScrewValue) => (v.judged ? writeForce(v.newtons, unit) : 'not judged');
   const why = (v: ScrewValue) => (v.judged ? v.basis : v.reason);
   const D = screw.shank * 25.4;
+  const left = leftBeforePoint(joint);
   const pocket = pocketScrewLength(toMm(through));
   return (
     <>
@@ -77,6 +81,7 @@ export function Screws() {
             ]}
             onChange={setGrain}
           />
+          <LengthTrial label="That is deep" value={deep} set={setDeep} />
           <NumberTrial label="Pull at, ° from the face" value={degrees} set={setDegrees} most={90} />
         </Grid>
         <Table style={{ marginTop: 10 }}>
@@ -88,6 +93,15 @@ export function Screws() {
                 <Faint>
                   at least {writeFine(6 * D, unit, 1)}, full value at {writeFine(10 * D, unit, 1)}
                 </Faint>
+              </td>
+            </tr>
+            <tr>
+              <td>
+                <StateMark state={left < 0 ? 'fails' : left < D ? 'close' : 'fine'} size={14} /> Left before its point
+              </td>
+              <td className="figure">{left < 0 ? `pokes ${writeFine(-left, unit, 1)} through` : writeFine(left, unit, 1)}</td>
+              <td>
+                <Faint>nothing pokes through, hits another screw or lands on a seam</Faint>
               </td>
             </tr>
             <tr>
