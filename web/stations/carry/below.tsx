@@ -93,7 +93,11 @@ function StockTable({
                 </span>
               </Row>
             </td>
-            <td className="figure">{s.later === null ? `${writeFine(s.today, unit)} today` : writeFine(s.later, unit)}</td>
+            <td className="figure" style={{ lineHeight: 1.15 }}>
+              {s.later === null ? 'not judged' : writeFine(s.later, unit)}
+              <br />
+              <Faint style={{ fontSize: 11 }}>{writeFine(s.today, unit)} today</Faint>
+            </td>
             <td className="figure">{s.reach === null ? 'not judged' : writeFine(s.reach, unit, 1)}</td>
             <td className="figure">{writeMass(s.kg, unit)}</td>
             <td className="figure">{s.cost === null ? '' : s.cost.toFixed(2)}</td>
