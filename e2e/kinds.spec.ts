@@ -144,14 +144,14 @@ test.describe('cells', () => {
 test.describe('contents first', () => {
   test('a list pasted from a spreadsheet, with a bad line told, and a set to start from', async ({ page, shed }) => {
     await page.goto(`${shed.url}/p/print-shed/things`);
-    await page.getByRole('button', { name: 'A list' }).click();
+    await page.getByRole('button', { name: 'A list', exact: true }).click();
     const field = page.getByRole('textbox', { name: /One thing a line/ });
     await field.fill('name\twidth\thigh\tdeep\tcount\tkg\nPlate box\t260\t60\t190\t6\t2.4\nBad one\twide\t60\t190\t1\t1');
     await expect(page.getByRole('alert')).toContainText('Line 3: the width “wide” was not understood');
     await page.getByRole('button', { name: 'Add 1 thing' }).click();
     await saved(page);
     await expect(page.getByRole('row', { name: /Plate box/ })).toContainText('260');
-    await page.getByRole('button', { name: 'A list' }).click();
+    await page.getByRole('button', { name: 'A list', exact: true }).click();
     await page.getByRole('button', { name: 'Jars and bottles' }).click();
     await expect(page.getByRole('row', { name: /Jar, one litre/ })).toBeVisible();
   });

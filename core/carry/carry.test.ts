@@ -143,6 +143,20 @@ describe('the way to the floor', () => {
   });
 });
 
+test('a rail that carries bends on edge: 20 wide and 60 high, not 60 wide and 20 thick', () => {
+  const inside = divided('in', 'up', 2);
+  const { members, spaces } = inside.split as NonNullable<Space['split']>;
+  Object.assign(members[0] ?? {}, { rail: mm(60) });
+  Object.assign(spaces[1] ?? {}, { things: [{ thing: 'tin', count: 9 }] });
+  const rail = carried(solve(piece(inside), workshop(), {}), 'in-m1/rail/1');
+  expect([rail.bending?.section.width, rail.bending?.section.thickness, rail.bending?.span]).toEqual([20, 60, 960]);
+  // 5 w L⁴ / 384 E I with I = 20 · 60³ / 12 = 360,000.
+  expect(rail.bending?.sag.bending.greatest.mm).toBeCloseTo((5 * rail.total * 960 ** 3) / (384 * 9500 * 360_000), 9);
+  const idle = divided('in', 'up', 2);
+  Object.assign(idle.split?.members[0] ?? {}, { rail: mm(60) });
+  expect(carried(solve(piece(idle), workshop(), {}), 'in-m1/rail/1').bending).toBeNull();
+});
+
 describe('not judged', () => {
   test('a shelf that nothing is said to stand on', () => {
     const s = solve(shelved(2, 1), workshop(), {});

@@ -43,6 +43,11 @@ function lies(member: Member): boolean {
   return member.frame.n[1] !== 0;
 }
 
+/** A rail or a runner board: on edge, level, and held at places along it. */
+function spansOnEdge({ frame }: Member, joints: readonly Joint[]): boolean {
+  return frame.n[1] === 0 && frame.u[1] === 0 && joints.length > 1 && joints.every((j) => j.x !== undefined || j.z !== undefined);
+}
+
 /** Members in an order in which each comes after all that it carries. */
 function fromTheTop(members: readonly Member[], joints: readonly Joint[]): readonly Member[] {
   const byId = new Map(members.map((m) => [m.id, m]));
@@ -84,7 +89,10 @@ function carryOne(member: Member, load: Load, joints: readonly Joint[], attached
   const base = { member, selfKg: load.self / GRAVITY, standing: load.standing, handed: load.handed, total };
   const along = joints.filter((j) => j.x === undefined && j.z === undefined && j.how !== 'held along');
   const unweighed = load.unweighed.length > 0 ? `the mass of ${load.unweighed.join(', ')}` : null;
-  if (!lies(member) || along.length > 0) {
+  const loaded = load.standing.some((s) => s.kg > 0) || load.handed.some((h) => h.newtons > 0);
+  // A rail that carries nothing but itself is no beam to be judged.
+  const spans = lies(member) || (loaded && spansOnEdge(member, joints));
+  if (!spans || along.length > 0) {
     const throughout = lies(member);
     return {
       ...base,
@@ -99,7 +107,6 @@ function carryOne(member: Member, load: Load, joints: readonly Joint[], attached
   if ('error' in bent)
     return { ...base, supports: passOn(joints, total), throughout: false, bending: null, state: 'not judged', missing: bent.error };
   const { answer, supports } = bent;
-  const loaded = load.standing.some((s) => s.kg > 0) || load.handed.some((h) => h.newtons > 0);
   const missing = unweighed ?? (loaded ? answer.missing : 'nothing is said to stand on it');
   const state = unweighed || !loaded ? (answer.state === 'fails' ? 'fails' : 'not judged') : answer.state;
   return { ...base, supports, throughout: false, bending: answer, state, missing };

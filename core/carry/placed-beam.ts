@@ -70,6 +70,10 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
 
 /** The section that bends: as broad as the member is square to its span, as stiff as the wood is along it. */
 export function sectionOf(member: Member, axis: SpanAxis): Bending {
+  // On edge it is as broad as its wood is thick, and as high as it is wide.
+  if (member.frame.n[1] === 0) {
+    return { width: toMm(member.thickness.value), thickness: toMm(member.width.value), properties: propertiesOf(member.stock) };
+  }
   const along = Math.abs(member.frame.u[axis === 'across' ? 0 : 2]) > Math.SQRT1_2;
   const properties = propertiesOf(member.stock);
   const across = properties.ownElastic ? undefined : properties.material.elasticAcross;

@@ -102,8 +102,8 @@ function rail({ piece, space, line, spec, datum, wood }: Making): Made {
     ...NOTHING,
     members: [member],
     joints: [
-      { carried: id, carrier: left, how: 'screws' },
-      { carried: id, carrier: right, how: 'screws' },
+      { carried: id, carrier: left, how: 'screws', x: space.box.x0 },
+      { carried: id, carrier: right, how: 'screws', x: space.box.x1 },
     ],
   };
 }

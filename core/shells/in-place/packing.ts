@@ -87,7 +87,8 @@ export function packingMembers(
       members.push(board);
       for (const upright of uprights) {
         cuts.push({ into: upright.id, cut: (mate) => [recess('housing', mate, left ? 'up' : 'down', id, boxOf(board), housing.value)] });
-        joints.push({ carried: id, carrier: upright.id, how: 'housed' });
+        const box = boxOf(upright);
+        joints.push({ carried: id, carrier: upright.id, how: 'housed', z: fromUnits((box.z0 + box.z1) / 2) });
       }
       joints.push({ carried: side.id, carrier: id, how: 'slide' });
     }
