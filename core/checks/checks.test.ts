@@ -225,3 +225,28 @@ test('worst first, and equal ones keep their order', () => {
   ]);
   expect(order.map((o) => o.id)).toEqual(['c', 'e', 'd', 'b', 'a']);
 });
+
+describe('strength and ends', () => {
+  const shelf = (kg: number, material: string, extra: Partial<PanelCase> = {}) => {
+    const inside = divided('in', 'up', 2);
+    (inside.split?.spaces[1] as Space).things = [{ thing: 'slab', count: 1 }];
+    const slab = thing({ name: 'slab', mass: kg, shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } });
+    return solved(piece(inside, extra), workshop({ stock: { ply: stock({ material }) }, things: { slab } }));
+  };
+
+  test('a member that may break stops the build, and tells how far it is past what it may carry', () => {
+    // 300 kg on 960: (300 + 3.6) · 9.81 · 960 / 8 = 357,400 N mm over 20,000 mm³: 17.9 MPa against 13.3 · 0.45 / 1.3 / 1.5 = 3.07.
+    const c = check(shelf(300, 'particleboard-moisture'), 'strength-in-m1/shelf/1');
+    expect([c?.severity, text(c)]).toEqual([
+      'stop',
+      expect.stringMatching(/is bent to 58\d % of what ply 20 may carry for years: it may break/),
+    ]);
+    expect(check(shelf(5, 'white-ash'), 'strength-in-m1/shelf/1')).toBeUndefined();
+  });
+
+  test('pins that are loaded past what wood bears are told', () => {
+    const c = check(shelf(170, 'white-ash'), 'ends-in-m1/shelf/1');
+    expect(text(c)).toMatch(/gives 8\d\d N on at one end, more than that holds\. Two pins of 5 mm at this end: bears up to 814 N/);
+    expect(check(shelf(20, 'white-ash'), 'ends-in-m1/shelf/1')).toBeUndefined();
+  });
+});

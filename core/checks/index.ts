@@ -10,7 +10,7 @@ import { runChecks } from './runs.js';
 import { thingChecks } from './things.js';
 
 export * from './check.js';
-export { nameOf } from './members.js';
+export { nameOf } from './names.js';
 
 /** Every check of a solved piece, worst first. */
 export function checksOf(piece: Piece, shape: Shape, carried: Carried, letters: Letters, workshop: Workshop): readonly Check[] {

@@ -5,12 +5,8 @@ import { keptOf } from '../joints/index.js';
 import type { Letters, Member, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { pieceFix, type Check } from './check.js';
-
-/** A name for a member with its letter, as it stands in every sentence. */
-export function nameOf(member: Member, letters: Letters): string {
-  const letter = letters[member.id];
-  return letter ? `${member.role} ${letter}` : member.label;
-}
+import { holdChecks } from './holds.js';
+import { nameOf } from './names.js';
 
 function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
@@ -49,8 +45,10 @@ function machining(piece: Piece, shape: Shape, letters: Letters): Check[] {
 function sagCheck(equal: readonly CarriedMember[], letters: Letters, workshop: Workshop): Check[] {
   const [carried] = equal;
   if (!carried) return [];
-  const { member, bending, state } = carried;
-  if (!bending || state === 'fine' || state === 'not judged') return [];
+  const { member, bending } = carried;
+  // What is not judged is told with all others that are not.
+  const state = carried.state === 'not judged' ? 'not judged' : bending?.verdict.state;
+  if (!bending || state === undefined || state === 'fine' || state === 'not judged') return [];
   const { verdict } = bending;
   const failsNow = verdict.today.state === 'fails';
   const kg = carried.standing.reduce((sum, s) => sum + s.kg, 0);
@@ -180,6 +178,7 @@ export function memberChecks(piece: Piece, shape: Shape, carried: Carried, lette
       : [];
   return [
     ...sags,
+    ...holdChecks(shape, each, letters, workshop),
     ...machining(piece, shape, letters),
     ...notJudged(carried, letters),
     ...largerThanStock(shape.members, letters),

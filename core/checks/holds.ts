@@ -1,0 +1,48 @@
+import { fixingsOf, type CarriedMember } from '../carry/index.js';
+import { force, say } from '../figure/index.js';
+import type { Letters, Member, Shape } from '../piece/index.js';
+import type { Workshop } from '../project/index.js';
+import type { Check } from './check.js';
+import { nameOf } from './names.js';
+
+function strength(c: CarriedMember, name: string): Check[] {
+  const verdict = c.bending?.strength;
+  if (!verdict || verdict.used === null || verdict.state === 'fine') return [];
+  const fails = verdict.state === 'fails';
+  return [
+    {
+      id: `strength-${c.member.id}`,
+      severity: fails ? 'stop' : 'look',
+      state: verdict.state,
+      about: { kind: 'member', id: c.member.id },
+      sentence: say`${name} is bent to ${Math.round(verdict.used * 100)} % of what ${c.member.stock.name} may carry for years${fails ? ': it may break' : ''}.`,
+      fixes: [],
+      remedyFor: c.member.id,
+    },
+  ];
+}
+
+/** Whether members are strong enough, and whether their ends are held; what is fine is not told. */
+export function holdChecks(shape: Shape, carried: readonly CarriedMember[], letters: Letters, workshop: Workshop): Check[] {
+  let byId: ReadonlyMap<string, Member> | null = null;
+  return carried.flatMap((c): Check[] => {
+    if (!c.bending) return [];
+    const name = nameOf(c.member, letters);
+    const capital = name.charAt(0).toUpperCase() + name.slice(1);
+    byId ??= new Map(shape.members.map((m) => [m.id, m]));
+    const end = fixingsOf(c, byId, workshop.settings).find((f) => f.state === 'fails');
+    const ends: Check[] = end
+      ? [
+          {
+            id: `ends-${c.member.id}`,
+            severity: 'look',
+            state: 'fails',
+            about: { kind: 'member', id: c.member.id },
+            sentence: say`${capital} gives ${force(end.support.newtons)} on at one end, more than that holds. ${end.sentence}`,
+            fixes: [],
+          },
+        ]
+      : [];
+    return [...strength(c, capital), ...ends];
+  });
+}

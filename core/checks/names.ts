@@ -1,0 +1,7 @@
+import type { Letters, Member } from '../piece/index.js';
+
+/** A name for a member with its letter, as it stands in every sentence. */
+export function nameOf(member: Member, letters: Letters): string {
+  const letter = letters[member.id];
+  return letter ? `${member.role} ${letter}` : member.label;
+}
