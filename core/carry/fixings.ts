@@ -1,7 +1,7 @@
 import { force, len, say, type Sentence } from '../figure/index.js';
 import { fromUnits, mm, toMm } from '../length/index.js';
 import { PIN } from '../joints/index.js';
-import type { Member } from '../piece/index.js';
+import { boxOf, type Member } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
 import { propertiesOf, type Stock } from '../stock/index.js';
 import type { Support } from './bend.js';
@@ -65,12 +65,21 @@ export function mostAcross(width: number, screw: WoodScrew): number {
 
 const stateOfUse = (used: number): State => (used > 1 ? 'fails' : used >= CLOSE_FROM ? 'close' : 'fine');
 
+/** The usual screw, or a thinner one where the end is too narrow for it; undefined where it is for both. */
+function screwThatGoes(width: number): WoodScrew | undefined {
+  return [USUAL_SCREW, ...WOOD_SCREWS.filter((s) => s.shank < USUAL_SCREW.shank)].find((screw) => mostAcross(width, screw) > 0);
+}
+
 function screwed(support: Support, into: Member, through: Member): Fixing {
-  const joint = screwInto(through, into);
+  const width = toMm(into.width.value);
+  const screw = screwThatGoes(width);
+  if (!screw) return { support, state: 'not judged', sentence: say`Its end is too narrow for screws: not judged.` };
+  const joint = screwInto(through, into, screw);
   const value = lateral(joint);
   if (!value.judged) return { support, state: 'not judged', sentence: say`Screws are not judged here: ${value.reason}.` };
-  const most = mostAcross(toMm(into.width.value), joint.screw);
-  const count = Math.max(2, screwsFor(support.newtons, value.newtons) ?? Infinity);
+  const most = mostAcross(width, joint.screw);
+  // Two keep an end from turning, where there is room for two.
+  const count = Math.max(Math.min(2, most), screwsFor(support.newtons, value.newtons) ?? Infinity);
   const size = say`${joint.screw.name} x ${len(mm(joint.length))}`;
   const each = say`${force(value.newtons)} each in its end`;
   if (count > most) {
@@ -85,7 +94,7 @@ function screwed(support: Support, into: Member, through: Member): Fixing {
     support,
     state: stateOfUse(used),
     screws: { count, screw: joint.screw, length: joint.length },
-    sentence: say`Takes ${count} screws ${size}, ${each} (${value.basis}); ${most} would go across it.`,
+    sentence: say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size}, ${each} (${value.basis}); ${most} would go across it.`,
   };
 }
 
@@ -121,6 +130,10 @@ export function fixingsOf(carried: CarriedMember, members: ReadonlyMap<string, M
     const carrier = members.get(support.carrier);
     switch (support.how) {
       case 'screws':
+        // What lies on its carrier stands on it, and the screws only keep it there.
+        if (carrier && boxOf(carrier).y1 <= boxOf(member).y0) {
+          return [bears(support, carrier, toMm(carrier.thickness.value) * width, say`Lies on ${carrier.label}`, settings)];
+        }
         return carrier
           ? [screwed(support, member, carrier)]
           : [{ support, state: 'not judged', sentence: say`Screwed to what is there already: not judged.` }];
