@@ -13,6 +13,11 @@ export interface PatternedLoads {
   readonly maybe: BeamLoads;
 }
 
+/** The beam under all of its load at once. */
+export function allLoaded({ base, always, maybe }: PatternedLoads): Omit<BeamSpec, 'stretches'> {
+  return { ...base, lines: [...always.lines, ...maybe.lines], points: [...always.points, ...maybe.points] };
+}
+
 /** Stretches between supports and beyond them, in order, mm. */
 function stretchesOf({ length, supports }: Pick<BeamSpec, 'length' | 'supports'>): readonly (readonly [number, number])[] {
   const places = [0, ...supports.map((s) => s.x), length].sort((a, b) => a - b);
@@ -80,7 +85,7 @@ function loaded(
 export function loadPatterns(loads: PatternedLoads): readonly Omit<BeamSpec, 'stretches'>[] {
   const { base, always, maybe } = loads;
   // With all of it on, loads stay whole, so that no nodes are made that no one needs.
-  const all = { ...base, lines: [...always.lines, ...maybe.lines], points: [...always.points, ...maybe.points] };
+  const all = allLoaded(loads);
   const [first, last] = base.supports;
   const oneSpan =
     base.supports.length === 2 && Math.min(first?.x ?? 1, last?.x ?? 1) === 0 && Math.max(first?.x ?? 0, last?.x ?? 0) === base.length;

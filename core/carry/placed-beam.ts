@@ -2,7 +2,7 @@ import { toMm, type Length } from '../length/index.js';
 import { boxOf, type Joint, type Member } from '../piece/index.js';
 import { propertiesOf } from '../stock/index.js';
 import type { BeamSpec, LineLoad, PointLoad } from './beam.js';
-import type { PatternedLoads } from './patterns.js';
+import { allLoaded, type PatternedLoads } from './patterns.js';
 import { GRAVITY, type Handed, type Load, type Standing } from './standing.js';
 import type { Bending } from './verdict.js';
 
@@ -64,8 +64,8 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
       if (live !== 0) maybe.lines.push(even(live));
     }
   }
-  const beam = { ...base, lines: [...always.lines, ...maybe.lines], points: [...always.points, ...maybe.points] };
-  return { axis, from, beam, loads: { base, always, maybe } };
+  const loads = { base, always, maybe };
+  return { axis, from, beam: allLoaded(loads), loads };
 }
 
 /** The section that bends: as broad as the member is square to its span, as stiff as the wood is along it. */

@@ -3,6 +3,7 @@ import { columnSum, writeExactly, type Figure } from '../figure/index.js';
 import {
   NAMED_LIMITS,
   PlateError,
+  allLoaded,
   elasticAcross,
   fixingsOf,
   getAwayWith,
@@ -101,11 +102,10 @@ export function reportLoads(solution: Solution, plates = false) {
 
 /** A member as a plate: a drawer bottom held on all four sides, anything else on its span alone. */
 function reportPlate({ member }: CarriedMember, { loads, section, builtUp }: BendingAnswer) {
-  const { base, always, maybe } = loads;
   const held = member.role === 'drawer bottom' ? 'simple' : 'free';
   try {
     const { mm, front, back, result } = sagOfPanel({
-      beam: { ...base, lines: [...always.lines, ...maybe.lines], points: [...always.points, ...maybe.points] },
+      beam: allLoaded(loads),
       section,
       across: elasticAcross(section),
       edges: { front: held, back: held },

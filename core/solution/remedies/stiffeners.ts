@@ -1,4 +1,5 @@
 import {
+  allLoaded,
   builtUpStiffness,
   elasticAcross,
   sagOfPanel,
@@ -60,9 +61,8 @@ function mightOnOneEdge(answer: BendingAnswer, workshop: Workshop, stock: Stock,
   const panel = { E: section.properties.elastic * 1000, width: section.width, thickness: section.thickness };
   const strip = layerOf(stock, t, h, section.thickness);
   const EI = stripStiffness({ panel, strip, aside: (section.width - t) / 2, both: false });
-  const { base, always, maybe } = loads;
   const sag = sagOfPanel({
-    beam: { ...base, lines: [...always.lines, ...maybe.lines], points: [...always.points, ...maybe.points] },
+    beam: allLoaded(loads),
     section,
     across: elasticAcross(section),
     edges: FREE,

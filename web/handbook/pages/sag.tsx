@@ -1,14 +1,10 @@
 import { useState } from 'react';
-import { NAMED_LIMITS, creepOf, sagOf } from '../../../core/carry/index.js';
+import { NAMED_LIMITS, creepOf } from '../../../core/carry/index.js';
 import { writeFine } from '../../../core/figure/index.js';
-import { mm, toMm, type Length } from '../../../core/length/index.js';
-import { MATERIALS, propertiesOf, type Stock } from '../../../core/stock/index.js';
+import { mm, toMm } from '../../../core/length/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
-import { LengthField } from '../../shared/length-field.js';
-import { Faint, Grid, Panel, Select, Table } from '../../shared/ui.js';
-import { NumberTrial } from '../trial.js';
-
-const GRAVITY = 9.81;
+import { Faint, Grid, Panel, Table } from '../../shared/ui.js';
+import { LengthTrial, MaterialTrial, NumberTrial, propertiesFor, sagOfShelf } from '../trial.js';
 
 /** A shelf to try figures on. */
 function ShelfTrial() {
@@ -19,41 +15,22 @@ function ShelfTrial() {
   const [thickness, setThickness] = useState(mm(18));
   const [kg, setKg] = useState(30);
   const [material, setMaterial] = useState('birch-plywood');
-  const stock: Stock = { name: '', form: 'sheet', material, nominal: thickness, thickness, length: span, width: depth };
-  const properties = propertiesOf(stock);
+  const properties = propertiesFor(material);
   const [L, b, t] = [span, depth, thickness].map((l) => toMm(l)) as [number, number, number];
-  const self = properties.density * 1e-9 * b * t * GRAVITY;
+  // As full on each length.
   const at = (length: number, thick: number) =>
-    sagOf(
-      {
-        length,
-        supports: [{ x: 0 }, { x: length }],
-        lines: [{ from: 0, to: length, perMm: (kg * GRAVITY) / L + self * (thick / t) }],
-        points: [],
-      },
-      { width: b, thickness: thick, properties },
-    ).mm;
+    sagOfShelf({ span: length, depth: b, thickness: thick, kg: (kg * length) / L }, properties).mm;
   const now = at(L, t);
   const creep = creepOf(properties.material, workshop.settings);
   const write = (value: number) => writeFine(value, precision.unit);
-  const field = (label: string, value: Length, set: (l: Length) => void) => (
-    <LengthField
-      label={label}
-      value={value}
-      least={mm(3)}
-      precision={precision}
-      onCommit={(v) => v !== null && set(v)}
-      onDraft={(v) => v !== null && set(v)}
-    />
-  );
   return (
     <Panel role="group" aria-label="A shelf to try">
       <Grid $columns={3}>
-        {field('Span', span, setSpan)}
-        {field('Depth', depth, setDepth)}
-        {field('Thickness', thickness, setThickness)}
+        <LengthTrial label="Span" value={span} set={setSpan} />
+        <LengthTrial label="Depth" value={depth} set={setDepth} />
+        <LengthTrial label="Thickness" value={thickness} set={setThickness} />
         <NumberTrial label="Load, kg, spread evenly" value={kg} set={setKg} most={2000} />
-        <Select label="Material" value={material} choices={MATERIALS.map((m) => ({ id: m.id, label: m.name }))} onChange={setMaterial} />
+        <MaterialTrial value={material} set={setMaterial} />
       </Grid>
       <Table style={{ marginTop: 12 }}>
         <thead>

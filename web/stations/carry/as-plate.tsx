@@ -1,5 +1,13 @@
 import { useEffect, useMemo, useState } from 'react';
-import { allowed, elasticAcross, stateOf, type BendingAnswer, type CarriedMember, type PanelCase } from '../../../core/carry/index.js';
+import {
+  allLoaded,
+  allowed,
+  elasticAcross,
+  stateOf,
+  type BendingAnswer,
+  type CarriedMember,
+  type PanelCase,
+} from '../../../core/carry/index.js';
 import { writeFine } from '../../../core/figure/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
@@ -76,10 +84,9 @@ export function AsPlate({ c, bending }: { c: CarriedMember; bending: BendingAnsw
   const [held, setHeld] = useState<Held>(c.member.role === 'drawer bottom' ? 'both' : 'free');
   const panel = useMemo<PanelCase | null>(() => {
     if (!open) return null;
-    const { base, always, maybe } = bending.loads;
     const strip = bending.builtUp?.oneSided?.now;
     return {
-      beam: { ...base, lines: [...always.lines, ...maybe.lines], points: [...always.points, ...maybe.points] },
+      beam: allLoaded(bending.loads),
       section: bending.section,
       across: elasticAcross(bending.section),
       edges: { front: held === 'both' ? 'simple' : 'free', back: held === 'free' ? 'free' : 'simple' },
