@@ -68,6 +68,14 @@ test('stock is chosen side by side, and the chart has a table twin', async ({ pa
   await expect(shelf(page)).toContainText('2.67 mm');
 });
 
+test('a load that is clicked in the drawing goes down member by member', async ({ page, shed }) => {
+  await page.goto(`${shed.url}/p/print-shed/pieces/ink-case/carry`);
+  await page.locator('[data-of="space:paper"]').click({ force: true });
+  await expect(shelf(page)).toBeVisible();
+  await page.getByText(/The way to the floor/).click();
+  await expect(page.getByText('divider G stands on bottom D: 794 N')).toBeVisible();
+});
+
 test('the way to the floor is told joint by joint, and a step can be followed', async ({ page, shed }) => {
   await page.goto(`${shed.url}${INK}`);
   await page.getByText(/The way to the floor/).click();

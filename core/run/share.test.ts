@@ -60,3 +60,21 @@ test('with the first gaps taking the steps, the residue goes to the first withou
   const exact = new Map(['a', 'b', 'c', 'd'].map((id) => [id, size(id, mm(381.35))]));
   expect(setToGrid(exact, mm(1525.4), { grid: mm(0.5), set: 'gaps', leftover: 'first' }).residue?.gap).toBe('c');
 });
+
+test.each([
+  ['first', [9_799_999, 9_800_000]],
+  ['last', [9_800_000, 9_799_999]],
+] as const)('halves that are rounded up onto the grid close all the same, the odd unit taken %s', (leftover, expected) => {
+  const total = mm(244.9999875);
+  // 19,599,999 units in two: 9,799,999.5 each, which is rounded to 245 half millimetres exactly.
+  const half = size('half', mm(122.5));
+  const { sizes } = setToGrid(
+    new Map([
+      ['a', half],
+      ['b', half],
+    ]),
+    total,
+    { grid: mm(0.5), set: 'gaps', leftover },
+  );
+  expect([...sizes.values()].map((f) => f.value)).toEqual(expected);
+});

@@ -1,7 +1,7 @@
 import { useBench } from '../../bench/bench.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Row } from '../../shared/ui.js';
-import { useLoaded } from './loaded.js';
+import { useCarried, useLoaded } from './loaded.js';
 import { Fixings, FloorPath, LoadList } from './loads.js';
 import { AsPlate } from './as-plate.js';
 import { Remedies } from './remedies.js';
@@ -10,9 +10,9 @@ import { GetAwayWith, IfOff } from './what-if.js';
 
 /** The right side of Carry: the three answers, remedies, the load and its way down, and what if things were otherwise. */
 export function CarryAnswers() {
-  const { solution, selection } = useBench();
+  const { solution } = useBench();
   const loaded = useLoaded();
-  const c = solution.carried.members.get(selection) ?? loaded[0];
+  const c = useCarried() ?? loaded[0];
   if (!c) return <Faint>Nothing to carry yet.</Faint>;
   const letter = solution.letters[c.member.id] ?? '';
   return (

@@ -7,7 +7,7 @@ import { usePrecision, useProject } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Button, Faint, Row, Table, Tick } from '../../shared/ui.js';
 import { phone } from '../../theme/tokens.js';
-import { useLoaded } from './loaded.js';
+import { useCarried, useLoaded } from './loaded.js';
 import { MOST_LINES } from './strokes.js';
 
 const SagChart = lazy(() => import('./sag-chart.js'));
@@ -119,12 +119,13 @@ function StockTable({
 
 /** Under the drawing of Carry: the sag along the member and against its span, and the same member in every stock there is. */
 export function CarryBelow() {
-  const { settled, solution, workshop, selection, commit } = useBench();
+  const { settled, workshop, commit } = useBench();
   const { bench } = useProject();
   const [bySpan, setBySpan] = useState(true);
   const [picked, setPicked] = useState<readonly string[] | null>(null);
   const loaded = useLoaded();
-  const c = solution.carried.members.get(selection)?.bending ? solution.carried.members.get(selection) : loaded.find((l) => l.bending);
+  const carried = useCarried();
+  const c = carried?.bending ? carried : loaded.find((l) => l.bending);
   const choices = useMemo(() => (c ? stockChoices(settled, workshop, settled.letters, c.member.id) : []), [settled, workshop, c]);
   if (!c?.bending) return null;
   const name = `${c.member.role} ${settled.letters[c.member.id] ?? ''}`;

@@ -6,7 +6,7 @@ import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import type { Placing } from '../../shared/outline.js';
 import { amber, green, link, red } from '../../theme/tokens.js';
-import { useLoaded } from './loaded.js';
+import { useCarried, useLoaded } from './loaded.js';
 
 /** How deep a bend is drawn at most, mm of the piece. */
 const DEEPEST_BEND = 42;
@@ -71,10 +71,11 @@ export function Bends({ at }: { at: Placing }) {
 
 /** The way of the selected member's load down to the floor, with the force at each joint. */
 function FloorLines({ at }: { at: Placing }) {
-  const { solution, selection } = useBench();
+  const { solution } = useBench();
   const { unit } = usePrecision();
-  if (!solution.carried.members.has(selection)) return null;
-  const lines = pathLines(solution.carried, selection);
+  const carried = useCarried();
+  if (!carried) return null;
+  const lines = pathLines(solution.carried, carried.member.id);
   const x = (n: number) => at.left + n * at.scale;
   const y = (n: number) => at.foot - n * at.scale;
   const spots = new Map(lines.map(({ step }) => [`${Math.round(step.at.x)} ${Math.round(step.at.y)}`, step]));

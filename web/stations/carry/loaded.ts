@@ -33,3 +33,12 @@ export function nameIn(solution: Solution, id: string): string {
   const role = solution.carried.members.get(id)?.member.role ?? id;
   return `${role} ${solution.letters[id] ?? ''}`.trim();
 }
+
+/** The member that is selected, or the first one that carries what stands in the selected space. */
+export function useCarried(): CarriedMember | undefined {
+  const { solution, selection } = useBench();
+  return useMemo(() => {
+    const { members } = solution.carried;
+    return members.get(selection) ?? [...members.values()].find((c) => c.standing.some((s) => s.space === selection));
+  }, [solution, selection]);
+}

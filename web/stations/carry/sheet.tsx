@@ -7,7 +7,7 @@ import { useBench } from '../../bench/bench.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint } from '../../shared/ui.js';
 import { line, tape, tapePale } from '../../theme/tokens.js';
-import { STATE_WORD, useLoaded } from './loaded.js';
+import { STATE_WORD, useCarried, useLoaded } from './loaded.js';
 import { TipList } from './tip-list.js';
 
 const List = styled.ul`
@@ -36,7 +36,8 @@ const List = styled.ul`
 
 /** The worksheet of Carry: every member that bends, worst first. */
 export function CarrySheet() {
-  const { solution, selection, select, workshop } = useBench();
+  const { solution, select, workshop } = useBench();
+  const chosen = useCarried();
   const precision = usePrecision();
   const { project } = useParams();
   const loaded = useLoaded();
@@ -53,7 +54,7 @@ export function CarrySheet() {
       <List>
         {loaded.map((c) => (
           <li key={c.member.id}>
-            <button onClick={() => select(c.member.id)} aria-pressed={selection === c.member.id}>
+            <button onClick={() => select(c.member.id)} aria-pressed={chosen?.member.id === c.member.id}>
               <StateMark state={c.state} />
               <span>
                 <strong>
