@@ -86,6 +86,16 @@ function strengthOf(moment: number, section: Bending, built: BuiltUp | null, wor
     .reduce((worst, v) => (worse(worst.state, v.state) !== worst.state || (v.used ?? 0) > (worst.used ?? 0) ? v : worst));
 }
 
+/**
+ * The moment to judge strength by: that of the plate where it is one without strips; where a strip
+ * twists it, that of the beam, and more by as much as the edge with the strip sags further than the section says.
+ */
+function momentFor(moment: number, sag: number, panel: PanelSag | null, built: BuiltUp | null, { width }: Bending): number {
+  if (!panel) return moment;
+  if (!built) return panel.result.moment.x * width;
+  return moment * Math.max(1, Math.min(panel.front, panel.back) / sag);
+}
+
 /** What the ends carry where the back takes its part of it. */
 function shared(ends: readonly Support[], { carrier, how }: Joint, atBack: number): readonly Support[] {
   const all = ends.reduce((sum, s) => sum + s.newtons, 0);
@@ -136,7 +146,7 @@ export function bend(
     const creep = panel ? creepOfPanel(panel, built?.creep ?? own) : (built?.creep ?? own);
     const span = longestSpan(ends);
     const verdict = judge(panel?.now.mm ?? sag.mm, span, creep, settings);
-    const strength = strengthOf(panel ? panel.now.result.moment.x * section.width : moment, section, built, workshop);
+    const strength = strengthOf(momentFor(moment, sag.mm, panel?.now ?? null, built, section), section, built, workshop);
     return {
       supports,
       answer: {

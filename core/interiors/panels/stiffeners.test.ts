@@ -59,6 +59,19 @@ describe('a strip along the edge of a shelf', () => {
     expect(sag({ strip })).toBeLessThan(sag({}));
   });
 
+  test('its strength is judged by all of the moment, on the strip, which is bent most', () => {
+    const s = shelved({ strip });
+    const bending = shelf(s)?.bending;
+    const { total = 0 } = shelf(s) ?? {};
+    // M = W L / 8; the foot of the strip lies 45 − 13.94 = 31.06 from the neutral axis of the section.
+    const [base, own] = [3500 * 300 * 18, 9000 * 18 * 45];
+    const neutral = (base * 9 + own * 22.5) / (base + own);
+    const plain = (((total * 960) / 8) * 9000 * (45 - neutral)) / 2_699_272_809.28;
+    const more = Math.max(1, (bending?.panel?.front as number) / (bending?.sag.mm as number));
+    expect(bending?.strength.stress).toBeCloseTo(plain * more, 6);
+    expect(bending?.strength.strength).toMatchObject({ judged: true, allowed: 103 / 4 });
+  });
+
   test('on both edges it is a beam of that section, and stiffer than with one', () => {
     const both = shelf(shelved({ strip: { ...strip, at: 'both' } }))?.bending;
     expect(both?.panel).toBeNull();
