@@ -63,6 +63,18 @@ describe('the tapes through a bank of drawers', () => {
   });
 });
 
+test.each([
+  [26, true],
+  [24, false],
+])('a front of %d, its box 20 lower, over a bottom of 5: built %s', (height, built) => {
+  const low = chest(drawers({ box: { order: 'ends-between', join: 'nailed', bottom: { kind: 'applied' } } }), 2);
+  const [first] = low.piece.interior.split?.spaces ?? [];
+  Object.assign(first ?? {}, { rule: { kind: 'fixed', size: mm(height) } });
+  const s = solve(low.piece, shop, {});
+  expect(s.shape.members.some((m) => m.id === 'd1/drawer-bottom/1')).toBe(built);
+  expect(s.checks.some((c) => c.id === 'drawer-small-d1' && c.severity === 'stop')).toBe(!built);
+});
+
 test('a deck that ends in half gaps goes on at the same gap where another is set against it', () => {
   const making = {
     kind: 'slats',

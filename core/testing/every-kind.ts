@@ -1,6 +1,19 @@
 import fc from 'fast-check';
 import { ZERO, mm, type Length } from '../length/index.js';
-import type { Boards, Cells, Drawers, Front, InPlace, PanelCase, Piece, Runner, Slats, Space, Split } from '../piece/index.js';
+import type {
+  Boards,
+  Cells,
+  DividingMember,
+  Drawers,
+  Front,
+  InPlace,
+  PanelCase,
+  Piece,
+  Runner,
+  Slats,
+  Space,
+  Split,
+} from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { piece, space, stock, thing, workshop } from './samples.js';
 
@@ -153,13 +166,25 @@ export const anyPiece: fc.Arbitrary<{ readonly piece: Piece; readonly shop: Work
     wall: length(10, 14),
     set: fc.constantFrom('gaps' as const, 'edges' as const, 'exact' as const),
     fix: fc.constantFrom('butted' as const, 'housed' as const),
+    stiff: fc.constantFrom<Pick<DividingMember, 'strip' | 'doubled' | 'toBack'>>(
+      {},
+      { doubled: 'glued' },
+      { strip: { stock: 'wall', high: mm(12), at: 'front', top: 'flush', held: 'glued' } },
+      { strip: { stock: 'wall', high: mm(12), at: 'both', top: 'flush', held: 'screwed' } },
+    ),
   })
-  .map(({ fill, cased, beside, width, height, depth, thickness, wall, set, fix }) => {
+  .map(({ fill, cased, beside, width, height, depth, thickness, wall, set, fix, stiff }) => {
     const open = space('open', { things: [{ thing: 'tin', count: 2 }] });
     const interior =
       beside === 'alone'
         ? fill
-        : space('in', { split: { axis: beside === 'bay' ? 'across' : 'up', members: [{ id: 'post' }], spaces: [fill, open] } });
+        : space('in', {
+            split: {
+              axis: beside === 'bay' ? 'across' : 'up',
+              members: [{ id: 'post', ...(beside === 'over' ? stiff : {}) }],
+              spaces: [fill, open],
+            },
+          });
     const given = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
     const common = {
       width: given(width),

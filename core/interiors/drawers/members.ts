@@ -226,8 +226,9 @@ function handleFact({ handle }: Drawers, height: Figure): Fact {
 function oneDrawer(drawer: Drawer, run: PlacedRun, workshop: Workshop): Made {
   const { making, part, stock } = drawer;
   const place = placeOf(drawer);
-  const sound =
-    place.width.value > stock.box.thickness.value * 2 && place.depth.value > stock.box.thickness.value * 2 && place.height.value > ZERO;
+  const walls = stock.box.thickness.value * 2;
+  // The clear height of the drawer is what its bottom leaves of the box.
+  const sound = place.width.value > walls && place.depth.value > walls && place.height.value > ZERO && part.clear.height.value > ZERO;
   const facts = [{ space: part.id, facts: factsOf(drawer, place, run.datum) }];
   if (!sound) {
     const problem: ShapeProblem = {

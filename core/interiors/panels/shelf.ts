@@ -1,4 +1,4 @@
-import { say, size, type Figure } from '../../figure/index.js';
+import { len, say, size, type Figure } from '../../figure/index.js';
 import { ZERO, add, sub } from '../../length/index.js';
 import { lengthBetween, pinHoles, reachAtEnd, recess } from '../../joints/index.js';
 import { boxOf, flatFrame, rectangular, type Face, type Joint, type Member, type ShapeProblem } from '../../piece/index.js';
@@ -7,20 +7,23 @@ import { dividingMemberId } from '../ids.js';
 import { HOW, allowanceOf, labelOf, type Making } from './making.js';
 import { flushStrips, layerOf, stripsOf } from './stiffeners.js';
 
-/** A strip under a shelf needs the space below it in one piece. */
+/** A strip that hangs below its shelf needs the space there in one piece. */
 function inTheWay({ space, spec, line }: Making): readonly ShapeProblem[] {
+  const { strip } = spec;
   const below = space.space.split?.spaces[space.space.split.members.findIndex((m) => m.id === spec.id)];
-  if (spec.strip?.top !== 'under' || (!below?.split && !below?.cells)) return [];
+  if (!strip || (!below?.split && !below?.cells)) return [];
+  const hangs = strip.top === 'under' ? strip.high : sub(strip.high, line.size.value);
+  if (hangs <= ZERO) return [];
   return [
     {
       id: `strip-${spec.id}`,
       about: spec.id,
       stops: true,
-      sentence: say`The strip under ${line.line.label} has no room: what the space below it is divided by reaches up to the shelf.`,
+      sentence: say`The strip of ${line.line.label} hangs ${len(hangs)} below it and has no room: what the space there is divided by reaches up to the shelf.`,
       fixes: [
         {
-          label: say`Put it against the edge, upper faces flush`,
-          edit: { kind: 'stiffen', member: spec.id, strip: { ...spec.strip, top: 'flush' }, doubled: spec.doubled ?? null },
+          label: say`Leave the strip away`,
+          edit: { kind: 'stiffen', member: spec.id, strip: null, doubled: spec.doubled ?? null },
         },
       ],
     },

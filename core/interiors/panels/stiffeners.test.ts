@@ -1,5 +1,5 @@
 import { ZERO, mm, toMm } from '../../length/index.js';
-import { applyEdit, boxOf, type DividingMember, type Piece } from '../../piece/index.js';
+import { applyEdit, boxOf, type DividingMember, type Piece, type Strip } from '../../piece/index.js';
 import { solve, type Solution } from '../../solution/index.js';
 import { divided, piece, stock, workshop } from '../../testing/samples.js';
 
@@ -118,14 +118,20 @@ test('edits give and take away strips and layers', () => {
   expect(plain).toEqual(before);
 });
 
-test('under a shelf whose space below is divided a strip has no room, and is offered flush', () => {
+test.each<[string, Strip, boolean]>([
+  ['under it', { ...strip, top: 'under' }, true],
+  ['flush, higher than the shelf', strip, true],
+  ['flush, no higher than the shelf', { ...strip, high: mm(15) }, false],
+])('over a divided space, a strip %s', (_, wanted, stops) => {
   const interior = divided('in', 'up', 2);
-  Object.assign(interior.split?.members[0] ?? {}, { strip: { ...strip, top: 'under' } });
+  Object.assign(interior.split?.members[0] ?? {}, { strip: wanted });
   const below = interior.split?.spaces[0];
   if (below) below.split = divided('in-1', 'across', 2).split as NonNullable<typeof below.split>;
   const s = solve(piece(interior), shop, {});
-  const fix = s.checks.find((c) => c.id === 'strip-in-m1')?.fixes[0]?.change;
-  expect(fix?.target === 'piece' && fix.edit).toMatchObject({ kind: 'stiffen', strip: { top: 'flush' } });
+  const check = s.checks.find((c) => c.id === 'strip-in-m1');
+  expect(check?.severity === 'stop').toBe(stops);
+  const fix = check?.fixes[0]?.change;
+  if (stops) expect(fix?.target === 'piece' && fix.edit).toMatchObject({ kind: 'stiffen', strip: null });
 });
 
 describe('a shelf held to the back', () => {
