@@ -49,8 +49,7 @@ export function wouldBe(answer: BendingAnswer, settings: Pick<Settings, 'limit'>
   const factor = verdict.creep.judged ? 1 + (verdict.creep.factor * creep - 1) : 1;
   const mm = then.sag.mm * twist * factor;
   const most = allowed(settings.limit, answer.span * span);
-  const now = worstSag(loadPatterns(answer.loads), section, shortestOf(answer));
-  const used = strength.used === null ? null : (strength.used * then.moment) / now.moment / thickness ** 2;
+  const used = strength.used === null ? null : (strength.used * then.moment) / answer.moment / thickness ** 2;
   const sagState = stateOf(mm, most);
   const state = used !== null && used > 1 ? 'fails' : sagState;
   return { mm, allowed: most, used, state: !verdict.creep.judged && state !== 'fails' ? 'not judged' : state };
@@ -63,12 +62,15 @@ function shortestOf({ loads: { base } }: BendingAnswer): number {
 
 const passes = ({ mm, allowed: most, used }: Would) => mm <= most && (used === null || used <= 1);
 
+/** Halvings that bring four hundredfold to a millionth. */
+const HALVINGS = 30;
+
 /** The greatest factor up to `most` with which something still holds, where holding ends once and for all; null for none from `least` on. */
 function greatestThatHolds(holds: (factor: number) => boolean, least: number, most: number): number | null {
   if (!holds(least)) return null;
   if (holds(most)) return most;
   let [low, high] = [least, most];
-  for (let n = 0; n < 40; n += 1) {
+  for (let n = 0; n < HALVINGS; n += 1) {
     const middle = Math.sqrt(low * high);
     if (holds(middle)) low = middle;
     else high = middle;
@@ -88,15 +90,20 @@ export interface GetAwayWith {
 
 const WITHIN = 20;
 
+/** The longest span that passes under as much on each length of it, mm; null where none within reason does. */
+export function longestThatPasses(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): number | null {
+  const span = greatestThatHolds((times) => passes(wouldBe(answer, settings, { span: times })), 1 / WITHIN, WITHIN);
+  return span === null ? null : answer.span * span;
+}
+
 /** The longest, thinnest and heaviest that still passes the limit in the long term and holds. */
 export function getAwayWith(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): GetAwayWith {
   const holds = (times: Times) => passes(wouldBe(answer, settings, times));
-  const span = greatestThatHolds((span) => holds({ span }), 1 / WITHIN, WITHIN);
   const thin = answer.builtUp ? null : greatestThatHolds((f) => holds({ thickness: 1 / f }), 1 / WITHIN, WITHIN);
   const live = answer.loads.maybe.lines.length + answer.loads.maybe.points.length > 0;
   const load = live ? greatestThatHolds((load) => holds({ load }), 1 / (WITHIN * 50), WITHIN * 50) : null;
   return {
-    span: span === null ? null : answer.span * span,
+    span: longestThatPasses(answer, settings),
     thickness: thin === null ? null : answer.section.thickness / thin,
     load,
   };
@@ -153,9 +160,8 @@ export function withPerson(answer: BendingAnswer, settings: Pick<Settings, 'limi
   const person = { x: (longest.from + longest.to) / 2, newtons: PERSON.kg * PERSON.sudden * GRAVITY };
   const loads = { base, always, maybe: { lines: maybe.lines, points: [...maybe.points, person] } };
   const then = worstSag(loadPatterns(loads), answer.section, shortestOf(answer));
-  const now = worstSag(loadPatterns(answer.loads), answer.section, shortestOf(answer));
   const most = allowed(settings.limit, answer.span);
-  const used = answer.strength.used === null ? null : (answer.strength.used * then.moment) / now.moment;
+  const used = answer.strength.used === null ? null : (answer.strength.used * then.moment) / answer.moment;
   const mm = then.sag.mm * (answer.panel ? answer.panel.mm / answer.sag.mm : 1);
   return { mm, allowed: most, used, state: used === null ? 'not judged' : used > 1 ? 'fails' : used >= 0.8 ? 'close' : 'fine' };
 }

@@ -32,6 +32,8 @@ export interface BendingAnswer {
   /** Load patterns that were tried, and whether a part of the load was worse than all of it. */
   readonly patterns: { readonly tried: number; readonly partial: boolean };
   readonly verdict: Verdict;
+  /** The greatest bending moment of any pattern, N mm. */
+  readonly moment: number;
   /** Bending stress of the part of it that is used most. */
   readonly strength: StrengthVerdict;
   /** What is held along it, where anything is. */
@@ -154,6 +156,7 @@ export function bend(
         sag,
         patterns: { tried, partial },
         verdict,
+        moment,
         strength,
         builtUp: built,
         panel: panel?.now ?? null,

@@ -1,4 +1,4 @@
-import { getAwayWith, type BendingAnswer, type State } from '../../carry/index.js';
+import { longestThatPasses, type BendingAnswer, type State } from '../../carry/index.js';
 import { applyEdit, type Letters, type PieceEdit } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { costOfPart } from '../cost.js';
@@ -47,7 +47,7 @@ export function stockChoices(before: Solution, workshop: Workshop, ledger: Lette
         today: verdict.today.mm,
         later: verdict.later?.mm ?? null,
         state: after.state,
-        reach: verdict.creep.judged ? getAwayWith(after.bending, workshop.settings).span : null,
+        reach: verdict.creep.judged ? longestThatPasses(after.bending, workshop.settings) : null,
         kg: after.selfKg,
         cost: part ? costOfPart(part, workshop) : null,
         thickness: after.member.thickness.value,
