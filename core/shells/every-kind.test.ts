@@ -24,6 +24,9 @@ const square = (m: Member) => [m.frame.u, m.frame.v].every((d) => d.every((n) =>
 
 const deepest = (list: readonly Feature[]) => Math.max(0, ...list.map((f) => f.depth));
 
+/** The same pieces each time, so that a change is held against what the last one was; other seeds are tried by hand. */
+const SEED = 20261125;
+
 /** One housing takes both layers of a shelf. */
 function housedAs(id: string): string {
   return id.replace('/shelf-layer/', '/shelf/');
@@ -51,7 +54,7 @@ test('runs close, solids do not overlap, nothing floats, things lie in their spa
         }
       }
     }),
-    { numRuns: 5000 },
+    { numRuns: 5000, seed: SEED },
   );
   // Enough of them can be built for the rest to mean something.
   expect(built).toBeGreaterThan(2500);

@@ -243,7 +243,10 @@ function oneDrawer(drawer: Drawer, run: PlacedRun, workshop: Workshop): Made {
   const members = [...frontMember(drawer), ...boxMembers(making, part.id, part.label, stock, place), ...runners(drawer, place, workshop)];
   const { bottom } = making.box;
   const high = bottom.kind === 'tray' ? add(bottom.strip, stock.bottom.thickness.value) : ZERO;
-  const room = sub(drawer.line.size.value, making.rise);
+  const { front } = making;
+  // What a front reaches over the wood above it is no room for the box behind it.
+  const over = front.kind === 'overlay' ? front.over.above : front.kind === 'lipped' ? front.lip : ZERO;
+  const room = sub(sub(drawer.line.size.value, making.rise), over);
   const problems: ShapeProblem[] =
     high > room
       ? [
