@@ -86,7 +86,7 @@ test('solving twice gives the same, and a thickness changed and changed back res
       solve(piece, other, {});
       expect(figures(solve(piece, shop, {}))).toEqual(before);
     }),
-    { numRuns: 300 },
+    { numRuns: 300, seed: SEED },
   );
 });
 
@@ -98,7 +98,7 @@ test('letters never move to another part', () => {
       for (const [id, letter] of Object.entries(first)) expect(then[id]).toBe(letter);
       expect(new Set(Object.values(then)).size).toBe(Object.keys(then).length);
     }),
-    { numRuns: 200 },
+    { numRuns: 200, seed: SEED },
   );
 });
 
@@ -115,7 +115,7 @@ test('the sides of a drawer are reflections: as far in from each side of its box
         expect(left.features).toHaveLength(right.features.length);
       }
     }),
-    { numRuns: 500 },
+    { numRuns: 500, seed: SEED },
   );
 });
 
@@ -134,7 +134,7 @@ test('in every pose members go just as far as their body, and shut is where they
         });
       }
     }),
-    { numRuns: 200 },
+    { numRuns: 200, seed: SEED },
   );
 });
 
@@ -146,6 +146,6 @@ test('all loads reach the floor', () => {
       const all = [...s.carried.members.values()].reduce((sum, c) => sum + c.selfKg + c.standing.reduce((k, x) => k + x.kg, 0), 0);
       expect(s.carried.floor / 9.81).toBeCloseTo(all, 4);
     }),
-    { numRuns: 400 },
+    { numRuns: 400, seed: SEED },
   );
 });
