@@ -1,7 +1,9 @@
+import { GRAVITY } from './gravity.js';
 import type { Limit, Settings } from '../project/index.js';
 import type { BendingAnswer } from './bend.js';
 import { loadPatterns, type BeamLoads, type PatternedLoads } from './patterns.js';
-import { allowed, stateOf, stiffnessOf, worstSag, type Bending, type State } from './verdict.js';
+import { longestOf, shortestSpan, spansOf } from './spans.js';
+import { allowed, stateOf, stiffnessOf, worse, worstSag, type Bending, type State } from './verdict.js';
 
 /** By how many times something is other than it was taken for; 1 where it is left out. */
 export interface Times {
@@ -43,21 +45,15 @@ export function wouldBe(answer: BendingAnswer, settings: Pick<Settings, 'limit'>
   const { span = 1, thickness = 1, load = 1, elastic = 1, creep = 1 } = times;
   const { section, verdict, strength } = answer;
   const changed: Bending = { ...section, thickness: section.thickness * thickness, EI: stiffnessOf(section) * elastic * thickness ** 3 };
-  const shortest = shortestOf(answer) * span;
+  const shortest = shortestSpan(answer.loads.base) * span;
   const then = worstSag(loadPatterns(stretched(answer.loads, span, load, thickness)), changed, shortest);
   const twist = answer.panel ? answer.panel.mm / answer.sag.mm : 1;
-  const factor = verdict.creep.judged ? 1 + (verdict.creep.factor * creep - 1) : 1;
+  const factor = verdict.creep.judged ? verdict.creep.factor * creep : 1;
   const mm = then.sag.mm * twist * factor;
   const most = allowed(settings.limit, answer.span * span);
   const used = strength.used === null ? null : (strength.used * then.moment) / answer.moment / thickness ** 2;
-  const sagState = stateOf(mm, most);
-  const state = used !== null && used > 1 ? 'fails' : sagState;
+  const state = worse(stateOf(mm, most), used === null ? 'fine' : stateOf(used, 1));
   return { mm, allowed: most, used, state: !verdict.creep.judged && state !== 'fails' ? 'not judged' : state };
-}
-
-function shortestOf({ loads: { base } }: BendingAnswer): number {
-  const places = base.supports.map((s) => s.x).sort((a, b) => a - b);
-  return places.slice(1).reduce((least, x, i) => Math.min(least, x - (places[i] as number)), base.length);
 }
 
 const passes = ({ mm, allowed: most, used }: Would) => mm <= most && (used === null || used <= 1);
@@ -142,26 +138,18 @@ export function ifOff(
 /** A person, kg, counted twice for sitting down or stepping on: a suddenly applied load is double. */
 export const PERSON = { kg: 120, sudden: 2 } as const;
 
-const GRAVITY = 9.81;
-
 /**
  * What a member does when someone sits down or stands on the middle of its longest span, beside
  * all that is on it. It is over soon, so that nothing creeps.
  */
 export function withPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): Would {
   const { base, always, maybe } = answer.loads;
-  const places = base.supports.map((s) => s.x).sort((a, b) => a - b);
-  const longest = places
-    .slice(1)
-    .reduce((most, x, i) => (x - (places[i] as number) > most.to - most.from ? { from: places[i] as number, to: x } : most), {
-      from: places[0] ?? 0,
-      to: places[0] ?? 0,
-    });
+  const longest = longestOf(spansOf(base.supports.map((s) => s.x)));
   const person = { x: (longest.from + longest.to) / 2, newtons: PERSON.kg * PERSON.sudden * GRAVITY };
   const loads = { base, always, maybe: { lines: maybe.lines, points: [...maybe.points, person] } };
-  const then = worstSag(loadPatterns(loads), answer.section, shortestOf(answer));
+  const then = worstSag(loadPatterns(loads), answer.section, shortestSpan(answer.loads.base));
   const most = allowed(settings.limit, answer.span);
   const used = answer.strength.used === null ? null : (answer.strength.used * then.moment) / answer.moment;
   const mm = then.sag.mm * (answer.panel ? answer.panel.mm / answer.sag.mm : 1);
-  return { mm, allowed: most, used, state: used === null ? 'not judged' : used > 1 ? 'fails' : used >= 0.8 ? 'close' : 'fine' };
+  return { mm, allowed: most, used, state: used === null ? 'not judged' : stateOf(used, 1) };
 }

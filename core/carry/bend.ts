@@ -1,14 +1,15 @@
 import { toMm } from '../length/index.js';
 import type { Joint, Member } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { BeamError, type BeamSpec } from './beam.js';
+import { BeamError } from './beam.js';
 import { builtUpOf, type Attached, type BuiltUp } from './built-up.js';
 import { creepOf, type Creep } from './creep.js';
 import { sagTwoWays, type PanelSag } from './panel.js';
 import { beamOf, elasticAcross, sectionOf, type SpanAxis } from './placed-beam.js';
-import { loadPatterns, type PatternedLoads } from './patterns.js';
+import { allLoaded, loadPatterns, type PatternedLoads } from './patterns.js';
 import { PlateError } from './plate/index.js';
 import { gluedNeutral } from './section.js';
+import { longestOf, shortestSpan, spansOf } from './spans.js';
 import type { Load } from './standing.js';
 import { bendingStrength, judgeStress, type StrengthVerdict } from './strength.js';
 import { judge, worse, worstSag, type Bending, type Sag, type State, type Verdict } from './verdict.js';
@@ -40,6 +41,8 @@ export interface BendingAnswer {
   readonly builtUp: BuiltUp | null;
   /** As a plate, where a strip on one edge twists it or its back edge is held. */
   readonly panel: PanelSag | null;
+  /** How far it sags today at a place along it, mm: as a plate at the edge that sags most, where it is one. */
+  readonly at: (x: number) => number;
   /** The worse of sag and strength. */
   readonly state: State;
   /** What is missing where it is not judged. */
@@ -57,17 +60,9 @@ export interface BendingAnswer {
 /** Thinner than this nothing is judged: it bends like a sheet of card, far past what small deflections hold for. */
 const THINNEST = 3;
 
-function shortestSpan({ supports, length }: Pick<BeamSpec, 'supports' | 'length'>): number {
-  const places = supports.map((s) => s.x).sort((a, b) => a - b);
-  return places.slice(1).reduce((least, x, i) => Math.min(least, x - (places[i] as number)), length);
-}
-
 function longestSpan(supports: readonly Support[]): number {
-  const places = supports
-    .filter((s) => !s.lifted)
-    .map((s) => (s.x ?? s.z) as number)
-    .sort((a, b) => a - b);
-  return places.slice(1).reduce((most, x, i) => Math.max(most, x - (places[i] as number)), 0);
+  const { from, to } = longestOf(spansOf(supports.filter((s) => !s.lifted).map((s) => (s.x ?? s.z) as number)));
+  return to - from;
 }
 
 /** The stress of the part that is used most: M E z / E I, z from the neutral axis to its outer face. */
@@ -122,7 +117,8 @@ export function bend(
   const joints = held.filter((j) => j.how !== 'held along');
   const atBack = held.find((j) => j.how === 'held along');
   if (toMm(member.thickness.value) < THINNEST) return { error: `it is thinner than ${THINNEST} mm` };
-  const { beam, loads, from, axis } = beamOf(member, load, joints);
+  const { loads, from, axis } = beamOf(member, load, joints);
+  const beam = allLoaded(loads);
   const plain = sectionOf(member, axis);
   const built = axis === 'across' ? builtUpOf(member, attached, shortestSpan(beam), settings) : null;
   const section = built ? { ...plain, EI: built.EI } : plain;
@@ -160,6 +156,7 @@ export function bend(
         strength,
         builtUp: built,
         panel: panel?.now ?? null,
+        at: panel ? panel.now.along : sag.result.at,
         state: worse(verdict.state, strength.state),
         missing: verdict.creep.judged ? (strength.strength.judged ? null : strength.strength.reason) : verdict.creep.reason,
         axis,

@@ -4,7 +4,8 @@ import type { Workshop } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
 import { bend, type BendingAnswer, type Support } from './bend.js';
 import { attachedTo, type Attached } from './built-up.js';
-import { GRAVITY, standingOn, type Handed, type Load, type Standing } from './standing.js';
+import { standingOn, type Handed, type Load, type Standing } from './standing.js';
+import { GRAVITY } from './gravity.js';
 import type { State } from './verdict.js';
 
 /** A member with its loads, what carries it, and, for one that bends, its verdict. */

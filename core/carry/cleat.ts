@@ -1,3 +1,5 @@
+import { GRAVITY } from './gravity.js';
+
 /** What hangs on a bevelled cleat, forces in N, lengths in mm. */
 export interface Hung {
   readonly kg: number;
@@ -19,8 +21,6 @@ export interface CleatForces {
   /** The greater of the two, to be designed for. */
   readonly pull: number;
 }
-
-const GRAVITY = 9.81;
 
 /**
  * What a bevelled cleat of 45° has to hold.

@@ -1,14 +1,14 @@
 import { force, len, say, type Sentence } from '../figure/index.js';
-import { fromUnits, mm, toMm } from '../length/index.js';
+import { mm, toMm } from '../length/index.js';
 import { PIN } from '../joints/index.js';
 import { boxOf, type Member } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
-import { propertiesOf, type Stock } from '../stock/index.js';
+import { DENSITY_PER_G, propertiesOf, type StockProperties } from '../stock/index.js';
 import type { Support } from './bend.js';
 import type { CarriedMember } from './carry.js';
-import { KEEP, WOOD_SCREWS, lateral, screwsFor, type ScrewJoint, type WoodScrew } from './screws.js';
+import { KEEP, WOOD_SCREWS, lateral, screwsFor, shankOf, type ScrewJoint, type WoodScrew } from './screws.js';
 import { bearingStrength } from './strength.js';
-import { CLOSE_FROM, type State } from './verdict.js';
+import { stateOf, type State } from './verdict.js';
 
 /** How one end of a member is held, and whether that holds what it gives on. */
 export interface Fixing {
@@ -25,16 +25,11 @@ const LENGTHS = [25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 120];
 /** The usual screw for butt joints of boards and sheets. */
 const USUAL_SCREW = WOOD_SCREWS[1] as WoodScrew;
 
-const MM_PER_INCH = 25.4;
-
 /** Plywood as screws see it: G 0.42, as for plywood that is not graded (NDS table 12.3.3B). */
 const PLYWOOD_GRAVITY = 0.42;
 
-const DENSITY_PER_G = 1120;
-
 /** Specific gravity as screws see it; undefined for boards of chips and fibres, which have no published values. */
-export function gravityOf(stock: Stock): number | undefined {
-  const { material, density } = propertiesOf(stock);
+export function gravityOf({ material, density }: StockProperties): number | undefined {
   if (material.form === 'solid') return density / DENSITY_PER_G;
   return material.creep === 'plywood' ? PLYWOOD_GRAVITY : undefined;
 }
@@ -43,10 +38,10 @@ export function gravityOf(stock: Stock): number | undefined {
 export function screwInto(through: Member, into: Member, screw = USUAL_SCREW): ScrewJoint {
   const side = toMm(through.thickness.value);
   const wood = (m: Member, endGrain: boolean) => {
-    const gravity = gravityOf(m.stock);
+    const gravity = gravityOf(propertiesOf(m.stock));
     return gravity === undefined ? { endGrain } : { gravity, endGrain };
   };
-  const wanted = side + 10 * screw.shank * MM_PER_INCH;
+  const wanted = side + 10 * shankOf(screw);
   const length = LENGTHS.find((l) => l >= wanted) ?? (LENGTHS.at(-1) as number);
   return {
     screw,
@@ -58,12 +53,10 @@ export function screwInto(through: Member, into: Member, screw = USUAL_SCREW): S
 
 /** How many screws go across a joint with the usual distances to edges and to each other. */
 export function mostAcross(width: number, screw: WoodScrew): number {
-  const D = screw.shank * MM_PER_INCH;
+  const D = shankOf(screw);
   const room = width - 2 * KEEP.edge * D;
   return room < 0 ? 0 : 1 + Math.floor(room / (KEEP.between * D));
 }
-
-const stateOfUse = (used: number): State => (used > 1 ? 'fails' : used >= CLOSE_FROM ? 'close' : 'fine');
 
 /** The usual screw, or a thinner one where the end is too narrow for it; undefined where it is for both. */
 function screwThatGoes(width: number): WoodScrew | undefined {
@@ -92,7 +85,7 @@ function screwed(support: Support, into: Member, through: Member): Fixing {
   const used = support.newtons / (most * value.newtons);
   return {
     support,
-    state: stateOfUse(used),
+    state: stateOf(used, 1),
     screws: { count, screw: joint.screw, length: joint.length },
     sentence: say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size}, ${each} (${value.basis}); ${most} would go across it.`,
   };
@@ -117,7 +110,7 @@ function bears(support: Support, member: Member, area: number, what: Sentence, s
   const holds = strength.allowed * area;
   return {
     support,
-    state: stateOfUse(support.newtons / holds),
+    state: stateOf(support.newtons, holds),
     sentence: say`${what}: bears up to ${force(holds)} (${strength.basis}).`,
   };
 }
@@ -149,8 +142,7 @@ export function fixingsOf(carried: CarriedMember, members: ReadonlyMap<string, M
         ];
       case 'housed': {
         const cut = carrier?.features.find((f) => f.kind !== 'hole' && f.mate === member.id);
-        const deep = cut ? toMm(cut.depth) : 0;
-        return deep > 0 ? [bears(support, member, deep * width, say`A ledge of ${len(fromUnits(deep * 80_000))} under it`, settings)] : [];
+        return cut ? [bears(support, member, toMm(cut.depth) * width, say`A ledge of ${len(cut.depth)} under it`, settings)] : [];
       }
       case 'bearing':
         return carrier

@@ -1,3 +1,4 @@
+export * from './gravity.js';
 export * from './beam.js';
 export * from './section.js';
 export * from './composite.js';

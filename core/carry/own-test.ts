@@ -1,3 +1,4 @@
+import { GRAVITY } from './gravity.js';
 import { rectangleSecondMoment } from './section.js';
 
 /** A board laid on two supports and loaded, to find how stiff it is. Lengths in mm. */
@@ -22,8 +23,6 @@ export interface TestedStiffness {
   /** How far the reading may be out, as a part of it. */
   readonly spread: number;
 }
-
-const GRAVITY = 9.81;
 
 /**
  * The modulus of elasticity of a board from its own sag: E = F L³ / 48 I δ for a load at the

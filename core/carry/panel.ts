@@ -4,7 +4,7 @@ import { rigidityOf, solvePlate, type EdgeBeam, type PlateResult, type PlateSpec
 import type { Bending } from './verdict.js';
 
 /** What a panel is solved with as a plate: the beam it is taken for, its section, and how its long edges are held. */
-export interface PanelCase {
+export interface PanelSpec {
   readonly beam: Omit<BeamSpec, 'stretches'>;
   readonly section: Bending;
   /** The modulus across the span, MPa; that along it where it is not known. */
@@ -21,6 +21,8 @@ export interface PanelSag {
   readonly mm: number;
   readonly front: number;
   readonly back: number;
+  /** The sag along the edge that sags most, at a place from the start of the beam, mm. */
+  readonly along: (x: number) => number;
   readonly result: PlateResult;
 }
 
@@ -28,7 +30,7 @@ export interface PanelSag {
  * The plate that a panel is, between its two outermost supports: x along the span, y from its front to its back.
  * Loads along the beam are spread over its whole breadth.
  */
-export function plateOf({ beam, section, across, edges, beams, soften = 1, mesh }: PanelCase): PlateSpec {
+export function plateOf({ beam, section, across, edges, beams, soften = 1, mesh }: PanelSpec): PlateSpec {
   const places = beam.supports.map((s) => s.x);
   const [from, to] = [Math.min(...places), Math.max(...places)];
   const a = to - from;
@@ -59,13 +61,23 @@ export function plateOf({ beam, section, across, edges, beams, soften = 1, mesh 
   };
 }
 
+/** Places along an edge that its greatest sag is looked for at. */
+const PLACES = 41;
+
 /** The sag of a panel as a plate. @throws PlateError for one that can fall */
-export function sagOfPanel(panel: PanelCase): PanelSag {
+export function sagOfPanel(panel: PanelSpec): PanelSag {
   const spec = plateOf(panel);
   const result = solvePlate(spec);
-  const along = (y: number) => Math.max(...Array.from({ length: 41 }, (_, i) => result.at((spec.a * i) / 40, y)));
-  return { mm: result.greatest.mm, front: along(0), back: along(spec.b), result };
+  const most = (y: number) => Math.max(...Array.from({ length: PLACES }, (_, i) => result.at((spec.a * i) / (PLACES - 1), y)));
+  const [front, back] = [most(0), most(spec.b)];
+  const edge = front >= back ? 0 : spec.b;
+  const start = Math.min(...panel.beam.supports.map((s) => s.x));
+  const along = (x: number) => result.at(Math.min(Math.max(x - start, 0), spec.a), edge);
+  return { mm: result.greatest.mm, front, back, along, result };
 }
+
+/** Elements along a side of a panel that is solved with every change. */
+const QUICK_MESH = 6;
 
 /**
  * A panel that is no beam, since a strip on one edge twists it or its back edge is held: now and
@@ -73,17 +85,12 @@ export function sagOfPanel(panel: PanelCase): PanelSag {
  * @param soften by how many times the panel itself gets softer; null where that is not judged
  */
 export function sagTwoWays(
-  panel: Omit<PanelCase, 'beams'>,
+  panel: Omit<PanelSpec, 'beams'>,
   strip: BuiltUp['oneSided'],
   soften: number | null,
 ): { now: PanelSag; later: PanelSag | null } {
-  const coarse = { ...panel, mesh: panel.mesh ?? QUICK_MESH };
-  const later = strip ? strip.later : null;
-  const judged = soften !== null && (strip === null || later !== null);
-  return {
-    now: sagOfPanel({ ...coarse, beams: strip ? [strip.now] : [] }),
-    later: judged ? sagOfPanel({ ...coarse, beams: later ? [later] : [], soften: soften ?? 1 }) : null,
-  };
+  const solve = (beams: readonly EdgeBeam[], times: number) => sagOfPanel({ mesh: QUICK_MESH, ...panel, beams, soften: times });
+  const now = solve(strip ? [strip.now] : [], 1);
+  if (soften === null || strip?.later === null) return { now, later: null };
+  return { now, later: solve(strip ? [strip.later] : [], soften) };
 }
-
-const QUICK_MESH = 6;

@@ -1,9 +1,10 @@
 import { toMm, type Length } from '../length/index.js';
 import { boxOf, type Joint, type Member } from '../piece/index.js';
 import { propertiesOf } from '../stock/index.js';
-import type { BeamSpec, LineLoad, PointLoad } from './beam.js';
-import { allLoaded, type PatternedLoads } from './patterns.js';
-import { GRAVITY, type Handed, type Load, type Standing } from './standing.js';
+import type { LineLoad, PointLoad } from './beam.js';
+import type { PatternedLoads } from './patterns.js';
+import { type Handed, type Load, type Standing } from './standing.js';
+import { GRAVITY } from './gravity.js';
 import type { Bending } from './verdict.js';
 
 /** How far a member reaches over its outermost supports at one end, mm; what lies in a joint is no overhang. */
@@ -19,8 +20,6 @@ function spanAxis(joints: readonly Joint[]): SpanAxis {
 }
 
 interface BeamInPlace {
-  /** Under all of its load. */
-  readonly beam: Omit<BeamSpec, 'stretches'>;
   /** What of its load is always there, and what may be there or not. */
   readonly loads: PatternedLoads;
   readonly from: number;
@@ -64,8 +63,7 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
       if (live !== 0) maybe.lines.push(even(live));
     }
   }
-  const loads = { base, always, maybe };
-  return { axis, from, beam: allLoaded(loads), loads };
+  return { axis, from, loads: { base, always, maybe } };
 }
 
 /** The section that bends: as broad as the member is square to its span, as stiff as the wood is along it. */

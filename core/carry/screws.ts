@@ -22,6 +22,11 @@ export const WOOD_SCREWS: readonly WoodScrew[] = [
   { name: 'No. 14', shank: 0.242, root: 0.196 },
 ];
 
+/** The diameter of the shank of a screw, mm. */
+export function shankOf({ shank }: WoodScrew): number {
+  return shank * MM_PER_INCH;
+}
+
 /** A wood that a screw goes into or through. */
 export interface ScrewedWood {
   /** Specific gravity; undefined for what has no published values, such as MDF and particleboard. */

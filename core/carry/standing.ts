@@ -3,9 +3,6 @@ import { cellGrid } from '../interiors/cells/grid.js';
 import type { PlacedSpace, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 
-/** Standard gravity as builders' tables round it, N/kg. */
-export const GRAVITY = 9.81;
-
 /** What one member puts on another: how much and where. */
 export interface Handed {
   readonly from: string;

@@ -1,5 +1,5 @@
 import type { CreepRow, Material } from '../stock/index.js';
-import { CLOSE_FROM, type State } from './verdict.js';
+import { stateOf, type State } from './verdict.js';
 
 /** Construction timber of the least usual grade, C16: characteristic bending strength, MPa (EN 338). */
 const C16 = 16;
@@ -93,7 +93,7 @@ export interface StrengthVerdict {
 export function judgeStress(stress: number, strength: Strength): StrengthVerdict {
   if (!strength.judged) return { stress, strength, used: null, state: 'not judged' };
   const used = stress / strength.allowed;
-  return { stress, strength, used, state: used > 1 ? 'fails' : used >= CLOSE_FROM ? 'close' : 'fine' };
+  return { stress, strength, used, state: stateOf(used, 1) };
 }
 
 /**

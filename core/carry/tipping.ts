@@ -1,3 +1,5 @@
+import { GRAVITY } from './gravity.js';
+
 /** Something with a mass and where its middle is: up from the floor and out from the rear, mm. */
 export interface Heap {
   readonly kg: number;
@@ -26,8 +28,6 @@ export interface Tipping {
   /** How it stands against the pull and the mass of a small child. */
   readonly state: 'fine' | 'fails';
 }
-
-const GRAVITY = 9.81;
 
 /** The pull that a piece should stand: 10 lbf, and the mass on an open drawer: 60 lb, a child (ASTM F2057-23). */
 export const PASS = { pull: 44.5, onDrawer: 27.2, highest: 1422 } as const;

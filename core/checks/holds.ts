@@ -3,7 +3,7 @@ import { force, say } from '../figure/index.js';
 import type { Letters, Member, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import type { Check } from './check.js';
-import { nameOf } from './names.js';
+import { capital, nameOf } from './names.js';
 
 function strength(c: CarriedMember, name: string): Check[] {
   const verdict = c.bending?.strength;
@@ -27,8 +27,7 @@ export function holdChecks(shape: Shape, carried: readonly CarriedMember[], lett
   let byId: ReadonlyMap<string, Member> | null = null;
   return carried.flatMap((c): Check[] => {
     if (!c.bending) return [];
-    const name = nameOf(c.member, letters);
-    const capital = name.charAt(0).toUpperCase() + name.slice(1);
+    const name = capital(nameOf(c.member, letters));
     byId ??= new Map(shape.members.map((m) => [m.id, m]));
     const end = fixingsOf(c, byId, workshop.settings).find((f) => f.state === 'fails');
     const ends: Check[] = end
@@ -38,11 +37,11 @@ export function holdChecks(shape: Shape, carried: readonly CarriedMember[], lett
             severity: 'look',
             state: 'fails',
             about: { kind: 'member', id: c.member.id },
-            sentence: say`${capital} gives ${force(end.support.newtons)} on at one end, more than that holds. ${end.sentence}`,
+            sentence: say`${name} gives ${force(end.support.newtons)} on at one end, more than that holds. ${end.sentence}`,
             fixes: [],
           },
         ]
       : [];
-    return [...strength(c, capital), ...ends];
+    return [...strength(c, name), ...ends];
   });
 }

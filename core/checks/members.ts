@@ -6,11 +6,7 @@ import type { Letters, Member, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { pieceFix, type Check } from './check.js';
 import { holdChecks } from './holds.js';
-import { nameOf } from './names.js';
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}
+import { capital, nameOf } from './names.js';
 
 /** What machining leaves of each member. Less than a third is weak; nothing at all stops the build. */
 function machining(piece: Piece, shape: Shape, letters: Letters): Check[] {

@@ -5,3 +5,8 @@ export function nameOf(member: Member, letters: Letters): string {
   const letter = letters[member.id];
   return letter ? `${member.role} ${letter}` : member.label;
 }
+
+/** A name as it begins a sentence. */
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -111,7 +111,7 @@ function reportPlate({ member }: CarriedMember, { loads, section, builtUp }: Ben
       edges: { front: held, back: held },
       beams: builtUp?.oneSided ? [builtUp.oneSided.now] : [],
     });
-    return { today: mm, front, back, meshError: result.meshError };
+    return { today: mm, front, back, meshError: result.meshError() };
   } catch (error) {
     if (error instanceof PlateError) return { missing: error.message };
     throw error;

@@ -2,7 +2,7 @@ import type { Length } from '../length/index.js';
 import type { GapRule } from '../run/index.js';
 import type { Placement } from '../things/index.js';
 import type { Cells } from './makings/cells.js';
-import type { Held, Strip, Axis, DividingMember, Making, Space, Split } from './space.js';
+import type { Axis, DividingMember, Held, Making, Space, Split, Strip } from './space.js';
 import { InPlaceSchema, PanelCaseSchema, type InPlace, type Piece, type PiecePatch } from './spec.js';
 import { findMember, findSpace } from './tree.js';
 

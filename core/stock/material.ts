@@ -23,7 +23,7 @@ const WOOD_HANDBOOK = 'USDA Wood Handbook FPL-GTR-282, table 5-3a, at 12 %';
 const TYPICAL = 'typical, varies by maker; use the maker’s figure or your own test';
 
 /** Density at 12 % moisture from specific gravity G on green volume basis as tabled: 1120 G kg/m³. */
-const DENSITY_PER_G = 1120;
+export const DENSITY_PER_G = 1120;
 
 function solid(id: string, name: string, elastic: number, rupture: number, gravity: number): Material {
   return { id, name, form: 'solid', elastic, rupture, density: DENSITY_PER_G * gravity, creep: 'solid', source: WOOD_HANDBOOK };

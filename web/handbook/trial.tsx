@@ -1,6 +1,6 @@
 import { Input, NumberField } from 'react-aria-components';
 import styled from 'styled-components';
-import { sagOf, type Sag } from '../../core/carry/index.js';
+import { GRAVITY, sagOf, type Sag } from '../../core/carry/index.js';
 import { mm, type Length } from '../../core/length/index.js';
 import { MATERIALS, propertiesOf, type Stock, type StockProperties } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
@@ -58,8 +58,6 @@ export function propertiesFor(material: string): StockProperties {
   const stock: Stock = { name: '', form: 'sheet', material, nominal: mm(18), thickness: mm(18), length: size, width: size };
   return propertiesOf(stock);
 }
-
-const GRAVITY = 9.81;
 
 /** A shelf on two supports under an even load and its own weight. Lengths in mm. */
 export interface Shelf {

@@ -86,7 +86,7 @@ describe('a panel with a strip on one edge', () => {
     const result = solvePlate(spec(false));
     expect(Math.abs(result.at(450, 0) / 1.72 - 1)).toBeLessThan(0.03);
     expect(Math.abs(result.at(450, 300) / 3.6 - 1)).toBeLessThan(0.04);
-    expect(result.meshError).toBeLessThan(0.005);
+    expect(result.meshError()).toBeLessThan(0.005);
   });
 
   test('with one on each edge both sag alike, and less', () => {

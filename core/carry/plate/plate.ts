@@ -42,8 +42,8 @@ export interface PlateResult {
   readonly greatest: { readonly x: number; readonly y: number; readonly mm: number };
   /** The greatest bending moment per width along x and y, in size, N. */
   readonly moment: { readonly x: number; readonly y: number };
-  /** By how much the greatest deflection differs from that of half the mesh, as a part of it. */
-  readonly meshError: number;
+  /** By how much the greatest deflection differs from that of half the mesh, as a part of it; solved when asked for. */
+  readonly meshError: () => number;
   /** Reactions at the props, N, upwards positive. */
   readonly props: readonly number[];
   /** What each held edge carries, N, corners with the edges along y. */
@@ -209,7 +209,6 @@ function greatestOf({ mesh, w }: Solved): PlateResult['greatest'] {
 export function solvePlate(spec: PlateSpec): PlateResult {
   check(spec);
   const mesh = spec.mesh ?? USUAL_MESH;
-  const coarse = greatestOf(solveOn(spec, Math.max(2, Math.round(mesh / 2))));
   const fine = solveOn(spec, mesh);
   const greatest = greatestOf(fine);
   const sum = (x: number, y: number, px: 0 | 1 | 2, py: 0 | 1 | 2) =>
@@ -225,7 +224,10 @@ export function solvePlate(spec: PlateSpec): PlateResult {
   return {
     greatest,
     moment,
-    meshError: greatest.mm > 0 ? Math.abs(greatest.mm - coarse.mm) / greatest.mm : 0,
+    meshError: () => {
+      const coarse = greatestOf(solveOn(spec, Math.max(2, Math.round(mesh / 2))));
+      return greatest.mm > 0 ? Math.abs(greatest.mm - coarse.mm) / greatest.mm : 0;
+    },
     props: fine.props,
     edges: fine.edges,
     at: (x, y) => sum(x, y, 0, 0),

@@ -9,6 +9,7 @@ import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
 import { envelopeOf, woodsOf } from './envelope.js';
 
 export { CASE } from './case.js';
+export { backCounts } from './to-back.js';
 
 function bottomOverToe(piece: PanelCase): ShapeProblem[] {
   if (piece.bottom !== 'over' || piece.base.kind !== 'toe') return [];

@@ -1,10 +1,15 @@
 import { len, say } from '../../figure/index.js';
 import { mm, type Length } from '../../length/index.js';
-import { boxOf, dividingMembersOf, type Joint, type Member, type PanelCase, type ShapeProblem } from '../../piece/index.js';
+import { boxOf, dividingMembersOf, type Held, type Joint, type Member, type PanelCase, type ShapeProblem } from '../../piece/index.js';
 import { CASE } from './case.js';
 
 /** A glued back counts as a support from this thickness on. */
 const LEAST_BACK = mm(12);
+
+/** Whether being held to a back so thick counts as a support: glued to a thick one, or screwed through it into studs. */
+export function backCounts(held: Held, thick: Length, fixedToWall: boolean): boolean {
+  return held === 'glued' ? thick >= LEAST_BACK : fixedToWall;
+}
 
 /** What shelves that are held to the back are carried by there, and those for which that does not count. */
 export interface HeldToBack {
@@ -26,7 +31,7 @@ export function heldToBack(piece: PanelCase, members: readonly Member[], back: M
     if (!shelf) continue;
     const thick = back?.thickness.value;
     const touches = boxOf(shelf).z0 === rear;
-    const counts = thick !== undefined && touches && (spec.toBack === 'glued' ? thick >= LEAST_BACK : piece.fixedToWall);
+    const counts = thick !== undefined && touches && backCounts(spec.toBack, thick, piece.fixedToWall);
     if (counts) {
       joints.push({ carried: shelf.id, carrier: CASE.back, how: 'held along' });
       continue;

@@ -1,9 +1,9 @@
 import { creepOf, wouldBe, type BendingAnswer, type Creep } from '../../carry/index.js';
 import { len, say, type Sentence } from '../../figure/index.js';
-import { mm, sub } from '../../length/index.js';
+import { sub } from '../../length/index.js';
 import { findMember, findSpace, type DividingMember, type Member, type PanelCase, type Piece, type PieceEdit } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
-import { CASE } from '../../shells/index.js';
+import { CASE, backCounts } from '../../shells/index.js';
 import { propertiesOf, type Stock } from '../../stock/index.js';
 import { freshIds, takenIds } from '../ids.js';
 import type { Solution } from '../solve.js';
@@ -43,10 +43,10 @@ function otherStock(workshop: Workshop, now: string, answer: BendingAnswer | nul
 }
 
 /** Holding a shelf to the back, where that counts: glued to a thick one, or screwed through it into studs. */
-function toBack(piece: Piece, workshop: Workshop, spec: DividingMember): Candidate[] {
-  if (piece.shell !== 'panel-case' || piece.back.kind === 'none' || spec.toBack !== undefined) return [];
-  const thick = workshop.stock.get(piece.stock.back ?? piece.stock.sides)?.thickness ?? 0;
-  const held = thick >= mm(12) ? 'glued' : piece.fixedToWall ? 'screwed' : null;
+function toBack({ piece, shape }: Solution, spec: DividingMember): Candidate[] {
+  const back = shape.members.find((m) => m.id === CASE.back);
+  if (!back || spec.toBack !== undefined) return [];
+  const held = (['glued', 'screwed'] as const).find((how) => backCounts(how, back.thickness.value, piece.fixedToWall));
   if (!held) return [];
   return [
     {
@@ -67,7 +67,7 @@ function forDividing(solution: Solution, workshop: Workshop, node: string, membe
   const stock = found.member.stock ?? (up ? piece.stock.shelves : piece.stock.dividers);
   const candidates = otherStock(workshop, stock, answer, (id) => ({ kind: 'member', member: node, patch: { stock: id } }));
   if (!up) return candidates;
-  candidates.push(...toBack(piece, workshop, found.member));
+  candidates.push(...toBack(solution, found.member));
   candidates.push(...stiffeners(solution, workshop, found.member, memberId));
   const below = found.owner.split.spaces[found.index];
   const taken = takenIds(piece);

@@ -70,7 +70,14 @@ function moreBelow(before: Solution, after: Solution, memberId: string): Remedy[
   });
 }
 
-function tried(before: Solution, workshop: Workshop, ledger: Letters, memberId: string, { label, edit, looks }: Candidate): Remedy | null {
+function tried(
+  before: Solution,
+  failedBefore: ReadonlySet<string>,
+  workshop: Workshop,
+  ledger: Letters,
+  memberId: string,
+  { label, edit, looks }: Candidate,
+): Remedy | null {
   const after = solve(applyEdit(before.piece, edit), workshop, ledger);
   const member = after.carried.members.get(memberId);
   if (!member || after.shape.runs.size < before.shape.runs.size) return null;
@@ -79,7 +86,6 @@ function tried(before: Solution, workshop: Workshop, ledger: Letters, memberId: 
     (c) => c.severity === 'stop' && c.state === 'fails' && !before.checks.some((b) => b.id === c.id) && !c.id.startsWith('sag-'),
   );
   if (!passes || stops) return null;
-  const failedBefore = failing(before);
   return {
     label,
     edit,
@@ -104,8 +110,9 @@ function tried(before: Solution, workshop: Workshop, ledger: Letters, memberId: 
 export function remediesFor(before: Solution, workshop: Workshop, ledger: Letters, memberId: string): readonly Remedy[] {
   const carried = before.carried.members.get(memberId);
   if (!carried) return [];
+  const failedBefore = failing(before);
   const remedies = candidatesFor(before, workshop, carried.member).flatMap((candidate): Remedy[] => {
-    const remedy = tried(before, workshop, ledger, memberId, candidate);
+    const remedy = tried(before, failedBefore, workshop, ledger, memberId, candidate);
     return remedy ? [remedy] : [];
   });
   return remedies.sort((a, b) => a.newlyFailing.length - b.newlyFailing.length || a.moved.length - b.moved.length || a.addedKg - b.addedKg);

@@ -3,10 +3,12 @@ import {
   KEEP,
   WOOD_SCREWS,
   combined,
+  gravityOf,
   lateral,
   leftBeforePoint,
   penetration,
   pocketScrewLength,
+  shankOf,
   withdrawal,
   type ScrewJoint,
   type ScrewValue,
@@ -18,15 +20,6 @@ import { usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Grid, Panel, Select, Table } from '../../shared/ui.js';
 import { LengthTrial, NumberTrial, propertiesFor } from '../trial.js';
-
-const DENSITY_PER_G = 1120;
-const PLYWOOD_GRAVITY = 0.42;
-
-function gravityFor(id: string): number | undefined {
-  const { material, density } = propertiesFor(id);
-  if (material.form === 'solid') return density / DENSITY_PER_G;
-  return material.creep === 'plywood' ? PLYWOOD_GRAVITY : undefined;
-}
 
 /** What a screw holds, sideways, pulled out, and both. */
 export function Screws() {
@@ -40,7 +33,7 @@ export function Screws() {
   const [degrees, setDegrees] = useState(0);
   const screw = WOOD_SCREWS.find((s) => s.name === name) ?? WOOD_SCREWS[1];
   if (!screw) return null;
-  const gravity = gravityFor(into);
+  const gravity = gravityOf(propertiesFor(into));
   const wood = (endGrain: boolean) => (gravity === undefined ? { endGrain } : { gravity, endGrain });
   const joint: ScrewJoint = {
     screw,
@@ -52,7 +45,7 @@ export function Screws() {
   const both = across.judged && out.judged && out.newtons > 0 ? combined(out.newtons, across.newtons, degrees) : null;
   const said = (v: ScrewValue) => (v.judged ? writeForce(v.newtons, unit) : 'not judged');
   const why = (v: ScrewValue) => (v.judged ? v.basis : v.reason);
-  const D = screw.shank * 25.4;
+  const D = shankOf(screw);
   const left = leftBeforePoint(joint);
   const pocket = pocketScrewLength(toMm(through));
   return (

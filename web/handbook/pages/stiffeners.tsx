@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import {
+  GRAVITY,
   builtUpStiffness,
   elasticAcross,
   rectangleSecondMoment,
@@ -18,7 +19,6 @@ import { LengthTrial, MaterialTrial, NumberTrial, propertiesFor } from '../trial
 
 const SPAN = 900;
 const DEPTH = 300;
-const GRAVITY = 9.81;
 
 /** What strips and layers do, glued and screwed, on one edge and on both. */
 export function Stiffeners() {

@@ -6,7 +6,7 @@ import {
   stateOf,
   type BendingAnswer,
   type CarriedMember,
-  type PanelCase,
+  type PanelSpec,
 } from '../../../core/carry/index.js';
 import { writeFine } from '../../../core/figure/index.js';
 import { useBench } from '../../bench/bench.js';
@@ -30,9 +30,9 @@ function heldChoices(deep: boolean): readonly Choice<Held>[] {
 type Run = { readonly kind: 'working' } | { readonly kind: 'stopped' } | { readonly kind: 'done'; readonly reply: PlateReply };
 
 /** Solves a panel as a plate in a worker, which is ended when the panel changes or it is stopped. */
-function usePlate(panel: PanelCase | null): { run: Run; stop: () => void } {
+function usePlate(panel: PanelSpec | null): { run: Run; stop: () => void } {
   const [run, setRun] = useState<Run>({ kind: 'working' });
-  const [stopped, setStopped] = useState<PanelCase | null>(null);
+  const [stopped, setStopped] = useState<PanelSpec | null>(null);
   useEffect(() => {
     if (!panel || stopped === panel) return;
     setRun({ kind: 'working' });
@@ -82,7 +82,7 @@ export function AsPlate({ c, bending }: { c: CarriedMember; bending: BendingAnsw
   const { unit } = usePrecision();
   const [open, setOpen] = useState(false);
   const [held, setHeld] = useState<Held>(c.member.role === 'drawer bottom' ? 'both' : 'free');
-  const panel = useMemo<PanelCase | null>(() => {
+  const panel = useMemo<PanelSpec | null>(() => {
     if (!open) return null;
     const strip = bending.builtUp?.oneSided?.now;
     return {

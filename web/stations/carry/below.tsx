@@ -126,7 +126,8 @@ export function CarryBelow() {
   const loaded = useLoaded();
   const carried = useCarried();
   const c = carried?.bending ? carried : loaded.find((l) => l.bending);
-  const choices = useMemo(() => (c ? stockChoices(settled, workshop, settled.letters, c.member.id) : []), [settled, workshop, c]);
+  const id = c?.member.id;
+  const choices = useMemo(() => (id ? stockChoices(settled, workshop, settled.letters, id) : []), [settled, workshop, id]);
   if (!c?.bending) return null;
   const name = `${c.member.role} ${settled.letters[c.member.id] ?? ''}`;
   const listed = choices.map((choice): Listed => ({

@@ -28,13 +28,13 @@ export function Bends({ at }: { at: Placing }) {
       {loaded.flatMap((c) => {
         // What spans from the rear to the front is seen end on here, and listed beside.
         if (!c.bending || c.bending.axis === 'deep') return [];
-        const { from, length, sag } = c.bending;
+        const { from, length, at: sagAt, verdict } = c.bending;
         const box = boxOf(c.member);
         const y = toMm(fromUnits((box.y0 + box.y1) / 2));
-        const times = magnification(sag.mm);
+        const times = magnification(verdict.today.mm);
         const points = Array.from({ length: 33 }, (_, i) => {
           const s = (length * i) / 32;
-          return `${(at.left + (from + s) * at.scale).toFixed(1)},${(at.foot - (y - sag.result.at(s) * times) * at.scale).toFixed(1)}`;
+          return `${(at.left + (from + s) * at.scale).toFixed(1)},${(at.foot - (y - sagAt(s) * times) * at.scale).toFixed(1)}`;
         });
         const on = selection === c.member.id;
         const end = at.left + (from + length) * at.scale;

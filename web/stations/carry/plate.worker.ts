@@ -1,4 +1,4 @@
-import { sagOfPanel, type PanelCase } from '../../../core/carry/index.js';
+import { sagOfPanel, type PanelSpec } from '../../../core/carry/index.js';
 
 /** A panel solved as a plate: its sag, and the deflection at so many places across and along, mm. */
 export interface PlateAnswer {
@@ -16,7 +16,7 @@ export type PlateReply = { readonly answer: PlateAnswer } | { readonly error: st
 const COLUMNS = 25;
 const ROWS = 9;
 
-self.onmessage = ({ data }: MessageEvent<PanelCase>) => {
+self.onmessage = ({ data }: MessageEvent<PanelSpec>) => {
   const start = performance.now();
   let reply: PlateReply;
   try {
@@ -26,7 +26,7 @@ self.onmessage = ({ data }: MessageEvent<PanelCase>) => {
     const grid = Array.from({ length: ROWS }, (_, j) =>
       Array.from({ length: COLUMNS }, (__, i) => result.at((a * i) / (COLUMNS - 1), (data.section.width * j) / (ROWS - 1))),
     );
-    reply = { answer: { mm, front, back, meshError: result.meshError, grid, took: performance.now() - start } };
+    reply = { answer: { mm, front, back, meshError: result.meshError(), grid, took: performance.now() - start } };
   } catch (error) {
     reply = { error: error instanceof Error ? error.message : 'it could not be solved' };
   }

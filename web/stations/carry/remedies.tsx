@@ -61,9 +61,13 @@ export function Remedies({ c }: { c: CarriedMember }) {
   const { settled, workshop, commit, setDraft, draft } = useBench();
   const precision = usePrecision();
   const [open, setOpen] = useState<number | null>(null);
-  const remedies = useMemo(() => remediesFor(settled, workshop, settled.letters, c.member.id), [settled, workshop, c.member.id]);
   const state = settled.carried.members.get(c.member.id)?.state;
-  if (state !== 'fails' && state !== 'close') return null;
+  const wanted = state === 'fails' || state === 'close';
+  const remedies = useMemo(
+    () => (wanted ? remediesFor(settled, workshop, settled.letters, c.member.id) : []),
+    [settled, workshop, c.member.id, wanted],
+  );
+  if (!wanted) return null;
   const look = (i: number, edit: PieceEdit) => {
     setOpen(i);
     setDraft({ kind: 'edit', edit, look: true });

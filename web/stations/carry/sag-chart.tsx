@@ -11,12 +11,12 @@ export default function SagChart({ c }: { c: CarriedMember }) {
   const { unit } = usePrecision();
   const bending = c.bending;
   if (!bending) return null;
-  const { sag, verdict, length } = bending;
+  const { at, verdict, length } = bending;
   const per = unit === 'mm' ? 1 : 25.4;
   const factor = verdict.creep.judged ? verdict.creep.factor : null;
   const data = Array.from({ length: 25 }, (_, i) => {
     const x = (length * i) / 24;
-    const today = sag.result.at(x) / per;
+    const today = at(x) / per;
     return { x: Number((x / per).toFixed(2)), today, ...(factor === null ? {} : { later: today * factor }) };
   });
   const limit = verdict.allowed / per;
