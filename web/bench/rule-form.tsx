@@ -1,13 +1,12 @@
 import { useState } from 'react';
-import { NumberField, Input } from 'react-aria-components';
-import styled from 'styled-components';
+import { Input } from 'react-aria-components';
 import { ZERO, mm, inch, sub, type Length } from '../../core/length/index.js';
 import { nearestCounts, type GapRule } from '../../core/run/index.js';
 import type { PieceEdit, PlacedSpace } from '../../core/piece/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
-import { Button, Faint, FieldLabel, Grid, Select, Tick, fieldBox, type Choice } from '../shared/ui.js';
+import { Button, type Choice, Faint, FieldLabel, Grid, NumberBox, Select, Tick } from '../shared/ui.js';
 import { useSettledBench } from './bench.js';
 import { newNodesFor } from './nodes.js';
 
@@ -38,12 +37,6 @@ export function ruleOf(kind: RuleKind, now: Length, unit: 'mm' | 'in'): GapRule 
   }
 }
 
-const Number = styled(NumberField)`
-  input {
-    ${fieldBox}
-  }
-`;
-
 function NumberEntry({
   label,
   value,
@@ -60,7 +53,7 @@ function NumberEntry({
   most?: number;
 }) {
   return (
-    <Number
+    <NumberBox
       value={value}
       onChange={(n) => globalThis.Number.isFinite(n) && onChange(n)}
       minValue={least}
@@ -71,7 +64,7 @@ function NumberEntry({
     >
       <FieldLabel>{label}</FieldLabel>
       <Input />
-    </Number>
+    </NumberBox>
   );
 }
 

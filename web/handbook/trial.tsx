@@ -1,17 +1,10 @@
-import { Input, NumberField } from 'react-aria-components';
-import styled from 'styled-components';
+import { Input } from 'react-aria-components';
 import { GRAVITY, sagOf, type Sag } from '../../core/carry/index.js';
 import { mm, type Length } from '../../core/length/index.js';
 import { MATERIALS, propertiesOf, type Stock, type StockProperties } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
-import { FieldLabel, Select, fieldBox } from '../shared/ui.js';
-
-const Entry = styled(NumberField)`
-  input {
-    ${fieldBox}
-  }
-`;
+import { FieldLabel, NumberBox, Select } from '../shared/ui.js';
 
 /** A number to try. */
 export function NumberTrial(props: {
@@ -24,10 +17,10 @@ export function NumberTrial(props: {
 }) {
   const { label, value, set, least = 0, most, step } = props;
   return (
-    <Entry value={value} onChange={(n) => Number.isFinite(n) && set(n)} minValue={least} maxValue={most} {...(step ? { step } : {})}>
+    <NumberBox value={value} onChange={(n) => Number.isFinite(n) && set(n)} minValue={least} maxValue={most} {...(step ? { step } : {})}>
       <FieldLabel>{label}</FieldLabel>
       <Input />
-    </Entry>
+    </NumberBox>
   );
 }
 

@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { Input, NumberField, TextField } from 'react-aria-components';
-import styled from 'styled-components';
+import { Input, TextField } from 'react-aria-components';
 import { USUAL_KERF } from '../../core/joints/index.js';
 import type { Settings } from '../../core/project/index.js';
 import { NAMED_LIMITS } from '../../core/carry/index.js';
@@ -8,13 +7,7 @@ import { usePrecision, useProject } from '../data/project.js';
 import { Header } from '../shared/header.js';
 import { WhatItDoes } from './what-it-does.js';
 import { LengthField } from '../shared/length-field.js';
-import { Faint, FieldLabel, Grid, Page, Section, Select, TextInput, fieldBox } from '../shared/ui.js';
-
-const Entry = styled(NumberField)`
-  input {
-    ${fieldBox}
-  }
-`;
+import { Faint, FieldLabel, Grid, NumberBox, Page, Section, Select, TextInput } from '../shared/ui.js';
 
 /** The choices that hold for every piece of the project. */
 export function ProjectSettings() {
@@ -84,7 +77,7 @@ export function ProjectSettings() {
               onChange={(over) => save({ limit: over === 'amount' ? { kind: 'amount', mm: 2 } : { kind: 'span', over: Number(over) } })}
             />
             {limit.kind === 'amount' ? (
-              <Entry
+              <NumberBox
                 value={limit.mm}
                 minValue={0.1}
                 maxValue={100}
@@ -93,7 +86,7 @@ export function ProjectSettings() {
               >
                 <FieldLabel>The amount, mm</FieldLabel>
                 <Input />
-              </Entry>
+              </NumberBox>
             ) : null}
           </Grid>
           <WhatItDoes />

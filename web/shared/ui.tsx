@@ -11,6 +11,7 @@ import {
   SelectValue,
   type CheckboxProps,
   type SelectProps,
+  NumberField,
 } from 'react-aria-components';
 import { Check, ChevronDown } from 'lucide-react';
 import { film, ink, inkSoft, line, paper, red, tape, tapePale } from '../theme/tokens.js';
@@ -73,6 +74,13 @@ export const fieldBox = css`
 
 export const TextInput = styled(Input)`
   ${fieldBox}
+`;
+
+/** The field of a number, with its label and input inside. */
+export const NumberBox = styled(NumberField)`
+  input {
+    ${fieldBox}
+  }
 `;
 
 export const FieldLabel = styled(Label)`

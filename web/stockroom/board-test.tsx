@@ -1,18 +1,11 @@
 import { useState } from 'react';
-import { Input, NumberField } from 'react-aria-components';
-import styled from 'styled-components';
+import { Input } from 'react-aria-components';
 import { stiffnessFromTest } from '../../core/carry/index.js';
 import { inch, mm, toMm, type Length } from '../../core/length/index.js';
 import type { Stock } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
-import { Button, Faint, FieldLabel, Grid, Select, fieldBox } from '../shared/ui.js';
-
-const Entry = styled(NumberField)`
-  input {
-    ${fieldBox}
-  }
-`;
+import { Button, Faint, FieldLabel, Grid, NumberBox, Select } from '../shared/ui.js';
 
 type Test = NonNullable<Stock['test']>;
 
@@ -32,7 +25,7 @@ export function BoardTest({ stock, onUse }: { stock: Stock; onUse: (stock: Stock
     />
   );
   const number = (label: string, key: 'kg' | 'sag' | 'readTo', most: number) => (
-    <Entry
+    <NumberBox
       value={test[key]}
       minValue={0.01}
       maxValue={most}
@@ -42,7 +35,7 @@ export function BoardTest({ stock, onUse }: { stock: Stock; onUse: (stock: Stock
     >
       <FieldLabel>{label}</FieldLabel>
       <Input />
-    </Entry>
+    </NumberBox>
   );
   const found = whatItSays(stock, test);
   return (

@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { Input, NumberField, TextField } from 'react-aria-components';
-import styled from 'styled-components';
+import { Input, TextField } from 'react-aria-components';
 import { Plus } from 'lucide-react';
 import { ZERO, formatLength, inch, mm, readLength, type Length, type LengthUnit } from '../../core/length/index.js';
 import type { Slide } from '../../core/stock/index.js';
@@ -9,14 +8,8 @@ import { useRecordList } from '../data/record-list.js';
 import { HandbookLink } from '../shared/handbook-link.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
-import { Button, Faint, Fault, FieldLabel, Grid, Panel, Row, Scroll, Table, TextInput, fieldBox } from '../shared/ui.js';
+import { Button, Faint, Fault, FieldLabel, Grid, NumberBox, Panel, Row, Scroll, Table, TextInput } from '../shared/ui.js';
 import { TakeOut } from '../shared/take-out.js';
-
-const Entry = styled(NumberField)`
-  input {
-    ${fieldBox}
-  }
-`;
 
 /** A full-extension slide as most are sold, to be measured. */
 function newSlide(unit: LengthUnit): Slide {
@@ -59,7 +52,7 @@ function SlideForm({ slide, onSave, onClose }: { slide: Slide; onSave: (slide: S
     />
   );
   const number = (key: 'rating' | 'price', label: string, most: number) => (
-    <Entry
+    <NumberBox
       value={slide[key] ?? NaN}
       minValue={0}
       maxValue={most}
@@ -73,7 +66,7 @@ function SlideForm({ slide, onSave, onClose }: { slide: Slide; onSave: (slide: S
     >
       <FieldLabel>{label}</FieldLabel>
       <Input />
-    </Entry>
+    </NumberBox>
   );
   const keepName = () =>
     name.trim() !== '' && name.trim() !== slide.name && onSave({ ...slide, name: name.trim() }, `Renamed ${slide.name}`);
@@ -97,7 +90,7 @@ function SlideForm({ slide, onSave, onClose }: { slide: Slide; onSave: (slide: S
         {length('height', 'Profile high')}
         {length('setback', 'Back from the front')}
         {number('rating', 'Rating of a pair, kg', 1000)}
-        <Entry
+        <NumberBox
           value={slide.extension * 100}
           minValue={10}
           maxValue={120}
@@ -105,7 +98,7 @@ function SlideForm({ slide, onSave, onClose }: { slide: Slide; onSave: (slide: S
         >
           <FieldLabel>Comes out, % of length</FieldLabel>
           <Input />
-        </Entry>
+        </NumberBox>
         {number('price', 'Price of a pair', 1e6)}
         <div style={{ gridColumn: '1 / -1' }}>
           <TextField value={series ?? shown} onChange={setSeries} onBlur={keepSeries} onKeyDown={(e) => e.key === 'Enter' && keepSeries()}>

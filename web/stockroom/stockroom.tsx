@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react';
-import { Input, NumberField, TextField } from 'react-aria-components';
-import styled from 'styled-components';
+import { Input, TextField } from 'react-aria-components';
 import { Plus } from 'lucide-react';
 import { MATERIALS, propertiesOf, type Stock } from '../../core/stock/index.js';
 import { newStock } from '../data/defaults.js';
@@ -12,14 +11,8 @@ import { Header } from '../shared/header.js';
 import { BoardTest } from './board-test.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
-import { Button, Faint, Fault, FieldLabel, Grid, Page, Panel, Row, Scroll, Select, Table, TextInput, fieldBox } from '../shared/ui.js';
+import { Button, Faint, Fault, FieldLabel, Grid, NumberBox, Page, Panel, Row, Scroll, Select, Table, TextInput } from '../shared/ui.js';
 import { Slides } from './slides.js';
-
-const Entry = styled(NumberField)`
-  input {
-    ${fieldBox}
-  }
-`;
 
 const MATERIAL_CHOICES = MATERIALS.map((m) => ({ id: m.id, label: m.name }));
 
@@ -38,7 +31,7 @@ function OptionalNumber({
   most: number;
 }) {
   return (
-    <Entry
+    <NumberBox
       value={value ?? NaN}
       onChange={(n) => onChange(Number.isFinite(n) ? n : undefined)}
       minValue={least}
@@ -47,7 +40,7 @@ function OptionalNumber({
     >
       <FieldLabel>{label}</FieldLabel>
       <Input />
-    </Entry>
+    </NumberBox>
   );
 }
 

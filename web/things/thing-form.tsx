@@ -1,17 +1,10 @@
 import { Controller, useForm, type Control } from 'react-hook-form';
-import { Input, NumberField, TextField } from 'react-aria-components';
-import styled from 'styled-components';
+import { Input, TextField } from 'react-aria-components';
 import { ZERO, type Length } from '../../core/length/index.js';
 import { FILLS, massOfFill, type Thing } from '../../core/things/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
-import { Button, Fault, FieldLabel, Grid, Panel, Row, Select, TextInput, Tick, fieldBox } from '../shared/ui.js';
-
-const Entry = styled(NumberField)`
-  input {
-    ${fieldBox}
-  }
-`;
+import { Button, Fault, FieldLabel, Grid, NumberBox, Panel, Row, Select, TextInput, Tick } from '../shared/ui.js';
 
 /** A thing as it stands in its form: both shapes' sizes side by side. */
 interface Form {
@@ -119,7 +112,7 @@ function NumberEntry({
       control={control}
       name={name}
       render={({ field }) => (
-        <Entry
+        <NumberBox
           value={field.value}
           onChange={field.onChange}
           minValue={least}
@@ -129,7 +122,7 @@ function NumberEntry({
         >
           <FieldLabel>{label}</FieldLabel>
           <Input onBlur={field.onBlur} />
-        </Entry>
+        </NumberBox>
       )}
     />
   );

@@ -1,18 +1,11 @@
-import { Input, NumberField } from 'react-aria-components';
-import styled from 'styled-components';
+import { Input } from 'react-aria-components';
 import { Plus, Trash2 } from 'lucide-react';
 import { inch, mm } from '../../core/length/index.js';
 import type { Blocked, Cells, PlacedSpace, Tilted } from '../../core/piece/index.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
-import { Button, FieldLabel, Grid, Row, Section, Select, fieldBox } from '../shared/ui.js';
+import { Button, FieldLabel, Grid, NumberBox, Row, Section, Select } from '../shared/ui.js';
 import { useMakingFields } from './fields.js';
-
-const Count = styled(NumberField)`
-  input {
-    ${fieldBox}
-  }
-`;
 
 function LadderFields({ space, cells }: { space: string; cells: Cells }) {
   const { change, length, wood } = useMakingFields(space, cells);
@@ -26,7 +19,7 @@ function LadderFields({ space, cells }: { space: string; cells: Cells }) {
       {wood('Supports of', support.stock, (stock) => ({ make: { ...make, support: { ...support, stock } } }))}
       {length('Supports long', support.long, (long) => ({ make: { ...make, support: { ...support, long } } }))}
       {length('Supports wide', support.wide, (wide) => ({ make: { ...make, support: { ...support, wide } } }))}
-      <Count
+      <NumberBox
         value={support.spares}
         minValue={0}
         maxValue={1000}
@@ -36,7 +29,7 @@ function LadderFields({ space, cells }: { space: string; cells: Cells }) {
       >
         <FieldLabel>Spare supports</FieldLabel>
         <Input />
-      </Count>
+      </NumberBox>
     </>
   );
 }
@@ -112,7 +105,7 @@ function TiltedFields({ space, cells }: { space: string; cells: Cells }) {
         const [what, which] = 'row' in f ? (['row', f.row] as const) : (['column', f.column] as const);
         return (
           <Grid key={i} style={{ marginBottom: 8 }}>
-            <Count
+            <NumberBox
               value={which}
               minValue={1}
               maxValue={400}
@@ -120,11 +113,11 @@ function TiltedFields({ space, cells }: { space: string; cells: Cells }) {
             >
               <FieldLabel>{what === 'row' ? 'Row from below' : 'Column from the left'}</FieldLabel>
               <Input />
-            </Count>
-            <Count value={f.tilt} minValue={1} maxValue={45} onChange={(tilt) => Number.isFinite(tilt) && put(i, { ...f, tilt })}>
+            </NumberBox>
+            <NumberBox value={f.tilt} minValue={1} maxValue={45} onChange={(tilt) => Number.isFinite(tilt) && put(i, { ...f, tilt })}>
               <FieldLabel>Degrees from level</FieldLabel>
               <Input />
-            </Count>
+            </NumberBox>
             <LengthField
               label="Things long"
               value={f.long}

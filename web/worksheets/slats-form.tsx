@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { Input, NumberField, TextField } from 'react-aria-components';
-import styled from 'styled-components';
+import { Input, TextField } from 'react-aria-components';
 import { slatCounts, slatOverall, slatWidth } from '../../core/interiors/slats/index.js';
 import { inch, mm, type Length } from '../../core/length/index.js';
 import type { PlacedSpace, Slats } from '../../core/piece/index.js';
@@ -9,14 +8,8 @@ import { newNodesFor } from '../bench/nodes.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
-import { Button, FieldLabel, Grid, Section, Select, TextInput, Tick, fieldBox } from '../shared/ui.js';
+import { Button, FieldLabel, Grid, NumberBox, Section, Select, TextInput, Tick } from '../shared/ui.js';
 import { useMakingFields } from './fields.js';
-
-const Count = styled(NumberField)`
-  input {
-    ${fieldBox}
-  }
-`;
 
 /** The inverse questions: which counts come near a wanted gap, and how long a deck is with a spacer of it. */
 function WantedGap({ space, making }: { space: PlacedSpace; making: Slats }) {
@@ -103,7 +96,7 @@ export function SlatsForm({ space, making }: { space: PlacedSpace; making: Slats
       <Grid>
         {wood('Slats of', making.stock, (stock) => ({ stock }))}
         {length('Slats wide', making.wide, (wide) => ({ wide }))}
-        <Count
+        <NumberBox
           value={supports.count}
           minValue={0}
           maxValue={20}
@@ -111,7 +104,7 @@ export function SlatsForm({ space, making }: { space: PlacedSpace; making: Slats
         >
           <FieldLabel>Supports under them</FieldLabel>
           <Input />
-        </Count>
+        </NumberBox>
         {supports.count > 0 ? (
           <>
             {wood('Supports of', supports.stock, (stock) => ({ supports: { ...supports, stock } }))}
