@@ -12,12 +12,17 @@ import {
 import { writeFine, writeMass } from '../../../core/figure/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
+import { Fold } from '../../shared/fold.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Table } from '../../shared/ui.js';
 import { STATE_WORD } from './loaded.js';
 
 /** The longest, thinnest and heaviest that would still do, everything else as it is. */
-export function GetAwayWith({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
+export function GetAwayWith(props: { c: CarriedMember; bending: BendingAnswer }) {
+  return <Fold summary="What could I get away with?">{() => <CouldBe {...props} />}</Fold>;
+}
+
+function CouldBe({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
   const { workshop } = useBench();
   const { unit } = usePrecision();
   const most = useMemo(() => getAwayWith(bending, workshop.settings), [bending, workshop]);
@@ -39,8 +44,7 @@ export function GetAwayWith({ c, bending }: { c: CarriedMember; bending: Bending
       : ['most load', writeMass(kg * most.load, unit), writeMass(kg, unit)],
   ];
   return (
-    <details style={{ marginTop: 8, fontSize: 13 }}>
-      <summary>What could I get away with?</summary>
+    <>
       <Table>
         <thead>
           <tr>
@@ -66,7 +70,7 @@ export function GetAwayWith({ c, bending }: { c: CarriedMember; bending: Bending
         {person.used === null ? ', strength not judged' : `, ${Math.round(person.used * 100)} % of what it may carry`}. Anything people sit,
         sleep or stand on wants more care than this figure.
       </p>
-    </details>
+    </>
   );
 }
 
@@ -89,12 +93,15 @@ function Then({ would }: { would: Would }) {
 }
 
 /** How the verdict changes when what it rests on is off by a fifth. */
-export function IfOff({ bending }: { bending: BendingAnswer }) {
+export function IfOff(props: { bending: BendingAnswer }) {
+  return <Fold summary={`If something is off by ${OFF_BY * 100} %`}>{() => <Off {...props} />}</Fold>;
+}
+
+function Off({ bending }: { bending: BendingAnswer }) {
   const { workshop } = useBench();
   const { each, all } = useMemo(() => ifOff(bending, workshop.settings), [bending, workshop]);
   return (
-    <details style={{ marginTop: 8, fontSize: 13 }}>
-      <summary>If something is off by {OFF_BY * 100} %</summary>
+    <>
       <Table>
         <thead>
           <tr>
@@ -131,6 +138,6 @@ export function IfOff({ bending }: { bending: BendingAnswer }) {
           </tr>
         </tbody>
       </Table>
-    </details>
+    </>
   );
 }
