@@ -1,10 +1,11 @@
-import { useMemo, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useMemo } from 'react';
 import { creepOf } from '../../core/carry/index.js';
 import type { Settings } from '../../core/project/index.js';
 import { solve, verdictsUnder } from '../../core/solution/index.js';
 import { materialOf, type Material } from '../../core/stock/index.js';
 import { useProject } from '../data/project.js';
+import { Fold } from '../shared/fold.js';
+import { HandbookLink } from '../shared/handbook-link.js';
 import { Faint, Table } from '../shared/ui.js';
 
 const CLASSES = [1, 2, 3] as const;
@@ -21,30 +22,24 @@ function growth(material: Material, settings: Pick<Settings, 'serviceClass' | 'c
 
 /** What each service class and creep school does to the verdicts on every loaded member of the project. */
 export function WhatItDoes() {
+  return <Fold summary="What each of them does to the verdicts">{() => <Verdicts />}</Fold>;
+}
+
+function Verdicts() {
   const { bench, workshop } = useProject();
-  const { project } = useParams();
-  const [open, setOpen] = useState(false);
-  const solutions = useMemo(
-    () => (open ? bench.records.pieces.map((p) => solve(p.data.piece, workshop, p.data.letters)) : []),
-    [open, bench, workshop],
-  );
-  const rows = useMemo(
-    () =>
-      open
-        ? CLASSES.flatMap((serviceClass) =>
-            SCHOOLS.map((school) => ({
-              serviceClass,
-              school,
-              counts: verdictsUnder(solutions, workshop, { serviceClass, creepSchool: school.id }),
-            })),
-          )
-        : [],
-    [open, solutions, workshop],
-  );
+  const rows = useMemo(() => {
+    const solutions = bench.records.pieces.map((p) => solve(p.data.piece, workshop, p.data.letters));
+    return CLASSES.flatMap((serviceClass) =>
+      SCHOOLS.map((school) => ({
+        serviceClass,
+        school,
+        counts: verdictsUnder(solutions, workshop, { serviceClass, creepSchool: school.id }),
+      })),
+    );
+  }, [bench, workshop]);
   const { settings } = workshop;
   return (
-    <details onToggle={(e) => setOpen(e.currentTarget.open)} style={{ marginTop: 10 }}>
-      <summary style={{ cursor: 'pointer' }}>What each of them does to the verdicts</summary>
+    <>
       <Table style={{ marginTop: 6 }}>
         <thead>
           <tr>
@@ -86,8 +81,8 @@ export function WhatItDoes() {
         </tbody>
       </Table>
       <Faint>
-        Loaded members of every piece in the project. <Link to={`/p/${project}/handbook/creep`}>Why sag grows, and the two schools</Link>
+        Loaded members of every piece in the project. <HandbookLink page="creep">Why sag grows, and the two schools</HandbookLink>
       </Faint>
-    </details>
+    </>
   );
 }

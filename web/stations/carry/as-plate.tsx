@@ -11,6 +11,7 @@ import {
 import { writeFine } from '../../../core/figure/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
+import { Fold } from '../../shared/fold.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Button, Faint, Row, Select, type Choice } from '../../shared/ui.js';
 import { ink, line, tape } from '../../theme/tokens.js';
@@ -30,11 +31,11 @@ function heldChoices(deep: boolean): readonly Choice<Held>[] {
 type Run = { readonly kind: 'working' } | { readonly kind: 'stopped' } | { readonly kind: 'done'; readonly reply: PlateReply };
 
 /** Solves a panel as a plate in a worker, which is ended when the panel changes or it is stopped. */
-function usePlate(panel: PanelSpec | null): { run: Run; stop: () => void } {
+function usePlate(panel: PanelSpec): { run: Run; stop: () => void } {
   const [run, setRun] = useState<Run>({ kind: 'working' });
   const [stopped, setStopped] = useState<PanelSpec | null>(null);
   useEffect(() => {
-    if (!panel || stopped === panel) return;
+    if (stopped === panel) return;
     setRun({ kind: 'working' });
     const worker = new Worker(new URL('./plate.worker.ts', import.meta.url), { type: 'module' });
     worker.onmessage = ({ data }: MessageEvent<PlateReply>) => {
@@ -45,7 +46,7 @@ function usePlate(panel: PanelSpec | null): { run: Run; stop: () => void } {
     worker.postMessage(panel);
     return () => worker.terminate();
   }, [panel, stopped]);
-  return { run: stopped === panel && panel ? { kind: 'stopped' } : run, stop: () => setStopped(panel) };
+  return { run: stopped === panel ? { kind: 'stopped' } : run, stop: () => setStopped(panel) };
 }
 
 /** The panel seen from above, the darker the further it sags; its front at the foot. */
@@ -77,13 +78,15 @@ function SagMap({ grid, most, deep, ratio }: { grid: readonly (readonly number[]
 }
 
 /** A member solved as a plate, with its long edges free or held: drawer bottoms, shelves held at the back, strips on one edge. */
-export function AsPlate({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
+export function AsPlate(props: { c: CarriedMember; bending: BendingAnswer }) {
+  return <Fold summary="As a plate, edges free or held">{() => <Plate {...props} />}</Fold>;
+}
+
+function Plate({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
   const { workshop } = useBench();
   const { unit } = usePrecision();
-  const [open, setOpen] = useState(false);
   const [held, setHeld] = useState<Held>(c.member.role === 'drawer bottom' ? 'both' : 'free');
-  const panel = useMemo<PanelSpec | null>(() => {
-    if (!open) return null;
+  const panel = useMemo<PanelSpec>(() => {
     const strip = bending.builtUp?.oneSided?.now;
     return {
       beam: allLoaded(bending.loads),
@@ -92,14 +95,13 @@ export function AsPlate({ c, bending }: { c: CarriedMember; bending: BendingAnsw
       edges: { front: held === 'both' ? 'simple' : 'free', back: held === 'free' ? 'free' : 'simple' },
       beams: strip ? [strip] : [],
     };
-  }, [open, bending, held]);
+  }, [bending, held]);
   const { run, stop } = usePlate(panel);
   const most = allowed(workshop.settings.limit, bending.span);
   const deep = bending.axis === 'deep';
   const creep = bending.verdict.creep.judged ? bending.verdict.creep.factor : 1;
   return (
-    <details style={{ marginTop: 8, fontSize: 13 }} onToggle={(e) => setOpen(e.currentTarget.open)}>
-      <summary>As a plate, edges free or held</summary>
+    <>
       <div style={{ margin: '6px 0' }}>
         <Select label="Beside its span" value={held} choices={heldChoices(deep)} onChange={setHeld} />
       </div>
@@ -130,6 +132,6 @@ export function AsPlate({ c, bending }: { c: CarriedMember; bending: BendingAnsw
           </Faint>
         </>
       )}
-    </details>
+    </>
   );
 }
