@@ -31,6 +31,18 @@ describe('remedies', () => {
     }
   });
 
+  test('the top of a case can be asked in every stock too, with the whole case made of it', () => {
+    const choices = stockChoices(failing, shop, failing.letters, 'case/top/1');
+    expect(choices.map((c) => [c.stockId, c.current])).toEqual([
+      ['ply', true],
+      ['thin', false],
+      ['thick', false],
+    ]);
+    const after = solve(applyEdit(failing.piece, choices[2]?.edit as PieceEdit), shop, failing.letters);
+    expect(after.carried.members.get('case/top/1')?.member.stockId).toBe('thick');
+    expect(after.carried.members.get('case/side/left')?.member.stockId).toBe('thick');
+  });
+
   test('each tells what it costs: mass, money, height, and what is seen of it', () => {
     const priced = workshop({
       things: { weight: thing({ name: 'weight', mass: 10, stack: 4 }) },

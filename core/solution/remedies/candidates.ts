@@ -94,15 +94,12 @@ function forDividing(solution: Solution, workshop: Workshop, node: string, membe
   return candidates;
 }
 
-function forCase(piece: PanelCase, workshop: Workshop, memberId: string): Candidate[] {
-  const candidates = otherStock(workshop, piece.stock.sides, null, (id) => ({
-    kind: 'piece',
-    patch: { stock: { ...piece.stock, sides: id } },
-  })).map((c) => ({
+function forCase(piece: PanelCase, workshop: Workshop, member: Member): Candidate[] {
+  const candidates = otherStock(workshop, member.stockId, null, (id) => stockEdit(piece, member, id)).map((c) => ({
     ...c,
     label: say`${c.label} for the whole case`,
   }));
-  if (memberId !== CASE.bottom || piece.base.kind === 'none') return candidates;
+  if (member.id !== CASE.bottom || piece.base.kind === 'none') return candidates;
   const { base } = piece;
   if (!base.bearers)
     candidates.unshift({
@@ -128,8 +125,12 @@ function forMade({ piece, carried }: Solution, workshop: Workshop, member: Membe
   }));
 }
 
-/** The edit that makes a member, or all that are made with it, of another stock; null for what belongs to the case. */
+/** The edit that makes a member, or all that are made with it, of another stock; null for what is made of no stock of its own. */
 export function stockEdit(piece: Piece, member: Member, stock: string): PieceEdit | null {
+  if (piece.shell === 'panel-case' && member.id.startsWith('case/')) {
+    const use = member.id === CASE.back ? 'back' : 'sides';
+    return { kind: 'piece', patch: { stock: { ...piece.stock, [use]: stock } } };
+  }
   if (findMember(piece.interior, member.node)) return { kind: 'member', member: member.node, patch: { stock } };
   const path = findSpace(piece.interior, member.node);
   const owner = path?.space.split?.making ? path.space : path?.parent?.space;
@@ -152,7 +153,7 @@ export function stockEdit(piece: Piece, member: Member, stock: string): PieceEdi
 /** Every change that might make a member pass. */
 export function candidatesFor(solution: Solution, workshop: Workshop, member: Member): readonly Candidate[] {
   const { piece } = solution;
-  if (member.id.startsWith('case/') && piece.shell === 'panel-case') return forCase(piece, workshop, member.id);
+  if (member.id.startsWith('case/') && piece.shell === 'panel-case') return forCase(piece, workshop, member);
   const divides = findMember(piece.interior, member.node);
   return divides && !divides.owner.split?.making
     ? forDividing(solution, workshop, member.node, member.id)

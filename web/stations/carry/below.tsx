@@ -147,14 +147,16 @@ export function CarryBelow() {
   return (
     <Below>
       <div>
-        <Row role="group" aria-label="Which chart">
-          <Button data-quiet aria-pressed={bySpan} onPress={() => setBySpan(true)}>
-            {bySpan ? <strong>By span</strong> : 'By span'}
-          </Button>
-          <Button data-quiet aria-pressed={!bySpan} onPress={() => setBySpan(false)}>
-            {bySpan ? 'Along it' : <strong>Along it</strong>}
-          </Button>
-        </Row>
+        {listed.length > 0 ? (
+          <Row role="group" aria-label="Which chart">
+            <Button data-quiet aria-pressed={bySpan} onPress={() => setBySpan(true)}>
+              {bySpan ? <strong>By span</strong> : 'By span'}
+            </Button>
+            <Button data-quiet aria-pressed={!bySpan} onPress={() => setBySpan(false)}>
+              {bySpan ? 'Along it' : <strong>Along it</strong>}
+            </Button>
+          </Row>
+        ) : null}
         <Suspense fallback={<Faint>Drawing the sag…</Faint>}>
           {bySpan && listed.length > 0 ? (
             <SpanChart drawn={listed.filter((l) => drawn.has(l.choice.stockId))} span={c.bending.span} />
