@@ -68,10 +68,9 @@ function longestSpan(supports: readonly Support[]): number {
 /** The stress of the part that is used most: M E z / E I, z from the neutral axis to its outer face. */
 function strengthOf(moment: number, section: Bending, built: BuiltUp | null, workshop: Workshop): StrengthVerdict {
   const { serviceClass } = workshop.settings;
-  const across = section.properties.elastic < section.properties.material.elastic && !section.properties.ownElastic;
   const plain = () => {
     const stress = (6 * moment) / (section.width * section.thickness ** 2);
-    return judgeStress(stress, bendingStrength(section.properties.material, serviceClass, across));
+    return judgeStress(stress, bendingStrength(section.properties.material, serviceClass, section.acrossSheet));
   };
   if (!built) return plain();
   const neutral = gluedNeutral(built.parts.map((p) => p.layer));

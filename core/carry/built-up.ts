@@ -1,11 +1,11 @@
-import { toMm } from '../length/index.js';
+import { sub, toMm, type Length } from '../length/index.js';
 import { boxOf, type Joint, type Member } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
 import { propertiesOf, type StockProperties } from '../stock/index.js';
 import { afterCreep, builtUpStiffness, slipOf, stripStiffness, torsionConstant, type Connection } from './composite.js';
 import { creepOf, type Creep } from './creep.js';
 import type { EdgeBeam } from './plate/index.js';
-import { shearModulus, type Layer } from './section.js';
+import { rectangleSecondMoment, shearModulus, type Layer } from './section.js';
 
 /** A member that is held along another one, and how. */
 export interface Attached {
@@ -14,11 +14,20 @@ export interface Attached {
 }
 
 /** Screws along a strip or a layer, where nothing else is said: of 4 mm, every 150 mm, typical. */
-const SCREWS = { diameter: 4, spacing: 150 } as const;
+export const ALONG = { diameter: 4, spacing: 150 } as const;
+
+/** A part of a section, and what it is held by; null for the member itself, the base. */
+export interface SectionPart {
+  readonly member: Member;
+  readonly how: Attached['how'] | null;
+  readonly layer: Layer;
+  readonly properties: StockProperties;
+}
 
 /** A section of several parts: as stiff as it is now and in the long term, N mm². */
 export interface BuiltUp {
-  readonly parts: readonly { readonly member: Member; readonly layer: Layer; readonly properties: StockProperties }[];
+  /** The base first. */
+  readonly parts: readonly SectionPart[];
   readonly connection: Connection;
   readonly EI: number;
   /** How much the sag grows, each part by its own creep; or why that cannot be said. */
@@ -39,18 +48,62 @@ export function attachedTo(members: readonly Member[], joints: readonly Joint[])
   return all;
 }
 
-function creepOfAll(properties: readonly StockProperties[], settings: Settings): readonly number[] | string {
-  const each = properties.map((p) => creepOf(p.material, settings));
-  const open = each.find((c) => !c.judged);
-  if (open && !open.judged) return open.reason;
-  return each.map((c) => (c.judged ? c.factor : 1));
+function partsOf(member: Member, attached: readonly Attached[]): readonly SectionPart[] {
+  const all = [{ member, how: null }, ...attached];
+  const highest = Math.max(...all.map((a) => boxOf(a.member).y1));
+  return all.map(({ member: m, how }) => {
+    const box = boxOf(m);
+    const properties = propertiesOf(m.stock);
+    const layer: Layer = {
+      E: properties.elastic * 1000,
+      width: toMm(sub(box.z1, box.z0)),
+      height: toMm(sub(box.y1, box.y0)),
+      top: toMm((highest - box.y1) as Length),
+    };
+    return { member: m, how, layer, properties };
+  });
 }
 
+/** How the parts are held: by glue where all are, else by screws that slip. */
+function connectionOf(parts: readonly SectionPart[]): Connection {
+  if (parts.every((p) => p.how !== 'screwed along')) return { kind: 'glued' };
+  const density = parts.reduce((sum, p) => sum + p.properties.density, 0) / parts.length;
+  return { kind: 'screwed', spacing: ALONG.spacing, slip: slipOf(density, ALONG.diameter) };
+}
+
+/** What part of the way to glue a screwed strip goes on one edge, where no span of its own is known for annex B. */
+const SLIPPING = 0.1;
+
 /** A strip on one edge as a beam along the edge of the panel, the front of which is `y0`. */
-function edgeBeam(base: Layer, strip: Layer, G: number, aside: number): EdgeBeam {
-  const panel = { E: base.E, width: base.width, thickness: base.height };
-  const EI = stripStiffness({ panel, strip: { ...strip, top: strip.top - base.top }, aside: Math.abs(aside), both: false });
-  return { edge: aside > 0 ? 'y0' : 'y1', EI, GJ: G * torsionConstant(strip.width, strip.height) };
+function edgeBeam(base: SectionPart, strip: SectionPart, [panel, own]: readonly [Layer, Layer], connection: Connection): EdgeBeam {
+  const [a, b] = [boxOf(strip.member), boxOf(base.member)];
+  const aside = toMm(((a.z0 + a.z1 - b.z0 - b.z1) / 2) as Length);
+  const full = stripStiffness({
+    panel: { E: panel.E, width: panel.width, thickness: panel.height },
+    strip: { ...own, top: own.top - panel.top },
+    aside: Math.abs(aside),
+    both: false,
+  });
+  const alone = own.E * rectangleSecondMoment(own.width, own.height);
+  const G = (shearModulus(strip.properties) * own.E) / strip.layer.E;
+  return {
+    edge: aside > 0 ? 'y0' : 'y1',
+    EI: connection.kind === 'glued' ? full : alone + SLIPPING * (full - alone),
+    GJ: G * torsionConstant(own.width, own.height),
+  };
+}
+
+function oneSided(parts: readonly SectionPart[], later: readonly Layer[] | null, connection: Connection): BuiltUp['oneSided'] {
+  const strips = parts.filter((p) => p.member.role === 'shelf strip');
+  const [base] = parts;
+  const [strip] = strips;
+  if (!base || !strip || strips.length > 1) return null;
+  const index = parts.indexOf(strip);
+  const layersOf = (from: readonly Layer[]) => [from[0], from[index]] as [Layer, Layer];
+  return {
+    now: edgeBeam(base, strip, [base.layer, strip.layer], connection),
+    later: later ? edgeBeam(base, strip, layersOf(later), connection) : null,
+  };
 }
 
 /**
@@ -59,53 +112,17 @@ function edgeBeam(base: Layer, strip: Layer, G: number, aside: number): EdgeBeam
  */
 export function builtUpOf(member: Member, attached: readonly Attached[], span: number, settings: Settings): BuiltUp | null {
   if (attached.length === 0) return null;
-  const all = [member, ...attached.map((a) => a.member)];
-  const highest = Math.max(...all.map((m) => boxOf(m).y1));
-  const parts = all.map((m) => {
-    const box = boxOf(m);
-    const properties = propertiesOf(m.stock);
-    const layer: Layer = {
-      E: properties.elastic * 1000,
-      width: toMm((box.z1 - box.z0) as typeof box.z1),
-      height: toMm((box.y1 - box.y0) as typeof box.y1),
-      top: toMm((highest - box.y1) as typeof box.y1),
-    };
-    return { member: m, layer, properties };
-  });
-  const density = parts.reduce((sum, p) => sum + p.properties.density, 0) / parts.length;
-  const connection: Connection = attached.every((a) => a.how === 'glued')
-    ? { kind: 'glued' }
-    : { kind: 'screwed', spacing: SCREWS.spacing, slip: slipOf(density, SCREWS.diameter) };
+  const parts = partsOf(member, attached);
+  const connection = connectionOf(parts);
   const layers = parts.map((p) => p.layer);
   const EI = builtUpStiffness(layers, connection, span);
-  const factors = creepOfAll(
-    parts.map((p) => p.properties),
-    settings,
+  const each = parts.map((p) => creepOf(p.properties.material, settings));
+  const open = each.find((c) => !c.judged);
+  if (open) return { parts, connection, EI, creep: open, oneSided: oneSided(parts, null, connection) };
+  const later = afterCreep(
+    layers,
+    each.map((c) => (c.judged ? c.factor : 1)),
   );
-  const later = typeof factors === 'string' ? null : afterCreep(layers, factors);
-  const creep: Creep =
-    typeof factors === 'string' || !later
-      ? { judged: false, reason: factors as string }
-      : { judged: true, factor: EI / builtUpStiffness(later, connection, span), basis: 'each part by its own creep' };
-  const strips = parts.filter((p) => p.member.role === 'shelf strip');
-  const [strip] = strips;
-  const [base] = layers as [Layer];
-  const beam = (from: readonly Layer[]): EdgeBeam => {
-    const own = from[parts.indexOf(strip as (typeof parts)[number])] as Layer;
-    const [a, b] = [boxOf((strip as (typeof parts)[number]).member), boxOf(member)];
-    const aside = toMm(((a.z0 + a.z1 - b.z0 - b.z1) / 2) as typeof a.z0);
-    const stiffness = (strip as (typeof parts)[number]).properties;
-    // A screwed strip slips, so that it keeps its own stiffness and little of what it could gain.
-    const full = edgeBeam(from[0] as Layer, own, (shearModulus(stiffness) * own.E) / (stiffness.elastic * 1000), aside);
-    if (connection.kind === 'glued') return full;
-    const alone = (own.E * own.width * own.height ** 3) / 12;
-    return { ...full, EI: alone + 0.1 * (full.EI - alone) };
-  };
-  return {
-    parts,
-    connection,
-    EI,
-    creep,
-    oneSided: strips.length === 1 && base ? { now: beam(layers), later: later ? beam(later) : null } : null,
-  };
+  const creep: Creep = { judged: true, factor: EI / builtUpStiffness(later, connection, span), basis: 'each part by its own creep' };
+  return { parts, connection, EI, creep, oneSided: oneSided(parts, later, connection) };
 }

@@ -78,15 +78,13 @@ export function sectionOf(member: Member, axis: SpanAxis): Bending {
   return {
     width: toMm((along ? member.width : member.length).value),
     thickness: toMm(member.thickness.value),
-    properties: along || across === undefined ? properties : { ...properties, elastic: across },
+    ...(along || across === undefined ? { properties } : { properties: { ...properties, elastic: across }, acrossSheet: true }),
   };
 }
 
 /** The modulus of a section square to its span, MPa; a thirtieth of that along it for solid wood, as is usual. */
-export function elasticAcross({ properties }: Bending): number {
-  const { material, elastic } = properties;
+export function elasticAcross({ properties: { material, elastic }, acrossSheet }: Bending): number {
   if (material.form === 'solid') return (elastic * 1000) / 30;
-  const [along, across] = [material.elastic, material.elasticAcross ?? material.elastic];
-  // A sheet that spans across its length has its stiffer way square to the span.
-  return elastic === across && across !== along ? along * 1000 : (elastic * 1000 * across) / along;
+  if (acrossSheet) return material.elastic * 1000;
+  return (elastic * 1000 * (material.elasticAcross ?? material.elastic)) / material.elastic;
 }

@@ -48,6 +48,8 @@ export interface Bending {
   readonly width: number;
   readonly thickness: number;
   readonly properties: StockProperties;
+  /** True for a sheet that spans across its length, with the stiffness and strength it has that way. */
+  readonly acrossSheet?: boolean;
   /** Bending stiffness of a section of several parts, N mm²; that of the rectangle where it is left out. */
   readonly EI?: number;
 }

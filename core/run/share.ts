@@ -1,5 +1,5 @@
 import { type Figure, size } from '../figure/index.js';
-import { ZERO, floorTo, sub, type Length } from '../length/index.js';
+import { ZERO, add, floorTo, sub, type Length } from '../length/index.js';
 import type { Rounding } from './rule.js';
 import type { Residue, RunGap } from './types.js';
 
@@ -112,13 +112,13 @@ function gapThatTakes(ids: readonly string[], extra: readonly boolean[], leftove
 export function setToGrid(exact: ReadonlyMap<string, Figure>, total: Length, rounding: Rounding): SetGaps {
   const ids = [...exact.keys()];
   const down = ids.map((id) => floorTo((exact.get(id) as Figure).value, rounding.grid));
-  const sum = down.reduce((all, d) => all + d, 0);
-  if (sum > total) {
+  let left = (total - down.reduce((sum, d) => sum + d, 0)) as Length;
+  if (left < 0) {
     // Exact sizes that were each rounded up to the unit may lie on the grid and be a unit too much together.
     const at = rounding.leftover === 'first' ? 0 : down.length - 1;
     down[at] = sub(down[at] as Length, rounding.grid);
+    left = add(left, rounding.grid);
   }
-  const left = (total - down.reduce((all, d) => all + d, 0)) as Length;
   const steps = Math.min(ids.length, Math.floor(left / rounding.grid));
   const extra = stepPlaces(ids.length, steps, rounding.leftover);
   const residue = sub(left, (steps * rounding.grid) as Length);
