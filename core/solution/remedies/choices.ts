@@ -8,6 +8,7 @@ import { stockEdit } from './candidates.js';
 /** The same member in another stock: what it would sag, reach, weigh and cost. */
 export interface StockChoice {
   readonly stockId: string;
+  readonly name: string;
   readonly today: number;
   readonly later: number | null;
   readonly state: State;
@@ -44,6 +45,7 @@ export function stockChoices(before: Solution, workshop: Workshop, ledger: Lette
     return [
       {
         stockId,
+        name: stock.name,
         today: verdict.today.mm,
         later: verdict.later?.mm ?? null,
         state: after.state,

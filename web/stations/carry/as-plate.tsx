@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import {
   allLoaded,
   allowed,
@@ -14,6 +14,7 @@ import { usePrecision } from '../../data/project.js';
 import { Fold } from '../../shared/fold.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Button, Faint, Row, Select, type Choice } from '../../shared/ui.js';
+import { useWorker } from '../../shared/use-worker.js';
 import { ink, line, tape } from '../../theme/tokens.js';
 import type { PlateReply } from './plate.worker.js';
 
@@ -28,26 +29,8 @@ function heldChoices(deep: boolean): readonly Choice<Held>[] {
   ];
 }
 
-type Run = { readonly kind: 'working' } | { readonly kind: 'stopped' } | { readonly kind: 'done'; readonly reply: PlateReply };
-
-/** Solves a panel as a plate in a worker, which is ended when the panel changes or it is stopped. */
-function usePlate(panel: PanelSpec): { run: Run; stop: () => void } {
-  const [run, setRun] = useState<Run>({ kind: 'working' });
-  const [stopped, setStopped] = useState<PanelSpec | null>(null);
-  useEffect(() => {
-    if (stopped === panel) return;
-    setRun({ kind: 'working' });
-    const worker = new Worker(new URL('./plate.worker.ts', import.meta.url), { type: 'module' });
-    worker.onmessage = ({ data }: MessageEvent<PlateReply>) => {
-      setRun({ kind: 'done', reply: data });
-      worker.terminate();
-    };
-    worker.onerror = () => setRun({ kind: 'done', reply: { error: 'this browser could not start it' } });
-    worker.postMessage(panel);
-    return () => worker.terminate();
-  }, [panel, stopped]);
-  return { run: stopped === panel ? { kind: 'stopped' } : run, stop: () => setStopped(panel) };
-}
+const startPlate = () => new Worker(new URL('./plate.worker.ts', import.meta.url), { type: 'module' });
+const FAILED: PlateReply = { error: 'this browser could not start it' };
 
 /** The panel seen from above, the darker the further it sags; its front at the foot. */
 function SagMap({ grid, most, deep, ratio }: { grid: readonly (readonly number[])[]; most: number; deep: boolean; ratio: number }) {
@@ -96,7 +79,7 @@ function Plate({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
       beams: strip ? [strip] : [],
     };
   }, [bending, held]);
-  const { run, stop } = usePlate(panel);
+  const { work: run, stop } = useWorker(startPlate, panel, FAILED);
   const most = allowed(workshop.settings.limit, bending.span);
   const deep = bending.axis === 'deep';
   const creep = bending.verdict.creep.judged ? bending.verdict.creep.factor : 1;

@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { writeFine, writeMass } from '../../../core/figure/index.js';
 import { stockChoices, type StockChoice } from '../../../core/solution/index.js';
 import { useBench } from '../../bench/bench.js';
-import { usePrecision, useProject } from '../../data/project.js';
+import { usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Button, Faint, Row, Table, Tick } from '../../shared/ui.js';
 import { phone } from '../../theme/tokens.js';
@@ -35,11 +35,6 @@ const Below = styled.div`
   }
 `;
 
-interface Listed {
-  readonly choice: StockChoice;
-  readonly name: string;
-}
-
 /** The same member in every stock on hand, the ticked ones drawn against span. */
 function StockTable({
   listed,
@@ -48,7 +43,7 @@ function StockTable({
   title,
   use,
 }: {
-  listed: readonly Listed[];
+  listed: readonly StockChoice[];
   drawn: ReadonlySet<string>;
   toggle: (id: string) => void;
   title: string;
@@ -71,12 +66,12 @@ function StockTable({
         </tr>
       </thead>
       <tbody>
-        {listed.map(({ choice: s, name }) => (
+        {listed.map((s) => (
           <tr key={s.stockId} aria-selected={s.current}>
             <td>
               <Row style={{ gap: 5, flexWrap: 'nowrap' }}>
                 <Tick
-                  aria-label={`Draw ${name}`}
+                  aria-label={`Draw ${s.name}`}
                   isSelected={drawn.has(s.stockId)}
                   isDisabled={!drawn.has(s.stockId) && drawn.size >= MOST_LINES}
                   onChange={() => toggle(s.stockId)}
@@ -85,7 +80,7 @@ function StockTable({
                 </Tick>
                 <StateMark state={s.state} size={15} />
                 <span style={{ lineHeight: 1.15, whiteSpace: 'nowrap' }}>
-                  {name}
+                  {s.name}
                   <br />
                   <Faint style={{ fontSize: 11 }}>
                     {s.finish}, {s.edges}
@@ -105,7 +100,7 @@ function StockTable({
               {s.current ? (
                 <Faint>in use</Faint>
               ) : (
-                <Button data-quiet onPress={() => use(s)} aria-label={`Use ${name}`}>
+                <Button data-quiet onPress={() => use(s)} aria-label={`Use ${s.name}`}>
                   Use
                 </Button>
               )}
@@ -117,10 +112,16 @@ function StockTable({
   );
 }
 
+function usualOf(choices: readonly StockChoice[]): readonly string[] {
+  const others = choices
+    .filter((s) => !s.current && s.state !== 'fails' && s.state !== 'not judged')
+    .sort((a, b) => (a.cost ?? Infinity) - (b.cost ?? Infinity));
+  return [...choices.filter((s) => s.current), ...others.slice(0, 2)].map((s) => s.stockId);
+}
+
 /** Under the drawing of Carry: the sag along the member and against its span, and the same member in every stock there is. */
 export function CarryBelow() {
   const { settled, workshop, commit } = useBench();
-  const { bench } = useProject();
   const [bySpan, setBySpan] = useState(true);
   const [picked, setPicked] = useState<readonly string[] | null>(null);
   const loaded = useLoaded();
@@ -128,26 +129,16 @@ export function CarryBelow() {
   const c = carried?.bending ? carried : loaded.find((l) => l.bending);
   const id = c?.member.id;
   const choices = useMemo(() => (id ? stockChoices(settled, workshop, settled.letters, id) : []), [settled, workshop, id]);
+  // The one in use and the two cheapest others that pass, until others are ticked.
+  const drawn = useMemo(() => new Set(picked ?? usualOf(choices)), [picked, choices]);
+  const shown = useMemo(() => choices.filter((s) => drawn.has(s.stockId)), [choices, drawn]);
   if (!c?.bending) return null;
   const name = `${c.member.role} ${settled.letters[c.member.id] ?? ''}`;
-  const listed = choices.map((choice): Listed => ({
-    choice,
-    name: bench.records.stock.find((s) => s.id === choice.stockId)?.data.name ?? '',
-  }));
-  // The one in use and the two next cheapest that pass, until others are ticked.
-  const usual = [
-    ...choices.filter((s) => s.current),
-    ...choices
-      .filter((s) => !s.current && s.state !== 'fails' && s.state !== 'not judged')
-      .sort((a, b) => (a.cost ?? Infinity) - (b.cost ?? Infinity))
-      .slice(0, 2),
-  ].map((s) => s.stockId);
-  const drawn = new Set(picked ?? usual);
   const toggle = (id: string) => setPicked(drawn.has(id) ? [...drawn].filter((d) => d !== id) : [...drawn, id]);
   return (
     <Below>
       <div>
-        {listed.length > 0 ? (
+        {choices.length > 0 ? (
           <Row role="group" aria-label="Which chart">
             <Button data-quiet aria-pressed={bySpan} onPress={() => setBySpan(true)}>
               {bySpan ? <strong>By span</strong> : 'By span'}
@@ -158,16 +149,12 @@ export function CarryBelow() {
           </Row>
         ) : null}
         <Suspense fallback={<Faint>Drawing the sag…</Faint>}>
-          {bySpan && listed.length > 0 ? (
-            <SpanChart drawn={listed.filter((l) => drawn.has(l.choice.stockId))} span={c.bending.span} />
-          ) : (
-            <SagChart c={c} />
-          )}
+          {bySpan && choices.length > 0 ? <SpanChart drawn={shown} span={c.bending.span} /> : <SagChart c={c} />}
         </Suspense>
       </div>
-      {listed.length > 0 ? (
+      {choices.length > 0 ? (
         <StockTable
-          listed={listed}
+          listed={choices}
           drawn={drawn}
           toggle={toggle}
           title={`${name} in other stock, the same load`}

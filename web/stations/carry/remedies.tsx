@@ -3,15 +3,17 @@ import type { CarriedMember } from '../../../core/carry/index.js';
 import { writeFine, writeForce, writeMass, writeSentence } from '../../../core/figure/index.js';
 import { toMm } from '../../../core/length/index.js';
 import type { PieceEdit } from '../../../core/piece/index.js';
-import { remediesFor, type Remedy } from '../../../core/solution/index.js';
+import type { Remedy } from '../../../core/solution/index.js';
 import { useBench } from '../../bench/bench.js';
 import { MovedList } from '../../bench/moved.js';
 import { usePrecision } from '../../data/project.js';
 import { HandbookLink } from '../../shared/handbook-link.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Button, Faint, Row } from '../../shared/ui.js';
+import { useWorker } from '../../shared/use-worker.js';
 import { line } from '../../theme/tokens.js';
 import { nameIn } from './loaded.js';
+import type { RemediesAsked } from './remedies.worker.js';
 
 /** What a remedy costs, in one line. */
 function Price({ r }: { r: Remedy }) {
@@ -56,18 +58,24 @@ function Effects({ r }: { r: Remedy }) {
   );
 }
 
-/** Changes that make a member pass, tried in the solver, looked at on the drawing and done with one click. */
+const startRemedies = () => new Worker(new URL('./remedies.worker.ts', import.meta.url), { type: 'module' });
+const NONE: readonly Remedy[] = [];
+
+/** Changes that make a member pass, tried in the solver in a worker, looked at on the drawing and done with one click. */
 export function Remedies({ c }: { c: CarriedMember }) {
   const { settled, workshop, commit, setDraft, draft } = useBench();
   const precision = usePrecision();
   const [open, setOpen] = useState<number | null>(null);
   const state = settled.carried.members.get(c.member.id)?.state;
   const wanted = state === 'fails' || state === 'close';
-  const remedies = useMemo(
-    () => (wanted ? remediesFor(settled, workshop, settled.letters, c.member.id) : []),
-    [settled, workshop, c.member.id, wanted],
+  const member = c.member.id;
+  const ask = useMemo<RemediesAsked | null>(
+    () => (wanted ? { piece: settled.piece, workshop, letters: settled.letters, member } : null),
+    [settled, workshop, member, wanted],
   );
+  const { work, stop } = useWorker(startRemedies, ask, NONE);
   if (!wanted) return null;
+  const remedies = work.kind === 'done' ? work.reply : NONE;
   const look = (i: number, edit: PieceEdit) => {
     setOpen(i);
     setDraft({ kind: 'edit', edit, look: true });
@@ -79,7 +87,15 @@ export function Remedies({ c }: { c: CarriedMember }) {
         Each was tried: these pass, the least change first. <HandbookLink page="stiffeners">Strips, layers and twist</HandbookLink> ·{' '}
         <HandbookLink page="thumb">rules of thumb</HandbookLink>
       </Faint>
-      {remedies.length === 0 ? <p>None of the changes that were tried is enough. Lighten the load, or narrow the bay.</p> : null}
+      {work.kind === 'working' ? (
+        <Row role="status">
+          Trying changes… <Button onPress={stop}>Stop</Button>
+        </Row>
+      ) : null}
+      {work.kind === 'stopped' ? <p>Stopped.</p> : null}
+      {work.kind === 'done' && remedies.length === 0 ? (
+        <p>None of the changes that were tried is enough. Lighten the load, or narrow the bay.</p>
+      ) : null}
       <ul>
         {remedies.map((r, i) => {
           const label = writeSentence(r.label, precision);

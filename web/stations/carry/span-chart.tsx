@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceDot, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { allowed, limitName, wouldBe } from '../../../core/carry/index.js';
 import { writeFine } from '../../../core/figure/index.js';
@@ -12,27 +13,25 @@ const FROM = 0.4;
 const TO = 1.6;
 const STEPS = 24;
 
-/** A stock to draw, with its name. */
-export interface Drawn {
-  readonly choice: StockChoice;
-  readonly name: string;
-}
-
 /** Sag against span for chosen stocks under as much on each length, with the limit and where the member is now; and its table twin. */
-export default function SpanChart({ drawn, span }: { drawn: readonly Drawn[]; span: number }) {
+export default function SpanChart({ drawn, span }: { drawn: readonly StockChoice[]; span: number }) {
   const { workshop } = useBench();
   const { unit } = usePrecision();
   const { settings } = workshop;
   const per = unit === 'mm' ? 1 : 25.4;
-  const rows = Array.from({ length: STEPS + 1 }, (_, i) => {
-    const k = FROM + ((TO - FROM) * i) / STEPS;
-    const sags = Object.fromEntries(drawn.map((d) => [d.choice.stockId, wouldBe(d.choice.answer, settings, { span: k }).mm / per]));
-    return { span: (span * k) / per, limit: allowed(settings.limit, span * k) / per, ...sags } as { span: number; limit: number } & Record<
-      string,
-      number
-    >;
-  });
-  const now = drawn.find((d) => d.choice.current);
+  const rows = useMemo(
+    () =>
+      Array.from({ length: STEPS + 1 }, (_, i) => {
+        const k = FROM + ((TO - FROM) * i) / STEPS;
+        const sags = Object.fromEntries(drawn.map((d) => [d.stockId, wouldBe(d.answer, settings, { span: k }).mm / per]));
+        return { span: (span * k) / per, limit: allowed(settings.limit, span * k) / per, ...sags } as {
+          span: number;
+          limit: number;
+        } & Record<string, number>;
+      }),
+    [drawn, span, settings, per],
+  );
+  const now = drawn.find((d) => d.current);
   const ceiling = (allowed(settings.limit, span * TO) / per) * 3;
   const digits = unit === 'mm' ? 1 : 2;
   return (
@@ -69,8 +68,8 @@ export default function SpanChart({ drawn, span }: { drawn: readonly Drawn[]; sp
               const { stroke, dash } = STROKES[i % STROKES.length] as (typeof STROKES)[number];
               return (
                 <Line
-                  key={d.choice.stockId}
-                  dataKey={d.choice.stockId}
+                  key={d.stockId}
+                  dataKey={d.stockId}
                   name={d.name}
                   stroke={stroke}
                   strokeDasharray={dash}
@@ -83,7 +82,7 @@ export default function SpanChart({ drawn, span }: { drawn: readonly Drawn[]; sp
             {now ? (
               <ReferenceDot
                 x={span / per}
-                y={Math.min(ceiling, wouldBe(now.choice.answer, settings, {}).mm / per)}
+                y={Math.min(ceiling, wouldBe(now.answer, settings, {}).mm / per)}
                 r={5}
                 fill={ink}
                 stroke="#fff"
@@ -96,12 +95,12 @@ export default function SpanChart({ drawn, span }: { drawn: readonly Drawn[]; sp
         {drawn.map((d, i) => {
           const { stroke, dash } = STROKES[i % STROKES.length] as (typeof STROKES)[number];
           return (
-            <li key={d.choice.stockId}>
+            <li key={d.stockId}>
               <svg width={26} height={8} aria-hidden>
                 <line x1={0} x2={26} y1={4} y2={4} stroke={stroke} strokeWidth={2} strokeDasharray={dash} />
               </svg>{' '}
               {d.name}
-              {d.choice.current ? ', in use: the dot' : ''}
+              {d.current ? ', in use: the dot' : ''}
             </li>
           );
         })}
@@ -114,7 +113,7 @@ export default function SpanChart({ drawn, span }: { drawn: readonly Drawn[]; sp
               <th className="figure">Span</th>
               <th className="figure">Limit</th>
               {drawn.map((d) => (
-                <th key={d.choice.stockId} className="figure">
+                <th key={d.stockId} className="figure">
                   {d.name}
                 </th>
               ))}
@@ -128,8 +127,8 @@ export default function SpanChart({ drawn, span }: { drawn: readonly Drawn[]; sp
                   <td className="figure">{writeFine(r.span * per, unit, 1)}</td>
                   <td className="figure">{writeFine(r.limit * per, unit)}</td>
                   {drawn.map((d) => (
-                    <td key={d.choice.stockId} className="figure">
-                      {writeFine((r[d.choice.stockId] as number) * per, unit)}
+                    <td key={d.stockId} className="figure">
+                      {writeFine((r[d.stockId] as number) * per, unit)}
                     </td>
                   ))}
                 </tr>
