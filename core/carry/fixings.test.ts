@@ -1,9 +1,9 @@
 import { writeExactly } from '../figure/index.js';
 import { mm } from '../length/index.js';
-import type { PanelCase, Space } from '../piece/index.js';
+import type { DividingMember, PanelCase, Space } from '../piece/index.js';
 import { solve } from '../solution/index.js';
 import { divided, piece, stock, thing, workshop } from '../testing/samples.js';
-import { bearingArea, fixingsOf, mostAcross, tippingCases, worstTipping, WOOD_SCREWS, type CarriedMember } from './index.js';
+import { bearingArea, fixingsOf, mostAcross, screwsAlong, tippingCases, worstTipping, WOOD_SCREWS, type CarriedMember } from './index.js';
 
 const no8 = WOOD_SCREWS[1] as (typeof WOOD_SCREWS)[number];
 
@@ -93,5 +93,48 @@ describe('what tips a case of 1000 x 2000 x 300', () => {
     const shallow = { depth: { from: 'given', size: mm(150), of: 'overall' } } as const;
     expect(tall(shallow).s.checks.find((c) => c.id === 'tips-child')?.fixes).toHaveLength(1);
     expect(tall({ ...shallow, fixedToWall: true }).s.checks.some((c) => c.id.startsWith('tips'))).toBe(false);
+  });
+});
+
+describe('screws along a strip or a layer', () => {
+  const along = (extra: Partial<DividingMember>, thickness = 20) => {
+    const inside = divided('in', 'up', 2);
+    const { spaces, members } = inside.split as NonNullable<Space['split']>;
+    (spaces[1] as Space).things = [{ thing: 'tin', count: 4 }];
+    Object.assign(members[0] ?? {}, extra);
+    const shop = workshop({ stock: { ply: stock({ thickness: mm(thickness) }) } });
+    const built = solve(piece(inside), shop, {}).carried.members.get('in-m1/shelf/1')?.bending?.builtUp;
+    return built ? screwsAlong(built) : [];
+  };
+  const under = { stock: 'ply', high: mm(40), at: 'front', top: 'under', held: 'screwed' } as const;
+
+  test('down through the shelf of 20 into a strip of 40: 50 long, 30 in the strip and 10 short of its foot', () => {
+    // No. 8 is 4.17 thick: 10 D are 41.7, so up to 65.8; inside 20 + 40 less 4.17 is 55.8: 50 long.
+    const [s] = along({ strip: under });
+    expect([s?.state, s?.length, s?.count]).toEqual(['fine', 50, 7]);
+    expect(writeExactly(s?.sentence ?? [])).toContain('30 mm in the wood and 10 mm left before the point');
+  });
+
+  test('two layers of 20: 35 long would hold by 15 only, which is less than 6 D', () => {
+    const [s] = along({ doubled: 'screwed' });
+    expect([s?.state, s?.length]).toEqual(['fails', null]);
+  });
+
+  test('two layers of 32 are too thin still, two of 40 take one of 70', () => {
+    // 64 − 4.17 = 59.8, and 32 + 45.9 more than that: 50, of which 18 are in; 25 are wanted, so it fails as well.
+    expect(along({ doubled: 'screwed' }, 32)[0]?.state).toBe('fails');
+    // 40 and 40: 75.8 and 85.9: 70 long, 30 in.
+    expect(along({ doubled: 'screwed' }, 40)[0]).toMatchObject({ state: 'fine', length: 70 });
+  });
+
+  test('through a strip of 20 into the edge of the shelf, however high the strip is', () => {
+    // 20 + 41.7 + 4.17 = 65.9: 60 long, 40 in the shelf.
+    for (const high of [mm(20), mm(40)]) {
+      expect(along({ strip: { ...under, top: 'flush', high } })[0]).toMatchObject({ state: 'fine', length: 60 });
+    }
+  });
+
+  test('what is glued takes none', () => {
+    expect(along({ strip: { ...under, held: 'glued' } })).toEqual([]);
   });
 });

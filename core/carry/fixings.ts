@@ -1,12 +1,23 @@
-import { force, len, say, type Sentence } from '../figure/index.js';
+import { fine, force, len, say, type Sentence } from '../figure/index.js';
 import { mm, toMm } from '../length/index.js';
 import { PIN } from '../joints/index.js';
 import { boxOf, type Member } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
 import { DENSITY_PER_G, propertiesOf, type StockProperties } from '../stock/index.js';
 import type { Support } from './bend.js';
+import { ALONG, type BuiltUp } from './built-up.js';
 import type { CarriedMember } from './carry.js';
-import { KEEP, WOOD_SCREWS, lateral, screwsFor, shankOf, type ScrewJoint, type WoodScrew } from './screws.js';
+import {
+  FULL_PENETRATION as FULL,
+  KEEP,
+  LEAST_PENETRATION as LEAST,
+  WOOD_SCREWS,
+  lateral,
+  screwsFor,
+  shankOf,
+  type ScrewJoint,
+  type WoodScrew,
+} from './screws.js';
 import { bearingStrength } from './strength.js';
 import { stateOf, type State } from './verdict.js';
 
@@ -87,7 +98,7 @@ function screwed(support: Support, into: Member, through: Member): Fixing {
     support,
     state: stateOf(used, 1),
     screws: { count, screw: joint.screw, length: joint.length },
-    sentence: say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size}, ${each} (${value.basis}); ${most} would go across it.`,
+    sentence: say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size}, ${each} (${value.basis}); ${most} would go across it, ${fine(KEEP.edge * shankOf(screw), 1)} from its edges and ${fine(KEEP.between * shankOf(screw), 1)} apart.`,
   };
 }
 
@@ -113,6 +124,46 @@ function bears(support: Support, member: Member, area: number, what: Sentence, s
     state: stateOf(support.newtons, holds),
     sentence: say`${what}: bears up to ${force(holds)} (${strength.basis}).`,
   };
+}
+
+/** The longest screw sold that leaves its own thickness of wood before its point, mm; undefined for none. */
+function longestInside(room: number, screw: WoodScrew): number | undefined {
+  return LENGTHS.findLast((l) => l <= room - shankOf(screw));
+}
+
+/** The screws along a strip or a layer: how many, how long, and that none pokes through. */
+export interface ScrewsAlong {
+  readonly member: Member;
+  readonly count: number;
+  readonly screw: WoodScrew;
+  /** Null where none that holds stays inside. */
+  readonly length: number | null;
+  readonly state: State;
+  readonly sentence: Sentence;
+}
+
+/** What holds the screwed parts of a section to its base, from the thinner part into the other. */
+export function screwsAlong({ parts }: BuiltUp): readonly ScrewsAlong[] {
+  const [base] = parts;
+  return parts.flatMap((part): ScrewsAlong[] => {
+    if (!base || part.how !== 'screwed along') return [];
+    const { member } = part;
+    const screw = USUAL_SCREW;
+    // Through the base into what is under it, or through what stands against its edge into that edge.
+    const [own, under] = [boxOf(member), boxOf(base.member)];
+    const against = own.z0 >= under.z1 || own.z1 <= under.z0;
+    const [through, into] = against ? [part.layer.width, base.layer.width] : [base.layer.height, part.layer.height];
+    const length = longestInside(Math.min(through + into, through + FULL * shankOf(screw) + shankOf(screw)), screw) ?? null;
+    const count = Math.max(2, Math.ceil(toMm(member.length.value) / ALONG.spacing));
+    const inside = length === null ? 0 : length - through;
+    if (length === null || inside < LEAST * shankOf(screw)) {
+      const sentence = say`No ${screw.name} holds ${member.label}: less than ${fine(LEAST * shankOf(screw), 1)} of it would be in the wood before it pokes through. Glue it.`;
+      return [{ member, count, screw, length: null, state: 'fails', sentence }];
+    }
+    const left = through + into - length;
+    const sentence = say`${member.label}: ${count} screws ${screw.name} x ${len(mm(length))}, one every ${len(mm(ALONG.spacing))}, ${fine(inside, 1)} in the wood and ${fine(left, 1)} left before the point; ${fine(KEEP.edge * shankOf(screw), 1)} from the edges.`;
+    return [{ member, count, screw, length, state: 'fine', sentence }];
+  });
 }
 
 /** How each end of a member is held, with what it would take; what lies along another one is not asked. */

@@ -101,8 +101,9 @@ export function penetration({ length, side, main }: ScrewJoint): number {
   return Math.max(0, Math.min(length - side.thickness, main.thickness));
 }
 
-const LEAST_PENETRATION = 6;
-const FULL_PENETRATION = 10;
+/** How deep a screw must go into the wood that holds it, and how deep for its full value, in diameters of its shank (NDS 12.1.4.6). */
+export const LEAST_PENETRATION = 6;
+export const FULL_PENETRATION = 10;
 const END_GRAIN = 0.67;
 
 /**

@@ -1,4 +1,4 @@
-import { fixingsOf, type CarriedMember } from '../carry/index.js';
+import { fixingsOf, screwsAlong, type CarriedMember } from '../carry/index.js';
 import { force, say } from '../figure/index.js';
 import type { Letters, Member, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
@@ -42,6 +42,15 @@ export function holdChecks(shape: Shape, carried: readonly CarriedMember[], lett
           },
         ]
       : [];
-    return [...strength(c, name), ...ends];
+    const loose = c.bending.builtUp ? screwsAlong(c.bending.builtUp).filter((f) => f.state === 'fails') : [];
+    const along = loose.map((f): Check => ({
+      id: `along-${f.member.id}`,
+      severity: 'look',
+      state: 'fails',
+      about: { kind: 'member', id: f.member.id },
+      sentence: f.sentence,
+      fixes: [],
+    }));
+    return [...strength(c, name), ...ends, ...along];
   });
 }

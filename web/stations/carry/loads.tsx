@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { fixingsOf, pathToFloor, type CarriedMember } from '../../../core/carry/index.js';
+import { fixingsOf, pathToFloor, screwsAlong, worse, type CarriedMember } from '../../../core/carry/index.js';
 import { writeForce, writeMass, writeSentence } from '../../../core/figure/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
@@ -90,23 +90,28 @@ export function FloorPath({ c }: { c: CarriedMember }) {
 export function Fixings({ c }: { c: CarriedMember }) {
   const { solution, workshop } = useBench();
   const precision = usePrecision();
-  const fixings = useMemo(() => {
+  const ends = useMemo(() => {
     const members = new Map(solution.shape.members.map((m) => [m.id, m]));
     return fixingsOf(c, members, workshop.settings);
   }, [solution, c, workshop]);
-  if (fixings.length === 0) return null;
-  const order = ['fails', 'close', 'not judged', 'fine'] as const;
-  const worst = order.find((state) => fixings.some((f) => f.state === state)) ?? 'fine';
+  const along = c.bending?.builtUp ? screwsAlong(c.bending.builtUp) : [];
+  if (ends.length + along.length === 0) return null;
+  const worst = [...ends, ...along].map((f) => f.state).reduce(worse, 'fine');
   return (
     <details style={{ marginTop: 8, fontSize: 13 }}>
       <summary>
-        <StateMark state={worst} size={14} /> How its ends are held: {STATE_WORD[worst]}
+        <StateMark state={worst} size={14} /> How it is held: {STATE_WORD[worst]}
       </summary>
       <ul>
-        {fixings.map((f, i) => (
+        {ends.map((f, i) => (
           <li key={i} style={{ padding: '3px 0' }}>
             <StateMark state={f.state} size={13} /> {nameIn(solution, f.support.carrier)}, {writeForce(f.support.newtons, precision.unit)}.{' '}
             {writeSentence(f.sentence, precision)}
+          </li>
+        ))}
+        {along.map((f) => (
+          <li key={f.member.id} style={{ padding: '3px 0' }}>
+            <StateMark state={f.state} size={13} /> {writeSentence(f.sentence, precision)}
           </li>
         ))}
       </ul>
