@@ -4,7 +4,6 @@ import {
   lagWithdrawal,
   lateral,
   leftBeforePoint,
-  pocketScrewLength,
   screwsFor,
   withdrawal,
   yieldModes,
@@ -89,8 +88,4 @@ test('how many, and none where one holds nothing', () => {
 test('a screw of 50 through 18 into 18 pokes 14 out of it', () => {
   const wood = { gravity: 0.5, endGrain: false };
   expect(leftBeforePoint(joint({ length: 50, side: { thickness: 18, wood }, main: { thickness: 18, wood } }))).toBe(-14);
-});
-
-test('pocket screws by thickness', () => {
-  expect([9, 12, 18, 19, 38, 50].map(pocketScrewLength)).toEqual([null, 25, 32, 32, 64, null]);
 });

@@ -187,19 +187,3 @@ export const KEEP = { edge: 2.5, endAlongGrain: 10, between: 10, betweenRows: 3 
 export function leftBeforePoint(joint: ScrewJoint): number {
   return joint.side.thickness + joint.main.thickness - joint.length;
 }
-
-/** Lengths of pocket screws for the stock they join, mm, by its thickness: about one and three quarters of it. */
-const POCKET_LENGTHS: readonly (readonly [upTo: number, length: number])[] = [
-  [13, 25],
-  [16, 25],
-  [20, 32],
-  [26, 38],
-  [32, 50],
-  [40, 64],
-];
-
-/** The usual pocket screw for a stock, mm; null for stock too thin or thick for one. */
-export function pocketScrewLength(thickness: number): number | null {
-  if (thickness < 12) return null;
-  return POCKET_LENGTHS.find(([upTo]) => thickness <= upTo)?.[1] ?? null;
-}

@@ -1,3 +1,4 @@
 export * from './ends.js';
 export * from './passes.js';
 export * from './kept.js';
+export * from './pocket.js';

@@ -1,4 +1,5 @@
 import { len, say, size, type Figure } from '../../figure/index.js';
+import { pocketScrewLength } from '../../joints/index.js';
 import { ZERO, add, sub, type Length } from '../../length/index.js';
 import {
   facingFrame,
@@ -207,11 +208,23 @@ function factsOf(drawer: Drawer, place: BoxPlace, datum: Figure): readonly Fact[
       : []),
     { name: 'box, wide', figure: place.width },
     { name: 'box, high', figure: place.height },
+    ...joinFact(making, stock),
     { name: 'box, deep', figure: place.depth },
     ...slide,
     lineOf(drawer, datum),
     ...(making.handle ? [handleFact(making, front?.height ?? line.size)] : []),
   ];
+}
+
+/** What the corners of a box are screwed with, where its walls are thick enough for pocket screws. */
+function joinFact({ box }: Drawers, stock: DrawerStock): Fact[] {
+  if (box.join !== 'pocket') return [];
+  const thick = stock.box.thickness.value;
+  const long = pocketScrewLength(thick);
+  const remark = long
+    ? say`Pocket screws of ${len(long)} for walls of ${len(thick)}.`
+    : say`Walls of ${len(thick)} are not for pocket screws; nail or screw them.`;
+  return [{ name: 'corners', remark }];
 }
 
 function handleFact({ handle }: Drawers, height: Figure): Fact {

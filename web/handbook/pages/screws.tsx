@@ -7,13 +7,13 @@ import {
   lateral,
   leftBeforePoint,
   penetration,
-  pocketScrewLength,
   shankOf,
   withdrawal,
   type ScrewJoint,
   type ScrewValue,
 } from '../../../core/carry/index.js';
 import { writeFine, writeForce } from '../../../core/figure/index.js';
+import { pocketScrewLength } from '../../../core/joints/index.js';
 import { mm, toMm } from '../../../core/length/index.js';
 import { MATERIALS } from '../../../core/stock/index.js';
 import { usePrecision } from '../../data/project.js';
@@ -47,7 +47,7 @@ export function Screws() {
   const why = (v: ScrewValue) => (v.judged ? v.basis : v.reason);
   const D = shankOf(screw);
   const left = leftBeforePoint(joint);
-  const pocket = pocketScrewLength(toMm(through));
+  const pocket = pocketScrewLength(through);
   return (
     <>
       <p>
@@ -127,7 +127,7 @@ export function Screws() {
             </tr>
             <tr>
               <td>Pocket screw for this thickness</td>
-              <td className="figure">{pocket === null ? 'none usual' : writeFine(pocket, unit, 1)}</td>
+              <td className="figure">{pocket === null ? 'none usual' : writeFine(toMm(pocket), unit, 1)}</td>
               <td>
                 <Faint>typical; makers’ tables have the last word</Faint>
               </td>
