@@ -76,7 +76,7 @@ export function OpeningForm({ id, opening }: { id: string; opening: Opening }) {
         {slack('behind', 'Behind')}
       </Grid>
       <h3 style={{ marginTop: 12 }}>The room</h3>
-      <Grid $columns={3}>
+      <Grid>
         <LengthField
           label="Ceiling"
           optional

@@ -208,11 +208,11 @@ function factsOf(drawer: Drawer, place: BoxPlace, datum: Figure): readonly Fact[
       : []),
     { name: 'box, wide', figure: place.width },
     { name: 'box, high', figure: place.height },
-    ...joinFact(making, stock),
     { name: 'box, deep', figure: place.depth },
     ...slide,
     lineOf(drawer, datum),
     ...(making.handle ? [handleFact(making, front?.height ?? line.size)] : []),
+    ...joinFact(making, stock),
   ];
 }
 
