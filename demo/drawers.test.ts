@@ -257,7 +257,7 @@ test('things over a rail are held by nothing, and what bends from the rear to th
 });
 
 test('every part of a drawer can be asked what other stock would do, and bottoms that sag are mended for all', () => {
-  const heavy = solved('paper-chest', { kind: 'things', space: 'drawer-third', things: [{ thing: 'proof-paper', count: 2 }] });
+  const heavy = solved('paper-chest', { kind: 'things', space: 'drawer-third', things: [{ thing: 'proof-paper', count: 3 }] });
   const id = 'drawer-third/drawer-bottom/1';
   expect(heavy.carried.members.get(id)?.state).toBe('fails');
   const remedies = remediesFor(heavy, workshop, heavy.letters, id);

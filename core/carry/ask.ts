@@ -1,8 +1,9 @@
-import { GRAVITY } from './gravity.js';
 import type { Limit, Settings } from '../project/index.js';
 import type { BendingAnswer } from './bend.js';
-import { loadPatterns, type BeamLoads, type PatternedLoads } from './patterns.js';
-import { longestOf, shortestSpan, spansOf } from './spans.js';
+import { sagAllRound } from './panel.js';
+import { elasticAcross } from './placed-beam.js';
+import { allLoaded, loadPatterns, type BeamLoads, type PatternedLoads } from './patterns.js';
+import { shortestSpan } from './spans.js';
 import { allowed, stateOf, stiffnessOf, worse, worstSag, type Bending, type State } from './verdict.js';
 
 /** By how many times something is other than it was taken for; 1 where it is left out. */
@@ -38,28 +39,38 @@ function stretched({ base, always, maybe }: PatternedLoads, span: number, load: 
 }
 
 /**
- * What a member would do if something about it were otherwise. Sag of a panel that twists is
- * taken to change as that of its section does.
+ * What a member would do if something about it were otherwise. One that is held all round is
+ * solved anew; sag of a panel that twists is taken to change as that of its section does.
  */
 export function wouldBe(answer: BendingAnswer, settings: Pick<Settings, 'limit'>, times: Times): Would {
   const { span = 1, thickness = 1, load = 1, elastic = 1, creep = 1 } = times;
   const { section, verdict, strength } = answer;
   const changed: Bending = { ...section, thickness: section.thickness * thickness, EI: stiffnessOf(section) * elastic * thickness ** 3 };
-  const shortest = shortestSpan(answer.loads.base) * span;
-  const then = worstSag(loadPatterns(stretched(answer.loads, span, load, thickness)), changed, shortest);
-  const twist = answer.panel ? answer.panel.mm / answer.sag.mm : 1;
+  const then = bent(answer, stretched(answer.loads, span, load, thickness), changed, elastic);
   const factor = verdict.creep.judged ? verdict.creep.factor * creep : 1;
-  const mm = then.sag.mm * twist * factor;
+  const mm = then.mm * factor;
   const most = allowed(settings.limit, answer.span * span);
-  const used = strength.used === null ? null : (strength.used * then.moment) / answer.moment / thickness ** 2;
+  const used = strength.used === null ? null : (strength.used * then.moments) / thickness ** 2;
   const state = worse(stateOf(mm, most), used === null ? 'fine' : stateOf(used, 1));
   return { mm, allowed: most, used, state: !verdict.creep.judged && state !== 'fails' ? 'not judged' : state };
 }
 
+/** The sag of a changed member today, mm, and by how many times its moments are greater. */
+function bent(answer: BendingAnswer, loads: PatternedLoads, changed: Bending, elastic: number): { mm: number; moments: number } {
+  const { panel } = answer;
+  if (panel && answer.beside === 'both') {
+    const then = sagAllRound({ beam: allLoaded(loads), section: changed, across: elasticAcross(changed), soften: 1 / elastic });
+    const [was, is] = [panel.result.moment, then.result.moment];
+    return { mm: then.mm, moments: Math.max(is.x / was.x, is.y / was.y) };
+  }
+  const then = worstSag(loadPatterns(loads), changed, shortestSpan(loads.base));
+  return { mm: then.sag.mm * (panel ? panel.mm / answer.sag.mm : 1), moments: then.moment / answer.moment };
+}
+
 const passes = ({ mm, allowed: most, used }: Would) => mm <= most && (used === null || used <= 1);
 
-/** Halvings that bring four hundredfold to a millionth. */
-const HALVINGS = 30;
+/** Halvings that bring four hundredfold to less than a millionth. */
+const HALVINGS = 27;
 
 /** The greatest factor up to `most` with which something still holds, where holding ends once and for all; null for none from `least` on. */
 function greatestThatHolds(holds: (factor: number) => boolean, least: number, most: number): number | null {
@@ -133,23 +144,4 @@ export function ifOff(
     })),
     all: wouldBe(answer, settings, Object.fromEntries(whats.map((what) => [what, off(what, 1)]))),
   };
-}
-
-/** A person, kg, counted twice for sitting down or stepping on: a suddenly applied load is double. */
-export const PERSON = { kg: 120, sudden: 2 } as const;
-
-/**
- * What a member does when someone sits down or stands on the middle of its longest span, beside
- * all that is on it. It is over soon, so that nothing creeps.
- */
-export function withPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): Would {
-  const { base, always, maybe } = answer.loads;
-  const longest = longestOf(spansOf(base.supports.map((s) => s.x)));
-  const person = { x: (longest.from + longest.to) / 2, newtons: PERSON.kg * PERSON.sudden * GRAVITY };
-  const loads = { base, always, maybe: { lines: maybe.lines, points: [...maybe.points, person] } };
-  const then = worstSag(loadPatterns(loads), answer.section, shortestSpan(answer.loads.base));
-  const most = allowed(settings.limit, answer.span);
-  const used = answer.strength.used === null ? null : (answer.strength.used * then.moment) / answer.moment;
-  const mm = then.sag.mm * (answer.panel ? answer.panel.mm / answer.sag.mm : 1);
-  return { mm, allowed: most, used, state: used === null ? 'not judged' : stateOf(used, 1) };
 }

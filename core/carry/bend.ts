@@ -4,7 +4,7 @@ import type { Workshop } from '../project/index.js';
 import { BeamError } from './beam.js';
 import { builtUpOf, type Attached, type BuiltUp } from './built-up.js';
 import { creepOf, type Creep } from './creep.js';
-import { sagTwoWays, type PanelSag } from './panel.js';
+import { edgesBeside, sagAllRound, sagTwoWays, type Beside, type PanelSag } from './panel.js';
 import { beamOf, elasticAcross, sectionOf, type SpanAxis } from './placed-beam.js';
 import { allLoaded, loadPatterns, type PatternedLoads } from './patterns.js';
 import { PlateError } from './plate/index.js';
@@ -39,9 +39,11 @@ export interface BendingAnswer {
   readonly strength: StrengthVerdict;
   /** What is held along it, where anything is. */
   readonly builtUp: BuiltUp | null;
-  /** As a plate, where a strip on one edge twists it or its back edge is held. */
+  /** As a plate, where a strip on one edge twists it, or more than the ends of its span is held. */
   readonly panel: PanelSag | null;
-  /** How far it sags today at a place along it, mm: as a plate at the edge that sags most, where it is one. */
+  /** Which edges of it are held beside the ends of its span. */
+  readonly beside: Beside;
+  /** How far it sags today at a place along it, mm: as a plate where it is one. */
   readonly at: (x: number) => number;
   /** The worse of sag and strength. */
   readonly state: State;
@@ -65,6 +67,17 @@ function longestSpan(supports: readonly Support[]): number {
   return to - from;
 }
 
+/** The verdict that uses more of what is allowed, or is the more serious. */
+function worseStress(a: StrengthVerdict, b: StrengthVerdict): StrengthVerdict {
+  return worse(a.state, b.state) !== a.state || (b.used ?? 0) > (a.used ?? 0) ? b : a;
+}
+
+/** A sheet that is held on more than its ends also bends square to its span, where it may be the weaker. */
+function acrossSpan({ moment }: PanelSag['result'], { thickness, properties, acrossSheet }: Bending, workshop: Workshop): StrengthVerdict {
+  const strength = bendingStrength(properties.material, workshop.settings.serviceClass, !acrossSheet);
+  return judgeStress((6 * moment.y) / thickness ** 2, strength);
+}
+
 /** The stress of the part that is used most: M E z / E I, z from the neutral axis to its outer face. */
 function strengthOf(moment: number, section: Bending, built: BuiltUp | null, workshop: Workshop): StrengthVerdict {
   const { serviceClass } = workshop.settings;
@@ -79,7 +92,7 @@ function strengthOf(moment: number, section: Bending, built: BuiltUp | null, wor
       const far = Math.max(Math.abs(layer.top - neutral), Math.abs(layer.top + layer.height - neutral));
       return judgeStress((moment * layer.E * far) / built.EI, bendingStrength(properties.material, serviceClass));
     })
-    .reduce((worst, v) => (worse(worst.state, v.state) !== worst.state || (v.used ?? 0) > (worst.used ?? 0) ? v : worst));
+    .reduce(worseStress);
 }
 
 /**
@@ -92,11 +105,12 @@ function momentFor(moment: number, sag: number, panel: PanelSag | null, built: B
   return moment * Math.max(1, Math.min(panel.front, panel.back) / sag);
 }
 
-/** What the ends carry where the back takes its part of it. */
-function shared(ends: readonly Support[], { carrier, how }: Joint, atBack: number): readonly Support[] {
+/** What the ends carry where edges beside them take their part of it. */
+function shared(ends: readonly Support[], beside: readonly Joint[], { edges }: PanelSag['result']): readonly Support[] {
+  const taken = beside.map(({ carrier, how }, i): Support => ({ carrier, how, newtons: i === 0 ? edges.y1 : edges.y0, lifted: false }));
   const all = ends.reduce((sum, s) => sum + s.newtons, 0);
-  const rest = all > 0 ? (all - atBack) / all : 0;
-  return [...ends.map((s) => ({ ...s, newtons: s.newtons * rest })), { carrier, how, newtons: atBack, lifted: false }];
+  const rest = all > 0 ? (all - taken.reduce((sum, s) => sum + s.newtons, 0)) / all : 0;
+  return [...ends.map((s) => ({ ...s, newtons: s.newtons * rest })), ...taken];
 }
 
 /** A strip on one edge leaves the other edge to sag: what the panel does later is by its own creep as well as the strip's. */
@@ -104,7 +118,19 @@ function creepOfPanel({ now, later }: ReturnType<typeof sagTwoWays>, creep: Cree
   return creep.judged && later ? { ...creep, factor: later.mm / now.mm } : creep;
 }
 
-/** A member that lies on supports at places: a beam, or with a strip on one edge a plate. */
+/** The panel as a plate, now and later, where it is no beam; null where it is one. */
+function plateFor(
+  panel: Omit<Parameters<typeof sagTwoWays>[0], 'edges'>,
+  beside: Beside,
+  strip: BuiltUp['oneSided'],
+  own: Creep,
+): ReturnType<typeof sagTwoWays> | null {
+  if (beside === 'both') return { now: sagAllRound(panel), later: null };
+  if (beside === 'none' && !strip) return null;
+  return sagTwoWays({ ...panel, edges: edgesBeside(beside) }, strip, own.judged ? own.factor : null);
+}
+
+/** A member that lies on supports at places: a beam, or a plate where a strip twists it or edges beside its span are held. */
 export function bend(
   member: Member,
   load: Load,
@@ -114,7 +140,8 @@ export function bend(
 ): { readonly answer: BendingAnswer; readonly supports: readonly Support[] } | { readonly error: string } {
   const { settings } = workshop;
   const joints = held.filter((j) => j.how !== 'held along');
-  const atBack = held.find((j) => j.how === 'held along');
+  const edges = held.filter((j) => j.how === 'held along');
+  const beside: Beside = edges.length > 1 ? 'both' : edges.length === 1 ? 'back' : 'none';
   if (toMm(member.thickness.value) < THINNEST) return { error: `it is thinner than ${THINNEST} mm` };
   const { loads, from, axis } = beamOf(member, load, joints);
   const beam = allLoaded(loads);
@@ -124,11 +151,7 @@ export function bend(
   try {
     const { sag, full, tried, partial, moment } = worstSag(loadPatterns(loads), section, shortestSpan(beam));
     const own = creepOf(plain.properties.material, settings);
-    const edges = { front: 'free', back: atBack ? 'simple' : 'free' } as const;
-    const panel =
-      built?.oneSided || atBack
-        ? sagTwoWays({ beam, section: plain, across: elasticAcross(plain), edges }, built?.oneSided ?? null, own.judged ? own.factor : null)
-        : null;
+    const panel = plateFor({ beam, section: plain, across: elasticAcross(plain) }, beside, built?.oneSided ?? null, own);
     const ends = joints.map((j, i): Support => {
       const reaction = full.reactions[i];
       return {
@@ -139,11 +162,13 @@ export function bend(
         lifted: reaction?.lifted ?? false,
       };
     });
-    const supports = atBack && panel ? shared(ends, atBack, panel.now.result.edges.y1) : ends;
+    const supports = panel ? shared(ends, edges, panel.now.result) : ends;
     const creep = panel ? creepOfPanel(panel, built?.creep ?? own) : (built?.creep ?? own);
     const span = longestSpan(ends);
     const verdict = judge(panel?.now.mm ?? sag.mm, span, creep, settings);
-    const strength = strengthOf(momentFor(moment, sag.mm, panel?.now ?? null, built, section), section, built, workshop);
+    const alongSpan = strengthOf(momentFor(moment, sag.mm, panel?.now ?? null, built, section), section, built, workshop);
+    const twoWays = panel && !built && plain.properties.material.form === 'sheet';
+    const strength = twoWays ? worseStress(alongSpan, acrossSpan(panel.now.result, plain, workshop)) : alongSpan;
     return {
       supports,
       answer: {
@@ -155,6 +180,7 @@ export function bend(
         strength,
         builtUp: built,
         panel: panel?.now ?? null,
+        beside,
         at: panel ? panel.now.along : sag.result.at,
         state: worse(verdict.state, strength.state),
         missing: verdict.creep.judged ? (strength.strength.judged ? null : strength.strength.reason) : verdict.creep.reason,

@@ -19,6 +19,7 @@ export * from './movement.js';
 export * from './own-test.js';
 export * from './tipping.js';
 export * from './ask.js';
+export * from './person.js';
 export * from './tip-piece.js';
 export * from './fixings.js';
 export * from './path.js';

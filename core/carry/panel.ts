@@ -1,7 +1,15 @@
 import type { BeamSpec } from './beam.js';
 import type { BuiltUp } from './built-up.js';
-import { rigidityOf, solvePlate, type EdgeBeam, type PlateResult, type PlateSpec } from './plate/index.js';
+import { rigidityOf, solveAllRound, solvePlate, type EdgeBeam, type PlateResult, type PlateSpec } from './plate/index.js';
 import type { Bending } from './verdict.js';
+
+/** What is held of a panel beside the ends of its span: neither edge, the back, or both, so that it is held all round. */
+export type Beside = 'none' | 'back' | 'both';
+
+/** How the edges of a panel beside its span are held. */
+export function edgesBeside(beside: Beside): PanelSpec['edges'] {
+  return { front: beside === 'both' ? 'simple' : 'free', back: beside === 'none' ? 'free' : 'simple' };
+}
 
 /** What a panel is solved with as a plate: the beam it is taken for, its section, and how its long edges are held. */
 export interface PanelSpec {
@@ -21,8 +29,13 @@ export interface PanelSag {
   readonly mm: number;
   readonly front: number;
   readonly back: number;
-  /** The sag along the edge that sags most, at a place from the start of the beam, mm. */
+  /** The sag along the edge that sags most, or along the middle where all edges are held, at a place from the start of the beam, mm. */
   readonly along: (x: number) => number;
+  readonly result: Pick<PlateResult, 'moment' | 'edges'>;
+}
+
+/** A panel solved by elements, with what those can be asked. */
+export interface MeshedSag extends PanelSag {
   readonly result: PlateResult;
 }
 
@@ -65,7 +78,7 @@ export function plateOf({ beam, section, across, edges, beams, soften = 1, mesh 
 const PLACES = 41;
 
 /** The sag of a panel as a plate. @throws PlateError for one that can fall */
-export function sagOfPanel(panel: PanelSpec): PanelSag {
+export function sagOfPanel(panel: PanelSpec): MeshedSag {
   const spec = plateOf(panel);
   const result = solvePlate(spec);
   const most = (y: number) => Math.max(...Array.from({ length: PLACES }, (_, i) => result.at((spec.a * i) / (PLACES - 1), y)));
@@ -74,6 +87,14 @@ export function sagOfPanel(panel: PanelSpec): PanelSag {
   const start = Math.min(...panel.beam.supports.map((s) => s.x));
   const along = (x: number) => result.at(Math.min(Math.max(x - start, 0), spec.a), edge);
   return { mm: result.greatest.mm, front, back, along, result };
+}
+
+/** The sag of a panel held on all four edges, such as a drawer bottom in its grooves. */
+export function sagAllRound(panel: Omit<PanelSpec, 'edges' | 'beams' | 'mesh'>): PanelSag {
+  const spec = plateOf({ ...panel, edges: edgesBeside('both'), beams: [] });
+  const result = solveAllRound(spec);
+  const start = Math.min(...panel.beam.supports.map((s) => s.x));
+  return { mm: result.mm, front: 0, back: 0, along: (x) => result.at(x - start, spec.b / 2), result };
 }
 
 /** Elements along a side of a panel that is solved with every change. */

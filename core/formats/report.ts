@@ -4,13 +4,13 @@ import {
   NAMED_LIMITS,
   PlateError,
   allLoaded,
+  edgesBeside,
   elasticAcross,
   fixingsOf,
   getAwayWith,
   sagOfPanel,
   tippingCases,
   type BendingAnswer,
-  type CarriedMember,
 } from '../carry/index.js';
 import { marksOf } from '../run/index.js';
 import { rowsOf } from '../parts/index.js';
@@ -87,8 +87,8 @@ export function reportLoads(solution: Solution, plates = false) {
           meets: c.bending.verdict.meets?.over ?? null,
           strengthUsed: c.bending.strength.used,
           couldBe: getAwayWith(c.bending, solution.workshop.settings),
-          ...(c.bending.panel ? { front: c.bending.panel.front, back: c.bending.panel.back } : {}),
-          ...(plates ? { plate: reportPlate(c, c.bending) } : {}),
+          ...(c.bending.panel && c.bending.beside !== 'both' ? { front: c.bending.panel.front, back: c.bending.panel.back } : {}),
+          ...(plates ? { plate: reportPlate(c.bending) } : {}),
         }
       : {}),
     fixings: fixingsOf(c, members, solution.workshop.settings).map((f) => ({
@@ -100,15 +100,14 @@ export function reportLoads(solution: Solution, plates = false) {
   }));
 }
 
-/** A member as a plate: a drawer bottom held on all four sides, anything else on its span alone. */
-function reportPlate({ member }: CarriedMember, { loads, section, builtUp }: BendingAnswer) {
-  const held = member.role === 'drawer bottom' ? 'simple' : 'free';
+/** A member as a plate, held as it is in the piece. */
+function reportPlate({ loads, section, builtUp, beside }: BendingAnswer) {
   try {
     const { mm, front, back, result } = sagOfPanel({
       beam: allLoaded(loads),
       section,
       across: elasticAcross(section),
-      edges: { front: held, back: held },
+      edges: edgesBeside(beside),
       beams: builtUp?.oneSided ? [builtUp.oneSided.now] : [],
     });
     return { today: mm, front, back, meshError: result.meshError() };

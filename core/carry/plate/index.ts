@@ -1,1 +1,2 @@
 export * from './plate.js';
+export * from './navier.js';

@@ -118,14 +118,16 @@ function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxPlace): 
   const ids = drawerIds(part.id);
   const held = making.box.bottom.kind === 'groove' ? 'housed' : 'screws';
   const [x0, x1] = [place.x, add(place.x, place.width.value)];
-  // The bottom spans the shorter way, to the ends of a box that is wider than deep.
+  // The bottom is held on all four walls. It spans the shorter way, to the ends of a box that is wider than deep.
   const bottomJoints = (how: Joint['how']): Joint[] => {
-    if (place.depth.value >= place.width.value) return onSides(ids.bottom, how);
     const front = making.face === 'front';
-    return [
+    const ends = [
       { carried: ids.bottom, carrier: front ? ids.back : ids.inner, how, z: place.z0 },
       { carried: ids.bottom, carrier: front ? ids.inner : ids.back, how, z: place.z1 },
     ];
+    const along = ({ carried, carrier }: Joint): Joint => ({ carried, carrier, how: 'held along' });
+    const sides = onSides(ids.bottom, how);
+    return place.depth.value >= place.width.value ? [...sides, ...ends.map(along)] : [...ends, ...sides.map(along)];
   };
   const onSides = (carried: string, how: Joint['how']): Joint[] => [
     { carried, carrier: ids.left, how, x: x0 },

@@ -37,7 +37,7 @@ export function CarryAnswers() {
           <>
             <GetAwayWith c={c} bending={c.bending} />
             <IfOff bending={c.bending} />
-            <AsPlate key={c.member.id} c={c} bending={c.bending} />
+            <AsPlate key={c.member.id} bending={c.bending} />
           </>
         ) : null}
       </div>

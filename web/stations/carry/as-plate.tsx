@@ -2,10 +2,11 @@ import { useMemo, useState } from 'react';
 import {
   allLoaded,
   allowed,
+  edgesBeside,
   elasticAcross,
   stateOf,
+  type Beside,
   type BendingAnswer,
-  type CarriedMember,
   type PanelSpec,
 } from '../../../core/carry/index.js';
 import { writeFine } from '../../../core/figure/index.js';
@@ -18,12 +19,10 @@ import { useWorker } from '../../shared/use-worker.js';
 import { ink, line, tape } from '../../theme/tokens.js';
 import type { PlateReply } from './plate.worker.js';
 
-type Held = 'free' | 'back' | 'both';
-
 /** The edges beside its span: its front and back, or where it spans from rear to front its left and right. */
-function heldChoices(deep: boolean): readonly Choice<Held>[] {
+function heldChoices(deep: boolean): readonly Choice<Beside>[] {
   return [
-    { id: 'free', label: 'Both other edges free' },
+    { id: 'none', label: 'Both other edges free' },
     { id: 'back', label: deep ? 'Held at one side too' : 'Held at the back too' },
     { id: 'both', label: 'Held on all four sides' },
   ];
@@ -61,21 +60,21 @@ function SagMap({ grid, most, deep, ratio }: { grid: readonly (readonly number[]
 }
 
 /** A member solved as a plate, with its long edges free or held: drawer bottoms, shelves held at the back, strips on one edge. */
-export function AsPlate(props: { c: CarriedMember; bending: BendingAnswer }) {
+export function AsPlate(props: { bending: BendingAnswer }) {
   return <Fold summary="As a plate, edges free or held">{() => <Plate {...props} />}</Fold>;
 }
 
-function Plate({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
+function Plate({ bending }: { bending: BendingAnswer }) {
   const { workshop } = useBench();
   const { unit } = usePrecision();
-  const [held, setHeld] = useState<Held>(c.member.role === 'drawer bottom' ? 'both' : 'free');
+  const [held, setHeld] = useState<Beside>(bending.beside);
   const panel = useMemo<PanelSpec>(() => {
     const strip = bending.builtUp?.oneSided?.now;
     return {
       beam: allLoaded(bending.loads),
       section: bending.section,
       across: elasticAcross(bending.section),
-      edges: { front: held === 'both' ? 'simple' : 'free', back: held === 'free' ? 'free' : 'simple' },
+      edges: edgesBeside(held),
       beams: strip ? [strip] : [],
     };
   }, [bending, held]);
@@ -111,7 +110,8 @@ function Plate({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
           <SagMap grid={run.reply.answer.grid} most={run.reply.answer.mm} deep={deep} ratio={bending.section.width / bending.span} />
           <Faint>
             Mesh error {(run.reply.answer.meshError * 100).toFixed(2)} %, worked out in {Math.round(run.reply.answer.took)} ms. An edge
-            counts as held only through screws into studs, or by a glued back of 12 mm or more. The verdict above does not count on it.
+            counts as held only in a groove, under a rebate, through screws into studs, or by a glued back of 12 mm or more.{' '}
+            {held === bending.beside ? 'The verdict above is of this panel.' : 'The verdict above does not count on it.'}
           </Faint>
         </>
       )}

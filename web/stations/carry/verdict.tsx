@@ -140,15 +140,21 @@ export function Verdict({ c }: { c: CarriedMember }) {
   const { workshop } = useBench();
   const { unit } = usePrecision();
   if (!c.bending) return null;
-  const { verdict, span, panel, strength } = c.bending;
+  const { verdict, span, panel, sag, strength } = c.bending;
   return (
     <>
       <ThreeAnswers verdict={verdict} />
       <StrengthLine strength={strength} />
       {panel ? (
         <p style={{ fontSize: 13, marginTop: 4 }}>
-          {c.bending.builtUp ? 'The strip holds one edge and the other sags by twist' : 'Held at the back, it sags at the front'}: front{' '}
-          {writeFine(panel.front, unit)}, back {writeFine(panel.back, unit)} today.{' '}
+          {c.bending.beside === 'both' ? (
+            <>Held on all four sides it bends both ways: as a plate. As a beam of its span alone it would sag {writeFine(sag.mm, unit)}. </>
+          ) : (
+            <>
+              {c.bending.builtUp ? 'The strip holds one edge and the other sags by twist' : 'Held at the back, it sags at the front'}: front{' '}
+              {writeFine(panel.front, unit)}, back {writeFine(panel.back, unit)} today.{' '}
+            </>
+          )}
           <HandbookLink page="stiffeners">Strips and twist</HandbookLink>
         </p>
       ) : null}

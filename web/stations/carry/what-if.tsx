@@ -65,8 +65,9 @@ function CouldBe({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
       </Table>
       <Faint>One at a time, in the long term, under as much on each length of it.</Faint>
       <p style={{ marginTop: 6 }}>
-        <StateMark state={person.state} size={14} /> If someone of {writeMass(PERSON.kg, unit)} sits down or stands on its middle, which
-        counts twice: {writeFine(person.mm, unit)} of sag
+        <StateMark state={person.state} size={14} /> If someone of {writeMass(PERSON.kg, unit)} sits down or stands{' '}
+        {person.stands === 'in the middle' ? 'on its middle' : 'on the middle of its edge'}, which counts twice:{' '}
+        {writeFine(person.mm, unit)} of sag
         {person.used === null ? ', strength not judged' : `, ${Math.round(person.used * 100)} % of what it may carry`}. Anything people sit,
         sleep or stand on wants more care than this figure.
       </p>

@@ -1,0 +1,87 @@
+import type { Settings } from '../project/index.js';
+import type { BendingAnswer } from './bend.js';
+import { GRAVITY } from './gravity.js';
+import { edgesBeside, plateOf } from './panel.js';
+import { allLoaded, loadPatterns } from './patterns.js';
+import { elasticAcross } from './placed-beam.js';
+import { solveAllRound, solvePlate, type Patch } from './plate/index.js';
+import { longestOf, shortestSpan, spansOf } from './spans.js';
+import { bendingStrength } from './strength.js';
+import { allowed, stateOf, worstSag } from './verdict.js';
+import type { Would } from './ask.js';
+
+/** A person, kg, on a square so wide, mm; counted twice for sitting down or stepping on, since a suddenly applied load is double. */
+export const PERSON = { kg: 120, sudden: 2, wide: 100 } as const;
+
+/** The force of a person who sits down or steps on something, N. */
+const FORCE = PERSON.kg * PERSON.sudden * GRAVITY;
+
+/** Where on a member a person is put. */
+export type Stands = 'in the middle' | 'at the middle of an edge';
+
+export interface WithPerson extends Would {
+  readonly stands: Stands;
+}
+
+/** Narrower than this a member is as wide as what stands on it, and is a beam, mm. */
+const PANEL_FROM = 1.5 * PERSON.wide;
+
+/** The most that a panel is used, along its span and square to it; null where its strength is not known. */
+function usedBy(moment: { x: number; y: number }, { section }: BendingAnswer, serviceClass: Settings['serviceClass']): number | null {
+  const { material } = section.properties;
+  const stress = (m: number) => (6 * m) / section.thickness ** 2;
+  const along = bendingStrength(material, serviceClass, section.acrossSheet);
+  if (!along.judged) return null;
+  const across = bendingStrength(material, serviceClass, !section.acrossSheet);
+  const second = material.form === 'sheet' && across.judged ? stress(moment.y) / across.allowed : 0;
+  return Math.max(stress(moment.x) / along.allowed, second);
+}
+
+/** A person on a panel of one span, as a plate: in the middle where it is held all round, else on the edge that gives most. */
+function onPanel(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>): Omit<WithPerson, 'allowed' | 'state'> {
+  const { section, beside } = answer;
+  const strip = answer.builtUp?.oneSided?.now;
+  const spec = plateOf({
+    beam: allLoaded(answer.loads),
+    section,
+    across: elasticAcross(section),
+    edges: edgesBeside(beside),
+    beams: strip ? [strip] : [],
+  });
+  const half = Math.min(PERSON.wide, spec.a, spec.b) / 2;
+  const middle = spec.a / 2;
+  const y = beside === 'both' ? spec.b / 2 : strip?.edge === 'y0' ? spec.b - half : half;
+  const patch: Patch = { x0: middle - half, x1: middle + half, y0: y - half, y1: y + half, perMm2: FORCE / (2 * half) ** 2 };
+  const loaded = { ...spec, patches: [...spec.patches, patch] };
+  const { mm, moment } = beside === 'both' ? solveAllRound(loaded) : asPlate(loaded);
+  // A strip takes most of what the panel would be bent to.
+  const used = strip ? null : usedBy(moment, answer, settings.serviceClass);
+  return { mm, used, stands: beside === 'both' ? 'in the middle' : 'at the middle of an edge' };
+}
+
+function asPlate(spec: Parameters<typeof solvePlate>[0]) {
+  const { greatest, moment } = solvePlate(spec);
+  return { mm: greatest.mm, moment };
+}
+
+/** A person on the middle of the longest span of a beam. */
+function onBeam(answer: BendingAnswer): Omit<WithPerson, 'allowed' | 'state'> {
+  const { base, always, maybe } = answer.loads;
+  const longest = longestOf(spansOf(base.supports.map((s) => s.x)));
+  const person = { x: (longest.from + longest.to) / 2, newtons: FORCE };
+  const loads = { base, always, maybe: { lines: maybe.lines, points: [...maybe.points, person] } };
+  const then = worstSag(loadPatterns(loads), answer.section, shortestSpan(answer.loads.base));
+  const used = answer.strength.used === null ? null : (answer.strength.used * then.moment) / answer.moment;
+  return { mm: then.sag.mm, used, stands: 'in the middle' };
+}
+
+/**
+ * What a member does when someone sits down or stands on it, beside all that is on it: a broad
+ * panel as a plate under a square of 100 mm, all else as a beam. It is over soon, so that nothing creeps.
+ */
+export function withPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit' | 'serviceClass'>): WithPerson {
+  const layered = answer.builtUp !== null && answer.builtUp.oneSided === null;
+  const panel = answer.section.width >= PANEL_FROM && answer.loads.base.supports.length === 2 && !layered;
+  const { mm, used, stands } = panel ? onPanel(answer, settings) : onBeam(answer);
+  return { mm, allowed: allowed(settings.limit, answer.span), used, stands, state: used === null ? 'not judged' : stateOf(used, 1) };
+}
