@@ -21,5 +21,5 @@ export * from './tipping.js';
 export * from './ask.js';
 export * from './person.js';
 export * from './tip-piece.js';
-export * from './fixings.js';
+export * from './fixings/index.js';
 export * from './path.js';

@@ -27,6 +27,11 @@ export function shankOf({ shank }: WoodScrew): number {
   return shank * MM_PER_INCH;
 }
 
+/** The diameter of the root of a screw, under its thread, mm. */
+export function rootOf({ root }: WoodScrew): number {
+  return root * MM_PER_INCH;
+}
+
 /** A wood that a screw goes into or through. */
 export interface ScrewedWood {
   /** Specific gravity; undefined for what has no published values, such as MDF and particleboard. */

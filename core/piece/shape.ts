@@ -72,7 +72,7 @@ export interface PlacedRun {
 export type DividingRole = 'shelf' | 'divider' | 'partition' | 'board' | 'slat' | 'rail' | 'room';
 
 /** How one member bears on another, or on the floor. */
-export type Bearing = 'bearing' | 'housed' | 'pins' | 'screws' | 'slide' | 'glued' | 'screwed along' | 'held along';
+export type Bearing = 'bearing' | 'housed' | 'pins' | 'screws' | 'pocket screws' | 'nails' | 'slide' | 'glued' | 'screwed along' | 'held along';
 
 /** A place where a member gives its load to another. */
 export interface Joint {

@@ -6,6 +6,7 @@ import {
   rectangular,
   spacesOf,
   type Body,
+  type BoxJoin,
   type Drawers,
   type Fact,
   type Joint,
@@ -113,6 +114,9 @@ function runners({ making, bank, part }: Drawer, place: BoxPlace, workshop: Work
   return [at(left, bank.box.x0), at(right, sub(bank.box.x1, runner.wide))];
 }
 
+/** How the corners of a box carry. */
+const JOINED: Readonly<Record<BoxJoin, Joint['how']>> = { pocket: 'pocket screws', nailed: 'nails', screwed: 'screws' };
+
 function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxPlace): Joint[] {
   const { making, bank, part } = drawer;
   const ids = drawerIds(part.id);
@@ -150,8 +154,8 @@ function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxPlace): 
   });
   return [
     ...bottomJoints(held),
-    ...onSides(ids.inner, 'screws'),
-    ...onSides(ids.back, 'screws'),
+    ...onSides(ids.inner, JOINED[making.box.join]),
+    ...onSides(ids.back, JOINED[making.box.join]),
     ...(has(ids.front) ? [{ carried: ids.front, carrier: ids.inner, how: 'screws' } as const] : []),
     ...sides,
   ];

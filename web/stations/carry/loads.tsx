@@ -58,6 +58,8 @@ const HOW = {
   housed: 'is housed in',
   pins: 'lies on pins in',
   screws: 'hangs on screws alone in',
+  'pocket screws': 'hangs on pocket screws in',
+  nails: 'is nailed to',
   slide: 'runs on slides on',
   glued: 'is glued along',
   'screwed along': 'is screwed along',

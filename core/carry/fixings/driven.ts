@@ -1,0 +1,165 @@
+import { toMm } from '../../length/index.js';
+import type { Member } from '../../piece/index.js';
+import { DENSITY_PER_G, propertiesOf, type StockProperties } from '../../stock/index.js';
+import {
+  FULL_PENETRATION as FULL,
+  KEEP,
+  LEAST_PENETRATION as LEAST,
+  WOOD_SCREWS,
+  rootOf,
+  shankOf,
+  type ScrewJoint,
+  type ScrewedWood,
+  type WoodScrew,
+} from '../screws.js';
+import { contactOf, depthFrom, grainAlong, turned, type AxisIndex, type Contact, type Extent } from './contact.js';
+
+/** Lengths that wood screws are sold in, mm. */
+const LENGTHS = [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 120];
+
+/** Screws for boards and sheets, the usual one first. */
+const USUAL: readonly WoodScrew[] = [WOOD_SCREWS[1] as WoodScrew, WOOD_SCREWS[0] as WoodScrew];
+
+/** Plywood as screws see it: G 0.42, as for plywood that is not graded (NDS table 12.3.3B). */
+const PLYWOOD_GRAVITY = 0.42;
+
+/** Specific gravity as screws see it; undefined for boards of chips and fibres, which have no published values. */
+export function gravityOf({ material, density }: StockProperties): number | undefined {
+  if (material.form === 'solid') return density / DENSITY_PER_G;
+  return material.creep === 'plywood' ? PLYWOOD_GRAVITY : undefined;
+}
+
+/** A row of screws through one member into another, not yet loaded. */
+export interface Row {
+  readonly through: Member;
+  readonly into: Member;
+  /** From `through` into `into`. */
+  readonly contact: Contact;
+  readonly screw: WoodScrew;
+  readonly length: number;
+  readonly joint: ScrewJoint;
+  /** What of it is in the wood that holds it, and what is left of that before its point, mm. */
+  readonly inside: number;
+  readonly left: number;
+  /** The axis the row runs along, and what there is of it. */
+  readonly along: AxisIndex;
+  readonly room: Extent;
+  /** What it keeps to the nearer face beside the row, mm, where that is less than is wanted. */
+  readonly tight?: { readonly has: number; readonly wanted: number };
+  /** Screws that go across with the usual distances. */
+  readonly most: number;
+  /** Where they go along the row, where holes are there already, mm. */
+  readonly holes?: readonly number[];
+}
+
+/** Why no screw does it. */
+export interface NoRow {
+  readonly why: 'apart' | 'short' | 'narrow';
+  /** For one that is too short: what would be in the wood, and what is the least, mm. */
+  readonly inside?: number;
+  readonly least?: number;
+}
+
+/** How many screws go across a joint with the usual distances to edges and to each other. */
+export function mostAcross(width: number, screw: WoodScrew): number {
+  const D = shankOf(screw);
+  const room = width - 2 * KEEP.edge * D;
+  return room < 0 ? 0 : 1 + Math.floor(room / (KEEP.between * D));
+}
+
+function woodOf(member: Member, axis: AxisIndex): ScrewedWood {
+  const properties = propertiesOf(member.stock);
+  const grain = grainAlong(member, axis);
+  // The edge of a sheet holds as poorly as end grain.
+  const endGrain = properties.material.form === 'solid' ? grain === 'end' : grain !== 'face';
+  const gravity = gravityOf(properties);
+  return gravity === undefined ? { endGrain } : { gravity, endGrain };
+}
+
+/** Screw holes that are made through one member for another: where along an axis of the piece, mm. */
+function holesFor(member: Member, mate: Member, along: AxisIndex): readonly number[] {
+  const through = member.features.filter((f) => f.kind === 'hole' && f.mate === mate.id && f.depth >= member.thickness.value);
+  const { origin, u, v } = member.frame;
+  const start = toMm([origin.x, origin.y, origin.z][along] ?? origin.x);
+  return through.flatMap((f) => (f.kind === 'hole' ? [start + (u[along] ?? 0) * toMm(f.at.u) + (v[along] ?? 0) * toMm(f.at.v)] : []));
+}
+
+/** The longest screw sold that is needed or that stays inside with its own thickness of wood before its point, mm; undefined for none. */
+function lengthFor(through: number, into: number, screw: WoodScrew): number | undefined {
+  const D = shankOf(screw);
+  const inside = LENGTHS.filter((l) => l <= through + into - D);
+  return inside.find((l) => l >= through + FULL * D) ?? inside.at(-1);
+}
+
+/** Which of two goes on the outside: the one with holes for it, else the one that is thinner there. */
+function outerFirst(a: Member, b: Member, contact: Contact): readonly [Member, Member, Contact] {
+  const holed = (m: Member, mate: Member) =>
+    m.features.some((f) => f.kind === 'hole' && f.mate === mate.id && f.depth >= m.thickness.value);
+  const [deepA, deepB] = [depthFrom(a, contact, contact.way === 1 ? -1 : 1), depthFrom(b, contact, contact.way)];
+  const first = holed(a, b) || (!holed(b, a) && deepA <= deepB);
+  return first ? [a, b, contact] : [b, a, turned(contact)];
+}
+
+/** The row of screws that would hold two members that meet, the carrier given first; or why there is none. */
+export function rowBetween(carrier: Member, carried: Member): Row | NoRow {
+  const met = contactOf(carrier, carried);
+  if (!met) return { why: 'apart' };
+  const [through, into, contact] = outerFirst(carrier, carried, met);
+  const { axis, over, way } = contact;
+  const [p, q] = ([0, 1, 2] as const).filter((k) => k !== axis) as [AxisIndex, AxisIndex];
+  const wide = (k: AxisIndex) => over[k][1] - over[k][0];
+  const [along, beside] = wide(p) >= wide(q) ? [p, q] : [q, p];
+  const side = depthFrom(through, contact, way === 1 ? -1 : 1);
+  const main = depthFrom(into, contact, way);
+  // Only its thread is in that wood, in a pilot hole as wide as its root.
+  const wanted = (screw: WoodScrew) => KEEP.edge * rootOf(screw);
+  const tries = USUAL.map((screw) => {
+    const length = lengthFor(side, main, screw);
+    const inside = length === undefined ? 0 : length - side;
+    return { screw, length, inside, holds: inside >= LEAST * shankOf(screw), keeps: wide(beside) / 2 >= wanted(screw) };
+  });
+  const holding = tries.filter((t) => t.holds);
+  const best = holding.find((t) => t.keeps) ?? holding.at(-1);
+  if (!best?.length) {
+    const last = tries.at(-1);
+    return { why: 'short', inside: Math.max(0, last?.inside ?? 0), least: LEAST * shankOf(last?.screw ?? (USUAL[0] as WoodScrew)) };
+  }
+  const { screw, length, inside, keeps } = best;
+  const most = mostAcross(wide(along), screw);
+  if (most === 0) return { why: 'narrow' };
+  const holes = holesFor(through, into, along);
+  return {
+    through,
+    into,
+    contact,
+    screw,
+    length,
+    joint: {
+      screw,
+      length,
+      side: { thickness: side, wood: woodOf(through, axis) },
+      main: { thickness: main, wood: woodOf(into, axis) },
+    },
+    inside,
+    left: main - inside,
+    along,
+    room: over[along],
+    ...(keeps ? {} : { tight: { has: wide(beside) / 2, wanted: wanted(screw) } }),
+    most,
+    ...(holes.length > 0 ? { holes } : {}),
+  };
+}
+
+/** How far the first screw is from the edge where there is room for it, mm: clear of what splits, as is usual. */
+const FROM_EDGE = 37;
+
+/** Where so many screws go along their row, mm along its axis. */
+export function spacedAlong({ room: [low, high], screw, holes }: Row, count: number): readonly number[] {
+  if (holes) return holes;
+  const long = high - low;
+  if (count === 1) return [(low + high) / 2];
+  const D = shankOf(screw);
+  const usual = Math.max(KEEP.edge * D, Math.min(FROM_EDGE, long / 4));
+  const inset = (long - 2 * usual) / (count - 1) >= KEEP.between * D ? usual : KEEP.edge * D;
+  return Array.from({ length: count }, (_, i) => low + inset + ((long - 2 * inset) * i) / (count - 1));
+}

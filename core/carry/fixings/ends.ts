@@ -1,0 +1,187 @@
+import { fine, force, len, say, type Sentence } from '../../figure/index.js';
+import { mm, toMm } from '../../length/index.js';
+import { PIN, pocketScrewLength } from '../../joints/index.js';
+import type { Member } from '../../piece/index.js';
+import type { Settings } from '../../project/index.js';
+import { propertiesOf } from '../../stock/index.js';
+import type { Support } from '../bend.js';
+import type { CarriedMember } from '../carry.js';
+import { KEEP, lateral, screwsFor, shankOf, withdrawal } from '../screws.js';
+import { bearingStrength } from '../strength.js';
+import { stateOf, worse, type State } from '../verdict.js';
+import { extentsOf } from './contact.js';
+import { rowBetween, spacedAlong, type NoRow, type Row } from './driven.js';
+
+/** How one end of a member is held, and whether that holds what it gives on. */
+export interface Fixing {
+  readonly support: Support;
+  readonly state: State;
+  readonly sentence: Sentence;
+  /** Screws that it takes, where it is screwed. */
+  readonly screws?: { readonly count: number; readonly row: Row };
+}
+
+/** Along a joint there is a screw at least so often, mm. */
+const AT_LEAST_EVERY = 200;
+
+/** Screws that a row takes for a load: two where there is room, so that nothing turns, one now and then along it, and what the load takes. */
+function countFor({ most, room, holes }: Row, newtons: number, each: number): number {
+  if (holes) return holes.length;
+  const along = 1 + Math.floor((room[1] - room[0]) / AT_LEAST_EVERY);
+  return Math.max(Math.min(most, Math.max(2, along)), screwsFor(newtons, each) ?? Infinity);
+}
+
+const FROM = ['left', 'foot', 'front'] as const;
+
+/** Where the screws of a row go, as one sets them out on the member. */
+function placesOf(row: Row, count: number, member: Member): Sentence {
+  if (row.holes) return say`in the holes that are there for them`;
+  const places = spacedAlong(row, count);
+  const [low, high] = extentsOf(member)[row.along];
+  const first = row.along === 2 ? high - (places.at(-1) as number) : (places[0] as number) - low;
+  const datum = FROM[row.along];
+  if (count === 1) return say`${fine(first, 1)} from its ${datum}`;
+  const pitch = (places[1] as number) - (places[0] as number);
+  return count === 2
+    ? say`${fine(first, 1)} from its ${datum} and ${fine(pitch, 1)} on`
+    : say`the first ${fine(first, 1)} from its ${datum}, then every ${fine(pitch, 1)}`;
+}
+
+function nothingHolds({ why, inside, least }: NoRow, carrier: Member): Pick<Fixing, 'state' | 'sentence'> {
+  switch (why) {
+    case 'apart':
+      return { state: 'not judged', sentence: say`It does not meet ${carrier.label} squarely: its screws are not judged.` };
+    case 'narrow':
+      return { state: 'not judged', sentence: say`Its end is too narrow for screws: not judged.` };
+    case 'short':
+      return {
+        state: 'not judged',
+        sentence: say`No screw holds: ${fine(inside ?? 0, 1)} of it would be in the wood before its point comes near the other face, and ${fine(least ?? 0, 1)} is the least that is judged. Glue it.`,
+      };
+  }
+}
+
+/** Screws across a load, or straight out where the member hangs under its carrier. */
+function screwed(support: Support, member: Member, carrier: Member, pull: boolean): Fixing {
+  const row = rowBetween(carrier, member);
+  if ('why' in row) return { support, ...nothingHolds(row, carrier) };
+  const { screw, length, joint, through, into, most, tight } = row;
+  const sheetEdge = pull && joint.main.wood.endGrain && propertiesOf(into.stock).material.form !== 'solid';
+  const value = sheetEdge
+    ? ({ judged: false, reason: 'no values are published for screws pulled out of the edge of this sheet' } as const)
+    : (pull ? withdrawal : lateral)(joint);
+  if (!value.judged) return { support, state: 'not judged', sentence: say`Screws are not judged here: ${value.reason}.` };
+  const size = say`${screw.name} x ${len(mm(length))}`;
+  const each = say`${force(value.newtons)} each${pull ? ' pulled straight out' : joint.main.wood.endGrain ? ' in its end' : ''} (${value.basis})`;
+  const count = countFor(row, support.newtons, value.newtons);
+  if (!row.holes && count > most) {
+    return {
+      support,
+      state: 'fails',
+      sentence: say`It would take ${Number.isFinite(count) ? String(count) : 'more'} screws ${size}, ${each}, and ${most} go across it. House it, or put a ledge under it.`,
+    };
+  }
+  const used = support.newtons / ((row.holes ? count : most) * value.newtons);
+  const near = tight
+    ? say` They keep ${fine(tight.has, 1)} to the faces of ${into.label}, and ${fine(tight.wanted, 1)} is wanted: drill pilot holes.`
+    : say``;
+  const room = row.holes
+    ? say``
+    : say` ${most} would go across it, ${fine(KEEP.edge * shankOf(screw), 1)} from its edges and ${fine(KEEP.between * shankOf(screw), 1)} apart.`;
+  return {
+    support,
+    state: worse(stateOf(used, 1), tight ? 'close' : 'fine'),
+    screws: { count, row },
+    sentence: say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size} through ${through.label}, ${placesOf(row, count, member)}: ${each}.${near}${room}`,
+  };
+}
+
+/** How far an area that bears is taken to reach past itself at each side, at most, mm (EN 1995-1-1 6.1.5). */
+const SPREAD = 30;
+
+/** The area that bears under something so long along the grain and so wide: it spreads by as much as it is long, up to 30 mm, at each side. */
+export function bearingArea(long: number, wide: number): number {
+  return (long + 2 * Math.min(SPREAD, long)) * wide;
+}
+
+/** How far a shelf lies over its pins, mm, typical. */
+const PIN_REACH = 9;
+const PINS_AT_AN_END = 2;
+
+function bears(support: Support, member: Member, area: number, what: Sentence, settings: Settings): Fixing {
+  const { material, density } = propertiesOf(member.stock);
+  const strength = bearingStrength(material, density, settings.serviceClass);
+  if (!strength.judged) return { support, state: 'not judged', sentence: say`${what}: bearing is not judged, since ${strength.reason}.` };
+  const holds = strength.allowed * area;
+  return {
+    support,
+    state: stateOf(support.newtons, holds),
+    sentence: say`${what}: bears up to ${force(holds)} (${strength.basis}).`,
+  };
+}
+
+/** The ledge that a housing or a groove leaves under a member. */
+function onLedge(support: Support, member: Member, carrier: Member, settings: Settings): readonly Fixing[] {
+  const cut = carrier.features.find((f) => f.kind !== 'hole' && f.kind !== 'rebate' && f.mate === member.id);
+  if (!cut || cut.kind === 'hole') return [];
+  const { u0, u1, v0, v1 } = cut.region;
+  const long = Math.min(toMm(Math.max(u1 - u0, v1 - v0) as typeof u0), Math.max(toMm(member.length.value), toMm(member.width.value)));
+  return [bears(support, member, toMm(cut.depth) * long, say`A ledge of ${len(cut.depth)} under it`, settings)];
+}
+
+function pocketed(support: Support, member: Member): Fixing {
+  const long = pocketScrewLength(member.thickness.value);
+  const size = long ? say`Pocket screws of ${len(long)} for ${len(member.thickness.value)}` : say`Pocket screws`;
+  return {
+    support,
+    state: 'not judged',
+    sentence: say`${size}: no values are published for them, so that what they hold is not judged. Glue it too.`,
+  };
+}
+
+/** How one support holds a member; nothing for what lies along another one. */
+function fixingOf(support: Support, member: Member, carrier: Member | undefined, settings: Settings): readonly Fixing[] {
+  if (!carrier)
+    return support.how === 'screws' ? [{ support, state: 'not judged', sentence: say`Screwed to what is there already: not judged.` }] : [];
+  const [own, its] = [extentsOf(member)[1], extentsOf(carrier)[1]];
+  switch (support.how) {
+    case 'screws':
+      // What lies on its carrier stands on it, and the screws only keep it there.
+      if (its[1] <= own[0]) {
+        const area = toMm(carrier.thickness.value) * toMm(member.width.value);
+        return [bears(support, carrier, area, say`Lies on ${carrier.label}`, settings)];
+      }
+      return [screwed(support, member, carrier, hangsUnder(member, carrier))];
+    case 'held along':
+      return hangsUnder(member, carrier) ? [screwed(support, member, carrier, true)] : onLedge(support, member, carrier, settings);
+    case 'pins': {
+      const area = PINS_AT_AN_END * bearingArea(toMm(PIN.diameter), PIN_REACH);
+      return [bears(support, member, area, say`Two pins of ${len(PIN.diameter)} at this end`, settings)];
+    }
+    case 'housed':
+      return onLedge(support, member, carrier, settings);
+    case 'bearing': {
+      const area = toMm(member.thickness.value) * toMm(member.width.value);
+      return [bears(support, carrier, area, say`Its end stands on ${carrier.label}`, settings)];
+    }
+    case 'pocket screws':
+      return [pocketed(support, member)];
+    case 'nails':
+      return [{ support, state: 'not judged', sentence: say`Nails and glue: what they hold is not judged.` }];
+    case 'slide':
+    case 'glued':
+    case 'screwed along':
+      return [];
+  }
+}
+
+/** Whether a member hangs under what carries it, in a rebate or flat against its lower edge, so that the load pulls at its screws. */
+function hangsUnder(member: Member, carrier: Member): boolean {
+  const [own, its] = [extentsOf(member)[1], extentsOf(carrier)[1]];
+  return own[1] <= its[0] || carrier.features.some((f) => f.kind === 'rebate' && f.mate === member.id);
+}
+
+/** How each end of a member is held, with what it would take; what lies along another one is not asked. */
+export function fixingsOf(carried: CarriedMember, members: ReadonlyMap<string, Member>, settings: Settings): readonly Fixing[] {
+  return carried.supports.flatMap((support) => fixingOf(support, carried.member, members.get(support.carrier), settings));
+}

@@ -1,0 +1,4 @@
+export * from './contact.js';
+export * from './driven.js';
+export * from './ends.js';
+export * from './along.js';

@@ -1,0 +1,134 @@
+import { writeExactly } from '../../figure/index.js';
+import { mm, toMm } from '../../length/index.js';
+import { boxOf, type Drawers, type Space } from '../../piece/index.js';
+import { solve } from '../../solution/index.js';
+import { chest, drawers } from '../../testing/chest.js';
+import { divided, piece, stock, thing, workshop } from '../../testing/samples.js';
+import { contactOf, fixingsOf, rowBetween, spacedAlong, type Fixing, type Row } from '../index.js';
+
+function butted(kg = 5) {
+  const inside = divided('in', 'up', 2);
+  const { spaces } = inside.split as NonNullable<Space['split']>;
+  (spaces[1] as Space).things = [{ thing: 'slab', count: 1 }];
+  const shop = workshop({
+    stock: { ply: stock({ material: 'white-ash' }) },
+    things: { slab: thing({ mass: kg, shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } }) },
+  });
+  const made = piece(inside);
+  return solve({ ...made, shelves: { ...made.shelves, fix: 'butted' } }, shop, {});
+}
+
+function ends(solution: ReturnType<typeof solve>, id: string): readonly Fixing[] {
+  const carried = solution.carried.members.get(id);
+  if (!carried) throw new Error(`nothing carries ${id}`);
+  return fixingsOf(carried, new Map(solution.shape.members.map((m) => [m.id, m])), solution.workshop.settings);
+}
+
+const member = (s: ReturnType<typeof solve>, id: string) => {
+  const found = s.shape.members.find((m) => m.id === id);
+  if (!found) throw new Error(`there is no ${id}`);
+  return found;
+};
+
+describe('where two members meet', () => {
+  const s = butted();
+  const [side, shelf] = [member(s, 'case/side/left'), member(s, 'in-m1/shelf/1')];
+
+  test('a butted shelf meets the inner face of the side over its whole end', () => {
+    const contact = contactOf(side, shelf);
+    expect([contact?.axis, contact?.way, contact?.plane]).toEqual([0, 1, 20]);
+    const y = toMm(boxOf(shelf).y0);
+    expect(contact?.over).toEqual([
+      [20, 20],
+      [y, y + 20],
+      [0, 300],
+    ]);
+    expect(contactOf(shelf, side)?.way).toBe(-1);
+  });
+
+  test('what lies apart does not meet', () => {
+    expect(contactOf(member(s, 'case/side/right'), member(s, 'case/side/left'))).toBeNull();
+    expect(rowBetween(member(s, 'case/side/right'), member(s, 'case/side/left'))).toEqual({ why: 'apart' });
+  });
+});
+
+describe('a row of screws', () => {
+  const [left] = ends(butted(), 'in-m1/shelf/1');
+  const row = left?.screws?.row as Row;
+
+  test('goes through the side into the end, the usual screw long enough to hold fully', () => {
+    expect([row.through.id, row.into.id]).toEqual(['case/side/left', 'in-m1/shelf/1']);
+    // 20 + 10 · 4.166 = 61.7: 70 long, 50 of it in the shelf.
+    expect([row.screw.name, row.length, row.inside]).toEqual(['No. 8', 70, 50]);
+    // 10 to its faces, and 2.5 times its root of 3.33 is 8.3.
+    expect(row.tight).toBeUndefined();
+  });
+
+  test('two of it stand 37 from the front and the rear; seven fill the 300 there are', () => {
+    expect(spacedAlong(row, 2)).toEqual([37, 263]);
+    const seven = spacedAlong(row, 7);
+    expect(seven[0]).toBeCloseTo(2.5 * 0.164 * 25.4, 9);
+    expect((seven[1] as number) - (seven[0] as number)).toBeCloseTo((300 - 2 * 10.414) / 6, 3);
+    expect(spacedAlong(row, 1)).toEqual([150]);
+  });
+
+  test('says how to set them out', () => {
+    expect(writeExactly(left?.sentence ?? [])).toContain('37 mm from its front and 226 mm on');
+  });
+});
+
+describe('drawer boxes', () => {
+  const box = (join: Drawers['box']['join'], bottom: Drawers['box']['bottom'], order: Drawers['box']['order'] = 'ends-between') =>
+    chest(drawers({ box: { join, order, bottom } }));
+  const groove = { kind: 'groove', depth: mm(4), up: mm(8), slack: mm(1) } as const;
+
+  test.each([
+    ['pocket', 'no values are published'],
+    ['nailed', 'Nails and glue'],
+  ] as const)('corners that are %s are not judged', (join, text) => {
+    const [end] = ends(box(join, groove), 'd1/drawer-end/front');
+    expect(end?.state).toBe('not judged');
+    expect(writeExactly(end?.sentence ?? [])).toContain(text);
+  });
+
+  test('screwed corners take the holes that are there, through the side into the end between', () => {
+    const [end] = ends(box('screwed', groove), 'd1/drawer-end/front');
+    expect(end?.screws?.row.through.id).toBe('d1/drawer-side/left');
+    expect(end?.screws?.count).toBe(3);
+    expect(writeExactly(end?.sentence ?? [])).toContain('in the holes');
+  });
+
+  test('ends that cover are screwed through themselves into the sides', () => {
+    const [end] = ends(box('screwed', groove, 'sides-between'), 'd1/drawer-end/front');
+    expect([end?.screws?.row.through.id, end?.screws?.row.into.id]).toEqual(['d1/drawer-end/front', 'd1/drawer-side/left']);
+  });
+
+  test('a bottom in grooves stands on a ledge in each of the four walls', () => {
+    const four = ends(box('screwed', groove), 'd1/drawer-bottom/1');
+    expect(four.map((f) => writeExactly(f.sentence).startsWith('A ledge of 4 mm'))).toEqual([true, true, true, true]);
+  });
+
+  test.each(['applied', 'rebate'] as const)('a bottom that is %s hangs on screws pulled out of the walls', (kind) => {
+    const bottom = kind === 'applied' ? ({ kind } as const) : ({ kind, depth: mm(5), slack: mm(1) } as const);
+    const solid = chest(
+      drawers({ box: { join: 'screwed', order: 'ends-between', bottom } }),
+      3,
+      {},
+      {
+        ...chest(drawers()).workshop,
+        stock: new Map([...chest(drawers()).workshop.stock, ['wall', stock({ name: 'wall', material: 'white-ash', thickness: mm(10) })]]),
+      },
+    );
+    const four = ends(solid, 'd1/drawer-bottom/1');
+    expect(four).toHaveLength(4);
+    for (const f of four) expect(writeExactly(f.sentence)).toContain('pulled straight out');
+    const row = four[0]?.screws?.row;
+    expect([row?.through.role, row?.contact.axis, row?.contact.way]).toEqual(['drawer bottom', 1, 1]);
+  });
+
+  test('out of the edge of plywood a pull is not judged', () => {
+    const [end] = ends(box('screwed', { kind: 'applied' }), 'd1/drawer-bottom/1');
+    expect(end?.state).toBe('not judged');
+    expect(writeExactly(end?.sentence ?? [])).toContain('pulled out of the edge of this sheet');
+  });
+});
