@@ -45,11 +45,11 @@ test('solve prints the ink case in mm beside the exact units, and ends with 1 si
   expect(ink?.parts.find((p) => p.ids.includes('left-1/shelf/1'))?.length.mm).toBe(587.1);
 });
 
-test('with --plates a drawer bottom is solved as a plate, held on all four sides, and sags less than as a beam', () => {
+test('with --plates a drawer bottom is solved by elements, and sags as the series that judges it says', () => {
   const [chest] = (JSON.parse(run('solve', shed, '--piece', 'paper-chest', '--plates').out) as Report).pieces;
   const bottom = chest?.loads.find((l) => l.id === 'drawer-sixth/drawer-bottom/1');
   expect(bottom?.plate?.today).toBeGreaterThan(0);
-  expect(bottom?.plate?.today).toBeLessThan(bottom?.today as number);
+  expect(Math.abs((bottom?.plate?.today as number) / (bottom?.today as number) - 1)).toBeLessThan(0.002);
   expect(bottom?.plate?.meshError).toBeLessThan(0.005);
   expect(chest?.tipping.find((t) => t.pose === 'open' && t.filling === 'all')?.state).toBe('fails');
 });

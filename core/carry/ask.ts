@@ -49,7 +49,9 @@ export function wouldBe(answer: BendingAnswer, settings: Pick<Settings, 'limit'>
   const then = bent(answer, stretched(answer.loads, span, load, thickness), changed, elastic);
   const factor = verdict.creep.judged ? verdict.creep.factor * creep : 1;
   const mm = then.mm * factor;
-  const most = allowed(settings.limit, answer.span * span);
+  // Held all round, the shorter way decides what is seen of it.
+  const spans = answer.span * span;
+  const most = allowed(settings.limit, answer.beside === 'both' ? Math.min(spans, section.width) : spans);
   const used = strength.used === null ? null : (strength.used * then.moments) / thickness ** 2;
   const state = worse(stateOf(mm, most), used === null ? 'fine' : stateOf(used, 1));
   return { mm, allowed: most, used, state: !verdict.creep.judged && state !== 'fails' ? 'not judged' : state };
@@ -87,7 +89,7 @@ function greatestThatHolds(holds: (factor: number) => boolean, least: number, mo
 
 /** What a member could be, everything else as it is. Each is null where nothing within reason passes. */
 export interface GetAwayWith {
-  /** The longest span, mm, under as much on each length of it. */
+  /** The longest span, mm, under as much on each length of it; Infinity where any passes, since edges beside it hold it too. */
   readonly span: number | null;
   /** The least thickness, mm; null for a section of several parts. */
   readonly thickness: number | null;
@@ -97,10 +99,10 @@ export interface GetAwayWith {
 
 const WITHIN = 20;
 
-/** The longest span that passes under as much on each length of it, mm; null where none within reason does. */
+/** The longest span that passes under as much on each length of it, mm; null where none within reason does, Infinity where all do. */
 export function longestThatPasses(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): number | null {
   const span = greatestThatHolds((times) => passes(wouldBe(answer, settings, { span: times })), 1 / WITHIN, WITHIN);
-  return span === null ? null : answer.span * span;
+  return span === null ? null : span === WITHIN ? Infinity : answer.span * span;
 }
 
 /** The longest, thinnest and heaviest that still passes the limit in the long term and holds. */

@@ -138,7 +138,7 @@ export function lateral(joint: ScrewJoint): ScrewValue {
   const depth = Math.min(1, p / (FULL_PENETRATION * screw.shank));
   const grain = main.wood.endGrain ? END_GRAIN : 1;
   const pounds = Math.min(...modes) * depth * grain * PERMANENT;
-  return { judged: true, newtons: pounds * N_PER_LBF, basis: 'NDS 2018 12.3-1 to 12.3-6, permanent load' };
+  return { judged: true, newtons: pounds * N_PER_LBF, basis: 'NDS 2018 12.3, permanent load' };
 }
 
 /** Load duration factor of a permanent load (NDS table 2.3.2). */

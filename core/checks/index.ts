@@ -7,10 +7,12 @@ import { missingStock } from './missing.js';
 import { memberChecks } from './members.js';
 import { placeChecks } from './place.js';
 import { runChecks } from './runs.js';
+import { screwChecks } from './screws.js';
 import { thingChecks } from './things.js';
 
 export * from './check.js';
 export { nameOf } from './names.js';
+export { clashSentence, heldIn } from './screws.js';
 
 /** Every check of a solved piece, worst first. */
 export function checksOf(piece: Piece, shape: Shape, carried: Carried, letters: Letters, workshop: Workshop): readonly Check[] {
@@ -32,6 +34,7 @@ export function checksOf(piece: Piece, shape: Shape, carried: Carried, letters: 
     ...runChecks(piece, shape),
     ...thingChecks(shape, workshop),
     ...bodyChecks(piece, shape, carried),
+    ...screwChecks(piece, carried, letters),
     ...memberChecks(piece, shape, carried, letters, workshop),
   ]);
 }

@@ -9,8 +9,10 @@ import {
   fixingsOf,
   getAwayWith,
   sagOfPanel,
+  spacedAlong,
   tippingCases,
   type BendingAnswer,
+  type ScrewedEnd,
 } from '../carry/index.js';
 import { marksOf } from '../run/index.js';
 import { rowsOf } from '../parts/index.js';
@@ -86,7 +88,7 @@ export function reportLoads(solution: Solution, plates = false) {
           limits: NAMED_LIMITS.map((l) => ({ over: l.over, mm: (c.bending?.span ?? 0) / l.over })),
           meets: c.bending.verdict.meets?.over ?? null,
           strengthUsed: c.bending.strength.used,
-          couldBe: getAwayWith(c.bending, solution.workshop.settings),
+          couldBe: reportCouldBe(c.bending, solution),
           ...(c.bending.panel && c.bending.beside !== 'both' ? { front: c.bending.panel.front, back: c.bending.panel.back } : {}),
           ...(plates ? { plate: reportPlate(c.bending) } : {}),
         }
@@ -96,8 +98,29 @@ export function reportLoads(solution: Solution, plates = false) {
       newtons: f.support.newtons,
       state: f.state,
       sentence: writeExactly(f.sentence),
+      ...(f.screws ? { screws: reportScrews(f.screws) } : {}),
     })),
   }));
+}
+
+/** What a member could be; a span that has no end is told as 'any'. */
+function reportCouldBe(bending: BendingAnswer, { workshop }: Solution) {
+  const most = getAwayWith(bending, workshop.settings);
+  return { ...most, span: most.span === Infinity ? 'any' : most.span };
+}
+
+/** A row of screws: how many, of what size, and where along the piece, mm. */
+function reportScrews({ row, count }: ScrewedEnd) {
+  const axis = (['x', 'y', 'z'] as const)[row.along];
+  return {
+    count,
+    screw: row.screw.name,
+    length: row.length,
+    through: row.through.id,
+    into: row.into.id,
+    along: axis,
+    at: spacedAlong(row, count),
+  };
 }
 
 /** A member as a plate, held as it is in the piece. */

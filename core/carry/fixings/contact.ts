@@ -19,14 +19,25 @@ export interface Contact {
   readonly over: readonly [Extent, Extent, Extent];
 }
 
+/** How far something reaches along each axis, mm. */
+export type Extents = readonly [Extent, Extent, Extent];
+
+/** Members never change, so that how far each reaches is worked out once. */
+const known = new WeakMap<Member, Extents>();
+
 /** How far a member reaches along each axis, mm. */
-export function extentsOf(member: Member): readonly [Extent, Extent, Extent] {
-  const box = boxOf(member);
-  return [
-    [toMm(box.x0), toMm(box.x1)],
-    [toMm(box.y0), toMm(box.y1)],
-    [toMm(box.z0), toMm(box.z1)],
-  ];
+export function extentsOf(member: Member): Extents {
+  let extents = known.get(member);
+  if (!extents) {
+    const box = boxOf(member);
+    extents = [
+      [toMm(box.x0), toMm(box.x1)],
+      [toMm(box.y0), toMm(box.y1)],
+      [toMm(box.z0), toMm(box.z1)],
+    ];
+    known.set(member, extents);
+  }
+  return extents;
 }
 
 const AXES = [0, 1, 2] as const;
@@ -44,14 +55,27 @@ function inRebate(member: Member, of: Member): boolean {
   return of.features.some((f) => f.kind === 'rebate' && f.mate === member.id);
 }
 
-/** Where two members that lie square meet; null where they do not. What lies in a rebate from below meets what is above it. */
+/** The axis through the thickness of a member that lies square. */
+function thicknessAxis({ frame }: Member): AxisIndex {
+  return AXES.find((k) => Math.abs(frame.n[k]) > Math.SQRT1_2) ?? 1;
+}
+
+/** What lies in a rebate meets what is behind it there, through its own thickness. */
+function rebated(lying: Extents, axis: AxisIndex, of: Extents, over: Extents): Contact {
+  const way = lying[axis][0] + lying[axis][1] < of[axis][0] + of[axis][1] ? 1 : -1;
+  return { axis, way, plane: way === 1 ? lying[axis][1] : lying[axis][0], over };
+}
+
+/** Where two members that lie square meet; null where they do not. */
 export function contactOf(a: Member, b: Member): Contact | null {
   if (!isSquare(a) || !isSquare(b)) return null;
   const [as, bs] = [extentsOf(a), extentsOf(b)];
   const over = AXES.map((k): Extent => [Math.max(as[k][0], bs[k][0]), Math.min(as[k][1], bs[k][1])]) as [Extent, Extent, Extent];
   const shared = over.map(([low, high]) => high - low);
-  if (inRebate(a, b) && shared.every((l) => l > TOUCH)) return { axis: 1, way: 1, plane: as[1][1], over };
-  if (inRebate(b, a) && shared.every((l) => l > TOUCH)) return { axis: 1, way: -1, plane: bs[1][1], over };
+  if (shared.every((l) => l > TOUCH)) {
+    if (inRebate(a, b)) return rebated(as, thicknessAxis(a), bs, over);
+    return inRebate(b, a) ? turned(rebated(bs, thicknessAxis(b), as, over)) : null;
+  }
   const axis = AXES.find((k) => Math.abs(shared[k] as number) <= TOUCH);
   if (axis === undefined || AXES.some((k) => k !== axis && (shared[k] as number) <= TOUCH)) return null;
   const way = as[axis][0] + as[axis][1] < bs[axis][0] + bs[axis][1] ? 1 : -1;

@@ -84,11 +84,42 @@ function holesFor(member: Member, mate: Member, along: AxisIndex): readonly numb
   return through.flatMap((f) => (f.kind === 'hole' ? [start + (u[along] ?? 0) * toMm(f.at.u) + (v[along] ?? 0) * toMm(f.at.v)] : []));
 }
 
-/** The longest screw sold that is needed or that stays inside with its own thickness of wood before its point, mm; undefined for none. */
-function lengthFor(through: number, into: number, screw: WoodScrew): number | undefined {
+/** A screw that is tried between two members. */
+interface Try {
+  readonly screw: WoodScrew;
+  readonly length: number;
+  readonly inside: number;
+  readonly keeps: boolean;
+}
+
+/** The shortest screw that holds fully, or the longest that stays inside with its own thickness of wood before its point; none for one that holds too little. */
+function tryScrew(screw: WoodScrew, side: number, main: number, beside: number): Try | { readonly inside: number; readonly least: number } {
   const D = shankOf(screw);
-  const inside = LENGTHS.filter((l) => l <= through + into - D);
-  return inside.find((l) => l >= through + FULL * D) ?? inside.at(-1);
+  const most = side + main - D;
+  const full = side + FULL * D;
+  let length = 0;
+  for (const l of LENGTHS) {
+    if (l > most) break;
+    length = l;
+    if (l >= full) break;
+  }
+  const inside = length - side;
+  if (inside < LEAST * D) return { inside: Math.max(0, inside), least: LEAST * D };
+  // Only its thread is in that wood, in a pilot hole as wide as its root.
+  return { screw, length, inside, keeps: beside / 2 >= KEEP.edge * rootOf(screw) };
+}
+
+/** The first of the usual screws that holds and keeps from the faces, else the last that holds. */
+function bestOf(side: number, main: number, beside: number): Try | NoRow {
+  let found: Try | null = null;
+  let short: { readonly inside: number; readonly least: number } | null = null;
+  for (const screw of USUAL) {
+    const tried = tryScrew(screw, side, main, beside);
+    if (!('screw' in tried)) short = tried;
+    else if (tried.keeps) return tried;
+    else found = tried;
+  }
+  return found ?? { why: 'short', ...short };
 }
 
 /** Which of two goes on the outside: the one with holes for it, else the one that is thinner there. */
@@ -111,19 +142,8 @@ export function rowBetween(carrier: Member, carried: Member): Row | NoRow {
   const [along, beside] = wide(p) >= wide(q) ? [p, q] : [q, p];
   const side = depthFrom(through, contact, way === 1 ? -1 : 1);
   const main = depthFrom(into, contact, way);
-  // Only its thread is in that wood, in a pilot hole as wide as its root.
-  const wanted = (screw: WoodScrew) => KEEP.edge * rootOf(screw);
-  const tries = USUAL.map((screw) => {
-    const length = lengthFor(side, main, screw);
-    const inside = length === undefined ? 0 : length - side;
-    return { screw, length, inside, holds: inside >= LEAST * shankOf(screw), keeps: wide(beside) / 2 >= wanted(screw) };
-  });
-  const holding = tries.filter((t) => t.holds);
-  const best = holding.find((t) => t.keeps) ?? holding.at(-1);
-  if (!best?.length) {
-    const last = tries.at(-1);
-    return { why: 'short', inside: Math.max(0, last?.inside ?? 0), least: LEAST * shankOf(last?.screw ?? (USUAL[0] as WoodScrew)) };
-  }
+  const best = bestOf(side, main, wide(beside));
+  if ('why' in best) return best;
   const { screw, length, inside, keeps } = best;
   const most = mostAcross(wide(along), screw);
   if (most === 0) return { why: 'narrow' };
@@ -144,7 +164,7 @@ export function rowBetween(carrier: Member, carried: Member): Row | NoRow {
     left: main - inside,
     along,
     room: over[along],
-    ...(keeps ? {} : { tight: { has: wide(beside) / 2, wanted: wanted(screw) } }),
+    ...(keeps ? {} : { tight: { has: wide(beside) / 2, wanted: KEEP.edge * rootOf(screw) } }),
     most,
     ...(holes.length > 0 ? { holes } : {}),
   };

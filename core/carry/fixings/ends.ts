@@ -9,8 +9,14 @@ import type { CarriedMember } from '../carry.js';
 import { KEEP, lateral, screwsFor, shankOf, withdrawal } from '../screws.js';
 import { bearingStrength } from '../strength.js';
 import { stateOf, worse, type State } from '../verdict.js';
-import { extentsOf } from './contact.js';
+import { contactOf, extentsOf, grainAlong } from './contact.js';
 import { rowBetween, spacedAlong, type NoRow, type Row } from './driven.js';
+
+/** A row of screws and how many go in it. */
+export interface ScrewedEnd {
+  readonly row: Row;
+  readonly count: number;
+}
 
 /** How one end of a member is held, and whether that holds what it gives on. */
 export interface Fixing {
@@ -18,7 +24,7 @@ export interface Fixing {
   readonly state: State;
   readonly sentence: Sentence;
   /** Screws that it takes, where it is screwed. */
-  readonly screws?: { readonly count: number; readonly row: Row };
+  readonly screws?: ScrewedEnd;
 }
 
 /** Along a joint there is a screw at least so often, mm. */
@@ -61,27 +67,43 @@ function nothingHolds({ why, inside, least }: NoRow, carrier: Member): Pick<Fixi
   }
 }
 
+/** What a row of screws holds, and how many it takes; or why that is not judged. */
+type Held =
+  | { readonly row: Row; readonly each: number; readonly basis: string; readonly count: number }
+  | { readonly row: NoRow }
+  | { readonly row: Row; readonly reason: string };
+
 /** Screws across a load, or straight out where the member hangs under its carrier. */
-function screwed(support: Support, member: Member, carrier: Member, pull: boolean): Fixing {
+function heldBy(support: Support, member: Member, carrier: Member, pull: boolean): Held {
   const row = rowBetween(carrier, member);
-  if ('why' in row) return { support, ...nothingHolds(row, carrier) };
-  const { screw, length, joint, through, into, most, tight } = row;
+  if ('why' in row) return { row };
+  const { joint, into } = row;
   const sheetEdge = pull && joint.main.wood.endGrain && propertiesOf(into.stock).material.form !== 'solid';
-  const value = sheetEdge
-    ? ({ judged: false, reason: 'no values are published for screws pulled out of the edge of this sheet' } as const)
-    : (pull ? withdrawal : lateral)(joint);
-  if (!value.judged) return { support, state: 'not judged', sentence: say`Screws are not judged here: ${value.reason}.` };
+  if (sheetEdge) return { row, reason: 'no values are published for screws pulled out of the edge of this sheet' };
+  const value = (pull ? withdrawal : lateral)(joint);
+  if (!value.judged) return { row, reason: value.reason };
+  return { row, each: value.newtons, basis: value.basis, count: countFor(row, support.newtons, value.newtons) };
+}
+
+const tooMany = ({ row, count }: Extract<Held, { each: number }>) => !row.holes && count > row.most;
+
+function screwed(support: Support, member: Member, carrier: Member, pull: boolean): Fixing {
+  const held = heldBy(support, member, carrier, pull);
+  if ('why' in held.row) return { support, ...nothingHolds(held.row, carrier) };
+  if ('reason' in held) return { support, state: 'not judged', sentence: say`Screws are not judged here: ${held.reason}.` };
+  if (!('each' in held)) return { support, ...nothingHolds(held.row, carrier) };
+  const { row, count } = held;
+  const { screw, length, joint, through, into, most, tight } = row;
   const size = say`${screw.name} x ${len(mm(length))}`;
-  const each = say`${force(value.newtons)} each${pull ? ' pulled straight out' : joint.main.wood.endGrain ? ' in its end' : ''} (${value.basis})`;
-  const count = countFor(row, support.newtons, value.newtons);
-  if (!row.holes && count > most) {
+  const each = say`${force(held.each)} each${pull ? ' pulled straight out' : joint.main.wood.endGrain ? ' in its end' : ''} (${held.basis})`;
+  if (tooMany(held)) {
     return {
       support,
       state: 'fails',
       sentence: say`It would take ${Number.isFinite(count) ? String(count) : 'more'} screws ${size}, ${each}, and ${most} go across it. House it, or put a ledge under it.`,
     };
   }
-  const used = support.newtons / ((row.holes ? count : most) * value.newtons);
+  const used = support.newtons / ((row.holes ? count : most) * held.each);
   const near = tight
     ? say` They keep ${fine(tight.has, 1)} to the faces of ${into.label}, and ${fine(tight.wanted, 1)} is wanted: drill pilot holes.`
     : say``;
@@ -120,10 +142,19 @@ function bears(support: Support, member: Member, area: number, what: Sentence, s
   };
 }
 
+/** What bears on each other where a member stands or lies on its carrier, mm². */
+function areaOn(member: Member, carrier: Member, otherwise: number): number {
+  const contact = contactOf(carrier, member);
+  if (contact?.axis !== 1) return otherwise;
+  const [[x0, x1], , [z0, z1]] = contact.over;
+  return (x1 - x0) * (z1 - z0);
+}
+
 /** The ledge that a housing or a groove leaves under a member. */
 function onLedge(support: Support, member: Member, carrier: Member, settings: Settings): readonly Fixing[] {
   const cut = carrier.features.find((f) => f.kind !== 'hole' && f.kind !== 'rebate' && f.mate === member.id);
-  if (!cut || cut.kind === 'hole') return [];
+  // An upright back in its groove stands on what is below it.
+  if (!cut || cut.kind === 'hole' || member.frame.n[1] === 0) return [];
   const { u0, u1, v0, v1 } = cut.region;
   const long = Math.min(toMm(Math.max(u1 - u0, v1 - v0) as typeof u0), Math.max(toMm(member.length.value), toMm(member.width.value)));
   return [bears(support, member, toMm(cut.depth) * long, say`A ledge of ${len(cut.depth)} under it`, settings)];
@@ -143,12 +174,10 @@ function pocketed(support: Support, member: Member): Fixing {
 function fixingOf(support: Support, member: Member, carrier: Member | undefined, settings: Settings): readonly Fixing[] {
   if (!carrier)
     return support.how === 'screws' ? [{ support, state: 'not judged', sentence: say`Screwed to what is there already: not judged.` }] : [];
-  const [own, its] = [extentsOf(member)[1], extentsOf(carrier)[1]];
   switch (support.how) {
     case 'screws':
-      // What lies on its carrier stands on it, and the screws only keep it there.
-      if (its[1] <= own[0]) {
-        const area = toMm(carrier.thickness.value) * toMm(member.width.value);
+      if (liesOn(member, carrier)) {
+        const area = areaOn(member, carrier, toMm(carrier.thickness.value) * toMm(member.width.value));
         return [bears(support, carrier, area, say`Lies on ${carrier.label}`, settings)];
       }
       return [screwed(support, member, carrier, hangsUnder(member, carrier))];
@@ -161,8 +190,9 @@ function fixingOf(support: Support, member: Member, carrier: Member | undefined,
     case 'housed':
       return onLedge(support, member, carrier, settings);
     case 'bearing': {
-      const area = toMm(member.thickness.value) * toMm(member.width.value);
-      return [bears(support, carrier, area, say`Its end stands on ${carrier.label}`, settings)];
+      const area = areaOn(member, carrier, toMm(member.thickness.value) * toMm(member.width.value));
+      const what = grainAlong(member, 1) === 'end' ? say`Its end stands on ${carrier.label}` : say`Lies on ${carrier.label}`;
+      return [bears(support, carrier, area, what, settings)];
     }
     case 'pocket screws':
       return [pocketed(support, member)];
@@ -175,13 +205,31 @@ function fixingOf(support: Support, member: Member, carrier: Member | undefined,
   }
 }
 
+/** Whether a member lies on its carrier and stands on it, so that screws only keep it there. */
+function liesOn(member: Member, carrier: Member): boolean {
+  return extentsOf(carrier)[1][1] <= extentsOf(member)[1][0];
+}
+
 /** Whether a member hangs under what carries it, in a rebate or flat against its lower edge, so that the load pulls at its screws. */
 function hangsUnder(member: Member, carrier: Member): boolean {
   const [own, its] = [extentsOf(member)[1], extentsOf(carrier)[1]];
-  return own[1] <= its[0] || carrier.features.some((f) => f.kind === 'rebate' && f.mate === member.id);
+  const lies = member.frame.n[1] !== 0;
+  return own[1] <= its[0] || (lies && carrier.features.some((f) => f.kind === 'rebate' && f.mate === member.id));
 }
 
 /** How each end of a member is held, with what it would take; what lies along another one is not asked. */
 export function fixingsOf(carried: CarriedMember, members: ReadonlyMap<string, Member>, settings: Settings): readonly Fixing[] {
   return carried.supports.flatMap((support) => fixingOf(support, carried.member, members.get(support.carrier), settings));
+}
+
+/** The screws at the ends of a member alone, without asking what else holds it. */
+export function screwedEnds({ member, supports }: CarriedMember, members: ReadonlyMap<string, Member>): readonly ScrewedEnd[] {
+  return supports.flatMap((support): ScrewedEnd[] => {
+    const carrier = members.get(support.carrier);
+    if (!carrier) return [];
+    const pull = hangsUnder(member, carrier);
+    const asked = support.how === 'screws' ? !liesOn(member, carrier) : support.how === 'held along' && pull;
+    const held = asked ? heldBy(support, member, carrier, pull) : null;
+    return held && 'each' in held && !tooMany(held) ? [{ row: held.row, count: held.count }] : [];
+  });
 }

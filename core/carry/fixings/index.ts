@@ -2,3 +2,5 @@ export * from './contact.js';
 export * from './driven.js';
 export * from './ends.js';
 export * from './along.js';
+export * from './placed.js';
+export * from './clashes.js';

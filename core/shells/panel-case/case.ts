@@ -8,6 +8,7 @@ import {
   flatFrame,
   onEdgeFrame,
   uprightFrame,
+  type Box,
   type Joint,
   type Member,
   rectangular,
@@ -182,6 +183,10 @@ export function bearers(
   return { members, joints };
 }
 
+function overlapsAcross(a: Box, b: Box): boolean {
+  return a.x0 < b.x1 && b.x0 < a.x1;
+}
+
 /** How the case itself carries: what bears on what, down to the floor. */
 function caseJoints(piece: PanelCase, envelope: Envelope, woods: Woods, made: readonly Member[]): Joint[] {
   const t = woods.sides.thickness.value;
@@ -192,22 +197,29 @@ function caseJoints(piece: PanelCase, envelope: Envelope, woods: Woods, made: re
   ];
   const joints = ends(CASE.top, piece.top === 'over');
   const rails = made.filter((m) => m.role === 'plinth rail' || m.role === 'plinth end');
-  const foot = rails.length > 0 ? CASE.front : FLOOR;
+  const byId = new Map(made.map((m) => [m.id, m]));
+  // On the floor, or on all of the plinth that is under it.
+  const onPlinth = (carried: string): Joint[] => {
+    const foot = byId.get(carried);
+    const under = rails.filter((r) => foot && overlapsAcross(boxOf(foot), boxOf(r)));
+    return (under.length > 0 ? under.map((r) => r.id) : [FLOOR]).map((carrier) => ({ carried, carrier, how: 'bearing' }));
+  };
   if (piece.bottom === 'over') {
     joints.push(
       { carried: CASE.left, carrier: CASE.bottom, how: 'bearing', x: left },
       { carried: CASE.right, carrier: CASE.bottom, how: 'bearing', x: right },
     );
   } else {
-    joints.push({ carried: CASE.left, carrier: foot, how: 'bearing' }, { carried: CASE.right, carrier: foot, how: 'bearing' });
+    joints.push(...onPlinth(CASE.left), ...onPlinth(CASE.right));
   }
   if (piece.base.kind === 'none') joints.push({ carried: CASE.bottom, carrier: FLOOR, how: 'bearing' });
-  else if (piece.base.kind === 'plinth') joints.push({ carried: CASE.bottom, carrier: CASE.front, how: 'bearing' });
+  else if (piece.base.kind === 'plinth') joints.push(...onPlinth(CASE.bottom));
   else joints.push(...ends(CASE.bottom, false));
   rails.forEach((rail) => joints.push({ carried: rail.id, carrier: FLOOR, how: 'bearing' }));
   if (made.some((m) => m.id === CASE.toe)) joints.push({ carried: CASE.toe, carrier: FLOOR, how: 'bearing' });
   if (made.some((m) => m.id === CASE.back)) {
-    joints.push({ carried: CASE.back, carrier: CASE.left, how: 'screws' }, { carried: CASE.back, carrier: CASE.right, how: 'screws' });
+    const how = piece.back.kind === 'groove' ? 'housed' : 'screws';
+    joints.push({ carried: CASE.back, carrier: CASE.left, how }, { carried: CASE.back, carrier: CASE.right, how });
   }
   return joints;
 }

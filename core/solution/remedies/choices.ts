@@ -12,7 +12,7 @@ export interface StockChoice {
   readonly today: number;
   readonly later: number | null;
   readonly state: State;
-  /** The longest span that passes under as much on each length of it, mm. */
+  /** The longest span that passes under as much on each length of it, mm; Infinity where any does. */
   readonly reach: number | null;
   readonly kg: number;
   /** What its wood costs, by the part of a sheet or board that it takes; null without a price. */

@@ -1,6 +1,7 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { writeFine, writeMass } from '../../../core/figure/index.js';
+import type { Precision } from '../../../core/length/index.js';
 import { stockChoices, type StockChoice } from '../../../core/solution/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
@@ -93,7 +94,7 @@ function StockTable({
               <br />
               <Faint style={{ fontSize: 11 }}>{writeFine(s.today, unit)} today</Faint>
             </td>
-            <td className="figure">{s.reach === null ? 'not judged' : writeFine(s.reach, unit, 1)}</td>
+            <td className="figure">{reachText(s.reach, unit)}</td>
             <td className="figure">{writeMass(s.kg, unit)}</td>
             <td className="figure">{s.cost === null ? '' : s.cost.toFixed(2)}</td>
             <td>
@@ -110,6 +111,11 @@ function StockTable({
       </tbody>
     </Table>
   );
+}
+
+function reachText(reach: number | null, unit: Precision['unit']): string {
+  if (reach === null) return 'not judged';
+  return reach === Infinity ? 'any' : writeFine(reach, unit, 1);
 }
 
 function usualOf(choices: readonly StockChoice[]): readonly string[] {

@@ -1,11 +1,11 @@
-import { pathLines } from '../../../core/carry/index.js';
+import { pathLines, rowsOfScrews } from '../../../core/carry/index.js';
 import { writeForce } from '../../../core/figure/index.js';
 import { fromUnits, toMm } from '../../../core/length/index.js';
 import { boxOf } from '../../../core/piece/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import type { Placing } from '../../shared/outline.js';
-import { amber, green, link, red } from '../../theme/tokens.js';
+import { amber, green, ink, link, red } from '../../theme/tokens.js';
 import { useCarried, useLoaded } from './loaded.js';
 
 /** How deep a bend is drawn at most, mm of the piece. */
@@ -25,6 +25,7 @@ export function Bends({ at }: { at: Placing }) {
   return (
     <g>
       <FloorLines at={at} />
+      <Screws at={at} />
       {loaded.flatMap((c) => {
         // What spans from the rear to the front is seen end on here, and listed beside.
         if (!c.bending || c.bending.axis === 'deep') return [];
@@ -104,6 +105,32 @@ function FloorLines({ at }: { at: Placing }) {
           {writeForce(s.newtons, unit)}
         </text>
       ))}
+    </g>
+  );
+}
+
+/** The screws that hold the selected member, to scale: a head and a shaft, or a cross where they are seen end on. */
+function Screws({ at }: { at: Placing }) {
+  const { solution } = useBench();
+  const carried = useCarried();
+  if (!carried) return null;
+  const members = new Map(solution.shape.members.map((m) => [m.id, m]));
+  const x = (n: number) => at.left + n * at.scale;
+  const y = (n: number) => at.foot - n * at.scale;
+  return (
+    <g aria-hidden stroke={ink} strokeWidth={1.6}>
+      {rowsOfScrews(carried, members).flatMap(({ screws }, row) =>
+        screws.map(({ head, point, axis }, i) => {
+          const [hx, hy] = [x(head[0]), y(head[1])];
+          if (axis === 2) return <path key={`${row} ${i}`} d={`M${hx - 3} ${hy}h6M${hx} ${hy - 3}v6`} />;
+          return (
+            <path
+              key={`${row} ${i}`}
+              d={`M${hx} ${hy}L${x(point[0])} ${y(point[1])}${axis === 0 ? `M${hx} ${hy - 3}v6` : `M${hx - 3} ${hy}h6`}`}
+            />
+          );
+        }),
+      )}
     </g>
   );
 }

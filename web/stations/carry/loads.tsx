@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { fixingsOf, pathToFloor, screwsAlong, worse, type CarriedMember } from '../../../core/carry/index.js';
+import { allScrews, clashesOf, fixingsOf, pathToFloor, screwsAlong, worse, type CarriedMember } from '../../../core/carry/index.js';
+import { clashSentence, heldIn } from '../../../core/checks/index.js';
 import { writeForce, writeMass, writeSentence } from '../../../core/figure/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
@@ -96,19 +97,32 @@ export function Fixings({ c }: { c: CarriedMember }) {
     const members = new Map(solution.shape.members.map((m) => [m.id, m]));
     return fixingsOf(c, members, workshop.settings);
   }, [solution, c, workshop]);
+  const clashes = useMemo(
+    () => clashesOf(allScrews(solution.carried)).filter((clash) => heldIn(clash).includes(c.member.id)),
+    [solution, c],
+  );
   const along = c.bending?.builtUp ? screwsAlong(c.bending.builtUp) : [];
   if (ends.length + along.length === 0) return null;
-  const worst = [...ends, ...along].map((f) => f.state).reduce(worse, 'fine');
+  const worst = [...ends, ...along].map((f) => f.state).reduce(worse, clashes.length > 0 ? 'fails' : 'fine');
   return (
     <details style={{ marginTop: 8, fontSize: 13 }}>
       <summary>
-        <StateMark state={worst} size={14} /> How it is held: {STATE_WORD[worst]}
+        <StateMark state={worst} size={14} /> How it is held: {clashes.length > 0 ? 'screws in the way' : STATE_WORD[worst]}
       </summary>
       <ul>
         {ends.map((f, i) => (
           <li key={i} style={{ padding: '3px 0' }}>
             <StateMark state={f.state} size={13} /> {nameIn(solution, f.support.carrier)}, {writeForce(f.support.newtons, precision.unit)}.{' '}
             {writeSentence(f.sentence, precision)}
+          </li>
+        ))}
+        {clashes.map((clash, i) => (
+          <li key={`clash-${i}`} style={{ padding: '3px 0' }}>
+            <StateMark state="fails" size={13} />{' '}
+            {writeSentence(
+              clashSentence(clash, (id) => nameIn(solution, id)),
+              precision,
+            )}
           </li>
         ))}
         {along.map((f) => (

@@ -1,13 +1,14 @@
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { limitName } from '../../../core/carry/index.js';
+import { limitName, type CarriedMember } from '../../../core/carry/index.js';
 import { writeFine, writeForce, writeMass } from '../../../core/figure/index.js';
+import type { Solution } from '../../../core/solution/index.js';
 import { usePrecision } from '../../data/project.js';
 import { useBench } from '../../bench/bench.js';
 import { StateMark } from '../../shared/state-mark.js';
-import { Faint } from '../../shared/ui.js';
+import { Button, Faint } from '../../shared/ui.js';
 import { line, tape, tapePale } from '../../theme/tokens.js';
-import { STATE_WORD, useCarried, useLoaded } from './loaded.js';
+import { STATE_WORD, alikeIn, useCarried, useLoaded } from './loaded.js';
 import { TipList } from './tip-list.js';
 
 const List = styled.ul`
@@ -15,7 +16,7 @@ const List = styled.ul`
   li {
     border-bottom: 1px solid ${line};
   }
-  button {
+  li > button {
     all: unset;
     box-sizing: border-box;
     display: flex;
@@ -25,18 +26,34 @@ const List = styled.ul`
     cursor: pointer;
     align-items: flex-start;
   }
-  button:focus-visible {
+  li > button:focus-visible {
     outline: 3px solid #1b5aa8;
   }
-  button[aria-pressed='true'] {
+  li > button[aria-pressed='true'] {
     background: ${tapePale};
     box-shadow: inset 0 0 0 2px ${tape};
   }
 `;
 
+const Letters = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px;
+  padding: 2px 0 6px 30px;
+  font-size: 13px;
+  button {
+    padding: 2px 6px;
+    min-height: 0;
+  }
+`;
+
+/** So many letters of members like the chosen one are listed. */
+const MOST_LETTERS = 20;
+
 /** The worksheet of Carry: every member that bends, worst first. */
 export function CarrySheet() {
-  const { solution, select, workshop } = useBench();
+  const { solution, workshop } = useBench();
   const chosen = useCarried();
   const precision = usePrecision();
   const { project } = useParams();
@@ -52,28 +69,8 @@ export function CarrySheet() {
         </Faint>
       </header>
       <List>
-        {loaded.map((c) => (
-          <li key={c.member.id}>
-            <button onClick={() => select(c.member.id)} aria-pressed={chosen?.member.id === c.member.id}>
-              <StateMark state={c.state} />
-              <span>
-                <strong>
-                  {c.member.role} {solution.letters[c.member.id]}
-                </strong>{' '}
-                <Faint>{c.member.role === 'shelf' ? c.member.label.split(',')[0] : ''}</Faint>
-                <br />
-                {c.bending && (c.missing === null || c.bending.verdict.today.state === 'fails') ? (
-                  <span style={{ fontSize: 13 }}>
-                    {writeFine(c.bending.verdict.today.mm, precision.unit)} today
-                    {c.bending.verdict.later ? `, ${writeFine(c.bending.verdict.later.mm, precision.unit)} later` : ''}
-                  </span>
-                ) : (
-                  <Faint>{c.throughout ? 'carried along its whole length' : c.missing}</Faint>
-                )}
-                <span className="visually-hidden">, {STATE_WORD[c.state]}</span>
-              </span>
-            </button>
-          </li>
+        {alikeIn(loaded).map((group) => (
+          <Alike key={group[0]?.member.id} group={group} chosen={chosen?.member.id} />
         ))}
       </List>
       <p style={{ marginTop: 12, fontSize: 13 }}>
@@ -82,5 +79,60 @@ export function CarrySheet() {
       </p>
       <TipList />
     </>
+  );
+}
+
+/** Where a member is, beside its letter: the bay of a shelf, the drawer of what belongs to one. */
+function placeOf({ member }: CarriedMember, solution: Solution): string {
+  if (member.role === 'shelf') return member.label.split(',')[0] ?? '';
+  return solution.shape.bodies.find((b) => b.members.includes(member.id))?.label ?? '';
+}
+
+/** Members that bend alike on one line: the chosen one of them, and the letters of the others once one is chosen. */
+function Alike({ group, chosen }: { group: readonly CarriedMember[]; chosen: string | undefined }) {
+  const { solution, select } = useBench();
+  const precision = usePrecision();
+  const c = group.find((one) => one.member.id === chosen) ?? (group[0] as CarriedMember);
+  const on = c.member.id === chosen;
+  const others = group.length - 1;
+  return (
+    <li>
+      <button onClick={() => select(c.member.id)} aria-pressed={on}>
+        <StateMark state={c.state} />
+        <span>
+          <strong>
+            {c.member.role} {solution.letters[c.member.id]}
+          </strong>{' '}
+          <Faint>
+            {placeOf(c, solution)}
+            {others > 0 ? ` and ${others} like it` : ''}
+          </Faint>
+          <br />
+          {c.bending && (c.missing === null || c.bending.verdict.today.state === 'fails') ? (
+            <span style={{ fontSize: 13 }}>
+              {writeFine(c.bending.verdict.today.mm, precision.unit)} today
+              {c.bending.verdict.later ? `, ${writeFine(c.bending.verdict.later.mm, precision.unit)} later` : ''}
+            </span>
+          ) : (
+            <Faint>{c.throughout ? 'carried along its whole length' : c.missing}</Faint>
+          )}
+          <span className="visually-hidden">, {STATE_WORD[c.state]}</span>
+        </span>
+      </button>
+      {on && others > 0 ? (
+        <Letters>
+          <Faint>like it:</Faint>
+          {group
+            .filter((one) => one !== c)
+            .slice(0, MOST_LETTERS)
+            .map((one) => (
+              <Button key={one.member.id} data-quiet onPress={() => select(one.member.id)} aria-label={`${one.member.label}, like it`}>
+                {solution.letters[one.member.id] ?? one.member.label}
+              </Button>
+            ))}
+          {others > MOST_LETTERS ? <Faint>and {others - MOST_LETTERS} more, on the drawing</Faint> : null}
+        </Letters>
+      ) : null}
+    </li>
   );
 }

@@ -29,7 +29,11 @@ function CouldBe({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
   const person = useMemo(() => withPerson(bending, workshop.settings), [bending, workshop]);
   const kg = c.standing.reduce((sum, s) => sum + s.kg, 0);
   const rows = [
-    ['longest span', most.span === null ? 'none' : writeFine(most.span, unit, 1), writeFine(bending.span, unit, 1)],
+    [
+      'longest span',
+      most.span === null ? 'none' : most.span === Infinity ? 'any' : writeFine(most.span, unit, 1),
+      writeFine(bending.span, unit, 1),
+    ],
     ...(bending.builtUp
       ? []
       : [

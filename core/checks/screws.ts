@@ -1,0 +1,59 @@
+import { allScrews, clashesOf, type Carried, type Clash, type PlacedRow } from '../carry/index.js';
+import { fine, say, type Sentence } from '../figure/index.js';
+import { findMember, type Letters, type Member, type Piece } from '../piece/index.js';
+import { pieceFix, type Check, type Fix } from './check.js';
+import { capital, nameOf } from './names.js';
+
+type Names = (id: string) => string;
+
+/** What is wrong with where screws go, in one sentence. */
+export function clashSentence(clash: Clash, name: Names): Sentence {
+  const held = (row: PlacedRow) => name(row.holds);
+  switch (clash.kind) {
+    case 'facing':
+      return say`${capital(held(clash.row))} and ${held(clash.other)} meet ${name(clash.row.row.through.id)} from both sides at one height: only one of them can be screwed through it, since the other one covers the heads.`;
+    case 'meets':
+      return say`Screws of ${held(clash.row)} and of ${held(clash.other)} ${clash.apart > 0 ? say`come within ${fine(clash.apart, 1)} of each other` : 'meet'} in ${name(common(clash))}: set one row out anew, or glue one of the two.`;
+    case 'lands':
+      return say`A screw of ${held(clash.row)} lands in the ${clash.in} that ${name(clash.member)} has for ${name(clash.mate)}: shift it clear of that.`;
+  }
+}
+
+/** The member that two rows meet in. */
+function common({ row, other }: Extract<Clash, { kind: 'meets' }>): string {
+  const theirs = new Set([other.row.through.id, other.row.into.id]);
+  return theirs.has(row.row.into.id) ? row.row.into.id : row.row.through.id;
+}
+
+/** The members whose screws a clash is about. */
+export function heldIn(clash: Clash): readonly string[] {
+  return clash.kind === 'lands' ? [clash.row.holds] : [clash.row.holds, clash.other.holds];
+}
+
+/** Other ways of holding a shelf whose screws can't be driven. */
+function otherWays(piece: Piece, member: Member | undefined, name: Names): readonly Fix[] {
+  if (!member || !findMember(piece.interior, member.node)) return [];
+  const held = (fix: 'housed' | 'loose', label: Sentence) => pieceFix(label, { kind: 'member', member: member.node, patch: { fix } });
+  return [held('housed', say`House ${name(member.id)}`), held('loose', say`Put ${name(member.id)} on pins`)];
+}
+
+/** Screws that can't be driven, meet each other, or land in what is cut for something else. */
+export function screwChecks(piece: Piece, carried: Carried, letters: Letters): Check[] {
+  const clashes = clashesOf(allScrews(carried));
+  if (clashes.length === 0) return [];
+  const name: Names = (id) => {
+    const member = carried.members.get(id)?.member;
+    return member ? nameOf(member, letters) : id;
+  };
+  return clashes.map((clash): Check => {
+    const [first, second = ''] = heldIn(clash);
+    return {
+      id: `screws-${clash.kind}-${first}-${second}`,
+      severity: 'look',
+      state: 'fails',
+      about: { kind: 'member', id: clash.row.holds },
+      sentence: clashSentence(clash, name),
+      fixes: clash.kind === 'facing' ? otherWays(piece, carried.members.get(clash.row.holds)?.member, name) : [],
+    };
+  });
+}
