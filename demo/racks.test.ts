@@ -176,6 +176,15 @@ describe('the tube rack', () => {
     expect(rack.carried.floor).toBeCloseTo((72.9 + self) * 9.81, 6);
   });
 
+  test('a tube of 0.45 stands on two supports, and those hang on the ladders: the first has them on one side only', () => {
+    const supports = [...rack.carried.members.values()].filter((c) => c.member.role === 'ladder support');
+    expect(supports).toHaveLength(2 * 162);
+    for (const s of supports) expect(s.standing.map((t) => t.kg)).toEqual([expect.closeTo(0.225, 9)]);
+    const handed = (ladder: number) => rack.carried.members.get(`gable/ladder-upright/${ladder}`)?.handed.length;
+    // 15 rows less the one that two rows became: 14 cells in a column, 14 supports on the first ladder and 28 on the second.
+    expect([handed(1), handed(2)]).toEqual([14, 28]);
+  });
+
   test('150 tubes are listed: 12 of the 162 cells are to spare', () => {
     const found = rack.checks.find((c) => c.id === 'cells-room-gable');
     expect([found?.severity, writeExactly(found?.sentence ?? [])]).toEqual([
@@ -205,6 +214,16 @@ describe('the envelope case', () => {
     expect(upright?.features.every((f) => f.kind === 'notch' && Math.abs(toMm((f.region.v1 - f.region.v0) as Length) - half) < 0.01)).toBe(
       true,
     );
+  });
+
+  test('each row of packs of 1.2 stands on its own level board, the lowest on the shelf under them', () => {
+    const kg = (id: string) => holes.carried.members.get(id)?.standing.reduce((sum, s) => sum + s.kg, 0);
+    // Three columns in four rows: 3.6 kg a row.
+    for (const id of ['holes/shelf/1', 'holes/shelf/2', 'holes/shelf/3', 'under-holes/shelf/1']) expect(kg(id)).toBeCloseTo(3.6, 9);
+    // A level board lies on both uprights and is held at its ends: four supports, of which those in the middle carry most.
+    const on = holes.carried.members.get('holes/shelf/1')?.supports.map((x) => x.newtons) ?? [];
+    expect(on).toHaveLength(4);
+    expect(on[1]).toBeGreaterThan(2 * (on[0] as number));
   });
 
   test('pitch across is what is inside and one board, shared by three', () => {

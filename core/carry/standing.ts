@@ -30,16 +30,18 @@ export interface Load {
   readonly unweighed: readonly string[];
 }
 
-/** What carries the things of a space: the member below it, the slats of a deck, the uprights of cells. */
+/** What carries the things of a space: the member below it, the slats of a deck, the supports or the level boards of cells. */
 function carriersOf(space: PlacedSpace, members: Shape['members']): readonly string[] {
   const { split, cells, id } = space.space;
   if (split?.making?.kind === 'slats') {
     const nodes = new Set([id, ...split.members.map((m) => m.id)]);
     return members.filter((m) => m.role === 'slat' && nodes.has(m.node)).map((m) => m.id);
   }
-  const uprights = cells ? members.filter((m) => m.node === id && (m.role === 'ladder upright' || m.role === 'divider')) : [];
-  // A single column of cells has no upright of its own.
-  return uprights.length > 0 ? uprights.map((m) => m.id) : [space.neighbours.below];
+  const made = cells ? members.filter((m) => m.node === id) : [];
+  const supports = made.filter((m) => m.role === 'ladder support');
+  if (supports.length > 0) return supports.map((m) => m.id);
+  // Each row of pigeon-holes stands on its level board, the lowest on what is below.
+  return [...made.filter((m) => m.role === 'shelf').map((m) => m.id), space.neighbours.below];
 }
 
 /** The things of a space with what is not known of them; those of cells fill every cell. */

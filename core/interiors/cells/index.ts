@@ -86,7 +86,12 @@ function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellG
     members: [...uprights, ...supports],
     joints: [
       ...joints,
-      ...uprights.map((u): Joint => ({ carried: u.id, carrier: space.neighbours.below, how: 'bearing', x: u.frame.origin.x })),
+      ...uprights.map((u): Joint => ({
+        carried: u.id,
+        carrier: space.neighbours.below,
+        how: 'bearing',
+        x: add(u.frame.origin.x, Math.round(t / 2) as Length),
+      })),
     ],
     facts: [
       {

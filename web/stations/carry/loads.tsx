@@ -74,7 +74,9 @@ export function FloorPath({ c }: { c: CarriedMember }) {
   const steps = useMemo(() => pathToFloor(solution.carried, c.member.id), [solution, c]);
   return (
     <details style={{ marginTop: 8, fontSize: 13 }}>
-      <summary>The way to the floor: {steps.length} joints, drawn in blue</summary>
+      <summary>
+        The way to the floor: {steps.length} {steps.length === 1 ? 'joint' : 'joints'}, drawn in blue
+      </summary>
       <ol style={{ paddingLeft: 18 }}>
         {steps.map((s, i) => (
           <li key={i} style={{ padding: '2px 0' }}>
