@@ -1,20 +1,24 @@
-import { StrictMode, type ReactNode } from 'react';
+import { StrictMode, Suspense, lazy, type ComponentType, type ReactNode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter, Link, Navigate, Outlet, Route, Routes, useParams } from 'react-router';
 import '@fontsource-variable/archivo/wdth.css';
 import { PiecePage } from './bench/piece-page.js';
 import { ProjectProvider } from './data/project.js';
-import { Handbook } from './handbook/handbook.js';
-import { People } from './people/people.js';
-import { ProjectSettings } from './settings/settings.js';
 import { Shed } from './shed/shed.js';
 import { Welcome } from './shed/welcome.js';
 import { TroubleDialog } from './shared/trouble-dialog.js';
 import { Page } from './shared/ui.js';
-import { Stockroom } from './stockroom/stockroom.js';
 import { GlobalStyle } from './theme/global.js';
-import { Things } from './things/things.js';
+
+/** A page whose script is fetched when it is first gone to, so that the bench and the shed need not wait for it. */
+const page = (load: () => Promise<ComponentType>) => lazy(async () => ({ default: await load() }));
+
+const Stockroom = page(() => import('./stockroom/stockroom.js').then((m) => m.Stockroom));
+const Things = page(() => import('./things/things.js').then((m) => m.Things));
+const People = page(() => import('./people/people.js').then((m) => m.People));
+const ProjectSettings = page(() => import('./settings/settings.js').then((m) => m.ProjectSettings));
+const Handbook = page(() => import('./handbook/handbook.js').then((m) => m.Handbook));
 
 const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
 
@@ -37,7 +41,9 @@ function ProjectRoute() {
       id={project}
       fallback={(error) => (error ? <Missing>{error.message}</Missing> : <Page role="status">Opening the shed…</Page>)}
     >
-      <Outlet />
+      <Suspense fallback={<Page role="status">Opening…</Page>}>
+        <Outlet />
+      </Suspense>
       <TroubleDialog />
     </ProjectProvider>
   );

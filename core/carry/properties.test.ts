@@ -3,6 +3,7 @@ import { mm } from '../length/index.js';
 import type { PanelCase, Space } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
 import { solve, type Solution } from '../solution/index.js';
+import { chest, drawers } from '../testing/chest.js';
 import { divided, piece, space, stock, thing, workshop } from '../testing/samples.js';
 import { propertiesOf, MATERIALS } from '../stock/index.js';
 import { BeamError, loadPatterns, sagOf, solveBeam, worstSag, type BeamSpec } from './index.js';
@@ -105,6 +106,65 @@ describe('of every shelf', () => {
       { numRuns: 60 },
     );
     expect(state(shelved('mdf', 1, { serviceClass: 2 }))).toBe('not judged');
+  });
+});
+
+/** A drawer of a chest with a bottom so thick, so many kg in it. */
+function drawer(kg: number | undefined, thickness = 5, elastic = 9.5, serviceClass: 1 | 2 | 3 = 1): Solution {
+  const slab = thing({ name: 'tin', shape: { kind: 'box', width: mm(200), height: mm(50), depth: mm(100) } });
+  if (kg === undefined) delete slab.mass;
+  else slab.mass = kg / 2;
+  const shop = workshop({
+    stock: { wall: stock({ thickness: mm(10) }), bottom: stock({ thickness: mm(thickness), elastic }) },
+    things: { tin: slab },
+    settings: { serviceClass },
+  });
+  return chest(drawers(), 3, {}, shop);
+}
+const bottomOf = (s: Solution) => s.carried.members.get('d1/drawer-bottom/1');
+
+describe('of every drawer bottom, a plate on four walls', () => {
+  test('more in it, thinner or softer never turns a fail into a pass, and sags no less', () => {
+    fc.assert(
+      fc.property(number(1, 60), number(4, 12), number(1, 2.5), (kg, thickness, times) => {
+        const now = bottomOf(drawer(kg, thickness));
+        const mmNow = now?.bending?.verdict.today.mm as number;
+        for (const s of [drawer(kg * times, thickness), drawer(kg, Math.max(3, thickness / times)), drawer(kg, thickness, 9.5 / times)]) {
+          const then = bottomOf(s);
+          // Half a per cent: what is thinner weighs less too.
+          expect(then?.bending?.verdict.today.mm).toBeGreaterThanOrEqual(mmNow * 0.995);
+          if (now?.state === 'fails') expect(then?.state).toBe('fails');
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  test('its walls carry all of it, and none pulls', () => {
+    fc.assert(
+      fc.property(number(1, 60), number(4, 12), (kg, thickness) => {
+        const bottom = bottomOf(drawer(kg, thickness));
+        const on = bottom?.supports.map((x) => x.newtons) ?? [];
+        expect(on.reduce((a, b) => a + b, 0)).toBeCloseTo(bottom?.total as number, 6);
+        expect(Math.min(...on)).toBeGreaterThanOrEqual(0);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  test('without the mass of what lies in it, or thinner than 3, it is not judged', () => {
+    expect(bottomOf(drawer(undefined))?.state).not.toBe('fine');
+    expect(bottomOf(drawer(2, 2.5))).toMatchObject({ state: 'not judged', missing: 'it is thinner than 3 mm' });
+  });
+
+  test('a higher service class never turns a fail into a pass', () => {
+    fc.assert(
+      fc.property(number(1, 60), fc.constantFrom(1, 2), (kg, serviceClass) => {
+        const [low, high] = [serviceClass, serviceClass + 1].map((c) => bottomOf(drawer(kg, 5, 9.5, c as 1 | 2 | 3))?.state);
+        if (low === 'fails') expect(high).toBe('fails');
+      }),
+      { numRuns: 30 },
+    );
   });
 });
 

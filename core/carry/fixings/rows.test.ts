@@ -1,10 +1,11 @@
+import fc from 'fast-check';
 import { writeExactly } from '../../figure/index.js';
 import { mm, toMm } from '../../length/index.js';
 import { boxOf, type Drawers, type Space } from '../../piece/index.js';
 import { solve } from '../../solution/index.js';
 import { chest, drawers } from '../../testing/chest.js';
 import { divided, piece, stock, thing, workshop } from '../../testing/samples.js';
-import { contactOf, fixingsOf, rowBetween, spacedAlong, type Fixing, type Row } from '../index.js';
+import { allScrews, contactOf, fixingsOf, rowBetween, spacedAlong, type Fixing, type Row } from '../index.js';
 
 function butted(kg = 5) {
   const inside = divided('in', 'up', 2);
@@ -130,5 +131,47 @@ describe('drawer boxes', () => {
     const [end] = ends(box('screwed', { kind: 'applied' }), 'd1/drawer-bottom/1');
     expect(end?.state).toBe('not judged');
     expect(writeExactly(end?.sentence ?? [])).toContain('pulled out of the edge of this sheet');
+  });
+});
+
+describe('of every row between a shelf and a side', () => {
+  const sizes = fc.record({
+    side: fc.integer({ min: 6, max: 45 }),
+    shelf: fc.integer({ min: 6, max: 45 }),
+    deep: fc.integer({ min: 40, max: 600 }),
+    kg: fc.integer({ min: 1, max: 300 }),
+  });
+
+  test('no point comes out, no screw leaves the wood, and they keep from each other and from the edges', () => {
+    fc.assert(
+      fc.property(sizes, ({ side, shelf, deep, kg }) => {
+        const inside = divided('in', 'up', 2);
+        const { spaces, members } = inside.split as NonNullable<Space['split']>;
+        (spaces[1] as Space).things = [{ thing: 'slab', count: 1 }];
+        Object.assign(members[0] ?? {}, { fix: 'butted', stock: 'board' });
+        const ash = { material: 'white-ash', form: 'board' as const };
+        const shop = workshop({
+          stock: { ply: stock({ ...ash, thickness: mm(side) }), board: stock({ ...ash, thickness: mm(shelf) }) },
+          things: { slab: thing({ mass: kg, shape: { kind: 'box', width: mm(500), height: mm(100), depth: mm(30) } }) },
+        });
+        const s = solve(piece(inside, { depth: { from: 'given', size: mm(deep), of: 'overall' } }), shop, {});
+        for (const { screws, row } of allScrews(s.carried).filter((r) => r.holds === 'in-m1/shelf/1')) {
+          const box = boxOf(member(s, 'in-m1/shelf/1'));
+          for (const { head, point, across } of screws) {
+            // From the outer face of the side into the shelf, with its own thickness of wood before its point.
+            expect([0, 1000]).toContain(head[0]);
+            expect(Math.abs(point[0] - head[0])).toBe(row.length);
+            expect(row.left).toBeGreaterThanOrEqual(across - 1e-9);
+            expect(row.inside).toBeGreaterThanOrEqual(6 * across - 1e-9);
+            expect(point[1]).toBeCloseTo((toMm(box.y0) + toMm(box.y1)) / 2, 9);
+            expect(head[2]).toBeGreaterThanOrEqual(2.5 * across - 1e-9);
+            expect(head[2]).toBeLessThanOrEqual(deep - 2.5 * across + 1e-9);
+          }
+          const apart = screws.slice(1).map((x, i) => x.head[2] - (screws[i]?.head[2] as number));
+          for (const gap of apart) expect(gap).toBeGreaterThanOrEqual(10 * (screws[0]?.across as number) - 1e-9);
+        }
+      }),
+      { numRuns: 150 },
+    );
   });
 });
