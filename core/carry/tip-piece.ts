@@ -27,11 +27,11 @@ function filledSpaces(shape: Shape, carried: Carried): readonly Filled[] {
   return [...kg].flatMap(([id, mass]): Filled[] => {
     const space = shape.spaces.get(id);
     if (!space) return [];
-    const { box, blocks, setback } = space;
+    const { box, blocks, setback, standing } = space;
     const tall = blocks.reduce((most, b) => Math.max(most, b.height), 0);
     const deep = blocks.reduce((most, b) => Math.max(most, b.depth), 0);
     // Things stand at the front of their space; what lies in cells fills it.
-    const y = blocks.length > 0 ? box.y0 + tall / 2 : (box.y0 + box.y1) / 2;
+    const y = blocks.length > 0 ? standing + tall / 2 : (box.y0 + box.y1) / 2;
     const z = blocks.length > 0 ? box.z1 - setback - deep / 2 : (box.z0 + box.z1) / 2;
     return [{ space, heap: { kg: mass, y: toMm(fromUnits(y)), z: toMm(fromUnits(z)) } }];
   });

@@ -28,8 +28,13 @@ function fewer(space: PlacedSpace, block: Block, count: number): Fix {
   });
 }
 
+/** The height that things have in a space, over the deck where there is one. */
+function headroom({ box, standing }: PlacedSpace): Length {
+  return sub(box.y1, standing);
+}
+
 function heights(space: PlacedSpace, blocks: readonly Block[]): Check[] {
-  const clear = space.clear.height.value;
+  const clear = headroom(space);
   return blocks.flatMap((block): Check[] => {
     const need = add(block.height, block.thing.clearance);
     if (need <= clear) return [];
@@ -57,7 +62,7 @@ function widths(space: PlacedSpace, blocks: readonly Block[]): Check[] {
   const others = blocks.slice(0, -1).reduce((sum, b) => sum + b.width, 0);
   const room = {
     width: Math.max(0, clear - others) as Length,
-    height: space.clear.height.value,
+    height: headroom(space),
     depth: sub(space.clear.depth.value, space.setback),
   };
   const fit = Math.min(last.count, howMany(last.thing, room).count);
@@ -161,7 +166,7 @@ export function thingChecks(shape: Shape, workshop: Workshop): Check[] {
         severity: 'good',
         state: 'fine',
         about: { kind: 'space', id: space.id },
-        sentence: say`${space.blocks.map((b) => b.thing.name).join(', ')} in ${space.label}: ${len(sub(space.clear.height.value, sub(need.height, need.tallest?.thing.clearance ?? (0 as Length))))} above, ${len(sub(space.clear.width.value, need.width))} to spare across.`,
+        sentence: say`${space.blocks.map((b) => b.thing.name).join(', ')} in ${space.label}: ${len(sub(headroom(space), sub(need.height, need.tallest?.thing.clearance ?? (0 as Length))))} above, ${len(sub(space.clear.width.value, need.width))} to spare across.`,
         fixes: [],
       },
     ];

@@ -1,4 +1,4 @@
-import { toMm, type Length } from '../length/index.js';
+import { add, toMm, type Length } from '../length/index.js';
 import { SHUT, boxOf, posed, shiftBox, shiftOf, type Box, type Member, type PlacedSpace, type Pose, type Role } from '../piece/index.js';
 import type { Solution } from '../solution/index.js';
 import { cellGrid } from '../interiors/cells/grid.js';
@@ -90,8 +90,8 @@ export function blockBoxes(space: PlacedSpace): { block: Block; box: Box }[] {
       box: {
         x0,
         x1: Math.round(x) as Length,
-        y0: space.box.y0,
-        y1: (space.box.y0 + block.height) as Length,
+        y0: space.standing,
+        y1: add(space.standing, block.height),
         z0: (front - block.depth) as Length,
         z1: front as Length,
       },

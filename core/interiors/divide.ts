@@ -1,5 +1,5 @@
 import { say, size, type Figure } from '../figure/index.js';
-import { ZERO, type Length } from '../length/index.js';
+import { ZERO, add, type Length } from '../length/index.js';
 import {
   findMember,
   findSpace,
@@ -23,6 +23,7 @@ import { dividingMemberId } from './ids.js';
 import type { NeedContext, Region } from './kind.js';
 import { kindOf } from './kinds.js';
 import { runLines } from './need.js';
+import { deckHeight } from './slats/index.js';
 
 /** The spaces and runs of an interior, in their places. */
 export interface Divided {
@@ -76,8 +77,13 @@ class Division {
       z0: start.z.value,
       z1: start.z.plus(clear.depth).value,
     };
-    const standing = Math.max(0, clear.depth.value - region.setback) as Length;
-    const room = { width: clear.width.value, height: clear.height.value, depth: standing };
+    const making = space.split?.making;
+    const raised = making?.kind === 'slats' ? deckHeight(making, this.context.workshop) : ZERO;
+    const room = {
+      width: clear.width.value,
+      height: Math.max(0, clear.height.value - raised) as Length,
+      depth: Math.max(0, clear.depth.value - region.setback) as Length,
+    };
     const blocks = space.things.flatMap(({ thing: id, count }) => {
       const thing = this.context.workshop.things.get(id);
       return thing ? [blockIn(id, thing, count, room)] : [];
@@ -90,6 +96,7 @@ class Division {
       clear,
       neighbours: region.neighbours,
       setback: region.setback,
+      standing: add(box.y0, raised),
       within,
       depth,
       blocks,

@@ -28,6 +28,8 @@ export interface PlacedSpace {
   readonly neighbours: Neighbours;
   /** How far things stand back from its front. */
   readonly setback: Length;
+  /** The height that its things stand at, from the floor: its foot, or the top of the deck in it. */
+  readonly standing: Length;
   /** The space that this one is a part of, and its line in that run; null for the whole interior. */
   readonly within: { readonly owner: string; readonly axis: Axis; readonly line: PlacedLine } | null;
   readonly depth: number;

@@ -4,6 +4,7 @@ import type { SplitKind } from '../kind.js';
 
 export { slatMembers } from './members.js';
 export * from './fourth.js';
+export * from './height.js';
 
 /** A deck of slats: its members are the slats, its parts the gaps between them. */
 export function slats(making: Slats): SplitKind {

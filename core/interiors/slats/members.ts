@@ -16,6 +16,7 @@ import {
 import { woodOf, type Workshop } from '../../project/index.js';
 import { dividingMemberId } from '../ids.js';
 import { NOTHING, type Made } from '../kind.js';
+import { slatsFrom } from './height.js';
 
 interface Deck {
   readonly making: Slats;
@@ -64,7 +65,7 @@ function slatMember(deck: Deck, id: string, node: string, at: Length, label: str
   const { making, workshop, space } = deck;
   const wood = woodOf(workshop, making.stock);
   const { box } = space;
-  const y = add(box.y0, making.supports.count > 0 ? making.supports.wide : ZERO);
+  const y = add(box.y0, slatsFrom(making));
   const whole = liesAcross(deck) ? space.clear.width : space.clear.depth;
   const shorter = making.deal?.shorter ?? ZERO;
   const length =

@@ -2,7 +2,8 @@ import { useBench } from '../../bench/bench.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Row } from '../../shared/ui.js';
 import { useCarried, useLoaded } from './loaded.js';
-import { Fixings, FloorPath, LoadList } from './loads.js';
+import { Fixings } from './fixings.js';
+import { FloorPath, LoadList } from './loads.js';
 import { AsPlate } from './as-plate.js';
 import { Remedies } from './remedies.js';
 import { Verdict } from './verdict.js';
@@ -22,7 +23,7 @@ export function CarryAnswers() {
       </h1>
       <Faint>{c.member.label}</Faint>
       {c.missing ? (
-        <Row style={{ marginTop: 6 }}>
+        <Row style={{ marginTop: 6, flexWrap: 'nowrap', alignItems: 'flex-start' }}>
           <StateMark state="not judged" /> <span>Not judged: {c.missing}.</span>
         </Row>
       ) : null}

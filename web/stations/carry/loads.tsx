@@ -1,13 +1,10 @@
 import { useMemo } from 'react';
-import { allScrews, clashesOf, fixingsOf, pathToFloor, screwsAlong, worse, type CarriedMember } from '../../../core/carry/index.js';
-import { clashSentence, heldIn } from '../../../core/checks/index.js';
-import { writeForce, writeMass, writeSentence } from '../../../core/figure/index.js';
+import { pathToFloor, type CarriedMember } from '../../../core/carry/index.js';
+import { writeForce, writeMass } from '../../../core/figure/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
-import { HandbookLink } from '../../shared/handbook-link.js';
-import { StateMark } from '../../shared/state-mark.js';
 import { Button, Table } from '../../shared/ui.js';
-import { STATE_WORD, nameIn } from './loaded.js';
+import { nameIn } from './loaded.js';
 
 /** What a member carries; each load that comes from above can be followed up. */
 export function LoadList({ c }: { c: CarriedMember }) {
@@ -87,53 +84,6 @@ export function FloorPath({ c }: { c: CarriedMember }) {
           </li>
         ))}
       </ol>
-    </details>
-  );
-}
-
-/** How the ends of a member are held, and what that takes. */
-export function Fixings({ c }: { c: CarriedMember }) {
-  const { solution, workshop } = useBench();
-  const precision = usePrecision();
-  const ends = useMemo(() => {
-    const members = new Map(solution.shape.members.map((m) => [m.id, m]));
-    return fixingsOf(c, members, workshop.settings);
-  }, [solution, c, workshop]);
-  const clashes = useMemo(
-    () => clashesOf(allScrews(solution.carried)).filter((clash) => heldIn(clash).includes(c.member.id)),
-    [solution, c],
-  );
-  const along = c.bending?.builtUp ? screwsAlong(c.bending.builtUp) : [];
-  if (ends.length + along.length === 0) return null;
-  const worst = [...ends, ...along].map((f) => f.state).reduce(worse, clashes.length > 0 ? 'fails' : 'fine');
-  return (
-    <details style={{ marginTop: 8, fontSize: 13 }}>
-      <summary>
-        <StateMark state={worst} size={14} /> How it is held: {clashes.length > 0 ? 'screws in the way' : STATE_WORD[worst]}
-      </summary>
-      <ul>
-        {ends.map((f, i) => (
-          <li key={i} style={{ padding: '3px 0' }}>
-            <StateMark state={f.state} size={13} /> {nameIn(solution, f.support.carrier)}, {writeForce(f.support.newtons, precision.unit)}.{' '}
-            {writeSentence(f.sentence, precision)}
-          </li>
-        ))}
-        {clashes.map((clash, i) => (
-          <li key={`clash-${i}`} style={{ padding: '3px 0' }}>
-            <StateMark state="fails" size={13} />{' '}
-            {writeSentence(
-              clashSentence(clash, (id) => nameIn(solution, id)),
-              precision,
-            )}
-          </li>
-        ))}
-        {along.map((f) => (
-          <li key={f.member.id} style={{ padding: '3px 0' }}>
-            <StateMark state={f.state} size={13} /> {writeSentence(f.sentence, precision)}
-          </li>
-        ))}
-      </ul>
-      <HandbookLink page="screws">What screws hold</HandbookLink>
     </details>
   );
 }

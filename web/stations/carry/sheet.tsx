@@ -74,7 +74,7 @@ export function CarrySheet() {
         ))}
       </List>
       <p style={{ marginTop: 12, fontSize: 13 }}>
-        The case weighs {writeMass(solution.carried.massKg, precision.unit)}; {writeForce(solution.carried.floor, precision.unit)} reach the
+        It weighs {writeMass(solution.carried.massKg, precision.unit)}; {writeForce(solution.carried.floor, precision.unit)} reach the
         floor.
       </p>
       <TipList />
@@ -103,10 +103,7 @@ function Alike({ group, chosen }: { group: readonly CarriedMember[]; chosen: str
           <strong>
             {c.member.role} {solution.letters[c.member.id]}
           </strong>{' '}
-          <Faint>
-            {placeOf(c, solution)}
-            {others > 0 ? ` and ${others} like it` : ''}
-          </Faint>
+          <Faint>{[placeOf(c, solution), others > 0 ? `and ${others} more like it` : ''].filter(Boolean).join(', ')}</Faint>
           <br />
           {c.bending && (c.missing === null || c.bending.verdict.today.state === 'fails') ? (
             <span style={{ fontSize: 13 }}>

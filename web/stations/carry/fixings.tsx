@@ -1,0 +1,77 @@
+import { useMemo } from 'react';
+import {
+  allScrews,
+  clashesOf,
+  fixingsOf,
+  screwsAlong,
+  worse,
+  type CarriedMember,
+  type Fixing,
+  type State,
+} from '../../../core/carry/index.js';
+import { clashSentence, heldIn } from '../../../core/checks/index.js';
+import { writeForce, writeSentence } from '../../../core/figure/index.js';
+import { useBench } from '../../bench/bench.js';
+import { usePrecision } from '../../data/project.js';
+import { HandbookLink } from '../../shared/handbook-link.js';
+import { StateMark } from '../../shared/state-mark.js';
+import { STATE_WORD, nameIn } from './loaded.js';
+
+interface Line {
+  readonly state: State;
+  readonly text: string;
+}
+
+/** What is said of several ends alike is said once, with all of their names. */
+function together(ends: readonly Fixing[], name: (f: Fixing) => string, text: (f: Fixing) => string): readonly Line[] {
+  const groups = new Map<string, Fixing[]>();
+  for (const end of ends) groups.set(text(end), [...(groups.get(text(end)) ?? []), end]);
+  return [...groups].map(([said, group]) => ({ state: group[0]?.state ?? 'fine', text: `${group.map(name).join('; ')}. ${said}` }));
+}
+
+/** How the ends of a member are held, what that takes, and whether its screws are in the way of others. */
+export function Fixings({ c }: { c: CarriedMember }) {
+  const { solution, workshop } = useBench();
+  const precision = usePrecision();
+  const ends = useMemo(() => {
+    const members = new Map(solution.shape.members.map((m) => [m.id, m]));
+    return fixingsOf(c, members, workshop.settings);
+  }, [solution, c, workshop]);
+  const clashes = useMemo(
+    () => clashesOf(allScrews(solution.carried)).filter((clash) => heldIn(clash).includes(c.member.id)),
+    [solution, c],
+  );
+  const along = c.bending?.builtUp ? screwsAlong(c.bending.builtUp) : [];
+  const lines: readonly Line[] = [
+    ...together(
+      ends,
+      (f) => `${nameIn(solution, f.support.carrier)}, ${writeForce(f.support.newtons, precision.unit)}`,
+      (f) => writeSentence(f.sentence, precision),
+    ),
+    ...clashes.map((clash): Line => ({
+      state: 'fails',
+      text: writeSentence(
+        clashSentence(clash, (id) => nameIn(solution, id)),
+        precision,
+      ),
+    })),
+    ...along.map((f): Line => ({ state: f.state, text: writeSentence(f.sentence, precision) })),
+  ];
+  if (lines.length === 0) return null;
+  const worst = lines.map((l) => l.state).reduce(worse, 'fine');
+  return (
+    <details style={{ marginTop: 8, fontSize: 13 }}>
+      <summary>
+        <StateMark state={worst} size={14} /> How it is held: {clashes.length > 0 ? 'screws in the way' : STATE_WORD[worst]}
+      </summary>
+      <ul>
+        {lines.map((l) => (
+          <li key={l.text} style={{ padding: '3px 0' }}>
+            <StateMark state={l.state} size={13} /> {l.text}
+          </li>
+        ))}
+      </ul>
+      <HandbookLink page="screws">What screws hold</HandbookLink>
+    </details>
+  );
+}
