@@ -1,10 +1,11 @@
+import { drawPiece } from '../core/drawing/index.js';
 import { writeExactly } from '../core/figure/index.js';
 import { workshopOf } from '../core/formats/index.js';
 import { cellGrid, cellMembers, tiltedHeight } from '../core/interiors/cells/index.js';
 import { slatCounts, slatGap, slatOverall, slatWidth } from '../core/interiors/slats/index.js';
 import { ripYield } from '../core/joints/index.js';
 import { mm, toMm, type Length } from '../core/length/index.js';
-import { applyEdit, type Cells, type PieceEdit, type Space } from '../core/piece/index.js';
+import { applyEdit, boxOf, type Cells, type PieceEdit, type Space } from '../core/piece/index.js';
 import { rowsOf } from '../core/parts/index.js';
 import { solve, type Solution } from '../core/solution/index.js';
 import { PRINT_SHED } from './print-shed.js';
@@ -23,6 +24,14 @@ const remarks = (s: Solution, space: string) => s.shape.facts.get(space)?.flatMa
 
 describe('the drying deck', () => {
   const deck = solved('drying-deck');
+
+  test('what lies on it is drawn on its slats, not on the floor', () => {
+    const place = deck.shape.spaces.get('ledge');
+    const slat = deck.shape.members.find((m) => m.role === 'slat');
+    expect(place?.standing).toBe(slat && boxOf(slat).y1);
+    const [thing] = drawPiece(deck, 'front', 'ledge').shapes.filter((s) => s.of.kind === 'thing');
+    expect(thing?.kind === 'rect' && thing.y).toBe(toMm(place?.standing as Length));
+  });
 
   test('14 slats of 31 in 652: 16.769 exactly, set seven of 17 and six of 16.5', () => {
     const run = deck.shape.runs.get('ledge')?.run;

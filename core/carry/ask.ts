@@ -45,7 +45,12 @@ function stretched({ base, always, maybe }: PatternedLoads, span: number, load: 
 export function wouldBe(answer: BendingAnswer, settings: Pick<Settings, 'limit'>, times: Times): Would {
   const { span = 1, thickness = 1, load = 1, elastic = 1, creep = 1 } = times;
   const { section, verdict, strength } = answer;
-  const changed: Bending = { ...section, thickness: section.thickness * thickness, EI: stiffnessOf(section) * elastic * thickness ** 3 };
+  const changed: Bending = {
+    ...section,
+    thickness: section.thickness * thickness,
+    EI: stiffnessOf(section) * elastic * thickness ** 3,
+    ...(section.narrow ? { narrow: section.narrow.map((n) => ({ ...n, from: n.from * span, to: n.to * span })) } : {}),
+  };
   const then = bent(answer, stretched(answer.loads, span, load, thickness), changed, elastic);
   const factor = verdict.creep.judged ? verdict.creep.factor * creep : 1;
   const mm = then.mm * factor;

@@ -82,7 +82,9 @@ function acrossSpan({ moment }: PanelSag['result'], { thickness, properties, acr
 function strengthOf(moment: number, section: Bending, built: BuiltUp | null, workshop: Workshop): StrengthVerdict {
   const { serviceClass } = workshop.settings;
   const plain = () => {
-    const stress = (6 * moment) / (section.width * section.thickness ** 2);
+    // The narrowest place is taken to be where it is bent most.
+    const least = Math.min(1, ...(section.narrow ?? []).map((n) => n.share));
+    const stress = (6 * moment) / (section.width * least * section.thickness ** 2);
     return judgeStress(stress, bendingStrength(section.properties.material, serviceClass, section.acrossSheet));
   };
   if (!built) return plain();
@@ -145,7 +147,7 @@ export function bend(
   if (toMm(member.thickness.value) < THINNEST) return { error: `it is thinner than ${THINNEST} mm` };
   const { loads, from, axis } = beamOf(member, load, joints);
   const beam = allLoaded(loads);
-  const plain = sectionOf(member, axis);
+  const plain = sectionOf(member, axis, from);
   const built = axis === 'across' ? builtUpOf(member, attached, shortestSpan(beam), settings) : null;
   const section = built ? { ...plain, EI: built.EI } : plain;
   try {

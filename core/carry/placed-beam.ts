@@ -5,7 +5,7 @@ import type { LineLoad, PointLoad } from './beam.js';
 import type { PatternedLoads } from './patterns.js';
 import { type Handed, type Load, type Standing } from './standing.js';
 import { GRAVITY } from './gravity.js';
-import type { Bending } from './verdict.js';
+import type { Bending, Narrowed } from './verdict.js';
 
 /** How far a member reaches over its outermost supports at one end, mm; what lies in a joint is no overhang. */
 function overhang(reach: number, thickness: number): number {
@@ -66,8 +66,22 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
   return { axis, from, loads: { base, always, maybe } };
 }
 
+/** What notches leave of a member that lies across the piece, from where its beam begins. */
+function notchesOf(member: Member, from: number): readonly Narrowed[] {
+  const notches = member.features.filter((f) => f.kind === 'notch');
+  if (notches.length === 0) return [];
+  const width = member.width.value;
+  const start = toMm(member.frame.origin.x) - from;
+  return notches.flatMap((f): Narrowed[] => {
+    if (f.kind === 'hole') return [];
+    const ends = [f.region.u0, f.region.u1].map((u) => start + member.frame.u[0] * toMm(u));
+    const share = 1 - (f.region.v1 - f.region.v0) / width;
+    return share > 0 ? [{ from: Math.max(0, Math.min(...ends)), to: Math.max(...ends), share }] : [];
+  });
+}
+
 /** The section that bends: as broad as the member is square to its span, as stiff as the wood is along it. */
-export function sectionOf(member: Member, axis: SpanAxis): Bending {
+export function sectionOf(member: Member, axis: SpanAxis, from: number): Bending {
   // On edge it is as broad as its wood is thick, and as high as it is wide.
   if (member.frame.n[1] === 0) {
     return { width: toMm(member.thickness.value), thickness: toMm(member.width.value), properties: propertiesOf(member.stock) };
@@ -75,8 +89,10 @@ export function sectionOf(member: Member, axis: SpanAxis): Bending {
   const along = Math.abs(member.frame.u[axis === 'across' ? 0 : 2]) > Math.SQRT1_2;
   const properties = propertiesOf(member.stock);
   const across = properties.ownElastic ? undefined : properties.material.elasticAcross;
+  const narrow = along && axis === 'across' ? notchesOf(member, from) : [];
   return {
     width: toMm((along ? member.width : member.length).value),
+    ...(narrow.length > 0 ? { narrow } : {}),
     thickness: toMm(member.thickness.value),
     ...(along || across === undefined ? { properties } : { properties: { ...properties, elastic: across }, acrossSheet: true }),
   };

@@ -1,6 +1,6 @@
 import type { Limit, Settings } from '../project/index.js';
 import type { StockProperties } from '../stock/index.js';
-import { solveBeam, type BeamResult, type BeamSpec } from './beam.js';
+import { solveBeam, type BeamResult, type BeamSpec, type BeamStretch } from './beam.js';
 import type { Creep } from './creep.js';
 import { rectangleSecondMoment, shearModulus, shearStiffness } from './section.js';
 
@@ -52,6 +52,26 @@ export interface Bending {
   readonly acrossSheet?: boolean;
   /** Bending stiffness of a section of several parts, N mm²; that of the rectangle where it is left out. */
   readonly EI?: number;
+  /** Where notches leave only a part of its width, from the start of the beam, mm. */
+  readonly narrow?: readonly Narrowed[];
+}
+
+/** A stretch of a member that a notch leaves so much of, as a part of its width. */
+export interface Narrowed {
+  readonly from: number;
+  readonly to: number;
+  readonly share: number;
+}
+
+/** The stretches of a beam, less stiff where it is notched. */
+function stretchesOf(length: number, { narrow = [] }: Bending, whole: Omit<BeamStretch, 'to'>): readonly BeamStretch[] {
+  const stretches: BeamStretch[] = [];
+  for (const { from, to, share } of [...narrow].sort((a, b) => a.from - b.from)) {
+    if (from > 0) stretches.push({ ...whole, to: from });
+    const shear = whole.shear === undefined ? {} : { shear: whole.shear * share };
+    stretches.push({ EI: whole.EI * share, ...shear, to });
+  }
+  return (stretches.at(-1)?.to ?? 0) < length ? [...stretches, { ...whole, to: length }] : stretches;
 }
 
 /** The bending stiffness of a section, N mm². */
@@ -91,17 +111,18 @@ function slenderFrom({ supports, points }: Omit<BeamSpec, 'stretches'>, { proper
 }
 
 /**
- * The sag of a beam of one section all along.
+ * The sag of a beam of one section all along, but for its notches.
  * @param loads the beam without its stiffness
  * @param span its shortest stretch between supports, mm
  */
 export function sagOf(loads: Omit<BeamSpec, 'stretches'>, section: Bending, span = loads.length): Sag {
   const { width, thickness, properties } = section;
   const EI = stiffnessOf(section);
-  const bending = solveBeam({ ...loads, stretches: [{ to: loads.length, EI }] });
+  const bending = solveBeam({ ...loads, stretches: stretchesOf(loads.length, section, { EI }) });
   const shear = shearStiffness(FREE_OF_SHEAR * shearModulus(properties), width, thickness);
   let known: BeamResult | null = null;
-  const withShear = () => (known ??= solveBeam({ ...loads, stretches: [{ to: loads.length, EI: FREE_OF_SHEAR * EI, shear }] }));
+  const withShear = () =>
+    (known ??= solveBeam({ ...loads, stretches: stretchesOf(loads.length, section, { EI: FREE_OF_SHEAR * EI, shear }) }));
   // Of a section of several parts the whole height counts, which is not known here: both ways are asked.
   const slender = section.EI === undefined && span >= slenderFrom(loads, section) * thickness;
   const decides = slender || bending.greatest.mm >= withShear().greatest.mm ? 'bending' : 'withShear';

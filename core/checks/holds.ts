@@ -1,9 +1,10 @@
 import { fixingsOf, screwsAlong, type CarriedMember } from '../carry/index.js';
 import { force, say } from '../figure/index.js';
-import type { Letters, Member, Shape } from '../piece/index.js';
+import type { Letters, Member, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import type { Check } from './check.js';
 import { capital, nameOf } from './names.js';
+import { otherWays } from './screws.js';
 
 function strength(c: CarriedMember, name: string): Check[] {
   const verdict = c.bending?.strength;
@@ -23,7 +24,7 @@ function strength(c: CarriedMember, name: string): Check[] {
 }
 
 /** Whether members are strong enough, and whether their ends are held; what is fine is not told. */
-export function holdChecks(shape: Shape, carried: readonly CarriedMember[], letters: Letters, workshop: Workshop): Check[] {
+export function holdChecks(piece: Piece, shape: Shape, carried: readonly CarriedMember[], letters: Letters, workshop: Workshop): Check[] {
   let byId: ReadonlyMap<string, Member> | null = null;
   return carried.flatMap((c): Check[] => {
     if (!c.bending) return [];
@@ -38,7 +39,7 @@ export function holdChecks(shape: Shape, carried: readonly CarriedMember[], lett
             state: 'fails',
             about: { kind: 'member', id: c.member.id },
             sentence: say`${name} gives ${force(end.support.newtons)} on at one end, more than that holds. ${end.sentence}`,
-            fixes: [],
+            fixes: end.support.how === 'screws' ? otherWays(piece, c.member, letters) : [],
           },
         ]
       : [];

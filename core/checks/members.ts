@@ -174,7 +174,7 @@ export function memberChecks(piece: Piece, shape: Shape, carried: Carried, lette
       : [];
   return [
     ...sags,
-    ...holdChecks(shape, each, letters, workshop),
+    ...holdChecks(piece, shape, each, letters, workshop),
     ...machining(piece, shape, letters),
     ...notJudged(carried, letters),
     ...largerThanStock(shape.members, letters),

@@ -30,11 +30,12 @@ export function heldIn(clash: Clash): readonly string[] {
   return clash.kind === 'lands' ? [clash.row.holds] : [clash.row.holds, clash.other.holds];
 }
 
-/** Other ways of holding a shelf whose screws can't be driven. */
-function otherWays(piece: Piece, member: Member | undefined, name: Names): readonly Fix[] {
-  if (!member || !findMember(piece.interior, member.node)) return [];
+/** Other ways of holding a shelf whose screws can't be driven, or do not hold. */
+export function otherWays(piece: Piece, member: Member | undefined, letters: Letters): readonly Fix[] {
+  if (member?.role !== 'shelf' || !findMember(piece.interior, member.node)) return [];
   const held = (fix: 'housed' | 'loose', label: Sentence) => pieceFix(label, { kind: 'member', member: member.node, patch: { fix } });
-  return [held('housed', say`House ${name(member.id)}`), held('loose', say`Put ${name(member.id)} on pins`)];
+  const name = nameOf(member, letters);
+  return [held('housed', say`House ${name}`), held('loose', say`Put ${name} on pins`)];
 }
 
 /** Screws that can't be driven, meet each other, or land in what is cut for something else. */
@@ -53,7 +54,7 @@ export function screwChecks(piece: Piece, carried: Carried, letters: Letters): C
       state: 'fails',
       about: { kind: 'member', id: clash.row.holds },
       sentence: clashSentence(clash, name),
-      fixes: clash.kind === 'facing' ? otherWays(piece, carried.members.get(clash.row.holds)?.member, name) : [],
+      fixes: clash.kind === 'facing' ? otherWays(piece, carried.members.get(clash.row.holds)?.member, letters) : [],
     };
   });
 }

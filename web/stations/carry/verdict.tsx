@@ -107,6 +107,7 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
       <p>
         The table’s E is read two ways, and the greater sag counts: bending alone {writeFine(sag.bending.greatest.mm, unit, 3)}, with shear
         by itself {writeFine(sag.withShear().greatest.mm, unit, 3)}.
+        {section.narrow ? ' It is narrower at its notches, and its strength is judged by what they leave.' : ''}
         {builtUp
           ? ` Its parts are ${builtUp.connection.kind === 'glued' ? 'glued, so that they bend as one' : 'screwed every 150 mm, so that they slip (EN 1995-1-1 annex B)'}.`
           : ''}
