@@ -121,3 +121,33 @@ test('the settings tell what each service class does to the verdicts', async ({ 
   await page.getByText('What each of them does to the verdicts').click();
   await expect(page.getByRole('row', { selected: true })).toContainText('by EN 1995-1-1');
 });
+
+test('two shelves that face each other through a divider: one is housed instead, by keyboard, and undone', async ({ page, shed }) => {
+  await page.goto(`${shed.url}/p/print-shed/pieces/roller-case/carry?at=right-1/shelf/1`);
+  const facing = page.getByText(/meet divider G from both sides at one height/);
+  await page.getByText(/How it is held: screws in the way/).click();
+  await expect(facing.first()).toBeVisible();
+  const house = page.getByRole('button', { name: /^House shelf L: look at it first/ });
+  await house.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Do it' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await expect(facing).toHaveCount(0);
+  await undone(page);
+  await expect(facing.first()).toBeVisible();
+});
+
+test('drawer bottoms that bend alike are one line; each of them can be gone to by its letter', async ({ page, shed }) => {
+  await page.goto(`${shed.url}/p/print-shed/pieces/paper-chest/carry?at=drawer-third/drawer-bottom/1`);
+  const alike = page.getByRole('button', { name: /^drawer bottom AA/ });
+  await expect(alike).toContainText('and 5 more like it');
+  await expect(page.getByText('Held on all four sides it bends both ways')).toBeVisible();
+  await page.getByRole('button', { name: 'bottom of sixth drawer, like it' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: 'Drawer bottom AS' })).toBeVisible();
+  // As elements it comes to the same: 0.35 mm, and the map is drawn.
+  await page.getByText('As a plate, edges free or held').click();
+  await expect(page.getByText('The verdict above is of this panel', { exact: false })).toBeVisible();
+  await expect(page.getByText(/Sags 0.35\d* mm today/)).toBeVisible();
+});
