@@ -3,7 +3,7 @@ import { mm } from '../length/index.js';
 import type { Space } from '../piece/index.js';
 import { solve } from '../solution/index.js';
 import { divided, piece, stock, thing, workshop } from '../testing/samples.js';
-import { getAwayWith, ifOff, wouldBe, type BendingAnswer } from './index.js';
+import { bestCase, getAwayWith, ifOff, wouldBe, type BendingAnswer } from './index.js';
 
 /** A loose shelf of 960 x 300 x 20, E 9.5, under so many kg; all of it from what stands on it, since the board weighs next to nothing. */
 function shelf(kg: number, over = 384): { answer: BendingAnswer; settings: ReturnType<typeof workshop>['settings'] } {
@@ -87,4 +87,9 @@ describe('what makes it harder never turns a fail into a pass', () => {
       { numRuns: 60 },
     );
   });
+});
+
+test('with ends that cannot turn a shelf sags a fifth: w L⁴ / 384 E I against five times that', () => {
+  const { answer } = shelf(20);
+  expect((bestCase(answer) as number) / answer.sag.bending.greatest.mm).toBeCloseTo(1 / 5, 2);
 });

@@ -74,6 +74,16 @@ function bent(answer: BendingAnswer, loads: PatternedLoads, changed: Bending, el
   return { mm: then.sag.mm * (panel ? panel.mm / answer.sag.mm : 1), moments: then.moment / answer.moment };
 }
 
+/** What a beam would sag today with its ends held so that they cannot turn, mm: the best there could be; null for a panel, whose edges are held already. */
+export function bestCase({ panel, loads, section }: BendingAnswer): number | null {
+  if (panel) return null;
+  const places = loads.base.supports.map((s) => s.x);
+  const ends = [Math.min(...places), Math.max(...places)];
+  const supports = loads.base.supports.map((s) => (ends.includes(s.x) ? { x: s.x, fixed: true } : s));
+  const held = { ...loads, base: { ...loads.base, supports } };
+  return worstSag(loadPatterns(held), section, shortestSpan(loads.base)).sag.mm;
+}
+
 const passes = ({ mm, allowed: most, used }: Would) => mm <= most && (used === null || used <= 1);
 
 /** Halvings that bring four hundredfold to less than a millionth. */

@@ -13,6 +13,12 @@ function fallsBy({ tipping }: TippingCase, unit: 'mm' | 'in'): string {
   return tipping.pull <= 0 ? 'falls by itself' : writeForce(tipping.pull, unit);
 }
 
+/** What tips it most easily, in a few words. */
+function summaryOf(worst: TippingCase, unit: 'mm' | 'in'): string {
+  if (worst.tipping.pull > 0) return `What tips it: a pull of ${writeForce(worst.tipping.pull, unit)} at the top`;
+  return `It falls by itself: ${worst.pose.label.toLowerCase()}, ${FILLED[worst.filling]}`;
+}
+
 /** The worst of each filling: shut, with one drawer open, with all open. */
 function rowsOf(cases: readonly TippingCase[]): readonly TippingCase[] {
   const worst = new Map<string, TippingCase>();
@@ -36,7 +42,7 @@ export function TipList() {
     <details style={{ marginTop: 14, fontSize: 13 }}>
       <summary>
         <Row style={{ display: 'inline-flex', gap: 6 }}>
-          <StateMark state={worst.tipping.state} size={15} /> What tips it: {fallsBy(worst, unit)} at the top
+          <StateMark state={worst.tipping.state} size={15} /> {summaryOf(worst, unit)}
         </Row>
       </summary>
       <p style={{ margin: '4px 0' }}>

@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { NAMED_LIMITS, limitName, movementOf, type BendingAnswer, type CarriedMember } from '../../../core/carry/index.js';
+import { NAMED_LIMITS, bestCase, limitName, movementOf, type BendingAnswer, type CarriedMember } from '../../../core/carry/index.js';
 import { writeFine } from '../../../core/figure/index.js';
 import { toMm } from '../../../core/length/index.js';
 import { useBench } from '../../bench/bench.js';
@@ -81,6 +81,7 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
   const { verdict, span, sag, strength, patterns, builtUp, section } = bending;
   const moves = movementOf(c.member.stock.material, toMm(c.member.width.value), workshop.settings.serviceClass);
   const { properties } = section;
+  const best = bestCase(bending);
   return (
     <details style={{ fontSize: 13, marginTop: 4 }}>
       <summary>All limits, and what this rests on</summary>
@@ -99,7 +100,8 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
           : properties.ownElastic
             ? 'your own or the maker’s figure'
             : properties.material.source}
-        . The load is spread evenly over the span and the ends are free to turn.{' '}
+        . The load is spread evenly over the span and the ends are free to turn
+        {best === null ? '' : `; ends that cannot turn would leave ${writeFine(best, unit)} today, the best there could be`}.{' '}
         {patterns.tried > 1
           ? `${patterns.tried} ways of loading its spans were tried; ${patterns.partial ? 'some spans empty is the worst, and counts' : 'all loaded is the worst'}.`
           : ''}
