@@ -38,7 +38,7 @@ export function holdChecks(piece: Piece, shape: Shape, carried: readonly Carried
             severity: 'look',
             state: 'fails',
             about: { kind: 'member', id: c.member.id },
-            sentence: say`${name} gives ${force(end.support.newtons)} on at one end, more than that holds. ${end.sentence}`,
+            sentence: say`${name} gives ${force(end.support.newtons)} on at one end, more than that holds. ${end.sentence()}`,
             fixes: end.support.how === 'screws' ? otherWays(piece, c.member, letters) : [],
           },
         ]

@@ -97,7 +97,7 @@ export function reportLoads(solution: Solution, plates = false) {
       carrier: f.support.carrier,
       newtons: f.support.newtons,
       state: f.state,
-      sentence: writeExactly(f.sentence),
+      sentence: writeExactly(f.sentence()),
       ...(f.screws ? { screws: reportScrews(f.screws) } : {}),
     })),
   }));

@@ -22,7 +22,8 @@ export interface ScrewedEnd {
 export interface Fixing {
   readonly support: Support;
   readonly state: State;
-  readonly sentence: Sentence;
+  /** What is said of it, put together when it is asked for. */
+  readonly sentence: () => Sentence;
   /** Screws that it takes, where it is screwed. */
   readonly screws?: ScrewedEnd;
 }
@@ -53,17 +54,14 @@ function placesOf(row: Row, count: number, member: Member): Sentence {
     : say`the first ${fine(first, 1)} from its ${datum}, then every ${fine(pitch, 1)}`;
 }
 
-function nothingHolds({ why, inside, least }: NoRow, carrier: Member): Pick<Fixing, 'state' | 'sentence'> {
+function nothingHolds({ why, inside, least }: NoRow, carrier: Member): Sentence {
   switch (why) {
     case 'apart':
-      return { state: 'not judged', sentence: say`It does not meet ${carrier.label} squarely: its screws are not judged.` };
+      return say`It does not meet ${carrier.label} squarely: its screws are not judged.`;
     case 'narrow':
-      return { state: 'not judged', sentence: say`Its end is too narrow for screws: not judged.` };
+      return say`Its end is too narrow for screws: not judged.`;
     case 'short':
-      return {
-        state: 'not judged',
-        sentence: say`No screw holds: ${fine(inside ?? 0, 1)} of it would be in the wood before its point comes near the other face, and ${fine(least ?? 0, 1)} is the least that is judged. Glue it.`,
-      };
+      return say`No screw holds: ${fine(inside ?? 0, 1)} of it would be in the wood before its point comes near the other face, and ${fine(least ?? 0, 1)} is the least that is judged. Glue it.`;
   }
 }
 
@@ -87,35 +85,33 @@ function heldBy(support: Support, member: Member, carrier: Member, pull: boolean
 
 const tooMany = ({ row, count }: Extract<Held, { each: number }>) => !row.holes && count > row.most;
 
-function screwed(support: Support, member: Member, carrier: Member, pull: boolean): Fixing {
-  const held = heldBy(support, member, carrier, pull);
-  if ('why' in held.row) return { support, ...nothingHolds(held.row, carrier) };
-  if ('reason' in held) return { support, state: 'not judged', sentence: say`Screws are not judged here: ${held.reason}.` };
-  if (!('each' in held)) return { support, ...nothingHolds(held.row, carrier) };
+/** What is said of screws that hold, or of too many that would be needed. */
+function saidOf(held: Extract<Held, { each: number }>, member: Member, pull: boolean): Sentence {
   const { row, count } = held;
   const { screw, length, joint, through, into, most, tight } = row;
   const size = say`${screw.name} x ${len(mm(length))}`;
   const each = say`${force(held.each)} each${pull ? ' pulled straight out' : joint.main.wood.endGrain ? ' in its end' : ''} (${held.basis})`;
   if (tooMany(held)) {
-    return {
-      support,
-      state: 'fails',
-      sentence: say`It would take ${Number.isFinite(count) ? String(count) : 'more'} screws ${size}, ${each}, and ${most} go across it. House it, or put a ledge under it.`,
-    };
+    return say`It would take ${Number.isFinite(count) ? String(count) : 'more'} screws ${size}, ${each}, and ${most} go across it. House it, or put a ledge under it.`;
   }
-  const used = support.newtons / ((row.holes ? count : most) * held.each);
   const near = tight
     ? say` They keep ${fine(tight.has, 1)} to the faces of ${into.label}, and ${fine(tight.wanted, 1)} is wanted: drill pilot holes.`
     : say``;
   const room = row.holes
     ? say``
     : say` ${most} would go across it, ${fine(KEEP.edge * shankOf(screw), 1)} from its edges and ${fine(KEEP.between * shankOf(screw), 1)} apart.`;
-  return {
-    support,
-    state: worse(stateOf(used, 1), tight ? 'close' : 'fine'),
-    screws: { count, row },
-    sentence: say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size} through ${through.label}, ${placesOf(row, count, member)}: ${each}.${near}${room}`,
-  };
+  return say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size} through ${through.label}, ${placesOf(row, count, member)}: ${each}.${near}${room}`;
+}
+
+function screwed(support: Support, member: Member, carrier: Member, pull: boolean): Fixing {
+  const held = heldBy(support, member, carrier, pull);
+  if ('reason' in held) return { support, state: 'not judged', sentence: () => say`Screws are not judged here: ${held.reason}.` };
+  if (!('each' in held)) return { support, state: 'not judged', sentence: () => nothingHolds(held.row, carrier) };
+  const { row, count } = held;
+  const sentence = () => saidOf(held, member, pull);
+  if (tooMany(held)) return { support, state: 'fails', sentence };
+  const used = support.newtons / ((row.holes ? count : row.most) * held.each);
+  return { support, state: worse(stateOf(used, 1), row.tight ? 'close' : 'fine'), screws: { count, row }, sentence };
 }
 
 /** How far an area that bears is taken to reach past itself at each side, at most, mm (EN 1995-1-1 6.1.5). */
@@ -130,15 +126,16 @@ export function bearingArea(long: number, wide: number): number {
 const PIN_REACH = 9;
 const PINS_AT_AN_END = 2;
 
-function bears(support: Support, member: Member, area: number, what: Sentence, settings: Settings): Fixing {
+function bears(support: Support, member: Member, area: number, what: () => Sentence, settings: Settings): Fixing {
   const { material, density } = propertiesOf(member.stock);
   const strength = bearingStrength(material, density, settings.serviceClass);
-  if (!strength.judged) return { support, state: 'not judged', sentence: say`${what}: bearing is not judged, since ${strength.reason}.` };
+  if (!strength.judged)
+    return { support, state: 'not judged', sentence: () => say`${what()}: bearing is not judged, since ${strength.reason}.` };
   const holds = strength.allowed * area;
   return {
     support,
     state: stateOf(support.newtons, holds),
-    sentence: say`${what}: bears up to ${force(holds)} (${strength.basis}).`,
+    sentence: () => say`${what()}: bears up to ${force(holds)} (${strength.basis}).`,
   };
 }
 
@@ -157,47 +154,49 @@ function onLedge(support: Support, member: Member, carrier: Member, settings: Se
   if (!cut || cut.kind === 'hole' || member.frame.n[1] === 0) return [];
   const { u0, u1, v0, v1 } = cut.region;
   const long = Math.min(toMm(Math.max(u1 - u0, v1 - v0) as typeof u0), Math.max(toMm(member.length.value), toMm(member.width.value)));
-  return [bears(support, member, toMm(cut.depth) * long, say`A ledge of ${len(cut.depth)} under it`, settings)];
+  return [bears(support, member, toMm(cut.depth) * long, () => say`A ledge of ${len(cut.depth)} under it`, settings)];
 }
 
 function pocketed(support: Support, member: Member): Fixing {
   const long = pocketScrewLength(member.thickness.value);
-  const size = long ? say`Pocket screws of ${len(long)} for ${len(member.thickness.value)}` : say`Pocket screws`;
+  const size = () => (long ? say`Pocket screws of ${len(long)} for ${len(member.thickness.value)}` : say`Pocket screws`);
   return {
     support,
     state: 'not judged',
-    sentence: say`${size}: no values are published for them, so that what they hold is not judged. Glue it too.`,
+    sentence: () => say`${size()}: no values are published for them, so that what they hold is not judged. Glue it too.`,
   };
 }
 
 /** How one support holds a member; nothing for what lies along another one. */
 function fixingOf(support: Support, member: Member, carrier: Member | undefined, settings: Settings): readonly Fixing[] {
   if (!carrier)
-    return support.how === 'screws' ? [{ support, state: 'not judged', sentence: say`Screwed to what is there already: not judged.` }] : [];
+    return support.how === 'screws'
+      ? [{ support, state: 'not judged', sentence: () => say`Screwed to what is there already: not judged.` }]
+      : [];
   switch (support.how) {
     case 'screws':
       if (liesOn(member, carrier)) {
         const area = areaOn(member, carrier, toMm(carrier.thickness.value) * toMm(member.width.value));
-        return [bears(support, carrier, area, say`Lies on ${carrier.label}`, settings)];
+        return [bears(support, carrier, area, () => say`Lies on ${carrier.label}`, settings)];
       }
       return [screwed(support, member, carrier, hangsUnder(member, carrier))];
     case 'held along':
       return hangsUnder(member, carrier) ? [screwed(support, member, carrier, true)] : onLedge(support, member, carrier, settings);
     case 'pins': {
       const area = PINS_AT_AN_END * bearingArea(toMm(PIN.diameter), PIN_REACH);
-      return [bears(support, member, area, say`Two pins of ${len(PIN.diameter)} at this end`, settings)];
+      return [bears(support, member, area, () => say`Two pins of ${len(PIN.diameter)} at this end`, settings)];
     }
     case 'housed':
       return onLedge(support, member, carrier, settings);
     case 'bearing': {
       const area = areaOn(member, carrier, toMm(member.thickness.value) * toMm(member.width.value));
-      const what = grainAlong(member, 1) === 'end' ? say`Its end stands on ${carrier.label}` : say`Lies on ${carrier.label}`;
+      const what = () => (grainAlong(member, 1) === 'end' ? say`Its end stands on ${carrier.label}` : say`Lies on ${carrier.label}`);
       return [bears(support, carrier, area, what, settings)];
     }
     case 'pocket screws':
       return [pocketed(support, member)];
     case 'nails':
-      return [{ support, state: 'not judged', sentence: say`Nails and glue: what they hold is not judged.` }];
+      return [{ support, state: 'not judged', sentence: () => say`Nails and glue: what they hold is not judged.` }];
     case 'slide':
     case 'glued':
     case 'screwed along':

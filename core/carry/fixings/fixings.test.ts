@@ -36,14 +36,14 @@ describe('the ends of a shelf', () => {
 
   test('in the edge of MDF they are not judged', () => {
     const [end] = shelf(5, 'butted', 'mdf').fixings;
-    expect([end?.state, writeExactly(end?.sentence ?? [])]).toEqual(['not judged', expect.stringContaining('no values are published')]);
+    expect([end?.state, writeExactly(end?.sentence() ?? [])]).toEqual(['not judged', expect.stringContaining('no values are published')]);
   });
 
   test('pins: two of 5 x 9, which spread to 15 along, bear 270 mm² of ash', () => {
     expect(bearingArea(5, 9) * 2).toBe(270);
     // 0.015 · 672 / 1.2 · 0.7 / 1.3 / 1.5 = 3.015 MPa: 814 N.
     const [end] = shelf(20, 'loose').fixings;
-    expect(writeExactly(end?.sentence ?? [])).toContain('bears up to 814 N');
+    expect(writeExactly(end?.sentence() ?? [])).toContain('bears up to 814 N');
     expect([shelf(20, 'loose'), shelf(160, 'loose'), shelf(170, 'loose')].map((s) => s.fixings[0]?.state)).toEqual([
       'fine',
       'close',
@@ -54,7 +54,7 @@ describe('the ends of a shelf', () => {
   test('a housing of 5 bears over the whole depth', () => {
     const [end] = shelf(20, 'housed').fixings;
     expect(end?.state).toBe('fine');
-    expect(writeExactly(end?.sentence ?? [])).toContain('A ledge of 5 mm');
+    expect(writeExactly(end?.sentence() ?? [])).toContain('A ledge of 5 mm');
   });
 });
 

@@ -25,15 +25,6 @@ export interface PlacedScrew {
   readonly axis: AxisIndex;
 }
 
-/** A row of screws that holds a member. */
-export interface PlacedRow {
-  readonly holds: string;
-  readonly row: Row;
-  readonly screws: readonly PlacedScrew[];
-  /** What all of them reach over together. */
-  readonly reach: Extents;
-}
-
 /** How far a screw reaches along each axis, its thickness included, mm. */
 export function boxOfScrew({ head, point, across, axis }: PlacedScrew): Extents {
   const extent = (k: AxisIndex): Extent => {
@@ -43,48 +34,81 @@ export function boxOfScrew({ head, point, across, axis }: PlacedScrew): Extents 
   return [extent(0), extent(1), extent(2)];
 }
 
-/** What the first and the last screw of a row reach over together. */
-function reachOf(first: PlacedScrew, last: PlacedScrew): Extents {
-  const [a, b] = [boxOfScrew(first), boxOfScrew(last)];
-  const both = (k: AxisIndex): Extent => [Math.min(a[k][0], b[k][0]), Math.max(a[k][1], b[k][1])];
-  return [both(0), both(1), both(2)];
-}
+/** A row of screws that holds a member. */
+export class PlacedRow {
+  /** What all of its screws reach over together. */
+  readonly reach: Extents;
+  private readonly lengthwise: readonly number[];
+  private placed: readonly PlacedScrew[] | null = null;
 
-function place(holds: string, row: Row, count: number): PlacedRow {
-  const { contact, along, through, into, screw, length, joint } = row;
-  const { axis, way, over, plane } = contact;
-  const beside = ([0, 1, 2] as const).find((k) => k !== axis && k !== along) as AxisIndex;
-  // Into the edge of a sheet or board a row goes along the middle of that, however far what it comes through reaches over it.
-  const [low, high] = over[beside];
-  const head = plane - way * joint.side.thickness;
-  const at = (lengthwise: number, depth: number): ScrewPlace => {
+  constructor(
+    readonly holds: string,
+    readonly row: Row,
+    count: number,
+  ) {
+    this.lengthwise = spacedAlong(row, count);
+    const radius = shankOf(row.screw) / 2;
+    const { head, point, middle } = this;
+    const [first, last] = [this.lengthwise[0] as number, this.lengthwise.at(-1) as number];
+    const on = (k: AxisIndex): Extent => {
+      if (k === row.contact.axis) return [Math.min(head, point), Math.max(head, point)];
+      return k === row.along ? [first - radius, last + radius] : [middle - radius, middle + radius];
+    };
+    this.reach = [on(0), on(1), on(2)];
+  }
+
+  /** Where the heads are along the axis of the screws, mm. */
+  private get head(): number {
+    const { contact, joint } = this.row;
+    return contact.plane - contact.way * joint.side.thickness;
+  }
+
+  private get point(): number {
+    return this.head + this.row.contact.way * this.row.length;
+  }
+
+  private get beside(): AxisIndex {
+    return ([0, 1, 2] as const).find((k) => k !== this.row.contact.axis && k !== this.row.along) as AxisIndex;
+  }
+
+  /** Into an edge the row goes along the middle of it, however far what it comes through reaches over that. */
+  private get middle(): number {
+    const [low, high] = this.row.contact.over[this.beside];
+    return (low + high) / 2;
+  }
+
+  private at(lengthwise: number, depth: number): ScrewPlace {
     const spot: [number, number, number] = [0, 0, 0];
-    spot[axis] = depth;
-    spot[along] = lengthwise;
-    spot[beside] = (low + high) / 2;
+    spot[this.row.contact.axis] = depth;
+    spot[this.row.along] = lengthwise;
+    spot[this.beside] = this.middle;
     return spot;
-  };
-  const screws = spacedAlong(row, count).map((lengthwise) => ({
-    holds,
-    through: through.id,
-    into: into.id,
-    screw,
-    length,
-    across: shankOf(screw),
-    head: at(lengthwise, head),
-    point: at(lengthwise, head + way * length),
-    axis,
-  }));
-  const ends = [screws[0], screws.at(-1)] as [PlacedScrew, PlacedScrew];
-  return { holds, row, screws, reach: reachOf(...ends) };
+  }
+
+  /** Its screws, each worked out when they are asked for. */
+  get screws(): readonly PlacedScrew[] {
+    const { through, into, screw, length, contact } = this.row;
+    this.placed ??= this.lengthwise.map((lengthwise) => ({
+      holds: this.holds,
+      through: through.id,
+      into: into.id,
+      screw,
+      length,
+      across: shankOf(screw),
+      head: this.at(lengthwise, this.head),
+      point: this.at(lengthwise, this.point),
+      axis: contact.axis,
+    }));
+    return this.placed;
+  }
 }
 
 /** The rows of screws that hold one member, at its ends and along what it is held to. */
 export function rowsOfScrews(carried: CarriedMember, members: ReadonlyMap<string, Member>): readonly PlacedRow[] {
   const { member, bending } = carried;
-  const ends = screwedEnds(carried, members).map((e) => place(member.id, e.row, e.count));
+  const ends = screwedEnds(carried, members).map((e) => new PlacedRow(member.id, e.row, e.count));
   const along = bending?.builtUp ? screwsAlong(bending.builtUp) : [];
-  return [...ends, ...along.flatMap((a) => (a.row ? [place(a.member.id, a.row, a.count)] : []))];
+  return [...ends, ...along.flatMap((a) => (a.row ? [new PlacedRow(a.member.id, a.row, a.count)] : []))];
 }
 
 /** Every row of screws of a piece. */

@@ -74,7 +74,7 @@ describe('a row of screws', () => {
   });
 
   test('says how to set them out', () => {
-    expect(writeExactly(left?.sentence ?? [])).toContain('37 mm from its front and 226 mm on');
+    expect(writeExactly(left?.sentence() ?? [])).toContain('37 mm from its front and 226 mm on');
   });
 });
 
@@ -89,14 +89,14 @@ describe('drawer boxes', () => {
   ] as const)('corners that are %s are not judged', (join, text) => {
     const [end] = ends(box(join, groove), 'd1/drawer-end/front');
     expect(end?.state).toBe('not judged');
-    expect(writeExactly(end?.sentence ?? [])).toContain(text);
+    expect(writeExactly(end?.sentence() ?? [])).toContain(text);
   });
 
   test('screwed corners take the holes that are there, through the side into the end between', () => {
     const [end] = ends(box('screwed', groove), 'd1/drawer-end/front');
     expect(end?.screws?.row.through.id).toBe('d1/drawer-side/left');
     expect(end?.screws?.count).toBe(3);
-    expect(writeExactly(end?.sentence ?? [])).toContain('in the holes');
+    expect(writeExactly(end?.sentence() ?? [])).toContain('in the holes');
   });
 
   test('ends that cover are screwed through themselves into the sides', () => {
@@ -106,7 +106,7 @@ describe('drawer boxes', () => {
 
   test('a bottom in grooves stands on a ledge in each of the four walls', () => {
     const four = ends(box('screwed', groove), 'd1/drawer-bottom/1');
-    expect(four.map((f) => writeExactly(f.sentence).startsWith('A ledge of 4 mm'))).toEqual([true, true, true, true]);
+    expect(four.map((f) => writeExactly(f.sentence()).startsWith('A ledge of 4 mm'))).toEqual([true, true, true, true]);
   });
 
   test.each(['applied', 'rebate'] as const)('a bottom that is %s hangs on screws pulled out of the walls', (kind) => {
@@ -122,7 +122,7 @@ describe('drawer boxes', () => {
     );
     const four = ends(solid, 'd1/drawer-bottom/1');
     expect(four).toHaveLength(4);
-    for (const f of four) expect(writeExactly(f.sentence)).toContain('pulled straight out');
+    for (const f of four) expect(writeExactly(f.sentence())).toContain('pulled straight out');
     const row = four[0]?.screws?.row;
     expect([row?.through.role, row?.contact.axis, row?.contact.way]).toEqual(['drawer bottom', 1, 1]);
   });
@@ -130,7 +130,7 @@ describe('drawer boxes', () => {
   test('out of the edge of plywood a pull is not judged', () => {
     const [end] = ends(box('screwed', { kind: 'applied' }), 'd1/drawer-bottom/1');
     expect(end?.state).toBe('not judged');
-    expect(writeExactly(end?.sentence ?? [])).toContain('pulled out of the edge of this sheet');
+    expect(writeExactly(end?.sentence() ?? [])).toContain('pulled out of the edge of this sheet');
   });
 });
 

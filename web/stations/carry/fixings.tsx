@@ -46,7 +46,7 @@ export function Fixings({ c }: { c: CarriedMember }) {
     ...together(
       ends,
       (f) => `${nameIn(solution, f.support.carrier)}, ${writeForce(f.support.newtons, precision.unit)}`,
-      (f) => writeSentence(f.sentence, precision),
+      (f) => writeSentence(f.sentence(), precision),
     ),
     ...clashes.map((clash): Line => ({
       state: 'fails',
