@@ -88,13 +88,15 @@ const passes = ({ mm, allowed: most, used }: Would) => mm <= most && (used === n
 
 /** Halvings that bring four hundredfold to less than a millionth. */
 const HALVINGS = 27;
+/** As many for a plate, which takes longer: within a thousandth. */
+const PLATE_HALVINGS = 14;
 
 /** The greatest factor up to `most` with which something still holds, where holding ends once and for all; null for none from `least` on. */
-function greatestThatHolds(holds: (factor: number) => boolean, least: number, most: number): number | null {
+function greatestThatHolds(holds: (factor: number) => boolean, least: number, most: number, halvings = HALVINGS): number | null {
   if (!holds(least)) return null;
   if (holds(most)) return most;
   let [low, high] = [least, most];
-  for (let n = 0; n < HALVINGS; n += 1) {
+  for (let n = 0; n < halvings; n += 1) {
     const middle = Math.sqrt(low * high);
     if (holds(middle)) low = middle;
     else high = middle;
@@ -114,18 +116,20 @@ export interface GetAwayWith {
 
 const WITHIN = 20;
 
+const halvingsFor = ({ beside }: BendingAnswer) => (beside === 'both' ? PLATE_HALVINGS : HALVINGS);
+
 /** The longest span that passes under as much on each length of it, mm; null where none within reason does, Infinity where all do. */
 export function longestThatPasses(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): number | null {
-  const span = greatestThatHolds((times) => passes(wouldBe(answer, settings, { span: times })), 1 / WITHIN, WITHIN);
+  const span = greatestThatHolds((times) => passes(wouldBe(answer, settings, { span: times })), 1 / WITHIN, WITHIN, halvingsFor(answer));
   return span === null ? null : span === WITHIN ? Infinity : answer.span * span;
 }
 
 /** The longest, thinnest and heaviest that still passes the limit in the long term and holds. */
 export function getAwayWith(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): GetAwayWith {
   const holds = (times: Times) => passes(wouldBe(answer, settings, times));
-  const thin = answer.builtUp ? null : greatestThatHolds((f) => holds({ thickness: 1 / f }), 1 / WITHIN, WITHIN);
+  const thin = answer.builtUp ? null : greatestThatHolds((f) => holds({ thickness: 1 / f }), 1 / WITHIN, WITHIN, halvingsFor(answer));
   const live = answer.loads.maybe.lines.length + answer.loads.maybe.points.length > 0;
-  const load = live ? greatestThatHolds((load) => holds({ load }), 1 / (WITHIN * 50), WITHIN * 50) : null;
+  const load = live ? greatestThatHolds((load) => holds({ load }), 1 / (WITHIN * 50), WITHIN * 50, halvingsFor(answer)) : null;
   return {
     span: longestThatPasses(answer, settings),
     thickness: thin === null ? null : answer.section.thickness / thin,

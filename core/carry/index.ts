@@ -20,6 +20,7 @@ export * from './own-test.js';
 export * from './tipping.js';
 export * from './ask.js';
 export * from './person.js';
+export * from './slides.js';
 export * from './tip-piece.js';
 export * from './fixings/index.js';
 export * from './path.js';

@@ -1,47 +1,23 @@
-import { PASS, tippingCases, worstTipping, type Carried } from '../carry/index.js';
+import { PASS, onSlides, tippingCases, worstTipping, type Carried } from '../carry/index.js';
 import { force, len, mass, say } from '../figure/index.js';
 import { fromUnits } from '../length/index.js';
 import { boxOf, overlap, sweptBox, type Body, type Box, type Member, type Piece, type Shape } from '../piece/index.js';
 import { pieceFix, type Check } from './check.js';
 
-/** The mass of what stands in a body, cells and all, and of the body itself, kg; null where something in it has no mass. */
-function massOfBody(body: Body, carried: Carried): { readonly contents: number | null; readonly self: number } {
-  const members = body.members.flatMap((id) => carried.members.get(id) ?? []);
-  const self = members.reduce((sum, c) => sum + c.selfKg, 0);
-  if (members.some((c) => c.missing?.startsWith('the mass of'))) return { contents: null, self };
-  return { contents: members.reduce((sum, c) => sum + c.standing.reduce((kg, s) => kg + s.kg, 0), 0), self };
-}
-
 function rated(body: Body, carried: Carried): Check[] {
-  if (body.runsOn.kind !== 'slide') return [];
+  const slides = onSlides(body, carried);
+  if (!slides || slides.state === 'fine') return [];
   const about = { kind: 'space', id: body.id } as const;
-  const { contents, self } = massOfBody(body, carried);
-  const { rating, name } = body.runsOn;
-  if (rating === null || contents === null) {
+  const { name, rating, contents, self, used } = slides;
+  if (rating === null || contents === null || used === null) {
     const missing = rating === null ? say`the rating of ${name} is not known` : say`something in it has no mass`;
-    return [
-      {
-        id: `rating-${body.id}`,
-        severity: 'look',
-        state: 'not judged',
-        about,
-        sentence: say`${body.label} is not judged against its slides, since ${missing}.`,
-        fixes: [],
-      },
-    ];
+    const sentence = say`${body.label} is not judged against its slides, since ${missing}.`;
+    return [{ id: `rating-${body.id}`, severity: 'look', state: 'not judged', about, sentence, fixes: [] }];
   }
-  const all = contents + self;
-  if (all <= rating) return [];
-  return [
-    {
-      id: `rating-${body.id}`,
-      severity: 'stop',
-      state: 'fails',
-      about,
-      sentence: say`${body.label} holds ${mass(contents)} and weighs ${mass(self)}; a pair of ${name} is rated for ${mass(rating)}.`,
-      fixes: [],
-    },
-  ];
+  const weighs = say`${body.label} holds ${mass(contents)} and weighs ${mass(self)}; a pair of ${name} is rated for ${mass(rating)}`;
+  const near = slides.state === 'close';
+  const sentence = near ? say`${weighs}: ${Math.round(used * 100)} % of it.` : say`${weighs}.`;
+  return [{ id: `rating-${body.id}`, severity: near ? 'look' : 'stop', state: slides.state, about, sentence, fixes: [] }];
 }
 
 interface Boxed {

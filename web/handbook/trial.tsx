@@ -1,5 +1,5 @@
 import { Input } from 'react-aria-components';
-import { GRAVITY, sagOf, type Sag } from '../../core/carry/index.js';
+import { GRAVITY, sagOf, type BeamSpec, type Sag } from '../../core/carry/index.js';
 import { mm, type Length } from '../../core/length/index.js';
 import { MATERIALS, propertiesOf, type Stock, type StockProperties } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
@@ -61,13 +61,18 @@ export interface Shelf {
   readonly fixed?: boolean;
 }
 
-/** How far a shelf sags. */
-export function sagOfShelf({ span, depth, thickness, kg, fixed = false }: Shelf, properties: StockProperties): Sag {
+/** A shelf as a beam under an even load and its own weight. */
+export function evenBeam({ span, depth, thickness, kg, fixed = false }: Shelf, properties: StockProperties): Omit<BeamSpec, 'stretches'> {
   const own = properties.density * 1e-9 * depth * thickness * span;
   const perMm = ((kg + own) * GRAVITY) / span;
   const supports = [
     { x: 0, fixed },
     { x: span, fixed },
   ];
-  return sagOf({ length: span, supports, lines: [{ from: 0, to: span, perMm }], points: [] }, { width: depth, thickness, properties });
+  return { length: span, supports, lines: [{ from: 0, to: span, perMm }], points: [] };
+}
+
+/** How far a shelf sags. */
+export function sagOfShelf(shelf: Shelf, properties: StockProperties): Sag {
+  return sagOf(evenBeam(shelf, properties), { width: shelf.depth, thickness: shelf.thickness, properties });
 }

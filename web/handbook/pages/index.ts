@@ -4,6 +4,7 @@ import { Cleat } from './cleat.js';
 import { Creep } from './creep.js';
 import { Direction } from './direction.js';
 import { FixedLoose } from './fixed-loose.js';
+import { HeldRound } from './held-round.js';
 import { Movement } from './movement.js';
 import { Rated } from './rated.js';
 import { Sag } from './sag.js';
@@ -28,6 +29,7 @@ export const PAGES: readonly HandbookPage[] = [
   { id: 'creep', title: 'Today and later: creep', body: Creep },
   { id: 'fixed', title: 'Fixed and loose shelves', body: FixedLoose },
   { id: 'stiffeners', title: 'Strips, layers and twist', body: Stiffeners },
+  { id: 'round', title: 'Panels held all round', body: HeldRound },
   { id: 'direction', title: 'Which way the plywood runs', body: Direction },
   { id: 'screws', title: 'Screws', body: Screws },
   { id: 'rated', title: 'What “rated” means', body: Rated },

@@ -3,14 +3,17 @@ import {
   allScrews,
   clashesOf,
   fixingsOf,
+  onSlides,
   screwsAlong,
   worse,
   type CarriedMember,
   type Fixing,
+  type OnSlides,
   type State,
 } from '../../../core/carry/index.js';
 import { clashSentence, heldIn } from '../../../core/checks/index.js';
-import { writeForce, writeSentence } from '../../../core/figure/index.js';
+import { writeForce, writeMass, writeSentence } from '../../../core/figure/index.js';
+import type { Precision } from '../../../core/length/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import { HandbookLink } from '../../shared/handbook-link.js';
@@ -29,6 +32,13 @@ function together(ends: readonly Fixing[], name: (f: Fixing) => string, text: (f
   return [...groups].map(([said, group]) => ({ state: group[0]?.state ?? 'fine', text: `${group.map(name).join('; ')}. ${said}` }));
 }
 
+/** What a drawer weighs against its slides. */
+function slidesText({ name, rating, contents, self, used }: OnSlides, unit: Precision['unit']): string {
+  if (rating === null) return `Runs on ${name}, whose rating is not known: not judged.`;
+  if (contents === null || used === null) return `Runs on ${name}; not judged, since something in it has no mass.`;
+  return `Runs on a pair of ${name}, rated ${writeMass(rating, unit)} at full extension: ${writeMass(contents + self, unit)} with all in it, ${Math.round(used * 100)} %.`;
+}
+
 /** How the ends of a member are held, what that takes, and whether its screws are in the way of others. */
 export function Fixings({ c }: { c: CarriedMember }) {
   const { solution, workshop } = useBench();
@@ -41,6 +51,8 @@ export function Fixings({ c }: { c: CarriedMember }) {
     () => clashesOf(allScrews(solution.carried)).filter((clash) => heldIn(clash).includes(c.member.id)),
     [solution, c],
   );
+  const body = solution.shape.bodies.find((b) => b.members.includes(c.member.id));
+  const slides = body ? onSlides(body, solution.carried) : null;
   const along = c.bending?.builtUp ? screwsAlong(c.bending.builtUp) : [];
   const lines: readonly Line[] = [
     ...together(
@@ -55,6 +67,7 @@ export function Fixings({ c }: { c: CarriedMember }) {
         precision,
       ),
     })),
+    ...(slides ? [{ state: slides.state, text: slidesText(slides, precision.unit) }] : []),
     ...along.map((f): Line => ({ state: f.state, text: writeSentence(f.sentence, precision) })),
   ];
   if (lines.length === 0) return null;

@@ -1,5 +1,13 @@
 import styled from 'styled-components';
-import { NAMED_LIMITS, bestCase, limitName, movementOf, type BendingAnswer, type CarriedMember } from '../../../core/carry/index.js';
+import {
+  NAMED_LIMITS,
+  bestCase,
+  limitName,
+  movementOf,
+  type BendingAnswer,
+  type CarriedMember,
+  type PanelSag,
+} from '../../../core/carry/index.js';
 import { writeFine } from '../../../core/figure/index.js';
 import { toMm } from '../../../core/length/index.js';
 import { useBench } from '../../bench/bench.js';
@@ -138,29 +146,42 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
   );
 }
 
+/** How a panel bends that is no beam. */
+function BothWays({ bending: { beside, builtUp, sag }, panel }: { bending: BendingAnswer; panel: PanelSag }) {
+  const { unit } = usePrecision();
+  return (
+    <p style={{ fontSize: 13, marginTop: 4 }}>
+      {beside === 'both' ? (
+        <>
+          Held on all four sides it bends both ways, as a plate. As a beam of its span alone it would sag {writeFine(sag.mm, unit)}.{' '}
+          <HandbookLink page="round">Panels held all round</HandbookLink>
+        </>
+      ) : (
+        <>
+          {builtUp ? 'The strip holds one edge and the other sags by twist' : 'Held at the back, it sags at the front'}: front{' '}
+          {writeFine(panel.front, unit)}, back {writeFine(panel.back, unit)} today.{' '}
+          {builtUp ? (
+            <HandbookLink page="stiffeners">Strips and twist</HandbookLink>
+          ) : (
+            <HandbookLink page="round">Panels held all round</HandbookLink>
+          )}
+        </>
+      )}
+    </p>
+  );
+}
+
 /** The verdict on a member that bends: sag, strength, and what it rests on. */
 export function Verdict({ c }: { c: CarriedMember }) {
   const { workshop } = useBench();
   const { unit } = usePrecision();
   if (!c.bending) return null;
-  const { verdict, span, panel, sag, strength } = c.bending;
+  const { verdict, span, panel, strength } = c.bending;
   return (
     <>
       <ThreeAnswers verdict={verdict} />
       <StrengthLine strength={strength} />
-      {panel ? (
-        <p style={{ fontSize: 13, marginTop: 4 }}>
-          {c.bending.beside === 'both' ? (
-            <>Held on all four sides it bends both ways: as a plate. As a beam of its span alone it would sag {writeFine(sag.mm, unit)}. </>
-          ) : (
-            <>
-              {c.bending.builtUp ? 'The strip holds one edge and the other sags by twist' : 'Held at the back, it sags at the front'}: front{' '}
-              {writeFine(panel.front, unit)}, back {writeFine(panel.back, unit)} today.{' '}
-            </>
-          )}
-          <HandbookLink page="stiffeners">Strips and twist</HandbookLink>
-        </p>
-      ) : null}
+      {panel ? <BothWays bending={c.bending} panel={panel} /> : null}
       <p style={{ fontSize: 13, marginTop: 4 }}>
         Span {writeFine(span, unit)}. {limitName(workshop.settings.limit)} allows {writeFine(verdict.allowed, unit)}.{' '}
         {verdict.creep.judged ? `Long term: × ${Number(verdict.creep.factor.toFixed(2))} (${verdict.creep.basis}).` : verdict.creep.reason}
