@@ -153,7 +153,9 @@ export function bend(
   try {
     const { sag, full, tried, partial, moment } = worstSag(loadPatterns(loads), section, shortestSpan(beam));
     const own = creepOf(plain.properties.material, settings);
-    const panel = plateFor({ beam, section: plain, across: elasticAcross(plain) }, beside, built?.oneSided ?? null, own);
+    const strip = built?.oneSided ?? null;
+    const flat = strip ? { ...plain, thickness: strip.thickness } : plain;
+    const panel = plateFor({ beam, section: flat, across: elasticAcross(flat) }, beside, strip, own);
     const ends = joints.map((j, i): Support => {
       const reaction = full.reactions[i];
       return {

@@ -32,8 +32,8 @@ export interface BuiltUp {
   readonly EI: number;
   /** How much the sag grows, each part by its own creep; or why that cannot be said. */
   readonly creep: Creep;
-  /** A strip on one edge alone, which also twists the panel: what it adds along that edge, now and later. */
-  readonly oneSided: { readonly now: EdgeBeam; readonly later: EdgeBeam | null } | null;
+  /** A strip on one edge alone, which also twists the panel: what it adds along that edge, now and later, and how thick the panel is, mm. */
+  readonly oneSided: { readonly now: EdgeBeam; readonly later: EdgeBeam | null; readonly thickness: number } | null;
 }
 
 /** What is held along each member, by its id. */
@@ -93,16 +93,29 @@ function edgeBeam(base: SectionPart, strip: SectionPart, [panel, own]: readonly 
   };
 }
 
+/** The panel that a strip is held to: a second layer of the same board counts where it is glued on. */
+function panelOf(parts: readonly SectionPart[], layers: readonly Layer[]): Layer {
+  const base = layers[0] as Layer;
+  const glued = layers.filter((_, i) => parts[i]?.member.role === 'shelf layer' && parts[i]?.how === 'glued');
+  return {
+    ...base,
+    height: glued.reduce((sum, l) => sum + l.height, base.height),
+    top: Math.min(base.top, ...glued.map((l) => l.top)),
+  };
+}
+
 function oneSided(parts: readonly SectionPart[], later: readonly Layer[] | null, connection: Connection): BuiltUp['oneSided'] {
   const strips = parts.filter((p) => p.member.role === 'shelf strip');
   const [base] = parts;
   const [strip] = strips;
   if (!base || !strip || strips.length > 1) return null;
   const index = parts.indexOf(strip);
-  const layersOf = (from: readonly Layer[]) => [from[0], from[index]] as [Layer, Layer];
+  const now = parts.map((p) => p.layer);
+  const pairOf = (layers: readonly Layer[]) => [panelOf(parts, layers), layers[index]] as [Layer, Layer];
   return {
-    now: edgeBeam(base, strip, [base.layer, strip.layer], connection),
-    later: later ? edgeBeam(base, strip, layersOf(later), connection) : null,
+    now: edgeBeam(base, strip, pairOf(now), connection),
+    later: later ? edgeBeam(base, strip, pairOf(later), connection) : null,
+    thickness: panelOf(parts, now).height,
   };
 }
 

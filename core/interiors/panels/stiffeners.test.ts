@@ -7,6 +7,7 @@ const shop = workshop({
   stock: {
     ply: stock(),
     board: stock({ name: 'MDF', material: 'mdf-moisture', thickness: mm(18), elastic: 3.5 }),
+    thick: stock({ name: 'MDF 36', material: 'mdf-moisture', thickness: mm(36), elastic: 3.5 }),
     strip: stock({ name: 'strip', form: 'board', material: 'white-ash', thickness: mm(18), elastic: 9 }),
   },
 });
@@ -70,6 +71,17 @@ describe('a strip along the edge of a shelf', () => {
     const more = Math.max(1, (bending?.panel?.front as number) / (bending?.sag.mm as number));
     expect(bending?.strength.stress).toBeCloseTo(plain * more, 6);
     expect(bending?.strength.strength).toMatchObject({ judged: true, allowed: 103 / 4 });
+  });
+
+  test('under two glued layers it does what it does under one board as thick as both', () => {
+    const under = { ...strip, top: 'under' } as const;
+    const two = shelf(shelved({ strip: under, doubled: 'glued' }))?.bending?.panel;
+    const one = shelf(shelved({ strip: under, stock: 'thick' }))?.bending?.panel;
+    expect((two?.front as number) / (one?.front as number)).toBeCloseTo(1, 6);
+    expect((two?.back as number) / (one?.back as number)).toBeCloseTo(1, 6);
+    // Screwed, the second layer is not counted on.
+    const loose = shelf(shelved({ strip: under, doubled: 'screwed' }))?.bending?.panel;
+    expect(loose?.back).toBeGreaterThan(4 * (two?.back as number));
   });
 
   test('on both edges it is a beam of that section, and stiffer than with one', () => {
