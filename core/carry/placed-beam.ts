@@ -7,9 +7,12 @@ import { type Handed, type Load, type Standing } from './standing.js';
 import { GRAVITY } from './gravity.js';
 import type { Bending, Narrowed } from './verdict.js';
 
+/** A member may reach so far into a joint, mm. */
+const DEEPEST_JOINT = 15;
+
 /** How far a member reaches over its outermost supports at one end, mm; what lies in a joint is no overhang. */
 function overhang(reach: number, thickness: number): number {
-  return reach > thickness ? reach : 0;
+  return reach > Math.max(thickness, DEEPEST_JOINT) ? reach : 0;
 }
 
 /** The way a member spans: across the piece, or from its rear to its front. */

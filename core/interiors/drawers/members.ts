@@ -6,10 +6,8 @@ import {
   rectangular,
   spacesOf,
   type Body,
-  type BoxJoin,
   type Drawers,
   type Fact,
-  type Joint,
   type Member,
   type PlacedRun,
   type PlacedSpace,
@@ -18,23 +16,12 @@ import {
   type Split,
 } from '../../piece/index.js';
 import { woodOf, type Workshop } from '../../project/index.js';
-import type { PlacedLine } from '../../run/index.js';
 import { NOTHING, together, type Made } from '../kind.js';
 import { boxMembers, type BoxPlace } from './box.js';
+import { jointsOf, type Drawer } from './carried.js';
 import { drawerIds } from './ids.js';
 import { drawerProblems } from './problems.js';
 import { boxDepth, boxHeight, boxWidth, drawerStock, freeDepth, frontDepth, frontSize, sideClearance, type DrawerStock } from './sizes.js';
-
-/** One drawer to be made. */
-interface Drawer {
-  readonly making: Drawers;
-  readonly bank: PlacedSpace;
-  readonly part: PlacedSpace;
-  readonly line: PlacedLine;
-  /** The lower edge of its line, from the floor. */
-  readonly y: Length;
-  readonly stock: DrawerStock;
-}
 
 /** The width that a bank has, by one name in every sum that rests on it. */
 function openingOf(bank: PlacedSpace): Figure {
@@ -112,53 +99,6 @@ function runners({ making, bank, part }: Drawer, place: BoxPlace, workshop: Work
     });
   const [left, right] = drawerIds(part.id).runners;
   return [at(left, bank.box.x0), at(right, sub(bank.box.x1, runner.wide))];
-}
-
-/** How the corners of a box carry. */
-const JOINED: Readonly<Record<BoxJoin, Joint['how']>> = { pocket: 'pocket screws', nailed: 'nails', screwed: 'screws' };
-
-function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxPlace): Joint[] {
-  const { making, bank, part } = drawer;
-  const ids = drawerIds(part.id);
-  const held = making.box.bottom.kind === 'groove' ? 'housed' : 'screws';
-  const [x0, x1] = [place.x, add(place.x, place.width.value)];
-  // The bottom is held on all four walls. It spans the shorter way, to the ends of a box that is wider than deep.
-  const bottomJoints = (how: Joint['how']): Joint[] => {
-    const front = making.face === 'front';
-    const ends = [
-      { carried: ids.bottom, carrier: front ? ids.back : ids.inner, how, z: place.z0 },
-      { carried: ids.bottom, carrier: front ? ids.inner : ids.back, how, z: place.z1 },
-    ];
-    const along = ({ carried, carrier }: Joint): Joint => ({ carried, carrier, how: 'held along' });
-    const sides = onSides(ids.bottom, how);
-    return place.depth.value >= place.width.value ? [...sides, ...ends.map(along)] : [...ends, ...sides.map(along)];
-  };
-  const onSides = (carried: string, how: Joint['how']): Joint[] => [
-    { carried, carrier: ids.left, how, x: x0 },
-    { carried, carrier: ids.right, how, x: x1 },
-  ];
-  const has = (id: string) => members.some((m) => m.id === id);
-  const sides: Joint[] = (
-    [
-      [ids.left, bank.neighbours.left, ids.runners[0], x0],
-      [ids.right, bank.neighbours.right, ids.runners[1], x1],
-    ] as const
-  ).flatMap(([side, beside, runner, x]): Joint[] => {
-    if (making.runner.kind === 'slide') return [{ carried: side, carrier: beside, how: 'slide' }];
-    if (making.runner.kind === 'wooden')
-      return [
-        { carried: side, carrier: runner, how: 'bearing' },
-        { carried: runner, carrier: beside, how: 'screws' },
-      ];
-    return [{ carried: side, carrier: bank.neighbours.below, how: 'bearing', x }];
-  });
-  return [
-    ...bottomJoints(held),
-    ...onSides(ids.inner, JOINED[making.box.join]),
-    ...onSides(ids.back, JOINED[making.box.join]),
-    ...(has(ids.front) ? [{ carried: ids.front, carrier: ids.inner, how: 'screws' } as const] : []),
-    ...sides,
-  ];
 }
 
 /** What a drawer comes out: a slide its extension, a wooden one three quarters of its depth, so that it does not tip out. */

@@ -1,0 +1,68 @@
+import { add, sub, type Length } from '../../length/index.js';
+import type { BoxJoin, Drawers, Joint, Member, PlacedSpace } from '../../piece/index.js';
+import type { PlacedLine } from '../../run/index.js';
+import type { BoxPlace } from './box.js';
+import { drawerIds } from './ids.js';
+import type { DrawerStock } from './sizes.js';
+
+/** One drawer to be made. */
+export interface Drawer {
+  readonly making: Drawers;
+  readonly bank: PlacedSpace;
+  readonly part: PlacedSpace;
+  readonly line: PlacedLine;
+  /** The lower edge of its line, from the floor. */
+  readonly y: Length;
+  readonly stock: DrawerStock;
+}
+
+/** How the corners of a box carry. */
+const JOINED: Readonly<Record<BoxJoin, Joint['how']>> = { pocket: 'pocket screws', nailed: 'nails', screwed: 'screws' };
+
+/** What carries what of a drawer: its bottom in its walls, those in each other, and the box on its runners. */
+export function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxPlace): Joint[] {
+  const { making, bank, part } = drawer;
+  const ids = drawerIds(part.id);
+  const held = making.box.bottom.kind === 'groove' ? 'housed' : 'screws';
+  const t = drawer.stock.box.thickness.value;
+  // Spans go from wall to wall, as they are clear.
+  const [x0, x1] = [add(place.x, t), sub(add(place.x, place.width.value), t)];
+  // The bottom is held on all four walls. It spans the shorter way, to the ends of a box that is wider than deep.
+  const bottomJoints = (how: Joint['how']): Joint[] => {
+    const front = making.face === 'front';
+    const ends = [
+      { carried: ids.bottom, carrier: front ? ids.back : ids.inner, how, z: add(place.z0, t) },
+      { carried: ids.bottom, carrier: front ? ids.inner : ids.back, how, z: sub(place.z1, t) },
+    ];
+    const along = ({ carried, carrier }: Joint): Joint => ({ carried, carrier, how: 'held along' });
+    const sides = onSides(ids.bottom, how);
+    return place.depth.value >= place.width.value ? [...sides, ...ends.map(along)] : [...ends, ...sides.map(along)];
+  };
+  const onSides = (carried: string, how: Joint['how']): Joint[] => [
+    { carried, carrier: ids.left, how, x: x0 },
+    { carried, carrier: ids.right, how, x: x1 },
+  ];
+  const half = (inner: Length, way: 1 | -1) => Math.round(inner + (way * t) / 2) as Length;
+  const has = (id: string) => members.some((m) => m.id === id);
+  const sides: Joint[] = (
+    [
+      [ids.left, bank.neighbours.left, ids.runners[0], half(x0, -1)],
+      [ids.right, bank.neighbours.right, ids.runners[1], half(x1, 1)],
+    ] as const
+  ).flatMap(([side, beside, runner, x]): Joint[] => {
+    if (making.runner.kind === 'slide') return [{ carried: side, carrier: beside, how: 'slide' }];
+    if (making.runner.kind === 'wooden')
+      return [
+        { carried: side, carrier: runner, how: 'bearing' },
+        { carried: runner, carrier: beside, how: 'screws' },
+      ];
+    return [{ carried: side, carrier: bank.neighbours.below, how: 'bearing', x }];
+  });
+  return [
+    ...bottomJoints(held),
+    ...onSides(ids.inner, JOINED[making.box.join]),
+    ...onSides(ids.back, JOINED[making.box.join]),
+    ...(has(ids.front) ? [{ carried: ids.front, carrier: ids.inner, how: 'screws' } as const] : []),
+    ...sides,
+  ];
+}
