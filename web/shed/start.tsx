@@ -122,7 +122,7 @@ const KINDS: readonly Kind[] = [
   {
     id: 'tray',
     name: 'Tray',
-    says: 'Lanes and compartments',
+    says: 'Lanes for small things',
     shell: 'place',
     filling: 'lanes',
     picture: [
@@ -148,6 +148,7 @@ const Card = styled.button`
   box-sizing: border-box;
   display: flex;
   width: 100%;
+  height: 100%;
   gap: 10px;
   align-items: center;
   background: ${paper};

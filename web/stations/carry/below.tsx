@@ -132,8 +132,9 @@ export function CarryBelow() {
   const [picked, setPicked] = useState<readonly string[] | null>(null);
   const loaded = useLoaded();
   const carried = useCarried();
-  const c = carried?.bending ? carried : loaded.find((l) => l.bending);
-  const id = c?.member.id;
+  // As on the right: what is chosen, or else what stands worst.
+  const c = carried ?? loaded[0];
+  const id = c?.bending ? c.member.id : undefined;
   const choices = useMemo(() => (id ? stockChoices(settled, workshop, settled.letters, id) : []), [settled, workshop, id]);
   // The one in use and the two cheapest others that pass, until others are ticked.
   const drawn = useMemo(() => new Set(picked ?? usualOf(choices)), [picked, choices]);

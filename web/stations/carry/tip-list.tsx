@@ -41,9 +41,7 @@ export function TipList() {
   return (
     <details style={{ marginTop: 14, fontSize: 13 }}>
       <summary>
-        <Row style={{ display: 'inline-flex', gap: 6 }}>
-          <StateMark state={worst.tipping.state} size={15} /> {summaryOf(worst, unit)}
-        </Row>
+        <StateMark state={worst.tipping.state} size={15} /> {summaryOf(worst, unit)}
       </summary>
       <p style={{ margin: '4px 0' }}>
         <Faint>
