@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { allScrews, extentsOf } from '../carry/index.js';
 import { mm, toMm, type Length } from '../length/index.js';
 import { boxOf, posed, posesOf, shiftOf, type Box, type Feature, type Member, type Shape } from '../piece/index.js';
 import { sumOfLines } from '../run/index.js';
@@ -148,4 +149,29 @@ test('all loads reach the floor', () => {
     }),
     { numRuns: 400, seed: SEED },
   );
+});
+
+test('every screw begins at the outside of one member and ends inside another, with wood before its point', () => {
+  let driven = 0;
+  fc.assert(
+    fc.property(anyPiece, ({ piece, shop }) => {
+      const s = solve(piece, shop, {});
+      if (!whole(s) || s.shape.problems.some((p) => p.stops)) return;
+      for (const { row, screws } of allScrews(s.carried)) {
+        const through = extentsOf(row.through)[row.contact.axis];
+        const into = extentsOf(row.into);
+        for (const { head, point, across } of screws) {
+          driven += 1;
+          expect(Math.min(...through.map((end) => Math.abs(end - head[row.contact.axis])))).toBeLessThan(1e-6);
+          for (const k of [0, 1, 2] as const) {
+            expect(point[k]).toBeGreaterThan(into[k][0]);
+            expect(point[k]).toBeLessThan(into[k][1]);
+          }
+          expect(row.left).toBeGreaterThanOrEqual(across - 1e-6);
+        }
+      }
+    }),
+    { numRuns: 300, seed: SEED },
+  );
+  expect(driven).toBeGreaterThan(1000);
 });
