@@ -18,6 +18,8 @@ const common = {
 };
 
 export default {
+  // As many as there are cores: the random pieces alone take minutes, and the rest goes beside them.
+  maxWorkers: 2,
   projects: [
     {
       ...common,
