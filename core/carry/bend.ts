@@ -69,7 +69,8 @@ function longestSpan(supports: readonly Support[]): number {
 
 /** The verdict that uses more of what is allowed, or is the more serious. */
 function worseStress(a: StrengthVerdict, b: StrengthVerdict): StrengthVerdict {
-  return worse(a.state, b.state) !== a.state || (b.used ?? 0) > (a.used ?? 0) ? b : a;
+  if (a.state !== b.state) return worse(a.state, b.state) === a.state ? a : b;
+  return (b.used ?? 0) > (a.used ?? 0) ? b : a;
 }
 
 /** A sheet that is held on more than its ends also bends square to its span, where it may be the weaker. */

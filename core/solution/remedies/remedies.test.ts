@@ -1,0 +1,130 @@
+import fc from 'fast-check';
+import { writeExactly } from '../../figure/index.js';
+import { mm, toMm } from '../../length/index.js';
+import { applyEdit, type PanelCase, type Space, type Split } from '../../piece/index.js';
+import type { Workshop } from '../../project/index.js';
+import { divided, piece, space, stock, thing, workshop } from '../../testing/samples.js';
+import { remediesFor, solve, type Remedy, type Solution } from '../index.js';
+
+const ID = 'in-m1/shelf/1';
+const slab = thing({ name: 'slab', shape: { kind: 'box', width: mm(700), height: mm(100), depth: mm(200) } });
+
+/** A case of 1000 x 2000 x 300 with one loose shelf in it, so many kg on that. */
+function shelved(kg: number, extra: Partial<PanelCase> = {}, shop: Partial<Parameters<typeof workshop>[0]> = {}) {
+  const inside = divided('in', 'up', 2);
+  (inside.split?.spaces[1] as Space).things = [{ thing: 'slab', count: 1 }];
+  const all = workshop({ ...shop, things: { slab: { ...slab, mass: kg } } });
+  return { s: solve(piece(inside, extra), all, {}), shop: all };
+}
+
+const remedies = ({ s, shop }: { s: Solution; shop: Workshop }, id = ID) => remediesFor(s, shop, s.letters, id);
+const labels = (list: readonly Remedy[]) => list.map((r) => writeExactly(r.label));
+const of = (list: readonly Remedy[], start: string) => list.find((r) => writeExactly(r.label).startsWith(start));
+
+describe('for a shelf that sags too far', () => {
+  const failing = shelved(60);
+  const list = remedies(failing);
+
+  test('it does sag too far', () => expect(failing.s.carried.members.get(ID)?.state).toBe('fails'));
+
+  test('an upright in the middle of the space under it halves its span: two spans of 470', () => {
+    const upright = of(list, 'Put an upright in the middle');
+    expect(upright?.state).toBe('fine');
+    const after = solve(applyEdit(failing.s.piece, upright?.edit as Remedy['edit']), failing.shop, {});
+    expect(after.carried.members.get(ID)?.supports).toHaveLength(3);
+    // What it takes goes down to the bottom, which carries more than before and is told.
+    expect(upright?.below.map((b) => b.id)).toContain('case/bottom/1');
+    expect(writeExactly(upright?.looks ?? [])).toContain('an upright stands in the space under it');
+  });
+
+  test('a case without a back or with a thin one is not glued to it; one of 12 is offered, and holds the rear edge', () => {
+    expect(of(list, 'Glue it to the back')).toBeUndefined();
+    const thick = shelved(60, { back: { kind: 'applied' }, fixedToWall: false }, { stock: { thin: stock({ thickness: mm(12) }) } });
+    const held = of(remedies(thick), 'Glue it to the back');
+    const after = held && solve(applyEdit(thick.s.piece, held.edit), thick.shop, {});
+    expect(after?.carried.members.get(ID)?.bending?.panel?.back).toBeCloseTo(0, 9);
+    expect(held?.lostHeight).toBe(0);
+  });
+
+  test('where the case is fixed to the wall it may be screwed through a thin back into studs', () => {
+    const walled = shelved(40, { back: { kind: 'applied' }, fixedToWall: true });
+    expect(labels(remedies(walled)).filter((l) => l.includes('back along') || l.includes('into the studs'))).toEqual([
+      'Screw it through the back into the studs',
+    ]);
+  });
+
+  test('those that make nothing else fail come first, then those that move least', () => {
+    const order = list.map((r) => [r.newlyFailing.length, r.moved.length] as const);
+    const sorted = [...order].sort(([a, b], [c, d]) => a - c || b - d);
+    expect(order).toEqual(sorted);
+  });
+
+  test('nothing is offered for what is not there', () => expect(remedies(failing, 'nowhere')).toEqual([]));
+});
+
+describe('bays', () => {
+  /** Two bays with one shelf each, a heavy slab on the left one. */
+  function bays(kg: number, base: Partial<PanelCase> = {}) {
+    const bay = (id: string): Space => space(id, { split: divided(id, 'up', 2).split as Split });
+    const [left, right] = [bay('l'), bay('r')];
+    (left.split?.spaces[1] as Space).things = [{ thing: 'slab', count: 1 }];
+    const inside = space('in', { split: { axis: 'across', members: [{ id: 'mid' }], spaces: [left, right] } });
+    const shop = workshop({ things: { slab: { ...slab, shape: { ...slab.shape, width: mm(300) } as typeof slab.shape, mass: kg } } });
+    return { s: solve(piece(inside, base), shop, {}), shop };
+  }
+
+  test('one more divider makes every bay narrower: 470 becomes 306.67', () => {
+    const wide = bays(200);
+    expect(wide.s.carried.members.get('l-m1/shelf/1')?.state).toBe('fails');
+    const more = of(remedies(wide, 'l-m1/shelf/1'), 'One more divider');
+    const after = more && solve(applyEdit(wide.s.piece, more.edit), wide.shop, {});
+    expect(after?.carried.members.get('l-m1/shelf/1')?.bending?.span).toBeCloseTo((960 - 40) / 3, 0);
+    expect(writeExactly(more?.looks ?? [])).toBe('one bay more, each narrower');
+  });
+
+  test('a bottom over a toe that a divider bears down on is mended by a bearer to the floor, or by a plinth', () => {
+    const toe = bays(120, { base: { kind: 'toe', height: mm(80), setback: mm(50), bearers: false } });
+    expect(toe.s.carried.members.get('case/bottom/1')?.state).toBe('fails');
+    const list = remedies(toe, 'case/bottom/1');
+    expect(labels(list).slice(0, 2).sort()).toEqual([
+      'Put a bearer under each divider, down to the floor',
+      'Stand the case on a loose plinth',
+    ]);
+    // On a plinth it lies on wood all along and bends no more.
+    expect(of(list, 'Stand the case')?.today).toBeNull();
+    expect(of(list, 'Put a bearer')?.today).toBeGreaterThan(0);
+  });
+});
+
+test('every remedy of every failing shelf makes it pass, without a stop that was not there, and all of its load reaches the floor', () => {
+  let offered = 0;
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 20, max: 250 }),
+      fc.integer({ min: 600, max: 1600 }),
+      fc.constantFrom('loose' as const, 'housed' as const, 'butted' as const),
+      fc.boolean(),
+      (kg, wide, fix, back) => {
+        const made = shelved(kg, {
+          width: { from: 'given', size: mm(wide), of: 'overall' },
+          shelves: { fix, housing: mm(5), looseEnd: mm(0), setback: mm(0) },
+          back: back ? { kind: 'applied' } : { kind: 'none' },
+        });
+        if (made.s.carried.members.get(ID)?.state !== 'fails') return;
+        const stops = new Set(made.s.checks.filter((c) => c.severity === 'stop').map((c) => c.id));
+        for (const remedy of remedies(made)) {
+          offered += 1;
+          const after = solve(applyEdit(made.s.piece, remedy.edit), made.shop, made.s.letters);
+          expect(after.carried.members.get(ID)?.state).toMatch(/fine|close/);
+          const fresh = after.checks.filter((c) => c.severity === 'stop' && c.state === 'fails' && !stops.has(c.id));
+          expect(fresh.filter((c) => !c.id.startsWith('sag-'))).toEqual([]);
+          expect(after.carried.floor / 9.81).toBeCloseTo(after.carried.massKg + kg, 4);
+          expect(after.carried.massKg - made.s.carried.massKg).toBeCloseTo(remedy.addedKg, 9);
+          expect(toMm(remedy.lostHeight)).toBeGreaterThanOrEqual(0);
+        }
+      },
+    ),
+    { numRuns: 25, seed: 11 },
+  );
+  expect(offered).toBeGreaterThan(20);
+});
