@@ -12,7 +12,7 @@ import {
   type ScrewedWood,
   type WoodScrew,
 } from '../screws.js';
-import { contactOf, depthFrom, grainAlong, turned, type AxisIndex, type Contact, type Extent } from './contact.js';
+import { contactOf, depthFrom, extentsOf, grainAlong, turned, type AxisIndex, type Contact, type Extent } from './contact.js';
 
 /** Lengths that wood screws are sold in, mm. */
 const LENGTHS = [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 120];
@@ -46,6 +46,8 @@ export interface Row {
   readonly room: Extent;
   /** What it keeps to the nearer face beside the row, mm, where that is less than is wanted. */
   readonly tight?: { readonly has: number; readonly wanted: number };
+  /** What it keeps to the end of a board that it goes through, along the grain, mm, where that is less than is wanted. */
+  readonly nearEnd?: { readonly has: number; readonly wanted: number };
   /** Screws that go across with the usual distances. */
   readonly most: number;
   /** Where they go along the row, where holes are there already, mm. */
@@ -131,6 +133,16 @@ function outerFirst(a: Member, b: Member, contact: Contact): readonly [Member, M
   return first ? [a, b, contact] : [b, a, turned(contact)];
 }
 
+/** How near a row comes to the end of a board that it goes through, along its grain; sheets do not split so. */
+function nearEndOf(through: Member, beside: AxisIndex, [low, high]: Extent, screw: WoodScrew): Row['nearEnd'] {
+  if (propertiesOf(through.stock).material.form !== 'solid' || grainAlong(through, beside) !== 'end') return undefined;
+  const [from, to] = extentsOf(through)[beside];
+  const at = (low + high) / 2;
+  const has = Math.min(at - from, to - at);
+  const wanted = KEEP.endAlongGrain * shankOf(screw);
+  return has < wanted ? { has, wanted } : undefined;
+}
+
 /** The row of screws that would hold two members that meet, the carrier given first; or why there is none. */
 export function rowBetween(carrier: Member, carried: Member): Row | NoRow {
   const met = contactOf(carrier, carried);
@@ -148,6 +160,7 @@ export function rowBetween(carrier: Member, carried: Member): Row | NoRow {
   const most = mostAcross(wide(along), screw);
   if (most === 0) return { why: 'narrow' };
   const holes = holesFor(through, into, along);
+  const nearEnd = nearEndOf(through, beside, over[beside], screw);
   return {
     through,
     into,
@@ -165,6 +178,7 @@ export function rowBetween(carrier: Member, carried: Member): Row | NoRow {
     along,
     room: over[along],
     ...(keeps ? {} : { tight: { has: wide(beside) / 2, wanted: KEEP.edge * rootOf(screw) } }),
+    ...(nearEnd ? { nearEnd } : {}),
     most,
     ...(holes.length > 0 ? { holes } : {}),
   };

@@ -88,7 +88,7 @@ const tooMany = ({ row, count }: Extract<Held, { each: number }>) => !row.holes 
 /** What is said of screws that hold, or of too many that would be needed. */
 function saidOf(held: Extract<Held, { each: number }>, member: Member, pull: boolean): Sentence {
   const { row, count } = held;
-  const { screw, length, joint, through, into, most, tight } = row;
+  const { screw, length, joint, through, into, most, tight, nearEnd } = row;
   const size = say`${screw.name} x ${len(mm(length))}`;
   const each = say`${force(held.each)} each${pull ? ' pulled straight out' : joint.main.wood.endGrain ? ' in its end' : ''} (${held.basis})`;
   if (tooMany(held)) {
@@ -97,10 +97,13 @@ function saidOf(held: Extract<Held, { each: number }>, member: Member, pull: boo
   const near = tight
     ? say` They keep ${fine(tight.has, 1)} to the faces of ${into.label}, and ${fine(tight.wanted, 1)} is wanted: drill pilot holes.`
     : say``;
+  const end = nearEnd
+    ? say` They are ${fine(nearEnd.has, 1)} from the end of ${through.label}, and ${fine(nearEnd.wanted, 1)} is wanted along the grain: drill pilot holes, or it splits.`
+    : say``;
   const room = row.holes
     ? say``
     : say` ${most} would go across it, ${fine(KEEP.edge * shankOf(screw), 1)} from its edges and ${fine(KEEP.between * shankOf(screw), 1)} apart.`;
-  return say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size} through ${through.label}, ${placesOf(row, count, member)}: ${each}.${near}${room}`;
+  return say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size} through ${through.label}, ${placesOf(row, count, member)}: ${each}.${near}${end}${room}`;
 }
 
 function screwed(support: Support, member: Member, carrier: Member, pull: boolean): Fixing {
@@ -111,7 +114,7 @@ function screwed(support: Support, member: Member, carrier: Member, pull: boolea
   const sentence = () => saidOf(held, member, pull);
   if (tooMany(held)) return { support, state: 'fails', sentence };
   const used = support.newtons / ((row.holes ? count : row.most) * held.each);
-  return { support, state: worse(stateOf(used, 1), row.tight ? 'close' : 'fine'), screws: { count, row }, sentence };
+  return { support, state: worse(stateOf(used, 1), row.tight || row.nearEnd ? 'close' : 'fine'), screws: { count, row }, sentence };
 }
 
 /** How far an area that bears is taken to reach past itself at each side, at most, mm (EN 1995-1-1 6.1.5). */

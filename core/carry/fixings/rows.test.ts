@@ -73,6 +73,18 @@ describe('a row of screws', () => {
     expect(spacedAlong(row, 1)).toEqual([150]);
   });
 
+  test('the top of a case of ash is screwed 10 from the ends of its sides, where 41.7 is wanted along the grain; in plywood none is', () => {
+    const [end] = ends(butted(), 'case/top/1');
+    expect(end?.screws?.row.nearEnd).toEqual({ has: 10, wanted: expect.closeTo(41.656, 6) });
+    expect([end?.state, writeExactly(end?.sentence() ?? [])]).toEqual([
+      'close',
+      expect.stringContaining('drill pilot holes, or it splits'),
+    ]);
+    expect(row.nearEnd).toBeUndefined();
+    const [sheet] = ends(solve(butted().piece, workshop(), {}), 'case/top/1');
+    expect(sheet?.screws?.row.nearEnd).toBeUndefined();
+  });
+
   test('says how to set them out', () => {
     expect(writeExactly(left?.sentence() ?? [])).toContain('37 mm from its front and 226 mm on');
   });
