@@ -94,8 +94,9 @@ function forDividing(solution: Solution, workshop: Workshop, node: string, membe
   return candidates;
 }
 
-function forCase(piece: PanelCase, workshop: Workshop, member: Member): Candidate[] {
-  const candidates = otherStock(workshop, member.stockId, null, (id) => stockEdit(piece, member, id)).map((c) => ({
+function forCase(piece: PanelCase, { carried }: Solution, workshop: Workshop, member: Member): Candidate[] {
+  const answer = carried.members.get(member.id)?.bending ?? null;
+  const candidates = otherStock(workshop, member.stockId, answer, (id) => stockEdit(piece, member, id)).map((c) => ({
     ...c,
     label: say`${c.label} for the whole case`,
   }));
@@ -153,7 +154,7 @@ export function stockEdit(piece: Piece, member: Member, stock: string): PieceEdi
 /** Every change that might make a member pass. */
 export function candidatesFor(solution: Solution, workshop: Workshop, member: Member): readonly Candidate[] {
   const { piece } = solution;
-  if (member.id.startsWith('case/') && piece.shell === 'panel-case') return forCase(piece, workshop, member);
+  if (member.id.startsWith('case/') && piece.shell === 'panel-case') return forCase(piece, solution, workshop, member);
   const divides = findMember(piece.interior, member.node);
   return divides && !divides.owner.split?.making
     ? forDividing(solution, workshop, member.node, member.id)
