@@ -85,7 +85,7 @@ export async function benchBrowser(): Promise<void> {
     sheds.push(await ready(`${running.url}/p/print-shed`, 'svg[role=group] a'));
     // From another screen of the same project, as one comes back to the shed.
     await page.getByRole('link', { name: 'Things', exact: true }).click();
-    await page.locator('h1').first().waitFor();
+    await page.locator('svg[role=group] a').first().waitFor({ state: 'detached' });
     again.push(
       await page.evaluate<number>(`new Promise((resolve) => {
         const start = performance.now();
