@@ -3,8 +3,9 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: '.',
   outputDir: '../build/test-results',
-  timeout: 30_000,
-  expect: { timeout: 6_000 },
+  // Long enough for a machine that is busy with something else.
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
   workers: 2,
   // Files are taken in the order of their names: the long one, which kills servers, comes first.
   fullyParallel: false,
