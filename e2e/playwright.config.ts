@@ -4,8 +4,8 @@ export default defineConfig({
   testDir: '.',
   outputDir: '../build/test-results',
   // Long enough for a machine that is busy with something else.
-  timeout: 90_000,
-  expect: { timeout: 15_000 },
+  timeout: 180_000,
+  expect: { timeout: 40_000 },
   workers: 2,
   // Files are taken in the order of their names: the long one, which kills servers, comes first.
   fullyParallel: false,
