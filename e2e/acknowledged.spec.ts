@@ -5,7 +5,7 @@ import { startServer } from './server.js';
 const folder = freshFolder();
 
 test('killed between two edits, twenty times: no acknowledged edit is lost, and undo still knows them', async () => {
-  test.setTimeout(240_000);
+  test.setTimeout(600_000);
   let running = await startServer(folder());
   let { version } = await read(running);
   let acknowledged = (await read(running)).data.height;

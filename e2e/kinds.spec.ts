@@ -170,7 +170,7 @@ test.describe('contents first', () => {
     await set('Solvent can', '6');
     await set('Rag box', '2');
     await page.getByRole('button', { name: 'Propose shelves' }).click();
-    await expect(page.getByText('Proven: no shelves for these are lower in all.')).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText('Proven: no shelves for these are lower in all.')).toBeVisible({ timeout: 60_000 });
     const shelves = page.getByRole('list', { name: 'Proposed shelves, from the top down' }).getByRole('listitem');
     const count = await shelves.count();
     expect(count).toBeGreaterThan(1);

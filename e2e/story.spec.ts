@@ -37,7 +37,7 @@ async function enter(page: Page, text: string) {
 const upright = (page: Page) => page.getByRole('listbox', { name: 'Upright tape, from the floor' });
 
 test('from an empty shed to the exported list with the keyboard alone', async ({ page, empty }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(300_000);
   await page.goto(empty.url);
   await expect(page.getByRole('button', { name: 'Measure an opening' })).toBeVisible();
   await tabTo(page, 'textbox', /Name of the workshop/);
@@ -113,7 +113,7 @@ test('from an empty shed to the exported list with the keyboard alone', async ({
 });
 
 test('from an empty shed to the exported list with the pointer, starting from things', async ({ page, empty }) => {
-  test.setTimeout(90_000);
+  test.setTimeout(300_000);
   await page.goto(empty.url);
   await page.getByRole('textbox', { name: 'Name of the workshop' }).fill('Tin room');
   await page.getByRole('button', { name: 'List the things' }).click();
