@@ -18,6 +18,7 @@ export * from './cleat.js';
 export * from './movement.js';
 export * from './own-test.js';
 export * from './tipping.js';
+export * from './alike.js';
 export * from './ask.js';
 export * from './person.js';
 export * from './slides.js';

@@ -1,6 +1,6 @@
 import { fine, force, len, mass, say } from '../figure/index.js';
 import { ZERO, mm, type Length } from '../length/index.js';
-import { limitName, type CarriedMember, type Carried } from '../carry/index.js';
+import { alike, limitName, type CarriedMember, type Carried } from '../carry/index.js';
 import { keptOf } from '../joints/index.js';
 import type { Letters, Member, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
@@ -72,19 +72,6 @@ function sagCheck(equal: readonly CarriedMember[], letters: Letters, workshop: W
       remedyFor: member.id,
     },
   ];
-}
-
-/** Members that bend alike under alike loads, told together. */
-function alike(members: readonly CarriedMember[]): readonly (readonly CarriedMember[])[] {
-  const groups = new Map<string, CarriedMember[]>();
-  for (const c of members) {
-    const sag = c.bending?.verdict;
-    const key = `${c.member.role} ${c.member.stockId} ${c.state} ${sag?.today.mm.toFixed(3)} ${sag?.allowed.toFixed(3)} ${c.total.toFixed(2)}`;
-    const group = groups.get(key);
-    if (group) group.push(c);
-    else groups.set(key, [c]);
-  }
-  return [...groups.values()];
 }
 
 /** Members that are not judged, in one sentence, so that nothing unjudged looks green. */

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
+import { isSquare } from '../carry/index.js';
 import { mm, toMm, type Length } from '../length/index.js';
-import { boxOf, type Box, type Feature, type Member, type Shape } from '../piece/index.js';
+import { boxOf, type Box, type Feature, type Shape } from '../piece/index.js';
 import { sumOfLines } from '../run/index.js';
 import { solve } from '../solution/index.js';
 import { SEED, anyPiece, isWhole } from '../testing/every-kind.js';
@@ -13,9 +14,6 @@ function depthOfOverlap(a: Box, b: Box): number {
     Math.min(a.z1, b.z1) - Math.max(a.z0, b.z0),
   );
 }
-
-/** Members whose boxes tell where they are: all but sloping ones. */
-const square = (m: Member) => [m.frame.u, m.frame.v].every((d) => d.every((n) => Math.abs(n) < 1e-9 || Math.abs(n) > 1 - 1e-9));
 
 const deepest = (list: readonly Feature[]) => Math.max(0, ...list.map((f) => f.depth));
 
@@ -33,7 +31,7 @@ test('runs close, solids do not overlap, nothing floats, things lie in their spa
       if (!isWhole(s) || s.shape.problems.some((p) => p.stops)) return;
       built += 1;
       solidsApart(s.shape);
-      for (const m of s.shape.members.filter(square)) {
+      for (const m of s.shape.members.filter(isSquare)) {
         const b = boxOf(m);
         const extents = [b.x1 - b.x0, b.y1 - b.y0, b.z1 - b.z0].sort((x, y) => x - y);
         expect([m.length.amount, m.width.amount, m.thickness.amount].sort((x, y) => x - y)).toEqual(extents);
@@ -53,7 +51,7 @@ test('runs close, solids do not overlap, nothing floats, things lie in their spa
 });
 
 function solidsApart(shape: Shape): void {
-  const boxes = shape.members.filter(square).map((m) => ({ m, box: boxOf(m) }));
+  const boxes = shape.members.filter(isSquare).map((m) => ({ m, box: boxOf(m) }));
   boxes.forEach(({ m, box }, i) => {
     for (const other of boxes.slice(i + 1)) {
       const deep = depthOfOverlap(box, other.box);

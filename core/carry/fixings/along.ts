@@ -2,9 +2,10 @@ import { fine, len, say, type Sentence } from '../../figure/index.js';
 import { mm } from '../../length/index.js';
 import type { Member } from '../../piece/index.js';
 import { ALONG, type BuiltUp } from '../built-up.js';
-import { KEEP, WOOD_SCREWS, shankOf } from '../screws.js';
+import { KEEP, shankOf } from '../screws.js';
 import type { State } from '../verdict.js';
 import { rowBetween, type Row } from './driven.js';
+import { nothingHolds } from './ends.js';
 
 /** The screws along a strip or a layer: how many, how long, and that none pokes through. */
 export interface ScrewsAlong {
@@ -24,10 +25,7 @@ export function screwsAlong({ parts }: BuiltUp): readonly ScrewsAlong[] {
     const { member } = part;
     const row = rowBetween(base.member, member);
     if ('why' in row) {
-      const [screw] = WOOD_SCREWS;
-      const least = row.least ?? 0;
-      const sentence = say`No ${screw?.name ?? 'screw'} holds ${member.label}: less than ${fine(least, 1)} of it would be in the wood before it pokes through. Glue it.`;
-      return [{ member, count: 0, row: null, state: 'fails', sentence }];
+      return [{ member, count: 0, row: null, state: 'fails', sentence: say`${member.label}: ${nothingHolds(row, base.member)}` }];
     }
     const { screw, length, inside, left, room } = row;
     const count = Math.max(2, Math.ceil((room[1] - room[0]) / ALONG.spacing));

@@ -43,7 +43,7 @@ export function extentsOf(member: Member): Extents {
 const AXES = [0, 1, 2] as const;
 
 /** Whether a member lies square to the piece, so that its box is its body. */
-function isSquare({ frame }: Member): boolean {
+export function isSquare({ frame }: Member): boolean {
   return [frame.u, frame.v].every((d) => d.some((part) => Math.abs(part) > 1 - 1e-9));
 }
 
@@ -51,7 +51,7 @@ function isSquare({ frame }: Member): boolean {
 const TOUCH = 0.05;
 
 /** Whether a member lies in a rebate of another one. */
-function inRebate(member: Member, of: Member): boolean {
+export function inRebate(member: Member, of: Member): boolean {
   return of.features.some((f) => f.kind === 'rebate' && f.mate === member.id);
 }
 

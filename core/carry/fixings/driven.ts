@@ -1,5 +1,5 @@
 import { toMm } from '../../length/index.js';
-import type { Member } from '../../piece/index.js';
+import type { Feature, Member } from '../../piece/index.js';
 import { DENSITY_PER_G, propertiesOf, type StockProperties } from '../../stock/index.js';
 import {
   FULL_PENETRATION as FULL,
@@ -78,12 +78,18 @@ function woodOf(member: Member, axis: AxisIndex): ScrewedWood {
   return gravity === undefined ? { endGrain } : { gravity, endGrain };
 }
 
-/** Screw holes that are made through one member for another: where along an axis of the piece, mm. */
+type Hole = Extract<Feature, { kind: 'hole' }>;
+
+/** Screw holes that are made through one member for another. */
+function holesThrough(member: Member, mate: Member): readonly Hole[] {
+  return member.features.filter((f): f is Hole => f.kind === 'hole' && f.mate === mate.id && f.depth >= member.thickness.value);
+}
+
+/** Where such holes are: where along an axis of the piece, mm. */
 function holesFor(member: Member, mate: Member, along: AxisIndex): readonly number[] {
-  const through = member.features.filter((f) => f.kind === 'hole' && f.mate === mate.id && f.depth >= member.thickness.value);
   const { origin, u, v } = member.frame;
   const start = toMm([origin.x, origin.y, origin.z][along] ?? origin.x);
-  return through.flatMap((f) => (f.kind === 'hole' ? [start + (u[along] ?? 0) * toMm(f.at.u) + (v[along] ?? 0) * toMm(f.at.v)] : []));
+  return holesThrough(member, mate).map(({ at }) => start + (u[along] ?? 0) * toMm(at.u) + (v[along] ?? 0) * toMm(at.v));
 }
 
 /** A screw that is tried between two members. */
@@ -126,8 +132,7 @@ function bestOf(side: number, main: number, beside: number): Try | NoRow {
 
 /** Which of two goes on the outside: the one with holes for it, else the one that is thinner there. */
 function outerFirst(a: Member, b: Member, contact: Contact): readonly [Member, Member, Contact] {
-  const holed = (m: Member, mate: Member) =>
-    m.features.some((f) => f.kind === 'hole' && f.mate === mate.id && f.depth >= m.thickness.value);
+  const holed = (m: Member, mate: Member) => holesThrough(m, mate).length > 0;
   const [deepA, deepB] = [depthFrom(a, contact, contact.way === 1 ? -1 : 1), depthFrom(b, contact, contact.way)];
   const first = holed(a, b) || (!holed(b, a) && deepA <= deepB);
   return first ? [a, b, contact] : [b, a, turned(contact)];

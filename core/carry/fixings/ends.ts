@@ -9,7 +9,7 @@ import type { CarriedMember } from '../carry.js';
 import { KEEP, lateral, screwsFor, shankOf, withdrawal } from '../screws.js';
 import { bearingStrength } from '../strength.js';
 import { stateOf, worse, type State } from '../verdict.js';
-import { contactOf, extentsOf, grainAlong } from './contact.js';
+import { contactOf, extentsOf, grainAlong, inRebate } from './contact.js';
 import { rowBetween, spacedAlong, type NoRow, type Row } from './driven.js';
 
 /** A row of screws and how many go in it. */
@@ -54,7 +54,8 @@ function placesOf(row: Row, count: number, member: Member): Sentence {
     : say`the first ${fine(first, 1)} from its ${datum}, then every ${fine(pitch, 1)}`;
 }
 
-function nothingHolds({ why, inside, least }: NoRow, carrier: Member): Sentence {
+/** Why no screws are counted on between a member and what carries it. */
+export function nothingHolds({ why, inside, least }: NoRow, carrier: Member): Sentence {
   switch (why) {
     case 'apart':
       return say`It does not meet ${carrier.label} squarely: its screws are not judged.`;
@@ -216,7 +217,7 @@ function liesOn(member: Member, carrier: Member): boolean {
 function hangsUnder(member: Member, carrier: Member): boolean {
   const [own, its] = [extentsOf(member)[1], extentsOf(carrier)[1]];
   const lies = member.frame.n[1] !== 0;
-  return own[1] <= its[0] || (lies && carrier.features.some((f) => f.kind === 'rebate' && f.mate === member.id));
+  return own[1] <= its[0] || (lies && inRebate(member, carrier));
 }
 
 /** How each end of a member is held, with what it would take; what lies along another one is not asked. */

@@ -42,16 +42,3 @@ export function useCarried(): CarriedMember | undefined {
     return members.get(selection) ?? [...members.values()].find((c) => c.standing.some((s) => s.space === selection));
   }, [solution, selection]);
 }
-
-/** Members that bend alike under alike loads, together, in the order of the first of each. */
-export function alikeIn(loaded: readonly CarriedMember[]): readonly (readonly CarriedMember[])[] {
-  const groups = new Map<string, CarriedMember[]>();
-  for (const c of loaded) {
-    const sag = c.bending?.verdict.today.mm.toFixed(3);
-    const key = [c.member.role, c.member.stockId, c.state, c.missing, sag, c.bending?.span.toFixed(1)].join('|');
-    const group = groups.get(key);
-    if (group) group.push(c);
-    else groups.set(key, [c]);
-  }
-  return [...groups.values()];
-}

@@ -1,6 +1,6 @@
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { limitName, type CarriedMember } from '../../../core/carry/index.js';
+import { alike, limitName, type CarriedMember } from '../../../core/carry/index.js';
 import { writeFine, writeForce, writeMass } from '../../../core/figure/index.js';
 import type { Solution } from '../../../core/solution/index.js';
 import { usePrecision } from '../../data/project.js';
@@ -8,7 +8,7 @@ import { useBench } from '../../bench/bench.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Button, Faint } from '../../shared/ui.js';
 import { line, tape, tapePale } from '../../theme/tokens.js';
-import { STATE_WORD, alikeIn, useCarried, useLoaded } from './loaded.js';
+import { STATE_WORD, useCarried, useLoaded } from './loaded.js';
 import { TipList } from './tip-list.js';
 
 const List = styled.ul`
@@ -69,7 +69,7 @@ export function CarrySheet() {
         </Faint>
       </header>
       <List>
-        {alikeIn(loaded).map((group) => (
+        {alike(loaded).map((group) => (
           <Alike key={group[0]?.member.id} group={group} chosen={chosen?.member.id} />
         ))}
       </List>

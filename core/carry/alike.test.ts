@@ -1,10 +1,10 @@
-import { chest, drawers } from '../../../core/testing/chest.js';
-import { alikeIn } from './loaded.js';
+import { chest, drawers } from '../testing/chest.js';
+import { alike } from './index.js';
 
 const members = [...chest(drawers(), 4).carried.members.values()].filter((c) => c.bending);
 
 test('members that bend alike under alike loads are together, and no one is lost', () => {
-  const groups = alikeIn(members);
+  const groups = alike(members);
   expect(groups.flat()).toHaveLength(members.length);
   expect(groups.length).toBeLessThan(members.length);
   for (const group of groups) {
@@ -14,8 +14,8 @@ test('members that bend alike under alike loads are together, and no one is lost
 });
 
 test('the drawer with tins in it is on a line of its own; the empty ones are on one, in the order they came', () => {
-  const bottoms = alikeIn(members.filter((c) => c.member.role === 'drawer bottom'));
+  const bottoms = alike(members.filter((c) => c.member.role === 'drawer bottom'));
   expect(bottoms.map((g) => g.map((c) => c.member.node).sort())).toEqual(expect.arrayContaining([['d1'], ['d2', 'd3', 'd4']]));
 });
 
-test('of nothing there is nothing', () => expect(alikeIn([])).toEqual([]));
+test('of nothing there is nothing', () => expect(alike([])).toEqual([]));
