@@ -19,6 +19,7 @@ export * from './movement.js';
 export * from './own-test.js';
 export * from './tipping.js';
 export * from './alike.js';
+export * from './as-panel.js';
 export * from './ask.js';
 export * from './person.js';
 export * from './slides.js';

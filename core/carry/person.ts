@@ -1,9 +1,9 @@
 import type { Settings } from '../project/index.js';
 import type { BendingAnswer } from './bend.js';
 import { GRAVITY } from './gravity.js';
-import { edgesBeside, plateOf } from './panel.js';
-import { allLoaded, loadPatterns } from './patterns.js';
-import { elasticAcross } from './placed-beam.js';
+import { panelSpecOf } from './as-panel.js';
+import { plateOf } from './panel.js';
+import { loadPatterns } from './patterns.js';
 import { solveAllRound, solvePlate, type Patch } from './plate/index.js';
 import { longestOf, shortestSpan, spansOf } from './spans.js';
 import { bendingStrength } from './strength.js';
@@ -39,15 +39,10 @@ function usedBy(moment: { x: number; y: number }, { section }: BendingAnswer, se
 
 /** A person on a panel of one span, as a plate: in the middle where it is held all round, else on the edge that gives most. */
 function onPanel(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>): Omit<WithPerson, 'allowed' | 'state'> {
-  const { section, beside } = answer;
-  const strip = answer.builtUp?.oneSided?.now;
-  const spec = plateOf({
-    beam: allLoaded(answer.loads),
-    section,
-    across: elasticAcross(section),
-    edges: edgesBeside(beside),
-    beams: strip ? [strip] : [],
-  });
+  const { beside } = answer;
+  const panel = panelSpecOf(answer);
+  const [strip] = panel.beams;
+  const spec = plateOf(panel);
   const half = Math.min(PERSON.wide, spec.a, spec.b) / 2;
   const middle = spec.a / 2;
   const y = beside === 'both' ? spec.b / 2 : strip?.edge === 'y0' ? spec.b - half : half;

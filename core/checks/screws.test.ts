@@ -52,6 +52,11 @@ const said = (clash: Clash | undefined) => (clash ? writeExactly(clashSentence(c
 const side = (features: readonly Feature[] = []) => board('side', uprightFrame(at(0, 0, 0)), 2000, 300, features);
 const shelf = (id: string, y: number) => board(id, flatFrame(at(20, y, 300)), 800, 300);
 
+/** A cut 5 deep in the inner face of the side, up it and from its rear, mm. */
+function cut(kind: 'groove' | 'housing', mate: string, [u0, u1]: [number, number], [v0, v1]: [number, number]): Feature {
+  return { kind, face: 'up', mate, depth: mm(5), region: { u0: mm(u0), u1: mm(u1), v0: mm(v0), v1: mm(v1) } };
+}
+
 test('a rail on edge under a shelf is clear of it: its screws lie 30 under those of the shelf', () => {
   const rail = board('rail', facingFrame(at(20, 360, 253)), 800, 40);
   expect(clashesOf([rowOf(side(), shelf('shelf', 400)), rowOf(side(), rail)])).toEqual([]);
@@ -72,31 +77,19 @@ test('near, but not touching: the wood between them is told', () => {
 });
 
 test('a screw that lands in the groove for a back', () => {
-  const groove: Feature = {
-    kind: 'groove',
-    face: 'up',
-    mate: 'back',
-    depth: mm(8),
-    region: { u0: mm(0), u1: mm(2000), v0: mm(33), v1: mm(39) },
-  };
+  const groove = cut('groove', 'back', [0, 2000], [33, 39]);
   const row = rowOf(side([groove]), shelf('shelf', 400));
   const [clash] = clashesOf([row]);
   expect(clash?.kind).toBe('lands');
   expect(heldIn(clash as Clash)).toEqual(['shelf']);
   expect(said(clash)).toBe('A screw of the shelf lands in the groove that the side has for the back: shift it clear of that.');
   // 37 from the rear edge is where the usual screw goes; with the groove at 10 to 16 it is clear.
-  const clear = { ...groove, region: { ...groove.region, v0: mm(10), v1: mm(16) } };
+  const clear = cut('groove', 'back', [0, 2000], [10, 16]);
   expect(clashesOf([rowOf(side([clear]), shelf('shelf', 400))])).toEqual([]);
 });
 
 test('what is cut for the shelf itself is not in its way', () => {
-  const own: Feature = {
-    kind: 'housing',
-    face: 'up',
-    mate: 'shelf',
-    depth: mm(5),
-    region: { u0: mm(395), u1: mm(425), v0: mm(0), v1: mm(300) },
-  };
+  const own = cut('housing', 'shelf', [395, 425], [0, 300]);
   expect(clashesOf([rowOf(side([own]), shelf('shelf', 400))])).toEqual([]);
 });
 

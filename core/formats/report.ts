@@ -3,11 +3,9 @@ import { columnSum, writeExactly, type Figure } from '../figure/index.js';
 import {
   NAMED_LIMITS,
   PlateError,
-  allLoaded,
-  edgesBeside,
-  elasticAcross,
   fixingsOf,
   getAwayWith,
+  panelSpecOf,
   sagOfPanel,
   spacedAlong,
   tippingCases,
@@ -124,15 +122,9 @@ function reportScrews({ row, count }: ScrewedEnd) {
 }
 
 /** A member as a plate, held as it is in the piece. */
-function reportPlate({ loads, section, builtUp, beside }: BendingAnswer) {
+function reportPlate(bending: BendingAnswer) {
   try {
-    const { mm, front, back, result } = sagOfPanel({
-      beam: allLoaded(loads),
-      section,
-      across: elasticAcross(section),
-      edges: edgesBeside(beside),
-      beams: builtUp?.oneSided ? [builtUp.oneSided.now] : [],
-    });
+    const { mm, front, back, result } = sagOfPanel(panelSpecOf(bending));
     return { today: mm, front, back, meshError: result.meshError() };
   } catch (error) {
     if (error instanceof PlateError) return { missing: error.message };

@@ -19,20 +19,8 @@ function overlap(a: Extents, b: Extents, within = -1e-6): boolean {
   return AXES.every((k) => Math.min(a[k][1], b[k][1]) - Math.max(a[k][0], b[k][0]) > -within);
 }
 
-/** Features never change, so that the room of each is worked out once. */
-const rooms = new WeakMap<Feature, Extents>();
-
-function roomOf(member: Member, feature: Feature): Extents {
-  let room = rooms.get(feature);
-  if (!room) {
-    room = roomIn(member, feature);
-    rooms.set(feature, room);
-  }
-  return room;
-}
-
 /** The room that a feature takes of its member. Holes are as long as they are deep. */
-function roomIn(member: Member, feature: Feature): Extents {
+function roomOf(member: Member, feature: Feature): Extents {
   const { frame } = member;
   const t = toMm(member.thickness.value);
   const depth = Math.min(t, toMm(feature.depth));

@@ -1,3 +1,4 @@
+import { panelSpecOf, sagOfPanel, type BendingAnswer } from '../../carry/index.js';
 import { ZERO, mm, toMm } from '../../length/index.js';
 import { applyEdit, boxOf, type DividingMember, type Piece, type Strip } from '../../piece/index.js';
 import { solve, type Solution } from '../../solution/index.js';
@@ -82,6 +83,15 @@ describe('a strip along the edge of a shelf', () => {
     // Screwed, the second layer is not counted on.
     const loose = shelf(shelved({ strip: under, doubled: 'screwed' }))?.bending?.panel;
     expect(loose?.back).toBeGreaterThan(4 * (two?.back as number));
+  });
+
+  test('asked for as a plate it is the panel that was judged, its second layer too', () => {
+    const bending = shelf(shelved({ strip: { ...strip, top: 'under' }, doubled: 'glued' }))?.bending as BendingAnswer;
+    // A finer mesh than the one that judges with every change.
+    expect(sagOfPanel(panelSpecOf(bending)).mm / bending.verdict.today.mm).toBeCloseTo(1, 3);
+    // Two layers alone are as a plate within what its width adds to a beam of the same section.
+    const layers = shelf(shelved({ doubled: 'glued' }))?.bending as BendingAnswer;
+    expect(sagOfPanel(panelSpecOf(layers)).mm / layers.sag.bending.greatest.mm).toBeCloseTo(1, 1);
   });
 
   test('on both edges it is a beam of that section, and stiffer than with one', () => {

@@ -1,14 +1,5 @@
 import { useMemo, useState } from 'react';
-import {
-  allLoaded,
-  allowed,
-  edgesBeside,
-  elasticAcross,
-  stateOf,
-  type Beside,
-  type BendingAnswer,
-  type PanelSpec,
-} from '../../../core/carry/index.js';
+import { allowed, panelSpecOf, stateOf, type Beside, type BendingAnswer } from '../../../core/carry/index.js';
 import { writeFine } from '../../../core/figure/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
@@ -68,16 +59,7 @@ function Plate({ bending }: { bending: BendingAnswer }) {
   const { workshop } = useBench();
   const { unit } = usePrecision();
   const [held, setHeld] = useState<Beside>(bending.beside);
-  const panel = useMemo<PanelSpec>(() => {
-    const strip = bending.builtUp?.oneSided?.now;
-    return {
-      beam: allLoaded(bending.loads),
-      section: bending.section,
-      across: elasticAcross(bending.section),
-      edges: edgesBeside(held),
-      beams: strip ? [strip] : [],
-    };
-  }, [bending, held]);
+  const panel = useMemo(() => panelSpecOf(bending, held), [bending, held]);
   const { work: run, stop } = useWorker(startPlate, panel, FAILED);
   const most = allowed(workshop.settings.limit, bending.span);
   const deep = bending.axis === 'deep';
@@ -111,7 +93,11 @@ function Plate({ bending }: { bending: BendingAnswer }) {
           <Faint>
             Mesh error {(run.reply.answer.meshError * 100).toFixed(2)} %, worked out in {Math.round(run.reply.answer.took)} ms. An edge
             counts as held only in a groove, under a rebate, through screws into studs, or by a glued back of 12 mm or more.{' '}
-            {held === bending.beside ? 'The verdict above is of this panel.' : 'The verdict above does not count on it.'}
+            {held !== bending.beside
+              ? 'The verdict above does not count on it.'
+              : bending.panel
+                ? 'The verdict above is of this panel.'
+                : 'The verdict above takes it as a beam.'}
           </Faint>
         </>
       )}
