@@ -1,7 +1,6 @@
 import type { BendingAnswer } from './bend.js';
 import { edgesBeside, type Beside, type PanelSpec } from './panel.js';
 import { allLoaded } from './patterns.js';
-import { elasticAcross } from './placed-beam.js';
 import type { Bending } from './verdict.js';
 
 /** How thick a plain board of the same stiffness along its span would be, mm; the panel alone where a strip is a beam along its edge. */
@@ -18,7 +17,6 @@ export function panelSpecOf(answer: BendingAnswer, held: Beside = answer.beside)
   return {
     beam: allLoaded(loads),
     section,
-    across: elasticAcross(section),
     edges: edgesBeside(held),
     beams: builtUp?.oneSided ? [builtUp.oneSided.now] : [],
   };

@@ -1,7 +1,6 @@
 import type { Limit, Settings } from '../project/index.js';
 import type { BendingAnswer } from './bend.js';
 import { sagAllRound } from './panel.js';
-import { elasticAcross } from './placed-beam.js';
 import { allLoaded, loadPatterns, type BeamLoads, type PatternedLoads } from './patterns.js';
 import { shortestSpan } from './spans.js';
 import { allowed, stateOf, stiffnessOf, worse, worstSag, type Bending, type State } from './verdict.js';
@@ -66,7 +65,7 @@ export function wouldBe(answer: BendingAnswer, settings: Pick<Settings, 'limit'>
 function bent(answer: BendingAnswer, loads: PatternedLoads, changed: Bending, elastic: number): { mm: number; moments: number } {
   const { panel } = answer;
   if (panel && answer.beside === 'both') {
-    const then = sagAllRound({ beam: allLoaded(loads), section: changed, across: elasticAcross(changed), soften: 1 / elastic });
+    const then = sagAllRound({ beam: allLoaded(loads), section: changed, soften: 1 / elastic });
     const [was, is] = [panel.result.moment, then.result.moment];
     return { mm: then.mm, moments: Math.max(is.x / was.x, is.y / was.y) };
   }

@@ -5,7 +5,7 @@ import { BeamError } from './beam.js';
 import { builtUpOf, type Attached, type BuiltUp } from './built-up.js';
 import { creepOf, type Creep } from './creep.js';
 import { edgesBeside, sagAllRound, sagTwoWays, type Beside, type PanelSag } from './panel.js';
-import { beamOf, elasticAcross, sectionOf, type SpanAxis } from './placed-beam.js';
+import { beamOf, sectionOf, type SpanAxis } from './placed-beam.js';
 import { allLoaded, loadPatterns, type PatternedLoads } from './patterns.js';
 import { PlateError } from './plate/index.js';
 import { gluedNeutral } from './section.js';
@@ -73,9 +73,9 @@ function worseStress(a: StrengthVerdict, b: StrengthVerdict): StrengthVerdict {
   return (b.used ?? 0) > (a.used ?? 0) ? b : a;
 }
 
-/** A sheet that is held on more than its ends also bends square to its span, where it may be the weaker. */
-function acrossSpan({ moment }: PanelSag['result'], { thickness, properties, acrossSheet }: Bending, workshop: Workshop): StrengthVerdict {
-  const strength = bendingStrength(properties.material, workshop.settings.serviceClass, !acrossSheet);
+/** What is held on more than its ends also bends square to its span, where it may be the weaker. */
+function acrossSpan({ moment }: PanelSag['result'], { thickness, properties, acrossGrain }: Bending, workshop: Workshop): StrengthVerdict {
+  const strength = bendingStrength(properties.material, workshop.settings.serviceClass, !acrossGrain);
   return judgeStress((6 * moment.y) / thickness ** 2, strength);
 }
 
@@ -86,7 +86,7 @@ function strengthOf(moment: number, section: Bending, built: BuiltUp | null, wor
     // The narrowest place is taken to be where it is bent most.
     const least = Math.min(1, ...(section.narrow ?? []).map((n) => n.share));
     const stress = (6 * moment) / (section.width * least * section.thickness ** 2);
-    return judgeStress(stress, bendingStrength(section.properties.material, serviceClass, section.acrossSheet));
+    return judgeStress(stress, bendingStrength(section.properties.material, serviceClass, section.acrossGrain));
   };
   if (!built) return plain();
   const neutral = gluedNeutral(built.parts.map((p) => p.layer));
@@ -156,7 +156,7 @@ export function bend(
     const own = creepOf(plain.properties.material, settings);
     const strip = built?.oneSided ?? null;
     const flat = strip ? { ...plain, thickness: strip.thickness } : plain;
-    const panel = plateFor({ beam, section: flat, across: elasticAcross(flat) }, beside, strip, own);
+    const panel = plateFor({ beam, section: flat }, beside, strip, own);
     const ends = joints.map((j, i): Support => {
       const reaction = full.reactions[i];
       return {
@@ -172,7 +172,7 @@ export function bend(
     const span = longestSpan(ends);
     const verdict = judge(panel?.now.mm ?? sag.mm, span, creep, settings);
     const alongSpan = strengthOf(momentFor(moment, sag.mm, panel?.now ?? null, built, section), section, built, workshop);
-    const twoWays = panel && !built && plain.properties.material.form === 'sheet';
+    const twoWays = panel && !built;
     const strength = twoWays ? worseStress(alongSpan, acrossSpan(panel.now.result, plain, workshop)) : alongSpan;
     return {
       supports,

@@ -5,7 +5,7 @@ import { propertiesOf, type StockProperties } from '../stock/index.js';
 import { afterCreep, builtUpStiffness, slipOf, stripStiffness, torsionConstant, type Connection } from './composite.js';
 import { creepOf, type Creep } from './creep.js';
 import type { EdgeBeam } from './plate/index.js';
-import { rectangleSecondMoment, shearModulus, type Layer } from './section.js';
+import { rectangleSecondMoment, type Layer } from './section.js';
 
 /** A member that is held along another one, and how. */
 export interface Attached {
@@ -85,7 +85,7 @@ function edgeBeam(base: SectionPart, strip: SectionPart, [panel, own]: readonly 
     both: false,
   });
   const alone = own.E * rectangleSecondMoment(own.width, own.height);
-  const G = (shearModulus(strip.properties) * own.E) / strip.layer.E;
+  const G = (strip.properties.shear * 1000 * own.E) / strip.layer.E;
   return {
     edge: aside > 0 ? 'y0' : 'y1',
     EI: connection.kind === 'glued' ? full : alone + SLIPPING * (full - alone),

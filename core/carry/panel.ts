@@ -15,8 +15,6 @@ export function edgesBeside(beside: Beside): PanelSpec['edges'] {
 export interface PanelSpec {
   readonly beam: Omit<BeamSpec, 'stretches'>;
   readonly section: Bending;
-  /** The modulus across the span, MPa; that along it where it is not known. */
-  readonly across: number;
   readonly edges: { readonly front: 'free' | 'simple'; readonly back: 'free' | 'simple' };
   readonly beams: readonly EdgeBeam[];
   /** How many times softer it is in the long term. */
@@ -39,11 +37,17 @@ export interface MeshedSag extends PanelSag {
   readonly result: PlateResult;
 }
 
+/** The rigidity of a panel along and square to its span, so many times softer. */
+function rigidityFor({ thickness, properties }: Bending, soften: number) {
+  const mpa = (gpa: number) => (gpa * 1000) / soften;
+  return rigidityOf(thickness, mpa(properties.elastic), mpa(properties.elasticAcross), mpa(properties.shear));
+}
+
 /**
  * The plate that a panel is, between its two outermost supports: x along the span, y from its front to its back.
  * Loads along the beam are spread over its whole breadth.
  */
-export function plateOf({ beam, section, across, edges, beams, soften = 1, mesh }: PanelSpec): PlateSpec {
+export function plateOf({ beam, section, edges, beams, soften = 1, mesh }: PanelSpec): PlateSpec {
   const places = beam.supports.map((s) => s.x);
   const [from, to] = [Math.min(...places), Math.max(...places)];
   const a = to - from;
@@ -63,7 +67,7 @@ export function plateOf({ beam, section, across, edges, beams, soften = 1, mesh 
   return {
     a,
     b,
-    rigidity: rigidityOf(section.thickness, (section.properties.elastic * 1000) / soften, across / soften),
+    rigidity: rigidityFor(section, soften),
     edges: { x0: 'simple', x1: 'simple', y0: edges.front, y1: edges.back },
     beams,
     // A support between the ends is taken as props at the front, the middle and the back.

@@ -30,10 +30,10 @@ const PANEL_FROM = 1.5 * PERSON.wide;
 function usedBy(moment: { x: number; y: number }, { section }: BendingAnswer, serviceClass: Settings['serviceClass']): number | null {
   const { material } = section.properties;
   const stress = (m: number) => (6 * m) / section.thickness ** 2;
-  const along = bendingStrength(material, serviceClass, section.acrossSheet);
+  const along = bendingStrength(material, serviceClass, section.acrossGrain);
   if (!along.judged) return null;
-  const across = bendingStrength(material, serviceClass, !section.acrossSheet);
-  const second = material.form === 'sheet' && across.judged ? stress(moment.y) / across.allowed : 0;
+  const across = bendingStrength(material, serviceClass, !section.acrossGrain);
+  const second = across.judged ? stress(moment.y) / across.allowed : 0;
   return Math.max(stress(moment.x) / along.allowed, second);
 }
 

@@ -1,6 +1,6 @@
 import { toMm, type Length } from '../length/index.js';
 import { boxOf, type Joint, type Member } from '../piece/index.js';
-import { propertiesOf } from '../stock/index.js';
+import { propertiesOf, type StockProperties } from '../stock/index.js';
 import type { LineLoad, PointLoad } from './beam.js';
 import type { PatternedLoads } from './patterns.js';
 import { type Handed, type Load, type Standing } from './standing.js';
@@ -83,6 +83,13 @@ function notchesOf(member: Member, from: number): readonly Narrowed[] {
   });
 }
 
+/** What spans across its grain bends by what it has that way. */
+const turned = (properties: StockProperties): StockProperties => ({
+  ...properties,
+  elastic: properties.elasticAcross,
+  elasticAcross: properties.elastic,
+});
+
 /** The section that bends: as broad as the member is square to its span, as stiff as the wood is along it. */
 export function sectionOf(member: Member, axis: SpanAxis, from: number): Bending {
   // On edge it is as broad as its wood is thick, and as high as it is wide.
@@ -91,19 +98,11 @@ export function sectionOf(member: Member, axis: SpanAxis, from: number): Bending
   }
   const along = Math.abs(member.frame.u[axis === 'across' ? 0 : 2]) > Math.SQRT1_2;
   const properties = propertiesOf(member.stock);
-  const across = properties.ownElastic ? undefined : properties.material.elasticAcross;
   const narrow = along && axis === 'across' ? notchesOf(member, from) : [];
   return {
     width: toMm((along ? member.width : member.length).value),
     ...(narrow.length > 0 ? { narrow } : {}),
     thickness: toMm(member.thickness.value),
-    ...(along || across === undefined ? { properties } : { properties: { ...properties, elastic: across }, acrossSheet: true }),
+    ...(along ? { properties } : { properties: turned(properties), acrossGrain: true }),
   };
-}
-
-/** The modulus of a section square to its span, MPa; a thirtieth of that along it for solid wood, as is usual. */
-export function elasticAcross({ properties: { material, elastic }, acrossSheet }: Bending): number {
-  if (material.form === 'solid') return (elastic * 1000) / 30;
-  if (acrossSheet) return material.elastic * 1000;
-  return (elastic * 1000 * (material.elasticAcross ?? material.elastic)) / material.elastic;
 }

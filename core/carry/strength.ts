@@ -56,29 +56,45 @@ const CLEAR_WOOD = 4;
 export type Strength =
   { readonly judged: true; readonly allowed: number; readonly basis: string } | { readonly judged: false; readonly reason: string };
 
-/** The bending stress that a material may carry for years in a service class, along its length or across it. */
+/** Tension square to the grain of sawn wood, by which a board that is bent that way splits: characteristic, MPa (EN 338:2016 table 1). */
+const SPLITS = { softwood: 0.4, hardwood: 0.6 } as const;
+
+const isHardwood = (material: Material) => material.form === 'solid' && !SOFTWOODS.has(material.id);
+
+/** What loads for years leave of a characteristic strength under plain loads, or why it is not to be used so. */
+function lasting(material: Material, serviceClass: 1 | 2 | 3): { readonly times: number; readonly basis: string } | string {
+  const kmod = KMOD[material.creep][serviceClass - 1];
+  if (kmod === null || kmod === undefined) return `${material.name} may not carry for years in service class ${serviceClass}`;
+  const gamma = GAMMA_M[material.creep];
+  return { times: kmod / gamma / LOAD_FACTOR, basis: `× ${kmod} / ${gamma}, loads times ${LOAD_FACTOR}, EN 1995-1-1` };
+}
+
+/** A characteristic strength under plain loads for years. @param what where the value is from */
+function lastingStrength(characteristic: number, what: string, material: Material, serviceClass: 1 | 2 | 3): Strength {
+  const lasts = lasting(material, serviceClass);
+  if (typeof lasts === 'string') return { judged: false, reason: lasts };
+  return { judged: true, allowed: characteristic * lasts.times, basis: `${characteristic} MPa (${what}) ${lasts.basis}` };
+}
+
+/** The bending stress that a material may carry for years in a service class, along its grain (the length of a sheet) or across it. */
 export function bendingStrength(material: Material, serviceClass: 1 | 2 | 3, across = false): Strength {
-  const hardwood = material.form === 'solid' && !SOFTWOODS.has(material.id);
-  if (hardwood && material.rupture !== undefined) {
+  const solid = material.form === 'solid';
+  if (solid && across) {
+    const characteristic = isHardwood(material) ? SPLITS.hardwood : SPLITS.softwood;
+    return lastingStrength(characteristic, 'across the grain, EN 338', material, serviceClass);
+  }
+  if (isHardwood(material) && material.rupture !== undefined) {
+    // A quarter of what dry wood breaks at; wet wood carries as much less as the standard says.
+    const wet = serviceClass === 3 ? (KMOD.solid[2] as number) / (KMOD.solid[0] as number) : 1;
     return {
       judged: true,
-      allowed: material.rupture / CLEAR_WOOD,
-      basis: `a quarter of the ${material.rupture} MPa at which clear ${material.name.toLowerCase()} breaks`,
+      allowed: (material.rupture / CLEAR_WOOD) * wet,
+      basis: `a quarter of the ${material.rupture} MPa at which clear ${material.name.toLowerCase()} breaks${wet < 1 ? ', less where it is wet (EN 1995-1-1 table 3.1)' : ''}`,
     };
   }
-  const sheet = SHEETS[material.id];
-  const characteristic = material.form === 'solid' ? C16 : sheet?.[across ? 1 : 0];
+  const characteristic = solid ? C16 : SHEETS[material.id]?.[across ? 1 : 0];
   if (characteristic === undefined) return { judged: false, reason: `no strength is known for ${material.name}` };
-  const kmod = KMOD[material.creep][serviceClass - 1];
-  if (kmod === null || kmod === undefined)
-    return { judged: false, reason: `${material.name} may not carry for years in service class ${serviceClass}` };
-  const gamma = GAMMA_M[material.creep];
-  const what = material.form === 'solid' ? 'C16 timber' : 'typical, makers vary';
-  return {
-    judged: true,
-    allowed: (characteristic * kmod) / gamma / LOAD_FACTOR,
-    basis: `${characteristic} MPa (${what}) × ${kmod} / ${gamma}, loads times ${LOAD_FACTOR}, EN 1995-1-1`,
-  };
+  return lastingStrength(characteristic, solid ? 'C16 timber' : 'typical, makers vary', material, serviceClass);
 }
 
 /** How a stress stands against what is allowed. */
@@ -96,23 +112,64 @@ export function judgeStress(stress: number, strength: Strength): StrengthVerdict
   return { stress, strength, used, state: stateOf(used, 1) };
 }
 
+/** Which way a member is pressed: on the end of its grain, on its edge, or on its face. */
+export type Pressed = 'end' | 'edge' | 'face';
+
+/** Compression along the grain, characteristic, MPa: C16 and the least hardwood grade, D18 (EN 338:2016 table 1). */
+const ALONG_GRAIN = { softwood: 17, hardwood: 18 } as const;
+
+/** Compression square to the grain as a part of the characteristic density, MPa per kg/m³ (EN 338:2016, 5.2). */
+const SQUARE_TO_GRAIN = { softwood: 0.007, hardwood: 0.01 } as const;
+
+/** Compression in the plane of sheets, along plies or chips, the weaker way: typical characteristic values, MPa; makers vary (EN 12369-1 for wood-based panels). */
+const IN_PLANE: Readonly<Record<string, number>> = {
+  'birch-plywood': 20,
+  'birch-plywood-thin': 20,
+  'softwood-plywood': 11,
+  'poplar-plywood': 10,
+  'mdf-faced-plywood': 11,
+  osb3: 12.7,
+  particleboard: 11.1,
+  'particleboard-moisture': 11.8,
+  mdf: 10,
+  'mdf-moisture': 10,
+};
+
+/** Plywood whose plies are of hardwood. */
+const HARDWOOD_PLIES = new Set(['birch-plywood', 'birch-plywood-thin']);
+
 /**
- * What wood bears square to its grain at an end, a post or a pin, for years, MPa: 0.007 of its
- * density for softwoods and 0.015 for hardwoods (EN 338), by kmod, its factor and that of loads.
+ * What wood bears where it is pressed, for years, MPa: along its grain or the plies of a sheet on edge, or
+ * square to them. The characteristic density is taken as five sixths of the mean (EN 384).
  */
-export function bearingStrength(material: Material, density: number, serviceClass: 1 | 2 | 3): Strength {
-  if (material.form !== 'solid' && material.creep !== 'plywood')
-    return { judged: false, reason: `no bearing strength is published for ${material.name}` };
-  const kmod = KMOD[material.creep][serviceClass - 1];
-  if (kmod === null || kmod === undefined)
-    return { judged: false, reason: `${material.name} may not carry for years in service class ${serviceClass}` };
-  const hardwood = material.form === 'solid' && !SOFTWOODS.has(material.id);
-  const part = hardwood ? 0.015 : 0.007;
-  // The characteristic density is about five sixths of the mean (EN 384).
-  const characteristic = (part * density) / 1.2;
-  return {
-    judged: true,
-    allowed: (characteristic * kmod) / GAMMA_M[material.creep] / LOAD_FACTOR,
-    basis: `${part} of its density, EN 338`,
-  };
+export function bearingStrength(material: Material, density: number, serviceClass: 1 | 2 | 3, pressed: Pressed): Strength {
+  const solid = material.form === 'solid';
+  if (!solid && pressed !== 'face') {
+    const inPlane = IN_PLANE[material.id];
+    if (inPlane === undefined) return { judged: false, reason: `no bearing strength is known for the edge of ${material.name}` };
+    return lastingStrength(inPlane, 'in its plane, typical', material, serviceClass);
+  }
+  if (!solid && material.creep !== 'plywood') return { judged: false, reason: `no bearing strength is published for ${material.name}` };
+  const wood = isHardwood(material) || HARDWOOD_PLIES.has(material.id) ? 'hardwood' : 'softwood';
+  if (solid && pressed === 'end') return lastingStrength(ALONG_GRAIN[wood], 'along the grain, EN 338', material, serviceClass);
+  const characteristic = Number(((SQUARE_TO_GRAIN[wood] * density) / 1.2).toFixed(2));
+  return lastingStrength(characteristic, 'square to the grain, EN 338', material, serviceClass);
+}
+
+/**
+ * What a wood presses a pin of steel with along a hole in it, for years, MPa: embedment (EN 1995-1-1 8.5.1.1 for
+ * wood, 8.3.1.3 for sheets). @param diameter in mm
+ */
+export function embedmentStrength(material: Material, density: number, serviceClass: 1 | 2 | 3, diameter: number): Strength {
+  const characteristic = density / 1.2;
+  const value =
+    material.form === 'solid'
+      ? 0.082 * (1 - 0.01 * diameter) * characteristic
+      : material.creep === 'plywood'
+        ? 0.11 * characteristic * diameter ** -0.3
+        : material.creep === 'osb3' || material.creep.startsWith('particleboard')
+          ? 65 * diameter ** -0.7
+          : null;
+  if (value === null) return { judged: false, reason: `no value is published for a pin in ${material.name}` };
+  return lastingStrength(Number(value.toFixed(1)), 'a pin in it, EN 1995-1-1 8.5', material, serviceClass);
 }

@@ -48,8 +48,8 @@ export interface Bending {
   readonly width: number;
   readonly thickness: number;
   readonly properties: StockProperties;
-  /** True for a sheet that spans across its length, with the stiffness and strength it has that way. */
-  readonly acrossSheet?: boolean;
+  /** True for what spans across its grain, or across the length of its sheet, with the stiffness and strength it has that way. */
+  readonly acrossGrain?: boolean;
   /** Bending stiffness of a section of several parts, N mm²; that of the rectangle where it is left out. */
   readonly EI?: number;
   /** Where notches leave only a part of its width, from the start of the beam, mm. */

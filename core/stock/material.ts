@@ -10,6 +10,8 @@ export interface Material {
   readonly elastic: number;
   /** Across the grain or the sheet, GPa, where it is known. */
   readonly elasticAcross?: number;
+  /** Shear modulus in its plane, which decides how it twists, GPa; where it is left out it follows from E. */
+  readonly shear?: number;
   /** kg/m³ at 12 % moisture. */
   readonly density: number;
   /** Modulus of rupture of clear wood, MPa. */
@@ -29,22 +31,23 @@ function solid(id: string, name: string, elastic: number, rupture: number, gravi
   return { id, name, form: 'solid', elastic, rupture, density: DENSITY_PER_G * gravity, creep: 'solid', source: WOOD_HANDBOOK };
 }
 
-function sheet(id: string, name: string, along: number, across: number, density: number, creep: CreepRow): Material {
-  return { id, name, form: 'sheet', elastic: along, elasticAcross: across, density, creep, source: TYPICAL };
+function sheet(id: string, name: string, along: number, across: number, density: number, creep: CreepRow, shear?: number): Material {
+  const own = shear === undefined ? {} : { shear };
+  return { id, name, form: 'sheet', elastic: along, elasticAcross: across, density, creep, source: TYPICAL, ...own };
 }
 
 /** Everything Ruvok knows the stiffness of. */
 export const MATERIALS: readonly Material[] = [
-  sheet('birch-plywood', 'Birch plywood', 9.5, 7.0, 680, 'plywood'),
-  sheet('birch-plywood-thin', 'Birch plywood, thin', 12.7, 4.8, 680, 'plywood'),
-  sheet('softwood-plywood', 'Softwood plywood', 8.0, 3.0, 550, 'plywood'),
-  sheet('poplar-plywood', 'Poplar plywood', 6.0, 4.5, 480, 'plywood'),
-  sheet('mdf-faced-plywood', 'MDF-faced plywood', 5.0, 4.5, 620, 'plywood'),
+  sheet('birch-plywood', 'Birch plywood', 9.5, 7.0, 680, 'plywood', 0.62),
+  sheet('birch-plywood-thin', 'Birch plywood, thin', 12.7, 4.8, 680, 'plywood', 0.62),
+  sheet('softwood-plywood', 'Softwood plywood', 8.0, 3.0, 550, 'plywood', 0.5),
+  sheet('poplar-plywood', 'Poplar plywood', 6.0, 4.5, 480, 'plywood', 0.45),
+  sheet('mdf-faced-plywood', 'MDF-faced plywood', 5.0, 4.5, 620, 'plywood', 0.5),
   sheet('mdf', 'MDF', 3.0, 3.0, 750, 'mdf-la'),
   sheet('mdf-moisture', 'MDF, moisture resistant', 3.0, 3.0, 750, 'mdf-hls'),
   sheet('particleboard', 'Particleboard P4', 2.0, 2.0, 680, 'particleboard-p4'),
   sheet('particleboard-moisture', 'Particleboard P5', 2.0, 2.0, 680, 'particleboard-p5'),
-  sheet('osb3', 'OSB/3', 4.9, 1.9, 620, 'osb3'),
+  sheet('osb3', 'OSB/3', 4.9, 1.9, 620, 'osb3', 1.08),
   sheet('hardboard', 'Hardboard', 4.5, 4.5, 950, 'mdf-la'),
   solid('red-oak', 'Northern red oak', 12.5, 99, 0.63),
   solid('white-oak', 'White oak', 12.3, 105, 0.68),

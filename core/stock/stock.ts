@@ -37,6 +37,8 @@ export const StockSchema = Type.Object(
         closed,
       ),
     ),
+    /** The maker's shear modulus in the plane of the sheet, GPa. */
+    shear: Type.Optional(Type.Number({ minimum: 0.005, maximum: 100 })),
     /** A weighed density, kg/m³. */
     density: Type.Optional(Type.Number({ minimum: 50, maximum: 9000 })),
   },
@@ -49,6 +51,10 @@ export interface StockProperties {
   readonly material: Material;
   /** GPa. */
   readonly elastic: number;
+  /** E across its grain or the length of the sheet, GPa. */
+  readonly elasticAcross: number;
+  /** Shear modulus in its plane, GPa: how it twists. */
+  readonly shear: number;
   /** kg/m³. */
   readonly density: number;
   /** True where the stiffness is the builder's or the maker's own. */
@@ -57,13 +63,29 @@ export interface StockProperties {
   readonly spread?: number;
 }
 
+/** E across the grain of solid wood is some thirtieth of that along it, and G a sixteenth (typical, USDA Wood Handbook table 5-1). */
+const ACROSS_GRAIN = 1 / 30;
+const SHEAR_OF_SOLID = 1 / 16;
+/** Boards of chips and fibres are alike in all directions of their plane: G = E / 2.5. */
+const SHEAR_OF_CHIPS = 1 / 2.5;
+
+/** E across and G, GPa, from E along: an own E changes both directions alike; plies crossed at right angles have a G of their own. */
+function inItsPlane(stock: Stock, material: Material, elastic: number): Pick<StockProperties, 'elasticAcross' | 'shear'> {
+  const solid = material.form === 'solid';
+  const ratio = solid ? ACROSS_GRAIN : (material.elasticAcross ?? material.elastic) / material.elastic;
+  const typical = material.shear ?? elastic * (solid ? SHEAR_OF_SOLID : SHEAR_OF_CHIPS);
+  return { elasticAcross: elastic * ratio, shear: stock.shear ?? typical };
+}
+
 /** @throws RangeError for a material that is not known; the schema lets none through */
 export function propertiesOf(stock: Stock): StockProperties {
   const material = materialOf(stock.material);
   if (!material) throw new RangeError(`unknown material: ${stock.material}`);
+  const elastic = stock.elastic ?? material.elastic;
   return {
     material,
-    elastic: stock.elastic ?? material.elastic,
+    elastic,
+    ...inItsPlane(stock, material, elastic),
     density: stock.density ?? material.density,
     ownElastic: stock.elastic !== undefined,
     ...(stock.test ? { spread: stock.test.readTo / stock.test.sag } : {}),

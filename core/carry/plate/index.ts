@@ -1,2 +1,3 @@
 export * from './plate.js';
 export * from './navier.js';
+export * from './strips.js';

@@ -56,15 +56,15 @@ const USUAL_MESH = 12;
 
 /**
  * The rigidity of a board of thickness t, mm, from its moduli along and across, MPa.
- * @param poisson of the lesser direction's strain, 0.3 for isotropic sheets; `G` in its plane, E / 2(1 + ν) where left out
+ * @param G the panel's own shear modulus in its plane, MPa, by which it twists; never to be told from the two E
+ * @param poisson of the lesser direction's strain, 0.3 for isotropic sheets
  */
-export function rigidityOf(t: number, along: number, across: number, poisson = 0.3, G?: number): Rigidity {
+export function rigidityOf(t: number, along: number, across: number, G: number, poisson = 0.3): Rigidity {
   // The major Poisson ratio belongs to the stiffer direction; the two go with the moduli, νxy / Ex = νyx / Ey.
   const [nuXY, nuYX] = along >= across ? [poisson, (poisson * across) / along] : [(poisson * along) / across, poisson];
   const k = t ** 3 / 12;
   const share = 1 - nuXY * nuYX;
-  const shear = G ?? Math.sqrt(along * across) / (2 * (1 + Math.sqrt(nuXY * nuYX)));
-  return { x: (along * k) / share, y: (across * k) / share, coupling: (nuXY * across * k) / share, twist: shear * k };
+  return { x: (along * k) / share, y: (across * k) / share, coupling: (nuXY * across * k) / share, twist: G * k };
 }
 
 /** The freedoms that held edges take away: deflection and slope along a simple edge, the slopes square to it too where it is clamped. */

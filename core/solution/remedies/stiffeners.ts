@@ -1,9 +1,7 @@
 import {
   allLoaded,
   builtUpStiffness,
-  elasticAcross,
   sagOfPanel,
-  shearModulus,
   stiffnessOf,
   stripStiffness,
   torsionConstant,
@@ -64,9 +62,8 @@ function mightOnOneEdge(answer: BendingAnswer, workshop: Workshop, stock: Stock,
   const sag = sagOfPanel({
     beam: allLoaded(loads),
     section,
-    across: elasticAcross(section),
     edges: FREE,
-    beams: [{ edge: 'y0', EI, GJ: shearModulus(properties) * torsionConstant(t, h) }],
+    beams: [{ edge: 'y0', EI, GJ: properties.shear * 1000 * torsionConstant(t, h) }],
     mesh: COARSE,
   }).mm;
   return sag * (verdict.creep.judged ? verdict.creep.factor : 1) <= wouldBe(answer, workshop.settings, {}).allowed;

@@ -14,7 +14,7 @@ export function Direction() {
   const sheets = MATERIALS.filter((m) => m.form === 'sheet' && m.elasticAcross !== undefined && m.elasticAcross !== m.elastic);
   const sag = (id: string, across: boolean) => {
     const properties = propertiesFor(id);
-    const elastic = across ? (properties.material.elasticAcross ?? properties.elastic) : properties.elastic;
+    const elastic = across ? properties.elasticAcross : properties.elastic;
     return sagOfShelf({ span: toMm(span), depth: 300, thickness: 18, kg }, { ...properties, elastic }).mm;
   };
   return (

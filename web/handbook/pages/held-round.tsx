@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { elasticAcross, sagAllRound, sagOfPanel, type Bending, type PanelSpec } from '../../../core/carry/index.js';
+import { sagAllRound, sagOfPanel, type Bending, type PanelSpec } from '../../../core/carry/index.js';
 import { writeFine } from '../../../core/figure/index.js';
 import { mm, toMm } from '../../../core/length/index.js';
 import { usePrecision } from '../../data/project.js';
@@ -20,7 +20,7 @@ export function HeldRound() {
     const [span, width] = [Math.min(a, b), Math.max(a, b)];
     const shelf = { span, depth: width, thickness: toMm(thickness), kg };
     const section: Bending = { width, thickness: shelf.thickness, properties };
-    const panel: Omit<PanelSpec, 'edges' | 'beams'> = { beam: evenBeam(shelf, properties), section, across: elasticAcross(section) };
+    const panel: Omit<PanelSpec, 'edges' | 'beams'> = { beam: evenBeam(shelf, properties), section };
     const back = sagOfPanel({ ...panel, edges: { front: 'free', back: 'simple' }, beams: [], mesh: 8 }).mm;
     return [
       ['on the two longer edges alone, as a beam of the shorter span', sagOfShelf(shelf, properties).bending.greatest.mm],

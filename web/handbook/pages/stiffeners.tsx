@@ -2,10 +2,8 @@ import { useMemo, useState } from 'react';
 import {
   GRAVITY,
   builtUpStiffness,
-  elasticAcross,
   rectangleSecondMoment,
   sagOfPanel,
-  shearModulus,
   slipOf,
   stripStiffness,
   torsionConstant,
@@ -47,10 +45,10 @@ export function Stiffeners() {
         aside: (DEPTH - 18) / 2,
         both,
       }),
-      GJ: shearModulus(strip) * torsionConstant(18, h),
+      GJ: strip.shear * 1000 * torsionConstant(18, h),
     });
     const panel = (beams: readonly EdgeBeam[]) =>
-      sagOfPanel({ beam, section, across: elasticAcross(section), edges: { front: 'free', back: 'free' }, beams, mesh: 8 });
+      sagOfPanel({ beam, section, edges: { front: 'free', back: 'free' }, beams, mesh: 8 });
     const plain = E * rectangleSecondMoment(DEPTH, t);
     const sag = (EI: number) => (5 * kg * GRAVITY * SPAN ** 3) / (384 * EI);
     const layers = [0, t].map((top) => ({ E, width: DEPTH, height: t, top }));
