@@ -25,7 +25,7 @@ export interface Would {
 }
 
 /** A beam with everything on it stretched to so many times its length: loads per length stay as they are. */
-function stretched({ base, always, maybe }: PatternedLoads, span: number, load: number, self: number): PatternedLoads {
+function stretched({ base, always, maybe, rows = [] }: PatternedLoads, span: number, load: number, self: number): PatternedLoads {
   const of = ({ lines, points }: BeamLoads, times: number): BeamLoads => ({
     lines: lines.map((l) => ({ from: l.from * span, to: l.to * span, perMm: l.perMm * times })),
     points: points.map((p) => ({ x: p.x * span, newtons: p.newtons * times })),
@@ -34,6 +34,7 @@ function stretched({ base, always, maybe }: PatternedLoads, span: number, load: 
     base: { length: base.length * span, supports: base.supports.map((s) => ({ ...s, x: s.x * span })) },
     always: of(always, self),
     maybe: of(maybe, load),
+    rows: rows.map((r) => ({ from: r.from * span, to: r.to * span, parts: of({ lines: r.parts, points: [] }, load).lines })),
   };
 }
 
@@ -55,7 +56,7 @@ export function wouldBe(answer: BendingAnswer, settings: Pick<Settings, 'limit'>
   const mm = then.mm * factor;
   // Held all round, the shorter way decides what is seen of it.
   const spans = answer.span * span;
-  const most = allowed(settings.limit, answer.beside === 'both' ? Math.min(spans, section.width) : spans);
+  const most = answer.room ?? allowed(settings.limit, Math.min(spans, answer.across));
   const used = strength.used === null ? null : (strength.used * then.moments) / thickness ** 2;
   const state = worse(stateOf(mm, most), used === null ? 'fine' : stateOf(used, 1));
   return { mm, allowed: most, used, state: !verdict.creep.judged && state !== 'fails' ? 'not judged' : state };
@@ -127,7 +128,8 @@ export function longestThatPasses(answer: BendingAnswer, settings: Pick<Settings
 export function getAwayWith(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): GetAwayWith {
   const holds = (times: Times) => passes(wouldBe(answer, settings, times));
   const thin = answer.builtUp ? null : greatestThatHolds((f) => holds({ thickness: 1 / f }), 1 / WITHIN, WITHIN, halvingsFor(answer));
-  const live = answer.loads.maybe.lines.length + answer.loads.maybe.points.length > 0;
+  const { maybe, rows = [] } = answer.loads;
+  const live = maybe.lines.length + maybe.points.length + rows.length > 0;
   const load = live ? greatestThatHolds((load) => holds({ load }), 1 / (WITHIN * 50), WITHIN * 50, halvingsFor(answer)) : null;
   return {
     span: longestThatPasses(answer, settings),

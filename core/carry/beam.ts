@@ -63,6 +63,9 @@ export interface BeamResult {
 /** Why a beam could not be solved. */
 export class BeamError extends Error {}
 
+/** A beam that its supports do not hold. */
+export class Falls extends BeamError {}
+
 /** One element between nodes, under an even load, with the exact state at its start. */
 interface Element {
   readonly x0: number;
@@ -196,7 +199,7 @@ function solveWith(spec: BeamSpec, nodes: readonly number[], elements: readonly 
       if (d > 0 && dof + d < size) band[(dof + d) * (HALF_BAND + 1) + d] = 0;
     }
   }
-  if (!factor(band, size, HALF_BAND)) throw new BeamError('the beam can fall: its supports do not hold it');
+  if (!factor(band, size, HALF_BAND)) throw new Falls('the beam can fall: its supports do not hold it');
   const displacements = solveBanded(band, right, size, HALF_BAND);
   const reactions = spec.supports.map((s, i) => {
     if (!touching[i]) return 0;

@@ -1,37 +1,44 @@
-import { toMm } from '../length/index.js';
-import type { Joint, Member } from '../piece/index.js';
+import { toMm, type Length } from '../length/index.js';
+import { boxOf, type Joint, type Member } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { BeamError } from './beam.js';
+import { BeamError, Falls, type BeamSpec } from './beam.js';
 import { builtUpOf, type Attached, type BuiltUp } from './built-up.js';
 import { creepOf, type Creep } from './creep.js';
-import { edgesBeside, sagAllRound, sagTwoWays, type Beside, type PanelSag } from './panel.js';
+import { edgesBeside, sagAllRound, sagTwoWays, type Beside, type PanelSag, type PanelSpec } from './panel.js';
 import { beamOf, sectionOf, type SpanAxis } from './placed-beam.js';
-import { allLoaded, loadPatterns, type PatternedLoads } from './patterns.js';
-import { PlateError } from './plate/index.js';
+import { allLoaded, everyPattern, loadPatterns, pushedTo, type PatternedLoads } from './patterns.js';
+import { PlateError, type LineSupport } from './plate/index.js';
 import { gluedNeutral } from './section.js';
 import { longestOf, shortestSpan, spansOf } from './spans.js';
 import type { Load } from './standing.js';
 import { bendingStrength, judgeStress, type StrengthVerdict } from './strength.js';
-import { judge, worse, worstSag, type Bending, type Sag, type State, type Verdict } from './verdict.js';
+import { judge, sagOf, worse, worstSag, type Bending, type Sag, type State, type Verdict } from './verdict.js';
 
 /** What a member gives on to what carries it. */
 export interface Support {
   readonly carrier: string;
   readonly how: Joint['how'];
+  readonly by?: Joint['by'];
   readonly x?: number;
   readonly z?: number;
+  /** Under all of the load. */
   readonly newtons: number;
+  /** The most under any pattern of load; as much as under all of it where it is left out. */
+  readonly most?: number;
   /** True where a one-way support is not touched. */
   readonly lifted: boolean;
 }
+
+/** What a support has to hold, N: the most under any pattern of load. */
+export const heldAt = ({ newtons, most }: Support): number => Math.max(newtons, most ?? newtons);
 
 /** How a member bends. */
 export interface BendingAnswer {
   /** The longest stretch between two supports that are touched, mm. */
   readonly span: number;
   readonly sag: Sag;
-  /** Load patterns that were tried, and whether a part of the load was worse than all of it. */
-  readonly patterns: { readonly tried: number; readonly partial: boolean };
+  /** Load patterns that were tried, and whether a part of the load, or things that stand close together, were the worst. */
+  readonly patterns: { readonly tried: number; readonly partial: boolean; readonly placed: boolean; readonly every: boolean };
   readonly verdict: Verdict;
   /** The greatest bending moment of any pattern, N mm. */
   readonly moment: number;
@@ -41,8 +48,13 @@ export interface BendingAnswer {
   readonly builtUp: BuiltUp | null;
   /** As a plate, where a strip on one edge twists it, or more than the ends of its span is held. */
   readonly panel: PanelSag | null;
-  /** Which edges of it are held beside the ends of its span. */
+  /** Which edges of it are held beside the ends of its span, and what it lies on along it, from its front. */
   readonly beside: Beside;
+  readonly lines: readonly LineSupport[];
+  /** How far what holds it beside its span is apart, mm; Infinity where that is one edge or none. */
+  readonly across: number;
+  /** How much room is under what nobody sees, mm, which it may sag into; null for what is seen, which goes by the limit. */
+  readonly room: number | null;
   /** How far it sags today at a place along it, mm: as a plate where it is one. */
   readonly at: (x: number) => number;
   /** The worse of sag and strength. */
@@ -57,6 +69,8 @@ export interface BendingAnswer {
   /** The beam with its loads and its section, for questions asked of it. */
   readonly loads: PatternedLoads;
   readonly section: Bending;
+  /** The beam under the load that it sags most under. */
+  readonly heaviest: Omit<BeamSpec, 'stretches'>;
 }
 
 /** Thinner than this nothing is judged: it bends like a sheet of card, far past what small deflections hold for. */
@@ -104,16 +118,66 @@ function strengthOf(moment: number, section: Bending, built: BuiltUp | null, wor
  */
 function momentFor(moment: number, sag: number, panel: PanelSag | null, built: BuiltUp | null, { width }: Bending): number {
   if (!panel) return moment;
-  if (!built) return panel.result.moment.x * width;
+  if (!built || built.panel.now.length === 0) return panel.result.moment.x * width;
   return moment * Math.max(1, Math.min(panel.front, panel.back) / sag);
 }
 
-/** What the ends carry where edges beside them take their part of it. */
-function shared(ends: readonly Support[], beside: readonly Joint[], { edges }: PanelSag['result']): readonly Support[] {
-  const taken = beside.map(({ carrier, how }, i): Support => ({ carrier, how, newtons: i === 0 ? edges.y1 : edges.y0, lifted: false }));
-  const all = ends.reduce((sum, s) => sum + s.newtons, 0);
-  const rest = all > 0 ? (all - taken.reduce((sum, s) => sum + s.newtons, 0)) / all : 0;
-  return [...ends.map((s) => ({ ...s, newtons: s.newtons * rest })), ...taken];
+/** How a member is held where it bends: at places along its span, along its edges, and on lines along it. */
+interface HeldBy {
+  readonly ends: readonly Joint[];
+  readonly edges: readonly Joint[];
+  readonly lines: readonly Joint[];
+}
+
+function heldBy(held: readonly Joint[]): HeldBy {
+  const edges = held.filter((j) => j.how === 'held along');
+  const placed = held.filter((j) => j.how !== 'held along');
+  const across = placed.filter((j) => j.x !== undefined);
+  // Between sides a panel goes across; what it lies on from the left to the right is a line along it.
+  return across.length > 1 ? { ends: across, edges, lines: placed.filter((j) => j.x === undefined) } : { ends: placed, edges, lines: [] };
+}
+
+/** The lines that a panel lies on, from its front edge. */
+function linesOf(member: Member, joints: readonly Joint[]): readonly LineSupport[] {
+  const { z1 } = boxOf(member);
+  return joints.map((j) => ({ y: toMm((z1 - (j.z as Length)) as Length), oneWay: j.how === 'bearing' }));
+}
+
+/** How far what holds a panel beside its span is apart at most, mm. */
+function apartAcross(beside: Beside, lines: readonly LineSupport[], width: number): number {
+  const places = [...lines.map((l) => l.y), ...(beside === 'both' ? [0, width] : beside === 'back' ? [width] : [])];
+  const { from, to } = longestOf(spansOf(places));
+  return places.length > 1 ? to - from : Infinity;
+}
+
+/** What carries a panel where more than its ends takes its part of it. */
+function shared(ends: readonly Support[], { edges, lines }: HeldBy, panel: PanelSag): readonly Support[] {
+  const { result, onLines, onProps } = panel;
+  const along = edges.map(({ carrier, how, by }, i): Support => ({
+    carrier,
+    how,
+    ...(by === undefined ? {} : { by }),
+    newtons: i === 0 ? result.edges.y1 : result.edges.y0,
+    lifted: false,
+  }));
+  const under = lines.map(({ carrier, how, z }, i): Support => {
+    const newtons = Math.max(0, onLines[i] ?? 0);
+    return { carrier, how, ...(z === undefined ? {} : { z: toMm(z) }), newtons, lifted: newtons === 0 };
+  });
+  const places = ends.map((s) => s.x ?? s.z ?? 0);
+  const [first, last] = [Math.min(...places), Math.max(...places)];
+  let inner = 0;
+  const own = ends.map((_, i) => {
+    const at = places[i] as number;
+    if (at > first + 1 && at < last - 1) return onProps[inner++] ?? 0;
+    return at === first ? result.edges.x0 : result.edges.x1;
+  });
+  // What goes down at the ends may be worse with things pushed to one of them, as it is for the beam.
+  const held = ends.map((s, i): Support => {
+    const newtons = own[i] as number;
+    return { ...s, newtons, most: Math.max(newtons, s.newtons > 0 ? (newtons * heldAt(s)) / s.newtons : newtons) };
+  });
+  return [...held, ...along, ...under];
 }
 
 /** A strip on one edge leaves the other edge to sag: what the panel does later is by its own creep as well as the strip's. */
@@ -123,54 +187,78 @@ function creepOfPanel({ now, later }: ReturnType<typeof sagTwoWays>, creep: Cree
 
 /** The panel as a plate, now and later, where it is no beam; null where it is one. */
 function plateFor(
-  panel: Omit<Parameters<typeof sagTwoWays>[0], 'edges'>,
+  panel: Pick<PanelSpec, 'beam' | 'section' | 'lines'>,
   beside: Beside,
-  strip: BuiltUp['oneSided'],
+  built: BuiltUp | null,
   own: Creep,
 ): ReturnType<typeof sagTwoWays> | null {
   if (beside === 'both') return { now: sagAllRound(panel), later: null };
-  if (beside === 'none' && !strip) return null;
-  return sagTwoWays({ ...panel, edges: edgesBeside(beside) }, strip, own.judged ? own.factor : null);
+  if (beside === 'none' && panel.lines.length === 0 && !built?.oneSided) return null;
+  return sagTwoWays({ ...panel, edges: edgesBeside(beside) }, built?.panel ?? null, own.judged ? own.factor : null);
 }
 
-/** A member that lies on supports at places: a beam, or a plate where a strip twists it or edges beside its span are held. */
+/** The most that each support carries: under any pattern, or with what may stand anywhere pushed towards it. */
+function mostOf(loads: PatternedLoads, tried: readonly number[], section: Bending): readonly number[] {
+  const { supports } = loads.base;
+  if (!loads.rows || loads.rows.length === 0) return tried;
+  const pushed = supports.map((s, i) => {
+    const spec = pushedTo(loads, s.x);
+    const [a, b] = supports;
+    if (supports.length !== 2 || !a || !b) return sagOf(spec, section).result.reactions[i]?.newtons ?? 0;
+    const other = i === 0 ? b : a;
+    const arm = (x: number) => (x - other.x) / (s.x - other.x);
+    const lines = spec.lines.reduce((sum, l) => sum + l.perMm * (l.to - l.from) * arm((l.from + l.to) / 2), 0);
+    return lines + spec.points.reduce((sum, p) => sum + p.newtons * arm(p.x), 0);
+  });
+  return tried.map((n, i) => Math.max(n, pushed[i] as number));
+}
+
+/**
+ * A member that lies on supports at places: a beam, or a plate where a strip twists it, or edges or lines beside its span hold it.
+ * @param room how much room is under what nobody sees, mm; null for what is seen
+ */
 export function bend(
   member: Member,
   load: Load,
   held: readonly Joint[],
   attached: readonly Attached[],
   workshop: Workshop,
-): { readonly answer: BendingAnswer; readonly supports: readonly Support[] } | { readonly error: string } {
+  room: number | null = null,
+): { readonly answer: BendingAnswer; readonly supports: readonly Support[] } | { readonly error: string; readonly falls: boolean } {
   const { settings } = workshop;
-  const joints = held.filter((j) => j.how !== 'held along');
-  const edges = held.filter((j) => j.how === 'held along');
-  const beside: Beside = edges.length > 1 ? 'both' : edges.length === 1 ? 'back' : 'none';
-  if (toMm(member.thickness.value) < THINNEST) return { error: `it is thinner than ${THINNEST} mm` };
-  const { loads, from, axis } = beamOf(member, load, joints);
-  const beam = allLoaded(loads);
+  const by = heldBy(held);
+  const beside: Beside = by.edges.length > 1 ? 'both' : by.edges.length === 1 ? 'back' : 'none';
+  if (toMm(member.thickness.value) < THINNEST) return { error: `it is thinner than ${THINNEST} mm`, falls: false };
+  if (by.ends.length === 0) return { error: 'nothing holds it', falls: true };
+  const { loads, from, axis } = beamOf(member, load, by.ends);
   const plain = sectionOf(member, axis, from);
-  const built = axis === 'across' ? builtUpOf(member, attached, shortestSpan(beam), settings) : null;
+  const built = axis === 'across' ? builtUpOf(member, attached, shortestSpan(loads.base), settings) : null;
   const section = built ? { ...plain, EI: built.EI } : plain;
   try {
-    const { sag, full, tried, partial, moment } = worstSag(loadPatterns(loads), section, shortestSpan(beam));
+    const { sag, full, tried, worst, moment, most } = worstSag(loadPatterns(loads), section, shortestSpan(loads.base));
     const own = creepOf(plain.properties.material, settings);
-    const strip = built?.oneSided ?? null;
-    const flat = strip ? { ...plain, thickness: strip.thickness } : plain;
-    const panel = plateFor({ beam, section: flat }, beside, strip, own);
-    const ends = joints.map((j, i): Support => {
+    const flat = built ? { ...plain, thickness: built.panel.thickness } : plain;
+    const lines = linesOf(member, by.lines);
+    // Things that stand close together bend a plate as they do a beam; else all of it lies on it.
+    const heaviest = worst.placed ? worst : allLoaded(loads);
+    const panel = plateFor({ beam: heaviest, section: flat, lines }, beside, built, own);
+    const atMost = mostOf(loads, most, section);
+    const ends = by.ends.map((j, i): Support => {
       const reaction = full.reactions[i];
       return {
         carrier: j.carrier,
         how: j.how,
-        [axis === 'across' ? 'x' : 'z']: (beam.supports[i]?.x ?? 0) + from,
+        [axis === 'across' ? 'x' : 'z']: (loads.base.supports[i]?.x ?? 0) + from,
         newtons: reaction?.newtons ?? 0,
+        most: atMost[i] ?? 0,
         lifted: reaction?.lifted ?? false,
       };
     });
-    const supports = panel ? shared(ends, edges, panel.now.result) : ends;
+    const supports = panel ? shared(ends, by, panel.now) : ends;
     const creep = panel ? creepOfPanel(panel, built?.creep ?? own) : (built?.creep ?? own);
     const span = longestSpan(ends);
-    const verdict = judge(panel?.now.mm ?? sag.mm, span, creep, settings);
+    const across = apartAcross(beside, lines, section.width);
+    const verdict = judge(panel?.now.mm ?? sag.mm, Math.min(span, across), creep, settings, room);
     const alongSpan = strengthOf(momentFor(moment, sag.mm, panel?.now ?? null, built, section), section, built, workshop);
     const twoWays = panel && !built;
     const strength = twoWays ? worseStress(alongSpan, acrossSpan(panel.now.result, plain, workshop)) : alongSpan;
@@ -179,25 +267,29 @@ export function bend(
       answer: {
         span,
         sag,
-        patterns: { tried, partial },
+        patterns: { tried, partial: worst.partial, placed: worst.placed, every: everyPattern(loads) },
         verdict,
         moment,
         strength,
         builtUp: built,
         panel: panel?.now ?? null,
         beside,
+        lines,
+        across,
+        room,
         at: panel ? panel.now.along : sag.result.at,
         state: worse(verdict.state, strength.state),
         missing: verdict.creep.judged ? (strength.strength.judged ? null : strength.strength.reason) : verdict.creep.reason,
         axis,
         from,
-        length: beam.length,
+        length: loads.base.length,
         loads,
         section,
+        heaviest,
       },
     };
   } catch (error) {
     if (!(error instanceof BeamError || error instanceof PlateError)) throw error;
-    return { error: error.message };
+    return { error: error.message, falls: error instanceof Falls };
   }
 }

@@ -32,8 +32,10 @@ export interface BuiltUp {
   readonly EI: number;
   /** How much the sag grows, each part by its own creep; or why that cannot be said. */
   readonly creep: Creep;
-  /** A strip on one edge alone, which also twists the panel: what it adds along that edge, now and later, and how thick the panel is, mm. */
-  readonly oneSided: { readonly now: EdgeBeam; readonly later: EdgeBeam | null; readonly thickness: number } | null;
+  /** As a panel with beams along its edges, now and later, and how thick the panel is with its layers, mm. */
+  readonly panel: { readonly now: readonly EdgeBeam[]; readonly later: readonly EdgeBeam[] | null; readonly thickness: number };
+  /** A strip on one edge alone also twists the panel, so that it is no beam. */
+  readonly oneSided: boolean;
 }
 
 /** What is held along each member, by its id. */
@@ -104,19 +106,15 @@ function panelOf(parts: readonly SectionPart[], layers: readonly Layer[]): Layer
   };
 }
 
-function oneSided(parts: readonly SectionPart[], later: readonly Layer[] | null, connection: Connection): BuiltUp['oneSided'] {
-  const strips = parts.filter((p) => p.member.role === 'shelf strip');
-  const [base] = parts;
-  const [strip] = strips;
-  if (!base || !strip || strips.length > 1) return null;
-  const index = parts.indexOf(strip);
+const stripsIn = (parts: readonly SectionPart[]) => parts.filter((p) => p.member.role === 'shelf strip');
+
+function asPanel(parts: readonly SectionPart[], later: readonly Layer[] | null, connection: Connection): BuiltUp['panel'] {
   const now = parts.map((p) => p.layer);
-  const pairOf = (layers: readonly Layer[]) => [panelOf(parts, layers), layers[index]] as [Layer, Layer];
-  return {
-    now: edgeBeam(base, strip, pairOf(now), connection),
-    later: later ? edgeBeam(base, strip, pairOf(later), connection) : null,
-    thickness: panelOf(parts, now).height,
-  };
+  const beams = (layers: readonly Layer[]) =>
+    stripsIn(parts).map((strip) =>
+      edgeBeam(parts[0] as SectionPart, strip, [panelOf(parts, layers), layers[parts.indexOf(strip)] as Layer], connection),
+    );
+  return { now: beams(now), later: later ? beams(later) : null, thickness: panelOf(parts, now).height };
 }
 
 /**
@@ -131,11 +129,12 @@ export function builtUpOf(member: Member, attached: readonly Attached[], span: n
   const EI = builtUpStiffness(layers, connection, span);
   const each = parts.map((p) => creepOf(p.properties.material, settings));
   const open = each.find((c) => !c.judged);
-  if (open) return { parts, connection, EI, creep: open, oneSided: oneSided(parts, null, connection) };
+  const oneSided = stripsIn(parts).length === 1;
+  if (open) return { parts, connection, EI, creep: open, panel: asPanel(parts, null, connection), oneSided };
   const later = afterCreep(
     layers,
     each.map((c) => (c.judged ? c.factor : 1)),
   );
   const creep: Creep = { judged: true, factor: EI / builtUpStiffness(later, connection, span), basis: 'each part by its own creep' };
-  return { parts, connection, EI, creep, oneSided: oneSided(parts, later, connection) };
+  return { parts, connection, EI, creep, panel: asPanel(parts, later, connection), oneSided };
 }

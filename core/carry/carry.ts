@@ -6,6 +6,7 @@ import { bend, type BendingAnswer, type Support } from './bend.js';
 import { attachedTo, type Attached } from './built-up.js';
 import { standingOn, type Handed, type Load, type Standing } from './standing.js';
 import { GRAVITY } from './gravity.js';
+import { isInReach, roomUnder } from './reach.js';
 import type { State } from './verdict.js';
 
 /** A member with its loads, what carries it, and, for one that bends, its verdict. */
@@ -21,8 +22,14 @@ export interface CarriedMember {
   readonly throughout: boolean;
   readonly bending: BendingAnswer | null;
   readonly state: State;
-  /** What is missing where it is not judged. */
+  /** Why it is not judged, or why it falls. */
   readonly missing: string | null;
+  /** Things without a mass that stand on it, or on what it carries. */
+  readonly unknown: readonly string[];
+  /** Nothing is said to stand on it or on what it carries. */
+  readonly empty: boolean;
+  /** What is to carry it does not hold it, so that it comes down. */
+  readonly falls: boolean;
 }
 
 /** Loads of a whole piece, handed from member to member down to the floor. */
@@ -44,10 +51,30 @@ function lies(member: Member): boolean {
   return member.frame.n[1] !== 0;
 }
 
+const onEdge = ({ frame }: Member) => frame.n[1] === 0 && frame.u[1] === 0;
+const isPlaced = (j: Joint) => j.x !== undefined || j.z !== undefined;
+
 /** A rail or a runner board: on edge, level, and held at places along it. */
-function spansOnEdge({ frame }: Member, joints: readonly Joint[]): boolean {
-  return frame.n[1] === 0 && frame.u[1] === 0 && joints.length > 1 && joints.every((j) => j.x !== undefined || j.z !== undefined);
+function spansOnEdge(member: Member, joints: readonly Joint[]): boolean {
+  return onEdge(member) && joints.length > 1 && joints.every(isPlaced);
 }
+
+/** A board on edge that is held at one end alone, and stands on nothing. */
+function hangsByOneEnd(member: Member, joints: readonly Joint[]): boolean {
+  const [only] = joints;
+  return onEdge(member) && joints.length === 1 && only !== undefined && isPlaced(only) && only.how !== 'bearing';
+}
+
+/** What nobody sees: it may sag into the room under it, as long as it does not break. */
+const UNSEEN: ReadonlySet<Member['role']> = new Set([
+  'drawer bottom',
+  'back',
+  'bearer',
+  'runner',
+  'runner board',
+  'plinth rail',
+  'plinth end',
+]);
 
 /** Members in an order in which each comes after all that it carries. */
 function fromTheTop(members: readonly Member[], joints: readonly Joint[]): readonly Member[] {
@@ -85,38 +112,75 @@ function passOn(joints: readonly Joint[], total: number): Support[] {
   }));
 }
 
-function carryOne(member: Member, load: Load, joints: readonly Joint[], attached: readonly Attached[], workshop: Workshop): CarriedMember {
+/** What a member is carried with. */
+interface Carrying {
+  readonly load: Load;
+  /** Things without a mass that stand on what it carries. */
+  readonly above: ReadonlySet<string>;
+  readonly joints: readonly Joint[];
+  readonly attached: readonly Attached[];
+  readonly byId: ReadonlyMap<string, Member>;
+  readonly workshop: Workshop;
+}
+
+function carryOne(member: Member, { load, above, joints, attached, byId, workshop }: Carrying): CarriedMember {
   const total = load.self + load.standing.reduce((sum, s) => sum + s.kg * GRAVITY, 0) + load.handed.reduce((sum, h) => sum + h.newtons, 0);
-  const base = { member, selfKg: load.self / GRAVITY, standing: load.standing, handed: load.handed, total };
-  const along = joints.filter((j) => j.x === undefined && j.z === undefined && j.how !== 'held along');
-  const unweighed = load.unweighed.length > 0 ? `the mass of ${load.unweighed.join(', ')}` : null;
-  const loaded = load.standing.some((s) => s.kg > 0) || load.handed.some((h) => h.newtons > 0);
+  const unknown = [...new Set([...load.unweighed, ...above])];
+  const loaded = load.standing.some((s) => s.kg > 0) || load.handed.some((h) => h.newtons - h.dead > 1e-9);
+  const base = { member, selfKg: load.self / GRAVITY, standing: load.standing, handed: load.handed, total, unknown, empty: !loaded };
+  const held = joints.filter((j) => isInReach(member, byId.get(j.carrier), j));
+  const along = held.filter((j) => !isPlaced(j) && j.how !== 'held along');
+  const unweighed = unknown.length > 0 ? `the mass of ${unknown.join(', ')}` : null;
+  const down = (missing: string): CarriedMember => ({
+    ...base,
+    supports: passOn(held, total),
+    throughout: false,
+    bending: null,
+    state: 'fails',
+    missing,
+    falls: true,
+  });
+  if (held.length === 0) return down('nothing holds it');
+  if (hangsByOneEnd(member, held)) return down('only one end of it is held');
   // A rail that carries nothing but itself is no beam to be judged.
-  const spans = lies(member) || (loaded && spansOnEdge(member, joints));
+  const spans = lies(member) || (loaded && spansOnEdge(member, held));
   if (!spans || along.length > 0) {
     const throughout = lies(member);
     return {
       ...base,
-      supports: passOn(throughout ? along : joints, total),
+      supports: passOn(throughout ? along : held, total),
       throughout,
       bending: null,
-      state: throughout && unweighed ? 'not judged' : 'fine',
+      state: unweighed ? 'not judged' : 'fine',
       missing: unweighed,
+      falls: false,
     };
   }
-  const bent = bend(member, load, joints, attached, workshop);
-  if ('error' in bent)
-    return { ...base, supports: passOn(joints, total), throughout: false, bending: null, state: 'not judged', missing: bent.error };
+  const room = UNSEEN.has(member.role) ? roomUnder(member, [...byId.values()]) : null;
+  const bent = bend(member, load, held, attached, workshop, room);
+  if ('error' in bent) {
+    if (bent.falls)
+      return down(held.length < joints.length ? 'only one end of it is held' : 'what holds it does not keep it from coming down');
+    return {
+      ...base,
+      supports: passOn(held, total),
+      throughout: false,
+      bending: null,
+      state: 'not judged',
+      missing: bent.error,
+      falls: false,
+    };
+  }
   const { answer, supports } = bent;
   const missing = unweighed ?? (loaded ? answer.missing : 'nothing is said to stand on it');
   const state = unweighed || !loaded ? (answer.state === 'fails' ? 'fails' : 'not judged') : answer.state;
-  return { ...base, supports, throughout: false, bending: answer, state, missing };
+  return { ...base, supports, throughout: false, bending: answer, state, missing, falls: false };
 }
 
 /**
- * Carries every load of a piece down to the floor: what stands in the spaces, spread
- * evenly over the clear width, and the weight of every member. Members are taken from the
- * top; each is solved as a beam on what carries it, and its reactions load those.
+ * Carries every load of a piece down to the floor: what stands in the spaces, and the weight of every
+ * member. Members are taken from the top; each is solved as a beam on what carries it, and its
+ * reactions load those. What has no mass is missing all the way down.
  */
 export function carry(shape: Shape, workshop: Workshop): Carried {
   const { standing, unweighed } = standingOn(shape, workshop);
@@ -126,8 +190,10 @@ export function carry(shape: Shape, workshop: Workshop): Carried {
     if (list) list.push(joint);
     else jointsOf.set(joint.carried, [joint]);
   }
+  const byId = new Map(shape.members.map((m) => [m.id, m]));
   const attached = attachedTo(shape.members, shape.joints);
   const handed = new Map<string, Handed[]>();
+  const above = new Map<string, Set<string>>();
   const members = new Map<string, CarriedMember>();
   let floor = 0;
   let massKg = 0;
@@ -140,7 +206,14 @@ export function carry(shape: Shape, workshop: Workshop): Carried {
       handed: handed.get(member.id) ?? [],
       unweighed: unweighed.get(member.id) ?? [],
     };
-    const carried = carryOne(member, load, jointsOf.get(member.id) ?? [], attached.get(member.id) ?? [], workshop);
+    const carried = carryOne(member, {
+      load,
+      above: above.get(member.id) ?? new Set(),
+      joints: jointsOf.get(member.id) ?? [],
+      attached: attached.get(member.id) ?? [],
+      byId,
+      workshop,
+    });
     members.set(member.id, carried);
     const dead = load.self + load.handed.reduce((sum, h) => sum + h.dead, 0);
     const deadShare = carried.total > 0 ? dead / carried.total : 0;
@@ -150,6 +223,7 @@ export function carry(shape: Shape, workshop: Workshop): Carried {
       const list = handed.get(s.carrier);
       if (list) list.push(entry);
       else handed.set(s.carrier, [entry]);
+      if (carried.unknown.length > 0) above.set(s.carrier, new Set([...(above.get(s.carrier) ?? []), ...carried.unknown]));
     }
   }
   return { members, floor, massKg };

@@ -1,6 +1,15 @@
 import type { BeamSpec } from './beam.js';
 import type { BuiltUp } from './built-up.js';
-import { rigidityOf, solveAllRound, solvePlate, type EdgeBeam, type PlateResult, type PlateSpec } from './plate/index.js';
+import {
+  rigidityOf,
+  solveAllRound,
+  solvePlate,
+  solveStrips,
+  type EdgeBeam,
+  type LineSupport,
+  type PlateResult,
+  type PlateSpec,
+} from './plate/index.js';
 import type { Bending } from './verdict.js';
 
 /** What is held of a panel beside the ends of its span: neither edge, the back, or both, so that it is held all round. */
@@ -17,6 +26,8 @@ export interface PanelSpec {
   readonly section: Bending;
   readonly edges: { readonly front: 'free' | 'simple'; readonly back: 'free' | 'simple' };
   readonly beams: readonly EdgeBeam[];
+  /** What it lies on along its span, from its front edge: a toe board, the rails of a plinth. */
+  readonly lines: readonly LineSupport[];
   /** How many times softer it is in the long term. */
   readonly soften?: number;
   readonly mesh?: number;
@@ -30,6 +41,9 @@ export interface PanelSag {
   /** The sag along the edge that sags most, or along the middle where all edges are held, at a place from the start of the beam, mm. */
   readonly along: (x: number) => number;
   readonly result: Pick<PlateResult, 'moment' | 'edges'>;
+  /** What each of the lines that it lies on carries, N, and each support between its ends. */
+  readonly onLines: readonly number[];
+  readonly onProps: readonly number[];
 }
 
 /** A panel solved by elements, with what those can be asked. */
@@ -47,7 +61,7 @@ function rigidityFor({ thickness, properties }: Bending, soften: number) {
  * The plate that a panel is, between its two outermost supports: x along the span, y from its front to its back.
  * Loads along the beam are spread over its whole breadth.
  */
-export function plateOf({ beam, section, edges, beams, soften = 1, mesh }: PanelSpec): PlateSpec {
+export function plateOf({ beam, section, edges, beams, lines, soften = 1, mesh }: PanelSpec): PlateSpec {
   const places = beam.supports.map((s) => s.x);
   const [from, to] = [Math.min(...places), Math.max(...places)];
   const a = to - from;
@@ -71,51 +85,90 @@ export function plateOf({ beam, section, edges, beams, soften = 1, mesh }: Panel
     edges: { x0: 'simple', x1: 'simple', y0: edges.front, y1: edges.back },
     beams,
     // A support between the ends is taken as props at the front, the middle and the back.
-    props: inner.flatMap((x) => [0, b / 2, b].map((y) => ({ x: x - from, y, oneWay: true }))),
+    props: [
+      ...inner.flatMap((x) => [0, b / 2, b].map((y) => ({ x: x - from, y, oneWay: true }))),
+      ...lines.flatMap(({ y, oneWay }) => alongLine(a).map((x) => ({ x, y, oneWay }))),
+    ],
     patches: [...patches, ...stood],
     points: [],
     ...(mesh === undefined ? {} : { mesh }),
   };
 }
 
+/** Places along a line that a panel lies on which stand for all of it, and what one of them stands for. */
+const ALONG_LINE = 9;
+const alongLine = (a: number) => Array.from({ length: ALONG_LINE }, (_, i) => (a * (i + 1)) / (ALONG_LINE + 1));
+
+/** Supports that a panel has between the ends of its span, apart from the lines it lies on. */
+function innerProps({ beam }: Pick<PanelSpec, 'beam'>): number {
+  const places = beam.supports.map((s) => s.x);
+  const [from, to] = [Math.min(...places), Math.max(...places)];
+  return places.filter((x) => x > from + 1 && x < to - 1).length;
+}
+
 /** Places along an edge that its greatest sag is looked for at. */
 const PLACES = 41;
 
-/** The sag of a panel as a plate. @throws PlateError for one that can fall */
+type Solved = Pick<PlateResult, 'greatest' | 'at' | 'moment' | 'edges'>;
+
+/** How far a solved panel sags, and where along its edges. */
+function sagOfSolved(panel: Pick<PanelSpec, 'beam'>, a: number, b: number, result: Solved): Omit<PanelSag, 'onLines' | 'onProps'> {
+  const most = (y: number) => Math.max(...Array.from({ length: PLACES }, (_, i) => result.at((a * i) / (PLACES - 1), y)));
+  const [front, back] = [most(0), most(b)];
+  const { greatest } = result;
+  const edge = greatest.mm > 1.02 * Math.max(front, back) ? greatest.y : front >= back ? 0 : b;
+  const start = Math.min(...panel.beam.supports.map((s) => s.x));
+  const along = (x: number) => result.at(Math.min(Math.max(x - start, 0), a), edge);
+  return { mm: greatest.mm, front, back, along, result };
+}
+
+const sum = (list: readonly number[]) => list.reduce((all, n) => all + n, 0);
+
+/** The sag of a panel as a plate, by elements. @throws PlateError for one that can fall */
 export function sagOfPanel(panel: PanelSpec): MeshedSag {
   const spec = plateOf(panel);
   const result = solvePlate(spec);
-  const most = (y: number) => Math.max(...Array.from({ length: PLACES }, (_, i) => result.at((spec.a * i) / (PLACES - 1), y)));
-  const [front, back] = [most(0), most(spec.b)];
-  const edge = front >= back ? 0 : spec.b;
-  const start = Math.min(...panel.beam.supports.map((s) => s.x));
-  const along = (x: number) => result.at(Math.min(Math.max(x - start, 0), spec.a), edge);
-  return { mm: result.greatest.mm, front, back, along, result };
+  const inner = innerProps(panel);
+  const onProps = Array.from({ length: inner }, (_, i) => sum(result.props.slice(3 * i, 3 * i + 3)));
+  const onLines = panel.lines.map((_, i) => sum(result.props.slice(3 * inner + ALONG_LINE * i, 3 * inner + ALONG_LINE * (i + 1))));
+  return { ...sagOfSolved(panel, spec.a, spec.b, result), result, onLines, onProps };
 }
 
 /** The sag of a panel held on all four edges, such as a drawer bottom in its grooves. */
-export function sagAllRound(panel: Omit<PanelSpec, 'edges' | 'beams' | 'mesh'>): PanelSag {
-  const spec = plateOf({ ...panel, edges: edgesBeside('both'), beams: [] });
+export function sagAllRound(panel: Omit<PanelSpec, 'edges' | 'beams' | 'mesh' | 'lines'>): PanelSag {
+  const spec = plateOf({ ...panel, edges: edgesBeside('both'), beams: [], lines: [] });
   const result = solveAllRound(spec);
   const start = Math.min(...panel.beam.supports.map((s) => s.x));
-  return { mm: result.mm, front: 0, back: 0, along: (x) => result.at(x - start, spec.b / 2), result };
+  return { mm: result.mm, front: 0, back: 0, along: (x) => result.at(x - start, spec.b / 2), result, onLines: [], onProps: [] };
 }
 
-/** Elements along a side of a panel that is solved with every change. */
+/** Elements along a side of a panel with supports between its ends, which is solved with every change. */
 const QUICK_MESH = 6;
 
+/** The sag of a panel, solved with every change: by strips, or by few elements where it has supports between the ends of its span. */
+export function quickSag(panel: PanelSpec): PanelSag {
+  if (innerProps(panel) > 0) return sagOfPanel({ mesh: QUICK_MESH, ...panel });
+  const spec = plateOf({ ...panel, lines: [] });
+  const { y0, y1 } = spec.edges;
+  const result = solveStrips({
+    ...spec,
+    edges: { y0: y0 === 'simple' ? y0 : 'free', y1: y1 === 'simple' ? y1 : 'free' },
+    lines: panel.lines,
+  });
+  return { ...sagOfSolved(panel, spec.a, spec.b, result), onLines: result.lines, onProps: [] };
+}
+
 /**
- * A panel that is no beam, since a strip on one edge twists it or its back edge is held: now and
- * in the long term, on a mesh coarse enough to be solved with every change.
- * @param soften by how many times the panel itself gets softer; null where that is not judged
+ * A panel that is no beam, since a strip on one edge twists it, or more than the ends of its span is held: now and
+ * in the long term. @param soften by how many times the panel itself gets softer; null where that is not judged
  */
 export function sagTwoWays(
   panel: Omit<PanelSpec, 'beams'>,
-  strip: BuiltUp['oneSided'],
+  strips: BuiltUp['panel'] | null,
   soften: number | null,
 ): { now: PanelSag; later: PanelSag | null } {
-  const solve = (beams: readonly EdgeBeam[], times: number) => sagOfPanel({ mesh: QUICK_MESH, ...panel, beams, soften: times });
-  const now = solve(strip ? [strip.now] : [], 1);
-  if (soften === null || strip?.later === null) return { now, later: null };
-  return { now, later: solve(strip ? [strip.later] : [], soften) };
+  const solve = (beams: readonly EdgeBeam[], times: number) => quickSag({ ...panel, beams, soften: times });
+  const now = solve(strips?.now ?? [], 1);
+  if (soften === null || strips?.later === null) return { now, later: null };
+  return { now, later: strips ? solve(strips.later, soften) : { ...now, mm: now.mm * soften } };
 }

@@ -61,10 +61,10 @@ function asPlate(spec: Parameters<typeof solvePlate>[0]) {
 
 /** A person on the middle of the longest span of a beam. */
 function onBeam(answer: BendingAnswer): Omit<WithPerson, 'allowed' | 'state'> {
-  const { base, always, maybe } = answer.loads;
+  const { base, always, maybe, rows = [] } = answer.loads;
   const longest = longestOf(spansOf(base.supports.map((s) => s.x)));
   const person = { x: (longest.from + longest.to) / 2, newtons: FORCE };
-  const loads = { base, always, maybe: { lines: maybe.lines, points: [...maybe.points, person] } };
+  const loads = { base, always, maybe: { lines: maybe.lines, points: [...maybe.points, person] }, rows };
   const then = worstSag(loadPatterns(loads), answer.section, shortestSpan(answer.loads.base));
   const used = answer.strength.used === null ? null : (answer.strength.used * then.moment) / answer.moment;
   return { mm: then.sag.mm, used, stands: 'in the middle' };
@@ -75,7 +75,7 @@ function onBeam(answer: BendingAnswer): Omit<WithPerson, 'allowed' | 'state'> {
  * panel as a plate under a square of 100 mm, all else as a beam. It is over soon, so that nothing creeps.
  */
 export function withPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit' | 'serviceClass'>): WithPerson {
-  const layered = answer.builtUp !== null && answer.builtUp.oneSided === null;
+  const layered = answer.builtUp !== null && !answer.builtUp.oneSided;
   const panel = answer.section.width >= PANEL_FROM && answer.loads.base.supports.length === 2 && !layered;
   const { mm, used, stands } = panel ? onPanel(answer, settings) : onBeam(answer);
   return { mm, allowed: allowed(settings.limit, answer.span), used, stands, state: used === null ? 'not judged' : stateOf(used, 1) };

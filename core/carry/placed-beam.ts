@@ -2,7 +2,7 @@ import { toMm, type Length } from '../length/index.js';
 import { boxOf, type Joint, type Member } from '../piece/index.js';
 import { propertiesOf, type StockProperties } from '../stock/index.js';
 import type { LineLoad, PointLoad } from './beam.js';
-import type { PatternedLoads } from './patterns.js';
+import { rowOf, type MovableRow, type PatternedLoads } from './patterns.js';
 import { type Handed, type Load, type Standing } from './standing.js';
 import { GRAVITY } from './gravity.js';
 import type { Bending, Narrowed } from './verdict.js';
@@ -41,11 +41,27 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
   const length = last + overhang(high - last, thickness) - from;
   const clip = (x: number) => Math.min(Math.max(x - from, 0), length);
   const even = (newtons: number): LineLoad => ({ from: 0, to: length, perMm: newtons / length });
+  // All that stands on it is carried by it, also where its space reaches past its ends, or lies beside it.
+  const reach = (s: Standing): readonly [number, number] => {
+    const [a, b] = [clip(s.from), clip(s.to)];
+    return b - a > 0 ? [a, b] : [Math.max(0, a - 1), Math.min(length, a + 1)];
+  };
   const stand = (s: Standing): LineLoad => {
     if (axis === 'deep') return even(s.kg * GRAVITY);
-    // All that stands on it is carried by it, also where its space reaches past its ends.
-    const [a, b] = [clip(s.from), clip(s.to)];
+    const [a, b] = reach(s);
     return { from: a, to: b, perMm: (s.kg * GRAVITY) / (b - a) };
+  };
+  const moves = (s: Standing) => s.row !== undefined && axis === 'across';
+  const row = (s: Standing): MovableRow => {
+    const [a, b] = reach(s);
+    return {
+      from: a,
+      to: b,
+      parts: rowOf(
+        (s.row ?? []).map((r) => ({ wide: r.wide, newtons: r.kg * GRAVITY })),
+        b - a,
+      ),
+    };
   };
   const placed = (h: Handed) => axis === 'across' && h.x !== undefined;
   const base = {
@@ -53,7 +69,7 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
     supports: joints.map((j, i) => ({ x: (places[i] as number) - from, oneWay: j.how === 'bearing' || j.how === 'pins' })),
   };
   const always = { lines: [even(load.self)], points: [] as PointLoad[] };
-  const maybe = { lines: load.standing.map(stand), points: [] as PointLoad[] };
+  const maybe = { lines: load.standing.filter((s) => !moves(s)).map(stand), points: [] as PointLoad[] };
   for (const h of load.handed) {
     const live = h.newtons - h.dead;
     if (placed(h)) {
@@ -66,7 +82,7 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
       if (live !== 0) maybe.lines.push(even(live));
     }
   }
-  return { axis, from, loads: { base, always, maybe } };
+  return { axis, from, loads: { base, always, maybe, rows: load.standing.filter(moves).map(row) } };
 }
 
 /** What notches leave of a member that lies across the piece, from where its beam begins. */

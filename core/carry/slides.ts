@@ -6,9 +6,11 @@ import { stateOf, type State } from './verdict.js';
 export interface OnSlides {
   readonly name: string;
   readonly rating: number | null;
-  /** What is in it; null where something has no mass. */
+  /** What is in it; null where something has no mass, or nothing is said to be in it. */
   readonly contents: number | null;
   readonly self: number;
+  /** Nothing is said to be in it. */
+  readonly empty: boolean;
   /** What all of it is of the rating; null where it is not judged. */
   readonly used: number | null;
   readonly state: State;
@@ -19,10 +21,11 @@ export function onSlides({ members, runsOn }: Body, carried: Carried): OnSlides 
   if (runsOn.kind !== 'slide') return null;
   const parts = members.flatMap((id) => carried.members.get(id) ?? []);
   const self = parts.reduce((sum, c) => sum + c.selfKg, 0);
-  const known = !parts.some((c) => c.missing?.startsWith('the mass of'));
-  const contents = known ? parts.reduce((sum, c) => sum + c.standing.reduce((kg, s) => kg + s.kg, 0), 0) : null;
+  const known = parts.every((c) => c.unknown.length === 0);
+  const empty = known && parts.every((c) => c.empty);
+  const contents = known && !empty ? parts.reduce((sum, c) => sum + c.standing.reduce((kg, s) => kg + s.kg, 0), 0) : null;
   const { name, rating } = runsOn;
-  if (rating === null || contents === null) return { name, rating, contents, self, used: null, state: 'not judged' };
+  if (rating === null || contents === null) return { name, rating, contents, self, empty, used: null, state: 'not judged' };
   const used = (contents + self) / rating;
-  return { name, rating, contents, self, used, state: stateOf(used, 1) };
+  return { name, rating, contents, self, empty, used, state: stateOf(used, 1) };
 }

@@ -1,6 +1,7 @@
 import { toMm } from '../length/index.js';
 import { cellGrid } from '../interiors/cells/grid.js';
 import type { PlacedSpace, Shape } from '../piece/index.js';
+import type { Block } from '../things/index.js';
 import type { Workshop } from '../project/index.js';
 
 /** What one member puts on another: how much and where. */
@@ -20,6 +21,21 @@ export interface Standing {
   /** Across the piece, mm. */
   readonly from: number;
   readonly to: number;
+  /** The things one beside the other, where their row is shorter than that and may stand anywhere in it. */
+  readonly row?: readonly InRow[];
+}
+
+/** One of the things of a row: how wide it is, mm, and what it weighs. */
+export interface InRow {
+  readonly wide: number;
+  readonly kg: number;
+}
+
+/** What one of several that share what stands on them carries of it. */
+function shareOf(standing: Standing, of: number): Standing {
+  if (of === 1) return standing;
+  const { row, ...rest } = standing;
+  return { ...rest, kg: rest.kg / of, ...(row ? { row: row.map((r) => ({ ...r, kg: r.kg / of })) } : {}) };
 }
 
 /** All that a member carries. */
@@ -55,6 +71,32 @@ function loadOf(space: PlacedSpace, workshop: Workshop): { kg: number; unknown: 
   };
 }
 
+/** A row that takes up so much of a space counts as spread over all of it. */
+const FILLS = 0.8;
+
+/** What stands in an open space: what is spread, what has its place, and a row that may stand anywhere in it. */
+function standingIn(space: PlacedSpace): readonly Standing[] {
+  const [from, to] = [toMm(space.box.x0), toMm(space.box.x1)];
+  const whole = { space: space.id, from, to };
+  const massOf = ({ thing, count }: Block) => (thing.mass ?? 0) * count;
+  const kgOf = (blocks: readonly Block[]) => blocks.reduce((sum, b) => sum + massOf(b), 0);
+  const placed = space.blocks.flatMap((b): Standing[] => {
+    if (typeof b.at !== 'number') return [];
+    const left = Math.min(from + toMm(b.at), to);
+    return [{ space: space.id, kg: massOf(b), from: left, to: Math.max(left + 1, Math.min(left + toMm(b.width), to)) }];
+  });
+  const unplaced = space.blocks.filter((b) => typeof b.at !== 'number' && b.at !== 'spread');
+  const long = unplaced.reduce((sum, b) => sum + toMm(b.width), 0);
+  const stays = long >= FILLS * (to - from) && unplaced.every((b) => b.at === undefined);
+  const spread = space.blocks.filter((b) => b.at === 'spread' || (stays && unplaced.includes(b)));
+  const moves = stays ? [] : unplaced;
+  return [
+    ...(spread.length > 0 ? [{ ...whole, kg: kgOf(spread) }] : []),
+    ...placed,
+    ...(moves.length > 0 ? [{ ...whole, kg: kgOf(moves), row: moves.map((b) => ({ wide: toMm(b.width), kg: massOf(b) })) }] : []),
+  ];
+}
+
 /** What stands on each member. */
 export function standingOn(shape: Shape, workshop: Workshop): { standing: Map<string, Standing[]>; unweighed: Map<string, string[]> } {
   const standing = new Map<string, Standing[]>();
@@ -64,10 +106,11 @@ export function standingOn(shape: Shape, workshop: Workshop): { standing: Map<st
     if (space.space.split && space.space.split.making?.kind !== 'slats') continue;
     const { kg, unknown } = loadOf(space, workshop);
     const carriers = carriersOf(space, shape.members);
+    const filled = { space: space.id, kg, from: toMm(space.box.x0), to: toMm(space.box.x1) };
+    const entries = space.space.cells ? [filled] : standingIn(space);
     for (const id of carriers) {
       if (unknown.length > 0) unweighed.set(id, [...(unweighed.get(id) ?? []), ...unknown]);
-      const entry = { space: space.id, kg: kg / carriers.length, from: toMm(space.box.x0), to: toMm(space.box.x1) };
-      standing.set(id, [...(standing.get(id) ?? []), entry]);
+      standing.set(id, [...(standing.get(id) ?? []), ...entries.map((e) => shareOf(e, carriers.length))]);
     }
   }
   return { standing, unweighed };

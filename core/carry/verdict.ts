@@ -2,6 +2,7 @@ import type { Limit, Settings } from '../project/index.js';
 import type { StockProperties } from '../stock/index.js';
 import { solveBeam, type BeamResult, type BeamSpec, type BeamStretch } from './beam.js';
 import type { Creep } from './creep.js';
+import type { LoadPattern } from './patterns.js';
 import { rectangleSecondMoment, shearModulus, shearStiffness } from './section.js';
 
 /** How a member stands: fine, close (from 80 % of the limit), fails, or not judged for want of something. */
@@ -135,25 +136,31 @@ export interface WorstSag {
   readonly sag: Sag;
   /** Under all of the load, for what is given on to supports. */
   readonly full: BeamResult;
-  /** How many patterns were tried, and whether a part of the load alone was worse than all of it. */
+  /** How many patterns were tried. */
   readonly tried: number;
-  readonly partial: boolean;
+  /** The pattern that it sags most under. */
+  readonly worst: LoadPattern;
   /** The greatest bending moment of any pattern, N mm. */
   readonly moment: number;
+  /** The most that each support carries under any pattern, N. */
+  readonly most: readonly number[];
 }
 
 /** @param patterns the first has all of the load */
-export function worstSag(patterns: readonly Omit<BeamSpec, 'stretches'>[], section: Bending, span?: number): WorstSag {
+export function worstSag(patterns: readonly LoadPattern[], section: Bending, span?: number): WorstSag {
   const all = patterns.map((p) => sagOf(p, section, span));
   const full = all[0] as Sag;
-  if (all.length === 1) return { sag: full, full: full.result, tried: 1, partial: false, moment: full.result.moment };
+  const carried = (s: Sag) => s.result.reactions.map((r) => r.newtons);
+  const first = patterns[0] as LoadPattern;
+  if (all.length === 1) return { sag: full, full: full.result, tried: 1, worst: first, moment: full.result.moment, most: carried(full) };
   const sag = all.reduce((worst, s) => (s.mm > worst.mm * (1 + 1e-9) ? s : worst), full);
   return {
     sag,
     full: full.result,
     tried: all.length,
-    partial: sag !== full,
+    worst: patterns[all.indexOf(sag)] ?? first,
     moment: Math.max(...all.map((s) => s.result.moment)),
+    most: carried(full).map((_, i) => Math.max(...all.map((s) => carried(s)[i] as number))),
   };
 }
 
@@ -162,7 +169,7 @@ export interface Verdict {
   readonly today: { readonly mm: number; readonly state: State };
   readonly later: { readonly mm: number; readonly state: State } | null;
   readonly creep: Creep;
-  /** What the project's limit allows on this span, mm. */
+  /** What the project's limit allows on this span, or the room under what nobody sees, mm. */
   readonly allowed: number;
   /** The strictest named limit that is met in the long term (today's, where the long term is not judged); null for none. */
   readonly meets: { readonly over: number; readonly meaning: string } | null;
@@ -171,9 +178,12 @@ export interface Verdict {
   readonly state: State;
 }
 
-/** Judges a sag on a span, all of the load lasting, against the project's limit. */
-export function judge(sag: number, span: number, creep: Creep, settings: Settings): Verdict {
-  const most = allowed(settings.limit, span);
+/**
+ * Judges a sag on a span, all of the load lasting, against the project's limit.
+ * @param room what nobody sees may sag into the room under it, mm, whatever the limit; null for what is seen
+ */
+export function judge(sag: number, span: number, creep: Creep, settings: Settings, room: number | null = null): Verdict {
+  const most = room ?? allowed(settings.limit, span);
   const today = { mm: sag, state: stateOf(sag, most) };
   const later = creep.judged ? { mm: sag * creep.factor, state: stateOf(sag * creep.factor, most) } : null;
   const lasting = later?.mm ?? sag;

@@ -6,7 +6,8 @@ import { pieceFix, type Check } from './check.js';
 
 function rated(body: Body, carried: Carried): Check[] {
   const slides = onSlides(body, carried);
-  if (!slides || slides.state === 'fine') return [];
+  // An empty one is told with what nothing is said to stand on.
+  if (!slides || slides.state === 'fine' || (slides.empty && slides.rating !== null)) return [];
   const about = { kind: 'space', id: body.id } as const;
   const { name, rating, contents, self, used } = slides;
   if (rating === null || contents === null || used === null) {
@@ -96,18 +97,18 @@ function covered(piece: Piece, shape: Shape): Check[] {
 
 /** Whether what moves is carried, has room to move, and does not tip the piece over. */
 export function bodyChecks(piece: Piece, shape: Shape, carried: Carried): Check[] {
-  const slid = shape.bodies.filter((b) => b.runsOn.kind === 'slide' && b.runsOn.rating !== null);
+  const slid = shape.bodies.filter((b) => onSlides(b, carried)?.state === 'fine');
   const boxes = shape.bodies.length > 0 ? shape.members.map((member): Boxed => ({ member, box: boxOf(member) })) : [];
   const faults = shape.bodies.flatMap((body) => [...rated(body, carried), ...hits(body, boxes)]);
   const good: Check[] =
-    slid.length > 0 && !faults.some((f) => f.id.startsWith('rating-'))
+    slid.length > 0
       ? [
           {
             id: 'rated',
             severity: 'good',
             state: 'fine',
             about: { kind: 'piece' },
-            sentence: say`${slid.length === 1 ? 'The drawer stays' : `All ${slid.length} drawers stay`} within the rating of the slides.`,
+            sentence: say`${slid.length === 1 ? `${(slid[0] as Body).label} stays` : `${slid.length} drawers stay`} within the rating of the slides.`,
             fixes: [],
           },
         ]

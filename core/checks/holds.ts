@@ -1,6 +1,6 @@
-import { fixingsOf, screwsAlong, type CarriedMember } from '../carry/index.js';
+import { fixingsOf, heldAt, screwsAlong, type Carried, type CarriedMember, type Fixing } from '../carry/index.js';
 import { force, say } from '../figure/index.js';
-import type { Letters, Member, Piece, Shape } from '../piece/index.js';
+import type { Letters, Member, Piece } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import type { Check } from './check.js';
 import { capital, nameOf } from './names.js';
@@ -23,35 +23,99 @@ function strength(c: CarriedMember, name: string): Check[] {
   ];
 }
 
-/** Whether members are strong enough, and whether their ends are held; what is fine is not told. */
-export function holdChecks(piece: Piece, shape: Shape, carried: readonly CarriedMember[], letters: Letters, workshop: Workshop): Check[] {
-  let byId: ReadonlyMap<string, Member> | null = null;
-  return carried.flatMap((c): Check[] => {
-    if (!c.bending) return [];
+/** A joint that holds less than it has to, or hardly more. */
+function weakJoint(
+  piece: Piece,
+  c: CarriedMember,
+  fixings: readonly Fixing[],
+  all: Carried,
+  letters: Letters,
+  settings: Settings,
+): Check[] {
+  const fails = fixings.find((f) => f.state === 'fails');
+  const joint = fails ?? fixings.find((f) => f.state === 'close' && f.holds !== undefined);
+  if (!joint) return [];
+  const gives = say`${capital(nameOf(c.member, letters))} gives ${force(heldAt(joint.support))} on at one end`;
+  return [
+    {
+      id: `ends-${c.member.id}`,
+      severity: fails ? 'stop' : 'look',
+      state: joint.state,
+      about: { kind: 'member', id: c.member.id },
+      sentence: fails
+        ? say`${gives}, more than that holds. ${joint.sentence()}`
+        : say`${gives}, close to what that holds. ${joint.sentence()}`,
+      fixes: fails ? otherWays(piece, all, c.member.id, letters, settings) : [],
+    },
+  ];
+}
+
+/** Letters that are named one by one; of more only the count is told. */
+const NAMED = 12;
+
+/** Some members by their letters, and how many more there are. */
+export function namesOf(members: readonly Member[], letters: Letters): string {
+  const names = [...new Set(members.map((m) => letters[m.id] ?? m.label))];
+  return names.length > NAMED ? `${names.slice(0, NAMED).join(', ')} and ${names.length - NAMED} more` : names.join(', ');
+}
+
+/** Joints that are not judged, in one sentence for each reason: what is not known to hold is no part of what is fine. */
+function unjudgedJoints(open: readonly { readonly member: Member; readonly fixing: Fixing }[], letters: Letters): Check[] {
+  const byReason = new Map<string, Member[]>();
+  for (const { member, fixing } of open) {
+    const reason = fixing.reason ?? 'something is not known of them';
+    const list = byReason.get(reason);
+    if (list) list.push(member);
+    else byReason.set(reason, [member]);
+  }
+  return [...byReason].map(([reason, members]): Check => {
+    const [first] = members as [Member];
+    const count = members.length;
+    return {
+      id: `joints-${first.id}`,
+      severity: 'look',
+      state: 'not judged',
+      about: { kind: 'member', id: first.id },
+      sentence: say`${count === 1 ? 'One joint is' : `${count} joints are`} not judged, since ${reason}: ${namesOf(members, letters)}.`,
+      fixes: [],
+    };
+  });
+}
+
+/** Members that come down, since what is to carry them does not. */
+function falling(c: CarriedMember, letters: Letters): Check[] {
+  if (!c.falls) return [];
+  return [
+    {
+      id: `falls-${c.member.id}`,
+      severity: 'stop',
+      state: 'fails',
+      about: { kind: 'member', id: c.member.id },
+      sentence: say`${capital(nameOf(c.member, letters))} comes down: ${c.missing ?? 'nothing holds it'}.`,
+      fixes: [],
+    },
+  ];
+}
+
+/** Whether members are strong enough, whether anything falls, and whether every joint holds, whether or not a member bends there. */
+export function holdChecks(piece: Piece, all: Carried, letters: Letters, workshop: Workshop): Check[] {
+  const carried = [...all.members.values()];
+  const byId = new Map(carried.map((c) => [c.member.id, c.member]));
+  const open: { member: Member; fixing: Fixing }[] = [];
+  const each = carried.flatMap((c): Check[] => {
     const name = capital(nameOf(c.member, letters));
-    byId ??= new Map(shape.members.map((m) => [m.id, m]));
-    const end = fixingsOf(c, byId, workshop.settings).find((f) => f.state === 'fails');
-    const ends: Check[] = end
-      ? [
-          {
-            id: `ends-${c.member.id}`,
-            severity: 'look',
-            state: 'fails',
-            about: { kind: 'member', id: c.member.id },
-            sentence: say`${name} gives ${force(end.support.newtons)} on at one end, more than that holds. ${end.sentence()}`,
-            fixes: end.support.how === 'screws' ? otherWays(piece, c.member, letters) : [],
-          },
-        ]
-      : [];
-    const loose = c.bending.builtUp ? screwsAlong(c.bending.builtUp).filter((f) => f.state === 'fails') : [];
+    const fixings = fixingsOf(c, byId, workshop.settings);
+    fixings.forEach((fixing) => fixing.state === 'not judged' && open.push({ member: c.member, fixing }));
+    const loose = c.bending?.builtUp ? screwsAlong(c.bending.builtUp).filter((f) => f.state === 'fails') : [];
     const along = loose.map((f): Check => ({
       id: `along-${f.member.id}`,
-      severity: 'look',
+      severity: 'stop',
       state: 'fails',
       about: { kind: 'member', id: f.member.id },
       sentence: f.sentence,
       fixes: [],
     }));
-    return [...strength(c, name), ...ends, ...along];
+    return [...falling(c, letters), ...strength(c, name), ...weakJoint(piece, c, fixings, all, letters, workshop.settings), ...along];
   });
+  return [...each, ...unjudgedJoints(open, letters)];
 }

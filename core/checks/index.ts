@@ -34,7 +34,7 @@ export function checksOf(piece: Piece, shape: Shape, carried: Carried, letters: 
     ...runChecks(piece, shape),
     ...thingChecks(shape, workshop),
     ...bodyChecks(piece, shape, carried),
-    ...screwChecks(piece, carried, letters),
+    ...screwChecks(piece, carried, letters, workshop.settings),
     ...memberChecks(piece, shape, carried, letters, workshop),
   ]);
 }

@@ -5,7 +5,7 @@ import { keptOf } from '../joints/index.js';
 import type { Letters, Member, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { pieceFix, type Check } from './check.js';
-import { holdChecks } from './holds.js';
+import { holdChecks, namesOf } from './holds.js';
 import { capital, nameOf } from './names.js';
 
 /** What machining leaves of each member. Less than a third is weak; nothing at all stops the build. */
@@ -46,7 +46,6 @@ function sagCheck(equal: readonly CarriedMember[], letters: Letters, workshop: W
   const state = carried.state === 'not judged' ? 'not judged' : bending?.verdict.state;
   if (!bending || state === undefined || state === 'fine' || state === 'not judged') return [];
   const { verdict } = bending;
-  const failsNow = verdict.today.state === 'fails';
   const kg = carried.standing.reduce((sum, s) => sum + s.kg, 0);
   const handed = carried.handed.reduce((sum, h) => sum + h.newtons, 0);
   const load =
@@ -59,12 +58,13 @@ function sagCheck(equal: readonly CarriedMember[], letters: Letters, workshop: W
           : say`its own weight`;
   const others = equal.length - 1;
   const name = `${capital(nameOf(member, letters))}${others > 0 ? ` and ${others} like it` : ''}`;
-  const limit = limitName(workshop.settings.limit);
+  const limit = bending.room === null ? limitName(workshop.settings.limit) : 'the room under it';
   const later = verdict.later ? say` and ${fine(verdict.later.mm)} in the long term` : say`, and later is not judged`;
   return [
     {
       id: `sag-${member.id}`,
-      severity: failsNow ? 'stop' : 'look',
+      // What merely shows is for a look; what breaks or falls stops the build.
+      severity: 'look',
       state,
       about: { kind: 'member', id: member.id },
       sentence: say`${name} ${others > 0 ? 'sag' : 'sags'} ${fine(verdict.today.mm)} today${later} under ${load}; ${limit} allows ${fine(verdict.allowed)}.`,
@@ -74,10 +74,13 @@ function sagCheck(equal: readonly CarriedMember[], letters: Letters, workshop: W
   ];
 }
 
+/** What is made to have things put on it: empty ones are told. */
+const TOLD_WHEN_EMPTY: ReadonlySet<Member['role']> = new Set(['shelf', 'drawer bottom']);
+
 /** Members that are not judged, in one sentence, so that nothing unjudged looks green. */
 function notJudged(carried: Carried, letters: Letters): Check[] {
   const open = [...carried.members.values()].filter(
-    (c) => c.state === 'not judged' && (c.member.role === 'shelf' || c.missing !== 'nothing is said to stand on it'),
+    (c) => c.state === 'not judged' && (TOLD_WHEN_EMPTY.has(c.member.role) || !c.empty || c.unknown.length > 0),
   );
   const byReason = new Map<string, CarriedMember[]>();
   open.forEach((c) => {
@@ -87,15 +90,18 @@ function notJudged(carried: Carried, letters: Letters): Check[] {
     else byReason.set(reason, [c]);
   });
   return [...byReason].map(([reason, members]): Check => {
-    const names = members.map((c) => letters[c.member.id] ?? c.member.label).join(', ');
+    const names = namesOf(
+      members.map((c) => c.member),
+      letters,
+    );
     const first = members[0] as CarriedMember;
-    const missing = reason.startsWith('the mass of') ? `${reason} is not known` : reason;
+    const missing = first.unknown.length > 0 ? `${reason} is not known` : reason;
     return {
       id: `not-judged-${first.member.id}`,
       severity: 'look',
       state: 'not judged',
       about: { kind: 'member', id: first.member.id },
-      sentence: say`Not judged for sag, since ${missing}: ${names}.`,
+      sentence: say`${first.unknown.length > 0 ? 'Not judged' : 'Not judged for sag'}, since ${missing}: ${names}.`,
       fixes: [],
     };
   });
@@ -145,7 +151,7 @@ function tipping(piece: Piece, shape: Shape): Check[] {
 export function memberChecks(piece: Piece, shape: Shape, carried: Carried, letters: Letters, workshop: Workshop): Check[] {
   const each = [...carried.members.values()];
   const sags = alike(each).flatMap((group) => sagCheck(group, letters, workshop));
-  const judged = each.filter((c) => c.bending && c.state === 'fine').length;
+  const judged = each.filter((c) => c.bending && c.state === 'fine' && !c.empty).length;
   const good: Check[] =
     judged > 0
       ? [
@@ -161,7 +167,7 @@ export function memberChecks(piece: Piece, shape: Shape, carried: Carried, lette
       : [];
   return [
     ...sags,
-    ...holdChecks(piece, shape, each, letters, workshop),
+    ...holdChecks(piece, carried, letters, workshop),
     ...machining(piece, shape, letters),
     ...notJudged(carried, letters),
     ...largerThanStock(shape.members, letters),

@@ -1,6 +1,7 @@
-import { allScrews, clashesOf, type Carried, type Clash, type PlacedRow } from '../carry/index.js';
+import { allScrews, clashesOf, wouldHold, type Carried, type Clash, type PlacedRow } from '../carry/index.js';
 import { fine, say, type Sentence } from '../figure/index.js';
-import { findMember, type Letters, type Member, type Piece } from '../piece/index.js';
+import { findMember, type Letters, type Piece } from '../piece/index.js';
+import type { Settings } from '../project/index.js';
 import { pieceFix, type Check, type Fix } from './check.js';
 import { capital, nameOf } from './names.js';
 
@@ -30,16 +31,27 @@ export function heldIn(clash: Clash): readonly string[] {
   return clash.kind === 'lands' ? [clash.row.holds] : [clash.row.holds, clash.other.holds];
 }
 
-/** Other ways of holding a shelf whose screws can't be driven, or do not hold. */
-export function otherWays(piece: Piece, member: Member | undefined, letters: Letters): readonly Fix[] {
+/** Other ways of holding a shelf whose screws can't be driven, or do not hold: those that would hold what it gives on at every end. */
+export function otherWays(piece: Piece, carried: Carried, id: string, letters: Letters, settings: Settings): readonly Fix[] {
+  const own = carried.members.get(id);
+  const member = own?.member;
   if (member?.role !== 'shelf' || !findMember(piece.interior, member.node)) return [];
+  const ends = own?.supports.filter((s) => s.x !== undefined) ?? [];
+  const holds = (how: 'housed' | 'pins') =>
+    ends.every((s) => {
+      const carrier = carried.members.get(s.carrier)?.member;
+      return carrier !== undefined && wouldHold(how, s, member, carrier, piece.shelves.housing, settings);
+    });
   const held = (fix: 'housed' | 'loose', label: Sentence) => pieceFix(label, { kind: 'member', member: member.node, patch: { fix } });
   const name = nameOf(member, letters);
-  return [held('housed', say`House ${name}`), held('loose', say`Put ${name} on pins`)];
+  return [
+    ...(holds('housed') ? [held('housed', say`House ${name}`)] : []),
+    ...(holds('pins') ? [held('loose', say`Put ${name} on pins`)] : []),
+  ];
 }
 
 /** Screws that can't be driven, meet each other, or land in what is cut for something else. */
-export function screwChecks(piece: Piece, carried: Carried, letters: Letters): Check[] {
+export function screwChecks(piece: Piece, carried: Carried, letters: Letters, settings: Settings): Check[] {
   const clashes = clashesOf(allScrews(carried));
   if (clashes.length === 0) return [];
   const name: Names = (id) => {
@@ -54,7 +66,7 @@ export function screwChecks(piece: Piece, carried: Carried, letters: Letters): C
       state: 'fails',
       about: { kind: 'member', id: clash.row.holds },
       sentence: clashSentence(clash, name),
-      fixes: clash.kind === 'facing' ? otherWays(piece, carried.members.get(clash.row.holds)?.member, letters) : [],
+      fixes: clash.kind === 'facing' ? otherWays(piece, carried, clash.row.holds, letters, settings) : [],
     };
   });
 }

@@ -1,6 +1,7 @@
 import { say, size, type Figure } from '../figure/index.js';
 import { ZERO, add, type Length } from '../length/index.js';
 import {
+  OPEN,
   findMember,
   findSpace,
   spacesOf,
@@ -18,7 +19,7 @@ import {
   type Split,
 } from '../piece/index.js';
 import { solveRun, type PlacedLine, type Rounding, type RunLine, type RunSpec } from '../run/index.js';
-import { blockIn } from '../things/index.js';
+import { blockIn, type Block } from '../things/index.js';
 import { dividingMemberId } from './ids.js';
 import type { NeedContext, Region } from './kind.js';
 import { kindOf } from './kinds.js';
@@ -84,9 +85,9 @@ class Division {
       height: Math.max(0, clear.height.value - raised) as Length,
       depth: Math.max(0, clear.depth.value - region.setback) as Length,
     };
-    const blocks = space.things.flatMap(({ thing: id, count }) => {
+    const blocks = space.things.flatMap(({ thing: id, count, at }): Block[] => {
       const thing = this.context.workshop.things.get(id);
-      return thing ? [blockIn(id, thing, count, room)] : [];
+      return thing ? [{ ...blockIn(id, thing, count, room), ...(at === undefined ? {} : { at }) }] : [];
     });
     return {
       id: space.id,
@@ -213,7 +214,9 @@ function partRegion(
   const beside = (member: DividingMember | undefined, end: keyof Neighbours, atEnd: string | undefined): Partial<Neighbours> => {
     if (!member) return atEnd === undefined ? {} : { [end]: atEnd };
     const role = roles.get(member.id);
-    return role && role !== 'room' ? { [end]: dividingMemberId(member.id, role) } : {};
+    if (!role) return {};
+    // Beyond nothing but room there is nothing to hold on to.
+    return { [end]: role === 'room' ? OPEN : dividingMemberId(member.id, role) };
   };
   const start = line.near.amount === ZERO ? datum : datum.plus(line.near);
   const last = axis === 'deep' && index < split.spaces.length - 1;

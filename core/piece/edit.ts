@@ -102,9 +102,12 @@ function thingsWithin(space: Space): Placement[] {
 
 /** Placements with those of the same thing put together. */
 export function mergePlacements(placements: readonly Placement[]): Placement[] {
-  const counts = new Map<string, number>();
-  placements.forEach((p) => counts.set(p.thing, (counts.get(p.thing) ?? 0) + p.count));
-  return [...counts].map(([thing, count]) => ({ thing, count }));
+  const merged = new Map<string, Placement>();
+  placements.forEach((p) => {
+    const known = merged.get(p.thing);
+    merged.set(p.thing, known ? { ...known, count: known.count + p.count } : p);
+  });
+  return [...merged.values()];
 }
 
 function dropMember(piece: Piece, id: string): void {

@@ -76,6 +76,9 @@ export type DividingRole = 'shelf' | 'divider' | 'partition' | 'board' | 'slat' 
 /** How one member bears on another, or on the floor. */
 export type Bearing = 'bearing' | 'housed' | 'pins' | 'screws' | 'pocket screws' | 'nails' | 'slide' | 'glued' | 'screwed along' | 'held along';
 
+/** What holds the rear edge of a panel to a back. */
+export type HeldTo = 'glue' | { readonly studs: number };
+
 /** A place where a member gives its load to another. */
 export interface Joint {
   readonly carried: string;
@@ -85,9 +88,16 @@ export interface Joint {
   /** Where along x, or for what spans from the rear to the front along z, the load is given; both left out where the carrier holds it along its whole length. */
   readonly x?: Length;
   readonly z?: Length;
+  /** For what is held along its rear edge: glued there, or through the back into so many studs; screws into that edge where nothing is said. */
+  readonly by?: HeldTo;
+  /** How far apart the two may be and still be held, where it is more than a joint is slack. */
+  readonly apart?: Length;
 }
 
 export const FLOOR = 'floor';
+
+/** Where a space has nothing beside, under or over it but room. */
+export const OPEN = 'open';
 
 /** What carries a piece that is put into a place that is there already: its sides, its rails, another cabinet. */
 export const PLACE = 'place';

@@ -1,7 +1,7 @@
 import { Figure } from '../figure/index.js';
 import { hypot } from '../length/index.js';
 import type { Divided, Made } from '../interiors/index.js';
-import type { Feature, Member, Shape, ShapeProblem } from '../piece/index.js';
+import { OPEN, type Feature, type Member, type Shape, type ShapeProblem } from '../piece/index.js';
 
 /** Members with everything that others cut into them. */
 function withCuts(members: readonly Member[], all: Made['cuts']): Member[] {
@@ -45,7 +45,7 @@ export function assembled(
     spaces: divided.spaces,
     runs: divided.runs,
     members: withCuts(made.members, made.cuts),
-    joints: made.joints,
+    joints: made.joints.filter((j) => j.carrier !== OPEN && j.carried !== OPEN),
     bodies: made.bodies,
     bought: made.bought,
     facts: new Map(made.facts.map((f) => [f.space, f.facts])),

@@ -12,7 +12,7 @@ export function verdictsUnder(solutions: readonly Solution[], workshop: Workshop
   for (const { shape } of solutions) {
     for (const c of carry(shape, other).members.values()) {
       // Members that nothing stands on are not judged under any settings.
-      if (c.bending && c.missing !== 'nothing is said to stand on it') counts[c.state] += 1;
+      if (c.bending && !c.empty) counts[c.state] += 1;
     }
   }
   return counts;

@@ -1,5 +1,5 @@
 import { ZERO, add, greatest, type Length } from '../length/index.js';
-import { stancesOf, type Stance, type Thing } from './thing.js';
+import { stancesOf, type Stance, type Thing, type Placement } from './thing.js';
 
 /** A clear space: width across, height up, depth from front to back. */
 export interface Clear {
@@ -21,6 +21,8 @@ export interface Block {
   readonly width: Length;
   readonly height: Length;
   readonly depth: Length;
+  /** Where it stands along its space, as its placement says. */
+  readonly at?: Placement['at'];
 }
 
 /** The depth that a thing may take up: what is clear, and what it may stand out over that. */

@@ -33,8 +33,18 @@ export const ThingSchema = Type.Object(
 );
 export type Thing = Static<typeof ThingSchema>;
 
-/** So many of a thing, put in a space. */
-export const PlacementSchema = Type.Object({ thing: IdSchema, count: Type.Integer({ minimum: 1, maximum: 10_000 }) }, closed);
+/**
+ * So many of a thing, put in a space. Along a shelf they stand `at` a place, their left end so far from the left of
+ * the space, or spread over all of it, or anywhere; where nothing is said a row that fills the space counts as spread.
+ */
+export const PlacementSchema = Type.Object(
+  {
+    thing: IdSchema,
+    count: Type.Integer({ minimum: 1, maximum: 10_000 }),
+    at: Type.Optional(Type.Union([Type.Literal('spread'), Type.Literal('anywhere'), DistanceSchema])),
+  },
+  closed,
+);
 export type Placement = Static<typeof PlacementSchema>;
 
 /** The outside of a thing in one way of putting it down. */

@@ -15,7 +15,7 @@ import {
 import { contactOf, depthFrom, extentsOf, grainAlong, turned, type AxisIndex, type Contact, type Extent } from './contact.js';
 
 /** Lengths that wood screws are sold in, mm. */
-const LENGTHS = [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 120];
+export const SOLD = [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 120];
 
 /** Screws for boards and sheets, the usual one first. */
 const USUAL: readonly WoodScrew[] = [WOOD_SCREWS[1] as WoodScrew, WOOD_SCREWS[0] as WoodScrew];
@@ -106,7 +106,7 @@ function tryScrew(screw: WoodScrew, side: number, main: number, beside: number):
   const most = side + main - D;
   const full = side + FULL * D;
   let length = 0;
-  for (const l of LENGTHS) {
+  for (const l of SOLD) {
     if (l > most) break;
     length = l;
     if (l >= full) break;
@@ -148,8 +148,19 @@ function nearEndOf(through: Member, beside: AxisIndex, [low, high]: Extent, scre
   return has < wanted ? { has, wanted } : undefined;
 }
 
+/** Members never change, so that the row between two of them is worked out once. */
+const rows = new WeakMap<Member, WeakMap<Member, Row | NoRow>>();
+
 /** The row of screws that would hold two members that meet, the carrier given first; or why there is none. */
 export function rowBetween(carrier: Member, carried: Member): Row | NoRow {
+  const known = rows.get(carried) ?? new WeakMap<Member, Row | NoRow>();
+  rows.set(carried, known);
+  const row = known.get(carrier) ?? newRow(carrier, carried);
+  known.set(carrier, row);
+  return row;
+}
+
+function newRow(carrier: Member, carried: Member): Row | NoRow {
   const met = contactOf(carrier, carried);
   if (!met) return { why: 'apart' };
   const [through, into, contact] = outerFirst(carrier, carried, met);

@@ -161,14 +161,14 @@ function carriedBy(waves: readonly Wave[], dof: number, a: number): { newtons: n
   return { newtons, moment };
 }
 
-function greatestOf({ ys }: Strips, waves: readonly Wave[], { a, rigidity: D }: StripsSpec, strips: Strips) {
+function greatestOf({ ys }: Strips, waves: readonly Wave[], { a, rigidity: D }: StripsSpec) {
   let greatest = { x: 0, y: 0, mm: -Infinity };
   const moment = { x: 0, y: 0 };
   const last = ys.length - 1;
   ys.forEach((y, j) => {
     // The curvature across at a node, by the strip that begins there, or the last one at its end.
     const e = Math.min(j, last - 1);
-    const h = (strips.ys[e + 1] as number) - (strips.ys[e] as number);
+    const h = (ys[e + 1] as number) - (ys[e] as number);
     const bends = hermiteAt(h, j === last ? h : 0, 2);
     const across = waves.map(({ w }) => bends.reduce((sum, f, i) => sum + f * (w[2 * e + i] as number), 0));
     for (let i = 1; i < PLACES; i += 1) {
@@ -203,7 +203,7 @@ function resultOf(spec: StripsSpec, strips: Strips, waves: readonly Wave[], line
   const rest = total - taken.reduce((sum, t) => sum + t.newtons, 0);
   const x1 = (loads.reduce((sum, l) => sum + l.newtons * l.x, 0) - taken.reduce((sum, t) => sum + t.moment, 0)) / a;
   return {
-    ...greatestOf(strips, waves, spec, strips),
+    ...greatestOf(strips, waves, spec),
     edges: { x0: rest - x1, x1, y0: y0.newtons, y1: y1.newtons },
     lines: lines.map((l) => l.newtons),
     at: (x, y) => {

@@ -3,7 +3,7 @@ import type { BoxJoin, Drawers, Joint, Member, PlacedSpace } from '../../piece/i
 import type { PlacedLine } from '../../run/index.js';
 import type { BoxPlace } from './box.js';
 import { drawerIds } from './ids.js';
-import type { DrawerStock } from './sizes.js';
+import { sideClearance, type DrawerStock } from './sizes.js';
 
 /** One drawer to be made. */
 export interface Drawer {
@@ -42,6 +42,7 @@ export function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxP
     { carried, carrier: ids.left, how, x: x0 },
     { carried, carrier: ids.right, how, x: x1 },
   ];
+  const free = sideClearance(making, drawer.stock).value;
   const half = (inner: Length, way: 1 | -1) => Math.round(inner + (way * t) / 2) as Length;
   const has = (id: string) => members.some((m) => m.id === id);
   const sides: Joint[] = (
@@ -50,7 +51,7 @@ export function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxP
       [ids.right, bank.neighbours.right, ids.runners[1], half(x1, 1)],
     ] as const
   ).flatMap(([side, beside, runner, x]): Joint[] => {
-    if (making.runner.kind === 'slide') return [{ carried: side, carrier: beside, how: 'slide' }];
+    if (making.runner.kind === 'slide') return [{ carried: side, carrier: beside, how: 'slide', apart: free }];
     if (making.runner.kind === 'wooden')
       return [
         { carried: side, carrier: runner, how: 'bearing' },

@@ -90,7 +90,7 @@ export function packingMembers(
         const box = boxOf(upright);
         joints.push({ carried: id, carrier: upright.id, how: 'housed', z: fromUnits((box.z0 + box.z1) / 2) });
       }
-      joints.push({ carried: side.id, carrier: id, how: 'slide' });
+      joints.push({ carried: side.id, carrier: id, how: 'slide', apart: made.joints.find((j) => j.carried === side.id)?.apart ?? ZERO });
     }
   };
   sideOf('left');

@@ -63,6 +63,7 @@ function mightOnOneEdge(answer: BendingAnswer, workshop: Workshop, stock: Stock,
     beam: allLoaded(loads),
     section,
     edges: FREE,
+    lines: [],
     beams: [{ edge: 'y0', EI, GJ: properties.shear * 1000 * torsionConstant(t, h) }],
     mesh: COARSE,
   }).mm;

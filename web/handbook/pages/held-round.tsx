@@ -20,8 +20,8 @@ export function HeldRound() {
     const [span, width] = [Math.min(a, b), Math.max(a, b)];
     const shelf = { span, depth: width, thickness: toMm(thickness), kg };
     const section: Bending = { width, thickness: shelf.thickness, properties };
-    const panel: Omit<PanelSpec, 'edges' | 'beams'> = { beam: evenBeam(shelf, properties), section };
-    const back = sagOfPanel({ ...panel, edges: { front: 'free', back: 'simple' }, beams: [], mesh: 8 }).mm;
+    const panel: Omit<PanelSpec, 'edges' | 'beams' | 'lines'> = { beam: evenBeam(shelf, properties), section };
+    const back = sagOfPanel({ ...panel, edges: { front: 'free', back: 'simple' }, beams: [], lines: [], mesh: 8 }).mm;
     return [
       ['on the two longer edges alone, as a beam of the shorter span', sagOfShelf(shelf, properties).bending.greatest.mm],
       ['on three edges, one of the shorter ones free', back],

@@ -48,7 +48,7 @@ export function Stiffeners() {
       GJ: strip.shear * 1000 * torsionConstant(18, h),
     });
     const panel = (beams: readonly EdgeBeam[]) =>
-      sagOfPanel({ beam, section, edges: { front: 'free', back: 'free' }, beams, mesh: 8 });
+      sagOfPanel({ beam, section, edges: { front: 'free', back: 'free' }, beams, lines: [], mesh: 8 });
     const plain = E * rectangleSecondMoment(DEPTH, t);
     const sag = (EI: number) => (5 * kg * GRAVITY * SPAN ** 3) / (384 * EI);
     const layers = [0, t].map((top) => ({ E, width: DEPTH, height: t, top }));

@@ -1,0 +1,47 @@
+import { toMm } from '../length/index.js';
+import type { Joint, Member } from '../piece/index.js';
+import { extentsOf, isSquare, type AxisIndex } from './fixings/contact.js';
+
+/** What a joint may be slack, mm: the fitting slack of a groove or a housing. */
+const SLACK = 3;
+/** A pin bridges so much and still lies under its shelf, mm. */
+const PIN_BRIDGES = 7;
+
+const AXES = [0, 1, 2] as const;
+
+/** How far two members are apart along an axis, mm; 0 where they touch or overlap. */
+function gap(a: Member, b: Member, axis: AxisIndex): number {
+  const [[a0, a1], [b0, b1]] = [extentsOf(a)[axis], extentsOf(b)[axis]];
+  return Math.max(0, a0 - b1, b0 - a1);
+}
+
+/**
+ * Whether what is to carry a member is where it can: against it, but for what a joint is slack or a
+ * pin or a slide bridges. A floor, and a place that is there already, are where they are said to be.
+ */
+export function isInReach(member: Member, carrier: Member | undefined, { how, apart }: Joint): boolean {
+  if (!carrier || !isSquare(member)) return true;
+  const most = Math.max(how === 'pins' ? PIN_BRIDGES : SLACK, apart === undefined ? 0 : toMm(apart) + 0.1);
+  // What stands on something has nothing else under it.
+  if (how === 'bearing' && gap(member, carrier, 1) > SLACK) return false;
+  return AXES.every((k) => gap(member, carrier, k) <= most);
+}
+
+/** What is no more than a sliver of room, mm. */
+const TOUCHES = 0.5;
+
+/** How much room is under a member before it comes down on another one, mm; Infinity where nothing is under it. */
+export function roomUnder(member: Member, members: readonly Member[]): number {
+  const [[x0, x1], [y0], [z0, z1]] = extentsOf(member);
+  let room = Infinity;
+  for (const other of members) {
+    if (other === member) continue;
+    const [[a0, a1], [, top], [b0, b1]] = extentsOf(other);
+    const beside = Math.min(x1, a1) - Math.max(x0, a0) <= TOUCHES || Math.min(z1, b1) - Math.max(z0, b0) <= TOUCHES;
+    if (beside || top > y0 + TOUCHES) continue;
+    // What it rests on along its edges is no room lost in its middle.
+    const rests = y0 - top < TOUCHES;
+    if (!rests) room = Math.min(room, y0 - top);
+  }
+  return room;
+}
