@@ -192,7 +192,7 @@ function plateFor(
   built: BuiltUp | null,
   own: Creep,
 ): ReturnType<typeof sagTwoWays> | null {
-  if (beside === 'both') return { now: sagAllRound(panel), later: null };
+  if (beside === 'both' && panel.beam.supports.length === 2) return { now: sagAllRound(panel), later: null };
   if (beside === 'none' && panel.lines.length === 0 && !built?.oneSided) return null;
   return sagTwoWays({ ...panel, edges: edgesBeside(beside) }, built?.panel ?? null, own.judged ? own.factor : null);
 }

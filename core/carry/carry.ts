@@ -68,6 +68,7 @@ function hangsByOneEnd(member: Member, joints: readonly Joint[]): boolean {
 /** What nobody sees: it may sag into the room under it, as long as it does not break. */
 const UNSEEN: ReadonlySet<Member['role']> = new Set([
   'drawer bottom',
+  'muntin',
   'back',
   'bearer',
   'runner',

@@ -26,3 +26,5 @@ export * from './slides.js';
 export * from './tip-piece.js';
 export * from './fixings/index.js';
 export * from './path.js';
+export * from './racking.js';
+export * from './reach.js';

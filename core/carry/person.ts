@@ -4,7 +4,7 @@ import { GRAVITY } from './gravity.js';
 import { panelSpecOf } from './as-panel.js';
 import { plateOf } from './panel.js';
 import { loadPatterns } from './patterns.js';
-import { solveAllRound, solvePlate, type Patch } from './plate/index.js';
+import { solveAllRound, solveStrips, type Patch, type StripsResult } from './plate/index.js';
 import { longestOf, shortestSpan, spansOf } from './spans.js';
 import { bendingStrength } from './strength.js';
 import { allowed, stateOf, worstSag } from './verdict.js';
@@ -30,9 +30,9 @@ const PANEL_FROM = 1.5 * PERSON.wide;
 function usedBy(moment: { x: number; y: number }, { section }: BendingAnswer, serviceClass: Settings['serviceClass']): number | null {
   const { material } = section.properties;
   const stress = (m: number) => (6 * m) / section.thickness ** 2;
-  const along = bendingStrength(material, serviceClass, section.acrossGrain);
+  const along = bendingStrength(material, serviceClass, section.acrossGrain, 'short');
   if (!along.judged) return null;
-  const across = bendingStrength(material, serviceClass, !section.acrossGrain);
+  const across = bendingStrength(material, serviceClass, !section.acrossGrain, 'short');
   const second = across.judged ? stress(moment.y) / across.allowed : 0;
   return Math.max(stress(moment.x) / along.allowed, second);
 }
@@ -41,33 +41,49 @@ function usedBy(moment: { x: number; y: number }, { section }: BendingAnswer, se
 function onPanel(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>): Omit<WithPerson, 'allowed' | 'state'> {
   const { beside } = answer;
   const panel = panelSpecOf(answer);
-  const [strip] = panel.beams;
-  const spec = plateOf(panel);
+  const spec = plateOf({ ...panel, lines: [] });
   const half = Math.min(PERSON.wide, spec.a, spec.b) / 2;
   const middle = spec.a / 2;
-  const y = beside === 'both' ? spec.b / 2 : strip?.edge === 'y0' ? spec.b - half : half;
-  const patch: Patch = { x0: middle - half, x1: middle + half, y0: y - half, y1: y + half, perMm2: FORCE / (2 * half) ** 2 };
-  const loaded = { ...spec, patches: [...spec.patches, patch] };
-  const { mm, moment } = beside === 'both' ? solveAllRound(loaded) : asPlate(loaded);
+  const at = (y: number) => {
+    const patch: Patch = { x0: middle - half, x1: middle + half, y0: y - half, y1: y + half, perMm2: FORCE / (2 * half) ** 2 };
+    return { ...spec, patches: [...spec.patches, patch] };
+  };
   // A strip takes most of what the panel would be bent to.
-  const used = strip ? null : usedBy(moment, answer, settings.serviceClass);
-  return { mm, used, stands: beside === 'both' ? 'in the middle' : 'at the middle of an edge' };
+  const used = (moment: { x: number; y: number }) => (panel.beams.length > 0 ? null : usedBy(moment, answer, settings.serviceClass));
+  if (beside === 'both') {
+    const { mm, moment } = solveAllRound(at(spec.b / 2));
+    return { mm, used: used(moment), stands: 'in the middle' };
+  }
+  const edges = { y0: 'free', y1: beside === 'back' ? 'simple' : 'free' } as const;
+  const [front, back] = [half, spec.b - half].map((y) => solveStrips({ ...at(y), edges, lines: panel.lines })) as [
+    StripsResult,
+    StripsResult,
+  ];
+  const { greatest, moment } = front.greatest.mm >= back.greatest.mm ? front : back;
+  return { mm: greatest.mm, used: used(moment), stands: 'at the middle of an edge' };
 }
 
-function asPlate(spec: Parameters<typeof solvePlate>[0]) {
-  const { greatest, moment } = solvePlate(spec);
-  return { mm: greatest.mm, moment };
+/** What a beam is used for a short while, by what it is used for years. */
+function usedOfBeam(
+  { strength, moment, section, builtUp }: BendingAnswer,
+  then: number,
+  { serviceClass }: Pick<Settings, 'serviceClass'>,
+): number | null {
+  if (strength.used === null) return null;
+  const { material } = section.properties;
+  const [years, short] = (['years', 'short'] as const).map((how) => bendingStrength(material, serviceClass, section.acrossGrain, how));
+  const easier = !builtUp && years?.judged && short?.judged ? years.allowed / short.allowed : 1;
+  return (strength.used * then * easier) / moment;
 }
 
 /** A person on the middle of the longest span of a beam. */
-function onBeam(answer: BendingAnswer): Omit<WithPerson, 'allowed' | 'state'> {
+function onBeam(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>): Omit<WithPerson, 'allowed' | 'state'> {
   const { base, always, maybe, rows = [] } = answer.loads;
   const longest = longestOf(spansOf(base.supports.map((s) => s.x)));
   const person = { x: (longest.from + longest.to) / 2, newtons: FORCE };
   const loads = { base, always, maybe: { lines: maybe.lines, points: [...maybe.points, person] }, rows };
   const then = worstSag(loadPatterns(loads), answer.section, shortestSpan(answer.loads.base));
-  const used = answer.strength.used === null ? null : (answer.strength.used * then.moment) / answer.moment;
-  return { mm: then.sag.mm, used, stands: 'in the middle' };
+  return { mm: then.sag.mm, used: usedOfBeam(answer, then.moment, settings), stands: 'in the middle' };
 }
 
 /**
@@ -77,6 +93,6 @@ function onBeam(answer: BendingAnswer): Omit<WithPerson, 'allowed' | 'state'> {
 export function withPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit' | 'serviceClass'>): WithPerson {
   const layered = answer.builtUp !== null && !answer.builtUp.oneSided;
   const panel = answer.section.width >= PANEL_FROM && answer.loads.base.supports.length === 2 && !layered;
-  const { mm, used, stands } = panel ? onPanel(answer, settings) : onBeam(answer);
+  const { mm, used, stands } = panel ? onPanel(answer, settings) : onBeam(answer, settings);
   return { mm, allowed: allowed(settings.limit, answer.span), used, stands, state: used === null ? 'not judged' : stateOf(used, 1) };
 }

@@ -34,6 +34,22 @@ const KMOD: Readonly<Record<CreepRow, readonly [number | null, number | null, nu
   metal: [null, null, null],
 };
 
+/** kmod for what is over within a week, such as people on it. */
+const KMOD_SHORT: Readonly<Record<CreepRow, readonly [number | null, number | null, number | null]>> = {
+  solid: [0.9, 0.9, 0.7],
+  plywood: [0.9, 0.9, 0.7],
+  osb3: [0.9, 0.7, null],
+  'particleboard-p5': [0.85, 0.6, null],
+  'particleboard-p4': [0.85, null, null],
+  'mdf-hls': [0.8, 0.45, null],
+  'mdf-la': [0.8, null, null],
+  metal: [null, null, null],
+};
+
+/** How long a load lasts: for years, as what is stored, or for a short while, as people on it. */
+export type Lasting = 'years' | 'short';
+const KMODS = { years: KMOD, short: KMOD_SHORT } as const;
+
 /** Partial factors of EN 1995-1-1 table 2.3. */
 const GAMMA_M: Readonly<Record<CreepRow, number>> = {
   solid: 1.3,
@@ -62,39 +78,46 @@ const SPLITS = { softwood: 0.4, hardwood: 0.6 } as const;
 const isHardwood = (material: Material) => material.form === 'solid' && !SOFTWOODS.has(material.id);
 
 /** What loads for years leave of a characteristic strength under plain loads, or why it is not to be used so. */
-function lasting(material: Material, serviceClass: 1 | 2 | 3): { readonly times: number; readonly basis: string } | string {
-  const kmod = KMOD[material.creep][serviceClass - 1];
-  if (kmod === null || kmod === undefined) return `${material.name} may not carry for years in service class ${serviceClass}`;
+function lasting(material: Material, serviceClass: 1 | 2 | 3, how: Lasting): { readonly times: number; readonly basis: string } | string {
+  const kmod = KMODS[how][material.creep][serviceClass - 1];
+  if (kmod === null || kmod === undefined)
+    return `${material.name} may not carry ${how === 'years' ? 'for years ' : ''}in service class ${serviceClass}`;
   const gamma = GAMMA_M[material.creep];
   return { times: kmod / gamma / LOAD_FACTOR, basis: `× ${kmod} / ${gamma}, loads times ${LOAD_FACTOR}, EN 1995-1-1` };
 }
 
 /** A characteristic strength under plain loads for years. @param what where the value is from */
-function lastingStrength(characteristic: number, what: string, material: Material, serviceClass: 1 | 2 | 3): Strength {
-  const lasts = lasting(material, serviceClass);
+function lastingStrength(
+  characteristic: number,
+  what: string,
+  material: Material,
+  serviceClass: 1 | 2 | 3,
+  how: Lasting = 'years',
+): Strength {
+  const lasts = lasting(material, serviceClass, how);
   if (typeof lasts === 'string') return { judged: false, reason: lasts };
   return { judged: true, allowed: characteristic * lasts.times, basis: `${characteristic} MPa (${what}) ${lasts.basis}` };
 }
 
-/** The bending stress that a material may carry for years in a service class, along its grain (the length of a sheet) or across it. */
-export function bendingStrength(material: Material, serviceClass: 1 | 2 | 3, across = false): Strength {
+/** The bending stress that a material may carry in a service class, for years or a short while, along its grain (the length of a sheet) or across it. */
+export function bendingStrength(material: Material, serviceClass: 1 | 2 | 3, across = false, how: Lasting = 'years'): Strength {
   const solid = material.form === 'solid';
   if (solid && across) {
     const characteristic = isHardwood(material) ? SPLITS.hardwood : SPLITS.softwood;
-    return lastingStrength(characteristic, 'across the grain, EN 338', material, serviceClass);
+    return lastingStrength(characteristic, 'across the grain, EN 338', material, serviceClass, how);
   }
   if (isHardwood(material) && material.rupture !== undefined) {
-    // A quarter of what dry wood breaks at; wet wood carries as much less as the standard says.
-    const wet = serviceClass === 3 ? (KMOD.solid[2] as number) / (KMOD.solid[0] as number) : 1;
+    // A quarter of what dry wood breaks at; wet wood carries less, and a short load is less of one, as the standard says.
+    const times = (KMODS[how].solid[serviceClass - 1] as number) / (KMOD.solid[0] as number);
     return {
       judged: true,
-      allowed: (material.rupture / CLEAR_WOOD) * wet,
-      basis: `a quarter of the ${material.rupture} MPa at which clear ${material.name.toLowerCase()} breaks${wet < 1 ? ', less where it is wet (EN 1995-1-1 table 3.1)' : ''}`,
+      allowed: (material.rupture / CLEAR_WOOD) * times,
+      basis: `a quarter of the ${material.rupture} MPa at which clear ${material.name.toLowerCase()} breaks${times < 1 ? ', less where it is wet' : times > 1 ? ', more for a short while' : ''}${times === 1 ? '' : ' (EN 1995-1-1 table 3.1)'}`,
     };
   }
   const characteristic = solid ? C16 : SHEETS[material.id]?.[across ? 1 : 0];
   if (characteristic === undefined) return { judged: false, reason: `no strength is known for ${material.name}` };
-  return lastingStrength(characteristic, solid ? 'C16 timber' : 'typical, makers vary', material, serviceClass);
+  return lastingStrength(characteristic, solid ? 'C16 timber' : 'typical, makers vary', material, serviceClass, how);
 }
 
 /** How a stress stands against what is allowed. */
@@ -172,4 +195,13 @@ export function embedmentStrength(material: Material, density: number, serviceCl
           : null;
   if (value === null) return { judged: false, reason: `no value is published for a pin in ${material.name}` };
   return lastingStrength(Number(value.toFixed(1)), 'a pin in it, EN 1995-1-1 8.5', material, serviceClass);
+}
+
+/** Shear in the plane of a sheet, characteristic, MPa: cautious for all of them (EN 12369-1 has 3.5 for plywood and more for boards of chips), typical. */
+const PANEL_SHEAR = 3;
+
+/** The shear stress that a sheet may carry in its plane for years, MPa. */
+export function panelShear(material: Material, serviceClass: 1 | 2 | 3): Strength {
+  if (material.form !== 'sheet') return { judged: false, reason: `${material.name} is no sheet` };
+  return lastingStrength(PANEL_SHEAR, 'shear in its plane, typical', material, serviceClass);
 }

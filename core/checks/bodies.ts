@@ -53,8 +53,15 @@ const TO_WALL: Check['fixes'] = [pieceFix(say`It will be fixed to the wall`, { k
 /** Free-standing pieces that fall by themselves with drawers out, or under the pull of a child. */
 function tips(piece: Piece, shape: Shape, carried: Carried): Check[] {
   if (piece.fixedToWall) return [];
-  const worst = worstTipping(tippingCases(piece, shape, carried));
-  if (!worst || worst.tipping.state === 'fine') return [];
+  const unknown = [...new Set([...carried.members.values()].flatMap((c) => c.unknown))];
+  const cases = tippingCases(piece, shape, carried);
+  // With things of no known mass in it, only what it does empty is known.
+  const worst = worstTipping(unknown.length > 0 ? cases.filter((c) => c.filling === 'empty') : cases);
+  if (!worst || worst.tipping.state === 'fine') {
+    if (!worst || unknown.length === 0) return [];
+    const sentence = say`Whether it tips is not judged, since the mass of ${unknown.join(', ')} is not known.`;
+    return [{ id: 'tips-unknown', severity: 'look', state: 'not judged', about: { kind: 'piece' }, sentence, fixes: TO_WALL }];
+  }
   const { pose, filling, kg, tipping } = worst;
   const how = say`${pose.id === 'shut' ? 'With everything shut' : `With ${pose.label}`} and ${FILLED[filling]}`;
   const about = { kind: 'piece' } as const;
@@ -66,7 +73,7 @@ function tips(piece: Piece, shape: Shape, carried: Carried): Check[] {
   const child = tipping.onDrawer === null ? [] : say`, or ${mass(tipping.onDrawer)} on the open drawer,`;
   const should = say`it should stand ${force(PASS.pull)} and ${mass(PASS.onDrawer)}`;
   const sentence = say`${how} a pull of ${force(tipping.pull)} at the top${child} tips it; ${should}. Fix it to the wall.`;
-  return [{ id: 'tips-child', severity: 'look', state: 'fails', about, sentence, fixes: TO_WALL }];
+  return [{ id: 'tips-child', severity: 'stop', state: 'fails', about, sentence, fixes: TO_WALL }];
 }
 
 const FILLED = {

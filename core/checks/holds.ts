@@ -1,7 +1,7 @@
 import { fixingsOf, heldAt, screwsAlong, type Carried, type CarriedMember, type Fixing } from '../carry/index.js';
 import { force, say } from '../figure/index.js';
 import type { Letters, Member, Piece } from '../piece/index.js';
-import type { Workshop } from '../project/index.js';
+import type { Settings, Workshop } from '../project/index.js';
 import type { Check } from './check.js';
 import { capital, nameOf } from './names.js';
 import { otherWays } from './screws.js';
@@ -82,19 +82,31 @@ function unjudgedJoints(open: readonly { readonly member: Member; readonly fixin
   });
 }
 
-/** Members that come down, since what is to carry them does not. */
-function falling(c: CarriedMember, letters: Letters): Check[] {
-  if (!c.falls) return [];
-  return [
-    {
-      id: `falls-${c.member.id}`,
+/** Members that come down, since what is to carry them does not; those of one kind for one reason together. */
+function falling(carried: readonly CarriedMember[], letters: Letters): Check[] {
+  const alike = new Map<string, CarriedMember[]>();
+  for (const c of carried.filter((one) => one.falls)) {
+    const key = `${c.member.role} ${c.missing}`;
+    alike.set(key, [...(alike.get(key) ?? []), c]);
+  }
+  return [...alike.values()].map((all): Check => {
+    const [first] = all as [CarriedMember];
+    const { role, id } = first.member;
+    const names = namesOf(
+      all.map((c) => c.member),
+      letters,
+    );
+    const who =
+      all.length === 1 ? say`${capital(nameOf(first.member, letters))} comes down` : say`${all.length} ${role}s come down (${names})`;
+    return {
+      id: `falls-${id}`,
       severity: 'stop',
       state: 'fails',
-      about: { kind: 'member', id: c.member.id },
-      sentence: say`${capital(nameOf(c.member, letters))} comes down: ${c.missing ?? 'nothing holds it'}.`,
+      about: { kind: 'member', id },
+      sentence: say`${who}: ${first.missing ?? 'nothing holds it'}.`,
       fixes: [],
-    },
-  ];
+    };
+  });
 }
 
 /** Whether members are strong enough, whether anything falls, and whether every joint holds, whether or not a member bends there. */
@@ -115,7 +127,7 @@ export function holdChecks(piece: Piece, all: Carried, letters: Letters, worksho
       sentence: f.sentence,
       fixes: [],
     }));
-    return [...falling(c, letters), ...strength(c, name), ...weakJoint(piece, c, fixings, all, letters, workshop.settings), ...along];
+    return [...strength(c, name), ...weakJoint(piece, c, fixings, all, letters, workshop.settings), ...along];
   });
-  return [...each, ...unjudgedJoints(open, letters)];
+  return [...falling(carried, letters), ...each, ...unjudgedJoints(open, letters)];
 }

@@ -4,6 +4,9 @@ import type { Workshop } from '../project/index.js';
 import { worstFirst, pieceFix, type Check } from './check.js';
 import { bodyChecks } from './bodies.js';
 import { missingStock } from './missing.js';
+import { overlapChecks } from './overlaps.js';
+import { peopleChecks } from './people.js';
+import { rackingChecks } from './racking.js';
 import { memberChecks } from './members.js';
 import { placeChecks } from './place.js';
 import { runChecks } from './runs.js';
@@ -32,9 +35,12 @@ export function checksOf(piece: Piece, shape: Shape, carried: Carried, letters: 
     ...problems,
     ...place,
     ...runChecks(piece, shape),
+    ...overlapChecks(piece, shape, letters),
     ...thingChecks(shape, workshop),
     ...bodyChecks(piece, shape, carried),
     ...screwChecks(piece, carried, letters, workshop.settings),
+    ...rackingChecks(piece, shape, carried, workshop),
+    ...peopleChecks(piece, shape, carried, letters, workshop),
     ...memberChecks(piece, shape, carried, letters, workshop),
   ]);
 }

@@ -121,6 +121,87 @@ function overRoom(space: PlacedSpace, shape: Shape): boolean {
   return before !== undefined && run?.roles.get(before.id) === 'room';
 }
 
+/** Things of a space that was divided after they were put there: they stand nowhere, and load nothing. */
+function nowhere(space: PlacedSpace): Check[] {
+  const { things, split } = space.space;
+  const [first] = split?.spaces ?? [];
+  const names = space.blocks.map((b) => b.thing.name).join(', ');
+  if (!first || names === '') return [];
+  return [
+    {
+      id: `nowhere-${space.id}`,
+      severity: 'look',
+      state: 'not judged',
+      about: { kind: 'space', id: space.id },
+      sentence: say`${names} was put into ${space.label}, which is divided now: it stands nowhere and its load is not counted. Put it into one of the parts.`,
+      fixes: [pieceFix(say`Take it out of ${space.label}`, { kind: 'things', space: space.id, things: things.filter(() => false) })],
+    },
+  ];
+}
+
+/** Where things are said to stand along their space: past its end, or on each other. */
+function places(space: PlacedSpace): Check[] {
+  const placed = space.blocks
+    .flatMap((block) => (typeof block.at === 'number' ? [{ block, from: block.at, to: add(block.at, block.width) }] : []))
+    .sort((a, b) => a.from - b.from);
+  const clear = space.clear.width.value;
+  return placed.flatMap(({ block, to }, i): Check[] => {
+    const next = placed[i + 1];
+    const over = to > clear ? sub(to, clear) : next && next.from < to ? sub(to, next.from) : null;
+    if (over === null) return [];
+    const where = to > clear ? say`past the end of ${space.label}` : say`where ${next?.block.thing.name ?? 'the next'} stands`;
+    return [
+      {
+        id: `place-${space.id}-${block.thingId}`,
+        severity: 'look',
+        state: 'fails',
+        about: { kind: 'space', id: space.id },
+        sentence: say`${block.thing.name}, ${len(block.at as Length)} from the left, reaches ${len(over)} ${where}.`,
+        fixes: [
+          pieceFix(say`Let it stand anywhere`, {
+            kind: 'things',
+            space: space.id,
+            things: space.space.things.map((t) => (t.thing === block.thingId ? { thing: t.thing, count: t.count } : t)),
+          }),
+        ],
+      },
+    ];
+  });
+}
+
+/** A reading of what was built that cannot be: more than there is of what it lies in. */
+function readings(space: PlacedSpace, shape: Shape): Check[] {
+  const { measured } = space.space;
+  if (!measured) return [];
+  const owner = space.within ? shape.spaces.get(space.within.owner) : undefined;
+  const along = space.within && ({ up: 'height', across: 'width', deep: 'depth' } as const)[space.within.axis];
+  return (['width', 'height', 'depth'] as const).flatMap((reach): Check[] => {
+    const read = measured[reach];
+    if (read === undefined) return [];
+    const whole = shape.overall[reach].value;
+    const within = owner && reach !== along ? owner.clear[reach].value : whole;
+    if (read <= within) return [];
+    const what = owner && reach !== along ? owner.label : 'the whole piece';
+    const rest = Object.fromEntries(Object.entries(measured).filter(([key]) => key !== reach));
+    return [
+      {
+        id: `reading-${space.id}-${reach}`,
+        severity: 'stop',
+        state: 'fails',
+        about: { kind: 'space', id: space.id },
+        sentence: say`The tape is said to have found a ${reach} of ${len(read)} in ${space.label}, and ${what} has ${len(within)}: read it again.`,
+        fixes: [
+          pieceFix(say`Go by the plan until it is read again`, {
+            kind: 'measured',
+            space: space.id,
+            measured: Object.keys(rest).length > 0 ? rest : null,
+          }),
+        ],
+      },
+    ];
+  });
+}
+
 /** Whether all that are listed of a thing have a cell. */
 function cellCheck(space: PlacedSpace, workshop: Workshop): Check[] {
   const grid = space.space.cells && cellGrid(space, space.space.cells, workshop);
@@ -139,36 +220,46 @@ function cellCheck(space: PlacedSpace, workshop: Workshop): Check[] {
 
 /** Whether what stands in each space fits in it, and what was named but is not in the library or stands nowhere. */
 export function thingChecks(shape: Shape, workshop: Workshop): Check[] {
-  return [...shape.spaces.values()].flatMap((space): Check[] => {
-    if (space.space.cells) return cellCheck(space, workshop);
-    const gone = space.space.things.filter((t) => !workshop.things.has(t.thing));
-    const missing = gone.map((t): Check => ({
-      id: `unknown-${space.id}-${t.thing}`,
-      severity: 'look',
-      state: 'not judged',
+  return [...shape.spaces.values()].flatMap((space): Check[] => [...readings(space, shape), ...standing(space, shape, workshop)]);
+}
+
+/** Whether what stands in one space fits in it. */
+function standing(space: PlacedSpace, shape: Shape, workshop: Workshop): Check[] {
+  if (space.space.cells) return cellCheck(space, workshop);
+  const gone = space.space.things.filter((t) => !workshop.things.has(t.thing));
+  const missing = gone.map((t): Check => ({
+    id: `unknown-${space.id}-${t.thing}`,
+    severity: 'look',
+    state: 'not judged',
+    about: { kind: 'space', id: space.id },
+    sentence: say`Something in ${space.label} is no longer among the things.`,
+    fixes: [pieceFix(say`Take it out`, { kind: 'things', space: space.id, things: space.space.things.filter((o) => !gone.includes(o)) })],
+  }));
+  const divided = space.space.split !== undefined && space.space.split.making?.kind !== 'slats';
+  if (divided && space.space.things.length > 0) return [...missing, ...nowhere(space)];
+  if (space.blocks.length === 0 || divided) return missing;
+  const faults = [
+    ...unheld(space, shape),
+    ...heights(space, space.blocks),
+    ...widths(space, space.blocks),
+    ...depths(space, space.blocks),
+    ...places(space),
+  ];
+  if (faults.length > 0 || !space.within) return [...missing, ...faults];
+  const need = needOf(space.blocks);
+  const above = sub(headroom(space), sub(need.height, need.tallest?.thing.clearance ?? (0 as Length)));
+  const beside = sub(space.clear.width.value, need.width);
+  const tight = above === 0 || beside === 0;
+  return [
+    ...missing,
+    {
+      id: `fits-${space.id}`,
+      // With nothing to spare it goes in, but for how true the saw and the tape are.
+      severity: tight ? 'look' : 'good',
+      state: tight ? 'close' : 'fine',
       about: { kind: 'space', id: space.id },
-      sentence: say`Something in ${space.label} is no longer among the things.`,
-      fixes: [pieceFix(say`Take it out`, { kind: 'things', space: space.id, things: space.space.things.filter((o) => !gone.includes(o)) })],
-    }));
-    if (space.blocks.length === 0 || (space.space.split && space.space.split.making?.kind !== 'slats')) return missing;
-    const faults = [
-      ...unheld(space, shape),
-      ...heights(space, space.blocks),
-      ...widths(space, space.blocks),
-      ...depths(space, space.blocks),
-    ];
-    if (faults.length > 0 || !space.within) return [...missing, ...faults];
-    const need = needOf(space.blocks);
-    return [
-      ...missing,
-      {
-        id: `fits-${space.id}`,
-        severity: 'good',
-        state: 'fine',
-        about: { kind: 'space', id: space.id },
-        sentence: say`${space.blocks.map((b) => b.thing.name).join(', ')} in ${space.label}: ${len(sub(headroom(space), sub(need.height, need.tallest?.thing.clearance ?? (0 as Length))))} above, ${len(sub(space.clear.width.value, need.width))} to spare across.`,
-        fixes: [],
-      },
-    ];
-  });
+      sentence: say`${space.blocks.map((b) => b.thing.name).join(', ')} in ${space.label}: ${len(above)} above, ${len(beside)} to spare across.`,
+      fixes: [],
+    },
+  ];
 }

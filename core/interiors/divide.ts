@@ -97,6 +97,7 @@ class Division {
       clear,
       neighbours: region.neighbours,
       setback: region.setback,
+      off: region.off ?? ZERO,
       standing: add(box.y0, raised),
       within,
       depth,
@@ -252,6 +253,7 @@ function within(region: Region, insets: Insets): Region {
       below: member(insets.up.before, neighbours.below),
     },
     setback: ZERO,
+    ...(region.off === undefined ? {} : { off: region.off }),
   };
 }
 
@@ -264,7 +266,9 @@ function asMeasured(space: Space, region: Region): Region {
     const planned = region.clear[reach];
     return value === undefined ? planned : size(`${reach} as measured`, value, { kind: 'reading', ref: `space:${space.id}/${reach}` });
   };
-  return { ...region, clear: { width: read('width'), height: read('height'), depth: read('depth') } };
+  const clear = { width: read('width'), height: read('height'), depth: read('depth') };
+  const apart = (['width', 'height', 'depth'] as const).map((reach) => Math.abs(clear[reach].value - region.clear[reach].value));
+  return { ...region, clear, off: add(region.off ?? ZERO, Math.max(...apart) as Length) };
 }
 
 /**

@@ -1,4 +1,5 @@
 import { spacesOf, type Body, type Piece, type PlacedSpace, type Shape } from '../piece/index.js';
+import { add, mm } from '../length/index.js';
 import type { Workshop } from '../project/index.js';
 import { boardMembers } from './boards/index.js';
 import { cellMembers } from './cells/index.js';
@@ -43,8 +44,16 @@ function withContents(bodies: readonly Body[], members: Made['members'], spaces:
   });
 }
 
+/** Where the tape found a space otherwise than planned, what bounds it is as much nearer or further than it is drawn. */
+function asFound(made: Made, { off }: PlacedSpace): Made {
+  return off === 0 ? made : { ...made, joints: made.joints.map((j) => ({ ...j, apart: add(j.apart ?? SLACK, off) })) };
+}
+
+/** What joints are slack anyway. */
+const SLACK = mm(3);
+
 /** Everything that is built inside a piece, space by space. */
 export function interiorMembers(piece: Piece, workshop: Workshop, divided: Divided): Made {
-  const made = together([...divided.spaces.values()].map((space) => membersOf(piece, workshop, divided, space)));
+  const made = together([...divided.spaces.values()].map((space) => asFound(membersOf(piece, workshop, divided, space), space)));
   return { ...made, bodies: withContents(made.bodies, made.members, divided.spaces) };
 }

@@ -23,6 +23,8 @@ export interface Region {
   readonly neighbours: Neighbours;
   /** How far things stand back from its front. */
   readonly setback: Length;
+  /** By how much the tape found it, or what it lies in, otherwise than it was planned; left out where nothing was measured. */
+  readonly off?: Length;
 }
 
 /** What a need is worked out with: the workshop, the stock of shelves and dividers, and the clear room known so far. */

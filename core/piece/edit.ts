@@ -52,6 +52,8 @@ export type PieceEdit =
   /** Puts what the tape said of a space in place of what was planned; null takes it back. */
   | { readonly kind: 'measured'; readonly space: string; readonly measured: NonNullable<Space['measured']> | null }
   | { readonly kind: 'things'; readonly space: string; readonly things: readonly Placement[] }
+  /** Moves all of a thing from one space to another. */
+  | { readonly kind: 'move'; readonly thing: string; readonly from: string; readonly to: string }
   /** Packs slides out behind the face frame of a place that is there already; null takes the packing out. */
   | { readonly kind: 'packing'; readonly packing: NonNullable<InPlace['packing']> | null }
   /** Replaces whole fields of the piece itself. */
@@ -270,6 +272,15 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
     case 'things':
       spaceOf(piece, edit.space).things = mergePlacements(edit.things);
       return piece;
+    case 'move': {
+      const [from, to] = [spaceOf(piece, edit.from), spaceOf(piece, edit.to)];
+      const moved = from.things.filter((t) => t.thing === edit.thing);
+      if (moved.length === 0) throw new EditError(`there is no ${edit.thing} to move in that space`);
+      if (to.split || to.cells) throw new EditError(`${to.name ?? 'the space'} is divided: move it into one of its parts`);
+      from.things = from.things.filter((t) => t.thing !== edit.thing);
+      to.things = mergePlacements([...to.things, ...moved.map(({ thing, count }) => ({ thing, count }))]);
+      return piece;
+    }
     case 'fill':
       fill(spaceOf(piece, edit.space), edit);
       return piece;

@@ -108,6 +108,7 @@ export type Role =
   | 'drawer side'
   | 'drawer end'
   | 'drawer bottom'
+  | 'muntin'
   | 'runner'
   | 'runner board'
   | 'packing upright'

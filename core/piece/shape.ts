@@ -28,6 +28,8 @@ export interface PlacedSpace {
   readonly neighbours: Neighbours;
   /** How far things stand back from its front. */
   readonly setback: Length;
+  /** By how much the tape found it, or what it lies in, otherwise than planned: what bounds it is as much nearer or further than drawn. */
+  readonly off: Length;
   /** The height that its things stand at, from the floor: its foot, or the top of the deck in it. */
   readonly standing: Length;
   /** The space that this one is a part of, and its line in that run; null for the whole interior. */
@@ -74,7 +76,8 @@ export interface PlacedRun {
 export type DividingRole = 'shelf' | 'divider' | 'partition' | 'board' | 'slat' | 'rail' | 'room';
 
 /** How one member bears on another, or on the floor. */
-export type Bearing = 'bearing' | 'housed' | 'pins' | 'screws' | 'pocket screws' | 'nails' | 'slide' | 'glued' | 'screwed along' | 'held along';
+export type Bearing =
+  'bearing' | 'housed' | 'pins' | 'screws' | 'pocket screws' | 'nails' | 'slide' | 'glued' | 'screwed along' | 'held along';
 
 /** What holds the rear edge of a panel to a back. */
 export type HeldTo = 'glue' | { readonly studs: number };

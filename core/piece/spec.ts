@@ -28,8 +28,20 @@ export type Overall = Static<typeof OverallSchema>;
 
 export const BaseSchema = Type.Union([
   Type.Object({ kind: Type.Literal('none') }, closed),
-  /** The sides run to the floor and a toe board stands back between them; bearers carry the dividers to the floor. */
-  Type.Object({ kind: Type.Literal('toe'), height: SizeSchema, setback: DistanceSchema, bearers: Type.Boolean() }, closed),
+  /**
+   * The sides run to the floor and a toe board stands back between them; bearers carry the dividers to the floor,
+   * and one along the rear carries the rear edge of the bottom.
+   */
+  Type.Object(
+    {
+      kind: Type.Literal('toe'),
+      height: SizeSchema,
+      setback: DistanceSchema,
+      bearers: Type.Boolean(),
+      rear: Type.Optional(Type.Boolean()),
+    },
+    closed,
+  ),
   /** A frame of its own that the case is set on; bearers in it carry the dividers. */
   Type.Object({ kind: Type.Literal('plinth'), height: SizeSchema, setback: DistanceSchema, bearers: Type.Boolean() }, closed),
 ]);
@@ -37,9 +49,20 @@ export type Base = Static<typeof BaseSchema>;
 
 export const BackSchema = Type.Union([
   Type.Object({ kind: Type.Literal('none') }, closed),
-  Type.Object({ kind: Type.Literal('applied') }, closed),
+  /** Over the rear edges, screwed to the sides, or `allRound`: to top and bottom as well. */
+  Type.Object({ kind: Type.Literal('applied'), allRound: Type.Optional(Type.Boolean()) }, closed),
   /** In grooves `depth` deep, `inset` in from the rear edges, cut `slack` small in all on each axis. */
-  Type.Object({ kind: Type.Literal('groove'), depth: SizeSchema, inset: DistanceSchema, slack: DistanceSchema }, closed),
+  Type.Object(
+    {
+      kind: Type.Literal('groove'),
+      depth: SizeSchema,
+      inset: DistanceSchema,
+      slack: DistanceSchema,
+      /** Glued into its grooves, so that it keeps the case square; loose in them where it is left out. */
+      glued: Type.Optional(Type.Boolean()),
+    },
+    closed,
+  ),
   /** In rebates `depth` wide on the rear edges, cut `slack` small in all on each axis. */
   Type.Object({ kind: Type.Literal('rebate'), depth: SizeSchema, slack: DistanceSchema }, closed),
 ]);
@@ -76,6 +99,8 @@ const common = {
   /** How this piece is brought to the grid, where it differs from the project. */
   rounding: Type.Optional(RoundingSchema),
   fixedToWall: Type.Boolean(),
+  /** No one sits, steps or kneels on it, so that low tops and decks are not asked for that. */
+  noOneOn: Type.Optional(Type.Boolean()),
 };
 
 const interior = (id: string) => Type.Unsafe<Space>(spaceSchema(id));

@@ -38,6 +38,8 @@ export const OpeningSchema = Type.Object(
     /** Bottom left to top right, and bottom right to top left. */
     diagonals: Type.Optional(Type.Object({ rising: SizeSchema, falling: SizeSchema }, closed)),
     obstacles: Type.Array(ObstacleSchema, { maxItems: 50 }),
+    /** The middles of the studs that were found in the wall behind it, from its left. */
+    studs: Type.Optional(Type.Array(SizeSchema, { maxItems: 60 })),
     /** What is left free at each side, above, and behind. */
     slack: Type.Object({ side: DistanceSchema, above: DistanceSchema, behind: DistanceSchema }, closed),
     /** The height of the room where a piece can be stood up, and the door it comes through. */

@@ -29,6 +29,7 @@ const dryingDeck: InPlace = {
   depth: given(652),
   stock: { shelves: 'ash-18', dividers: 'ash-18' },
   fixedToWall: true,
+  noOneOn: true,
   interior: space('ledge', {
     name: 'deck',
     things: [{ thing: 'wet-print', count: 4 }],

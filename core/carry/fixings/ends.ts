@@ -370,7 +370,10 @@ export function screwedEnds({ member, supports }: CarriedMember, members: Readon
     const carrier = members.get(support.carrier);
     if (!carrier) return [];
     const pull = hangsUnder(member, carrier);
-    const asked = support.how === 'screws' ? !liesOn(member, carrier) : support.how === 'held along' && (pull || (carrier.role === 'back' && !support.by));
+    const asked =
+      support.how === 'screws'
+        ? !liesOn(member, carrier)
+        : support.how === 'held along' && (pull || (carrier.role === 'back' && !support.by));
     const held = asked ? heldBy(support, member, carrier, pull) : null;
     return held && 'each' in held && !tooMany(held) ? [{ row: held.row, count: held.count }] : [];
   });

@@ -47,7 +47,12 @@ test('edges carry all of the load, and no edge pulls', () => {
     fc.property(side, side, fc.integer({ min: 0, max: 80 }), fc.integer({ min: 5, max: 100 }), (a, b, from, part) => {
       const x0 = (a * from) / 100;
       const x1 = Math.min(a, x0 + (a * part) / 100);
-      const { edges, mm } = solveAllRound({ a, b, rigidity: rigidityOf(9, 9500, 7000, 620), patches: [{ x0, x1, y0: 0, y1: b, perMm2: 0.01 }] });
+      const { edges, mm } = solveAllRound({
+        a,
+        b,
+        rigidity: rigidityOf(9, 9500, 7000, 620),
+        patches: [{ x0, x1, y0: 0, y1: b, perMm2: 0.01 }],
+      });
       const sum = edges.x0 + edges.x1 + edges.y0 + edges.y1;
       expect(sum / (0.01 * (x1 - x0) * b)).toBeCloseTo(1, 9);
       expect(Math.min(edges.x0, edges.x1, edges.y0, edges.y1)).toBeGreaterThanOrEqual(0);

@@ -232,7 +232,8 @@ export function solveStrips(spec: StripsSpec): StripsResult {
   const strips = stripsOf(spec);
   const last = 2 * (strips.ys.length - 1);
   const edges = [...(spec.edges.y0 === 'simple' ? [0] : []), ...(spec.edges.y1 === 'simple' ? [last] : [])];
-  const near = (y: number) => 2 * strips.ys.reduce((best, l, i) => (Math.abs(l - y) < Math.abs((strips.ys[best] as number) - y) ? i : best), 0);
+  const near = (y: number) =>
+    2 * strips.ys.reduce((best, l, i) => (Math.abs(l - y) < Math.abs((strips.ys[best] as number) - y) ? i : best), 0);
   let lines: readonly (number | null)[] = spec.lines.map((l) => near(l.y));
   for (;;) {
     const held = [...new Set([...edges, ...lines.flatMap((d) => d ?? [])])];

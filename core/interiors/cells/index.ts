@@ -1,7 +1,8 @@
 import { len, say, size, type Figure } from '../../figure/index.js';
-import { add, fromUnits, sub, type Length } from '../../length/index.js';
+import { ZERO, add, fromUnits, greatest, least, mm, sub, type Length } from '../../length/index.js';
 import { USUAL_KERF, ripYield } from '../../joints/index.js';
 import {
+  boxOf,
   flatFrame,
   rectangular,
   uprightFrame,
@@ -11,6 +12,7 @@ import {
   type Joint,
   type Member,
   type PlacedSpace,
+  type ShapeProblem,
 } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { NOTHING, type Made } from '../kind.js';
@@ -21,6 +23,67 @@ export * from './tilted.js';
 
 type Ladders = Extract<Cells['make'], { kind: 'ladders' }>;
 
+/** The stretches of a ladder that are not in a blocked zone, from its foot up. */
+function clearOf(cells: Cells, x0: Length, x1: Length, height: Figure): readonly { readonly from: Length; readonly length: Figure }[] {
+  const zones = cells.blocked
+    .filter((b) => x0 < b.x + b.width && b.x < x1 && b.y < height.value)
+    .map((b) => ({ from: b.y, to: add(b.y, b.height) }))
+    .sort((a, b) => a.from - b.from);
+  const parts: { from: Length; length: Figure }[] = [];
+  let from = ZERO;
+  for (const zone of zones) {
+    if (zone.from > from) parts.push({ from, length: size('up to what is in the way', sub(zone.from, from)) });
+    from = greatest([from, zone.to]);
+  }
+  if (from === ZERO) return [{ from, length: height }];
+  if (height.value > from) parts.push({ from, length: height.minus(size('what is in the way, and under it', from)) });
+  return parts;
+}
+
+/** A support that reaches further than this past the upright it is screwed to hangs off it. */
+const REACHES_PAST = mm(50);
+/** Screws keep so far from where an upright ends. */
+const FROM_EDGE = mm(20);
+
+/** How a support is held: along the upright it is on, or, where it reaches far past that, at the two ends of what they have in common. */
+function onUpright(id: string, upright: Member, rear: Length, front: Length): Joint[] {
+  const { z0, z1 } = boxOf(upright);
+  const past = greatest([sub(z0, rear), sub(front, z1)]);
+  if (past <= REACHES_PAST) return [{ carried: id, carrier: upright.id, how: 'screws' }];
+  const [low, high] = [greatest([z0, rear]), least([z1, front])];
+  const inset = least([FROM_EDGE, fromUnits((high - low) / 4)]);
+  return [add(low, inset), sub(high, inset)].map((z): Joint => ({ carried: id, carrier: upright.id, how: 'screws', z }));
+}
+
+/** Supports that are longer than the place is deep. */
+function tooLong(space: PlacedSpace, behind: Length): ShapeProblem[] {
+  if (behind <= ZERO) return [];
+  return [
+    {
+      id: `supports-long-${space.id}`,
+      about: space.id,
+      stops: true,
+      sentence: say`Supports of ${space.label} are ${len(behind)} longer than it is deep: they would start in what is behind it.`,
+      fixes: [],
+    },
+  ];
+}
+
+/** Parts of ladders over a blocked zone stand on nothing. */
+function hanging(space: PlacedSpace, uprights: readonly Member[]): ShapeProblem[] {
+  const over = uprights.filter((u) => u.frame.origin.y > space.box.y0);
+  if (over.length === 0) return [];
+  return [
+    {
+      id: `ladders-hang-${space.id}`,
+      about: space.id,
+      stops: true,
+      sentence: say`${over.length === 1 ? 'Part of a ladder is' : `Parts of ${over.length} ladders are`} over what is in the way in ${space.label}, and stand on nothing. Fix them to the wall there, or let the zone reach the top.`,
+      fixes: [],
+    },
+  ];
+}
+
 /** Uprights, and under every thing a support on each of the two uprights beside it. */
 function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellGrid, workshop: Workshop): Made {
   const { beside, under } = cellWood(cells, workshop);
@@ -28,17 +91,26 @@ function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellG
   const t = beside.thickness.value;
   const deep = size('upright, deep', make.upright.deep, { kind: 'choice', ref: 'cells:upright' });
   const z = sub(box.z1, make.upright.deep);
-  const uprights = Array.from({ length: grid.columns + 1 }, (_, i) =>
-    rectangular({
-      id: `${space.id}/ladder-upright/${i + 1}`,
-      role: 'ladder upright',
-      label: `ladder ${i + 1}`,
-      wood: beside,
-      length: grid.height,
-      width: deep,
-      frame: uprightFrame({ x: add(box.x0, fromUnits(i * grid.pitch.across.value)), y: box.y0, z }),
-    }),
-  );
+  const ladders = Array.from({ length: grid.columns + 1 }, (_, i) => {
+    const at = fromUnits(i * grid.pitch.across.value);
+    return clearOf(cells, at, add(at, t), grid.height).map(({ from, length }, part) =>
+      rectangular({
+        id: part === 0 ? `${space.id}/ladder-upright/${i + 1}` : `${space.id}/ladder-upright/${i + 1}-${part + 1}`,
+        role: 'ladder upright',
+        label: part === 0 ? `ladder ${i + 1}` : `ladder ${i + 1}, part ${part + 1}`,
+        wood: beside,
+        length,
+        width: deep,
+        frame: uprightFrame({ x: add(box.x0, at), y: add(box.y0, from), z }),
+      }),
+    );
+  });
+  const uprights = ladders.flat();
+  const uprightAt = (ladder: number, y: Length) => {
+    const parts = ladders[ladder] ?? [];
+    return parts.find((p) => boxOf(p).y0 <= y && y < boxOf(p).y1) ?? parts[0];
+  };
+  let behind = ZERO;
   const supports: Member[] = [];
   const joints: Joint[] = [];
   for (const { column, row, state, tilted: by } of grid.cells) {
@@ -55,7 +127,9 @@ function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellG
     for (const [hand, at, upright] of sides) {
       const id = `${space.id}/ladder-support/${column + 1}-${row + 1}-${hand}`;
       const angle = ((tilted?.tilt ?? 0) * Math.PI) / 180;
-      const rear = sub(box.z1, long.value);
+      // Along the slope it is longer than it is deep.
+      const rear = sub(box.z1, fromUnits(long.value * Math.cos(angle)));
+      behind = greatest([behind, sub(box.z0, rear)]);
       supports.push(
         rectangular({
           id,
@@ -75,7 +149,8 @@ function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellG
           },
         }),
       );
-      joints.push({ carried: id, carrier: `${space.id}/ladder-upright/${upright + 1}`, how: 'screws' });
+      const on = uprightAt(upright, y);
+      if (on) joints.push(...onUpright(id, on, rear, box.z1));
     }
   }
   const plain = supports.length - 2 * grid.cells.filter((c) => c.state === 'tilted').length;
@@ -86,13 +161,16 @@ function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellG
     members: [...uprights, ...supports],
     joints: [
       ...joints,
-      ...uprights.map((u): Joint => ({
-        carried: u.id,
-        carrier: space.neighbours.below,
-        how: 'bearing',
-        x: add(u.frame.origin.x, Math.round(t / 2) as Length),
-      })),
+      ...uprights
+        .filter((u) => u.frame.origin.y === box.y0)
+        .map((u): Joint => ({
+          carried: u.id,
+          carrier: space.neighbours.below,
+          how: 'bearing',
+          x: add(u.frame.origin.x, Math.round(t / 2) as Length),
+        })),
     ],
+    problems: [...tooLong(space, behind), ...hanging(space, uprights)],
     facts: [
       {
         space: space.id,

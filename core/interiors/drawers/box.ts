@@ -134,6 +134,28 @@ export function boxMembers(making: Drawers, space: string, label: string, stock:
     purpose: under ? { length: 'covers', width: 'covers' } : { length: 'between', width: 'between' },
   });
 
+  // Under the middle of the bottom, between the front and the back.
+  const muntin = (on: Box, length: Figure, wide: Length) =>
+    rectangular({
+      node: space,
+      id: ids.muntin,
+      role: 'muntin',
+      label: `muntin of ${label}`,
+      wood: stock.muntin ?? stock.box,
+      length,
+      width: size('muntin', wide, { kind: 'choice', ref: 'drawers:muntin' }),
+      frame: {
+        origin: {
+          x: Math.round((on.x0 + on.x1 + wide) / 2) as Length,
+          y: sub(on.y0, stock.muntin?.thickness.value ?? ZERO),
+          z: add(place.z0, t.value),
+        },
+        u: [0, 0, 1],
+        v: [-1, 0, 0],
+        n: [0, 1, 0],
+      },
+    });
+
   const grooved = (wall: Member, inner: Face): Feature[] =>
     bottom.kind === 'groove' || bottom.kind === 'rebate'
       ? [recess(bottom.kind, wall, inner, panel.id, slot(boxOf(panel), bottom.depth), bottom.depth)]
@@ -154,6 +176,7 @@ export function boxMembers(making: Drawers, space: string, label: string, stock:
     cut(nearFront, 'down', endsBetween, [left.id, right.id]),
     cut(nearRear, 'up', endsBetween, [left.id, right.id]),
     panel,
+    ...(stock.muntin && box.muntin && !under ? [muntin(boxOf(panel), inside.depth, box.muntin.wide)] : []),
   ];
 }
 

@@ -27,6 +27,13 @@ export function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxP
   const t = drawer.stock.box.thickness.value;
   // Spans go from wall to wall, as they are clear.
   const [x0, x1] = [add(place.x, t), sub(add(place.x, place.width.value), t)];
+  const has = (id: string) => members.some((m) => m.id === id);
+  // With a muntin under its middle it spans from side to side over that.
+  const onMuntin: Joint[] = [
+    { carried: ids.bottom, carrier: ids.muntin, how: 'bearing', x: Math.round((x0 + x1) / 2) as Length },
+    { carried: ids.muntin, carrier: ids.back, how: 'screws', z: making.face === 'front' ? add(place.z0, t) : sub(place.z1, t) },
+    { carried: ids.muntin, carrier: ids.inner, how: 'screws', z: making.face === 'front' ? sub(place.z1, t) : add(place.z0, t) },
+  ];
   // The bottom is held on all four walls. It spans the shorter way, to the ends of a box that is wider than deep.
   const bottomJoints = (how: Joint['how']): Joint[] => {
     const front = making.face === 'front';
@@ -36,6 +43,7 @@ export function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxP
     ];
     const along = ({ carried, carrier }: Joint): Joint => ({ carried, carrier, how: 'held along' });
     const sides = onSides(ids.bottom, how);
+    if (has(ids.muntin)) return [...sides, ...ends.map(along), ...onMuntin];
     return place.depth.value >= place.width.value ? [...sides, ...ends.map(along)] : [...ends, ...sides.map(along)];
   };
   const onSides = (carried: string, how: Joint['how']): Joint[] => [
@@ -44,7 +52,6 @@ export function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxP
   ];
   const free = sideClearance(making, drawer.stock).value;
   const half = (inner: Length, way: 1 | -1) => Math.round(inner + (way * t) / 2) as Length;
-  const has = (id: string) => members.some((m) => m.id === id);
   const sides: Joint[] = (
     [
       [ids.left, bank.neighbours.left, ids.runners[0], half(x0, -1)],
@@ -59,11 +66,31 @@ export function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxP
       ];
     return [{ carried: side, carrier: bank.neighbours.below, how: 'bearing', x }];
   });
+  const under = making.box.bottom.kind === 'applied' || making.box.bottom.kind === 'tray';
+  if (under && making.runner.kind !== 'slide') return onItsBottom(drawer, members, [half(x0, -1), half(x1, 1)]);
   return [
     ...bottomJoints(held),
     ...onSides(ids.inner, JOINED[making.box.join]),
     ...onSides(ids.back, JOINED[making.box.join]),
     ...(has(ids.front) ? [{ carried: ids.front, carrier: ids.inner, how: 'screws' } as const] : []),
     ...sides,
+  ];
+}
+
+/** A box that stands on its bottom: the walls on the bottom, and the bottom on the runners, or on what is below it. */
+function onItsBottom({ making, bank, part }: Drawer, members: readonly Member[], [left, right]: readonly [Length, Length]): Joint[] {
+  const ids = drawerIds(part.id);
+  const walls = members.filter((m) => m.role === 'drawer side' || m.role === 'drawer end');
+  const stands = walls.map((w): Joint => ({ carried: w.id, carrier: ids.bottom, how: 'bearing' }));
+  const front = members.filter((m) => m.role === 'drawer front').map((m): Joint => ({ carried: m.id, carrier: ids.inner, how: 'screws' }));
+  if (making.runner.kind === 'plain') return [...stands, ...front, { carried: ids.bottom, carrier: bank.neighbours.below, how: 'bearing' }];
+  const [onLeft, onRight] = ids.runners;
+  return [
+    ...stands,
+    ...front,
+    { carried: ids.bottom, carrier: onLeft, how: 'bearing', x: left },
+    { carried: ids.bottom, carrier: onRight, how: 'bearing', x: right },
+    { carried: onLeft, carrier: bank.neighbours.left, how: 'screws' },
+    { carried: onRight, carrier: bank.neighbours.right, how: 'screws' },
   ];
 }

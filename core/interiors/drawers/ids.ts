@@ -7,6 +7,7 @@ export function drawerIds(space: string) {
     inner: `${space}/drawer-end/front`,
     back: `${space}/drawer-end/back`,
     bottom: `${space}/drawer-bottom/1`,
+    muntin: `${space}/muntin/1`,
     runners: [`${space}/runner/left`, `${space}/runner/right`],
   } as const;
 }

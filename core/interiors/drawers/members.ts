@@ -76,10 +76,14 @@ function frontMember({ making, bank, part, line, y, stock }: Drawer): Member[] {
 }
 
 /** Wooden runners under the sides of the box, as long as the depth there is. */
-function runners({ making, bank, part }: Drawer, place: BoxPlace, workshop: Workshop): Member[] {
+function runners({ making, bank, part, stock }: Drawer, place: BoxPlace, workshop: Workshop): Member[] {
   const { runner } = making;
   if (runner.kind !== 'wooden') return [];
   const wood = woodOf(workshop, runner.stock);
+  // An inset front goes past the ends of its runners.
+  const inFront = frontDepth(making, stock);
+  const length = inFront ? bank.clear.depth.minus(inFront) : bank.clear.depth;
+  const z = making.face === 'front' ? bank.box.z0 : add(bank.box.z0, inFront?.value ?? ZERO);
   const width = size('runner, wide', runner.wide, { kind: 'choice', ref: 'drawers:runner' });
   const at = (id: string, x: Length) =>
     rectangular({
@@ -88,10 +92,10 @@ function runners({ making, bank, part }: Drawer, place: BoxPlace, workshop: Work
       role: 'runner',
       label: `runner of ${part.label}`,
       wood,
-      length: bank.clear.depth,
+      length,
       width,
       frame: {
-        origin: { x: add(x, runner.wide), y: sub(place.y, wood.thickness.value), z: bank.box.z0 },
+        origin: { x: add(x, runner.wide), y: sub(place.y, wood.thickness.value), z },
         u: [0, 0, 1],
         v: [-1, 0, 0],
         n: [0, 1, 0],
@@ -249,5 +253,5 @@ export function drawerMembers(
     return part && line.line.kind === 'gap' ? [{ making, bank, part, line, y: add(run.datum.value, line.near.value), stock }] : [];
   });
   const made = together(drawers.map((drawer) => oneDrawer(drawer, run, workshop)));
-  return { ...made, problems: [...drawerProblems(making, split, stock, bank), ...made.problems] };
+  return { ...made, problems: [...drawerProblems(making, split, stock, bank, workshop), ...made.problems] };
 }

@@ -1,10 +1,50 @@
 import { len, say } from '../../figure/index.js';
-import { add, greatest, sub } from '../../length/index.js';
-import type { Drawers, PieceEdit, PlacedSpace, ShapeProblem, Split } from '../../piece/index.js';
+import { ZERO, add, greatest, mm, sub } from '../../length/index.js';
+import { PLACE, type Drawers, type PieceEdit, type PlacedSpace, type ShapeProblem, type Split } from '../../piece/index.js';
+import { woodOf, type Workshop } from '../../project/index.js';
 import { boxDepth, freeDepth, longestSlide, type DrawerStock } from './sizes.js';
 
+/** How wide wooden runners usually are. */
+const RUNNER_WIDE = mm(30);
+
+/** Wooden runners lie under their boxes: on the wood below the lowest one, and between a box and the next. */
+function runnersInTheWay(
+  making: Drawers,
+  split: Split,
+  bank: PlacedSpace,
+  workshop: Workshop,
+  change: (patch: Partial<Drawers>) => PieceEdit,
+): Pick<ShapeProblem, 'sentence' | 'fixes'>[] {
+  const { runner, front } = making;
+  if (runner.kind !== 'wooden') return [];
+  const t = woodOf(workshop, runner.stock).thickness.value;
+  // What is there already leaves room under its own opening for the runners on it.
+  const onWood = bank.neighbours.below !== PLACE;
+  const below = front.kind === 'inset' || front.kind === 'none' ? front.below : ZERO;
+  const under = add(below, making.rise);
+  const between = add(front.between, making.less);
+  const rise = onWood && under < t ? sub(t, below) : making.rise;
+  const less = greatest([making.less, rise, ...(split.spaces.length > 1 ? [sub(t, front.between)] : [])]);
+  if (rise === making.rise && (split.spaces.length < 2 || between >= t)) return [];
+  const has = rise === making.rise ? between : under;
+  return [
+    {
+      sentence: say`Runners of ${len(t)} lie under the boxes, and ${len(has)} is free there.`,
+      fixes: [
+        { label: say`Stand the boxes ${len(rise)} up and make them ${len(less)} lower than their fronts`, edit: change({ rise, less }) },
+      ],
+    },
+  ];
+}
+
 /** What is wrong with the making of a bank as a whole, with edits that mend it. */
-export function drawerProblems(making: Drawers, split: Split, stock: DrawerStock, bank: PlacedSpace): readonly ShapeProblem[] {
+export function drawerProblems(
+  making: Drawers,
+  split: Split,
+  stock: DrawerStock,
+  bank: PlacedSpace,
+  workshop: Workshop,
+): readonly ShapeProblem[] {
   const change = (patch: Partial<Drawers>): PieceEdit => ({ kind: 'making', space: bank.id, making: { ...making, ...patch } });
   const problem = (id: string, stops: boolean, rest: Pick<ShapeProblem, 'sentence' | 'fixes'>): ShapeProblem => ({
     id: `${id}-${bank.id}`,
@@ -73,6 +113,26 @@ export function drawerProblems(making: Drawers, split: Split, stock: DrawerStock
           {
             label: say`Make the boxes ${len(add(making.rise, front.over.above))} lower than their fronts`,
             edit: change({ less: add(making.rise, front.over.above) }),
+          },
+        ],
+      }),
+    );
+  }
+  if (runner.kind === 'wooden')
+    found.push(...runnersInTheWay(making, split, bank, workshop, change).map((p) => problem('runner-room', true, p)));
+  if (runner.kind === 'plain' && split.spaces.length > 1) {
+    const box = stock.box.thickness.value;
+    found.push(
+      problem('plain-stacked', true, {
+        sentence: say`Only the lowest of ${split.spaces.length} drawers lies on what is below it: nothing carries the others.`,
+        fixes: [
+          {
+            label: say`Run them on wooden runners of ${len(box)}`,
+            edit: change({
+              runner: { kind: 'wooden', side: runner.side, stock: making.stock.box, wide: RUNNER_WIDE },
+              rise: greatest([making.rise, box]),
+              less: greatest([making.less, box]),
+            }),
           },
         ],
       }),

@@ -9,6 +9,7 @@ export interface DrawerStock {
   readonly box: Wood;
   readonly bottom: Wood;
   readonly front: Wood;
+  readonly muntin: Wood | null;
   readonly slide: Slide | null;
 }
 
@@ -17,6 +18,7 @@ export function drawerStock(making: Drawers, workshop: Workshop): DrawerStock {
     box: woodOf(workshop, making.stock.box),
     bottom: woodOf(workshop, making.stock.bottom),
     front: woodOf(workshop, making.stock.front),
+    muntin: making.box.muntin ? woodOf(workshop, making.box.muntin.stock) : null,
     slide: making.runner.kind === 'slide' ? (workshop.slides.get(making.runner.slide) ?? null) : null,
   };
 }

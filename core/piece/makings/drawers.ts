@@ -80,7 +80,16 @@ export const DrawersSchema = Type.Object(
     rise: DistanceSchema,
     /** What stays free behind the box. */
     behind: DistanceSchema,
-    box: Type.Object({ order: BoxOrderSchema, join: BoxJoinSchema, bottom: BoxBottomSchema }, closed),
+    box: Type.Object(
+      {
+        order: BoxOrderSchema,
+        join: BoxJoinSchema,
+        bottom: BoxBottomSchema,
+        /** A strip so wide under the middle of the bottom, from its front to its back. */
+        muntin: Type.Optional(Type.Object({ stock: IdSchema, wide: SizeSchema }, closed)),
+      },
+      closed,
+    ),
     stock: Type.Object({ box: IdSchema, bottom: IdSchema, front: IdSchema }, closed),
     /** Lines are set out from the bottom up on spacers, or from the top down where the floor is uneven. */
     linesFrom: Type.Union([Type.Literal('bottom'), Type.Literal('top')]),

@@ -13,8 +13,10 @@ import {
   type Member,
   rectangular,
   type PanelCase,
+  type Place,
   type Role,
 } from '../../piece/index.js';
+import type { Stock } from '../../stock/index.js';
 import type { Envelope, Woods } from './envelope.js';
 
 /** The members of the case itself, without what divides it. */
@@ -25,6 +27,7 @@ export const CASE = {
   bottom: 'case/bottom/1',
   back: 'case/back/1',
   toe: 'base/toe-board/1',
+  behind: 'base/rear-bearer/1',
   front: 'base/rail/front',
   rear: 'base/rail/rear',
 } as const;
@@ -74,6 +77,16 @@ function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   ];
 }
 
+/**
+ * A back so high and so wide, its grain upright where its sheet is long enough for that, else across. It is
+ * given by its lower left corner.
+ */
+function inItsSheet(high: Figure, wide: Figure, { x, y, z }: Place, sheet: Stock): Pick<Member, 'length' | 'width' | 'frame'> {
+  const goes = (length: Figure, width: Figure) => length.value <= sheet.length && width.value <= sheet.width;
+  if (!goes(high, wide) && goes(wide, high)) return { length: wide, width: high, frame: facingFrame({ x, y, z }) };
+  return { length: high, width: wide, frame: { origin: { x: add(x, wide.value), y, z }, u: [0, 1, 0], v: [-1, 0, 0], n: [0, 0, 1] } };
+}
+
 function back(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const { back: rule } = piece;
   if (rule.kind === 'none') return [];
@@ -83,9 +96,7 @@ function back(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
     return [
       rectangular({
         ...common,
-        length: height.minus(baseHeight),
-        width,
-        frame: { origin: { x: width.value, y: baseHeight.value, z: ZERO }, u: [0, 1, 0], v: [-1, 0, 0], n: [0, 0, 1] },
+        ...inItsSheet(height.minus(baseHeight), width, { x: ZERO, y: baseHeight.value, z: ZERO }, woods.back.stock),
         purpose: { length: 'covers', width: 'covers' },
       }),
     ];
@@ -93,19 +104,17 @@ function back(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const into = size(rule.kind, rule.depth, { kind: 'choice', ref: 'piece:back' }).times(2).named(`into both ${rule.kind}s`);
   const cut = (clear: Figure) => (rule.slack === ZERO ? clear.plus(into) : clear.plus(into).minus(size('fitting slack', rule.slack)));
   const half = (rule.slack / 2) as Length;
-  const x = sub(add(start.x.value, inside.width.value, rule.depth), half);
+  const x = add(sub(start.x.value, rule.depth), half);
   const z = rule.kind === 'groove' ? rule.inset : ZERO;
   return [
     rectangular({
       ...common,
-      length: cut(inside.height),
-      width: cut(inside.width),
-      frame: {
-        origin: { x: Math.round(x) as Length, y: Math.round(start.y.value - rule.depth + half) as Length, z },
-        u: [0, 1, 0],
-        v: [-1, 0, 0],
-        n: [0, 0, 1],
-      },
+      ...inItsSheet(
+        cut(inside.height),
+        cut(inside.width),
+        { x: Math.round(x) as Length, y: Math.round(start.y.value - rule.depth + half) as Length, z },
+        woods.back.stock,
+      ),
     }),
   ];
 }
@@ -124,7 +133,10 @@ function base(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const front = sub(depth.value, add(rule.setback, t.value));
   const board = (id: string, role: Role, label: string, length: Figure, x: Length, z: Length) =>
     rectangular({ id, role, label, wood, length, width: baseHeight, frame: facingFrame({ x, y: ZERO, z }) });
-  if (rule.kind === 'toe') return [board(CASE.toe, 'toe board', 'toe board', inside.width, start.x.value, front)];
+  if (rule.kind === 'toe') {
+    const behind = board(CASE.behind, 'bearer', 'rear bearer', inside.width, start.x.value, sub(depth.value, sidesDepth.value));
+    return [board(CASE.toe, 'toe board', 'toe board', inside.width, start.x.value, front), ...(rule.rear ? [behind] : [])];
+  }
   const between = sidesDepth.minus(setback).minus(t.times(2).named('two rails'));
   const rear = sub(depth.value, sidesDepth.value);
   const end = (which: string, x: Length) =>
@@ -158,8 +170,9 @@ export function bearers(
   const t = woods.base.thickness;
   const setback = size('back from the front', rule.setback, { kind: 'choice', ref: 'piece:base' });
   const toeBehind = sidesDepth.minus(setback).minus(t.named('board in front'));
-  const length = rule.kind === 'toe' ? toeBehind : toeBehind.minus(t.named('rail behind'));
-  const z = add(sub(depth.value, sidesDepth.value), rule.kind === 'plinth' ? t.value : ZERO);
+  const boardBehind = rule.kind === 'plinth' || rule.rear === true;
+  const length = boardBehind ? toeBehind.minus(t.named('board behind')) : toeBehind;
+  const z = add(sub(depth.value, sidesDepth.value), boardBehind ? t.value : ZERO);
   const members = dividers.map((d) => {
     const box = boxOf(d);
     const middle = (box.x0 + box.x1) / 2;
@@ -187,6 +200,37 @@ function overlapsAcross(a: Box, b: Box): boolean {
   return a.x0 < b.x1 && b.x0 < a.x1;
 }
 
+const middleOf = (a: Length, b: Length) => Math.round((a + b) / 2) as Length;
+
+/** What a panel lies on from its left to its right: a line of support under it, where that is. */
+function alongUnder(carried: string, under: readonly Member[]): Joint[] {
+  return under.map((m) => {
+    const { z0, z1 } = boxOf(m);
+    return { carried, carrier: m.id, how: 'bearing', z: middleOf(z0, z1) };
+  });
+}
+
+/** Panels that the back is screwed to besides the sides; never a bottom that the sides stand on, which carries the back itself. */
+function onBack(piece: PanelCase): Joint[] {
+  const { back } = piece;
+  if (back.kind !== 'applied' || !back.allRound) return [];
+  const held = [CASE.top, ...(piece.bottom === 'between' && piece.base.kind !== 'none' ? [CASE.bottom] : [])];
+  return held.map((carried) => ({ carried, carrier: CASE.back, how: 'held along' }));
+}
+
+/** How the bottom is carried: by the floor, or hung between the sides and on all that stands under it. */
+function bottomJoints(piece: PanelCase, made: readonly Member[], ends: readonly Joint[]): Joint[] {
+  const carried = CASE.bottom;
+  const of = (...roles: readonly Role[]) => made.filter((m) => roles.includes(m.role));
+  if (piece.base.kind === 'none') return [{ carried, carrier: FLOOR, how: 'bearing' }];
+  if (piece.base.kind === 'toe') return [...ends, ...alongUnder(carried, of('toe board', 'bearer'))];
+  const atEnds = of('plinth end').map((m): Joint => {
+    const { x0, x1 } = boxOf(m);
+    return { carried, carrier: m.id, how: 'bearing', x: middleOf(x0, x1) };
+  });
+  return [...(piece.bottom === 'over' ? atEnds : ends), ...alongUnder(carried, of('plinth rail'))];
+}
+
 /** How the case itself carries: what bears on what, down to the floor. */
 function caseJoints(piece: PanelCase, envelope: Envelope, woods: Woods, made: readonly Member[]): Joint[] {
   const t = woods.sides.thickness.value;
@@ -212,14 +256,13 @@ function caseJoints(piece: PanelCase, envelope: Envelope, woods: Woods, made: re
   } else {
     joints.push(...onPlinth(CASE.left), ...onPlinth(CASE.right));
   }
-  if (piece.base.kind === 'none') joints.push({ carried: CASE.bottom, carrier: FLOOR, how: 'bearing' });
-  else if (piece.base.kind === 'plinth') joints.push(...onPlinth(CASE.bottom));
-  else joints.push(...ends(CASE.bottom, false));
-  rails.forEach((rail) => joints.push({ carried: rail.id, carrier: FLOOR, how: 'bearing' }));
-  if (made.some((m) => m.id === CASE.toe)) joints.push({ carried: CASE.toe, carrier: FLOOR, how: 'bearing' });
+  joints.push(...bottomJoints(piece, made, ends(CASE.bottom, false)));
+  made
+    .filter((m) => ['plinth rail', 'plinth end', 'toe board', 'bearer'].includes(m.role))
+    .forEach((m) => joints.push({ carried: m.id, carrier: FLOOR, how: 'bearing' }));
   if (made.some((m) => m.id === CASE.back)) {
     const how = piece.back.kind === 'groove' ? 'housed' : 'screws';
-    joints.push({ carried: CASE.back, carrier: CASE.left, how }, { carried: CASE.back, carrier: CASE.right, how });
+    joints.push({ carried: CASE.back, carrier: CASE.left, how }, { carried: CASE.back, carrier: CASE.right, how }, ...onBack(piece));
   }
   return joints;
 }

@@ -4,12 +4,12 @@ import { divide, interiorMembers } from '../../interiors/index.js';
 import type { Joint, PanelCase, Shape, ShapeProblem } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { CASE, bearers, caseMembers } from './case.js';
-import { heldToBack } from './to-back.js';
+import { heldToBack, studsBehind } from './to-back.js';
 import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
 import { envelopeOf, woodsOf } from './envelope.js';
 
 export { CASE } from './case.js';
-export { backCounts } from './to-back.js';
+export { backCounts, studsBehind, studsThatHold } from './to-back.js';
 
 function bottomOverToe(piece: PanelCase): ShapeProblem[] {
   if (piece.bottom !== 'over' || piece.base.kind !== 'toe') return [];
@@ -68,6 +68,7 @@ export function shapePanelCase(piece: PanelCase, workshop: Workshop): Shape {
     made.members,
     shell.members.find((m) => m.id === CASE.back),
     start.z.value,
+    studsBehind(piece, workshop),
   );
   const joints: Joint[] = [...shell.joints, ...carried.joints, ...made.joints, ...held.joints];
   return assembled(

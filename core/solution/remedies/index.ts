@@ -27,15 +27,19 @@ export interface Remedy {
   /** The most clear height that any space loses. */
   readonly lostHeight: Length;
   readonly moved: readonly Moved[];
-  /** Members that fail after it and did not before. */
-  readonly newlyFailing: readonly string[];
   /** Members under it that carry more after it, by their ids, with N before and after. */
   readonly below: readonly { readonly id: string; readonly before: number; readonly after: number }[];
 }
 
-function failing(solution: Solution): ReadonlySet<string> {
-  return new Set([...solution.carried.members.values()].filter((c) => c.state === 'fails').map((c) => c.member.id));
+/** Members that fail, and joints and all else that stops the build, by their ids. */
+function failing({ carried, checks }: Solution): ReadonlySet<string> {
+  const members = [...carried.members.values()].filter((c) => c.state === 'fails').map((c) => c.member.id);
+  const stops = checks.filter((c) => c.state === 'fails' && (c.severity === 'stop' || isJoint(c.id))).map((c) => c.id);
+  return new Set([...members, ...stops]);
 }
+
+/** Checks of how members are held to each other. */
+const isJoint = (id: string) => ['ends-', 'along-', 'screws-'].some((kind) => id.startsWith(kind));
 
 function lostHeight(before: Solution, after: Solution, edit: PieceEdit): Length {
   const lost = [...before.shape.spaces.values()].map((space) => {
@@ -82,10 +86,9 @@ function tried(
   const member = after.carried.members.get(memberId);
   if (!member || after.shape.runs.size < before.shape.runs.size) return null;
   const passes = member.state === 'fine' || member.state === 'close';
-  const stops = after.checks.some(
-    (c) => c.severity === 'stop' && c.state === 'fails' && !before.checks.some((b) => b.id === c.id) && !c.id.startsWith('sag-'),
-  );
-  if (!passes || stops) return null;
+  // What mends it is not offered where it makes something else fail, nor where the member's own joints go on failing.
+  const failsAfter = failing(after);
+  if (!passes || failsAfter.has(`ends-${memberId}`) || [...failsAfter].some((id) => !failedBefore.has(id))) return null;
   return {
     label,
     edit,
@@ -97,15 +100,13 @@ function tried(
     addedCost: addedCost(before, after, workshop),
     lostHeight: lostHeight(before, after, edit),
     moved: compare(before, after),
-    newlyFailing: [...failing(after)].filter((id) => !failedBefore.has(id)),
     below: moreBelow(before, after, memberId),
   };
 }
 
 /**
- * Changes that make a member pass in the long term, found by trying them in the solver; a
- * remedy that adds a support counts only if its load reaches the floor without a new
- * failure that is worse than what it mends. Least change first: fewest sizes moved, then least weight.
+ * Changes that make a member pass in the long term, its joints too, found by trying them in the solver; one that
+ * makes anything else fail is left out. Least change first: fewest sizes moved, then least height lost, then least weight.
  */
 export function remediesFor(before: Solution, workshop: Workshop, ledger: Letters, memberId: string): readonly Remedy[] {
   const carried = before.carried.members.get(memberId);
@@ -115,5 +116,5 @@ export function remediesFor(before: Solution, workshop: Workshop, ledger: Letter
     const remedy = tried(before, failedBefore, workshop, ledger, memberId, candidate);
     return remedy ? [remedy] : [];
   });
-  return remedies.sort((a, b) => a.newlyFailing.length - b.newlyFailing.length || a.moved.length - b.moved.length || a.addedKg - b.addedKg);
+  return remedies.sort((a, b) => a.moved.length - b.moved.length || a.lostHeight - b.lostHeight || a.addedKg - b.addedKg);
 }

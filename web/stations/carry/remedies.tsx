@@ -8,7 +8,6 @@ import { useBench } from '../../bench/bench.js';
 import { MovedList } from '../../bench/moved.js';
 import { usePrecision } from '../../data/project.js';
 import { HandbookLink } from '../../shared/handbook-link.js';
-import { StateMark } from '../../shared/state-mark.js';
 import { Button, Faint, Row } from '../../shared/ui.js';
 import { useWorker } from '../../shared/use-worker.js';
 import { line } from '../../theme/tokens.js';
@@ -46,11 +45,6 @@ function Effects({ r }: { r: Remedy }) {
             .map((b) => `${nameIn(settled, b.id)} ${writeForce(b.after, precision.unit)}, was ${writeForce(b.before, precision.unit)}`)
             .join('; ')}
           .
-        </p>
-      ) : null}
-      {r.newlyFailing.length > 0 ? (
-        <p>
-          <StateMark state="fails" size={14} /> Then {r.newlyFailing.map((id) => nameIn(settled, id)).join(', ')} fails.
         </p>
       ) : null}
       <MovedList moved={r.moved} most={4} />
@@ -94,7 +88,11 @@ export function Remedies({ c }: { c: CarriedMember }) {
       ) : null}
       {work.kind === 'stopped' ? <p>Stopped.</p> : null}
       {work.kind === 'done' && remedies.length === 0 ? (
-        <p>None of the changes that were tried is enough. Lighten the load, or narrow the bay.</p>
+        <p>
+          None is enough: other stock, strips, a second layer, an upright or a divider more, the back, a bearer or a muntin under it, its
+          ends held otherwise with as many screws as go in, and what stands on it moved elsewhere were all tried. Lighten the load, or
+          narrow the bay.
+        </p>
       ) : null}
       <ul>
         {remedies.map((r, i) => {

@@ -1,0 +1,69 @@
+import { toMm } from '../length/index.js';
+import type { Member, PanelCase, Shape } from '../piece/index.js';
+import type { Settings } from '../project/index.js';
+import { propertiesOf } from '../stock/index.js';
+import type { Carried } from './carry.js';
+import { rowBetween } from './fixings/index.js';
+import { lateral } from './screws.js';
+import { panelShear } from './strength.js';
+import { stateOf, type State } from './verdict.js';
+
+/** The push that a piece should stand at its top: at least so much, N, or this part of all it carries and weighs (typical). */
+export const PUSH = { least: 100, part: 0.05 } as const;
+
+/** Screws round a back, one so often, mm, typical. */
+const BACK_SPACING = 200;
+
+/** What keeps a piece from leaning to one side. */
+export interface Racking {
+  /** The push at the top, N. */
+  readonly push: number;
+  readonly by: 'wall' | 'screwed back' | 'glued back' | 'loose back' | 'nothing';
+  /** What that takes, N; null where it is not one figure. */
+  readonly takes: number | null;
+  readonly state: State;
+  /** Why it is not judged. */
+  readonly reason?: string;
+}
+
+/** The push at the top that a piece should stand, N: the greater of 100 N and 5 % of all that it carries and weighs. */
+export function pushOf({ floor }: Pick<Carried, 'floor'>): number {
+  return Math.max(PUSH.least, PUSH.part * floor);
+}
+
+/** What a screwed back takes: the lateral value of one screw over their spacing, along the width of the back. */
+function screwedBack(back: Member, side: Member, wide: number, push: number): Racking {
+  const row = rowBetween(side, back);
+  const value = 'why' in row ? null : lateral(row.joint);
+  if (!value?.judged) {
+    const reason = value && !value.judged ? value.reason : 'no screw that stays inside holds it';
+    return { push, by: 'screwed back', takes: null, state: 'not judged', reason };
+  }
+  const takes = (value.newtons / BACK_SPACING) * wide;
+  return { push, by: 'screwed back', takes, state: stateOf(push, takes) };
+}
+
+/** A back glued into its grooves is a panel in shear all across. */
+function gluedBack(back: Member, wide: number, push: number, { serviceClass }: Settings): Racking {
+  const strength = panelShear(propertiesOf(back.stock).material, serviceClass);
+  if (!strength.judged) return { push, by: 'glued back', takes: null, state: 'not judged', reason: strength.reason };
+  const takes = strength.allowed * toMm(back.thickness.value) * wide;
+  return { push, by: 'glued back', takes, state: stateOf(push, takes) };
+}
+
+/**
+ * What keeps a case from leaning to the left or the right under a push at its top: the wall it is fixed to, or its
+ * back by its screws or its glue. Shelves alone, butted or housed, count for nothing. From the front to the rear its
+ * sides are whole panels, which do not rack.
+ */
+export function rackingOf(piece: PanelCase, shape: Shape, carried: Carried, settings: Settings): Racking {
+  const push = pushOf(carried);
+  if (piece.fixedToWall) return { push, by: 'wall', takes: null, state: 'fine' };
+  const back = shape.members.find((m) => m.role === 'back');
+  const side = shape.members.find((m) => m.role === 'side');
+  if (!back || !side) return { push, by: 'nothing', takes: 0, state: 'fails' };
+  const wide = toMm(shape.overall.width.value);
+  if (piece.back.kind !== 'groove') return screwedBack(back, side, wide, push);
+  if (piece.back.glued) return gluedBack(back, wide, push, settings);
+  return { push, by: 'loose back', takes: null, state: 'not judged', reason: 'it is loose in its grooves' };
+}

@@ -1,0 +1,108 @@
+import { isSquare } from '../carry/index.js';
+import { fine, len, say } from '../figure/index.js';
+import { fromUnits, mm, toMm } from '../length/index.js';
+import { boxOf, type Box, type Direction, type Letters, type Member, type Piece, type Shape } from '../piece/index.js';
+import type { Check } from './check.js';
+import { capital, nameOf } from './names.js';
+
+/** Less than this is rounding, mm. */
+const LEAST = 0.05;
+
+/** Whether one of two is let into the other. */
+function letIn(a: Member, b: Member): boolean {
+  return a.features.some((f) => f.mate === b.id) || b.features.some((f) => f.mate === a.id);
+}
+
+/** Corners of a member's own box along a direction, mm. */
+function along({ frame, length, width, thickness }: Member, d: Direction): readonly [number, number] {
+  const dot = (v: Direction) => v[0] * d[0] + v[1] * d[1] + v[2] * d[2];
+  const { x, y, z } = frame.origin;
+  const start = toMm(x) * d[0] + toMm(y) * d[1] + toMm(z) * d[2];
+  const parts = [toMm(length.value) * dot(frame.u), toMm(width.value) * dot(frame.v), toMm(thickness.value) * dot(frame.n)];
+  return [start + parts.reduce((sum, p) => sum + Math.min(0, p), 0), start + parts.reduce((sum, p) => sum + Math.max(0, p), 0)];
+}
+
+const cross = (a: Direction, b: Direction): Direction => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
+
+/** By how much two members are in each other, mm, at any angle: the least way apart (separating axes); 0 or less where they are not. */
+function depthOf(a: Member, b: Member): number {
+  const own = (m: Member) => [m.frame.u, m.frame.v, m.frame.n];
+  const crossed = own(a).flatMap((p) => own(b).map((q) => cross(p, q)));
+  const axes = [...own(a), ...own(b), ...crossed].flatMap((d): Direction[] => {
+    const size = Math.hypot(...d);
+    return size < 1e-6 ? [] : [[d[0] / size, d[1] / size, d[2] / size]];
+  });
+  return axes.reduce((least, d) => {
+    const [[a0, a1], [b0, b1]] = [along(a, d), along(b, d)];
+    return Math.min(least, Math.min(a1, b1) - Math.max(a0, b0));
+  }, Infinity);
+}
+
+function boxDepth(a: Box, b: Box): number {
+  const shared = (a0: number, a1: number, b0: number, b1: number) => Math.min(a1, b1) - Math.max(a0, b0);
+  return toMm(fromUnits(Math.min(shared(a.x0, a.x1, b.x0, b.x1), shared(a.y0, a.y1, b.y0, b.y1), shared(a.z0, a.z1, b.z0, b.z1))));
+}
+
+/** Members that are in each other while all is shut, in an order that does not depend on them. */
+function overlapping(members: readonly Member[]): { readonly a: Member; readonly b: Member; readonly by: number }[] {
+  const sorted = members.map((member) => ({ member, box: boxOf(member) })).sort((p, q) => p.box.x0 - q.box.x0);
+  const found: { a: Member; b: Member; by: number }[] = [];
+  sorted.forEach((p, i) => {
+    for (let k = i + 1; k < sorted.length; k += 1) {
+      const q = sorted[k] as (typeof sorted)[number];
+      if (q.box.x0 >= p.box.x1) break;
+      const rough = boxDepth(p.box, q.box);
+      if (rough <= LEAST || letIn(p.member, q.member)) continue;
+      const by = isSquare(p.member) && isSquare(q.member) ? rough : depthOf(p.member, q.member);
+      if (by > LEAST) found.push({ a: p.member, b: q.member, by });
+    }
+  });
+  return found;
+}
+
+/** Fronts that reach past the outside of their case. */
+function pastTheCase(piece: Piece, shape: Shape, letters: Letters): Check[] {
+  if (piece.shell !== 'panel-case') return [];
+  const past = shape.members.flatMap((member) => {
+    if (member.role !== 'drawer front') return [];
+    const { x0, x1, y0, y1 } = boxOf(member);
+    const by = Math.max(-x0, x1 - shape.overall.width.value, -y0, y1 - shape.overall.height.value);
+    return by > mm(LEAST) ? [{ member, by }] : [];
+  });
+  const [first] = past;
+  if (!first) return [];
+  const others = past.length > 1 ? say` and ${past.length - 1} like it` : say``;
+  return [
+    {
+      id: `past-${first.member.id}`,
+      severity: 'look',
+      state: 'fails',
+      about: { kind: 'member', id: first.member.id },
+      sentence: say`${capital(nameOf(first.member, letters))}${others} reaches ${len(fromUnits(first.by))} past the outside of the case.`,
+      fixes: [],
+    },
+  ];
+}
+
+/** What is in the same place while all is shut: it can't be put together. Pairs of one kind are told together. */
+export function overlapChecks(piece: Piece, shape: Shape, letters: Letters): Check[] {
+  const kinds = new Map<string, { a: Member; b: Member; by: number; count: number }>();
+  for (const { a, b, by } of overlapping(shape.members)) {
+    const key = [a.role, b.role].sort().join(' ');
+    const known = kinds.get(key);
+    if (known) known.count += 1;
+    else kinds.set(key, { a, b, by, count: 1 });
+  }
+  const told = [...kinds.values()].map(({ a, b, by, count }): Check => {
+    const more = count > 1 ? say`, and ${count - 1} more pairs like them` : say``;
+    return {
+      id: `overlap-${a.id}-${b.id}`,
+      severity: 'stop',
+      state: 'fails',
+      about: { kind: 'member', id: a.id },
+      sentence: say`${capital(nameOf(a, letters))} and ${nameOf(b, letters)} are in the same place by ${fine(by)}${more}.`,
+      fixes: [],
+    };
+  });
+  return [...told, ...pastTheCase(piece, shape, letters)];
+}

@@ -1,0 +1,62 @@
+import { withPerson, type Carried, type CarriedMember, type WithPerson } from '../carry/index.js';
+import { fine, say } from '../figure/index.js';
+import { mm } from '../length/index.js';
+import { boxOf, type Letters, type Piece, type Shape } from '../piece/index.js';
+import type { Workshop } from '../project/index.js';
+import { pieceFix, type Check } from './check.js';
+import { capital, nameOf } from './names.js';
+
+/** What is so low is sat on, stepped on and knelt on. */
+const LOW = mm(650);
+/** Narrower than this no one sits on it. */
+const SEAT = mm(200);
+
+/** What people get onto: the slats of a deck, and a top that is low enough. In a place that is there already a deck may be at any height. */
+function mayBeSatOn(piece: Piece, shape: Shape, { member, bending }: CarriedMember): boolean {
+  if (!bending) return false;
+  const { y1 } = boxOf(member);
+  if (member.role === 'slat') return piece.shell === 'in-place' || y1 <= LOW;
+  const { width, depth } = shape.overall;
+  return member.role === 'top' && y1 <= LOW && width.value >= SEAT && depth.value >= SEAT;
+}
+
+interface Asked {
+  readonly carried: CarriedMember;
+  readonly then: WithPerson;
+}
+
+/** Whether benches, decks and low tops carry someone who sits down, steps or kneels on them. */
+export function peopleChecks(piece: Piece, shape: Shape, carried: Carried, letters: Letters, { settings }: Workshop): Check[] {
+  if (piece.noOneOn) return [];
+  const asked = [...carried.members.values()].flatMap((c): Asked[] =>
+    c.bending && mayBeSatOn(piece, shape, c) ? [{ carried: c, then: withPerson(c.bending, settings) }] : [],
+  );
+  if (asked.length === 0) return [];
+  const worst = asked.reduce((a, b) => ((b.then.used ?? Infinity) > (a.then.used ?? Infinity) ? b : a));
+  const { then } = worst;
+  const { member } = worst.carried;
+  const about = { kind: 'member', id: member.id } as const;
+  const others = asked.length > 1 ? say` and ${asked.length - 1} like it` : say``;
+  const who = say`${capital(nameOf(member, letters))}${others}`;
+  const fixes = [pieceFix(say`No one will sit or step on it`, { kind: 'piece', patch: { noOneOn: true } })];
+  if (then.used === null) {
+    const sentence = say`${who}: what happens when someone sits or steps on it is not judged, since its strength is not known.`;
+    return [{ id: 'people', severity: 'look', state: 'not judged', about, sentence, fixes }];
+  }
+  const used = say`${Math.round(then.used * 100)} % of what it may be bent to, and ${fine(then.mm)} down`;
+  if (then.state === 'fine') {
+    return [
+      {
+        id: 'people',
+        severity: 'good',
+        state: 'fine',
+        about,
+        sentence: say`Someone who sits or steps on ${nameOf(member, letters)}: ${used}.`,
+        fixes: [],
+      },
+    ];
+  }
+  const fails = then.state === 'fails';
+  const sentence = say`${who}: someone who sits or steps on it ${fails ? 'may break it' : 'is close to what it carries'}, ${used}.`;
+  return [{ id: 'people', severity: fails ? 'stop' : 'look', state: then.state, about, sentence, fixes, remedyFor: member.id }];
+}
