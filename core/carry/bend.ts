@@ -12,7 +12,8 @@ import { gluedNeutral } from './section.js';
 import { longestOf, shortestSpan, spansOf } from './spans.js';
 import type { Load } from './standing.js';
 import { bendingStrength, judgeStress, type StrengthVerdict } from './strength.js';
-import { judge, sagOf, worse, worstSag, type Bending, type Sag, type State, type Verdict } from './verdict.js';
+import { remembered } from './remembered.js';
+import { judge, sagOf, worse, worstSag, type WorstSag, type Bending, type Sag, type State, type Verdict } from './verdict.js';
 
 /** What a member gives on to what carries it. */
 export interface Support {
@@ -197,20 +198,67 @@ function plateFor(
   return sagTwoWays({ ...panel, edges: edgesBeside(beside) }, built?.panel ?? null, own.judged ? own.factor : null);
 }
 
-/** The most that each support carries: under any pattern, or with what may stand anywhere pushed towards it. */
+/**
+ * The most that each support carries: under any pattern, or with what may stand anywhere pushed towards it. With two
+ * supports that is a lever; with more a row right over one of them goes into that one, and no more than all of it does.
+ */
 function mostOf(loads: PatternedLoads, tried: readonly number[], section: Bending): readonly number[] {
   const { supports } = loads.base;
-  if (!loads.rows || loads.rows.length === 0) return tried;
-  const pushed = supports.map((s, i) => {
-    const spec = pushedTo(loads, s.x);
-    const [a, b] = supports;
-    if (supports.length !== 2 || !a || !b) return sagOf(spec, section).result.reactions[i]?.newtons ?? 0;
-    const other = i === 0 ? b : a;
-    const arm = (x: number) => (x - other.x) / (s.x - other.x);
-    const lines = spec.lines.reduce((sum, l) => sum + l.perMm * (l.to - l.from) * arm((l.from + l.to) / 2), 0);
-    return lines + spec.points.reduce((sum, p) => sum + p.newtons * arm(p.x), 0);
-  });
-  return tried.map((n, i) => Math.max(n, pushed[i] as number));
+  const { rows = [], ...rest } = loads;
+  if (rows.length === 0) return tried;
+  const [a, b] = supports;
+  if (supports.length === 2 && a && b) {
+    return tried.map((n, i) => {
+      const [own, other] = i === 0 ? [a, b] : [b, a];
+      const arm = (x: number) => (x - other.x) / (own.x - other.x);
+      const { lines, points } = pushedTo(loads, own.x);
+      const all = lines.reduce((sum, l) => sum + l.perMm * (l.to - l.from) * arm((l.from + l.to) / 2), 0);
+      return Math.max(n, all + points.reduce((sum, p) => sum + p.newtons * arm(p.x), 0));
+    });
+  }
+  const weight = rows.reduce((sum, r) => sum + r.parts.reduce((part, p) => part + p.perMm * (p.to - p.from), 0), 0);
+  const { reactions } = sagOf(allLoaded(rest), section).result;
+  return tried.map((n, i) => Math.max(n, (reactions[i]?.newtons ?? 0) + weight));
+}
+
+/** All that how a member bends follows from. */
+interface Bends {
+  readonly loads: PatternedLoads;
+  readonly section: Bending;
+  readonly plain: Bending;
+  readonly built: BuiltUp | null;
+  readonly beside: Beside;
+  readonly lines: readonly LineSupport[];
+  readonly own: Creep;
+}
+
+/** How a member bends, as a beam and as a plate where it is one. */
+interface Bent {
+  readonly bent: WorstSag;
+  readonly heaviest: Omit<BeamSpec, 'stretches'>;
+  readonly panel: ReturnType<typeof plateFor>;
+  readonly atMost: readonly number[];
+}
+
+function solved({ loads, section, plain, built, beside, lines, own }: Bends): Bent {
+  const bent = worstSag(loadPatterns(loads), section, shortestSpan(loads.base));
+  const flat = built ? { ...plain, thickness: built.panel.thickness } : plain;
+  // Things that stand close together bend a plate as they do a beam; else all of it lies on it.
+  const heaviest = bent.worst.placed ? bent.worst : allLoaded(loads);
+  const panel = plateFor({ beam: heaviest, section: flat, lines }, beside, built, own);
+  return { bent, heaviest, panel, atMost: mostOf(loads, bent.most, section) };
+}
+
+const keep = remembered<Bent>(2000);
+
+function solvedOnce(bends: Bends): Bent {
+  const { loads, section, built, beside, lines, own } = bends;
+  const { width, thickness, EI, narrow, acrossGrain, properties } = section;
+  const { material, elastic, elasticAcross, shear } = properties;
+  const wood = [material.id, elastic, elasticAcross, shear];
+  return keep(JSON.stringify([loads, width, thickness, EI, narrow, acrossGrain, wood, built?.panel, beside, lines, own]), () =>
+    solved(bends),
+  );
 }
 
 /**
@@ -235,14 +283,10 @@ export function bend(
   const built = axis === 'across' ? builtUpOf(member, attached, shortestSpan(loads.base), settings) : null;
   const section = built ? { ...plain, EI: built.EI } : plain;
   try {
-    const { sag, full, tried, worst, moment, most } = worstSag(loadPatterns(loads), section, shortestSpan(loads.base));
     const own = creepOf(plain.properties.material, settings);
-    const flat = built ? { ...plain, thickness: built.panel.thickness } : plain;
     const lines = linesOf(member, by.lines);
-    // Things that stand close together bend a plate as they do a beam; else all of it lies on it.
-    const heaviest = worst.placed ? worst : allLoaded(loads);
-    const panel = plateFor({ beam: heaviest, section: flat, lines }, beside, built, own);
-    const atMost = mostOf(loads, most, section);
+    const { bent, heaviest, panel, atMost } = solvedOnce({ loads, section, plain, built, beside, lines, own });
+    const { sag, full, tried, worst, moment } = bent;
     const ends = by.ends.map((j, i): Support => {
       const reaction = full.reactions[i];
       return {

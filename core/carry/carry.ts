@@ -113,6 +113,9 @@ function passOn(joints: readonly Joint[], total: number): Support[] {
   }));
 }
 
+const NOTHING: readonly string[] = [];
+const NONE: ReadonlySet<string> = new Set();
+
 /** What a member is carried with. */
 interface Carrying {
   readonly load: Load;
@@ -126,7 +129,7 @@ interface Carrying {
 
 function carryOne(member: Member, { load, above, joints, attached, byId, workshop }: Carrying): CarriedMember {
   const total = load.self + load.standing.reduce((sum, s) => sum + s.kg * GRAVITY, 0) + load.handed.reduce((sum, h) => sum + h.newtons, 0);
-  const unknown = [...new Set([...load.unweighed, ...above])];
+  const unknown = load.unweighed.length + above.size > 0 ? [...new Set([...load.unweighed, ...above])] : NOTHING;
   const loaded = load.standing.some((s) => s.kg > 0) || load.handed.some((h) => h.newtons - h.dead > 1e-9);
   const base = { member, selfKg: load.self / GRAVITY, standing: load.standing, handed: load.handed, total, unknown, empty: !loaded };
   const held = joints.filter((j) => isInReach(member, byId.get(j.carrier), j));
@@ -209,7 +212,7 @@ export function carry(shape: Shape, workshop: Workshop): Carried {
     };
     const carried = carryOne(member, {
       load,
-      above: above.get(member.id) ?? new Set(),
+      above: above.get(member.id) ?? NONE,
       joints: jointsOf.get(member.id) ?? [],
       attached: attached.get(member.id) ?? [],
       byId,

@@ -109,18 +109,17 @@ function innerProps({ beam }: Pick<PanelSpec, 'beam'>): number {
 /** Places along an edge that its greatest sag is looked for at. */
 const PLACES = 41;
 
-type Solved = Pick<PlateResult, 'greatest' | 'at' | 'moment' | 'edges'>;
-
-/** How far a solved panel sags, and where along its edges. */
-function sagOfSolved(panel: Pick<PanelSpec, 'beam'>, a: number, b: number, result: Solved): Omit<PanelSag, 'onLines' | 'onProps'> {
-  const most = (y: number) => Math.max(...Array.from({ length: PLACES }, (_, i) => result.at((a * i) / (PLACES - 1), y)));
-  const [front, back] = [most(0), most(b)];
-  const { greatest } = result;
-  const edge = greatest.mm > 1.02 * Math.max(front, back) ? greatest.y : front >= back ? 0 : b;
+/** Where along its span the edge, or the place between them, that sags most is looked at. */
+function alongOf(panel: Pick<PanelSpec, 'beam'>, a: number, y: number, at: (x: number, y: number) => number): (x: number) => number {
   const start = Math.min(...panel.beam.supports.map((s) => s.x));
-  const along = (x: number) => result.at(Math.min(Math.max(x - start, 0), a), edge);
-  return { mm: greatest.mm, front, back, along, result };
+  return (x) => at(Math.min(Math.max(x - start, 0), a), y);
 }
+
+/** An edge is looked along unless it sags this much less than the panel does between them. */
+const EDGE_SHOWS = 1.02;
+
+const lowest = (front: number, back: number, b: number, greatest: { readonly y: number; readonly mm: number }) =>
+  greatest.mm > EDGE_SHOWS * Math.max(front, back) ? greatest.y : front >= back ? 0 : b;
 
 const sum = (list: readonly number[]) => list.reduce((all, n) => all + n, 0);
 
@@ -131,7 +130,10 @@ export function sagOfPanel(panel: PanelSpec): MeshedSag {
   const inner = innerProps(panel);
   const onProps = Array.from({ length: inner }, (_, i) => sum(result.props.slice(3 * i, 3 * i + 3)));
   const onLines = panel.lines.map((_, i) => sum(result.props.slice(3 * inner + ALONG_LINE * i, 3 * inner + ALONG_LINE * (i + 1))));
-  return { ...sagOfSolved(panel, spec.a, spec.b, result), result, onLines, onProps };
+  const most = (y: number) => Math.max(...Array.from({ length: PLACES }, (_, i) => result.at((spec.a * i) / (PLACES - 1), y)));
+  const [front, back] = [most(0), most(spec.b)];
+  const along = alongOf(panel, spec.a, lowest(front, back, spec.b, result.greatest), result.at);
+  return { mm: result.greatest.mm, front, back, along, result, onLines, onProps };
 }
 
 /** The sag of a panel held on all four edges, such as a drawer bottom in its grooves. */
@@ -142,12 +144,22 @@ export function sagAllRound(panel: Omit<PanelSpec, 'edges' | 'beams' | 'mesh' | 
   return { mm: result.mm, front: 0, back: 0, along: (x) => result.at(x - start, spec.b / 2), result, onLines: [], onProps: [] };
 }
 
-/** Elements along a side of a panel with supports between its ends, which is solved with every change. */
-const QUICK_MESH = 6;
+/** The beam of a panel between two places, with what lies on it there; loads on supports go straight into them. */
+function bayOf(beam: PanelSpec['beam'], from: number, to: number): PanelSpec['beam'] {
+  const lines = beam.lines.flatMap((l) => {
+    const [low, high] = [Math.max(l.from, from), Math.min(l.to, to)];
+    return high > low ? [{ ...l, from: low, to: high }] : [];
+  });
+  return {
+    length: beam.length,
+    supports: [{ x: from }, { x: to }],
+    lines,
+    points: beam.points.filter((p) => p.x > from + 1 && p.x < to - 1),
+  };
+}
 
-/** The sag of a panel, solved with every change: by strips, or by few elements where it has supports between the ends of its span. */
-export function quickSag(panel: PanelSpec): PanelSag {
-  if (innerProps(panel) > 0) return sagOfPanel({ mesh: QUICK_MESH, ...panel });
+/** A panel between the ends of its span alone, by strips. */
+function oneBay(panel: PanelSpec): PanelSag {
   const spec = plateOf({ ...panel, lines: [] });
   const { y0, y1 } = spec.edges;
   const result = solveStrips({
@@ -155,7 +167,42 @@ export function quickSag(panel: PanelSpec): PanelSag {
     edges: { y0: y0 === 'simple' ? y0 : 'free', y1: y1 === 'simple' ? y1 : 'free' },
     lines: panel.lines,
   });
-  return { ...sagOfSolved(panel, spec.a, spec.b, result), onLines: result.lines, onProps: [] };
+  const { y0: front, y1: back } = result.along;
+  const along = alongOf(panel, spec.a, lowest(front, back, spec.b, result.greatest), result.at);
+  return { mm: result.greatest.mm, front, back, along, result, onLines: result.lines, onProps: [] };
+}
+
+/**
+ * The sag of a panel, solved with every change. Over supports between the ends of its span it is taken as cut
+ * there, each bay by itself: on the safe side, since what goes on over a support is stiffer.
+ */
+export function quickSag(panel: PanelSpec): PanelSag {
+  if (innerProps(panel) === 0) return oneBay(panel);
+  const places = [...new Set(panel.beam.supports.map((s) => s.x))].sort((a, b) => a - b);
+  const bays = places.slice(1).map((to, i) => ({ from: places[i] as number, to }));
+  const solved = bays.map(({ from, to }) => oneBay({ ...panel, beam: bayOf(panel.beam, from, to) }));
+  const worst = solved.reduce((a, b) => (b.mm > a.mm ? b : a));
+  const straight = (x: number) => sum(panel.beam.points.filter((p) => Math.abs(p.x - x) <= 1).map((p) => p.newtons));
+  const edges = solved.map((s) => s.result.edges);
+  const onProps = places
+    .slice(1, -1)
+    .map((x, i) => (edges[i] as PlateResult['edges']).x1 + (edges[i + 1] as PlateResult['edges']).x0 + straight(x));
+  const all = (pick: (e: PlateResult['edges']) => number) => sum(edges.map(pick));
+  const [first, last] = [edges[0], edges.at(-1)] as [PlateResult['edges'], PlateResult['edges']];
+  const result = {
+    moment: { x: Math.max(...solved.map((s) => s.result.moment.x)), y: Math.max(...solved.map((s) => s.result.moment.y)) },
+    edges: { x0: first.x0, x1: last.x1, y0: all((e) => e.y0), y1: all((e) => e.y1) },
+  };
+  const bayAt = (x: number) => solved[bays.findIndex((bay) => x <= bay.to)] ?? (solved.at(-1) as PanelSag);
+  return {
+    mm: worst.mm,
+    front: Math.max(...solved.map((s) => s.front)),
+    back: Math.max(...solved.map((s) => s.back)),
+    along: (x) => bayAt(x).along(x),
+    result,
+    onLines: panel.lines.map((_, i) => sum(solved.map((s) => s.onLines[i] as number))),
+    onProps,
+  };
 }
 
 /**

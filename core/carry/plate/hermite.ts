@@ -45,11 +45,18 @@ export interface Products {
   readonly mixed: readonly number[];
 }
 
-export function productsOf(h: number): Products {
+/** The products over a stretch of length 1. */
+const UNIT: Products = (() => {
   const of = (a: 0 | 1 | 2, b: 0 | 1 | 2) =>
-    integrate(0, h, (s) => {
-      const [left, right] = [hermiteAt(h, s, a), hermiteAt(h, s, b)];
+    integrate(0, 1, (s) => {
+      const [left, right] = [hermiteAt(1, s, a), hermiteAt(1, s, b)];
       return left.flatMap((l) => right.map((r) => l * r));
     });
   return { plain: of(0, 0), slopes: of(1, 1), bends: of(2, 2), mixed: of(2, 0) };
+})();
+
+/** Products over a stretch of length h: those over 1, by h for each slope and by the derivatives. */
+export function productsOf(h: number): Products {
+  const scaled = (unit: readonly number[], power: number) => unit.map((value, i) => value * h ** (power + ((i >> 2) & 1) + (i & 1)));
+  return { plain: scaled(UNIT.plain, 1), slopes: scaled(UNIT.slopes, -1), bends: scaled(UNIT.bends, -3), mixed: scaled(UNIT.mixed, -1) };
 }

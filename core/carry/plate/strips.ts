@@ -24,6 +24,8 @@ export interface StripsSpec {
 export interface StripsResult {
   /** The greatest deflection, mm, and where. */
   readonly greatest: { readonly x: number; readonly y: number; readonly mm: number };
+  /** The greatest deflection along the edges y0 and y1, mm. */
+  readonly along: { readonly y0: number; readonly y1: number };
   /** The greatest bending moment per width along x and y, N. */
   readonly moment: { readonly x: number; readonly y: number };
   /** What each edge carries, N; a free one nothing. */
@@ -37,9 +39,9 @@ export interface StripsResult {
 /** Half waves along the span: even loads are then within a millionth, moments under a narrow load within a hundredth. */
 const WAVES = 24;
 /** Strips across the panel. */
-const STRIPS = 8;
+const STRIPS = 6;
 /** Places along the span at which the greatest is looked for. */
-const PLACES = 32;
+const PLACES = 24;
 const HALF_BAND = 3;
 
 const SINES: readonly Float64Array[] = Array.from({ length: WAVES }, (_, m) =>
@@ -48,6 +50,8 @@ const SINES: readonly Float64Array[] = Array.from({ length: WAVES }, (_, m) =>
 
 /** One half wave: its number, its k = mπ/a, and the deflections and slopes of the nodes across. */
 interface Wave {
+  /** Its number less one. */
+  readonly m: number;
   readonly k: number;
   readonly w: readonly number[];
   /** The force that holds each held node, as a generalized force of this wave. */
@@ -74,7 +78,10 @@ function stripsOf({ b, lines, patches }: StripsSpec): Strips {
       const start = ys[j] as number;
       const [low, high] = [Math.max(start, p.y0), Math.min(start + h, p.y1)];
       if (high <= low) return [];
-      return integrate(low - start, high - start, (s) => hermiteAt(h, s)).map((sum, i) => ({ dof: 2 * j + i, part: sum * p.perMm2 }));
+      // All over a strip: half of it at each side, and the moments of that.
+      const whole = low === start && high === start + h;
+      const sums = whole ? [h / 2, (h * h) / 12, h / 2, (-h * h) / 12] : integrate(low - start, high - start, (s) => hermiteAt(h, s));
+      return sums.map((sum, i) => ({ dof: 2 * j + i, part: sum * p.perMm2 }));
     }),
   );
   const known = new Map<number, Products>();
@@ -86,41 +93,50 @@ function stripsOf({ b, lines, patches }: StripsSpec): Strips {
   return { ys, products, loads };
 }
 
-/** The stiffness of all strips for one half wave, as a band (finite strip method; Cheung, Finite Strip Method in Structural Analysis, ch. 2). */
-function stiffnessOf({ a, rigidity: D, beams }: StripsSpec, { ys, products }: Strips, k: number): number[] {
-  const band = new Array<number>(2 * ys.length * (HALF_BAND + 1)).fill(0);
-  const put = (row: number, column: number, value: number) => {
+/** What goes with k⁴, with k² and with neither in the stiffness of the strips, as bands. */
+interface Bands {
+  readonly fourth: Float64Array;
+  readonly second: Float64Array;
+  readonly plain: Float64Array;
+}
+
+/** The stiffness of all strips for any half wave of a k (finite strip method; Cheung, Finite Strip Method in Structural Analysis, ch. 2). */
+function bandsOf({ a, rigidity: D, beams }: StripsSpec, { ys, products }: Strips): Bands {
+  const empty = () => new Float64Array(2 * ys.length * (HALF_BAND + 1));
+  const bands: Bands = { fourth: empty(), second: empty(), plain: empty() };
+  const put = (band: Float64Array, row: number, column: number, value: number) => {
     const place = row * (HALF_BAND + 1) + row - column;
     band[place] = (band[place] as number) + (value * a) / 2;
   };
-  const k2 = k * k;
   products.forEach(({ plain, slopes, bends, mixed }, j) => {
     for (let r = 0; r < 4; r += 1) {
       for (let c = 0; c <= r; c += 1) {
         const [n, t] = [4 * r + c, 4 * c + r];
+        put(bands.fourth, 2 * j + r, 2 * j + c, D.x * (plain[n] as number));
+        put(bands.plain, 2 * j + r, 2 * j + c, D.y * (bends[n] as number));
         put(
+          bands.second,
           2 * j + r,
           2 * j + c,
-          D.x * k2 * k2 * (plain[n] as number) +
-            D.y * (bends[n] as number) -
-            D.coupling * k2 * ((mixed[n] as number) + (mixed[t] as number)) +
-            4 * D.twist * k2 * (slopes[n] as number),
+          4 * D.twist * (slopes[n] as number) - D.coupling * ((mixed[n] as number) + (mixed[t] as number)),
         );
       }
     }
   });
   for (const { edge, EI, GJ } of beams) {
     const dof = edge === 'y0' ? 0 : 2 * (ys.length - 1);
-    put(dof, dof, EI * k2 * k2);
-    put(dof + 1, dof + 1, GJ * k2);
+    put(bands.fourth, dof, dof, EI);
+    put(bands.second, dof + 1, dof + 1, GJ);
   }
-  return band;
+  return bands;
 }
 
-function solveWave(spec: StripsSpec, strips: Strips, m: number, held: readonly number[]): Wave {
+function solveWave(spec: StripsSpec, strips: Strips, { fourth, second, plain }: Bands, m: number, held: readonly number[]): Wave {
   const k = ((m + 1) * Math.PI) / spec.a;
   const size = 2 * strips.ys.length;
-  const band = stiffnessOf(spec, strips, k);
+  const k2 = k * k;
+  const band = new Array<number>(fourth.length);
+  for (let i = 0; i < band.length; i += 1) band[i] = (fourth[i] as number) * k2 * k2 + (second[i] as number) * k2 + (plain[i] as number);
   const force = new Array<number>(size).fill(0);
   spec.patches.forEach((p, i) => {
     const along = (Math.cos(k * p.x0) - Math.cos(k * p.x1)) / k;
@@ -145,13 +161,13 @@ function solveWave(spec: StripsSpec, strips: Strips, m: number, held: readonly n
     }
     return sum;
   };
-  return { k, w, held: new Map(held.map((dof) => [dof, reaction(dof)])) };
+  return { m, k, w, held: new Map(held.map((dof) => [dof, reaction(dof)])) };
 }
 
 /** What a held node carries along the whole span, N, and its moment about the end x0, N mm. */
 function carriedBy(waves: readonly Wave[], dof: number, a: number): { newtons: number; moment: number } {
   let [newtons, moment] = [0, 0];
-  waves.forEach(({ k, held }, m) => {
+  waves.forEach(({ m, k, held }) => {
     const r = (2 * (held.get(dof) ?? 0)) / a;
     const even = (m + 1) % 2 === 0;
     newtons += even ? 0 : (2 * r) / k;
@@ -163,6 +179,7 @@ function carriedBy(waves: readonly Wave[], dof: number, a: number): { newtons: n
 
 function greatestOf({ ys }: Strips, waves: readonly Wave[], { a, rigidity: D }: StripsSpec) {
   let greatest = { x: 0, y: 0, mm: -Infinity };
+  const along = { y0: 0, y1: 0 };
   const moment = { x: 0, y: 0 };
   const last = ys.length - 1;
   ys.forEach((y, j) => {
@@ -175,18 +192,20 @@ function greatestOf({ ys }: Strips, waves: readonly Wave[], { a, rigidity: D }: 
       let [w, xx, yy] = [0, 0, 0];
       for (let m = 0; m < waves.length; m += 1) {
         const wave = waves[m] as Wave;
-        const s = (SINES[m] as Float64Array)[i] as number;
+        const s = (SINES[wave.m] as Float64Array)[i] as number;
         const here = (wave.w[2 * j] as number) * s;
         w += here;
         xx += here * wave.k * wave.k;
         yy += (across[m] as number) * s;
       }
       if (w > greatest.mm) greatest = { x: (a * i) / PLACES, y, mm: w };
+      if (j === 0) along.y0 = Math.max(along.y0, w);
+      if (j === last) along.y1 = Math.max(along.y1, w);
       moment.x = Math.max(moment.x, Math.abs(D.x * xx - D.coupling * yy));
       moment.y = Math.max(moment.y, Math.abs(D.coupling * xx - D.y * yy));
     }
   });
-  return { greatest, moment };
+  return { greatest, along, moment };
 }
 
 function resultOf(spec: StripsSpec, strips: Strips, waves: readonly Wave[], lineDofs: readonly (number | null)[]): StripsResult {
@@ -234,10 +253,14 @@ export function solveStrips(spec: StripsSpec): StripsResult {
   const edges = [...(spec.edges.y0 === 'simple' ? [0] : []), ...(spec.edges.y1 === 'simple' ? [last] : [])];
   const near = (y: number) =>
     2 * strips.ys.reduce((best, l, i) => (Math.abs(l - y) < Math.abs((strips.ys[best] as number) - y) ? i : best), 0);
+  const bands = bandsOf(spec, strips);
+  // Loads alike on both sides of the middle bend it in odd waves alone.
+  const even = spec.patches.every((p) => Math.abs(p.x0 + p.x1 - spec.a) < 1e-6 * spec.a);
+  const numbers = Array.from({ length: WAVES }, (_, m) => m).filter((m) => !even || m % 2 === 0);
   let lines: readonly (number | null)[] = spec.lines.map((l) => near(l.y));
   for (;;) {
     const held = [...new Set([...edges, ...lines.flatMap((d) => d ?? [])])];
-    const waves = Array.from({ length: WAVES }, (_, m) => solveWave(spec, strips, m, held));
+    const waves = numbers.map((m) => solveWave(spec, strips, bands, m, held));
     const result = resultOf(spec, strips, waves, lines);
     const pulls = lines.findIndex((dof, i) => dof !== null && spec.lines[i]?.oneWay && (result.lines[i] as number) < 0);
     if (pulls < 0) return result;

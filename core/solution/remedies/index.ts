@@ -21,6 +21,8 @@ export interface Remedy {
   readonly today: number | null;
   readonly later: number | null;
   readonly state: State;
+  /** Its ends did not hold before, and do not after it. */
+  readonly endsFail: boolean;
   /** By how much the piece gets heavier, kg, and dearer, in the project's money; null where a price is missing. */
   readonly addedKg: number;
   readonly addedCost: number | null;
@@ -37,6 +39,9 @@ function failing({ carried, checks }: Solution): ReadonlySet<string> {
   const stops = checks.filter((c) => c.state === 'fails' && (c.severity === 'stop' || isJoint(c.id))).map((c) => c.id);
   return new Set([...members, ...stops]);
 }
+
+/** Whether a member itself is close to what it may. */
+const isClose = ({ carried }: Solution, id: string) => carried.members.get(id)?.state === 'close';
 
 /** Checks of how members are held to each other. */
 const isJoint = (id: string) => ['ends-', 'along-', 'screws-'].some((kind) => id.startsWith(kind));
@@ -86,9 +91,11 @@ function tried(
   const member = after.carried.members.get(memberId);
   if (!member || after.shape.runs.size < before.shape.runs.size) return null;
   const passes = member.state === 'fine' || member.state === 'close';
-  // What mends it is not offered where it makes something else fail, nor where the member's own joints go on failing.
   const failsAfter = failing(after);
-  if (!passes || failsAfter.has(`ends-${memberId}`) || [...failsAfter].some((id) => !failedBefore.has(id))) return null;
+  const endsFail = failsAfter.has(`ends-${memberId}`);
+  // One that bends well enough is mended at its ends; what mends it is not offered where it makes something else fail.
+  const mends = passes && (failedBefore.has(memberId) || isClose(before, memberId) || !endsFail);
+  if (!mends || [...failsAfter].some((id) => !failedBefore.has(id))) return null;
   return {
     label,
     edit,
@@ -96,6 +103,7 @@ function tried(
     today: member.bending?.verdict.today.mm ?? null,
     later: member.bending?.verdict.later?.mm ?? null,
     state: member.state,
+    endsFail,
     addedKg: after.carried.massKg - before.carried.massKg,
     addedCost: addedCost(before, after, workshop),
     lostHeight: lostHeight(before, after, edit),

@@ -37,6 +37,7 @@ function Effects({ r }: { r: Remedy }) {
   return (
     <div style={{ fontSize: 13 }}>
       <p>It shows: {writeSentence(r.looks, precision)}.</p>
+      {r.endsFail ? <p>Its ends do not hold after it either: that is a check of its own.</p> : null}
       {r.below.length > 0 ? (
         <p>
           Carries more below:{' '}
@@ -61,7 +62,8 @@ export function Remedies({ c }: { c: CarriedMember }) {
   const precision = usePrecision();
   const [open, setOpen] = useState<number | null>(null);
   const state = settled.carried.members.get(c.member.id)?.state;
-  const wanted = state === 'fails' || state === 'close';
+  const endsFail = settled.checks.some((check) => check.id === `ends-${c.member.id}` && check.state === 'fails');
+  const wanted = state === 'fails' || state === 'close' || endsFail;
   const member = c.member.id;
   const ask = useMemo<RemediesAsked | null>(
     () => (wanted ? { piece: settled.piece, workshop, letters: settled.letters, member } : null),
