@@ -127,58 +127,71 @@ interface Carrying {
   readonly workshop: Workshop;
 }
 
-function carryOne(member: Member, { load, above, joints, attached, byId, workshop }: Carrying): CarriedMember {
-  const total = load.self + load.standing.reduce((sum, s) => sum + s.kg * GRAVITY, 0) + load.handed.reduce((sum, h) => sum + h.newtons, 0);
-  const unknown = load.unweighed.length + above.size > 0 ? [...new Set([...load.unweighed, ...above])] : NOTHING;
-  const loaded = load.standing.some((s) => s.kg > 0) || load.handed.some((h) => h.newtons - h.dead > 1e-9);
-  const base = { member, selfKg: load.self / GRAVITY, standing: load.standing, handed: load.handed, total, unknown, empty: !loaded };
+/** How a member stands: what it gives on, and its verdict. */
+type Stands = Pick<CarriedMember, 'supports' | 'throughout' | 'bending' | 'state' | 'missing' | 'falls'>;
+
+function comesDown(held: readonly Joint[], total: number, missing: string): Stands {
+  return { supports: passOn(held, total), throughout: false, bending: null, state: 'fails', missing, falls: true };
+}
+
+/** @param unweighed what is not known of the masses on it; `loaded` whether anything is said to stand on it */
+function stands(member: Member, carrying: Carrying, total: number, unweighed: string | null, loaded: boolean): Stands {
+  const { load, joints, attached, byId, workshop } = carrying;
   const held = joints.filter((j) => isInReach(member, byId.get(j.carrier), j));
+  if (held.length === 0) return comesDown(held, total, 'nothing holds it');
+  if (hangsByOneEnd(member, held)) return comesDown(held, total, 'only one end of it is held');
   const along = held.filter((j) => !isPlaced(j) && j.how !== 'held along');
-  const unweighed = unknown.length > 0 ? `the mass of ${unknown.join(', ')}` : null;
-  const down = (missing: string): CarriedMember => ({
-    ...base,
-    supports: passOn(held, total),
-    throughout: false,
-    bending: null,
-    state: 'fails',
-    missing,
-    falls: true,
-  });
-  if (held.length === 0) return down('nothing holds it');
-  if (hangsByOneEnd(member, held)) return down('only one end of it is held');
   // A rail that carries nothing but itself is no beam to be judged.
   const spans = lies(member) || (loaded && spansOnEdge(member, held));
   if (!spans || along.length > 0) {
     const throughout = lies(member);
-    return {
-      ...base,
-      supports: passOn(throughout ? along : held, total),
-      throughout,
-      bending: null,
-      state: unweighed ? 'not judged' : 'fine',
-      missing: unweighed,
-      falls: false,
-    };
+    const supports = passOn(throughout ? along : held, total);
+    return { supports, throughout, bending: null, state: unweighed ? 'not judged' : 'fine', missing: unweighed, falls: false };
   }
   const room = UNSEEN.has(member.role) ? roomUnder(member, [...byId.values()]) : null;
   const bent = bend(member, load, held, attached, workshop, room);
   if ('error' in bent) {
     if (bent.falls)
-      return down(held.length < joints.length ? 'only one end of it is held' : 'what holds it does not keep it from coming down');
-    return {
-      ...base,
-      supports: passOn(held, total),
-      throughout: false,
-      bending: null,
-      state: 'not judged',
-      missing: bent.error,
-      falls: false,
-    };
+      return comesDown(held, total, held.length < joints.length ? 'only one end of it is held' : 'what holds it does not keep it');
+    return { supports: passOn(held, total), throughout: false, bending: null, state: 'not judged', missing: bent.error, falls: false };
   }
   const { answer, supports } = bent;
   const missing = unweighed ?? (loaded ? answer.missing : 'nothing is said to stand on it');
-  const state = unweighed || !loaded ? (answer.state === 'fails' ? 'fails' : 'not judged') : answer.state;
-  return { ...base, supports, throughout: false, bending: answer, state, missing, falls: false };
+  const known = unweighed === null && loaded;
+  const state = known || answer.state === 'fails' ? answer.state : 'not judged';
+  return { supports, throughout: false, bending: answer, state, missing, falls: false };
+}
+
+function carryOne(member: Member, carrying: Carrying): CarriedMember {
+  const { load, above } = carrying;
+  let total = load.self;
+  let loaded = false;
+  for (const { kg } of load.standing) {
+    total += kg * GRAVITY;
+    loaded ||= kg > 0;
+  }
+  for (const { newtons, dead } of load.handed) {
+    total += newtons;
+    loaded ||= newtons - dead > 1e-9;
+  }
+  const unknown = load.unweighed.length + above.size > 0 ? [...new Set([...load.unweighed, ...above])] : NOTHING;
+  const unweighed = unknown.length > 0 ? `the mass of ${unknown.join(', ')}` : null;
+  const { supports, throughout, bending, state, missing, falls } = stands(member, carrying, total, unweighed, loaded);
+  return {
+    member,
+    selfKg: load.self / GRAVITY,
+    standing: load.standing,
+    handed: load.handed,
+    supports,
+    total,
+    throughout,
+    bending,
+    state,
+    missing,
+    unknown,
+    empty: !loaded,
+    falls,
+  };
 }
 
 /**

@@ -7,12 +7,11 @@ const SLACK = 3;
 /** A pin bridges so much and still lies under its shelf, mm. */
 const PIN_BRIDGES = 7;
 
-const AXES = [0, 1, 2] as const;
-
 /** How far two members are apart along an axis, mm; 0 where they touch or overlap. */
 function gap(a: Member, b: Member, axis: AxisIndex): number {
-  const [[a0, a1], [b0, b1]] = [extentsOf(a)[axis], extentsOf(b)[axis]];
-  return Math.max(0, a0 - b1, b0 - a1);
+  const p = extentsOf(a)[axis];
+  const q = extentsOf(b)[axis];
+  return Math.max(0, p[0] - q[1], q[0] - p[1]);
 }
 
 /**
@@ -24,7 +23,7 @@ export function isInReach(member: Member, carrier: Member | undefined, { how, ap
   const most = Math.max(how === 'pins' ? PIN_BRIDGES : SLACK, apart === undefined ? 0 : toMm(apart) + 0.1);
   // What stands on something has nothing else under it.
   if (how === 'bearing' && gap(member, carrier, 1) > SLACK) return false;
-  return AXES.every((k) => gap(member, carrier, k) <= most);
+  return gap(member, carrier, 0) <= most && gap(member, carrier, 1) <= most && gap(member, carrier, 2) <= most;
 }
 
 /** What is no more than a sliver of room, mm. */

@@ -88,7 +88,7 @@ export function turned(contact: Contact): Contact {
 }
 
 /** What of a member an axis goes into: the end of its length, its edge, or its face. */
-export function grainAlong({ frame }: Member, axis: AxisIndex): 'end' | 'edge' | 'face' {
+export function grainAlong({ frame }: Pick<Member, 'frame'>, axis: AxisIndex): 'end' | 'edge' | 'face' {
   if (Math.abs(frame.u[axis]) > Math.SQRT1_2) return 'end';
   return Math.abs(frame.v[axis]) > Math.SQRT1_2 ? 'edge' : 'face';
 }

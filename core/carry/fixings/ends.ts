@@ -3,7 +3,7 @@ import { mm, toMm, type Length } from '../../length/index.js';
 import { PIN, pocketScrewLength } from '../../joints/index.js';
 import type { Member } from '../../piece/index.js';
 import type { Settings } from '../../project/index.js';
-import { propertiesOf } from '../../stock/index.js';
+import { propertiesOf, type Stock } from '../../stock/index.js';
 import { heldAt, type Support } from '../bend.js';
 import type { CarriedMember } from '../carry.js';
 import { shareOfStud } from '../cleat.js';
@@ -136,10 +136,22 @@ const SPREAD = 30;
 const PINS_AT_AN_END = 2;
 
 /** What a member may be pressed to square to the piece's floor, by how its grain or its plies lie. */
-function pressedStrength(member: Member, { serviceClass }: Settings): Strength {
-  const { material, density } = propertiesOf(member.stock);
-  return bearingStrength(material, density, serviceClass, grainAlong(member, 1));
+function pressedStrength({ stock, frame }: Member, { serviceClass }: Settings): Strength {
+  const pressed = grainAlong({ frame }, 1);
+  const known = pressedStrengths.get(stock) ?? new Map<string, Strength>();
+  pressedStrengths.set(stock, known);
+  const key = `${pressed} ${serviceClass}`;
+  let strength = known.get(key);
+  if (!strength) {
+    const { material, density } = propertiesOf(stock);
+    strength = bearingStrength(material, density, serviceClass, pressed);
+    known.set(key, strength);
+  }
+  return strength;
 }
+
+/** Stock records never change, so that what each bears is worked out once. */
+const pressedStrengths = new WeakMap<Stock, Map<string, Strength>>();
 
 const notJudged = (support: Support, reason: string, sentence: () => Sentence): Fixing => ({
   support,
