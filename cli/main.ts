@@ -117,8 +117,10 @@ export function main(args: readonly string[], out: Output, err: Output): number 
     }
     return solutions.some(({ solution }) => solution.checks.some((c) => c.severity === 'stop')) ? 1 : 0;
   } catch (error) {
-    if (!(error instanceof Refused)) throw error;
-    err.write(error.message);
+    // Whatever goes wrong, the command ends with what it was and not with a trace.
+    err.write(
+      error instanceof Refused ? error.message : `Could not be worked out: ${error instanceof Error ? error.message : String(error)}\n`,
+    );
     return 2;
   }
 }

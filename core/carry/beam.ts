@@ -214,6 +214,19 @@ function solveWith(spec: BeamSpec, nodes: readonly number[], elements: readonly 
   return { displacements, reactions };
 }
 
+/** Whether what touches a beam lets it turn: one place alone, where it is not fixed there. Told here, since the sums of a beam with slivers may hide it. */
+function turnsOver({ supports, length }: BeamSpec, touching: readonly boolean[]): boolean {
+  let [least, most] = [Infinity, -Infinity];
+  for (let i = 0; i < supports.length; i += 1) {
+    const support = supports[i] as BeamSupport;
+    if (!touching[i]) continue;
+    if (support.fixed) return false;
+    least = Math.min(least, support.x);
+    most = Math.max(most, support.x);
+  }
+  return !(most - least > SLIVER * length);
+}
+
 /** The exact deflected shape inside an element, from the state at its start. */
 interface Shape {
   readonly element: Element;
@@ -326,6 +339,7 @@ export function solveBeam(given: BeamSpec): BeamResult {
   const elements = elementsOf(spec, nodes);
   const touching = spec.supports.map(() => true);
   for (let round = 0; round <= 2 * spec.supports.length + 2; round += 1) {
+    if (turnsOver(spec, touching)) throw new Falls('the beam can fall: its supports do not hold it');
     const solved = solveWith(spec, nodes, elements, touching);
     const scale = Math.max(...solved.reactions.map(Math.abs), 1e-12);
     let changed = false;

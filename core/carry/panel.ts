@@ -7,8 +7,10 @@ import {
   solveStrips,
   type EdgeBeam,
   type LineSupport,
+  type Patch,
   type PlateResult,
   type PlateSpec,
+  type StripsSpec,
 } from './plate/index.js';
 import type { Bending } from './verdict.js';
 
@@ -144,65 +146,90 @@ export function sagAllRound(panel: Omit<PanelSpec, 'edges' | 'beams' | 'mesh' | 
   return { mm: result.mm, front: 0, back: 0, along: (x) => result.at(x - start, spec.b / 2), result, onLines: [], onProps: [] };
 }
 
-/** The beam of a panel between two places, with what lies on it there; loads on supports go straight into them. */
-function bayOf(beam: PanelSpec['beam'], from: number, to: number): PanelSpec['beam'] {
-  const lines = beam.lines.flatMap((l) => {
-    const [low, high] = [Math.max(l.from, from), Math.min(l.to, to)];
-    return high > low ? [{ ...l, from: low, to: high }] : [];
-  });
-  return {
-    length: beam.length,
-    supports: [{ x: from }, { x: to }],
-    lines,
-    points: beam.points.filter((p) => p.x > from + 1 && p.x < to - 1),
-  };
+/** A support between the ends of a span presses along the breadth of a panel in so many places. */
+const PRESSES = 5;
+
+interface Press {
+  /** Which of the supports between the ends it is part of. */
+  readonly of: number;
+  readonly patch: Patch;
+  readonly x: number;
+  readonly y: number;
 }
 
-/** A panel between the ends of its span alone, by strips. */
-function oneBay(panel: PanelSpec): PanelSag {
-  const spec = plateOf({ ...panel, lines: [] });
-  const { y0, y1 } = spec.edges;
-  const result = solveStrips({
-    ...spec,
-    edges: { y0: y0 === 'simple' ? y0 : 'free', y1: y1 === 'simple' ? y1 : 'free' },
-    lines: panel.lines,
-  });
-  const { y0: front, y1: back } = result.along;
-  const along = alongOf(panel, spec.a, lowest(front, back, spec.b, result.greatest), result.at);
-  return { mm: result.greatest.mm, front, back, along, result, onLines: result.lines, onProps: [] };
+/** Where the supports between the ends of its span press on a panel. */
+function pressesOf({ beam, section }: PanelSpec, a: number): readonly Press[] {
+  const places = beam.supports.map((s) => s.x);
+  const from = Math.min(...places);
+  const inner = places.map((x) => x - from).filter((x) => x > 1 && x < a - 1);
+  const half = Math.min(section.thickness / 2, a / 8);
+  const wide = section.width / PRESSES;
+  return inner.flatMap((x, of) =>
+    Array.from({ length: PRESSES }, (_, i): Press => {
+      const patch = { x0: x - half, x1: x + half, y0: wide * i, y1: wide * (i + 1), perMm2: 1 / (2 * half * wide) };
+      return { of, patch, x, y: wide * (i + 0.5) };
+    }),
+  );
+}
+
+/** The solution of a few linear equations (Gauss with the greatest pivot). */
+function solveLinear(matrix: readonly (readonly number[])[], right: readonly number[]): number[] {
+  const rows = matrix.map((row, i) => [...row, right[i] as number]);
+  const n = rows.length;
+  for (let c = 0; c < n; c += 1) {
+    const pivot = rows
+      .slice(c)
+      .reduce((best, row, i) => (Math.abs(row[c] as number) > Math.abs((rows[best] as number[])[c] as number) ? c + i : best), c);
+    [rows[c], rows[pivot]] = [rows[pivot] as number[], rows[c] as number[]];
+    const top = rows[c] as number[];
+    for (let r = 0; r < n; r += 1) {
+      if (r === c) continue;
+      const row = rows[r] as number[];
+      const times = (row[c] as number) / (top[c] as number);
+      for (let k = c; k <= n; k += 1) row[k] = (row[k] as number) - times * (top[k] as number);
+    }
+  }
+  return rows.map((row, i) => (row[n] as number) / (row[i] as number));
+}
+
+/** What each place presses back with, N, so that the panel does not go down there; a place that would pull is let go. */
+function pressedBack(presses: readonly Press[], spec: StripsSpec): readonly number[] {
+  const bare = solveStrips(spec);
+  const down = presses.map(({ x, y }) => bare.at(x, y));
+  const each = presses.map(({ patch }) => solveStrips({ ...spec, patches: [patch] }));
+  const gives = presses.map(({ x, y }) => each.map((solved) => solved.at(x, y)));
+  let touching = presses.map((_, i) => i);
+  for (;;) {
+    const forces = solveLinear(
+      touching.map((j) => touching.map((i) => gives[j]?.[i] as number)),
+      touching.map((j) => down[j] as number),
+    );
+    const pulls = forces.map((f, i) => (f < 0 ? (touching[i] as number) : -1)).filter((i) => i >= 0);
+    if (pulls.length === 0) return presses.map((_, i) => (touching.includes(i) ? (forces[touching.indexOf(i)] as number) : 0));
+    touching = touching.filter((i) => !pulls.includes(i));
+  }
 }
 
 /**
- * The sag of a panel, solved with every change. Over supports between the ends of its span it is taken as cut
- * there, each bay by itself: on the safe side, since what goes on over a support is stiffer.
+ * The sag of a panel, solved with every change, by strips. Supports between the ends of its span press back
+ * in places along its breadth, found by what each of them lifts (force method).
  */
 export function quickSag(panel: PanelSpec): PanelSag {
-  if (innerProps(panel) === 0) return oneBay(panel);
-  const places = [...new Set(panel.beam.supports.map((s) => s.x))].sort((a, b) => a - b);
-  const bays = places.slice(1).map((to, i) => ({ from: places[i] as number, to }));
-  const solved = bays.map(({ from, to }) => oneBay({ ...panel, beam: bayOf(panel.beam, from, to) }));
-  const worst = solved.reduce((a, b) => (b.mm > a.mm ? b : a));
-  const straight = (x: number) => sum(panel.beam.points.filter((p) => Math.abs(p.x - x) <= 1).map((p) => p.newtons));
-  const edges = solved.map((s) => s.result.edges);
-  const onProps = places
-    .slice(1, -1)
-    .map((x, i) => (edges[i] as PlateResult['edges']).x1 + (edges[i + 1] as PlateResult['edges']).x0 + straight(x));
-  const all = (pick: (e: PlateResult['edges']) => number) => sum(edges.map(pick));
-  const [first, last] = [edges[0], edges.at(-1)] as [PlateResult['edges'], PlateResult['edges']];
-  const result = {
-    moment: { x: Math.max(...solved.map((s) => s.result.moment.x)), y: Math.max(...solved.map((s) => s.result.moment.y)) },
-    edges: { x0: first.x0, x1: last.x1, y0: all((e) => e.y0), y1: all((e) => e.y1) },
+  const plate = plateOf({ ...panel, lines: [] });
+  const { y0, y1 } = plate.edges;
+  const spec: StripsSpec = {
+    ...plate,
+    edges: { y0: y0 === 'simple' ? y0 : 'free', y1: y1 === 'simple' ? y1 : 'free' },
+    lines: panel.lines,
   };
-  const bayAt = (x: number) => solved[bays.findIndex((bay) => x <= bay.to)] ?? (solved.at(-1) as PanelSag);
-  return {
-    mm: worst.mm,
-    front: Math.max(...solved.map((s) => s.front)),
-    back: Math.max(...solved.map((s) => s.back)),
-    along: (x) => bayAt(x).along(x),
-    result,
-    onLines: panel.lines.map((_, i) => sum(solved.map((s) => s.onLines[i] as number))),
-    onProps,
-  };
+  const presses = pressesOf(panel, spec.a);
+  const back = presses.length > 0 ? pressedBack(presses, spec) : [];
+  const lifted = presses.map(({ patch }, i) => ({ ...patch, perMm2: -patch.perMm2 * (back[i] as number) }));
+  const result = solveStrips({ ...spec, patches: [...spec.patches, ...lifted] });
+  const { y0: front, y1: rear } = result.along;
+  const along = alongOf(panel, spec.a, lowest(front, rear, spec.b, result.greatest), result.at);
+  const onProps = Array.from({ length: innerProps(panel) }, (_, n) => sum(back.filter((__, i) => presses[i]?.of === n)));
+  return { mm: result.greatest.mm, front, back: rear, along, result, onLines: result.lines, onProps };
 }
 
 /**

@@ -29,8 +29,9 @@ test('lines lead from the middle of the member on, each from where the load was 
     [255, 1040],
   ]);
   expect(from('in-m1/divider/1')).toEqual([[490, 1030]]);
-  // The bottom takes it at the divider and gives it to both sides.
+  // The bottom takes it at the divider and gives it to both sides, and to the toe board under its front.
   expect(from('case/bottom/1')).toEqual([
+    [500, 100],
     [500, 100],
     [500, 100],
   ]);

@@ -1,10 +1,11 @@
 import type { Settings } from '../project/index.js';
+import { BeamError } from './beam.js';
 import type { BendingAnswer } from './bend.js';
 import { GRAVITY } from './gravity.js';
 import { panelSpecOf } from './as-panel.js';
 import { plateOf } from './panel.js';
 import { loadPatterns } from './patterns.js';
-import { solveAllRound, solveStrips, type Patch, type StripsResult } from './plate/index.js';
+import { PlateError, solveAllRound, solveStrips, type Patch, type StripsResult } from './plate/index.js';
 import { longestOf, shortestSpan, spansOf } from './spans.js';
 import { bendingStrength } from './strength.js';
 import { allowed, stateOf, worstSag } from './verdict.js';
@@ -91,8 +92,14 @@ function onBeam(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>)
  * panel as a plate under a square of 100 mm, all else as a beam. It is over soon, so that nothing creeps.
  */
 export function withPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit' | 'serviceClass'>): WithPerson {
-  const layered = answer.builtUp !== null && !answer.builtUp.oneSided;
-  const panel = answer.section.width >= PANEL_FROM && answer.loads.base.supports.length === 2 && !layered;
-  const { mm, used, stands } = panel ? onPanel(answer, settings) : onBeam(answer, settings);
-  return { mm, allowed: allowed(settings.limit, answer.span), used, stands, state: used === null ? 'not judged' : stateOf(used, 1) };
+  const most = allowed(settings.limit, answer.span);
+  try {
+    const layered = answer.builtUp !== null && !answer.builtUp.oneSided;
+    const panel = answer.section.width >= PANEL_FROM && answer.loads.base.supports.length === 2 && !layered;
+    const { mm, used, stands } = panel ? onPanel(answer, settings) : onBeam(answer, settings);
+    return { mm, allowed: most, used, stands, state: used === null ? 'not judged' : stateOf(used, 1) };
+  } catch (error) {
+    if (!(error instanceof BeamError || error instanceof PlateError)) throw error;
+    return { mm: 0, allowed: most, used: null, stands: 'in the middle', state: 'not judged' };
+  }
 }

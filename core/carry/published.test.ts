@@ -79,10 +79,37 @@ describe('strength', () => {
   test('MDF may not carry for years where it is unheated', () => {
     expect(judgeStress(1, bendingStrength(material('mdf'), 2)).state).toBe('not judged');
   });
-  test('bearing: red oak 705.6 kg/m³, class 1: 0.015 · 588 · 0.7 / 1.3 / 1.5', () => {
-    const s = bearingStrength(material('red-oak'), 705.6, 1);
-    expect(s.judged && s.allowed).toBeCloseTo((0.015 * 588 * 0.7) / 1.95, 9);
-    expect(bearingStrength(material('mdf'), 750, 1).judged).toBe(false);
+  test('bearing: red oak 705.6 kg/m³ across its grain, class 1: 0.010 · 588 · 0.7 / 1.3 / 1.5; along it 18', () => {
+    const allowed = (...args: Parameters<typeof bearingStrength>) => {
+      const s = bearingStrength(...args);
+      return s.judged ? s.allowed : null;
+    };
+    expect(allowed(material('red-oak'), 705.6, 1, 'face')).toBeCloseTo((0.01 * 588 * 0.7) / 1.95, 9);
+    expect(allowed(material('white-pine'), 392, 1, 'edge')).toBeCloseTo((Number(((0.007 * 392) / 1.2).toFixed(2)) * 0.7) / 1.95, 9);
+    expect(allowed(material('red-oak'), 705.6, 1, 'end')).toBeCloseTo((18 * 0.7) / 1.95, 9);
+    // Plywood on edge bears along its plies, many times what its face does; boards of chips on edge too.
+    expect(allowed(material('birch-plywood'), 680, 1, 'end')).toBeCloseTo((20 * 0.7) / 1.8, 9);
+    expect(allowed(material('particleboard'), 680, 1, 'end')).toBeCloseTo((11.1 * 0.45) / 1.95, 9);
+    expect(bearingStrength(material('mdf'), 750, 1, 'face').judged).toBe(false);
+  });
+
+  test('a board bent across its grain splits: 0.4 or 0.6 · 0.7 / 1.3 / 1.5', () => {
+    const allowed = (id: string) => {
+      const s = bendingStrength(material(id), 1, true);
+      return s.judged ? s.allowed : null;
+    };
+    expect(allowed('white-pine')).toBeCloseTo((0.4 * 0.7) / 1.3 / 1.5, 12);
+    expect(allowed('red-oak')).toBeCloseTo((0.6 * 0.7) / 1.3 / 1.5, 12);
+  });
+
+  test('wet hardwood carries 0.55 / 0.7 of a quarter of its 99 MPa; for a short while dry oak 0.9 / 0.7 of it', () => {
+    const allowed = (...args: Parameters<typeof bendingStrength>) => {
+      const s = bendingStrength(...args);
+      return s.judged ? s.allowed : null;
+    };
+    expect(allowed(material('red-oak'), 2)).toBeCloseTo(24.75, 9);
+    expect(allowed(material('red-oak'), 3)).toBeCloseTo((24.75 * 0.55) / 0.7, 9);
+    expect(allowed(material('red-oak'), 1, false, 'short')).toBeCloseTo((24.75 * 0.9) / 0.7, 9);
   });
 });
 

@@ -1,6 +1,6 @@
 import type { Limit, Settings } from '../project/index.js';
 import type { StockProperties } from '../stock/index.js';
-import { solveBeam, type BeamResult, type BeamSpec, type BeamStretch } from './beam.js';
+import { BeamError, solveBeam, type BeamResult, type BeamSpec, type BeamStretch } from './beam.js';
 import type { Creep } from './creep.js';
 import type { LoadPattern } from './patterns.js';
 import { rectangleSecondMoment, shearModulus, shearStiffness } from './section.js';
@@ -122,8 +122,16 @@ export function sagOf(loads: Omit<BeamSpec, 'stretches'>, section: Bending, span
   const bending = solveBeam({ ...loads, stretches: stretchesOf(loads.length, section, { EI }) });
   const shear = shearStiffness(FREE_OF_SHEAR * shearModulus(properties), width, thickness);
   let known: BeamResult | null = null;
-  const withShear = () =>
-    (known ??= solveBeam({ ...loads, stretches: stretchesOf(loads.length, section, { EI: FREE_OF_SHEAR * EI, shear }) }));
+  const solveShear = () => {
+    try {
+      return solveBeam({ ...loads, stretches: stretchesOf(loads.length, section, { EI: FREE_OF_SHEAR * EI, shear }) });
+    } catch (error) {
+      // Where slivers leave no digits for the second way, the first one stands for it.
+      if (error instanceof BeamError) return bending;
+      throw error;
+    }
+  };
+  const withShear = () => (known ??= solveShear());
   // Of a section of several parts the whole height counts, which is not known here: both ways are asked.
   const slender = section.EI === undefined && span >= slenderFrom(loads, section) * thickness;
   const decides = slender || bending.greatest.mm >= withShear().greatest.mm ? 'bending' : 'withShear';

@@ -128,7 +128,7 @@ describe('carried', () => {
     const to = (id: string) => s.carried.members.get(id)?.supports.map((x) => x.carrier);
     expect(to('d1/drawer-bottom/1')).toEqual(['d1/drawer-end/back', 'd1/drawer-end/front', 'd1/drawer-side/left', 'd1/drawer-side/right']);
     expect(to('d1/drawer-end/back')).toEqual(['d1/drawer-side/left', 'd1/drawer-side/right']);
-    expect(to('d1/drawer-side/left')).toEqual(['case/bottom/1']);
+    expect(to('d1/drawer-side/left')).toEqual(['d1/runner/left']);
     // Two tins of 2 kg and the bottom itself, most of it on the two that are nearer to each other, alike on both.
     const bottom = s.carried.members.get('d1/drawer-bottom/1');
     const [back = 0, front = 0, left = 0, right = 0] = bottom?.supports.map((x) => x.newtons) ?? [];

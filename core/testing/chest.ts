@@ -8,14 +8,14 @@ export const chestShop = workshop({
   stock: { wall: stock({ name: 'wall', thickness: mm(10) }), bottom: stock({ name: 'bottom', thickness: mm(5) }) },
 });
 
-/** Inset drawers on plain runners, all round for sums by hand. */
+/** Inset drawers on wooden runners of 10, all round for sums by hand. */
 export function drawers(extra: Partial<Drawers> = {}): Drawers {
   return {
     kind: 'drawers',
     face: 'front',
     front: { kind: 'inset', between: mm(4), below: mm(4), above: mm(4), sides: mm(2), setback: ZERO },
     oversize: ZERO,
-    runner: { kind: 'plain', side: mm(5) },
+    runner: { kind: 'wooden', side: mm(5), stock: 'wall', wide: mm(20) },
     less: mm(20),
     rise: mm(10),
     behind: mm(10),

@@ -47,7 +47,7 @@ describe('shelves on both sides of a divider', () => {
     const s = bays(500, 500);
     const found = clashes(s);
     expect(found.map((c) => c.kind)).toEqual(['facing']);
-    const [check] = screwChecks(s.piece, s.carried, s.letters);
+    const [check] = screwChecks(s.piece, s.carried, s.letters, s.workshop.settings);
     expect(check && writeExactly(check.sentence)).toMatch(/^Shelf \w+ and shelf \w+ meet divider \w+ from both sides at one height/);
     // Housing one of them, or putting it on pins, mends it.
     expect(check?.fixes.map((f) => writeExactly(f.label))).toEqual([

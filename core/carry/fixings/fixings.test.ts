@@ -3,7 +3,7 @@ import { mm } from '../../length/index.js';
 import type { DividingMember, Space } from '../../piece/index.js';
 import { solve } from '../../solution/index.js';
 import { divided, piece, stock, thing, workshop } from '../../testing/samples.js';
-import { WOOD_SCREWS, bearingArea, fixingsOf, mostAcross, screwsAlong, type CarriedMember } from '../index.js';
+import { WOOD_SCREWS, fixingsOf, mostAcross, pinHolds, screwsAlong, type CarriedMember } from '../index.js';
 
 const no8 = WOOD_SCREWS[1] as (typeof WOOD_SCREWS)[number];
 
@@ -39,16 +39,47 @@ describe('the ends of a shelf', () => {
     expect([end?.state, writeExactly(end?.sentence() ?? [])]).toEqual(['not judged', expect.stringContaining('no values are published')]);
   });
 
-  test('pins: two of 5 x 9, which spread to 15 along, bear 270 mm² of ash', () => {
-    expect(bearingArea(5, 9) * 2).toBe(270);
-    // 0.015 · 672 / 1.2 · 0.7 / 1.3 / 1.5 = 3.015 MPa: 814 N.
+  test('pins: the shelf bears on them with no spread across its grain, and the side holds them', () => {
+    // Ash of 560 kg/m³: 0.010 · 560 = 5.6 and 0.082 · 0.95 · 560 = 43.6 MPa, both · 0.7 / 1.3 / 1.5: 2.010 and 15.65.
+    // A shelf with no gap lies 10 over each pin and spreads as much inwards: q = 2.010 · 5 · 2 = 20.10, p = 15.65 · 5 = 78.26 N/mm.
+    // F² (1 / p² + 2 / p q) + F · 2 · 10 / p − 100 = 0: F = 189.6 N, and two of them 379 N.
     const [end] = shelf(20, 'loose').fixings;
-    expect(writeExactly(end?.sentence() ?? [])).toContain('bears up to 814 N');
-    expect([shelf(20, 'loose'), shelf(160, 'loose'), shelf(170, 'loose')].map((s) => s.fixings[0]?.state)).toEqual([
+    expect(end?.holds).toBeCloseTo(379.1, 1);
+    expect(writeExactly(end?.sentence() ?? [])).toContain('hold 379 N');
+    expect([shelf(20, 'loose'), shelf(60, 'loose'), shelf(80, 'loose')].map((s) => s.fixings[0]?.state)).toEqual([
       'fine',
       'close',
       'fails',
     ]);
+  });
+
+  test('a pin in a side that gives more turns sooner; in one as hard as can be the shelf alone decides', () => {
+    const pin = { deep: 10, gap: 1, side: 75, reach: 9, shelf: 22 };
+    // 1 / 75² + 2 / (75 · 22) = 0.0013899; 2 · 12 / 75 = 0.32: (−0.32 + √(0.1024 + 0.55596)) / 0.0027798.
+    expect(pinHolds(pin)).toBeCloseTo(176.8, 1);
+    expect(pinHolds({ ...pin, side: 37.5 })).toBeLessThan(pinHolds(pin));
+    expect(pinHolds({ ...pin, side: 1e9 })).toBeCloseTo(9 * 22, 6);
+  });
+
+  test('housings in particleboard bear by the side too: 11.1 · 0.45 / 1.3 / 1.5 along it, and the plywood in it less', () => {
+    const inside = divided('in', 'up', 2);
+    const { spaces, members } = inside.split as NonNullable<Space['split']>;
+    (spaces[1] as Space).things = [{ thing: 'tin', count: 4 }];
+    Object.assign(members[0] ?? {}, { fix: 'housed', stock: 'oak' });
+    const held = (side: string) => {
+      const shop = workshop({ stock: { ply: stock({ material: side }), oak: stock({ name: 'oak', material: 'red-oak' }) } });
+      const s = solve(piece(inside), shop, {});
+      return fixingsOf(
+        s.carried.members.get('in-m1/shelf/1') as CarriedMember,
+        new Map(s.shape.members.map((m) => [m.id, m])),
+        shop.settings,
+      )[0];
+    };
+    // 5 deep over 300: 1500 mm². Oak across its grain 5.88 · 0.7 / 1.95 = 2.111; particleboard 11.1 · 0.45 / 1.95 = 2.562; MDF 10 · 0.4 / 1.95 = 2.051.
+    expect(held('particleboard')?.holds).toBeCloseTo(1500 * 2.1108, 0);
+    expect(held('mdf')?.holds).toBeCloseTo(1500 * 2.0513, 0);
+    // Of hardboard nothing is known on edge: not judged, whatever the shelf may bear.
+    expect(held('hardboard')?.state).toBe('not judged');
   });
 
   test('a housing of 5 bears over the whole depth', () => {

@@ -90,6 +90,9 @@ describe('a row of screws', () => {
   });
 });
 
+/** A slide that carries the sides, so that bottoms hang under them. */
+const slide = { kind: 'slide', slide: 'none', length: mm(250) } as const;
+
 describe('drawer boxes', () => {
   const box = (join: Drawers['box']['join'], bottom: Drawers['box']['bottom'], order: Drawers['box']['order'] = 'ends-between') =>
     chest(drawers({ box: { join, order, bottom } }));
@@ -124,7 +127,7 @@ describe('drawer boxes', () => {
   test.each(['applied', 'rebate'] as const)('a bottom that is %s hangs on screws pulled out of the walls', (kind) => {
     const bottom = kind === 'applied' ? ({ kind } as const) : ({ kind, depth: mm(5), slack: mm(1) } as const);
     const solid = chest(
-      drawers({ box: { join: 'screwed', order: 'ends-between', bottom } }),
+      drawers({ runner: slide, box: { join: 'screwed', order: 'ends-between', bottom } }),
       3,
       {},
       {
@@ -139,8 +142,15 @@ describe('drawer boxes', () => {
     expect([row?.through.role, row?.contact.axis, row?.contact.way]).toEqual(['drawer bottom', 1, 1]);
   });
 
+  test('on wooden runners a box stands on its bottom, which hangs on nothing', () => {
+    const s = box('screwed', { kind: 'applied' });
+    expect(s.carried.members.get('d1/drawer-bottom/1')?.supports.map((x) => x.carrier)).toEqual(['d1/runner/left', 'd1/runner/right']);
+    expect(s.carried.members.get('d1/drawer-side/left')?.supports.map((x) => x.carrier)).toEqual(['d1/drawer-bottom/1']);
+  });
+
   test('out of the edge of plywood a pull is not judged', () => {
-    const [end] = ends(box('screwed', { kind: 'applied' }), 'd1/drawer-bottom/1');
+    const hung = chest(drawers({ runner: slide, box: { join: 'screwed', order: 'ends-between', bottom: { kind: 'applied' } } }));
+    const [end] = ends(hung, 'd1/drawer-bottom/1');
     expect(end?.state).toBe('not judged');
     expect(writeExactly(end?.sentence() ?? [])).toContain('pulled out of the edge of this sheet');
   });

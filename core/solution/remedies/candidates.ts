@@ -208,7 +208,7 @@ function forMade(solution: Solution, workshop: Workshop, member: Member): Candid
 }
 
 /** How wide a muntin usually is. */
-const MUNTIN_WIDE = mm(40);
+const MUNTIN_WIDE = mm(80);
 
 /** A strip under the middle of every bottom of a bank, in grooves or rebates. */
 function muntin(piece: Piece, member: Member): Candidate[] {
