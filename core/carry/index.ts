@@ -25,6 +25,7 @@ export * from './person.js';
 export * from './slides.js';
 export * from './tip-piece.js';
 export * from './fixings/index.js';
+export * from './leaves-out.js';
 export * from './path.js';
 export * from './racking.js';
 export * from './reach.js';

@@ -1,3 +1,4 @@
+import { stopsBuild } from '../../core/carry/index.js';
 import { useEffect, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -83,11 +84,19 @@ function BenchPage({ station, pieceId }: { station: Station; pieceId: string }) 
   useEffect(() => {
     document.title = `${piece.name}, ${station} – Ruvok`;
   }, [piece.name, station]);
-  const fails = [...solution.carried.members.values()].filter((c) => c.state === 'fails').length;
+  // A member that fails and one whose ends do not hold are each one of what does not carry.
+  const ends = new Set(
+    solution.checks.flatMap((c) => (c.id.startsWith('ends-') && c.state === 'fails' && c.about.kind === 'member' ? [c.about.id] : [])),
+  );
+  const fails = [...solution.carried.members.values()].filter((c) => c.state === 'fails' || ends.has(c.member.id)).length;
+  const breaks = ends.size > 0 || [...solution.carried.members.values()].some((c) => c.state === 'fails' && stopsBuild(c));
   const stops = solution.checks.filter((c) => c.severity === 'stop').length;
   const parts = solution.parts.length;
   const { name } = piece;
-  const header = useMemo(() => ({ id: pieceId, name, station, fails, stops, parts }), [pieceId, name, station, fails, stops, parts]);
+  const header = useMemo(
+    () => ({ id: pieceId, name, station, fails, breaks, stops, parts }),
+    [pieceId, name, station, fails, breaks, stops, parts],
+  );
   return (
     <Layout>
       <Header piece={header} history={history} />

@@ -147,6 +147,8 @@ export interface HeaderPiece {
   readonly name: string;
   readonly station: keyof typeof LABELS;
   readonly fails: number;
+  /** Whether any of those breaks or falls, and not only shows. */
+  readonly breaks: boolean;
   readonly stops: number;
   readonly parts: number;
 }
@@ -219,7 +221,10 @@ export const Header = memo(function Header({ piece, history }: { piece?: HeaderP
                 <small>{i + 1}</small>
                 {LABELS[station]}
                 {station === 'carry' && piece.fails > 0 ? (
-                  <Badge $stop aria-label={`${piece.fails} past the limit`}>
+                  <Badge
+                    $stop={piece.breaks}
+                    aria-label={piece.breaks ? `${piece.fails} that do not hold or are past the limit` : `${piece.fails} past the limit`}
+                  >
                     {piece.fails}
                   </Badge>
                 ) : null}

@@ -24,7 +24,8 @@ export function CarryAnswers() {
       <Faint>{c.member.label}</Faint>
       {c.missing ? (
         <Row style={{ marginTop: 6, flexWrap: 'nowrap', alignItems: 'flex-start' }}>
-          <StateMark state="not judged" /> <span>Not judged: {c.missing}.</span>
+          <StateMark state={c.falls ? 'fails' : 'not judged'} />{' '}
+          <span>{c.falls ? `Comes down: ${c.missing}.` : `Not judged: ${c.missing}.`}</span>
         </Row>
       ) : null}
       {c.throughout ? <p>Carried along its whole length, so that nothing bends.</p> : null}

@@ -4,6 +4,7 @@ import { writeFine } from '../../../core/figure/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import { Fold } from '../../shared/fold.js';
+import { seen } from './loaded.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Button, Faint, Row, Select, type Choice } from '../../shared/ui.js';
 import { useWorker } from '../../shared/use-worker.js';
@@ -61,9 +62,10 @@ function Plate({ bending }: { bending: BendingAnswer }) {
   const [held, setHeld] = useState<Beside>(bending.beside);
   const panel = useMemo(() => panelSpecOf(bending, held), [bending, held]);
   const { work: run, stop } = useWorker(startPlate, panel, FAILED);
-  const most = allowed(workshop.settings.limit, bending.span);
+  const most = bending.room ?? allowed(workshop.settings.limit, Math.min(bending.span, bending.across));
   const deep = bending.axis === 'deep';
   const creep = bending.verdict.creep.judged ? bending.verdict.creep.factor : 1;
+  const sags = run.kind === 'done' && !('error' in run.reply) ? stateOf(run.reply.answer.mm * creep, most) : 'not judged';
   return (
     <>
       <div style={{ margin: '6px 0' }}>
@@ -82,7 +84,7 @@ function Plate({ bending }: { bending: BendingAnswer }) {
       ) : (
         <>
           <p>
-            <StateMark state={stateOf(run.reply.answer.mm * creep, most)} size={14} /> Sags {writeFine(run.reply.answer.mm, unit, 3)} today,{' '}
+            <StateMark state={sags} severity={seen(sags)} size={14} /> Sags {writeFine(run.reply.answer.mm, unit, 3)} today,{' '}
             {writeFine(run.reply.answer.mm * creep, unit, 3)} later
             {deep
               ? ''

@@ -8,7 +8,7 @@ import { usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Button, Faint, Row, Table, Tick } from '../../shared/ui.js';
 import { phone } from '../../theme/tokens.js';
-import { useCarried, useLoaded } from './loaded.js';
+import { useCarried, useLoaded, seen } from './loaded.js';
 import { MOST_LINES } from './strokes.js';
 
 const SagChart = lazy(() => import('./sag-chart.js'));
@@ -79,7 +79,11 @@ function StockTable({
                 >
                   {''}
                 </Tick>
-                <StateMark state={s.state} size={15} />
+                <StateMark
+                  state={s.state}
+                  severity={s.state === 'fails' && s.answer.strength.state === 'fails' ? 'stop' : seen(s.state)}
+                  size={15}
+                />
                 <span style={{ lineHeight: 1.15, whiteSpace: 'nowrap' }}>
                   {s.name}
                   <br />

@@ -6,7 +6,7 @@ import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import type { Placing } from '../../shared/outline.js';
 import { amber, green, ink, link, red } from '../../theme/tokens.js';
-import { useCarried, useLoaded } from './loaded.js';
+import { standingOf, useCarried, useLoaded } from './loaded.js';
 
 /** How deep a bend is drawn at most, mm of the piece. */
 const DEEPEST_BEND = 42;
@@ -16,12 +16,16 @@ function magnification(sag: number): number {
   return [1, 2, 5, 10, 20, 50, 100, 200].findLast((m) => m * sag <= DEEPEST_BEND) ?? 1;
 }
 
-const COLOR = { fine: green, close: amber, fails: red, 'not judged': '#67736c' } as const;
+/** Red is what stops the build, amber what is for a look, as everywhere. */
+function colorOf({ state, severity }: ReturnType<typeof standingOf>): string {
+  if (state === 'not judged') return '#67736c';
+  return severity === 'stop' ? red : severity === 'look' ? amber : green;
+}
 
 /** Every member that bends, drawn bent over the piece; the number beside each says how much it is magnified. */
 export function Bends({ at }: { at: Placing }) {
   const loaded = useLoaded();
-  const { selection, select } = useBench();
+  const { selection, select, solution } = useBench();
   return (
     <g>
       <FloorLines at={at} />
@@ -38,6 +42,7 @@ export function Bends({ at }: { at: Placing }) {
           return `${(at.left + (from + s) * at.scale).toFixed(1)},${(at.foot - (y - sagAt(s) * times) * at.scale).toFixed(1)}`;
         });
         const on = selection === c.member.id;
+        const color = colorOf(standingOf(solution, c));
         const end = at.left + (from + length) * at.scale;
         return [
           <text
@@ -47,7 +52,7 @@ export function Bends({ at }: { at: Placing }) {
             textAnchor="end"
             fontSize={11}
             fontWeight={700}
-            fill={COLOR[c.state]}
+            fill={color}
             stroke="#f9fbf6"
             strokeWidth={3}
             paintOrder="stroke"
@@ -58,7 +63,7 @@ export function Bends({ at }: { at: Placing }) {
             key={c.member.id}
             points={points.join(' ')}
             fill="none"
-            stroke={COLOR[c.state]}
+            stroke={color}
             strokeWidth={on ? 4 : 2.2}
             strokeDasharray={c.state === 'not judged' ? '2 4' : '6 3'}
             onClick={() => select(c.member.id)}

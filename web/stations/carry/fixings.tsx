@@ -3,6 +3,7 @@ import {
   allScrews,
   clashesOf,
   fixingsOf,
+  heldAt,
   onSlides,
   screwsAlong,
   worse,
@@ -11,7 +12,7 @@ import {
   type OnSlides,
   type State,
 } from '../../../core/carry/index.js';
-import { clashSentence, heldIn } from '../../../core/checks/index.js';
+import { clashSentence, heldIn, type Severity } from '../../../core/checks/index.js';
 import { writeForce, writeMass, writeSentence } from '../../../core/figure/index.js';
 import type { Precision } from '../../../core/length/index.js';
 import { useBench } from '../../bench/bench.js';
@@ -23,6 +24,8 @@ import { STATE_WORD, nameIn } from './loaded.js';
 interface Line {
   readonly state: State;
   readonly text: string;
+  /** How much it weighs, where it is not what holds or not. */
+  readonly severity?: Severity;
 }
 
 /** What is said of several ends alike is said once, with all of their names. */
@@ -33,9 +36,10 @@ function together(ends: readonly Fixing[], name: (f: Fixing) => string, text: (f
 }
 
 /** What a drawer weighs against its slides. */
-function slidesText({ name, rating, contents, self, used }: OnSlides, unit: Precision['unit']): string {
+function slidesText({ name, rating, contents, self, used, empty }: OnSlides, unit: Precision['unit']): string {
   if (rating === null) return `Runs on ${name}, whose rating is not known: not judged.`;
-  if (contents === null || used === null) return `Runs on ${name}; not judged, since something in it has no mass.`;
+  if (contents === null || used === null)
+    return `Runs on ${name}; not judged, since ${empty ? 'nothing is said to be in it' : 'something in it has no mass'}.`;
   return `Runs on a pair of ${name}, rated ${writeMass(rating, unit)} at full extension: ${writeMass(contents + self, unit)} with all in it, ${Math.round(used * 100)} %.`;
 }
 
@@ -57,11 +61,12 @@ export function Fixings({ c }: { c: CarriedMember }) {
   const lines: readonly Line[] = [
     ...together(
       ends,
-      (f) => `${nameIn(solution, f.support.carrier)}, ${writeForce(f.support.newtons, precision.unit)}`,
+      (f) => `${nameIn(solution, f.support.carrier)}, ${writeForce(heldAt(f.support), precision.unit)}`,
       (f) => writeSentence(f.sentence(), precision),
     ),
     ...clashes.map((clash): Line => ({
       state: 'fails',
+      severity: 'look',
       text: writeSentence(
         clashSentence(clash, (id) => nameIn(solution, id)),
         precision,
@@ -72,15 +77,17 @@ export function Fixings({ c }: { c: CarriedMember }) {
   ];
   if (lines.length === 0) return null;
   const worst = lines.map((l) => l.state).reduce(worse, 'fine');
+  const onlyClash = worst === 'fails' && lines.every((l) => l.state !== 'fails' || l.severity === 'look');
   return (
     <details style={{ marginTop: 8, fontSize: 13 }}>
       <summary>
-        <StateMark state={worst} size={14} /> How it is held: {clashes.length > 0 ? 'screws in the way' : STATE_WORD[worst]}
+        <StateMark state={worst} {...(onlyClash ? { severity: 'look' } : {})} size={14} /> How it is held:{' '}
+        {onlyClash ? 'screws in the way' : worst === 'fails' ? 'does not hold' : STATE_WORD[worst]}
       </summary>
       <ul>
         {lines.map((l) => (
           <li key={l.text} style={{ padding: '3px 0' }}>
-            <StateMark state={l.state} size={13} /> {l.text}
+            <StateMark state={l.state} {...(l.severity ? { severity: l.severity } : {})} size={13} /> {l.text}
           </li>
         ))}
       </ul>

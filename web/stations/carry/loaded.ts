@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import type { CarriedMember } from '../../../core/carry/index.js';
+import { stopsBuild, type CarriedMember, type State } from '../../../core/carry/index.js';
+import type { Severity } from '../../../core/checks/index.js';
 import type { Solution } from '../../../core/solution/index.js';
 import { useBench } from '../../bench/bench.js';
 
@@ -25,6 +26,24 @@ export function useLoaded(): readonly CarriedMember[] {
 
 /** What a state is called in a list. */
 export const STATE_WORD = { fine: 'fine', close: 'close', fails: 'past the limit', 'not judged': 'not judged' } as const;
+
+/** Whether a check says that what holds a member does not hold it. */
+function endsFail(solution: Solution, id: string): boolean {
+  return solution.checks.some((check) => check.id === `ends-${id}` && check.state === 'fails');
+}
+
+/** How a member stands with its joints, and how much that weighs: the same mark and colour wherever it is shown. */
+export function standingOf(
+  solution: Solution,
+  c: CarriedMember,
+): { readonly state: State; readonly severity: Severity; readonly word: string } {
+  if (endsFail(solution, c.member.id)) return { state: 'fails', severity: 'stop', word: 'its ends do not hold' };
+  if (c.state === 'fails' && stopsBuild(c)) return { state: 'fails', severity: 'stop', word: c.falls ? 'comes down' : 'may break' };
+  return { state: c.state, severity: c.state === 'fine' ? 'good' : 'look', word: STATE_WORD[c.state] };
+}
+
+/** How much it weighs that something sags past what is seen: it is for a look. */
+export const seen = (state: State): Severity => (state === 'fine' ? 'good' : 'look');
 
 /** What a member is called in a list, with its letter. */
 export function nameIn(solution: Solution, id: string): string {

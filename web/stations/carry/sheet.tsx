@@ -8,7 +8,7 @@ import { useBench } from '../../bench/bench.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Button, Faint } from '../../shared/ui.js';
 import { line, tape, tapePale } from '../../theme/tokens.js';
-import { STATE_WORD, useCarried, useLoaded } from './loaded.js';
+import { standingOf, useCarried, useLoaded } from './loaded.js';
 import { TipList } from './tip-list.js';
 
 const List = styled.ul`
@@ -95,10 +95,11 @@ function Alike({ group, chosen }: { group: readonly CarriedMember[]; chosen: str
   const c = group.find((one) => one.member.id === chosen) ?? (group[0] as CarriedMember);
   const on = c.member.id === chosen;
   const others = group.length - 1;
+  const stands = standingOf(solution, c);
   return (
     <li>
       <button onClick={() => select(c.member.id)} aria-pressed={on}>
-        <StateMark state={c.state} />
+        <StateMark state={stands.state} severity={stands.severity} />
         <span>
           <strong>
             {c.member.role} {solution.letters[c.member.id]}
@@ -111,9 +112,9 @@ function Alike({ group, chosen }: { group: readonly CarriedMember[]; chosen: str
               {c.bending.verdict.later ? `, ${writeFine(c.bending.verdict.later.mm, precision.unit)} later` : ''}
             </span>
           ) : (
-            <Faint>{c.throughout ? 'carried along its whole length' : c.missing}</Faint>
+            <Faint>{c.falls ? `comes down: ${c.missing}` : c.throughout ? 'carried along its whole length' : c.missing}</Faint>
           )}
-          <span className="visually-hidden">, {STATE_WORD[c.state]}</span>
+          <span className="visually-hidden">, {stands.word}</span>
         </span>
       </button>
       {on && others > 0 ? (

@@ -2,13 +2,14 @@ import styled from 'styled-components';
 import {
   NAMED_LIMITS,
   bestCase,
+  leavesOut,
   limitName,
   movementOf,
   type BendingAnswer,
   type CarriedMember,
   type PanelSag,
 } from '../../../core/carry/index.js';
-import { writeFine } from '../../../core/figure/index.js';
+import { writeFine, writeSentence } from '../../../core/figure/index.js';
 import { toMm } from '../../../core/length/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
@@ -16,7 +17,7 @@ import { HandbookLink } from '../../shared/handbook-link.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Row } from '../../shared/ui.js';
 import { line } from '../../theme/tokens.js';
-import { STATE_WORD } from './loaded.js';
+import { STATE_WORD, seen } from './loaded.js';
 
 const Answers = styled.div`
   display: grid;
@@ -48,14 +49,15 @@ function ThreeAnswers({ verdict }: { verdict: BendingAnswer['verdict'] }) {
         <Faint>Today</Faint>
         <strong>{writeFine(verdict.today.mm, unit)}</strong>
         <Row style={{ gap: 4 }}>
-          <StateMark state={verdict.today.state} size={15} /> <Faint>{STATE_WORD[verdict.today.state]}</Faint>
+          <StateMark state={verdict.today.state} severity={seen(verdict.today.state)} size={15} />{' '}
+          <Faint>{STATE_WORD[verdict.today.state]}</Faint>
         </Row>
       </div>
       <div>
         <Faint>Later</Faint>
         <strong>{verdict.later ? writeFine(verdict.later.mm, unit) : 'not judged'}</strong>
         <Row style={{ gap: 4 }}>
-          <StateMark state={verdict.later?.state ?? 'not judged'} size={15} />{' '}
+          <StateMark state={verdict.later?.state ?? 'not judged'} severity={seen(verdict.later?.state ?? 'not judged')} size={15} />{' '}
           <Faint>{verdict.later ? STATE_WORD[verdict.later.state] : ''}</Faint>
         </Row>
       </div>
@@ -84,8 +86,11 @@ function StrengthLine({ strength }: Pick<BendingAnswer, 'strength'>) {
 
 /** What a verdict rests on, in full. */
 function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
-  const { workshop } = useBench();
-  const { unit } = usePrecision();
+  const { workshop, solution } = useBench();
+  const precision = usePrecision();
+  const { unit } = precision;
+  const members = new Map(solution.shape.members.map((m) => [m.id, m]));
+  const left = leavesOut(c, members, workshop.settings).map((s) => writeSentence(s, precision));
   const { verdict, span, sag, strength, patterns, builtUp, section } = bending;
   const moves = movementOf(c.member.stock.material, toMm(c.member.width.value), workshop.settings.serviceClass);
   const { properties } = section;
@@ -108,10 +113,10 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
           : properties.ownElastic
             ? 'your own or the maker’s figure'
             : properties.material.source}
-        . The load is spread evenly over the span and the ends are free to turn
+        . G in its plane {Number(properties.shear.toFixed(2))} GPa. The ends are free to turn
         {best === null ? '' : `; ends that cannot turn would leave ${writeFine(best, unit)} today, the best there could be`}.{' '}
         {patterns.tried > 1
-          ? `${patterns.tried} ways of loading its spans were tried; ${patterns.partial ? 'some spans empty is the worst, and counts' : 'all loaded is the worst'}.`
+          ? `${patterns.tried} ways of loading its spans were tried; ${patterns.placed ? 'things close together where it gives most is the worst, and counts' : patterns.partial ? 'some spans empty is the worst, and counts' : 'all loaded is the worst'}.`
           : ''}
       </p>
       <p>
@@ -123,6 +128,12 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
           : ''}
       </p>
       {strength.strength.judged ? <p>Strength: {strength.strength.basis}.</p> : null}
+      <p>Left out, or taken for granted:</p>
+      <ul style={{ margin: '4px 0' }}>
+        {left.map((text) => (
+          <li key={text}>{text}</li>
+        ))}
+      </ul>
       {moves ? (
         <p>
           Solid wood moves: over a year it gets {writeFine(moves.quarter, unit)} (quarter sawn) to {writeFine(moves.flat, unit)} (flat sawn)
@@ -147,7 +158,7 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
 }
 
 /** How a panel bends that is no beam. */
-function BothWays({ bending: { beside, builtUp, sag }, panel }: { bending: BendingAnswer; panel: PanelSag }) {
+function BothWays({ bending: { beside, builtUp, sag, lines }, panel }: { bending: BendingAnswer; panel: PanelSag }) {
   const { unit } = usePrecision();
   return (
     <p style={{ fontSize: 13, marginTop: 4 }}>
@@ -158,8 +169,14 @@ function BothWays({ bending: { beside, builtUp, sag }, panel }: { bending: Bendi
         </>
       ) : (
         <>
-          {builtUp ? 'The strip holds one edge and the other sags by twist' : 'Held at the back, it sags at the front'}: front{' '}
-          {writeFine(panel.front, unit)}, back {writeFine(panel.back, unit)} today.{' '}
+          {builtUp?.oneSided
+            ? 'The strip holds one edge and the other sags by twist'
+            : lines.length > 1
+              ? 'It lies on rails under its front and its rear, and spans from one to the other'
+              : lines.length === 1
+                ? 'What stands under its front holds that, and it sags at the rear'
+                : 'Held at the back, it sags at the front'}
+          : front {writeFine(panel.front, unit)}, back {writeFine(panel.back, unit)} today.{' '}
           {builtUp ? (
             <HandbookLink page="stiffeners">Strips and twist</HandbookLink>
           ) : (
@@ -176,14 +193,19 @@ export function Verdict({ c }: { c: CarriedMember }) {
   const { workshop } = useBench();
   const { unit } = usePrecision();
   if (!c.bending) return null;
-  const { verdict, span, panel, strength } = c.bending;
+  const { verdict, span, panel, strength, room, across } = c.bending;
   return (
     <>
       <ThreeAnswers verdict={verdict} />
       <StrengthLine strength={strength} />
       {panel ? <BothWays bending={c.bending} panel={panel} /> : null}
       <p style={{ fontSize: 13, marginTop: 4 }}>
-        Span {writeFine(span, unit)}. {limitName(workshop.settings.limit)} allows {writeFine(verdict.allowed, unit)}.{' '}
+        Span {writeFine(Math.min(span, across), unit)}.{' '}
+        {room === null
+          ? `${limitName(workshop.settings.limit)} allows ${writeFine(verdict.allowed, unit)}.`
+          : room === Infinity
+            ? 'Nobody sees it and nothing is under it: it has only to hold.'
+            : `Nobody sees it: it has only to hold, and ${writeFine(room, unit)} of room is under it.`}{' '}
         {verdict.creep.judged ? `Long term: × ${Number(verdict.creep.factor.toFixed(2))} (${verdict.creep.basis}).` : verdict.creep.reason}
       </p>
       <RestsOn c={c} bending={c.bending} />

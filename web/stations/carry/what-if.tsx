@@ -15,7 +15,7 @@ import { usePrecision } from '../../data/project.js';
 import { Fold } from '../../shared/fold.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Table } from '../../shared/ui.js';
-import { STATE_WORD } from './loaded.js';
+import { STATE_WORD, seen } from './loaded.js';
 
 /** The longest, thinnest and heaviest that would still do, everything else as it is. */
 export function GetAwayWith(props: { c: CarriedMember; bending: BendingAnswer }) {
@@ -91,7 +91,8 @@ function Then({ would }: { would: Would }) {
   const { unit } = usePrecision();
   return (
     <>
-      {writeFine(would.mm, unit)} <StateMark state={would.state} size={13} />
+      {writeFine(would.mm, unit)}{' '}
+      <StateMark state={would.state} severity={would.state === 'fails' && (would.used ?? 0) > 1 ? 'stop' : seen(would.state)} size={13} />
       <span className="visually-hidden">{STATE_WORD[would.state]}</span>
     </>
   );
