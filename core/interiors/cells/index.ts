@@ -2,6 +2,8 @@ import { len, say, size, type Figure } from '../../figure/index.js';
 import { ZERO, add, fromUnits, greatest, least, mm, sub, type Length } from '../../length/index.js';
 import { USUAL_KERF, ripYield } from '../../joints/index.js';
 import {
+  OPEN,
+  PLACE,
   boxOf,
   flatFrame,
   rectangular,
@@ -69,6 +71,13 @@ function tooLong(space: PlacedSpace, behind: Length): ShapeProblem[] {
   ];
 }
 
+/** What a ladder stands on; a part over something in the way is fixed to the place, where there is one. */
+function footOf(upright: Member, { box, neighbours: { below } }: PlacedSpace): Joint {
+  const { x, y } = upright.frame.origin;
+  if (y > box.y0) return { carried: upright.id, carrier: below === PLACE ? PLACE : OPEN, how: 'screws' };
+  return { carried: upright.id, carrier: below, how: 'bearing', x: add(x, Math.round(upright.thickness.value / 2) as Length) };
+}
+
 /** Parts of ladders over a blocked zone stand on nothing. */
 function hanging(space: PlacedSpace, uprights: readonly Member[]): ShapeProblem[] {
   const over = uprights.filter((u) => u.frame.origin.y > space.box.y0);
@@ -77,8 +86,8 @@ function hanging(space: PlacedSpace, uprights: readonly Member[]): ShapeProblem[
     {
       id: `ladders-hang-${space.id}`,
       about: space.id,
-      stops: true,
-      sentence: say`${over.length === 1 ? 'Part of a ladder is' : `Parts of ${over.length} ladders are`} over what is in the way in ${space.label}, and stand on nothing. Fix them to the wall there, or let the zone reach the top.`,
+      stops: space.neighbours.below !== PLACE,
+      sentence: say`${over.length === 1 ? 'Part of a ladder is' : `Parts of ${over.length} ladders are`} over what is in the way in ${space.label}, and stand on nothing: fix them to the wall there, with screws that hold what they carry.`,
       fixes: [],
     },
   ];
@@ -105,7 +114,6 @@ function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellG
       }),
     );
   });
-  const uprights = ladders.flat();
   const uprightAt = (ladder: number, y: Length) => {
     const parts = ladders[ladder] ?? [];
     return parts.find((p) => boxOf(p).y0 <= y && y < boxOf(p).y1) ?? parts[0];
@@ -153,23 +161,16 @@ function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellG
       if (on) joints.push(...onUpright(id, on, rear, box.z1));
     }
   }
+  // What is over something in the way and holds nothing is not made.
+  const used = new Set(joints.map((j) => j.carrier));
+  const uprights = ladders.flatMap((parts) => parts.filter((p, i) => i === 0 || used.has(p.id)));
   const plain = supports.length - 2 * grid.cells.filter((c) => c.state === 'tilted').length;
   const { strips } = ripYield(under.stock.width, make.support.wide, workshop.settings.kerf ?? USUAL_KERF);
   const perBoard = strips * Math.floor(under.stock.length / make.support.long);
   return {
     ...NOTHING,
     members: [...uprights, ...supports],
-    joints: [
-      ...joints,
-      ...uprights
-        .filter((u) => u.frame.origin.y === box.y0)
-        .map((u): Joint => ({
-          carried: u.id,
-          carrier: space.neighbours.below,
-          how: 'bearing',
-          x: add(u.frame.origin.x, Math.round(t / 2) as Length),
-        })),
-    ],
+    joints: [...joints, ...uprights.map((u) => footOf(u, space))],
     problems: [...tooLong(space, behind), ...hanging(space, uprights)],
     facts: [
       {
@@ -318,5 +319,9 @@ export function cellMembers(cells: Cells, space: PlacedSpace, workshop: Workshop
     sentence: say`${t.label} of ${space.label} cannot be tilted: it needs ${len(t.high.value)}, ${t.takes} rows, free above one another.`,
     fixes: [],
   }));
-  return { ...made, problems, facts: [{ space: space.id, facts: [...gridFacts(grid), ...made.facts.flatMap((f) => f.facts)] }] };
+  return {
+    ...made,
+    problems: [...made.problems, ...problems],
+    facts: [{ space: space.id, facts: [...gridFacts(grid), ...made.facts.flatMap((f) => f.facts)] }],
+  };
 }
