@@ -75,21 +75,22 @@ function membersIn(members: readonly Member[], view: View, cut: Length, chosen: 
 
 const MOST_THINGS = 240;
 
-/** One column of a block for each place across, with the spare width between the blocks. */
+/** Where blocks stand across: those with a place there, the others in order with the spare width between them. */
 export function blockBoxes(space: PlacedSpace): { block: Block; box: Box }[] {
-  const used = space.blocks.reduce((sum, b) => sum + b.width, 0);
-  const spare = Math.max(0, (space.box.x1 - space.box.x0 - used) / (space.blocks.length + 1));
+  const loose = space.blocks.filter((b) => typeof b.at !== 'number');
+  const used = loose.reduce((sum, b) => sum + b.width, 0);
+  const spare = Math.max(0, (space.box.x1 - space.box.x0 - used) / (loose.length + 1));
   let x = space.box.x0 as number;
   return space.blocks.map((block) => {
-    x += spare;
-    const x0 = Math.round(x) as Length;
-    x += block.width;
+    if (typeof block.at !== 'number') x += spare;
+    const x0 = Math.round(typeof block.at === 'number' ? space.box.x0 + block.at : x) as Length;
+    if (typeof block.at !== 'number') x += block.width;
     const front = space.box.z1 - space.setback;
     return {
       block,
       box: {
         x0,
-        x1: Math.round(x) as Length,
+        x1: add(x0, block.width),
         y0: space.standing,
         y1: add(space.standing, block.height),
         z0: (front - block.depth) as Length,

@@ -75,6 +75,7 @@ export function namedIn(root: Space): readonly Named[] {
         Object.values(making.stock).forEach((id) => put('stock', id, here));
         if (making.runner.kind === 'slide') put('slide', making.runner.slide, here);
         if (making.runner.kind === 'wooden') put('stock', making.runner.stock, here);
+        if (making.box.muntin) put('stock', making.box.muntin.stock, here);
         break;
       case 'boards':
         put('stock', making.stock, here);

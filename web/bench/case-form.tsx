@@ -30,7 +30,7 @@ function baseOf(kind: Base['kind'], now: Base, unit: 'mm' | 'in'): Base {
     now.kind === 'none'
       ? { height: unit === 'mm' ? mm(80) : inch(3), setback: unit === 'mm' ? mm(50) : inch(2), bearers: false }
       : { height: now.height, setback: now.setback, bearers: now.bearers };
-  return { kind, ...kept };
+  return kind === 'toe' && now.kind === 'toe' && now.rear ? { kind, ...kept, rear: true } : { kind, ...kept };
 }
 
 function backOf(kind: Back['kind'], unit: 'mm' | 'in'): Back {
@@ -76,7 +76,53 @@ function PanelCaseForm({ piece }: { piece: PanelCase }) {
                 Bearers under the dividers
               </Tick>
             </div>
+            {base.kind === 'toe' ? (
+              <div style={{ gridColumn: '1 / -1' }}>
+                <Tick
+                  isSelected={base.rear ?? false}
+                  onChange={(rear) => {
+                    const { rear: was, ...rest } = base;
+                    void was;
+                    change({ base: rear ? { ...rest, rear } : rest }, rear ? 'Put a bearer along the rear' : 'Took the rear bearer out');
+                  }}
+                >
+                  A bearer along the rear of the bottom
+                </Tick>
+              </div>
+            ) : null}
           </>
+        ) : null}
+        {back.kind === 'applied' ? (
+          <div style={{ gridColumn: '1 / -1' }}>
+            <Tick
+              isSelected={back.allRound ?? false}
+              onChange={(allRound) =>
+                change(
+                  { back: allRound ? { kind: 'applied', allRound } : { kind: 'applied' } },
+                  allRound ? 'Screwed the back to top and bottom too' : 'Screwed the back to the sides alone',
+                )
+              }
+            >
+              The back is screwed to top and bottom too
+            </Tick>
+          </div>
+        ) : null}
+        {back.kind === 'groove' ? (
+          <div style={{ gridColumn: '1 / -1' }}>
+            <Tick
+              isSelected={back.glued ?? false}
+              onChange={(glued) => {
+                const { glued: was, ...rest } = back;
+                void was;
+                change(
+                  { back: glued ? { ...rest, glued } : rest },
+                  glued ? 'Glued the back into its grooves' : 'Left the back loose in its grooves',
+                );
+              }}
+            >
+              The back is glued into its grooves
+            </Tick>
+          </div>
         ) : null}
         {back.kind === 'groove' || back.kind === 'rebate' ? (
           <>

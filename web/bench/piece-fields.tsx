@@ -92,6 +92,14 @@ export function GridFields() {
           Will be fixed to the wall
         </Tick>
       </div>
+      <div style={{ gridColumn: '1 / -1' }}>
+        <Tick
+          isSelected={piece.noOneOn ?? false}
+          onChange={(noOneOn) => change({ noOneOn }, noOneOn ? 'No one will sit or step on it' : 'Someone may sit or step on it')}
+        >
+          No one will sit, step or kneel on it
+        </Tick>
+      </div>
     </>
   );
 }

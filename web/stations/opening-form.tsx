@@ -54,10 +54,16 @@ export function OpeningForm({ id, opening }: { id: string; opening: Opening }) {
       onDraft={(value) => draft(value === null ? null : { ...opening, slack: { ...opening.slack, [part]: value } })}
     />
   );
-  const without = <K extends 'ceiling' | 'door' | 'inFront'>(key: K): Opening => {
+  const without = <K extends 'ceiling' | 'door' | 'inFront' | 'studs'>(key: K): Opening => {
     const { [key]: gone, ...rest } = opening;
     void gone;
     return rest as Opening;
+  };
+  const studs = opening.studs ?? [];
+  const readStud = (index: number, value: Length | null) => {
+    const kept = studs.filter((_, i) => i !== index);
+    const next = value === null ? kept : [...kept, value].sort((a, b) => a - b);
+    save(next.length > 0 ? { ...opening, studs: next } : without('studs'), value === null ? 'Took a stud out' : 'Found a stud');
   };
   const door = (side: 'width' | 'height', value: Length | null) => {
     if (value === null) return save(without('door'), 'Took the door out');
@@ -105,6 +111,20 @@ export function OpeningForm({ id, opening }: { id: string; opening: Opening }) {
           precision={precision}
           onCommit={(value) => door('height', value)}
         />
+      </Grid>
+      <h3 style={{ marginTop: 12 }}>Studs behind it</h3>
+      <Faint>Their middles, from the left of the opening: screws through a back count only into studs that were found.</Faint>
+      <Grid $columns={3}>
+        {[...studs, null].map((at, i) => (
+          <LengthField
+            key={at === null ? 'next' : `${i} ${at}`}
+            label={at === null ? 'Another stud' : `Stud ${i + 1}`}
+            optional
+            value={at}
+            precision={precision}
+            onCommit={(value) => readStud(i, value)}
+          />
+        ))}
       </Grid>
       <h3 style={{ marginTop: 12 }}>In the way</h3>
       {opening.obstacles.length === 0 ? <Faint>Skirting, pipes, beams: nothing so far.</Faint> : null}

@@ -1,9 +1,9 @@
 import { memo, useState } from 'react';
 import { Columns3, Minus, Plus, Rows3 } from 'lucide-react';
 import { TextField } from 'react-aria-components';
-import { sub } from '../../core/length/index.js';
+import { ZERO, sub } from '../../core/length/index.js';
 import type { PieceEdit, PlacedSpace, Split } from '../../core/piece/index.js';
-import { howMany } from '../../core/things/index.js';
+import { howMany, type Placement } from '../../core/things/index.js';
 import { useSettledBench } from '../bench/bench.js';
 import { newNodes } from '../bench/nodes.js';
 import { RuleForm } from '../bench/rule-form.js';
@@ -44,6 +44,50 @@ function RoomFor({ space, thing: id }: { space: PlacedSpace; thing: string }) {
   return <Faint>room for {count}</Faint>;
 }
 
+const STANDS = [
+  { id: 'unsaid', label: 'Not said: spread if they fill it' },
+  { id: 'anywhere', label: 'Anywhere: the worst place counts' },
+  { id: 'spread', label: 'Spread evenly over it' },
+  { id: 'place', label: 'At a place, from the left' },
+] as const;
+
+/** Where a thing stands along its shelf: what its load is judged by. */
+function StandsAt({ space, placement, name }: { space: PlacedSpace; placement: Placement; name: string }) {
+  const { commit } = useSettledBench();
+  const precision = usePrecision();
+  const { at } = placement;
+  const stand = (next: Placement['at'], label: string) => {
+    const things = space.space.things.map((t): Placement => {
+      if (t.thing !== placement.thing) return t;
+      const { at: was, ...rest } = t;
+      void was;
+      return next === undefined ? rest : { ...rest, at: next };
+    });
+    commit({ kind: 'things', space: space.id, things }, label.slice(0, 150));
+  };
+  const kind = at === undefined ? 'unsaid' : typeof at === 'number' ? 'place' : at;
+  return (
+    <div style={{ flexBasis: '100%' }}>
+      <Select
+        label={`Where ${name} stands`}
+        hideLabel
+        value={kind}
+        choices={STANDS}
+        onChange={(id) => stand(id === 'unsaid' ? undefined : id === 'place' ? ZERO : id, `Said where ${name} stands in ${space.label}`)}
+      />
+      {typeof at === 'number' ? (
+        <LengthField
+          label={`${name}, from the left`}
+          value={at}
+          precision={precision}
+          least={ZERO}
+          onCommit={(value) => value !== null && stand(value, `${name} stands elsewhere in ${space.label}`)}
+        />
+      ) : null}
+    </div>
+  );
+}
+
 /** What stands in the selected space, and things that could. */
 export function ThingsIn({ space }: { space: PlacedSpace }) {
   const { commit } = useSettledBench();
@@ -52,8 +96,10 @@ export function ThingsIn({ space }: { space: PlacedSpace }) {
   if (space.space.cells || (space.space.split && space.space.split.making?.kind !== 'slats')) return null;
   const name = (id: string) => bench.records.things.find((t) => t.id === id)?.data.name ?? id;
   const set = (thing: string, count: number) => {
-    const others = space.space.things.filter((t) => t.thing !== thing);
-    const things = count > 0 ? [...others, { thing, count }] : others;
+    // A thing stays in its place among the others, and where it stands along them.
+    const known = space.space.things.some((t) => t.thing === thing);
+    const kept = space.space.things.flatMap((t) => (t.thing === thing ? (count > 0 ? [{ ...t, count }] : []) : [t]));
+    const things = known ? kept : [...kept, { thing, count }];
     commit(
       { kind: 'things', space: space.id, things },
       count > 0 ? `${count} ${name(thing)} in ${space.label}`.slice(0, 150) : `Took ${name(thing)} out of ${space.label}`.slice(0, 150),
@@ -76,6 +122,7 @@ export function ThingsIn({ space }: { space: PlacedSpace }) {
               <Plus aria-hidden />
             </Button>
           </span>
+          <StandsAt space={space} placement={t} name={name(t.thing)} />
         </Row>
       ))}
       {bench.records.things.length > 0 ? (

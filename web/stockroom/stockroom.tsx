@@ -121,6 +121,13 @@ function StockForm({ stock, onSave, onClose }: { stock: Stock; onSave: (stock: S
           }}
         />
         <OptionalNumber
+          label="Own G in its plane, GPa"
+          value={stock.shear}
+          least={0.005}
+          most={100}
+          onChange={(shear) => onSave(without(stock, 'shear', shear), `Shear stiffness of ${stock.name}`)}
+        />
+        <OptionalNumber
           label="Own density, kg/m³"
           value={stock.density}
           least={50}
@@ -130,7 +137,7 @@ function StockForm({ stock, onSave, onClose }: { stock: Stock; onSave: (stock: S
       </Grid>
       <p style={{ marginTop: 8 }}>
         <Faint>
-          Judged with E {known.elastic} GPa
+          Judged with E {known.elastic} GPa along and {Number(known.elasticAcross.toFixed(2))} across, G {Number(known.shear.toFixed(2))}
           {known.spread !== undefined
             ? `, by your own test, out by up to ${Math.round(known.spread * 100)} %`
             : known.ownElastic

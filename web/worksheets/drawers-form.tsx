@@ -4,7 +4,7 @@ import { ZERO, formatLength, mm, inch, type LengthUnit } from '../../core/length
 import type { BoxBottom, Drawers, Front, PlacedSpace, Runner } from '../../core/piece/index.js';
 import { useSettledBench } from '../bench/bench.js';
 import { usePrecision, useProject } from '../data/project.js';
-import { Faint, Grid, Section, Select, type Choice } from '../shared/ui.js';
+import { Faint, Grid, Section, Select, Tick, type Choice } from '../shared/ui.js';
 import { useMakingFields } from './fields.js';
 
 const FRONTS: readonly Choice<Front['kind']>[] = [
@@ -229,6 +229,29 @@ function BoxFields({ bank, making }: { bank: string; making: Drawers }) {
       ) : null}
       {bottom.kind === 'groove' ? length('Groove up', bottom.up, (up) => ({ box: { ...box, bottom: { ...bottom, up } } })) : null}
       {bottom.kind === 'tray' ? length('Strips high', bottom.strip, (strip) => ({ box: { ...box, bottom: { ...bottom, strip } } })) : null}
+      {bottom.kind === 'groove' || bottom.kind === 'rebate' ? (
+        <div style={{ gridColumn: '1 / -1' }}>
+          <Tick
+            isSelected={box.muntin !== undefined}
+            onChange={(has) => {
+              const { muntin: was, ...rest } = box;
+              void was;
+              const muntin = { stock: making.stock.box, wide: unit === 'mm' ? mm(80) : inch(3) };
+              change({ box: has ? { ...rest, muntin } : rest }, has ? 'Put muntins under the bottoms' : 'Took the muntins out');
+            }}
+          >
+            A muntin under the middle of each bottom
+          </Tick>
+        </div>
+      ) : null}
+      {box.muntin ? (
+        <>
+          {wood('Muntin of', box.muntin.stock, (id) => ({ box: { ...box, muntin: { stock: id, wide: box.muntin?.wide ?? mm(80) } } }))}
+          {length('Muntin wide', box.muntin.wide, (wide) => ({
+            box: { ...box, muntin: { stock: box.muntin?.stock ?? making.stock.box, wide } },
+          }))}
+        </>
+      ) : null}
       {wood('Box of', making.stock.box, (id) => ({ stock: { ...making.stock, box: id } }))}
       {wood('Bottom of', making.stock.bottom, (id) => ({ stock: { ...making.stock, bottom: id } }))}
       {making.front.kind === 'none' ? null : wood('Fronts of', making.stock.front, (id) => ({ stock: { ...making.stock, front: id } }))}
