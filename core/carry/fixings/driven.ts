@@ -203,16 +203,16 @@ function newRow(carrier: Member, carried: Member): Row | NoRow {
 /** How far the first screw is from the edge where there is room for it, mm: clear of what splits, as is usual. */
 const FROM_EDGE = 37;
 
-/** Through a back the first one is clear of the screws that come through the sides into the same edge, mm. */
+/** Through a back into a top or a bottom the first one is clear of the screws that come through the sides into the same edge, mm. */
 const FROM_CORNER = 90;
 
 /** Where so many screws go along their row, mm along its axis. */
-export function spacedAlong({ room: [low, high], screw, holes, through }: Row, count: number): readonly number[] {
+export function spacedAlong({ room: [low, high], screw, holes, through, along }: Row, count: number): readonly number[] {
   if (holes) return holes;
   const long = high - low;
   if (count === 1) return [(low + high) / 2];
   const D = shankOf(screw);
-  const usual = Math.max(KEEP.edge * D, Math.min(through.role === 'back' ? FROM_CORNER : FROM_EDGE, long / 4));
+  const usual = Math.max(KEEP.edge * D, Math.min(through.role === 'back' && along === 0 ? FROM_CORNER : FROM_EDGE, long / 4));
   const inset = (long - 2 * usual) / (count - 1) >= KEEP.between * D ? usual : KEEP.edge * D;
   return Array.from({ length: count }, (_, i) => low + inset + ((long - 2 * inset) * i) / (count - 1));
 }

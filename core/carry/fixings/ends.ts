@@ -242,7 +242,7 @@ function onPins(support: Support, member: Member, carrier: Member, settings: Set
     state: stateOf(heldAt(support), holds),
     holds,
     sentence: () =>
-      say`${what()} hold ${force(holds)}: ${member.label} bears ${shelf.basis}; ${carrier.label} holds them with ${side.basis}.`,
+      say`${what()} hold ${force(holds)}: it may be pressed to ${shelf.allowed.toFixed(1)} MPa where it lies on them (EN 338), and ${carrier.label} to ${side.allowed.toFixed(1)} MPa in their holes (EN 1995-1-1 8.5).`,
   };
 }
 

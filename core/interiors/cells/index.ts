@@ -57,20 +57,6 @@ function onUpright(id: string, upright: Member, rear: Length, front: Length): Jo
   return [add(low, inset), sub(high, inset)].map((z): Joint => ({ carried: id, carrier: upright.id, how: 'screws', z }));
 }
 
-/** Supports that are longer than the place is deep. */
-function tooLong(space: PlacedSpace, behind: Length): ShapeProblem[] {
-  if (behind <= ZERO) return [];
-  return [
-    {
-      id: `supports-long-${space.id}`,
-      about: space.id,
-      stops: true,
-      sentence: say`Supports of ${space.label} are ${len(behind)} longer than it is deep: they would start in what is behind it.`,
-      fixes: [],
-    },
-  ];
-}
-
 /** What a ladder stands on; a part over something in the way is fixed to the place, where there is one. */
 function footOf(upright: Member, { box, neighbours: { below } }: PlacedSpace): Joint {
   const { x, y } = upright.frame.origin;
@@ -118,7 +104,7 @@ function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellG
     const parts = ladders[ladder] ?? [];
     return parts.find((p) => boxOf(p).y0 <= y && y < boxOf(p).y1) ?? parts[0];
   };
-  let behind = ZERO;
+  let out = ZERO;
   const supports: Member[] = [];
   const joints: Joint[] = [];
   for (const { column, row, state, tilted: by } of grid.cells) {
@@ -135,9 +121,11 @@ function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellG
     for (const [hand, at, upright] of sides) {
       const id = `${space.id}/ladder-support/${column + 1}-${row + 1}-${hand}`;
       const angle = ((tilted?.tilt ?? 0) * Math.PI) / 180;
-      // Along the slope it is longer than it is deep.
-      const rear = sub(box.z1, fromUnits(long.value * Math.cos(angle)));
-      behind = greatest([behind, sub(box.z0, rear)]);
+      // It ends at the front, or begins at the rear and stands out in front where it is longer than the place is deep.
+      const reach = fromUnits(long.value * Math.cos(angle));
+      const rear = greatest([box.z0, sub(box.z1, reach)]);
+      const front = add(rear, reach);
+      out = greatest([out, sub(front, box.z1)]);
       supports.push(
         rectangular({
           id,
@@ -158,7 +146,7 @@ function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellG
         }),
       );
       const on = uprightAt(upright, y);
-      if (on) joints.push(...onUpright(id, on, rear, box.z1));
+      if (on) joints.push(...onUpright(id, on, rear, front));
     }
   }
   // What is over something in the way and holds nothing is not made.
@@ -171,7 +159,7 @@ function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellG
     ...NOTHING,
     members: [...uprights, ...supports],
     joints: [...joints, ...uprights.map((u) => footOf(u, space))],
-    problems: [...tooLong(space, behind), ...hanging(space, uprights)],
+    problems: hanging(space, uprights),
     facts: [
       {
         space: space.id,
@@ -185,6 +173,7 @@ function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellG
             name: 'jig',
             remark: say`One jig with notches every ${len(grid.pitch.up.value)} sets all supports; spacers notched at ${len(grid.pitch.across.value)} hold the ladders.`,
           },
+          ...(out > ZERO ? [{ name: 'in front', remark: say`Supports stand out ${len(out)} in front of the place.` }] : []),
           ...(grid.tilted.length > 0
             ? [{ name: 'tilted ones', remark: say`They want a stop at the front; along a row every second upright can be left out there.` }]
             : []),

@@ -6,6 +6,10 @@ import { useBench } from '../../bench/bench.js';
 
 const ORDER = { fails: 0, close: 1, 'not judged': 2, fine: 3 } as const;
 
+/** What stops the build first, then what is for a look, the worst state of each first. */
+const weight = ({ state, severity }: { readonly state: State; readonly severity: Severity }) =>
+  (severity === 'stop' ? 0 : 10) + ORDER[state];
+
 /** How much of what is allowed a member sags in the end. */
 function share(c: CarriedMember): number {
   const verdict = c.bending?.verdict;
@@ -18,8 +22,10 @@ export function useLoaded(): readonly CarriedMember[] {
   return useMemo(
     () =>
       [...solution.carried.members.values()]
-        .filter((c) => c.bending || c.throughout)
-        .sort((a, b) => ORDER[a.state] - ORDER[b.state] || share(b) - share(a)),
+        .filter((c) => c.bending || c.throughout || c.falls || endsFail(solution, c.member.id))
+        .map((c) => ({ c, stands: standingOf(solution, c) }))
+        .sort((a, b) => weight(a.stands) - weight(b.stands) || share(b.c) - share(a.c))
+        .map(({ c }) => c),
     [solution],
   );
 }
