@@ -65,6 +65,9 @@ function hangsByOneEnd(member: Member, joints: readonly Joint[]): boolean {
   return onEdge(member) && joints.length === 1 && only !== undefined && isPlaced(only) && only.how !== 'bearing';
 }
 
+/** Whether all that holds a member along its span is at one place. */
+const oneEnd = (joints: readonly Joint[]) => new Set(joints.filter(isPlaced).map((j) => `${j.x} ${j.z}`)).size === 1;
+
 /** What nobody sees: it may sag into the room under it, as long as it does not break. */
 const UNSEEN: ReadonlySet<Member['role']> = new Set([
   'drawer bottom',
@@ -151,8 +154,7 @@ function stands(member: Member, carrying: Carrying, total: number, unweighed: st
   const room = UNSEEN.has(member.role) ? roomUnder(member, [...byId.values()]) : null;
   const bent = bend(member, load, held, attached, workshop, room);
   if ('error' in bent) {
-    if (bent.falls)
-      return comesDown(held, total, held.length < joints.length ? 'only one end of it is held' : 'what holds it does not keep it');
+    if (bent.falls) return comesDown(held, total, oneEnd(held) ? 'only one end of it is held' : 'what holds it does not keep it');
     return { supports: passOn(held, total), throughout: false, bending: null, state: 'not judged', missing: bent.error, falls: false };
   }
   const { answer, supports } = bent;

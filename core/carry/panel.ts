@@ -89,7 +89,7 @@ export function plateOf({ beam, section, edges, beams, lines, soften = 1, mesh }
     // A support between the ends is taken as props at the front, the middle and the back.
     props: [
       ...inner.flatMap((x) => [0, b / 2, b].map((y) => ({ x: x - from, y, oneWay: true }))),
-      ...lines.flatMap(({ y, oneWay }) => alongLine(a).map((x) => ({ x, y, oneWay }))),
+      ...lines.flatMap(({ y, oneWay }) => alongLine(a, b).map((x) => ({ x, y, oneWay }))),
     ],
     patches: [...patches, ...stood],
     points: [],
@@ -97,9 +97,11 @@ export function plateOf({ beam, section, edges, beams, lines, soften = 1, mesh }
   };
 }
 
-/** Places along a line that a panel lies on which stand for all of it, and what one of them stands for. */
-const ALONG_LINE = 9;
-const alongLine = (a: number) => Array.from({ length: ALONG_LINE }, (_, i) => (a * (i + 1)) / (ALONG_LINE + 1));
+/** Places that stand for a line that a panel lies on: near enough to each other for its breadth. */
+function alongLine(a: number, b: number): readonly number[] {
+  const count = Math.min(25, Math.max(9, Math.ceil((2 * a) / b)));
+  return Array.from({ length: count }, (_, i) => (a * (i + 1)) / (count + 1));
+}
 
 /** Supports that a panel has between the ends of its span, apart from the lines it lies on. */
 function innerProps({ beam }: Pick<PanelSpec, 'beam'>): number {
@@ -131,7 +133,8 @@ export function sagOfPanel(panel: PanelSpec): MeshedSag {
   const result = solvePlate(spec);
   const inner = innerProps(panel);
   const onProps = Array.from({ length: inner }, (_, i) => sum(result.props.slice(3 * i, 3 * i + 3)));
-  const onLines = panel.lines.map((_, i) => sum(result.props.slice(3 * inner + ALONG_LINE * i, 3 * inner + ALONG_LINE * (i + 1))));
+  const each = alongLine(spec.a, spec.b).length;
+  const onLines = panel.lines.map((_, i) => sum(result.props.slice(3 * inner + each * i, 3 * inner + each * (i + 1))));
   const most = (y: number) => Math.max(...Array.from({ length: PLACES }, (_, i) => result.at((spec.a * i) / (PLACES - 1), y)));
   const [front, back] = [most(0), most(spec.b)];
   const along = alongOf(panel, spec.a, lowest(front, back, spec.b, result.greatest), result.at);

@@ -3,7 +3,7 @@ import { force, say } from '../figure/index.js';
 import type { Letters, Member, Piece } from '../piece/index.js';
 import type { Settings, Workshop } from '../project/index.js';
 import type { Check } from './check.js';
-import { capital, nameOf } from './names.js';
+import { capital, manyOf, nameOf } from './names.js';
 import { otherWays } from './screws.js';
 
 function strength(c: CarriedMember, name: string): Check[] {
@@ -97,7 +97,7 @@ function falling(carried: readonly CarriedMember[], letters: Letters): Check[] {
       letters,
     );
     const who =
-      all.length === 1 ? say`${capital(nameOf(first.member, letters))} comes down` : say`${all.length} ${role}s come down (${names})`;
+      all.length === 1 ? say`${capital(nameOf(first.member, letters))} comes down` : say`${manyOf(all.length, role)} come down (${names})`;
     return {
       id: `falls-${id}`,
       severity: 'stop',

@@ -6,6 +6,11 @@ export function nameOf(member: Member, letters: Letters): string {
   return letter ? `${member.role} ${letter}` : member.label;
 }
 
+/** Several members of a role. */
+export function manyOf(count: number, role: Member['role']): string {
+  return `${count} ${role.endsWith('shelf') ? `${role.slice(0, -1)}ves` : `${role}s`}`;
+}
+
 /** A name as it begins a sentence. */
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);

@@ -58,5 +58,5 @@ export function peopleChecks(piece: Piece, shape: Shape, carried: Carried, lette
   }
   const fails = then.state === 'fails';
   const sentence = say`${who}: someone who sits or steps on it ${fails ? 'may break it' : 'is close to what it carries'}, ${used}.`;
-  return [{ id: 'people', severity: fails ? 'stop' : 'look', state: then.state, about, sentence, fixes, remedyFor: member.id }];
+  return [{ id: 'people', severity: fails ? 'stop' : 'look', state: then.state, about, sentence, fixes }];
 }
