@@ -107,7 +107,8 @@ export function newCase(
     shelves: { fix: 'loose', housing: s(6, 1 / 4), looseEnd: s(1, 1 / 32), setback: s(10, 3 / 8) },
     dividers: { fix: 'butted', housing: s(6, 1 / 4) },
     edges: { front: 'eased', banding: ZERO },
-    fixedToWall: false,
+    // Tall storage is fixed to the wall regardless; who means it to stand free says so.
+    fixedToWall: true,
     interior: { id: 'inside', rule: { kind: 'share', weight: 1 }, things: [] },
   };
 }

@@ -35,14 +35,19 @@ export function usualDrawers(means: Means): Drawers {
     return length === null ? [] : [{ kind: 'slide' as const, slide: r.id, length }];
   });
   const gap = s(3, 1 / 8);
+  // Wooden runners lie under the boxes, which stand on them.
+  const runners = nearest(means, s(15, 5 / 8));
+  const high = means.stock.find((r) => r.id === runners)?.data.thickness ?? s(15, 5 / 8);
+  const wooden = { kind: 'wooden', side: s(2, 1 / 16), stock: runners, wide: s(30, 1.25) } as const;
+  const rise = slide ? s(12, 1 / 2) : (Math.max(s(12, 1 / 2), high) as Length);
   return {
     kind: 'drawers',
     face: 'front',
     front: { kind: 'inset', between: gap, below: gap, above: gap, sides: s(2, 1 / 16), setback: ZERO },
     oversize: ZERO,
-    runner: slide ?? { kind: 'plain', side: s(2, 1 / 16) },
-    less: s(24, 1),
-    rise: s(12, 1 / 2),
+    runner: slide ?? wooden,
+    less: Math.max(s(24, 1), rise) as Length,
+    rise,
     behind,
     box: { order: 'ends-between', join: 'pocket', bottom: { kind: 'groove', depth: s(6, 1 / 4), up: s(10, 3 / 8), slack: s(1, 1 / 32) } },
     stock: { box: nearest(means, s(15, 5 / 8)), bottom: nearest(means, s(6, 1 / 4)), front },
