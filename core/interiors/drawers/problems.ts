@@ -1,5 +1,5 @@
 import { len, say } from '../../figure/index.js';
-import { ZERO, add, greatest, mm, sub } from '../../length/index.js';
+import { ZERO, add, greatest, mm, sub, type Length } from '../../length/index.js';
 import { PLACE, type Drawers, type PieceEdit, type PlacedSpace, type ShapeProblem, type Split } from '../../piece/index.js';
 import { woodOf, type Workshop } from '../../project/index.js';
 import { boxDepth, freeDepth, longestSlide, type DrawerStock } from './sizes.js';
@@ -20,7 +20,7 @@ function runnersInTheWay(
   const t = woodOf(workshop, runner.stock).thickness.value;
   // What is there already leaves room under its own opening for the runners on it.
   const onWood = bank.neighbours.below !== PLACE;
-  const below = front.kind === 'inset' || front.kind === 'none' ? front.below : ZERO;
+  const below = front.kind === 'overlay' ? (-front.over.below as Length) : front.kind === 'lipped' ? ZERO : front.below;
   const under = add(below, making.rise);
   const between = add(front.between, making.less);
   const rise = onWood && under < t ? sub(t, below) : making.rise;
