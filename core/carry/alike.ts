@@ -5,7 +5,7 @@ export function alike(members: readonly CarriedMember[]): readonly (readonly Car
   const groups = new Map<string, CarriedMember[]>();
   for (const c of members) {
     const sag = c.bending?.verdict;
-    const key = `${c.member.role} ${c.member.stockId} ${c.state} ${c.missing} ${sag?.today.mm.toFixed(3)} ${sag?.allowed.toFixed(3)} ${c.total.toFixed(2)}`;
+    const key = `${c.member.role} ${c.member.stockId} ${c.state} ${c.missing} ${sag?.today.mm.toFixed(3)} ${c.bending?.room === null ? sag?.allowed.toFixed(3) : 'unseen'} ${c.total.toFixed(2)}`;
     const group = groups.get(key);
     if (group) group.push(c);
     else groups.set(key, [c]);
