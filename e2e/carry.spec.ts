@@ -151,3 +151,51 @@ test('drawer bottoms that bend alike are one line; each of them can be gone to b
   await expect(page.getByText('The verdict above is of this panel', { exact: false })).toBeVisible();
   await expect(page.getByText(/Sags 0.41\d* mm today/)).toBeVisible();
 });
+
+test('the toe board holds the bottom at its front: it sags at the rear, and a back screwed to it mends that', async ({ page, shed }) => {
+  await page.goto(`${shed.url}/p/print-shed/pieces/ink-case/carry?at=case/bottom/1`);
+  await expect(page.getByText('What stands under its front holds that, and it sags at the rear', { exact: false })).toBeVisible();
+  const told = page.getByText(/Bottom D sags 14.7 mm today/);
+  await expect(told).toHaveCount(1);
+  await page.getByText('All limits, and what this rests on').click();
+  await expect(page.getByText('The back is not counted as a support', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Screw the back to its rear edge' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Do it' }).press('Enter');
+  await saved(page);
+  await expect(page.getByText('The back is not counted as a support', { exact: false })).toHaveCount(0);
+  await expect(told).toHaveCount(0);
+  await undone(page);
+  await expect(told).toHaveCount(1);
+});
+
+test('where a thing stands along its shelf is said by keyboard, and the verdict goes by it', async ({ page, shed }) => {
+  await page.goto(`${shed.url}/p/print-shed/pieces/solvent-cupboard/divide?at=high`);
+  const where = page.getByRole('button', { name: /Where Ink tin stands/ });
+  await where.focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('option', { name: 'Spread evenly over it' }).press('Enter');
+  await saved(page);
+  // Spread over the shelf it is close; close together in the middle it was past the limit.
+  await page.goto(`${shed.url}/p/print-shed/pieces/solvent-cupboard/carry?at=middle/shelf/1`);
+  await expect(page.getByText('What stands on it is spread evenly', { exact: false })).toHaveCount(1);
+  await expect(page.getByText(/0\.74 mm/).first()).toBeVisible();
+  await undone(page);
+  await expect(page.getByText(/0\.97 mm/).first()).toBeVisible();
+});
+
+test('studs that were found are typed one after the other and drawn', async ({ page, shed }) => {
+  await page.goto(`${shed.url}/p/print-shed/pieces/ink-case/measure`);
+  for (const at of ['400', '800']) {
+    const field = page.getByRole('textbox', { name: 'Another stud' });
+    await field.fill(at);
+    await field.press('Enter');
+    await saved(page);
+  }
+  await expect(page.getByRole('textbox', { name: 'Stud 2' })).toHaveValue('800');
+  await expect(page.locator('svg line title', { hasText: 'Stud' })).toHaveCount(2);
+  await page.getByRole('textbox', { name: 'Stud 1' }).fill('');
+  await page.getByRole('textbox', { name: 'Stud 1' }).press('Enter');
+  await saved(page);
+  await expect(page.locator('svg line title', { hasText: 'Stud' })).toHaveCount(1);
+});

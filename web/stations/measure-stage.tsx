@@ -7,7 +7,7 @@ import { useBench, useOpening } from '../bench/bench.js';
 import { useSize } from '../bench/drawing.js';
 import { LengthField } from '../shared/length-field.js';
 import { Button, Faint, Grid, Row } from '../shared/ui.js';
-import { inkSoft, line, paper, wood } from '../theme/tokens.js';
+import { inkSoft, line, paper, wood, woodDark } from '../theme/tokens.js';
 
 /** Narrower than this the fields stand in a list, since the drawing would be no larger than they are; px. */
 const NARROW = 620;
@@ -183,6 +183,20 @@ export function MeasureStage() {
               stroke={inkSoft}
               strokeDasharray="5 4"
             />
+            {(opening.studs ?? []).map((at) => (
+              <line
+                key={at}
+                x1={left + toMm(at) * scale}
+                x2={left + toMm(at) * scale}
+                y1={top}
+                y2={foot}
+                stroke={woodDark}
+                strokeWidth={6}
+                strokeOpacity={0.45}
+              >
+                <title>Stud</title>
+              </line>
+            ))}
             {opening.obstacles.map((o) => (
               <rect
                 key={o.id}

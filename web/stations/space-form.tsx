@@ -70,7 +70,6 @@ function StandsAt({ space, placement, name }: { space: PlacedSpace; placement: P
     <div style={{ flexBasis: '100%' }}>
       <Select
         label={`Where ${name} stands`}
-        hideLabel
         value={kind}
         choices={STANDS}
         onChange={(id) => stand(id === 'unsaid' ? undefined : id === 'place' ? ZERO : id, `Said where ${name} stands in ${space.label}`)}
