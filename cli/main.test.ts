@@ -88,7 +88,8 @@ test('solve prints the inch forms', () => {
 
 test('check prints the checks, and ends with 0 where nothing stops the build', () => {
   const { code, out } = run('check', shed, '--piece', 'roller-case');
-  expect(code).toBe(0);
+  // Nothing stops it, but a shelf with nothing on it is not judged.
+  expect(code).toBe(3);
   const [roller] = (JSON.parse(out) as Report).pieces;
   expect(roller?.checks.length).toBeGreaterThan(0);
   expect(roller?.checks.every((c) => c.severity !== 'stop')).toBe(true);
@@ -137,4 +138,13 @@ test('a bad size names its path, what was given and what is accepted', () => {
   const bad = structuredClone(PRINT_SHED) as unknown as { openings: { alcove: { widths: { value: number }[] } } };
   (bad.openings.alcove.widths[1] as { value: number }).value = -5;
   expect(run('solve', file(bad, 'bad.json')).err).toContain('/openings/alcove/widths/1/value: this is too small, given -5; accepted: >= 1');
+});
+
+test('joints that are not judged count: the rack has hundreds, and ends with 3; all judged and nothing wrong ends with 0', () => {
+  const { code, out } = run('check', shed, '--piece', 'tube-rack');
+  expect(code).toBe(3);
+  expect(out).toContain('300 joints are not judged');
+  expect(run('check', shed, '--piece', 'brayer-rack').code).toBe(0);
+  // Pins that hold less than they have to stop the build.
+  expect(run('check', shed, '--piece', 'ink-case').out).toContain('more than that holds');
 });

@@ -99,9 +99,16 @@ function report({ verb, plates }: Call, solution: Solution, file: ProjectFile): 
   return reportSolution(solution, (solution.piece.rounding ?? settings.rounding).grid, plates);
 }
 
+/** What is not judged is not fine either, a joint as little as a shelf. */
+function exitCode(solutions: readonly Solution[]): number {
+  const checks = solutions.flatMap((s) => s.checks);
+  if (checks.some((c) => c.severity === 'stop')) return 1;
+  return checks.some((c) => c.state === 'not judged') ? 3 : 0;
+}
+
 /**
  * Runs the command.
- * @returns the exit code: 0, 1 when a check stops the build, 2 for a bad call or file
+ * @returns the exit code: 0 when all is judged and nothing stops the build, 1 when a check stops it, 3 when none does but something is not judged, 2 for a bad call or file
  */
 export function main(args: readonly string[], out: Output, err: Output): number {
   try {
@@ -115,7 +122,7 @@ export function main(args: readonly string[], out: Output, err: Output): number 
       const pieces = solutions.map(({ id, solution }) => ({ id, ...report(call, solution, file) }));
       out.write(`${JSON.stringify({ project: file.project.name, pieces }, null, 2)}\n`);
     }
-    return solutions.some(({ solution }) => solution.checks.some((c) => c.severity === 'stop')) ? 1 : 0;
+    return exitCode(solutions.map((s) => s.solution));
   } catch (error) {
     // Whatever goes wrong, the command ends with what it was and not with a trace.
     err.write(

@@ -90,12 +90,13 @@ function BenchPage({ station, pieceId }: { station: Station; pieceId: string }) 
   );
   const fails = [...solution.carried.members.values()].filter((c) => c.state === 'fails' || ends.has(c.member.id)).length;
   const breaks = ends.size > 0 || [...solution.carried.members.values()].some((c) => c.state === 'fails' && stopsBuild(c));
+  const unjudged = solution.checks.filter((c) => c.state === 'not judged').length;
   const stops = solution.checks.filter((c) => c.severity === 'stop').length;
   const parts = solution.parts.length;
   const { name } = piece;
   const header = useMemo(
-    () => ({ id: pieceId, name, station, fails, breaks, stops, parts }),
-    [pieceId, name, station, fails, breaks, stops, parts],
+    () => ({ id: pieceId, name, station, fails, breaks, unjudged, stops, parts }),
+    [pieceId, name, station, fails, breaks, unjudged, stops, parts],
   );
   return (
     <Layout>

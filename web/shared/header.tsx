@@ -149,6 +149,8 @@ export interface HeaderPiece {
   readonly fails: number;
   /** Whether any of those breaks or falls, and not only shows. */
   readonly breaks: boolean;
+  /** Members and joints that are not judged. */
+  readonly unjudged: number;
   readonly stops: number;
   readonly parts: number;
 }
@@ -226,6 +228,10 @@ export const Header = memo(function Header({ piece, history }: { piece?: HeaderP
                     aria-label={piece.breaks ? `${piece.fails} that do not hold or are past the limit` : `${piece.fails} past the limit`}
                   >
                     {piece.fails}
+                  </Badge>
+                ) : station === 'carry' && piece.unjudged > 0 ? (
+                  <Badge $stop={false} aria-label={`${piece.unjudged} not judged`}>
+                    ?
                   </Badge>
                 ) : null}
                 {station === 'parts' && piece.parts > 0 ? (

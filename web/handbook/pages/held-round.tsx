@@ -68,7 +68,16 @@ export function HeldRound() {
       </Panel>
       <p>
         An edge counts as held in a groove or a rebate, on a ledge, or glued or screwed to something that is itself stiff. A thin back that
-        is tacked on holds no shelf: it counts from 12 mm on when it is glued, or where screws go through it into studs.
+        is tacked on holds no shelf: it counts from 12 mm on when it is glued, or where screws go through it into studs that were found.
+      </p>
+      <p>
+        A panel that is held on three edges, or on one line, also twists, and that goes by the shear modulus G of the sheet in its own
+        plane. Plies crossed at right angles all have the same low one: 0.62 GPa for birch plywood, whatever its two E may be. A rule that
+        makes G out of E would have it five times too stiff.
+      </p>
+      <p>
+        A toe board on the floor pushes up under the front of the bottom panel and never pulls it down, so that such a bottom sags at its
+        rear. A bearer along the rear, or a back screwed to it, holds that edge too. On a plinth it spans from rail to rail.
       </p>
       <p>
         A bottom under the box, or in a rebate from below, hangs on its screws or on glue. Screws that are pulled out of the edge of plywood
