@@ -41,3 +41,26 @@ export function solveBanded(band: number[], right: number[], size: number, half:
   }
   return x;
 }
+
+/** Holds some freedoms at nothing: their rows and columns become those of the identity, in place. */
+export function hold(band: number[], right: number[], size: number, half: number, held: Iterable<number>): void {
+  const width = half + 1;
+  for (const dof of held) {
+    right[dof] = 0;
+    for (let d = 0; d <= half; d += 1) {
+      band[dof * width + d] = d === 0 ? 1 : 0;
+      if (d > 0 && dof + d < size) band[(dof + d) * width + d] = 0;
+    }
+  }
+}
+
+/** What is left of the force on a freedom after the structure has taken its part of it: what holds it there, upwards positive. */
+export function heldBack(band: readonly number[], force: readonly number[], x: readonly number[], half: number, row: number): number {
+  const width = half + 1;
+  let sum = force[row] as number;
+  for (let column = Math.max(0, row - half); column <= Math.min(x.length - 1, row + half); column += 1) {
+    const [hi, lo] = row >= column ? [row, column] : [column, row];
+    sum -= (band[hi * width + hi - lo] as number) * (x[column] as number);
+  }
+  return sum;
+}

@@ -1,4 +1,4 @@
-import { factor, solveBanded } from './banded.js';
+import { factor, heldBack, hold, solveBanded } from './banded.js';
 
 /** A support under a beam. A one-way support pushes and never pulls. */
 export interface BeamSupport {
@@ -192,25 +192,12 @@ function solveWith(spec: BeamSpec, nodes: readonly number[], elements: readonly 
   });
   const full = band.slice();
   const right = force.slice();
-  for (const dof of held) {
-    right[dof] = 0;
-    for (let d = 0; d <= HALF_BAND; d += 1) {
-      band[dof * (HALF_BAND + 1) + d] = d === 0 ? 1 : 0;
-      if (d > 0 && dof + d < size) band[(dof + d) * (HALF_BAND + 1) + d] = 0;
-    }
-  }
+  hold(band, right, size, HALF_BAND, held);
   if (!factor(band, size, HALF_BAND)) throw new Falls('the beam can fall: its supports do not hold it');
   const displacements = solveBanded(band, right, size, HALF_BAND);
-  const reactions = spec.supports.map((s, i) => {
-    if (!touching[i]) return 0;
-    const row = 2 * nodeAt(nodes, s.x, spec.length);
-    let sum = -(force[row] as number);
-    for (let column = Math.max(0, row - HALF_BAND); column <= Math.min(size - 1, row + HALF_BAND); column += 1) {
-      const [hi, lo] = row >= column ? [row, column] : [column, row];
-      sum += (full[hi * (HALF_BAND + 1) + (hi - lo)] as number) * (displacements[column] as number);
-    }
-    return -sum;
-  });
+  const reactions = spec.supports.map((s, i) =>
+    touching[i] ? heldBack(full, force, displacements, HALF_BAND, 2 * nodeAt(nodes, s.x, spec.length)) : 0,
+  );
   return { displacements, reactions };
 }
 

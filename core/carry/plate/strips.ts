@@ -1,4 +1,4 @@
-import { factor, solveBanded } from '../banded.js';
+import { factor, heldBack, hold, solveBanded } from '../banded.js';
 import { hermiteAt, integrate, productsOf, type Products } from './hermite.js';
 import { PlateError, linesOf, type EdgeBeam, type Patch, type Rigidity } from './system.js';
 
@@ -144,24 +144,10 @@ function solveWave(spec: StripsSpec, strips: Strips, { fourth, second, plain }: 
   });
   const full = band.slice();
   const right = force.slice();
-  for (const dof of held) {
-    right[dof] = 0;
-    for (let d = 0; d <= HALF_BAND; d += 1) {
-      band[dof * (HALF_BAND + 1) + d] = d === 0 ? 1 : 0;
-      if (d > 0 && dof + d < size) band[(dof + d) * (HALF_BAND + 1) + d] = 0;
-    }
-  }
+  hold(band, right, size, HALF_BAND, held);
   if (!factor(band, size, HALF_BAND)) throw new PlateError('a panel needs a stiffness above 0 both ways');
   const w = solveBanded(band, right, size, HALF_BAND);
-  const reaction = (row: number) => {
-    let sum = force[row] as number;
-    for (let c = Math.max(0, row - HALF_BAND); c <= Math.min(size - 1, row + HALF_BAND); c += 1) {
-      const [hi, lo] = row >= c ? [row, c] : [c, row];
-      sum -= (full[hi * (HALF_BAND + 1) + hi - lo] as number) * (w[c] as number);
-    }
-    return sum;
-  };
-  return { m, k, w, held: new Map(held.map((dof) => [dof, reaction(dof)])) };
+  return { m, k, w, held: new Map(held.map((dof) => [dof, heldBack(full, force, w, HALF_BAND, dof)])) };
 }
 
 /** What a held node carries along the whole span, N, and its moment about the end x0, N mm. */

@@ -1,4 +1,4 @@
-import { factor, solveBanded } from '../banded.js';
+import { factor, heldBack, hold, solveBanded } from '../banded.js';
 import { hermiteAt, integrate, productsOf, type Products } from './hermite.js';
 
 /** Bending stiffnesses of an orthotropic thin plate, N mm: along x, along y, coupling, and twist. */
@@ -158,23 +158,12 @@ export function weightsAt(mesh: Mesh, x: number, y: number, px: 0 | 1 | 2 = 0, p
 export function solveHeld({ band, size, half, force }: System, held: ReadonlySet<number>): number[] {
   const own = band.slice();
   const right = force.slice();
-  for (const dof of held) {
-    right[dof] = 0;
-    for (let d = 0; d <= half; d += 1) {
-      own[dof * (half + 1) + d] = d === 0 ? 1 : 0;
-      if (d > 0 && dof + d < size) own[(dof + d) * (half + 1) + d] = 0;
-    }
-  }
+  hold(own, right, size, half, held);
   if (!factor(own, size, half)) throw new PlateError('the panel can fall: what holds it does not hold it everywhere');
   return solveBanded(own, right, size, half);
 }
 
 /** The force that holds a freedom, N, upwards positive. */
-export function reactionAt({ band, size, half, force }: System, w: readonly number[], row: number): number {
-  let sum = -(force[row] as number);
-  for (let column = Math.max(0, row - half); column <= Math.min(size - 1, row + half); column += 1) {
-    const [hi, lo] = row >= column ? [row, column] : [column, row];
-    sum += (band[hi * (half + 1) + hi - lo] as number) * (w[column] as number);
-  }
-  return -sum;
+export function reactionAt({ band, half, force }: System, w: readonly number[], row: number): number {
+  return heldBack(band, force, w, half, row);
 }
