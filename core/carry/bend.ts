@@ -1,37 +1,21 @@
-import { toMm, type Length } from '../length/index.js';
-import { boxOf, type Joint, type Member } from '../piece/index.js';
+import { toMm } from '../length/index.js';
+import type { Joint, Member } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { BeamError, Falls, type BeamSpec } from './beam.js';
 import { builtUpOf, type Attached, type BuiltUp } from './built-up.js';
 import { creepOf, type Creep } from './creep.js';
-import { edgesBeside, sagAllRound, sagTwoWays, type Beside, type PanelSag, type PanelSpec } from './panel.js';
+import type { sagTwoWays, Beside, PanelSag } from './panel.js';
 import { beamOf, sectionOf, type SpanAxis } from './placed-beam.js';
-import { allLoaded, everyPattern, loadPatterns, pushedTo, type PatternedLoads } from './patterns.js';
+import { everyPattern, type PatternedLoads } from './patterns.js';
 import { PlateError, type LineSupport } from './plate/index.js';
 import { gluedNeutral } from './section.js';
 import { longestOf, shortestSpan, spansOf } from './spans.js';
 import type { Load } from './standing.js';
 import { bendingStrength, judgeStress, type StrengthVerdict } from './strength.js';
-import { remembered } from './remembered.js';
-import { judge, sagOf, worse, worstSag, type WorstSag, type Bending, type Sag, type State, type Verdict } from './verdict.js';
-
-/** What a member gives on to what carries it. */
-export interface Support {
-  readonly carrier: string;
-  readonly how: Joint['how'];
-  readonly by?: Joint['by'];
-  readonly x?: number;
-  readonly z?: number;
-  /** Under all of the load. */
-  readonly newtons: number;
-  /** The most under any pattern of load; as much as under all of it where it is left out. */
-  readonly most?: number;
-  /** True where a one-way support is not touched. */
-  readonly lifted: boolean;
-}
-
-/** What a support has to hold, N: the most under any pattern of load. */
-export const heldAt = ({ newtons, most }: Support): number => Math.max(newtons, most ?? newtons);
+import { judge, worse, type Bending, type Sag, type State, type Verdict } from './verdict.js';
+import type { Support } from './support.js';
+import { apartAcross, heldBy, linesOf, shared } from './held-by.js';
+import { solvedOnce } from './bent.js';
 
 /** How a member bends. */
 export interface BendingAnswer {
@@ -123,142 +107,9 @@ function momentFor(moment: number, sag: number, panel: PanelSag | null, built: B
   return moment * Math.max(1, Math.min(panel.front, panel.back) / sag);
 }
 
-/** How a member is held where it bends: at places along its span, along its edges, and on lines along it. */
-interface HeldBy {
-  readonly ends: readonly Joint[];
-  readonly edges: readonly Joint[];
-  readonly lines: readonly Joint[];
-}
-
-function heldBy(held: readonly Joint[]): HeldBy {
-  const edges = held.filter((j) => j.how === 'held along');
-  const placed = held.filter((j) => j.how !== 'held along');
-  const across = placed.filter((j) => j.x !== undefined);
-  // Between sides a panel goes across; what it lies on from the left to the right is a line along it.
-  return across.length > 1 ? { ends: across, edges, lines: placed.filter((j) => j.x === undefined) } : { ends: placed, edges, lines: [] };
-}
-
-/** The lines that a panel lies on, from its front edge. */
-function linesOf(member: Member, joints: readonly Joint[]): readonly LineSupport[] {
-  const { z1 } = boxOf(member);
-  return joints.map((j) => ({ y: toMm((z1 - (j.z as Length)) as Length), oneWay: j.how === 'bearing' }));
-}
-
-/** How far what holds a panel beside its span is apart at most, mm. */
-function apartAcross(beside: Beside, lines: readonly LineSupport[], width: number): number {
-  const places = [...lines.map((l) => l.y), ...(beside === 'both' ? [0, width] : beside === 'back' ? [width] : [])];
-  const { from, to } = longestOf(spansOf(places));
-  return places.length > 1 ? to - from : Infinity;
-}
-
-/** What carries a panel where more than its ends takes its part of it. */
-function shared(ends: readonly Support[], { edges, lines }: HeldBy, panel: PanelSag): readonly Support[] {
-  const { result, onLines, onProps } = panel;
-  const along = edges.map(({ carrier, how, by }, i): Support => ({
-    carrier,
-    how,
-    ...(by === undefined ? {} : { by }),
-    newtons: i === 0 ? result.edges.y1 : result.edges.y0,
-    lifted: false,
-  }));
-  const under = lines.map(({ carrier, how, z }, i): Support => {
-    const newtons = Math.max(0, onLines[i] ?? 0);
-    return { carrier, how, ...(z === undefined ? {} : { z: toMm(z) }), newtons, lifted: newtons === 0 };
-  });
-  const places = ends.map((s) => s.x ?? s.z ?? 0);
-  const [first, last] = [Math.min(...places), Math.max(...places)];
-  let inner = 0;
-  const own = ends.map((_, i) => {
-    const at = places[i] as number;
-    if (at > first + 1 && at < last - 1) return onProps[inner++] ?? 0;
-    return at === first ? result.edges.x0 : result.edges.x1;
-  });
-  // What goes down at the ends may be worse with things pushed to one of them, as it is for the beam.
-  const held = ends.map((s, i): Support => {
-    const newtons = own[i] as number;
-    return { ...s, newtons, most: Math.max(newtons, s.newtons > 0 ? (newtons * heldAt(s)) / s.newtons : newtons) };
-  });
-  return [...held, ...along, ...under];
-}
-
 /** A strip on one edge leaves the other edge to sag: what the panel does later is by its own creep as well as the strip's. */
 function creepOfPanel({ now, later }: ReturnType<typeof sagTwoWays>, creep: Creep): Creep {
   return creep.judged && later ? { ...creep, factor: later.mm / now.mm } : creep;
-}
-
-/** The panel as a plate, now and later, where it is no beam; null where it is one. */
-function plateFor(
-  panel: Pick<PanelSpec, 'beam' | 'section' | 'lines'>,
-  beside: Beside,
-  built: BuiltUp | null,
-  own: Creep,
-): ReturnType<typeof sagTwoWays> | null {
-  if (beside === 'both' && panel.beam.supports.length === 2) return { now: sagAllRound(panel), later: null };
-  if (beside === 'none' && panel.lines.length === 0 && !built?.oneSided) return null;
-  return sagTwoWays({ ...panel, edges: edgesBeside(beside) }, built?.panel ?? null, own.judged ? own.factor : null);
-}
-
-/**
- * The most that each support carries: under any pattern, or with what may stand anywhere pushed towards it. With two
- * supports that is a lever; with more a row right over one of them goes into that one, and no more than all of it does.
- */
-function mostOf(loads: PatternedLoads, tried: readonly number[], section: Bending): readonly number[] {
-  const { supports } = loads.base;
-  const { rows = [], ...rest } = loads;
-  if (rows.length === 0) return tried;
-  const [a, b] = supports;
-  if (supports.length === 2 && a && b) {
-    return tried.map((n, i) => {
-      const [own, other] = i === 0 ? [a, b] : [b, a];
-      const arm = (x: number) => (x - other.x) / (own.x - other.x);
-      const { lines, points } = pushedTo(loads, own.x);
-      const all = lines.reduce((sum, l) => sum + l.perMm * (l.to - l.from) * arm((l.from + l.to) / 2), 0);
-      return Math.max(n, all + points.reduce((sum, p) => sum + p.newtons * arm(p.x), 0));
-    });
-  }
-  const weight = rows.reduce((sum, r) => sum + r.parts.reduce((part, p) => part + p.perMm * (p.to - p.from), 0), 0);
-  const { reactions } = sagOf(allLoaded(rest), section).result;
-  return tried.map((n, i) => Math.max(n, (reactions[i]?.newtons ?? 0) + weight));
-}
-
-/** All that how a member bends follows from. */
-interface Bends {
-  readonly loads: PatternedLoads;
-  readonly section: Bending;
-  readonly plain: Bending;
-  readonly built: BuiltUp | null;
-  readonly beside: Beside;
-  readonly lines: readonly LineSupport[];
-  readonly own: Creep;
-}
-
-/** How a member bends, as a beam and as a plate where it is one. */
-interface Bent {
-  readonly bent: WorstSag;
-  readonly heaviest: Omit<BeamSpec, 'stretches'>;
-  readonly panel: ReturnType<typeof plateFor>;
-  readonly atMost: readonly number[];
-}
-
-function solved({ loads, section, plain, built, beside, lines, own }: Bends): Bent {
-  const bent = worstSag(loadPatterns(loads), section, shortestSpan(loads.base));
-  const flat = built ? { ...plain, thickness: built.panel.thickness } : plain;
-  // Things that stand close together bend a plate as they do a beam; else all of it lies on it.
-  const heaviest = bent.worst.placed ? bent.worst : allLoaded(loads);
-  const panel = plateFor({ beam: heaviest, section: flat, lines }, beside, built, own);
-  return { bent, heaviest, panel, atMost: mostOf(loads, bent.most, section) };
-}
-
-const keep = remembered<Bent>(2000);
-
-function solvedOnce(bends: Bends): Bent {
-  const { loads, section, built, beside, lines, own } = bends;
-  const { width, thickness, EI, narrow, acrossGrain, properties } = section;
-  const { material, elastic, elasticAcross, shear } = properties;
-  const wood = [material.id, elastic, elasticAcross, shear];
-  return keep(JSON.stringify([loads, width, thickness, EI, narrow, acrossGrain, wood, built?.panel, beside, lines, own]), () =>
-    solved(bends),
-  );
 }
 
 /**

@@ -5,6 +5,7 @@ export * from './composite.js';
 export * from './creep.js';
 export * from './verdict.js';
 export * from './strength.js';
+export * from './support.js';
 export * from './bend.js';
 export * from './built-up.js';
 export * from './panel.js';

@@ -1,37 +1,18 @@
 import { fine, force, len, say, type Sentence } from '../../figure/index.js';
-import { mm, toMm, type Length } from '../../length/index.js';
-import { PIN, pocketScrewLength } from '../../joints/index.js';
+import { mm, type Length } from '../../length/index.js';
+import { pocketScrewLength } from '../../joints/index.js';
 import type { Member } from '../../piece/index.js';
 import type { Settings } from '../../project/index.js';
-import { propertiesOf, type Stock } from '../../stock/index.js';
-import { heldAt, type Support } from '../bend.js';
+import { propertiesOf } from '../../stock/index.js';
+import { heldAt, type Support } from '../support.js';
 import type { CarriedMember } from '../carry.js';
-import { shareOfStud } from '../cleat.js';
-import { FULL_PENETRATION, KEEP, WOOD_SCREWS, lateral, screwsFor, shankOf, withdrawal, type WoodScrew } from '../screws.js';
-import { bearingStrength, embedmentStrength, type Strength } from '../strength.js';
-import { stateOf, worse, type State } from '../verdict.js';
-import { contactOf, extentsOf, grainAlong, inRebate } from './contact.js';
-import { SOLD, gravityOf, rowBetween, spacedAlong, type NoRow, type Row } from './driven.js';
-
-/** A row of screws and how many go in it. */
-export interface ScrewedEnd {
-  readonly row: Row;
-  readonly count: number;
-}
-
-/** How one end of a member is held, and whether that holds what it gives on. */
-export interface Fixing {
-  readonly support: Support;
-  readonly state: State;
-  /** Why it is not judged, where it is not. */
-  readonly reason?: string;
-  /** What it holds, N, where that is one figure. */
-  readonly holds?: number;
-  /** What is said of it, put together when it is asked for. */
-  readonly sentence: () => Sentence;
-  /** Screws that it takes, where it is screwed. */
-  readonly screws?: ScrewedEnd;
-}
+import { KEEP, lateral, screwsFor, shankOf, withdrawal } from '../screws.js';
+import { stateOf, worse } from '../verdict.js';
+import { extentsOf, inRebate } from './contact.js';
+import { rowBetween, spacedAlong, type NoRow, type Row } from './driven.js';
+import { notJudged, type Fixing, type ScrewedEnd } from './fixing.js';
+import { ledge, onLedge, onPins, standsOn } from './pressed.js';
+import { intoStuds } from './studs.js';
 
 /** Along a joint there is a screw at least so often, mm. */
 const AT_LEAST_EVERY = 200;
@@ -130,143 +111,6 @@ function screwed(support: Support, member: Member, carrier: Member, pull: boolea
   return { support, state: worse(stateOf(used, 1), row.tight || row.nearEnd ? 'close' : 'fine'), screws: { count, row }, sentence };
 }
 
-/** How far an area that bears reaches past itself along the grain, at the side where there is wood, at most, mm (EN 1995-1-1 6.1.5). */
-const SPREAD = 30;
-
-const PINS_AT_AN_END = 2;
-
-/** What a member may be pressed to square to the piece's floor, by how its grain or its plies lie. */
-function pressedStrength({ stock, frame }: Member, { serviceClass }: Settings): Strength {
-  const pressed = grainAlong({ frame }, 1);
-  const known = pressedStrengths.get(stock) ?? new Map<string, Strength>();
-  pressedStrengths.set(stock, known);
-  const key = `${pressed} ${serviceClass}`;
-  let strength = known.get(key);
-  if (!strength) {
-    const { material, density } = propertiesOf(stock);
-    strength = bearingStrength(material, density, serviceClass, pressed);
-    known.set(key, strength);
-  }
-  return strength;
-}
-
-/** Stock records never change, so that what each bears is worked out once. */
-const pressedStrengths = new WeakMap<Stock, Map<string, Strength>>();
-
-const notJudged = (support: Support, reason: string, sentence: () => Sentence): Fixing => ({
-  support,
-  state: 'not judged',
-  reason,
-  sentence,
-});
-
-/** Two members that press on each other: the weaker of the two decides. */
-function presses(support: Support, both: readonly Member[], area: number, what: () => Sentence, settings: Settings): Fixing {
-  const each = both.map((member) => ({ member, strength: pressedStrength(member, settings) }));
-  const open = each.find((e) => !e.strength.judged);
-  if (open && !open.strength.judged) {
-    const { reason } = open.strength;
-    return notJudged(support, reason, () => say`${what()}: bearing is not judged, since ${reason}.`);
-  }
-  const [weaker] = each
-    .flatMap(({ member, strength }) => (strength.judged ? [{ member, strength }] : []))
-    .sort((a, b) => a.strength.allowed - b.strength.allowed);
-  if (!weaker) return notJudged(support, 'nothing is known of it', what);
-  const holds = weaker.strength.allowed * area;
-  return {
-    support,
-    state: stateOf(heldAt(support), holds),
-    holds,
-    sentence: () => say`${what()}: bears up to ${force(holds)}, as ${weaker.member.label} does (${weaker.strength.basis}).`,
-  };
-}
-
-/** What bears on each other where a member stands or lies on its carrier, mm²; null where they do not touch so. */
-function areaOn(member: Member, carrier: Member): number | null {
-  const contact = contactOf(carrier, member);
-  if (contact?.axis !== 1) return null;
-  const [[x0, x1], , [z0, z1]] = contact.over;
-  return (x1 - x0) * (z1 - z0);
-}
-
-/** What a pin may be loaded with. Lengths in mm, what wood presses back with per length of pin in N/mm. */
-export interface PinInWood {
-  /** How deep it sits in the side, and what is free between the side and the shelf. */
-  readonly deep: number;
-  readonly gap: number;
-  readonly side: number;
-  /** How far the shelf lies over it, and what the shelf bears on each mm of that. */
-  readonly reach: number;
-  readonly shelf: number;
-}
-
-/**
- * The load that a stiff pin takes, N: it turns in its hole, held by the wood of the side over and under it, while the
- * shelf presses on it from its end on. Equilibrium of a rigid dowel, F = p (√((2e + t)² + t²) − (2e + t)) with
- * e = gap + F / 2q (the theory behind EN 1995-1-1 8.2.2), solved for F; never more than the shelf bears on all of it.
- * @example 10 deep, gap 1, side 75 N/mm, shelf 22 N/mm over 9: 176.9 N
- */
-export function pinHolds({ deep, gap, side, reach, shelf }: PinInWood): number {
-  const a = 1 / side ** 2 + 2 / (side * shelf);
-  const b = (2 * (2 * gap + deep)) / side;
-  const turned = (-b + Math.sqrt(b ** 2 + 4 * a * deep ** 2)) / (2 * a);
-  return Math.min(turned, shelf * reach);
-}
-
-/** Two pins under one end of a shelf: what it bears on them with no spread across its grain, and what holds them in the side. */
-function onPins(support: Support, member: Member, carrier: Member, settings: Settings): Fixing {
-  const d = toMm(PIN.diameter);
-  const what = () => say`Two pins of ${len(PIN.diameter)} at this end`;
-  const shelf = pressedStrength(member, settings);
-  const wood = propertiesOf(carrier.stock);
-  const side = embedmentStrength(wood.material, wood.density, settings.serviceClass, d);
-  for (const strength of [shelf, side]) {
-    if (!strength.judged) return notJudged(support, strength.reason, () => say`${what()}: not judged, since ${strength.reason}.`);
-  }
-  if (!shelf.judged || !side.judged) return notJudged(support, 'nothing is known of it', what);
-  // Along its grain the shelf spreads what presses on it inwards, by as much again as it lies over the pin.
-  const gap = gapTo(member, carrier);
-  // It stands out of the side as far as it sits in it.
-  const reach = toMm(PIN.depth) - gap;
-  const spread = grainAlong(member, 0) === 'end' ? (reach + Math.min(SPREAD, reach)) / reach : 1;
-  const pin = {
-    deep: toMm(PIN.depth),
-    gap,
-    side: side.allowed * d,
-    reach,
-    shelf: shelf.allowed * d * spread,
-  };
-  const holds = PINS_AT_AN_END * pinHolds(pin);
-  return {
-    support,
-    state: stateOf(heldAt(support), holds),
-    holds,
-    sentence: () =>
-      say`${what()} hold ${force(holds)}: it may be pressed to ${shelf.allowed.toFixed(1)} MPa where it lies on them (EN 338), and ${carrier.label} to ${side.allowed.toFixed(1)} MPa in their holes (EN 1995-1-1 8.5).`,
-  };
-}
-
-/** What is free between the end of a shelf and what it stands beside, mm. */
-function gapTo(member: Member, carrier: Member): number {
-  const [[a0, a1], [b0, b1]] = [extentsOf(member)[0], extentsOf(carrier)[0]];
-  return Math.max(0, a0 - b1, b0 - a1);
-}
-
-/** A ledge so deep that a housing or a groove leaves under a member, and what sits in it. */
-function ledge(support: Support, member: Member, carrier: Member, depth: Length, long: number, settings: Settings): Fixing {
-  return presses(support, [member, carrier], toMm(depth) * long, () => say`A ledge of ${len(depth)} under it`, settings);
-}
-
-/** The ledge that a housing or a groove leaves under a member. */
-function onLedge(support: Support, member: Member, carrier: Member, settings: Settings): readonly Fixing[] {
-  const cut = carrier.features.find((f) => f.kind !== 'hole' && f.kind !== 'rebate' && f.mate === member.id);
-  // An upright back in its groove stands on what is below it.
-  if (!cut || cut.kind === 'hole' || member.frame.n[1] === 0) return [];
-  const { u0, u1, v0, v1 } = cut.region;
-  const long = Math.min(toMm(Math.max(u1 - u0, v1 - v0) as typeof u0), Math.max(toMm(member.length.value), toMm(member.width.value)));
-  return [ledge(support, member, carrier, cut.depth, long, settings)];
-}
-
 function pocketed(support: Support, member: Member): Fixing {
   const long = pocketScrewLength(member.thickness.value);
   const size = () => (long ? say`Pocket screws of ${len(long)} for ${len(member.thickness.value)}` : say`Pocket screws`);
@@ -275,14 +119,6 @@ function pocketed(support: Support, member: Member): Fixing {
     'no values are published for pocket screws',
     () => say`${size()}: no values are published for them, so that what they hold is not judged. Glue it too.`,
   );
-}
-
-/** A member that stands or lies on its carrier. */
-function standsOn(support: Support, member: Member, carrier: Member, settings: Settings): readonly Fixing[] {
-  const area = areaOn(member, carrier);
-  const what = () => (grainAlong(member, 1) === 'end' ? say`Its end stands on ${carrier.label}` : say`Lies on ${carrier.label}`);
-  if (area === null) return [];
-  return [presses(support, [member, carrier], area, what, settings)];
 }
 
 /** How one support holds a member; nothing for what lies along another one. */
@@ -320,28 +156,6 @@ function fixingOf(support: Support, member: Member, carrier: Member | undefined,
 function toBack(support: Support, member: Member, back: Member): readonly Fixing[] {
   if (support.by === 'glue') return [];
   return [typeof support.by === 'object' ? intoStuds(support, back, support.by.studs) : screwed(support, member, back, false)];
-}
-
-/** Studs are taken for softwood of G 0.42, spruce, pine and fir (NDS table 12.3.3A), typical. */
-const STUD = { gravity: 0.42, deep: 38, most: 4 } as const;
-
-/** Screws through a back into the studs behind it, for a shelf on it: studs do not share evenly. */
-function intoStuds(support: Support, back: Member, studs: number): Fixing {
-  const screw = WOOD_SCREWS.find((s) => s.name === 'No. 10') as WoodScrew;
-  const thick = toMm(back.thickness.value);
-  const length = SOLD.find((l) => l >= thick + FULL_PENETRATION * shankOf(screw)) ?? (SOLD.at(-1) as number);
-  const gravity = gravityOf(propertiesOf(back.stock));
-  const side = { thickness: thick, wood: gravity === undefined ? { endGrain: false } : { gravity, endGrain: false } };
-  const value = lateral({ screw, length, side, main: { thickness: length - thick, wood: { gravity: STUD.gravity, endGrain: false } } });
-  if (!value.judged) return notJudged(support, value.reason, () => say`Screws into the studs are not judged: ${value.reason}.`);
-  const onOne = heldAt(support) * shareOfStud(studs);
-  const count = Math.max(2, screwsFor(onOne, value.newtons) ?? Infinity);
-  const used = onOne / (STUD.most * value.newtons);
-  const sentence = () =>
-    count > STUD.most
-      ? say`Each stud would take ${count} screws ${screw.name} x ${len(mm(length))}, ${force(value.newtons)} each, and ${STUD.most} go in beside each other.`
-      : say`Through the back into each of ${studs} studs with ${count} screws ${screw.name} x ${len(mm(length))}, ${force(value.newtons)} each (${value.basis}).`;
-  return { support, state: stateOf(used, 1), sentence };
 }
 
 /** Whether a joint made so would hold what a support has to, where a shelf is housed so deep or put on pins. */

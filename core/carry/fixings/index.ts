@@ -1,5 +1,7 @@
 export * from './contact.js';
 export * from './driven.js';
+export * from './fixing.js';
+export * from './pressed.js';
 export * from './ends.js';
 export * from './along.js';
 export * from './placed.js';

@@ -8,7 +8,6 @@ import {
   flatFrame,
   onEdgeFrame,
   uprightFrame,
-  type Box,
   type Joint,
   type Member,
   rectangular,
@@ -18,19 +17,8 @@ import {
 } from '../../piece/index.js';
 import type { Stock } from '../../stock/index.js';
 import type { Envelope, Woods } from './envelope.js';
-
-/** The members of the case itself, without what divides it. */
-export const CASE = {
-  left: 'case/side/left',
-  right: 'case/side/right',
-  top: 'case/top/1',
-  bottom: 'case/bottom/1',
-  back: 'case/back/1',
-  toe: 'base/toe-board/1',
-  behind: 'base/rear-bearer/1',
-  front: 'base/rail/front',
-  rear: 'base/rail/rear',
-} as const;
+import { caseJoints } from './case-joints.js';
+import { CASE } from './ids.js';
 
 /** The two sides: to the floor over a toe, on the plinth, and short of a top or bottom that goes over them. */
 function sides(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
@@ -194,77 +182,6 @@ export function bearers(
     ];
   });
   return { members, joints };
-}
-
-function overlapsAcross(a: Box, b: Box): boolean {
-  return a.x0 < b.x1 && b.x0 < a.x1;
-}
-
-const middleOf = (a: Length, b: Length) => Math.round((a + b) / 2) as Length;
-
-/** What a panel lies on from its left to its right: a line of support under it, where that is. */
-function alongUnder(carried: string, under: readonly Member[]): Joint[] {
-  return under.map((m) => {
-    const { z0, z1 } = boxOf(m);
-    return { carried, carrier: m.id, how: 'bearing', z: middleOf(z0, z1) };
-  });
-}
-
-/** Panels that the back is screwed to besides the sides; never a bottom that the sides stand on, which carries the back itself. */
-function onBack(piece: PanelCase): Joint[] {
-  const { back } = piece;
-  if (back.kind !== 'applied' || !back.allRound) return [];
-  const held = [CASE.top, ...(piece.bottom === 'between' && piece.base.kind !== 'none' ? [CASE.bottom] : [])];
-  return held.map((carried) => ({ carried, carrier: CASE.back, how: 'held along' }));
-}
-
-/** How the bottom is carried: by the floor, or hung between the sides and on all that stands under it. */
-function bottomJoints(piece: PanelCase, made: readonly Member[], ends: readonly Joint[]): Joint[] {
-  const carried = CASE.bottom;
-  const of = (...roles: readonly Role[]) => made.filter((m) => roles.includes(m.role));
-  if (piece.base.kind === 'none') return [{ carried, carrier: FLOOR, how: 'bearing' }];
-  if (piece.base.kind === 'toe') return [...ends, ...alongUnder(carried, of('toe board', 'bearer'))];
-  const atEnds = of('plinth end').map((m): Joint => {
-    const { x0, x1 } = boxOf(m);
-    return { carried, carrier: m.id, how: 'bearing', x: middleOf(x0, x1) };
-  });
-  return [...(piece.bottom === 'over' ? atEnds : ends), ...alongUnder(carried, of('plinth rail'))];
-}
-
-/** How the case itself carries: what bears on what, down to the floor. */
-function caseJoints(piece: PanelCase, envelope: Envelope, woods: Woods, made: readonly Member[]): Joint[] {
-  const t = woods.sides.thickness.value;
-  const [left, right] = [t, sub(envelope.width.value, t)];
-  const ends = (carried: string, over: boolean): Joint[] => [
-    { carried, carrier: CASE.left, how: over ? 'bearing' : 'screws', x: left },
-    { carried, carrier: CASE.right, how: over ? 'bearing' : 'screws', x: right },
-  ];
-  const joints = ends(CASE.top, piece.top === 'over');
-  const rails = made.filter((m) => m.role === 'plinth rail' || m.role === 'plinth end');
-  const byId = new Map(made.map((m) => [m.id, m]));
-  // On the floor, or on all of the plinth that is under it.
-  const onPlinth = (carried: string): Joint[] => {
-    const foot = byId.get(carried);
-    const under = rails.filter((r) => foot && overlapsAcross(boxOf(foot), boxOf(r)));
-    return (under.length > 0 ? under.map((r) => r.id) : [FLOOR]).map((carrier) => ({ carried, carrier, how: 'bearing' }));
-  };
-  if (piece.bottom === 'over') {
-    joints.push(
-      { carried: CASE.left, carrier: CASE.bottom, how: 'bearing', x: left },
-      { carried: CASE.right, carrier: CASE.bottom, how: 'bearing', x: right },
-    );
-  } else {
-    joints.push(...onPlinth(CASE.left), ...onPlinth(CASE.right));
-  }
-  joints.push(...bottomJoints(piece, made, ends(CASE.bottom, false)));
-  made
-    .filter((m) => ['plinth rail', 'plinth end', 'toe board', 'bearer'].includes(m.role))
-    .forEach((m) => joints.push({ carried: m.id, carrier: FLOOR, how: 'bearing' }));
-  if (made.some((m) => m.id === CASE.back)) {
-    const how = piece.back.kind === 'groove' ? 'housed' : 'screws';
-    joints.push({ carried: CASE.back, carrier: CASE.left, how }, { carried: CASE.back, carrier: CASE.right, how }, ...onBack(piece));
-  }
-  return joints;
 }
 
 /** The members of the case with the grooves or rebates for its back, and the way they carry. */

@@ -3,12 +3,13 @@ import { ZERO } from '../../length/index.js';
 import { divide, interiorMembers } from '../../interiors/index.js';
 import type { Joint, PanelCase, Shape, ShapeProblem } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
-import { CASE, bearers, caseMembers } from './case.js';
+import { bearers, caseMembers } from './case.js';
+import { CASE } from './ids.js';
 import { heldToBack, studsBehind } from './to-back.js';
 import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
 import { envelopeOf, woodsOf } from './envelope.js';
 
-export { CASE } from './case.js';
+export { CASE } from './ids.js';
 export { backCounts, studsBehind, studsThatHold } from './to-back.js';
 
 function bottomOverToe(piece: PanelCase): ShapeProblem[] {

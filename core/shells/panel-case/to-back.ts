@@ -11,7 +11,7 @@ import {
   type ShapeProblem,
 } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
-import { CASE } from './case.js';
+import { CASE } from './ids.js';
 
 /** A glued back counts as a support from this thickness on. */
 const LEAST_BACK = mm(12);

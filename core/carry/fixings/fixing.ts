@@ -1,0 +1,31 @@
+import type { Sentence } from '../../figure/index.js';
+import type { Support } from '../support.js';
+import type { State } from '../verdict.js';
+import type { Row } from './driven.js';
+
+/** A row of screws and how many go in it. */
+export interface ScrewedEnd {
+  readonly row: Row;
+  readonly count: number;
+}
+
+/** How one end of a member is held, and whether that holds what it gives on. */
+export interface Fixing {
+  readonly support: Support;
+  readonly state: State;
+  /** Why it is not judged, where it is not. */
+  readonly reason?: string;
+  /** What it holds, N, where that is one figure. */
+  readonly holds?: number;
+  /** What is said of it, put together when it is asked for. */
+  readonly sentence: () => Sentence;
+  /** Screws that it takes, where it is screwed. */
+  readonly screws?: ScrewedEnd;
+}
+
+export const notJudged = (support: Support, reason: string, sentence: () => Sentence): Fixing => ({
+  support,
+  state: 'not judged',
+  reason,
+  sentence,
+});

@@ -1,0 +1,19 @@
+import type { Joint } from '../piece/index.js';
+
+/** What a member gives on to what carries it. */
+export interface Support {
+  readonly carrier: string;
+  readonly how: Joint['how'];
+  readonly by?: Joint['by'];
+  readonly x?: number;
+  readonly z?: number;
+  /** Under all of the load. */
+  readonly newtons: number;
+  /** The most under any pattern of load; as much as under all of it where it is left out. */
+  readonly most?: number;
+  /** True where a one-way support is not touched. */
+  readonly lifted: boolean;
+}
+
+/** What a support has to hold, N: the most under any pattern of load. */
+export const heldAt = ({ newtons, most }: Support): number => Math.max(newtons, most ?? newtons);

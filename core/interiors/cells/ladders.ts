@@ -1,0 +1,179 @@
+import { len, say, size, type Figure } from '../../figure/index.js';
+import { ZERO, add, fromUnits, greatest, least, mm, sub, type Length } from '../../length/index.js';
+import { USUAL_KERF, ripYield } from '../../joints/index.js';
+import {
+  OPEN,
+  PLACE,
+  boxOf,
+  rectangular,
+  uprightFrame,
+  type Cells,
+  type Joint,
+  type Member,
+  type PlacedSpace,
+  type ShapeProblem,
+} from '../../piece/index.js';
+import type { Workshop } from '../../project/index.js';
+import { NOTHING, type Made } from '../kind.js';
+import { cellWood, type CellGrid } from './grid.js';
+
+type Ladders = Extract<Cells['make'], { kind: 'ladders' }>;
+
+/** The stretches of a ladder that are not in a blocked zone, from its foot up. */
+function clearOf(cells: Cells, x0: Length, x1: Length, height: Figure): readonly { readonly from: Length; readonly length: Figure }[] {
+  const zones = cells.blocked
+    .filter((b) => x0 < b.x + b.width && b.x < x1 && b.y < height.value)
+    .map((b) => ({ from: b.y, to: add(b.y, b.height) }))
+    .sort((a, b) => a.from - b.from);
+  const parts: { from: Length; length: Figure }[] = [];
+  let from = ZERO;
+  for (const zone of zones) {
+    if (zone.from > from) parts.push({ from, length: size('up to what is in the way', sub(zone.from, from)) });
+    from = greatest([from, zone.to]);
+  }
+  if (from === ZERO) return [{ from, length: height }];
+  if (height.value > from) parts.push({ from, length: height.minus(size('what is in the way, and under it', from)) });
+  return parts;
+}
+
+/** A support that reaches further than this past the upright it is screwed to hangs off it. */
+const REACHES_PAST = mm(50);
+
+/** Screws keep so far from where an upright ends. */
+const FROM_EDGE = mm(20);
+
+/** How a support is held: along the upright it is on, or, where it reaches far past that, at the two ends of what they have in common. */
+function onUpright(id: string, upright: Member, rear: Length, front: Length): Joint[] {
+  const { z0, z1 } = boxOf(upright);
+  const past = greatest([sub(z0, rear), sub(front, z1)]);
+  if (past <= REACHES_PAST) return [{ carried: id, carrier: upright.id, how: 'screws' }];
+  const [low, high] = [greatest([z0, rear]), least([z1, front])];
+  const inset = least([FROM_EDGE, fromUnits((high - low) / 4)]);
+  return [add(low, inset), sub(high, inset)].map((z): Joint => ({ carried: id, carrier: upright.id, how: 'screws', z }));
+}
+
+/** What a ladder stands on; a part over something in the way is fixed to the place, where there is one. */
+function footOf(upright: Member, { box, neighbours: { below } }: PlacedSpace): Joint {
+  const { x, y } = upright.frame.origin;
+  if (y > box.y0) return { carried: upright.id, carrier: below === PLACE ? PLACE : OPEN, how: 'screws' };
+  return { carried: upright.id, carrier: below, how: 'bearing', x: add(x, Math.round(upright.thickness.value / 2) as Length) };
+}
+
+/** Parts of ladders over a blocked zone stand on nothing. */
+function hanging(space: PlacedSpace, uprights: readonly Member[]): ShapeProblem[] {
+  const over = uprights.filter((u) => u.frame.origin.y > space.box.y0);
+  if (over.length === 0) return [];
+  return [
+    {
+      id: `ladders-hang-${space.id}`,
+      about: space.id,
+      stops: space.neighbours.below !== PLACE,
+      sentence: say`${over.length === 1 ? 'Part of a ladder is' : `Parts of ${over.length} ladders are`} over what is in the way in ${space.label}, and stand on nothing: fix them to the wall there, with screws that hold what they carry.`,
+      fixes: [],
+    },
+  ];
+}
+
+/** Uprights, and under every thing a support on each of the two uprights beside it. */
+export function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellGrid, workshop: Workshop): Made {
+  const { beside, under } = cellWood(cells, workshop);
+  const { box } = space;
+  const t = beside.thickness.value;
+  const deep = size('upright, deep', make.upright.deep, { kind: 'choice', ref: 'cells:upright' });
+  const z = sub(box.z1, make.upright.deep);
+  const ladders = Array.from({ length: grid.columns + 1 }, (_, i) => {
+    const at = fromUnits(i * grid.pitch.across.value);
+    return clearOf(cells, at, add(at, t), grid.height).map(({ from, length }, part) =>
+      rectangular({
+        id: part === 0 ? `${space.id}/ladder-upright/${i + 1}` : `${space.id}/ladder-upright/${i + 1}-${part + 1}`,
+        role: 'ladder upright',
+        label: part === 0 ? `ladder ${i + 1}` : `ladder ${i + 1}, part ${part + 1}`,
+        wood: beside,
+        length,
+        width: deep,
+        frame: uprightFrame({ x: add(box.x0, at), y: add(box.y0, from), z }),
+      }),
+    );
+  });
+  const uprightAt = (ladder: number, y: Length) => {
+    const parts = ladders[ladder] ?? [];
+    return parts.find((p) => boxOf(p).y0 <= y && y < boxOf(p).y1) ?? parts[0];
+  };
+  let out = ZERO;
+  const supports: Member[] = [];
+  const joints: Joint[] = [];
+  for (const { column, row, state, tilted: by } of grid.cells) {
+    if (state === 'blocked' || state === 'under-tilted') continue;
+    const tilted = by?.spec;
+    const long = size('support', tilted ? tilted.long : make.support.long, { kind: 'choice', ref: 'cells:support' });
+    const y = add(box.y0, fromUnits(row * grid.pitch.up.value));
+    const x = add(box.x0, fromUnits(column * grid.pitch.across.value), t);
+    const right = add(x, sub(grid.pitch.across.value, t));
+    const sides: readonly [string, Length, number][] = [
+      ['left', x, column],
+      ['right', sub(right, make.support.wide), column + 1],
+    ];
+    for (const [hand, at, upright] of sides) {
+      const id = `${space.id}/ladder-support/${column + 1}-${row + 1}-${hand}`;
+      const angle = ((tilted?.tilt ?? 0) * Math.PI) / 180;
+      // It ends at the front, or begins at the rear and stands out in front where it is longer than the place is deep.
+      const reach = fromUnits(long.value * Math.cos(angle));
+      const rear = greatest([box.z0, sub(box.z1, reach)]);
+      const front = add(rear, reach);
+      out = greatest([out, sub(front, box.z1)]);
+      supports.push(
+        rectangular({
+          id,
+          role: 'ladder support',
+          label: `${tilted ? 'sloping support' : 'support'} ${column + 1}, ${row + 1}, ${hand}`,
+          wood: under,
+          length: long,
+          width: size('support, wide', make.support.wide, { kind: 'choice', ref: 'cells:support' }),
+          frame: {
+            origin: tilted
+              ? { x: add(at, make.support.wide), y: add(y, fromUnits(long.value * Math.sin(angle))), z: rear }
+              : { x: add(at, make.support.wide), y, z: rear },
+            // A sloping one falls from the rear to the front, where a stop holds the thing.
+            u: [0, -Math.sin(angle), Math.cos(angle)],
+            v: [-1, 0, 0],
+            n: [0, Math.cos(angle), Math.sin(angle)],
+          },
+        }),
+      );
+      const on = uprightAt(upright, y);
+      if (on) joints.push(...onUpright(id, on, rear, front));
+    }
+  }
+  // What is over something in the way and holds nothing is not made.
+  const used = new Set(joints.map((j) => j.carrier));
+  const uprights = ladders.flatMap((parts) => parts.filter((p, i) => i === 0 || used.has(p.id)));
+  const plain = supports.length - 2 * grid.cells.filter((c) => c.state === 'tilted').length;
+  const { strips } = ripYield(under.stock.width, make.support.wide, workshop.settings.kerf ?? USUAL_KERF);
+  const perBoard = strips * Math.floor(under.stock.length / make.support.long);
+  return {
+    ...NOTHING,
+    members: [...uprights, ...supports],
+    joints: [...joints, ...uprights.map((u) => footOf(u, space))],
+    problems: hanging(space, uprights),
+    facts: [
+      {
+        space: space.id,
+        facts: [
+          { name: 'ladders', remark: say`${uprights.length} ladders; those at the ends have supports on one side only.` },
+          {
+            name: 'supports',
+            remark: say`${plain} plain and ${supports.length - plain} sloping, and ${make.support.spares} to spare; ${perBoard} come from one ${under.stock.name}.`,
+          },
+          {
+            name: 'jig',
+            remark: say`One jig with notches every ${len(grid.pitch.up.value)} sets all supports; spacers notched at ${len(grid.pitch.across.value)} hold the ladders.`,
+          },
+          ...(out > ZERO ? [{ name: 'in front', remark: say`Supports stand out ${len(out)} in front of the place.` }] : []),
+          ...(grid.tilted.length > 0
+            ? [{ name: 'tilted ones', remark: say`They want a stop at the front; along a row every second upright can be left out there.` }]
+            : []),
+        ],
+      },
+    ],
+  };
+}

@@ -1,0 +1,12 @@
+/** The members of the case itself, without what divides it. */
+export const CASE = {
+  left: 'case/side/left',
+  right: 'case/side/right',
+  top: 'case/top/1',
+  bottom: 'case/bottom/1',
+  back: 'case/back/1',
+  toe: 'base/toe-board/1',
+  behind: 'base/rear-bearer/1',
+  front: 'base/rail/front',
+  rear: 'base/rail/rear',
+} as const;
