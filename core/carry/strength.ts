@@ -72,8 +72,8 @@ const CLEAR_WOOD = 4;
 export type Strength =
   { readonly judged: true; readonly allowed: number; readonly basis: string } | { readonly judged: false; readonly reason: string };
 
-/** Tension square to the grain of sawn wood, by which a board that is bent that way splits: characteristic, MPa (EN 338:2016 table 1). */
-const SPLITS = { softwood: 0.4, hardwood: 0.6 } as const;
+/** Tension square to the grain of hardwood whose own is not published, by which a board that is bent that way splits: characteristic, MPa (EN 338:2016 table 1). */
+const SPLITS = 0.6;
 
 const isHardwood = (material: Material) => material.form === 'solid' && !SOFTWOODS.has(material.id);
 
@@ -99,21 +99,28 @@ function lastingStrength(
   return { judged: true, allowed: characteristic * lasts.times, basis: `${characteristic} MPa (${what}) ${lasts.basis}` };
 }
 
+/** A quarter of what dry clear wood breaks at (the builder's usual caution); wet wood carries less, and a short load is less of one (EN 1995-1-1 table 3.1). */
+function quarterOf(breaks: number, what: string, serviceClass: 1 | 2 | 3, how: Lasting): Strength {
+  const times = (KMODS[how].solid[serviceClass - 1] as number) / (KMOD.solid[0] as number);
+  const changed = times < 1 ? ', less where it is wet' : times > 1 ? ', more for a short while' : '';
+  return { judged: true, allowed: (breaks / CLEAR_WOOD) * times, basis: `${what}${changed}${changed ? ' (EN 1995-1-1 table 3.1)' : ''}` };
+}
+
 /** The bending stress that a material may carry in a service class, for years or a short while, along its grain (the length of a sheet) or across it. */
 export function bendingStrength(material: Material, serviceClass: 1 | 2 | 3, across = false, how: Lasting = 'years'): Strength {
   const solid = material.form === 'solid';
   if (solid && across) {
-    const characteristic = isHardwood(material) ? SPLITS.hardwood : SPLITS.softwood;
-    return lastingStrength(characteristic, 'across the grain, EN 338', material, serviceClass, how);
+    if (material.splits === undefined) return lastingStrength(SPLITS, 'across the grain, EN 338', material, serviceClass, how);
+    const what = `a quarter of the ${material.splits} MPa at which clear ${material.name.toLowerCase()} splits along its grain`;
+    return quarterOf(material.splits, what, serviceClass, how);
   }
   if (isHardwood(material) && material.rupture !== undefined) {
-    // A quarter of what dry wood breaks at; wet wood carries less, and a short load is less of one, as the standard says.
-    const times = (KMODS[how].solid[serviceClass - 1] as number) / (KMOD.solid[0] as number);
-    return {
-      judged: true,
-      allowed: (material.rupture / CLEAR_WOOD) * times,
-      basis: `a quarter of the ${material.rupture} MPa at which clear ${material.name.toLowerCase()} breaks${times < 1 ? ', less where it is wet' : times > 1 ? ', more for a short while' : ''}${times === 1 ? '' : ' (EN 1995-1-1 table 3.1)'}`,
-    };
+    return quarterOf(
+      material.rupture,
+      `a quarter of the ${material.rupture} MPa at which clear ${material.name.toLowerCase()} breaks`,
+      serviceClass,
+      how,
+    );
   }
   const characteristic = solid ? C16 : SHEETS[material.id]?.[across ? 1 : 0];
   if (characteristic === undefined) return { judged: false, reason: `no strength is known for ${material.name}` };

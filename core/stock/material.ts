@@ -16,6 +16,8 @@ export interface Material {
   readonly density: number;
   /** Modulus of rupture of clear wood, MPa. */
   readonly rupture?: number;
+  /** Tension square to the grain at which clear wood splits, MPa, where it is published. */
+  readonly splits?: number;
   readonly creep: CreepRow;
   /** The source of the values, as shown to the builder. */
   readonly source: string;
@@ -27,8 +29,9 @@ const TYPICAL = 'typical, varies by maker; use the maker’s figure or your own 
 /** Density at 12 % moisture from specific gravity G on green volume basis as tabled: 1120 G kg/m³. */
 export const DENSITY_PER_G = 1120;
 
-function solid(id: string, name: string, elastic: number, rupture: number, gravity: number): Material {
-  return { id, name, form: 'solid', elastic, rupture, density: DENSITY_PER_G * gravity, creep: 'solid', source: WOOD_HANDBOOK };
+function solid(id: string, name: string, elastic: number, rupture: number, gravity: number, splits?: number): Material {
+  const own = splits === undefined ? {} : { splits };
+  return { id, name, form: 'solid', elastic, rupture, ...own, density: DENSITY_PER_G * gravity, creep: 'solid', source: WOOD_HANDBOOK };
 }
 
 function sheet(id: string, name: string, along: number, across: number, density: number, creep: CreepRow, shear?: number): Material {
@@ -49,22 +52,22 @@ export const MATERIALS: readonly Material[] = [
   sheet('particleboard-moisture', 'Particleboard P5', 2.0, 2.0, 680, 'particleboard-p5'),
   sheet('osb3', 'OSB/3', 4.9, 1.9, 620, 'osb3', 1.08),
   sheet('hardboard', 'Hardboard', 4.5, 4.5, 950, 'mdf-la'),
-  solid('red-oak', 'Northern red oak', 12.5, 99, 0.63),
-  solid('white-oak', 'White oak', 12.3, 105, 0.68),
+  solid('red-oak', 'Northern red oak', 12.5, 99, 0.63, 5.5),
+  solid('white-oak', 'White oak', 12.3, 105, 0.68, 5.5),
   solid('sugar-maple', 'Sugar maple', 12.6, 109, 0.63),
-  solid('yellow-birch', 'Yellow birch', 13.9, 114, 0.62),
-  solid('beech', 'American beech', 11.9, 103, 0.64),
-  solid('white-ash', 'White ash', 12.0, 103, 0.6),
-  solid('black-walnut', 'Black walnut', 11.6, 101, 0.55),
-  solid('black-cherry', 'Black cherry', 10.3, 85, 0.5),
-  solid('yellow-poplar', 'Yellow-poplar', 10.9, 70, 0.42),
-  solid('red-alder', 'Red alder', 9.5, 68, 0.41),
-  solid('douglas-fir', 'Douglas-fir, coast', 13.4, 85, 0.48),
-  solid('sitka-spruce', 'Sitka spruce', 10.8, 70, 0.4),
-  solid('loblolly-pine', 'Loblolly pine', 12.3, 88, 0.51),
-  solid('ponderosa-pine', 'Ponderosa pine', 8.9, 65, 0.4),
-  solid('white-pine', 'Eastern white pine', 8.5, 59, 0.35),
-  solid('redcedar', 'Western redcedar', 7.7, 52, 0.32),
+  solid('yellow-birch', 'Yellow birch', 13.9, 114, 0.62, 6.3),
+  solid('beech', 'American beech', 11.9, 103, 0.64, 7.0),
+  solid('white-ash', 'White ash', 12.0, 103, 0.6, 6.5),
+  solid('black-walnut', 'Black walnut', 11.6, 101, 0.55, 4.8),
+  solid('black-cherry', 'Black cherry', 10.3, 85, 0.5, 3.9),
+  solid('yellow-poplar', 'Yellow-poplar', 10.9, 70, 0.42, 3.7),
+  solid('red-alder', 'Red alder', 9.5, 68, 0.41, 2.9),
+  solid('douglas-fir', 'Douglas-fir, coast', 13.4, 85, 0.48, 2.3),
+  solid('sitka-spruce', 'Sitka spruce', 10.8, 70, 0.4, 2.6),
+  solid('loblolly-pine', 'Loblolly pine', 12.3, 88, 0.51, 3.2),
+  solid('ponderosa-pine', 'Ponderosa pine', 8.9, 65, 0.4, 2.9),
+  solid('white-pine', 'Eastern white pine', 8.5, 59, 0.35, 2.1),
+  solid('redcedar', 'Western redcedar', 7.7, 52, 0.32, 1.5),
 ];
 
 const byId = new Map(MATERIALS.map((material) => [material.id, material]));
