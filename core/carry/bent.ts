@@ -65,8 +65,8 @@ interface Bent {
 function solved({ loads, section, plain, built, beside, lines, own }: Bends): Bent {
   const bent = worstSag(loadPatterns(loads), section, shortestSpan(loads.base));
   const flat = built ? { ...plain, thickness: built.panel.thickness } : plain;
-  // Things that stand close together bend a plate as they do a beam; else all of it lies on it.
-  const heaviest = bent.worst.placed ? bent.worst : allLoaded(loads);
+  // A plate bears all of its load, with things that stand close together where they bend a beam most.
+  const heaviest = bent.whole;
   const panel = plateFor({ beam: heaviest, section: flat, lines }, beside, built, own);
   return { bent, heaviest, panel, atMost: mostOf(loads, bent.most, section) };
 }

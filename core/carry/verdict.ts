@@ -146,8 +146,9 @@ export interface WorstSag {
   readonly full: BeamResult;
   /** How many patterns were tried. */
   readonly tried: number;
-  /** The pattern that it sags most under. */
+  /** The pattern that it sags most under, and the one of those with all of the load on. */
   readonly worst: LoadPattern;
+  readonly whole: LoadPattern;
   /** The greatest bending moment of any pattern, N mm. */
   readonly moment: number;
   /** The most that each support carries under any pattern, N. */
@@ -160,13 +161,16 @@ export function worstSag(patterns: readonly LoadPattern[], section: Bending, spa
   const full = all[0] as Sag;
   const carried = (s: Sag) => s.result.reactions.map((r) => r.newtons);
   const first = patterns[0] as LoadPattern;
-  if (all.length === 1) return { sag: full, full: full.result, tried: 1, worst: first, moment: full.result.moment, most: carried(full) };
+  if (all.length === 1)
+    return { sag: full, full: full.result, tried: 1, worst: first, whole: first, moment: full.result.moment, most: carried(full) };
+  const mm = (i: number) => (all[i] as Sag).mm;
   const sag = all.reduce((worst, s) => (s.mm > worst.mm * (1 + 1e-9) ? s : worst), full);
   return {
     sag,
     full: full.result,
     tried: all.length,
     worst: patterns[all.indexOf(sag)] ?? first,
+    whole: patterns.reduce((most, p, i) => (p.partial || mm(i) <= mm(patterns.indexOf(most)) ? most : p), first),
     moment: Math.max(...all.map((s) => s.result.moment)),
     most: carried(full).map((_, i) => Math.max(...all.map((s) => carried(s)[i] as number))),
   };

@@ -150,3 +150,40 @@ test.each([
   const box = back && boxOf(back);
   expect(box && [box.x0, box.x1, box.y0, box.y1, box.z0, box.z1].map(toMm)).toEqual([0, 1000, 0, 2000, 0, 6]);
 });
+
+test('on every base, with a divider and things that may stand anywhere, all of the load reaches the floor and nothing falls', () => {
+  const sizes = { height: mm(80), setback: mm(50) };
+  const bases = [
+    { kind: 'none' },
+    { kind: 'toe', ...sizes, bearers: false },
+    { kind: 'toe', ...sizes, bearers: true, rear: true },
+    { kind: 'plinth', ...sizes, bearers: false },
+    { kind: 'plinth', ...sizes, bearers: true },
+  ] as const;
+  const backs = [
+    { kind: 'none' },
+    { kind: 'applied', allRound: true },
+    { kind: 'groove', depth: mm(6), inset: mm(10), slack: mm(2) },
+  ] as const;
+  const bays = space('in', {
+    split: {
+      axis: 'across',
+      members: [{ id: 'mid' }],
+      spaces: ['l', 'r'].map((id) => space(id, { things: [{ thing: 'tin', count: 3 }] })),
+    },
+  });
+  for (const base of bases) {
+    for (const back of backs) {
+      for (const bottom of base.kind === 'toe' ? (['between'] as const) : (['between', 'over'] as const)) {
+        const s = solve(piece(bays, { base, back, bottom }), workshop(), {});
+        expect([base.kind, back.kind, bottom, s.carried.floor / 9.81]).toEqual([
+          base.kind,
+          back.kind,
+          bottom,
+          expect.closeTo(s.carried.massKg + 12, 4),
+        ]);
+        expect(s.checks.filter((c) => /^(falls|overlap)-/.test(c.id))).toEqual([]);
+      }
+    }
+  }
+});
