@@ -133,6 +133,12 @@ describe('what overlaps when shut', () => {
     expect([check(after, 'runner-room-'), check(after, 'overlap-')]).toEqual([undefined, undefined]);
   });
 
+  test('what is let into something is not in its way: both layers of a housed shelf', () => {
+    const inside = divided('in', 'up', 2);
+    Object.assign(inside.split?.members[0] ?? {}, { fix: 'housed', doubled: 'glued' });
+    expect(check(solve(piece(inside), workshop(), {}), 'overlap-')).toBeUndefined();
+  });
+
   test('runners end behind inset fronts', () => {
     const s = chest(drawers());
     const runner = s.shape.members.find((m) => m.id === 'd1/runner/left');

@@ -10,8 +10,11 @@ const LEAST = 0.05;
 
 /** Whether one of two is let into the other. */
 function letIn(a: Member, b: Member): boolean {
-  return a.features.some((f) => f.mate === b.id) || b.features.some((f) => f.mate === a.id);
+  return a.features.some((f) => f.mate === housedAs(b)) || b.features.some((f) => f.mate === housedAs(a));
 }
+
+/** One housing takes both layers of a shelf. */
+const housedAs = ({ id }: Member) => id.replace('/shelf-layer/', '/shelf/');
 
 /** Corners of a member's own box along a direction, mm. */
 function along({ frame, length, width, thickness }: Member, d: Direction): readonly [number, number] {

@@ -4,6 +4,9 @@ import { PLACE, type Drawers, type PieceEdit, type PlacedSpace, type ShapeProble
 import { woodOf, type Workshop } from '../../project/index.js';
 import { boxDepth, freeDepth, longestSlide, type DrawerStock } from './sizes.js';
 
+/** So little under a box is the play of its front. */
+const LIES = mm(3);
+
 /** How wide wooden runners usually are. */
 const RUNNER_WIDE = mm(30);
 
@@ -120,6 +123,14 @@ export function drawerProblems(
   }
   if (runner.kind === 'wooden')
     found.push(...runnersInTheWay(making, split, bank, workshop, change).map((p) => problem('runner-room', true, p)));
+  if (runner.kind === 'plain' && making.rise > LIES) {
+    found.push(
+      problem('plain-up', true, {
+        sentence: say`The boxes lie on what is below them, but are to stand ${len(making.rise)} up: nothing is under them.`,
+        fixes: [{ label: say`Let them lie on it`, edit: change({ rise: ZERO }) }],
+      }),
+    );
+  }
   if (runner.kind === 'plain' && split.spaces.length > 1) {
     const box = stock.box.thickness.value;
     found.push(
