@@ -13,6 +13,8 @@ export interface LineLoad {
   readonly from: number;
   readonly to: number;
   readonly perMm: number;
+  /** How much of the breadth of a panel it takes up, in its middle, mm; all of it where it is left out. A beam does not ask. */
+  readonly wide?: number;
 }
 
 /** A load at one place; N, downwards positive. */
@@ -114,7 +116,7 @@ function withoutSlivers(spec: BeamSpec): BeamSpec {
   const lines = spec.lines.flatMap((l): LineLoad[] => {
     const all = l.perMm * (l.to - l.from);
     const [from, to] = [onto(l.from), onto(l.to)];
-    if (to > from) return [{ from, to, perMm: all / (to - from) }];
+    if (to > from) return [{ ...l, from, to, perMm: all / (to - from) }];
     if (all !== 0) points.push({ x: from, newtons: all });
     return [];
   });

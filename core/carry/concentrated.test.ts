@@ -3,7 +3,9 @@ import type { Space } from '../piece/index.js';
 import { solve } from '../solution/index.js';
 import type { Placement } from '../things/index.js';
 import { divided, piece, stock, thing, workshop } from '../testing/samples.js';
+import { chest, drawers } from '../testing/chest.js';
 import { solveBeam } from './beam.js';
+import { rigidityOf, solveAllRound } from './plate/index.js';
 import { everyPattern, loadPatterns, patternsFor, pushedTo, rowOf, type PatternedLoads } from './patterns.js';
 import { heldAt, type BendingAnswer, type CarriedMember } from './index.js';
 
@@ -139,4 +141,35 @@ test('a row is pushed as near to a support as it can stand', () => {
     rows: [row],
   };
   expect([0, 450, 900].map((x) => pushedTo(base, x).lines.map((l) => [l.from, l.to]))).toEqual([[[0, 200]], [[350, 550]], [[700, 900]]]);
+});
+
+test('in a drawer things that take up a part of its breadth bend the bottom more there: Navier with a patch, summed apart', () => {
+  // 250 from the back to the front by 939, 5 thick, loaded on 200 in the middle of its breadth.
+  const spec = {
+    a: 250,
+    b: 939,
+    rigidity: rigidityOf(5, 7000, 9500, 620),
+    patches: [{ x0: 0, x1: 250, y0: 369.5, y1: 569.5, perMm2: 0.001 }],
+  };
+  const { x: Dx, y: Dy, coupling, twist } = spec.rigidity;
+  let w = 0;
+  for (let m = 1; m < 80; m += 2) {
+    for (let n = 1; n < 160; n += 2) {
+      const [k, l] = [(m * Math.PI) / 250, (n * Math.PI) / 939];
+      const q = ((16 * 0.001) / (Math.PI ** 2 * m * n)) * Math.sin((n * Math.PI) / 2) * Math.sin((n * Math.PI * 100) / 939);
+      w +=
+        (q / (Dx * k ** 4 + 2 * (coupling + 2 * twist) * k * k * l * l + Dy * l ** 4)) *
+        Math.sin((m * Math.PI) / 2) *
+        Math.sin((n * Math.PI) / 2);
+    }
+  }
+  expect(solveAllRound(spec).mm / w).toBeCloseTo(1, 2);
+  const drawer = (at?: Placement['at']) => {
+    const plain = chest(drawers());
+    const inside = structuredClone(plain.piece.interior);
+    (inside.split?.spaces[0] as Space).things = [{ thing: 'tin', count: 2, ...(at === undefined ? {} : { at }) }];
+    return solve({ ...plain.piece, interior: inside }, plain.workshop, {}).carried.members.get('d1/drawer-bottom/1')?.bending?.verdict.today
+      .mm as number;
+  };
+  expect(drawer()).toBeGreaterThan(2 * drawer('spread'));
 });

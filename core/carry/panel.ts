@@ -71,7 +71,8 @@ export function plateOf({ beam, section, edges, beams, lines, soften = 1, mesh }
   const clip = (x: number) => Math.min(Math.max(x - from, 0), a);
   const patches = beam.lines.flatMap((l) => {
     const [x0, x1] = [clip(l.from), clip(l.to)];
-    return x1 > x0 ? [{ x0, x1, y0: 0, y1: b, perMm2: l.perMm / b }] : [];
+    const wide = Math.min(l.wide ?? b, b);
+    return x1 > x0 ? [{ x0, x1, y0: (b - wide) / 2, y1: (b + wide) / 2, perMm2: l.perMm / wide }] : [];
   });
   // What stands on it at one place reaches over its whole breadth, on a strip as wide as it is thick.
   const half = Math.min(section.thickness / 2, a / 4);

@@ -47,10 +47,12 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
     return b - a > 0 ? [a, b] : [Math.max(0, a - 1), Math.min(length, a + 1)];
   };
   const stand = (s: Standing): LineLoad => {
-    if (axis === 'deep') return even(s.kg * GRAVITY);
+    // From the rear to the front things take up all of the span, but not all of the breadth where they are fewer.
+    if (axis === 'deep') return { ...even(s.kg * GRAVITY), ...(wideOf(s) === null ? {} : { wide: wideOf(s) as number }) };
     const [a, b] = reach(s);
     return { from: a, to: b, perMm: (s.kg * GRAVITY) / (b - a) };
   };
+  const wideOf = (s: Standing) => (s.row ? s.row.reduce((sum, r) => sum + r.wide, 0) : null);
   const moves = (s: Standing) => s.row !== undefined && axis === 'across';
   const row = (s: Standing): MovableRow => {
     const [a, b] = reach(s);

@@ -32,7 +32,9 @@ export function chest(making: Drawers, count = 3, extra: Partial<PanelCase> = {}
     axis: 'up',
     making,
     members: Array.from({ length: count - 1 }, (_, i) => ({ id: `r${i + 1}` })),
-    spaces: Array.from({ length: count }, (_, i) => space(`d${i + 1}`, { things: i === 0 ? [{ thing: 'tin', count: 2 }] : [] })),
+    spaces: Array.from({ length: count }, (_, i) =>
+      space(`d${i + 1}`, { things: i === 0 ? [{ thing: 'tin', count: 2, at: 'spread' }] : [] }),
+    ),
   };
   return solve(piece(space('in', { split }), extra), shop, {});
 }
