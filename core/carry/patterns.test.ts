@@ -44,3 +44,13 @@ test('three spans of 900: 0.00992 q L⁴ / EI with the outer two, −0.1167 q L�
 test('an overhang that is empty lets the span sag as a simple one', () => {
   expect(worst([0, 900], 1200).sag).toBeCloseTo(3.25520833, 6);
 });
+
+test('what is left of a load over two spans keeps the part of the breadth that it takes up', () => {
+  const base = { length: 1800, supports: [0, 900, 1800].map((x) => ({ x })) };
+  const maybe = { lines: [{ from: 100, to: 1700, perMm: 0.5, wide: 120 }], points: [] };
+  const [, ...partial] = loadPatterns({ base, always: { lines: [], points: [] }, maybe });
+  expect(partial.map((p) => p.lines)).toEqual([
+    [{ from: 100, to: 900, perMm: 0.5, wide: 120 }],
+    [{ from: 900, to: 1700, perMm: 0.5, wide: 120 }],
+  ]);
+});

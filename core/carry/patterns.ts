@@ -136,7 +136,7 @@ function clipped(lines: readonly LineLoad[], on: readonly Stretch[]): readonly L
   return lines.flatMap((l) =>
     on.flatMap(([from, to]): LineLoad[] => {
       const [low, high] = [Math.max(l.from, from), Math.min(l.to, to)];
-      return high > low ? [{ from: low, to: high, perMm: l.perMm }] : [];
+      return high > low ? [{ ...l, from: low, to: high }] : [];
     }),
   );
 }

@@ -5,6 +5,7 @@ import type { Settings, Workshop } from '../project/index.js';
 import type { Check } from './check.js';
 import { capital, manyOf, nameOf } from './names.js';
 import { otherWays } from './screws.js';
+import { endsId } from './stands.js';
 
 function strength(c: CarriedMember, name: string): Check[] {
   const verdict = c.bending?.strength;
@@ -38,7 +39,7 @@ function weakJoint(
   const gives = say`${capital(nameOf(c.member, letters))} gives ${force(heldAt(joint.support))} on at one end`;
   return [
     {
-      id: `ends-${c.member.id}`,
+      id: endsId(c.member.id),
       severity: fails ? 'stop' : 'look',
       state: joint.state,
       about: { kind: 'member', id: c.member.id },

@@ -1,10 +1,11 @@
-import { withPerson, type BendingAnswer } from '../carry/index.js';
+import { withPerson, type BendingAnswer, type CarriedMember } from '../carry/index.js';
 import { writeExactly } from '../figure/index.js';
 import { ZERO, mm } from '../length/index.js';
 import { applyEdit, type Cells, type Drawers, type PanelCase, type Piece, type Space } from '../piece/index.js';
 import { remediesFor, solve, type Solution } from '../solution/index.js';
 import { chest, drawers } from '../testing/chest.js';
 import { divided, opening, piece, space, stock, thing, workshop } from '../testing/samples.js';
+import { standsWithJoints, weakEnds } from './index.js';
 
 const check = (s: Solution, start: string) => s.checks.find((c) => c.id.startsWith(start));
 const text = (s: Solution, start: string) => writeExactly(check(s, start)?.sentence ?? []);
@@ -34,6 +35,12 @@ describe('joints count wherever they are', () => {
     expect(s.carried.members.get('u-m1/divider/1')?.bending).toBeNull();
     expect([c?.severity, c?.state]).toEqual(['stop', 'fails']);
     expect(text(s, 'ends-u-m1/divider/1')).toContain('bears up to 329 N');
+    // By itself it is fine; with its joints it stops the build. The rail under it is told for no end of another's.
+    const divider = s.carried.members.get('u-m1/divider/1') as CarriedMember;
+    expect(divider.state).toBe('fine');
+    expect(standsWithJoints(s.checks, divider)).toEqual({ state: 'fails', severity: 'stop' });
+    const told = s.checks.filter((one) => one.id.startsWith('ends-') && one.state === 'fails').map((one) => one.id.slice('ends-'.length));
+    expect([...weakEnds(s.checks)].sort()).toEqual(told.sort());
   });
 
   test('those that are not judged are told by reason, with how many there are', () => {

@@ -16,6 +16,7 @@ import { thingChecks } from './things.js';
 export * from './check.js';
 export { nameOf } from './names.js';
 export { clashSentence, heldIn } from './screws.js';
+export { standsWithJoints, weakEnds } from './stands.js';
 
 /** Every check of a solved piece, worst first. */
 export function checksOf(piece: Piece, shape: Shape, carried: Carried, letters: Letters, workshop: Workshop): readonly Check[] {

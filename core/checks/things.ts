@@ -123,7 +123,7 @@ function overRoom(space: PlacedSpace, shape: Shape): boolean {
 
 /** Things of a space that was divided after they were put there: they stand nowhere, and load nothing. */
 function nowhere(space: PlacedSpace): Check[] {
-  const { things, split } = space.space;
+  const { split } = space.space;
   const [first] = split?.spaces ?? [];
   const names = space.blocks.map((b) => b.thing.name).join(', ');
   if (!first || names === '') return [];
@@ -134,7 +134,7 @@ function nowhere(space: PlacedSpace): Check[] {
       state: 'not judged',
       about: { kind: 'space', id: space.id },
       sentence: say`${names} was put into ${space.label}, which is divided now: it stands nowhere and its load is not counted. Put it into one of the parts.`,
-      fixes: [pieceFix(say`Take it out of ${space.label}`, { kind: 'things', space: space.id, things: things.filter(() => false) })],
+      fixes: [pieceFix(say`Take it out of ${space.label}`, { kind: 'things', space: space.id, things: [] })],
     },
   ];
 }

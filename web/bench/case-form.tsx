@@ -2,10 +2,11 @@ import { memo } from 'react';
 import type { Back, Base, PanelCase } from '../../core/piece/index.js';
 import { inch, mm } from '../../core/length/index.js';
 import { usePrecision, useProject } from '../data/project.js';
-import { Grid, Section, Select, Tick, type Choice } from '../shared/ui.js';
+import { Grid, Section, Select, WideTick, type Choice } from '../shared/ui.js';
 import { useSettledBench } from './bench.js';
 import { InPlaceForm } from './in-place-form.js';
 import { GridFields, ShelfFields, usePieceFields } from './piece-fields.js';
+import { without } from '../shared/without.js';
 
 const BASES: readonly Choice<Base['kind']>[] = [
   { id: 'toe', label: 'Sides to the floor, toe board' },
@@ -66,63 +67,53 @@ function PanelCaseForm({ piece }: { piece: PanelCase }) {
           <>
             {length('Base height', base.height, (height) => ({ base: { ...base, height } }))}
             {length('Base back from front', base.setback, (setback) => ({ base: { ...base, setback } }), true)}
-            <div style={{ gridColumn: '1 / -1' }}>
-              <Tick
-                isSelected={base.bearers}
-                onChange={(bearers) =>
-                  change({ base: { ...base, bearers } }, bearers ? 'Put bearers under the dividers' : 'Took the bearers out')
-                }
-              >
-                Bearers under the dividers
-              </Tick>
-            </div>
+            <WideTick
+              isSelected={base.bearers}
+              onChange={(bearers) =>
+                change({ base: { ...base, bearers } }, bearers ? 'Put bearers under the dividers' : 'Took the bearers out')
+              }
+            >
+              Bearers under the dividers
+            </WideTick>
             {base.kind === 'toe' ? (
-              <div style={{ gridColumn: '1 / -1' }}>
-                <Tick
-                  isSelected={base.rear ?? false}
-                  onChange={(rear) => {
-                    const { rear: was, ...rest } = base;
-                    void was;
-                    change({ base: rear ? { ...rest, rear } : rest }, rear ? 'Put a bearer along the rear' : 'Took the rear bearer out');
-                  }}
-                >
-                  A bearer along the rear of the bottom
-                </Tick>
-              </div>
+              <WideTick
+                isSelected={base.rear ?? false}
+                onChange={(rear) => {
+                  const rest = without(base, 'rear');
+                  change({ base: rear ? { ...rest, rear } : rest }, rear ? 'Put a bearer along the rear' : 'Took the rear bearer out');
+                }}
+              >
+                A bearer along the rear of the bottom
+              </WideTick>
             ) : null}
           </>
         ) : null}
         {back.kind === 'applied' ? (
-          <div style={{ gridColumn: '1 / -1' }}>
-            <Tick
-              isSelected={back.allRound ?? false}
-              onChange={(allRound) =>
-                change(
-                  { back: allRound ? { kind: 'applied', allRound } : { kind: 'applied' } },
-                  allRound ? 'Screwed the back to top and bottom too' : 'Screwed the back to the sides alone',
-                )
-              }
-            >
-              The back is screwed to top and bottom too
-            </Tick>
-          </div>
+          <WideTick
+            isSelected={back.allRound ?? false}
+            onChange={(allRound) =>
+              change(
+                { back: allRound ? { kind: 'applied', allRound } : { kind: 'applied' } },
+                allRound ? 'Screwed the back to top and bottom too' : 'Screwed the back to the sides alone',
+              )
+            }
+          >
+            The back is screwed to top and bottom too
+          </WideTick>
         ) : null}
         {back.kind === 'groove' ? (
-          <div style={{ gridColumn: '1 / -1' }}>
-            <Tick
-              isSelected={back.glued ?? false}
-              onChange={(glued) => {
-                const { glued: was, ...rest } = back;
-                void was;
-                change(
-                  { back: glued ? { ...rest, glued } : rest },
-                  glued ? 'Glued the back into its grooves' : 'Left the back loose in its grooves',
-                );
-              }}
-            >
-              The back is glued into its grooves
-            </Tick>
-          </div>
+          <WideTick
+            isSelected={back.glued ?? false}
+            onChange={(glued) => {
+              const rest = without(back, 'glued');
+              change(
+                { back: glued ? { ...rest, glued } : rest },
+                glued ? 'Glued the back into its grooves' : 'Left the back loose in its grooves',
+              );
+            }}
+          >
+            The back is glued into its grooves
+          </WideTick>
         ) : null}
         {back.kind === 'groove' || back.kind === 'rebate' ? (
           <>

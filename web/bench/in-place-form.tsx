@@ -4,7 +4,7 @@ import { ZERO, inch, mm } from '../../core/length/index.js';
 import type { InPlace } from '../../core/piece/index.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
-import { FieldLabel, Grid, Section, Select, TextInput, Tick } from '../shared/ui.js';
+import { FieldLabel, Grid, Section, Select, TextInput, WideTick } from '../shared/ui.js';
 import { useSettledBench } from './bench.js';
 import { GridFields, ShelfFields, usePieceFields } from './piece-fields.js';
 
@@ -45,11 +45,9 @@ export function InPlaceForm({ piece }: { piece: InPlace }) {
           precision={precision}
           onCommit={(cover) => change({ cover: cover ?? ZERO }, 'Changed how far the top stands out')}
         />
-        <div style={{ gridColumn: '1 / -1' }}>
-          <Tick isSelected={packing !== undefined} onChange={pack}>
-            Slides packed out behind a face frame
-          </Tick>
-        </div>
+        <WideTick isSelected={packing !== undefined} onChange={pack}>
+          Slides packed out behind a face frame
+        </WideTick>
         {packing ? (
           <>
             {length('Frame stands in', packing.out, (out) => ({ packing: { ...packing, out } }))}

@@ -2,7 +2,7 @@ import { inch, mm } from '../../core/length/index.js';
 import type { Fix, PiecePatch } from '../../core/piece/index.js';
 import type { Rounding } from '../../core/run/index.js';
 import { usePrecision } from '../data/project.js';
-import { Select, Tick, type Choice } from '../shared/ui.js';
+import { Select, WideTick, type Choice } from '../shared/ui.js';
 import { useSettledBench } from './bench.js';
 import { useEditFields } from './edit-fields.js';
 
@@ -84,22 +84,18 @@ export function GridFields() {
         />
       ) : null}
       {rounding.set !== 'exact' ? length('Grid', rounding.grid, (grid) => ({ rounding: { ...rounding, grid } })) : null}
-      <div style={{ gridColumn: '1 / -1' }}>
-        <Tick
-          isSelected={piece.fixedToWall}
-          onChange={(fixedToWall) => change({ fixedToWall }, fixedToWall ? 'To be fixed to the wall' : 'Not fixed to the wall')}
-        >
-          Will be fixed to the wall
-        </Tick>
-      </div>
-      <div style={{ gridColumn: '1 / -1' }}>
-        <Tick
-          isSelected={piece.noOneOn ?? false}
-          onChange={(noOneOn) => change({ noOneOn }, noOneOn ? 'No one will sit or step on it' : 'Someone may sit or step on it')}
-        >
-          No one will sit, step or kneel on it
-        </Tick>
-      </div>
+      <WideTick
+        isSelected={piece.fixedToWall}
+        onChange={(fixedToWall) => change({ fixedToWall }, fixedToWall ? 'To be fixed to the wall' : 'Not fixed to the wall')}
+      >
+        Will be fixed to the wall
+      </WideTick>
+      <WideTick
+        isSelected={piece.noOneOn ?? false}
+        onChange={(noOneOn) => change({ noOneOn }, noOneOn ? 'No one will sit or step on it' : 'Someone may sit or step on it')}
+      >
+        No one will sit, step or kneel on it
+      </WideTick>
     </>
   );
 }

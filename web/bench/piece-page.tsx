@@ -1,4 +1,4 @@
-import { stopsBuild } from '../../core/carry/index.js';
+import { standsWithJoints } from '../../core/checks/index.js';
 import { useEffect, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -85,11 +85,12 @@ function BenchPage({ station, pieceId }: { station: Station; pieceId: string }) 
     document.title = `${piece.name}, ${station} – Ruvok`;
   }, [piece.name, station]);
   // A member that fails and one whose ends do not hold are each one of what does not carry.
-  const ends = new Set(
-    solution.checks.flatMap((c) => (c.id.startsWith('ends-') && c.state === 'fails' && c.about.kind === 'member' ? [c.about.id] : [])),
+  const failing = useMemo(
+    () => [...solution.carried.members.values()].map((c) => standsWithJoints(solution.checks, c)).filter((c) => c.state === 'fails'),
+    [solution],
   );
-  const fails = [...solution.carried.members.values()].filter((c) => c.state === 'fails' || ends.has(c.member.id)).length;
-  const breaks = ends.size > 0 || [...solution.carried.members.values()].some((c) => c.state === 'fails' && stopsBuild(c));
+  const fails = failing.length;
+  const breaks = failing.some((c) => c.severity === 'stop');
   const unjudged = solution.checks.filter((c) => c.state === 'not judged').length;
   const stops = solution.checks.filter((c) => c.severity === 'stop').length;
   const parts = solution.parts.length;

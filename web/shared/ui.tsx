@@ -265,6 +265,15 @@ export function Tick({ children, ...rest }: CheckboxProps & { children: string }
   );
 }
 
+/** The same over all columns of a form. */
+export function WideTick(props: CheckboxProps & { children: string }) {
+  return (
+    <div style={{ gridColumn: '1 / -1' }}>
+      <Tick {...props} />
+    </div>
+  );
+}
+
 export const Panel = styled.div`
   background: ${paper};
   border: 1px solid ${line};

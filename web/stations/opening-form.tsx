@@ -7,6 +7,7 @@ import { LengthField } from '../shared/length-field.js';
 import { Button, Faint, Grid, Row, type Choice } from '../shared/ui.js';
 import { newId } from '../data/defaults.js';
 import { line } from '../theme/tokens.js';
+import { without } from '../shared/without.js';
 
 const OBSTACLES: readonly Choice<Obstacle['kind']>[] = [
   { id: 'skirting', label: 'Skirting' },
@@ -54,19 +55,14 @@ export function OpeningForm({ id, opening }: { id: string; opening: Opening }) {
       onDraft={(value) => draft(value === null ? null : { ...opening, slack: { ...opening.slack, [part]: value } })}
     />
   );
-  const without = <K extends 'ceiling' | 'door' | 'inFront' | 'studs'>(key: K): Opening => {
-    const { [key]: gone, ...rest } = opening;
-    void gone;
-    return rest as Opening;
-  };
   const studs = opening.studs ?? [];
   const readStud = (index: number, value: Length | null) => {
     const kept = studs.filter((_, i) => i !== index);
     const next = value === null ? kept : [...kept, value].sort((a, b) => a - b);
-    save(next.length > 0 ? { ...opening, studs: next } : without('studs'), value === null ? 'Took a stud out' : 'Found a stud');
+    save(next.length > 0 ? { ...opening, studs: next } : without(opening, 'studs'), value === null ? 'Took a stud out' : 'Found a stud');
   };
   const door = (side: 'width' | 'height', value: Length | null) => {
-    if (value === null) return save(without('door'), 'Took the door out');
+    if (value === null) return save(without(opening, 'door'), 'Took the door out');
     const now = opening.door ?? {
       width: precision.unit === 'mm' ? mm(838) : inch(33),
       height: precision.unit === 'mm' ? mm(1981) : inch(78),
@@ -88,14 +84,16 @@ export function OpeningForm({ id, opening }: { id: string; opening: Opening }) {
           optional
           value={opening.ceiling ?? null}
           precision={precision}
-          onCommit={(value) => save(value === null ? without('ceiling') : { ...opening, ceiling: value }, 'Measured the ceiling')}
+          onCommit={(value) => save(value === null ? without(opening, 'ceiling') : { ...opening, ceiling: value }, 'Measured the ceiling')}
         />
         <LengthField
           label="Free in front"
           optional
           value={opening.inFront ?? null}
           precision={precision}
-          onCommit={(value) => save(value === null ? without('inFront') : { ...opening, inFront: value }, 'Measured what is free in front')}
+          onCommit={(value) =>
+            save(value === null ? without(opening, 'inFront') : { ...opening, inFront: value }, 'Measured what is free in front')
+          }
         />
         <LengthField
           label="Door, wide"

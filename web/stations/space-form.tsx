@@ -12,6 +12,7 @@ import { LengthField } from '../shared/length-field.js';
 import { Propose } from '../proposal/propose.js';
 import { FillMenu } from '../worksheets/index.js';
 import { Button, Faint, Grid, Row, Select, TextInput } from '../shared/ui.js';
+import { without } from '../shared/without.js';
 
 function NameField({ space }: { space: PlacedSpace }) {
   const { commit } = useSettledBench();
@@ -59,8 +60,7 @@ function StandsAt({ space, placement, name }: { space: PlacedSpace; placement: P
   const stand = (next: Placement['at'], label: string) => {
     const things = space.space.things.map((t): Placement => {
       if (t.thing !== placement.thing) return t;
-      const { at: was, ...rest } = t;
-      void was;
+      const rest = without(t, 'at');
       return next === undefined ? rest : { ...rest, at: next };
     });
     commit({ kind: 'things', space: space.id, things }, label.slice(0, 150));

@@ -4,8 +4,9 @@ import { ZERO, formatLength, mm, inch, type LengthUnit } from '../../core/length
 import type { BoxBottom, Drawers, Front, PlacedSpace, Runner } from '../../core/piece/index.js';
 import { useSettledBench } from '../bench/bench.js';
 import { usePrecision, useProject } from '../data/project.js';
-import { Faint, Grid, Section, Select, Tick, type Choice } from '../shared/ui.js';
+import { Faint, Grid, Section, Select, WideTick, type Choice } from '../shared/ui.js';
 import { useMakingFields } from './fields.js';
+import { without } from '../shared/without.js';
 
 const FRONTS: readonly Choice<Front['kind']>[] = [
   { id: 'inset', label: 'Inset, a reveal all round' },
@@ -230,19 +231,16 @@ function BoxFields({ bank, making }: { bank: string; making: Drawers }) {
       {bottom.kind === 'groove' ? length('Groove up', bottom.up, (up) => ({ box: { ...box, bottom: { ...bottom, up } } })) : null}
       {bottom.kind === 'tray' ? length('Strips high', bottom.strip, (strip) => ({ box: { ...box, bottom: { ...bottom, strip } } })) : null}
       {bottom.kind === 'groove' || bottom.kind === 'rebate' ? (
-        <div style={{ gridColumn: '1 / -1' }}>
-          <Tick
-            isSelected={box.muntin !== undefined}
-            onChange={(has) => {
-              const { muntin: was, ...rest } = box;
-              void was;
-              const muntin = { stock: making.stock.box, wide: unit === 'mm' ? mm(80) : inch(3) };
-              change({ box: has ? { ...rest, muntin } : rest }, has ? 'Put muntins under the bottoms' : 'Took the muntins out');
-            }}
-          >
-            A muntin under the middle of each bottom
-          </Tick>
-        </div>
+        <WideTick
+          isSelected={box.muntin !== undefined}
+          onChange={(has) => {
+            const rest = without(box, 'muntin');
+            const muntin = { stock: making.stock.box, wide: unit === 'mm' ? mm(80) : inch(3) };
+            change({ box: has ? { ...rest, muntin } : rest }, has ? 'Put muntins under the bottoms' : 'Took the muntins out');
+          }}
+        >
+          A muntin under the middle of each bottom
+        </WideTick>
       ) : null}
       {box.muntin ? (
         <>

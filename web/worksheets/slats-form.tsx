@@ -8,7 +8,7 @@ import { newNodesFor } from '../bench/nodes.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
-import { Button, FieldLabel, Grid, NumberBox, Section, Select, TextInput, Tick } from '../shared/ui.js';
+import { Button, FieldLabel, Grid, NumberBox, Section, Select, TextInput, WideTick } from '../shared/ui.js';
 import { useMakingFields } from './fields.js';
 
 /** The inverse questions: which counts come near a wanted gap, and how long a deck is with a spacer of it. */
@@ -67,11 +67,12 @@ function DealFields({ space, making }: { space: PlacedSpace; making: Slats }) {
   };
   return (
     <>
-      <div style={{ gridColumn: '1 / -1' }}>
-        <Tick isSelected={deal !== undefined} onChange={(on) => (on ? change({ deal: usual }, 'Dealt the slats to two bodies') : fixed())}>
-          Some slats slide out
-        </Tick>
-      </div>
+      <WideTick
+        isSelected={deal !== undefined}
+        onChange={(on) => (on ? change({ deal: usual }, 'Dealt the slats to two bodies') : fixed())}
+      >
+        Some slats slide out
+      </WideTick>
       {deal ? (
         <>
           <TextField value={pattern ?? deal.pattern} onChange={setPattern} onBlur={set} onKeyDown={(e) => e.key === 'Enter' && set()}>

@@ -1,4 +1,5 @@
 import type { State } from '../../carry/index.js';
+import { weakEnds } from '../../checks/index.js';
 import type { Sentence } from '../../figure/index.js';
 import { ZERO, greatest, type Length } from '../../length/index.js';
 import { applyEdit, type Letters, type PieceEdit } from '../../piece/index.js';
@@ -94,7 +95,7 @@ function tried(
   const relieved = member.empty && member.unknown.length === 0 && member.state === 'not judged';
   const passes = member.state === 'fine' || member.state === 'close' || relieved;
   const failsAfter = failing(after);
-  const endsFail = failsAfter.has(`ends-${memberId}`);
+  const endsFail = weakEnds(after.checks).has(memberId);
   // One that bends well enough is mended at its ends; what mends it is not offered where it makes something else fail.
   const mends = passes && (failedBefore.has(memberId) || isClose(before, memberId) || !endsFail);
   if (!mends || [...failsAfter].some((id) => !failedBefore.has(id))) return null;

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { stopsBuild, type CarriedMember, type State } from '../../../core/carry/index.js';
-import type { Severity } from '../../../core/checks/index.js';
+import type { CarriedMember, State } from '../../../core/carry/index.js';
+import { standsWithJoints, weakEnds, type Severity } from '../../../core/checks/index.js';
 import type { Solution } from '../../../core/solution/index.js';
 import { useBench } from '../../bench/bench.js';
 
@@ -22,7 +22,7 @@ export function useLoaded(): readonly CarriedMember[] {
   return useMemo(
     () =>
       [...solution.carried.members.values()]
-        .filter((c) => c.bending || c.throughout || c.falls || endsFail(solution, c.member.id))
+        .filter((c) => c.bending || c.throughout || c.falls || weakEnds(solution.checks).has(c.member.id))
         .map((c) => ({ c, stands: standingOf(solution, c) }))
         .sort((a, b) => weight(a.stands) - weight(b.stands) || share(b.c) - share(a.c))
         .map(({ c }) => c),
@@ -33,19 +33,15 @@ export function useLoaded(): readonly CarriedMember[] {
 /** What a state is called in a list. */
 export const STATE_WORD = { fine: 'fine', close: 'close', fails: 'past the limit', 'not judged': 'not judged' } as const;
 
-/** Whether a check says that what holds a member does not hold it. */
-function endsFail(solution: Solution, id: string): boolean {
-  return solution.checks.some((check) => check.id === `ends-${id}` && check.state === 'fails');
-}
-
 /** How a member stands with its joints, and how much that weighs: the same mark and colour wherever it is shown. */
 export function standingOf(
   solution: Solution,
   c: CarriedMember,
 ): { readonly state: State; readonly severity: Severity; readonly word: string } {
-  if (endsFail(solution, c.member.id)) return { state: 'fails', severity: 'stop', word: 'its ends do not hold' };
-  if (c.state === 'fails' && stopsBuild(c)) return { state: 'fails', severity: 'stop', word: c.falls ? 'comes down' : 'may break' };
-  return { state: c.state, severity: c.state === 'fine' ? 'good' : 'look', word: STATE_WORD[c.state] };
+  const stands = standsWithJoints(solution.checks, c);
+  if (weakEnds(solution.checks).has(c.member.id)) return { ...stands, word: 'its ends do not hold' };
+  if (stands.severity === 'stop') return { ...stands, word: c.falls ? 'comes down' : 'may break' };
+  return { ...stands, word: STATE_WORD[c.state] };
 }
 
 /** How much it weighs that something sags past what is seen: it is for a look. */

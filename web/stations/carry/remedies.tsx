@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { CarriedMember } from '../../../core/carry/index.js';
+import { weakEnds } from '../../../core/checks/index.js';
 import { writeFine, writeForce, writeMass, writeSentence } from '../../../core/figure/index.js';
 import { toMm } from '../../../core/length/index.js';
 import type { PieceEdit } from '../../../core/piece/index.js';
@@ -62,7 +63,7 @@ export function Remedies({ c }: { c: CarriedMember }) {
   const precision = usePrecision();
   const [open, setOpen] = useState<number | null>(null);
   const state = settled.carried.members.get(c.member.id)?.state;
-  const endsFail = settled.checks.some((check) => check.id === `ends-${c.member.id}` && check.state === 'fails');
+  const endsFail = weakEnds(settled.checks).has(c.member.id);
   const wanted = state === 'fails' || state === 'close' || endsFail;
   const member = c.member.id;
   const ask = useMemo<RemediesAsked | null>(

@@ -1,0 +1,26 @@
+import { stopsBuild, type CarriedMember, type State } from '../carry/index.js';
+import type { Check, Severity } from './check.js';
+
+/** The checks of a solved piece never change, so that they are gone through once. */
+const known = new WeakMap<readonly Check[], ReadonlySet<string>>();
+
+/** Members whose ends do not hold what they give on, by their ids. */
+export function weakEnds(checks: readonly Check[]): ReadonlySet<string> {
+  let ids = known.get(checks);
+  if (!ids) {
+    ids = new Set(
+      checks.flatMap(({ id, state, about }) => (state === 'fails' && about.kind === 'member' && id === endsId(about.id) ? [about.id] : [])),
+    );
+    known.set(checks, ids);
+  }
+  return ids;
+}
+
+/** The id of the check of what holds a member. */
+export const endsId = (member: string) => `ends-${member}`;
+
+/** How a member stands with its joints, and how much that weighs: what breaks or falls stops the build, what merely shows is for a look. */
+export function standsWithJoints(checks: readonly Check[], c: CarriedMember): { readonly state: State; readonly severity: Severity } {
+  if (weakEnds(checks).has(c.member.id) || (c.state === 'fails' && stopsBuild(c))) return { state: 'fails', severity: 'stop' };
+  return { state: c.state, severity: c.state === 'fine' ? 'good' : 'look' };
+}
