@@ -1,9 +1,18 @@
-import { dividingMembersOf, namedIn, spacesOf, type Piece } from '../piece/index.js';
+import { dividingMembersOf, findMember, namedBy, spacesOf, type Named, type Piece } from '../piece/index.js';
 import type { Fault } from './faults.js';
-import type { ProjectFile } from './project-file.js';
+import { workshopOf, type ProjectFile } from './project-file.js';
 
-/** Node ids that stand twice in a piece, and runs with the wrong number of spaces for their members. */
-export function pieceFaults(piece: Piece, path: string): readonly Fault[] {
+/** The records that there are, by their ids; a workshop is one. */
+export type Known = Readonly<Record<'openings' | 'stock' | 'slides' | 'things', ReadonlyMap<string, unknown>>>;
+
+/** Where the records of each kind that a piece names are kept. */
+export const KEPT_IN = { opening: 'openings', stock: 'stock', slide: 'slides', thing: 'things' } as const satisfies Record<
+  Named['kind'],
+  keyof Known
+>;
+
+/** Node ids that stand twice in a piece, members in line with none, and runs with the wrong number of spaces for their members. */
+function nodeFaults(piece: Piece, path: string): readonly Fault[] {
   const faults: Fault[] = [];
   const seen = new Set<string>();
   const once = (id: string) => {
@@ -22,26 +31,44 @@ export function pieceFaults(piece: Piece, path: string): readonly Fault[] {
       });
     }
   }
-  for (const { member } of dividingMembersOf(piece.interior)) once(member.id);
+  for (const { member } of dividingMembersOf(piece.interior)) {
+    once(member.id);
+    if (member.sameAs !== undefined && !findMember(piece.interior, member.sameAs))
+      faults.push({
+        path: `${path}/interior (member ${member.id})`,
+        message: `there is no member ${member.sameAs} to be in line with`,
+        given: member.sameAs,
+        accepted: 'another member of the piece',
+      });
+  }
   return faults;
 }
 
-function missing(path: string, what: string, id: string, known: object): Fault[] {
-  if (id in known) return [];
-  const ids = Object.keys(known).slice(0, 8).join(', ');
-  return [{ path, message: `there is no ${what} ${id}`, given: id, accepted: ids ? `one of ${ids}` : `a ${what} that is in the file` }];
+/** What a piece names that is not there. */
+export function missingOf(piece: Piece, known: Known): readonly Named[] {
+  return namedBy(piece).filter((n) => !known[KEPT_IN[n.kind]].has(n.id));
+}
+
+/**
+ * What is wrong with a piece that is right by its schema: in itself, and in what it refers to.
+ * The one check on create, save, import, undo and redo.
+ * @param path of the piece in its document
+ */
+export function pieceFaults(piece: Piece, known: Known, path: string): readonly Fault[] {
+  const missing = missingOf(piece, known).map(({ kind, id, where }): Fault => {
+    const ids = [...known[KEPT_IN[kind]].keys()].slice(0, 8).join(', ');
+    return {
+      path: where.includes(' ') ? `${path}/interior (${where})` : `${path}/${where}`,
+      message: `there is no ${kind} ${id}`,
+      given: id,
+      accepted: ids ? `one of ${ids}` : `a ${kind} that is there`,
+    };
+  });
+  return [...nodeFaults(piece, path), ...missing];
 }
 
 /** Ids in a project file that lead nowhere. */
 export function referenceFaults(file: ProjectFile): readonly Fault[] {
-  return Object.entries(file.pieces).flatMap(([id, { piece }]) => {
-    const path = `/pieces/${id}/piece`;
-    const stocks = Object.entries(piece.stock).flatMap(([use, stock]) => missing(`${path}/stock/${use}`, 'stock', stock, file.stock));
-    const opening = piece.opening === undefined ? [] : missing(`${path}/opening`, 'opening', piece.opening, file.openings);
-    const records = { stock: file.stock, slide: file.slides ?? {}, thing: file.things };
-    const inside = namedIn(piece.interior).flatMap((n) => missing(`${path}/interior (${n.where})`, n.kind, n.id, records[n.kind]));
-    const packing =
-      piece.shell === 'in-place' && piece.packing ? missing(`${path}/packing/stock`, 'stock', piece.packing.stock, file.stock) : [];
-    return [...pieceFaults(piece, path), ...opening, ...stocks, ...inside, ...packing];
-  });
+  const known = workshopOf(file);
+  return Object.entries(file.pieces).flatMap(([id, { piece }]) => pieceFaults(piece, known, `/pieces/${id}/piece`));
 }

@@ -6,6 +6,7 @@ export * from './space.js';
 export * from './spec.js';
 export * from './member.js';
 export * from './tree.js';
+export * from './named.js';
 export * from './edit.js';
 export * from './shape.js';
 export * from './body.js';

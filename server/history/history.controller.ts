@@ -2,24 +2,27 @@ import { Body, Controller, Get, HttpCode, Inject, Param, Post, Query } from '@ne
 import { ApiOperation, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { ArrayMaxSize, ArrayMinSize, IsArray, Matches } from 'class-validator';
 import { edge } from '../problems/schema.validator.js';
-import { KINDS, type Kind } from '../records/kinds.js';
+import { KINDS, PROJECT, type Kind } from '../records/kinds.js';
 import { HistoryService, type Scope } from './history.service.js';
 
-const ENTRY = new RegExp(`^(${KINDS.join('|')})/[a-z0-9][a-z0-9-]{0,59}$`);
+const ENTRY = new RegExp(`^(${[...KINDS, PROJECT].join('|')})(/[a-z0-9][a-z0-9-]{0,59})?$`);
 
 class ScopeDto {
-  @ApiProperty({ example: ['pieces/ink-case', 'openings/alcove'], description: 'The records whose changes are walked together' })
+  @ApiProperty({
+    example: ['pieces/ink-case', 'openings/alcove'],
+    description: 'The records, or kinds of record, whose changes are walked together',
+  })
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(100)
-  @Matches(ENTRY, { each: true, message: 'each must be a kind and an id, such as pieces/ink-case' })
+  @Matches(ENTRY, { each: true, message: 'each must be a kind, or a kind and an id, such as pieces/ink-case' })
   scope!: string[];
 }
 
 function scopeOf(entries: readonly string[]): Scope {
   return entries.map((entry) => {
-    const [kind, id] = entry.split('/') as [Kind, string];
-    return { kind, id };
+    const [kind, id] = entry.split('/') as [Kind, string?];
+    return id === undefined ? { kind } : { kind, id };
   });
 }
 

@@ -1,18 +1,22 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { and, asc, desc, eq, or, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, or, sql, type SQL } from 'drizzle-orm';
 import type { KeptPiece } from '../../core/formats/index.js';
 import { DATABASE, type Database } from '../data/database.js';
-import { changes } from '../data/schema.js';
+import { changes, projects } from '../data/schema.js';
 import { RecordsService, type Tx } from '../records/records.service.js';
-import { tableOf, type Kind, type StoredRecord } from '../records/kinds.js';
+import { PROJECT, tableOf, type Kind, type StoredRecord } from '../records/kinds.js';
 
-/** Records whose changes are walked together: a piece with its opening, say. */
-export type Scope = readonly { readonly kind: Kind; readonly id: string }[];
+/**
+ * Whose changes are walked together: a piece with its opening, every thing there is (a kind without an id, so that
+ * what was taken out counts too), or the project's own settings. Of a single record its making is not walked:
+ * who works on a piece ends at the empty piece, and takes it out where pieces are listed.
+ */
+export type Scope = readonly { readonly kind: Kind | typeof PROJECT; readonly id?: string }[];
 
 /** What an undo or redo did. */
 export interface Step {
   readonly label: string;
-  readonly kind: Kind;
+  readonly kind: Kind | typeof PROJECT;
   /** The record as it is now; null when it is no longer there. */
   readonly record: StoredRecord | null;
   readonly recordId: string;
@@ -51,7 +55,13 @@ export class HistoryService {
   }
 
   private async next(projectId: string, scope: Scope, undone: boolean, from: Database | Tx): Promise<ChangeRow | undefined> {
-    const inScope = or(...scope.map((s) => and(eq(changes.kind, s.kind), eq(changes.recordId, s.id)) as SQL));
+    const inScope = or(
+      ...scope.map(({ kind, id }) =>
+        id === undefined
+          ? eq(changes.kind, kind)
+          : (and(eq(changes.kind, kind), eq(changes.recordId, id), isNotNull(changes.before)) as SQL),
+      ),
+    );
     const [row] = await from
       .select()
       .from(changes)
@@ -65,20 +75,44 @@ export class HistoryService {
     return this.db.transaction(async (tx) => {
       const change = await this.next(projectId, scope, again, tx);
       if (!change) return null;
-      const kind = change.kind as Kind;
-      const wanted = again ? change.after : change.before;
       await tx.update(changes).set({ undone: !again }).where(eq(changes.seq, change.seq));
+      const wanted = again ? change.after : change.before;
+      const { label, recordId } = change;
+      if (change.kind === PROJECT) return { label, kind: PROJECT, record: await this.settings(tx, projectId, wanted), recordId };
+      const kind = change.kind as Kind;
       const table = tableOf(kind);
-      const where = and(eq(table.projectId, projectId), eq(table.id, change.recordId));
+      const where = and(eq(table.projectId, projectId), eq(table.id, recordId));
       const [now] = await tx.select({ version: table.version, data: table.data }).from(table).where(where);
       if (wanted === null) {
+        await this.records.unused(tx, projectId, kind, recordId);
         await tx.delete(table).where(where);
-        return { label: change.label, kind, record: null, recordId: change.recordId };
+        return { label, kind, record: null, recordId };
       }
+      if (kind === 'pieces') await this.records.complete(tx, projectId, (wanted as KeptPiece).piece);
       const data = kind === 'pieces' && now ? { ...(wanted as KeptPiece), letters: (now.data as KeptPiece).letters } : wanted;
-      const record = { id: change.recordId, version: (now?.version ?? 0) + 1, data };
+      const record = { id: recordId, version: (now?.version ?? (await this.lastVersion(tx, change))) + 1, data };
       await this.records.put(tx, projectId, kind, record);
-      return { label: change.label, kind, record, recordId: change.recordId };
+      return { label, kind, record, recordId };
     });
+  }
+
+  /** Puts the project's own settings back. */
+  private async settings(tx: Tx, id: string, data: unknown): Promise<StoredRecord> {
+    const [row] = await tx
+      .update(projects)
+      .set({ data, version: sql`${projects.version} + 1` })
+      .where(eq(projects.id, id))
+      .returning({ id: projects.id, version: projects.version, data: projects.data });
+    return row as StoredRecord;
+  }
+
+  /** A version past those that a record had before it was taken out, so that an edit made on it then does not fit it now. */
+  private async lastVersion(tx: Tx, { projectId, kind, recordId }: ChangeRow): Promise<number> {
+    const ofRecord = and(eq(changes.projectId, projectId), eq(changes.kind, kind), eq(changes.recordId, recordId));
+    const [row] = await tx
+      .select({ count: sql<number>`count(*)::int` })
+      .from(changes)
+      .where(ofRecord);
+    return 2 * (row?.count ?? 0);
   }
 }

@@ -38,7 +38,7 @@ export function lostRace(current: { version: number; data: unknown }, yours: unk
     title: 'Changed meanwhile',
     status: 409,
     detail: 'This was changed elsewhere since you opened it. Both are kept here: choose one.',
-    current,
+    current: { version: current.version, data: current.data },
     yours,
   });
 }

@@ -5,8 +5,8 @@ import { lettersOf } from '../../core/solution/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { projects } from '../data/schema.js';
 import { badInput, inUse, lostRace, notFound } from '../problems/problem.js';
-import { KINDS } from '../records/kinds.js';
-import { RecordsService } from '../records/records.service.js';
+import { KINDS, PROJECT } from '../records/kinds.js';
+import { RecordsService, type Tx } from '../records/records.service.js';
 
 /** Projects by themselves, and as files that are read in and written out whole. */
 @Injectable()
@@ -33,15 +33,22 @@ export class ProjectsService {
   /** Renames a project or changes its settings. @throws ProblemException 409 when it was changed meanwhile */
   async save(id: string, version: number, data: unknown) {
     return this.db.transaction(async (tx) => {
-      const [now] = await tx.select().from(projects).where(eq(projects.id, id));
-      if (!now) throw notFound(`project ${id}`);
-      if (now.version !== version) throw lostRace({ version: now.version, data: now.data }, data);
-      await tx
+      const now = await this.one(id, tx);
+      const written = tx
         .update(projects)
         .set({ version: version + 1, data, updatedAt: sql`now()` })
-        .where(eq(projects.id, id));
+        .where(and(eq(projects.id, id), eq(projects.version, version)))
+        .returning({ id: projects.id });
+      const change = { projectId: id, kind: PROJECT, recordId: id, label: 'Changed the settings', before: now.data, after: data };
+      if (!(await this.records.commit(tx, written, change))) throw lostRace(await this.one(id, tx), data);
       return { id, version: version + 1, data };
     });
+  }
+
+  private async one(id: string, tx: Database | Tx) {
+    const [now] = await tx.select().from(projects).where(eq(projects.id, id));
+    if (!now) throw notFound(`project ${id}`);
+    return now;
   }
 
   async remove(id: string, version: number): Promise<void> {
@@ -50,9 +57,7 @@ export class ProjectsService {
       .where(and(eq(projects.id, id), eq(projects.version, version)))
       .returning({ id: projects.id });
     if (gone.length > 0) return;
-    const [now] = await this.db.select().from(projects).where(eq(projects.id, id));
-    if (!now) throw notFound(`project ${id}`);
-    throw lostRace({ version: now.version, data: now.data }, null);
+    throw lostRace(await this.one(id, this.db), null);
   }
 
   /** Reads a whole project in under a new id. @throws ProblemException 400 with every fault of the file */

@@ -5,6 +5,9 @@ import * as schema from '../data/schema.js';
 export const KINDS = ['openings', 'things', 'stock', 'slides', 'people', 'pieces'] as const;
 export type Kind = (typeof KINDS)[number];
 
+/** The project itself, among the changes that can be taken back. */
+export const PROJECT = 'project';
+
 type OwnedTable = typeof schema.openings;
 
 /** The table of a kind. The tables are alike in their columns, so one service serves them all. */

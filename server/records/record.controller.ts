@@ -92,7 +92,7 @@ export function recordController(kind: Kind, schema: TSchema) {
     @HttpCode(204)
     @ApiOperation({ summary: `Take a ${ONE[kind]} away; 409 while a piece uses it` })
     remove(@Param('project') project: string, @Param('id') id: string, @Query('version', ParseIntPipe) version: number) {
-      return this.records.remove(project, kind, id, version, `Took away the ${ONE[kind]}`);
+      return this.records.remove(project, kind, id, version);
     }
   }
   return RecordController;

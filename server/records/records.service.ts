@@ -1,8 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { and, eq, sql } from 'drizzle-orm';
+import { and, eq, sql, type ColumnsSelection } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
-import { pieceFaults, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
-import { namedIn, type Letters, type Piece } from '../../core/piece/index.js';
+import type { TypedQueryBuilder } from 'drizzle-orm/query-builders/query-builder';
+import { KEPT_IN, missingOf, pieceFaults, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
+import { namedBy, type Letters, type Piece } from '../../core/piece/index.js';
 import type { Workshop } from '../../core/project/index.js';
 import { lettersOf } from '../../core/solution/index.js';
 import { DATABASE, type Database } from '../data/database.js';
@@ -12,6 +13,12 @@ import { KINDS, ONE, tableOf, type Kind, type StoredRecord } from './kinds.js';
 
 /** A transaction of the database. */
 export type Tx = Parameters<Parameters<Database['transaction']>[0]>[0];
+
+/** The clock and not the transaction's time, so that records read in together keep their order. */
+const NOW = sql`clock_timestamp()`;
+
+/** A write that gives back the id of what it wrote. */
+type Writing = TypedQueryBuilder<ColumnsSelection>;
 
 /** A project with everything in it, each record with its version. */
 export interface Workbench {
@@ -57,10 +64,16 @@ export class RecordsService {
   /** Makes a new record. @throws ProblemException 409 when its id is taken, 400 when it leads nowhere */
   async create(projectId: string, kind: Kind, id: string, sent: unknown, label: string): Promise<StoredRecord> {
     return this.db.transaction(async (tx) => {
-      const bench = await this.workbench(projectId, tx);
-      if (bench.records[kind].some((r) => r.id === id)) throw inUse(`There is a ${ONE[kind]} ${id} already.`);
-      const data = kind === 'pieces' ? await this.kept(tx, projectId, sent as Piece, {}) : sent;
-      await this.commit(tx, projectId, kind, { id, version: 1, data }, label, null);
+      const workshop = await this.workshop(projectId, tx);
+      const data = kind === 'pieces' ? kept(sent as Piece, workshop, {}) : sent;
+      const table = tableOf(kind);
+      const made = tx
+        .insert(table)
+        .values({ projectId, id, version: 1, data, createdAt: NOW })
+        .onConflictDoNothing()
+        .returning({ id: table.id });
+      if (!(await this.commit(tx, made, { projectId, kind, recordId: id, label, before: null, after: data })))
+        throw inUse(`There is a ${ONE[kind]} ${id} already.`);
       return { id, version: 1, data };
     });
   }
@@ -69,58 +82,66 @@ export class RecordsService {
   async save(projectId: string, kind: Kind, id: string, version: number, sent: unknown, label: string): Promise<StoredRecord> {
     return this.db.transaction(async (tx) => {
       const before = await this.one(projectId, kind, id, tx);
-      if (before.version !== version) throw lostRace({ version: before.version, data: before.data }, sent);
-      const data = kind === 'pieces' ? await this.kept(tx, projectId, sent as Piece, (before.data as KeptPiece).letters) : sent;
-      const after = { id, version: version + 1, data };
-      await this.commit(tx, projectId, kind, after, label, before.data);
-      return after;
+      const data = kind === 'pieces' ? kept(sent as Piece, await this.workshop(projectId, tx), (before.data as KeptPiece).letters) : sent;
+      const table = tableOf(kind);
+      const written = tx
+        .update(table)
+        .set({ version: version + 1, data, updatedAt: sql`now()` })
+        .where(and(eq(table.projectId, projectId), eq(table.id, id), eq(table.version, version)))
+        .returning({ id: table.id });
+      if (!(await this.commit(tx, written, { projectId, kind, recordId: id, label, before: before.data, after: data })))
+        throw lostRace(await this.one(projectId, kind, id, tx), sent);
+      return { id, version: version + 1, data };
     });
   }
 
   /** Takes a record away. @throws ProblemException 409 when a piece still uses it */
-  async remove(projectId: string, kind: Kind, id: string, version: number, label: string): Promise<void> {
+  async remove(projectId: string, kind: Kind, id: string, version: number): Promise<void> {
     await this.db.transaction(async (tx) => {
-      const bench = await this.workbench(projectId, tx);
-      const before = bench.records[kind].find((r) => r.id === id);
-      if (!before) throw notFound(`${ONE[kind]} ${id}`);
-      if (before.version !== version) throw lostRace({ version: before.version, data: before.data }, null);
-      const users = bench.records.pieces
-        .filter((p) => uses((p.data as KeptPiece).piece, kind, id))
-        .map((p) => (p.data as KeptPiece).piece.name);
-      if (users.length > 0) throw inUse(`This ${ONE[kind]} is used by ${users.join(', ')}. Choose another there first.`);
+      const before = await this.one(projectId, kind, id, tx);
+      await this.unused(tx, projectId, kind, id);
       const table = tableOf(kind);
-      const gone = tx.$with('gone').as(
-        tx
-          .delete(table)
-          .where(and(eq(table.projectId, projectId), eq(table.id, id)))
-          .returning({ id: table.id }),
-      );
-      await tx
-        .with(gone, this.closing(tx, projectId, kind, id))
-        .insert(changes)
-        .values({ projectId, kind, recordId: id, label, before: before.data, after: null });
+      const gone = tx
+        .delete(table)
+        .where(and(eq(table.projectId, projectId), eq(table.id, id), eq(table.version, version)))
+        .returning({ id: table.id });
+      const label = `Took out ${nameOf(before.data)}`;
+      if (!(await this.commit(tx, gone, { projectId, kind, recordId: id, label, before: before.data, after: null })))
+        throw lostRace(await this.one(projectId, kind, id, tx), null);
     });
   }
 
-  /** Writes a record whatever was there; for undo and import inside their transactions. */
-  async put(tx: Tx, projectId: string, kind: Kind, record: StoredRecord): Promise<void> {
-    await this.writing(tx, projectId, kind, record);
+  /** @throws ProblemException 409 with the pieces that name a record, where there are any */
+  async unused(tx: Tx, projectId: string, kind: Kind, id: string): Promise<void> {
+    if (kind === 'pieces' || kind === 'people') return;
+    const users = (await this.list(projectId, 'pieces', tx))
+      .map((p) => (p.data as KeptPiece).piece)
+      .filter((piece) => namedBy(piece).some((n) => KEPT_IN[n.kind] === kind && n.id === id))
+      .map((piece) => piece.name);
+    if (users.length > 0) throw inUse(`This ${ONE[kind]} is used by ${users.join(', ')}. Choose another there first.`);
   }
 
-  private writing(tx: Tx, projectId: string, kind: Kind, { id, version, data }: StoredRecord) {
-    const table = tableOf(kind);
-    return (
-      tx
-        .insert(table)
-        // The clock and not the transaction's time, so that records read in together keep their order.
-        .values({ projectId, id, version, data, createdAt: sql`clock_timestamp()` })
-        .onConflictDoUpdate({ target: [table.projectId, table.id], set: { version, data, updatedAt: sql`now()` } })
-        .returning({ id: table.id })
+  /** @throws ProblemException 409 when a piece that is to come back names what is there no longer */
+  async complete(tx: Tx, projectId: string, piece: Piece): Promise<void> {
+    const missing = missingOf(piece, await this.workshop(projectId, tx));
+    const [first] = missing;
+    if (!first) return;
+    throw inUse(
+      `${piece.name} would need the ${first.kind} ${first.id}, which was taken out meanwhile. Bring that back first: undo it where it is listed.`,
     );
   }
 
+  /** Writes a record whatever was there; for undo and import inside their transactions. */
+  async put(tx: Tx, projectId: string, kind: Kind, { id, version, data }: StoredRecord): Promise<void> {
+    const table = tableOf(kind);
+    await tx
+      .insert(table)
+      .values({ projectId, id, version, data, createdAt: NOW })
+      .onConflictDoUpdate({ target: [table.projectId, table.id], set: { version, data, updatedAt: sql`now()` } });
+  }
+
   /** Closes what was taken back of a record, so that it cannot be done again after a later edit. */
-  private closing(tx: Tx, projectId: string, kind: Kind, id: string) {
+  private closing(tx: Tx, projectId: string, kind: string, id: string) {
     const ofRecord = and(eq(changes.projectId, projectId), eq(changes.kind, kind), eq(changes.recordId, id));
     return tx.$with('closing').as(
       tx
@@ -131,20 +152,19 @@ export class RecordsService {
     );
   }
 
-  /** Writes a record and notes the edit, in one question to the database. */
-  private async commit(tx: Tx, projectId: string, kind: Kind, record: StoredRecord, label: string, before: unknown): Promise<void> {
-    const written = tx.$with('written').as(this.writing(tx, projectId, kind, record));
-    await tx
-      .with(written, this.closing(tx, projectId, kind, record.id))
+  /**
+   * Writes a record and notes the edit, in one question to the database.
+   * @param writing that gives a row back when the record was as the edit took it to be
+   * @returns whether it was; if not, the transaction must be given up
+   */
+  async commit(tx: Tx, writing: Writing, change: Omit<typeof changes.$inferInsert, 'seq'>): Promise<boolean> {
+    const written = tx.$with('written').as(writing);
+    const noted = await tx
+      .with(written, this.closing(tx, change.projectId, change.kind, change.recordId))
       .insert(changes)
-      .values({ projectId, kind, recordId: record.id, label, before, after: record.data });
-  }
-
-  /** What is stored of a piece that was sent: with the letters of its parts, by its ledger. */
-  private async kept(tx: Tx, projectId: string, piece: Piece, ledger: Letters): Promise<KeptPiece> {
-    const faults = pieceFaults(piece, '/data');
-    if (faults.length > 0) throw badInput(faults);
-    return { piece, letters: lettersOf(piece, await this.workshop(projectId, tx), ledger) };
+      .values(change)
+      .returning({ written: sql<number>`(select count(*)::int from "written")` });
+    return noted[0]?.written === 1;
   }
 
   /** What pieces of a project are solved with, in one question to the database. */
@@ -190,11 +210,15 @@ export function fileOf(bench: Workbench): ProjectFile {
   };
 }
 
-function uses(piece: Piece, kind: Kind, id: string): boolean {
-  if (kind === 'openings') return piece.opening === id;
-  if (kind === 'stock' && Object.values(piece.stock).includes(id)) return true;
-  if (kind === 'stock' && piece.shell === 'in-place' && piece.packing?.stock === id) return true;
-  return namedIn(piece.interior).some((n) => NAMED[n.kind] === kind && n.id === id);
+/** What is stored of a piece that was sent: with the letters of its parts, by its ledger. */
+function kept(piece: Piece, workshop: Workshop, ledger: Letters): KeptPiece {
+  const faults = pieceFaults(piece, workshop, '/data');
+  if (faults.length > 0) throw badInput(faults);
+  return { piece, letters: lettersOf(piece, workshop, ledger) };
 }
 
-const NAMED = { stock: 'stock', slide: 'slides', thing: 'things' } as const;
+/** What a record is called by whoever made it. */
+function nameOf(data: unknown): string {
+  const { name, piece } = data as { name?: string; piece?: Piece };
+  return piece?.name ?? name ?? 'it';
+}
