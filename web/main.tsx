@@ -1,24 +1,24 @@
-import { StrictMode, Suspense, lazy, type ComponentType, type ReactNode } from 'react';
+import { StrictMode, Suspense, type ReactNode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { BrowserRouter, Link, Navigate, Outlet, Route, Routes, useParams } from 'react-router';
+import { BrowserRouter, Link, Navigate, Outlet, Route, Routes, useLocation, useParams } from 'react-router';
 import '@fontsource-variable/archivo/wdth.css';
 import { PiecePage } from './bench/piece-page.js';
 import { ProjectProvider } from './data/project.js';
 import { Shed } from './shed/shed.js';
 import { Welcome } from './shed/welcome.js';
+import { Boundary, fetched } from './shared/boundary.js';
+import { NoticeBar } from './shared/notice-bar.js';
 import { TroubleDialog } from './shared/trouble-dialog.js';
 import { Page } from './shared/ui.js';
 import { GlobalStyle } from './theme/global.js';
 
-/** A page whose script is fetched when it is first gone to, so that the bench and the shed need not wait for it. */
-const page = (load: () => Promise<ComponentType>) => lazy(async () => ({ default: await load() }));
-
-const Stockroom = page(() => import('./stockroom/stockroom.js').then((m) => m.Stockroom));
-const Things = page(() => import('./things/things.js').then((m) => m.Things));
-const People = page(() => import('./people/people.js').then((m) => m.People));
-const ProjectSettings = page(() => import('./settings/settings.js').then((m) => m.ProjectSettings));
-const Handbook = page(() => import('./handbook/handbook.js').then((m) => m.Handbook));
+// The bench and the shed need not wait for these.
+const Stockroom = fetched(() => import('./stockroom/stockroom.js').then((m) => m.Stockroom));
+const Things = fetched(() => import('./things/things.js').then((m) => m.Things));
+const People = fetched(() => import('./people/people.js').then((m) => m.People));
+const ProjectSettings = fetched(() => import('./settings/settings.js').then((m) => m.ProjectSettings));
+const Handbook = fetched(() => import('./handbook/handbook.js').then((m) => m.Handbook));
 
 const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
 
@@ -35,15 +35,19 @@ function Missing({ children }: { children: ReactNode }) {
 
 function ProjectRoute() {
   const { project = '' } = useParams();
+  const { pathname } = useLocation();
   return (
     <ProjectProvider
       key={project}
       id={project}
       fallback={(error) => (error ? <Missing>{error.message}</Missing> : <Page role="status">Opening the shed…</Page>)}
     >
-      <Suspense fallback={<Page role="status">Opening…</Page>}>
-        <Outlet />
-      </Suspense>
+      <Boundary name="This page" showing={pathname} back={{ to: `/p/${project}`, label: 'To the shed' }}>
+        <Suspense fallback={<Page role="status">Opening…</Page>}>
+          <Outlet />
+        </Suspense>
+      </Boundary>
+      <NoticeBar />
       <TroubleDialog />
     </ProjectProvider>
   );
@@ -68,12 +72,22 @@ function App() {
   );
 }
 
+/** What fails outside a project ends here. */
+function Whole() {
+  const { pathname } = useLocation();
+  return (
+    <Boundary name="This page" showing={pathname} back={{ to: '/', label: 'To the first page' }}>
+      <App />
+    </Boundary>
+  );
+}
+
 createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>
     <QueryClientProvider client={client}>
       <BrowserRouter>
         <GlobalStyle />
-        <App />
+        <Whole />
       </BrowserRouter>
     </QueryClientProvider>
   </StrictMode>,

@@ -1,4 +1,6 @@
-import { mm } from '../length/index.js';
+import { mm, toMm } from '../length/index.js';
+import { solve } from '../solution/index.js';
+import { chest, chestShop, drawers } from '../testing/chest.js';
 import { divided, piece, space } from '../testing/samples.js';
 import { EditError, applyEdit, findMember, findSpace, type Piece, type PieceEdit } from './index.js';
 
@@ -114,4 +116,26 @@ test.each<[string, PieceEdit]>([
   ['evening with ids missing', { kind: 'even', space: 's', members: 9, newMembers: [], newSpaces: [] }],
 ])('%s is an error', (_, edit) => {
   expect(() => applyEdit(shelves, edit)).toThrow(EditError);
+});
+
+describe('taking out a drawer', () => {
+  const bank = chest(drawers()).piece;
+  const things = (p: Piece, id: string) => findSpace(p.interior, id)?.space.things.map((t) => [t.thing, t.count]);
+
+  test('takes one reveal with it, and its things go to its neighbour', () => {
+    const first = apply(bank, { kind: 'drop-part', space: 'd1' });
+    expect([spaces(first, 'in'), members(first, 'in'), things(first, 'd2')]).toEqual([['d2', 'd3'], ['r2'], [['tin', 2]]]);
+    const last = apply(bank, { kind: 'drop-part', space: 'd3' });
+    expect([spaces(last, 'in'), members(last, 'in')]).toEqual([['d1', 'd2'], ['r1']]);
+  });
+
+  test('the last one leaves the space open, with its things', () => {
+    const empty = apply(bank, ...['d2', 'd3', 'd1'].map((space): PieceEdit => ({ kind: 'drop-part', space })));
+    expect([findSpace(empty.interior, 'in')?.space.split, things(empty, 'in')]).toEqual([undefined, [['tin', 2]]]);
+  });
+
+  test('what is left shares what its reveal and the drawer took: 1960 − 3 × 4 − 300 = 1648', () => {
+    const two = apply(bank, { kind: 'rule', space: 'd2', rule: { kind: 'fixed', size: mm(300) } }, { kind: 'drop-part', space: 'd3' });
+    expect([...solve(two, chestShop, {}).shape.runs.values()][0]?.run.lines.map((l) => toMm(l.size.value))).toEqual([4, 1648, 4, 300, 4]);
+  });
 });

@@ -4,7 +4,7 @@ import type { Placement } from '../things/index.js';
 import type { Cells } from './makings/cells.js';
 import type { Axis, DividingMember, Held, Making, Space, Split, Strip } from './space.js';
 import { InPlaceSchema, PanelCaseSchema, type InPlace, type Piece, type PiecePatch } from './spec.js';
-import { findMember, findSpace } from './tree.js';
+import { findMember, findSpace, spacesOf } from './tree.js';
 
 /** One change to a piece. Ids of new nodes come with the edit, so that an edit gives the same piece wherever it is applied. */
 export type PieceEdit =
@@ -31,6 +31,8 @@ export type PieceEdit =
     }
   /** Takes a member out; the spaces beside it become one, with the things of both. */
   | { readonly kind: 'drop'; readonly member: string }
+  /** Takes a part out of a space that is divided by nothing but room, such as a drawer, with the room beside it; its things go to its neighbour. */
+  | { readonly kind: 'drop-part'; readonly space: string }
   | { readonly kind: 'pin'; readonly member: string; readonly at: Length | null }
   | { readonly kind: 'align'; readonly member: string; readonly sameAs: string | null }
   | {
@@ -135,6 +137,19 @@ function dropMember(piece: Piece, id: string): void {
   parts.spaces.splice(found.index, 2, kept);
 }
 
+function dropPart(piece: Piece, id: string): void {
+  const path = findSpace(piece.interior, id);
+  const parts = path?.parent?.space.split;
+  if (!path?.parent || !parts) throw new EditError('only a part of a divided space can be taken out');
+  const { index } = path.parent;
+  if (parts.spaces.length === 1) return clear(path.parent.space);
+  const beside = parts.spaces[index === 0 ? 1 : index - 1] as Space;
+  const heir = [...spacesOf(beside)].map((s) => s.space).find((s) => !s.split) as Space;
+  heir.things = mergePlacements([...heir.things, ...thingsWithin(path.space)]);
+  parts.members.splice(Math.max(0, index - 1), 1);
+  parts.spaces.splice(index, 1);
+}
+
 function even(piece: Piece, edit: Extract<PieceEdit, { kind: 'even' }>): void {
   const owner = spaceOf(piece, edit.space);
   if (!owner.split || (edit.members < 1 && !owner.split.making))
@@ -237,6 +252,10 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
       return piece;
     case 'drop':
       dropMember(piece, edit.member);
+      loosen(piece);
+      return piece;
+    case 'drop-part':
+      dropPart(piece, edit.space);
       loosen(piece);
       return piece;
     case 'pin': {

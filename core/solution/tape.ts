@@ -22,6 +22,8 @@ export interface TapeLine {
   readonly node?: string;
   /** For a gap that no run decides: the open space that a new member would divide. */
   readonly splits?: string;
+  /** A gap that is a part of its own, such as a drawer, and can be taken out. */
+  readonly part?: true;
   /** The space or the member that is selected with it. */
   readonly selects: string;
   /** For a dividing member: whether it is held in its place. */
@@ -68,7 +70,9 @@ function runLinesOf(solution: Solution, run: PlacedRun, inner: (space: PlacedSpa
       const space = solution.shape.spaces.get(line.id);
       if (!space) return [];
       // A part is one line of its run, as it is there, unless it is itself divided along the axis further in.
-      return hasRun(space, run.axis) ? inner(space) : [{ ...gapOf(space, run.axis), size }];
+      return hasRun(space, run.axis)
+        ? inner(space)
+        : [{ ...gapOf(space, run.axis), size, ...(partsStandAlone(run) ? { part: true } : {}) }];
     }
     const spec = specs.get(line.id);
     const held = spec?.at !== undefined ? 'pinned' : spec?.sameAs !== undefined ? 'aligned' : undefined;
@@ -92,6 +96,11 @@ function runLinesOf(solution: Solution, run: PlacedRun, inner: (space: PlacedSpa
     ...(i === 0 && before ? { back: before } : {}),
     ...(i === lines.length - 1 && after ? { nextBack: after } : {}),
   }));
+}
+
+/** Whether nothing but room lies between the parts of a run, so that each of them is what is made. */
+export function partsStandAlone(run: PlacedRun): boolean {
+  return [...run.roles.values()].every((role) => role === 'room') && (run.roles.size > 0 || run.run.lines.length > 1);
 }
 
 /** The board or slat that stands at an end of a run; none where that is nothing but room. */

@@ -1,10 +1,11 @@
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 import type { Change } from '../../core/checks/index.js';
-import { applyEdit, type Piece, type PieceEdit } from '../../core/piece/index.js';
+import { EditError, applyEdit, type Piece, type PieceEdit } from '../../core/piece/index.js';
 import type { Workshop } from '../../core/project/index.js';
 import { compare, solve, tapeThrough, type Moved, type Solution } from '../../core/solution/index.js';
 import type { Opening } from '../../core/survey/index.js';
 import { useProject, useRecord } from '../data/project.js';
+import { rebaseEdit } from './rebase-edit.js';
 import { useSelection } from './selection.js';
 
 /** What is tried but not committed: an edit while it is typed or dragged, or (`look`) a fix that is looked at. */
@@ -63,7 +64,13 @@ function solveDraft(piece: Piece, workshop: Workshop, settled: Solution, draft: 
   if (draft.kind === 'opening') {
     return solve(piece, { ...workshop, openings: new Map(workshop.openings).set(draft.id, draft.opening) }, settled.letters);
   }
-  return solve(applyEdit(piece, draft.edit), workshop, settled.letters);
+  try {
+    return solve(applyEdit(piece, draft.edit), workshop, settled.letters);
+  } catch (error) {
+    // A fix that is looked at may name what an edit has just taken out: the piece stays as it is.
+    if (error instanceof EditError) return settled;
+    throw error;
+  }
 }
 
 /** The first space that can hold something, from the datum up. */
@@ -109,10 +116,16 @@ export function BenchProvider({ pieceId, children }: { pieceId: string; children
 
   const commit = useCallback(
     (edit: PieceEdit, label: string) => {
-      const next = applyEdit(piece, edit);
       setDraft(null);
-      setMoved(compare(settled, solve(next, workshop, settled.letters)));
-      saver.save('pieces', pieceId, next, label);
+      // Another edit may have been made since this one's form was drawn: it is applied to what there is now.
+      const now = saver.latest('pieces', pieceId)?.piece ?? piece;
+      try {
+        const next = applyEdit(now, rebaseEdit(edit, piece, now));
+        setMoved(compare(settled, solve(next, workshop, settled.letters)));
+        saver.save('pieces', pieceId, next, label);
+      } catch (error) {
+        saver.say({ tone: 'refused', text: `“${label}” was not done, and nothing was changed: ${(error as Error).message}.` });
+      }
     },
     [piece, settled, workshop, saver, pieceId],
   );
@@ -120,7 +133,7 @@ export function BenchProvider({ pieceId, children }: { pieceId: string; children
     (id: string, opening: Opening, label: string) => {
       setDraft(null);
       setMoved(compare(settled, solveDraft(piece, workshop, settled, { kind: 'opening', id, opening })));
-      saver.save('openings', id, opening, label);
+      saver.save('openings', id, opening, label, workshop.openings.get(id));
     },
     [piece, settled, workshop, saver],
   );

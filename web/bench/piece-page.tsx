@@ -4,6 +4,7 @@ import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useHistory } from '../data/history.js';
 import { useProject } from '../data/project.js';
+import { Boundary } from '../shared/boundary.js';
 import { Header } from '../shared/header.js';
 import { CarrySheet } from '../stations/carry/sheet.js';
 import { CarryAnswers } from '../stations/carry/answers.js';
@@ -73,9 +74,9 @@ function useStationKeys(project: string, piece: string) {
   }, [navigate, project, piece]);
 }
 
-function BenchPage({ station, pieceId }: { station: Station; pieceId: string }) {
+function BenchPage({ station, pieceId, version }: { station: Station; pieceId: string; version: number }) {
   const { id } = useProject();
-  const { piece, solution } = useBench();
+  const { piece, solution, selection } = useBench();
   const opening = piece.opening;
   const [scope, setScope] = useState<readonly string[]>([]);
   useEffect(() => setScope([`pieces/${pieceId}`, ...(opening ? [`openings/${opening}`] : [])]), [pieceId, opening]);
@@ -99,44 +100,55 @@ function BenchPage({ station, pieceId }: { station: Station; pieceId: string }) 
     () => ({ id: pieceId, name, station, fails, breaks, unjudged, stops, parts }),
     [pieceId, name, station, fails, breaks, unjudged, stops, parts],
   );
+  const back = { to: `/p/${id}`, label: 'To the shed' };
+  // An edit, another selection and another station try again what could not be shown.
+  const showing = `${station} ${selection} ${version}`;
   return (
     <Layout>
       <Header piece={header} history={history} />
       <Side aria-label="Worksheet" data-screen-only>
-        {station === 'measure' ? (
-          <MeasureSheet />
-        ) : station === 'divide' ? (
-          <DivideSheet />
-        ) : station === 'carry' ? (
-          <CarrySheet />
-        ) : (
-          <PartsSheet />
-        )}
+        <Boundary name="The worksheet" showing={showing} back={back}>
+          {station === 'measure' ? (
+            <MeasureSheet />
+          ) : station === 'divide' ? (
+            <DivideSheet />
+          ) : station === 'carry' ? (
+            <CarrySheet />
+          ) : (
+            <PartsSheet />
+          )}
+        </Boundary>
       </Side>
-      {station === 'measure' ? (
-        <Middle>
-          <MeasureStage />
-        </Middle>
-      ) : station === 'parts' ? (
-        <Middle data-list="">
-          <PartsStage />
-        </Middle>
-      ) : (
-        <DrawingMiddle carrying={station === 'carry'} />
-      )}
-      <Side aria-label="Sum and checks" data-screen-only>
-        <MovedPanel />
-        {station === 'carry' ? (
-          <CarryAnswers />
+      <Boundary name={station === 'parts' ? 'The list' : 'The drawing'} showing={showing} back={back}>
+        {station === 'measure' ? (
+          <Middle>
+            <MeasureStage />
+          </Middle>
         ) : station === 'parts' ? (
-          <PartDetail />
-        ) : station === 'measure' ? (
-          <OverallSums />
+          <Middle data-list="">
+            <PartsStage />
+          </Middle>
         ) : (
-          <SumPanel />
+          <DrawingMiddle carrying={station === 'carry'} />
         )}
+      </Boundary>
+      <Side aria-label="Sum and checks" data-screen-only>
+        <Boundary name="The sum" showing={showing} back={back}>
+          <MovedPanel />
+          {station === 'carry' ? (
+            <CarryAnswers />
+          ) : station === 'parts' ? (
+            <PartDetail />
+          ) : station === 'measure' ? (
+            <OverallSums />
+          ) : (
+            <SumPanel />
+          )}
+        </Boundary>
         <div style={{ marginTop: 18 }}>
-          <ChecksPanel />
+          <Boundary name="The checks" showing={showing} back={back}>
+            <ChecksPanel />
+          </Boundary>
         </div>
       </Side>
     </Layout>
@@ -147,11 +159,14 @@ function BenchPage({ station, pieceId }: { station: Station; pieceId: string }) 
 export function PiecePage() {
   const { piece, station, project } = useParams();
   const { bench } = useProject();
-  if (!piece || !bench.records.pieces.some((p) => p.id === piece)) return <Navigate to={`/p/${project}`} replace />;
+  const kept = bench.records.pieces.find((p) => p.id === piece);
+  if (!piece || !kept) return <Navigate to={`/p/${project}`} replace />;
   if (!STATIONS.includes(station as Station)) return <Navigate to={`/p/${project}/pieces/${piece}/divide`} replace />;
   return (
-    <BenchProvider pieceId={piece} key={piece}>
-      <BenchPage station={station as Station} pieceId={piece} />
-    </BenchProvider>
+    <Boundary name="This piece" showing={`${piece} ${kept.version}`} back={{ to: `/p/${project}`, label: 'To the shed' }}>
+      <BenchProvider pieceId={piece} key={piece}>
+        <BenchPage station={station as Station} pieceId={piece} version={kept.version} />
+      </BenchProvider>
+    </Boundary>
   );
 }

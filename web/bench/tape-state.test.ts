@@ -215,3 +215,11 @@ test.each<[string, boolean, boolean, boolean, TapeAction | null]>([
 ])('key %s (upright %s, shift %s, ctrl %s)', (key, upright, shift, fast, action) => {
   expect(keyAction(key, upright, shift, fast)).toEqual(action);
 });
+
+test('a part that stands by itself, such as a drawer, is taken out like a shelf; an open gap is not', () => {
+  const drawer = { ...context, lines: context.lines.map((l, i) => (i === 1 ? ({ ...l, part: true } as const) : l)) };
+  expect(play([{ kind: 'remove' }], atGap, drawer).commits).toEqual([
+    { kind: 'commit', edit: { kind: 'drop-part', space: 'in-1' }, label: expect.stringContaining('Took out') },
+  ]);
+  expect(play([{ kind: 'remove' }], atGap).commits).toEqual([]);
+});

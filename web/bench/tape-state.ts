@@ -141,13 +141,14 @@ function add(state: TapeState, context: TapeContext): TapeStep {
 
 function remove(state: TapeState, context: TapeContext): TapeStep {
   const line = context.lines[state.focus];
-  if (line?.kind !== 'wood' || line.node === undefined) return { state, effects: [] };
+  if (line?.node === undefined || (line.kind === 'gap' && !line.part)) return { state, effects: [] };
+  const edit: PieceEdit = line.kind === 'wood' ? { kind: 'drop', member: line.node } : { kind: 'drop-part', space: line.node };
   // What was selected goes away, so the line before it is selected in its place.
-  const before = context.lines[state.focus - 1];
+  const before = context.lines.slice(0, state.focus).findLast((l) => l.selects !== line.selects);
   const selects: TapeEffect[] = before ? [{ kind: 'select', id: before.selects }] : [];
   return {
     state: { focus: Math.max(0, state.focus - 1), mode: WALK },
-    effects: [{ kind: 'commit', edit: { kind: 'drop', member: line.node }, label: `Took out ${line.label}` }, ...selects],
+    effects: [{ kind: 'commit', edit, label: `Took out ${line.label}` }, ...selects],
   };
 }
 

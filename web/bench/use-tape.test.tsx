@@ -79,3 +79,18 @@ test('when lines go away the focus stays on the tape', () => {
   hook.rerender({ ...options, lines: options.lines.slice(0, 3), selection: 'gone' });
   expect(hook.result.current.state.focus).toBe(2);
 });
+
+test('arrows walk on over lines that select the same, and do not bounce between two of them', () => {
+  const { hook, key, options } = setUp();
+  // Three lines of one drawer: what is free below it, the drawer, what is free above.
+  const lines = options.lines.map((l, i) => (i >= 1 && i <= 3 ? { ...l, selects: 'drawer' } : l));
+  let selection = 'drawer';
+  const draw = () => hook.rerender({ ...options, lines, selection, onSelect: (id) => (selection = id) });
+  draw();
+  const walked = [1, 2, 3, 4].map(() => {
+    key('ArrowUp');
+    draw();
+    return hook.result.current.state.focus;
+  });
+  expect(walked).toEqual([2, 3, 4, 5]);
+});

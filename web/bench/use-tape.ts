@@ -47,8 +47,10 @@ export function useTape(options: TapeOptions): TapeHook {
 
   const { lines, selection } = options;
   useEffect(() => {
-    const index = lines.findIndex((l) => l.selects === selection);
     const { state: before } = latest.current;
+    // Several lines may select the same, such as a drawer and what is free round it: the tape stays where it is among them.
+    const stays = lines[before.focus]?.selects === selection;
+    const index = stays ? before.focus : lines.findIndex((l) => l.selects === selection);
     const kept = Math.min(before.focus, Math.max(0, lines.length - 1));
     const next = index >= 0 && before.mode.kind === 'walk' ? index : kept;
     if (next !== before.focus) setState({ ...before, focus: next });

@@ -3,7 +3,26 @@ import { useQuery } from '@tanstack/react-query';
 import { api } from './api.js';
 import { useProject, useSaverState } from './project.js';
 
-/** Undo and redo over some records, `kind/id` each, kept on the server so that they outlive a reload. */
+/** The field in which something is typed that is not an edit yet: there Ctrl+Z takes back the typing. */
+class Typing {
+  private field: EventTarget | null = null;
+
+  at(field: EventTarget | null): void {
+    const writes =
+      field instanceof HTMLTextAreaElement || (field instanceof HTMLInputElement && !/^(checkbox|radio|range)$/.test(field.type));
+    this.field = writes ? field : null;
+  }
+
+  end(): void {
+    this.field = null;
+  }
+
+  isAt(target: EventTarget | null): boolean {
+    return target !== null && this.field === target;
+  }
+}
+
+/** Undo and redo over some records, `kind/id` or a whole `kind` each, kept on the server so that they outlive a reload. */
 export function useHistory(scope: readonly string[]) {
   const { id, bench, saver } = useProject();
   const { waiting } = useSaverState(saver);
@@ -19,16 +38,25 @@ export function useHistory(scope: readonly string[]) {
     placeholderData: (before) => before,
   });
   useEffect(() => {
+    const typing = new Typing();
     const onKey = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
-      if (typing || !(event.ctrlKey || event.metaKey) || event.altKey) return;
+      if (event.key === 'Enter' || event.key === 'Escape') typing.end();
+      if (typing.isAt(event.target) || !(event.ctrlKey || event.metaKey) || event.altKey) return;
       const key = event.key.toLowerCase();
       if (key !== 'z' && key !== 'y') return;
       event.preventDefault();
       void saver.walk(key === 'y' || event.shiftKey ? 'redo' : 'undo', scope);
     };
+    const onInput = (event: Event) => typing.at(event.target);
+    const onLeave = () => typing.end();
     window.addEventListener('keydown', onKey, true);
-    return () => window.removeEventListener('keydown', onKey, true);
+    window.addEventListener('input', onInput, true);
+    window.addEventListener('focusin', onLeave, true);
+    return () => {
+      window.removeEventListener('keydown', onKey, true);
+      window.removeEventListener('input', onInput, true);
+      window.removeEventListener('focusin', onLeave, true);
+    };
   }, [saver, scope]);
   const next = query.data;
   return useMemo(

@@ -97,9 +97,10 @@ export function ProjectProvider({
   return <ProjectContext.Provider value={{ id, bench, workshop, saver, precision, setPrecision }}>{children}</ProjectContext.Provider>;
 }
 
-/** The edit that waits for a choice, and whether edits are on their way. */
+/** The edit that waits for a choice, whether edits are on their way, and what is told. */
 export function useSaverState(saver: Saver) {
   const trouble = useSyncExternalStore(saver.subscribe, saver.getTrouble);
   const waiting = useSyncExternalStore(saver.subscribe, saver.getWaiting);
-  return { trouble, waiting };
+  const notice = useSyncExternalStore(saver.subscribe, saver.getNotice);
+  return { trouble, waiting, notice };
 }

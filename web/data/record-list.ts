@@ -25,7 +25,8 @@ export function useRecordList<K extends Kind>(kind: K) {
       await saver.create(kind, id, fresh, `Added ${fresh.name}`.slice(0, 150)).catch(told);
       setOpen(id);
     },
-    keep: (id: string, next: Sent<K>, label: string) => saver.save(kind, id, next, label.slice(0, 150)),
-    takeOut: (id: string) => void saver.remove(kind, id).catch(told),
+    keep: (id: string, next: Sent<K>, label: string) =>
+      saver.save(kind, id, next, label.slice(0, 150), records.find((r) => r.id === id)?.data as Sent<K> | undefined),
+    takeOut: (id: string) => void saver.remove(kind, id),
   };
 }

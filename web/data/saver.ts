@@ -1,6 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query';
 import type { Piece } from '../../core/piece/index.js';
 import { ApiError, api, type Kind, type Records, type Versioned, type Workbench } from './api.js';
+import { rebase } from './rebase.js';
 
 /** What is sent for a record of each kind; of a piece only the piece, its letters are the server's. */
 export type Sent<K extends Kind> = K extends 'pieces' ? Piece : Records[K];
@@ -12,6 +13,14 @@ export interface Trouble {
   readonly label: string;
   readonly yours: unknown;
   readonly error: ApiError;
+}
+
+/** What is told at the foot of the page until it is dismissed: something that was refused, or taken out and can be brought back. */
+export interface Notice {
+  readonly text: string;
+  readonly tone: 'done' | 'refused';
+  /** The records whose latest change brings it back. */
+  readonly undo?: readonly string[];
 }
 
 export const benchKey = (project: string) => ['bench', project] as const;
@@ -28,6 +37,7 @@ export class Saver {
   private waiting = 0;
   private readonly listeners = new Set<Listener>();
   trouble: Trouble | null = null;
+  private notice: Notice | null = null;
 
   constructor(
     private readonly client: QueryClient,
@@ -43,15 +53,35 @@ export class Saver {
 
   getWaiting = () => this.waiting;
 
+  getNotice = () => this.notice;
+
+  /** Tells something in place of what was told before; null takes it away. */
+  say(notice: Notice | null): void {
+    this.notice = notice;
+    this.tell();
+  }
+
   /** Resolves when everything that was sent so far is settled. */
   settled(): Promise<void> {
     return this.queue;
   }
 
-  /** Shows an edit at once and sends it after those before it. */
-  save<K extends Kind>(kind: K, id: string, data: Sent<K>, label: string): void {
-    const shown = (now: Records[K]) => (kind === 'pieces' ? { ...now, piece: data } : data) as Records[K];
+  /** A record as the page has it now: edits that are on their way are in it, though a form may not have been drawn anew since. */
+  latest<K extends Kind>(kind: K, id: string): Records[K] | undefined {
+    return this.find(kind, id)?.data as Records[K] | undefined;
+  }
+
+  /**
+   * Shows an edit at once and sends it after those before it.
+   * @param seen the record as the form of the edit had it: what others changed since then is kept
+   */
+  save<K extends Kind>(kind: K, id: string, next: Sent<K>, label: string, seen?: Sent<K>): void {
+    const now = this.latest(kind, id);
+    const sent = (kind === 'pieces' ? (now as Records['pieces'] | undefined)?.piece : now) as Sent<K> | undefined;
+    const data = seen === undefined || sent === undefined ? next : rebase(seen, next, sent);
+    const shown = (record: Records[K]) => (kind === 'pieces' ? { ...record, piece: data } : data) as Records[K];
     this.show(kind, id, (record) => ({ ...record, data: shown(record.data) }));
+    if (this.notice?.tone === 'done') this.notice = null;
     this.send(kind, id, data, label);
   }
 
@@ -63,28 +93,46 @@ export class Saver {
     });
   }
 
+  /** Takes a record out, and tells so with a way back; tells why not where it is refused. */
   remove(kind: Kind, id: string): Promise<void> {
-    return this.enqueue(async () => {
+    return this.telling(async () => {
       const record = this.find(kind, id);
       if (!record) return;
       await api.remove(this.project, kind, id, record.version);
       this.change((bench) => ({ ...bench, records: { ...bench.records, [kind]: bench.records[kind].filter((r) => r.id !== id) } }));
+      this.notice = { text: `Took out ${nameOf(record.data)}.`, tone: 'done', undo: [`${kind}/${id}`] };
     });
   }
 
-  saveProject(data: Workbench['project']): void {
+  /** Shows changed settings at once and sends them. @param seen the project as the form had it */
+  saveProject(next: Workbench['project'], seen: Workbench['project']): void {
+    const data = rebase(seen, next, this.bench()?.project ?? next);
     this.change((bench) => ({ ...bench, project: data }));
-    void this.enqueue(async () => {
-      const { version } = await api.saveProject(this.project, this.bench()?.version ?? 1, data);
-      this.change((bench) => ({ ...bench, version }));
-    }).catch(() => this.refresh());
+    void this.telling(async () => {
+      try {
+        const { version } = await api.saveProject(this.project, this.bench()?.version ?? 1, data);
+        this.change((bench) => ({ ...bench, version }));
+      } catch (error) {
+        await this.refresh();
+        throw error;
+      }
+    });
   }
 
   /** Takes back or does again the latest change in a scope, after everything that waits was sent. */
   walk(direction: 'undo' | 'redo', scope: readonly string[]): Promise<void> {
-    return this.enqueue(async () => {
+    return this.telling(async () => {
       await api[direction](this.project, scope);
+      this.notice = null;
       await this.refresh();
+    });
+  }
+
+  /** Work whose refusal is told at the foot of the page. */
+  private telling(work: () => Promise<void>): Promise<void> {
+    return this.enqueue(work).catch((error: unknown) => {
+      if (!(error instanceof ApiError)) throw error;
+      this.say({ text: error.message, tone: 'refused' });
     });
   }
 
@@ -161,4 +209,10 @@ export class Saver {
   private tell(): void {
     this.listeners.forEach((listener) => listener());
   }
+}
+
+/** What a record is called by whoever made it. */
+function nameOf(data: unknown): string {
+  const { name, piece } = data as { name?: string; piece?: Piece };
+  return piece?.name ?? name ?? 'it';
 }

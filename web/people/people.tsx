@@ -1,6 +1,6 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { TextField } from 'react-aria-components';
-import { Plus, Trash2 } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { inch, mm } from '../../core/length/index.js';
 import type { Person } from '../../core/project/index.js';
 import { newId } from '../data/defaults.js';
@@ -8,13 +8,14 @@ import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { Header } from '../shared/header.js';
 import { LengthField } from '../shared/length-field.js';
+import { TakeOut } from '../shared/take-out.js';
 import { Button, Faint, Fault, Grid, Page, Panel, Row, TextInput } from '../shared/ui.js';
 
 function PersonRow({ id, person }: { id: string; person: Person }) {
   const { saver } = useProject();
   const precision = usePrecision();
   const [name, setName] = useState(person.name);
-  const save = (next: Person, label: string) => saver.save('people', id, next, label.slice(0, 150));
+  const save = (next: Person, label: string) => saver.save('people', id, next, label.slice(0, 150), person);
   const { reach, ...bare } = person;
   return (
     <Panel style={{ marginBottom: 8 }} role="group" aria-label={person.name}>
@@ -40,13 +41,13 @@ function PersonRow({ id, person }: { id: string; person: Person }) {
           precision={precision}
           onCommit={(next) => save(next === null ? bare : { ...person, reach: next }, `Reach of ${person.name}`)}
         />
-        <Button data-quiet aria-label={`Take ${person.name} out`} onPress={() => void saver.remove('people', id)}>
-          <Trash2 aria-hidden />
-        </Button>
+        <TakeOut name={person.name} onPress={() => void saver.remove('people', id)} />
       </Grid>
     </Panel>
   );
 }
+
+const PEOPLE = ['people'];
 
 /** The people that pieces are drawn beside. */
 export function People() {
@@ -54,8 +55,7 @@ export function People() {
   const precision = usePrecision();
   const [problem, setProblem] = useState<string | null>(null);
   const { people } = bench.records;
-  const scope = useMemo(() => people.map((p) => `people/${p.id}`), [people]);
-  const history = useHistory(scope);
+  const history = useHistory(PEOPLE);
   const add = () =>
     saver
       .create(

@@ -3,24 +3,28 @@ import { Input, TextField } from 'react-aria-components';
 import { USUAL_KERF } from '../../core/joints/index.js';
 import type { Settings } from '../../core/project/index.js';
 import { NAMED_LIMITS } from '../../core/carry/index.js';
+import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { Header } from '../shared/header.js';
 import { WhatItDoes } from './what-it-does.js';
 import { LengthField } from '../shared/length-field.js';
 import { Faint, FieldLabel, Grid, NumberBox, Page, Section, Select, TextInput } from '../shared/ui.js';
 
+const PROJECT = ['project'];
+
 /** The choices that hold for every piece of the project. */
 export function ProjectSettings() {
   const { bench, saver } = useProject();
+  const history = useHistory(PROJECT);
   const precision = usePrecision();
   const { project } = bench;
   const { settings } = project;
   const [name, setName] = useState(project.name);
-  const save = (patch: Partial<Settings>) => saver.saveProject({ ...project, settings: { ...settings, ...patch } });
+  const save = (patch: Partial<Settings>) => saver.saveProject({ ...project, settings: { ...settings, ...patch } }, project);
   const { limit, rounding } = settings;
   return (
     <>
-      <Header />
+      <Header history={history} />
       <Page>
         <h1>Settings of {project.name}</h1>
         <Faint>They hold for every piece. How lengths are written is switched at the top right and changes nothing that is stored.</Faint>
@@ -29,7 +33,7 @@ export function ProjectSettings() {
             <TextField
               value={name}
               onChange={setName}
-              onBlur={() => name.trim() && name.trim() !== project.name && saver.saveProject({ ...project, name: name.trim() })}
+              onBlur={() => name.trim() && name.trim() !== project.name && saver.saveProject({ ...project, name: name.trim() }, project)}
             >
               <FieldLabel>Name</FieldLabel>
               <TextInput maxLength={80} />

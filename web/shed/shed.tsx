@@ -200,12 +200,13 @@ function PieceCard({ piece }: { piece: Shown }) {
   );
 }
 
+const PIECES = ['pieces'];
+
 /** The shed: every piece of a project at one scale, with its state. */
 export function Shed() {
   const { id, bench, saver } = useProject();
   const pieces = useSolved();
-  const scope = useMemo(() => bench.records.pieces.map((p) => `pieces/${p.id}`), [bench.records.pieces]);
-  const history = useHistory(scope);
+  const history = useHistory(PIECES);
   const save = async () => {
     await saver.settled();
     download(`${fileName(bench.project.name)}.json`, 'application/json', await api.file(id));

@@ -1,13 +1,14 @@
-import { Component, lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
+import { Component, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { Slider, SliderThumb, SliderTrack, Label } from 'react-aria-components';
 import styled from 'styled-components';
 import { sceneOf } from '../../core/drawing/index.js';
 import type { Pose } from '../../core/piece/index.js';
 import { useBench } from '../bench/bench.js';
+import { fetched } from '../shared/boundary.js';
 import { Faint } from '../shared/ui.js';
 import { ink, paper, tape } from '../theme/tokens.js';
 
-const SolidScene = lazy(() => import('./scene.js'));
+const SolidScene = fetched(() => import('./scene.js').then((m) => m.default));
 
 const Box = styled.div`
   position: relative;

@@ -3,6 +3,7 @@ import { Columns3, Minus, Plus, Rows3 } from 'lucide-react';
 import { TextField } from 'react-aria-components';
 import { ZERO, sub } from '../../core/length/index.js';
 import type { PieceEdit, PlacedSpace, Split } from '../../core/piece/index.js';
+import { partsStandAlone } from '../../core/solution/index.js';
 import { howMany, type Placement } from '../../core/things/index.js';
 import { useSettledBench } from '../bench/bench.js';
 import { newNodes } from '../bench/nodes.js';
@@ -236,6 +237,25 @@ function Measured({ space }: { space: PlacedSpace }) {
   );
 }
 
+/** Takes a part such as a drawer out of its run, where nothing but room lies between the parts. */
+function TakePartOut({ space }: { space: PlacedSpace }) {
+  const { commit, settled, select } = useSettledBench();
+  const run = settled.shape.runs.get(space.within?.owner ?? '');
+  if (!run || !partsStandAlone(run)) return null;
+  return (
+    <Row style={{ marginTop: 8 }}>
+      <Button
+        onPress={() => {
+          commit({ kind: 'drop-part', space: space.id }, `Took ${space.label} out`.slice(0, 150));
+          select(run.owner);
+        }}
+      >
+        Remove {space.label}
+      </Button>
+    </Row>
+  );
+}
+
 /** What one space is called, what decides it, how it is divided on and what stands in it, as it is kept: not drawn anew per keystroke. */
 export const SpaceForm = memo(function SpaceForm({ id }: { id: string }) {
   const { settled } = useSettledBench();
@@ -252,6 +272,7 @@ export const SpaceForm = memo(function SpaceForm({ id }: { id: string }) {
           <SplitButtons space={space} />
           <Measured space={space} />
           <ThingsIn space={space} />
+          <TakePartOut space={space} />
         </>
       )}
     </div>

@@ -1,10 +1,10 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
 import { Plus } from 'lucide-react';
 import { MATERIALS, propertiesOf, type Stock } from '../../core/stock/index.js';
 import { newStock } from '../data/defaults.js';
 import { useHistory } from '../data/history.js';
-import { usePrecision, useProject } from '../data/project.js';
+import { usePrecision } from '../data/project.js';
 import { useRecordList } from '../data/record-list.js';
 import { TakeOut } from '../shared/take-out.js';
 import { Header } from '../shared/header.js';
@@ -154,14 +154,13 @@ function StockForm({ stock, onSave, onClose }: { stock: Stock; onSave: (stock: S
   );
 }
 
+const ON_HAND = ['stock', 'slides'];
+
 /** What is on hand, measured and priced. */
 export function Stockroom() {
-  const { bench } = useProject();
   const precision = usePrecision();
   const { records: stock, open, setOpen, problem, chosen, add, keep, takeOut } = useRecordList('stock');
-  const { slides } = bench.records;
-  const scope = useMemo(() => [...stock.map((s) => `stock/${s.id}`), ...slides.map((s) => `slides/${s.id}`)], [stock, slides]);
-  const history = useHistory(scope);
+  const history = useHistory(ON_HAND);
   return (
     <>
       <Header history={history} />

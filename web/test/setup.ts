@@ -1,3 +1,5 @@
 import { TextDecoder, TextEncoder } from 'node:util';
+import { deserialize, serialize } from 'node:v8';
 
-Object.assign(globalThis, { TextEncoder, TextDecoder });
+// What browsers have and the page under test does not.
+Object.assign(globalThis, { TextEncoder, TextDecoder, structuredClone: <T>(value: T): T => deserialize(serialize(value)) as T });

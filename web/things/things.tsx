@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Plus } from 'lucide-react';
 import type { Length } from '../../core/length/index.js';
@@ -13,6 +13,8 @@ import { Button, Faint, Fault, Page, Row, Scroll, Table } from '../shared/ui.js'
 import { ListEntry } from './list-entry.js';
 import { ThingForm, formOf } from './thing-form.js';
 
+const THINGS = ['things'];
+
 /** The things a project's pieces must hold. */
 export function Things() {
   const { id, bench, saver } = useProject();
@@ -21,8 +23,8 @@ export function Things() {
   const [open, setOpen] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const { things } = bench.records;
-  const scope = useMemo(() => things.map((t) => `things/${t.id}`), [things]);
-  const history = useHistory(scope);
+  const history = useHistory(THINGS);
+  const chosen = things.find((t) => t.id === open)?.data;
   const target = params.get('for');
   const add = (thing: Thing) => {
     setOpen(null);
@@ -100,10 +102,7 @@ export function Things() {
                         <LengthText value={t.data.clearance} precision={precision} />
                       </td>
                       <td>
-                        <TakeOut
-                          name={t.data.name}
-                          onPress={() => void saver.remove('things', t.id).catch((e: Error) => setProblem(e.message))}
-                        />
+                        <TakeOut name={t.data.name} onPress={() => void saver.remove('things', t.id)} />
                       </td>
                     </tr>
                   );
@@ -112,12 +111,12 @@ export function Things() {
             </Table>
           </Scroll>
         ) : null}
-        {open && open !== 'new' && open !== 'list' ? (
+        {open && chosen ? (
           <ThingForm
             key={open}
-            thing={things.find((t) => t.id === open)?.data ?? newThing(precision.unit)}
+            thing={chosen}
             onSave={(thing) => {
-              saver.save('things', open, thing, `Changed ${thing.name}`.slice(0, 150));
+              saver.save('things', open, thing, `Changed ${thing.name}`.slice(0, 150), chosen);
               setOpen(null);
             }}
             onCancel={() => setOpen(null)}

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { writeFine, writeMass } from '../../../core/figure/index.js';
 import type { Precision } from '../../../core/length/index.js';
@@ -6,13 +6,14 @@ import { stockChoices, type StockChoice } from '../../../core/solution/index.js'
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
+import { fetched } from '../../shared/boundary.js';
 import { Button, Faint, Row, Table, Tick } from '../../shared/ui.js';
 import { phone } from '../../theme/tokens.js';
 import { useCarried, useLoaded, seen } from './loaded.js';
 import { MOST_LINES } from './strokes.js';
 
-const SagChart = lazy(() => import('./sag-chart.js'));
-const SpanChart = lazy(() => import('./span-chart.js'));
+const SagChart = fetched(() => import('./sag-chart.js').then((m) => m.default));
+const SpanChart = fetched(() => import('./span-chart.js').then((m) => m.default));
 
 const Below = styled.div`
   position: relative;

@@ -1,0 +1,37 @@
+import { mm } from '../../core/length/index.js';
+import { applyEdit, type PieceEdit } from '../../core/piece/index.js';
+import { chest, drawers } from '../../core/testing/chest.js';
+import { rebaseEdit } from './rebase-edit.js';
+
+const seen = chest(drawers()).piece;
+const late = (first: PieceEdit, second: PieceEdit) => {
+  const now = applyEdit(seen, first);
+  return applyEdit(now, rebaseEdit(second, seen, now));
+};
+
+test('two fields of one part of the piece, left one right after the other, both arrive', () => {
+  const { shelves } = seen;
+  const after = late(
+    { kind: 'piece', patch: { shelves: { ...shelves, setback: mm(12) } } },
+    { kind: 'piece', patch: { shelves: { ...shelves, looseEnd: mm(2) } } },
+  );
+  expect(after.shelves).toEqual({ ...shelves, setback: mm(12), looseEnd: mm(2) });
+});
+
+test('so do two fields of how drawers are made, and of what the tape said of a space', () => {
+  const made = late(
+    { kind: 'making', space: 'in', making: drawers({ less: mm(30) }) },
+    { kind: 'making', space: 'in', making: drawers({ behind: mm(25) }) },
+  );
+  expect(made.interior.split?.making).toEqual(drawers({ less: mm(30), behind: mm(25) }));
+  const measured = late(
+    { kind: 'measured', space: 'd1', measured: { width: mm(955) } },
+    { kind: 'measured', space: 'd1', measured: { depth: mm(290) } },
+  );
+  expect(measured.interior.split?.spaces[0]?.measured).toEqual({ width: mm(955), depth: mm(290) });
+});
+
+test('an edit of one node is applied as it is', () => {
+  const edit: PieceEdit = { kind: 'drop-part', space: 'd2' };
+  expect(rebaseEdit(edit, seen, applyEdit(seen, { kind: 'name', space: 'd1', name: 'Papers' }))).toBe(edit);
+});
