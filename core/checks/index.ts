@@ -1,4 +1,5 @@
 import type { Carried } from '../carry/index.js';
+import type { Part } from '../parts/index.js';
 import type { Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { worstFirst, pieceFix, type Check } from './check.js';
@@ -12,14 +13,25 @@ import { placeChecks } from './place.js';
 import { runChecks } from './runs.js';
 import { screwChecks } from './screws.js';
 import { thingChecks } from './things.js';
+import { uncuttableChecks } from './uncuttable.js';
 
 export * from './check.js';
 export { nameOf } from './names.js';
 export { clashSentence, heldIn } from './screws.js';
 export { standsWithJoints, weakEnds } from './stands.js';
 
-/** Every check of a solved piece, worst first. */
-export function checksOf(piece: Piece, shape: Shape, carried: Carried, letters: Letters, workshop: Workshop): readonly Check[] {
+/**
+ * Every check of a solved piece, worst first.
+ * @param uncuttable parts that would have no size left
+ */
+export function checksOf(
+  piece: Piece,
+  shape: Shape,
+  carried: Carried,
+  letters: Letters,
+  workshop: Workshop,
+  uncuttable: readonly Part[] = [],
+): readonly Check[] {
   const problems = shape.problems.map((p): Check => ({
     id: p.id,
     severity: p.stops ? 'stop' : 'look',
@@ -34,6 +46,7 @@ export function checksOf(piece: Piece, shape: Shape, carried: Carried, letters: 
   return worstFirst([
     ...missingStock(piece, workshop),
     ...problems,
+    ...uncuttableChecks(uncuttable, letters),
     ...place,
     ...runChecks(piece, shape),
     ...overlapChecks(piece, shape, letters),

@@ -1,5 +1,5 @@
 import { size, type Figure } from '../figure/index.js';
-import { ZERO, ceilTo, floorTo, sub, type Length } from '../length/index.js';
+import { ZERO, ceilTo, floorTo, inch, mm, sub, type Length } from '../length/index.js';
 import type { Edges, Feature, Letters, Member, Purpose } from '../piece/index.js';
 import { letter } from './letters.js';
 import { likenessOf } from './hand.js';
@@ -17,6 +17,20 @@ export interface Part {
   readonly cut: { readonly length: CutSize; readonly width: CutSize };
   readonly edges: Edges;
   readonly features: readonly Feature[];
+}
+
+/** Whether there is anything to cut of a part. */
+export function isCuttable({ cut }: Part): boolean {
+  return cut.length.set > ZERO && cut.width.set > ZERO;
+}
+
+/** The coarsest step that a saw is set by. */
+const COARSEST = inch(1 / 8);
+
+/** The step that cutting sizes are brought to: the grid that a piece is set out on, unless that is a pitch coarser than any saw is set by. */
+export function sawStep(grid: Length): Length {
+  if (grid <= COARSEST) return grid;
+  return grid % COARSEST === 0 ? COARSEST : mm(1);
 }
 
 /** A size to set the saw to. */

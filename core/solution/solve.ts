@@ -1,6 +1,6 @@
 import { carry, type Carried } from '../carry/index.js';
 import { checksOf, type Check } from '../checks/index.js';
-import { letter, partsOf, type Part } from '../parts/index.js';
+import { isCuttable, letter, partsOf, sawStep, type Part } from '../parts/index.js';
 import type { Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { shapeOf } from '../shells/index.js';
@@ -11,6 +11,7 @@ export interface Solution {
   /** What it was solved with. */
   readonly workshop: Workshop;
   readonly shape: Shape;
+  /** What is cut; what would have no size left is not among it, and is told by the checks. */
   readonly parts: readonly Part[];
   /** The ledger with the letters of all parts of this solution. */
   readonly letters: Letters;
@@ -25,9 +26,13 @@ export interface Solution {
  */
 export function solve(piece: Piece, workshop: Workshop, ledger: Letters): Solution {
   const shape = shapeOf(piece, workshop);
-  const { parts, letters } = partsOf(shape.members, ledger, piece.edges.banding, (piece.rounding ?? workshop.settings.rounding).grid);
+  const step = sawStep((piece.rounding ?? workshop.settings.rounding).grid);
+  const made = partsOf(shape.members, ledger, piece.edges.banding, step);
+  const parts = made.parts.filter(isCuttable);
+  const uncuttable = made.parts.filter((p) => !isCuttable(p));
   const carried = carry(shape, workshop);
-  return { piece, workshop, shape, parts, letters, carried, checks: checksOf(piece, shape, carried, letters, workshop) };
+  const { letters } = made;
+  return { piece, workshop, shape, parts, letters, carried, checks: checksOf(piece, shape, carried, letters, workshop, uncuttable) };
 }
 
 /** The ledger of a piece with a letter for every part it has, without working out the rest. */
