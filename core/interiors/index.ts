@@ -20,9 +20,9 @@ function membersOf(piece: Piece, workshop: Workshop, divided: Divided, space: Pl
   if (!split || !run) return NOTHING;
   switch (split.making?.kind) {
     case 'drawers':
-      return drawerMembers(split.making, split, workshop, run, space, divided.spaces);
+      return drawerMembers(split.making, split, workshop, run, space, divided.spaces, piece.edges.front);
     case 'boards':
-      return boardMembers(split.making, workshop, run, space);
+      return boardMembers(split.making, workshop, run, space, piece.edges.front);
     case 'slats':
       return slatMembers(split.making, workshop, run, space);
     case undefined:

@@ -1,7 +1,7 @@
 import { Figure } from '../figure/index.js';
 import { hypot } from '../length/index.js';
 import type { Divided, Made } from '../interiors/index.js';
-import { OPEN, type Feature, type Member, type Shape, type ShapeProblem } from '../piece/index.js';
+import { OPEN, type Fact, type Feature, type Member, type Shape, type ShapeProblem } from '../piece/index.js';
 
 /** Members with everything that others cut into them. */
 function withCuts(members: readonly Member[], all: Made['cuts']): Member[] {
@@ -15,6 +15,13 @@ function withCuts(members: readonly Member[], all: Made['cuts']): Member[] {
     const own = cuts.get(member.id);
     return own ? { ...member, features: [...member.features, ...own.flatMap((cut) => cut(member))] } : member;
   });
+}
+
+/** The facts of each space: of what it is itself, such as a drawer, and of what is laid out in it. */
+function factsBySpace(all: Made['facts']): Shape['facts'] {
+  const facts = new Map<string, readonly Fact[]>();
+  for (const { space, facts: own } of all) facts.set(space, [...(facts.get(space) ?? []), ...own]);
+  return facts;
 }
 
 /** The diagonal of a case seen from the side (Pythagoras). */
@@ -48,7 +55,7 @@ export function assembled(
     joints: made.joints.filter((j) => j.carrier !== OPEN && j.carried !== OPEN),
     bodies: made.bodies,
     bought: made.bought,
-    facts: new Map(made.facts.map((f) => [f.space, f.facts])),
+    facts: factsBySpace(made.facts),
     problems: [...problems, ...divided.problems, ...made.problems],
   };
 }

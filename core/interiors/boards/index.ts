@@ -3,6 +3,7 @@ import { ZERO } from '../../length/index.js';
 import type { Axis, Boards, Inset, InsetEnds, Insets } from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
 import type { SplitKind } from '../kind.js';
+import { endBoardIds } from './ids.js';
 
 export { boardMembers } from './members.js';
 
@@ -29,7 +30,7 @@ export function boards(making: Boards, axis: Axis): SplitKind {
       return { before: board, after: board };
     },
     endShare: 1,
-    endIds: (owner) => (making.ends ? { before: `${owner}/board/first`, after: `${owner}/board/last` } : null),
+    endIds: (owner) => (making.ends ? endBoardIds(owner) : null),
     over: { before: null, after: null },
     insets: () => insetsOf(making, axis),
   };

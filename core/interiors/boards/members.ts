@@ -8,6 +8,7 @@ import {
   rectangular,
   type Boards,
   type DividingMember,
+  type EdgeTreatment,
   type Face,
   type Fact,
   type Member,
@@ -18,6 +19,7 @@ import { woodOf, type Workshop } from '../../project/index.js';
 import type { PlacedLine } from '../../run/index.js';
 import { dividingMemberId } from '../ids.js';
 import { NOTHING, together, type Made } from '../kind.js';
+import { endBoardIds, isBoard } from './ids.js';
 
 interface Board {
   readonly making: Boards;
@@ -27,22 +29,33 @@ interface Board {
   readonly line: PlacedLine;
   readonly spec: DividingMember | null;
   readonly id: string;
+  /** What becomes of the front edges of the piece. */
+  readonly front: EdgeTreatment;
 }
 
-/** The length between two walls, less the fit, more what goes into channels at both ends. */
-function lengthOf({ making }: Board, between: Figure): Figure {
+/** The boards that one goes into at its two ends: a channel needs a board to be cut into, so that at a wall it only butts. */
+function channelled({ making, run, space }: Board): { readonly before: string | null; readonly after: string | null } {
+  const { rear, front, left, right } = space.neighbours;
+  const into = (id: string | undefined) => (id !== undefined && making.channel > ZERO && isBoard(id) ? id : null);
+  return run.axis === 'deep' ? { before: into(left), after: into(right) } : { before: into(rear), after: into(front) };
+}
+
+/** The length between two walls, less the fit, more what goes into the channels at its ends. */
+function lengthOf({ making }: Board, between: Figure, channels: number): Figure {
   const fitted = making.fit === ZERO ? between : between.minus(size('press fit', making.fit, { kind: 'choice', ref: 'boards:fit' }));
-  if (making.channel === ZERO) return fitted;
-  return fitted.plus(size('channel', making.channel, { kind: 'choice', ref: 'boards:channel' }).times(2).named('into both channels'));
+  if (channels === 0) return fitted;
+  const channel = size('channel', making.channel, { kind: 'choice', ref: 'boards:channel' });
+  return fitted.plus(channels === 1 ? channel.named('into one channel') : channel.times(2).named('into both channels'));
 }
 
 function oneBoard(board: Board): Made {
-  const { making, workshop, run, space, line, spec, id } = board;
+  const { making, workshop, run, space, line, spec, id, front } = board;
   const deep = run.axis === 'deep';
   const wood = woodOf(workshop, spec?.stock ?? making.stock);
   const at = add(run.datum.value, line.near.value);
-  const length = lengthOf(board, deep ? space.clear.width : space.clear.depth);
-  const start = (from: Length) => add(sub(from, making.channel), Math.round(making.fit / 2) as Length);
+  const { before, after } = channelled(board);
+  const length = lengthOf(board, deep ? space.clear.width : space.clear.depth, [before, after].filter((id) => id !== null).length);
+  const start = (from: Length) => add(before ? sub(from, making.channel) : from, Math.round(making.fit / 2) as Length);
   const { box } = space;
   const member = rectangular({
     id,
@@ -55,31 +68,27 @@ function oneBoard(board: Board): Made {
     frame: deep
       ? facingFrame({ x: start(box.x0), y: box.y0, z: at })
       : onEdgeFrame({ x: add(at, wood.thickness.value), y: box.y0, z: start(box.z0) }),
-    edges: { v1: 'eased' },
+    // What a hand reaches over is eased at least.
+    edges: { v1: front === 'banded' ? 'banded' : 'eased' },
   });
   const own = boxOf(member);
-  const { rear, front, left, right } = space.neighbours;
-  const channel = (face: Face) => (mate: Member) => (mate.role === 'board' ? [recess('housing', mate, face, id, own, making.channel)] : []);
-  const [before, after] = deep ? [left, right] : [rear, front];
+  const channel = (face: Face) => (mate: Member) => [recess('housing', mate, face, id, own, making.channel)];
   // A board that runs front to back meets the faces that look at each other of the boards behind and before it.
   const faces: readonly [Face, Face] = deep ? ['down', 'up'] : ['up', 'down'];
-  const cuts =
-    making.channel === ZERO
-      ? []
-      : [...(before ? [{ into: before, cut: channel(faces[0]) }] : []), ...(after ? [{ into: after, cut: channel(faces[1]) }] : [])];
+  const cuts = [...(before ? [{ into: before, cut: channel(faces[0]) }] : []), ...(after ? [{ into: after, cut: channel(faces[1]) }] : [])];
   const middle = Math.round((own.x0 + own.x1) / 2) as Length;
   return { ...NOTHING, members: [member], cuts, joints: [{ carried: id, carrier: space.neighbours.below, how: 'bearing', x: middle }] };
 }
 
 const NOT_FLAT = 960_000 as Length;
 
-function factsOf(making: Boards, workshop: Workshop, run: PlacedRun): readonly Fact[] {
+function factsOf(making: Boards, workshop: Workshop, run: PlacedRun, intoBoards: boolean): readonly Fact[] {
   const kerf = workshop.settings.kerf ?? USUAL_KERF;
   const wood = woodOf(workshop, making.stock);
   const { strips, left } = ripYield(wood.stock.width, making.high, kerf);
   const boards = run.run.lines.filter((l) => l.line.kind === 'member');
   const passes: Fact[] =
-    making.channel === ZERO
+    making.channel === ZERO || !intoBoards
       ? []
       : boards.map((l): Fact => {
           const fences = bladePasses(l.near.value, l.size.value, kerf);
@@ -101,22 +110,23 @@ function factsOf(making: Boards, workshop: Workshop, run: PlacedRun): readonly F
 }
 
 /** The boards of a layout, the channels they go into, and how those are cut. */
-export function boardMembers(making: Boards, workshop: Workshop, run: PlacedRun, space: PlacedSpace): Made {
+export function boardMembers(making: Boards, workshop: Workshop, run: PlacedRun, space: PlacedSpace, front: EdgeTreatment): Made {
   const specs = new Map((space.space.split?.members ?? []).map((m) => [m.id, m]));
   const made = run.run.lines.flatMap((line): Made[] => {
     if (line.line.kind === 'gap') return [];
     const spec = specs.get(line.line.id) ?? null;
     if (spec && spec.room !== undefined) return [];
-    const id = spec ? dividingMemberId(spec.id, 'board') : `${space.id}/board/${line.line.id.endsWith('-start') ? 'first' : 'last'}`;
-    return [oneBoard({ making, workshop, run, space, line, spec, id })];
+    const id = spec ? dividingMemberId(spec.id, 'board') : endBoardIds(space.id)[line.line.id.endsWith('-start') ? 'before' : 'after'];
+    return [oneBoard({ making, workshop, run, space, line, spec, id, front })];
   });
+  const intoBoards = made.some((m) => m.cuts.length > 0);
   const wood = woodOf(workshop, making.stock);
   const thin = wood.thickness.value < NOT_FLAT;
   return together([
     ...made,
     {
       ...NOTHING,
-      facts: [{ space: space.id, facts: factsOf(making, workshop, run) }],
+      facts: [{ space: space.id, facts: factsOf(making, workshop, run, intoBoards) }],
       problems: [
         ...(thin
           ? [

@@ -1,5 +1,5 @@
 import { add, sub, type Length } from '../../length/index.js';
-import type { BoxJoin, Drawers, Joint, Member, PlacedSpace } from '../../piece/index.js';
+import type { BoxJoin, Drawers, EdgeTreatment, Joint, Member, PlacedSpace } from '../../piece/index.js';
 import type { PlacedLine } from '../../run/index.js';
 import type { BoxPlace } from './box.js';
 import { drawerIds } from './ids.js';
@@ -14,6 +14,8 @@ export interface Drawer {
   /** The lower edge of its line, from the floor. */
   readonly y: Length;
   readonly stock: DrawerStock;
+  /** What becomes of the edges of its front. */
+  readonly edge: EdgeTreatment;
 }
 
 /** How the corners of a box carry. */

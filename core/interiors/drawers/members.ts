@@ -7,6 +7,7 @@ import {
   spacesOf,
   type Body,
   type Drawers,
+  type EdgeTreatment,
   type Fact,
   type Member,
   type PlacedRun,
@@ -48,7 +49,7 @@ function placeOf({ making, bank, line, y, stock }: Drawer): BoxPlace {
   };
 }
 
-function frontMember({ making, bank, part, line, y, stock }: Drawer): Member[] {
+function frontMember({ making, bank, part, line, y, stock, edge }: Drawer): Member[] {
   const { front, face } = making;
   const sizes = frontSize(making, openingOf(bank), line.size);
   if (!sizes || front.kind === 'none') return [];
@@ -70,6 +71,7 @@ function frontMember({ making, bank, part, line, y, stock }: Drawer): Member[] {
       width: sizes.height,
       frame: facingFrame({ x: add(bank.box.x0, x as Length), y: add(y, low as Length), z }),
       purpose: inside ? { length: 'between', width: 'between' } : { length: 'covers', width: 'covers' },
+      edges: { u0: edge, u1: edge, v0: edge, v1: edge },
       ...(making.oversize === ZERO ? {} : { over: { length: ZERO, width: making.oversize } }),
     }),
   ];
@@ -246,11 +248,12 @@ export function drawerMembers(
   run: PlacedRun,
   bank: PlacedSpace,
   spaces: Shape['spaces'],
+  edge: EdgeTreatment,
 ): Made {
   const stock = drawerStock(making, workshop);
   const drawers = run.run.lines.flatMap((line): Drawer[] => {
     const part = spaces.get(line.line.id);
-    return part && line.line.kind === 'gap' ? [{ making, bank, part, line, y: add(run.datum.value, line.near.value), stock }] : [];
+    return part && line.line.kind === 'gap' ? [{ making, bank, part, line, y: add(run.datum.value, line.near.value), stock, edge }] : [];
   });
   const made = together(drawers.map((drawer) => oneDrawer(drawer, run, workshop)));
   return { ...made, problems: [...drawerProblems(making, split, stock, bank, workshop), ...made.problems] };

@@ -1,8 +1,9 @@
 import { ZERO, type Length } from '../../length/index.js';
 import type { EndAllowance } from '../../joints/index.js';
-import type { DividingMember, Piece, PlacedSpace } from '../../piece/index.js';
+import { dividingMembersOf, type DividingMember, type Piece, type PlacedSpace } from '../../piece/index.js';
 import type { Wood, Workshop } from '../../project/index.js';
 import type { PlacedLine } from '../../run/index.js';
+import { dividingMemberId } from '../ids.js';
 
 /** What a shelf, divider or partition is made from. */
 export interface Making {
@@ -25,6 +26,19 @@ export function allowanceOf(piece: Piece, member: DividingMember, up: boolean): 
 /** What it is called, by the space it divides. */
 export function labelOf(space: PlacedSpace, line: PlacedLine): string {
   return space.label === 'inside' ? line.line.label : `${space.label}, ${line.line.label}`;
+}
+
+/** What is cut for something that stands in a space: what is below it, or the upper layer of that where it is doubled. */
+export function floorOf(piece: Piece, { neighbours: { below } }: PlacedSpace): string {
+  for (const { member } of dividingMembersOf(piece.interior)) {
+    if (member.doubled !== undefined && dividingMemberId(member.id, 'shelf') === below) return layerId(member.id);
+  }
+  return below;
+}
+
+/** The second layer of a doubled shelf. */
+export function layerId(node: string): string {
+  return `${node}/shelf-layer/1`;
 }
 
 /** How its ends are carried. */

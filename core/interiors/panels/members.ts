@@ -15,7 +15,7 @@ import {
 import { woodOf, type Workshop } from '../../project/index.js';
 import { NOTHING, together, type Made } from '../kind.js';
 import { dividingMemberId } from '../ids.js';
-import { allowanceOf, labelOf, type Making } from './making.js';
+import { allowanceOf, floorOf, labelOf, type Making } from './making.js';
 import { shelf } from './shelf.js';
 import { panelStock } from './stock.js';
 
@@ -44,7 +44,7 @@ function divider({ piece, space, line, spec, datum, wood }: Making): Made {
     ...NOTHING,
     members: [member],
     cuts: [
-      { into: below, cut: cut('up') },
+      { into: floorOf(piece, space), cut: cut('up') },
       { into: above, cut: cut('down') },
     ],
     joints: [
@@ -75,7 +75,7 @@ function partition({ piece, space, line, spec, datum, wood }: Making): Made {
     ...NOTHING,
     members: [member],
     cuts: [
-      { into: below, cut: cut('up') },
+      { into: floorOf(piece, space), cut: cut('up') },
       { into: above, cut: cut('down') },
     ],
     joints: [

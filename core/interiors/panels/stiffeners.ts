@@ -2,7 +2,7 @@ import { size } from '../../figure/index.js';
 import { add, sub } from '../../length/index.js';
 import { boxOf, facingFrame, flatFrame, rectangular, type Held, type Member, type Strip } from '../../piece/index.js';
 import { woodOf, type Wood } from '../../project/index.js';
-import type { Making } from './making.js';
+import { layerId, type Making } from './making.js';
 
 /** A member that is held to a shelf along its length. */
 export interface Added {
@@ -27,7 +27,7 @@ export function layerOf({ spec, wood }: Making, shelf: Member): readonly Added[]
   if (spec.doubled === undefined) return [];
   const { origin } = shelf.frame;
   const member = rectangular({
-    id: `${spec.id}/shelf-layer/1`,
+    id: layerId(spec.id),
     role: 'shelf layer',
     label: `upper layer of ${shelf.label}`,
     wood,

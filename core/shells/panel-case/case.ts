@@ -196,7 +196,10 @@ export function caseMembers(piece: PanelCase, envelope: Envelope, woods: Woods):
   const rule = piece.back;
   const joints = caseJoints(piece, envelope, woods, made);
   if (!panel || rule.kind === 'none' || rule.kind === 'applied') return { members: made, joints };
-  const box = boxOf(panel);
+  // Its recesses go as far as its slack lets it move, and meet in the corners.
+  const half = Math.round(rule.slack / 2) as Length;
+  const own = boxOf(panel);
+  const box = { ...own, x0: sub(own.x0, half), x1: add(own.x1, half), y0: sub(own.y0, half), y1: add(own.y1, half) };
   const faces = { [CASE.left]: 'up', [CASE.right]: 'down', [CASE.bottom]: 'up', [CASE.top]: 'down' } as const;
   const members = made.map((m) => {
     const face = faces[m.id as keyof typeof faces];
