@@ -98,7 +98,7 @@ test('check prints the checks, and ends with 0 where nothing stops the build', (
 test('parts as CSV has one line a kind of part', () => {
   const { out } = run('parts', shed, '--piece', 'ink-case', '--csv');
   const lines = out.trim().split('\r\n');
-  expect(lines[0]).toMatch(/^letters,name,count,hand,length/);
+  expect(lines[0]).toMatch(/^letters,name,count,spares,hand,length/);
   expect(lines.find((l) => l.includes(',divider,'))).toContain('1975.8');
 });
 

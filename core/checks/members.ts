@@ -1,7 +1,7 @@
 import { fine, force, len, mass, say } from '../figure/index.js';
 import { ZERO, mm, type Length } from '../length/index.js';
 import { alike, limitName, type CarriedMember, type Carried } from '../carry/index.js';
-import { keptOf } from '../joints/index.js';
+import { PIN, keptOf, pinsThrough } from '../joints/index.js';
 import type { Letters, Member, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { pieceFix, type Check } from './check.js';
@@ -33,6 +33,29 @@ function machining(piece: Piece, shape: Shape, letters: Letters): Check[] {
           ? say`${capital(nameOf(member, letters))} is cut right through where it is machined${worst.both ? ' from both sides' : ''}.`
           : say`${capital(nameOf(member, letters))} keeps ${len(worst.left)} of its ${len(member.thickness.value)} where it is machined${worst.both ? ' from both sides' : ''}.`,
         fixes: piece.shelves.fix === 'housed' && worst.mate.endsWith('/shelf/1') ? [shallower, looser] : [],
+      },
+    ];
+  });
+}
+
+/** Pins whose holes come through a member, or into each other. */
+function pinChecks(piece: Piece, shape: Shape, letters: Letters): Check[] {
+  return shape.members.flatMap((member): Check[] => {
+    const through = pinsThrough(member);
+    if (!through) return [];
+    const name = capital(nameOf(member, letters));
+    const butted = pieceFix(say`Screw the shelves instead`, { kind: 'piece', patch: { shelves: { ...piece.shelves, fix: 'butted' } } });
+    return [
+      {
+        id: `pins-${member.id}`,
+        severity: 'stop',
+        state: 'fails',
+        about: { kind: 'member', id: member.id },
+        sentence:
+          through.kind === 'pierce'
+            ? say`Pins ${len(PIN.depth)} deep go right through ${nameOf(member, letters)}, which is ${len(member.thickness.value)} thick.`
+            : say`${name} has ${through.count} pin holes that meet others from its other face: set one of the shelves higher or lower.`,
+        fixes: piece.shelves.fix === 'loose' ? [butted] : [],
       },
     ];
   });
@@ -169,6 +192,7 @@ export function memberChecks(piece: Piece, shape: Shape, carried: Carried, lette
     ...sags,
     ...holdChecks(piece, carried, letters, workshop),
     ...machining(piece, shape, letters),
+    ...pinChecks(piece, shape, letters),
     ...notJudged(carried, letters),
     ...largerThanStock(shape.members, letters),
     ...tipping(piece, shape),

@@ -1,7 +1,7 @@
 import { len, say } from '../figure/index.js';
 import type { Length } from '../length/index.js';
 import { findSpace, type Piece, type PieceEdit, type PlacedRun, type Shape } from '../piece/index.js';
-import type { RunChange } from '../run/index.js';
+import { isFree, type RunChange } from '../run/index.js';
 import { pieceFix, type Check } from './check.js';
 
 /** The edit that makes a run's whole length another: the gap that holds it in an outer run the same way, else the piece itself. */
@@ -48,6 +48,36 @@ function nounsOf({ roles, axis }: PlacedRun): string {
   }
 }
 
+/** Gaps that came out outside their bounds: of a given size, on a pitch, or between edges that were set. */
+function outOfBounds(run: PlacedRun): Check[] {
+  const shares = run.run.lines.some(({ line }) => line.kind === 'gap' && isFree(line));
+  return run.run.lines.flatMap(({ line, size }): Check[] => {
+    if (line.kind !== 'gap') return [];
+    const { least, greatest, label } = line;
+    const [bound, kind] =
+      least !== undefined && size.value < least
+        ? ([least, 'least'] as const)
+        : greatest !== undefined && size.value > greatest
+          ? ([greatest, 'greatest'] as const)
+          : [];
+    if (bound === undefined) return [];
+    const fixed = { kind: 'rule', space: line.id, rule: { kind: 'fixed', size: bound } } as const;
+    return [
+      {
+        id: `bounds-${line.id}`,
+        severity: 'stop',
+        state: 'fails',
+        about: { kind: 'space', id: line.id },
+        sentence: say`${label} is ${len(size.value)}, and may be ${len(bound)} at ${kind === 'least' ? 'least' : 'most'}.`,
+        fixes: [
+          ...(line.rule.kind === 'fixed' && shares ? [pieceFix(say`Make it ${len(bound)}`, fixed)] : []),
+          pieceFix(say`Take its bounds away`, { kind: 'bounds', space: line.id }),
+        ],
+      },
+    ];
+  });
+}
+
 const MOST_WAYS = 4;
 
 /** Runs that cannot be met, each with its ways out, and spaces that should fit what is not there. */
@@ -77,6 +107,6 @@ export function runChecks(piece: Piece, shape: Shape): Check[] {
         fixes: [pieceFix(say`Let it share`, { kind: 'rule', space: gap, rule: { kind: 'share', weight: 1 } })],
       };
     });
-    return [...conflicts, ...unfitted];
+    return [...conflicts, ...(conflicts.length > 0 ? [] : outOfBounds(run)), ...unfitted];
   });
 }

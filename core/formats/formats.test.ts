@@ -150,7 +150,7 @@ test('parts as CSV: one line a kind, figures of the unit and of mm, nothing a sp
   const csv = partsCsv(solve(piece(divided('in', 'up', 3)), named, {}).parts, { unit: 'in', step: inch(1 / 32) });
   const lines = csv.trim().split('\r\n');
   expect(lines).toHaveLength(5);
-  expect(lines[4]).toContain('E F,shelf,2,,≈37 25/32,');
+  expect(lines[4]).toContain('E F,shelf,2,0,,≈37 25/32,');
   expect(lines[4]).toContain('"\'=cmd, ""18"""');
   expect(lines[4]).toMatch(/,960,300,20$/);
 });

@@ -1,7 +1,5 @@
 import { exactText, formatLength, toMm, type Precision } from '../length/index.js';
-import { PIN } from '../joints/index.js';
-import { rowsOf, type Part, type PartRow } from '../parts/index.js';
-import type { Feature } from '../piece/index.js';
+import { edgesText, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../parts/index.js';
 
 /** A cell of CSV by RFC 4180; text that a spreadsheet would take for a formula is made plain. */
 function cell(value: string | number): string {
@@ -13,6 +11,7 @@ const HEADER = [
   'letters',
   'name',
   'count',
+  'spares',
   'hand',
   'length',
   'width',
@@ -27,42 +26,15 @@ const HEADER = [
   'thickness mm',
 ];
 
-/** Which edges of a part are covered or eased, as builders note it. */
-export function edgesText(part: Part): string {
-  const names = { u0: 'one end', u1: 'other end', v0: 'one long edge', v1: 'one long edge' } as const;
-  return (Object.keys(names) as (keyof typeof names)[])
-    .filter((key) => part.edges[key] !== 'square')
-    .map((key) => `${part.edges[key]} on ${names[key]}`)
-    .join('; ');
-}
-
-/** What the holes of a part are for, by how they are drilled. */
-export function holesText(feature: Extract<Feature, { kind: 'hole' }>, part: Part): string {
-  if (feature.depth >= part.thickness.value) return 'screw holes';
-  return feature.diameter > PIN.diameter ? 'pocket holes' : 'pin holes';
-}
-
-/** One line of machining: what, how wide, how deep, and where from the start of the part. */
-export function machiningText(feature: Feature, precision: Precision): string {
-  const write = (l: Parameters<typeof formatLength>[0]) => formatLength(l, precision);
-  if (feature.kind === 'hole') {
-    return `hole Ø${write(feature.diameter)}, ${write(feature.depth)} deep, at ${write(feature.at.u)}, ${write(feature.at.v)} in`;
-  }
-  const { u0, u1, v0, v1 } = feature.region;
-  const along = u1 - u0 >= v1 - v0;
-  const [width, from] = along ? [v1 - v0, v0] : [u1 - u0, u0];
-  if (feature.kind === 'notch') {
-    const long = (along ? u1 - u0 : v1 - v0) as typeof u0;
-    return `notch ${write(width as typeof u0)} wide, ${write(long)} long, right through, ${write(from)} from the ${along ? 'edge' : 'end'}`;
-  }
-  return `${feature.kind} ${write(width as typeof u0)} wide, ${write(feature.depth)} deep, ${write(from)} from the ${along ? 'edge' : 'end'}`;
-}
-
-function lineOf({ parts, first, count, hand }: PartRow, precision: Precision): readonly (string | number)[] {
+function lineOf({ parts, first, count, spares, hand }: PartRow, precision: Precision): readonly (string | number)[] {
   return [
-    parts.map((p) => p.letter).join(' '),
+    lettersText(
+      parts.map((p) => p.letter),
+      ' ',
+    ),
     first.member.role,
     count,
+    spares,
     hand ?? '',
     formatLength(first.length.value, precision),
     formatLength(first.width.value, precision),
@@ -71,7 +43,7 @@ function lineOf({ parts, first, count, hand }: PartRow, precision: Precision): r
     formatLength(first.cut.width.set, precision),
     first.member.stock.name,
     edgesText(first),
-    first.features.map((f) => machiningText(f, precision)).join('; '),
+    [...new Set(first.features.map((f) => machiningText(f, first, precision)))].join('; '),
     exactText(first.length.value, 'mm'),
     exactText(first.width.value, 'mm'),
     toMm(first.thickness.value),

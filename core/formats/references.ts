@@ -1,4 +1,4 @@
-import { dividingMembersOf, findMember, namedBy, spacesOf, type Named, type Piece } from '../piece/index.js';
+import { areCrossed, dividingMembersOf, findMember, namedBy, spacesOf, type Named, type Piece } from '../piece/index.js';
 import type { Fault } from './faults.js';
 import { workshopOf, type ProjectFile } from './project-file.js';
 
@@ -11,10 +11,19 @@ export const KEPT_IN = { opening: 'openings', stock: 'stock', slide: 'slides', t
   keyof Known
 >;
 
+/** A least size that is more than the greatest one. */
+function crossed(path: string): Fault {
+  return { path, message: 'the least size is more than the greatest', accepted: 'a least size up to the greatest' };
+}
+
 /** Node ids that stand twice in a piece, members in line with none, and runs with the wrong number of spaces for their members. */
 function nodeFaults(piece: Piece, path: string): readonly Fault[] {
   const faults: Fault[] = [];
   const seen = new Set<string>();
+  for (const reach of ['width', 'height', 'depth'] as const) {
+    const overall = piece[reach];
+    if (overall.from === 'bounded' && areCrossed(overall)) faults.push(crossed(`${path}/${reach}`));
+  }
   const once = (id: string) => {
     if (seen.has(id))
       faults.push({ path: `${path}/interior`, message: `the id ${id} stands twice`, given: id, accepted: 'each node id once in a piece' });
@@ -22,6 +31,7 @@ function nodeFaults(piece: Piece, path: string): readonly Fault[] {
   };
   for (const { space } of spacesOf(piece.interior)) {
     once(space.id);
+    if (areCrossed(space)) faults.push(crossed(`${path}/interior (space ${space.id})`));
     const split = space.split;
     if (split && split.spaces.length !== split.members.length + 1) {
       faults.push({

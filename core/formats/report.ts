@@ -16,7 +16,7 @@ import {
 import { marksOf } from '../run/index.js';
 import { rowsOf } from '../parts/index.js';
 import type { Fact } from '../piece/index.js';
-import type { Solution } from '../solution/index.js';
+import { boughtFor, type Solution } from '../solution/index.js';
 
 /** A length in a report: decimal mm beside the exact count of 1/80 µm. */
 export interface ReportedLength {
@@ -50,11 +50,12 @@ export function reportChecks(solution: Solution) {
 
 /** The parts of a solution, equal ones together, each size with its sum. */
 export function reportParts(solution: Solution) {
-  return rowsOf(solution.parts).map(({ parts, first, count, hand }) => ({
+  return rowsOf(solution.parts).map(({ parts, first, count, spares, hand }) => ({
     letters: parts.map((p) => p.letter),
     ids: parts.map((p) => p.id),
     name: first.member.role,
     count,
+    spares,
     hand,
     stock: first.member.stock.name,
     length: { ...reported(first.length.value), sum: sum(first.length) },
@@ -191,11 +192,12 @@ export function reportSolution(solution: Solution, grid: Length, plates = false)
     })),
     facts: [...shape.facts].map(([space, facts]) => ({ space, facts: facts.map(reportFact) })),
     bodies: shape.bodies.map((b) => ({ id: b.id, label: b.label, along: b.along, travel: reported(b.travel.value), members: b.members })),
-    bought: shape.bought.map((b) => ({
+    bought: boughtFor(solution).map((b) => ({
       what: b.what,
       count: b.count,
       each: b.each,
       ...(b.length === undefined ? {} : { length: reported(b.length) }),
+      ...(b.thick === undefined ? {} : { thick: reported(b.thick) }),
     })),
     loads: reportLoads(solution, plates),
     tipping: reportTipping(solution),

@@ -1,7 +1,7 @@
 import { Figure, size } from '../figure/index.js';
 import { ZERO, add, greatest, sub, type Length } from '../length/index.js';
 import type { Axis, Insets, Space, Split } from '../piece/index.js';
-import { wantedTotal, type GapRule, type RunLine } from '../run/index.js';
+import { solveRun, wantedTotal, type GapRule, type Rounding, type RunLine } from '../run/index.js';
 import { blockIn, type Block, type Clear, type Placement } from '../things/index.js';
 import type { NeedContext } from './kind.js';
 import { kindOf } from './kinds.js';
@@ -103,6 +103,24 @@ export function runLines(space: Space, context: NeedContext): RunLine[] {
   return [...end('start', ends.before), ...lines, ...end('end', ends.after)];
 }
 
+/** What is clear along an axis as far as it is known. */
+const KNOWN = { across: 'width', deep: 'depth', up: null } as const;
+
+/**
+ * The context of each part of a divided space: what stands in a bay has the width of that bay, and not of all of them.
+ * As it was where the space is divided the other way, or is not known yet.
+ */
+function contextsOf(space: Space, split: Split, context: NeedContext): (part: Space) => NeedContext {
+  const reach = KNOWN[split.axis];
+  const clear = reach ? context[reach] : undefined;
+  if (!reach || clear === undefined) return () => context;
+  const kind = kindOf(split);
+  const rounding: Rounding = { ...context.rounding, leftover: 'last', set: kind.set ? context.rounding.set : 'exact' };
+  const run = solveRun({ lines: runLines(space, context), total: { kind: 'given', figure: size('clear', clear) }, rounding });
+  const sizes = new Map(run.lines.map((l) => [l.line.id, l.size.value]));
+  return (part) => ({ ...context, [reach]: greatest([1 as Length, sizes.get(part.id) ?? clear]) });
+}
+
 /**
  * What a space needs clear along an axis, for what stands in it and in what it is divided
  * into; null where nothing with a size does.
@@ -110,7 +128,8 @@ export function runLines(space: Space, context: NeedContext): RunLine[] {
 export function spaceNeed(space: Space, axis: Axis, context: NeedContext): Figure | null {
   const { split } = space;
   if (!split) return openNeed(space, axis, context);
-  const needs = split.spaces.flatMap((part) => partNeed(part, split, axis, context) ?? []);
+  const contextOf = split.axis === axis ? () => context : contextsOf(space, split, context);
+  const needs = split.spaces.flatMap((part) => partNeed(part, split, axis, contextOf(part)) ?? []);
   if (split.axis !== axis) return needs.length > 0 ? Figure.greatest(needs) : null;
   const known = needs.length > 0 || split.spaces.some((s) => s.rule.kind === 'fixed' || s.least !== undefined);
   if (!known) return null;

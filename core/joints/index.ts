@@ -1,4 +1,6 @@
 export * from './ends.js';
+export * from './slips.js';
+export * from './pins.js';
 export * from './passes.js';
 export * from './kept.js';
 export * from './pocket.js';

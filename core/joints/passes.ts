@@ -22,11 +22,19 @@ export interface RipYield {
 }
 
 /**
+ * How many pieces of a length come from another, a kerf lost between each two.
+ * @example piecesFrom(mm(2400), mm(300), mm(3)): seven, since eight would need 21 more for the cuts
+ */
+export function piecesFrom(whole: Length, piece: Length, kerf: Length): number {
+  return Math.max(0, Math.floor((whole + kerf) / (piece + kerf)));
+}
+
+/**
  * How many strips of a width come out of a board, a kerf lost with each but, where it just
  * comes out, the last.
  * @example ripYield(mm(170), mm(31), mm(2.6)): five strips, 2.0 left after five cuts
  */
 export function ripYield(board: Length, strip: Length, kerf: Length): RipYield {
-  const strips = Math.floor((board + kerf) / (strip + kerf));
+  const strips = piecesFrom(board, strip, kerf);
   return { strips, left: Math.max(ZERO, sub(board, fromUnits(strips * add(strip, kerf)))) as Length };
 }

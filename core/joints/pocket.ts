@@ -10,6 +10,9 @@ const POCKET_LENGTHS: readonly (readonly [upTo: number, length: number])[] = [
   [40, 64],
 ];
 
+/** How wide a pocket hole is. */
+export const POCKET_HOLE = mm(9.5);
+
 /** The usual pocket screw for a stock; null for stock too thin or thick for one. */
 export function pocketScrewLength(thickness: Length): Length | null {
   if (thickness < mm(12)) return null;

@@ -46,6 +46,8 @@ export interface PartRow {
   readonly parts: readonly Part[];
   readonly first: Part;
   readonly count: number;
+  /** So many more are cut, to spare. */
+  readonly spares: number;
   /** Left or right, where other parts are its reflection and it cannot be turned to match; else none. */
   readonly hand: 'left' | 'right' | null;
 }
@@ -126,6 +128,7 @@ export function rowsOf(parts: readonly Part[]): readonly PartRow[] {
   return [...groups].map(([key, { parts: equal, either }]) => {
     const [first] = [...(reflected.get(either) ?? [])].sort((a, b) => leftmost(a) - leftmost(b));
     const handed = (reflected.get(either)?.size ?? 0) > 1;
-    return { parts: equal, first: equal[0] as Part, count: equal.length, hand: handed ? (key === first ? 'left' : 'right') : null };
+    const spares = equal.reduce((sum, p) => sum + (p.member.spares ?? 0), 0);
+    return { parts: equal, first: equal[0] as Part, count: equal.length, spares, hand: handed ? (key === first ? 'left' : 'right') : null };
   });
 }

@@ -95,9 +95,11 @@ export function overlap(a: Box, b: Box): boolean {
 /** Something bought by the piece: slides, handles, screws. */
 export interface Bought {
   readonly what: string;
+  /** Of one; of a run, of all of it. */
   readonly length?: Length;
+  readonly thick?: Length;
   readonly count: number;
-  readonly each: 'pair' | 'piece';
+  readonly each: 'pair' | 'piece' | 'run';
 }
 
 /** A named figure of a space, such as the width of a drawer box, or a plain remark about it. */

@@ -216,6 +216,11 @@ function loosen(piece: Piece): void {
   visit(piece.interior);
 }
 
+/** Whether the least of two bounds is more than the greatest. */
+export function areCrossed({ least, greatest }: { readonly least?: Length; readonly greatest?: Length }): boolean {
+  return least !== undefined && greatest !== undefined && least > greatest;
+}
+
 function setOrDelete<T extends object, K extends keyof T>(target: T, key: K, value: T[K] | null | undefined): void {
   if (value === null || value === undefined) delete target[key];
   else target[key] = value;
@@ -233,6 +238,7 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
       return piece;
     case 'bounds': {
       const space = spaceOf(piece, edit.space);
+      if (areCrossed(edit)) throw new EditError(`the least size of ${space.name ?? 'the space'} would be more than its greatest`);
       setOrDelete(space, 'least', edit.least);
       setOrDelete(space, 'greatest', edit.greatest);
       return piece;

@@ -1,7 +1,17 @@
 import type { Figure } from '../figure/index.js';
 import type { Length } from '../length/index.js';
 import type { Wood } from '../project/index.js';
-import { SQUARE_EDGES, rectangle, type Edges, type Feature, type Frame, type Member, type Purpose, type Role } from './member.js';
+import {
+  SQUARE_EDGES,
+  rectangle,
+  type Edges,
+  type Face,
+  type Feature,
+  type Frame,
+  type Member,
+  type Purpose,
+  type Role,
+} from './member.js';
 
 /** What a rectangular member is made from; what is left out is as most members have it. */
 export interface RectangularMember {
@@ -17,6 +27,7 @@ export interface RectangularMember {
   readonly edges?: Partial<Edges>;
   readonly features?: readonly Feature[];
   readonly over?: { readonly length: Length; readonly width: Length };
+  readonly inner?: Face;
 }
 
 /** A rectangular member: going between what it meets, with square edges and nothing cut into it, unless said otherwise. */
@@ -33,6 +44,7 @@ export function rectangular({
   edges,
   features,
   over,
+  inner,
 }: RectangularMember): Member {
   return {
     id,
@@ -50,5 +62,6 @@ export function rectangular({
     features: features ?? [],
     edges: { ...SQUARE_EDGES, ...edges },
     ...(over ? { over } : {}),
+    ...(inner ? { inner } : {}),
   };
 }

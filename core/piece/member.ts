@@ -140,6 +140,10 @@ export interface Member {
   readonly purpose: { readonly length: Purpose; readonly width: Purpose };
   readonly features: readonly Feature[];
   readonly edges: Edges;
+  /** The face that looks inside what it is a wall of; none for what is no wall. */
+  readonly inner?: Face;
+  /** So many more of it are cut, to spare. */
+  readonly spares?: number;
   /** How much longer, and wider, it is cut than it is in the end. */
   readonly over?: { readonly length: Length; readonly width: Length };
 }

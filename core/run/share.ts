@@ -1,5 +1,5 @@
 import { type Figure, size } from '../figure/index.js';
-import { ZERO, add, floorTo, sub, type Length } from '../length/index.js';
+import { ZERO, add, ceilTo, floorTo, sub, type Length } from '../length/index.js';
 import type { Rounding } from './rule.js';
 import type { Residue, RunGap } from './types.js';
 
@@ -103,13 +103,29 @@ function gapThatTakes(ids: readonly string[], extra: readonly boolean[], leftove
   return (leftover === 'first' ? from[0] : from[from.length - 1]) as string;
 }
 
+/** Whether a gap may be brought down or up to the grid without leaving its bounds. */
+function goesToGrid(exact: Length, { least, greatest }: Pick<RunGap, 'least' | 'greatest'>, grid: Length): boolean {
+  return (least === undefined || floorTo(exact, grid) >= least) && (greatest === undefined || ceilTo(exact, grid) <= greatest);
+}
+
 /**
  * Brings exact gap sizes to the grid: each down to the grid, whole steps that are left
  * over dealt out as chosen, and what is smaller than a step put into one named gap that
  * got no step, so that the sum closes exactly.
+ * Gaps that would leave their bounds on the way stay as they are.
  * @param total what the gaps must add up to; the exact sizes may miss it by a unit each
  */
-export function setToGrid(exact: ReadonlyMap<string, Figure>, total: Length, rounding: Rounding): SetGaps {
+export function setToGrid(exact: ReadonlyMap<string, Figure>, total: Length, rounding: Rounding, bounds: readonly RunGap[] = []): SetGaps {
+  const bound = new Map(bounds.map((gap) => [gap.id, gap]));
+  const stays = ([id, figure]: readonly [string, Figure]) => !goesToGrid(figure.value, bound.get(id) ?? {}, rounding.grid);
+  const kept = [...exact].filter(stays);
+  if (kept.length > 0) {
+    const rest = new Map([...exact].filter((entry) => !stays(entry)));
+    const left = kept.reduce((sum, [, figure]) => sub(sum, figure.value), total);
+    if (rest.size === 0) return { sizes: exact, residue: null };
+    const set = setToGrid(rest, left, rounding);
+    return { sizes: new Map([...exact].map(([id, figure]) => [id, set.sizes.get(id) ?? figure])), residue: set.residue };
+  }
   const ids = [...exact.keys()];
   const down = ids.map((id) => floorTo((exact.get(id) as Figure).value, rounding.grid));
   let left = (total - down.reduce((sum, d) => sum + d, 0)) as Length;

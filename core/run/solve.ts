@@ -4,11 +4,18 @@ import { freeGaps, isFree, setToGrid, shareOut } from './share.js';
 import { mismatch } from './ways.js';
 import type { PlacedLine, Residue, RunConflict, RunGap, RunLine, RunMember, RunSolution, RunSpec } from './types.js';
 
-/** The thickness that a pitch runs over: that of the member after a gap, or before the last one. */
+/** The thickness that a pitch from near edge to near edge runs over: that of the member before a gap, or after the first one. */
 function thicknessBeside(lines: readonly RunLine[], gap: RunGap): Figure | null {
   const i = lines.indexOf(gap);
-  const beside = lines[i + 1] ?? lines[i - 1];
+  const beside = lines[i - 1] ?? lines[i + 1];
   return beside?.kind === 'member' ? beside.extent : null;
+}
+
+/** What a gap would be, held by its bounds. */
+function withinBounds({ label, least, greatest }: RunGap, wanted: Figure): Figure {
+  if (least !== undefined && wanted.value < least) return size(`at least, ${label}`, least);
+  if (greatest !== undefined && wanted.value > greatest) return size(`at most, ${label}`, greatest);
+  return wanted;
 }
 
 /** The size of a gap that does not depend on what is left; null for a free gap. */
@@ -19,9 +26,13 @@ function heldSize(lines: readonly RunLine[], gap: RunGap): Figure | null {
       return size(gap.label, rule.size, { kind: 'choice', ref: `gap:${gap.id}` });
     case 'fit':
       if (!gap.need) return null;
-      return (
-        rule.clearance === ZERO ? gap.need : gap.need.plus(size('clearance', rule.clearance, { kind: 'choice', ref: `gap:${gap.id}` }))
-      ).named(`${gap.label}, fits what stands in it`);
+      return withinBounds(
+        gap,
+        (rule.clearance === ZERO
+          ? gap.need
+          : gap.need.plus(size('clearance', rule.clearance, { kind: 'choice', ref: `gap:${gap.id}` }))
+        ).named(`${gap.label}, fits what stands in it`),
+      );
     case 'grid': {
       const steps = size('pitch', rule.pitch, { kind: 'choice', ref: `gap:${gap.id}` }).times(rule.steps);
       const over = rule.overMember ? thicknessBeside(lines, gap) : null;
@@ -92,7 +103,12 @@ function settle(spec: RunSpec, lines: readonly RunLine[], available: Figure, tot
   const closed = closeExactly(shared, left.value);
   const exact = new Map([...held, ...closed]);
   if (spec.rounding.set !== 'gaps') return { sizes: exact, exact, residue: null, conflict: null };
-  const set = setToGrid(shared, left.value, spec.rounding);
+  const set = setToGrid(
+    shared,
+    left.value,
+    spec.rounding,
+    free.map((f) => f.gap),
+  );
   return { sizes: new Map([...held, ...set.sizes]), exact, residue: set.residue, conflict: null };
 }
 

@@ -1,4 +1,5 @@
 import { Figure } from '../figure/index.js';
+import { pinsApart } from '../joints/index.js';
 import { hypot } from '../length/index.js';
 import type { Divided, Made } from '../interiors/index.js';
 import { OPEN, type Fact, type Feature, type Member, type Shape, type ShapeProblem } from '../piece/index.js';
@@ -13,7 +14,7 @@ function withCuts(members: readonly Member[], all: Made['cuts']): Member[] {
   }
   return members.map((member) => {
     const own = cuts.get(member.id);
-    return own ? { ...member, features: [...member.features, ...own.flatMap((cut) => cut(member))] } : member;
+    return own ? pinsApart({ ...member, features: [...member.features, ...own.flatMap((cut) => cut(member))] }) : member;
   });
 }
 

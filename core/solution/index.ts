@@ -5,3 +5,4 @@ export * from './remedies/index.js';
 export * from './tape.js';
 export * from './cost.js';
 export * from './verdict-counts.js';
+export * from './bought.js';

@@ -1,8 +1,10 @@
 import styled from 'styled-components';
 import { Download, Printer } from 'lucide-react';
-import { edgesText, holesText, machiningText, partsCsv } from '../../core/formats/parts-csv.js';
-import { exactText, formatLength, toMm, type Length } from '../../core/length/index.js';
-import { rowsOf, type Part, type PartRow } from '../../core/parts/index.js';
+import { partsCsv } from '../../core/formats/parts-csv.js';
+import { exactText, formatLength, toMm, type Length, type Precision } from '../../core/length/index.js';
+import { edgesText, faceName, holesText, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../../core/parts/index.js';
+import { boughtFor } from '../../core/solution/index.js';
+import type { Bought } from '../../core/piece/index.js';
 import { massOf } from '../../core/carry/index.js';
 import { writeMass } from '../../core/figure/index.js';
 import { usePrecision } from '../data/project.js';
@@ -23,34 +25,35 @@ const Area = styled.div`
   }
 `;
 
-/** Letters of equal parts, runs of them drawn together: "C–F, H". */
-export function lettersText(parts: readonly Part[]): string {
-  return parts.map((p) => p.letter).join(', ');
+function LettersCell({ row }: { row: PartRow }) {
+  return <strong style={{ fontSize: 15 }}>{lettersText(row.parts.map((p) => p.letter))}</strong>;
 }
 
-function LettersCell({ row }: { row: PartRow }) {
-  return <strong style={{ fontSize: 15 }}>{lettersText(row.parts)}</strong>;
+/** How much of a thing, and what it is: "12" and "wood screws No. 8, 40 mm"; of a run its whole length first. */
+function boughtText({ what, length, thick, count, each }: Bought, precision: Precision): readonly [string, string] {
+  const write = (l: Length) => `${formatLength(l, precision)} ${precision.unit}`;
+  if (each === 'run' && length !== undefined) return [write(length), `${what}${thick === undefined ? '' : `, ${write(thick)} thick`}`];
+  return [`${count}`, `${what}${length === undefined ? '' : `, ${write(length)}`}${each === 'pair' ? ', pairs' : ''}`];
 }
 
 /** What is bought for it besides wood, equal things counted together. */
 function BoughtList() {
   const { solution } = useBench();
   const precision = usePrecision();
-  const counts = new Map<string, { text: string; count: number }>();
-  for (const { what, length, count, each } of solution.shape.bought) {
-    const text = `${what}${length === undefined ? '' : `, ${formatLength(length, precision)} ${precision.unit}`}${each === 'pair' ? ', pairs' : ''}`;
-    counts.set(text, { text, count: (counts.get(text)?.count ?? 0) + count });
-  }
-  if (counts.size === 0) return null;
+  const bought = boughtFor(solution);
+  if (bought.length === 0) return null;
   return (
     <section aria-label="To buy" style={{ marginTop: 14 }}>
       <h3>To buy besides wood</h3>
       <ul>
-        {[...counts.values()].map(({ text, count }) => (
-          <li key={text}>
-            <strong>{count}</strong> {text}
-          </li>
-        ))}
+        {bought.map((b) => {
+          const [amount, text] = boughtText(b, precision);
+          return (
+            <li key={`${amount} ${text}`}>
+              <strong>{amount}</strong> {text}
+            </li>
+          );
+        })}
       </ul>
     </section>
   );
@@ -119,7 +122,15 @@ export function PartsStage() {
                 <td>
                   <LettersCell row={row} />
                 </td>
-                <td className="figure">{row.count}</td>
+                <td className="figure">
+                  {row.count}
+                  {row.spares > 0 ? (
+                    <>
+                      <br />
+                      <Faint>and {row.spares} to spare</Faint>
+                    </>
+                  ) : null}
+                </td>
                 <td>
                   <button
                     onClick={() => select(part.id)}
@@ -246,7 +257,9 @@ function PartDrawing({ part }: { part: Part }) {
         {formatLength(upright ? part.length.value : part.width.value, precision)}
       </text>
       <text x={left + W / 2} y={H + 42} textAnchor="middle" fontSize={11} fill={inkSoft}>
-        {part.features.length > 0 ? 'solid: this face; dashed: the other face' : 'nothing is cut into it'}
+        {part.features.length > 0
+          ? `solid: ${faceName(part.member, 'up')}; dashed: ${faceName(part.member, 'down')}`
+          : 'nothing is cut into it'}
       </text>
     </svg>
   );
@@ -258,7 +271,7 @@ export function PartDetail() {
   const precision = usePrecision();
   const part = solution.parts.find((p) => p.id === selection) ?? solution.parts[0];
   if (!part) return <Faint>No parts yet.</Faint>;
-  const lines = [...new Set(part.features.map((f) => `${machiningText(f, precision)}, ${f.face === 'up' ? 'this face' : 'other face'}`))];
+  const lines = [...new Set(part.features.map((f) => machiningText(f, part, precision)))];
   return (
     <section aria-label={`Part ${part.letter}`}>
       <h1>
@@ -271,7 +284,7 @@ export function PartDetail() {
       {lines.length > 0 ? (
         <details open={lines.length <= 6}>
           <summary>
-            <strong>Machining</strong> <Faint>from the start of its length, the lower or left end</Faint>
+            <strong>Machining</strong>
           </summary>
           <ul style={{ fontSize: 13 }}>
             {lines.map((line) => (

@@ -1,6 +1,6 @@
 import { fine, len, say, size, type Figure, type Sentence } from '../../figure/index.js';
 import { ZERO, add, sub, toMm, type Length } from '../../length/index.js';
-import { USUAL_KERF, bladePasses, recess, ripYield } from '../../joints/index.js';
+import { USUAL_KERF, bladePasses, recess, ripYield, slipsOut, usualSlack } from '../../joints/index.js';
 import {
   boxOf,
   facingFrame,
@@ -14,6 +14,7 @@ import {
   type Member,
   type PlacedRun,
   type PlacedSpace,
+  type ShapeProblem,
 } from '../../piece/index.js';
 import { woodOf, type Workshop } from '../../project/index.js';
 import type { PlacedLine } from '../../run/index.js';
@@ -109,6 +110,15 @@ function factsOf(making: Boards, workshop: Workshop, run: PlacedRun, intoBoards:
   ];
 }
 
+/** Boards that are cut so small that they come out of their channels. */
+function outOfChannels(making: Boards, space: string, intoBoards: boolean): ShapeProblem[] {
+  const sentence = intoBoards ? slipsOut('A board', 'channels', making.channel, making.fit) : null;
+  if (!sentence) return [];
+  const fit = usualSlack(making.channel);
+  const fix = { label: say`Cut it ${len(fit)} small`, edit: { kind: 'making', space, making: { ...making, fit } } } as const;
+  return [{ id: `board-slips-${space}`, about: space, stops: true, sentence, fixes: [fix] }];
+}
+
 /** The boards of a layout, the channels they go into, and how those are cut. */
 export function boardMembers(making: Boards, workshop: Workshop, run: PlacedRun, space: PlacedSpace, front: EdgeTreatment): Made {
   const specs = new Map((space.space.split?.members ?? []).map((m) => [m.id, m]));
@@ -139,6 +149,7 @@ export function boardMembers(making: Boards, workshop: Workshop, run: PlacedRun,
               },
             ]
           : []),
+        ...outOfChannels(making, space.id, intoBoards),
         ...(making.high > space.clear.height.value
           ? [
               {

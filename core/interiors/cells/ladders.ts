@@ -1,6 +1,6 @@
 import { len, say, size, type Figure } from '../../figure/index.js';
 import { ZERO, add, fromUnits, greatest, least, mm, sub, type Length } from '../../length/index.js';
-import { USUAL_KERF, ripYield } from '../../joints/index.js';
+import { USUAL_KERF, piecesFrom, ripYield } from '../../joints/index.js';
 import {
   OPEN,
   PLACE,
@@ -148,8 +148,11 @@ export function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid
   const used = new Set(joints.map((j) => j.carrier));
   const uprights = ladders.flatMap((parts) => parts.filter((p, i) => i === 0 || used.has(p.id)));
   const plain = supports.length - 2 * grid.cells.filter((c) => c.state === 'tilted').length;
-  const { strips } = ripYield(under.stock.width, make.support.wide, workshop.settings.kerf ?? USUAL_KERF);
-  const perBoard = strips * Math.floor(under.stock.length / make.support.long);
+  const kerf = workshop.settings.kerf ?? USUAL_KERF;
+  const { strips } = ripYield(under.stock.width, make.support.wide, kerf);
+  const perBoard = strips * piecesFrom(under.stock.length, make.support.long, kerf);
+  const [spared] = supports.filter((s) => s.frame.u[1] === 0);
+  if (spared) supports[supports.indexOf(spared)] = { ...spared, spares: make.support.spares };
   return {
     ...NOTHING,
     members: [...uprights, ...supports],

@@ -1,6 +1,6 @@
 import { size, type Figure } from '../../figure/index.js';
 import { ZERO, add, mm, sub, type Length } from '../../length/index.js';
-import { recess } from '../../joints/index.js';
+import { POCKET_HOLE, recess } from '../../joints/index.js';
 import {
   boxOf,
   facingFrame,
@@ -31,7 +31,11 @@ export interface BoxPlace {
 }
 
 /** Screws and pocket holes of box corners: diameter, how far from the end, and how they keep from the edges. Usual sizes for 12 to 19 mm wood. */
-const HOLES = { pocket: { diameter: mm(9.5), depth: mm(11), fromEnd: mm(25) }, screw: { diameter: mm(4.5) }, fromEdge: mm(15) } as const;
+const HOLES = {
+  pocket: { diameter: POCKET_HOLE, depth: mm(11), fromEnd: mm(25) },
+  screw: { diameter: mm(4.5) },
+  fromEdge: mm(15),
+} as const;
 
 /** Where the holes of one corner lie up the wall: two, or three on walls over 150, all clear of the bottom. */
 function heights(high: Length, clearOf: Length): readonly Length[] {
@@ -168,6 +172,7 @@ export function boxMembers(making: Drawers, space: string, label: string, stock:
         : ZERO;
   const cut = (wall: Member, inner: Face, between: boolean, mates: readonly [string, string]): Member => ({
     ...wall,
+    inner,
     features: [...grooved(wall, inner), ...cornerHoles(box.join, between, inner === 'up' ? 'down' : 'up', wall, mates, clearOf, t.value)],
   });
   return [

@@ -1,4 +1,4 @@
-import { len, say, size, type Figure } from '../../figure/index.js';
+import { len, say, size, type Figure, type Sentence } from '../../figure/index.js';
 import { pocketScrewLength } from '../../joints/index.js';
 import { ZERO, add, sub, type Length } from '../../length/index.js';
 import {
@@ -22,7 +22,18 @@ import { boxMembers, type BoxPlace } from './box.js';
 import { jointsOf, type Drawer } from './carried.js';
 import { drawerIds } from './ids.js';
 import { drawerProblems } from './problems.js';
-import { boxDepth, boxHeight, boxWidth, drawerStock, freeDepth, frontDepth, frontSize, sideClearance, type DrawerStock } from './sizes.js';
+import {
+  boxDepth,
+  boxHeight,
+  boxWidth,
+  drawerStock,
+  freeDepth,
+  frontDepth,
+  frontSize,
+  sideClearance,
+  slideFrom,
+  type DrawerStock,
+} from './sizes.js';
 
 /** The width that a bank has, by one name in every sum that rests on it. */
 function openingOf(bank: PlacedSpace): Figure {
@@ -151,6 +162,7 @@ function factsOf(drawer: Drawer, place: BoxPlace, datum: Figure): readonly Fact[
   const front = frontSize(making, openingOf(bank), line.size);
   const slide: Fact[] =
     making.runner.kind === 'slide' ? [{ name: 'depth there is for a slide', figure: freeDepth(making, stock, bank.clear.depth) }] : [];
+  const back = slideFrom(making, stock);
   return [
     ...(front
       ? [
@@ -162,6 +174,7 @@ function factsOf(drawer: Drawer, place: BoxPlace, datum: Figure): readonly Fact[
     { name: 'box, high', figure: place.height },
     { name: 'box, deep', figure: place.depth },
     ...slide,
+    ...(back ? [{ name: 'front end of the slide, back from the face', figure: back }] : []),
     lineOf(drawer, datum),
     ...(making.handle ? [handleFact(making, front?.height ?? line.size)] : []),
     ...joinFact(making, stock),
@@ -184,7 +197,9 @@ function handleFact({ handle }: Drawers, height: Figure): Fact {
   return {
     name: `${handle?.name ?? 'handle'}, down from the top of the front`,
     figure:
-      down === undefined || down === 'middle' ? height.over(2, 'middle') : size('chosen', down, { kind: 'choice', ref: 'drawers:handle' }),
+      down === undefined || down === 'middle'
+        ? height.named('front, high').over(2, 'middle')
+        : size('chosen', down, { kind: 'choice', ref: 'drawers:handle' }),
   };
 }
 
@@ -212,18 +227,37 @@ function oneDrawer(drawer: Drawer, run: PlacedRun, workshop: Workshop): Made {
   // What a front reaches over the wood above it is no room for the box behind it.
   const over = front.kind === 'overlay' ? front.over.above : front.kind === 'lipped' ? front.lip : ZERO;
   const room = sub(sub(drawer.line.size.value, making.rise), over);
-  const problems: ShapeProblem[] =
-    high > room
+  const problem = (id: string, sentence: Sentence): ShapeProblem => ({
+    id: `${id}-${part.id}`,
+    about: part.id,
+    stops: true,
+    sentence,
+    fixes: [],
+  });
+  const wall = members.find((m) => m.role === 'drawer side');
+  const height = frontSize(making, openingOf(drawer.bank), drawer.line.size)?.height ?? drawer.line.size;
+  const down = making.handle?.down;
+  const problems: ShapeProblem[] = [
+    ...(high > room
+      ? [problem('tray-high', say`The strips and the base of ${part.label} are ${len(high)} high together, and ${len(room)} is there.`)]
+      : []),
+    ...(stock.slide && wall && wall.width.value < stock.slide.height
       ? [
-          {
-            id: `tray-high-${part.id}`,
-            about: part.id,
-            stops: true,
-            sentence: say`The strips and the base of ${part.label} are ${len(high)} high together, and ${len(room)} is there.`,
-            fixes: [],
-          },
+          problem(
+            'slide-high',
+            say`${stock.slide.name} is ${len(stock.slide.height)} high, and the sides of ${part.label} that it is screwed to are ${len(wall.width.value)}.`,
+          ),
         ]
-      : [];
+      : []),
+    ...(typeof down === 'number' && down >= height.value
+      ? [
+          problem(
+            'handle-low',
+            say`${making.handle?.name ?? 'The handle'} would be ${len(down)} down on the front of ${part.label}, which is ${len(height.value)} high.`,
+          ),
+        ]
+      : []),
+  ];
   return {
     ...NOTHING,
     members,

@@ -1,8 +1,9 @@
-import { len, say } from '../../figure/index.js';
+import { len, say, type Sentence } from '../../figure/index.js';
+import { slipsOut, usualSlack } from '../../joints/index.js';
 import { ZERO, add, greatest, mm, sub, type Length } from '../../length/index.js';
 import { PLACE, type Drawers, type PieceEdit, type PlacedSpace, type ShapeProblem, type Split } from '../../piece/index.js';
 import { woodOf, type Workshop } from '../../project/index.js';
-import { boxDepth, freeDepth, longestSlide, type DrawerStock } from './sizes.js';
+import { boxDepth, freeDepth, longestSlide, slideFrom, type DrawerStock } from './sizes.js';
 
 /** So little under a box is the play of its front. */
 const LIES = mm(3);
@@ -40,6 +41,15 @@ function runnersInTheWay(
   ];
 }
 
+/** Slides that stand so far back that they end past the depth there is; null where they do not. */
+function pastTheRear(making: Drawers, stock: DrawerStock, bank: PlacedSpace): Sentence | null {
+  const from = slideFrom(making, stock)?.value;
+  if (from === undefined || making.runner.kind !== 'slide') return null;
+  const past = sub(add(from, making.runner.length), bank.clear.depth.value);
+  if (past <= ZERO) return null;
+  return say`Slides of ${len(making.runner.length)} that stand ${len(from)} back from the face end ${len(past)} past the depth there is.`;
+}
+
 /** What is wrong with the making of a bank as a whole, with edits that mend it. */
 export function drawerProblems(
   making: Drawers,
@@ -56,7 +66,20 @@ export function drawerProblems(
     ...rest,
   });
   const found: ShapeProblem[] = [];
-  const { runner, front } = making;
+  const { runner, front, box } = making;
+  const { bottom } = box;
+  if (bottom.kind === 'groove' || bottom.kind === 'rebate') {
+    const sentence = slipsOut('The bottom', `${bottom.kind}s`, bottom.depth, bottom.slack);
+    const slack = usualSlack(bottom.depth);
+    if (sentence)
+      found.push(
+        problem('bottom-slips', true, {
+          sentence,
+          fixes: [{ label: say`Cut it ${len(slack)} small`, edit: change({ box: { ...box, bottom: { ...bottom, slack } } }) }],
+        }),
+      );
+  }
+  const past = pastTheRear(making, stock, bank);
   const free = freeDepth(making, stock, bank.clear.depth);
   const depth = boxDepth(making, stock, bank.clear.depth);
   if (runner.kind === 'slide' && !stock.slide) {
@@ -74,6 +97,17 @@ export function drawerProblems(
       problem('drawer-deep', true, {
         sentence: say`The drawers are ${len(depth.value)} deep, and ${len(free.value)} is free behind their fronts.`,
         fixes: useBest,
+      }),
+    );
+  } else if (past) {
+    const shorter = stock.slide && longestSlide(stock.slide, sub(bank.clear.depth.value, slideFrom(making, stock)?.value ?? ZERO));
+    found.push(
+      problem('slide-behind', true, {
+        sentence: past,
+        fixes:
+          runner.kind === 'slide' && shorter
+            ? [{ label: say`Use slides of ${len(shorter)}`, edit: change({ runner: { ...runner, length: shorter } }) }]
+            : [],
       }),
     );
   } else if (best && runner.kind === 'slide' && best > runner.length) {

@@ -50,6 +50,15 @@ export function frontDepth({ front }: Drawers, stock: DrawerStock): Figure | nul
   return front.setback === ZERO ? thick : thick.plus(size('set back', front.setback, choice('setback'))).named('front and its setback');
 }
 
+/** How far back from the face the front end of a slide stands: behind an inset front, and what the slide itself is set back; null without slides. */
+export function slideFrom(making: Drawers, stock: DrawerStock): Figure | null {
+  const { slide } = stock;
+  if (!slide || making.runner.kind !== 'slide') return null;
+  const back = size(`${slide.name}, set back`, slide.setback, { kind: 'stock', ref: `slide:${making.runner.slide}` });
+  const front = frontDepth(making, stock);
+  return front ? front.plus(back) : back;
+}
+
 /** The depth there is for the box. @example 560 − 18 − 10 = 532 */
 export function freeDepth(making: Drawers, stock: DrawerStock, clear: Figure): Figure {
   const front = frontDepth(making, stock);

@@ -1,6 +1,6 @@
 import { len, say, size } from '../../figure/index.js';
-import { ZERO, add, sub, type Length } from '../../length/index.js';
-import { USUAL_KERF, ripYield } from '../../joints/index.js';
+import { ZERO, add, greatest, sub, type Length } from '../../length/index.js';
+import { USUAL_KERF, piecesFrom, ripYield } from '../../joints/index.js';
 import {
   boxOf,
   rectangular,
@@ -104,10 +104,11 @@ function slatJoints(deck: Deck, slat: Member, supports: readonly Member[]): Join
   });
 }
 
-function factsOf({ making, workshop, run }: Deck, count: number): readonly Fact[] {
+function factsOf({ making, workshop, run }: Deck, count: number, long: Length): readonly Fact[] {
   const stock = woodOf(workshop, making.stock).stock;
   const kerf = workshop.settings.kerf ?? USUAL_KERF;
   const { strips, left } = ripYield(stock.width, making.wide, kerf);
+  const along = piecesFrom(stock.length, long, kerf);
   const gaps = run.run.lines.filter((l) => l.line.kind === 'gap');
   const sizes = new Map<Length, number>();
   gaps.forEach((g) => sizes.set(g.size.value, (sizes.get(g.size.value) ?? 0) + 1));
@@ -117,7 +118,10 @@ function factsOf({ making, workshop, run }: Deck, count: number): readonly Fact[
     { name: 'slats', remark: say`${count} slats; spacer blocks: ${blocks.flatMap((b, i) => (i === 0 ? b : [', ', ...b]))}.` },
     ...(first ? [{ name: 'a gap exactly', figure: first.exact }] : []),
     strips > 1
-      ? { name: 'ripped', remark: say`${strips} slats come from one ${stock.name}, ${len(left)} left after ${strips} cuts.` }
+      ? {
+          name: 'ripped',
+          remark: say`${strips} strips come from the breadth of one ${stock.name}, ${len(left)} left after ${strips} cuts${along > 1 ? `; ${along} slats along each` : ''}.`,
+        }
       : { name: 'bought at width', remark: say`${stock.name} is as wide as a slat: one each, nothing to rip.` },
     ...(making.supports.count > 0 && making.supports.trim > ZERO
       ? [{ name: 'supports', remark: say`Cut ${len(making.supports.trim)} over-length and trimmed flush when the slats are on.` }]
@@ -159,6 +163,6 @@ export function slatMembers(making: Slats, workshop: Workshop, run: PlacedRun, s
       ...supports.map((s): Joint => ({ carried: s.id, carrier: space.neighbours.below, how: 'bearing' })),
     ],
     bodies: body,
-    facts: [{ space: space.id, facts: factsOf(deck, slats.length) }],
+    facts: [{ space: space.id, facts: factsOf(deck, slats.length, greatest([1 as Length, ...slats.map((s) => s.length.value)])) }],
   };
 }

@@ -8,6 +8,7 @@ import {
   flatFrame,
   onEdgeFrame,
   uprightFrame,
+  type Face,
   type Joint,
   type Member,
   rectangular,
@@ -30,7 +31,7 @@ function sides(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   if (piece.bottom === 'over') length = length.minus(panel.named('bottom under the sides'));
   const foot = add(onPlinth ? baseHeight.value : ZERO, piece.bottom === 'over' ? panel.value : ZERO);
   const z = sub(depth.value, sidesDepth.value);
-  const side = (id: string, label: string, x: Length) =>
+  const side = (id: string, label: string, x: Length, inner: Face) =>
     rectangular({
       id,
       role: 'side',
@@ -40,8 +41,9 @@ function sides(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
       width: sidesDepth,
       frame: uprightFrame({ x, y: foot, z }),
       edges: { v1: piece.edges.front },
+      inner,
     });
-  return [side(CASE.left, 'left side', ZERO), side(CASE.right, 'right side', sub(width.value, panel.value))];
+  return [side(CASE.left, 'left side', ZERO, 'up'), side(CASE.right, 'right side', sub(width.value, panel.value), 'down')];
 }
 
 function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {

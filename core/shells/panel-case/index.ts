@@ -1,6 +1,7 @@
-import { say } from '../../figure/index.js';
+import { len, say } from '../../figure/index.js';
 import { ZERO } from '../../length/index.js';
 import { divide, interiorMembers } from '../../interiors/index.js';
+import { slipsOut, usualSlack } from '../../joints/index.js';
 import type { Joint, PanelCase, Shape, ShapeProblem } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { bearers, caseMembers } from './case.js';
@@ -30,6 +31,16 @@ function bottomOverToe(piece: PanelCase): ShapeProblem[] {
       ],
     },
   ];
+}
+
+/** A back that is cut so small that it comes out of its grooves or rebates. */
+function backSlips({ back }: PanelCase): ShapeProblem[] {
+  if (back.kind !== 'groove' && back.kind !== 'rebate') return [];
+  const sentence = slipsOut('The back', `${back.kind}s`, back.depth, back.slack);
+  if (!sentence) return [];
+  const slack = usualSlack(back.depth);
+  const fix = { label: say`Cut it ${len(slack)} small`, edit: { kind: 'piece', patch: { back: { ...back, slack } } } } as const;
+  return [{ id: 'back-slips', about: 'back', stops: true, sentence, fixes: [fix] }];
 }
 
 /** The geometry of a panel case: its envelope, its spaces and runs, and every member with its joints. */
@@ -76,6 +87,6 @@ export function shapePanelCase(piece: PanelCase, workshop: Workshop): Shape {
     divided,
     { ...made, members: [...shell.members, ...made.members, ...carried.members], joints },
     { overall, caseHeight, diagonal },
-    [...envelope.problems, ...bottomOverToe(piece), ...held.problems],
+    [...envelope.problems, ...bottomOverToe(piece), ...backSlips(piece), ...held.problems],
   );
 }

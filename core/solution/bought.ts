@@ -1,0 +1,61 @@
+import { allScrews } from '../carry/index.js';
+import { PIN, POCKET_HOLE, pocketScrewLength } from '../joints/index.js';
+import { ZERO, fromUnits, mm } from '../length/index.js';
+import type { Bought, Feature, Member } from '../piece/index.js';
+import type { Solution } from './solve.js';
+
+/** What is bought more of edging than the edges are long, since ends are trimmed and some splits. */
+export const EDGING_SPARE = 0.1;
+
+function holes({ features }: Member, are: (hole: Extract<Feature, { kind: 'hole' }>) => boolean): number {
+  return features.filter((f) => f.kind === 'hole' && are(f)).length;
+}
+
+/** A pin for every pin hole: the shelf lies on it. */
+function pins({ shape }: Solution): Bought[] {
+  const count = shape.members.reduce((sum, m) => sum + holes(m, (h) => h.diameter === PIN.diameter), 0);
+  return count > 0 ? [{ what: `shelf pins Ø${PIN.diameter / mm(1)}`, count, each: 'piece' }] : [];
+}
+
+/** Wood screws as they were sized for what they hold. */
+function screws({ carried }: Solution): Bought[] {
+  return allScrews(carried).map(({ row, screws: { length } }) => ({
+    what: `wood screws ${row.screw.name}`,
+    length: mm(row.length),
+    count: length,
+    each: 'piece',
+  }));
+}
+
+/** A pocket screw for every pocket hole, by the thickness of what it goes through. */
+function pocketScrews({ shape }: Solution): Bought[] {
+  return shape.members.flatMap((member): Bought[] => {
+    const count = holes(member, (h) => h.diameter === POCKET_HOLE);
+    const length = pocketScrewLength(member.thickness.value);
+    return count > 0 && length ? [{ what: 'pocket screws', length, count, each: 'piece' }] : [];
+  });
+}
+
+/** Edging along all edges that are covered, and something to spare. */
+function edging({ parts, piece }: Solution): Bought[] {
+  const { banding } = piece.edges;
+  const long = parts.reduce((sum, { edges, length, width }) => {
+    const along = [edges.v0, edges.v1].filter((e) => e === 'banded').length * length.value;
+    return sum + along + [edges.u0, edges.u1].filter((e) => e === 'banded').length * width.value;
+  }, 0);
+  if (long === 0 || banding === ZERO) return [];
+  const what = `edging, with ${Math.round(EDGING_SPARE * 100)} % to spare`;
+  return [{ what, thick: banding, length: fromUnits(long * (1 + EDGING_SPARE)), count: 1, each: 'run' }];
+}
+
+/** All that a piece takes besides wood, equal things together: slides, handles, pins, screws by size, edging with spare. */
+export function boughtFor(solution: Solution): readonly Bought[] {
+  const all = [...solution.shape.bought, ...pins(solution), ...screws(solution), ...pocketScrews(solution), ...edging(solution)];
+  const alike = new Map<string, Bought>();
+  for (const one of all) {
+    const key = `${one.what} ${one.length ?? ''} ${one.each}`;
+    const known = alike.get(key);
+    alike.set(key, known ? { ...known, count: known.count + one.count } : one);
+  }
+  return [...alike.values()];
+}
