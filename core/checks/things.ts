@@ -1,5 +1,5 @@
 import { len, say } from '../figure/index.js';
-import { add, sub, type Length } from '../length/index.js';
+import { ZERO, add, sub, type Length } from '../length/index.js';
 import { cellGrid } from '../interiors/cells/grid.js';
 import type { PlacedSpace, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
@@ -8,13 +8,14 @@ import { pieceFix, type Check, type Fix } from './check.js';
 
 function tooTall(space: PlacedSpace, block: Block, over: Length): Fix[] {
   if (!space.within || space.within.axis !== 'up') return [];
+  // Of a drawer it is its front that is sized, of which its inside is a part.
+  const high = add(space.within.line.size.value, over);
+  const { greatest } = space.space;
+  if (greatest !== undefined && greatest < high)
+    return [pieceFix(say`Take its bounds away`, { kind: 'bounds', space: space.id }), fewer(space, block, 0)];
   return [
-    pieceFix(say`Make the space fit what stands in it`, { kind: 'rule', space: space.id, rule: { kind: 'fit', clearance: 0 as Length } }),
-    pieceFix(say`Make the space ${len(add(space.clear.height.value, over))} high`, {
-      kind: 'rule',
-      space: space.id,
-      rule: { kind: 'fixed', size: add(space.clear.height.value, over) },
-    }),
+    pieceFix(say`Make the space fit what stands in it`, { kind: 'rule', space: space.id, rule: { kind: 'fit', clearance: ZERO } }),
+    pieceFix(say`Make the space ${len(high)} high`, { kind: 'rule', space: space.id, rule: { kind: 'fixed', size: high } }),
     fewer(space, block, 0),
   ];
 }

@@ -59,7 +59,7 @@ function recessText(feature: Recess, member: Member, write: Write): string {
   const { u0, u1, v0, v1 } = feature.region;
   const [length, width] = [member.length.value, member.width.value];
   // What runs along the part keeps from an edge; what runs across it, from an end.
-  const along = u1 - u0 >= v1 - v0;
+  const along = u1 - u0 > v1 - v0;
   const [from, to, whole, start, end] = along ? ([v0, v1, width, 'v0', 'v1'] as const) : ([u0, u1, length, 'u0', 'u1'] as const);
   const name = (edge: keyof Edges) => edgeName(member, edge);
   const place =

@@ -1,5 +1,5 @@
 import type { Length } from '../length/index.js';
-import type { GapRule } from '../run/index.js';
+import { mergedRule, type GapRule } from '../run/index.js';
 import type { Placement } from '../things/index.js';
 import type { Cells } from './makings/cells.js';
 import type { Axis, DividingMember, Held, Making, Space, Split, Strip } from './space.js';
@@ -126,7 +126,7 @@ function dropMember(piece: Piece, id: string): void {
     const first = kept.split.spaces[0] as Space;
     first.things = mergePlacements([...first.things, ...thingsWithin(gone)]);
   } else kept.things = mergePlacements([...kept.things, ...thingsWithin(gone)]);
-  if (kept.rule.kind !== 'fit' && gone.rule.kind !== 'fixed') kept.rule = gone.rule.kind === 'fit' ? gone.rule : kept.rule;
+  kept.rule = mergedRule(before.rule, after.rule);
   if (parts.spaces.length === 2 && !parts.making) {
     delete found.owner.split;
     if (kept.split) found.owner.split = kept.split;

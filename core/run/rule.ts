@@ -51,3 +51,10 @@ export const RoundingSchema = Type.Object(
   closed,
 );
 export type Rounding = Static<typeof RoundingSchema>;
+
+/** The rule of the gap that two become when what is between them goes: it fits where one of them does, and else shares unless both go by one kind of pitch or grade. */
+export function mergedRule(before: GapRule, after: GapRule): GapRule {
+  if (before.kind === 'fit') return before;
+  if (after.kind === 'fit') return after;
+  return before.kind === after.kind && before.kind !== 'fixed' ? before : { kind: 'share', weight: 1 };
+}

@@ -2,7 +2,8 @@ import { Figure, len, say, size } from '../figure/index.js';
 import { ZERO, add, fromUnits, roundTo, sub, type Length } from '../length/index.js';
 import { freeGaps, isFree, setToGrid, shareOut } from './share.js';
 import { mismatch } from './ways.js';
-import type { PlacedLine, Residue, RunConflict, RunGap, RunLine, RunMember, RunSolution, RunSpec } from './types.js';
+import { mergedRule } from './rule.js';
+import type { PlacedLine, Residue, RunChange, RunConflict, RunGap, RunLine, RunMember, RunSolution, RunSpec, WayOut } from './types.js';
 
 /** The thickness that a pitch from near edge to near edge runs over: that of the member before a gap, or after the first one. */
 function thicknessBeside(lines: readonly RunLine[], gap: RunGap): Figure | null {
@@ -89,7 +90,7 @@ function settle(spec: RunSpec, lines: readonly RunLine[], available: Figure, tot
   const shared = shareOut(free, left);
   const taken = [...shared.values()].reduce((sum, figure) => sum + figure.amount, 0);
   const gone = [...shared.values()].filter((figure) => figure.value <= ZERO);
-  const offBy = gone.length > 0 ? shortfall(free, left) : fromUnits(taken - left.value);
+  const offBy = gone.length > 0 ? shortfall(free, left, spec.rounding.grid) : fromUnits(taken - left.value);
   // Dividing rounds each share to the unit, so that many units may be off without any bound being broken.
   if (gone.length > 0 || Math.abs(offBy) > free.length) {
     const squeezed = new Map([...shared].map(([id, f]) => [id, f.value <= ZERO ? size('nothing left', ZERO) : f]));
@@ -112,12 +113,13 @@ function settle(spec: RunSpec, lines: readonly RunLine[], available: Figure, tot
   return { sizes: new Map([...held, ...set.sizes]), exact, residue: set.residue, conflict: null };
 }
 
-/** How much is missing until every free gap is at least one unit of length. */
-function shortfall(free: readonly { weight: number; offset: Length }[], left: Figure): Length {
+/** How much is missing until every free gap is open at all; where that is less than a step of the grid, until each has a step. */
+function shortfall(free: readonly { weight: number; offset: Length }[], left: Figure, grid: Length): Length {
   const smallest = Math.min(...free.map((f) => f.offset / f.weight));
   const weights = free.reduce((sum, f) => sum + f.weight, 0);
   const offsets = free.reduce((sum, f) => sum + f.offset, 0);
-  return fromUnits(Math.max(1, Math.ceil(offsets - smallest * weights - left.value)));
+  const missing = Math.ceil(offsets - smallest * weights - left.value);
+  return fromUnits(missing >= grid ? missing : Math.max(1, missing) + free.length * grid);
 }
 
 /** Gives the last gap the odd units that dividing left, so that the gaps add up to what was shared. */
@@ -243,6 +245,35 @@ function lessLeftover(spec: RunSpec, total: Figure): Figure {
   return over === 0 ? total : total.minus(size('left out, smaller than a step each', over as Length)).named('the whole on the grid');
 }
 
+/** The run with a change made to it, as far as it can be told without the piece. */
+function changed(spec: RunSpec, change: RunChange): RunSpec {
+  const each = (update: (line: RunLine) => RunLine): RunSpec => ({ ...spec, lines: spec.lines.map(update) });
+  switch (change.kind) {
+    case 'rule':
+      return each((line) => (line.kind === 'gap' && line.id === change.gap ? { ...line, rule: change.rule } : line));
+    case 'total':
+      return { ...spec, total: { kind: 'given', figure: size('the whole', change.total) } };
+    case 'unpin':
+      return each((line) => (line.kind === 'member' && line.id === change.member ? without(line, 'at') : line));
+    case 'unbound':
+      return each((line) => (line.kind === 'gap' && line.id === change.gap ? without(without(line, 'least'), 'greatest') : line));
+    case 'drop': {
+      // The gaps beside it become one, which shares where it does not fit what stands in it.
+      const at = spec.lines.findIndex((line) => line.id === change.member);
+      const [before, after] = [spec.lines[at - 1], spec.lines[at + 1]];
+      if (before?.kind !== 'gap' || after?.kind !== 'gap') return spec;
+      const merged: RunGap = { ...before, rule: mergedRule(before.rule, after.rule) };
+      return { ...spec, lines: [...spec.lines.slice(0, at - 1), merged, ...spec.lines.slice(at + 2)] };
+    }
+  }
+}
+
+function without<T extends object, K extends keyof T>(record: T, key: K): T {
+  const rest = { ...record };
+  delete rest[key];
+  return rest;
+}
+
 /**
  * Solves one run: decides the total, gives every gap its size by its rule, brings free
  * gaps (or edges) to the grid and places all lines from the datum. Sizes of members are
@@ -252,6 +283,14 @@ function lessLeftover(spec: RunSpec, total: Figure): Figure {
  * @returns sizes and places with their sums, residues, and conflicts with ways out; never throws for a run that cannot be met
  */
 export function solveRun(spec: RunSpec): RunSolution {
+  const solved = solveLines(spec);
+  if (solved.conflicts.length === 0) return solved;
+  // What does not settle a conflict is no way out of it.
+  const settles = ({ change }: WayOut) => solveLines(changed(spec, change)).conflicts.length < solved.conflicts.length;
+  return { ...solved, conflicts: solved.conflicts.map((c) => ({ ...c, ways: c.ways.filter(settles) })) };
+}
+
+function solveLines(spec: RunSpec): RunSolution {
   const total = lessLeftover(spec, totalOf(spec));
   const settled: Settled[] = [];
   const conflicts: RunConflict[] = [];

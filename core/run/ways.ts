@@ -1,5 +1,5 @@
 import { len, say } from '../figure/index.js';
-import { ZERO, add, sub, type Length } from '../length/index.js';
+import { ZERO, add, ceilTo, floorTo, sub, type Length } from '../length/index.js';
 import { isFree } from './share.js';
 import type { RunConflict, RunGap, RunLine, RunSpec, WayOut } from './types.js';
 
@@ -26,6 +26,14 @@ function resizeTotal(spec: RunSpec, total: Length, change: Length): readonly Way
   ];
 }
 
+/**
+ * What the gaps that share must be left with for the answer to be one that can be built: a step of the grid each.
+ * Where none shares, what is too much is given back exactly.
+ */
+function leftToShare(spec: RunSpec, lines: readonly RunLine[]): Length {
+  return (gapsOf(lines).filter(isFree).length * spec.rounding.grid) as Length;
+}
+
 /** Ways to give back `by` that a stretch of a run has too much. */
 function waysToShrink(
   spec: RunSpec,
@@ -35,9 +43,12 @@ function waysToShrink(
   total: Length,
 ): readonly WayOut[] {
   const held = gapsOf(lines).filter((gap) => !isFree(gap));
+  const toShare = leftToShare(spec, lines);
+  const back = add(by, toShare);
+  const { grid } = spec.rounding;
   const smaller = held.flatMap((gap): WayOut[] => {
     const now = sizes.get(gap.id) ?? ZERO;
-    const left = sub(now, by);
+    const left = toShare > ZERO ? floorTo(sub(now, back), grid) : sub(now, back);
     if (left <= ZERO) return [];
     return [
       {
@@ -67,7 +78,13 @@ function waysToShrink(
       change: { kind: 'drop', member: member.id },
       weight: 0.8,
     }));
-  return byWeight([...smaller, ...shared, ...unbound, ...dropped, ...resizeTotal(spec, total, by)]);
+  return byWeight([
+    ...smaller,
+    ...shared,
+    ...unbound,
+    ...dropped,
+    ...resizeTotal(spec, total, toShare > ZERO ? sub(ceilTo(add(total, back), grid), total) : by),
+  ]);
 }
 
 /** Ways to take up `by` that nothing in a stretch of a run takes. */

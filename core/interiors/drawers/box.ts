@@ -162,7 +162,7 @@ export function boxMembers(making: Drawers, space: string, label: string, stock:
 
   const grooved = (wall: Member, inner: Face): Feature[] =>
     bottom.kind === 'groove' || bottom.kind === 'rebate'
-      ? [recess(bottom.kind, wall, inner, panel.id, slot(boxOf(panel), bottom.depth), bottom.depth)]
+      ? [recess(bottom.kind, wall, inner, panel.id, slot(boxOf(panel), boxOf(wall)), bottom.depth)]
       : [];
   const clearOf =
     bottom.kind === 'groove'
@@ -185,7 +185,7 @@ export function boxMembers(making: Drawers, space: string, label: string, stock:
   ];
 }
 
-/** Where a bottom lies, out to the walls that it goes into, so that its groove reaches the mates too. */
-function slot(box: Box, depth: Length): Box {
-  return { ...box, x0: sub(box.x0, depth), x1: add(box.x1, depth), z0: sub(box.z0, depth), z1: add(box.z1, depth) };
+/** What is cut for a bottom in a wall: as high as the bottom is thick, and right along the wall, as a saw cuts it. */
+function slot({ y0, y1 }: Box, wall: Box): Box {
+  return { ...wall, y0, y1 };
 }
