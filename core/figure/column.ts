@@ -50,7 +50,10 @@ function working(figure: Figure<Unit>): SumLine[] {
       return [line('', op.of), { sign: '×', figure: Figure.leaf('count', op.by, op.note ?? ''), label: op.note ?? '', opens: false }];
     case 'over': {
       // What was set to the grid is shown with that step, or the sum would not close.
-      if (op.of.operation.kind === 'set' && op.of.label === undefined) return [...workingWithAnswer(op.of), count(op.by, op.note ?? '')];
+      if (op.of.operation.kind === 'set') {
+        const whole = op.of.label === undefined ? workingWithAnswer(op.of) : [line('', op.of)];
+        return [...whole, count(op.by, op.note ?? '')];
+      }
       const above = working(op.of);
       const subtotal = above.length > 1 ? [line('=', op.of, 'left to share')] : [];
       return [...above, ...subtotal, count(op.by, op.note ?? '')];
