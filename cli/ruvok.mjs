@@ -2,7 +2,7 @@
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 
-const built = new URL('../build/node/cli/main.js', import.meta.url);
+const built = new URL('../build/cli/entry.js', import.meta.url);
 if (!existsSync(fileURLToPath(built))) {
   console.error('Ruvok is not built yet. Run `npm run build` once.');
   process.exit(2);

@@ -71,6 +71,7 @@ export function ensureBuilt() {
     console.log('Building server and command…');
     must('node', ['node_modules/typescript/bin/tsc', '-p', 'tsconfig.json']);
     must('node', ['node_modules/vite/bin/vite.js', 'build', '--config', 'server/vite.config.ts', '--logLevel', 'error']);
+    must('node', ['node_modules/vite/bin/vite.js', 'build', '--config', 'cli/vite.config.ts', '--logLevel', 'error']);
   });
   unlessFresh('build/.seed-stamp', ['package-lock.json', 'scripts/make-seed.mjs'], () => {
     must('node', ['scripts/make-seed.mjs']);

@@ -2,8 +2,32 @@ import type { TSchema } from '@sinclair/typebox';
 import { Ajv, type ValidateFunction } from 'ajv';
 import { faultsOf, type Fault } from './faults.js';
 
-const ajv = new Ajv({ allErrors: true, strict: false });
 const compiled = new WeakMap<TSchema, ValidateFunction>();
+const quick = new WeakMap<TSchema, QuickCheck>();
+
+let compiler: Ajv | null = null;
+
+function compile(schema: TSchema): ValidateFunction {
+  compiler ??= new Ajv({ allErrors: true, strict: false });
+  return compiler.compile(schema);
+}
+
+/** Whether a document is right, without what is wrong with it. */
+export type QuickCheck = (document: unknown) => boolean;
+
+/** Asks a check of a schema that was made ahead first; only for a document that it refuses the whole one is made. */
+export function keepQuick(schema: TSchema, check: QuickCheck): void {
+  quick.set(schema, check);
+}
+
+/**
+ * The quick check of a schema as the code of a module.
+ * @param write the compiler's own writer of modules, which only a build needs
+ */
+export function quickCheckCode(schema: TSchema, write: (compiler: Ajv, check: ValidateFunction) => string): string {
+  const own = new Ajv({ strict: false, messages: false, code: { source: true, esm: true } });
+  return write(own, own.compile(schema));
+}
 
 /** How deep a document may be nested: a piece divided twenty times over, and no more. */
 export const DEEPEST = 100;
@@ -29,9 +53,10 @@ export function faultsIn(schema: TSchema, document: unknown): readonly Fault[] {
   if (isTooDeep(document)) {
     return [{ path: '', message: `this is nested more than ${DEEPEST} levels deep`, accepted: `at most ${DEEPEST} levels` }];
   }
+  if (quick.get(schema)?.(document)) return [];
   let check = compiled.get(schema);
   if (!check) {
-    check = ajv.compile(schema);
+    check = compile(schema);
     compiled.set(schema, check);
   }
   if (check(document)) return [];

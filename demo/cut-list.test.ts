@@ -1,12 +1,12 @@
-import { PRINT_SHED } from '../../demo/print-shed.js';
-import { columnSum, writeExactly, type Figure } from '../figure/index.js';
-import { pieceFaults, workshopOf } from '../formats/index.js';
-import { ZERO, mm, toMm } from '../length/index.js';
-import { applyEdit, type Boards, type PanelCase, type Piece, type Space } from '../piece/index.js';
-import { boughtFor, solve, type Solution } from '../solution/index.js';
-import { chest, chestShop, drawers } from '../testing/chest.js';
-import { divided, piece, space, stock, thing, workshop } from '../testing/samples.js';
-import { edgesText, lettersText, machiningText, rowsOf, type Part } from './index.js';
+import { PRINT_SHED } from './print-shed.js';
+import { columnSum, writeExactly, type Figure } from '../core/figure/index.js';
+import { pieceFaults, workshopOf } from '../core/formats/index.js';
+import { ZERO, mm, toMm } from '../core/length/index.js';
+import { applyEdit, type Boards, type PanelCase, type Piece, type Space } from '../core/piece/index.js';
+import { boughtFor, solve, type Solution } from '../core/solution/index.js';
+import { chest, chestShop, drawers } from '../core/testing/chest.js';
+import { divided, piece, space, stock, thing, workshop } from '../core/testing/samples.js';
+import { edgesText, lettersText, machiningText, rowsOf, type Part } from '../core/parts/index.js';
 
 const MM = { unit: 'mm', step: mm(0.1) } as const;
 const shed = workshopOf(PRINT_SHED);
