@@ -251,8 +251,8 @@ test('edging goes round fronts and along boards, and is taken off what is cut', 
   const s = chest(drawers(), 1, { edges: { front: 'banded', banding: mm(2) } });
   const front = partOf(s, 'd1/drawer-front/1');
   // 960 − 2 × 2 by 1960 − 2 × 4, less 2 on each of four edges.
-  expect([edgesText(front), toMm(front.cut.length.set), toMm(front.cut.width.set)]).toEqual(['banded: all round', 952, 1948]);
-  expect(edgesText(partOf(s, 'case/side/left'))).toBe('banded: front edge');
+  expect([edgesText(front), toMm(front.cut.length.set), toMm(front.cut.width.set)]).toEqual(['banded all round', 952, 1948]);
+  expect(edgesText(partOf(s, 'case/side/left'))).toBe('front edge banded');
   // Fronts 2 × 956 + 2 × 1952; sides 2 × 2000, top and bottom 2 × 960: 11.736 m and a tenth to spare.
   expect(boughtFor(s).find((b) => b.each === 'run')).toMatchObject({ count: 1, thick: mm(2), length: mm(12909.6) });
 });

@@ -66,7 +66,7 @@ test.describe('the tape', () => {
     await expect(tape.getByRole('option', { name: /ink tubs/ })).toHaveText(/400/);
     await page.keyboard.press('Enter');
     await saved(page);
-    await expect(page.getByRole('status', { name: 'What that changed' })).toContainText('400');
+    await expect(page.getByRole('status', { name: 'What changed' })).toContainText('400');
 
     const shelf = tape.getByRole('option', { name: /^shelf 2/ });
     const before = await shelf.boundingBox();
@@ -85,7 +85,7 @@ test.describe('the tape', () => {
     await page.getByRole('button', { name: 'Shelf', exact: true }).click();
     await expect(tape.getByRole('option', { name: /^shelf/ })).toHaveCount(5);
     await tape.getByRole('option', { name: /^shelf 5/ }).click();
-    await page.getByRole('button', { name: 'Take it out' }).click();
+    await page.getByRole('button', { name: 'Remove it' }).click();
     await expect(tape.getByRole('option', { name: /^shelf/ })).toHaveCount(4);
     await page.getByRole('button', { name: 'Even' }).click();
     await saved(page);
@@ -177,7 +177,7 @@ test('a fix is looked at on the drawing, used, and undone', async ({ page, shed 
   const tape = upright(page);
   await page.getByRole('button', { name: /Stand it on a loose plinth/ }).click();
   await expect(tape.getByRole('option', { name: /plinth/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(tape.getByRole('option', { name: /toe/ })).toBeVisible();
   await page.getByRole('button', { name: /Stand it on a loose plinth/ }).click();
   await page.getByRole('button', { name: 'Do it' }).click();
@@ -243,7 +243,7 @@ test('parts go out as CSV and as a clean print', async ({ page, shed }) => {
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Parts as CSV' }).click()]);
   expect(file.suggestedFilename()).toBe('ink-case-parts.csv');
   const csv = readFileSync(await file.path(), 'utf8');
-  expect(csv).toMatch(/G,divider,1,,1975\.8,320,17\.6,1975\.5/);
+  expect(csv).toMatch(/G,divider,1,0,,1975\.8,320,17\.6,1975\.5/);
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('table')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();

@@ -41,7 +41,7 @@ test('what could be got away with, what if it is off, and the panel as a plate',
   await page.getByText('What could I get away with?').click();
   // 1.498 / 2.670 to the third root of 575.1: 474.3.
   await expect(page.getByRole('row', { name: /longest span/ })).toContainText('474 mm');
-  await page.getByText('If something is off by 20 %').click();
+  await page.getByText('If the load or wood differs').click();
   await expect(page.getByRole('row', { name: /stiffness of the wood/ })).toContainText('3.34 mm');
   await page.getByText('As a plate, edges free or held').click();
   await expect(page.getByText(/Mesh error/)).toBeVisible();
@@ -74,13 +74,13 @@ test('a load that is clicked in the drawing goes down member by member', async (
   await expect(page.getByRole('figure', { name: 'Sag against span' })).toBeVisible();
   await page.locator('[data-of="thing:paper/paper-pack"]').click();
   await expect(shelf(page)).toBeVisible();
-  await page.getByText(/The way to the floor/).click();
+  await page.getByText(/What holds it up/).click();
   await expect(page.getByText('divider G stands on bottom D: 794 N')).toBeVisible();
 });
 
 test('the way to the floor is told joint by joint, and a step can be followed', async ({ page, shed }) => {
   await page.goto(`${shed.url}${INK}`);
-  await page.getByText(/The way to the floor/).click();
+  await page.getByText(/What holds it up/).click();
   await expect(page.getByText('lies on pins in divider G: 354 N')).toBeVisible();
   await page.getByRole('button', { name: 'bottom D' }).first().click();
   await expect(page.getByRole('region', { name: 'bottom D' })).toContainText('past the limit');

@@ -44,12 +44,12 @@ test.describe('nothing is lost in everyday use', () => {
   test('what was taken out is brought back at once, and by undo after a reload', async ({ page, shed }) => {
     await page.goto(`${shed.url}/p/print-shed`);
     const card = page.getByRole('link', { name: 'Brayer rack', exact: true });
-    await page.getByRole('button', { name: 'Take Brayer rack out of the shed' }).click();
+    await page.getByRole('button', { name: 'Remove Brayer rack' }).click();
     await expect(page.getByText('Took out Brayer rack.')).toBeVisible();
     await expect(card).toHaveCount(0);
     await page.getByRole('button', { name: 'Bring it back' }).click();
     await expect(card).toBeVisible();
-    await page.getByRole('button', { name: 'Take Brayer rack out of the shed' }).click();
+    await page.getByRole('button', { name: 'Remove Brayer rack' }).click();
     await expect(card).toHaveCount(0);
     await page.reload();
     await page.getByRole('button', { name: 'Undo: Took out Brayer rack' }).click();
@@ -58,7 +58,7 @@ test.describe('nothing is lost in everyday use', () => {
 
   test('stock in use is not taken out, and says by what', async ({ page, shed }) => {
     await page.goto(`${shed.url}/p/print-shed/stock`);
-    await page.getByRole('button', { name: 'Take Birch ply 18 out' }).click();
+    await page.getByRole('button', { name: 'Remove Birch ply 18' }).click();
     await expect(page.getByRole('alert')).toContainText('Ink case');
     await page.getByRole('button', { name: 'Dismiss' }).click();
     await expect(page.getByRole('alert')).toHaveCount(0);

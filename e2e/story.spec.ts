@@ -123,12 +123,12 @@ test('from an empty shed to the exported list with the pointer, starting from th
   await form.getByLabel('What it is').fill('Ink tub');
   await form.getByRole('button', { name: /Shape/ }).click();
   await page.getByRole('option', { name: 'A cylinder' }).click();
-  await form.getByLabel('How many').fill('8');
+  await form.getByLabel('Qty').fill('8');
   await form.getByLabel('Mass of one, kg').fill('5.6');
   await form.getByLabel('Diameter').fill('140');
   await form.getByLabel('High').fill('340');
   await form.getByLabel('Free above, for a hand').fill('40');
-  await form.getByRole('button', { name: 'Keep it' }).click();
+  await form.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('row', { name: /Ink tub/ })).toContainText('340');
 
   await page.getByRole('link', { name: 'To the case, to put them into spaces' }).click();

@@ -68,6 +68,16 @@ const LOAD_FACTOR = 1.5;
 /** Clear hardwood is allowed a quarter of its mean modulus of rupture under plain loads. */
 const CLEAR_WOOD = 4;
 
+/**
+ * How a stress stands to what is safe for years, in words.
+ * @param used the stress over what is allowed
+ * @example ofWhatIsSafe(1.32): "1.3 times what is safe for years"; ofWhatIsSafe(0.95): "95 % of what is safe for years"
+ */
+export function ofWhatIsSafe(used: number): string {
+  const many = used >= 1.1 ? `${Number(used.toFixed(1))}` : used.toFixed(2);
+  return `${used > 1 ? `${many} times` : `${Math.round(used * 100)} % of`} what is safe for years`;
+}
+
 /** What a material may be bent to under plain loads, MPa, or why that is not said. */
 export type Strength =
   { readonly judged: true; readonly allowed: number; readonly basis: string } | { readonly judged: false; readonly reason: string };

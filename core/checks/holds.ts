@@ -1,4 +1,4 @@
-import { fixingsOf, heldAt, screwsAlong, type Carried, type CarriedMember, type Fixing } from '../carry/index.js';
+import { fixingsOf, heldAt, ofWhatIsSafe, screwsAlong, type Carried, type CarriedMember, type Fixing } from '../carry/index.js';
 import { force, say } from '../figure/index.js';
 import type { Letters, Member, Piece } from '../piece/index.js';
 import type { Settings, Workshop } from '../project/index.js';
@@ -17,7 +17,7 @@ function strength(c: CarriedMember, name: string): Check[] {
       severity: fails ? 'stop' : 'look',
       state: verdict.state,
       about: { kind: 'member', id: c.member.id },
-      sentence: say`${name} is bent to ${Math.round(verdict.used * 100)} % of what ${c.member.stock.name} may carry for years${fails ? ': it may break' : ''}.`,
+      sentence: say`${name} carries ${ofWhatIsSafe(verdict.used)} for ${c.member.stock.name}${fails ? ': it may break' : ''}.`,
       fixes: [],
       remedyFor: c.member.id,
     },

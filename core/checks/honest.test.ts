@@ -63,7 +63,7 @@ describe('people on benches, decks and low tops', () => {
     const c = check(s, 'people');
     expect(c).toMatchObject({ severity: 'stop', state: 'fails', about: { kind: 'member', id: 'case/top/1' } });
     const then = withPerson(s.carried.members.get('case/top/1')?.bending as BendingAnswer, s.workshop.settings);
-    expect(text(s, 'people')).toContain(`${Math.round((then.used as number) * 100)} % of what it may be bent to`);
+    expect(text(s, 'people')).toContain(`${(then.used as number).toFixed(1)} times what is safe`);
     expect(check(mended(s, 'people'), 'people')).toBeUndefined();
   });
 

@@ -1,4 +1,4 @@
-import { withPerson, type Carried, type CarriedMember, type WithPerson } from '../carry/index.js';
+import { ofWhatIsSafe, withPerson, type Carried, type CarriedMember, type WithPerson } from '../carry/index.js';
 import { fine, say } from '../figure/index.js';
 import { mm } from '../length/index.js';
 import { boxOf, type Letters, type Piece, type Shape } from '../piece/index.js';
@@ -43,7 +43,7 @@ export function peopleChecks(piece: Piece, shape: Shape, carried: Carried, lette
     const sentence = say`${who}: what happens when someone sits or steps on it is not judged, since its strength is not known.`;
     return [{ id: 'people', severity: 'look', state: 'not judged', about, sentence, fixes }];
   }
-  const used = say`${Math.round(then.used * 100)} % of what it may be bent to, and ${fine(then.mm)} down`;
+  const used = say`${ofWhatIsSafe(then.used).replace(' for years', '')}, and ${fine(then.mm)} down`;
   if (then.state === 'fine') {
     return [
       {

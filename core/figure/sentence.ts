@@ -70,6 +70,27 @@ export function writeForce(newtons: number, unit: Precision['unit']): string {
   return unit === 'mm' ? `${significant(newtons, 3)} N` : `${significant(newtons / NEWTONS_PER_POUND, 3)} lbf`;
 }
 
+/** Standard gravity, m/s². */
+const GRAVITY = 9.80665;
+
+/** A force as the weight that pulls as much, which is what a builder knows how to lift. */
+export function writeWeight(newtons: number, unit: Precision['unit']): string {
+  return writeMass(newtons / GRAVITY, unit);
+}
+
+/** Pounds per square inch to the MPa. */
+const PSI_PER_MPA = 145.037738;
+
+/** A stress in MPa, or psi for those who work in inches, to three digits. */
+export function writeStress(mpa: number, unit: Precision['unit']): string {
+  return unit === 'mm' ? `${Number(mpa.toFixed(1))} MPa` : `${significant(mpa * PSI_PER_MPA, 3)} psi`;
+}
+
+/** A modulus of elasticity in GPa, or in millions of psi, as timber is stamped, for those who work in inches. */
+export function writeStiffness(gpa: number, unit: Precision['unit']): string {
+  return unit === 'mm' ? `${Number(gpa.toFixed(2))} GPa` : `${significant((gpa * PSI_PER_MPA) / 1000, 3)} million psi`;
+}
+
 function writeQuantity(quantity: Quantity, precision: Precision): string {
   switch (quantity.kind) {
     case 'length':
@@ -79,21 +100,22 @@ function writeQuantity(quantity: Quantity, precision: Precision): string {
     case 'mass':
       return writeMass(quantity.kg, precision.unit);
     case 'force':
-      return writeForce(quantity.newtons, precision.unit);
+      return writeWeight(quantity.newtons, precision.unit);
   }
 }
 
-/** Writes a sentence in the reader's units. */
+/** Writes a sentence in the reader's units, forces as weights. */
 export function writeSentence(sentence: Sentence, precision: Precision): string {
   return sentence.map((part) => (typeof part === 'string' ? part : writeQuantity(part, precision))).join('');
 }
 
-/** Writes a sentence with every length exact, for files and the terminal. */
+/** Writes a sentence with every length exact and forces in N, for files and the terminal. */
 export function writeExactly(sentence: Sentence): string {
   return sentence
     .map((part) => {
       if (typeof part === 'string') return part;
       if (part.kind === 'length') return `${exactText(part.length, 'mm')} mm`;
+      if (part.kind === 'force') return writeForce(part.newtons, 'mm');
       return writeQuantity(part, { unit: 'mm', step: mm(0.1) });
     })
     .join('');

@@ -74,10 +74,15 @@ export function formatLength(length: Length, precision: Precision): string {
   return `${w.exact ? '' : '≈'}${w.negative ? '−' : ''}${text}`;
 }
 
+/** The finest fraction of an inch that a rule is divided into: 1/128. */
+const FINEST = fromUnits(UNITS_PER.in / 128);
+
 /**
- * Writes a length exactly, as decimal mm or inches, as many digits as it takes.
+ * Writes a length exactly: decimal mm, as many digits as it takes, or inches as a fraction, decimal only where no rule has it.
  * @example exactText(mm(381.35), 'mm') // '381.35'
+ * @example exactText(inch(1 / 64), 'in') // '1/64'
  */
 export function exactText(length: Length, unit: LengthUnit): string {
+  if (unit === 'in' && length % FINEST === 0) return formatLength(length, { unit, step: FINEST }).replace('−', '-');
   return `${Number((length / UNITS_PER[unit]).toFixed(6))}`;
 }

@@ -56,7 +56,7 @@ describe('readings', () => {
   });
 
   test('an entry is echoed as it was understood', () => {
-    expect(readLength('33 1/2', { unit: 'in' })).toMatchObject({ echo: '33.5 in' });
+    expect(readLength('33 1/2', { unit: 'in' })).toMatchObject({ echo: '33 1/2 in' });
     expect(readLength('1in', { unit: 'mm' })).toMatchObject({ echo: '25.4 mm' });
   });
 

@@ -7,24 +7,25 @@ import { edgeName, faceName } from './sides.js';
 type Hole = Extract<Feature, { kind: 'hole' }>;
 type Recess = Exclude<Feature, Hole>;
 
+const ALL_ROUND = 'all round';
 const ENDS = ['u0', 'u1'] as const;
 const LONG = ['v0', 'v1'] as const;
 
 /** Edges of a treatment in few words: all round, both ends, both long edges, or each by its name. */
 function whichEdges(part: Part, treatment: EdgeTreatment): string {
   const all = (keys: readonly (keyof Edges)[]) => keys.every((key) => part.edges[key] === treatment);
-  if (all([...ENDS, ...LONG])) return 'all round';
+  if (all([...ENDS, ...LONG])) return ALL_ROUND;
   const some = (keys: readonly (keyof Edges)[], both: string) =>
     all(keys) ? [both] : keys.filter((key) => part.edges[key] === treatment).map((key) => edgeName(part.member, key));
   return [...some(LONG, 'both long edges'), ...some(ENDS, 'both ends')].join(', ');
 }
 
-/** Which edges of a part are covered or eased, as builders note it. @example "eased: front edge; banded: both ends" */
+/** Which edges of a part are covered or eased, as builders note it. @example "both ends banded; front edge eased" */
 export function edgesText(part: Part): string {
   return (['banded', 'eased'] as const)
     .map((treatment) => [treatment, whichEdges(part, treatment)] as const)
     .filter(([, where]) => where !== '')
-    .map(([treatment, where]) => `${treatment}: ${where}`)
+    .map(([treatment, where]) => (where === ALL_ROUND ? `${treatment} ${where}` : `${where} ${treatment}`))
     .join('; ');
 }
 

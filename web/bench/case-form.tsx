@@ -23,7 +23,11 @@ const CORNERS: readonly Choice<'between' | 'over'>[] = [
   { id: 'between', label: 'Between the sides' },
   { id: 'over', label: 'Over the sides' },
 ];
-const USES = { sides: 'Sides, top, bottom', shelves: 'Shelves', dividers: 'Dividers', back: 'Back', base: 'Base' } as const;
+const UNDER: readonly Choice<'between' | 'over'>[] = [
+  { id: 'between', label: 'Between the sides' },
+  { id: 'over', label: 'Under the sides' },
+];
+const USES = { sides: 'Sides of', shelves: 'Shelves of', dividers: 'Dividers of', back: 'Back of', base: 'Base of' } as const;
 
 function baseOf(kind: Base['kind'], now: Base, unit: 'mm' | 'in'): Base {
   if (kind === 'none') return { kind };
@@ -66,7 +70,12 @@ function PanelCaseForm({ piece }: { piece: PanelCase }) {
         {base.kind !== 'none' ? (
           <>
             {length('Base height', base.height, (height) => ({ base: { ...base, height } }))}
-            {length('Base back from front', base.setback, (setback) => ({ base: { ...base, setback } }), true)}
+            {length(
+              base.kind === 'toe' ? 'Toe-kick setback' : 'Plinth setback',
+              base.setback,
+              (setback) => ({ base: { ...base, setback } }),
+              true,
+            )}
             <WideTick
               isSelected={base.bearers}
               onChange={(bearers) =>
@@ -126,7 +135,7 @@ function PanelCaseForm({ piece }: { piece: PanelCase }) {
         <Select
           label="Bottom"
           value={piece.bottom}
-          choices={CORNERS}
+          choices={UNDER}
           onChange={(bottom) => change({ bottom }, 'Changed how the bottom sits')}
         />
         <ShelfFields />
@@ -136,7 +145,7 @@ function PanelCaseForm({ piece }: { piece: PanelCase }) {
             label={USES[use]}
             value={piece.stock[use] ?? piece.stock.sides}
             choices={bench.records.stock.map((s) => ({ id: s.id, label: s.data.name }))}
-            onChange={(id) => change({ stock: { ...piece.stock, [use]: id } }, `Changed the stock of ${USES[use].toLowerCase()}`)}
+            onChange={(id) => change({ stock: { ...piece.stock, [use]: id } }, `Changed the stock of the ${use}`)}
           />
         ))}
         <GridFields />

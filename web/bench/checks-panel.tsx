@@ -88,7 +88,7 @@ function FixRow({ fix, name, looking }: { fix: Fix; name: string; looking: boole
         <Button data-main autoFocus onPress={() => (setOpen(false), applyChange(fix.change, label.slice(0, 150)))}>
           Do it
         </Button>
-        <Button onPress={leave}>Leave it</Button>
+        <Button onPress={leave}>Cancel</Button>
       </div>
     </li>
   );

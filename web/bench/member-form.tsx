@@ -83,7 +83,7 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
           if (below) select(below.id);
         }}
       >
-        Take it out
+        Remove it
       </Button>
     </Grid>
   );

@@ -56,11 +56,11 @@ export function MovedPanel() {
   const { moved, lookedAt } = useBench();
   if (moved.length === 0) return null;
   return (
-    <Box aria-label="What that changed" role="status">
+    <Box aria-label="What changed" role="status">
       <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline' }}>
-        <h3>That changed</h3>
+        <h3>What changed</h3>
         <Button data-quiet onPress={lookedAt}>
-          Seen
+          Dismiss
         </Button>
       </div>
       <MovedList moved={moved} most={5} />

@@ -32,8 +32,8 @@ export function ShelfFields() {
       />
       {shelves.fix === 'housed'
         ? length('Housing depth', shelves.housing, (housing) => ({ shelves: { ...shelves, housing } }))
-        : length('Short at each end', shelves.looseEnd, (looseEnd) => ({ shelves: { ...shelves, looseEnd } }), true)}
-      {length('Shelves back from front', shelves.setback, (setback) => ({ shelves: { ...shelves, setback } }), true)}
+        : length('End clearance', shelves.looseEnd, (looseEnd) => ({ shelves: { ...shelves, looseEnd } }), true)}
+      {length('Shelf setback', shelves.setback, (setback) => ({ shelves: { ...shelves, setback } }), true)}
       <Select
         label="Front edges"
         value={edges.front}
@@ -62,7 +62,7 @@ export function GridFields() {
   return (
     <>
       <Select
-        label="Set to the grid"
+        label="What is rounded"
         value={rounding.set}
         choices={[
           { id: 'gaps', label: 'The spaces (for spacers)' },
@@ -73,7 +73,7 @@ export function GridFields() {
       />
       {rounding.set === 'gaps' ? (
         <Select
-          label="Steps left over go"
+          label="Leftover"
           value={rounding.leftover}
           choices={[
             { id: 'last', label: 'to the last spaces' },
@@ -83,7 +83,7 @@ export function GridFields() {
           onChange={(leftover: Rounding['leftover']) => change({ rounding: { ...rounding, leftover } }, 'Changed where steps go')}
         />
       ) : null}
-      {rounding.set !== 'exact' ? length('Grid', rounding.grid, (grid) => ({ rounding: { ...rounding, grid } })) : null}
+      {rounding.set !== 'exact' ? length('Round to', rounding.grid, (grid) => ({ rounding: { ...rounding, grid } })) : null}
       <WideTick
         isSelected={piece.fixedToWall}
         onChange={(fixedToWall) => change({ fixedToWall }, fixedToWall ? 'To be fixed to the wall' : 'Not fixed to the wall')}

@@ -96,7 +96,7 @@ function RuleFields({ rule, change, draft }: { rule: GapRule; change: (rule: Gap
     case 'share':
       return (
         <NumberEntry
-          label="Parts of the share"
+          label="Share (1x, 2x)"
           value={rule.weight}
           step={0.25}
           least={0.25}

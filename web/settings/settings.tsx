@@ -105,7 +105,7 @@ export function ProjectSettings() {
               onCommit={(kerf) => kerf !== null && save({ kerf })}
             />
             <Select
-              label="Set to the grid"
+              label="What is rounded"
               value={rounding.set}
               choices={[
                 { id: 'gaps', label: 'the spaces, for those who use spacers' },
@@ -115,13 +115,13 @@ export function ProjectSettings() {
               onChange={(set) => save({ rounding: { ...rounding, set } })}
             />
             <LengthField
-              label="Grid"
+              label="Round to"
               value={rounding.grid}
               precision={precision}
               onCommit={(grid) => grid !== null && save({ rounding: { ...rounding, grid } })}
             />
             <Select
-              label="Whole steps left over go"
+              label="Leftover"
               value={rounding.leftover}
               choices={[
                 { id: 'last', label: 'to the last spaces' },

@@ -4,7 +4,7 @@ import { Button } from './ui.js';
 /** Takes a record out of its list. */
 export function TakeOut({ name, onPress }: { name: string; onPress: () => void }) {
   return (
-    <Button data-quiet aria-label={`Take ${name} out`} onPress={onPress}>
+    <Button data-quiet aria-label={`Remove ${name}`} onPress={onPress}>
       <Trash2 aria-hidden />
     </Button>
   );

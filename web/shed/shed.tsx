@@ -177,7 +177,7 @@ function PieceCard({ piece }: { piece: Shown }) {
     <li>
       <Row style={{ justifyContent: 'space-between', flexWrap: 'nowrap' }}>
         <Link to={`/p/${id}/pieces/${piece.id}/divide`}>{solution.piece.name}</Link>
-        <Button data-quiet aria-label={`Take ${solution.piece.name} out of the shed`} onPress={() => void saver.remove('pieces', piece.id)}>
+        <Button data-quiet aria-label={`Remove ${solution.piece.name}`} onPress={() => void saver.remove('pieces', piece.id)}>
           <Trash2 aria-hidden />
         </Button>
       </Row>

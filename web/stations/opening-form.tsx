@@ -171,7 +171,7 @@ function ObstacleForm({ obstacle, onChange }: { obstacle: Obstacle; onChange: (n
     <div style={{ borderBottom: `1px solid ${line}`, padding: '6px 0' }}>
       <Row style={{ justifyContent: 'space-between' }}>
         <strong>{obstacle.name}</strong>
-        <Button data-quiet aria-label={`Take ${obstacle.name} out`} onPress={() => onChange(null, `Took out ${obstacle.name}`)}>
+        <Button data-quiet aria-label={`Remove ${obstacle.name}`} onPress={() => onChange(null, `Took out ${obstacle.name}`)}>
           <Trash2 aria-hidden />
         </Button>
       </Row>

@@ -93,7 +93,7 @@ export function PartsStage() {
         <thead>
           <tr>
             <th>Letter</th>
-            <th className="figure">No.</th>
+            <th className="figure">Qty</th>
             <th>Part</th>
             <th className="figure">Cut length</th>
             <th className="figure">Cut width</th>

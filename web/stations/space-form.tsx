@@ -157,7 +157,7 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
   if (cells) {
     return (
       <Row style={{ marginTop: 8 }}>
-        <Button onPress={() => clear('cells')}>Take the cells out</Button>
+        <Button onPress={() => clear('cells')}>Remove the cells</Button>
       </Row>
     );
   }
@@ -166,7 +166,7 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
     return (
       <Row style={{ marginTop: 8 }}>
         <Button onPress={() => select((split.spaces[0] as { id: string }).id)}>Into its {partsOf(split)}</Button>
-        {making ? <Button onPress={() => clear(making)}>Take them out</Button> : null}
+        {making ? <Button onPress={() => clear(making)}>Remove them</Button> : null}
       </Row>
     );
   }

@@ -61,7 +61,7 @@ export function ListEntry({ onDone }: { onDone: () => void }) {
           A CSV file{' '}
           <input type="file" accept=".csv,.tsv,.txt,text/csv" onChange={(e) => void load(e.target.files?.[0])} style={{ fontSize: 13 }} />
         </label>
-        <Button onPress={onDone}>Leave it</Button>
+        <Button onPress={onDone}>Cancel</Button>
       </Row>
       <Row style={{ marginTop: 10 }} role="group" aria-label="Sets to start from">
         <Faint>Or start from:</Faint>

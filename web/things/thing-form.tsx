@@ -167,7 +167,7 @@ export function ThingForm({ thing, onSave, onCancel }: { thing: Thing; onSave: (
             />
           )}
         />
-        <NumberEntry control={control} name="count" label="How many" least={1} most={10_000} whole />
+        <NumberEntry control={control} name="count" label="Qty" least={1} most={10_000} whole />
         <NumberEntry control={control} name="mass" label="Mass of one, kg" least={0} most={5000} />
         <Select
           label="Or full of"
@@ -222,9 +222,9 @@ export function ThingForm({ thing, onSave, onCancel }: { thing: Thing; onSave: (
       </Grid>
       <Row style={{ marginTop: 10 }}>
         <Button type="submit" data-main>
-          Keep it
+          Save
         </Button>
-        <Button onPress={onCancel}>Leave it</Button>
+        <Button onPress={onCancel}>Cancel</Button>
         {formState.isSubmitted && !formState.isValid ? <Fault>Something is missing above.</Fault> : null}
       </Row>
     </Panel>

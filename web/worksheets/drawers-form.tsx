@@ -105,7 +105,7 @@ function FrontFields({ bank, making }: { bank: string; making: Drawers }) {
             </div>
           ))
         : null}
-      {front.kind === 'none' ? null : length('Fronts cut over by', making.oversize, (oversize) => ({ oversize }), true)}
+      {front.kind === 'none' ? null : length('Trim allowance', making.oversize, (oversize) => ({ oversize }), true)}
     </>
   );
 }
@@ -177,8 +177,8 @@ function RunnerFields({ bank, making }: { bank: PlacedSpace; making: Drawers }) 
         </>
       ) : null}
       {length('Free behind', making.behind, (behind) => ({ behind }), true)}
-      {length('Box lower by', making.less, (less) => ({ less }), true)}
-      {length('Box stands up', making.rise, (rise) => ({ rise }), true)}
+      {length('Box height clearance', making.less, (less) => ({ less }), true)}
+      {length('Lift above opening', making.rise, (rise) => ({ rise }), true)}
       <Select
         label="Lines set out from"
         value={making.linesFrom}
@@ -215,7 +215,7 @@ function BoxFields({ bank, making }: { bank: string; making: Drawers }) {
         onChange={(order) => change({ box: { ...box, order } }, 'Turned the corners of the boxes round')}
       />
       <Select
-        label="Bottom"
+        label="Drawer bottom"
         value={bottom.kind}
         choices={BOTTOMS}
         onChange={(kind) => change({ box: { ...box, bottom: bottomOf(kind, unit) } }, 'Held the bottoms another way')}

@@ -58,8 +58,8 @@ function StockTable({
       <thead>
         <tr>
           <th>Stock</th>
-          <th className="figure">Later</th>
-          <th className="figure">Reaches</th>
+          <th className="figure">After years</th>
+          <th className="figure">Longest span</th>
           <th className="figure">Weighs</th>
           <th className="figure">Costs</th>
           <th>

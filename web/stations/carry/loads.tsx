@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { pathToFloor, type CarriedMember } from '../../../core/carry/index.js';
-import { writeForce, writeMass } from '../../../core/figure/index.js';
+import { writeForce, writeMass, writeWeight } from '../../../core/figure/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
-import { Button, Table } from '../../shared/ui.js';
+import { Button, Faint, Table } from '../../shared/ui.js';
 import { nameIn } from './loaded.js';
 
 /** What a member carries; each load that comes from above can be followed up. */
@@ -12,7 +12,7 @@ export function LoadList({ c }: { c: CarriedMember }) {
   const { unit } = usePrecision();
   return (
     <details style={{ marginTop: 8, fontSize: 13 }}>
-      <summary>What it carries: {writeForce(c.total, unit)}</summary>
+      <summary>What it carries: {writeWeight(c.total, unit)}</summary>
       <Table>
         <caption className="visually-hidden">What it carries</caption>
         <tbody>
@@ -34,7 +34,7 @@ export function LoadList({ c }: { c: CarriedMember }) {
                   {nameIn(solution, h.from)}
                 </Button>
               </td>
-              <td className="figure">{writeForce(h.newtons, unit)}</td>
+              <td className="figure">{writeWeight(h.newtons, unit)}</td>
             </tr>
           ))}
           <tr>
@@ -42,7 +42,7 @@ export function LoadList({ c }: { c: CarriedMember }) {
               <strong>in all</strong>
             </td>
             <td className="figure">
-              <strong>{writeForce(c.total, unit)}</strong>
+              <strong>{writeWeight(c.total, unit)}</strong> <Faint>{writeForce(c.total, unit)}</Faint>
             </td>
           </tr>
         </tbody>
@@ -72,7 +72,7 @@ export function FloorPath({ c }: { c: CarriedMember }) {
   return (
     <details style={{ marginTop: 8, fontSize: 13 }}>
       <summary>
-        The way to the floor: {steps.length} {steps.length === 1 ? 'joint' : 'joints'}, drawn in blue
+        What holds it up: {steps.length} {steps.length === 1 ? 'joint' : 'joints'}, drawn in blue
       </summary>
       <ol style={{ paddingLeft: 18 }}>
         {steps.map((s, i) => (
@@ -80,7 +80,7 @@ export function FloorPath({ c }: { c: CarriedMember }) {
             <Button data-quiet onPress={() => select(s.from)} style={{ padding: 0, minHeight: 0 }}>
               {nameIn(solution, s.from)}
             </Button>{' '}
-            {HOW[s.how]} {nameIn(solution, s.to)}: {writeForce(s.newtons, unit)}
+            {HOW[s.how]} {nameIn(solution, s.to)}: {writeWeight(s.newtons, unit)} <Faint>{writeForce(s.newtons, unit)}</Faint>
           </li>
         ))}
       </ol>

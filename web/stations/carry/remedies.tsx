@@ -111,7 +111,7 @@ export function Remedies({ c }: { c: CarriedMember }) {
                     <Button data-main autoFocus onPress={() => commit(r.edit, label.slice(0, 150))}>
                       Do it
                     </Button>
-                    <Button onPress={() => setDraft(null)}>Leave it</Button>
+                    <Button onPress={() => setDraft(null)}>Cancel</Button>
                   </Row>
                 </>
               ) : (

@@ -1,7 +1,7 @@
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { alike, limitName, type CarriedMember } from '../../../core/carry/index.js';
-import { writeFine, writeForce, writeMass } from '../../../core/figure/index.js';
+import { writeFine, writeWeight, writeMass } from '../../../core/figure/index.js';
 import type { Solution } from '../../../core/solution/index.js';
 import { usePrecision } from '../../data/project.js';
 import { useBench } from '../../bench/bench.js';
@@ -74,8 +74,8 @@ export function CarrySheet() {
         ))}
       </List>
       <p style={{ marginTop: 12, fontSize: 13 }}>
-        It weighs {writeMass(solution.carried.massKg, precision.unit)}; {writeForce(solution.carried.floor, precision.unit)} reach the
-        floor.
+        Total weight on the floor: <strong>{writeWeight(solution.carried.floor, precision.unit)}</strong>, of which the piece itself is{' '}
+        {writeMass(solution.carried.massKg, precision.unit)}.
       </p>
       <TipList />
     </>

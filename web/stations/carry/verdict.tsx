@@ -5,11 +5,12 @@ import {
   leavesOut,
   limitName,
   movementOf,
+  ofWhatIsSafe,
   type BendingAnswer,
   type CarriedMember,
   type PanelSag,
 } from '../../../core/carry/index.js';
-import { writeFine, writeSentence } from '../../../core/figure/index.js';
+import { writeFine, writeSentence, writeStiffness, writeStress } from '../../../core/figure/index.js';
 import { toMm } from '../../../core/length/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
@@ -54,7 +55,7 @@ function ThreeAnswers({ verdict }: { verdict: BendingAnswer['verdict'] }) {
         </Row>
       </div>
       <div>
-        <Faint>Later</Faint>
+        <Faint>After years</Faint>
         <strong>{verdict.later ? writeFine(verdict.later.mm, unit) : 'not judged'}</strong>
         <Row style={{ gap: 4 }}>
           <StateMark state={verdict.later?.state ?? 'not judged'} severity={seen(verdict.later?.state ?? 'not judged')} size={15} />{' '}
@@ -78,7 +79,7 @@ function StrengthLine({ strength }: Pick<BendingAnswer, 'strength'>) {
       <span>
         {strength.used === null || !strength.strength.judged
           ? `Strength is not judged: ${strength.strength.judged ? '' : strength.strength.reason}.`
-          : `Bent to ${Math.round(strength.used * 100)} % of what it may carry for years (${strength.stress.toFixed(1)} of ${strength.strength.allowed.toFixed(1)} MPa).`}
+          : `Carries ${ofWhatIsSafe(strength.used)}.`}
       </span>
     </Row>
   );
@@ -107,13 +108,13 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
         ))}
       </ul>
       <p>
-        E {Number(properties.elastic.toFixed(2))} GPa for {c.member.stock.name},{' '}
+        E {writeStiffness(properties.elastic, unit)} for {c.member.stock.name},{' '}
         {properties.spread !== undefined
           ? `by your own test, which may be out by ${Math.round(properties.spread * 100)} %`
           : properties.ownElastic
             ? 'your own or the maker’s figure'
             : properties.material.source}
-        . G in its plane {Number(properties.shear.toFixed(2))} GPa. The ends are free to turn
+        . G in its plane {writeStiffness(properties.shear, unit)}. The ends are free to turn
         {best === null ? '' : `; ends that cannot turn would leave ${writeFine(best, unit)} today, the best there could be`}.{' '}
         {patterns.tried > 1
           ? `${patterns.tried} ways of loading its spans were tried; ${patterns.placed ? 'things close together where it gives most is the worst, and counts' : patterns.partial ? 'some spans empty is the worst, and counts' : 'all loaded is the worst'}.`
@@ -127,7 +128,12 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
           ? ` Its parts are ${builtUp.connection.kind === 'glued' ? 'glued, so that they bend as one' : 'screwed every 150 mm, so that they slip (EN 1995-1-1 annex B)'}.`
           : ''}
       </p>
-      {strength.strength.judged ? <p>Strength: {strength.strength.basis}.</p> : null}
+      {strength.strength.judged ? (
+        <p>
+          Strength: bent to {writeStress(strength.stress, unit)} of {writeStress(strength.strength.allowed, unit)};{' '}
+          {strength.strength.basis}.
+        </p>
+      ) : null}
       <p>Left out, or taken for granted:</p>
       <ul style={{ margin: '4px 0' }}>
         {left.map((text) => (

@@ -4,6 +4,7 @@ import {
   PERSON,
   getAwayWith,
   ifOff,
+  ofWhatIsSafe,
   type BendingAnswer,
   type CarriedMember,
   type Would,
@@ -72,7 +73,7 @@ function CouldBe({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
         <StateMark state={person.state} size={14} /> If someone of {writeMass(PERSON.kg, unit)} sits down or stands{' '}
         {person.stands === 'in the middle' ? 'on its middle' : 'on the middle of its edge'}, which counts twice:{' '}
         {writeFine(person.mm, unit)} of sag
-        {person.used === null ? ', strength not judged' : `, ${Math.round(person.used * 100)} % of what it may carry`}. Anything people sit,
+        {person.used === null ? ', strength not judged' : `, ${ofWhatIsSafe(person.used).replace(' for years', '')}`}. Anything people sit,
         sleep or stand on wants more care than this figure.
       </p>
     </>
@@ -100,7 +101,7 @@ function Then({ would }: { would: Would }) {
 
 /** How the verdict changes when what it rests on is off by a fifth. */
 export function IfOff(props: { bending: BendingAnswer }) {
-  return <Fold summary={`If something is off by ${OFF_BY * 100} %`}>{() => <Off {...props} />}</Fold>;
+  return <Fold summary="If the load or wood differs">{() => <Off {...props} />}</Fold>;
 }
 
 function Off({ bending }: { bending: BendingAnswer }) {
@@ -112,8 +113,8 @@ function Off({ bending }: { bending: BendingAnswer }) {
         <thead>
           <tr>
             <th>{bending.verdict.creep.judged ? 'Sag later' : 'Sag today'}</th>
-            <th className="figure">against you</th>
-            <th className="figure">for you</th>
+            <th className="figure">{OFF_BY * 100} % against you</th>
+            <th className="figure">{OFF_BY * 100} % for you</th>
           </tr>
         </thead>
         <tbody>
