@@ -117,7 +117,7 @@ export function main(args: readonly string[], out: Output, err: Output): number 
     const workshop = workshopOf(file);
     const solutions = chosen(file, call.piece).map(([id, { piece, letters }]) => ({ id, solution: solve(piece, workshop, letters) }));
     if (call.csv) {
-      solutions.forEach(({ solution }) => out.write(partsCsv(solution.parts, file.project.settings)));
+      solutions.forEach(({ solution }) => out.write(partsCsv(solution.parts, file.project.settings, solution.piece.times)));
     } else {
       const pieces = solutions.map(({ id, solution }) => ({ id, ...report(call, solution, file) }));
       out.write(`${JSON.stringify({ project: file.project.name, pieces }, null, 2)}\n`);

@@ -131,7 +131,7 @@ test('from an empty shed to the exported list with the pointer, starting from th
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('row', { name: /Ink tub/ })).toContainText('340');
 
-  await page.getByRole('link', { name: 'To the case, to put them into spaces' }).click();
+  await page.getByRole('link', { name: 'Next: shelves for them' }).click();
   await page.getByRole('button', { name: /Put 8 Ink tub into/ }).click();
   await saved(page);
   // As wide as eight tubs, as high as one and a hand.

@@ -13,6 +13,7 @@ import { placeChecks } from './place.js';
 import { runChecks } from './runs.js';
 import { screwChecks } from './screws.js';
 import { thingChecks } from './things.js';
+import { undecided } from './undecided.js';
 import { uncuttableChecks } from './uncuttable.js';
 
 export * from './check.js';
@@ -40,6 +41,8 @@ export function checksOf(
     sentence: p.sentence,
     fixes: p.fixes.map((f) => pieceFix(f.label, f.edit)),
   }));
+  // Nothing is judged by sizes that only stand in.
+  if (shape.assumed.length > 0) return [undecided(piece, shape, workshop), ...missingStock(piece, workshop)];
   const opening = piece.opening ? workshop.openings.get(piece.opening) : undefined;
   const place =
     piece.opening && opening && shape.members.length > 0 ? placeChecks({ piece, shape, openingId: piece.opening, opening }) : [];

@@ -1,7 +1,7 @@
 import { len, say } from '../figure/index.js';
 import { ZERO, add, hypot, least, mm, sub, type Length } from '../length/index.js';
 import type { Box, Piece, Shape } from '../piece/index.js';
-import { leanOf, roomFor, spreadOf, standingHeight, type Obstacle, type Opening } from '../survey/index.js';
+import { leanOf, roomFor, spreadOf, standingHeight, valuesOf, type Obstacle, type Opening } from '../survey/index.js';
 import { pieceFix, type Check, type Fix } from './check.js';
 import { reachChecks } from './reach.js';
 
@@ -80,7 +80,7 @@ function standingBox({ shape, openingId, opening }: PlaceContext): Box {
 
 function clearOf(obstacle: Obstacle, box: Box, context: PlaceContext): Fix[] {
   const { opening, openingId, piece } = context;
-  const room = least(opening.widths.map((r) => r.value));
+  const room = least(valuesOf(opening, 'width'));
   const slackFix = (part: keyof Opening['slack'], value: Length, what: string): Fix[] =>
     value > opening.slack[part]
       ? [
@@ -93,7 +93,7 @@ function clearOf(obstacle: Obstacle, box: Box, context: PlaceContext): Fix[] {
   const behind = slackFix('behind', add(obstacle.z, obstacle.depth), 'behind');
   const above =
     piece.height.from === 'opening' && obstacle.y > box.y1 / 2
-      ? slackFix('above', sub(least(opening.heights.map((r) => r.value)), obstacle.y), 'above')
+      ? slackFix('above', sub(least(valuesOf(opening, 'height')), obstacle.y), 'above')
       : [];
   const fromLeft = add(obstacle.x, obstacle.width);
   const fromRight = sub(room, obstacle.x);

@@ -1,7 +1,7 @@
 import { len, say, type Sentence } from '../figure/index.js';
 import { ZERO, least, sub, type Length } from '../length/index.js';
 import { boxOf, overlap, shiftBox, sweptBox, type Body, type Box, type Shape } from '../piece/index.js';
-import type { Obstacle, Opening } from '../survey/index.js';
+import { valuesOf, type Obstacle, type Opening } from '../survey/index.js';
 import type { Check } from './check.js';
 
 /** The box that holds all of some boxes. */
@@ -25,8 +25,8 @@ function boxOfObstacle(o: Obstacle): Box {
 
 /** What is wrong with where a body comes to, in the room; null for nothing. */
 function wrong(body: Body, open: Box, opening: Opening): Sentence | null {
-  const width = least(opening.widths.map((r) => r.value));
-  const depth = least(opening.depths.map((r) => r.value));
+  const width = least(valuesOf(opening, 'width'));
+  const depth = least(valuesOf(opening, 'depth'));
   if (open.z0 < ZERO) return say`${body.label} cannot be drawn out: it would go ${len(sub(ZERO, open.z0))} into the wall behind.`;
   const beside = Math.max(-open.x0, open.x1 - width) as Length;
   // What has come out of the opening is no longer held in by its sides.

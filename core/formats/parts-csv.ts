@@ -26,15 +26,15 @@ const HEADER = [
   'thickness mm',
 ];
 
-function lineOf({ parts, first, count, spares, hand }: PartRow, precision: Precision): readonly (string | number)[] {
+function lineOf({ parts, first, count, spares, hand }: PartRow, precision: Precision, times: number): readonly (string | number)[] {
   return [
     lettersText(
       parts.map((p) => p.letter),
       ' ',
     ),
     first.member.role,
-    count,
-    spares,
+    count * times,
+    spares * times,
     hand ?? '',
     formatLength(first.length.value, precision),
     formatLength(first.width.value, precision),
@@ -50,8 +50,8 @@ function lineOf({ parts, first, count, spares, hand }: PartRow, precision: Preci
   ];
 }
 
-/** The list of parts as CSV, equal parts on one line. */
-export function partsCsv(parts: readonly Part[], precision: Precision): string {
-  const rows = [HEADER, ...rowsOf(parts).map((row) => lineOf(row, precision))];
+/** The list of parts as CSV, equal parts on one line. @param times how many of the piece are made */
+export function partsCsv(parts: readonly Part[], precision: Precision, times = 1): string {
+  const rows = [HEADER, ...rowsOf(parts).map((row) => lineOf(row, precision, times))];
   return rows.map((row) => row.map(cell).join(',')).join('\r\n') + '\r\n';
 }

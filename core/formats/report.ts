@@ -203,6 +203,7 @@ export function reportSolution(solution: Solution, grid: Length, plates = false)
     tipping: reportTipping(solution),
     massKg: solution.carried.massKg,
     checks: reportChecks(solution),
+    times: solution.piece.times ?? 1,
     parts: reportParts(solution),
   };
 }

@@ -2,7 +2,7 @@ import { Figure, size } from '../figure/index.js';
 import { ZERO, add, greatest, sub, type Length } from '../length/index.js';
 import type { Axis, Insets, Space, Split } from '../piece/index.js';
 import { solveRun, wantedTotal, type GapRule, type Rounding, type RunLine } from '../run/index.js';
-import { blockIn, type Block, type Clear, type Placement } from '../things/index.js';
+import { blockIn, rowsIn, type Block, type Clear, type Placement } from '../things/index.js';
 import type { NeedContext } from './kind.js';
 import { kindOf } from './kinds.js';
 
@@ -13,7 +13,7 @@ function blockOf(placement: Placement, context: NeedContext): Block | null {
   const thing = context.workshop.things.get(placement.thing);
   if (!thing) return null;
   const one = blockIn(placement.thing, thing, 1, roomFor(context, BOUNDLESS));
-  const rows = context.depth === undefined ? 1 : Math.max(1, Math.floor(context.depth / one.stance.depth));
+  const rows = context.depth === undefined ? 1 : Math.max(1, rowsIn(thing, one.stance, context.depth));
   // While the width is not known yet, things stand as high as they may, so that it comes out least.
   const columns =
     context.width === undefined

@@ -49,6 +49,8 @@ export type PieceEdit =
   /** Makes the parts of a divided space, or its cells, another way. */
   | { readonly kind: 'making'; readonly space: string; readonly making: Making }
   | { readonly kind: 'cells'; readonly space: string; readonly cells: Cells }
+  /** Divides a space as another one is, with new ids for all that is copied; what stood in it goes into its first part. */
+  | { readonly kind: 'copy-layout'; readonly from: string; readonly to: string; readonly ids: Readonly<Record<string, string>> }
   /** Takes out all that a space is divided or filled with. */
   | { readonly kind: 'clear'; readonly space: string }
   /** Puts what the tape said of a space in place of what was planned; null takes it back. */
@@ -189,6 +191,34 @@ function fill(space: Space, edit: Extract<PieceEdit, { kind: 'fill' }>): void {
   space.split = split;
 }
 
+/** Every node id inside a space that a copy of its layout needs a new one for. */
+export function idsWithin(space: Space): readonly string[] {
+  return [...spacesOf(space)].flatMap(({ space: one }) => [
+    ...(one === space ? [] : [one.id]),
+    ...(one.split?.members.map((m) => m.id) ?? []),
+  ]);
+}
+
+function copyLayout(piece: Piece, edit: Extract<PieceEdit, { kind: 'copy-layout' }>): void {
+  const [from, to] = [spaceOf(piece, edit.from), spaceOf(piece, edit.to)];
+  if (idsWithin(from).some((id) => edit.ids[id] === undefined)) throw new EditError('ids are missing for what is copied');
+  if (!from.split && !from.cells) throw new EditError(`${from.name ?? 'the space'} is not divided`);
+  clear(to);
+  if (from.cells) to.cells = structuredClone(from.cells);
+  if (!from.split) return;
+  to.split = structuredClone(from.split);
+  const renew = (id: string) => edit.ids[id] ?? id;
+  for (const { space } of spacesOf({ ...to, split: to.split })) {
+    if (space.id !== to.id) Object.assign(space, { id: renew(space.id), things: [] });
+    space.split?.members.forEach((m) => Object.assign(m, { id: renew(m.id), ...(m.sameAs ? { sameAs: renew(m.sameAs) } : {}) }));
+  }
+  const [first] = [...spacesOf(to)].map((s) => s.space).filter((s) => !s.split);
+  if (first && first !== to) {
+    first.things = to.things;
+    to.things = [];
+  }
+}
+
 /** Leaves one open space, with all things that stood in it. */
 function clear(space: Space): void {
   space.things = mergePlacements(thingsWithin(space));
@@ -321,6 +351,10 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
       space.cells = structuredClone(edit.cells);
       return piece;
     }
+    case 'copy-layout':
+      copyLayout(piece, edit);
+      loosen(piece);
+      return piece;
     case 'clear':
       clear(spaceOf(piece, edit.space));
       loosen(piece);

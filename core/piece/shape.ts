@@ -5,6 +5,7 @@ import type { Body, Bought, Fact } from './body.js';
 import type { Box, Member } from './member.js';
 import type { Axis, Space } from './space.js';
 import type { PlacedLine, RunSolution, RunSpec } from '../run/index.js';
+import type { Reach } from '../survey/index.js';
 import type { Block } from '../things/index.js';
 
 /** The members round a space. */
@@ -117,6 +118,8 @@ export interface ShapeProblem {
 /** The geometry of a piece: what a shell and its interior make of a spec. */
 export interface Shape {
   readonly overall: { readonly width: Figure; readonly height: Figure; readonly depth: Figure };
+  /** Overall sizes that nothing decides yet: what is drawn only stands in, and nothing of it is judged. */
+  readonly assumed: readonly Reach[];
   /** The height of the case without a loose plinth. */
   readonly caseHeight: Figure;
   /** Across the corners of the case, from the foot of its rear to the top of its front: what it needs to be tipped upright. */

@@ -73,6 +73,8 @@ export const CornerSchema = Type.Union([Type.Literal('between'), Type.Literal('o
 /** What every piece has, whatever its shell is. */
 const common = {
   name: NameSchema,
+  /** How many of it are made; one where it is left out. */
+  times: Type.Optional(Type.Integer({ minimum: 1, maximum: 200 })),
   opening: Type.Optional(IdSchema),
   width: OverallSchema,
   height: OverallSchema,

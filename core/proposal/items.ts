@@ -1,5 +1,5 @@
 import { add, type Length } from '../length/index.js';
-import { stancesOf, type Thing } from '../things/index.js';
+import { rowsIn, stancesOf, type Thing } from '../things/index.js';
 
 /** Something to be shelved: so many of a thing, and what is wished of it. */
 export interface Wanted {
@@ -48,7 +48,7 @@ export interface Misfit {
 export function waysOf(thing: Thing, count: number, room: Room): readonly Way[] {
   const out = thing.mayStandOut ?? (0 as Length);
   const all = stancesOf(thing).flatMap((stance): Way[] => {
-    const rows = Math.floor(add(room.depth, out) / stance.depth);
+    const rows = rowsIn(thing, stance, add(room.depth, out));
     if (rows < 1) return [];
     return Array.from({ length: Math.min(thing.stack, count) }, (_, i): Way => {
       const layers = i + 1;

@@ -31,7 +31,7 @@ export function diagonalOf(height: Figure, depth: Figure): Figure {
 }
 
 /** What there is of a piece that leaves nothing inside. */
-export const NO_SHAPE: Omit<Shape, 'overall' | 'caseHeight' | 'diagonal' | 'problems'> = {
+export const NO_SHAPE: Omit<Shape, 'overall' | 'assumed' | 'caseHeight' | 'diagonal' | 'problems'> = {
   spaces: new Map(),
   runs: new Map(),
   members: [],
@@ -45,7 +45,7 @@ export const NO_SHAPE: Omit<Shape, 'overall' | 'caseHeight' | 'diagonal' | 'prob
 export function assembled(
   divided: Divided,
   made: Made,
-  outside: Pick<Shape, 'overall' | 'caseHeight' | 'diagonal'>,
+  outside: Pick<Shape, 'overall' | 'assumed' | 'caseHeight' | 'diagonal'>,
   problems: readonly ShapeProblem[],
 ): Shape {
   return {

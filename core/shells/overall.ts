@@ -3,7 +3,7 @@ import { ZERO, mm } from '../length/index.js';
 import type { NeedContext } from '../interiors/kind.js';
 import { spaceNeed } from '../interiors/need.js';
 import type { Axis, Overall, Piece, ShapeProblem } from '../piece/index.js';
-import { roomFor, type Reach } from '../survey/index.js';
+import { isMeasured, roomFor, type Reach } from '../survey/index.js';
 
 /** What lies between the overall size and the clear inside along one axis, each taken off in turn. */
 export type Deductions = readonly Figure[];
@@ -22,6 +22,13 @@ export function putOn(inside: Figure, deductions: Deductions): Figure {
 export interface AxisSize {
   readonly overall: Figure;
   readonly problems: readonly ShapeProblem[];
+  /** Nothing decides it yet, so that it only stands in for a size. */
+  readonly assumed: boolean;
+}
+
+/** Which of the three overall sizes only stand in. */
+export function assumedOf(axes: Readonly<Record<Reach, AxisSize>>): readonly Reach[] {
+  return (['width', 'height', 'depth'] as const).filter((reach) => axes[reach].assumed);
 }
 
 const AXIS_OF: Readonly<Record<Reach, Axis>> = { width: 'across', height: 'up', depth: 'deep' };
@@ -29,10 +36,11 @@ const AXIS_OF: Readonly<Record<Reach, Axis>> = { width: 'across', height: 'up', 
 /** What the contents ask for along one axis, or a stand-in size with a problem that says nothing decides it. */
 function fromContents(piece: Piece, reach: Reach, context: NeedContext, deductions: Deductions): AxisSize {
   const need = spaceNeed(piece.interior, AXIS_OF[reach], context);
-  if (need) return { overall: putOn(need, deductions).named(`overall ${reach}`), problems: [] };
+  if (need) return { overall: putOn(need, deductions).named(`overall ${reach}`), problems: [], assumed: false };
   const standIn = mm(reach === 'depth' ? 300 : 800);
   return {
-    overall: size(`overall ${reach}, for now`, standIn),
+    overall: size(`overall ${reach}, assumed`, standIn),
+    assumed: true,
     problems: [
       {
         id: `no-${reach}`,
@@ -76,9 +84,9 @@ export function axisSize(piece: Piece, reach: Reach, context: NeedContext, deduc
         rule.size,
         { kind: 'choice', ref: `piece:${reach}` },
       );
-      if (rule.of === 'overall') return { overall: given, problems: [] };
+      if (rule.of === 'overall') return { overall: given, problems: [], assumed: false };
       const added = rule.of === 'inside' ? deductions : backOnly;
-      return { overall: added.length > 0 ? putOn(given, added).named(`overall ${reach}`) : given, problems: [] };
+      return { overall: added.length > 0 ? putOn(given, added).named(`overall ${reach}`) : given, problems: [], assumed: false };
     }
     case 'opening': {
       const opening = piece.opening ? context.workshop.openings.get(piece.opening) : undefined;
@@ -86,6 +94,7 @@ export function axisSize(piece: Piece, reach: Reach, context: NeedContext, deduc
         const standIn = fromContents(piece, reach, context, deductions);
         return {
           overall: standIn.overall,
+          assumed: true,
           problems: [
             {
               id: `no-opening-${reach}`,
@@ -100,7 +109,11 @@ export function axisSize(piece: Piece, reach: Reach, context: NeedContext, deduc
           ],
         };
       }
-      return { overall: roomFor(piece.opening, opening, reach).named(`overall ${reach}`), problems: [] };
+      return {
+        overall: roomFor(piece.opening, opening, reach).named(`overall ${reach}`),
+        problems: [],
+        assumed: !isMeasured(opening, reach),
+      };
     }
     case 'contents':
       return fromContents(piece, reach, context, deductions);

@@ -48,7 +48,7 @@ function edging({ parts, piece }: Solution): Bought[] {
   return [{ what, thick: banding, length: fromUnits(long * (1 + EDGING_SPARE)), count: 1, each: 'run' }];
 }
 
-/** All that a piece takes besides wood, equal things together: slides, handles, pins, screws by size, edging with spare. */
+/** All that a piece, as often as it is made, takes besides wood, equal things together: slides, handles, pins, screws by size, edging with spare. */
 export function boughtFor(solution: Solution): readonly Bought[] {
   const all = [...solution.shape.bought, ...pins(solution), ...screws(solution), ...pocketScrews(solution), ...edging(solution)];
   const alike = new Map<string, Bought>();
@@ -57,5 +57,11 @@ export function boughtFor(solution: Solution): readonly Bought[] {
     const known = alike.get(key);
     alike.set(key, known ? { ...known, count: known.count + one.count } : one);
   }
-  return [...alike.values()];
+  const times = solution.piece.times ?? 1;
+  if (times === 1) return [...alike.values()];
+  return [...alike.values()].map((one) =>
+    one.each === 'run' && one.length !== undefined
+      ? { ...one, length: fromUnits(one.length * times) }
+      : { ...one, count: one.count * times },
+  );
 }

@@ -4,8 +4,8 @@ import { IdSchema, NameSchema } from '../project/ids.js';
 
 const closed = { additionalProperties: false } as const;
 
-/** One tape reading and where it was taken, such as "top" or "left". */
-export const ReadingSchema = Type.Object({ place: NameSchema, value: SizeSchema }, closed);
+/** One tape reading and where it was taken, such as "top" or "left"; `assumed` where no tape was there yet and the value only stands in. */
+export const ReadingSchema = Type.Object({ place: NameSchema, value: SizeSchema, assumed: Type.Optional(Type.Literal(true)) }, closed);
 export type Reading = Static<typeof ReadingSchema>;
 
 /**

@@ -7,9 +7,26 @@ export type Reach = 'width' | 'height' | 'depth';
 
 const LISTS = { width: 'widths', height: 'heights', depth: 'depths' } as const;
 
+/** Whether a tape was held along one reach of an opening at all. */
+export function isMeasured(opening: Opening, reach: Reach): boolean {
+  return opening[LISTS[reach]].some((r) => !r.assumed);
+}
+
+/** The readings along one reach, with their places in its list: what was measured, and only where nothing was, what is assumed. */
+function readingsOf(opening: Opening, reach: Reach): readonly (readonly [Reading, number])[] {
+  const all = opening[LISTS[reach]].map((r, i) => [r, i] as const);
+  const measured = all.filter(([r]) => !r.assumed);
+  return measured.length > 0 ? measured : all;
+}
+
+/** What the tape says along one reach, or what is assumed until it does. */
+export function valuesOf(opening: Opening, reach: Reach): readonly Length[] {
+  return readingsOf(opening, reach).map(([r]) => r.value);
+}
+
 function readings(openingId: string, opening: Opening, reach: Reach): readonly Figure[] {
-  return opening[LISTS[reach]].map((r: Reading, i: number) =>
-    size(`${reach}, ${r.place}`, r.value, { kind: 'reading', ref: `opening:${openingId}/${LISTS[reach]}/${i}` }),
+  return readingsOf(opening, reach).map(([r, i]) =>
+    size(`${reach}, ${r.assumed ? 'assumed' : r.place}`, r.value, { kind: 'reading', ref: `opening:${openingId}/${LISTS[reach]}/${i}` }),
   );
 }
 
@@ -21,13 +38,13 @@ function readings(openingId: string, opening: Opening, reach: Reach): readonly F
 export function leanOf(opening: Opening): Length {
   if (!opening.diagonals) return ZERO;
   const { rising, falling } = opening.diagonals;
-  const width = least(opening.widths.map((r) => r.value));
+  const width = least(valuesOf(opening, 'width'));
   return fromUnits(((rising - falling) * (rising + falling)) / (4 * width));
 }
 
 /** How far the readings along one reach differ from each other. */
 export function spreadOf(opening: Opening, reach: Reach): Length {
-  const values = opening[LISTS[reach]].map((r) => r.value);
+  const values = valuesOf(opening, reach);
   return sub(greatest(values), least(values));
 }
 

@@ -32,6 +32,9 @@ test.each<[string, Thing, [number, number, number], number]>([
   ['boxes turned to fit more: 5 x 3 beats 2 x 6', thing({}), [250, 220, 300], 15],
   ['two layers where they stack', thing({ stack: 2 }), [250, 420, 300], 30],
   ['no more layers than may stand on each other', thing({ stack: 2 }), [250, 900, 300], 30],
+  ['its front out: two columns of six rows, never turned', thing({ facesOut: true }), [250, 220, 300], 12],
+  ['one row only: five turned ones beside each other', thing({ oneRow: true }), [250, 220, 300], 5],
+  ['its front out and one row', thing({ facesOut: true, oneRow: true }), [250, 220, 300], 2],
   ['nothing in a space that is too shallow', thing({}), [250, 220, 40], 0],
 ])('%s', (_, what, room, count) => {
   expect(howMany(what, clear(...room)).count).toBe(count);

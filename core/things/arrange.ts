@@ -30,10 +30,16 @@ function depthFor(thing: Thing, clear: Clear): number {
   return clear.depth + (thing.mayStandOut ?? ZERO);
 }
 
+/** How many of a thing stand behind each other in so much depth: one where none may. */
+export function rowsIn(thing: Thing, stance: Stance, depth: number): number {
+  const rows = Math.floor(depth / stance.depth);
+  return thing.oneRow ? Math.min(1, rows) : rows;
+}
+
 /** How many of a thing go into a clear space in one way of putting it down: its clearance is kept above the top layer. */
 function capacity(thing: Thing, stance: Stance, clear: Clear): number {
   const columns = Math.floor(clear.width / stance.width);
-  const rows = Math.floor(depthFor(thing, clear) / stance.depth);
+  const rows = rowsIn(thing, stance, depthFor(thing, clear));
   const layers = Math.min(thing.stack, Math.floor((clear.height - thing.clearance) / stance.height));
   return Math.max(0, columns) * Math.max(0, rows) * Math.max(0, layers);
 }
@@ -76,7 +82,7 @@ function block(thingId: string, thing: Thing, count: number, stance: Stance, row
  */
 export function blockIn(thingId: string, thing: Thing, count: number, clear: Clear): Block {
   const blocks = stancesOf(thing).flatMap((stance) => {
-    const rows = Math.floor(depthFor(thing, clear) / stance.depth);
+    const rows = rowsIn(thing, stance, depthFor(thing, clear));
     const layers = Math.min(thing.stack, Math.floor((clear.height - thing.clearance) / stance.height));
     return rows < 1 || layers < 1 ? [] : [block(thingId, thing, count, stance, rows, layers)];
   });
@@ -85,7 +91,7 @@ export function blockIn(thingId: string, thing: Thing, count: number, clear: Cle
     thing,
     count,
     stancesOf(thing)[0] as Stance,
-    Math.max(1, Math.floor(clear.depth / (stancesOf(thing)[0] as Stance).depth)),
+    Math.max(1, rowsIn(thing, stancesOf(thing)[0] as Stance, clear.depth)),
     1,
   );
   return (

@@ -20,6 +20,10 @@ export const ThingSchema = Type.Object(
     clearance: DistanceSchema,
     /** Which way up it may stand. */
     wayUp: Type.Union([Type.Literal('upright'), Type.Literal('lying'), Type.Literal('any')]),
+    /** Its front must face out, so that it is never turned. */
+    facesOut: Type.Optional(Type.Boolean()),
+    /** One row only: none may stand behind another. */
+    oneRow: Type.Optional(Type.Boolean()),
     /** How many may stand on each other. */
     stack: Type.Integer({ minimum: 1, maximum: 100 }),
     /** Used often, so wanted within easy reach. */
@@ -92,7 +96,8 @@ function waysDown(thing: Thing): readonly Stance[] {
     return wayUp === 'upright' ? upright : wayUp === 'lying' ? lying : [...upright, ...lying];
   }
   const { width: w, height: h, depth: d } = shape;
-  const upright = [stance(w, h, d), stance(d, h, w)];
-  const lying = [stance(w, d, h), stance(h, d, w), stance(h, w, d), stance(d, w, h)];
+  // What faces out is not turned: upright its front stays in front, lying on its back or its side that front still shows.
+  const upright = thing.facesOut ? [stance(w, h, d)] : [stance(w, h, d), stance(d, h, w)];
+  const lying = thing.facesOut ? [stance(h, w, d)] : [stance(w, d, h), stance(h, d, w), stance(h, w, d), stance(d, w, h)];
   return distinct(wayUp === 'upright' ? upright : wayUp === 'lying' ? lying : [...upright, ...lying]);
 }

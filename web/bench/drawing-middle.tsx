@@ -7,7 +7,7 @@ import { toMm } from '../../core/length/index.js';
 import type { GapRule } from '../../core/run/index.js';
 import type { TapeLine } from '../../core/solution/index.js';
 import { usePrecision, useProject } from '../data/project.js';
-import { Faint, Row, Select, Tick } from '../shared/ui.js';
+import { Assumed, Faint, Row, Select, Tick } from '../shared/ui.js';
 import { Bends } from '../stations/carry/bends.js';
 import { SolidStage } from '../solid/solid-stage.js';
 import { CarryBelow } from '../stations/carry/below.js';
@@ -173,6 +173,7 @@ const StageBar = memo(function StageBar({
         </Row>
       )}
       <Row style={{ gap: 14 }}>
+        {settled.shape.assumed.length > 0 ? <Assumed>{settled.shape.assumed.join(', ')} assumed</Assumed> : null}
         {poses.length > 1 && shown !== null ? (
           <div style={{ width: 150 }}>
             <Select

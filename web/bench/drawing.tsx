@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import { drawPiece, type Drawing as DrawingData, type PlainShape, type View } from '../../core/drawing/index.js';
 import { toMm, type Length } from '../../core/length/index.js';
 import type { Pose } from '../../core/piece/index.js';
+import { valuesOf } from '../../core/survey/index.js';
 import { tapeThrough, type TapeLine } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthText } from '../shared/length-text.js';
@@ -183,10 +184,10 @@ function OpeningOutline({ at, view }: { at: Placing; view: View }) {
   }
   if (!found || view === 'top') return null;
   const { opening } = found;
-  const least = (list: readonly { value: Length }[]) => Math.min(...list.map((r) => toMm(r.value)));
-  const width = view === 'front' ? least(opening.widths) : least(opening.depths);
+  const least = (reach: 'width' | 'height' | 'depth') => Math.min(...valuesOf(opening, reach).map(toMm));
+  const width = least(view === 'front' ? 'width' : 'depth');
   const left = view === 'front' ? at.left - ((width - overall.width) / 2) * at.scale : at.left - toMm(opening.slack.behind) * at.scale;
-  const top = at.foot - least(opening.heights) * at.scale;
+  const top = at.foot - least('height') * at.scale;
   return <path d={`M${left} ${at.foot}V${top}H${left + width * at.scale}V${at.foot}`} {...dashed} />;
 }
 

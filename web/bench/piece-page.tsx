@@ -17,11 +17,10 @@ import { BenchProvider, useBench } from './bench.js';
 import { ChecksPanel } from './checks-panel.js';
 import { DrawingMiddle, Middle } from './drawing-middle.js';
 import { MovedPanel } from './moved.js';
+import { NextStep } from './next-step.js';
 import { OverallSums } from './overall-sums.js';
+import { STATIONS, type Station } from './stations.js';
 import { SumPanel } from './sum-panel.js';
-
-export const STATIONS = ['measure', 'divide', 'carry', 'parts'] as const;
-export type Station = (typeof STATIONS)[number];
 
 const Layout = styled.div`
   display: grid;
@@ -31,8 +30,16 @@ const Layout = styled.div`
     grid-column: 1 / -1;
   }
   @media ${phone} {
-    display: block;
+    display: flex;
+    flex-direction: column;
     height: auto;
+    /* The drawing and its tapes come first, what is typed beside them after. */
+    > header {
+      order: -2;
+    }
+    > main {
+      order: -1;
+    }
   }
   @media print {
     display: block;
@@ -117,6 +124,7 @@ function BenchPage({ station, pieceId, version }: { station: Station; pieceId: s
           ) : (
             <PartsSheet />
           )}
+          <NextStep station={station} />
         </Boundary>
       </Side>
       <Boundary name={station === 'parts' ? 'The list' : 'The drawing'} showing={showing} back={back}>

@@ -34,21 +34,15 @@ export function newSettings(unit: LengthUnit): Settings {
   };
 }
 
-/** An opening to be measured: round sizes in its fields until the tape says better. */
+/** An opening to be measured: its readings are blank, and round sizes stand in until a tape was held there. */
 export function newOpening(unit: LengthUnit): Opening {
   const s = pick(unit);
+  const blank = (value: ReturnType<typeof mm>) => (place: string) => ({ place, value, assumed: true as const });
   return {
     name: 'New opening',
-    widths: [
-      { place: 'top', value: s(1200, 48) },
-      { place: 'middle', value: s(1200, 48) },
-      { place: 'bottom', value: s(1200, 48) },
-    ],
-    heights: [
-      { place: 'left', value: s(2100, 84) },
-      { place: 'right', value: s(2100, 84) },
-    ],
-    depths: [{ place: 'middle', value: s(330, 13) }],
+    widths: ['top', 'middle', 'bottom'].map(blank(s(1200, 48))),
+    heights: ['left', 'right'].map(blank(s(2100, 84))),
+    depths: ['middle'].map(blank(s(330, 13))),
     obstacles: [],
     slack: { side: s(3, 1 / 8), above: s(10, 3 / 8), behind: ZERO },
   };

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Input, NumberField } from 'react-aria-components';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { sub, type Length } from '../../core/length/index.js';
 import type { PlacedSpace } from '../../core/piece/index.js';
@@ -11,7 +12,8 @@ import { newNodesFor } from '../bench/nodes.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { useWaiting } from '../data/waiting.js';
 import { LengthText } from '../shared/length-text.js';
-import { Button, Faint, Fault, FieldLabel, Row, Section, Tick, fieldBox } from '../shared/ui.js';
+import { MassField } from '../shared/mass-field.js';
+import { Button, Faint, Fault, Row, Section, Tick, fieldBox } from '../shared/ui.js';
 import { line } from '../theme/tokens.js';
 import { useProposal, type Surety } from './use-proposal.js';
 
@@ -131,7 +133,8 @@ function Answer({ wanted, room, space }: { wanted: readonly Wanted[]; room: Room
 
 /** Shelves proposed from what an open space is to hold. */
 export function Propose({ space }: { space: PlacedSpace }) {
-  const { piece, workshop } = useSettledBench();
+  const { piece, workshop, pieceId } = useSettledBench();
+  const { id: project } = useProject();
   const waiting = useWaiting();
   const [chosen, setChosen] = useState<ReadonlyMap<string, number> | null>(null);
   const [mostKg, setMostKg] = useState<number | undefined>(undefined);
@@ -156,7 +159,17 @@ export function Propose({ space }: { space: PlacedSpace }) {
     }),
     [clear.width.value, clear.depth.value, space.setback, space.box.y0, shelf, mostKg],
   );
-  if (waiting.length === 0) return null;
+  if (waiting.length === 0) {
+    return (
+      <Section>
+        <h2>Shelves from the things</h2>
+        <p style={{ margin: '4px 0' }}>
+          Nothing is listed yet. List what it must hold, with sizes and mass; spaces and sizes follow from that.
+        </p>
+        <Link to={`/p/${project}/things?for=${pieceId}`}>List the things</Link>
+      </Section>
+    );
+  }
   const set = (id: string, count: number) => setChosen(new Map(counts).set(id, count));
   return (
     <Section>
@@ -181,10 +194,14 @@ export function Propose({ space }: { space: PlacedSpace }) {
         ))}
       </ul>
       <Row style={{ marginTop: 6, alignItems: 'end' }}>
-        <Amount value={mostKg ?? NaN} minValue={0} maxValue={2000} onChange={(n) => setMostKg(Number.isFinite(n) && n > 0 ? n : undefined)}>
-          <FieldLabel>Most kg on one shelf</FieldLabel>
-          <Input />
-        </Amount>
+        <div style={{ width: 130 }}>
+          <MassField
+            label="Most on one shelf"
+            value={mostKg ?? NaN}
+            most={2000}
+            onChange={(kg) => setMostKg(Number.isFinite(kg) && kg > 0 ? kg : undefined)}
+          />
+        </div>
         <Button onPress={() => setAsked(true)} isDisabled={wanted.length === 0}>
           Propose shelves
         </Button>

@@ -30,6 +30,8 @@ export interface LengthFieldProps {
   readonly precision: Precision;
   readonly least?: Length;
   readonly greatest?: Length;
+  /** What is assumed while it is empty: shown pale in its place. */
+  readonly standsIn?: Length;
   /** May be left empty, which commits null. */
   readonly optional?: boolean;
   readonly onCommit: (value: Length | null) => void;
@@ -41,7 +43,18 @@ export interface LengthFieldProps {
  * The one control for lengths. It takes lengths as builders write them, echoes what was
  * understood, refuses in place what was not, and commits on Enter or when it is left.
  */
-export function LengthField({ label, hideLabel, value, precision, least, greatest, optional, onCommit, onDraft }: LengthFieldProps) {
+export function LengthField({
+  label,
+  hideLabel,
+  value,
+  precision,
+  least,
+  greatest,
+  standsIn,
+  optional,
+  onCommit,
+  onDraft,
+}: LengthFieldProps) {
   const shown = entryText(value, precision);
   const [text, setText] = useState<string | null>(null);
   const echo = useId();
@@ -89,7 +102,12 @@ export function LengthField({ label, hideLabel, value, precision, least, greates
       style={{ position: 'relative' }}
     >
       {hideLabel ? null : <FieldLabel>{label}</FieldLabel>}
-      <TextInput inputMode="text" spellCheck={false} aria-describedby={text === null ? undefined : echo} />
+      <TextInput
+        inputMode="text"
+        spellCheck={false}
+        {...(standsIn === undefined ? {} : { placeholder: `${entryText(standsIn, precision)} assumed` })}
+        aria-describedby={text === null ? undefined : echo}
+      />
       {text !== null && reading?.ok && text !== shown ? (
         <Echo slot="description" id={echo}>
           {reading.echo}

@@ -74,6 +74,11 @@ export const fieldBox = css`
 
 export const TextInput = styled(Input)`
   ${fieldBox}
+  &::placeholder {
+    font-size: 13px;
+    font-style: italic;
+    color: ${inkSoft};
+  }
 `;
 
 /** The field of a number, with its label and input inside. */
@@ -93,6 +98,12 @@ export const FieldLabel = styled(Label)`
 export const Faint = styled.span`
   color: ${inkSoft};
   font-size: 12px;
+`;
+
+/** A figure that only stands in. */
+export const Assumed = styled.em`
+  color: ${inkSoft};
+  border-bottom: 1.5px dashed #8d988f;
 `;
 
 export const Fault = styled.div`

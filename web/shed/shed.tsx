@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { Download, Trash2 } from 'lucide-react';
+import { Copy, Download } from 'lucide-react';
 import { drawPiece, type Drawing, type PlainShape } from '../../core/drawing/index.js';
 import { toMm } from '../../core/length/index.js';
 import type { Role } from '../../core/piece/index.js';
@@ -16,7 +16,9 @@ import { outline, type Placing } from '../shared/outline.js';
 import { LengthText } from '../shared/length-text.js';
 import { StateMark } from '../shared/state-mark.js';
 import { KindCards, StartButtons } from './start.js';
-import { Button, Faint, Page, Row } from '../shared/ui.js';
+import { TakeOut } from '../shared/take-out.js';
+import { newId } from '../data/defaults.js';
+import { Assumed, Button, Faint, Page, Row } from '../shared/ui.js';
 import { ghost, ghostEdge, ink, inkSoft, line, paper, wood, woodDark } from '../theme/tokens.js';
 
 const Floor = styled.div`
@@ -167,23 +169,34 @@ function Lineup({ pieces }: { pieces: readonly Shown[] }) {
 }
 
 function PieceCard({ piece }: { piece: Shown }) {
-  const { id, saver } = useProject();
+  const { id, bench, saver } = useProject();
   const precision = usePrecision();
   const { solution } = piece;
   const stops = solution.checks.filter((c) => c.severity === 'stop').length;
   const looks = solution.checks.filter((c) => c.severity === 'look').length;
   const { width, height, depth } = solution.shape.overall;
+  const { assumed } = solution.shape;
+  const { name, times = 1 } = solution.piece;
+  const copy = () => {
+    const taken = bench.records.pieces.map((p) => p.id);
+    const copied = { ...solution.piece, name: `${name.slice(0, 70)}, copy` };
+    void saver.create('pieces', newId(piece.id, taken), copied, `Copied ${name}`.slice(0, 150)).catch(() => undefined);
+  };
   return (
     <li>
       <Row style={{ justifyContent: 'space-between', flexWrap: 'nowrap' }}>
         <Link to={`/p/${id}/pieces/${piece.id}/divide`}>{solution.piece.name}</Link>
-        <Button data-quiet aria-label={`Remove ${solution.piece.name}`} onPress={() => void saver.remove('pieces', piece.id)}>
-          <Trash2 aria-hidden />
-        </Button>
+        <span style={{ whiteSpace: 'nowrap' }}>
+          <Button data-quiet aria-label={`Copy ${solution.piece.name}`} onPress={copy}>
+            <Copy aria-hidden />
+          </Button>
+          <TakeOut name={solution.piece.name} onPress={() => void saver.remove('pieces', piece.id)} />
+        </span>
       </Row>
       <div>
         <LengthText value={width.value} precision={precision} /> × <LengthText value={height.value} precision={precision} /> ×{' '}
         <LengthText value={depth.value} precision={precision} unit />
+        {times > 1 ? `, ${times} of them` : ''} {assumed.length > 0 ? <Assumed>{assumed.join(', ')} assumed</Assumed> : null}
       </div>
       <Row style={{ gap: 6, marginTop: 4 }}>
         <StateMark state={stops > 0 ? 'fails' : looks > 0 ? 'close' : 'fine'} severity={stops > 0 ? 'stop' : looks > 0 ? 'look' : 'good'} />
@@ -217,6 +230,7 @@ export function Shed() {
       <Page>
         <Row style={{ justifyContent: 'space-between' }}>
           <h1>{bench.project.name}</h1>
+          <Link to="/?all">All workshops</Link>
           <Button onPress={() => void save()}>
             <Download aria-hidden /> Project file
           </Button>

@@ -16,6 +16,7 @@ export function useStart() {
   const [problem, setProblem] = useState<string | null>(null);
   const start = async (from: 'opening' | 'contents' | 'sizes') => {
     const { unit } = bench.project.settings;
+    const { things } = bench.records;
     try {
       let stock = bench.records.stock[0]?.id;
       if (!stock) {
@@ -33,7 +34,9 @@ export function useStart() {
       );
       const origin = from === 'opening' ? ({ kind: 'opening', id: opening } as const) : ({ kind: from } as const);
       await saver.create('pieces', piece, newCase(unit, stock, origin), 'Started a case');
-      void navigate(`/p/${id}/pieces/${piece}/${from === 'opening' ? 'measure' : 'divide'}`);
+      const place = `/p/${id}/pieces/${piece}`;
+      if (from === 'contents' && things.length === 0) void navigate(`/p/${id}/things?for=${piece}`);
+      else void navigate(`${place}/${from === 'opening' ? 'measure' : 'divide'}`);
     } catch (error) {
       setProblem((error as Error).message);
     }

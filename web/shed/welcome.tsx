@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { FileTrigger, TextField } from 'react-aria-components';
 import styled from 'styled-components';
@@ -80,6 +80,7 @@ export function Welcome() {
   const projects = useQuery({ queryKey: ['projects'], queryFn: api.projects });
   const client = useQueryClient();
   const navigate = useNavigate();
+  const [params] = useSearchParams();
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const [name, setName] = useState('My workshop');
@@ -99,7 +100,6 @@ export function Welcome() {
           ? (error.problem.errors ?? []).slice(0, 4).map((f) => `${f.path || 'the file'}: ${f.message}. Accepted: ${f.accepted}`)
           : [];
       setProblem([(error as Error).message, ...faults].join(' '));
-    } finally {
       setBusy(false);
     }
   };
@@ -135,6 +135,9 @@ export function Welcome() {
       return `/p/${id}`;
     });
   };
+  // With one workshop one is in it at once; all of them are a click away there.
+  const [only, ...others] = projects.data ?? [];
+  if (only && others.length === 0 && !busy && !params.has('all')) return <Navigate to={`/p/${only.id}`} replace />;
   return (
     <Page>
       <Brand>Ruvok</Brand>

@@ -4,9 +4,10 @@ import type { Length } from '../../core/length/index.js';
 import type { Overall, Piece } from '../../core/piece/index.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { useBench, useOpening } from '../bench/bench.js';
+import { NameForm } from '../bench/name-form.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
-import { Button, Faint, Grid, Row, Section, Select, type Choice } from '../shared/ui.js';
+import { Assumed, Button, Faint, Grid, Row, Section, Select, type Choice } from '../shared/ui.js';
 import { newId, newOpening } from '../data/defaults.js';
 import { OpeningForm } from './opening-form.js';
 
@@ -42,9 +43,15 @@ function OverallForm({ reach }: { reach: Reach }) {
     <div style={{ marginBottom: 12 }}>
       <Row style={{ justifyContent: 'space-between' }}>
         <h3>{reach.charAt(0).toUpperCase() + reach.slice(1)}</h3>
-        <strong style={{ fontSize: 16 }}>
-          <LengthText value={now} precision={precision} stacked />
-        </strong>
+        {solution.shape.assumed.includes(reach) ? (
+          <Assumed>
+            <LengthText value={now} precision={precision} /> assumed
+          </Assumed>
+        ) : (
+          <strong style={{ fontSize: 16 }}>
+            <LengthText value={now} precision={precision} stacked />
+          </strong>
+        )}
       </Row>
       <Grid>
         <Select
@@ -116,6 +123,7 @@ export function MeasureSheet() {
   };
   return (
     <>
+      <NameForm />
       <header style={{ marginBottom: 10 }}>
         <h1>What decides the outside</h1>
         <Faint>The place it goes into, what it must hold, or sizes you give.</Faint>

@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import { Plus } from 'lucide-react';
 import { toMm, type Length } from '../../core/length/index.js';
-import type { Opening } from '../../core/survey/index.js';
+import { valuesOf, type Opening } from '../../core/survey/index.js';
 import { usePrecision } from '../data/project.js';
 import { useBench, useOpening } from '../bench/bench.js';
 import { useSize } from '../bench/drawing.js';
@@ -26,7 +26,7 @@ const Board = styled.div`
 
 const Spot = styled.div`
   position: absolute;
-  width: 104px;
+  width: 122px;
   background: ${paper};
   padding: 2px 4px 4px;
   border: 1px solid ${line};
@@ -40,14 +40,20 @@ interface ReadingSpot {
   readonly label: string;
   readonly value: Length | null;
   readonly optional: boolean;
+  /** What stands in until it is measured. */
+  readonly assumed?: Length | null;
   readonly x: number;
   readonly y: number;
   readonly with: (value: Length | null) => Opening;
 }
 
 function withReading(opening: Opening, list: 'widths' | 'heights' | 'depths', index: number, value: Length | null): Opening {
-  if (value === null) return { ...opening, [list]: opening[list].filter((_, i) => i !== index) };
-  return { ...opening, [list]: opening[list].map((r, i) => (i === index ? { ...r, value } : r)) };
+  if (value === null) {
+    const { length } = opening[list];
+    const left = opening[list].filter((_, i) => i !== index);
+    return { ...opening, [list]: length > 1 ? left : opening[list].map((r) => ({ ...r, assumed: true })) };
+  }
+  return { ...opening, [list]: opening[list].map((r, i) => (i === index ? { place: r.place, value } : r)) };
 }
 
 /** The opening drawn with a field at each place a tape goes. */
@@ -82,9 +88,9 @@ export function MeasureStage() {
     );
   }
   const { id, opening } = found;
-  const width = Math.max(...opening.widths.map((r) => toMm(r.value)));
-  const height = Math.max(...opening.heights.map((r) => toMm(r.value)));
-  const room = { left: 140, right: 260, top: 56, bottom: 70 };
+  const width = Math.max(...valuesOf(opening, 'width').map(toMm));
+  const height = Math.max(...valuesOf(opening, 'height').map(toMm));
+  const room = { left: 150, right: 276, top: 56, bottom: 70 };
   const scale = Math.max(0.01, Math.min((size.width - room.left - room.right) / width, (size.height - room.top - room.bottom) / height));
   const [w, h] = [width * scale, height * scale];
   const left = room.left + Math.max(0, (size.width - room.left - room.right - w) / 2);
@@ -95,25 +101,28 @@ export function MeasureStage() {
   const spots: ReadingSpot[] = [
     ...opening.widths.map((r, i) => ({
       label: `Width, ${r.place}`,
-      value: r.value,
-      optional: opening.widths.length > 1,
-      x: left + w / 2 - 52,
+      value: r.assumed ? null : r.value,
+      optional: true,
+      assumed: r.assumed ? r.value : null,
+      x: left + w / 2 - 61,
       y: top + h * spread(opening.widths.length, i) - 24,
       with: (v: Length | null) => withReading(opening, 'widths', i, v),
     })),
     ...opening.heights.map((r, i) => ({
       label: `Height, ${r.place}`,
-      value: r.value,
-      optional: opening.heights.length > 1,
-      x: i === 0 ? left - 116 : left + w + 12,
+      value: r.assumed ? null : r.value,
+      optional: true,
+      assumed: r.assumed ? r.value : null,
+      x: i === 0 ? left - 134 : left + w + 12,
       y: top + h * 0.3 + (i > 1 ? 60 * (i - 1) : 0),
       with: (v: Length | null) => withReading(opening, 'heights', i, v),
     })),
     ...opening.depths.map((r, i) => ({
       label: `Depth, ${r.place}`,
-      value: r.value,
-      optional: opening.depths.length > 1,
-      x: left + w + 126,
+      value: r.assumed ? null : r.value,
+      optional: true,
+      assumed: r.assumed ? r.value : null,
+      x: left + w + 142,
       y: foot - 60 - i * 56,
       with: (v: Length | null) => withReading(opening, 'depths', i, v),
     })),
@@ -121,7 +130,7 @@ export function MeasureStage() {
       label: 'Diagonal, rising',
       value: opening.diagonals?.rising ?? null,
       optional: true,
-      x: left + w + 126,
+      x: left + w + 142,
       y: top + 4,
       with: (v) => withDiagonal(opening, 'rising', v),
     },
@@ -129,14 +138,15 @@ export function MeasureStage() {
       label: 'Diagonal, falling',
       value: opening.diagonals?.falling ?? null,
       optional: true,
-      x: left + w + 126,
+      x: left + w + 142,
       y: top + 62,
       with: (v) => withDiagonal(opening, 'falling', v),
     },
   ];
   const add = (list: 'widths' | 'heights' | 'depths', place: string) => {
     const first = opening[list][0];
-    if (first) commitOpening(id, { ...opening, [list]: [...opening[list], { place, value: first.value }] }, 'Added a reading');
+    if (first)
+      commitOpening(id, { ...opening, [list]: [...opening[list], { place, value: first.value, assumed: true }] }, 'Added a reading');
   };
   const piece = solution.shape.overall;
   const pw = toMm(piece.width.value) * scale;
@@ -146,6 +156,7 @@ export function MeasureStage() {
       label={spot.label}
       value={spot.value}
       optional={spot.optional}
+      {...(spot.assumed ? { standsIn: spot.assumed } : {})}
       precision={precision}
       onCommit={(value) => commitOpening(id, spot.with(value), `Measured ${spot.label.toLowerCase()}`)}
       onDraft={(value) => setDraft(value === null ? null : { kind: 'opening', id, opening: spot.with(value) })}
@@ -237,7 +248,7 @@ export function MeasureStage() {
             <Button onPress={() => add('depths', `depth ${opening.depths.length + 1}`)}>
               <Plus aria-hidden /> Depth
             </Button>
-            <Faint>Measure a width at the top, the middle and the bottom. Empty a reading to take it out.</Faint>
+            <Faint>Empty a reading to remove it.</Faint>
           </Row>
         </>
       ) : null}

@@ -1,6 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { ZERO, inch, mm, type Length } from '../../core/length/index.js';
-import type { Obstacle, Opening } from '../../core/survey/index.js';
+import { ZERO, inch, least, mm, type Length } from '../../core/length/index.js';
+import { valuesOf, type Obstacle, type Opening } from '../../core/survey/index.js';
 import { usePrecision } from '../data/project.js';
 import { useBench } from '../bench/bench.js';
 import { LengthField } from '../shared/length-field.js';
@@ -18,8 +18,8 @@ const OBSTACLES: readonly Choice<Obstacle['kind']>[] = [
 
 function newObstacle(kind: Obstacle['kind'], opening: Opening, unit: 'mm' | 'in'): Obstacle {
   const s = (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
-  const width = Math.min(...opening.widths.map((r) => r.value)) as Length;
-  const height = Math.min(...opening.heights.map((r) => r.value)) as Length;
+  const width = least(valuesOf(opening, 'width'));
+  const height = least(valuesOf(opening, 'height'));
   const id = newId(
     kind,
     opening.obstacles.map((o) => o.id),

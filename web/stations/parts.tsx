@@ -11,7 +11,7 @@ import { usePrecision } from '../data/project.js';
 import { useBench } from '../bench/bench.js';
 import { LengthText } from '../shared/length-text.js';
 import { Sum } from '../shared/sum.js';
-import { Button, Faint, Row, Table } from '../shared/ui.js';
+import { Button, Faint, Fault, Row, Table } from '../shared/ui.js';
 import { download, fileName } from '../shared/download.js';
 import { ink, inkSoft, wood, woodDark } from '../theme/tokens.js';
 
@@ -64,8 +64,10 @@ export function PartsStage() {
   const { solution, selection, select, piece, workshop } = useBench();
   const precision = usePrecision();
   const rows = rowsOf(solution.parts);
+  const { times = 1 } = piece;
   const stops = solution.checks.filter((c) => c.severity === 'stop').length;
-  const csv = () => download(`${fileName(piece.name)}-parts.csv`, 'text/csv;charset=utf-8', `\ufeff${partsCsv(solution.parts, precision)}`);
+  const csv = () =>
+    download(`${fileName(piece.name)}-parts.csv`, 'text/csv;charset=utf-8', `\ufeff${partsCsv(solution.parts, precision, times)}`);
   return (
     <Area>
       <Row data-screen-only style={{ justifyContent: 'space-between', marginBottom: 10 }}>
@@ -88,7 +90,13 @@ export function PartsStage() {
         {piece.name}: {formatLength(solution.shape.overall.width.value, precision)} ×{' '}
         {formatLength(solution.shape.overall.height.value, precision)} × {formatLength(solution.shape.overall.depth.value, precision)}{' '}
         {precision.unit}
+        {times > 1 ? `, ${times} of them` : ''}
       </h2>
+      {solution.shape.assumed.length > 0 ? (
+        <Fault role="alert">
+          Nothing to cut yet: the {solution.shape.assumed.join(' and the ')} {solution.shape.assumed.length > 1 ? 'are' : 'is'} assumed.
+        </Fault>
+      ) : null}
       <Table>
         <thead>
           <tr>
@@ -123,11 +131,11 @@ export function PartsStage() {
                   <LettersCell row={row} />
                 </td>
                 <td className="figure">
-                  {row.count}
+                  {row.count * times}
                   {row.spares > 0 ? (
                     <>
                       <br />
-                      <Faint>and {row.spares} to spare</Faint>
+                      <Faint>and {row.spares * times} to spare</Faint>
                     </>
                   ) : null}
                 </td>

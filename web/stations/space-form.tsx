@@ -2,8 +2,8 @@ import { memo, useState } from 'react';
 import { Columns3, Minus, Plus, Rows3 } from 'lucide-react';
 import { TextField } from 'react-aria-components';
 import { ZERO, sub } from '../../core/length/index.js';
-import type { PieceEdit, PlacedSpace, Split } from '../../core/piece/index.js';
-import { partsStandAlone } from '../../core/solution/index.js';
+import { idsWithin, type PieceEdit, type PlacedSpace, type Split } from '../../core/piece/index.js';
+import { freshIds, partsStandAlone, takenIds } from '../../core/solution/index.js';
 import { howMany, type Placement } from '../../core/things/index.js';
 import { useSettledBench } from '../bench/bench.js';
 import { newNodes } from '../bench/nodes.js';
@@ -149,9 +149,32 @@ export function ThingsIn({ space }: { space: PlacedSpace }) {
   );
 }
 
+/** Divides the space beside this one in the same way. */
+function CopyLayout({ space }: { space: PlacedSpace }) {
+  const { commit, piece, settled } = useSettledBench();
+  const siblings = settled.shape.spaces.get(space.within?.owner ?? '')?.space.split?.spaces ?? [];
+  const at = siblings.findIndex((s) => s.id === space.id);
+  const beside = [siblings[at + 1], siblings[at - 1]].flatMap((s) => (s ? (settled.shape.spaces.get(s.id) ?? []) : []));
+  return beside.map((to) => {
+    const within = idsWithin(space.space);
+    const copy = () => {
+      const fresh = freshIds(takenIds(piece), 'c', within.length);
+      const ids = Object.fromEntries(within.map((id, i) => [id, fresh[i] as string]));
+      commit({ kind: 'copy-layout', from: space.id, to: to.id, ids }, `Divided ${to.label} like ${space.label}`.slice(0, 150));
+    };
+    return (
+      <Button key={to.id} onPress={copy}>
+        Divide {to.label} alike
+      </Button>
+    );
+  });
+}
+
 /** Divides an open space up or across, or fills it; opens the run of one that is divided. */
 export function SplitButtons({ space }: { space: PlacedSpace }) {
-  const { commit, piece, select } = useSettledBench();
+  const { commit, piece, select, settled } = useSettledBench();
+  // Where what it holds decides the outside, that comes first.
+  const fromThings = settled.shape.assumed.some((reach) => piece[reach].from !== 'opening');
   const { split, cells } = space.space;
   const clear = (what: string) => commit({ kind: 'clear', space: space.id }, `Took the ${what} out of ${space.label}`.slice(0, 150));
   if (cells) {
@@ -167,6 +190,7 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
       <Row style={{ marginTop: 8 }}>
         <Button onPress={() => select((split.spaces[0] as { id: string }).id)}>Into its {partsOf(split)}</Button>
         {making ? <Button onPress={() => clear(making)}>Remove them</Button> : null}
+        <CopyLayout space={space} />
       </Row>
     );
   }
@@ -178,6 +202,7 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
   };
   return (
     <>
+      {fromThings ? <Propose space={space} /> : null}
       <Row style={{ marginTop: 8 }}>
         <Button onPress={() => divide('up')}>
           <Rows3 aria-hidden /> Shelf in it
@@ -187,10 +212,12 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
         </Button>
       </Row>
       <FillMenu space={space} />
-      <details style={{ marginTop: 8 }}>
-        <summary style={{ cursor: 'pointer', fontSize: 13 }}>Propose shelves from the things</summary>
-        <Propose space={space} />
-      </details>
+      {fromThings ? null : (
+        <details style={{ marginTop: 8 }}>
+          <summary style={{ cursor: 'pointer', fontSize: 13 }}>Propose shelves from the things</summary>
+          <Propose space={space} />
+        </details>
+      )}
     </>
   );
 }

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { Input } from 'react-aria-components';
 import { stiffnessFromTest } from '../../core/carry/index.js';
+import { writeStiffness } from '../../core/figure/index.js';
+import { MassField } from '../shared/mass-field.js';
 import { inch, mm, toMm, type Length } from '../../core/length/index.js';
 import type { Stock } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
@@ -24,7 +26,7 @@ export function BoardTest({ stock, onUse }: { stock: Stock; onUse: (stock: Stock
       onCommit={(value: Length | null) => value !== null && set({ [key]: value })}
     />
   );
-  const number = (label: string, key: 'kg' | 'sag' | 'readTo', most: number) => (
+  const number = (label: string, key: 'sag' | 'readTo', most: number) => (
     <NumberBox
       value={test[key]}
       minValue={0.01}
@@ -48,7 +50,7 @@ export function BoardTest({ stock, onUse }: { stock: Stock; onUse: (stock: Stock
       <Grid $columns={3}>
         {length('Between the supports', 'span')}
         {length('Width of the board', 'width')}
-        {number('Load, kg', 'kg', 1000)}
+        <MassField label="Load" value={test.kg} least={0.01} most={1000} onChange={(kg) => Number.isFinite(kg) && kg > 0 && set({ kg })} />
         <Select
           label="The load lies"
           value={test.load}
@@ -67,8 +69,9 @@ export function BoardTest({ stock, onUse }: { stock: Stock; onUse: (stock: Stock
         </p>
       ) : (
         <p style={{ marginTop: 6 }}>
-          E is <strong>{found.elastic.toFixed(2)} GPa</strong>, somewhere from {found.least.toFixed(1)} to {found.greatest.toFixed(1)}: the
-          reading may be out by {Math.round(found.spread * 100)} %.{' '}
+          E is <strong>{writeStiffness(found.elastic, precision.unit)}</strong>, somewhere from{' '}
+          {writeStiffness(found.least, precision.unit)} to {writeStiffness(found.greatest, precision.unit)}: the reading may be out by{' '}
+          {Math.round(found.spread * 100)} %.{' '}
           <Button onPress={() => onUse({ ...stock, elastic: Number(found.elastic.toFixed(3)), test }, `Tested ${stock.name}`)}>
             Use it from now on
           </Button>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
 import { Plus } from 'lucide-react';
+import { writeMass } from '../../core/figure/index.js';
 import { ZERO, formatLength, inch, mm, readLength, type Length, type LengthUnit } from '../../core/length/index.js';
 import type { Slide } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
@@ -9,7 +10,9 @@ import { HandbookLink } from '../shared/handbook-link.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, Fault, FieldLabel, Grid, NumberBox, Panel, Row, Scroll, Table, TextInput } from '../shared/ui.js';
+import { MassField } from '../shared/mass-field.js';
 import { TakeOut } from '../shared/take-out.js';
+import { without } from '../shared/without.js';
 
 /** A full-extension slide as most are sold, to be measured. */
 function newSlide(unit: LengthUnit): Slide {
@@ -51,7 +54,7 @@ function SlideForm({ slide, onSave, onClose }: { slide: Slide; onSave: (slide: S
       onCommit={(value) => value !== null && onSave({ ...slide, [key]: value }, `${label} of ${slide.name}`)}
     />
   );
-  const number = (key: 'rating' | 'price', label: string, most: number) => (
+  const number = (key: 'price', label: string, most: number) => (
     <NumberBox
       value={slide[key] ?? NaN}
       minValue={0}
@@ -89,7 +92,15 @@ function SlideForm({ slide, onSave, onClose }: { slide: Slide; onSave: (slide: S
         {length('side', 'Takes at each side')}
         {length('height', 'Profile high')}
         {length('setback', 'Back from the front')}
-        {number('rating', 'Rating of a pair, kg', 1000)}
+        <MassField
+          label="Rating of a pair"
+          value={slide.rating ?? NaN}
+          most={1000}
+          onChange={(kg) => {
+            const rest = without(slide, 'rating');
+            onSave(Number.isFinite(kg) && kg > 0 ? { ...rest, rating: kg } : rest, `Rating of ${slide.name}`);
+          }}
+        />
         <NumberBox
           value={slide.extension * 100}
           minValue={10}
@@ -143,7 +154,7 @@ export function Slides() {
                 <th className="figure">At each side</th>
                 <th className="figure">High</th>
                 <th>Lengths</th>
-                <th className="figure">Rated, kg a pair</th>
+                <th className="figure">Rated, a pair</th>
                 <th className="figure">Price</th>
                 <th>
                   <span className="visually-hidden">Take out</span>
@@ -165,7 +176,7 @@ export function Slides() {
                     <LengthText value={data.height} precision={precision} />
                   </td>
                   <td>{data.lengths.map((l) => formatLength(l, precision)).join(', ')}</td>
-                  <td className="figure">{data.rating ?? 'not known'}</td>
+                  <td className="figure">{data.rating === undefined ? 'not known' : writeMass(data.rating, precision.unit)}</td>
                   <td className="figure">{data.price ?? ''}</td>
                   <td>
                     <TakeOut name={data.name} onPress={() => takeOut(id)} />

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
 import { Plus } from 'lucide-react';
+import { writeStiffness } from '../../core/figure/index.js';
 import { MATERIALS, propertiesOf, type Stock } from '../../core/stock/index.js';
 import { newStock } from '../data/defaults.js';
 import { useHistory } from '../data/history.js';
@@ -16,6 +17,12 @@ import { Slides } from './slides.js';
 
 const MATERIAL_CHOICES = MATERIALS.map((m) => ({ id: m.id, label: m.name }));
 
+/** What stiffness and density are typed in: one million psi is 6.894757 GPa, one lb/ft³ 16.018463 kg/m³. */
+const MEASURES = {
+  mm: ['GPa', 1, 'kg/m³', 1],
+  in: ['million psi', 6.894757, 'lb/ft³', 16.018463],
+} as const;
+
 /** A number that may be left empty. */
 function OptionalNumber({
   label,
@@ -23,19 +30,23 @@ function OptionalNumber({
   onChange,
   least,
   most,
+  each = 1,
 }: {
   label: string;
   value: number | undefined;
   onChange: (value: number | undefined) => void;
   least: number;
   most: number;
+  /** What one of what is typed is of what is kept. */
+  each?: number;
 }) {
+  const shown = (kept: number) => Number((kept / each).toFixed(3));
   return (
     <NumberBox
-      value={value ?? NaN}
-      onChange={(n) => onChange(Number.isFinite(n) ? n : undefined)}
-      minValue={least}
-      maxValue={most}
+      value={value === undefined ? NaN : shown(value)}
+      onChange={(n) => onChange(Number.isFinite(n) ? n * each : undefined)}
+      minValue={shown(least)}
+      maxValue={shown(most)}
       formatOptions={{ maximumFractionDigits: 3, useGrouping: false }}
     >
       <FieldLabel>{label}</FieldLabel>
@@ -54,6 +65,7 @@ function without<K extends keyof Stock>(stock: Stock, key: K, value: Stock[K] | 
 /** What is known of one stock; each field is kept as it is left. */
 function StockForm({ stock, onSave, onClose }: { stock: Stock; onSave: (stock: Stock, label: string) => void; onClose: () => void }) {
   const precision = usePrecision();
+  const [stiff, perStiff, dense, perDense] = MEASURES[precision.unit];
   const [name, setName] = useState(stock.name);
   const known = propertiesOf(stock);
   const length = (key: 'nominal' | 'thickness' | 'length' | 'width', label: string) => (
@@ -109,7 +121,8 @@ function StockForm({ stock, onSave, onClose }: { stock: Stock; onSave: (stock: S
           }
         />
         <OptionalNumber
-          label="Own E, GPa"
+          label={`Own E, ${stiff}`}
+          each={perStiff}
           value={stock.elastic}
           least={0.05}
           most={250}
@@ -121,14 +134,16 @@ function StockForm({ stock, onSave, onClose }: { stock: Stock; onSave: (stock: S
           }}
         />
         <OptionalNumber
-          label="Own G in its plane, GPa"
+          label={`Own G in its plane, ${stiff}`}
+          each={perStiff}
           value={stock.shear}
           least={0.005}
           most={100}
           onChange={(shear) => onSave(without(stock, 'shear', shear), `Shear stiffness of ${stock.name}`)}
         />
         <OptionalNumber
-          label="Own density, kg/m³"
+          label={`Own density, ${dense}`}
+          each={perDense}
           value={stock.density}
           least={50}
           most={9000}
@@ -137,13 +152,14 @@ function StockForm({ stock, onSave, onClose }: { stock: Stock; onSave: (stock: S
       </Grid>
       <p style={{ marginTop: 8 }}>
         <Faint>
-          Judged with E {known.elastic} GPa along and {Number(known.elasticAcross.toFixed(2))} across, G {Number(known.shear.toFixed(2))}
+          Judged with E {writeStiffness(known.elastic, precision.unit)} along and {writeStiffness(known.elasticAcross, precision.unit)}{' '}
+          across, G {writeStiffness(known.shear, precision.unit)}
           {known.spread !== undefined
             ? `, by your own test, out by up to ${Math.round(known.spread * 100)} %`
             : known.ownElastic
               ? ', your own'
               : ` (${known.material.source})`}{' '}
-          and {Math.round(known.density)} kg/m³. The measured thickness counts everywhere; measure each new sheet.
+          and {Math.round(known.density / perDense)} {dense}. The measured thickness counts everywhere; measure each new sheet.
         </Faint>
       </p>
       <BoardTest stock={stock} onUse={onSave} />
@@ -187,7 +203,7 @@ export function Stockroom() {
                 <th className="figure">Width</th>
                 <th className="figure">On hand</th>
                 <th className="figure">Price</th>
-                <th className="figure">E, GPa</th>
+                <th className="figure">E</th>
                 <th>
                   <span className="visually-hidden">Take out</span>
                 </th>
@@ -216,7 +232,7 @@ export function Stockroom() {
                   ))}
                   <td className="figure">{s.data.onHand ?? ''}</td>
                   <td className="figure">{s.data.price ?? ''}</td>
-                  <td className="figure">{propertiesOf(s.data).elastic}</td>
+                  <td className="figure">{writeStiffness(propertiesOf(s.data).elastic, precision.unit)}</td>
                   <td>
                     <TakeOut name={s.data.name} onPress={() => takeOut(s.id)} />
                   </td>

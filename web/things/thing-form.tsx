@@ -4,6 +4,7 @@ import { ZERO, type Length } from '../../core/length/index.js';
 import { FILLS, massOfFill, type Thing } from '../../core/things/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
+import { MassField } from '../shared/mass-field.js';
 import { Button, Fault, FieldLabel, Grid, NumberBox, Panel, Row, Select, TextInput, Tick } from '../shared/ui.js';
 
 /** A thing as it stands in its form: both shapes' sizes side by side. */
@@ -19,6 +20,8 @@ interface Form {
   wayUp: Thing['wayUp'];
   stack: number;
   often: boolean;
+  facesOut: boolean;
+  oneRow: boolean;
   together: string;
   mayStandOut: Length;
 }
@@ -38,6 +41,8 @@ export function formOf(thing: Thing): Form {
     wayUp: thing.wayUp,
     stack: thing.stack,
     often: thing.often ?? false,
+    facesOut: thing.facesOut ?? false,
+    oneRow: thing.oneRow ?? false,
     together: thing.together ?? '',
     mayStandOut: thing.mayStandOut ?? ZERO,
   };
@@ -48,7 +53,7 @@ function thingOf(form: Form): Thing {
     form.kind === 'box'
       ? { kind: 'box', width: form.width, height: form.height, depth: form.depth }
       : { kind: 'cylinder', diameter: form.width, height: form.height };
-  const { name, count, clearance, wayUp, stack, mass, often, together, mayStandOut } = form;
+  const { name, count, clearance, wayUp, stack, mass, often, facesOut, oneRow, together, mayStandOut } = form;
   return {
     name: name.trim(),
     shape,
@@ -58,6 +63,8 @@ function thingOf(form: Form): Thing {
     stack,
     ...(Number.isFinite(mass) ? { mass } : {}),
     ...(often ? { often } : {}),
+    ...(facesOut ? { facesOut } : {}),
+    ...(oneRow ? { oneRow } : {}),
     ...(together.trim() ? { together: together.trim().slice(0, 80) } : {}),
     ...(mayStandOut > ZERO ? { mayStandOut } : {}),
   };
@@ -101,7 +108,7 @@ function NumberEntry({
   whole,
 }: {
   control: Control<Form>;
-  name: 'mass' | 'count' | 'stack';
+  name: 'count' | 'stack';
   label: string;
   least: number;
   most: number;
@@ -127,6 +134,12 @@ function NumberEntry({
     />
   );
 }
+
+const TICKS = [
+  ['often', 'Used often'],
+  ['facesOut', 'Its front faces out'],
+  ['oneRow', 'One row only, none behind'],
+] as const;
 
 /** The form of a thing, new or known. */
 export function ThingForm({ thing, onSave, onCancel }: { thing: Thing; onSave: (thing: Thing) => void; onCancel: () => void }) {
@@ -168,7 +181,13 @@ export function ThingForm({ thing, onSave, onCancel }: { thing: Thing; onSave: (
           )}
         />
         <NumberEntry control={control} name="count" label="Qty" least={1} most={10_000} whole />
-        <NumberEntry control={control} name="mass" label="Mass of one, kg" least={0} most={5000} />
+        <Controller
+          control={control}
+          name="mass"
+          render={({ field }) => (
+            <MassField label="Mass of one" value={field.value} most={5000} onChange={field.onChange} onBlur={field.onBlur} />
+          )}
+        />
         <Select
           label="Or full of"
           value="own"
@@ -210,15 +229,18 @@ export function ThingForm({ thing, onSave, onCancel }: { thing: Thing; onSave: (
             </TextField>
           )}
         />
-        <Controller
-          control={control}
-          name="often"
-          render={({ field }) => (
-            <Tick isSelected={field.value} onChange={field.onChange}>
-              Used often
-            </Tick>
-          )}
-        />
+        {TICKS.map(([key, label]) => (
+          <Controller
+            key={key}
+            control={control}
+            name={key}
+            render={({ field }) => (
+              <Tick isSelected={field.value} onChange={field.onChange}>
+                {label}
+              </Tick>
+            )}
+          />
+        ))}
       </Grid>
       <Row style={{ marginTop: 10 }}>
         <Button type="submit" data-main>

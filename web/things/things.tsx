@@ -5,6 +5,7 @@ import type { Length } from '../../core/length/index.js';
 import { needOfThings, type Thing } from '../../core/things/index.js';
 import { newId, newThing } from '../data/defaults.js';
 import { useHistory } from '../data/history.js';
+import { writeMass } from '../../core/figure/index.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { TakeOut } from '../shared/take-out.js';
 import { Header } from '../shared/header.js';
@@ -20,12 +21,13 @@ export function Things() {
   const { id, bench, saver } = useProject();
   const precision = usePrecision();
   const [params] = useSearchParams();
-  const [open, setOpen] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
   const { things } = bench.records;
+  const target = params.get('for');
+  // Who comes from a piece that things should decide begins with the list.
+  const [open, setOpen] = useState<string | null>(() => (target && things.length === 0 ? 'list' : null));
+  const [problem, setProblem] = useState<string | null>(null);
   const history = useHistory(THINGS);
   const chosen = things.find((t) => t.id === open)?.data;
-  const target = params.get('for');
   const add = (thing: Thing) => {
     setOpen(null);
     saver
@@ -58,7 +60,7 @@ export function Things() {
           <Button onPress={() => setOpen('list')}>
             <Plus aria-hidden /> A list
           </Button>
-          {target ? <Link to={`/p/${id}/pieces/${target}/divide`}>To the case, to put them into spaces</Link> : null}
+          {target ? <Link to={`/p/${id}/pieces/${target}/divide`}>Next: shelves for them</Link> : null}
         </Row>
         {open === 'new' ? <ThingForm thing={newThing(precision.unit)} onSave={add} onCancel={() => setOpen(null)} /> : null}
         {open === 'list' ? <ListEntry onDone={() => setOpen(null)} /> : null}
@@ -97,7 +99,7 @@ export function Things() {
                         </td>
                       ))}
                       <td className="figure">{t.data.count}</td>
-                      <td className="figure">{t.data.mass === undefined ? 'not known' : `${t.data.mass} kg`}</td>
+                      <td className="figure">{t.data.mass === undefined ? 'not known' : writeMass(t.data.mass, precision.unit)}</td>
                       <td className="figure">
                         <LengthText value={t.data.clearance} precision={precision} />
                       </td>

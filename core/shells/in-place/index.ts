@@ -4,7 +4,7 @@ import { divide, interiorMembers } from '../../interiors/index.js';
 import { PLACE, type InPlace, type Shape, type ShapeProblem } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
-import { axisSize, nothingClear } from '../overall.js';
+import { assumedOf, axisSize, nothingClear } from '../overall.js';
 import { packingMembers } from './packing.js';
 
 /** The geometry of what is built into a place that is there already: only what is inside it. */
@@ -14,7 +14,12 @@ export function shapeInPlace(piece: InPlace, workshop: Workshop): Shape {
   const width = axisSize(piece, 'width', { ...context, depth: depth.overall.value }, [], []);
   const height = axisSize(piece, 'height', { ...context, depth: depth.overall.value, width: width.overall.value }, [], []);
   const clear = { width: width.overall, height: height.overall, depth: depth.overall };
-  const outside = { overall: clear, caseHeight: clear.height, diagonal: diagonalOf(clear.height, clear.depth) };
+  const outside = {
+    overall: clear,
+    assumed: assumedOf({ width, height, depth }),
+    caseHeight: clear.height,
+    diagonal: diagonalOf(clear.height, clear.depth),
+  };
   const problems: ShapeProblem[] = [
     ...[depth, width, height].flatMap((a) => a.problems),
     ...nothingClear('depth', clear.depth),

@@ -1,9 +1,9 @@
 import { Figure, size } from '../../figure/index.js';
 import { ZERO, type Length } from '../../length/index.js';
 import type { NeedContext } from '../../interiors/kind.js';
-import type { PanelCase, ShapeProblem } from '../../piece/index.js';
+import type { PanelCase, Shape, ShapeProblem } from '../../piece/index.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
-import { axisSize, nothingClear, takeOff, type Deductions } from '../overall.js';
+import { assumedOf, axisSize, nothingClear, takeOff, type Deductions } from '../overall.js';
 
 /** The woods of a case. */
 export interface Woods {
@@ -25,6 +25,8 @@ export interface Envelope {
   /** Where the clear inside begins: from the outside left, the floor and the rear. */
   readonly start: { readonly x: Figure; readonly y: Figure; readonly z: Figure };
   readonly problems: readonly ShapeProblem[];
+  /** Overall sizes that nothing decides yet. */
+  readonly assumed: Shape['assumed'];
 }
 
 /** The woods of a case; one that is missing is drawn 18 thick. */
@@ -106,6 +108,7 @@ export function envelopeOf(piece: PanelCase, workshop: Workshop, woods: Woods): 
       y: base ? base.plus(side.named('bottom')) : side.named('bottom'),
       z: deep.all.length > 0 ? Figure.sum(deep.all) : size('rear', ZERO),
     },
+    assumed: assumedOf({ width, height, depth }),
     problems: [
       ...depth.problems,
       ...width.problems,

@@ -48,6 +48,7 @@ export function shapePanelCase(piece: PanelCase, workshop: Workshop): Shape {
   const woods = woodsOf(piece, workshop);
   const envelope = envelopeOf(piece, workshop, woods);
   const overall = { width: envelope.width, height: envelope.height, depth: envelope.depth };
+  const { assumed } = envelope;
   const caseHeight =
     piece.base.kind === 'plinth' ? envelope.height.minus(envelope.baseHeight).named('height of the case') : envelope.height;
   const diagonal = diagonalOf(caseHeight, envelope.depth);
@@ -65,7 +66,7 @@ export function shapePanelCase(piece: PanelCase, workshop: Workshop): Shape {
             },
           ]
         : [];
-    return { ...NO_SHAPE, overall, caseHeight, diagonal, problems: [...envelope.problems, ...shallow] };
+    return { ...NO_SHAPE, overall, assumed, caseHeight, diagonal, problems: [...envelope.problems, ...shallow] };
   }
   const context = { workshop, stock: piece.stock, rounding: piece.rounding ?? workshop.settings.rounding };
   const neighbours = { left: CASE.left, right: CASE.right, below: CASE.bottom, above: CASE.top };
@@ -86,7 +87,7 @@ export function shapePanelCase(piece: PanelCase, workshop: Workshop): Shape {
   return assembled(
     divided,
     { ...made, members: [...shell.members, ...made.members, ...carried.members], joints },
-    { overall, caseHeight, diagonal },
+    { overall, assumed, caseHeight, diagonal },
     [...envelope.problems, ...bottomOverToe(piece), ...backSlips(piece), ...held.problems],
   );
 }

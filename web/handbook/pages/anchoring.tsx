@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { PASS, tippingOf } from '../../../core/carry/index.js';
-import { writeForce, writeMass } from '../../../core/figure/index.js';
+import { writeWeight, writeMass } from '../../../core/figure/index.js';
 import { mm, toMm } from '../../../core/length/index.js';
 import { usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
@@ -39,10 +39,11 @@ export function Anchoring() {
           <StateMark state={t.state} size={15} />{' '}
           {t.pull <= 0
             ? 'It falls by itself.'
-            : `A pull of ${writeForce(t.pull, unit)} at the top lifts its back${t.onDrawer === null ? '' : `, or ${writeMass(Math.max(0, t.onDrawer), unit)} on the open drawer`}.`}
+            : `A pull of ${writeWeight(t.pull, unit)} at the top lifts its back${t.onDrawer === null ? '' : `, or ${writeMass(Math.max(0, t.onDrawer), unit)} on the open drawer`}.`}
         </p>
         <Faint>
-          On carpet, leaning forward 1°. It should stand {writeForce(PASS.pull, unit)} and {writeMass(PASS.onDrawer, unit)} (ASTM F2057-23).
+          On carpet, leaning forward 1°. It should stand {writeWeight(PASS.pull, unit)} and {writeMass(PASS.onDrawer, unit)} (ASTM
+          F2057-23).
         </Faint>
       </Panel>
       <h2>Fixed to the wall</h2>

@@ -60,8 +60,7 @@ function StockTable({
           <th>Stock</th>
           <th className="figure">After years</th>
           <th className="figure">Longest span</th>
-          <th className="figure">Weighs</th>
-          <th className="figure">Costs</th>
+          <th className="figure">Weighs, costs</th>
           <th>
             <span className="visually-hidden">Use it</span>
           </th>
@@ -100,8 +99,11 @@ function StockTable({
               <Faint style={{ fontSize: 11 }}>{writeFine(s.today, unit)} today</Faint>
             </td>
             <td className="figure">{reachText(s.reach, unit)}</td>
-            <td className="figure">{writeMass(s.kg, unit)}</td>
-            <td className="figure">{s.cost === null ? '' : s.cost.toFixed(2)}</td>
+            <td className="figure" style={{ lineHeight: 1.15 }}>
+              {writeMass(s.kg, unit)}
+              <br />
+              <Faint style={{ fontSize: 11 }}>{s.cost === null ? 'no price' : s.cost.toFixed(2)}</Faint>
+            </td>
             <td>
               {s.current ? (
                 <Faint>in use</Faint>

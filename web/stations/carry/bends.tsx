@@ -1,5 +1,5 @@
 import { pathLines, rowsOfScrews } from '../../../core/carry/index.js';
-import { writeForce } from '../../../core/figure/index.js';
+import { writeWeight } from '../../../core/figure/index.js';
 import { fromUnits, toMm } from '../../../core/length/index.js';
 import { boxOf } from '../../../core/piece/index.js';
 import { useBench } from '../../bench/bench.js';
@@ -107,7 +107,7 @@ function FloorLines({ at }: { at: Placing }) {
           strokeWidth={3}
           paintOrder="stroke"
         >
-          {writeForce(s.newtons, unit)}
+          {writeWeight(s.newtons, unit)}
         </text>
       ))}
     </g>

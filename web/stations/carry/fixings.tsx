@@ -13,7 +13,7 @@ import {
   type State,
 } from '../../../core/carry/index.js';
 import { clashSentence, heldIn, type Severity } from '../../../core/checks/index.js';
-import { writeForce, writeMass, writeSentence } from '../../../core/figure/index.js';
+import { writeWeight, writeMass, writeSentence } from '../../../core/figure/index.js';
 import type { Precision } from '../../../core/length/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
@@ -61,7 +61,7 @@ export function Fixings({ c }: { c: CarriedMember }) {
   const lines: readonly Line[] = [
     ...together(
       ends,
-      (f) => `${nameIn(solution, f.support.carrier)}, ${writeForce(heldAt(f.support), precision.unit)}`,
+      (f) => `${nameIn(solution, f.support.carrier)}, ${writeWeight(heldAt(f.support), precision.unit)}`,
       (f) => writeSentence(f.sentence(), precision),
     ),
     ...clashes.map((clash): Line => ({

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { CarriedMember } from '../../../core/carry/index.js';
 import { weakEnds } from '../../../core/checks/index.js';
-import { writeFine, writeForce, writeMass, writeSentence } from '../../../core/figure/index.js';
+import { writeFine, writeWeight, writeMass, writeSentence } from '../../../core/figure/index.js';
 import { toMm } from '../../../core/length/index.js';
 import type { PieceEdit } from '../../../core/piece/index.js';
 import type { Remedy } from '../../../core/solution/index.js';
@@ -44,7 +44,7 @@ function Effects({ r }: { r: Remedy }) {
           Carries more below:{' '}
           {r.below
             .slice(0, 3)
-            .map((b) => `${nameIn(settled, b.id)} ${writeForce(b.after, precision.unit)}, was ${writeForce(b.before, precision.unit)}`)
+            .map((b) => `${nameIn(settled, b.id)} ${writeWeight(b.after, precision.unit)}, was ${writeWeight(b.before, precision.unit)}`)
             .join('; ')}
           .
         </p>

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { PASS, tippingCases, worstTipping, type TippingCase } from '../../../core/carry/index.js';
-import { writeForce, writeMass } from '../../../core/figure/index.js';
+import { writeWeight, writeMass } from '../../../core/figure/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import { HandbookLink } from '../../shared/handbook-link.js';
@@ -10,12 +10,12 @@ import { Faint, Row, Table } from '../../shared/ui.js';
 const FILLED = { empty: 'empty', 'top only': 'top filled', 'open drawers only': 'only what is open filled', all: 'filled' } as const;
 
 function fallsBy({ tipping }: TippingCase, unit: 'mm' | 'in'): string {
-  return tipping.pull <= 0 ? 'falls by itself' : writeForce(tipping.pull, unit);
+  return tipping.pull <= 0 ? 'falls by itself' : writeWeight(tipping.pull, unit);
 }
 
 /** What tips it most easily, in a few words. */
 function summaryOf(worst: TippingCase, unit: 'mm' | 'in'): string {
-  if (worst.tipping.pull > 0) return `What tips it: a pull of ${writeForce(worst.tipping.pull, unit)} at the top`;
+  if (worst.tipping.pull > 0) return `What tips it: a pull of ${writeWeight(worst.tipping.pull, unit)} at the top`;
   return `It falls by itself: ${worst.pose.label.toLowerCase()}, ${FILLED[worst.filling]}`;
 }
 
@@ -45,7 +45,7 @@ export function TipList() {
       </summary>
       <p style={{ margin: '4px 0' }}>
         <Faint>
-          On carpet, leaning forward 1°. It should stand a pull of {writeForce(PASS.pull, unit)} and {writeMass(PASS.onDrawer, unit)} on an
+          On carpet, leaning forward 1°. It should stand a pull of {writeWeight(PASS.pull, unit)} and {writeMass(PASS.onDrawer, unit)} on an
           open drawer, a small child (ASTM F2057-23).{' '}
           {piece.fixedToWall ? 'It will be fixed to the wall.' : 'Tall storage is fixed to the wall regardless.'}
         </Faint>

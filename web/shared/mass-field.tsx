@@ -1,0 +1,47 @@
+import { Input } from 'react-aria-components';
+import type { ReactNode } from 'react';
+import { usePrecision } from '../data/project.js';
+import { FieldLabel, NumberBox } from './ui.js';
+
+const KG_PER_POUND = 0.45359237;
+
+/**
+ * The field of a mass that is kept in kg: typed in kg, or in pounds by those who work in inches.
+ * @param value kg; NaN for none
+ */
+export function MassField({
+  label,
+  value,
+  least = 0,
+  most,
+  onChange,
+  onBlur,
+}: {
+  label: ReactNode;
+  value: number;
+  least?: number;
+  /** kg */
+  most: number;
+  onChange: (kg: number) => void;
+  onBlur?: () => void;
+}) {
+  const { unit } = usePrecision();
+  const [name, each] = unit === 'mm' ? (['kg', 1] as const) : (['lb', KG_PER_POUND] as const);
+  const shown = (kg: number) => Number((kg / each).toFixed(3));
+  return (
+    <NumberBox
+      value={shown(value)}
+      // What was not typed over is not rounded by being shown.
+      onChange={(typed) => typed !== shown(value) && onChange(typed * each)}
+      minValue={shown(least)}
+      maxValue={shown(most)}
+      step={0.001}
+      formatOptions={{ maximumFractionDigits: 3, useGrouping: false }}
+    >
+      <FieldLabel>
+        {label}, {name}
+      </FieldLabel>
+      <Input {...(onBlur ? { onBlur } : {})} />
+    </NumberBox>
+  );
+}
