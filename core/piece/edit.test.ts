@@ -1,8 +1,8 @@
 import { mm, toMm } from '../length/index.js';
 import { solve } from '../solution/index.js';
 import { chest, chestShop, drawers } from '../testing/chest.js';
-import { divided, piece, space } from '../testing/samples.js';
-import { EditError, applyEdit, findMember, findSpace, type Piece, type PieceEdit } from './index.js';
+import { divided, piece, space, workshop } from '../testing/samples.js';
+import { EditError, applyEdit, findMember, findSpace, idsWithin, type Piece, type PieceEdit, type Space } from './index.js';
 
 const shelves = piece(divided('s', 'up', 3));
 
@@ -137,5 +137,43 @@ describe('taking out a drawer', () => {
   test('what is left shares what its reveal and the drawer took: 1960 − 3 × 4 − 300 = 1648', () => {
     const two = apply(bank, { kind: 'rule', space: 'd2', rule: { kind: 'fixed', size: mm(300) } }, { kind: 'drop-part', space: 'd3' });
     expect([...solve(two, chestShop, {}).shape.runs.values()][0]?.run.lines.map((l) => toMm(l.size.value))).toEqual([4, 1648, 4, 300, 4]);
+  });
+});
+
+describe('a bay divided like its neighbour', () => {
+  const inside = divided('in', 'across', 2);
+  const [left] = inside.split?.spaces ?? [];
+  Object.assign(left ?? {}, { split: divided('in-1', 'up', 3).split });
+  const bays = piece(inside);
+  const ids = Object.fromEntries(idsWithin(left as Space).map((id) => [id, `${id}-copy`]));
+
+  test('has the same shelves and rules under new ids, and keeps what stood in it', () => {
+    const p = apply(
+      bays,
+      { kind: 'rule', space: 'in-1-2', rule: { kind: 'fixed', size: mm(300) } },
+      { kind: 'things', space: 'in-1-1', things: [{ thing: 'tin', count: 3 }] },
+      { kind: 'things', space: 'in-2', things: [{ thing: 'tin', count: 2 }] },
+      { kind: 'copy-layout', from: 'in-1', to: 'in-2', ids },
+    );
+    expect([spaces(p, 'in-2'), members(p, 'in-2')]).toEqual([
+      ['in-1-1-copy', 'in-1-2-copy', 'in-1-3-copy'],
+      ['in-1-m1-copy', 'in-1-m2-copy'],
+    ]);
+    expect(findSpace(p.interior, 'in-1-2-copy')?.space.rule).toEqual({ kind: 'fixed', size: mm(300) });
+    // Things are where they are: three on the left, two on the right, none of them twice.
+    expect([findSpace(p.interior, 'in-1-1')?.space.things, findSpace(p.interior, 'in-1-1-copy')?.space.things]).toEqual([
+      [{ thing: 'tin', count: 3 }],
+      [{ thing: 'tin', count: 2 }],
+    ]);
+    const bays2 = [...solve(p, workshop(), {}).shape.runs.values()].filter((r) => r.axis === 'up');
+    expect(bays2.map((r) => r.run.lines.map((l) => toMm(l.size.value)))).toEqual([
+      [810, 20, 300, 20, 810],
+      [810, 20, 300, 20, 810],
+    ]);
+  });
+
+  test('ids that are missing, or nothing to copy, are an error', () => {
+    expect(() => applyEdit(bays, { kind: 'copy-layout', from: 'in-1', to: 'in-2', ids: {} })).toThrow(EditError);
+    expect(() => applyEdit(bays, { kind: 'copy-layout', from: 'in-2', to: 'in-1', ids: {} })).toThrow('is not divided');
   });
 });

@@ -119,7 +119,16 @@ export const PanelCaseSchema = Type.Object(
     bottom: CornerSchema,
     back: BackSchema,
     stock: Type.Object(
-      { sides: IdSchema, shelves: IdSchema, dividers: IdSchema, back: Type.Optional(IdSchema), base: Type.Optional(IdSchema) },
+      {
+        sides: IdSchema,
+        shelves: IdSchema,
+        dividers: IdSchema,
+        /** Of the sides' stock where they are left out. */
+        top: Type.Optional(IdSchema),
+        bottom: Type.Optional(IdSchema),
+        back: Type.Optional(IdSchema),
+        base: Type.Optional(IdSchema),
+      },
       closed,
     ),
   },

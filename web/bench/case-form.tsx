@@ -1,7 +1,8 @@
 import { memo } from 'react';
 import type { Back, Base, PanelCase } from '../../core/piece/index.js';
 import { inch, mm } from '../../core/length/index.js';
-import { usePrecision, useProject } from '../data/project.js';
+import { usePrecision } from '../data/project.js';
+import { StockSelect } from '../shared/stock-select.js';
 import { Grid, Section, Select, WideTick, type Choice } from '../shared/ui.js';
 import { useSettledBench } from './bench.js';
 import { InPlaceForm } from './in-place-form.js';
@@ -27,7 +28,15 @@ const UNDER: readonly Choice<'between' | 'over'>[] = [
   { id: 'between', label: 'Between the sides' },
   { id: 'over', label: 'Under the sides' },
 ];
-const USES = { sides: 'Sides of', shelves: 'Shelves of', dividers: 'Dividers of', back: 'Back of', base: 'Base of' } as const;
+const USES = {
+  sides: 'Sides of',
+  top: 'Top of',
+  bottom: 'Bottom of',
+  shelves: 'Shelves of',
+  dividers: 'Dividers of',
+  back: 'Back of',
+  base: 'Base of',
+} as const;
 
 function baseOf(kind: Base['kind'], now: Base, unit: 'mm' | 'in'): Base {
   if (kind === 'none') return { kind };
@@ -47,7 +56,6 @@ function backOf(kind: Back['kind'], unit: 'mm' | 'in'): Back {
 
 /** How a case is made: base, back, corners, shelves, edges, stock, and how it is brought to the grid. */
 function PanelCaseForm({ piece }: { piece: PanelCase }) {
-  const { bench } = useProject();
   const { unit } = usePrecision();
   const { change, length } = usePieceFields();
   const { base, back } = piece;
@@ -140,11 +148,10 @@ function PanelCaseForm({ piece }: { piece: PanelCase }) {
         />
         <ShelfFields />
         {(Object.keys(USES) as (keyof typeof USES)[]).map((use) => (
-          <Select
+          <StockSelect
             key={use}
             label={USES[use]}
             value={piece.stock[use] ?? piece.stock.sides}
-            choices={bench.records.stock.map((s) => ({ id: s.id, label: s.data.name }))}
             onChange={(id) => change({ stock: { ...piece.stock, [use]: id } }, `Changed the stock of the ${use}`)}
           />
         ))}

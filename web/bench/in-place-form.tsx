@@ -4,7 +4,8 @@ import { ZERO, inch, mm } from '../../core/length/index.js';
 import type { InPlace } from '../../core/piece/index.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
-import { FieldLabel, Grid, Section, Select, TextInput, WideTick } from '../shared/ui.js';
+import { StockSelect } from '../shared/stock-select.js';
+import { FieldLabel, Grid, Section, TextInput, WideTick } from '../shared/ui.js';
 import { useSettledBench } from './bench.js';
 import { GridFields, ShelfFields, usePieceFields } from './piece-fields.js';
 
@@ -15,7 +16,6 @@ export function InPlaceForm({ piece }: { piece: InPlace }) {
   const { commit } = useSettledBench();
   const { change, length } = usePieceFields();
   const [place, setPlace] = useState<string | null>(null);
-  const stocks = bench.records.stock.map((s) => ({ id: s.id, label: s.data.name }));
   const { packing } = piece;
   const rename = () => {
     if (place !== null && place.trim() && place.trim() !== piece.place) change({ place: place.trim().slice(0, 80) }, 'Named the place');
@@ -23,7 +23,7 @@ export function InPlaceForm({ piece }: { piece: InPlace }) {
   };
   const pack = (on: boolean) => {
     const usual = precision.unit === 'mm' ? { out: mm(24), wide: mm(80) } : { out: inch(1), wide: inch(3) };
-    const stock = stocks[0]?.id;
+    const stock = bench.records.stock.some((s) => s.id === piece.stock.shelves) ? piece.stock.shelves : bench.records.stock[0]?.id;
     if (!on) commit({ kind: 'packing', packing: null }, 'Took the packing out');
     else if (stock) commit({ kind: 'packing', packing: { ...usual, stock } }, 'Packed the slides out');
   };
@@ -52,21 +52,19 @@ export function InPlaceForm({ piece }: { piece: InPlace }) {
           <>
             {length('Frame stands in', packing.out, (out) => ({ packing: { ...packing, out } }))}
             {length('Packing wide', packing.wide, (wide) => ({ packing: { ...packing, wide } }))}
-            <Select
+            <StockSelect
               label="Packing made of"
               value={packing.stock}
-              choices={stocks}
               onChange={(stock) => change({ packing: { ...packing, stock } }, 'Changed the packing')}
             />
           </>
         ) : null}
         <ShelfFields />
         {(['shelves', 'dividers'] as const).map((use) => (
-          <Select
+          <StockSelect
             key={use}
             label={use === 'shelves' ? 'Shelves of' : 'Dividers of'}
             value={piece.stock[use]}
-            choices={stocks}
             onChange={(id) => change({ stock: { ...piece.stock, [use]: id } }, `Changed the stock of ${use}`)}
           />
         ))}

@@ -1,9 +1,10 @@
 import { memo } from 'react';
 import type { Fix } from '../../core/piece/index.js';
 import { dividingMembersOf, findMember } from '../../core/piece/index.js';
-import { usePrecision, useProject } from '../data/project.js';
+import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { Button, Grid, Select, type Choice } from '../shared/ui.js';
+import { StockSelect } from '../shared/stock-select.js';
 import { useSettledBench } from './bench.js';
 import { StiffeningForm } from './stiffening-form.js';
 
@@ -18,7 +19,6 @@ const NONE = 'none';
 /** How one shelf or divider is made, fixed and placed. */
 export const MemberForm = memo(function MemberForm({ node, memberId }: { node: string; memberId: string }) {
   const { piece, commit, setDraft, settled, select } = useSettledBench();
-  const { bench } = useProject();
   const precision = usePrecision();
   const found = findMember(piece.interior, node);
   if (!found?.owner.split) return null;
@@ -45,10 +45,9 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
         />
       </div>
       <div style={{ gridColumn: '1 / -1' }}>
-        <Select
+        <StockSelect
           label="Made of"
           value={stock}
-          choices={bench.records.stock.map((s) => ({ id: s.id, label: s.data.name }))}
           onChange={(id) => commit({ kind: 'member', member: node, patch: { stock: id } }, `Made ${name} of another stock`)}
         />
       </div>

@@ -1,8 +1,9 @@
 import { inch, mm } from '../../core/length/index.js';
 import type { DividingMember, Held, Strip } from '../../core/piece/index.js';
-import { usePrecision, useProject } from '../data/project.js';
+import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { Select, type Choice } from '../shared/ui.js';
+import { StockSelect } from '../shared/stock-select.js';
 import { useSettledBench } from './bench.js';
 
 type Way = 'none' | 'doubled' | Strip['at'];
@@ -23,7 +24,7 @@ const HELD: readonly Choice<Held>[] = [
 /** What a shelf is stiffened by: strips, a second layer, the back. */
 export function StiffeningForm({ member, stock, name }: { member: DividingMember; stock: string; name: string }) {
   const { commit, piece } = useSettledBench();
-  const { bench } = useProject();
+
   const precision = usePrecision();
   const { strip, doubled } = member;
   const way: Way = strip ? strip.at : doubled ? 'doubled' : 'none';
@@ -42,10 +43,9 @@ export function StiffeningForm({ member, stock, name }: { member: DividingMember
       </div>
       {strip ? (
         <>
-          <Select
+          <StockSelect
             label="Strip of"
             value={strip.stock}
-            choices={bench.records.stock.map((s) => ({ id: s.id, label: s.data.name }))}
             onChange={(id) => stiffen({ strip: { ...strip, stock: id } }, `Made the strip of ${name} of other stock`)}
           />
           <LengthField

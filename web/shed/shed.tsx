@@ -15,7 +15,8 @@ import { download, fileName } from '../shared/download.js';
 import { outline, type Placing } from '../shared/outline.js';
 import { LengthText } from '../shared/length-text.js';
 import { StateMark } from '../shared/state-mark.js';
-import { KindCards, StartButtons } from './start.js';
+import { KindCards, StartButtons, useStartStock } from './start.js';
+import { StockSelect } from '../shared/stock-select.js';
 import { TakeOut } from '../shared/take-out.js';
 import { newId } from '../data/defaults.js';
 import { Assumed, Button, Faint, Page, Row } from '../shared/ui.js';
@@ -220,6 +221,7 @@ export function Shed() {
   const { id, bench, saver } = useProject();
   const pieces = useSolved();
   const history = useHistory(PIECES);
+  const { stock, choose } = useStartStock();
   const save = async () => {
     await saver.settled();
     download(`${fileName(bench.project.name)}.json`, 'application/json', await api.file(id));
@@ -246,8 +248,17 @@ export function Shed() {
           <Lineup pieces={pieces} />
         )}
         <h2 style={{ margin: '14px 0 8px' }}>Start a new piece</h2>
-        <StartButtons />
-        <KindCards />
+        <Row style={{ marginBottom: 10, alignItems: 'flex-end' }}>
+          {stock === null ? (
+            <Faint>Nothing is in the stockroom yet: a first sheet is put there, to be measured and changed.</Faint>
+          ) : (
+            <div style={{ width: 280 }}>
+              <StockSelect label="Made of, to begin with" value={stock} onChange={choose} />
+            </div>
+          )}
+        </Row>
+        <StartButtons stock={stock} />
+        <KindCards stock={stock} />
         {pieces.length > 0 ? (
           <>
             <h2 style={{ margin: '20px 0 8px' }}>Pieces</h2>

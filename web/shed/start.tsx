@@ -10,7 +10,7 @@ import { ink, line, paper, tape, wood } from '../theme/tokens.js';
 import { fillEdit, type Filling } from '../worksheets/fill-menu.js';
 
 /** Starts a piece, with what it needs to stand on: a sheet in the stockroom, an opening where it comes from one. */
-export function useStart() {
+export function useStart(chosen: string | null) {
   const { id, bench, saver } = useProject();
   const navigate = useNavigate();
   const [problem, setProblem] = useState<string | null>(null);
@@ -18,7 +18,7 @@ export function useStart() {
     const { unit } = bench.project.settings;
     const { things } = bench.records;
     try {
-      let stock = bench.records.stock[0]?.id;
+      let stock = chosen ?? undefined;
       if (!stock) {
         stock = 'first-sheet';
         await saver.create('stock', stock, newStock(unit), 'Put a first sheet into the stockroom');
@@ -44,9 +44,17 @@ export function useStart() {
   return { start, problem };
 }
 
-export function StartButtons() {
+/** The stock that a new piece is begun with: what was chosen, or the first on hand; null where nothing is. */
+export function useStartStock() {
+  const { stock } = useProject().bench.records;
+  const [chosen, choose] = useState<string | null>(null);
+  const known = stock.some((s) => s.id === chosen) ? chosen : (stock[0]?.id ?? null);
+  return { stock: known, choose };
+}
+
+export function StartButtons({ stock }: { stock: string | null }) {
   const { id } = useProject();
-  const { start, problem } = useStart();
+  const { start, problem } = useStart(stock);
   return (
     <>
       <Row>
@@ -176,7 +184,7 @@ const Card = styled.button`
 `;
 
 /** Starts a piece of a kind: its shell, and what fills it. */
-function useStartKind() {
+function useStartKind(chosen: string | null) {
   const { id, bench, saver } = useProject();
   const navigate = useNavigate();
   const [problem, setProblem] = useState<string | null>(null);
@@ -195,7 +203,7 @@ function useStartKind() {
         await saver.create('things', 'first-thing', first, 'Added a thing for the cells');
         things.push({ id: 'first-thing', version: 1, data: first });
       }
-      const sheet = stock[0]?.id as string;
+      const sheet = chosen ?? (stock[0]?.id as string);
       const bare = kind.shell === 'case' ? newCase(unit, sheet, { kind: 'sizes' }) : newInPlace(unit, sheet, kind.filling ?? 'drawers');
       if (kind.filling === 'drawers' && kind.shell === 'case') Object.assign(bare, chestSizes(unit));
       const piece = { ...bare, name: `New ${kind.name.toLowerCase()}` };
@@ -217,8 +225,8 @@ function useStartKind() {
 }
 
 /** The kinds of piece to start from, each with a picture. */
-export function KindCards() {
-  const { start, problem } = useStartKind();
+export function KindCards({ stock }: { stock: string | null }) {
+  const { start, problem } = useStartKind(stock);
   return (
     <>
       <Cards aria-label="Kinds of piece">

@@ -16,6 +16,7 @@ import {
   type Place,
   type Role,
 } from '../../piece/index.js';
+import type { Wood } from '../../project/index.js';
 import type { Stock } from '../../stock/index.js';
 import type { Envelope, Woods } from './envelope.js';
 import { caseJoints } from './case-joints.js';
@@ -27,9 +28,9 @@ function sides(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const panel = woods.sides.thickness;
   const onPlinth = piece.base.kind === 'plinth';
   let length = onPlinth ? height.minus(baseHeight) : height;
-  if (piece.top === 'over') length = length.minus(panel.named('top over the sides'));
-  if (piece.bottom === 'over') length = length.minus(panel.named('bottom under the sides'));
-  const foot = add(onPlinth ? baseHeight.value : ZERO, piece.bottom === 'over' ? panel.value : ZERO);
+  if (piece.top === 'over') length = length.minus(woods.top.thickness.named('top over the sides'));
+  if (piece.bottom === 'over') length = length.minus(woods.bottom.thickness.named('bottom under the sides'));
+  const foot = add(onPlinth ? baseHeight.value : ZERO, piece.bottom === 'over' ? woods.bottom.thickness.value : ZERO);
   const z = sub(depth.value, sidesDepth.value);
   const side = (id: string, label: string, x: Length, inner: Face) =>
     rectangular({
@@ -48,13 +49,12 @@ function sides(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
 
 function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const { height, width, depth, sidesDepth, inside, start, baseHeight } = envelope;
-  const t = woods.sides.thickness.value;
-  const panel = (id: string, role: Role, over: boolean, y: Length) =>
+  const panel = (id: string, role: Role, wood: Wood, over: boolean, y: Length) =>
     rectangular({
       id,
       role,
       label: role,
-      wood: woods.sides,
+      wood,
       length: over ? width : inside.width,
       width: sidesDepth,
       frame: flatFrame({ x: over ? ZERO : start.x.value, y, z: depth.value }),
@@ -62,8 +62,8 @@ function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
       edges: over ? { v0: piece.edges.front, u0: piece.edges.front, u1: piece.edges.front } : { v0: piece.edges.front },
     });
   return [
-    panel(CASE.top, 'top', piece.top === 'over', sub(height.value, t)),
-    panel(CASE.bottom, 'bottom', piece.bottom === 'over', baseHeight.value),
+    panel(CASE.top, 'top', woods.top, piece.top === 'over', sub(height.value, woods.top.thickness.value)),
+    panel(CASE.bottom, 'bottom', woods.bottom, piece.bottom === 'over', baseHeight.value),
   ];
 }
 

@@ -8,6 +8,8 @@ import { assumedOf, axisSize, nothingClear, takeOff, type Deductions } from '../
 /** The woods of a case. */
 export interface Woods {
   readonly sides: Wood;
+  readonly top: Wood;
+  readonly bottom: Wood;
   readonly shelves: Wood;
   readonly dividers: Wood;
   readonly back: Wood;
@@ -31,10 +33,12 @@ export interface Envelope {
 
 /** The woods of a case; one that is missing is drawn 18 thick. */
 export function woodsOf(piece: PanelCase, workshop: Workshop): Woods {
-  const { sides, shelves, dividers, back, base } = piece.stock;
+  const { sides, top, bottom, shelves, dividers, back, base } = piece.stock;
   const wood = (id: string) => woodOf(workshop, id);
   return {
     sides: wood(sides),
+    top: wood(top ?? sides),
+    bottom: wood(bottom ?? sides),
     shelves: wood(shelves),
     dividers: wood(dividers),
     back: wood(piece.back.kind === 'none' ? sides : (back ?? sides)),
@@ -91,8 +95,9 @@ export function envelopeOf(piece: PanelCase, workshop: Workshop, woods: Woods): 
   const insideWidth = width.overall.minus(sides);
 
   const base = baseFigure(piece);
-  const panels = side.times(2).named('top and bottom');
-  const high = base ? [base, panels] : [panels];
+  const [top, bottom] = [woods.top.thickness, woods.bottom.thickness];
+  const panels = woods.top.id === woods.bottom.id ? [top.times(2).named('top and bottom')] : [top.named('top'), bottom.named('bottom')];
+  const high = base ? [base, ...panels] : panels;
   const height = axisSize(piece, 'height', { ...standing, width: Math.max(1, insideWidth.value) as Length }, high, []);
   const insideHeight = takeOff(height.overall, high);
 
@@ -105,7 +110,7 @@ export function envelopeOf(piece: PanelCase, workshop: Workshop, woods: Woods): 
     inside: { width: insideWidth, height: insideHeight, depth: insideDepth },
     start: {
       x: side.named('side'),
-      y: base ? base.plus(side.named('bottom')) : side.named('bottom'),
+      y: base ? base.plus(bottom.named('bottom')) : bottom.named('bottom'),
       z: deep.all.length > 0 ? Figure.sum(deep.all) : size('rear', ZERO),
     },
     assumed: assumedOf({ width, height, depth }),
