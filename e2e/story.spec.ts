@@ -54,6 +54,7 @@ test('from an empty shed to the exported list with the keyboard alone', async ({
     [/^Width, bottom/, '1210'],
     [/^Height, left/, '2104'],
     [/^Height, right/, '2101'],
+    [/^Depth, middle/, '330'],
   ] as const) {
     await tabTo(page, 'textbox', label);
     await enter(page, value);
@@ -114,7 +115,7 @@ test('from an empty shed to the exported list with the keyboard alone', async ({
 
 test('from an empty shed to the exported list with the pointer, starting from things', async ({ page, empty }) => {
   test.setTimeout(300_000);
-  await page.goto(empty.url);
+  await page.goto(`${empty.url}/?all`);
   await page.getByRole('textbox', { name: 'Name of the workshop' }).fill('Tin room');
   await page.getByRole('button', { name: 'List the things' }).click();
 
@@ -150,10 +151,10 @@ test('from an empty shed to the exported list with the pointer, starting from th
 });
 
 test('the demo is offered in an empty shed', async ({ page, empty }) => {
-  await page.goto(empty.url);
+  await page.goto(`${empty.url}/?all`);
   await page.getByRole('button', { name: 'Open the print shed' }).click();
   await expect(page.getByRole('link', { name: 'Ink case', exact: true })).toBeVisible();
-  await page.goto(empty.url);
+  await page.goto(`${empty.url}/?all`);
   await expect(page.getByRole('button', { name: 'Open the print shed' })).toHaveCount(0);
 });
 
@@ -161,10 +162,10 @@ test('a project file is saved and read in again; a bad one is refused with its f
   await page.goto(`${shed.url}/p/print-shed`);
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Project file' }).click()]);
   const text = readFileSync(await file.path(), 'utf8');
-  await page.goto(shed.url);
+  await page.goto(`${shed.url}/?all`);
   await page.locator('input[type=file]').setInputFiles({ name: 'copy.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await expect(page).toHaveURL(/\/p\/copy/);
-  await page.goto(shed.url);
+  await page.goto(`${shed.url}/?all`);
   const bad = text.replace('"count": 11', '"count": -11');
   await page.locator('input[type=file]').setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from(bad) });
   await expect(page.getByRole('alert')).toContainText('/things/ink-tub/count: this is too small');

@@ -55,7 +55,7 @@ function OverallForm({ reach }: { reach: Reach }) {
       </Row>
       <Grid>
         <Select
-          label="Comes from"
+          label={`${reach.charAt(0).toUpperCase()}${reach.slice(1)} comes from`}
           value={rule.from}
           choices={FROM}
           onChange={(from) => from !== rule.from && change(overallOf(from, now), `The ${reach} comes from elsewhere`)}
@@ -63,14 +63,14 @@ function OverallForm({ reach }: { reach: Reach }) {
         {rule.from === 'given' ? (
           <>
             <LengthField
-              label="Size"
+              label={`${reach.charAt(0).toUpperCase()}${reach.slice(1)}, given`}
               value={rule.size}
               precision={precision}
               onCommit={(size) => size !== null && change({ ...rule, size }, `Gave the ${reach}`)}
               onDraft={(size) => draft(size === null ? null : { ...rule, size })}
             />
             <Select
-              label="It is the size"
+              label={`The ${reach} is`}
               value={rule.of}
               choices={ofs}
               onChange={(of) => change({ ...rule, of }, `Gave the ${reach} another way`)}

@@ -250,8 +250,8 @@ function BoxFields({ bank, making }: { bank: string; making: Drawers }) {
           }))}
         </>
       ) : null}
-      {wood('Box of', making.stock.box, (id) => ({ stock: { ...making.stock, box: id } }))}
-      {wood('Bottom of', making.stock.bottom, (id) => ({ stock: { ...making.stock, bottom: id } }))}
+      {wood('Boxes of', making.stock.box, (id) => ({ stock: { ...making.stock, box: id } }))}
+      {wood('Drawer bottoms of', making.stock.bottom, (id) => ({ stock: { ...making.stock, bottom: id } }))}
       {making.front.kind === 'none' ? null : wood('Fronts of', making.stock.front, (id) => ({ stock: { ...making.stock, front: id } }))}
     </>
   );
