@@ -151,7 +151,7 @@ test('job 3 from empty with the pointer: seven gaps of 17 and six of 16.5 in 652
   }
   await page.getByRole('button', { name: 'Even' }).click();
   await saved(page);
-  await page.getByRole('button', { name: /^Out to/ }).click();
+  await page.getByRole('button', { name: 'All gaps at once' }).click();
   await expect(sum(page)).toContainText('14 slats; spacer blocks: 7 of 17 mm, 6 of 16.5 mm.');
 });
 

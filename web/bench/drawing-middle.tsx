@@ -27,10 +27,8 @@ export const Middle = styled.main`
   min-width: 0;
   min-height: 0;
   @media ${phone} {
-    height: 560px;
-    &[data-list] {
-      height: auto;
-    }
+    height: auto;
+    flex: none;
   }
 `;
 

@@ -7,7 +7,7 @@ import { valuesOf } from '../../core/survey/index.js';
 import { tapeThrough, type TapeLine } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthText } from '../shared/length-text.js';
-import { ghost, ghostEdge, ink, inkSoft, paper, tape as tapeYellow, tapePale, wood, woodDark } from '../theme/tokens.js';
+import { ghost, ghostEdge, ink, inkSoft, paper, phone, tape as tapeYellow, tapePale, wood, woodDark } from '../theme/tokens.js';
 import { outline, type Placing } from '../shared/outline.js';
 import { useBench, useOpening } from './bench.js';
 import { newNodes } from './nodes.js';
@@ -18,6 +18,10 @@ const Stage = styled.div`
   flex: 1;
   min-height: 340px;
   overflow: hidden;
+  @media ${phone} {
+    flex: none;
+    height: 480px;
+  }
   svg.drawing {
     position: absolute;
     inset: 0;

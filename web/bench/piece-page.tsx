@@ -133,7 +133,7 @@ function BenchPage({ station, pieceId, version }: { station: Station; pieceId: s
             <MeasureStage />
           </Middle>
         ) : station === 'parts' ? (
-          <Middle data-list="">
+          <Middle>
             <PartsStage />
           </Middle>
         ) : (

@@ -106,7 +106,7 @@ function wordsFor(run: PlacedRun, owner: PlacedSpace | undefined): { parts: stri
 }
 
 function RunTitle({ run }: { run: PlacedRun }) {
-  const { settled, select } = useSettledBench();
+  const { settled, select, selection } = useSettledBench();
   const owner = settled.shape.spaces.get(run.owner);
   const where = owner?.label === 'inside' ? 'The inside' : (owner?.label ?? '');
   const outer = owner?.within ? settled.shape.spaces.get(owner.within.owner) : undefined;
@@ -123,6 +123,12 @@ function RunTitle({ run }: { run: PlacedRun }) {
         <div>
           <Button data-quiet onPress={() => select(outer.id)}>
             Out to {outer.label === 'inside' ? 'the whole piece' : outer.label}
+          </Button>
+        </div>
+      ) : selection !== run.owner ? (
+        <div>
+          <Button data-quiet onPress={() => select(run.owner)}>
+            All {wordsFor(run, owner).parts} at once
           </Button>
         </div>
       ) : null}

@@ -7,7 +7,7 @@ import { useBench, useOpening } from '../bench/bench.js';
 import { useSize } from '../bench/drawing.js';
 import { LengthField } from '../shared/length-field.js';
 import { Button, Faint, Grid, Row } from '../shared/ui.js';
-import { inkSoft, line, paper, wood, woodDark } from '../theme/tokens.js';
+import { inkSoft, line, paper, phone, wood, woodDark } from '../theme/tokens.js';
 
 /** Narrower than this the fields stand in a list, since the drawing would be no larger than they are; px. */
 const NARROW = 620;
@@ -16,6 +16,9 @@ const Board = styled.div`
   position: relative;
   flex: 1;
   min-height: 460px;
+  @media ${phone} {
+    min-height: 0;
+  }
   > svg {
     position: absolute;
     inset: 0;

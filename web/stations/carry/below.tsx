@@ -18,7 +18,7 @@ const SpanChart = fetched(() => import('./span-chart.js').then((m) => m.default)
 const Below = styled.div`
   position: relative;
   display: grid;
-  grid-template-columns: minmax(0, 4fr) minmax(0, 7fr);
+  grid-template-columns: minmax(0, 3.3fr) minmax(0, 7fr);
   gap: 14px;
   padding: 0 16px 12px;
   max-height: 268px;
@@ -32,8 +32,12 @@ const Below = styled.div`
     padding: 0 4px;
   }
   @media ${phone} {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     max-height: none;
+    > * {
+      min-width: 0;
+      overflow-x: auto;
+    }
   }
 `;
 
