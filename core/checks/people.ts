@@ -43,7 +43,7 @@ export function peopleChecks(piece: Piece, shape: Shape, carried: Carried, lette
     const sentence = say`${who}: what happens when someone sits or steps on it is not judged, since its strength is not known.`;
     return [{ id: 'people', severity: 'look', state: 'not judged', about, sentence, fixes }];
   }
-  const used = say`${ofWhatIsSafe(then.used).replace(' for years', '')}, and ${fine(then.mm)} down`;
+  const used = say`${ofWhatIsSafe(then.used, false)}, and ${fine(then.mm)} down`;
   if (then.state === 'fine') {
     return [
       {

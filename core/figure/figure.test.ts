@@ -1,5 +1,21 @@
 import { inch, mm, toInches, toMm, type Length } from '../length/index.js';
-import { Figure, columnSum, fine, force, len, mass, say, size, sourcesOf, writeExactly, writeFine, writeSentence } from './index.js';
+import {
+  Figure,
+  columnSum,
+  fine,
+  force,
+  len,
+  mass,
+  say,
+  size,
+  sourcesOf,
+  writeExactly,
+  writeFine,
+  writeSentence,
+  writeStiffness,
+  writeStress,
+  writeWeight,
+} from './index.js';
 
 const overall = size('overall height', inch(72), { kind: 'choice', ref: 'piece:height' });
 const toe = size('toe kick', inch(3));
@@ -114,4 +130,17 @@ test.each([
   [47.43, 2, '47.4 mm'],
 ])('%d written to %d digits', (millimetres, digits, written) => {
   expect(writeFine(millimetres, 'mm', digits)).toBe(written);
+});
+
+test.each([
+  // 9.80665 N are what 1 kg weighs; 1 MPa is 145.04 psi.
+  ['a weight', writeWeight(98.0665, 'mm'), '10 kg'],
+  ['a weight in pounds', writeWeight(4.4482216, 'in'), '1 lb'],
+  ['a stress', writeStress(10, 'mm'), '10 MPa'],
+  ['a stress in psi', writeStress(10, 'in'), '1450 psi'],
+  ['a stiffness', writeStiffness(9.5, 'mm'), '9.5 GPa'],
+  // 11.03 GPa is the 1.6E of a stamp.
+  ['a stiffness as timber is stamped', writeStiffness(11.0316, 'in'), '1.6 million psi'],
+])('%s is written %s', (_, text, expected) => {
+  expect(text).toBe(expected);
 });

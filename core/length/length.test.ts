@@ -166,3 +166,15 @@ test('misuse is an error', () => {
   expect(() => fromUnits(Infinity)).toThrow(RangeError);
   expect(() => mm(NaN)).toThrow(RangeError);
 });
+
+test.each([
+  [inch(1 / 64), '1/64'],
+  [inch(33.5), '33 1/2'],
+  [inch(5 / 128), '5/128'],
+  [inch(-0.75), '-3/4'],
+  // No rule has a tenth of an inch, nor 17.6 mm.
+  [inch(0.1), '0.1'],
+  [mm(17.6), '0.692913'],
+])('%d units are exactly %s in', (length, expected) => {
+  expect(exactText(length as Length, 'in')).toBe(expected);
+});

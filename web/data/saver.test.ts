@@ -105,3 +105,37 @@ test('listeners hear of every change', async () => {
   await saver.settled();
   expect(heard.mock.calls.length).toBe(times);
 });
+
+describe('taking out', () => {
+  test('is told with the way back, until the next edit', async () => {
+    keeping();
+    jest.spyOn(api, 'remove').mockResolvedValue(undefined);
+    const { saver, tin } = setUp();
+    await saver.remove('things', 'tin');
+    expect([tin(), saver.getNotice()]).toEqual([undefined, { text: 'Took out tin.', tone: 'done', undo: ['things/tin'] }]);
+    saver.save('people', 'ada', { name: 'Ada', height: mm(1710) }, 'taller');
+    expect(saver.getNotice()).toBeNull();
+    await saver.settled();
+  });
+
+  test('that is refused, as undo that is, says why and keeps the record', async () => {
+    jest.spyOn(api, 'remove').mockRejectedValue(problem(409, { detail: 'This thing is used by Ink case.' }));
+    jest.spyOn(api, 'undo').mockRejectedValue(problem(409, { detail: 'It would need the stock elm.' }));
+    const { saver, tin } = setUp();
+    await saver.remove('things', 'tin');
+    expect([tin()?.version, saver.getNotice()]).toEqual([4, { text: 'This thing is used by Ink case.', tone: 'refused' }]);
+    await saver.walk('undo', ['things']);
+    expect(saver.getNotice()?.text).toBe('It would need the stock elm.');
+  });
+});
+
+test('two edits of one record made on the same view both arrive', async () => {
+  keeping();
+  const { saver, tin } = setUp();
+  const seen = tin()?.data as ReturnType<typeof thing>;
+  saver.save('things', 'tin', { ...seen, count: 7 }, 'count', seen);
+  saver.save('things', 'tin', { ...seen, mass: 3 }, 'mass', seen);
+  expect(tin()?.data).toEqual({ ...seen, count: 7, mass: 3 });
+  await saver.settled();
+  expect(save.mock.calls.at(-1)?.[4]).toEqual({ ...seen, count: 7, mass: 3 });
+});

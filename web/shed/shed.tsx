@@ -178,10 +178,11 @@ function PieceCard({ piece }: { piece: Shown }) {
   const { width, height, depth } = solution.shape.overall;
   const { assumed } = solution.shape;
   const { name, times = 1 } = solution.piece;
+  const refused = (error: Error) => saver.say({ tone: 'refused', text: error.message });
   const copy = () => {
     const taken = bench.records.pieces.map((p) => p.id);
     const copied = { ...solution.piece, name: `${name.slice(0, 70)}, copy` };
-    void saver.create('pieces', newId(piece.id, taken), copied, `Copied ${name}`.slice(0, 150)).catch(() => undefined);
+    void saver.create('pieces', newId(piece.id, taken), copied, `Copied ${name}`.slice(0, 150)).catch(refused);
   };
   return (
     <li>

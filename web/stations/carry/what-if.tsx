@@ -73,8 +73,8 @@ function CouldBe({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
         <StateMark state={person.state} size={14} /> If someone of {writeMass(PERSON.kg, unit)} sits down or stands{' '}
         {person.stands === 'in the middle' ? 'on its middle' : 'on the middle of its edge'}, which counts twice:{' '}
         {writeFine(person.mm, unit)} of sag
-        {person.used === null ? ', strength not judged' : `, ${ofWhatIsSafe(person.used).replace(' for years', '')}`}. Anything people sit,
-        sleep or stand on wants more care than this figure.
+        {person.used === null ? ', strength not judged' : `, ${ofWhatIsSafe(person.used, false)}`}. Anything people sit, sleep or stand on
+        wants more care than this figure.
       </p>
     </>
   );
