@@ -212,6 +212,43 @@ test('job 9 from empty with the pointer: seven drawers of 854.6 on slides of 500
   await expect(page.getByRole('region', { name: 'To buy' })).toContainText('7 Ball slide, 500 mm, pairs');
 });
 
+test('job 18 from empty with the pointer: a rail of 42 in 756 by 583, two openings of 270.5, boxes of 729.6', async ({ page, empty }) => {
+  test.setTimeout(240_000);
+  await begin(page, empty.url, 'Sink one');
+  await page.getByRole('button', { name: 'List the things' }).click();
+  await page.getByRole('link', { name: 'Stockroom' }).click();
+  await page.getByRole('button', { name: /slide$/i }).click();
+  await type(page, 'Takes at each side', '13.2');
+  await page.getByRole('link', { name: 'Shed' }).click();
+  await page.getByRole('button', { name: /Start a drawers/ }).click();
+  await station(page, 'Measure');
+  for (const [reach, size] of [
+    ['Width', '756'],
+    ['Height', '583'],
+    ['Depth', '527'],
+  ] as const)
+    await type(page, `${reach}, given`, size);
+
+  // One rail across the frame, and a drawer in each opening.
+  await station(page, 'Divide');
+  await page.getByRole('button', { name: 'Remove all drawers' }).click();
+  await saved(page);
+  await page.getByRole('button', { name: 'Shelf in it' }).click();
+  await saved(page);
+  await upright(page)
+    .getByRole('option', { name: /^shelf/ })
+    .click();
+  await choose(page, 'It is', 'A rail along the front');
+  await type(page, 'Rail high', '42');
+  await expect(upright(page).getByRole('option', { name: /space \d, 270.5 mm/ })).toHaveCount(2);
+  await upright(page)
+    .getByRole('option', { name: /space 1, 270.5 mm/ })
+    .click();
+  await choose(page, 'Or fill it with', 'Drawers');
+  await type(page, 'Box height clearance', '30');
+  await expect(sum(page)).toContainText('729.6');
+});
+
 for (const piece of ['ink-case', 'paper-chest', 'sink-drawers', 'drying-deck', 'tube-rack', 'type-tray', 'composing-table']) {
   test(`no two choosers of ${piece} share a label`, async ({ page, shed }) => {
     for (const where of ['measure', 'divide']) {

@@ -176,5 +176,5 @@ test.each([
   [inch(0.1), '0.1'],
   [mm(17.6), '0.692913'],
 ])('%d units are exactly %s in', (length, expected) => {
-  expect(exactText(length as Length, 'in')).toBe(expected);
+  expect(exactText(length, 'in')).toBe(expected);
 });

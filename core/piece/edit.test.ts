@@ -1,4 +1,4 @@
-import { mm, toMm } from '../length/index.js';
+import { mm, toMm, type Length } from '../length/index.js';
 import { solve } from '../solution/index.js';
 import { chest, chestShop, drawers } from '../testing/chest.js';
 import { divided, piece, space, workshop } from '../testing/samples.js';
@@ -176,4 +176,14 @@ describe('a bay divided like its neighbour', () => {
     expect(() => applyEdit(bays, { kind: 'copy-layout', from: 'in-1', to: 'in-2', ids: {} })).toThrow(EditError);
     expect(() => applyEdit(bays, { kind: 'copy-layout', from: 'in-2', to: 'in-1', ids: {} })).toThrow('is not divided');
   });
+});
+
+test('a shelf becomes a rail and loses what only panels have, or room; never both', () => {
+  const stiff = apply(shelves, { kind: 'stiffen', member: 's-m1', strip: null, doubled: 'glued' });
+  const is = (from: Piece, rail: Length | null, room: Length | null) =>
+    findMember(apply(from, { kind: 'is', member: 's-m1', rail, room }).interior, 's-m1')?.member;
+  expect(is(stiff, mm(42), null)).toEqual({ id: 's-m1', rail: mm(42) });
+  expect(is(stiff, null, mm(5))).toEqual({ id: 's-m1', room: mm(5) });
+  expect(is(apply(shelves, { kind: 'is', member: 's-m1', rail: mm(42), room: null }), null, null)).toEqual({ id: 's-m1' });
+  expect(() => is(shelves, mm(1), mm(1))).toThrow(EditError);
 });

@@ -40,6 +40,8 @@ export type PieceEdit =
       readonly member: string;
       readonly patch: { readonly fix?: DividingMember['fix']; readonly stock?: string; readonly room?: Length };
     }
+  /** Makes what lies between two spaces a panel, a rail along the front so high, or nothing but room. */
+  | { readonly kind: 'is'; readonly member: string; readonly rail: Length | null; readonly room: Length | null }
   /** Holds a shelf to the back of its case, or lets it go. */
   | { readonly kind: 'to-back'; readonly member: string; readonly held: Held | null }
   /** Gives a shelf strips and a second layer, or takes them away. */
@@ -305,6 +307,15 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
       if (edit.sameAs !== null) memberOf(piece, edit.sameAs);
       setOrDelete(member, 'sameAs', edit.sameAs);
       delete member.at;
+      return piece;
+    }
+    case 'is': {
+      const member = memberOf(piece, edit.member);
+      if (edit.rail !== null && edit.room !== null) throw new EditError('a member is a rail or room, not both');
+      setOrDelete(member, 'rail', edit.rail);
+      setOrDelete(member, 'room', edit.room);
+      // What only panels have goes with the panel.
+      if (edit.rail !== null || edit.room !== null) for (const key of ['strip', 'doubled', 'toBack', 'fix'] as const) delete member[key];
       return piece;
     }
     case 'to-back': {

@@ -82,7 +82,7 @@ function firstSpace(solution: Solution): string {
 /** Whether a selected member lies on one of the tapes through a space, or belongs to the case. */
 function goesWith(solution: Solution, space: string, member: string): boolean {
   if (!solution.shape.spaces.has(space)) return false;
-  const dividing = member.endsWith('/shelf/1') || member.endsWith('/divider/1');
+  const dividing = /\/(shelf|rail|divider)\/1$/.test(member);
   return (
     !dividing || (['up', 'across'] as const).some((axis) => tapeThrough(solution, space, axis).lines.some((l) => l.selects === member))
   );

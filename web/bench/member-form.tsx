@@ -1,6 +1,8 @@
 import { memo } from 'react';
 import type { Fix } from '../../core/piece/index.js';
 import { dividingMembersOf, findMember } from '../../core/piece/index.js';
+import { dividingMemberId } from '../../core/interiors/index.js';
+import { inch, mm, type Length } from '../../core/length/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { Button, Grid, Select, type Choice } from '../shared/ui.js';
@@ -28,22 +30,45 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
   const line = run?.run.lines.find((l) => l.line.id === node);
   const place = run && line ? run.datum.plus(line.near).value : null;
   const letter = settled.letters[memberId] ?? '';
-  const name = `${up ? 'shelf' : 'divider'} ${letter}`;
+  const name = `${member.rail !== undefined ? 'rail' : up ? 'shelf' : 'divider'} ${letter}`.trim();
   const others = [...dividingMembersOf(piece.interior)].filter(
     (d) => d.member.id !== node && d.owner.id !== found.owner.id && d.owner.split?.axis === found.owner.split?.axis,
   );
   const stock = member.stock ?? (up ? piece.stock.shelves : piece.stock.dividers);
   const below = found.owner.split.spaces[found.index];
+  const usual = precision.unit === 'mm' ? mm(40) : inch(1.5);
+  const is = (what: 'panel' | 'rail', high: Length = member.rail ?? usual) => {
+    const label = what === 'rail' ? `Made ${name} a rail` : `Made ${name} a shelf`;
+    commit({ kind: 'is', member: node, rail: what === 'rail' ? high : null, room: null }, label);
+    select(dividingMemberId(node, what === 'rail' ? 'rail' : 'shelf'));
+  };
+  const kind = member.rail !== undefined ? 'rail' : 'panel';
   return (
     <Grid style={{ padding: '6px 0 10px' }}>
-      <div style={{ gridColumn: '1 / -1' }}>
+      {up ? (
         <Select
-          label="Fixed how"
-          value={member.fix ?? (up ? piece.shelves.fix : piece.dividers.fix)}
-          choices={up ? SHELF_FIXES : DIVIDER_FIXES}
-          onChange={(fix) => commit({ kind: 'member', member: node, patch: { fix } }, `Fixed ${name} another way`)}
+          label="It is"
+          value={kind}
+          choices={[
+            { id: 'panel', label: 'A shelf' },
+            { id: 'rail', label: 'A rail along the front' },
+          ]}
+          onChange={(next) => next !== kind && is(next)}
         />
-      </div>
+      ) : null}
+      {member.rail !== undefined ? (
+        <LengthField label="Rail high" value={member.rail} precision={precision} onCommit={(high) => high !== null && is('rail', high)} />
+      ) : null}
+      {kind === 'panel' ? (
+        <div style={{ gridColumn: '1 / -1' }}>
+          <Select
+            label="Fixed how"
+            value={member.fix ?? (up ? piece.shelves.fix : piece.dividers.fix)}
+            choices={up ? SHELF_FIXES : DIVIDER_FIXES}
+            onChange={(fix) => commit({ kind: 'member', member: node, patch: { fix } }, `Fixed ${name} another way`)}
+          />
+        </div>
+      ) : null}
       <div style={{ gridColumn: '1 / -1' }}>
         <StockSelect
           label="Made of"

@@ -277,6 +277,16 @@ export const DivideSheet = memo(function DivideSheet() {
           </Button>
         ) : null}
         {run.owner === piece.interior.id && !making ? <SnapHeight /> : null}
+        {run.owner === piece.interior.id ? (
+          <Button
+            onPress={() => {
+              commit({ kind: 'clear', space: run.owner }, `Removed the ${words.parts}`);
+              select(run.owner);
+            }}
+          >
+            Remove all {words.parts}
+          </Button>
+        ) : null}
       </Row>
       <div style={{ marginTop: 18 }}>
         {owner ? <MakingForm space={owner} /> : null}

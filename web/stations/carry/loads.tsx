@@ -45,6 +45,12 @@ export function LoadList({ c }: { c: CarriedMember }) {
               <strong>{writeWeight(c.total, unit)}</strong> <Faint>{writeForce(c.total, unit)}</Faint>
             </td>
           </tr>
+          {c.bending ? (
+            <tr>
+              <td>on each {unit === 'mm' ? 'metre' : 'foot'} of its span</td>
+              <td className="figure">{writeWeight(c.total / (c.bending.span / (unit === 'mm' ? 1000 : 304.8)), unit)}</td>
+            </tr>
+          ) : null}
         </tbody>
       </Table>
     </details>
