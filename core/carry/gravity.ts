@@ -1,2 +1,2 @@
-/** Standard gravity as builders' tables round it, N/kg. */
-export const GRAVITY = 9.81;
+// One figure both ways: a mass that becomes a force and is written as a weight again is the same mass.
+export { GRAVITY } from '../figure/index.js';

@@ -133,8 +133,9 @@ test.each([
 });
 
 test.each([
-  // 9.80665 N are what 1 kg weighs; 1 MPa is 145.04 psi.
-  ['a weight', writeWeight(98.0665, 'mm'), '10 kg'],
+  // 9.81 N are what 1 kg weighs, as loads are worked out; 1 MPa is 145.04 psi.
+  ['a weight', writeWeight(98.1, 'mm'), '10 kg'],
+  ['a weight of a thousand, back as it was', writeWeight(9810, 'mm'), '1000 kg'],
   ['a weight in pounds', writeWeight(4.4482216, 'in'), '1 lb'],
   ['a stress', writeStress(10, 'mm'), '10 MPa'],
   ['a stress in psi', writeStress(10, 'in'), '1450 psi'],

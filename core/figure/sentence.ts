@@ -46,7 +46,8 @@ export function say(strings: TemplateStringsArray, ...slots: readonly Slot[]): S
   return parts;
 }
 
-const KG_PER_POUND = 0.45359237;
+/** Kilograms to the pound. */
+export const KG_PER_POUND = 0.45359237;
 const NEWTONS_PER_POUND = 4.4482216152605;
 
 /** Rounds to so many significant digits, without an exponent for the sizes met in a workshop. */
@@ -70,8 +71,8 @@ export function writeForce(newtons: number, unit: Precision['unit']): string {
   return unit === 'mm' ? `${significant(newtons, 3)} N` : `${significant(newtons / NEWTONS_PER_POUND, 3)} lbf`;
 }
 
-/** Standard gravity, m/s². */
-const GRAVITY = 9.80665;
+/** Standard gravity as builders' tables round it, N/kg. */
+export const GRAVITY = 9.81;
 
 /** A force as the weight that pulls as much, which is what a builder knows how to lift. */
 export function writeWeight(newtons: number, unit: Precision['unit']): string {

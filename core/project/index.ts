@@ -1,3 +1,4 @@
 export * from './ids.js';
 export * from './records.js';
 export * from './workshop.js';
+export * from './record-name.js';

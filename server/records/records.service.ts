@@ -4,7 +4,7 @@ import { unionAll } from 'drizzle-orm/pg-core';
 import type { TypedQueryBuilder } from 'drizzle-orm/query-builders/query-builder';
 import { KEPT_IN, missingOf, pieceFaults, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
 import { namedBy, type Letters, type Piece } from '../../core/piece/index.js';
-import type { Workshop } from '../../core/project/index.js';
+import { nameOfRecord, type Workshop } from '../../core/project/index.js';
 import { lettersOf } from '../../core/solution/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { changes, projects } from '../data/schema.js';
@@ -105,7 +105,7 @@ export class RecordsService {
         .delete(table)
         .where(and(eq(table.projectId, projectId), eq(table.id, id), eq(table.version, version)))
         .returning({ id: table.id });
-      const label = `Took out ${nameOf(before.data)}`;
+      const label = `Took out ${nameOfRecord(before.data)}`;
       if (!(await this.commit(tx, gone, { projectId, kind, recordId: id, label, before: before.data, after: null })))
         throw lostRace(await this.one(projectId, kind, id, tx), null);
     });
@@ -215,10 +215,4 @@ function kept(piece: Piece, workshop: Workshop, ledger: Letters): KeptPiece {
   const faults = pieceFaults(piece, workshop, '/data');
   if (faults.length > 0) throw badInput(faults);
   return { piece, letters: lettersOf(piece, workshop, ledger) };
-}
-
-/** What a record is called by whoever made it. */
-function nameOf(data: unknown): string {
-  const { name, piece } = data as { name?: string; piece?: Piece };
-  return piece?.name ?? name ?? 'it';
 }

@@ -1,4 +1,5 @@
 import type { QueryClient } from '@tanstack/react-query';
+import { nameOfRecord } from '../../core/project/record-name.js';
 import type { Piece } from '../../core/piece/index.js';
 import { ApiError, api, type Kind, type Records, type Versioned, type Workbench } from './api.js';
 import { rebase } from './rebase.js';
@@ -100,7 +101,7 @@ export class Saver {
       if (!record) return;
       await api.remove(this.project, kind, id, record.version);
       this.change((bench) => ({ ...bench, records: { ...bench.records, [kind]: bench.records[kind].filter((r) => r.id !== id) } }));
-      this.notice = { text: `Took out ${nameOf(record.data)}.`, tone: 'done', undo: [`${kind}/${id}`] };
+      this.notice = { text: `Took out ${nameOfRecord(record.data)}.`, tone: 'done', undo: [`${kind}/${id}`] };
     });
   }
 
@@ -209,10 +210,4 @@ export class Saver {
   private tell(): void {
     this.listeners.forEach((listener) => listener());
   }
-}
-
-/** What a record is called by whoever made it. */
-function nameOf(data: unknown): string {
-  const { name, piece } = data as { name?: string; piece?: Piece };
-  return piece?.name ?? name ?? 'it';
 }

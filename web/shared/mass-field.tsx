@@ -1,9 +1,8 @@
 import { Input } from 'react-aria-components';
 import type { ReactNode } from 'react';
+import { KG_PER_POUND } from '../../core/figure/index.js';
 import { usePrecision } from '../data/project.js';
 import { FieldLabel, NumberBox } from './ui.js';
-
-const KG_PER_POUND = 0.45359237;
 
 /**
  * The field of a mass that is kept in kg: typed in kg, or in pounds by those who work in inches.

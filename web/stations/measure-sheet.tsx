@@ -31,6 +31,7 @@ function OverallForm({ reach }: { reach: Reach }) {
   const { piece, commit, setDraft, solution } = useBench();
   const precision = usePrecision();
   const rule = piece[reach];
+  const title = reach.charAt(0).toUpperCase() + reach.slice(1);
   const now = solution.shape.overall[reach].value;
   const change = (next: Overall, label: string) => commit({ kind: 'piece', patch: { [reach]: next } }, label);
   const draft = (next: Overall | null) => setDraft(next ? { kind: 'edit', edit: { kind: 'piece', patch: { [reach]: next } } } : null);
@@ -42,7 +43,7 @@ function OverallForm({ reach }: { reach: Reach }) {
   return (
     <div style={{ marginBottom: 12 }}>
       <Row style={{ justifyContent: 'space-between' }}>
-        <h3>{reach.charAt(0).toUpperCase() + reach.slice(1)}</h3>
+        <h3>{title}</h3>
         {solution.shape.assumed.includes(reach) ? (
           <Assumed>
             <LengthText value={now} precision={precision} /> assumed
@@ -55,7 +56,7 @@ function OverallForm({ reach }: { reach: Reach }) {
       </Row>
       <Grid>
         <Select
-          label={`${reach.charAt(0).toUpperCase()}${reach.slice(1)} comes from`}
+          label={`${title} comes from`}
           value={rule.from}
           choices={FROM}
           onChange={(from) => from !== rule.from && change(overallOf(from, now), `The ${reach} comes from elsewhere`)}
@@ -63,7 +64,7 @@ function OverallForm({ reach }: { reach: Reach }) {
         {rule.from === 'given' ? (
           <>
             <LengthField
-              label={`${reach.charAt(0).toUpperCase()}${reach.slice(1)}, given`}
+              label={`${title}, given`}
               value={rule.size}
               precision={precision}
               onCommit={(size) => size !== null && change({ ...rule, size }, `Gave the ${reach}`)}

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import styled from 'styled-components';
 import { Download, Printer } from 'lucide-react';
 import { partsCsv } from '../../core/formats/parts-csv.js';
@@ -40,7 +41,7 @@ function boughtText({ what, length, thick, count, each }: Bought, precision: Pre
 function BoughtList() {
   const { solution } = useBench();
   const precision = usePrecision();
-  const bought = boughtFor(solution);
+  const bought = useMemo(() => boughtFor(solution), [solution]);
   if (bought.length === 0) return null;
   return (
     <section aria-label="To buy" style={{ marginTop: 14 }}>
