@@ -1,92 +1,63 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './server.js';
+import { along, deep, keyboard, pointer, saved, sum, upright, type Hands } from './hands.js';
+import { expect, test, type Running } from './server.js';
 
-const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'Saving' })).toHaveCount(0);
-const upright = (page: Page) => page.getByRole('listbox', { name: 'Upright tape, from the floor' });
-const along = (page: Page) => page.getByRole('listbox', { name: 'Tape along the bottom, from the left' });
-const station = (page: Page, name: string) =>
-  page
-    .getByRole('navigation', { name: 'Stations' })
-    .getByRole('link', { name: new RegExp(name) })
-    .click();
-
-/** Chooses in a list by its label. */
-async function choose(page: Page, label: string, choice: string | RegExp) {
-  await page.getByRole('button', { name: new RegExp(`${label}$`) }).click();
-  await page.getByRole('option', { name: choice }).click();
-  await saved(page);
+/** A workshop of its own, whatever the others of this file left, begun in one of the ways that are offered. */
+async function begin(page: Page, hands: Hands, empty: Running, way: string) {
+  const name = test
+    .info()
+    .title.replaceAll(/[^\w ]/g, '')
+    .slice(0, 60);
+  await page.goto(`${empty.url}/?all`);
+  await hands.fill('Name of the workshop', name);
+  await hands.press('button', way);
+  return name;
 }
 
-/** Types into a field and keeps it. */
-async function type(page: Page, label: string | RegExp, text: string) {
-  const field = page.getByRole('textbox', { name: label });
-  await field.fill(text);
-  await field.press('Enter');
-  await saved(page);
-}
-
-/** A workshop of its own, whatever the others of this file left. */
-async function begin(page: Page, url: string, name: string) {
-  await page.goto(`${url}/?all`);
-  await page.getByRole('textbox', { name: 'Name of the workshop' }).fill(name);
-}
+const overall = ['Width', 'Height', 'Depth'] as const;
 
 /** The ink case from an empty shed: an alcove, birch that measures 17.6, two bays, four shelves over tubs. */
-async function inkCase(page: Page, url: string, name: string) {
-  await begin(page, url, name);
-  await page.getByRole('button', { name: 'Measure an opening' }).click();
-  await page.getByRole('textbox', { name: 'Width, top' }).focus();
-  for (const reading of ['1212', '1209', '1210', '2104', '2101', '330']) {
-    await page.keyboard.type(reading);
-    await page.keyboard.press('Tab');
-  }
+async function inkCase(page: Page, hands: Hands, empty: Running) {
+  const name = await begin(page, hands, empty, 'Measure an opening');
+  for (const [label, reading] of [
+    [/^Width, top/, '1212'],
+    [/^Width, middle/, '1209'],
+    [/^Width, bottom/, '1210'],
+    [/^Height, left/, '2104'],
+    [/^Height, right/, '2101'],
+    [/^Depth, middle/, '330'],
+  ] as const)
+    await hands.fill(label, reading);
   await saved(page);
   await expect(page.getByRole('heading', { name: 'Overall width: 1203' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Overall height: 2091' })).toBeVisible();
 
   // The sheets as they measure, the thin one added where it is chosen.
-  await station(page, 'Divide');
-  await choose(page, 'Back', 'Applied behind');
-  await choose(page, 'Back of', 'Another stock…');
-  await page.getByRole('textbox', { name: 'Sold as' }).fill('Birch ply 6');
-  await type(page, 'Measured thickness', '6');
-  await page.getByRole('button', { name: 'Save' }).click();
-  await saved(page);
-  await page.getByRole('link', { name, exact: true }).click();
-  await page.getByRole('link', { name: 'Stockroom' }).click();
-  await page.getByRole('button', { name: 'Change Birch ply 18' }).click();
-  await type(page, 'Measured thickness', '17.6');
-  await page.getByRole('link', { name: 'Shed' }).click();
-  await page.getByRole('link', { name: 'New case', exact: true }).click();
+  await hands.station('Divide');
+  await hands.choose('Back', 'Applied behind');
+  await addStock(hands, 'Back of', 'Birch ply 6', '6');
+  await hands.press('link', name);
+  await hands.press('link', 'Stockroom');
+  await hands.press('button', 'Change Birch ply 18');
+  await hands.type('Measured thickness', '17.6');
+  await hands.press('link', 'Shed');
+  await hands.press('link', 'New case');
 
   // The sides 320 deep, the back of 6 behind them.
-  await station(page, 'Measure');
-  await choose(page, 'Depth comes from', 'A size I give');
-  await choose(page, 'The depth is', 'of the sides');
-  await type(page, 'Depth, given', '320');
+  await hands.station('Measure');
+  await hands.choose('Depth comes from', 'A size I give');
+  await hands.choose('The depth is', 'of the sides');
+  await hands.type('Depth, given', '320');
   await expect(page.getByText('Overall depth: 326')).toBeVisible();
 
   // Two bays, and four shelves in the left one.
-  await station(page, 'Divide');
-  await page.getByRole('button', { name: 'Divider in it' }).click();
-  await saved(page);
+  await hands.station('Divide');
+  await hands.press('button', 'Divider in it');
   await expect(along(page).getByRole('option', { name: 'bay 1, 575.1 mm, share' })).toBeVisible();
-  await page.getByRole('button', { name: 'Shelf in it' }).click();
-  for (let shelf = 2; shelf <= 4; shelf += 1) {
-    await saved(page);
-    await page.getByRole('button', { name: 'Shelf', exact: true }).click();
-  }
-  await saved(page);
+  await hands.press('button', 'Shelf in it');
+  for (let shelf = 2; shelf <= 4; shelf += 1) await hands.press('button', 'Shelf');
   await expect(upright(page).getByRole('option', { name: /^shelf/ })).toHaveCount(4);
-  await upright(page)
-    .getByRole('option', { name: /space 1/ })
-    .click();
-  await upright(page)
-    .getByRole('option', { name: /space 1/ })
-    .click();
-  await page.getByRole('textbox', { name: 'Size of space 1' }).fill('380');
-  await page.keyboard.press('Enter');
-  await saved(page);
+  await hands.size(upright(page), /space 1/, '380');
   for (const [n, size] of [
     [2, '381'],
     [3, '381'],
@@ -96,9 +67,17 @@ async function inkCase(page: Page, url: string, name: string) {
     await expect(upright(page).getByRole('option', { name: new RegExp(`space ${n},`) })).toContainText(size);
 }
 
+/** Stock that is not on hand yet, added where it is chosen. */
+async function addStock(hands: Hands, label: string, name: string, thick: string) {
+  await hands.choose(label, 'Another stock…');
+  await hands.fill('Sold as', name);
+  await hands.fill('Measured thickness', thick);
+  await hands.press('button', 'Save');
+}
+
 /** Its list, as it goes to the saw. */
-async function cutList(page: Page) {
-  await station(page, 'Parts');
+async function cutList(page: Page, hands: Hands) {
+  await hands.station('Parts');
   const row = (name: RegExp) => page.getByRole('row', { name });
   await expect(page.getByRole('heading', { name: /1203 × 2091 × 326 mm/ })).toBeVisible();
   await expect(row(/divider/)).toContainText('1975.8');
@@ -107,147 +86,147 @@ async function cutList(page: Page) {
   await expect(row(/shelf/)).toContainText('573.1');
 }
 
-test('job 1 from empty with the pointer: 1203 x 2091 x 326, bays of 575.1, shelves at 380 and 381.35', async ({ page, empty }) => {
-  test.setTimeout(240_000);
-  await inkCase(page, empty.url, 'Ink one');
-  await cutList(page);
-});
-
 test('job 1 from empty at phone width', async ({ page, empty }) => {
   test.setTimeout(240_000);
   await page.setViewportSize({ width: 390, height: 844 });
-  await inkCase(page, empty.url, 'Ink two');
+  const hands = pointer(page);
+  await inkCase(page, hands, empty);
   // The drawing and its tape come before what is typed beside them.
-  await station(page, 'Divide');
+  await hands.station('Divide');
   const [tape, sheet] = await Promise.all([
     upright(page).boundingBox(),
     page.getByRole('complementary', { name: 'Worksheet' }).boundingBox(),
   ]);
   expect((tape?.y ?? 0) < (sheet?.y ?? 0)).toBe(true);
-  await cutList(page);
+  await cutList(page, hands);
 });
 
-const sum = (page: Page) => page.getByRole('region', { name: 'The sum of what is selected' });
-
-/** A new workshop with a piece of a kind begun in it. */
-async function start(page: Page, url: string, name: string, kind: RegExp) {
-  await begin(page, url, name);
-  await page.getByRole('button', { name: 'List the things' }).click();
-  await page.getByRole('link', { name: 'Shed' }).click();
-  await page.getByRole('button', { name: kind }).click();
-  await station(page, 'Measure');
+/** Presses a button until a count that is shown reaches what is wanted. */
+async function until(page: Page, hands: Hands, button: string, count: RegExp, wanted: number) {
+  for (let now = 0; now !== wanted;) {
+    now = Number((await page.getByText(count).textContent())?.split(' ')[0]);
+    if (now < wanted) await hands.press('button', button);
+    expect(now).toBeLessThanOrEqual(wanted);
+  }
 }
 
-test('job 3 from empty with the pointer: seven gaps of 17 and six of 16.5 in 652', async ({ page, empty }) => {
-  test.setTimeout(180_000);
-  await start(page, empty.url, 'Deck one', /Start a deck/);
-  await type(page, 'Depth, given', '652');
-  await station(page, 'Divide');
-  await type(page, 'Slats wide', '31');
-  for (let gaps = 0; gaps < 13;) {
-    gaps = Number((await page.getByText(/^\d+ gaps\./).textContent())?.split(' ')[0]);
-    if (gaps < 13) await page.getByRole('button', { name: 'Slat', exact: true }).click();
-    await saved(page);
-  }
-  await page.getByRole('button', { name: 'Even' }).click();
-  await saved(page);
-  await page.getByRole('button', { name: 'All gaps at once' }).click();
-  await expect(sum(page)).toContainText('14 slats; spacer blocks: 7 of 17 mm, 6 of 16.5 mm.');
-});
+/** A new workshop with a piece of a kind begun in it. */
+async function start(page: Page, hands: Hands, empty: Running, kind: RegExp) {
+  await begin(page, hands, empty, 'List the things');
+  await hands.press('link', 'Shed');
+  await hands.press('button', kind);
+  await hands.press('button', /^Start the/);
+  await hands.station('Measure');
+}
 
-test('job 9 from empty with the pointer: seven drawers of 854.6 on slides of 500, fronts of 108.5 and 108', async ({ page, empty }) => {
-  test.setTimeout(240_000);
-  await begin(page, empty.url, 'Chest one');
-  await page.getByRole('button', { name: 'List the things' }).click();
-  await page.getByRole('link', { name: 'Stockroom' }).click();
-  await page.getByRole('button', { name: /slide$/i }).click();
-  await saved(page);
-  await page.getByRole('link', { name: 'Shed' }).click();
-  await page.getByRole('button', { name: /Start a chest/ }).click();
-  await station(page, 'Measure');
-  for (const [reach, size] of [
-    ['Width', '880'],
-    ['Height', '790'],
-    ['Depth', '560'],
-  ] as const) {
-    await choose(page, `The ${reach.toLowerCase()} is`, 'of the clear inside');
-    await type(page, `${reach}, given`, size);
-  }
-  await station(page, 'Divide');
-  for (const [label, name, thick] of [
-    ['Boxes of', 'Birch ply 15', '15'],
-    ['Drawer bottoms of', 'Birch ply 9', '9'],
-  ] as const) {
-    await choose(page, label, 'Another stock…');
-    await page.getByRole('textbox', { name: 'Sold as' }).fill(name);
-    await type(page, 'Measured thickness', thick);
-    await page.getByRole('button', { name: 'Save' }).click();
-    await saved(page);
-  }
-  for (const [label, size] of [
-    ['Between two', '4'],
-    ['Below the lowest', '4'],
-    ['Above the highest', '4'],
-    ['Groove deep', '7'],
-    ['Groove up', '10'],
-    ['Cut small by', '1'],
-  ] as const)
-    await type(page, label, size);
-  for (let drawers = 0; drawers !== 7;) {
-    drawers = Number((await page.getByText(/^\d+ drawers\./).textContent())?.split(' ')[0]);
-    if (drawers < 7) await page.getByRole('button', { name: 'Drawer', exact: true }).click();
-    await saved(page);
-  }
-  await choose(page, 'Slide length', '500');
-  const tape = upright(page);
-  await expect(tape.getByRole('option', { name: /drawer \d, 108.5 mm/ })).toHaveCount(4);
-  await expect(tape.getByRole('option', { name: /drawer \d, 108.0 mm/ })).toHaveCount(3);
-  await station(page, 'Parts');
-  // Front and back between the sides: 854.6 − 2 × 15; bottom 824.6 + 14 − 1 by 470 + 14 − 1.
-  const row = (name: RegExp) => page.getByRole('row', { name });
-  await expect(row(/drawer end/).first()).toContainText('824.6');
-  await expect(row(/drawer side/).first()).toContainText('500');
-  await expect(row(/drawer bottom/).first()).toContainText('837.6');
-  await expect(row(/drawer bottom/).first()).toContainText('483');
-  await expect(page.getByRole('region', { name: 'To buy' })).toContainText('7 Ball slide, 500 mm, pairs');
-});
+for (const by of [pointer, keyboard]) {
+  test(`job 1 from empty by ${by.name}: 1203 x 2091 x 326, bays of 575.1, shelves at 380 and 381.35`, async ({ page, empty }) => {
+    test.setTimeout(300_000);
+    const hands = by(page);
+    await inkCase(page, hands, empty);
+    await cutList(page, hands);
+  });
 
-test('job 18 from empty with the pointer: a rail of 42 in 756 by 583, two openings of 270.5, boxes of 729.6', async ({ page, empty }) => {
-  test.setTimeout(240_000);
-  await begin(page, empty.url, 'Sink one');
-  await page.getByRole('button', { name: 'List the things' }).click();
-  await page.getByRole('link', { name: 'Stockroom' }).click();
-  await page.getByRole('button', { name: /slide$/i }).click();
-  await type(page, 'Takes at each side', '13.2');
-  await page.getByRole('link', { name: 'Shed' }).click();
-  await page.getByRole('button', { name: /Start a drawers/ }).click();
-  await station(page, 'Measure');
-  for (const [reach, size] of [
-    ['Width', '756'],
-    ['Height', '583'],
-    ['Depth', '527'],
-  ] as const)
-    await type(page, `${reach}, given`, size);
+  test(`job 3 from empty by ${by.name}: seven gaps of 17 and six of 16.5 in 652`, async ({ page, empty }) => {
+    test.setTimeout(240_000);
+    const hands = by(page);
+    await start(page, hands, empty, /Start a deck/);
+    await hands.type('Depth, given', '652');
+    await hands.station('Divide');
+    await hands.type('Slats wide', '31');
+    await until(page, hands, 'Slat', /^\d+ gaps\./, 13);
+    await hands.press('button', 'Even');
+    await hands.press('button', 'All gaps at once');
+    await expect(sum(page)).toContainText('14 slats; spacer blocks: 7 of 17 mm, 6 of 16.5 mm.');
+  });
 
-  // One rail across the frame, and a drawer in each opening.
-  await station(page, 'Divide');
-  await page.getByRole('button', { name: 'Remove all drawers' }).click();
-  await saved(page);
-  await page.getByRole('button', { name: 'Shelf in it' }).click();
-  await saved(page);
-  await upright(page)
-    .getByRole('option', { name: /^shelf/ })
-    .click();
-  await choose(page, 'It is', 'A rail along the front');
-  await type(page, 'Rail high', '42');
-  await expect(upright(page).getByRole('option', { name: /space \d, 270.5 mm/ })).toHaveCount(2);
-  await upright(page)
-    .getByRole('option', { name: /space 1, 270.5 mm/ })
-    .click();
-  await choose(page, 'Or fill it with', 'Drawers');
-  await type(page, 'Box height clearance', '30');
-  await expect(sum(page)).toContainText('729.6');
-});
+  test(`job 5 from empty by ${by.name}: lanes of 270 and 87 between three boards of 543`, async ({ page, empty }) => {
+    test.setTimeout(240_000);
+    const hands = by(page);
+    await start(page, hands, empty, /Start a tray/);
+    for (const [i, size] of ['543.5', '96', '402'].entries()) await hands.type(`${overall[i]}, given`, size);
+    await hands.station('Divide');
+    await addStock(hands, 'Boards of', 'Poplar 15', '15');
+    await hands.type('Boards high', '74');
+    await hands.type('Short in all, to press in', '0.5');
+    await hands.size(deep(page), /lane 1/, '270');
+    await expect(deep(page).getByRole('option', { name: /lane 2, 87.0 mm/ })).toHaveCount(1);
+    await hands.station('Parts');
+    const boards = page.getByRole('row', { name: /board/ });
+    await expect(boards.first()).toContainText('543');
+  });
+
+  test(`job 9 from empty by ${by.name}: seven drawers of 854.6 on slides of 500, fronts of 108.5 and 108`, async ({ page, empty }) => {
+    test.setTimeout(300_000);
+    const hands = by(page);
+    await begin(page, hands, empty, 'List the things');
+    await hands.press('link', 'Stockroom');
+    await hands.press('button', /slide$/i);
+    await hands.press('link', 'Shed');
+    await hands.press('button', /Start a chest/);
+    await hands.press('button', 'Start the chest');
+    await hands.station('Measure');
+    for (const [i, size] of ['880', '790', '560'].entries()) {
+      await hands.choose(`The ${overall[i]?.toLowerCase()} is`, 'of the clear inside');
+      await hands.type(`${overall[i]}, given`, size);
+    }
+    await hands.station('Divide');
+    await addStock(hands, 'Boxes of', 'Birch ply 15', '15');
+    await addStock(hands, 'Drawer bottoms of', 'Birch ply 9', '9');
+    for (const [label, size] of [
+      ['Between two', '4'],
+      ['Below the lowest', '4'],
+      ['Above the highest', '4'],
+      ['Groove deep', '7'],
+      ['Groove up', '10'],
+      ['Cut small by', '1'],
+    ] as const)
+      await hands.type(label, size);
+    await until(page, hands, 'Drawer', /^\d+ drawers\./, 7);
+    await hands.choose('Slide length', '500');
+    const tape = upright(page);
+    await expect(tape.getByRole('option', { name: /drawer \d, 108.5 mm/ })).toHaveCount(4);
+    await expect(tape.getByRole('option', { name: /drawer \d, 108.0 mm/ })).toHaveCount(3);
+    await hands.station('Parts');
+    // Front and back between the sides: 854.6 − 2 × 15; bottom 824.6 + 14 − 1 by 470 + 14 − 1.
+    const row = (name: RegExp) => page.getByRole('row', { name }).first();
+    await expect(row(/drawer end/)).toContainText('824.6');
+    await expect(row(/drawer side/)).toContainText('500');
+    await expect(row(/drawer bottom/)).toContainText('837.6');
+    await expect(row(/drawer bottom/)).toContainText('483');
+    await expect(page.getByRole('region', { name: 'To buy' })).toContainText('7 Ball slide, 500 mm, pairs');
+  });
+
+  test(`job 18 from empty by ${by.name}: a rail of 42 in 756 by 583, two openings of 270.5, boxes of 729.6`, async ({ page, empty }) => {
+    test.setTimeout(300_000);
+    const hands = by(page);
+    await begin(page, hands, empty, 'List the things');
+    await hands.press('link', 'Stockroom');
+    await hands.press('button', /slide$/i);
+    await hands.type('Takes at each side', '13.2');
+    await hands.press('link', 'Shed');
+    await hands.press('button', /Start a drawers/);
+    await hands.press('button', 'Start the drawers');
+    await hands.station('Measure');
+    for (const [i, size] of ['756', '583', '527'].entries()) await hands.type(`${overall[i]}, given`, size);
+
+    // One rail across the frame, and a drawer in each opening.
+    await hands.station('Divide');
+    await hands.press('button', 'Remove all drawers');
+    await hands.press('button', 'Shelf in it');
+    await hands.pick(upright(page), /^shelf/);
+    await hands.choose('It is', 'A rail along the front');
+    await hands.type('Rail high', '42');
+    await expect(upright(page).getByRole('option', { name: /space \d, 270.5 mm/ })).toHaveCount(2);
+    await hands.pick(upright(page), /space 1, 270.5 mm/);
+    await hands.choose('Or fill it with', 'Drawers');
+    await hands.press('button', 'Fill it');
+    await hands.type('Box height clearance', '30');
+    await hands.choose('Fronts', 'Lipped over its opening');
+    await hands.type('Lip', '12');
+    await expect(sum(page)).toContainText('729.6');
+  });
+}
 
 for (const piece of ['ink-case', 'paper-chest', 'sink-drawers', 'drying-deck', 'tube-rack', 'type-tray', 'composing-table']) {
   test(`no two choosers of ${piece} share a label`, async ({ page, shed }) => {

@@ -2,12 +2,15 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { Plus } from 'lucide-react';
+import type { LengthUnit } from '../../core/length/index.js';
 import { applyEdit } from '../../core/piece/index.js';
 import { chestSizes, newCase, newId, newInPlace, newOpening, newStock, newThing } from '../data/defaults.js';
 import { useProject } from '../data/project.js';
 import { Button, Fault, Row } from '../shared/ui.js';
 import { ink, line, paper, tape, wood } from '../theme/tokens.js';
-import { fillEdit, type Filling } from '../worksheets/fill-menu.js';
+import { fillEdit } from '../worksheets/fill-menu.js';
+import { MadeOf } from '../worksheets/made-of.js';
+import type { Filling, Means } from '../worksheets/usual.js';
 
 /** Starts a piece, with what it needs to stand on: a sheet in the stockroom, an opening where it comes from one. */
 export function useStart(chosen: string | null) {
@@ -183,12 +186,21 @@ const Card = styled.button`
   }
 `;
 
+/** A piece of a kind with nothing in it yet, and the room for what fills it. */
+function begun(kind: Kind, sheet: string, unit: LengthUnit) {
+  const bare = kind.shell === 'case' ? newCase(unit, sheet, { kind: 'sizes' }) : newInPlace(unit, sheet, kind.filling ?? 'drawers');
+  if (kind.filling === 'drawers' && kind.shell === 'case') Object.assign(bare, chestSizes(unit));
+  const size = (o: typeof bare.width) => (o.from === 'given' ? o.size : newThing(unit).clearance);
+  const clear = { width: size(bare.width), height: size(bare.height), depth: size(bare.depth) };
+  return { bare: { ...bare, name: `New ${kind.name.toLowerCase()}` }, means: { unit, clear } };
+}
+
 /** Starts a piece of a kind: its shell, and what fills it. */
 function useStartKind(chosen: string | null) {
   const { id, bench, saver } = useProject();
   const navigate = useNavigate();
   const [problem, setProblem] = useState<string | null>(null);
-  const start = async (kind: Kind) => {
+  const start = async (kind: Kind, woods?: Means['chosen']) => {
     const { unit } = bench.project.settings;
     try {
       const stock = [...bench.records.stock];
@@ -203,14 +215,10 @@ function useStartKind(chosen: string | null) {
         await saver.create('things', 'first-thing', first, 'Added a thing for the cells');
         things.push({ id: 'first-thing', version: 1, data: first });
       }
-      const sheet = chosen ?? (stock[0]?.id as string);
-      const bare = kind.shell === 'case' ? newCase(unit, sheet, { kind: 'sizes' }) : newInPlace(unit, sheet, kind.filling ?? 'drawers');
-      if (kind.filling === 'drawers' && kind.shell === 'case') Object.assign(bare, chestSizes(unit));
-      const piece = { ...bare, name: `New ${kind.name.toLowerCase()}` };
-      const size = (o: typeof piece.width) => (o.from === 'given' ? o.size : newThing(unit).clearance);
-      const clear = { width: size(piece.width), height: size(piece.height), depth: size(piece.depth) };
-      const means = { unit, stock, slides: bench.records.slides, things, clear };
-      const filled = kind.filling ? applyEdit(piece, fillEdit(piece, piece.interior.id, kind.filling, means)) : piece;
+      const { bare, means } = begun(kind, chosen ?? (stock[0]?.id as string), unit);
+      const filled = kind.filling
+        ? applyEdit(bare, fillEdit(bare, bare.interior.id, kind.filling, { ...means, ...bench.records, stock, things, chosen: woods }))
+        : bare;
       const pieceId = newId(
         kind.id,
         bench.records.pieces.map((p) => p.id),
@@ -227,12 +235,16 @@ function useStartKind(chosen: string | null) {
 /** The kinds of piece to start from, each with a picture. */
 export function KindCards({ stock }: { stock: string | null }) {
   const { start, problem } = useStartKind(stock);
+  const { bench } = useProject();
+  const [wanted, setWanted] = useState<Kind | null>(null);
+  // With nothing in the stockroom there is nothing to choose between: a first sheet is put there.
+  const press = (kind: Kind) => (kind.filling && stock !== null ? setWanted(kind) : void start(kind));
   return (
     <>
       <Cards aria-label="Kinds of piece">
         {KINDS.map((kind) => (
           <li key={kind.id}>
-            <Card onClick={() => void start(kind)} aria-label={`Start a ${kind.name.toLowerCase()}: ${kind.says.toLowerCase()}`}>
+            <Card onClick={() => press(kind)} aria-label={`Start a ${kind.name.toLowerCase()}: ${kind.says.toLowerCase()}`}>
               <svg width={60} height={48} viewBox="0 0 60 48" aria-hidden>
                 {kind.picture.map(([x, y, w, h], i) => (
                   <rect key={i} x={x} y={y} width={w} height={h} fill={wood} stroke={ink} strokeWidth={0.8} />
@@ -246,6 +258,16 @@ export function KindCards({ stock }: { stock: string | null }) {
           </li>
         ))}
       </Cards>
+      {wanted?.filling && stock !== null ? (
+        <MadeOf
+          key={wanted.id}
+          filling={wanted.filling}
+          means={{ ...begun(wanted, stock, bench.project.settings.unit).means, ...bench.records }}
+          does={`Start the ${wanted.name.toLowerCase()}`}
+          onSettled={(woods) => void start(wanted, woods)}
+          onCancel={() => setWanted(null)}
+        />
+      ) : null}
       {problem ? <Fault role="alert">{problem}</Fault> : null}
     </>
   );

@@ -4,9 +4,8 @@ import { useSettledBench } from '../bench/bench.js';
 import { newNodesFor } from '../bench/nodes.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { Fault, Select, type Choice } from '../shared/ui.js';
-import { usualBoards, usualCells, usualDrawers, usualSlats, type Means } from './usual.js';
-
-export type Filling = 'drawers' | 'pigeon-holes' | 'rack' | 'lanes' | 'slats';
+import { MadeOf } from './made-of.js';
+import { usualBoards, usualCells, usualDrawers, usualSlats, type Filling, type Means } from './usual.js';
 
 const FILLINGS: readonly Choice<Filling>[] = [
   { id: 'drawers', label: 'Drawers' },
@@ -56,12 +55,14 @@ export function FillMenu({ space }: { space: PlacedSpace }) {
   const { bench } = useProject();
   const { unit } = usePrecision();
   const [problem, setProblem] = useState<string | null>(null);
+  const [wanted, setWanted] = useState<Filling | null>(null);
   const { stock, slides, things } = bench.records;
   const { width, height, depth } = space.clear;
   const means: Means = { unit, stock, slides, things, clear: { width: width.value, height: height.value, depth: depth.value } };
-  const fill = (filling: Filling) => {
+  const fill = (filling: Filling, chosen: Means['chosen']) => {
+    setWanted(null);
     try {
-      const edit = fillEdit(piece, space.id, filling, means);
+      const edit = fillEdit(piece, space.id, filling, { ...means, chosen });
       commit(edit, `Filled ${space.label}`.slice(0, 150));
       if (edit.kind === 'fill') select(edit.split?.spaces.at(-1)?.id ?? space.id);
       setProblem(null);
@@ -71,7 +72,17 @@ export function FillMenu({ space }: { space: PlacedSpace }) {
   };
   return (
     <div style={{ marginTop: 8 }}>
-      <Select label="Or fill it with" value={null} placeholder="Choose what" choices={FILLINGS} onChange={fill} />
+      <Select label="Or fill it with" value={wanted} placeholder="Choose what" choices={FILLINGS} onChange={setWanted} />
+      {wanted ? (
+        <MadeOf
+          key={wanted}
+          filling={wanted}
+          means={means}
+          does="Fill it"
+          onSettled={(chosen) => fill(wanted, chosen)}
+          onCancel={() => setWanted(null)}
+        />
+      ) : null}
       {problem ? <Fault role="alert">{problem}</Fault> : null}
     </div>
   );

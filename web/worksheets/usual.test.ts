@@ -5,8 +5,8 @@ import { PieceSchema, applyEdit, type Piece } from '../../core/piece/index.js';
 import { solve } from '../../core/solution/index.js';
 import type { Slide, Stock } from '../../core/stock/index.js';
 import { newCase, newInPlace, newSettings, newStock, newThing } from '../data/defaults.js';
-import { fillEdit, type Filling } from './fill-menu.js';
-import type { Means } from './usual.js';
+import { fillEdit } from './fill-menu.js';
+import { woodsOf, type Filling, type Means } from './usual.js';
 
 const FILLINGS: readonly Filling[] = ['drawers', 'pigeon-holes', 'rack', 'lanes', 'slats'];
 
@@ -71,4 +71,19 @@ test('with nothing in the stockroom, or nothing to hold, it says what is missing
   const piece = newInPlace('mm', 'thick', 'drawers');
   expect(() => fillEdit(piece, 'inside', 'drawers', { ...means('mm', piece), stock: [] })).toThrow(/put some into the stockroom/);
   expect(() => fillEdit(piece, 'inside', 'rack', { ...means('mm', piece), things: [] })).toThrow(/say what the cells are to hold/);
+});
+
+test('what it is made of is asked before it is put in: the nearest stands there, what is chosen is taken', () => {
+  const piece = newInPlace('mm', 'thick', 'drawers');
+  const with_ = means('mm', piece);
+  // Of 18, 12 and 6: the box of 15 is as near to either and takes the first; wooden runners, as there are no slides.
+  expect(woodsOf('drawers', with_).map((w) => [w.label, w.stock])).toEqual([
+    ['Boxes of', 'thick'],
+    ['Drawer bottoms of', 'thin'],
+    ['Fronts of', 'thick'],
+    ['Runners of', 'thick'],
+  ]);
+  const edit = fillEdit(piece, 'inside', 'drawers', { ...with_, chosen: { box: 'middling' } });
+  const making = edit.kind === 'fill' ? edit.split?.making : undefined;
+  expect(making?.kind === 'drawers' ? making.stock : null).toEqual({ box: 'middling', bottom: 'thin', front: 'thick' });
 });

@@ -1,0 +1,131 @@
+import type { Locator, Page } from '@playwright/test';
+import { expect } from './server.js';
+
+type Name = string | RegExp;
+
+/** One way of working a page: with the pointer, or with the keyboard alone. */
+export interface Hands {
+  press(role: 'button' | 'link', name: Name): Promise<void>;
+  /** Replaces what a field holds, and keeps it. */
+  type(label: Name, text: string): Promise<void>;
+  /** The same, where the next field is gone to with Tab. */
+  fill(label: Name, text: string): Promise<void>;
+  choose(label: string, choice: Name): Promise<void>;
+  /** Selects what stands on a tape. */
+  pick(tape: Locator, option: RegExp): Promise<void>;
+  /** Gives what stands on a tape a size. */
+  size(tape: Locator, option: RegExp, text: string): Promise<void>;
+  station(name: Station): Promise<void>;
+}
+
+const STATIONS = ['Measure', 'Divide', 'Carry', 'Parts'] as const;
+type Station = (typeof STATIONS)[number];
+
+export const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'Saving' })).toHaveCount(0);
+export const upright = (page: Page) => page.getByRole('listbox', { name: 'Upright tape, from the floor' });
+export const along = (page: Page) => page.getByRole('listbox', { name: 'Tape along the bottom, from the left' });
+export const deep = (page: Page) => page.getByRole('listbox', { name: 'Tape from the rear to the front' });
+export const sum = (page: Page) => page.getByRole('region', { name: 'The sum of what is selected' });
+
+const chooser = (page: Page, label: string) => page.getByRole('button', { name: new RegExp(`${label}$`) });
+const field = (page: Page, label: Name) => page.getByRole('textbox', { name: label });
+const exactly = (name: Name) => ({ name, exact: typeof name === 'string' });
+
+export function pointer(page: Page): Hands {
+  return {
+    press: async (role, name) => {
+      await page.getByRole(role, exactly(name)).click();
+      await saved(page);
+    },
+    type: async (label, text) => {
+      await field(page, label).fill(text);
+      await field(page, label).press('Enter');
+      await saved(page);
+    },
+    fill: async (label, text) => {
+      await field(page, label).fill(text);
+      await field(page, label).press('Tab');
+    },
+    choose: async (label, choice) => {
+      await chooser(page, label).click();
+      await page.getByRole('option', exactly(choice)).click();
+      await saved(page);
+    },
+    pick: (tape, option) => tape.getByRole('option', { name: option }).click(),
+    size: async (tape, option, text) => {
+      const found = tape.getByRole('option', { name: option });
+      await found.click();
+      await found.click();
+      await page.getByRole('textbox', { name: /^Size of/ }).fill(text);
+      await page.keyboard.press('Enter');
+      await saved(page);
+    },
+    station: (name) =>
+      page
+        .getByRole('navigation', { name: 'Stations' })
+        .getByRole('link', { name: new RegExp(name) })
+        .click(),
+  };
+}
+
+const hasFocus = (locator: Locator) => locator.evaluateAll((all) => all.some((one) => one === document.activeElement));
+
+/** Presses a key until what is looked for has the focus. @throws when it is not reached */
+async function walk(page: Page, key: string, to: Locator, most: number): Promise<void> {
+  await expect(to.first()).toBeAttached();
+  for (let i = 0; i < most; i += 1) {
+    if (await hasFocus(to)) return;
+    await page.keyboard.press(key);
+  }
+  throw new Error(`${key} does not reach ${String(to)}`);
+}
+
+export function keyboard(page: Page): Hands {
+  const tabTo = (to: Locator) => walk(page, 'Tab', to, 250);
+  const replace = async (label: Name, text: string, key: string) => {
+    await tabTo(field(page, label));
+    await page.keyboard.press('Control+a');
+    await page.keyboard.type(text);
+    await page.keyboard.press(key);
+  };
+  const pick = async (tape: Locator, option: RegExp) => {
+    await tabTo(tape.getByRole('option'));
+    await page.keyboard.press('Home');
+    const vertical = (await tape.getAttribute('aria-orientation')) !== 'horizontal';
+    await walk(page, vertical ? 'ArrowUp' : 'ArrowRight', tape.getByRole('option', { name: option }), 40);
+  };
+  return {
+    press: async (role, name) => {
+      await tabTo(page.getByRole(role, exactly(name)));
+      await page.keyboard.press('Enter');
+      await saved(page);
+    },
+    type: async (label, text) => {
+      await replace(label, text, 'Enter');
+      await saved(page);
+    },
+    fill: (label, text) => replace(label, text, 'Tab'),
+    choose: async (label, choice) => {
+      await tabTo(chooser(page, label));
+      await page.keyboard.press('Enter');
+      await expect(page.getByRole('option').first()).toBeVisible();
+      await page.keyboard.press('Home');
+      await walk(page, 'ArrowDown', page.getByRole('option', exactly(choice)), 40);
+      await page.keyboard.press('Enter');
+      await saved(page);
+    },
+    pick,
+    size: async (tape, option, text) => {
+      await pick(tape, option);
+      await page.keyboard.type(text);
+      await page.keyboard.press('Enter');
+      await saved(page);
+    },
+    station: async (name) => {
+      const link = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(name) });
+      await expect(link).toBeVisible();
+      await page.keyboard.press(`Alt+${STATIONS.indexOf(name) + 1}`);
+      await expect(link).toHaveAttribute('aria-current', 'page');
+    },
+  };
+}

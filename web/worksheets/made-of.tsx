@@ -1,0 +1,34 @@
+import { useState } from 'react';
+import { StockSelect } from '../shared/stock-select.js';
+import { Button, Grid, Panel, Row } from '../shared/ui.js';
+import { woodsOf, type Filling, type Means } from './usual.js';
+
+interface MadeOfProps {
+  readonly filling: Filling;
+  readonly means: Means;
+  /** What the button that settles it says. */
+  readonly does: string;
+  readonly onSettled: (chosen: Means['chosen']) => void;
+  readonly onCancel: () => void;
+}
+
+/** Asks what a filling is made of before it is put in; what is nearest to the usual thickness stands there. */
+export function MadeOf({ filling, means, does, onSettled, onCancel }: MadeOfProps) {
+  const [chosen, setChosen] = useState<NonNullable<Means['chosen']>>({});
+  const woods = woodsOf(filling, { ...means, chosen });
+  return (
+    <Panel role="group" aria-label="What it is made of" style={{ padding: 10, marginTop: 8, maxWidth: 620 }}>
+      <Grid>
+        {woods.map(({ use, label, stock }) => (
+          <StockSelect key={use} label={label} value={stock} onChange={(id) => setChosen((now) => ({ ...now, [use]: id }))} />
+        ))}
+      </Grid>
+      <Row style={{ marginTop: 8 }}>
+        <Button data-main autoFocus onPress={() => onSettled(Object.fromEntries(woods.map(({ use, stock }) => [use, stock])))}>
+          {does}
+        </Button>
+        <Button onPress={onCancel}>Cancel</Button>
+      </Row>
+    </Panel>
+  );
+}
