@@ -11,6 +11,7 @@ export interface Hands {
   /** The same, where the next field is gone to with Tab. */
   fill(label: Name, text: string): Promise<void>;
   choose(label: string, choice: Name): Promise<void>;
+  tick(label: string): Promise<void>;
   /** Selects what stands on a tape. */
   pick(tape: Locator, option: RegExp): Promise<void>;
   /** Gives what stands on a tape a size. */
@@ -49,6 +50,10 @@ export function pointer(page: Page): Hands {
     choose: async (label, choice) => {
       await chooser(page, label).click();
       await page.getByRole('option', exactly(choice)).click();
+      await saved(page);
+    },
+    tick: async (label) => {
+      await page.getByText(label, { exact: true }).click();
       await saved(page);
     },
     pick: (tape, option) => tape.getByRole('option', { name: option }).click(),
@@ -112,6 +117,11 @@ export function keyboard(page: Page): Hands {
       await page.keyboard.press('Home');
       await walk(page, 'ArrowDown', page.getByRole('option', exactly(choice)), 40);
       await page.keyboard.press('Enter');
+      await saved(page);
+    },
+    tick: async (label) => {
+      await tabTo(page.getByRole('checkbox', { name: label, exact: true }));
+      await page.keyboard.press('Space');
       await saved(page);
     },
     pick,

@@ -197,7 +197,10 @@ for (const by of [pointer, keyboard]) {
     await expect(page.getByRole('region', { name: 'To buy' })).toContainText('7 Ball slide, 500 mm, pairs');
   });
 
-  test(`job 18 from empty by ${by.name}: a rail of 42 in 756 by 583, two openings of 270.5, boxes of 729.6`, async ({ page, empty }) => {
+  test(`job 18 from empty by ${by.name}: a rail of 42 in 756 by 583, openings of 270.5, boxes of 729.6 x 240.5, housings 312.5 apart`, async ({
+    page,
+    empty,
+  }) => {
     test.setTimeout(300_000);
     const hands = by(page);
     await begin(page, hands, empty, 'List the things');
@@ -218,13 +221,33 @@ for (const by of [pointer, keyboard]) {
     await hands.choose('It is', 'A rail along the front');
     await hands.type('Rail high', '42');
     await expect(upright(page).getByRole('option', { name: /space \d, 270.5 mm/ })).toHaveCount(2);
-    await hands.pick(upright(page), /space 1, 270.5 mm/);
-    await hands.choose('Or fill it with', 'Drawers');
-    await hands.press('button', 'Fill it');
-    await hands.type('Box height clearance', '30');
-    await hands.choose('Fronts', 'Lipped over its opening');
-    await hands.type('Lip', '12');
-    await expect(sum(page)).toContainText('729.6');
+    for (const n of [2, 1]) {
+      await hands.pick(upright(page), new RegExp(`space ${n}, 270.5 mm`));
+      await hands.choose('Or fill it with', 'Drawers');
+      if (n === 2) await addStock(hands, 'Boxes of', 'Birch ply 12', '12');
+      else await hands.choose('Boxes of', 'Birch ply 12');
+      await hands.press('button', 'Fill it');
+      await hands.choose('Fronts', 'Lipped over its opening');
+      await hands.type('Lip', '12');
+      await hands.type('Box height clearance', '30');
+      await hands.choose('Slide length', '500');
+      await expect(sum(page)).toContainText('729.6');
+    }
+
+    // Packed out to the inner side of the frame with what is over: two layers of 16.5 are let in 9.
+    await hands.tick('Slides packed out behind a face frame');
+    await hands.type('Frame stands in', '24');
+    await hands.type('Packing wide', '62');
+    await addStock(hands, 'Packing made of', 'Ply 16.5', '16.5');
+
+    await hands.station('Parts');
+    const row = (name: RegExp) => page.getByRole('row', { name }).first();
+    for (const size of ['500', '240.5']) await expect(row(/drawer side/)).toContainText(size);
+    await expect(row(/runner board/)).toContainText('527');
+    await hands.press('button', /^packing upright/);
+    await expect(page.getByText(/^housing 62 wide, 9 deep, on the right face, 12 from the lower end/)).toBeVisible();
+    // 312.5 above the first.
+    await expect(page.getByText(/^housing 62 wide, 9 deep, on the right face, 324.5 from the lower end/)).toBeVisible();
   });
 }
 

@@ -12,6 +12,7 @@ export default defineConfig({
   retries: process.env['CI'] ? 1 : 0,
   reporter: [['list'], ['json']],
   use: {
+    actionTimeout: 40_000,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env['RUVOK_CHROMIUM'] ?? '/usr/bin/chromium',

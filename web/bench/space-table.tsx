@@ -1,6 +1,6 @@
 import { usePrecision } from '../data/project.js';
 import { LengthText } from '../shared/length-text.js';
-import { Scroll, Table } from '../shared/ui.js';
+import { Scroll, Table, WordButton } from '../shared/ui.js';
 import { useBench } from './bench.js';
 
 /** The drawing as a table: every space with its clear sizes, its place and what stands in it. */
@@ -29,9 +29,7 @@ export function SpaceTable() {
           {spaces.map((s) => (
             <tr key={s.id} aria-selected={selection === s.id}>
               <td>
-                <button onClick={() => select(s.id)} style={{ all: 'unset', cursor: 'pointer', textDecoration: 'underline' }}>
-                  {s.label}
-                </button>
+                <WordButton onClick={() => select(s.id)}>{s.label}</WordButton>
               </td>
               {[s.clear.width.value, s.clear.height.value, s.clear.depth.value, s.box.x0, s.box.y0].map((value, i) => (
                 <td key={i} className="figure">

@@ -14,7 +14,7 @@ import {
   NumberField,
 } from 'react-aria-components';
 import { Check, ChevronDown } from 'lucide-react';
-import { film, ink, inkSoft, line, paper, red, tape, tapePale } from '../theme/tokens.js';
+import { film, ink, inkSoft, line, link, paper, red, tape, tapePale } from '../theme/tokens.js';
 
 /** A button; `data-main` marks the one that is most likely wanted. */
 export const Button = styled(AriaButton)`
@@ -331,4 +331,16 @@ export const Page = styled.main`
 export const Scroll = styled.div`
   overflow-x: auto;
   background: ${film};
+`;
+
+/** A word in a line or a table that does something when it is pressed. */
+export const WordButton = styled.button`
+  all: unset;
+  cursor: pointer;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  &:focus-visible {
+    outline: 3px solid ${link};
+    outline-offset: 1px;
+  }
 `;

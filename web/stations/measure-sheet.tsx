@@ -70,12 +70,14 @@ function OverallForm({ reach }: { reach: Reach }) {
               onCommit={(size) => size !== null && change({ ...rule, size }, `Gave the ${reach}`)}
               onDraft={(size) => draft(size === null ? null : { ...rule, size })}
             />
-            <Select
-              label={`The ${reach} is`}
-              value={rule.of}
-              choices={ofs}
-              onChange={(of) => change({ ...rule, of }, `Gave the ${reach} another way`)}
-            />
+            <div style={{ gridColumn: '1 / -1' }}>
+              <Select
+                label={`The ${reach} is`}
+                value={rule.of}
+                choices={ofs}
+                onChange={(of) => change({ ...rule, of }, `Gave the ${reach} another way`)}
+              />
+            </div>
           </>
         ) : null}
         {rule.from === 'bounded' ? (

@@ -12,7 +12,7 @@ import { usePrecision } from '../data/project.js';
 import { useBench } from '../bench/bench.js';
 import { LengthText } from '../shared/length-text.js';
 import { Sum } from '../shared/sum.js';
-import { Button, Faint, Fault, Row, Table } from '../shared/ui.js';
+import { Button, Faint, Fault, Row, Table, WordButton } from '../shared/ui.js';
 import { download, fileName } from '../shared/download.js';
 import { ink, inkSoft, wood, woodDark } from '../theme/tokens.js';
 
@@ -141,14 +141,10 @@ export function PartsStage() {
                   ) : null}
                 </td>
                 <td>
-                  <button
-                    onClick={() => select(part.id)}
-                    style={{ all: 'unset', cursor: 'pointer', textDecoration: 'underline', textUnderlineOffset: 3 }}
-                    aria-pressed={on}
-                  >
+                  <WordButton onClick={() => select(part.id)} aria-pressed={on}>
                     {part.member.role}
                     {row.hand ? `, ${row.hand}` : ''}
-                  </button>
+                  </WordButton>
                 </td>
                 <td className="figure">
                   <CutCell part={part} side="length" />
