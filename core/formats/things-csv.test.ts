@@ -25,6 +25,18 @@ test('lengths as builders write them, and round things by their diameter', () =>
 });
 
 test.each([
+  ['a bare number where lengths are in inches', 'Tin, 4, 4, 4, 1, 2', 'in', 0.907],
+  ['a bare number where they are in mm', 'Tin, 4, 4, 4, 1, 2', 'mm', 2],
+  ['what it says itself', 'Tin, 4, 4, 4, 1, 2 kg', 'in', 2],
+  ['what it says itself, in pounds', 'Tin, 4, 4, 4, 1, 2 lbs', 'mm', 0.907],
+  ['its heading', 'name,w,h,d,kg\nTin,4,4,4,2', 'in', 2],
+  ['its heading, beside another word', 'name,w,h,d,weight (lb)\nTin,4,4,4,2', 'mm', 0.907],
+] as const)('a mass is taken by %s', (_, text, unit, kg) => {
+  // Two pounds are 2 x 0.45359237 kg.
+  expect(readThings(text, unit).things[0]?.mass).toBeCloseTo(kg, 3);
+});
+
+test.each([
   ['Tin, wide, 88, 100', 'width', 'wide'],
   ['Tin, 100, 0, 100', 'height', '0'],
   ['Tin, 100, 88, 100, 1.5', 'count', '1.5'],

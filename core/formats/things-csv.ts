@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { KG_PER_POUND } from '../figure/index.js';
 import { ZERO, readLength, type Length, type LengthUnit } from '../length/index.js';
 import type { Thing } from '../things/index.js';
 
@@ -39,6 +40,8 @@ const HEADINGS: Readonly<Record<string, Column>> = {
   mass: 'mass',
   weight: 'mass',
   kg: 'mass',
+  lb: 'mass',
+  pounds: 'mass',
   clearance: 'clearance',
   'free above': 'clearance',
   diameter: 'diameter',
@@ -49,18 +52,22 @@ const HEADINGS: Readonly<Record<string, Column>> = {
 /** The longest list that is read at once. */
 export const LONGEST_LIST = 500;
 
-function columnsOf(first: readonly string[]): { columns: readonly (Column | null)[]; heading: boolean } {
-  const known = first.map(
-    (cell) =>
-      HEADINGS[
-        cell
-          .trim()
-          .toLowerCase()
-          .replace(/[\s,(]+(mm|in|kg)\)?$/, '')
-      ] ?? null,
-  );
-  if (known.filter(Boolean).length >= 2) return { columns: known, heading: true };
-  return { columns: ['name', 'width', 'height', 'depth', 'count', 'mass'], heading: false };
+interface Columns {
+  readonly columns: readonly (Column | null)[];
+  readonly heading: boolean;
+  /** What a bare number of the mass is in. */
+  readonly mass: 'kg' | 'lb';
+}
+
+function columnsOf(first: readonly string[], unit: LengthUnit): Columns {
+  const heads = first.map((cell) => cell.trim().toLowerCase());
+  const known = heads.map((head) => HEADINGS[head.replace(/[\s,(]+(mm|in|kg|lbs?)\)?$/, '')] ?? null);
+  const usual = unit === 'mm' ? 'kg' : 'lb';
+  if (known.filter(Boolean).length < 2) {
+    return { columns: ['name', 'width', 'height', 'depth', 'count', 'mass'], heading: false, mass: usual };
+  }
+  const head = heads[known.indexOf('mass')] ?? '';
+  return { columns: known, heading: true, mass: /kg/.test(head) ? 'kg' : /lb|pound/.test(head) ? 'lb' : usual };
 }
 
 type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly accepted: string };
@@ -76,7 +83,21 @@ function numberIn(text: string, whole: boolean, least: number, most: number): Re
   return fits ? { ok: true, value } : { ok: false, accepted: `a${whole ? ' whole' : ''} number from ${least} to ${most}` };
 }
 
-function thingFrom(cell: (column: Column) => string, unit: LengthUnit): { thing: Thing } | { fault: Omit<ListFault, 'line'> } {
+/** A mass in kg: "2.5 kg" and "5 lb" as they say, a bare number in what its column is in. */
+function massIn(text: string, bare: 'kg' | 'lb'): Read<number> {
+  const said = /^(.*?)\s*(kg|lbs?)$/i.exec(text);
+  const inPounds = said ? said[2]?.toLowerCase() !== 'kg' : bare === 'lb';
+  const read = numberIn(said?.[1] ?? text, false, 0, inPounds ? 11_000 : 5000);
+  return read.ok
+    ? { ok: true, value: read.value * (inPounds ? KG_PER_POUND : 1) }
+    : { ok: false, accepted: `${read.accepted}, in ${inPounds ? 'lb' : 'kg'}` };
+}
+
+function thingFrom(
+  cell: (column: Column) => string,
+  unit: LengthUnit,
+  bare: 'kg' | 'lb',
+): { thing: Thing } | { fault: Omit<ListFault, 'line'> } {
   const name = cell('name').slice(0, 80);
   const fault = (column: Column, accepted: string) => ({ fault: { column, given: cell(column), accepted } });
   if (name === '') return fault('name', 'what the thing is called');
@@ -94,7 +115,7 @@ function thingFrom(cell: (column: Column) => string, unit: LengthUnit): { thing:
   if (!stack.ok) return fault('stack', stack.accepted);
   const clearance = cell('clearance') === '' ? ({ ok: true, value: ZERO } as const) : lengthIn(cell('clearance'), unit, ZERO);
   if (!clearance.ok) return fault('clearance', clearance.accepted);
-  const mass = cell('mass') === '' ? null : numberIn(cell('mass').replace(/\s*kg$/i, ''), false, 0, 5000);
+  const mass = cell('mass') === '' ? null : massIn(cell('mass'), bare);
   if (mass && !mass.ok) return fault('mass', mass.accepted);
   return {
     thing: {
@@ -114,20 +135,21 @@ function thingFrom(cell: (column: Column) => string, unit: LengthUnit): { thing:
 /**
  * Reads a list of things as it is typed, pasted from a spreadsheet, or kept as CSV: one a
  * line, in columns parted by tabs, commas or semicolons. The first line may name its
- * columns; without it they are name, width, height, depth, count, mass.
+ * columns; without it they are name, width, height, depth, count, mass;
+ * a mass is in kg where lengths are in mm and in pounds where they are in inches, unless it or its heading says so.
  * @returns what could be read, and every line that could not; never throws
  */
 export function readThings(text: string, unit: LengthUnit): ListReading {
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
   const [first, ...rest] = data;
   if (!first) return { things: [], faults: [] };
-  const { columns, heading } = columnsOf(first);
+  const { columns, heading, mass } = columnsOf(first, unit);
   const rows = heading ? rest : data;
   const things: Thing[] = [];
   const faults: ListFault[] = [];
   rows.slice(0, LONGEST_LIST).forEach((row, i) => {
     const cell = (column: Column) => (row[columns.indexOf(column)] ?? '').trim();
-    const read = thingFrom(cell, unit);
+    const read = thingFrom(cell, unit, mass);
     if ('thing' in read) things.push(read.thing);
     else faults.push({ line: i + (heading ? 2 : 1), ...read.fault });
   });

@@ -40,8 +40,8 @@ export function ListEntry({ onDone }: { onDone: () => void }) {
   return (
     <Panel style={{ margin: '10px 0' }} role="group" aria-label="A list of things">
       <TextField value={text} onChange={setText} autoFocus>
-        <FieldLabel>One thing a line: name, width, height, depth, count, mass of one in kg</FieldLabel>
-        <Lines placeholder={unit === 'mm' ? 'Ink tin, 100, 88, 100, 24, 1.05' : 'Ink tin, 4, 3 1/2, 4, 24, 1.05'} />
+        <FieldLabel>One thing a line: name, width, height, depth, count, mass of one in {unit === 'mm' ? 'kg' : 'lb'}</FieldLabel>
+        <Lines placeholder={unit === 'mm' ? 'Ink tin, 100, 88, 100, 24, 1.05' : 'Ink tin, 4, 3 1/2, 4, 24, 2.3'} />
       </TextField>
       <Faint>
         Lines copied out of a spreadsheet go in as they are. A first line may name the columns in any order; “diameter” makes round things.
