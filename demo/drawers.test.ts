@@ -2,7 +2,9 @@ import { columnSum, writeExactly } from '../core/figure/index.js';
 import { workshopOf } from '../core/formats/index.js';
 import { bladePasses, keptOf, ripYield } from '../core/joints/index.js';
 import { mm, toMm, type Length } from '../core/length/index.js';
-import { applyEdit, boxOf, type Drawers, type PieceEdit } from '../core/piece/index.js';
+import { boxOf, type PieceEdit } from '../core/piece/index.js';
+import { applyEdit } from '../core/kinds/index.js';
+import { type Drawers } from '../core/interiors/index.js';
 import { remediesFor, solve, stockChoices, type Solution } from '../core/solution/index.js';
 import { PRINT_SHED } from './print-shed.js';
 
@@ -289,7 +291,7 @@ test('what lies in the cells of a drawer counts against its slides', () => {
     'paper-chest',
     { kind: 'even', space: 'chest', members: 2, newMembers: [], newSpaces: [] },
     { kind: 'things', space: 'drawer-third', things: [] },
-    { kind: 'fill', space: 'drawer-third', cells: { ...cells, blocked: [], features: [] } },
+    { kind: 'fill', space: 'drawer-third', filling: { ...cells, blocked: [], features: [] } },
   );
   const room = filled.shape.facts.get('drawer-third')?.find((f) => f.count)?.count?.amount ?? 0;
   // 824.6 clear over 100 + 6 and boards of 6: seven columns.

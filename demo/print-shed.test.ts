@@ -3,7 +3,8 @@ import { writeExactly } from '../core/figure/index.js';
 import { readProject, workshopOf } from '../core/formats/index.js';
 import { inch, toInches, toMm, type Length } from '../core/length/index.js';
 import { propertiesOf, type Stock } from '../core/stock/index.js';
-import { applyEdit, type Piece, type PieceEdit } from '../core/piece/index.js';
+import { type Piece, type PieceEdit } from '../core/piece/index.js';
+import { applyEdit } from '../core/kinds/index.js';
 import { remediesFor, solve, stockChoices, type Solution } from '../core/solution/index.js';
 import { PRINT_SHED } from './print-shed.js';
 

@@ -1,6 +1,7 @@
 import { PRINT_SHED } from '../demo/print-shed.js';
 import { readProject } from '../core/formats/index.js';
-import type { DividingMember, PanelCase, Space, Split } from '../core/piece/index.js';
+import type { DividingMember, Space, Split } from '../core/piece/index.js';
+import type { PanelCase } from '../core/shells/index.js';
 import { ProjectsService } from './projects/projects.service.js';
 import { RecordsService } from './records/records.service.js';
 import { startApp, type TestApp } from './test/app.js';

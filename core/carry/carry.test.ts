@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { mm } from '../length/index.js';
-import type { PanelCase, Space } from '../piece/index.js';
+import type { Space } from '../piece/index.js';
+import type { PanelCase } from '../shells/index.js';
 import { materialOf, type Material } from '../stock/index.js';
 import { solve, type Solution } from '../solution/index.js';
 import { divided, piece, stock, thing, workshop } from '../testing/samples.js';

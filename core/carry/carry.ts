@@ -203,7 +203,7 @@ function carryOne(member: Member, carrying: Carrying): CarriedMember {
  * reactions load those. What has no mass is missing all the way down.
  */
 export function carry(shape: Shape, workshop: Workshop): Carried {
-  const { standing, unweighed } = standingOn(shape, workshop);
+  const { standing, unweighed } = standingOn(shape);
   const jointsOf = new Map<string, Joint[]>();
   for (const joint of shape.joints) {
     const list = jointsOf.get(joint.carried);

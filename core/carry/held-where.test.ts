@@ -1,6 +1,7 @@
 import { writeExactly } from '../figure/index.js';
 import { ZERO, mm } from '../length/index.js';
-import type { PanelCase, Space } from '../piece/index.js';
+import type { Space } from '../piece/index.js';
+import type { PanelCase } from '../shells/index.js';
 import { solve, type Solution } from '../solution/index.js';
 import { chest, drawers } from '../testing/chest.js';
 import { divided, piece, space, workshop } from '../testing/samples.js';

@@ -1,7 +1,8 @@
 import { writeExactly } from '../figure/index.js';
 import { mm } from '../length/index.js';
 import type { Placement } from '../things/index.js';
-import type { PanelCase, Space } from '../piece/index.js';
+import type { Space } from '../piece/index.js';
+import type { PanelCase } from '../shells/index.js';
 import { solve } from '../solution/index.js';
 import { divided, piece, workshop } from '../testing/samples.js';
 import { leavesOut, stopsBuild, type CarriedMember } from './index.js';

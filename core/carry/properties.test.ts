@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { mm } from '../length/index.js';
-import type { PanelCase, Space } from '../piece/index.js';
+import type { Space } from '../piece/index.js';
+import type { PanelCase } from '../shells/index.js';
 import type { Settings } from '../project/index.js';
 import { solve, type Solution } from '../solution/index.js';
 import { chest, drawers } from '../testing/chest.js';

@@ -1,8 +1,6 @@
 import { toMm } from '../length/index.js';
-import { cellGrid } from '../interiors/cells/grid.js';
-import type { PlacedSpace, Shape } from '../piece/index.js';
+import type { PlacedSpace, Shape, Stand } from '../piece/index.js';
 import type { Block } from '../things/index.js';
-import type { Workshop } from '../project/index.js';
 
 /** What one member puts on another: how much and where. */
 export interface Handed {
@@ -46,25 +44,12 @@ export interface Load {
   readonly unweighed: readonly string[];
 }
 
-/** What carries the things of a space: the member below it, the slats of a deck, the supports or the level boards of cells. */
-function carriersOf(space: PlacedSpace, members: Shape['members']): readonly string[] {
-  const { split, cells, id } = space.space;
-  if (split?.making?.kind === 'slats') {
-    const nodes = new Set([id, ...split.members.map((m) => m.id)]);
-    return members.filter((m) => m.role === 'slat' && nodes.has(m.node)).map((m) => m.id);
+/** The things of a space with what is not known of them; what fills it lies in every one of its places. */
+function loadOf(space: PlacedSpace, filled: Stand['filled']): { kg: number; unknown: readonly string[] } {
+  if (filled) {
+    const { thing, places } = filled;
+    return { kg: (thing.mass ?? 0) * places.length, unknown: thing.mass === undefined ? [thing.name] : [] };
   }
-  const made = cells ? members.filter((m) => m.node === id) : [];
-  const supports = made.filter((m) => m.role === 'ladder support');
-  if (supports.length > 0) return supports.map((m) => m.id);
-  // Each row of pigeon-holes stands on its level board, the lowest on what is below.
-  return [...made.filter((m) => m.role === 'shelf').map((m) => m.id), space.neighbours.below];
-}
-
-/** The things of a space with what is not known of them; those of cells fill every cell. */
-function loadOf(space: PlacedSpace, workshop: Workshop): { kg: number; unknown: readonly string[] } {
-  const { cells } = space.space;
-  const grid = cells && cellGrid(space, cells, workshop);
-  if (grid) return { kg: (grid.thing.mass ?? 0) * grid.capacity.amount, unknown: grid.thing.mass === undefined ? [grid.thing.name] : [] };
   return {
     kg: space.blocks.reduce((sum, b) => sum + (b.thing.mass ?? 0) * b.count, 0),
     unknown: space.blocks.filter((b) => b.thing.mass === undefined).map((b) => b.thing.name),
@@ -98,16 +83,18 @@ function standingIn(space: PlacedSpace): readonly Standing[] {
 }
 
 /** What stands on each member. */
-export function standingOn(shape: Shape, workshop: Workshop): { standing: Map<string, Standing[]>; unweighed: Map<string, string[]> } {
+export function standingOn(shape: Shape): { standing: Map<string, Standing[]>; unweighed: Map<string, string[]> } {
   const standing = new Map<string, Standing[]>();
   const unweighed = new Map<string, string[]>();
   for (const space of shape.spaces.values()) {
-    if (space.blocks.length === 0 && !space.space.cells) continue;
-    if (space.space.split && space.space.split.making?.kind !== 'slats') continue;
-    const { kg, unknown } = loadOf(space, workshop);
-    const carriers = carriersOf(space, shape.members);
-    const filled = { space: space.id, kg, from: toMm(space.box.x0), to: toMm(space.box.x1) };
-    const entries = space.space.cells ? [filled] : standingIn(space);
+    const stand = shape.stands.get(space.id);
+    const isOpen = !space.space.split && !space.space.cells;
+    if (!stand && !isOpen) continue;
+    if (space.blocks.length === 0 && !stand?.filled) continue;
+    const { kg, unknown } = loadOf(space, stand?.filled);
+    const carriers = stand?.carriers ?? [space.neighbours.below];
+    const whole = { space: space.id, kg, from: toMm(space.box.x0), to: toMm(space.box.x1) };
+    const entries = stand?.filled ? [whole] : standingIn(space);
     for (const id of carriers) {
       if (unknown.length > 0) unweighed.set(id, [...(unweighed.get(id) ?? []), ...unknown]);
       standing.set(id, [...(standing.get(id) ?? []), ...entries.map((e) => shareOf(e, carriers.length))]);

@@ -1,5 +1,5 @@
 import { fromUnits, toMm } from '../length/index.js';
-import { boxOf, posed, posesOf, type Body, type NamedPose, type Piece, type PlacedSpace, type Shape } from '../piece/index.js';
+import { boxOf, posed, posesOf, type Body, type NamedPose, type PlacedSpace, type Shape } from '../piece/index.js';
 import type { Carried } from './carry.js';
 import { tippingOf, type Heap, type Tipping } from './tipping.js';
 
@@ -43,17 +43,10 @@ function isFilled({ heap }: Filled, filling: Filling, body: Body | undefined, po
   return filling === 'top only' && heap.y > half;
 }
 
-/** Where the front feet of a piece are, from its rear, mm; null for one that stands in a place that is there already. */
-function footOf(piece: Piece, shape: Shape): number | null {
-  if (piece.shell !== 'panel-case') return null;
-  // The sides of a case with a toe board run to the floor at the front.
-  return toMm(shape.overall.depth.value) - (piece.base.kind === 'plinth' ? toMm(piece.base.setback) : 0);
-}
-
 /** Every pose and filling of a free-standing piece; none for what stands in a place that is there already. */
-export function tippingCases(piece: Piece, shape: Shape, carried: Carried): readonly TippingCase[] {
-  const foot = footOf(piece, shape);
-  if (foot === null || shape.members.length === 0) return [];
+export function tippingCases(shape: Shape, carried: Carried): readonly TippingCase[] {
+  if (shape.outside.foot === null || shape.members.length === 0) return [];
+  const foot = toMm(shape.outside.foot);
   const filled = filledSpaces(shape, carried);
   const bodyOf = new Map(shape.bodies.flatMap((b) => b.spaces.map((id) => [id, b] as const)));
   const pullAt = toMm(shape.overall.height.value);

@@ -2,7 +2,7 @@ import { PASS, onSlides, tippingCases, worstTipping, type Carried } from '../car
 import { force, len, mass, say } from '../figure/index.js';
 import { fromUnits } from '../length/index.js';
 import { boxOf, overlap, sweptBox, type Body, type Box, type Member, type Piece, type Shape } from '../piece/index.js';
-import { pieceFix, type Check } from './check.js';
+import { pieceFix, type Check } from '../finding/index.js';
 
 function rated(body: Body, carried: Carried): Check[] {
   const slides = onSlides(body, carried);
@@ -54,7 +54,7 @@ const TO_WALL: Check['fixes'] = [pieceFix(say`It will be fixed to the wall`, { k
 function tips(piece: Piece, shape: Shape, carried: Carried): Check[] {
   if (piece.fixedToWall) return [];
   const unknown = [...new Set([...carried.members.values()].flatMap((c) => c.unknown))];
-  const cases = tippingCases(piece, shape, carried);
+  const cases = tippingCases(shape, carried);
   // With things of no known mass in it, only what it does empty is known.
   const worst = worstTipping(unknown.length > 0 ? cases.filter((c) => c.filling === 'empty') : cases);
   if (!worst || worst.tipping.state === 'fine') {
@@ -84,11 +84,11 @@ const FILLED = {
 } as const;
 
 /** Fronts that stand out further than what lies above them covers. */
-function covered(piece: Piece, shape: Shape): Check[] {
+function covered(shape: Shape): Check[] {
   const face = shape.overall.depth.value;
   const out = shape.members.filter((m) => m.role === 'drawer front').map((m) => boxOf(m).z1 - face);
   const most = Math.max(0, ...out);
-  const cover = piece.shell === 'in-place' ? piece.cover : undefined;
+  const { cover } = shape.outside;
   if (cover === undefined || most <= cover) return [];
   return [
     {
@@ -120,5 +120,5 @@ export function bodyChecks(piece: Piece, shape: Shape, carried: Carried): Check[
           },
         ]
       : [];
-  return [...faults, ...tips(piece, shape, carried), ...covered(piece, shape), ...good];
+  return [...faults, ...tips(piece, shape, carried), ...covered(shape), ...good];
 }

@@ -1,6 +1,8 @@
 import { writeExactly } from '../figure/index.js';
 import { ZERO, mm } from '../length/index.js';
-import { applyEdit, type PanelCase, type Space } from '../piece/index.js';
+import { type Space } from '../piece/index.js';
+import { applyEdit } from '../kinds/index.js';
+import { type PanelCase } from '../shells/index.js';
 import { solve, type Solution } from '../solution/index.js';
 import type { Workshop } from '../project/index.js';
 import { divided, opening, piece, space, stock, thing, workshop } from '../testing/samples.js';

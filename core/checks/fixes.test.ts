@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { writeExactly } from '../figure/index.js';
 import { pieceFaults } from '../formats/index.js';
 import { mm } from '../length/index.js';
-import { applyEdit, spacesOf, type Piece, type Space } from '../piece/index.js';
+import { spacesOf, type Piece, type Space } from '../piece/index.js';
+import { applyEdit } from '../kinds/index.js';
 import { solve, type Solution } from '../solution/index.js';
 import { SEED, anyPiece } from '../testing/every-kind.js';
 

@@ -2,7 +2,7 @@ import { fixingsOf, heldAt, ofWhatIsSafe, screwsAlong, type Carried, type Carrie
 import { force, say } from '../figure/index.js';
 import type { Letters, Member, Piece } from '../piece/index.js';
 import type { Settings, Workshop } from '../project/index.js';
-import type { Check } from './check.js';
+import type { Check } from '../finding/index.js';
 import { capital, manyOf, nameOf } from './names.js';
 import { otherWays } from './screws.js';
 import { endsId } from './stands.js';

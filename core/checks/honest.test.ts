@@ -1,7 +1,10 @@
 import { withPerson, type BendingAnswer, type CarriedMember } from '../carry/index.js';
 import { writeExactly } from '../figure/index.js';
 import { ZERO, mm } from '../length/index.js';
-import { applyEdit, type Cells, type Drawers, type PanelCase, type Piece, type Space } from '../piece/index.js';
+import { type Piece, type Space } from '../piece/index.js';
+import { applyEdit } from '../kinds/index.js';
+import { type Cells, type Drawers } from '../interiors/index.js';
+import { type PanelCase } from '../shells/index.js';
 import { remediesFor, solve, type Solution } from '../solution/index.js';
 import { chest, drawers } from '../testing/chest.js';
 import { divided, opening, piece, space, stock, thing, workshop } from '../testing/samples.js';

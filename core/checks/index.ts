@@ -2,12 +2,12 @@ import type { Carried } from '../carry/index.js';
 import type { Part } from '../parts/index.js';
 import type { Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { worstFirst, pieceFix, type Check } from './check.js';
+import { worstFirst, pieceFix, type Check } from '../finding/index.js';
 import { bodyChecks } from './bodies.js';
 import { missingStock } from './missing.js';
 import { overlapChecks } from './overlaps.js';
 import { peopleChecks } from './people.js';
-import { rackingChecks } from './racking.js';
+import { shellOf } from '../shells/index.js';
 import { memberChecks } from './members.js';
 import { placeChecks } from './place.js';
 import { runChecks } from './runs.js';
@@ -16,7 +16,7 @@ import { thingChecks } from './things.js';
 import { undecided } from './undecided.js';
 import { uncuttableChecks } from './uncuttable.js';
 
-export * from './check.js';
+export * from '../finding/index.js';
 export { nameOf } from './names.js';
 export { clashSentence, heldIn } from './screws.js';
 export { standsWithJoints, weakEnds } from './stands.js';
@@ -52,11 +52,11 @@ export function checksOf(
     ...uncuttableChecks(uncuttable, letters),
     ...place,
     ...runChecks(piece, shape),
-    ...overlapChecks(piece, shape, letters),
+    ...overlapChecks(shape, letters),
     ...thingChecks(shape, workshop),
     ...bodyChecks(piece, shape, carried),
     ...screwChecks(piece, carried, letters, workshop.settings),
-    ...rackingChecks(piece, shape, carried, workshop),
+    ...(shape.members.length > 0 ? shellOf(piece).racking(piece, shape, carried, workshop) : []),
     ...peopleChecks(piece, shape, carried, letters, workshop),
     ...memberChecks(piece, shape, carried, letters, workshop),
   ]);

@@ -4,7 +4,7 @@ import { alike, limitName, type CarriedMember, type Carried } from '../carry/ind
 import { PIN, keptOf, pinsThrough } from '../joints/index.js';
 import type { Letters, Member, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { pieceFix, type Check } from './check.js';
+import { pieceFix, type Check } from '../finding/index.js';
 import { holdChecks, namesOf } from './holds.js';
 import { capital, nameOf } from './names.js';
 

@@ -1,7 +1,8 @@
 import { say } from '../figure/index.js';
-import { namedIn, type Piece } from '../piece/index.js';
+import { type Piece } from '../piece/index.js';
+import { namedIn } from '../kinds/index.js';
 import type { Workshop } from '../project/index.js';
-import { pieceFix, type Check } from './check.js';
+import { pieceFix, type Check } from '../finding/index.js';
 
 /** Stocks that a piece names and the stockroom no longer has; they are drawn 18 thick and stop the build. */
 export function missingStock(piece: Piece, workshop: Workshop): Check[] {

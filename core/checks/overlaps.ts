@@ -1,8 +1,8 @@
 import { isSquare } from '../carry/index.js';
 import { fine, len, say } from '../figure/index.js';
 import { fromUnits, mm, toMm } from '../length/index.js';
-import { boxOf, type Box, type Direction, type Letters, type Member, type Piece, type Shape } from '../piece/index.js';
-import type { Check } from './check.js';
+import { boxOf, type Box, type Direction, type Letters, type Member, type Shape } from '../piece/index.js';
+import type { Check } from '../finding/index.js';
 import { capital, nameOf } from './names.js';
 
 /** Less than this is rounding, mm. */
@@ -64,8 +64,8 @@ function overlapping(members: readonly Member[]): { readonly a: Member; readonly
 }
 
 /** Fronts that reach past the outside of their case. */
-function pastTheCase(piece: Piece, shape: Shape, letters: Letters): Check[] {
-  if (piece.shell !== 'panel-case') return [];
+function pastTheCase(shape: Shape, letters: Letters): Check[] {
+  if (shape.outside.is !== 'built') return [];
   const past = shape.members.flatMap((member) => {
     if (member.role !== 'drawer front') return [];
     const { x0, x1, y0, y1 } = boxOf(member);
@@ -88,7 +88,7 @@ function pastTheCase(piece: Piece, shape: Shape, letters: Letters): Check[] {
 }
 
 /** What is in the same place while all is shut: it can't be put together. Pairs of one kind are told together. */
-export function overlapChecks(piece: Piece, shape: Shape, letters: Letters): Check[] {
+export function overlapChecks(shape: Shape, letters: Letters): Check[] {
   const kinds = new Map<string, { a: Member; b: Member; by: number; count: number }>();
   for (const { a, b, by } of overlapping(shape.members)) {
     const key = [a.role, b.role].sort().join(' ');
@@ -107,5 +107,5 @@ export function overlapChecks(piece: Piece, shape: Shape, letters: Letters): Che
       fixes: [],
     };
   });
-  return [...told, ...pastTheCase(piece, shape, letters)];
+  return [...told, ...pastTheCase(shape, letters)];
 }

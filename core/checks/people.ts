@@ -3,7 +3,7 @@ import { fine, say } from '../figure/index.js';
 import { mm } from '../length/index.js';
 import { boxOf, type Letters, type Piece, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { pieceFix, type Check } from './check.js';
+import { pieceFix, type Check } from '../finding/index.js';
 import { capital, nameOf } from './names.js';
 
 /** What is so low is sat on, stepped on and knelt on. */
@@ -12,10 +12,10 @@ const LOW = mm(650);
 const SEAT = mm(200);
 
 /** What people get onto: the slats of a deck, and a top that is low enough. In a place that is there already a deck may be at any height. */
-function mayBeSatOn(piece: Piece, shape: Shape, { member, bending }: CarriedMember): boolean {
+function mayBeSatOn(shape: Shape, { member, bending }: CarriedMember): boolean {
   if (!bending) return false;
   const { y1 } = boxOf(member);
-  if (member.role === 'slat') return piece.shell === 'in-place' || y1 <= LOW;
+  if (member.role === 'slat') return shape.outside.is === 'found' || y1 <= LOW;
   const { width, depth } = shape.overall;
   return member.role === 'top' && y1 <= LOW && width.value >= SEAT && depth.value >= SEAT;
 }
@@ -29,7 +29,7 @@ interface Asked {
 export function peopleChecks(piece: Piece, shape: Shape, carried: Carried, letters: Letters, { settings }: Workshop): Check[] {
   if (piece.noOneOn) return [];
   const asked = [...carried.members.values()].flatMap((c): Asked[] =>
-    c.bending && mayBeSatOn(piece, shape, c) ? [{ carried: c, then: withPerson(c.bending, settings) }] : [],
+    c.bending && mayBeSatOn(shape, c) ? [{ carried: c, then: withPerson(c.bending, settings) }] : [],
   );
   if (asked.length === 0) return [];
   const worst = asked.reduce((a, b) => ((b.then.used ?? Infinity) > (a.then.used ?? Infinity) ? b : a));

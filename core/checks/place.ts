@@ -1,8 +1,8 @@
 import { len, say } from '../figure/index.js';
-import { ZERO, add, hypot, least, mm, sub, type Length } from '../length/index.js';
+import { ZERO, add, least, mm, sub, type Length } from '../length/index.js';
 import type { Box, Piece, Shape } from '../piece/index.js';
 import { leanOf, roomFor, spreadOf, standingHeight, valuesOf, type Obstacle, type Opening } from '../survey/index.js';
-import { pieceFix, type Check, type Fix } from './check.js';
+import { pieceFix, type Check, type Fix } from '../finding/index.js';
 import { reachChecks } from './reach.js';
 
 /** What the checks of a place look at. */
@@ -125,8 +125,7 @@ function obstacles(context: PlaceContext): Check[] {
 }
 
 /** Whether the case can be tipped upright when it was built lying down. */
-function standsUp({ piece, shape, openingId, opening }: PlaceContext): Check {
-  const height = shape.caseHeight.value;
+function standsUp({ shape, openingId, opening }: PlaceContext): Check {
   const diagonal = shape.diagonal.value;
   const room = standingHeight(openingId, opening).value;
   const about = { kind: 'piece' } as const;
@@ -140,17 +139,9 @@ function standsUp({ piece, shape, openingId, opening }: PlaceContext): Check {
       fixes: [],
     };
   }
-  const base = piece.shell === 'panel-case' ? piece.base : { kind: 'none' as const };
-  const loose = base.kind === 'toe' ? hypot(sub(height, base.height), shape.overall.depth.value) : null;
+  const { lower } = shape.outside;
   const fixes =
-    base.kind === 'toe' && loose !== null && loose <= room
-      ? [
-          pieceFix(say`Stand it on a loose plinth: then it is ${len(loose)} across its corners`, {
-            kind: 'piece',
-            patch: { base: { ...base, kind: 'plinth' } },
-          }),
-        ]
-      : [];
+    lower && lower.diagonal <= room ? [pieceFix(say`${lower.way}: then it is ${len(lower.diagonal)} across its corners`, lower.edit)] : [];
   return {
     id: 'stands-up',
     severity: 'stop',

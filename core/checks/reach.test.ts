@@ -1,6 +1,6 @@
 import { writeExactly } from '../figure/index.js';
 import { ZERO, mm } from '../length/index.js';
-import type { Drawers } from '../piece/index.js';
+import type { Drawers } from '../interiors/index.js';
 import type { Opening } from '../survey/index.js';
 import { chest, chestShop, drawers } from '../testing/chest.js';
 import { opening } from '../testing/samples.js';

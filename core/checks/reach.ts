@@ -2,7 +2,7 @@ import { len, say, type Sentence } from '../figure/index.js';
 import { ZERO, least, sub, type Length } from '../length/index.js';
 import { boxOf, overlap, shiftBox, sweptBox, type Body, type Box, type Shape } from '../piece/index.js';
 import { valuesOf, type Obstacle, type Opening } from '../survey/index.js';
-import type { Check } from './check.js';
+import type { Check } from '../finding/index.js';
 
 /** The box that holds all of some boxes. */
 function around(boxes: readonly Box[]): Box {

@@ -2,7 +2,7 @@ import { len, say } from '../figure/index.js';
 import type { Length } from '../length/index.js';
 import { findSpace, type Piece, type PieceEdit, type PlacedRun, type Shape } from '../piece/index.js';
 import { isFree, type RunChange } from '../run/index.js';
-import { pieceFix, type Check } from './check.js';
+import { pieceFix, type Check } from '../finding/index.js';
 
 /** The edit that makes a run's whole length another: the gap that holds it in an outer run the same way, else the piece itself. */
 function resize(piece: Piece, run: PlacedRun, total: Length): PieceEdit {

@@ -2,7 +2,6 @@ import { clashesOf, PlacedRow, rowBetween, type Clash } from '../carry/index.js'
 import { writeExactly } from '../figure/index.js';
 import { mm } from '../length/index.js';
 import {
-  applyEdit,
   facingFrame,
   flatFrame,
   rectangle,
@@ -13,6 +12,7 @@ import {
   type Member,
   type Space,
 } from '../piece/index.js';
+import { applyEdit } from '../kinds/index.js';
 import { size } from '../figure/index.js';
 import { solve } from '../solution/index.js';
 import { divided, piece, stock, thing, workshop } from '../testing/samples.js';

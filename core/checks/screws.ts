@@ -2,7 +2,7 @@ import { allScrews, clashesOf, wouldHold, type Carried, type Clash, type PlacedR
 import { fine, say, type Sentence } from '../figure/index.js';
 import { findMember, type Letters, type Piece } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
-import { pieceFix, type Check, type Fix } from './check.js';
+import { pieceFix, type Check, type Fix } from '../finding/index.js';
 import { capital, nameOf } from './names.js';
 
 type Names = (id: string) => string;

@@ -1,5 +1,5 @@
 import { stopsBuild, type CarriedMember, type State } from '../carry/index.js';
-import type { Check, Severity } from './check.js';
+import type { Check, Severity } from '../finding/index.js';
 
 /** The checks of a solved piece never change, so that they are gone through once. */
 const known = new WeakMap<readonly Check[], ReadonlySet<string>>();

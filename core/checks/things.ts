@@ -1,10 +1,9 @@
 import { len, say } from '../figure/index.js';
 import { ZERO, add, sub, type Length } from '../length/index.js';
-import { cellGrid } from '../interiors/cells/grid.js';
-import type { PlacedSpace, Shape } from '../piece/index.js';
+import type { PlacedSpace, Shape, Stand } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { howMany, needOf, type Block } from '../things/index.js';
-import { pieceFix, type Check, type Fix } from './check.js';
+import { pieceFix, type Check, type Fix } from '../finding/index.js';
 
 function tooTall(space: PlacedSpace, block: Block, over: Length): Fix[] {
   if (!space.within || space.within.axis !== 'up') return [];
@@ -203,12 +202,10 @@ function readings(space: PlacedSpace, shape: Shape): Check[] {
   });
 }
 
-/** Whether all that are listed of a thing have a cell. */
-function cellCheck(space: PlacedSpace, workshop: Workshop): Check[] {
-  const grid = space.space.cells && cellGrid(space, space.space.cells, workshop);
-  if (!grid) return [];
-  const { thing } = grid;
-  const room = grid.capacity.amount;
+/** Whether all that are listed of a thing have a place in what it fills. */
+function cellCheck(space: PlacedSpace, filled: NonNullable<Stand['filled']>): Check[] {
+  const { thing } = filled;
+  const room = filled.places.length;
   const about = { kind: 'space', id: space.id } as const;
   const id = `cells-room-${space.id}`;
   if (room < thing.count) {
@@ -226,7 +223,9 @@ export function thingChecks(shape: Shape, workshop: Workshop): Check[] {
 
 /** Whether what stands in one space fits in it. */
 function standing(space: PlacedSpace, shape: Shape, workshop: Workshop): Check[] {
-  if (space.space.cells) return cellCheck(space, workshop);
+  const stand = shape.stands.get(space.id);
+  if (stand?.filled) return cellCheck(space, stand.filled);
+  if (space.space.cells) return [];
   const gone = space.space.things.filter((t) => !workshop.things.has(t.thing));
   const missing = gone.map((t): Check => ({
     id: `unknown-${space.id}-${t.thing}`,
@@ -236,7 +235,7 @@ function standing(space: PlacedSpace, shape: Shape, workshop: Workshop): Check[]
     sentence: say`Something in ${space.label} is no longer among the things.`,
     fixes: [pieceFix(say`Take it out`, { kind: 'things', space: space.id, things: space.space.things.filter((o) => !gone.includes(o)) })],
   }));
-  const divided = space.space.split !== undefined && space.space.split.making?.kind !== 'slats';
+  const divided = space.space.split !== undefined && !stand;
   if (divided && space.space.things.length > 0) return [...missing, ...nowhere(space)];
   if (space.blocks.length === 0 || divided) return missing;
   const faults = [

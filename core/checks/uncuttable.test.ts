@@ -1,6 +1,8 @@
 import { writeExactly } from '../figure/index.js';
 import { ZERO, mm } from '../length/index.js';
-import type { Drawers, PanelCase, Piece } from '../piece/index.js';
+import type { Piece } from '../piece/index.js';
+import type { Drawers } from '../interiors/index.js';
+import type { PanelCase } from '../shells/index.js';
 import { solve, type Solution } from '../solution/index.js';
 import { chest, chestShop, drawers } from '../testing/chest.js';
 import { divided, opening, piece, space, workshop } from '../testing/samples.js';

@@ -2,7 +2,7 @@ import { columnSum, len, say, type Figure, type Sentence } from '../figure/index
 import { greatest } from '../length/index.js';
 import type { Part } from '../parts/index.js';
 import type { Letters } from '../piece/index.js';
-import type { Check } from './check.js';
+import type { Check } from '../finding/index.js';
 import { capital, nameOf } from './names.js';
 
 /** What takes most from a size, as far as it is known. */

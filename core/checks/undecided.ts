@@ -1,7 +1,7 @@
 import { len, say, type Sentence } from '../figure/index.js';
 import type { Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { pieceFix, type Check } from './check.js';
+import { pieceFix, type Check } from '../finding/index.js';
 
 /** Several words as they are said: "width, height and depth". */
 function listed(words: readonly string[]): string {

@@ -64,7 +64,7 @@ export function sceneOf(solution: Solution, pose: Pose = SHUT, apart = 0): Scene
   });
   const shifts = new Map(shape.bodies.flatMap((body) => body.spaces.map((id) => [id, shiftOf(body, pose)] as const)));
   const things = [...shape.spaces.values()].flatMap((space) => {
-    if (space.space.split && space.space.split.making?.kind !== 'slats') return [];
+    if (space.space.split && !shape.stands.has(space.id)) return [];
     const by = shifts.get(space.id);
     return blockBoxes(space).map(({ block, box }): ThingSolid => {
       const where = by ? shiftBox(box, by) : box;

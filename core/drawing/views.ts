@@ -1,9 +1,19 @@
 import { add, toMm, type Length } from '../length/index.js';
-import { SHUT, boxOf, posed, shiftBox, shiftOf, type Box, type Member, type PlacedSpace, type Pose, type Role } from '../piece/index.js';
+import {
+  SHUT,
+  boxOf,
+  posed,
+  shiftBox,
+  shiftOf,
+  type Box,
+  type Member,
+  type PlacedSpace,
+  type Pose,
+  type Role,
+  type Shape,
+  type Stand,
+} from '../piece/index.js';
 import type { Solution } from '../solution/index.js';
-import { cellGrid } from '../interiors/cells/grid.js';
-import type { Workshop } from '../project/index.js';
-import { CASE } from '../shells/index.js';
 import type { Block } from '../things/index.js';
 import type { Drawing, PlainShape, ShapeOf, View } from './shapes.js';
 
@@ -131,13 +141,13 @@ function posedSpaces(solution: Solution, pose: Pose): readonly PlacedSpace[] {
 }
 
 /** Whether a space is drawn: open ones, and those with a deck or cells that hold things themselves. */
-function isDrawn(space: PlacedSpace): boolean {
-  return !space.space.split || (space.space.split.making?.kind === 'slats' && space.blocks.length > 0);
+function isDrawn(space: PlacedSpace, stands: Shape['stands']): boolean {
+  return !space.space.split || (stands.has(space.id) && space.blocks.length > 0);
 }
 
-function spacesIn(spaces: readonly PlacedSpace[], view: View, cut: Length): readonly PlacedSpace[] {
+function spacesIn(spaces: readonly PlacedSpace[], stands: Shape['stands'], view: View, cut: Length): readonly PlacedSpace[] {
   return spaces.filter((s) => {
-    if (!isDrawn(s)) return false;
+    if (!isDrawn(s, stands)) return false;
     if (view === 'front') return true;
     return view === 'side' ? s.box.x0 <= cut && cut < s.box.x1 : s.box.y0 <= cut && cut < s.box.y1;
   });
@@ -164,26 +174,17 @@ function upFrom(solution: Solution, spaceId: string): ReadonlySet<string> {
   return ids;
 }
 
-/** A part of a cell rack that holds its thing, drawn as the thing's own front. */
-function cellShapes(workshop: Workshop, space: PlacedSpace, view: View): PlainShape[] {
-  const { cells } = space.space;
-  const grid = cells && view === 'front' ? cellGrid(space, cells, workshop) : null;
-  if (!grid || grid.columns * grid.rows > MOST_THINGS) return [];
-  const of: ShapeOf = { kind: 'thing', id: `${space.id}/${cells?.thing ?? ''}`, label: `${grid.capacity.amount} ${grid.thing.name}` };
-  const round = grid.thing.shape.kind === 'cylinder';
-  const [px, py] = [toMm(grid.pitch.across.value), toMm(grid.pitch.up.value)];
-  const [w, h] = [toMm(grid.clear.across.value), toMm(grid.clear.up.value)];
-  const [x0, y0] = [toMm(space.box.x0), toMm(space.box.y0)];
-  const ladders = cells?.make.kind === 'ladders';
-  return grid.cells
-    .filter((c) => c.state === 'free' || c.state === 'tilted')
-    .map(({ column, row }): PlainShape => {
-      const x = x0 + column * px + (ladders ? px - w : 0);
-      const y = y0 + row * py + (ladders ? py - h : 0);
-      return round
-        ? { kind: 'circle', cx: x + w / 2, cy: y + h / 2, r: Math.min(w, h) / 2, of, hidden: false }
-        : rect({ x, y, width: w, height: h }, of);
-    });
+/** What lies in the places of a space that is filled, drawn as its own front. */
+function filledShapes(space: PlacedSpace, { thing, thingId, room, places }: NonNullable<Stand['filled']>, view: View): PlainShape[] {
+  if (view !== 'front' || places.length > MOST_THINGS) return [];
+  const of: ShapeOf = { kind: 'thing', id: `${space.id}/${thingId}`, label: `${places.length} ${thing.name}` };
+  const [w, h] = [toMm(room.width), toMm(room.height)];
+  return places.map((place): PlainShape => {
+    const [x, y] = [toMm(place.x), toMm(place.y)];
+    return thing.shape.kind === 'cylinder'
+      ? { kind: 'circle', cx: x + w / 2, cy: y + h / 2, r: Math.min(w, h) / 2, of, hidden: false }
+      : rect({ x, y, width: w, height: h }, of);
+  });
 }
 
 /**
@@ -193,15 +194,18 @@ function cellShapes(workshop: Workshop, space: PlacedSpace, view: View): PlainSh
  */
 export function drawPiece(solution: Solution, view: View, spaceId: string, pose: Pose = SHUT): Drawing {
   const cut = cutThrough(solution, spaceId, view);
-  const { overall, bodies } = solution.shape;
-  const spaces = spacesIn(posedSpaces(solution, pose), view, cut);
+  const { overall, bodies, stands, outside } = solution.shape;
+  const spaces = spacesIn(posedSpaces(solution, pose), stands, view, cut);
   const open = spaces.filter((s) => !s.space.split);
   const clear = open.map((s) => rect(flatten(s.box, view), { kind: 'space', id: s.id, label: s.label }));
-  const things = spaces.flatMap((s) => (s.space.cells ? cellShapes(solution.workshop, s, view) : thingShapes(s, view)));
+  const things = spaces.flatMap((s) => {
+    const filled = stands.get(s.id)?.filled;
+    return filled ? filledShapes(s, filled, view) : thingShapes(s, view);
+  });
   const placed = posed(solution.shape.members, bodies, pose);
   const members = membersIn(placed, view, cut, upFrom(solution, spaceId));
   // Seen from the front the back lies behind what stands before it.
-  const behind = view === 'front' ? members.filter((m) => m.of.id === CASE.back) : [];
+  const behind = view === 'front' ? members.filter((m) => outside.behind.has(m.of.id)) : [];
   const others = members.filter((m) => !behind.includes(m));
   // From above, what lies on a deck covers it.
   const shapes = view === 'top' ? [...clear, ...others, ...things] : [...behind, ...clear, ...things, ...others];

@@ -13,7 +13,7 @@ import {
   writeProjectFile,
   type ProjectFile,
 } from './index.js';
-import { spaceSchema } from '../piece/index.js';
+import { pieceSchema } from '../kinds/index.js';
 import { ThingSchema } from '../things/index.js';
 
 const { settings } = workshop();
@@ -141,7 +141,7 @@ test('deep nesting is found without recursing', () => {
   for (let i = 0; i < 200_000; i += 1) deep = [deep];
   expect(isTooDeep(deep)).toBe(true);
   expect(isTooDeep([[1]], 2)).toBe(false);
-  expect(faultsIn(spaceSchema('Space'), deep)[0]?.message).toContain('nested more than');
+  expect(faultsIn(pieceSchema(), deep)[0]?.message).toContain('nested more than');
   expect(faultsIn(ThingSchema, thing())).toEqual([]);
 });
 

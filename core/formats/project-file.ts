@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { LettersSchema, PieceSchema } from '../piece/index.js';
+import { LettersSchema } from '../piece/index.js';
+import { PieceSchema } from '../kinds/index.js';
 import { IdSchema, PersonSchema, ProjectSchema, type Workshop } from '../project/index.js';
 import { OpeningSchema } from '../survey/index.js';
 import { SlideSchema, StockSchema } from '../stock/index.js';

@@ -1,4 +1,5 @@
-import { areCrossed, dividingMembersOf, findMember, namedBy, spacesOf, type Named, type Piece } from '../piece/index.js';
+import { dividingMembersOf, findMember, spacesOf, type Named, type Piece } from '../piece/index.js';
+import { areCrossed, namedBy } from '../kinds/index.js';
 import type { Fault } from './faults.js';
 import { workshopOf, type ProjectFile } from './project-file.js';
 

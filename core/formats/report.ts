@@ -138,8 +138,8 @@ function reportPlate(bending: BendingAnswer) {
 }
 
 /** What tips a free-standing piece, in every pose and filling; forces in N. */
-export function reportTipping({ piece, shape, carried }: Solution) {
-  return tippingCases(piece, shape, carried).map((t) => ({
+export function reportTipping({ shape, carried }: Solution) {
+  return tippingCases(shape, carried).map((t) => ({
     pose: t.pose.id,
     filling: t.filling,
     kg: t.kg,

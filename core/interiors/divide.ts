@@ -22,9 +22,8 @@ import { solveRun, type PlacedLine, type Rounding, type RunLine, type RunSpec } 
 import { blockIn, type Block } from '../things/index.js';
 import { dividingMemberId } from './ids.js';
 import type { NeedContext, Region } from './kind.js';
-import { kindOf } from './kinds.js';
+import { dividingKind, kindOf } from './kinds.js';
 import { runLines } from './need.js';
-import { deckHeight } from './slats/index.js';
 
 /** The spaces and runs of an interior, in their places. */
 export interface Divided {
@@ -78,8 +77,7 @@ class Division {
       z0: start.z.value,
       z1: start.z.plus(clear.depth).value,
     };
-    const making = space.split?.making;
-    const raised = making?.kind === 'slats' ? deckHeight(making, this.context.workshop) : ZERO;
+    const raised = (space.split && dividingKind(space.split).holdsAt?.(space.split.making, this.context.workshop)) ?? ZERO;
     const room = {
       width: clear.width.value,
       height: Math.max(0, clear.height.value - raised) as Length,
@@ -151,7 +149,7 @@ class Division {
     const spec: RunSpec = { lines, total: { kind: 'given', figure: total }, rounding };
     const run = solveRun(spec);
     const roles = new Map(split.members.map((m) => [m.id, kind.roleOf(m)]));
-    this.runs.set(space.id, { owner: space.id, axis, spec, run, datum, roles, over });
+    this.runs.set(space.id, { owner: space.id, axis, spec, run, datum, roles, over, endIds: kind.endIds(space.id) });
     split.spaces.forEach((part, i) => {
       const line = run.lines.find((p) => p.line.id === part.id);
       if (!line) return;

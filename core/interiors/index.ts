@@ -1,33 +1,25 @@
 import { spacesOf, type Body, type Piece, type PlacedSpace, type Shape } from '../piece/index.js';
 import { add, mm } from '../length/index.js';
 import type { Workshop } from '../project/index.js';
-import { boardMembers } from './boards/index.js';
-import { cellMembers } from './cells/index.js';
 import type { Divided } from './divide.js';
-import { drawerMembers } from './drawers/index.js';
 import { NOTHING, together, type Made } from './kind.js';
-import { panelMembers } from './panels/index.js';
-import { slatMembers } from './slats/index.js';
+import { dividingKind, fillingKind } from './kinds.js';
 
 export { divide, type Divided } from './divide.js';
 export { dividingMemberId } from './ids.js';
-export type { Made, NeedContext, Region } from './kind.js';
+export * from './kinds.js';
+export type * from './kind.js';
+export * from './boards/spec.js';
+export * from './cells/spec.js';
+export * from './drawers/spec.js';
+export * from './slats/spec.js';
 
 function membersOf(piece: Piece, workshop: Workshop, divided: Divided, space: PlacedSpace): Made {
   const { split, cells } = space.space;
-  if (cells) return cellMembers(cells, space, workshop);
+  const at = { piece, workshop, space, spaces: divided.spaces };
+  if (cells) return fillingKind(cells).made(cells, at);
   const run = divided.runs.get(space.id);
-  if (!split || !run) return NOTHING;
-  switch (split.making?.kind) {
-    case 'drawers':
-      return drawerMembers(split.making, split, workshop, run, space, divided.spaces, piece.edges.front);
-    case 'boards':
-      return boardMembers(split.making, workshop, run, space, piece.edges.front);
-    case 'slats':
-      return slatMembers(split.making, workshop, run, space);
-    case undefined:
-      return panelMembers(piece, workshop, run, space);
-  }
+  return split && run ? dividingKind(split).made(split.making, { ...at, split, run }) : NOTHING;
 }
 
 /** Bodies with what is built inside the spaces that go with them. */

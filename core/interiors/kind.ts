@@ -1,6 +1,9 @@
+import type { TSchema } from '@sinclair/typebox';
 import type { Figure } from '../figure/index.js';
 import type { Length } from '../length/index.js';
+import type { Asked, Candidate } from '../remedies/index.js';
 import type {
+  Axis,
   Body,
   Bought,
   DividingMember,
@@ -10,8 +13,18 @@ import type {
   Insets,
   Joint,
   Member,
+  Filling,
+  Making,
+  Names,
   Neighbours,
+  Piece,
+  PlacedRun,
+  PlacedSpace,
+  Shape,
   ShapeProblem,
+  Space,
+  Split,
+  Stand,
 } from '../piece/index.js';
 import type { Rounding } from '../run/index.js';
 import type { Workshop } from '../project/index.js';
@@ -72,9 +85,10 @@ export interface Made {
   readonly bought: readonly Bought[];
   readonly facts: readonly { readonly space: string; readonly facts: readonly Fact[] }[];
   readonly problems: readonly ShapeProblem[];
+  readonly stands: readonly Stand[];
 }
 
-export const NOTHING: Made = { members: [], cuts: [], joints: [], bodies: [], bought: [], facts: [], problems: [] };
+export const NOTHING: Made = { members: [], cuts: [], joints: [], bodies: [], bought: [], facts: [], problems: [], stands: [] };
 
 /** What several interiors add together. */
 export function together(all: readonly Made[]): Made {
@@ -86,5 +100,56 @@ export function together(all: readonly Made[]): Made {
     bought: all.flatMap((m) => m.bought),
     facts: all.flatMap((m) => m.facts),
     problems: all.flatMap((m) => m.problems),
+    stands: all.flatMap((m) => m.stands),
   };
+}
+
+/** Where an interior is made: the piece it is in, its space, and every space there is. */
+export interface MadeIn {
+  readonly piece: Piece;
+  readonly workshop: Workshop;
+  readonly space: PlacedSpace;
+  readonly spaces: Shape['spaces'];
+}
+
+/** What a space of a kind is made with: for what divides it also its spec and its run. */
+export interface DividedIn extends MadeIn {
+  readonly split: Split;
+  readonly run: PlacedRun;
+}
+
+/**
+ * All that belongs to one kind of interior alone: nothing else in the code names it. Its functions
+ * are methods, so that kinds stand in one list: each is only ever given makings of its own.
+ */
+interface Kind<M> {
+  readonly kind: string;
+  /** Of what is kept of it in a file; null for the kind that keeps nothing. */
+  readonly schema: TSchema | null;
+  /** The records that it refers to. */
+  names(making: M): readonly Names[];
+  /** From where one looks at it first. */
+  readonly seenFrom: 'front' | 'top';
+  /** Made of another stock, where a member of it is made with all that are like it; null where it is not. */
+  withStock(making: M, member: Member, stock: string): M | null;
+  /** What else might make a member of it pass, besides other stock and less load. */
+  remedies(making: M, owner: Space, member: Member): readonly Candidate[];
+}
+
+/** How far up things stand on what divides a space. */
+type Height<M> = { of(making: M, workshop: Workshop): Length }['of'];
+
+/** A kind of divided space: its parts lie in a run. */
+export interface DividingKind<M = Making | undefined> extends Kind<M> {
+  split(making: M, axis: Axis): SplitKind;
+  made(making: M, at: DividedIn): Made;
+  /** How far up things stand on it, where it holds them itself; null where they stand in its parts. */
+  readonly holdsAt: Height<M> | null;
+  /** What might make one of its members pass, where each may differ from the others; null where all are made alike. */
+  readonly memberRemedies: ((asked: Asked) => readonly Candidate[]) | null;
+}
+
+/** A kind of what fills a space as a whole. */
+export interface FillingKind<M = Filling> extends Kind<M> {
+  made(filling: M, at: MadeIn): Made;
 }

@@ -1,20 +1,34 @@
-import type { Split } from '../piece/index.js';
+import { kindList } from '../piece/index.js';
+import type { Filling, Making, Space, Split } from '../piece/index.js';
 import { boards } from './boards/index.js';
+import { cells } from './cells/index.js';
 import { drawers } from './drawers/index.js';
-import type { SplitKind } from './kind.js';
+import type { DividingKind, FillingKind, SplitKind } from './kind.js';
 import { panels } from './panels/index.js';
 import { slats } from './slats/index.js';
 
-/** The kind of a divided space. */
+/** What a divided space may be made of; the first is what is meant where nothing is said. */
+export const DIVIDING = kindList<DividingKind>([panels, drawers, boards, slats]);
+
+/** What a space may be filled with as a whole. */
+export const FILLINGS = kindList<FillingKind>([cells]);
+
+/** The kind of a divided space. @throws Error where there is no such kind */
+export function dividingKind({ making }: { readonly making?: Making | undefined }): DividingKind {
+  return DIVIDING.of(making?.kind ?? panels.kind);
+}
+
+/** The kind of what fills a space. @throws Error where there is no such kind */
+export function fillingKind({ kind }: Filling): FillingKind {
+  return FILLINGS.of(kind);
+}
+
+/** How a divided space lies in its run. */
 export function kindOf(split: Split): SplitKind {
-  switch (split.making?.kind) {
-    case 'drawers':
-      return drawers(split.making);
-    case 'boards':
-      return boards(split.making, split.axis);
-    case 'slats':
-      return slats(split.making);
-    case undefined:
-      return panels(split.axis);
-  }
+  return dividingKind(split).split(split.making, split.axis);
+}
+
+/** Whether things stand on what divides or fills a space, rather than in its parts. */
+export function holdsThings({ split }: Pick<Space, 'split'>): boolean {
+  return split !== undefined && dividingKind(split).holdsAt !== null;
 }

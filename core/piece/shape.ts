@@ -6,7 +6,7 @@ import type { Box, Member } from './member.js';
 import type { Axis, Space } from './space.js';
 import type { PlacedLine, RunSolution, RunSpec } from '../run/index.js';
 import type { Reach } from '../survey/index.js';
-import type { Block } from '../things/index.js';
+import type { Block, Thing } from '../things/index.js';
 
 /** The members round a space. */
 export interface Neighbours {
@@ -71,6 +71,8 @@ export interface PlacedRun {
   readonly roles: ReadonlyMap<string, DividingRole>;
   /** How far the run reaches over what bounds the divided space, at its start and its end. */
   readonly over: { readonly before: Figure | null; readonly after: Figure | null };
+  /** The members that stand at its ends; null where there are none. */
+  readonly endIds: { readonly before: string; readonly after: string } | null;
 }
 
 /** What a member of a run is. */
@@ -115,9 +117,55 @@ export interface ShapeProblem {
   readonly fixes: readonly { readonly label: Sentence; readonly edit: PieceEdit }[];
 }
 
+/** What carries what stands in a space that is not open itself, or holds one thing in each of many places. */
+export interface Stand {
+  readonly space: string;
+  /** The members that share it. */
+  readonly carriers: readonly string[];
+  /** What lies in each of its places, where its kind says what that is. */
+  readonly filled?: {
+    readonly thingId: string;
+    readonly thing: Thing;
+    /** How much room one has, and where each begins, from the outside left and the floor. */
+    readonly room: { readonly width: Length; readonly height: Length };
+    readonly places: readonly { readonly x: Length; readonly y: Length }[];
+  };
+}
+
+/** What a shell puts at an end of the clear inside along an axis, as a tape shows it, from the datum on. */
+export interface TapeEnd {
+  readonly id: string;
+  readonly kind: 'gap' | 'wood';
+  readonly label: string;
+  /** The member or space that is selected by it. */
+  readonly selects: string;
+  readonly size: Figure;
+}
+
+/** What of a shell follows from its kind alone, as all that is asked about a piece needs it. */
+export interface Outside {
+  /** Built round the inside, or a place that is there already and that carries what is put into it. */
+  readonly is: 'built' | 'found';
+  /** How far its front feet are from its rear; null where it stands on none of its own. */
+  readonly foot: Length | null;
+  /** What lies at the ends of the clear inside along each axis. */
+  readonly ends: Readonly<Record<Axis, { readonly before: readonly TapeEnd[]; readonly after: readonly TapeEnd[] }>>;
+  /** The members of the shell itself. */
+  readonly members: ReadonlySet<string>;
+  /** Members that are seen behind all else from the front. */
+  readonly behind: ReadonlySet<string>;
+  /** How far what lies above stands out in front, where it should cover the fronts. */
+  readonly cover?: Length;
+  /** A way of making it lower across its corners while it is stood up. */
+  readonly lower?: { readonly way: string; readonly diagonal: Length; readonly edit: PieceEdit };
+}
+
 /** The geometry of a piece: what a shell and its interior make of a spec. */
 export interface Shape {
   readonly overall: { readonly width: Figure; readonly height: Figure; readonly depth: Figure };
+  readonly outside: Outside;
+  /** What carries what stands in spaces that are not open, by their ids. */
+  readonly stands: ReadonlyMap<string, Stand>;
   /** Overall sizes that nothing decides yet: what is drawn only stands in, and nothing of it is judged. */
   readonly assumed: readonly Reach[];
   /** The height of the case without a loose plinth. */

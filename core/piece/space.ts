@@ -1,12 +1,8 @@
-import { Type, type Static } from '@sinclair/typebox';
+import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema, type Length } from '../length/index.js';
 import { IdSchema, NameSchema } from '../project/ids.js';
 import { GapRuleSchema, type GapRule } from '../run/index.js';
 import { PlacementSchema, type Placement } from '../things/index.js';
-import { BoardsSchema, type Boards } from './makings/boards.js';
-import { CellsSchema, type Cells } from './makings/cells.js';
-import { DrawersSchema, type Drawers } from './makings/drawers.js';
-import { SlatsSchema, type Slats } from './makings/slats.js';
 
 const closed = { additionalProperties: false } as const;
 
@@ -59,9 +55,17 @@ export type DividingMember = Static<typeof DividingMemberSchema>;
 /** The direction in which a space is divided: `up`, `across`, or `deep` from the rear to the front. */
 export type Axis = 'up' | 'across' | 'deep';
 
+/** The kinds of divided spaces by their names, and of what fills a space whole: each adds its own to these, where it is defined. */
+// eslint-disable-next-line @typescript-eslint/no-empty-object-type
+export interface Makings {}
+// eslint-disable-next-line @typescript-eslint/no-empty-object-type
+export interface Fillings {}
+
 /** What the parts of a divided space are, and what lies between them; panels where it is left out. */
-export const MakingSchema = Type.Union([DrawersSchema, BoardsSchema, SlatsSchema]);
-export type Making = Drawers | Boards | Slats;
+export type Making = Makings[keyof Makings];
+
+/** What fills a space as a whole. */
+export type Filling = Fillings[keyof Fillings];
 
 /** A divided space: members between parts, in order from the datum. */
 export interface Split {
@@ -87,14 +91,15 @@ export interface Space {
   things: Placement[];
   measured?: Static<typeof MeasuredSchema>;
   split?: Split;
-  cells?: Cells;
+  cells?: Filling;
 }
 
 /**
  * The schema of a space and all that is in it.
  * @param id under which it refers to itself: another one in each place it stands, as JSON Schema asks
+ * @param kinds what a space may be divided by, and filled with
  */
-export const spaceSchema = (id: string) =>
+export const spaceSchema = (id: string, kinds: { readonly makings: readonly TSchema[]; readonly fillings: readonly TSchema[] }) =>
   Type.Recursive(
     (Self) =>
       Type.Object(
@@ -112,12 +117,12 @@ export const spaceSchema = (id: string) =>
                 axis: Type.Union([Type.Literal('up'), Type.Literal('across'), Type.Literal('deep')]),
                 members: Type.Array(DividingMemberSchema, { maxItems: 400 }),
                 spaces: Type.Array(Self, { minItems: 1, maxItems: 401 }),
-                making: Type.Optional(MakingSchema),
+                making: Type.Optional(Type.Union([...kinds.makings])),
               },
               closed,
             ),
           ),
-          cells: Type.Optional(CellsSchema),
+          cells: Type.Optional(Type.Union([...kinds.fillings])),
         },
         closed,
       ),

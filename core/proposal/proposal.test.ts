@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { mm, toMm, type Length } from '../length/index.js';
-import { applyEdit } from '../piece/index.js';
+import { applyEdit } from '../kinds/index.js';
 import { solve } from '../solution/index.js';
 import type { Thing } from '../things/index.js';
 import { piece, space, thing, workshop } from '../testing/samples.js';

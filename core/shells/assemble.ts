@@ -31,7 +31,7 @@ export function diagonalOf(height: Figure, depth: Figure): Figure {
 }
 
 /** What there is of a piece that leaves nothing inside. */
-export const NO_SHAPE: Omit<Shape, 'overall' | 'assumed' | 'caseHeight' | 'diagonal' | 'problems'> = {
+export const NO_SHAPE: Omit<Shape, 'overall' | 'outside' | 'assumed' | 'caseHeight' | 'diagonal' | 'problems'> = {
   spaces: new Map(),
   runs: new Map(),
   members: [],
@@ -39,13 +39,14 @@ export const NO_SHAPE: Omit<Shape, 'overall' | 'assumed' | 'caseHeight' | 'diago
   bodies: [],
   bought: [],
   facts: new Map(),
+  stands: new Map(),
 };
 
 /** Puts a shell and all that is made for it together, every cut in its member. */
 export function assembled(
   divided: Divided,
   made: Made,
-  outside: Pick<Shape, 'overall' | 'assumed' | 'caseHeight' | 'diagonal'>,
+  outside: Pick<Shape, 'overall' | 'outside' | 'assumed' | 'caseHeight' | 'diagonal'>,
   problems: readonly ShapeProblem[],
 ): Shape {
   return {
@@ -57,6 +58,7 @@ export function assembled(
     bodies: made.bodies,
     bought: made.bought,
     facts: factsBySpace(made.facts),
+    stands: new Map(made.stands.map((s) => [s.space, s])),
     problems: [...problems, ...divided.problems, ...made.problems],
   };
 }

@@ -1,11 +1,14 @@
 import type { Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { shapeInPlace } from './in-place/index.js';
-import { shapePanelCase } from './panel-case/index.js';
+import { shellOf } from './kinds.js';
 
-export { CASE, backCounts, studsBehind, studsThatHold } from './panel-case/index.js';
+export * from './kinds.js';
+export type * from './kind.js';
+export * from './panel-case/spec.js';
+export * from './in-place/spec.js';
+export { CASE } from './panel-case/ids.js';
 
-/** The geometry of a piece, by its shell. */
+/** The geometry of a piece, whatever its shell is. */
 export function shapeOf(piece: Piece, workshop: Workshop): Shape {
-  return piece.shell === 'panel-case' ? shapePanelCase(piece, workshop) : shapeInPlace(piece, workshop);
+  return shellOf(piece).shape(piece, workshop);
 }

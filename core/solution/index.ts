@@ -1,6 +1,5 @@
 export * from './solve.js';
 export * from './compare.js';
-export * from './ids.js';
 export * from './remedies/index.js';
 export * from './tape.js';
 export * from './cost.js';

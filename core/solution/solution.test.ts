@@ -1,9 +1,11 @@
 import { writeExactly } from '../figure/index.js';
 import { mm, toMm } from '../length/index.js';
 import { drawPiece } from '../drawing/index.js';
-import { applyEdit, type Piece, type PieceEdit, type Space } from '../piece/index.js';
+import { type Piece, type PieceEdit, type Space } from '../piece/index.js';
+import { applyEdit } from '../kinds/index.js';
 import { divided, piece, space, stock, thing, workshop } from '../testing/samples.js';
-import { compare, freshIds, remediesFor, solve, stockChoices, takenIds, tapeThrough } from './index.js';
+import { freshIds, takenIds } from '../remedies/index.js';
+import { compare, remediesFor, solve, stockChoices, tapeThrough } from './index.js';
 
 function loaded(tins: number, width = 1000): Piece {
   const inside = divided('in', 'up', 3);

@@ -2,7 +2,6 @@ import { Figure } from '../figure/index.js';
 import type { Axis, Inset, PlacedRun, PlacedSpace } from '../piece/index.js';
 import type { GapRule } from '../run/index.js';
 import { dividingMemberId } from '../interiors/index.js';
-import { CASE } from '../shells/index.js';
 import type { Solution } from './solve.js';
 
 /** The three lines that a tape can be hooked on. */
@@ -39,12 +38,6 @@ export interface Tape {
 
 /** A line before it is placed: after the last one, or so much `back` where it reaches over it, with the next one so much back in turn. */
 type Bare = Omit<TapeLine, 'near' | 'far'> & { readonly back?: Figure; readonly nextBack?: Figure };
-
-function wood(solution: Solution, id: string, label: string, axis: TapeAxis): Bare[] {
-  const member = solution.shape.members.find((m) => m.id === id);
-  if (!member) return [];
-  return [{ id, kind: 'wood', label, selects: id, size: axis === 'deep' || member.role !== 'toe board' ? member.thickness : member.width }];
-}
 
 /** The spaces from the whole interior down to one. */
 function pathTo(solution: Solution, spaceId: string): readonly PlacedSpace[] {
@@ -84,7 +77,9 @@ function runLinesOf(solution: Solution, run: PlacedRun, inner: (space: PlacedSpa
         kind: wood || !spec ? 'wood' : 'gap',
         label: line.label,
         size,
-        selects: wood ? dividingMemberId(line.id, role) : ((spec ? undefined : endMember(solution, run, line.id)) ?? run.owner),
+        selects: wood
+          ? dividingMemberId(line.id, role)
+          : ((spec ? undefined : run.endIds?.[line.id.endsWith('-start') ? 'before' : 'after']) ?? run.owner),
         ...(spec && wood ? { node: line.id } : {}),
         ...(held ? { held } : {}),
       },
@@ -101,12 +96,6 @@ function runLinesOf(solution: Solution, run: PlacedRun, inner: (space: PlacedSpa
 /** Whether nothing but room lies between the parts of a run, so that each of them is what is made. */
 export function partsStandAlone(run: PlacedRun): boolean {
   return [...run.roles.values()].every((role) => role === 'room') && (run.roles.size > 0 || run.run.lines.length > 1);
-}
-
-/** The board or slat that stands at an end of a run; none where that is nothing but room. */
-function endMember(solution: Solution, run: PlacedRun, line: string): string | undefined {
-  const which = line.endsWith('-start') ? 'first' : 'last';
-  return solution.shape.members.find((m) => m.id === `${run.owner}/slat/${which}` || m.id === `${run.owner}/board/${which}`)?.id;
 }
 
 /** What lies round the clear inside of a part, as lines. */
@@ -163,45 +152,6 @@ function placed(lines: readonly Bare[]): readonly TapeLine[] {
   });
 }
 
-/** What lies behind the inside of a case: the back, and what it stands in from the rear. */
-function behind(solution: Solution): Bare[] {
-  const { piece } = solution;
-  if (piece.shell !== 'panel-case') return [];
-  const inset: Bare[] =
-    piece.back.kind === 'groove' && piece.back.inset > 0
-      ? [
-          {
-            id: 'inset',
-            kind: 'gap',
-            label: 'behind the back',
-            selects: CASE.back,
-            size: Figure.leaf('length', piece.back.inset, 'behind the back'),
-          },
-        ]
-      : [];
-  return [...inset, ...wood(solution, CASE.back, 'back', 'deep')];
-}
-
-/** What lies under the inside of a case: its base and its bottom. */
-function below(solution: Solution): Bare[] {
-  const { piece } = solution;
-  if (piece.shell !== 'panel-case') return [];
-  const { base } = piece;
-  const foot: Bare[] =
-    base.kind === 'none'
-      ? []
-      : [
-          {
-            id: 'base',
-            kind: 'wood',
-            selects: base.kind === 'toe' ? CASE.toe : CASE.front,
-            label: base.kind === 'toe' ? 'toe' : 'plinth',
-            size: Figure.leaf('length', base.height, base.kind, { kind: 'choice', ref: 'piece:base' }),
-          },
-        ];
-  return [...foot, ...wood(solution, CASE.bottom, 'bottom', 'up')];
-}
-
 /**
  * The tape through a chosen space along an axis: from the floor, the outside left or the
  * rear, over everything on that line, to the other side.
@@ -214,14 +164,6 @@ export function tapeThrough(solution: Solution, spaceId: string, axis: TapeAxis)
   if (!root) return { axis, overall, lines: [] };
   const path = new Set(pathTo(solution, spaceId).map((s) => s.id));
   const inside = within(solution, root, axis, path);
-  const cased = piece.shell === 'panel-case';
-  const side = (id: string, label: string) => (cased ? wood(solution, id, label, axis) : []);
-  switch (axis) {
-    case 'deep':
-      return { axis, overall, lines: placed([...behind(solution), ...inside]) };
-    case 'across':
-      return { axis, overall, lines: placed([...side(CASE.left, 'left side'), ...inside, ...side(CASE.right, 'right side')]) };
-    case 'up':
-      return { axis, overall, lines: placed([...below(solution), ...inside, ...side(CASE.top, 'top')]) };
-  }
+  const { before, after } = shape.outside.ends[axis];
+  return { axis, overall, lines: placed([...before, ...inside, ...after]) };
 }

@@ -1,5 +1,7 @@
 import { ZERO, mm } from '../length/index.js';
-import type { Drawers, PanelCase, Split } from '../piece/index.js';
+import type { Split } from '../piece/index.js';
+import type { Drawers } from '../interiors/index.js';
+import type { PanelCase } from '../shells/index.js';
 import { solve, type Solution } from '../solution/index.js';
 import { piece, space, stock, workshop } from './samples.js';
 

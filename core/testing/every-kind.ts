@@ -1,19 +1,8 @@
 import fc from 'fast-check';
 import { ZERO, mm, type Length } from '../length/index.js';
-import type {
-  Boards,
-  Cells,
-  DividingMember,
-  Drawers,
-  Front,
-  InPlace,
-  PanelCase,
-  Piece,
-  Runner,
-  Slats,
-  Space,
-  Split,
-} from '../piece/index.js';
+import type { DividingMember, Piece, Space, Split } from '../piece/index.js';
+import type { Boards, Cells, Drawers, Front, Runner, Slats } from '../interiors/index.js';
+import type { InPlace, PanelCase } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import type { Solution } from '../solution/index.js';
 import { piece, space, stock, thing, workshop } from './samples.js';

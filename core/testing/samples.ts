@@ -1,5 +1,6 @@
 import { ZERO, mm } from '../length/index.js';
-import type { Axis, PanelCase, Space } from '../piece/index.js';
+import type { Axis, Space } from '../piece/index.js';
+import type { PanelCase } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import type { GapRule } from '../run/index.js';
 import type { Opening } from '../survey/index.js';

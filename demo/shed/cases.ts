@@ -1,5 +1,6 @@
 import { inch, mm } from '../../core/length/index.js';
-import type { PanelCase, Piece } from '../../core/piece/index.js';
+import type { Piece } from '../../core/piece/index.js';
+import type { PanelCase } from '../../core/shells/index.js';
 import { fit, space } from './spaces.js';
 
 /** The ink case: a tall case in the alcove by the press, sized by the opening. */

@@ -1,5 +1,7 @@
 import { ZERO, mm } from '../../core/length/index.js';
-import type { Boards, Drawers, InPlace, PanelCase, Piece, Space } from '../../core/piece/index.js';
+import type { Piece, Space } from '../../core/piece/index.js';
+import type { Boards, Drawers } from '../../core/interiors/index.js';
+import type { InPlace, PanelCase } from '../../core/shells/index.js';
 import { share, space } from './spaces.js';
 
 const given = (size: number, of: 'overall' | 'inside' = 'overall') => ({ from: 'given', size: mm(size), of }) as const;

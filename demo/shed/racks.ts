@@ -1,5 +1,7 @@
 import { ZERO, mm } from '../../core/length/index.js';
-import type { InPlace, PanelCase, Piece, Slats } from '../../core/piece/index.js';
+import type { Piece } from '../../core/piece/index.js';
+import type { InPlace, PanelCase } from '../../core/shells/index.js';
+import type { Slats } from '../../core/interiors/index.js';
 import { fit, space } from './spaces.js';
 
 const given = (size: number, of: 'overall' | 'inside' = 'overall') => ({ from: 'given', size: mm(size), of }) as const;

@@ -1,7 +1,7 @@
 import { Controller, Get, Inject, Module, Param } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { reportSolution, workshopOf, type KeptPiece } from '../../core/formats/index.js';
-import { PieceSchema } from '../../core/piece/index.js';
+import { PieceSchema } from '../../core/kinds/index.js';
 import { solve } from '../../core/solution/index.js';
 import { recordController } from '../records/record.controller.js';
 import { RecordsModule } from '../records/records.module.js';

@@ -1,6 +1,7 @@
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 import type { Change } from '../../core/checks/index.js';
-import { EditError, applyEdit, type Piece, type PieceEdit } from '../../core/piece/index.js';
+import { type Piece, type PieceEdit } from '../../core/piece/index.js';
+import { EditError, applyEdit } from '../../core/kinds/index.js';
 import type { Workshop } from '../../core/project/index.js';
 import { compare, solve, tapeThrough, type Moved, type Solution } from '../../core/solution/index.js';
 import type { Opening } from '../../core/survey/index.js';

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import type { Back, Base, PanelCase } from '../../core/piece/index.js';
+import type { Back, Base, PanelCase } from '../../core/shells/index.js';
 import { inch, mm } from '../../core/length/index.js';
 import { usePrecision } from '../data/project.js';
 import { StockSelect } from '../shared/stock-select.js';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { TextField } from 'react-aria-components';
 import { ZERO, inch, mm } from '../../core/length/index.js';
-import type { InPlace } from '../../core/piece/index.js';
+import type { InPlace } from '../../core/shells/index.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { StockSelect } from '../shared/stock-select.js';

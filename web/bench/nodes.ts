@@ -1,5 +1,5 @@
 import type { Piece } from '../../core/piece/index.js';
-import { freshIds, takenIds } from '../../core/solution/index.js';
+import { freshIds, takenIds } from '../../core/remedies/index.js';
 
 /** Ids for so many new members and spaces of a piece, none of them in use. */
 export function newNodesFor(piece: Piece, count: number): { newMembers: readonly string[]; newSpaces: readonly string[] } {

@@ -1,5 +1,6 @@
 import { mm } from '../../core/length/index.js';
-import { applyEdit, type PieceEdit } from '../../core/piece/index.js';
+import { type PieceEdit } from '../../core/piece/index.js';
+import { applyEdit } from '../../core/kinds/index.js';
 import { chest, drawers } from '../../core/testing/chest.js';
 import { rebaseEdit } from './rebase-edit.js';
 

@@ -1,5 +1,5 @@
 import { faultsIn } from '../../core/formats/validate.js';
-import { PieceSchema } from '../../core/piece/index.js';
+import { PieceSchema } from '../../core/kinds/index.js';
 import { SettingsSchema } from '../../core/project/index.js';
 import { solve } from '../../core/solution/index.js';
 import { OpeningSchema } from '../../core/survey/index.js';

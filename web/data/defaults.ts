@@ -1,5 +1,5 @@
 import { DEFAULT_STEP, ZERO, inch, mm, type LengthUnit } from '../../core/length/index.js';
-import type { InPlace, PanelCase } from '../../core/piece/index.js';
+import type { InPlace, PanelCase } from '../../core/shells/index.js';
 import type { Settings } from '../../core/project/index.js';
 import type { Stock } from '../../core/stock/index.js';
 import type { Opening } from '../../core/survey/index.js';

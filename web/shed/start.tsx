@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { Plus } from 'lucide-react';
 import type { LengthUnit } from '../../core/length/index.js';
-import { applyEdit } from '../../core/piece/index.js';
+import { applyEdit } from '../../core/kinds/index.js';
 import { chestSizes, newCase, newId, newInPlace, newOpening, newStock, newThing } from '../data/defaults.js';
 import { useProject } from '../data/project.js';
 import { Button, Fault, Row } from '../shared/ui.js';

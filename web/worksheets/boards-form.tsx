@@ -1,4 +1,5 @@
-import type { Boards, PlacedSpace } from '../../core/piece/index.js';
+import type { PlacedSpace } from '../../core/piece/index.js';
+import type { Boards } from '../../core/interiors/index.js';
 import { Faint, Grid, Section, Tick } from '../shared/ui.js';
 import { useMakingFields } from './fields.js';
 

@@ -1,7 +1,8 @@
 import { longestSlide, freeDepth } from '../../core/interiors/drawers/index.js';
 import { drawerStock } from '../../core/interiors/drawers/sizes.js';
 import { ZERO, formatLength, mm, inch, type LengthUnit } from '../../core/length/index.js';
-import type { BoxBottom, Drawers, Front, PlacedSpace, Runner } from '../../core/piece/index.js';
+import type { PlacedSpace } from '../../core/piece/index.js';
+import type { BoxBottom, Drawers, Front, Runner } from '../../core/interiors/index.js';
 import { useSettledBench } from '../bench/bench.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { Faint, Grid, Section, Select, WideTick, type Choice } from '../shared/ui.js';

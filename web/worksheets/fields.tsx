@@ -1,4 +1,5 @@
-import type { Cells, Making, PieceEdit } from '../../core/piece/index.js';
+import type { Making, PieceEdit } from '../../core/piece/index.js';
+import type { Cells } from '../../core/interiors/index.js';
 import { useEditFields } from '../bench/edit-fields.js';
 import { StockSelect } from '../shared/stock-select.js';
 

@@ -1,7 +1,8 @@
 /** @jest-environment node */
 import { faultsIn } from '../../core/formats/index.js';
 import { inch, mm, type LengthUnit } from '../../core/length/index.js';
-import { PieceSchema, applyEdit, type Piece } from '../../core/piece/index.js';
+import { type Piece } from '../../core/piece/index.js';
+import { PieceSchema, applyEdit } from '../../core/kinds/index.js';
 import { solve } from '../../core/solution/index.js';
 import type { Slide, Stock } from '../../core/stock/index.js';
 import { newCase, newInPlace, newSettings, newStock, newThing } from '../data/defaults.js';

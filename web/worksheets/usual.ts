@@ -1,6 +1,6 @@
 import { longestSlide } from '../../core/interiors/drawers/index.js';
 import { ZERO, inch, mm, sub, type Length, type LengthUnit } from '../../core/length/index.js';
-import type { Boards, Cells, Drawers, Slats } from '../../core/piece/index.js';
+import type { Boards, Cells, Drawers, Slats } from '../../core/interiors/index.js';
 import type { Slide, Stock } from '../../core/stock/index.js';
 
 export type Filling = 'drawers' | 'pigeon-holes' | 'rack' | 'lanes' | 'slats';

@@ -1,5 +1,6 @@
 import { mm } from '../../length/index.js';
-import type { DividingMember, PanelCase, Space } from '../../piece/index.js';
+import type { DividingMember, Space } from '../../piece/index.js';
+import type { PanelCase } from '../../shells/index.js';
 import { screwChecks } from '../../checks/screws.js';
 import { writeExactly } from '../../figure/index.js';
 import { solve } from '../../solution/index.js';

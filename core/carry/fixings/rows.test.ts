@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { writeExactly } from '../../figure/index.js';
 import { mm, toMm } from '../../length/index.js';
-import { boxOf, type Drawers, type Space } from '../../piece/index.js';
+import { boxOf, type Space } from '../../piece/index.js';
+import { type Drawers } from '../../interiors/index.js';
 import { solve } from '../../solution/index.js';
 import { chest, drawers } from '../../testing/chest.js';
 import { divided, piece, stock, thing, workshop } from '../../testing/samples.js';

@@ -1,11 +1,14 @@
 import { size, type Figure } from '../../figure/index.js';
 import { ZERO } from '../../length/index.js';
-import type { Axis, Boards, Inset, InsetEnds, Insets } from '../../piece/index.js';
+import type { Axis, Inset, InsetEnds, Insets } from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
-import type { SplitKind } from '../kind.js';
+import { stockNames } from '../../piece/index.js';
+import type { DividingKind, SplitKind } from '../kind.js';
 import { endBoardIds } from './ids.js';
+import { boardMembers } from './members.js';
+import { BoardsSchema, type Boards } from './spec.js';
 
-export { boardMembers } from './members.js';
+export * from './spec.js';
 
 const NONE: InsetEnds = { before: [], after: [] };
 
@@ -18,7 +21,7 @@ function insetsOf({ fit }: Boards, axis: Axis): Insets | null {
 }
 
 /** A layout in plan: boards on edge between lanes or compartments. */
-export function boards(making: Boards, axis: Axis): SplitKind {
+function inRun(making: Boards, axis: Axis): SplitKind {
   return {
     names: { one: 'board', many: 'boards', part: axis === 'deep' ? 'lane' : 'compartment' },
     set: true,
@@ -35,3 +38,16 @@ export function boards(making: Boards, axis: Axis): SplitKind {
     insets: () => insetsOf(making, axis),
   };
 }
+
+export const boards: DividingKind<Boards> = {
+  kind: 'boards',
+  schema: BoardsSchema,
+  names: ({ stock }) => stockNames([stock]),
+  seenFrom: 'top',
+  split: inRun,
+  made: boardMembers,
+  holdsAt: null,
+  withStock: (making, _, stock) => ({ ...making, stock }),
+  remedies: () => [],
+  memberRemedies: null,
+};

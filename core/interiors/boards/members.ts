@@ -6,7 +6,6 @@ import {
   facingFrame,
   onEdgeFrame,
   rectangular,
-  type Boards,
   type DividingMember,
   type EdgeTreatment,
   type Face,
@@ -16,10 +15,11 @@ import {
   type PlacedSpace,
   type ShapeProblem,
 } from '../../piece/index.js';
+import { type Boards } from './spec.js';
 import { woodOf, type Workshop } from '../../project/index.js';
 import type { PlacedLine } from '../../run/index.js';
 import { dividingMemberId } from '../ids.js';
-import { NOTHING, together, type Made } from '../kind.js';
+import { NOTHING, together, type DividedIn, type Made } from '../kind.js';
 import { endBoardIds, isBoard } from './ids.js';
 
 interface Board {
@@ -120,7 +120,8 @@ function outOfChannels(making: Boards, space: string, intoBoards: boolean): Shap
 }
 
 /** The boards of a layout, the channels they go into, and how those are cut. */
-export function boardMembers(making: Boards, workshop: Workshop, run: PlacedRun, space: PlacedSpace, front: EdgeTreatment): Made {
+export function boardMembers(making: Boards, { workshop, run, space, piece }: DividedIn): Made {
+  const { front } = piece.edges;
   const specs = new Map((space.space.split?.members ?? []).map((m) => [m.id, m]));
   const made = run.run.lines.flatMap((line): Made[] => {
     if (line.line.kind === 'gap') return [];

@@ -1,6 +1,7 @@
 import { Figure, size } from '../../figure/index.js';
 import { ZERO, type Length } from '../../length/index.js';
-import type { Cells, PlacedSpace } from '../../piece/index.js';
+import type { PlacedSpace } from '../../piece/index.js';
+import type { Cells } from './spec.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import { stancesOf, type Stance, type Thing } from '../../things/index.js';
 import { placeTilted, tiltedCells, type TiltedCells } from './tilted.js';

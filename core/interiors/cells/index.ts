@@ -1,22 +1,25 @@
 import { len, say, type Figure } from '../../figure/index.js';
-import { add, fromUnits, type Length } from '../../length/index.js';
+import { ZERO, add, fromUnits, sub, type Length } from '../../length/index.js';
 import {
   flatFrame,
   rectangular,
   uprightFrame,
-  type Cells,
   type Fact,
   type Feature,
   type Joint,
   type Member,
   type PlacedSpace,
+  type Stand,
+  stockNames,
 } from '../../piece/index.js';
+import { CellsSchema, type Cells } from './spec.js';
 import type { Workshop } from '../../project/index.js';
-import { NOTHING, type Made } from '../kind.js';
+import { NOTHING, type FillingKind, type Made, type MadeIn } from '../kind.js';
 import { cellGrid, cellWood, type CellGrid } from './grid.js';
 
 export * from './grid.js';
 export * from './tilted.js';
+export * from './spec.js';
 import { ladderRack } from './ladders.js';
 
 /**
@@ -120,8 +123,32 @@ function gridFacts(grid: CellGrid): readonly Fact[] {
   ];
 }
 
+/** What carries the things of the cells, and where each lies: on the supports, or on the level boards and what is under the lowest. */
+function standOf(cells: Cells, space: PlacedSpace, grid: CellGrid, members: readonly Member[]): Stand {
+  const ofRole = (role: Member['role']) => members.filter((m) => m.role === role).map((m) => m.id);
+  const supports = ofRole('ladder support');
+  const { pitch, clear, thing } = grid;
+  const ladders = cells.make.kind === 'ladders';
+  const from = (own: Figure, whole: Figure) => (ladders ? sub(whole.value, own.value) : ZERO);
+  return {
+    space: space.id,
+    carriers: supports.length > 0 ? supports : [...ofRole('shelf'), space.neighbours.below],
+    filled: {
+      thingId: cells.thing,
+      thing,
+      room: { width: clear.across.value, height: clear.up.value },
+      places: grid.cells
+        .filter((c) => c.state === 'free' || c.state === 'tilted')
+        .map(({ column, row }) => ({
+          x: add(space.box.x0, (column * pitch.across.value + from(clear.across, pitch.across)) as Length),
+          y: add(space.box.y0, (row * pitch.up.value + from(clear.up, pitch.up)) as Length),
+        })),
+    },
+  };
+}
+
 /** The cells of a space with their uprights, supports or boards. */
-export function cellMembers(cells: Cells, space: PlacedSpace, workshop: Workshop): Made {
+export function cellMembers(cells: Cells, { space, workshop }: Pick<MadeIn, 'space' | 'workshop'>): Made {
   const grid = cellGrid(space, cells, workshop);
   const problem = (id: string, sentence: ReturnType<typeof say>): Made => ({
     ...NOTHING,
@@ -147,6 +174,20 @@ export function cellMembers(cells: Cells, space: PlacedSpace, workshop: Workshop
   return {
     ...made,
     problems: [...made.problems, ...problems],
+    stands: [standOf(cells, space, grid, made.members)],
     facts: [{ space: space.id, facts: [...gridFacts(grid), ...made.facts.flatMap((f) => f.facts)] }],
   };
 }
+
+export const cells: FillingKind<Cells> = {
+  kind: 'cells',
+  schema: CellsSchema,
+  names: ({ thing, make }) => [
+    { kind: 'thing', id: thing },
+    ...stockNames(make.kind === 'ladders' ? [make.upright.stock, make.support.stock] : [make.stock]),
+  ],
+  seenFrom: 'front',
+  made: cellMembers,
+  withStock: () => null,
+  remedies: () => [],
+};

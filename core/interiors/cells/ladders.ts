@@ -7,12 +7,12 @@ import {
   boxOf,
   rectangular,
   uprightFrame,
-  type Cells,
   type Joint,
   type Member,
   type PlacedSpace,
   type ShapeProblem,
 } from '../../piece/index.js';
+import { type Cells } from './spec.js';
 import type { Workshop } from '../../project/index.js';
 import { NOTHING, type Made } from '../kind.js';
 import { cellWood, type CellGrid } from './grid.js';

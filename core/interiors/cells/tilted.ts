@@ -1,6 +1,6 @@
 import { Figure, size } from '../../figure/index.js';
 import { fromUnits, type Length } from '../../length/index.js';
-import type { Tilted } from '../../piece/index.js';
+import type { Tilted } from './spec.js';
 
 /** A row or a column of tilted cells: how high each must be, and how many rows it takes. */
 export interface TiltedCells {

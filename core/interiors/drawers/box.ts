@@ -8,12 +8,12 @@ import {
   onEdgeFrame,
   rectangular,
   type Box,
-  type BoxJoin,
-  type Drawers,
   type Face,
   type Feature,
   type Member,
 } from '../../piece/index.js';
+import { type BoxJoin } from './spec.js';
+import { type Drawers } from './spec.js';
 import { drawerIds } from './ids.js';
 import { bottomSize, type DrawerStock } from './sizes.js';
 

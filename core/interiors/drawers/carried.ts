@@ -1,5 +1,7 @@
 import { add, sub, type Length } from '../../length/index.js';
-import type { BoxJoin, Drawers, EdgeTreatment, Joint, Member, PlacedSpace } from '../../piece/index.js';
+import type { EdgeTreatment, Joint, Member, PlacedSpace } from '../../piece/index.js';
+import type { BoxJoin } from './spec.js';
+import type { Drawers } from './spec.js';
 import type { PlacedLine } from '../../run/index.js';
 import type { BoxPlace } from './box.js';
 import { drawerIds } from './ids.js';

@@ -1,12 +1,16 @@
 import { size, type Figure } from '../../figure/index.js';
 import { ZERO, sub, type Length } from '../../length/index.js';
-import type { Drawers, Front, Inset, Insets } from '../../piece/index.js';
-import type { NeedContext, SplitKind } from '../kind.js';
+import type { Inset, Insets } from '../../piece/index.js';
+import { stockNames } from '../../piece/index.js';
+import type { DividingKind, NeedContext, SplitKind } from '../kind.js';
+import { muntins, withStock } from './remedies.js';
+import { DrawersSchema, type Drawers, type Front } from './spec.js';
 import { drawerIds } from './ids.js';
+import { drawerMembers } from './members.js';
 import { boxDepth, drawerStock, frontDepth, sideClearance } from './sizes.js';
 
 export { drawerIds } from './ids.js';
-export { drawerMembers } from './members.js';
+export * from './spec.js';
 export { freeDepth, longestSlide } from './sizes.js';
 
 function some(label: string, length: Length): Inset[] {
@@ -53,7 +57,7 @@ function insetsOf(making: Drawers, part: string, { workshop }: NeedContext, clea
 }
 
 /** A bank of drawers: its parts are the drawers, as high as their fronts or openings; what lies between is room. */
-export function drawers(making: Drawers): SplitKind {
+function inRun(making: Drawers): SplitKind {
   const { front } = making;
   return {
     names: { one: 'reveal', many: 'reveals', part: 'drawer' },
@@ -70,3 +74,23 @@ export function drawers(making: Drawers): SplitKind {
     insets: (part, context, clear) => insetsOf(making, part, context, clear),
   };
 }
+
+export const drawers: DividingKind<Drawers> = {
+  kind: 'drawers',
+  schema: DrawersSchema,
+  names: ({ stock, runner, box }) => [
+    ...stockNames([
+      ...Object.values(stock),
+      ...(runner.kind === 'wooden' ? [runner.stock] : []),
+      ...(box.muntin ? [box.muntin.stock] : []),
+    ]),
+    ...(runner.kind === 'slide' ? [{ kind: 'slide', id: runner.slide } as const] : []),
+  ],
+  seenFrom: 'front',
+  split: inRun,
+  made: drawerMembers,
+  holdsAt: null,
+  withStock,
+  remedies: muntins,
+  memberRemedies: null,
+};

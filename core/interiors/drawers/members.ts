@@ -6,18 +6,15 @@ import {
   rectangular,
   spacesOf,
   type Body,
-  type Drawers,
-  type EdgeTreatment,
   type Fact,
   type Member,
   type PlacedRun,
   type PlacedSpace,
-  type Shape,
   type ShapeProblem,
-  type Split,
 } from '../../piece/index.js';
+import { type Drawers } from './spec.js';
 import { woodOf, type Workshop } from '../../project/index.js';
-import { NOTHING, together, type Made } from '../kind.js';
+import { NOTHING, together, type DividedIn, type Made } from '../kind.js';
 import { boxMembers, type BoxPlace } from './box.js';
 import { jointsOf, type Drawer } from './carried.js';
 import { drawerIds } from './ids.js';
@@ -275,16 +272,9 @@ function oneDrawer(drawer: Drawer, run: PlacedRun, workshop: Workshop): Made {
 }
 
 /** The drawers of a bank: fronts, boxes and runners, what carries them, how they move, and what is wrong with them. */
-export function drawerMembers(
-  making: Drawers,
-  split: Split,
-  workshop: Workshop,
-  run: PlacedRun,
-  bank: PlacedSpace,
-  spaces: Shape['spaces'],
-  edge: EdgeTreatment,
-): Made {
+export function drawerMembers(making: Drawers, { split, workshop, run, space: bank, spaces, piece }: DividedIn): Made {
   const stock = drawerStock(making, workshop);
+  const edge = piece.edges.front;
   const drawers = run.run.lines.flatMap((line): Drawer[] => {
     const part = spaces.get(line.line.id);
     return part && line.line.kind === 'gap' ? [{ making, bank, part, line, y: add(run.datum.value, line.near.value), stock, edge }] : [];

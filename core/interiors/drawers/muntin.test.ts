@@ -1,6 +1,7 @@
 import { writeExactly } from '../../figure/index.js';
 import { mm, toMm } from '../../length/index.js';
-import { boxOf, namedIn } from '../../piece/index.js';
+import { boxOf } from '../../piece/index.js';
+import { namedIn } from '../../kinds/index.js';
 import { remediesFor, solve } from '../../solution/index.js';
 import { chest, chestShop, drawers } from '../../testing/chest.js';
 import { thing } from '../../testing/samples.js';

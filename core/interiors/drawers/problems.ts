@@ -1,7 +1,8 @@
 import { len, say, type Sentence } from '../../figure/index.js';
 import { slipsOut, usualSlack } from '../../joints/index.js';
 import { ZERO, add, greatest, mm, sub, type Length } from '../../length/index.js';
-import { PLACE, type Drawers, type PieceEdit, type PlacedSpace, type ShapeProblem, type Split } from '../../piece/index.js';
+import { PLACE, type PieceEdit, type PlacedSpace, type ShapeProblem, type Split } from '../../piece/index.js';
+import { type Drawers } from './spec.js';
 import { woodOf, type Workshop } from '../../project/index.js';
 import { boxDepth, freeDepth, longestSlide, slideFrom, type DrawerStock } from './sizes.js';
 

@@ -1,6 +1,6 @@
 import { size, type Figure } from '../../figure/index.js';
 import { ZERO, greatest, type Length } from '../../length/index.js';
-import type { Drawers } from '../../piece/index.js';
+import type { Drawers } from './spec.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import type { Slide } from '../../stock/index.js';
 

@@ -1,17 +1,17 @@
 import { size } from '../../figure/index.js';
 import type { Axis, DividingRole } from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
-import type { SplitKind } from '../kind.js';
+import type { DividingKind, SplitKind } from '../kind.js';
+import { panelMembers } from './members.js';
+import { panelRemedies } from './remedies.js';
 import { panelStock, panelThickness } from './stock.js';
-
-export { panelMembers } from './members.js';
 
 const ROLES: Readonly<Record<Axis, DividingRole>> = { up: 'shelf', across: 'divider', deep: 'partition' };
 const MANY: Readonly<Record<Axis, string>> = { up: 'shelves', across: 'dividers', deep: 'partitions' };
 const PARTS: Readonly<Record<Axis, string>> = { up: 'space', across: 'bay', deep: 'part' };
 
 /** A space divided by panels: shelves up, dividers across, partitions from the rear to the front. */
-export function panels(axis: Axis): SplitKind {
+function inRun(axis: Axis): SplitKind {
   return {
     names: { one: ROLES[axis], many: MANY[axis], part: PARTS[axis] },
     // Bays stay exactly equal, so that all shelves in them are cut with one setting; only heights are set out by spacer or tape.
@@ -30,3 +30,16 @@ export function panels(axis: Axis): SplitKind {
     insets: () => null,
   };
 }
+
+export const panels: DividingKind<undefined> = {
+  kind: 'panels',
+  schema: null,
+  names: () => [],
+  seenFrom: 'front',
+  split: (_, axis) => inRun(axis),
+  made: (_, at) => panelMembers(at),
+  holdsAt: null,
+  withStock: () => null,
+  remedies: () => [],
+  memberRemedies: panelRemedies,
+};

@@ -1,19 +1,9 @@
 import { size } from '../../figure/index.js';
 import { ZERO, add, sub, type Length } from '../../length/index.js';
 import { lengthBetween, reachAtEnd, recess } from '../../joints/index.js';
-import {
-  boxOf,
-  facingFrame,
-  rectangular,
-  uprightFrame,
-  type Face,
-  type Member,
-  type Piece,
-  type PlacedRun,
-  type PlacedSpace,
-} from '../../piece/index.js';
-import { woodOf, type Workshop } from '../../project/index.js';
-import { NOTHING, together, type Made } from '../kind.js';
+import { boxOf, facingFrame, rectangular, uprightFrame, type Face, type Member } from '../../piece/index.js';
+import { woodOf } from '../../project/index.js';
+import { NOTHING, together, type DividedIn, type Made } from '../kind.js';
 import { dividingMemberId } from '../ids.js';
 import { allowanceOf, floorOf, labelOf, type Making } from './making.js';
 import { shelf } from './shelf.js';
@@ -111,7 +101,7 @@ function rail({ piece, space, line, spec, datum, wood }: Making): Made {
 const MAKE = { up: shelf, across: divider, deep: partition } as const;
 
 /** The shelves, dividers and partitions of a divided space, each with its size after joints, what it cuts into its mates, and what carries it. */
-export function panelMembers(piece: Piece, workshop: Workshop, run: PlacedRun, space: PlacedSpace): Made {
+export function panelMembers({ piece, workshop, run, space }: DividedIn): Made {
   const specs = new Map((space.space.split?.members ?? []).map((m) => [m.id, m]));
   return together(
     run.run.lines.flatMap((line): Made[] => {

@@ -1,6 +1,7 @@
 import { panelSpecOf, sagOfPanel, type BendingAnswer } from '../../carry/index.js';
 import { ZERO, mm, toMm } from '../../length/index.js';
-import { applyEdit, boxOf, type DividingMember, type Piece, type Strip } from '../../piece/index.js';
+import { boxOf, type DividingMember, type Piece, type Strip } from '../../piece/index.js';
+import { applyEdit } from '../../kinds/index.js';
 import { solve, type Solution } from '../../solution/index.js';
 import { divided, opening, piece, stock, workshop } from '../../testing/samples.js';
 

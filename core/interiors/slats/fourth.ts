@@ -1,5 +1,5 @@
 import { ZERO, fromUnits, type Length } from '../../length/index.js';
-import type { Slats } from '../../piece/index.js';
+import type { Slats } from './spec.js';
 
 /** A deck of equal slats with equal gaps between: flush at both ends, or with half a gap there. */
 export interface SlatDeck {

@@ -1,5 +1,5 @@
 import { ZERO, add, type Length } from '../../length/index.js';
-import type { Slats } from '../../piece/index.js';
+import type { Slats } from './spec.js';
 import { woodOf, type Workshop } from '../../project/index.js';
 
 /** How high the slats of a deck begin over the foot of their space: on their supports, where there are any. */

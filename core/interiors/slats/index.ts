@@ -1,13 +1,16 @@
 import { size } from '../../figure/index.js';
-import type { Slats } from '../../piece/index.js';
-import type { SplitKind } from '../kind.js';
+import { stockNames } from '../../piece/index.js';
+import type { DividingKind, SplitKind } from '../kind.js';
+import { deckHeight } from './height.js';
+import { slatMembers } from './members.js';
+import { SlatsSchema, type Slats } from './spec.js';
 
-export { slatMembers } from './members.js';
+export * from './spec.js';
 export * from './fourth.js';
 export * from './height.js';
 
 /** A deck of slats: its members are the slats, its parts the gaps between them. */
-export function slats(making: Slats): SplitKind {
+function inRun(making: Slats): SplitKind {
   const wide = size('slat', making.wide, { kind: 'choice', ref: 'slats:wide' });
   const flush = making.ends === 'flush';
   return {
@@ -23,3 +26,17 @@ export function slats(making: Slats): SplitKind {
     insets: () => null,
   };
 }
+
+export const slats: DividingKind<Slats> = {
+  kind: 'slats',
+  schema: SlatsSchema,
+  names: ({ stock, supports }) => stockNames([stock, supports.stock]),
+  seenFrom: 'top',
+  split: inRun,
+  made: slatMembers,
+  holdsAt: deckHeight,
+  withStock: (making, { role }, stock) =>
+    role === 'slat support' ? { ...making, supports: { ...making.supports, stock } } : { ...making, stock },
+  remedies: () => [],
+  memberRemedies: null,
+};

@@ -11,11 +11,11 @@ import {
   type Member,
   type PlacedRun,
   type PlacedSpace,
-  type Slats,
 } from '../../piece/index.js';
+import { type Slats } from './spec.js';
 import { woodOf, type Workshop } from '../../project/index.js';
 import { dividingMemberId } from '../ids.js';
-import { NOTHING, type Made } from '../kind.js';
+import { NOTHING, type DividedIn, type Made } from '../kind.js';
 import { slatsFrom } from './height.js';
 
 interface Deck {
@@ -130,7 +130,7 @@ function factsOf({ making, workshop, run }: Deck, count: number, long: Length): 
 }
 
 /** The slats of a deck, its supports, and the body that slides where slats are dealt to two. */
-export function slatMembers(making: Slats, workshop: Workshop, run: PlacedRun, space: PlacedSpace): Made {
+export function slatMembers(making: Slats, { workshop, run, space }: DividedIn): Made {
   const deck: Deck = { making, workshop, run, space };
   const specs = new Map<string, DividingMember>((space.space.split?.members ?? []).map((m) => [m.id, m]));
   const lines = run.run.lines.filter((l) => l.line.kind === 'member' && specs.get(l.line.id)?.room === undefined);
@@ -163,6 +163,7 @@ export function slatMembers(making: Slats, workshop: Workshop, run: PlacedRun, s
       ...supports.map((s): Joint => ({ carried: s.id, carrier: space.neighbours.below, how: 'bearing' })),
     ],
     bodies: body,
+    stands: [{ space: space.id, carriers: slats.map((s) => s.id) }],
     facts: [{ space: space.id, facts: factsOf(deck, slats.length, greatest([1 as Length, ...slats.map((s) => s.length.value)])) }],
   };
 }

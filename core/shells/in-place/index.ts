@@ -1,14 +1,20 @@
 import { say, size } from '../../figure/index.js';
 import { ZERO } from '../../length/index.js';
 import { divide, interiorMembers } from '../../interiors/index.js';
-import { PLACE, type InPlace, type Shape, type ShapeProblem } from '../../piece/index.js';
+import { PLACE, type Shape, type ShapeProblem } from '../../piece/index.js';
+import { inPlaceFields, type InPlace } from './spec.js';
 import type { Workshop } from '../../project/index.js';
 import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
 import { assumedOf, axisSize, nothingClear } from '../overall.js';
+import type { ShellKind } from '../kind.js';
 import { packingMembers } from './packing.js';
+import { placeRacking } from './racking.js';
+
+const NO_MEMBERS: ReadonlySet<string> = new Set();
+const NO_ENDS = { before: [], after: [] } as const;
 
 /** The geometry of what is built into a place that is there already: only what is inside it. */
-export function shapeInPlace(piece: InPlace, workshop: Workshop): Shape {
+function shape(piece: InPlace, workshop: Workshop): Shape {
   const context = { workshop, stock: piece.stock, rounding: piece.rounding ?? workshop.settings.rounding };
   const depth = axisSize(piece, 'depth', context, [], []);
   const width = axisSize(piece, 'width', { ...context, depth: depth.overall.value }, [], []);
@@ -19,7 +25,15 @@ export function shapeInPlace(piece: InPlace, workshop: Workshop): Shape {
     assumed: assumedOf({ width, height, depth }),
     caseHeight: clear.height,
     diagonal: diagonalOf(clear.height, clear.depth),
-  };
+    outside: {
+      is: 'found',
+      foot: null,
+      ends: { up: NO_ENDS, across: NO_ENDS, deep: NO_ENDS },
+      members: NO_MEMBERS,
+      behind: NO_MEMBERS,
+      ...(piece.cover === undefined ? {} : { cover: piece.cover }),
+    },
+  } as const;
   const problems: ShapeProblem[] = [
     ...[depth, width, height].flatMap((a) => a.problems),
     ...nothingClear('depth', clear.depth),
@@ -65,3 +79,14 @@ export function shapeInPlace(piece: InPlace, workshop: Workshop): Shape {
     [...problems, ...packed.problems],
   );
 }
+
+export const inPlace: ShellKind<InPlace> = {
+  kind: 'in-place',
+  inside: 'Inside',
+  fields: inPlaceFields,
+  names: ({ packing }) => (packing ? [{ kind: 'stock', id: packing.stock, where: 'packing/stock' }] : []),
+  shape,
+  racking: placeRacking,
+  withStock: () => null,
+  remedies: () => [],
+};

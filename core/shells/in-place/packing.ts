@@ -2,17 +2,8 @@ import { len, say, size, type Figure } from '../../figure/index.js';
 import { ZERO, add, fromUnits, sub, type Length } from '../../length/index.js';
 import { recess } from '../../joints/index.js';
 import type { Divided, Made } from '../../interiors/index.js';
-import {
-  PLACE,
-  boxOf,
-  onEdgeFrame,
-  rectangular,
-  uprightFrame,
-  type InPlace,
-  type Joint,
-  type Member,
-  type ShapeProblem,
-} from '../../piece/index.js';
+import { PLACE, boxOf, onEdgeFrame, rectangular, uprightFrame, type Joint, type Member, type ShapeProblem } from '../../piece/index.js';
+import { type InPlace } from './spec.js';
 import { woodOf, type Workshop } from '../../project/index.js';
 
 /** What the packing adds: joints in place of those that went to the place itself. */

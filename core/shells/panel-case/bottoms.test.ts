@@ -1,7 +1,9 @@
 import { panelSpecOf, sagOfPanel, type BendingAnswer } from '../../carry/index.js';
 import { writeExactly } from '../../figure/index.js';
 import { ZERO, mm, toMm } from '../../length/index.js';
-import { applyEdit, boxOf, type PanelCase } from '../../piece/index.js';
+import { boxOf } from '../../piece/index.js';
+import { applyEdit } from '../../kinds/index.js';
+import { type PanelCase } from './spec.js';
 import { remediesFor, solve, type Solution } from '../../solution/index.js';
 import { piece, space, stock, thing, workshop } from '../../testing/samples.js';
 

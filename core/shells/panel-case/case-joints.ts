@@ -1,5 +1,6 @@
 import { sub, type Length } from '../../length/index.js';
-import { FLOOR, boxOf, type Box, type Joint, type Member, type PanelCase, type Role } from '../../piece/index.js';
+import { FLOOR, boxOf, type Box, type Joint, type Member, type Role } from '../../piece/index.js';
+import { type PanelCase } from './spec.js';
 import type { Envelope, Woods } from './envelope.js';
 import { CASE } from './ids.js';
 

@@ -12,10 +12,10 @@ import {
   type Joint,
   type Member,
   rectangular,
-  type PanelCase,
   type Place,
   type Role,
 } from '../../piece/index.js';
+import { type PanelCase } from './spec.js';
 import type { Wood } from '../../project/index.js';
 import type { Stock } from '../../stock/index.js';
 import type { Envelope, Woods } from './envelope.js';

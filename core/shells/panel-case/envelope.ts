@@ -1,7 +1,8 @@
 import { Figure, size } from '../../figure/index.js';
 import { ZERO, type Length } from '../../length/index.js';
 import type { NeedContext } from '../../interiors/kind.js';
-import type { PanelCase, Shape, ShapeProblem } from '../../piece/index.js';
+import type { Shape, ShapeProblem } from '../../piece/index.js';
+import type { PanelCase } from './spec.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import { assumedOf, axisSize, nothingClear, takeOff, type Deductions } from '../overall.js';
 

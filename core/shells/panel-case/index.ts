@@ -2,16 +2,19 @@ import { len, say } from '../../figure/index.js';
 import { ZERO } from '../../length/index.js';
 import { divide, interiorMembers } from '../../interiors/index.js';
 import { slipsOut, usualSlack } from '../../joints/index.js';
-import type { Joint, PanelCase, Shape, ShapeProblem } from '../../piece/index.js';
+import type { Joint, Shape, ShapeProblem } from '../../piece/index.js';
+import { panelCaseFields, type PanelCase } from './spec.js';
 import type { Workshop } from '../../project/index.js';
 import { bearers, caseMembers } from './case.js';
 import { CASE } from './ids.js';
-import { heldToBack, studsBehind } from './to-back.js';
+import { studsBehind } from '../../interiors/panels/to-back.js';
+import type { ShellKind } from '../kind.js';
+import { outsideOf } from './outside.js';
+import { caseRacking } from './racking.js';
+import { caseRemedies, caseStock } from './remedies.js';
+import { heldToBack } from './to-back.js';
 import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
 import { envelopeOf, woodsOf } from './envelope.js';
-
-export { CASE } from './ids.js';
-export { backCounts, studsBehind, studsThatHold } from './to-back.js';
 
 function bottomOverToe(piece: PanelCase): ShapeProblem[] {
   if (piece.bottom !== 'over' || piece.base.kind !== 'toe') return [];
@@ -44,7 +47,7 @@ function backSlips({ back }: PanelCase): ShapeProblem[] {
 }
 
 /** The geometry of a panel case: its envelope, its spaces and runs, and every member with its joints. */
-export function shapePanelCase(piece: PanelCase, workshop: Workshop): Shape {
+function shape(piece: PanelCase, workshop: Workshop): Shape {
   const woods = woodsOf(piece, workshop);
   const envelope = envelopeOf(piece, workshop, woods);
   const overall = { width: envelope.width, height: envelope.height, depth: envelope.depth };
@@ -66,7 +69,15 @@ export function shapePanelCase(piece: PanelCase, workshop: Workshop): Shape {
             },
           ]
         : [];
-    return { ...NO_SHAPE, overall, assumed, caseHeight, diagonal, problems: [...envelope.problems, ...shallow] };
+    return {
+      ...NO_SHAPE,
+      overall,
+      assumed,
+      caseHeight,
+      diagonal,
+      outside: outsideOf(piece, envelope, []),
+      problems: [...envelope.problems, ...shallow],
+    };
   }
   const context = { workshop, stock: piece.stock, rounding: piece.rounding ?? workshop.settings.rounding };
   const neighbours = { left: CASE.left, right: CASE.right, below: CASE.bottom, above: CASE.top };
@@ -87,7 +98,18 @@ export function shapePanelCase(piece: PanelCase, workshop: Workshop): Shape {
   return assembled(
     divided,
     { ...made, members: [...shell.members, ...made.members, ...carried.members], joints },
-    { overall, assumed, caseHeight, diagonal },
+    { overall, assumed, caseHeight, diagonal, outside: outsideOf(piece, envelope, [...shell.members, ...carried.members]) },
     [...envelope.problems, ...bottomOverToe(piece), ...backSlips(piece), ...held.problems],
   );
 }
+
+export const panelCase: ShellKind<PanelCase> = {
+  kind: 'panel-case',
+  inside: 'Inside the case',
+  fields: panelCaseFields,
+  names: () => [],
+  shape,
+  racking: caseRacking,
+  withStock: caseStock,
+  remedies: caseRemedies,
+};

@@ -1,12 +1,16 @@
 import fc from 'fast-check';
 import { mm, toMm, type Length } from '../../length/index.js';
-import { boxOf, type Back, type Base, type Box, type Member, type PanelCase, type Shape, type Space } from '../../piece/index.js';
+import { boxOf, type Box, type Member, type Shape, type Space } from '../../piece/index.js';
+import { type Back } from './spec.js';
+import { type Base } from './spec.js';
+import { type PanelCase } from './spec.js';
 import { sumOfLines } from '../../run/index.js';
 import { divided, opening, piece, space, stock, thing, workshop } from '../../testing/samples.js';
-import { CASE, shapePanelCase } from './index.js';
+import { shapeOf } from '../index.js';
+import { CASE } from './ids.js';
 
 const shop = workshop();
-const shape = (p: PanelCase) => shapePanelCase(p, shop);
+const shape = (p: PanelCase) => shapeOf(p, shop);
 const member = (s: Shape, id: string) => s.members.find((m) => m.id === id) as Member;
 const sizes = (s: Shape, id: string) => [toMm(member(s, id).length.value), toMm(member(s, id).width.value)];
 const clear = (s: Shape, id: string) => {
@@ -165,7 +169,7 @@ describe('sizes from contents', () => {
     const jars = workshop({
       things: { jar: thing({ name: 'jar', clearance: mm(30), shape: { kind: 'cylinder', diameter: mm(90), height: mm(180) } }) },
     });
-    const s = shapePanelCase(piece(shelved, from), jars);
+    const s = shapeOf(piece(shelved, from), jars);
     expect(['in-1', 'in-2', 'in-3'].map((id) => clear(s, id)[1])).toEqual([210, 210, 210]);
   });
 
@@ -188,7 +192,7 @@ describe('sizes from contents', () => {
 describe('what cannot be built is said, and nothing is thrown', () => {
   test('an opening smaller than its own slack', () => {
     const tight = workshop({ opening: opening({ slack: { side: mm(600), above: mm(0), behind: mm(0) } }) });
-    const s = shapePanelCase(piece(space('in'), { opening: 'gap', width: { from: 'opening' } }), tight);
+    const s = shapeOf(piece(space('in'), { opening: 'gap', width: { from: 'opening' } }), tight);
     expect(s.members).toEqual([]);
     expect(s.problems.map((p) => p.id)).toContain('inside-width');
   });
@@ -267,7 +271,7 @@ describe('properties of every case', () => {
   test('every run closes exactly; members overlap only where one is let into the other, by that depth; nothing floats', () => {
     fc.assert(
       fc.property(cases, ({ piece: p, shop: w }) => {
-        const s = shapePanelCase(p, w);
+        const s = shapeOf(p, w);
         for (const run of s.runs.values()) if (run.run.conflicts.length === 0) expect(sumOfLines(run.run)).toBe(run.run.total.value);
         if ([...s.runs.values()].some((r) => r.run.conflicts.length > 0)) return;
         const boxes = s.members.map((m) => ({ m, box: boxOf(m) }));
@@ -294,7 +298,7 @@ describe('properties of every case', () => {
   test('the sides are reflections in size and place, and a part is as large as its placed member', () => {
     fc.assert(
       fc.property(cases, ({ piece: p, shop: w }) => {
-        const s = shapePanelCase(p, w);
+        const s = shapeOf(p, w);
         const [l, r] = [boxOf(member(s, CASE.left)), boxOf(member(s, CASE.right))];
         expect(l.x0 + r.x1).toBe(s.overall.width.value);
         expect([l.y0, l.y1, l.z0, l.z1]).toEqual([r.y0, r.y1, r.z0, r.z1]);
@@ -312,9 +316,9 @@ describe('properties of every case', () => {
     fc.assert(
       fc.property(cases, fc.integer({ min: 12 * 80_000, max: 25 * 80_000 }), ({ piece: p, shop: w }, other) => {
         const figures = (s: Shape) => s.members.map((m) => [m.id, m.length.amount, m.width.amount, m.frame.origin]);
-        const before = figures(shapePanelCase(p, w));
-        shapePanelCase(p, { ...w, stock: new Map(w.stock).set('ply', stock({ thickness: other as Length })) });
-        expect(figures(shapePanelCase(p, w))).toEqual(before);
+        const before = figures(shapeOf(p, w));
+        shapeOf(p, { ...w, stock: new Map(w.stock).set('ply', stock({ thickness: other as Length })) });
+        expect(figures(shapeOf(p, w))).toEqual(before);
       }),
       { numRuns: 100 },
     );

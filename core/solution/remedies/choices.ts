@@ -1,5 +1,6 @@
 import { longestThatPasses, type BendingAnswer, type State } from '../../carry/index.js';
-import { applyEdit, type Letters, type PieceEdit } from '../../piece/index.js';
+import { type Letters, type PieceEdit } from '../../piece/index.js';
+import { applyEdit } from '../../kinds/index.js';
 import type { Workshop } from '../../project/index.js';
 import { costOfPart } from '../cost.js';
 import { solve, type Solution } from '../solve.js';
@@ -35,7 +36,7 @@ export function stockChoices(before: Solution, workshop: Workshop, ledger: Lette
   const now = before.carried.members.get(memberId);
   if (!now) return [];
   return [...workshop.stock].flatMap(([stockId, stock]): StockChoice[] => {
-    const edit = stockEdit(before.piece, now.member, stockId);
+    const edit = stockEdit(before.piece, before.shape.outside.members, now.member, stockId);
     if (!edit) return [];
     const solution = solve(applyEdit(before.piece, edit), workshop, ledger);
     const after = solution.carried.members.get(memberId);

@@ -2,12 +2,13 @@ import type { State } from '../../carry/index.js';
 import { weakEnds } from '../../checks/index.js';
 import type { Sentence } from '../../figure/index.js';
 import { ZERO, greatest, type Length } from '../../length/index.js';
-import { applyEdit, type Letters, type PieceEdit } from '../../piece/index.js';
+import { type Letters, type PieceEdit } from '../../piece/index.js';
+import { applyEdit } from '../../kinds/index.js';
 import type { Workshop } from '../../project/index.js';
 import { compare, type Moved } from '../compare.js';
 import { addedCost } from '../cost.js';
 import { solve, type Solution } from '../solve.js';
-import type { Candidate } from './candidate.js';
+import type { Candidate } from '../../remedies/index.js';
 import { candidatesFor } from './candidates.js';
 
 export * from './choices.js';
@@ -123,7 +124,7 @@ export function remediesFor(before: Solution, workshop: Workshop, ledger: Letter
   const carried = before.carried.members.get(memberId);
   if (!carried) return [];
   const failedBefore = failing(before);
-  const remedies = candidatesFor(before, workshop, carried.member).flatMap((candidate): Remedy[] => {
+  const remedies = candidatesFor({ ...before, workshop, member: carried.member }).flatMap((candidate): Remedy[] => {
     const remedy = tried(before, failedBefore, workshop, ledger, memberId, candidate);
     return remedy ? [remedy] : [];
   });

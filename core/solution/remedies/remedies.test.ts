@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { writeExactly } from '../../figure/index.js';
 import { mm, toMm } from '../../length/index.js';
-import { applyEdit, type PanelCase, type Space, type Split } from '../../piece/index.js';
+import { type Space, type Split } from '../../piece/index.js';
+import { applyEdit } from '../../kinds/index.js';
+import { type PanelCase } from '../../shells/index.js';
 import type { Workshop } from '../../project/index.js';
 import { divided, opening, piece, space, stock, thing, workshop } from '../../testing/samples.js';
 import { remediesFor, solve, type Remedy, type Solution } from '../index.js';

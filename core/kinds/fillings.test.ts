@@ -1,18 +1,9 @@
 import { ZERO, mm } from '../length/index.js';
 import { divided, piece, space } from '../testing/samples.js';
-import {
-  EditError,
-  applyEdit,
-  findSpace,
-  namedIn,
-  spacesOf,
-  type Boards,
-  type Cells,
-  type Drawers,
-  type InPlace,
-  type Slats,
-  type Split,
-} from './index.js';
+import type { Boards, Cells, Drawers, Slats } from '../interiors/index.js';
+import { findSpace, spacesOf, type Split } from '../piece/index.js';
+import type { InPlace } from '../shells/index.js';
+import { EditError, applyEdit, namedIn } from './index.js';
 
 const drawers: Drawers = {
   kind: 'drawers',
@@ -62,8 +53,8 @@ describe('a space is filled', () => {
 
   test('with cells, once the things are out', () => {
     const full = applyEdit(base, { kind: 'things', space: 'in-1', things });
-    expect(() => applyEdit(full, { kind: 'fill', space: 'in-1', cells })).toThrow(EditError);
-    expect(findSpace(applyEdit(base, { kind: 'fill', space: 'in-1', cells }).interior, 'in-1')?.space.cells).toEqual(cells);
+    expect(() => applyEdit(full, { kind: 'fill', space: 'in-1', filling: cells })).toThrow(EditError);
+    expect(findSpace(applyEdit(base, { kind: 'fill', space: 'in-1', filling: cells }).interior, 'in-1')?.space.cells).toEqual(cells);
   });
 
   test('only while it is open; cleared it is open again, with all its things', () => {
@@ -92,7 +83,7 @@ describe('a bank of drawers is changed like any run', () => {
     const deeper = applyEdit(filled, { kind: 'making', space: 'in-1', making: { ...drawers, less: mm(30) } });
     expect(findSpace(deeper.interior, 'in-1')?.space.split?.making).toMatchObject({ less: mm(30) });
     expect(() => applyEdit(filled, { kind: 'making', space: 'in-1', making: boards })).toThrow(/not made of boards/);
-    expect(() => applyEdit(filled, { kind: 'cells', space: 'in-1', cells })).toThrow(/has no cells/);
+    expect(() => applyEdit(filled, { kind: 'filling', space: 'in-1', filling: cells })).toThrow(/not filled with cells/);
   });
 });
 
@@ -124,14 +115,15 @@ describe('fields of a shell that it does not have', () => {
   test('are refused by name', () => {
     expect(() => applyEdit(inPlace, { kind: 'piece', patch: { base: { kind: 'none' } } })).toThrow(/has no base/);
     expect(() => applyEdit(base, { kind: 'piece', patch: { cover: mm(10) } })).toThrow(/has no cover/);
-    expect(() => applyEdit(base, { kind: 'packing', packing: null })).toThrow(EditError);
+    expect(() => applyEdit(base, { kind: 'piece', patch: {}, without: ['packing'] })).toThrow(/has no packing/);
+    expect(() => applyEdit(inPlace, { kind: 'piece', patch: {}, without: ['place'] })).toThrow(/cannot be without its place/);
   });
 
   test('packing is put in and taken out', () => {
     const packing = { out: mm(24), stock: 'ply', wide: mm(60) };
-    const packed = applyEdit(inPlace, { kind: 'packing', packing });
+    const packed = applyEdit(inPlace, { kind: 'piece', patch: { packing } });
     expect(packed).toMatchObject({ packing });
-    expect(applyEdit(packed, { kind: 'packing', packing: null })).not.toHaveProperty('packing');
+    expect(applyEdit(packed, { kind: 'piece', patch: {}, without: ['packing'] })).not.toHaveProperty('packing');
   });
 });
 
@@ -141,7 +133,7 @@ test('everything that the inside of a piece names is found, with where', () => {
     space: 'in-2',
     split: { axis: 'deep', making: slats, members: [{ id: 's1' }], spaces: [space('g1'), space('g2')] },
   });
-  const inDrawer = applyEdit(deck, { kind: 'fill', space: 'd1', cells });
+  const inDrawer = applyEdit(deck, { kind: 'fill', space: 'd1', filling: cells });
   const named = namedIn(inDrawer.interior).map((n) => `${n.kind} ${n.id} in ${n.where}`);
   expect(named.sort()).toEqual(
     [

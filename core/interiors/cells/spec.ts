@@ -55,3 +55,9 @@ export const CellsSchema = Type.Object(
 export type Cells = Static<typeof CellsSchema>;
 export type Blocked = Static<typeof BlockedSchema>;
 export type Tilted = Static<typeof TiltedSchema>;
+
+declare module '../../piece/space.js' {
+  interface Fillings {
+    cells: Cells;
+  }
+}

@@ -14,8 +14,7 @@ import { inch, mm, toMm, type Length } from '../../length/index.js';
 import type { DividingMember, Strip } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { propertiesOf, type Stock } from '../../stock/index.js';
-import type { Solution } from '../solve.js';
-import type { Candidate } from './candidate.js';
+import type { Asked, Candidate } from '../../remedies/index.js';
 
 /** Heights that strips are ripped to, tried from the least. */
 const HEIGHTS = {
@@ -90,8 +89,8 @@ function stripped(spec: DividingMember, stock: Stock, strip: Strip): Candidate {
 }
 
 /** Strips under or against the edges of a shelf, and a second layer on it, each as small as might do. */
-export function stiffeners(solution: Solution, workshop: Workshop, spec: DividingMember, memberId: string): readonly Candidate[] {
-  const carried = solution.carried.members.get(memberId);
+export function stiffeners({ workshop, carried: all, member }: Asked, spec: DividingMember): readonly Candidate[] {
+  const carried = all.members.get(member.id);
   const answer = carried?.bending;
   if (!carried || !answer || answer.builtUp) return [];
   const own = carried.member.stock;

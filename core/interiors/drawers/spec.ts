@@ -98,3 +98,9 @@ export const DrawersSchema = Type.Object(
   closed,
 );
 export type Drawers = Static<typeof DrawersSchema>;
+
+declare module '../../piece/space.js' {
+  interface Makings {
+    drawers: Drawers;
+  }
+}

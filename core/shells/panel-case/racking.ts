@@ -1,16 +1,14 @@
-import { rackingOf, type Carried } from '../carry/index.js';
-import { force, say, type Sentence } from '../figure/index.js';
-import { dividingMembersOf, type Piece, type Shape } from '../piece/index.js';
-import type { Workshop } from '../project/index.js';
-import { pieceFix, type Check, type Fix } from './check.js';
-
-const ID = 'racking';
-const about = { kind: 'piece' } as const;
-
-const toWall = () => pieceFix(say`It will be fixed to the wall`, { kind: 'piece', patch: { fixedToWall: true } });
+import type { Carried } from '../../carry/index.js';
+import { force, say, type Sentence } from '../../figure/index.js';
+import { leanCheck, toWall, type Check, type Fix } from '../../finding/index.js';
+import { pieceFix } from '../../finding/index.js';
+import { dividingMembersOf, type Shape } from '../../piece/index.js';
+import type { Workshop } from '../../project/index.js';
+import { rackingOf } from './back-racking.js';
+import type { PanelCase } from './spec.js';
 
 /** Whether shelves and dividers are all loose, so that not even what is not counted keeps it upright. */
-function allLoose(piece: Piece): boolean {
+function allLoose(piece: PanelCase): boolean {
   return [...dividingMembersOf(piece.interior)].every(({ owner, member }) => {
     if (owner.split?.making) return true;
     const fix = member.fix ?? (owner.split?.axis === 'up' ? piece.shelves.fix : piece.dividers.fix);
@@ -18,24 +16,12 @@ function allLoose(piece: Piece): boolean {
   });
 }
 
-/** What stands in a place that is there already leans on that; a rack of ladders stands by itself. */
-function inPlace(piece: Piece, shape: Shape): Check[] {
-  if (piece.fixedToWall) return [];
-  const ladders = shape.members.some((m) => m.role === 'ladder upright');
-  const sentence: Sentence = ladders
-    ? say`Nothing keeps the ladders from leaning over sideways: fix the rack to the wall, or brace it.`
-    : say`Whether it leans over sideways goes by the place that it is put into: not judged.`;
-  return [{ id: ID, severity: 'look', state: ladders ? 'fails' : 'not judged', about, sentence, fixes: [toWall()] }];
-}
-
 /** Whether a push at the top leans a piece over sideways, and what keeps it from that; from the front to the rear its sides do. */
-export function rackingChecks(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): Check[] {
-  if (shape.members.length === 0) return [];
-  if (piece.shell !== 'panel-case') return inPlace(piece, shape);
+export function caseRacking(piece: PanelCase, shape: Shape, carried: Carried, workshop: Workshop): readonly Check[] {
   const { push, by, takes, state, reason } = rackingOf(piece, shape, carried, workshop.settings);
   const pushed = say`A push of ${force(push)} at its top`;
   const check = (severity: Check['severity'], sentence: Sentence, fixes: readonly Fix[] = []): Check[] => [
-    { id: ID, severity, state, about, sentence, fixes },
+    leanCheck(severity, state, sentence, fixes),
   ];
   switch (by) {
     case 'wall':

@@ -1,15 +1,9 @@
-import { toMm } from '../length/index.js';
-import type { Member, PanelCase, Shape } from '../piece/index.js';
-import type { Settings } from '../project/index.js';
-import { propertiesOf } from '../stock/index.js';
-import type { Carried } from './carry.js';
-import { rowBetween } from './fixings/index.js';
-import { lateral } from './screws.js';
-import { panelShear } from './strength.js';
-import { stateOf, type State } from './verdict.js';
-
-/** The push that a piece should stand at its top: at least so much, N, or this part of all it carries and weighs (typical). */
-export const PUSH = { least: 100, part: 0.05 } as const;
+import { lateral, panelShear, pushOf, rowBetween, stateOf, type Carried, type State } from '../../carry/index.js';
+import { toMm } from '../../length/index.js';
+import type { Member, Shape } from '../../piece/index.js';
+import type { Settings } from '../../project/index.js';
+import { propertiesOf } from '../../stock/index.js';
+import type { PanelCase } from './spec.js';
 
 /** Screws round a back, one so often, mm, typical. */
 const BACK_SPACING = 200;
@@ -24,11 +18,6 @@ export interface Racking {
   readonly state: State;
   /** Why it is not judged. */
   readonly reason?: string;
-}
-
-/** The push at the top that a piece should stand, N: the greater of 100 N and 5 % of all that it carries and weighs. */
-export function pushOf({ floor }: Pick<Carried, 'floor'>): number {
-  return Math.max(PUSH.least, PUSH.part * floor);
 }
 
 /** What a screwed back takes: the lateral value of one screw over their spacing, along the width of the back. */

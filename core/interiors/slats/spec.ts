@@ -36,3 +36,9 @@ export const SlatsSchema = Type.Object(
   closed,
 );
 export type Slats = Static<typeof SlatsSchema>;
+
+declare module '../../piece/space.js' {
+  interface Makings {
+    slats: Slats;
+  }
+}

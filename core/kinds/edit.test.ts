@@ -2,7 +2,8 @@ import { mm, toMm, type Length } from '../length/index.js';
 import { solve } from '../solution/index.js';
 import { chest, chestShop, drawers } from '../testing/chest.js';
 import { divided, piece, space, workshop } from '../testing/samples.js';
-import { EditError, applyEdit, findMember, findSpace, idsWithin, type Piece, type PieceEdit, type Space } from './index.js';
+import { findMember, findSpace, type Piece, type PieceEdit, type Space } from '../piece/index.js';
+import { EditError, applyEdit, idsWithin } from './index.js';
 
 const shelves = piece(divided('s', 'up', 3));
 

@@ -22,3 +22,9 @@ export const BoardsSchema = Type.Object(
   closed,
 );
 export type Boards = Static<typeof BoardsSchema>;
+
+declare module '../../piece/space.js' {
+  interface Makings {
+    boards: Boards;
+  }
+}

@@ -1,0 +1,85 @@
+import { say } from '../../figure/index.js';
+import { boxOf, findMember, findSpace, type DividingMember, type Piece } from '../../piece/index.js';
+import { freshIds, moveLoad, otherStock, takenIds, type Asked, type Candidate } from '../../remedies/index.js';
+import { dividingMemberId } from '../ids.js';
+import { stiffeners } from './strip-remedies.js';
+import { backCounts, studsBehind, studsThatHold } from './to-back.js';
+
+/** Holding a shelf to the back, where that counts: glued to a thick one, or screwed through it into studs. */
+function toBack({ piece, shape, workshop }: Asked, spec: DividingMember): Candidate[] {
+  const back = shape.members.find((m) => m.role === 'back');
+  const shelf = shape.members.find((m) => m.id === dividingMemberId(spec.id, 'shelf'));
+  if (!back || !shelf || spec.toBack !== undefined) return [];
+  const { x0, x1 } = boxOf(shelf);
+  const studs = studsThatHold(studsBehind(piece, workshop), x0, x1);
+  const held = (['glued', 'screwed'] as const).find((how) => backCounts(how, back.thickness.value, piece, studs));
+  if (!held) return [];
+  return [
+    {
+      label: held === 'glued' ? say`Glue it to the back along its rear edge` : say`Screw it through the back into the studs`,
+      edit: { kind: 'to-back', member: spec.id, held },
+      looks: say`nothing, but it can no longer move`,
+    },
+  ];
+}
+
+const HELD = { butted: 'Screw its ends', housed: 'House its ends', loose: 'Put it on pins' } as const;
+
+/** The other ways of holding its ends; screws are as many as its load takes and go in. */
+function heldOtherwise(piece: Piece, spec: DividingMember, up: boolean): Candidate[] {
+  const now = spec.fix ?? (up ? piece.shelves.fix : piece.dividers.fix);
+  const ways = up ? (['butted', 'housed', 'loose'] as const) : (['butted', 'housed'] as const);
+  return ways
+    .filter((fix) => fix !== now)
+    .map((fix) => ({
+      label: say`${HELD[fix]}`,
+      edit: { kind: 'member', member: spec.id, patch: { fix } },
+      looks:
+        fix === 'butted'
+          ? say`screws through the sides`
+          : fix === 'loose'
+            ? say`it can be lifted out`
+            : say`nothing, but it can no longer move`,
+    }));
+}
+
+/** What might make a shelf, a divider or a partition pass. */
+export function panelRemedies(asked: Asked): readonly Candidate[] {
+  const {
+    piece,
+    member: { node },
+  } = asked;
+  const found = findMember(piece.interior, node);
+  if (!found?.owner.split) return [];
+  const up = found.owner.split.axis === 'up';
+  const stock = found.member.stock ?? (up ? piece.stock.shelves : piece.stock.dividers);
+  const candidates = otherStock(asked, stock, (id) => ({ kind: 'member', member: node, patch: { stock: id } }));
+  candidates.push(...heldOtherwise(piece, found.member, up));
+  if (!up) return candidates;
+  candidates.push(...moveLoad(asked));
+  candidates.push(...toBack(asked, found.member));
+  candidates.push(...stiffeners(asked, found.member));
+  const below = found.owner.split.spaces[found.index];
+  const taken = takenIds(piece);
+  if (below && !below.split) {
+    const spaces = freshIds(taken, `${below.id}-part`, 2);
+    const members = freshIds(taken, `${below.id}-divider`, 1);
+    candidates.push({
+      label: say`Put an upright in the middle of the space under it`,
+      edit: { kind: 'split', space: below.id, axis: 'across', members, spaces },
+      looks: say`an upright stands in the space under it, which is then two`,
+    });
+  }
+  const column = findSpace(piece.interior, found.owner.id);
+  if (column?.parent?.axis === 'across') {
+    const [member] = freshIds(taken, 'divider', 1);
+    const [beyond] = freshIds(taken, 'bay', 1);
+    if (member && beyond)
+      candidates.push({
+        label: say`One more divider, so that every bay is narrower`,
+        edit: { kind: 'add', space: column.space.id, member, beyond },
+        looks: say`one bay more, each narrower`,
+      });
+  }
+  return candidates;
+}

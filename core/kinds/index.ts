@@ -1,0 +1,3 @@
+export * from './schema.js';
+export * from './named.js';
+export * from './edit.js';

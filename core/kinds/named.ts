@@ -1,0 +1,28 @@
+import { dividingKind, fillingKind } from '../interiors/index.js';
+import { spacesOf, type Named, type Names, type Piece, type Space } from '../piece/index.js';
+import { shellOf } from '../shells/index.js';
+
+/** Everything outside itself that the inside of a piece names: what it holds, and what it is made of. */
+export function namedIn(root: Space): readonly Named[] {
+  return [...spacesOf(root)].flatMap(({ space }): Named[] => {
+    const here = (names: readonly Names[]) => names.map((n): Named => ({ ...n, where: `space ${space.id}` }));
+    const members = (space.split?.members ?? []).flatMap(({ id, stock, strip }) =>
+      [stock, strip?.stock].flatMap((used): Named[] => (used === undefined ? [] : [{ kind: 'stock', id: used, where: `member ${id}` }])),
+    );
+    return [
+      ...here(space.things.map((t) => ({ kind: 'thing', id: t.thing }))),
+      ...(space.cells ? here(fillingKind(space.cells).names(space.cells)) : []),
+      ...members,
+      ...(space.split ? here(dividingKind(space.split).names(space.split.making)) : []),
+    ];
+  });
+}
+
+/** Every record outside itself that a piece names. */
+export function namedBy(piece: Piece): readonly Named[] {
+  const opening: Named[] = piece.opening === undefined ? [] : [{ kind: 'opening', id: piece.opening, where: 'opening' }];
+  const stock = Object.entries(piece.stock).flatMap(([use, id]): Named[] =>
+    id === undefined ? [] : [{ kind: 'stock', id, where: `stock/${use}` }],
+  );
+  return [...opening, ...stock, ...namedIn(piece.interior), ...shellOf(piece).names(piece)];
+}

@@ -1,0 +1,3 @@
+export * from './candidate.js';
+export * from './common.js';
+export * from './ids.js';

@@ -1,0 +1,39 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { DistanceSchema, SizeSchema } from '../../length/index.js';
+import type { PieceCommon } from '../../piece/index.js';
+import { IdSchema, NameSchema } from '../../project/ids.js';
+
+const closed = { additionalProperties: false } as const;
+
+/** Runner boards on uprights behind a face frame, so that slides clear it. */
+export const PackingSchema = Type.Object(
+  {
+    /** How far the face frame stands in past the inner side, at each side. */
+    out: SizeSchema,
+    stock: IdSchema,
+    /** How wide the uprights and the runner boards are. */
+    wide: SizeSchema,
+  },
+  closed,
+);
+
+/** What a place that is there already has of its own. */
+export const inPlaceFields = {
+  /** What its sides, floor and rear are, in the words of whoever built it. */
+  place: NameSchema,
+  packing: Type.Optional(PackingSchema),
+  /** How far what lies above stands out in front, where it should cover the fronts. */
+  cover: Type.Optional(DistanceSchema),
+  stock: Type.Object({ shelves: IdSchema, dividers: IdSchema }, closed),
+};
+
+const ownSchema = Type.Object(inPlaceFields, closed);
+
+/** A place that is there already, such as an old cabinet, a frame or a drawer: nothing is built round it. */
+export type InPlace = PieceCommon & { shell: 'in-place' } & Static<typeof ownSchema>;
+
+declare module '../../piece/spec.js' {
+  interface Shells {
+    'in-place': InPlace;
+  }
+}

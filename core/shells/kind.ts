@@ -1,0 +1,27 @@
+import type { TSchema } from '@sinclair/typebox';
+import type { Check } from '../finding/index.js';
+import type { Carried } from '../carry/index.js';
+import type { Member, Named, Piece, PieceEdit, Shape } from '../piece/index.js';
+import type { Workshop } from '../project/index.js';
+import type { Asked, Candidate } from '../remedies/index.js';
+
+/**
+ * All that belongs to one kind of shell alone: nothing else in the code names it. Its functions
+ * are methods, so that kinds stand in one list: each is only ever given pieces of its own.
+ */
+export interface ShellKind<P extends Piece = Piece> {
+  readonly kind: P['shell'];
+  /** What its inside is called in a heading. */
+  readonly inside: string;
+  /** The fields that it has besides those of every piece. */
+  readonly fields: Readonly<Record<string, TSchema>>;
+  /** The records that these refer to, besides the stock that it is made of. */
+  names(piece: P): readonly Named[];
+  shape(piece: P, workshop: Workshop): Shape;
+  /** What keeps it from leaning over sideways. */
+  racking(piece: P, shape: Shape, carried: Carried, workshop: Workshop): readonly Check[];
+  /** The edit that makes a member of the shell itself of another stock; null where there is none. */
+  withStock(piece: P, member: Member, stock: string): PieceEdit | null;
+  /** What might make a member of the shell itself pass. */
+  remedies(piece: P, asked: Asked): readonly Candidate[];
+}

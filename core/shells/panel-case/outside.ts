@@ -1,0 +1,61 @@
+import { Figure } from '../../figure/index.js';
+import { ZERO, hypot, sub } from '../../length/index.js';
+import type { Member, Outside, TapeEnd } from '../../piece/index.js';
+import type { Envelope } from './envelope.js';
+import { CASE } from './ids.js';
+import type { PanelCase } from './spec.js';
+
+type Lower = NonNullable<Outside['lower']>;
+
+/** The foot of the case: what lies under its bottom. */
+function baseEnd({ base }: PanelCase): TapeEnd[] {
+  if (base.kind === 'none') return [];
+  return [
+    {
+      id: 'base',
+      kind: 'wood',
+      selects: base.kind === 'toe' ? CASE.toe : CASE.front,
+      label: base.kind === 'toe' ? 'toe' : 'plinth',
+      size: Figure.leaf('length', base.height, base.kind, { kind: 'choice', ref: 'piece:base' }),
+    },
+  ];
+}
+
+/** What a back in grooves stands in from the rear. */
+function insetEnd({ back }: PanelCase): TapeEnd[] {
+  if (back.kind !== 'groove' || back.inset === ZERO) return [];
+  const label = 'behind the back';
+  return [{ id: 'inset', kind: 'gap', label, selects: CASE.back, size: Figure.leaf('length', back.inset, label) }];
+}
+
+/** With its base apart it is lower across its corners, where the base is a part of its sides. */
+function lower({ base }: PanelCase, { height, depth }: Envelope): Lower | null {
+  if (base.kind !== 'toe') return null;
+  return {
+    way: 'Stand it on a loose plinth',
+    diagonal: hypot(sub(height.value, base.height), depth.value),
+    edit: { kind: 'piece', patch: { base: { kind: 'plinth', height: base.height, setback: base.setback, bearers: base.bearers } } },
+  };
+}
+
+/** What follows from a case being one: its front feet, what lies round its inside, and how it is made lower to be stood up. */
+export function outsideOf(piece: PanelCase, envelope: Envelope, members: readonly Member[]): Outside {
+  const wood = (id: string, label: string): TapeEnd[] => {
+    const member = members.find((m) => m.id === id);
+    return member ? [{ id, kind: 'wood', label, selects: id, size: member.thickness }] : [];
+  };
+  const apart = lower(piece, envelope);
+  return {
+    is: 'built',
+    // The sides of a case with a toe board run to the floor at the front.
+    foot: sub(envelope.depth.value, piece.base.kind === 'plinth' ? piece.base.setback : ZERO),
+    ends: {
+      up: { before: [...baseEnd(piece), ...wood(CASE.bottom, 'bottom')], after: wood(CASE.top, 'top') },
+      across: { before: wood(CASE.left, 'left side'), after: wood(CASE.right, 'right side') },
+      deep: { before: [...insetEnd(piece), ...wood(CASE.back, 'back')], after: [] },
+    },
+    members: new Set(members.map((m) => m.id)),
+    behind: new Set([CASE.back]),
+    ...(apart ? { lower: apart } : {}),
+  };
+}

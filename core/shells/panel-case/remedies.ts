@@ -1,0 +1,48 @@
+import { say } from '../../figure/index.js';
+import type { Member, PieceEdit } from '../../piece/index.js';
+import { moveLoad, otherStock, type Asked, type Candidate } from '../../remedies/index.js';
+import { CASE } from './ids.js';
+import type { PanelCase } from './spec.js';
+
+/** The edit that makes a member of the case of another stock, with all that are made of the same. */
+export function caseStock(piece: PanelCase, member: Member, stock: string): PieceEdit {
+  const use = member.id === CASE.back ? 'back' : 'sides';
+  return { kind: 'piece', patch: { stock: { ...piece.stock, [use]: stock } } };
+}
+
+/** What might make a member of the case itself pass. */
+export function caseRemedies(piece: PanelCase, asked: Asked): readonly Candidate[] {
+  const { member } = asked;
+  const candidates = otherStock(asked, member.stockId, (id) => caseStock(piece, member, id)).map((c) => ({
+    ...c,
+    label: say`${c.label} for the whole case`,
+  }));
+  if (member.id !== CASE.bottom || piece.base.kind === 'none') return candidates;
+  const { base } = piece;
+  if (!base.bearers)
+    candidates.unshift({
+      label: say`Put a bearer under each divider, down to the floor`,
+      edit: { kind: 'piece', patch: { base: { ...base, bearers: true } } },
+      looks: say`hidden behind the toe board`,
+    });
+  if (base.kind === 'toe' && !base.rear)
+    candidates.push({
+      label: say`Put a bearer along the rear under it, down to the floor`,
+      edit: { kind: 'piece', patch: { base: { ...base, rear: true } } },
+      looks: say`nothing: it is behind the toe board`,
+    });
+  if (piece.back.kind === 'applied' && !piece.back.allRound && piece.bottom === 'between')
+    candidates.push({
+      label: say`Screw the back to its rear edge`,
+      edit: { kind: 'piece', patch: { back: { ...piece.back, allRound: true } } },
+      looks: say`nothing: the screws are at the back`,
+    });
+  candidates.push(...moveLoad(asked));
+  if (base.kind === 'toe')
+    candidates.push({
+      label: say`Stand the case on a loose plinth`,
+      edit: { kind: 'piece', patch: { base: { ...base, kind: 'plinth' } } },
+      looks: say`the sides no longer run to the floor`,
+    });
+  return candidates;
+}

@@ -1,0 +1,83 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { DistanceSchema, SizeSchema } from '../../length/index.js';
+import type { PieceCommon } from '../../piece/index.js';
+import { IdSchema } from '../../project/ids.js';
+
+const closed = { additionalProperties: false } as const;
+
+export const BaseSchema = Type.Union([
+  Type.Object({ kind: Type.Literal('none') }, closed),
+  /**
+   * The sides run to the floor and a toe board stands back between them; bearers carry the dividers to the floor,
+   * and one along the rear carries the rear edge of the bottom.
+   */
+  Type.Object(
+    {
+      kind: Type.Literal('toe'),
+      height: SizeSchema,
+      setback: DistanceSchema,
+      bearers: Type.Boolean(),
+      rear: Type.Optional(Type.Boolean()),
+    },
+    closed,
+  ),
+  /** A frame of its own that the case is set on; bearers in it carry the dividers. */
+  Type.Object({ kind: Type.Literal('plinth'), height: SizeSchema, setback: DistanceSchema, bearers: Type.Boolean() }, closed),
+]);
+export type Base = Static<typeof BaseSchema>;
+
+export const BackSchema = Type.Union([
+  Type.Object({ kind: Type.Literal('none') }, closed),
+  /** Over the rear edges, screwed to the sides, or `allRound`: to top and bottom as well. */
+  Type.Object({ kind: Type.Literal('applied'), allRound: Type.Optional(Type.Boolean()) }, closed),
+  /** In grooves `depth` deep, `inset` in from the rear edges, cut `slack` small in all on each axis. */
+  Type.Object(
+    {
+      kind: Type.Literal('groove'),
+      depth: SizeSchema,
+      inset: DistanceSchema,
+      slack: DistanceSchema,
+      /** Glued into its grooves, so that it keeps the case square; loose in them where it is left out. */
+      glued: Type.Optional(Type.Boolean()),
+    },
+    closed,
+  ),
+  /** In rebates `depth` wide on the rear edges, cut `slack` small in all on each axis. */
+  Type.Object({ kind: Type.Literal('rebate'), depth: SizeSchema, slack: DistanceSchema }, closed),
+]);
+export type Back = Static<typeof BackSchema>;
+
+export const CornerSchema = Type.Union([Type.Literal('between'), Type.Literal('over')]);
+
+/** What a case of panels has of its own: two sides, top and bottom, back and base. */
+export const panelCaseFields = {
+  base: BaseSchema,
+  /** Whether top and bottom go between the sides or over their ends. */
+  top: CornerSchema,
+  bottom: CornerSchema,
+  back: BackSchema,
+  stock: Type.Object(
+    {
+      sides: IdSchema,
+      shelves: IdSchema,
+      dividers: IdSchema,
+      /** Of the sides' stock where they are left out. */
+      top: Type.Optional(IdSchema),
+      bottom: Type.Optional(IdSchema),
+      back: Type.Optional(IdSchema),
+      base: Type.Optional(IdSchema),
+    },
+    closed,
+  ),
+};
+
+const ownSchema = Type.Object(panelCaseFields, closed);
+
+/** A case of panels: two sides, top and bottom, back, base, and spaces inside it. */
+export type PanelCase = PieceCommon & { shell: 'panel-case' } & Static<typeof ownSchema>;
+
+declare module '../../piece/spec.js' {
+  interface Shells {
+    'panel-case': PanelCase;
+  }
+}
