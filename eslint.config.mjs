@@ -1,7 +1,23 @@
+import { readdirSync } from 'node:fs';
 import js from '@eslint/js';
 import prettier from 'eslint-config-prettier';
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
+
+/** The kinds of shells and interiors: the folders that they live in. */
+const folders = (under) =>
+  readdirSync(under, { withFileTypes: true })
+    .filter((e) => e.isDirectory())
+    .map((e) => e.name);
+const KINDS = [...folders('core/shells'), ...folders('core/interiors')];
+
+/** No one asks which kind something is but the kind itself. */
+function noKindsNamed(kinds) {
+  const name = `Literal[value=/^(${kinds.join('|')})$/]`;
+  const message = 'What belongs to one kind is known in its own folder: put it into the kind, and ask that.';
+  const where = [`BinaryExpression[operator=/^[!=]=/] > ${name}`, `SwitchCase > ${name}`];
+  return { 'no-restricted-syntax': ['error', ...where.map((selector) => ({ selector, message }))] };
+}
 
 export default ts.config(
   { ignores: ['build/**', 'node_modules/**', '/data/**', 'server/data/migrations/**', 'test-results/**'] },
@@ -39,5 +55,11 @@ export default ts.config(
     },
     rules: { 'no-console': 'off' },
   },
+  { files: ['**/*.ts', '**/*.tsx'], ignores: ['**/*.test.ts', '**/*.test.tsx'], rules: noKindsNamed(KINDS) },
+  ...KINDS.map((kind) => ({
+    files: [`core/*/${kind}/**`, `web/kinds/${kind}/**`],
+    ignores: ['**/*.test.ts', '**/*.test.tsx'],
+    rules: noKindsNamed(KINDS.filter((k) => k !== kind)),
+  })),
   prettier,
 );

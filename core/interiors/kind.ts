@@ -143,6 +143,8 @@ type Height<M> = { of(making: M, workshop: Workshop): Length }['of'];
 export interface DividingKind<M = Making | undefined> extends Kind<M> {
   split(making: M, axis: Axis): SplitKind;
   made(making: M, at: DividedIn): Made;
+  /** What a space is that is divided by it, as a tape and a worksheet say it. */
+  readonly filled: (axis: Axis) => string;
   /** How far up things stand on it, where it holds them itself; null where they stand in its parts. */
   readonly holdsAt: Height<M> | null;
   /** What might make one of its members pass, where each may differ from the others; null where all are made alike. */
@@ -151,5 +153,7 @@ export interface DividingKind<M = Making | undefined> extends Kind<M> {
 
 /** A kind of what fills a space as a whole. */
 export interface FillingKind<M = Filling> extends Kind<M> {
+  /** What it is called, such as cells. */
+  readonly filled: string;
   made(filling: M, at: MadeIn): Made;
 }

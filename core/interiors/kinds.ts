@@ -23,6 +23,11 @@ export function fillingKind({ kind }: Filling): FillingKind {
   return FILLINGS.of(kind);
 }
 
+/** Whether something is what fills a space as a whole, and not what divides one. */
+export function isFilling(made: Making | Filling): made is Filling {
+  return FILLINGS.all.some((k) => k.kind === made.kind);
+}
+
 /** How a divided space lies in its run. */
 export function kindOf(split: Split): SplitKind {
   return dividingKind(split).split(split.making, split.axis);

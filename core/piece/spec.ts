@@ -1,4 +1,4 @@
-import { Type, type Static } from '@sinclair/typebox';
+import { Type, type Static, type TObject } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema } from '../length/index.js';
 import { IdSchema, NameSchema } from '../project/ids.js';
 import { RoundingSchema } from '../run/index.js';
@@ -62,13 +62,11 @@ export const pieceFields = {
 };
 
 /** The clear inside of a piece, and what the fields of every kind of shell have in common. */
-export type PieceCommon = Static<ReturnType<typeof commonObject>> & {
+export type PieceCommon = Static<TObject<typeof pieceFields>> & {
   interior: Space;
   /** What shelves and dividers are made of, with whatever else the shell is made of. */
   stock: { shelves: string; dividers: string };
 };
-
-const commonObject = () => Type.Object(pieceFields, closed);
 
 /** The kinds of shells by their names: each adds its own spec to this, where it is defined. */
 // eslint-disable-next-line @typescript-eslint/no-empty-object-type

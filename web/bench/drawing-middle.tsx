@@ -3,6 +3,7 @@ import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { Menu, MenuItem, Popover } from 'react-aria-components';
 import type { View } from '../../core/drawing/index.js';
+import { dividingKind, fillingKind } from '../../core/interiors/index.js';
 import { toMm } from '../../core/length/index.js';
 import type { GapRule } from '../../core/run/index.js';
 import type { TapeLine } from '../../core/solution/index.js';
@@ -193,8 +194,8 @@ const StageBar = memo(function StageBar({
 
 /** The view that shows most of a piece: from above where it lies flat. */
 function firstView({ interior }: Piece): View {
-  const making = interior.split?.making?.kind;
-  return making === 'boards' || making === 'slats' ? 'top' : 'front';
+  const { split, cells } = interior;
+  return cells ? fillingKind(cells).seenFrom : split ? dividingKind(split).seenFrom : 'front';
 }
 
 /** The drawing of the piece with its tapes, or at Carry with its members bent. */

@@ -175,14 +175,14 @@ export function Shapes({
 function OpeningOutline({ at, view }: { at: Placing; view: View }) {
   const { solution } = useBench();
   const found = useOpening();
-  const { shape, piece } = solution;
+  const { shape } = solution;
   const overall = {
     width: toMm(shape.overall.width.value),
     height: toMm(shape.overall.height.value),
     depth: toMm(shape.overall.depth.value),
   };
   const dashed = { fill: 'none', stroke: inkSoft, strokeWidth: 1.2, strokeDasharray: '6 4', pointerEvents: 'none' } as const;
-  if (piece.shell === 'in-place') {
+  if (shape.outside.is === 'found') {
     const [w, h] = [view === 'side' ? overall.depth : overall.width, view === 'top' ? overall.depth : overall.height];
     return <rect x={at.left} y={at.foot - h * at.scale} width={w * at.scale} height={h * at.scale} {...dashed} />;
   }

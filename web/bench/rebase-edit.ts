@@ -21,8 +21,8 @@ export function rebaseEdit(edit: PieceEdit, seen: Piece, now: Piece): PieceEdit 
     }
     case 'making':
       return { ...edit, making: inSpace(seen, now, edit.space, edit.making, (s) => s.split?.making) };
-    case 'cells':
-      return { ...edit, cells: inSpace(seen, now, edit.space, edit.cells, (s) => s.cells) };
+    case 'filling':
+      return { ...edit, filling: inSpace(seen, now, edit.space, edit.filling, (s) => s.cells) };
     case 'things':
       return { ...edit, things: inSpace(seen, now, edit.space, edit.things, (s) => s.things) };
     case 'measured':

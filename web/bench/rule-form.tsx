@@ -3,6 +3,7 @@ import { Input } from 'react-aria-components';
 import { ZERO, mm, inch, sub, type Length } from '../../core/length/index.js';
 import { nearestCounts, type GapRule } from '../../core/run/index.js';
 import type { PieceEdit, PlacedSpace } from '../../core/piece/index.js';
+import { partsStandAlone } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
@@ -226,7 +227,7 @@ function CountForWanted({ space }: { space: PlacedSpace }) {
   const run = settled.shape.runs.get(space.within?.owner ?? '');
   const member = run?.run.lines.find((l) => l.line.kind === 'member' && run.roles.has(l.line.id));
   if (!owner || !run || !member) return null;
-  const drawers = owner.space.split?.making?.kind === 'drawers';
+  const drawers = partsStandAlone(run);
   const grid = (piece.rounding ?? workshop.settings.rounding).grid;
   // Reveals above and below are there whatever the count.
   const ends = run.run.lines.filter((l) => l.line.kind === 'member' && !run.roles.has(l.line.id));

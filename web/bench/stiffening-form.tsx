@@ -23,7 +23,8 @@ const HELD: readonly Choice<Held>[] = [
 
 /** What a shelf is stiffened by: strips, a second layer, the back. */
 export function StiffeningForm({ member, stock, name }: { member: DividingMember; stock: string; name: string }) {
-  const { commit, piece } = useSettledBench();
+  const { commit, settled } = useSettledBench();
+  const hasBack = settled.shape.members.some((m) => m.role === 'back');
 
   const precision = usePrecision();
   const { strip, doubled } = member;
@@ -79,7 +80,7 @@ export function StiffeningForm({ member, stock, name }: { member: DividingMember
           onChange={(held) => stiffen({ doubled: held }, `Held the layers of ${name} another way`)}
         />
       ) : null}
-      {piece.shell === 'panel-case' && piece.back.kind !== 'none' ? (
+      {hasBack ? (
         <div style={{ gridColumn: '1 / -1' }}>
           <Select
             label="To the back"

@@ -6,6 +6,7 @@ import { exactText } from '../../core/length/index.js';
 import { keptOf } from '../../core/joints/index.js';
 import type { Member, PlacedSpace } from '../../core/piece/index.js';
 import { marksOf } from '../../core/run/index.js';
+import { shellOf } from '../../core/shells/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthText } from '../shared/length-text.js';
 import { Sum } from '../shared/sum.js';
@@ -55,7 +56,7 @@ function useChosen(): Chosen | null {
     const axis = space.within?.axis ?? 'up';
     const others = (['up', 'across', 'deep'] as const).filter((a) => a !== axis).map((a) => all[a]);
     return {
-      title: space.label !== 'inside' ? space.label : solution.piece.shell === 'panel-case' ? 'Inside the case' : 'Inside',
+      title: space.label !== 'inside' ? space.label : shellOf(solution.piece).inside,
       note: space.within ? RULE_TEXT[space.space.rule.kind] : 'What the outside leaves.',
       figures: [all[axis], ...others],
     };

@@ -114,24 +114,25 @@ export function chestSizes(unit: LengthUnit): Pick<PanelCase, 'width' | 'height'
   return { width: given(s(800, 32)), height: given(s(900, 36)), depth: given(s(500, 20)) };
 }
 
-/** What is built into a place that is there already, with usual sizes of a cabinet, a drawer, a wall or a ledge. */
-export function newInPlace(unit: LengthUnit, stock: string, kind: 'drawers' | 'rack' | 'lanes' | 'slats' | 'pigeon-holes'): InPlace {
+/** What is built into a place that is there already, with usual sizes in mm and in inches. */
+export function newInPlace(
+  unit: LengthUnit,
+  stock: string,
+  usual: { readonly place: string } & Readonly<Record<'width' | 'height' | 'depth', readonly [metric: number, imperial: number]>>,
+): InPlace {
   const s = pick(unit);
-  const given = (size: ReturnType<typeof mm>) => ({ from: 'given' as const, size, of: 'overall' as const });
-  const sizes = {
-    drawers: { place: 'A cabinet', width: s(560, 22), height: s(500, 20), depth: s(520, 20) },
-    rack: { place: 'A wall', width: s(1200, 48), height: s(1400, 56), depth: s(300, 12) },
-    'pigeon-holes': { place: 'A cabinet', width: s(800, 32), height: s(600, 24), depth: s(250, 10) },
-    lanes: { place: 'A drawer', width: s(500, 20), height: s(90, 3.5), depth: s(400, 16) },
-    slats: { place: 'A ledge', width: s(900, 36), height: s(200, 8), depth: s(600, 24) },
-  }[kind];
+  const given = ([metric, imperial]: readonly [number, number]) => ({
+    from: 'given' as const,
+    size: s(metric, imperial),
+    of: 'overall' as const,
+  });
   return {
     name: 'New piece',
     shell: 'in-place',
-    place: sizes.place,
-    width: given(sizes.width),
-    height: given(sizes.height),
-    depth: given(sizes.depth),
+    place: usual.place,
+    width: given(usual.width),
+    height: given(usual.height),
+    depth: given(usual.depth),
     stock: { shelves: stock, dividers: stock },
     shelves: { fix: 'loose', housing: s(6, 1 / 4), looseEnd: s(1, 1 / 32), setback: ZERO },
     dividers: { fix: 'butted', housing: s(6, 1 / 4) },

@@ -4,17 +4,16 @@ import { Plus, Equal, Magnet } from 'lucide-react';
 import { add, sub } from '../../core/length/index.js';
 import { snapTotal } from '../../core/run/index.js';
 import type { PlacedRun, PlacedSpace } from '../../core/piece/index.js';
-import type { Solution } from '../../core/solution/index.js';
-import { dividingMemberId } from '../../core/interiors/index.js';
+import { partsStandAlone, type Solution } from '../../core/solution/index.js';
+import { dividingKind, dividingMemberId, fillingKind, kindOf } from '../../core/interiors/index.js';
 import { usePrecision } from '../data/project.js';
 import { useBench, useSettledBench } from '../bench/bench.js';
-import { ShellForm } from '../bench/case-form.js';
 import { MemberForm } from '../bench/member-form.js';
 import { newNodes, newNodesFor } from '../bench/nodes.js';
 import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, Row } from '../shared/ui.js';
 import { line, tape, tapePale } from '../theme/tokens.js';
-import { MakingForm } from '../worksheets/index.js';
+import { MakingForm, ShellForm } from '../kinds/index.js';
 import { NotPlaced } from './not-placed.js';
 import { SpaceForm, SplitButtons, ThingsIn } from './space-form.js';
 
@@ -87,22 +86,9 @@ const FROM_TO = { up: 'bottom to top', across: 'left to right', deep: 'rear to f
 
 /** What the parts and members of a run are called on its worksheet. */
 function wordsFor(run: PlacedRun, owner: PlacedSpace | undefined): { parts: string; one: string; even: string } {
-  switch (owner?.space.split?.making?.kind) {
-    case 'drawers':
-      return { parts: 'drawers', one: 'Drawer', even: 'Made the drawers equal' };
-    case 'boards':
-      return run.axis === 'deep'
-        ? { parts: 'lanes', one: 'Board', even: 'Made the lanes equal' }
-        : { parts: 'compartments', one: 'Board', even: 'Made the compartments equal' };
-    case 'slats':
-      return { parts: 'gaps', one: 'Slat', even: 'Made the gaps equal' };
-    default:
-      return run.axis === 'up'
-        ? { parts: 'spaces', one: 'Shelf', even: 'Made the spaces equal' }
-        : run.axis === 'across'
-          ? { parts: 'bays', one: 'Divider', even: 'Made the bays equal' }
-          : { parts: 'parts', one: 'Partition', even: 'Made the parts equal' };
-  }
+  const { names } = kindOf(owner?.space.split ?? { axis: run.axis, members: [], spaces: [] });
+  const one = partsStandAlone(run) ? names.part : names.one;
+  return { parts: `${names.part}s`, one: one.charAt(0).toUpperCase() + one.slice(1), even: `Made the ${names.part}s equal` };
 }
 
 function RunTitle({ run }: { run: PlacedRun }) {
@@ -138,10 +124,8 @@ function RunTitle({ run }: { run: PlacedRun }) {
 
 /** What a space is filled with, after what decides it. */
 function filledWith({ space: { split, cells } }: PlacedSpace): string {
-  if (cells) return ', cells';
-  if (!split) return '';
-  if (split.making) return `, ${{ drawers: 'drawers', boards: 'laid out with boards', slats: 'slats' }[split.making.kind]}`;
-  return `, divided ${{ up: 'by shelves', across: 'by dividers', deep: 'front from rear' }[split.axis]}`;
+  if (cells) return `, ${fillingKind(cells).filled}`;
+  return split ? `, ${dividingKind(split).filled(split.axis)}` : '';
 }
 
 /** The spaces and members of a run, as they lie: the upright ones from the top down. */
@@ -237,7 +221,11 @@ export const DivideSheet = memo(function DivideSheet() {
       <>
         <header style={{ marginBottom: 10 }}>
           <h1>The inside</h1>
-          <Faint>{root?.space.cells ? 'Filled with cells.' : 'One open space so far. Divide it, fill it, or press + on a tape.'}</Faint>
+          <Faint>
+            {root?.space.cells
+              ? `Filled with ${fillingKind(root.space.cells).filled}.`
+              : 'One open space so far. Divide it, fill it, or press + on a tape.'}
+          </Faint>
         </header>
         {root ? (
           <>

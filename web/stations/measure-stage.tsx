@@ -2,6 +2,7 @@ import styled from 'styled-components';
 import { Plus } from 'lucide-react';
 import { toMm, type Length } from '../../core/length/index.js';
 import { valuesOf, type Opening } from '../../core/survey/index.js';
+import { shellPage } from '../kinds/index.js';
 import { usePrecision } from '../data/project.js';
 import { useBench, useOpening } from '../bench/bench.js';
 import { useSize } from '../bench/drawing.js';
@@ -66,26 +67,12 @@ export function MeasureStage() {
   const { solution, commitOpening, setDraft } = useBench();
   const precision = usePrecision();
   if (!found) {
+    const unmeasured = shellPage(solution.piece).unmeasured(solution.piece);
     return (
       <Board ref={ref}>
         <div style={{ padding: 40, maxWidth: 460 }}>
-          {solution.piece.shell === 'in-place' ? (
-            <>
-              <h2>{solution.piece.place}</h2>
-              <p>
-                Give what is clear in it at the left: width, height and depth as the tape says. Where it should be measured at several
-                places, measure it as an opening, and let the sizes come from that.
-              </p>
-            </>
-          ) : (
-            <>
-              <h2>No opening yet</h2>
-              <p>
-                This piece stands free. Measure an opening at the left if it must fit a place; or put things into its spaces under Divide
-                and let them decide its size.
-              </p>
-            </>
-          )}
+          <h2>{unmeasured.title}</h2>
+          <p>{unmeasured.text}</p>
         </div>
       </Board>
     );

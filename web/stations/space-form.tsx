@@ -2,7 +2,8 @@ import { memo, useState } from 'react';
 import { Columns3, Minus, Plus, Rows3 } from 'lucide-react';
 import { TextField } from 'react-aria-components';
 import { ZERO, sub } from '../../core/length/index.js';
-import { type PieceEdit, type PlacedSpace, type Split } from '../../core/piece/index.js';
+import { fillingKind, holdsThings, kindOf } from '../../core/interiors/index.js';
+import type { PieceEdit, PlacedSpace } from '../../core/piece/index.js';
 import { idsWithin } from '../../core/kinds/index.js';
 import { freshIds, takenIds } from '../../core/remedies/index.js';
 import { partsStandAlone } from '../../core/solution/index.js';
@@ -13,7 +14,7 @@ import { RuleForm } from '../bench/rule-form.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { Propose } from '../proposal/propose.js';
-import { FillMenu } from '../worksheets/index.js';
+import { FillMenu } from '../kinds/index.js';
 import { Button, Faint, Grid, Row, Select, TextInput } from '../shared/ui.js';
 import { without } from '../shared/without.js';
 
@@ -95,7 +96,7 @@ export function ThingsIn({ space }: { space: PlacedSpace }) {
   const { commit } = useSettledBench();
   const { bench } = useProject();
   const [adding, setAdding] = useState<string | null>(null);
-  if (space.space.cells || (space.space.split && space.space.split.making?.kind !== 'slats')) return null;
+  if (space.space.cells || (space.space.split && !holdsThings(space.space))) return null;
   const name = (id: string) => bench.records.things.find((t) => t.id === id)?.data.name ?? id;
   const set = (thing: string, count: number) => {
     // A thing stays in its place among the others, and where it stands along them.
@@ -180,18 +181,19 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
   const { split, cells } = space.space;
   const clear = (what: string) => commit({ kind: 'clear', space: space.id }, `Took the ${what} out of ${space.label}`.slice(0, 150));
   if (cells) {
+    const { filled } = fillingKind(cells);
     return (
       <Row style={{ marginTop: 8 }}>
-        <Button onPress={() => clear('cells')}>Remove the cells</Button>
+        <Button onPress={() => clear(filled)}>Remove the {filled}</Button>
       </Row>
     );
   }
   if (split) {
-    const making = split.making?.kind;
+    const parts = `${kindOf(split).names.part}s`;
     return (
       <Row style={{ marginTop: 8 }}>
-        <Button onPress={() => select((split.spaces[0] as { id: string }).id)}>Into its {partsOf(split)}</Button>
-        {making ? <Button onPress={() => clear(making)}>Remove them</Button> : null}
+        <Button onPress={() => select((split.spaces[0] as { id: string }).id)}>Into its {parts}</Button>
+        {split.making ? <Button onPress={() => clear(parts)}>Remove them</Button> : null}
         <CopyLayout space={space} />
       </Row>
     );
@@ -222,19 +224,6 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
       )}
     </>
   );
-}
-
-function partsOf(split: Split): string {
-  switch (split.making?.kind) {
-    case 'drawers':
-      return 'drawers';
-    case 'boards':
-      return split.axis === 'deep' ? 'lanes' : 'compartments';
-    case 'slats':
-      return 'slats';
-    default:
-      return { up: 'shelves', across: 'bays', deep: 'parts' }[split.axis];
-  }
 }
 
 /** What the tape says of a space once it is built; everything inside follows it. */
@@ -291,7 +280,8 @@ export const SpaceForm = memo(function SpaceForm({ id }: { id: string }) {
   const space = settled.shape.spaces.get(id);
   if (!space) return null;
   // A gap between slats is no place to put anything.
-  const isGap = settled.shape.spaces.get(space.within?.owner ?? '')?.space.split?.making?.kind === 'slats';
+  const owner = settled.shape.spaces.get(space.within?.owner ?? '');
+  const isGap = owner !== undefined && holdsThings(owner.space);
   return (
     <div style={{ paddingBottom: 8 }}>
       <NameField space={space} />

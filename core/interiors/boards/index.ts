@@ -46,6 +46,7 @@ export const boards: DividingKind<Boards> = {
   seenFrom: 'top',
   split: inRun,
   made: boardMembers,
+  filled: () => 'laid out with boards',
   holdsAt: null,
   withStock: (making, _, stock) => ({ ...making, stock }),
   remedies: () => [],

@@ -186,6 +186,7 @@ export const cells: FillingKind<Cells> = {
     { kind: 'thing', id: thing },
     ...stockNames(make.kind === 'ladders' ? [make.upright.stock, make.support.stock] : [make.stock]),
   ],
+  filled: 'cells',
   seenFrom: 'front',
   made: cellMembers,
   withStock: () => null,

@@ -89,6 +89,7 @@ export const drawers: DividingKind<Drawers> = {
   seenFrom: 'front',
   split: inRun,
   made: drawerMembers,
+  filled: () => 'drawers',
   holdsAt: null,
   withStock,
   remedies: muntins,

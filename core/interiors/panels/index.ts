@@ -38,6 +38,7 @@ export const panels: DividingKind<undefined> = {
   seenFrom: 'front',
   split: (_, axis) => inRun(axis),
   made: (_, at) => panelMembers(at),
+  filled: (axis) => ({ up: 'divided by shelves', across: 'divided by dividers', deep: 'divided front from rear' })[axis],
   holdsAt: null,
   withStock: () => null,
   remedies: () => [],

@@ -34,6 +34,7 @@ export const slats: DividingKind<Slats> = {
   seenFrom: 'top',
   split: inRun,
   made: slatMembers,
+  filled: () => 'slats',
   holdsAt: deckHeight,
   withStock: (making, { role }, stock) =>
     role === 'slat support' ? { ...making, supports: { ...making.supports, stock } } : { ...making, stock },

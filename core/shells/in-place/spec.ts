@@ -1,4 +1,4 @@
-import { Type, type Static } from '@sinclair/typebox';
+import { Type, type Static, type TObject } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema } from '../../length/index.js';
 import type { PieceCommon } from '../../piece/index.js';
 import { IdSchema, NameSchema } from '../../project/ids.js';
@@ -27,10 +27,8 @@ export const inPlaceFields = {
   stock: Type.Object({ shelves: IdSchema, dividers: IdSchema }, closed),
 };
 
-const ownSchema = Type.Object(inPlaceFields, closed);
-
 /** A place that is there already, such as an old cabinet, a frame or a drawer: nothing is built round it. */
-export type InPlace = PieceCommon & { shell: 'in-place' } & Static<typeof ownSchema>;
+export type InPlace = PieceCommon & { shell: 'in-place' } & Static<TObject<typeof inPlaceFields>>;
 
 declare module '../../piece/spec.js' {
   interface Shells {

@@ -1,4 +1,4 @@
-import { Type, type Static } from '@sinclair/typebox';
+import { Type, type Static, type TObject } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema } from '../../length/index.js';
 import type { PieceCommon } from '../../piece/index.js';
 import { IdSchema } from '../../project/ids.js';
@@ -71,10 +71,8 @@ export const panelCaseFields = {
   ),
 };
 
-const ownSchema = Type.Object(panelCaseFields, closed);
-
 /** A case of panels: two sides, top and bottom, back, base, and spaces inside it. */
-export type PanelCase = PieceCommon & { shell: 'panel-case' } & Static<typeof ownSchema>;
+export type PanelCase = PieceCommon & { shell: 'panel-case' } & Static<TObject<typeof panelCaseFields>>;
 
 declare module '../../piece/spec.js' {
   interface Shells {

@@ -35,7 +35,7 @@ function rowsOf(cases: readonly TippingCase[]): readonly TippingCase[] {
 export function TipList() {
   const { piece, settled } = useSettledBench();
   const { unit } = usePrecision();
-  const cases = useMemo(() => tippingCases(piece, settled.shape, settled.carried), [piece, settled]);
+  const cases = useMemo(() => tippingCases(settled.shape, settled.carried), [settled]);
   const worst = worstTipping(cases);
   if (!worst) return null;
   return (

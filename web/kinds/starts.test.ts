@@ -6,10 +6,12 @@ import { PieceSchema, applyEdit } from '../../core/kinds/index.js';
 import { solve } from '../../core/solution/index.js';
 import type { Slide, Stock } from '../../core/stock/index.js';
 import { newCase, newInPlace, newSettings, newStock, newThing } from '../data/defaults.js';
-import { fillEdit } from './fill-menu.js';
-import { woodsOf, type Filling, type Means } from './usual.js';
+import { fillings } from './kinds.js';
+import { woodFor, type Filling, type Means } from './means.js';
 
-const FILLINGS: readonly Filling[] = ['drawers', 'pigeon-holes', 'rack', 'lanes', 'slats'];
+const fillingOf = (id: string) => fillings().find((f) => f.id === id) as Filling;
+const fillEdit = (piece: Piece, space: string, id: string, with_: Means) => fillingOf(id).fill(piece, space, with_);
+const PLACE = { place: 'A cabinet', width: [560, 22], height: [500, 20], depth: [520, 20] } as const;
 
 function means(unit: LengthUnit, piece: Piece, slides: readonly { id: string; data: Slide }[] = []): Means {
   const s = (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
@@ -28,9 +30,9 @@ function means(unit: LengthUnit, piece: Piece, slides: readonly { id: string; da
 }
 
 const CASES = (['mm', 'in'] as const).flatMap((unit) =>
-  FILLINGS.flatMap((filling) => [
-    ['a case', unit, filling, newCase(unit, 'thick', { kind: 'sizes' })] as const,
-    ['a place that is there', unit, filling, newInPlace(unit, 'thick', filling)] as const,
+  fillings().flatMap(({ id }) => [
+    ['a case', unit, id, newCase(unit, 'thick', { kind: 'sizes' })] as const,
+    ['a place that is there', unit, id, newInPlace(unit, 'thick', PLACE)] as const,
   ]),
 );
 
@@ -53,7 +55,7 @@ test.each(CASES)('%s in %s is filled with %s: it is sound, and nothing stops its
 });
 
 test('drawers are put on the longest slide on hand that goes in, or on wooden runners where none does', () => {
-  const piece = newInPlace('mm', 'thick', 'drawers');
+  const piece = newInPlace('mm', 'thick', PLACE);
   const slide = (...lengths: number[]): { id: string; data: Slide } => ({
     id: 'ball',
     data: { name: 'Ball', lengths: lengths.map(mm), side: mm(12.7), height: mm(45), setback: mm(0), extension: 1 },
@@ -69,16 +71,17 @@ test('drawers are put on the longest slide on hand that goes in, or on wooden ru
 });
 
 test('with nothing in the stockroom, or nothing to hold, it says what is missing', () => {
-  const piece = newInPlace('mm', 'thick', 'drawers');
+  const piece = newInPlace('mm', 'thick', PLACE);
   expect(() => fillEdit(piece, 'inside', 'drawers', { ...means('mm', piece), stock: [] })).toThrow(/put some into the stockroom/);
   expect(() => fillEdit(piece, 'inside', 'rack', { ...means('mm', piece), things: [] })).toThrow(/say what the cells are to hold/);
 });
 
 test('what it is made of is asked before it is put in: the nearest stands there, what is chosen is taken', () => {
-  const piece = newInPlace('mm', 'thick', 'drawers');
+  const piece = newInPlace('mm', 'thick', PLACE);
   const with_ = means('mm', piece);
   // Of 18, 12 and 6: the box of 15 is as near to either and takes the first; wooden runners, as there are no slides.
-  expect(woodsOf('drawers', with_).map((w) => [w.label, w.stock])).toEqual([
+  const uses = fillingOf('drawers').uses(with_);
+  expect(uses.map((use) => [use.label, woodFor(with_, use)])).toEqual([
     ['Boxes of', 'thick'],
     ['Drawer bottoms of', 'thin'],
     ['Fronts of', 'thick'],

@@ -1,13 +1,13 @@
-import { longestSlide, freeDepth } from '../../core/interiors/drawers/index.js';
-import { drawerStock } from '../../core/interiors/drawers/sizes.js';
-import { ZERO, formatLength, mm, inch, type LengthUnit } from '../../core/length/index.js';
-import type { PlacedSpace } from '../../core/piece/index.js';
-import type { BoxBottom, Drawers, Front, Runner } from '../../core/interiors/index.js';
-import { useSettledBench } from '../bench/bench.js';
-import { usePrecision, useProject } from '../data/project.js';
-import { Faint, Grid, Section, Select, WideTick, type Choice } from '../shared/ui.js';
-import { useMakingFields } from './fields.js';
-import { without } from '../shared/without.js';
+import { longestSlide, freeDepth } from '../../../core/interiors/drawers/index.js';
+import { drawerStock } from '../../../core/interiors/drawers/sizes.js';
+import { ZERO, formatLength, mm, inch, type LengthUnit } from '../../../core/length/index.js';
+import type { PlacedSpace } from '../../../core/piece/index.js';
+import type { BoxBottom, Drawers, Front, Runner } from '../../../core/interiors/index.js';
+import { useSettledBench } from '../../bench/bench.js';
+import { usePrecision, useProject } from '../../data/project.js';
+import { Faint, Grid, Section, Select, WideTick, type Choice } from '../../shared/ui.js';
+import { useMakingFields } from '../fields.js';
+import { without } from '../../shared/without.js';
 
 const FRONTS: readonly Choice<Front['kind']>[] = [
   { id: 'inset', label: 'Inset, a reveal all round' },

@@ -1,7 +1,7 @@
-import type { PlacedSpace } from '../../core/piece/index.js';
-import type { Boards } from '../../core/interiors/index.js';
-import { Faint, Grid, Section, Tick } from '../shared/ui.js';
-import { useMakingFields } from './fields.js';
+import type { PlacedSpace } from '../../../core/piece/index.js';
+import type { Boards } from '../../../core/interiors/index.js';
+import { Faint, Grid, Section, Tick } from '../../shared/ui.js';
+import { useMakingFields } from '../fields.js';
 
 /** How the boards of a layout are made. */
 export function BoardsForm({ space, making }: { space: PlacedSpace; making: Boards }) {

@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { TextField } from 'react-aria-components';
-import { ZERO, inch, mm } from '../../core/length/index.js';
-import type { InPlace } from '../../core/shells/index.js';
-import { usePrecision, useProject } from '../data/project.js';
-import { LengthField } from '../shared/length-field.js';
-import { StockSelect } from '../shared/stock-select.js';
-import { FieldLabel, Grid, Section, TextInput, WideTick } from '../shared/ui.js';
-import { useSettledBench } from './bench.js';
-import { GridFields, ShelfFields, usePieceFields } from './piece-fields.js';
+import { ZERO, inch, mm } from '../../../core/length/index.js';
+import type { InPlace } from '../../../core/shells/index.js';
+import { usePrecision, useProject } from '../../data/project.js';
+import { LengthField } from '../../shared/length-field.js';
+import { StockSelect } from '../../shared/stock-select.js';
+import { FieldLabel, Grid, Section, TextInput, WideTick } from '../../shared/ui.js';
+import { useSettledBench } from '../../bench/bench.js';
+import { GridFields, ShelfFields, usePieceFields } from '../../bench/piece-fields.js';
 
 /** What the place is that is there already, and what is put behind its face frame. */
 export function InPlaceForm({ piece }: { piece: InPlace }) {
@@ -24,8 +24,8 @@ export function InPlaceForm({ piece }: { piece: InPlace }) {
   const pack = (on: boolean) => {
     const usual = precision.unit === 'mm' ? { out: mm(24), wide: mm(80) } : { out: inch(1), wide: inch(3) };
     const stock = bench.records.stock.some((s) => s.id === piece.stock.shelves) ? piece.stock.shelves : bench.records.stock[0]?.id;
-    if (!on) commit({ kind: 'packing', packing: null }, 'Took the packing out');
-    else if (stock) commit({ kind: 'packing', packing: { ...usual, stock } }, 'Packed the slides out');
+    if (!on) commit({ kind: 'piece', patch: {}, without: ['packing'] }, 'Took the packing out');
+    else if (stock) commit({ kind: 'piece', patch: { packing: { ...usual, stock } } }, 'Packed the slides out');
   };
   return (
     <Section>

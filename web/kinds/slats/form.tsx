@@ -1,16 +1,16 @@
 import { useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
-import { slatCounts, slatOverall, slatWidth } from '../../core/interiors/slats/index.js';
-import { inch, mm, type Length } from '../../core/length/index.js';
-import type { PlacedSpace } from '../../core/piece/index.js';
-import type { Slats } from '../../core/interiors/index.js';
-import { useSettledBench } from '../bench/bench.js';
-import { newNodesFor } from '../bench/nodes.js';
-import { usePrecision } from '../data/project.js';
-import { LengthField } from '../shared/length-field.js';
-import { LengthText } from '../shared/length-text.js';
-import { Button, FieldLabel, Grid, NumberBox, Section, Select, TextInput, WideTick } from '../shared/ui.js';
-import { useMakingFields } from './fields.js';
+import { slatCounts, slatOverall, slatWidth } from '../../../core/interiors/slats/index.js';
+import { inch, mm, type Length } from '../../../core/length/index.js';
+import type { PlacedSpace } from '../../../core/piece/index.js';
+import type { Slats } from '../../../core/interiors/index.js';
+import { useSettledBench } from '../../bench/bench.js';
+import { newNodesFor } from '../../bench/nodes.js';
+import { usePrecision } from '../../data/project.js';
+import { LengthField } from '../../shared/length-field.js';
+import { LengthText } from '../../shared/length-text.js';
+import { Button, FieldLabel, Grid, NumberBox, Section, Select, TextInput, WideTick } from '../../shared/ui.js';
+import { useMakingFields } from '../fields.js';
 
 /** The inverse questions: which counts come near a wanted gap, and how long a deck is with a spacer of it. */
 function WantedGap({ space, making }: { space: PlacedSpace; making: Slats }) {

@@ -1,12 +1,12 @@
 import { Input } from 'react-aria-components';
 import { Plus, Trash2 } from 'lucide-react';
-import { inch, mm } from '../../core/length/index.js';
-import type { PlacedSpace } from '../../core/piece/index.js';
-import type { Blocked, Cells, Tilted } from '../../core/interiors/index.js';
-import { usePrecision, useProject } from '../data/project.js';
-import { LengthField } from '../shared/length-field.js';
-import { Button, FieldLabel, Grid, NumberBox, Row, Section, Select } from '../shared/ui.js';
-import { useMakingFields } from './fields.js';
+import { inch, mm } from '../../../core/length/index.js';
+import type { PlacedSpace } from '../../../core/piece/index.js';
+import type { Blocked, Cells, Tilted } from '../../../core/interiors/index.js';
+import { usePrecision, useProject } from '../../data/project.js';
+import { LengthField } from '../../shared/length-field.js';
+import { Button, FieldLabel, Grid, NumberBox, Row, Section, Select } from '../../shared/ui.js';
+import { useMakingFields } from '../fields.js';
 
 function LadderFields({ space, cells }: { space: string; cells: Cells }) {
   const { change, length, wood } = useMakingFields(space, cells);

@@ -1,13 +1,10 @@
-import { memo } from 'react';
-import type { Back, Base, PanelCase } from '../../core/shells/index.js';
-import { inch, mm } from '../../core/length/index.js';
-import { usePrecision } from '../data/project.js';
-import { StockSelect } from '../shared/stock-select.js';
-import { Grid, Section, Select, WideTick, type Choice } from '../shared/ui.js';
-import { useSettledBench } from './bench.js';
-import { InPlaceForm } from './in-place-form.js';
-import { GridFields, ShelfFields, usePieceFields } from './piece-fields.js';
-import { without } from '../shared/without.js';
+import type { Back, Base, PanelCase } from '../../../core/shells/index.js';
+import { inch, mm } from '../../../core/length/index.js';
+import { usePrecision } from '../../data/project.js';
+import { StockSelect } from '../../shared/stock-select.js';
+import { Grid, Section, Select, WideTick, type Choice } from '../../shared/ui.js';
+import { GridFields, ShelfFields, usePieceFields } from '../../bench/piece-fields.js';
+import { without } from '../../shared/without.js';
 
 const BASES: readonly Choice<Base['kind']>[] = [
   { id: 'toe', label: 'Sides to the floor, toe board' },
@@ -55,7 +52,7 @@ function backOf(kind: Back['kind'], unit: 'mm' | 'in'): Back {
 }
 
 /** How a case is made: base, back, corners, shelves, edges, stock, and how it is brought to the grid. */
-function PanelCaseForm({ piece }: { piece: PanelCase }) {
+export function PanelCaseForm({ piece }: { piece: PanelCase }) {
   const { unit } = usePrecision();
   const { change, length } = usePieceFields();
   const { base, back } = piece;
@@ -160,9 +157,3 @@ function PanelCaseForm({ piece }: { piece: PanelCase }) {
     </Section>
   );
 }
-
-/** How the shell of the piece is made. */
-export const ShellForm = memo(function ShellForm() {
-  const { piece } = useSettledBench();
-  return piece.shell === 'panel-case' ? <PanelCaseForm piece={piece} /> : <InPlaceForm piece={piece} />;
-});

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StockSelect } from '../shared/stock-select.js';
 import { Button, Grid, Panel, Row } from '../shared/ui.js';
-import { woodsOf, type Filling, type Means } from './usual.js';
+import { woodFor, type Filling, type Means } from './means.js';
 
 interface MadeOfProps {
   readonly filling: Filling;
@@ -14,8 +14,9 @@ interface MadeOfProps {
 
 /** Asks what a filling is made of before it is put in; what is nearest to the usual thickness stands there. */
 export function MadeOf({ filling, means, does, onSettled, onCancel }: MadeOfProps) {
-  const [chosen, setChosen] = useState<NonNullable<Means['chosen']>>({});
-  const woods = woodsOf(filling, { ...means, chosen });
+  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
+  const now = { ...means, chosen };
+  const woods = filling.uses(now).map((use) => ({ ...use, stock: woodFor(now, use) }));
   return (
     <Panel role="group" aria-label="What it is made of" style={{ padding: 10, marginTop: 8, maxWidth: 620 }}>
       <Grid>

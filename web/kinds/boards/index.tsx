@@ -1,0 +1,27 @@
+import type { Boards } from '../../../core/interiors/index.js';
+import { newInPlace } from '../../data/defaults.js';
+import type { InteriorPage } from '../page.js';
+import { boardsFilling } from './filling.js';
+import { BoardsForm } from './form.js';
+
+export const boardsPage: InteriorPage = {
+  kind: 'boards',
+  Form: ({ space }) => <BoardsForm space={space} making={space.space.split?.making as Boards} />,
+  fillings: [boardsFilling],
+  cards: [
+    {
+      id: 'tray',
+      name: 'Tray',
+      says: 'Lanes for small things',
+      picture: [
+        [4, 8, 52, 2.5],
+        [4, 38, 52, 2.5],
+        [4, 26, 52, 2.5],
+        [20, 10, 2.5, 16],
+        [38, 10, 2.5, 16],
+      ],
+      filling: boardsFilling,
+      begin: (unit, stock) => newInPlace(unit, stock, { place: 'A drawer', width: [500, 20], height: [90, 3.5], depth: [400, 16] }),
+    },
+  ],
+};

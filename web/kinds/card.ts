@@ -1,0 +1,31 @@
+import type { LengthUnit } from '../../core/length/index.js';
+import type { Piece } from '../../core/piece/index.js';
+import type { Filling } from './means.js';
+
+/** A box of a picture: x, y, width, height. */
+export type Box = readonly [x: number, y: number, width: number, height: number];
+
+/** What a piece is begun from in the shed. */
+export interface Card {
+  readonly id: string;
+  readonly name: string;
+  readonly says: string;
+  /** Boxes of a picture 60 by 48. */
+  readonly picture: readonly Box[];
+  /** What its inside is filled with at once; null for nothing. */
+  readonly filling: Filling | null;
+  /** The piece with nothing in it yet. */
+  readonly begin: (unit: LengthUnit, stock: string) => Piece;
+}
+
+/** Boxes one above the other. */
+export const rows = (count: number, x: number, width: number, height: number, gap: number, top = 4): Box[] =>
+  Array.from({ length: count }, (_, i) => [x, top + i * (height + gap), width, height]);
+
+/** The outside of a case. */
+export const frame: readonly Box[] = [
+  [6, 2, 3, 44],
+  [51, 2, 3, 44],
+  [6, 2, 48, 3],
+  [6, 43, 48, 3],
+];

@@ -1,0 +1,30 @@
+import type { Cells } from '../../../core/interiors/index.js';
+import { newCase, newInPlace } from '../../data/defaults.js';
+import { frame, rows, type Box } from '../card.js';
+import type { InteriorPage } from '../page.js';
+import { pigeonHoles, rack } from './filling.js';
+import { CellsForm } from './form.js';
+
+export const cellsPage: InteriorPage = {
+  kind: 'cells',
+  Form: ({ space }) => <CellsForm space={space} cells={space.space.cells as Cells} />,
+  fillings: [pigeonHoles, rack],
+  cards: [
+    {
+      id: 'pigeon-holes',
+      name: 'Pigeon-holes',
+      says: 'Half-lapped boards in a case',
+      picture: [...frame, [22, 5, 2, 38], [36, 5, 2, 38], [9, 17, 42, 2], [9, 30, 42, 2]],
+      filling: pigeonHoles,
+      begin: (unit, stock) => newCase(unit, stock, { kind: 'sizes' }),
+    },
+    {
+      id: 'rack',
+      name: 'Rack',
+      says: 'Cells for equal things',
+      picture: [0, 1, 2, 3, 4].flatMap((i): Box[] => [[6 + i * 11.5, 2, 2, 44], ...(i < 4 ? rows(3, 8 + i * 11.5, 9.5, 1.6, 12, 14) : [])]),
+      filling: rack,
+      begin: (unit, stock) => newInPlace(unit, stock, { place: 'A wall', width: [1200, 48], height: [1400, 56], depth: [300, 12] }),
+    },
+  ],
+};

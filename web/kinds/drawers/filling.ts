@@ -1,0 +1,65 @@
+import { longestSlide } from '../../../core/interiors/drawers/index.js';
+import type { Drawers } from '../../../core/interiors/index.js';
+import { ZERO, inch, mm, sub, type Length } from '../../../core/length/index.js';
+import { sizes, woodFor, type Filling, type Means, type Use } from '../means.js';
+import { fillWith } from '../parts.js';
+
+const BOX = { use: 'box', label: 'Boxes of', thick: [15, 5 / 8] } as const satisfies Use;
+const BOTTOM = { use: 'bottom', label: 'Drawer bottoms of', thick: [6, 1 / 4] } as const satisfies Use;
+const FRONT = { use: 'front', label: 'Fronts of', thick: [18, 3 / 4] } as const satisfies Use;
+const RUNNER = { use: 'runner', label: 'Runners of', thick: [15, 5 / 8] } as const satisfies Use;
+
+/** Free behind a drawer, in mm and in inches. */
+const BEHIND = [10, 3 / 8] as const;
+
+/** The first slide on hand that goes in behind a front. */
+function slideFor(means: Means) {
+  const s = sizes(means.unit);
+  const front = means.stock.find((r) => r.id === woodFor(means, FRONT))?.data.thickness ?? s(...FRONT.thick);
+  const free = sub(sub(means.clear.depth, front), s(...BEHIND));
+  const [slide] = means.slides.flatMap((r) => {
+    const length = longestSlide(r.data, free);
+    return length === null ? [] : [{ kind: 'slide' as const, slide: r.id, length }];
+  });
+  return slide;
+}
+
+/** Inset drawers on the slides on hand, or on wooden runners where there are none. */
+function usualDrawers(means: Means): Drawers {
+  const s = sizes(means.unit);
+  const slide = slideFor(means);
+  const gap = s(3, 1 / 8);
+  // Wooden runners lie under the boxes, which stand on them.
+  const runners = woodFor(means, RUNNER);
+  const high = means.stock.find((r) => r.id === runners)?.data.thickness ?? s(...RUNNER.thick);
+  const wooden = { kind: 'wooden', side: s(2, 1 / 16), stock: runners, wide: s(30, 1.25) } as const;
+  const rise = slide ? s(12, 1 / 2) : (Math.max(s(12, 1 / 2), high) as Length);
+  return {
+    kind: 'drawers',
+    face: 'front',
+    front: { kind: 'inset', between: gap, below: gap, above: gap, sides: s(2, 1 / 16), setback: ZERO },
+    oversize: ZERO,
+    runner: slide ?? wooden,
+    less: Math.max(s(24, 1), rise) as Length,
+    rise,
+    behind: s(...BEHIND),
+    box: { order: 'ends-between', join: 'pocket', bottom: { kind: 'groove', depth: s(6, 1 / 4), up: s(10, 3 / 8), slack: s(1, 1 / 32) } },
+    stock: { box: woodFor(means, BOX), bottom: woodFor(means, BOTTOM), front: woodFor(means, FRONT) },
+    linesFrom: 'bottom',
+  };
+}
+
+/** So high a drawer is begun with, about, and at most so many of them. */
+const HIGH = [150, 6] as const;
+const MOST = 8;
+
+export const drawersFilling: Filling = {
+  id: 'drawers',
+  label: 'Drawers',
+  uses: (means) => [BOX, BOTTOM, FRONT, ...(slideFor(means) ? [] : [RUNNER])],
+  fill: (piece, space, means) => {
+    const each = means.unit === 'mm' ? mm(HIGH[0]) : inch(HIGH[1]);
+    const parts = Math.max(1, Math.min(MOST, Math.floor(means.clear.height / each)));
+    return fillWith(piece, space, { axis: 'up', making: usualDrawers(means), parts, members: parts - 1 });
+  },
+};

@@ -1,0 +1,30 @@
+import type { Drawers } from '../../../core/interiors/index.js';
+import { chestSizes, newCase, newInPlace } from '../../data/defaults.js';
+import { frame, rows } from '../card.js';
+import type { InteriorPage } from '../page.js';
+import { drawersFilling } from './filling.js';
+import { DrawersForm } from './form.js';
+
+export const drawersPage: InteriorPage = {
+  kind: 'drawers',
+  Form: ({ space }) => <DrawersForm bank={space} making={space.space.split?.making as Drawers} />,
+  fillings: [drawersFilling],
+  cards: [
+    {
+      id: 'chest',
+      name: 'Chest',
+      says: 'A bank of drawers',
+      picture: [...frame, ...rows(4, 10, 40, 8, 1.2, 6)],
+      filling: drawersFilling,
+      begin: (unit, stock) => ({ ...newCase(unit, stock, { kind: 'sizes' }), ...chestSizes(unit) }),
+    },
+    {
+      id: 'drawers',
+      name: 'Drawers',
+      says: 'Into a cabinet that is there',
+      picture: [...rows(2, 8, 44, 17, 4, 5)],
+      filling: drawersFilling,
+      begin: (unit, stock) => newInPlace(unit, stock, { place: 'A cabinet', width: [560, 22], height: [500, 20], depth: [520, 20] }),
+    },
+  ],
+};

@@ -1,0 +1,13 @@
+import type { InPlace } from '../../../core/shells/index.js';
+import type { ShellPage } from '../page.js';
+import { InPlaceForm } from './form.js';
+
+export const inPlacePage: ShellPage = {
+  kind: 'in-place',
+  Form: ({ piece }) => <InPlaceForm piece={piece as InPlace} />,
+  unmeasured: (piece) => ({
+    title: (piece as InPlace).place,
+    text: 'Give what is clear in it at the left: width, height and depth as the tape says. Where it should be measured at several places, measure it as an opening, and let the sizes come from that.',
+  }),
+  cards: [],
+};

@@ -1,0 +1,22 @@
+import { kindList, type Piece } from '../../core/piece/index.js';
+import { boardsPage } from './boards/index.js';
+import { cellsPage } from './cells/index.js';
+import { drawersPage } from './drawers/index.js';
+import { inPlacePage } from './in-place/index.js';
+import type { InteriorPage, ShellPage } from './page.js';
+import { panelCasePage } from './panel-case/index.js';
+import { slatsPage } from './slats/index.js';
+
+/** The shells that the page shows. */
+export const SHELL_PAGES = kindList<ShellPage>([panelCasePage, inPlacePage]);
+
+/** The interiors that the page shows; panels are made by the forms of the piece itself. */
+export const INTERIOR_PAGES = kindList<InteriorPage>([drawersPage, cellsPage, boardsPage, slatsPage]);
+
+/** Every way of filling an open space. */
+export const fillings = () => INTERIOR_PAGES.all.flatMap((page) => page.fillings);
+
+/** Everything that a piece can be begun from. */
+export const cards = () => [...SHELL_PAGES.all, ...INTERIOR_PAGES.all].flatMap((page) => page.cards);
+
+export const shellPage = ({ shell }: Piece) => SHELL_PAGES.of(shell);

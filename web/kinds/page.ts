@@ -1,0 +1,24 @@
+import type { ComponentType } from 'react';
+import type { Piece, PlacedSpace } from '../../core/piece/index.js';
+import type { Card } from './card.js';
+import type { Filling } from './means.js';
+
+/** What the page knows of one kind of shell. */
+export interface ShellPage {
+  readonly kind: string;
+  /** How it is made. */
+  readonly Form: ComponentType<{ piece: Piece }>;
+  /** What is said at Measure where no opening decides its sizes. */
+  readonly unmeasured: (piece: Piece) => { readonly title: string; readonly text: string };
+  readonly cards: readonly Card[];
+}
+
+/** What the page knows of one kind of interior. */
+export interface InteriorPage {
+  readonly kind: string;
+  /** How it is made. */
+  readonly Form: ComponentType<{ space: PlacedSpace }>;
+  /** The ways of filling an open space with it. */
+  readonly fillings: readonly Filling[];
+  readonly cards: readonly Card[];
+}

@@ -1,0 +1,22 @@
+import type { Slats } from '../../../core/interiors/index.js';
+import { newInPlace } from '../../data/defaults.js';
+import { rows } from '../card.js';
+import type { InteriorPage } from '../page.js';
+import { slatsFilling } from './filling.js';
+import { SlatsForm } from './form.js';
+
+export const slatsPage: InteriorPage = {
+  kind: 'slats',
+  Form: ({ space }) => <SlatsForm space={space} making={space.space.split?.making as Slats} />,
+  fillings: [slatsFilling],
+  cards: [
+    {
+      id: 'deck',
+      name: 'Deck',
+      says: 'Slats on supports',
+      picture: rows(6, 4, 52, 4.4, 3, 3),
+      filling: slatsFilling,
+      begin: (unit, stock) => newInPlace(unit, stock, { place: 'A ledge', width: [900, 36], height: [200, 8], depth: [600, 24] }),
+    },
+  ],
+};
