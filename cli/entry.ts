@@ -1,6 +1,6 @@
-import { ProjectFileSchema, keepQuick } from '../core/formats/index.js';
+import { keepQuick, projectFileSchema } from '../core/formats/index.js';
 import { projectCheck } from './compiled.js';
 
-if (projectCheck) keepQuick(ProjectFileSchema, projectCheck);
+if (projectCheck) keepQuick(projectFileSchema(), projectCheck);
 
 export { main } from './main.js';

@@ -10,10 +10,10 @@ function readyMade(): Plugin {
     name: 'ready-made-check',
     async load(id) {
       if (!id.endsWith('/cli/compiled.js')) return null;
-      const { ProjectFileSchema, quickCheckCode } = (await import(
+      const { projectFileSchema, quickCheckCode } = (await import(
         pathToFileURL(`${root}build/node/core/formats/index.js`).href
       )) as typeof import('../core/formats/index.js');
-      const made = quickCheckCode(ProjectFileSchema, (ajv, check) => standalone.default(ajv, check));
+      const made = quickCheckCode(projectFileSchema(), (ajv, check) => standalone.default(ajv, check));
       const helpers = [...new Set(made.match(/require\("[^"]+"\)/g) ?? [])];
       const imports = helpers.map((text, i) => `import * as helper${i} from ${text.slice('require('.length, -1)};`);
       const body = helpers.reduce(

@@ -137,7 +137,7 @@ test('a kerf is lost between pieces of one board: 2400 gives seven of 300, not e
     blocked: [],
     features: [],
   } as const;
-  const s = solve(piece(space('in', { cells: structuredClone(cells) as unknown as NonNullable<Space['cells']> })), shop, {});
+  const s = solve(piece(space('in', { filling: structuredClone(cells) as unknown as NonNullable<Space['filling']> })), shop, {});
   // Two strips of 20 and a cut of 3 from 62, with 19 left, which is no third.
   const supports = (s.shape.facts.get('in') ?? []).find((f) => f.name === 'supports');
   expect(writeExactly(supports?.remark ?? [])).toContain('; 14 come from one deal');

@@ -1,4 +1,5 @@
 import type { ProjectFile } from '../core/formats/project-file.js';
+import { VERSION } from '../core/formats/versions/index.js';
 import { mm } from '../core/length/index.js';
 import { CASES } from './shed/cases.js';
 import { DRAWERS } from './shed/drawers.js';
@@ -10,7 +11,7 @@ import { SLIDES, STOCK } from './shed/stockroom.js';
 /** The print shed: the made-up workshop that every example comes from. */
 export const PRINT_SHED: ProjectFile = {
   format: 'ruvok-project',
-  version: 1,
+  version: VERSION,
   project: {
     name: 'Print shed',
     settings: {

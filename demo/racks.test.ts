@@ -110,7 +110,7 @@ describe('the drying deck', () => {
 describe('the tube rack', () => {
   const rack = solved('tube-rack');
   const gable = rack.shape.spaces.get('gable') as NonNullable<ReturnType<typeof rack.shape.spaces.get>>;
-  const cells = gable.space.cells as Cells;
+  const cells = gable.space.filling as Cells;
   const grid = (patch: Partial<Cells>) => cellGrid(gable, { ...cells, ...patch }, workshop);
 
   test('tubes of 76 + 7, uprights 21, supports 17: pitch 104 across and 100 up', () => {

@@ -24,7 +24,7 @@ test('a level board of pigeon-holes is half as wide where upright ones cross it,
   const tin = thing({ shape: { kind: 'box', width: mm(300), height: mm(300), depth: mm(300) }, mass: 20 });
   const shop = workshop({ things: { tin } });
   const inside = space('in', {
-    cells: { kind: 'cells', thing: 'tin', free: mm(0), make: { kind: 'half-lapped', stock: 'ply' }, blocked: [], features: [] },
+    filling: { kind: 'cells', thing: 'tin', free: mm(0), make: { kind: 'half-lapped', stock: 'ply' }, blocked: [], features: [] },
   });
   const s = solve(piece(inside), shop, {});
   const board = s.carried.members.get('in/shelf/1');

@@ -88,7 +88,7 @@ export function standingOn(shape: Shape): { standing: Map<string, Standing[]>; u
   const unweighed = new Map<string, string[]>();
   for (const space of shape.spaces.values()) {
     const stand = shape.stands.get(space.id);
-    const isOpen = !space.space.split && !space.space.cells;
+    const isOpen = !space.space.split && !space.space.filling;
     if (!stand && !isOpen) continue;
     if (space.blocks.length === 0 && !stand?.filled) continue;
     const { kg, unknown } = loadOf(space, stand?.filled);

@@ -169,7 +169,7 @@ describe('ladder racks', () => {
     ...extra,
   });
   const tube = thing({ name: 'tube', mass: 1, shape: { kind: 'cylinder', diameter: mm(80), height: mm(250) }, wayUp: 'lying' });
-  const rack = (fill: Cells) => solve(piece(space('in', { cells: fill })), workshop({ things: { tube } }), {});
+  const rack = (fill: Cells) => solve(piece(space('in', { filling: fill })), workshop({ things: { tube } }), {});
 
   test('a support that reaches far past the one upright it is on is a beam held at two places, not carried all along', () => {
     const s = rack(cells());

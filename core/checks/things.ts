@@ -225,7 +225,7 @@ export function thingChecks(shape: Shape, workshop: Workshop): Check[] {
 function standing(space: PlacedSpace, shape: Shape, workshop: Workshop): Check[] {
   const stand = shape.stands.get(space.id);
   if (stand?.filled) return cellCheck(space, stand.filled);
-  if (space.space.cells) return [];
+  if (space.space.filling) return [];
   const gone = space.space.things.filter((t) => !workshop.things.has(t.thing));
   const missing = gone.map((t): Check => ({
     id: `unknown-${space.id}-${t.thing}`,

@@ -3,6 +3,7 @@ import { inch, mm } from '../length/index.js';
 import { solve } from '../solution/index.js';
 import { divided, opening, piece, stock, thing, workshop } from '../testing/samples.js';
 import {
+  VERSION,
   faultsIn,
   isTooDeep,
   partsCsv,
@@ -20,7 +21,7 @@ const { settings } = workshop();
 
 const file: ProjectFile = {
   format: 'ruvok-project',
-  version: 1,
+  version: VERSION,
   project: { name: 'Sample', settings },
   openings: { gap: opening() },
   things: { tin: thing() },
@@ -120,7 +121,11 @@ test.each<[string, unknown]>([
 });
 
 test('a newer file says so, and what is read', () => {
-  expect(faults({ ...file, version: 2 })[0]).toMatchObject({ path: '/version', accepted: 'version 1 or older', given: 2 });
+  expect(faults({ ...file, version: VERSION + 1 })[0]).toMatchObject({
+    path: '/version',
+    accepted: `version ${VERSION} or older`,
+    given: VERSION + 1,
+  });
 });
 
 test('a truncated file, and one that is too long, are refused without being parsed further', () => {

@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { LettersSchema } from '../piece/index.js';
-import { PieceSchema } from '../kinds/index.js';
+import { pieceSchema } from '../kinds/index.js';
+import { VERSION } from './versions/index.js';
 import { IdSchema, PersonSchema, ProjectSchema, type Workshop } from '../project/index.js';
 import { OpeningSchema } from '../survey/index.js';
 import { SlideSchema, StockSchema } from '../stock/index.js';
@@ -8,38 +9,50 @@ import { ThingSchema } from '../things/index.js';
 
 const closed = { additionalProperties: false } as const;
 
-/** The format's name and the version this program reads and writes. */
+/** The format's name. */
 export const FORMAT = 'ruvok-project';
-export const VERSION = 1;
+
+function makeSchemas(piece: ReturnType<typeof pieceSchema>) {
+  const kept = Type.Object({ piece, letters: LettersSchema }, closed);
+  const file = Type.Object(
+    {
+      format: Type.Literal(FORMAT),
+      version: Type.Literal(VERSION),
+      project: ProjectSchema,
+      openings: Type.Record(IdSchema, OpeningSchema),
+      things: Type.Record(IdSchema, ThingSchema),
+      stock: Type.Record(IdSchema, StockSchema),
+      /** Left out in files that were written before there were drawers. */
+      slides: Type.Optional(Type.Record(IdSchema, SlideSchema)),
+      people: Type.Record(IdSchema, PersonSchema),
+      pieces: Type.Record(IdSchema, kept),
+    },
+    closed,
+  );
+  return { piece, kept, file };
+}
+
+let made = makeSchemas(pieceSchema());
+
+function schemas() {
+  const piece = pieceSchema();
+  if (piece !== made.piece) made = makeSchemas(piece);
+  return made;
+}
+
+/** The schema of a whole project in one file; records are kept under their ids. */
+export const projectFileSchema = () => schemas().file;
 
 /** A piece as it is kept: what was intended, and the letters given to its parts. */
-export const KeptPieceSchema = Type.Object({ piece: PieceSchema, letters: LettersSchema }, closed);
-export type KeptPiece = Static<typeof KeptPieceSchema>;
-
-/** A whole project in one file; records are kept under their ids. */
-export const ProjectFileSchema = Type.Object(
-  {
-    format: Type.Literal(FORMAT),
-    version: Type.Literal(VERSION),
-    project: ProjectSchema,
-    openings: Type.Record(IdSchema, OpeningSchema),
-    things: Type.Record(IdSchema, ThingSchema),
-    stock: Type.Record(IdSchema, StockSchema),
-    /** Left out in files that were written before there were drawers. */
-    slides: Type.Optional(Type.Record(IdSchema, SlideSchema)),
-    people: Type.Record(IdSchema, PersonSchema),
-    pieces: Type.Record(IdSchema, KeptPieceSchema),
-  },
-  closed,
-);
-export type ProjectFile = Static<typeof ProjectFileSchema>;
+export type KeptPiece = Static<typeof made.kept>;
+export type ProjectFile = Static<typeof made.file>;
 
 /** The schema of a project file as it is published. */
 export function publishedSchema(): object {
   return {
     $schema: 'http://json-schema.org/draft-07/schema#',
-    title: 'A Ruvok project, format version 1',
-    ...(JSON.parse(JSON.stringify(ProjectFileSchema)) as object),
+    title: `A Ruvok project, format version ${VERSION}`,
+    ...(JSON.parse(JSON.stringify(projectFileSchema())) as object),
   };
 }
 

@@ -1,7 +1,8 @@
 import type { Fault } from './faults.js';
-import { FORMAT, ProjectFileSchema, VERSION, type ProjectFile } from './project-file.js';
+import { FORMAT, projectFileSchema, type ProjectFile } from './project-file.js';
 import { referenceFaults } from './references.js';
-import { faultsIn } from './validate.js';
+import { DEEPEST, faultsIn, isTooDeep } from './validate.js';
+import { OLDEST, VERSION, fileBroughtUp, type Raw } from './versions/index.js';
 
 /** A file that was read, or what is wrong with it. */
 export type FileReading = { readonly ok: true; readonly file: ProjectFile } | { readonly ok: false; readonly faults: readonly Fault[] };
@@ -23,9 +24,12 @@ export function readProject(document: unknown): FileReading {
   if (typeof version === 'number' && version > VERSION) {
     return refuse('/version', `this file was made by a newer program, format version ${version}`, `version ${VERSION} or older`, version);
   }
-  const faults = faultsIn(ProjectFileSchema, document);
+  const old = typeof version === 'number' && Number.isInteger(version) && version >= OLDEST && version < VERSION;
+  if (old && isTooDeep(document)) return refuse('', `this is nested more than ${DEEPEST} levels deep`, `at most ${DEEPEST} levels`);
+  const now = old ? fileBroughtUp(document as Raw, version) : document;
+  const faults = faultsIn(projectFileSchema(), now);
   if (faults.length > 0) return { ok: false, faults };
-  const file = document as ProjectFile;
+  const file = now as ProjectFile;
   const dangling = referenceFaults(file);
   return dangling.length > 0 ? { ok: false, faults: dangling } : { ok: true, file };
 }

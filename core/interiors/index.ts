@@ -15,9 +15,9 @@ export * from './drawers/spec.js';
 export * from './slats/spec.js';
 
 function membersOf(piece: Piece, workshop: Workshop, divided: Divided, space: PlacedSpace): Made {
-  const { split, cells } = space.space;
+  const { split, filling } = space.space;
   const at = { piece, workshop, space, spaces: divided.spaces };
-  if (cells) return fillingKind(cells).made(cells, at);
+  if (filling) return fillingKind(filling).made(filling, at);
   const run = divided.runs.get(space.id);
   return split && run ? dividingKind(split).made(split.making, { ...at, split, run }) : NOTHING;
 }

@@ -128,10 +128,10 @@ function even(piece: Piece, edit: Extract<PieceEdit, { kind: 'even' }>): void {
 
 /** Fills a space that is open; things that stood in it go into the first part, or stay on a deck. */
 function fill(space: Space, edit: Extract<PieceEdit, { kind: 'fill' }>): void {
-  if (space.split || space.cells) throw new EditError(`${space.name ?? 'the space'} is already divided`);
+  if (space.split || space.filling) throw new EditError(`${space.name ?? 'the space'} is already divided`);
   if (edit.filling) {
     if (space.things.length > 0) throw new EditError(`take the things out of ${space.name ?? 'the space'} first`);
-    space.cells = structuredClone(edit.filling);
+    space.filling = structuredClone(edit.filling);
   }
   if (!edit.split) return;
   const split = structuredClone(edit.split);
@@ -154,9 +154,9 @@ export function idsWithin(space: Space): readonly string[] {
 function copyLayout(piece: Piece, edit: Extract<PieceEdit, { kind: 'copy-layout' }>): void {
   const [from, to] = [spaceOf(piece, edit.from), spaceOf(piece, edit.to)];
   if (idsWithin(from).some((id) => edit.ids[id] === undefined)) throw new EditError('ids are missing for what is copied');
-  if (!from.split && !from.cells) throw new EditError(`${from.name ?? 'the space'} is not divided`);
+  if (!from.split && !from.filling) throw new EditError(`${from.name ?? 'the space'} is not divided`);
   clear(to);
-  if (from.cells) to.cells = structuredClone(from.cells);
+  if (from.filling) to.filling = structuredClone(from.filling);
   if (!from.split) return;
   to.split = structuredClone(from.split);
   const renew = (id: string) => edit.ids[id] ?? id;
@@ -175,7 +175,7 @@ function copyLayout(piece: Piece, edit: Extract<PieceEdit, { kind: 'copy-layout'
 function clear(space: Space): void {
   space.things = mergePlacements(thingsWithin(space));
   delete space.split;
-  delete space.cells;
+  delete space.filling;
 }
 
 /** The piece with some fields replaced, or left out. @throws EditError for a field that its shell does not have, or must have */
@@ -295,7 +295,7 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
       const [from, to] = [spaceOf(piece, edit.from), spaceOf(piece, edit.to)];
       const moved = from.things.filter((t) => t.thing === edit.thing);
       if (moved.length === 0) throw new EditError(`there is no ${edit.thing} to move in that space`);
-      if (to.split || to.cells) throw new EditError(`${to.name ?? 'the space'} is divided: move it into one of its parts`);
+      if (to.split || to.filling) throw new EditError(`${to.name ?? 'the space'} is divided: move it into one of its parts`);
       from.things = from.things.filter((t) => t.thing !== edit.thing);
       to.things = mergePlacements([...to.things, ...moved.map(({ thing, count }) => ({ thing, count }))]);
       return piece;
@@ -311,8 +311,8 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
     }
     case 'filling': {
       const space = spaceOf(piece, edit.space);
-      if (space.cells?.kind !== edit.filling.kind) throw new EditError(`that space is not filled with ${edit.filling.kind}`);
-      space.cells = structuredClone(edit.filling);
+      if (space.filling?.kind !== edit.filling.kind) throw new EditError(`that space is not filled with ${edit.filling.kind}`);
+      space.filling = structuredClone(edit.filling);
       return piece;
     }
     case 'copy-layout':

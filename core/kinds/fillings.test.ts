@@ -54,7 +54,7 @@ describe('a space is filled', () => {
   test('with cells, once the things are out', () => {
     const full = applyEdit(base, { kind: 'things', space: 'in-1', things });
     expect(() => applyEdit(full, { kind: 'fill', space: 'in-1', filling: cells })).toThrow(EditError);
-    expect(findSpace(applyEdit(base, { kind: 'fill', space: 'in-1', filling: cells }).interior, 'in-1')?.space.cells).toEqual(cells);
+    expect(findSpace(applyEdit(base, { kind: 'fill', space: 'in-1', filling: cells }).interior, 'in-1')?.space.filling).toEqual(cells);
   });
 
   test('only while it is open; cleared it is open again, with all its things', () => {

@@ -11,7 +11,7 @@ export function namedIn(root: Space): readonly Named[] {
     );
     return [
       ...here(space.things.map((t) => ({ kind: 'thing', id: t.thing }))),
-      ...(space.cells ? here(fillingKind(space.cells).names(space.cells)) : []),
+      ...(space.filling ? here(fillingKind(space.filling).names(space.filling)) : []),
       ...members,
       ...(space.split ? here(dividingKind(space.split).names(space.split.making)) : []),
     ];

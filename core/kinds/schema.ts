@@ -6,10 +6,10 @@ import { SHELLS } from '../shells/index.js';
 const closed = { additionalProperties: false } as const;
 
 /** The schema of a piece, made of what each kind says of its own. */
-function makeSchema(): TSchema {
+function makeSchema() {
   const kept = (kinds: readonly { readonly schema: TSchema | null }[]) => kinds.flatMap((k) => k.schema ?? []);
   const kinds = { makings: kept(DIVIDING.all), fillings: kept(FILLINGS.all) };
-  return Type.Union(
+  const any = Type.Union(
     SHELLS.all.map(({ kind, fields }) =>
       Type.Object(
         {
@@ -23,16 +23,14 @@ function makeSchema(): TSchema {
       ),
     ),
   );
+  return Type.Unsafe<Piece>(any);
 }
 
-let made: { readonly of: readonly unknown[]; readonly schema: TSchema } | null = null;
+let made: { readonly of: readonly unknown[]; readonly schema: ReturnType<typeof makeSchema> } | null = null;
 
-/** The schema of a piece of any kind that there is. */
+/** The schema of a piece of any kind that there is; the same one until another kind is added. */
 export function pieceSchema() {
   const of = [SHELLS.all, DIVIDING.all, FILLINGS.all];
   if (!made || of.some((kinds, i) => kinds !== made?.of[i])) made = { of, schema: makeSchema() };
-  return Type.Unsafe<Piece>(made.schema);
+  return made.schema;
 }
-
-/** The schema of a piece of the kinds that ship with this program. */
-export const PieceSchema = pieceSchema();

@@ -81,7 +81,7 @@ export const MeasuredSchema = Type.Object(
   closed,
 );
 
-/** A space of a piece: open, divided into further spaces, or filled with cells. */
+/** A space of a piece: open, divided into further spaces, or filled as a whole. */
 export interface Space {
   id: string;
   name?: string;
@@ -91,7 +91,7 @@ export interface Space {
   things: Placement[];
   measured?: Static<typeof MeasuredSchema>;
   split?: Split;
-  cells?: Filling;
+  filling?: Filling;
 }
 
 /**
@@ -122,7 +122,7 @@ export const spaceSchema = (id: string, kinds: { readonly makings: readonly TSch
               closed,
             ),
           ),
-          cells: Type.Optional(Type.Union([...kinds.fillings])),
+          filling: Type.Optional(Type.Union([...kinds.fillings])),
         },
         closed,
       ),

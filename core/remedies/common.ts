@@ -52,7 +52,7 @@ export function moveLoad({ shape, carried, member }: Asked): Candidate[] {
   if (!heaviest || heaviest.kg <= 0) return [];
   const { space, block } = heaviest;
   const open = [...shape.spaces.values()]
-    .filter((s) => !s.space.split && !s.space.cells && s.id !== space.id && !from.includes(s))
+    .filter((s) => !s.space.split && !s.space.filling && s.id !== space.id && !from.includes(s))
     .sort((a, b) => a.box.y0 - b.box.y0);
   const fits = open.filter((s) => {
     const used = s.blocks.reduce((sum, b) => sum + b.width, 0);

@@ -135,7 +135,7 @@ function hasRun(space: PlacedSpace, axis: Axis): boolean {
 }
 
 function gapOf(space: PlacedSpace, axis: Axis): Bare {
-  const open = !space.space.split && !space.space.cells;
+  const open = !space.space.split && !space.space.filling;
   const own =
     space.within?.axis === axis ? { rule: space.space.rule, node: space.id } : open && axis !== 'deep' ? { splits: space.id } : {};
   return { id: space.id, kind: 'gap', label: space.label, selects: space.id, size: space.clear[CLEAR[axis]], ...own };

@@ -130,7 +130,7 @@ const cells: fc.Arbitrary<Space> = fc
       blocked: blocked ? [{ name: 'pipe', x: mm(300), y: mm(200), width: mm(150), height: mm(150) }] : [],
       features: tilt > 0 && !lapped ? [{ row: 2, tilt, long: mm(150) }] : [],
     };
-    return space('rack', { cells: fill });
+    return space('rack', { filling: fill });
   });
 
 /** A filled space of any kind, under one id. */

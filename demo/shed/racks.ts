@@ -57,7 +57,7 @@ const tubeRack: InPlace = {
   fixedToWall: true,
   interior: space('gable', {
     name: 'rack',
-    cells: {
+    filling: {
       kind: 'cells',
       thing: 'proof-tube',
       free: mm(7),
@@ -94,7 +94,7 @@ const envelopeCase: PanelCase = {
         space('boxes', { name: 'ink tins', rule: fit, things: [{ thing: 'ink-tin', count: 6 }] }),
         space('holes', {
           name: 'pigeon-holes',
-          cells: {
+          filling: {
             kind: 'cells',
             thing: 'envelope-pack',
             free: mm(12),

@@ -5,6 +5,7 @@ import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { MIGRATIONS, SEED } from '../places.js';
 import * as schema from './schema.js';
+import { upgrade } from './upgrade.js';
 
 /** The database, through Drizzle. Inside a transaction only the transaction may be used. */
 export type Database = PgliteDatabase<typeof schema>;
@@ -38,6 +39,12 @@ export async function openDatabase(folder: string | null): Promise<OpenDatabase>
   const client = place === null ? new PGlite() : new PGlite(place);
   await client.waitReady;
   const db = drizzle(client, { schema });
-  await migrate(db, { migrationsFolder: MIGRATIONS });
+  try {
+    await migrate(db, { migrationsFolder: MIGRATIONS });
+    await upgrade(db);
+  } catch (error) {
+    await client.close();
+    throw error;
+  }
   return { db, close: () => client.close() };
 }

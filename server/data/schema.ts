@@ -50,3 +50,6 @@ export const changes = pgTable(
   },
   (t) => [index('changes_by_record').on(t.projectId, t.kind, t.recordId, t.seq)],
 );
+
+/** The version that the documents of this folder are in: one row, none in a folder that is new. */
+export const folder = pgTable('folder', { id: integer('id').primaryKey(), documents: integer('documents').notNull() });

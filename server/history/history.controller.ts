@@ -2,7 +2,7 @@ import { Body, Controller, Get, HttpCode, Inject, Param, Post, Query } from '@ne
 import { ApiOperation, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { ArrayMaxSize, ArrayMinSize, IsArray, Matches } from 'class-validator';
 import { edge } from '../problems/schema.validator.js';
-import { KINDS, PROJECT, type Kind } from '../records/kinds.js';
+import { KINDS, PROJECT, type Kind } from '../data/kinds.js';
 import { HistoryService, type Scope } from './history.service.js';
 
 const ENTRY = new RegExp(`^(${[...KINDS, PROJECT].join('|')})(/[a-z0-9][a-z0-9-]{0,59})?$`);

@@ -4,7 +4,7 @@ import type { KeptPiece } from '../../core/formats/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { changes, projects } from '../data/schema.js';
 import { RecordsService, type Tx } from '../records/records.service.js';
-import { PROJECT, tableOf, type Kind, type StoredRecord } from '../records/kinds.js';
+import { PROJECT, tableOf, type Kind, type StoredRecord } from '../data/kinds.js';
 
 /**
  * Whose changes are walked together: a piece with its opening, every thing there is (a kind without an id, so that

@@ -3,7 +3,7 @@ import { OpeningSchema } from '../../core/survey/index.js';
 import { recordController } from '../records/record.controller.js';
 import { RecordsModule } from '../records/records.module.js';
 
-class OpeningsController extends recordController('openings', OpeningSchema) {}
+class OpeningsController extends recordController('openings', () => OpeningSchema) {}
 
 @Module({ imports: [RecordsModule], controllers: [OpeningsController] })
 export class OpeningsModule {}

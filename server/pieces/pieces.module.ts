@@ -1,14 +1,14 @@
 import { Controller, Get, Inject, Module, Param } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { reportSolution, workshopOf, type KeptPiece } from '../../core/formats/index.js';
-import { PieceSchema } from '../../core/kinds/index.js';
+import { pieceSchema } from '../../core/kinds/index.js';
 import { solve } from '../../core/solution/index.js';
 import { recordController } from '../records/record.controller.js';
 import { RecordsModule } from '../records/records.module.js';
 import { notFound } from '../problems/problem.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
 
-class PiecesController extends recordController('pieces', PieceSchema) {}
+class PiecesController extends recordController('pieces', pieceSchema) {}
 
 @ApiTags('pieces')
 @Controller('projects/:project/pieces/:id/solution')

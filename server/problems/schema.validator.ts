@@ -5,7 +5,7 @@ import { faultsIn, type Fault } from '../../core/formats/index.js';
 import { badInput } from './problem.js';
 
 /** Holds a property against a schema of the core; its faults keep the path inside the property. */
-export function MatchesSchema(schema: TSchema, options?: ValidationOptions): PropertyDecorator {
+export function MatchesSchema(schema: () => TSchema, options?: ValidationOptions): PropertyDecorator {
   return (target, key) => {
     registerDecorator({
       name: 'matchesSchema',
@@ -13,8 +13,8 @@ export function MatchesSchema(schema: TSchema, options?: ValidationOptions): Pro
       propertyName: key as string,
       ...(options ? { options } : {}),
       validator: {
-        validate: (value: unknown) => faultsIn(schema, value).length === 0,
-        defaultMessage: (args) => JSON.stringify(faultsIn(schema, args?.value)),
+        validate: (value: unknown) => faultsIn(schema(), value).length === 0,
+        defaultMessage: (args) => JSON.stringify(faultsIn(schema(), args?.value)),
       },
     });
   };

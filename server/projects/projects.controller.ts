@@ -23,7 +23,7 @@ class CreateProjectDto {
   id!: string;
 
   @ApiProperty(PROJECT)
-  @MatchesSchema(ProjectSchema)
+  @MatchesSchema(() => ProjectSchema)
   data!: unknown;
 }
 
@@ -34,7 +34,7 @@ class SaveProjectDto {
   version!: number;
 
   @ApiProperty(PROJECT)
-  @MatchesSchema(ProjectSchema)
+  @MatchesSchema(() => ProjectSchema)
   data!: unknown;
 }
 

@@ -5,7 +5,7 @@ import { lettersOf } from '../../core/solution/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { projects } from '../data/schema.js';
 import { badInput, inUse, lostRace, notFound } from '../problems/problem.js';
-import { KINDS, PROJECT } from '../records/kinds.js';
+import { KINDS, PROJECT } from '../data/kinds.js';
 import { RecordsService, type Tx } from '../records/records.service.js';
 
 /** Projects by themselves, and as files that are read in and written out whole. */

@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql, type ColumnsSelection } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
 import type { TypedQueryBuilder } from 'drizzle-orm/query-builders/query-builder';
-import { KEPT_IN, missingOf, pieceFaults, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
+import { KEPT_IN, VERSION, missingOf, pieceFaults, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
 import { type Letters, type Piece } from '../../core/piece/index.js';
 import { namedBy } from '../../core/kinds/index.js';
 import { nameOfRecord, type Workshop } from '../../core/project/index.js';
@@ -10,7 +10,7 @@ import { lettersOf } from '../../core/solution/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { changes, projects } from '../data/schema.js';
 import { badInput, inUse, lostRace, notFound } from '../problems/problem.js';
-import { KINDS, ONE, tableOf, type Kind, type StoredRecord } from './kinds.js';
+import { KINDS, ONE, tableOf, type Kind, type StoredRecord } from '../data/kinds.js';
 
 /** A transaction of the database. */
 export type Tx = Parameters<Parameters<Database['transaction']>[0]>[0];
@@ -200,7 +200,7 @@ export function fileOf(bench: Workbench): ProjectFile {
   const records = <T>(kind: Kind) => Object.fromEntries(bench.records[kind].map((r) => [r.id, r.data as T]));
   return {
     format: 'ruvok-project',
-    version: 1,
+    version: VERSION,
     project: bench.project,
     openings: records('openings'),
     things: records('things'),

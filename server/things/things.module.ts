@@ -3,7 +3,7 @@ import { ThingSchema } from '../../core/things/index.js';
 import { recordController } from '../records/record.controller.js';
 import { RecordsModule } from '../records/records.module.js';
 
-class ThingsController extends recordController('things', ThingSchema) {}
+class ThingsController extends recordController('things', () => ThingSchema) {}
 
 @Module({ imports: [RecordsModule], controllers: [ThingsController] })
 export class ThingsModule {}

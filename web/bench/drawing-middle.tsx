@@ -194,8 +194,8 @@ const StageBar = memo(function StageBar({
 
 /** The view that shows most of a piece: from above where it lies flat. */
 function firstView({ interior }: Piece): View {
-  const { split, cells } = interior;
-  return cells ? fillingKind(cells).seenFrom : split ? dividingKind(split).seenFrom : 'front';
+  const { split, filling } = interior;
+  return filling ? fillingKind(filling).seenFrom : split ? dividingKind(split).seenFrom : 'front';
 }
 
 /** The drawing of the piece with its tapes, or at Carry with its members bent. */

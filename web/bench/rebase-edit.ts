@@ -22,7 +22,7 @@ export function rebaseEdit(edit: PieceEdit, seen: Piece, now: Piece): PieceEdit 
     case 'making':
       return { ...edit, making: inSpace(seen, now, edit.space, edit.making, (s) => s.split?.making) };
     case 'filling':
-      return { ...edit, filling: inSpace(seen, now, edit.space, edit.filling, (s) => s.cells) };
+      return { ...edit, filling: inSpace(seen, now, edit.space, edit.filling, (s) => s.filling) };
     case 'things':
       return { ...edit, things: inSpace(seen, now, edit.space, edit.things, (s) => s.things) };
     case 'measured':

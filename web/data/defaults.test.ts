@@ -1,5 +1,5 @@
 import { faultsIn } from '../../core/formats/validate.js';
-import { PieceSchema } from '../../core/kinds/index.js';
+import { pieceSchema } from '../../core/kinds/index.js';
 import { SettingsSchema } from '../../core/project/index.js';
 import { solve } from '../../core/solution/index.js';
 import { OpeningSchema } from '../../core/survey/index.js';
@@ -29,7 +29,7 @@ describe.each(['mm', 'in'] as const)('what one begins with, in %s', (unit) => {
     'a case from %o can be worked out',
     (from) => {
       const piece = newCase(unit, 'sheet', from);
-      expect(faultsIn(PieceSchema, piece)).toEqual([]);
+      expect(faultsIn(pieceSchema(), piece)).toEqual([]);
       const workshop = {
         settings: newSettings(unit),
         openings: new Map([['gap', newOpening(unit)]]),

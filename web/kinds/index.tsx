@@ -10,8 +10,8 @@ export type { Card } from './card.js';
 
 /** The worksheet of what a space is filled with; none for shelves and dividers, which the piece itself makes. */
 export function MakingForm({ space }: { space: PlacedSpace }) {
-  const { split, cells } = space.space;
-  const kind = cells?.kind ?? split?.making?.kind;
+  const { split, filling } = space.space;
+  const kind = filling?.kind ?? split?.making?.kind;
   if (!kind) return null;
   const { Form } = INTERIOR_PAGES.of(kind);
   return <Form space={space} />;

@@ -2,7 +2,7 @@
 import { faultsIn } from '../../core/formats/index.js';
 import { inch, mm, type LengthUnit } from '../../core/length/index.js';
 import { type Piece } from '../../core/piece/index.js';
-import { PieceSchema, applyEdit } from '../../core/kinds/index.js';
+import { applyEdit, pieceSchema } from '../../core/kinds/index.js';
 import { solve } from '../../core/solution/index.js';
 import type { Slide, Stock } from '../../core/stock/index.js';
 import { newCase, newInPlace, newSettings, newStock, newThing } from '../data/defaults.js';
@@ -11,7 +11,7 @@ import { woodFor, type Filling, type Means } from './means.js';
 
 const fillingOf = (id: string) => fillings().find((f) => f.id === id) as Filling;
 const fillEdit = (piece: Piece, space: string, id: string, with_: Means) => fillingOf(id).fill(piece, space, with_);
-const PLACE = { place: 'A cabinet', width: [560, 22], height: [500, 20], depth: [520, 20] } as const;
+const PLACE = { place: 'A cabinet', width: [800, 32], height: [600, 24], depth: [520, 20] } as const;
 
 function means(unit: LengthUnit, piece: Piece, slides: readonly { id: string; data: Slide }[] = []): Means {
   const s = (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
@@ -39,7 +39,7 @@ const CASES = (['mm', 'in'] as const).flatMap((unit) =>
 test.each(CASES)('%s in %s is filled with %s: it is sound, and nothing stops its build', (_, unit, filling, piece) => {
   const with_ = means(unit, piece);
   const filled = applyEdit(piece, fillEdit(piece, 'inside', filling, with_));
-  expect(faultsIn(PieceSchema, filled)).toEqual([]);
+  expect(faultsIn(pieceSchema(), filled)).toEqual([]);
   const workshop = {
     settings: newSettings(unit),
     openings: new Map(),

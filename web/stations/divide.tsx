@@ -123,8 +123,8 @@ function RunTitle({ run }: { run: PlacedRun }) {
 }
 
 /** What a space is filled with, after what decides it. */
-function filledWith({ space: { split, cells } }: PlacedSpace): string {
-  if (cells) return `, ${fillingKind(cells).filled}`;
+function filledWith({ space: { split, filling } }: PlacedSpace): string {
+  if (filling) return `, ${fillingKind(filling).filled}`;
   return split ? `, ${dividingKind(split).filled(split.axis)}` : '';
 }
 
@@ -222,8 +222,8 @@ export const DivideSheet = memo(function DivideSheet() {
         <header style={{ marginBottom: 10 }}>
           <h1>The inside</h1>
           <Faint>
-            {root?.space.cells
-              ? `Filled with ${fillingKind(root.space.cells).filled}.`
+            {root?.space.filling
+              ? `Filled with ${fillingKind(root.space.filling).filled}.`
               : 'One open space so far. Divide it, fill it, or press + on a tape.'}
           </Faint>
         </header>

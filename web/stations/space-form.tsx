@@ -96,7 +96,7 @@ export function ThingsIn({ space }: { space: PlacedSpace }) {
   const { commit } = useSettledBench();
   const { bench } = useProject();
   const [adding, setAdding] = useState<string | null>(null);
-  if (space.space.cells || (space.space.split && !holdsThings(space.space))) return null;
+  if (space.space.filling || (space.space.split && !holdsThings(space.space))) return null;
   const name = (id: string) => bench.records.things.find((t) => t.id === id)?.data.name ?? id;
   const set = (thing: string, count: number) => {
     // A thing stays in its place among the others, and where it stands along them.
@@ -178,10 +178,10 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
   const { commit, piece, select, settled } = useSettledBench();
   // Where what it holds decides the outside, that comes first.
   const fromThings = settled.shape.assumed.some((reach) => piece[reach].from !== 'opening');
-  const { split, cells } = space.space;
+  const { split, filling } = space.space;
   const clear = (what: string) => commit({ kind: 'clear', space: space.id }, `Took the ${what} out of ${space.label}`.slice(0, 150));
-  if (cells) {
-    const { filled } = fillingKind(cells);
+  if (filling) {
+    const { filled } = fillingKind(filling);
     return (
       <Row style={{ marginTop: 8 }}>
         <Button onPress={() => clear(filled)}>Remove the {filled}</Button>

@@ -11,7 +11,7 @@ import { flushStrips, layerOf, stripsOf } from './stiffeners.js';
 function inTheWay({ space, spec, line }: Making): readonly ShapeProblem[] {
   const { strip } = spec;
   const below = space.space.split?.spaces[space.space.split.members.findIndex((m) => m.id === spec.id)];
-  if (!strip || (!below?.split && !below?.cells)) return [];
+  if (!strip || (!below?.split && !below?.filling)) return [];
   const hangs = strip.top === 'under' ? strip.high : sub(strip.high, line.size.value);
   if (hangs <= ZERO) return [];
   return [

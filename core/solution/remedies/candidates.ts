@@ -9,7 +9,7 @@ function ownerOf(piece: Piece, { node }: Member): Space | undefined {
   const divided = findMember(piece.interior, node);
   if (divided) return divided.owner;
   const path = findSpace(piece.interior, node);
-  return path?.space.split?.making || path?.space.cells ? path.space : path?.parent?.space;
+  return path?.space.split?.making || path?.space.filling ? path.space : path?.parent?.space;
 }
 
 /** The edit that makes a member, or all that are made with it, of another stock; null for what is made of no stock of its own. */
@@ -17,8 +17,8 @@ export function stockEdit(piece: Piece, outside: ReadonlySet<string>, member: Me
   if (outside.has(member.id)) return shellOf(piece).withStock(piece, member, stock);
   if (findMember(piece.interior, member.node)) return { kind: 'member', member: member.node, patch: { stock } };
   const owner = ownerOf(piece, member);
-  if (owner?.cells) {
-    const filling = fillingKind(owner.cells).withStock(owner.cells, member, stock);
+  if (owner?.filling) {
+    const filling = fillingKind(owner.filling).withStock(owner.filling, member, stock);
     return filling && { kind: 'filling', space: owner.id, filling };
   }
   if (!owner?.split?.making) return null;
@@ -33,8 +33,8 @@ function forMade(asked: Asked, owner: Space | undefined): Candidate[] {
     ...c,
     label: say`${c.label} for every ${member.role}`,
   }));
-  const own = owner?.cells
-    ? fillingKind(owner.cells).remedies(owner.cells, owner, member)
+  const own = owner?.filling
+    ? fillingKind(owner.filling).remedies(owner.filling, owner, member)
     : owner?.split
       ? dividingKind(owner.split).remedies(owner.split.making, owner, member)
       : [];

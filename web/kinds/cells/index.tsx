@@ -7,7 +7,7 @@ import { CellsForm } from './form.js';
 
 export const cellsPage: InteriorPage = {
   kind: 'cells',
-  Form: ({ space }) => <CellsForm space={space} cells={space.space.cells as Cells} />,
+  Form: ({ space }) => <CellsForm space={space} cells={space.space.filling as Cells} />,
   fillings: [pigeonHoles, rack],
   cards: [
     {

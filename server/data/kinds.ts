@@ -1,5 +1,5 @@
 import type { PgTable } from 'drizzle-orm/pg-core';
-import * as schema from '../data/schema.js';
+import * as schema from './schema.js';
 
 /** The kinds of record a project holds, each in a table of its own. */
 export const KINDS = ['openings', 'things', 'stock', 'slides', 'people', 'pieces'] as const;

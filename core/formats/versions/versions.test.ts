@@ -1,0 +1,62 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { solve } from '../../solution/index.js';
+import { readProject, readProjectFile, workshopOf } from '../index.js';
+import { OLDEST, VERSION, fileBroughtUp, recordBroughtUp } from './index.js';
+
+const kept = (name: string) => readFileSync(`core/formats/versions/kept/${name}`, 'utf8');
+
+/** What each piece of a kept file measured, in 1/80 µm, as the program of its time worked it out. */
+interface Sizes {
+  readonly overall: readonly number[];
+  /** Length, width and thickness, with the letters of all parts that have them. */
+  readonly parts: readonly (readonly [number, number, number, string])[];
+}
+
+const versions = Array.from({ length: VERSION - OLDEST }, (_, i) => OLDEST + i);
+
+test.each(versions)('a file of version %i opens with every figure as it was', (version) => {
+  const reading = readProjectFile(kept(`${version}.json`));
+  if (!reading.ok) throw new Error(JSON.stringify(reading.faults.slice(0, 3)));
+  const sizes = JSON.parse(kept(`${version}-sizes.json`)) as Record<string, Sizes>;
+  expect(reading.file.version).toBe(VERSION);
+  expect(Object.keys(reading.file.pieces)).toEqual(Object.keys(sizes));
+  for (const [id, { piece, letters }] of Object.entries(reading.file.pieces)) {
+    const { shape, parts } = solve(piece, workshopOf(reading.file), letters);
+    const { overall, parts: were } = sizes[id] as Sizes;
+    expect([id, shape.overall.width.value, shape.overall.height.value, shape.overall.depth.value]).toEqual([id, ...overall]);
+    const now = Object.fromEntries(parts.map((p) => [p.letter, [p.length.value, p.width.value, p.thickness.value]]));
+    expect(now).toEqual(Object.fromEntries(were.flatMap(([l, w, t, all]) => all.split(' ').map((letter) => [letter, [l, w, t]]))));
+  }
+});
+
+test('what fills a space goes where it is kept now, however deep it lies, and all else stays', () => {
+  const space = (id: string, more: object) => ({ id, rule: { kind: 'share', weight: 1 }, things: [], ...more });
+  const cells = { kind: 'cells', thing: 'tube' };
+  const before = {
+    piece: { name: 'Rack', interior: space('in', { split: { axis: 'up', spaces: [space('a', { cells }), space('b', {})] } }) },
+  };
+  const after = recordBroughtUp('pieces', before, 1);
+  expect(after).toEqual({
+    piece: { name: 'Rack', interior: space('in', { split: { axis: 'up', spaces: [space('a', { filling: cells }), space('b', {})] } }) },
+  });
+  expect(recordBroughtUp('pieces', after, VERSION)).toBe(after);
+});
+
+test('whatever is given comes back without a fault of the program', () => {
+  fc.assert(
+    fc.property(fc.jsonValue(), (value) => {
+      recordBroughtUp('pieces', value, OLDEST);
+      recordBroughtUp('pieces', { piece: { interior: value } }, OLDEST);
+      fileBroughtUp({ project: value, pieces: value }, OLDEST);
+    }),
+  );
+});
+
+test('a version that there never was is told, with those that are read', () => {
+  const of = (version: unknown) => readProject({ format: 'ruvok-project', version });
+  for (const version of [0, 1.5, '1', VERSION + 1]) {
+    const reading = of(version);
+    expect([version, reading.ok ? '' : reading.faults.map((f) => f.path)]).toEqual([version, expect.arrayContaining(['/version'])]);
+  }
+});

@@ -1,0 +1,4 @@
+CREATE TABLE "folder" (
+	"id" integer PRIMARY KEY NOT NULL,
+	"documents" integer NOT NULL
+);

@@ -1,0 +1,55 @@
+/** @jest-environment node */
+import { readFileSync } from 'node:fs';
+import { eq } from 'drizzle-orm';
+import { VERSION, readProjectFile, type ProjectFile } from '../../core/formats/index.js';
+import { openDatabase, type OpenDatabase } from './database.js';
+import { changes, folder, pieces, projects } from './schema.js';
+import { upgrade } from './upgrade.js';
+
+const first = JSON.parse(readFileSync('core/formats/versions/kept/1.json', 'utf8')) as ProjectFile;
+
+let open: OpenDatabase;
+
+/** A folder as the program of the first version left it: the tube rack, and the edit that made it. */
+beforeEach(async () => {
+  open = await openDatabase(null);
+  const { db } = open;
+  await db.delete(folder);
+  await db.insert(projects).values({ id: 'shed', version: 1, data: first.project });
+  const data = first.pieces['tube-rack'];
+  await db.insert(pieces).values({ projectId: 'shed', id: 'tube-rack', version: 7, data });
+  await db
+    .insert(changes)
+    .values({ projectId: 'shed', kind: 'pieces', recordId: 'tube-rack', label: 'Made it', before: null, after: data });
+});
+afterEach(() => open.close());
+
+const now = () => {
+  const reading = readProjectFile(JSON.stringify(first));
+  return reading.ok ? reading.file.pieces['tube-rack'] : null;
+};
+
+test('every document is brought up, with what undo would bring back, and its version stays', async () => {
+  await upgrade(open.db);
+  const [piece] = await open.db.select().from(pieces).where(eq(pieces.id, 'tube-rack'));
+  expect(piece).toMatchObject({ version: 7, data: now() });
+  expect(JSON.stringify(piece?.data)).toContain('"filling":{');
+  const [change] = await open.db.select().from(changes);
+  expect(change).toMatchObject({ before: null, after: now() });
+  expect(await open.db.select().from(folder)).toEqual([{ id: 1, documents: VERSION }]);
+});
+
+test('what was brought up already is left alone', async () => {
+  await upgrade(open.db);
+  await open.db.update(pieces).set({ data: { piece: { interior: { cells: 'as it is' } } } });
+  await upgrade(open.db);
+  const [piece] = await open.db.select().from(pieces);
+  expect(piece?.data).toEqual({ piece: { interior: { cells: 'as it is' } } });
+});
+
+test('a folder of a newer program is not touched', async () => {
+  await open.db.insert(folder).values({ id: 1, documents: VERSION + 1 });
+  await expect(upgrade(open.db)).rejects.toThrow(`its documents are version ${VERSION + 1}`);
+  const [piece] = await open.db.select().from(pieces);
+  expect(piece?.data).toEqual(first.pieces['tube-rack']);
+});
