@@ -3,7 +3,7 @@ import { createRoot } from 'react-dom/client';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter, Link, Navigate, Outlet, Route, Routes, useLocation, useParams } from 'react-router';
 import '@fontsource-variable/archivo/wdth.css';
-import { PiecePage } from './bench/piece-page.js';
+import { PiecePage } from './stations/piece-page.js';
 import { ProjectProvider } from './data/project.js';
 import { Shed } from './shed/shed.js';
 import { Welcome } from './shed/welcome.js';

@@ -140,19 +140,16 @@ const Tools = styled.div`
   }
 `;
 
-const LABELS = { measure: 'Measure', divide: 'Divide', carry: 'Carry', parts: 'Parts' } as const;
-
 export interface HeaderPiece {
   readonly id: string;
   readonly name: string;
-  readonly station: keyof typeof LABELS;
-  readonly fails: number;
-  /** Whether any of those breaks or falls, and not only shows. */
-  readonly breaks: boolean;
-  /** Members and joints that are not judged. */
-  readonly unjudged: number;
-  readonly stops: number;
-  readonly parts: number;
+  /** The station one is at, and all there are. */
+  readonly station: string;
+  readonly stations: readonly {
+    readonly id: string;
+    readonly label: string;
+    readonly badge: { readonly text: string; readonly stops: boolean; readonly says: string } | null;
+  }[];
 }
 
 /** Switches how lengths are written here; nothing that is stored changes. */
@@ -213,7 +210,7 @@ export const Header = memo(function Header({ piece, history }: { piece?: HeaderP
       </Crumbs>
       <Stations aria-label={piece ? 'Stations' : 'Pages'}>
         {piece
-          ? (Object.keys(LABELS) as (keyof typeof LABELS)[]).map((station, i) => (
+          ? piece.stations.map(({ id: station, label, badge }, i) => (
               <Link
                 key={station}
                 to={{ pathname: `/p/${id}/pieces/${piece.id}/${station}`, search }}
@@ -221,22 +218,10 @@ export const Header = memo(function Header({ piece, history }: { piece?: HeaderP
                 aria-keyshortcuts={`Alt+${i + 1}`}
               >
                 <small>{i + 1}</small>
-                {LABELS[station]}
-                {station === 'carry' && piece.fails > 0 ? (
-                  <Badge
-                    $stop={piece.breaks}
-                    aria-label={piece.breaks ? `${piece.fails} that do not hold or are past the limit` : `${piece.fails} past the limit`}
-                  >
-                    {piece.fails}
-                  </Badge>
-                ) : station === 'carry' && piece.unjudged > 0 ? (
-                  <Badge $stop={false} aria-label={`${piece.unjudged} not judged`}>
-                    ?
-                  </Badge>
-                ) : null}
-                {station === 'parts' && piece.parts > 0 ? (
-                  <Badge $stop={false} aria-label={`${piece.parts} parts`}>
-                    {piece.parts}
+                {label}
+                {badge ? (
+                  <Badge $stop={badge.stops} aria-label={badge.says}>
+                    {badge.text}
                   </Badge>
                 ) : null}
               </Link>

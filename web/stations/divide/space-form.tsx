@@ -1,22 +1,22 @@
 import { memo, useState } from 'react';
 import { Columns3, Minus, Plus, Rows3 } from 'lucide-react';
 import { TextField } from 'react-aria-components';
-import { ZERO, sub } from '../../core/length/index.js';
-import { fillingKind, holdsThings, kindOf } from '../../core/interiors/index.js';
-import type { PieceEdit, PlacedSpace } from '../../core/piece/index.js';
-import { idsWithin } from '../../core/kinds/index.js';
-import { freshIds, takenIds } from '../../core/remedies/index.js';
-import { partsStandAlone } from '../../core/solution/index.js';
-import { howMany, type Placement } from '../../core/things/index.js';
-import { useSettledBench } from '../bench/bench.js';
-import { newNodes } from '../bench/nodes.js';
-import { RuleForm } from '../bench/rule-form.js';
-import { usePrecision, useProject } from '../data/project.js';
-import { LengthField } from '../shared/length-field.js';
-import { Propose } from '../proposal/propose.js';
-import { FillMenu } from '../kinds/index.js';
-import { Button, Faint, Grid, Row, Select, TextInput } from '../shared/ui.js';
-import { without } from '../shared/without.js';
+import { ZERO, sub } from '../../../core/length/index.js';
+import { fillingKind, holdsThings, kindOf } from '../../../core/interiors/index.js';
+import type { PieceEdit, PlacedSpace } from '../../../core/piece/index.js';
+import { idsWithin } from '../../../core/kinds/index.js';
+import { freshIds, takenIds } from '../../../core/remedies/index.js';
+import { partsStandAlone } from '../../../core/solution/index.js';
+import { howMany, type Placement } from '../../../core/things/index.js';
+import { useSettledBench } from '../../bench/bench.js';
+import { newNodes } from '../../bench/nodes.js';
+import { RuleForm } from '../../bench/rule-form.js';
+import { usePrecision, useProject } from '../../data/project.js';
+import { LengthField } from '../../shared/length-field.js';
+import { Propose } from '../../proposal/propose.js';
+import { FillMenu } from '../../kinds/index.js';
+import { Button, Faint, Grid, Row, Select, TextInput } from '../../shared/ui.js';
+import { without } from '../../shared/without.js';
 
 function NameField({ space }: { space: PlacedSpace }) {
   const { commit } = useSettledBench();

@@ -1,20 +1,20 @@
 import { useMemo } from 'react';
 import styled from 'styled-components';
 import { Download, Printer } from 'lucide-react';
-import { partsCsv } from '../../core/formats/parts-csv.js';
-import { exactText, formatLength, toMm, type Length, type Precision } from '../../core/length/index.js';
-import { edgesText, faceName, holesText, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../../core/parts/index.js';
-import { boughtFor } from '../../core/solution/index.js';
-import type { Bought } from '../../core/piece/index.js';
-import { massOf } from '../../core/carry/index.js';
-import { writeMass } from '../../core/figure/index.js';
-import { usePrecision } from '../data/project.js';
-import { useBench } from '../bench/bench.js';
-import { LengthText } from '../shared/length-text.js';
-import { Sum } from '../shared/sum.js';
-import { Button, Faint, Fault, Row, Table, WordButton } from '../shared/ui.js';
-import { download, fileName } from '../shared/download.js';
-import { ink, inkSoft, wood, woodDark } from '../theme/tokens.js';
+import { partsCsv } from '../../../core/formats/parts-csv.js';
+import { exactText, formatLength, toMm, type Length, type Precision } from '../../../core/length/index.js';
+import { edgesText, faceName, holesText, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../../../core/parts/index.js';
+import { boughtFor } from '../../../core/solution/index.js';
+import type { Bought } from '../../../core/piece/index.js';
+import { massOf } from '../../../core/carry/index.js';
+import { writeMass } from '../../../core/figure/index.js';
+import { usePrecision } from '../../data/project.js';
+import { useBench } from '../../bench/bench.js';
+import { LengthText } from '../../shared/length-text.js';
+import { Sum } from '../../shared/sum.js';
+import { Button, Faint, Fault, Row, Table, WordButton } from '../../shared/ui.js';
+import { download, fileName } from '../../shared/download.js';
+import { ink, inkSoft, wood, woodDark } from '../../theme/tokens.js';
 
 const Area = styled.div`
   flex: 1;

@@ -1,26 +1,18 @@
-import { standsWithJoints } from '../../core/checks/index.js';
-import { useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useHistory } from '../data/history.js';
 import { useProject } from '../data/project.js';
 import { Boundary } from '../shared/boundary.js';
-import { Header } from '../shared/header.js';
-import { CarrySheet } from '../stations/carry/sheet.js';
-import { CarryAnswers } from '../stations/carry/answers.js';
-import { DivideSheet } from '../stations/divide.js';
-import { MeasureSheet } from '../stations/measure-sheet.js';
-import { MeasureStage } from '../stations/measure-stage.js';
-import { PartDetail, PartsSheet, PartsStage } from '../stations/parts.js';
+import { Header, type HeaderPiece } from '../shared/header.js';
 import { line, paper, phone } from '../theme/tokens.js';
-import { BenchProvider, useBench } from './bench.js';
-import { ChecksPanel } from './checks-panel.js';
-import { DrawingMiddle, Middle } from './drawing-middle.js';
-import { MovedPanel } from './moved.js';
+import { BenchProvider, useBench } from '../bench/bench.js';
+import { ChecksPanel } from '../bench/checks-panel.js';
+import { Middle } from './middle.js';
+import { MovedPanel } from '../bench/moved.js';
 import { NextStep } from './next-step.js';
-import { OverallSums } from './overall-sums.js';
-import { STATIONS, type Station } from './stations.js';
-import { SumPanel } from './sum-panel.js';
+import { STATIONS } from './index.js';
+import type { Station } from './station.js';
 
 const Layout = styled.div`
   display: grid;
@@ -74,7 +66,7 @@ function useStationKeys(project: string, piece: string) {
       if (!station || !event.code.startsWith('Digit')) return;
       event.preventDefault();
       const search = new URLSearchParams(window.location.search).toString();
-      void navigate({ pathname: `/p/${project}/pieces/${piece}/${station}`, search });
+      void navigate({ pathname: `/p/${project}/pieces/${piece}/${station.id}`, search });
     };
     window.addEventListener('keydown', onKey, true);
     return () => window.removeEventListener('keydown', onKey, true);
@@ -90,68 +82,43 @@ function BenchPage({ station, pieceId, version }: { station: Station; pieceId: s
   const history = useHistory(scope);
   useStationKeys(id, pieceId);
   useEffect(() => {
-    document.title = `${piece.name}, ${station} – Ruvok`;
+    document.title = `${piece.name}, ${station.id} – Ruvok`;
   }, [piece.name, station]);
-  // A member that fails and one whose ends do not hold are each one of what does not carry.
-  const failing = useMemo(
-    () => [...solution.carried.members.values()].map((c) => standsWithJoints(solution.checks, c)).filter((c) => c.state === 'fails'),
-    [solution],
-  );
-  const fails = failing.length;
-  const breaks = failing.some((c) => c.severity === 'stop');
-  const unjudged = solution.checks.filter((c) => c.state === 'not judged').length;
-  const stops = solution.checks.filter((c) => c.severity === 'stop').length;
-  const parts = solution.parts.length;
+  const badges = JSON.stringify(STATIONS.map(({ id: at, label, badge }) => ({ id: at, label, badge: badge(solution) })));
   const { name } = piece;
+  // The bar along the top is drawn anew only where it says something else.
   const header = useMemo(
-    () => ({ id: pieceId, name, station, fails, breaks, unjudged, stops, parts }),
-    [pieceId, name, station, fails, breaks, unjudged, stops, parts],
+    () => ({ id: pieceId, name, station: station.id, stations: JSON.parse(badges) as HeaderPiece['stations'] }),
+    [pieceId, name, station, badges],
   );
   const back = { to: `/p/${id}`, label: 'To the shed' };
   // An edit, another selection and another station try again what could not be shown.
-  const showing = `${station} ${selection} ${version}`;
+  const showing = `${station.id} ${selection} ${version}`;
+  const { Sheet, Stage, Answers } = station;
   return (
     <Layout>
       <Header piece={header} history={history} />
       <Side aria-label="Worksheet" data-screen-only>
         <Boundary name="The worksheet" showing={showing} back={back}>
-          {station === 'measure' ? (
-            <MeasureSheet />
-          ) : station === 'divide' ? (
-            <DivideSheet />
-          ) : station === 'carry' ? (
-            <CarrySheet />
-          ) : (
-            <PartsSheet />
-          )}
-          <NextStep station={station} />
+          <Suspense fallback={null}>
+            <Sheet />
+            <NextStep station={station} />
+          </Suspense>
         </Boundary>
       </Side>
-      <Boundary name={station === 'parts' ? 'The list' : 'The drawing'} showing={showing} back={back}>
-        {station === 'measure' ? (
-          <Middle>
-            <MeasureStage />
-          </Middle>
-        ) : station === 'parts' ? (
-          <Middle>
-            <PartsStage />
-          </Middle>
-        ) : (
-          <DrawingMiddle carrying={station === 'carry'} />
-        )}
+      <Boundary name={station.shows} showing={showing} back={back}>
+        <Middle>
+          <Suspense fallback={null}>
+            <Stage />
+          </Suspense>
+        </Middle>
       </Boundary>
       <Side aria-label="Sum and checks" data-screen-only>
         <Boundary name="The sum" showing={showing} back={back}>
           <MovedPanel />
-          {station === 'carry' ? (
-            <CarryAnswers />
-          ) : station === 'parts' ? (
-            <PartDetail />
-          ) : station === 'measure' ? (
-            <OverallSums />
-          ) : (
-            <SumPanel />
-          )}
+          <Suspense fallback={null}>
+            <Answers />
+          </Suspense>
         </Boundary>
         <div style={{ marginTop: 18 }}>
           <Boundary name="The checks" showing={showing} back={back}>
@@ -169,11 +136,12 @@ export function PiecePage() {
   const { bench } = useProject();
   const kept = bench.records.pieces.find((p) => p.id === piece);
   if (!piece || !kept) return <Navigate to={`/p/${project}`} replace />;
-  if (!STATIONS.includes(station as Station)) return <Navigate to={`/p/${project}/pieces/${piece}/divide`} replace />;
+  const at = STATIONS.find((s) => s.id === station);
+  if (!at) return <Navigate to={`/p/${project}/pieces/${piece}/divide`} replace />;
   return (
     <Boundary name="This piece" showing={`${piece} ${kept.version}`} back={{ to: `/p/${project}`, label: 'To the shed' }}>
       <BenchProvider pieceId={piece} key={piece}>
-        <BenchPage station={station as Station} pieceId={piece} version={kept.version} />
+        <BenchPage station={at} pieceId={piece} version={kept.version} />
       </BenchProvider>
     </Boundary>
   );

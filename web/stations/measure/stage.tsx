@@ -1,14 +1,14 @@
 import styled from 'styled-components';
 import { Plus } from 'lucide-react';
-import { toMm, type Length } from '../../core/length/index.js';
-import { valuesOf, type Opening } from '../../core/survey/index.js';
-import { shellPage } from '../kinds/index.js';
-import { usePrecision } from '../data/project.js';
-import { useBench, useOpening } from '../bench/bench.js';
-import { useSize } from '../bench/drawing.js';
-import { LengthField } from '../shared/length-field.js';
-import { Button, Faint, Grid, Row } from '../shared/ui.js';
-import { inkSoft, line, paper, phone, wood, woodDark } from '../theme/tokens.js';
+import { toMm, type Length } from '../../../core/length/index.js';
+import { valuesOf, type Opening } from '../../../core/survey/index.js';
+import { shellPage } from '../../kinds/index.js';
+import { usePrecision } from '../../data/project.js';
+import { useBench, useOpening } from '../../bench/bench.js';
+import { useSize } from '../../bench/drawing.js';
+import { LengthField } from '../../shared/length-field.js';
+import { Button, Faint, Grid, Row } from '../../shared/ui.js';
+import { inkSoft, line, paper, phone, wood, woodDark } from '../../theme/tokens.js';
 
 /** Narrower than this the fields stand in a list, since the drawing would be no larger than they are; px. */
 const NARROW = 620;

@@ -1,15 +1,15 @@
 import { useState } from 'react';
 import { Plus } from 'lucide-react';
-import type { Length } from '../../core/length/index.js';
-import type { Overall, Piece } from '../../core/piece/index.js';
-import { usePrecision, useProject } from '../data/project.js';
-import { useBench, useOpening } from '../bench/bench.js';
-import { NameForm } from '../bench/name-form.js';
-import { LengthField } from '../shared/length-field.js';
-import { LengthText } from '../shared/length-text.js';
-import { Assumed, Button, Faint, Grid, Row, Section, Select, type Choice } from '../shared/ui.js';
-import { newId, newOpening } from '../data/defaults.js';
-import { OpeningForm } from './opening-form.js';
+import type { Length } from '../../../core/length/index.js';
+import type { Overall, Piece } from '../../../core/piece/index.js';
+import { usePrecision, useProject } from '../../data/project.js';
+import { useBench, useOpening } from '../../bench/bench.js';
+import { NameForm } from '../../bench/name-form.js';
+import { LengthField } from '../../shared/length-field.js';
+import { LengthText } from '../../shared/length-text.js';
+import { Assumed, Button, Faint, Grid, Row, Section, Select, type Choice } from '../../shared/ui.js';
+import { newId, newOpening } from '../../data/defaults.js';
+import { OpeningForm } from '../opening-form.js';
 
 const REACHES = ['width', 'height', 'depth'] as const;
 type Reach = (typeof REACHES)[number];

@@ -9,29 +9,15 @@ import type { GapRule } from '../../core/run/index.js';
 import type { TapeLine } from '../../core/solution/index.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { Assumed, Faint, Row, Select, Tick } from '../shared/ui.js';
-import { Bends } from '../stations/carry/bends.js';
+import { Bends } from './carry/bends.js';
 import { SolidStage } from '../solid/solid-stage.js';
-import { CarryBelow } from '../stations/carry/below.js';
-import { film, ink, paper, phone, tapePale } from '../theme/tokens.js';
+import { CarryBelow } from './carry/below.js';
+import { ink, paper, tapePale } from '../theme/tokens.js';
 import { SHUT, posesOf, type Piece } from '../../core/piece/index.js';
-import { useBench, useSettledBench } from './bench.js';
-import { PieceStage } from './drawing.js';
-import { ruleOf } from './rule-form.js';
-import { SpaceTable } from './space-table.js';
-
-/** The middle column of the bench. */
-export const Middle = styled.main`
-  position: relative;
-  background: ${film};
-  display: flex;
-  flex-direction: column;
-  min-width: 0;
-  min-height: 0;
-  @media ${phone} {
-    height: auto;
-    flex: none;
-  }
-`;
+import { useBench, useSettledBench } from '../bench/bench.js';
+import { PieceStage } from '../bench/drawing.js';
+import { ruleOf } from '../bench/rule-form.js';
+import { SpaceTable } from '../bench/space-table.js';
 
 const Bar = styled.div`
   display: flex;
@@ -218,7 +204,7 @@ export function DrawingMiddle({ carrying }: { carrying: boolean }) {
       );
   };
   return (
-    <Middle>
+    <>
       <StageBar shown={carrying ? null : view} show={show} setShow={setShow} person={first !== undefined} />
       {view === 'table' ? (
         <SpaceTable />
@@ -238,6 +224,9 @@ export function DrawingMiddle({ carrying }: { carrying: boolean }) {
       )}
       {carrying ? <CarryBelow /> : null}
       {ruled ? <RulePicker line={ruled} onClose={() => setRuled(null)} /> : null}
-    </Middle>
+    </>
   );
 }
+
+export const DividedMiddle = () => <DrawingMiddle carrying={false} />;
+export const CarriedMiddle = () => <DrawingMiddle carrying />;

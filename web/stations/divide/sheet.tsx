@@ -1,20 +1,20 @@
 import { memo } from 'react';
 import styled from 'styled-components';
 import { Plus, Equal, Magnet } from 'lucide-react';
-import { add, sub } from '../../core/length/index.js';
-import { snapTotal } from '../../core/run/index.js';
-import type { PlacedRun, PlacedSpace } from '../../core/piece/index.js';
-import { partsStandAlone, type Solution } from '../../core/solution/index.js';
-import { dividingKind, dividingMemberId, fillingKind, kindOf } from '../../core/interiors/index.js';
-import { usePrecision } from '../data/project.js';
-import { useBench, useSettledBench } from '../bench/bench.js';
-import { MemberForm } from '../bench/member-form.js';
-import { newNodes, newNodesFor } from '../bench/nodes.js';
-import { LengthText } from '../shared/length-text.js';
-import { Button, Faint, Row } from '../shared/ui.js';
-import { line, tape, tapePale } from '../theme/tokens.js';
-import { MakingForm, ShellForm } from '../kinds/index.js';
-import { NotPlaced } from './not-placed.js';
+import { add, sub } from '../../../core/length/index.js';
+import { snapTotal } from '../../../core/run/index.js';
+import type { PlacedRun, PlacedSpace } from '../../../core/piece/index.js';
+import { partsStandAlone, type Solution } from '../../../core/solution/index.js';
+import { dividingKind, dividingMemberId, fillingKind, kindOf } from '../../../core/interiors/index.js';
+import { usePrecision } from '../../data/project.js';
+import { useBench, useSettledBench } from '../../bench/bench.js';
+import { MemberForm } from '../../bench/member-form.js';
+import { newNodes, newNodesFor } from '../../bench/nodes.js';
+import { LengthText } from '../../shared/length-text.js';
+import { Button, Faint, Row } from '../../shared/ui.js';
+import { line, tape, tapePale } from '../../theme/tokens.js';
+import { MakingForm, ShellForm } from '../../kinds/index.js';
+import { NotPlaced } from '../not-placed.js';
 import { SpaceForm, SplitButtons, ThingsIn } from './space-form.js';
 
 const List = styled.ol`

@@ -1,0 +1,28 @@
+import type { ComponentType } from 'react';
+import type { Solution } from '../../core/solution/index.js';
+
+/** What a station tells beside its name before one goes there. */
+export interface Badge {
+  readonly text: string;
+  /** Something there stops the build. */
+  readonly stops: boolean;
+  /** The same in words. */
+  readonly says: string;
+}
+
+/** A place on the bench where one part of the work is done. */
+export interface Station {
+  readonly id: string;
+  readonly label: string;
+  readonly badge: (solution: Solution) => Badge | null;
+  /** What its middle shows, as it is called where it could not be shown. */
+  readonly shows: string;
+  /** What the link to it says at the station before. */
+  readonly next: string;
+  /** What comes before any other station, where it does: such as what must be measured first. */
+  readonly first?: (settled: Solution) => string | null;
+  /** What is typed, what is drawn, and what it comes to. */
+  readonly Sheet: ComponentType;
+  readonly Stage: ComponentType;
+  readonly Answers: ComponentType;
+}
