@@ -11,9 +11,13 @@ const swc = (extra = {}) => [
   },
 ];
 
+/** Packages that are modules only, which the test runner has to be given another way. */
+const modules = (names) => [`/node_modules/(?!(${names})/)`];
+
 const common = {
   transform: { '^.+\\.(ts|tsx|js|mjs)$': swc() },
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
+  transformIgnorePatterns: modules('earcut'),
   modulePathIgnorePatterns: ['<rootDir>/build/'],
 };
 
@@ -32,7 +36,7 @@ export default {
       displayName: 'server',
       testEnvironment: 'node',
       testMatch: ['<rootDir>/server/**/*.test.ts'],
-      transformIgnorePatterns: ['/node_modules/(?!(@nestjs|file-type|strtok3|token-types|uint8array-extras|@tokenizer|load-esm)/)'],
+      transformIgnorePatterns: modules('@nestjs|file-type|strtok3|token-types|uint8array-extras|@tokenizer|load-esm|earcut'),
     },
     {
       ...common,

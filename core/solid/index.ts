@@ -1,0 +1,5 @@
+export * from './contact.js';
+export { type Convex, type Face, type Plane } from './convex.js';
+export * from './profile.js';
+export * from './solid.js';
+export * from './vector.js';

@@ -1,0 +1,93 @@
+import { CLOSE, cutBy, depthOf, extentOf, massOf, prism, type Convex, type Face, type Plane } from './convex.js';
+import { convexPieces, type Profile } from './profile.js';
+import { dot, minus, plus, scaled, turned, type Vector } from './vector.js';
+
+/** Where something lies: its origin, and three directions square to each other, right-handed (n = u × v). */
+export interface Placing {
+  readonly origin: Vector;
+  readonly u: Vector;
+  readonly v: Vector;
+  readonly n: Vector;
+}
+
+/** A profile swept through a thickness, its ends cut by planes, somewhere at some angle; mm. */
+export interface Form {
+  readonly profile: Profile;
+  readonly thickness: number;
+  /** In its own u, v and n; what lies beyond one is cut off. */
+  readonly cuts: readonly Plane[];
+  readonly placing: Placing;
+}
+
+/** A form as it is in space: convex bodies beside each other. */
+export interface Solid {
+  readonly bodies: readonly Convex[];
+  readonly form: Form;
+}
+
+/** Where a point of a form lies in the piece. */
+export function placeOf({ origin, u, v, n }: Placing, [a, b, c]: Vector): Vector {
+  return plus(origin, plus(plus(scaled(u, a), scaled(v, b)), scaled(n, c)));
+}
+
+/** The solid of a form. */
+export function solidOf(form: Form): Solid {
+  const { profile, thickness, cuts, placing } = form;
+  const raw = convexPieces(profile).map((polygon) => prism(polygon, thickness, (u, v, n) => [u, v, n]));
+  const cut = cuts.reduce<Convex[]>((bodies, plane) => bodies.flatMap((b) => cutBy(b, plane) ?? []), raw);
+  const moved = (v: Vector) => placeOf(placing, v);
+  const turnedTo = ({ u, v, n }: Placing, [a, b, c]: Vector) => plus(plus(scaled(u, a), scaled(v, b)), scaled(n, c));
+  const put = (face: Face): Face => ({ corners: face.corners.map(moved), normal: turnedTo(placing, face.normal) });
+  return { form, bodies: cut.map(({ faces }) => ({ faces: faces.map(put) })) };
+}
+
+/** Its volume, mm³, and the middle of its mass. */
+export const volumeOf = ({ bodies }: Solid) => massOf(bodies);
+
+/** The least and the greatest of a solid along a direction of length 1, mm. */
+export function reachOf({ bodies }: Solid, direction: Vector): readonly [least: number, greatest: number] {
+  const all = bodies.map((b) => extentOf(b, direction));
+  return [Math.min(...all.map(([a]) => a)), Math.max(...all.map(([, b]) => b))];
+}
+
+/**
+ * By how much two solids are in each other, mm: the most of any two of their convex bodies; 0 where they are apart.
+ * Where one of them bulges inwards it may take more than that to bring them apart.
+ */
+export function overlapOf(a: Solid, b: Solid): number {
+  return Math.max(...a.bodies.flatMap((p) => b.bodies.map((q) => depthOf(p, q))));
+}
+
+/** A movement of what belongs together: along a line, or about one. */
+export type Motion =
+  | { readonly kind: 'slide'; readonly along: Vector; readonly by: number }
+  | { readonly kind: 'turn'; readonly at: Vector; readonly axis: Vector; readonly degrees: number };
+
+/** Where a place comes to by a part of a motion, from 0 to 1. */
+export function movedBy(motion: Motion, part: number, place: Vector): Vector {
+  return motion.kind === 'slide'
+    ? plus(place, scaled(motion.along, motion.by * part))
+    : turned(place, motion.at, motion.axis, motion.degrees * part);
+}
+
+/** A placing after a part of a motion: rigid, so that its directions turn with it. */
+export function placingAfter(motion: Motion, part: number, { origin, u, v, n }: Placing): Placing {
+  const there = movedBy(motion, part, origin);
+  const way = (d: Vector) => minus(movedBy(motion, part, plus(origin, d)), there);
+  return { origin: there, u: way(u), v: way(v), n: way(n) };
+}
+
+/** A solid after a part of a motion. */
+export function solidAfter(motion: Motion, part: number, { form, bodies }: Solid): Solid {
+  const move = (p: Vector) => movedBy(motion, part, p);
+  const turn = (d: Vector) => minus(move(d), move([0, 0, 0]));
+  return {
+    form: { ...form, placing: placingAfter(motion, part, form.placing) },
+    bodies: bodies.map(({ faces }) => ({ faces: faces.map((f) => ({ corners: f.corners.map(move), normal: turn(f.normal) })) })),
+  };
+}
+
+/** Whether a place lies in a solid, its faces counted in, or so deep in one of its convex bodies, mm. */
+export function isIn({ bodies }: Solid, place: Vector, deep = -CLOSE): boolean {
+  return bodies.some(({ faces }) => faces.every(({ normal, corners }) => dot(normal, minus(place, corners[0] as Vector)) <= -deep));
+}
