@@ -159,7 +159,7 @@ describe('the composing table', () => {
   });
 
   test('drawers of the rear end pull to the rear, and none hits another', () => {
-    expect(table.shape.bodies.find((b) => b.id === 'rear-1')?.along).toEqual([0, 0, -1]);
+    expect(table.shape.bodies.find((b) => b.id === 'rear-1')?.motion).toMatchObject({ kind: 'slide', along: [0, 0, -1] });
     expect(table.checks.filter((c) => c.id.startsWith('hits'))).toEqual([]);
   });
 });

@@ -101,7 +101,7 @@ describe('the drying deck', () => {
     expect([1, 9, 9.5].map((size) => sizes.filter((g) => g === size).length)).toEqual([4, 4, 8]);
     const [body] = daybed.shape.bodies;
     expect(body?.members).toHaveLength(8);
-    expect(body && toMm(body.travel.value)).toBe(420);
+    expect(body?.motion.kind === 'slide' && toMm(body.motion.travel.value)).toBe(420);
     const lengths = daybed.shape.members.filter((m) => m.role === 'slat').map((m) => toMm(m.length.value));
     expect([620, 600].map((l) => lengths.filter((x) => x === l).length)).toEqual([9, 8]);
   });

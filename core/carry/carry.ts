@@ -1,5 +1,5 @@
 import { toMm } from '../length/index.js';
-import { FLOOR, PLACE, type Joint, type Member, type Shape } from '../piece/index.js';
+import { FLOOR, PLACE, massMiddleOf, type Joint, type Member, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
 import { bend, type BendingAnswer } from './bend.js';
@@ -41,11 +41,10 @@ export interface Carried {
   readonly massKg: number;
 }
 
-/** The mass of a member by its measured size, kg. */
+/** The mass of a member by its measured size and its true shape, kg. */
 export function massOf(member: Member): number {
   const { density } = propertiesOf(member.stock);
-  const cubicMm = toMm(member.length.value) * toMm(member.width.value) * toMm(member.thickness.value);
-  return cubicMm * density * 1e-9;
+  return massMiddleOf(member).volume * density * 1e-9;
 }
 
 function lies(member: Member): boolean {

@@ -1,5 +1,6 @@
 import { fromUnits, toMm } from '../length/index.js';
-import { boxOf, posed, posesOf, type Body, type NamedPose, type PlacedSpace, type Shape } from '../piece/index.js';
+import { boxOf, massMiddleOf, movingOf, posed, posesOf, type Body, type NamedPose, type PlacedSpace, type Shape } from '../piece/index.js';
+import { movedBy } from '../solid/index.js';
 import type { Carried } from './carry.js';
 import { tippingOf, type Heap, type Tipping } from './tipping.js';
 
@@ -54,9 +55,8 @@ export function tippingCases(shape: Shape, carried: Carried): readonly TippingCa
   return posesOf(shape.bodies).flatMap((pose) => {
     const members = posed(shape.members, shape.bodies, pose.pose);
     const wood = members.map((m): Heap => {
-      const box = boxOf(m);
-      const middle = (a: number, b: number) => toMm(fromUnits((a + b) / 2));
-      return { kg: carried.members.get(m.id)?.selfKg ?? 0, y: middle(box.y0, box.y1), z: middle(box.z0, box.z1) };
+      const [, y, z] = massMiddleOf(m).middle;
+      return { kg: carried.members.get(m.id)?.selfKg ?? 0, y, z };
     });
     const open = new Set(shape.bodies.filter((b) => (pose.pose.get(b.id) ?? 0) > 0).flatMap((b) => b.members));
     const lean = open.size > 0 ? Math.max(...members.filter((m) => open.has(m.id)).map((m) => toMm(boxOf(m).z1))) : null;
@@ -66,8 +66,9 @@ export function tippingCases(shape: Shape, carried: Carried): readonly TippingCa
         const things = filled.flatMap((f): Heap[] => {
           const body = bodyOf.get(f.space.id);
           if (!isFilled(f, filling, body, pose, pullAt / 2)) return [];
-          const out = body ? toMm(fromUnits(body.travel.value * (pose.pose.get(body.id) ?? 0))) * body.along[2] : 0;
-          return [{ ...f.heap, z: f.heap.z + out }];
+          if (!body) return [f.heap];
+          const [, y, z] = movedBy(movingOf(body), pose.pose.get(body.id) ?? 0, [0, f.heap.y, f.heap.z]);
+          return [{ ...f.heap, y, z }];
         });
         const heaps = [...wood, ...things];
         return { pose, filling, kg: heaps.reduce((sum, h) => sum + h.kg, 0), tipping: tippingOf({ heaps, foot, pullAt, lean }) };

@@ -1,7 +1,8 @@
 import { PASS, onSlides, tippingCases, worstTipping, type Carried } from '../carry/index.js';
 import { force, len, mass, say } from '../figure/index.js';
 import { fromUnits } from '../length/index.js';
-import { boxOf, overlap, sweptBox, type Body, type Box, type Member, type Piece, type Shape } from '../piece/index.js';
+import { overlapOf } from '../solid/index.js';
+import { boxOf, overlap, solidOfMember, solidsOnTheWay, sweptBox, type Body, type Box, type Member, type Piece, type Shape } from '../piece/index.js';
 import { pieceFix, type Check } from '../finding/index.js';
 
 function rated(body: Body, carried: Carried): Check[] {
@@ -26,6 +27,16 @@ interface Boxed {
   readonly box: Box;
 }
 
+/** In each other by less than this is rounding, mm. */
+const LEAST = 0.05;
+
+/** Whether a member of a body comes into another one, whose box it passes through: where it turns, at the states of its way. */
+function meets(member: Member, body: Body, other: Member): boolean {
+  if (body.motion.kind === 'slide') return true;
+  const still = solidOfMember(other);
+  return solidsOnTheWay(member, body).some((solid) => overlapOf(solid, still) > LEAST);
+}
+
 /** What a body runs into on its way: a member that stays, or one of another body. */
 function hits(body: Body, all: readonly Boxed[]): Check[] {
   const own = new Set(body.members);
@@ -33,7 +44,7 @@ function hits(body: Body, all: readonly Boxed[]): Check[] {
   const inTheWay = all.find(
     ({ member, box }) =>
       // What already stands in room of its own, such as a board let into a groove, is not run into by moving along.
-      !own.has(member.id) && moving.some((m) => overlap(m.swept, box) && !overlap(m.box, box)),
+      !own.has(member.id) && moving.some((m) => overlap(m.swept, box) && !overlap(m.box, box) && meets(m.member, body, member)),
   )?.member;
   if (!inTheWay) return [];
   return [

@@ -1,7 +1,8 @@
 import { isSquare } from '../carry/index.js';
 import { fine, len, say } from '../figure/index.js';
 import { fromUnits, mm, toMm } from '../length/index.js';
-import { boxOf, type Box, type Direction, type Letters, type Member, type Shape } from '../piece/index.js';
+import { overlapOf } from '../solid/index.js';
+import { boxOf, isPlain, solidOfMember, type Box, type Letters, type Member, type Shape } from '../piece/index.js';
 import type { Check } from '../finding/index.js';
 import { capital, nameOf } from './names.js';
 
@@ -16,35 +17,13 @@ function letIn(a: Member, b: Member): boolean {
 /** One housing takes both layers of a shelf. */
 const housedAs = ({ id }: Member) => id.replace('/shelf-layer/', '/shelf/');
 
-/** Corners of a member's own box along a direction, mm. */
-function along({ frame, length, width, thickness }: Member, d: Direction): readonly [number, number] {
-  const dot = (v: Direction) => v[0] * d[0] + v[1] * d[1] + v[2] * d[2];
-  const { x, y, z } = frame.origin;
-  const start = toMm(x) * d[0] + toMm(y) * d[1] + toMm(z) * d[2];
-  const parts = [toMm(length.value) * dot(frame.u), toMm(width.value) * dot(frame.v), toMm(thickness.value) * dot(frame.n)];
-  return [start + parts.reduce((sum, p) => sum + Math.min(0, p), 0), start + parts.reduce((sum, p) => sum + Math.max(0, p), 0)];
-}
-
-const cross = (a: Direction, b: Direction): Direction => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
-
-/** By how much two members are in each other, mm, at any angle: the least way apart (separating axes); 0 or less where they are not. */
-function depthOf(a: Member, b: Member): number {
-  const own = (m: Member) => [m.frame.u, m.frame.v, m.frame.n];
-  const crossed = own(a).flatMap((p) => own(b).map((q) => cross(p, q)));
-  const axes = [...own(a), ...own(b), ...crossed].flatMap((d): Direction[] => {
-    const size = Math.hypot(...d);
-    return size < 1e-6 ? [] : [[d[0] / size, d[1] / size, d[2] / size]];
-  });
-  return axes.reduce((least, d) => {
-    const [[a0, a1], [b0, b1]] = [along(a, d), along(b, d)];
-    return Math.min(least, Math.min(a1, b1) - Math.max(a0, b0));
-  }, Infinity);
-}
-
 function boxDepth(a: Box, b: Box): number {
   const shared = (a0: number, a1: number, b0: number, b1: number) => Math.min(a1, b1) - Math.max(a0, b0);
   return toMm(fromUnits(Math.min(shared(a.x0, a.x1, b.x0, b.x1), shared(a.y0, a.y1, b.y0, b.y1), shared(a.z0, a.z1, b.z0, b.z1))));
 }
+
+/** Whether the least box of a member is all of it. */
+const isBox = (member: Member) => isSquare(member) && isPlain(member);
 
 /** Members that are in each other while all is shut, in an order that does not depend on them. */
 function overlapping(members: readonly Member[]): { readonly a: Member; readonly b: Member; readonly by: number }[] {
@@ -56,7 +35,7 @@ function overlapping(members: readonly Member[]): { readonly a: Member; readonly
       if (q.box.x0 >= p.box.x1) break;
       const rough = boxDepth(p.box, q.box);
       if (rough <= LEAST || letIn(p.member, q.member)) continue;
-      const by = isSquare(p.member) && isSquare(q.member) ? rough : depthOf(p.member, q.member);
+      const by = isBox(p.member) && isBox(q.member) ? rough : overlapOf(solidOfMember(p.member), solidOfMember(q.member));
       if (by > LEAST) found.push({ a: p.member, b: q.member, by });
     }
   });

@@ -191,7 +191,14 @@ export function reportSolution(solution: Solution, grid: Length, plates = false)
       conflicts: r.run.conflicts.map((c) => ({ kind: c.kind, by: reported(c.by), ways: c.ways.map((w) => writeExactly(w.label)) })),
     })),
     facts: [...shape.facts].map(([space, facts]) => ({ space, facts: facts.map(reportFact) })),
-    bodies: shape.bodies.map((b) => ({ id: b.id, label: b.label, along: b.along, travel: reported(b.travel.value), members: b.members })),
+    bodies: shape.bodies.map(({ id, label, motion, members }) => ({
+      id,
+      label,
+      ...(motion.kind === 'slide'
+        ? { along: motion.along, travel: reported(motion.travel.value) }
+        : { about: motion.axis, through: motion.at, degrees: motion.angle.value }),
+      members,
+    })),
     bought: boughtFor(solution).map((b) => ({
       what: b.what,
       count: b.count,

@@ -1,17 +1,22 @@
 import type { Figure, Sentence } from '../figure/index.js';
-import type { Length } from '../length/index.js';
-import { boxOf, type Box, type Direction, type Member, type Place } from './member.js';
+import { fromUnits, toMm, type Length } from '../length/index.js';
+import { placingAfter, solidAfter, type Motion as Moving, type Solid } from '../solid/index.js';
+import type { Box, Direction, Member, Place } from './member.js';
+import { boxOf, boxOfSolid, solidOfMember } from './solid.js';
 
-/** Members that move together, along a line, from shut to a limit. */
+/** How a body moves from shut to its limit: along a line, or about an axis through a place, right-handed. */
+export type Motion =
+  | { readonly kind: 'slide'; readonly along: Direction; readonly travel: Figure }
+  | { readonly kind: 'turn'; readonly at: Place; readonly axis: Direction; readonly angle: Figure<'angle'> };
+
+/** Members that move together, from shut to a limit. */
 export interface Body {
   readonly id: string;
   readonly label: string;
   readonly members: readonly string[];
   /** The spaces inside it, that go with it. */
   readonly spaces: readonly string[];
-  readonly along: Direction;
-  /** How far it moves from shut, at most. */
-  readonly travel: Figure;
+  readonly motion: Motion;
   /** What it runs on, where it carries it: for a slide its rating, kg. */
   readonly runsOn: { readonly kind: 'slide' | 'wooden' | 'plain'; readonly name: string; readonly rating: number | null };
 }
@@ -36,11 +41,18 @@ export function posesOf(bodies: readonly Body[]): readonly NamedPose[] {
   return [shut, ...each, { id: 'open', label: 'all open', pose: new Map(bodies.map((b) => [b.id, 1])) }];
 }
 
-/** How far a body has moved in a pose. */
-export function shiftOf(body: Body, pose: Pose): Place {
-  const part = pose.get(body.id) ?? 0;
-  const by = (axis: 0 | 1 | 2) => Math.round(body.along[axis] * body.travel.value * part) as Length;
+/** How far a body has slid in a pose; not at all where it turns. */
+export function shiftOf({ id, motion }: Body, pose: Pose): Place {
+  const part = pose.get(id) ?? 0;
+  const by = (axis: 0 | 1 | 2) => (motion.kind === 'slide' ? Math.round(motion.along[axis] * motion.travel.value * part) : 0) as Length;
   return { x: by(0), y: by(1), z: by(2) };
+}
+
+/** The motion of a body in mm and degrees. */
+export function movingOf({ motion }: Body): Moving {
+  if (motion.kind === 'slide') return { kind: 'slide', along: motion.along, by: toMm(motion.travel.value) };
+  const { x, y, z } = motion.at;
+  return { kind: 'turn', at: [toMm(x), toMm(y), toMm(z)], axis: motion.axis, degrees: motion.angle.value };
 }
 
 /** A box moved by so much. */
@@ -56,12 +68,25 @@ export function shiftBox(box: Box, by: Place): Box {
   };
 }
 
+/** A member turned with its body. */
+function turnedWith(member: Member, body: Body, part: number): Member {
+  const { origin, ...ways } = member.frame;
+  const after = placingAfter(movingOf(body), part, { ...ways, origin: [toMm(origin.x), toMm(origin.y), toMm(origin.z)] });
+  const [x, y, z] = after.origin.map((mm) => fromUnits(mm * 80_000)) as unknown as readonly [Length, Length, Length];
+  return { ...member, frame: { u: after.u, v: after.v, n: after.n, origin: { x, y, z } } };
+}
+
 /** Members where they are in a pose. */
 export function posed(members: readonly Member[], bodies: readonly Body[], pose: Pose): readonly Member[] {
-  const shifts = new Map(bodies.flatMap((body) => body.members.map((id) => [id, shiftOf(body, pose)] as const)));
+  const bodyOf = new Map(bodies.flatMap((body) => body.members.map((id) => [id, body] as const)));
   return members.map((member) => {
-    const by = shifts.get(member.id);
-    if (!by) return member;
+    const body = bodyOf.get(member.id);
+    if (!body) return member;
+    if (body.motion.kind === 'turn') {
+      const part = pose.get(body.id) ?? 0;
+      return part === 0 ? member : turnedWith(member, body, part);
+    }
+    const by = shiftOf(body, pose);
     const { origin } = member.frame;
     const moved = (a: Length, d: Length) => (a + d) as Length;
     return {
@@ -71,20 +96,24 @@ export function posed(members: readonly Member[], bodies: readonly Body[], pose:
   });
 }
 
-/** What a member goes through on its way from shut to the limit of its body. */
+/** So many states on the way of what turns are looked at. */
+const STATES = 24;
+
+/** A member as a solid at states of its way, from shut to the limit of its body; for what slides both ends are enough with what lies between. */
+export function solidsOnTheWay(member: Member, body: Body): readonly Solid[] {
+  const moving = movingOf(body);
+  return Array.from({ length: STATES + 1 }, (_, i) => solidAfter(moving, i / STATES, solidOfMember(member)));
+}
+
+/** The least box that a member stays in on its way from shut to the limit of its body. */
 export function sweptBox(member: Member, body: Body): Box {
-  const box = boxOf(member);
-  const out = shiftBox(box, shiftOf(body, new Map([[body.id, 1]])));
-  const least = (a: Length, b: Length) => Math.min(a, b) as Length;
-  const most = (a: Length, b: Length) => Math.max(a, b) as Length;
-  return {
-    x0: least(box.x0, out.x0),
-    x1: most(box.x1, out.x1),
-    y0: least(box.y0, out.y0),
-    y1: most(box.y1, out.y1),
-    z0: least(box.z0, out.z0),
-    z1: most(box.z1, out.z1),
-  };
+  const all =
+    body.motion.kind === 'slide'
+      ? [boxOf(member), shiftBox(boxOf(member), shiftOf(body, new Map([[body.id, 1]])))]
+      : solidsOnTheWay(member, body).map(boxOfSolid);
+  const least = (key: keyof Box) => Math.min(...all.map((box) => box[key])) as Length;
+  const most = (key: keyof Box) => Math.max(...all.map((box) => box[key])) as Length;
+  return { x0: least('x0'), x1: most('x1'), y0: least('y0'), y1: most('y1'), z0: least('z0'), z1: most('z1') };
 }
 
 /** Whether two boxes have room in common. */

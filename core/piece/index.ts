@@ -1,6 +1,7 @@
 export * from './space.js';
 export * from './spec.js';
 export * from './member.js';
+export * from './solid.js';
 export * from './tree.js';
 export * from './named.js';
 export * from './kind-list.js';

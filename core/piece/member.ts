@@ -1,5 +1,5 @@
 import type { Figure } from '../figure/index.js';
-import { ZERO, add, type Length } from '../length/index.js';
+import { ZERO, type Length } from '../length/index.js';
 import type { Stock } from '../stock/index.js';
 
 /** A place in a piece: x across from the outside left, y up from the floor, z out from the back. */
@@ -37,6 +37,12 @@ export type OutlineSide =
 export interface Outline {
   readonly start: Point;
   readonly sides: readonly OutlineSide[];
+}
+
+/** A plane in a member's own u, v and n: what lies further along `normal`, of length 1, than `at` is cut off. */
+export interface End {
+  readonly normal: Direction;
+  readonly at: Length;
 }
 
 /** A rectangular outline with a corner at the origin. */
@@ -132,6 +138,10 @@ export interface Member {
   readonly stockId: string;
   readonly stock: Stock;
   readonly outline: Outline;
+  /** Holes right through it, by their outlines; none where it is left out. */
+  readonly holes?: readonly Outline[];
+  /** Planes that cut its ends and edges off aslant, in its own u, v and n; none where it is left out. */
+  readonly ends?: readonly End[];
   readonly frame: Frame;
   /** Along u, across v and through n. */
   readonly length: Figure;
@@ -156,41 +166,6 @@ export interface Box {
   readonly y1: Length;
   readonly z0: Length;
   readonly z1: Length;
-}
-
-function along(frame: Frame, axis: 0 | 1 | 2, u: Length, v: Length, n: Length): Length {
-  return Math.round(frame.u[axis] * u + frame.v[axis] * v + frame.n[axis] * n) as Length;
-}
-
-/** Members never change, so that the box of each is worked out once. */
-const boxes = new WeakMap<Member, Box>();
-
-/** The least box, square to the piece, that a member lies in. */
-export function boxOf(member: Member): Box {
-  let box = boxes.get(member);
-  if (!box) {
-    box = leastBox(member);
-    boxes.set(member, box);
-  }
-  return box;
-}
-
-function leastBox(member: Member): Box {
-  const { frame } = member;
-  const ends = ([axis, start]: readonly [0 | 1 | 2, Length]) => {
-    const spans = [
-      along(frame, axis, member.length.value, ZERO, ZERO),
-      along(frame, axis, ZERO, member.width.value, ZERO),
-      along(frame, axis, ZERO, ZERO, member.thickness.value),
-    ];
-    const low = spans.reduce((sum, s) => sum + Math.min(0, s), 0) as Length;
-    const high = spans.reduce((sum, s) => sum + Math.max(0, s), 0) as Length;
-    return [add(start, low), add(start, high)] as const;
-  };
-  const [x0, x1] = ends([0, frame.origin.x]);
-  const [y0, y1] = ends([1, frame.origin.y]);
-  const [z0, z1] = ends([2, frame.origin.z]);
-  return { x0, x1, y0, y1, z0, z1 };
 }
 
 /** A frame for a panel that stands upright, front to back: u up, v out from the back, n to the right. */

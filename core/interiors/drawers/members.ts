@@ -133,8 +133,7 @@ function bodyOf(drawer: Drawer, members: readonly Member[], place: BoxPlace): Bo
     label: part.label,
     members: members.filter((m) => !fixed.has(m.id)).map((m) => m.id),
     spaces: [...spacesOf(part.space)].map((s) => s.space.id),
-    along: [0, 0, making.face === 'front' ? 1 : -1],
-    travel: travelOf(drawer, place),
+    motion: { kind: 'slide', along: [0, 0, making.face === 'front' ? 1 : -1], travel: travelOf(drawer, place) },
     runsOn: {
       kind: runner.kind,
       name: runner.kind === 'slide' ? (stock.slide?.name ?? 'slide') : runner.kind === 'wooden' ? 'wooden runners' : 'the opening',

@@ -149,8 +149,11 @@ export function slatMembers(making: Slats, { workshop, run, space }: DividedIn):
             label: 'sliding slats',
             members: sliding,
             spaces: [],
-            along: liesAcross(deck) ? [1, 0, 0] : [0, 0, 1],
-            travel: size('stroke', making.deal.stroke, { kind: 'choice', ref: 'slats:stroke' }),
+            motion: {
+              kind: 'slide',
+              along: liesAcross(deck) ? [1, 0, 0] : [0, 0, 1],
+              travel: size('stroke', making.deal.stroke, { kind: 'choice', ref: 'slats:stroke' }),
+            },
             runsOn: { kind: 'plain', name: 'its supports', rating: null },
           },
         ]

@@ -1,0 +1,94 @@
+import { ZERO, add, fromUnits, toMm, type Length } from '../length/index.js';
+import { reachOf, solidOf, volumeOf, type Loop, type Solid, type Vector } from '../solid/index.js';
+import type { Box, Frame, Member, Outline, Place } from './member.js';
+
+const vector = ({ x, y, z }: Place): Vector => [toMm(x), toMm(y), toMm(z)];
+
+function loopOf({ start, sides }: Outline): Loop {
+  return {
+    start: [toMm(start.u), toMm(start.v)],
+    sides: sides.map((s) => ({ to: [toMm(s.to.u), toMm(s.to.v)], ...(s.kind === 'arc' ? { bulge: s.bulge } : {}) })),
+  };
+}
+
+/** Whether a member is a plain board: a rectangle as long and as wide as it is told, with no holes and square ends. */
+export function isPlain({ outline, holes, ends, length, width }: Member): boolean {
+  if (holes?.length || ends?.length) return false;
+  const { start, sides } = outline;
+  const corners = [start, ...sides.map((s) => s.to)];
+  const atCorner = corners.every(({ u, v }) => (u === ZERO || u === length.value) && (v === ZERO || v === width.value));
+  return atCorner && sides.length === 4 && sides.every((s) => s.kind === 'line');
+}
+
+/** Members never change, so that the solid and the box of each are worked out once. */
+const solids = new WeakMap<Member, Solid>();
+const boxes = new WeakMap<Member, Box>();
+
+/** A member as the solid it is: its outline and holes through its thickness, its ends cut, in its frame; mm. */
+export function solidOfMember(member: Member): Solid {
+  let solid = solids.get(member);
+  if (!solid) {
+    const { outline, holes = [], ends = [], frame, thickness } = member;
+    solid = solidOf({
+      profile: { outline: loopOf(outline), holes: holes.map(loopOf) },
+      thickness: toMm(thickness.value),
+      cuts: ends.map(({ normal, at }) => ({ normal, at: toMm(at) })),
+      placing: { ...frame, origin: vector(frame.origin) },
+    });
+    solids.set(member, solid);
+  }
+  return solid;
+}
+
+/** The volume of a member, mm³, and the middle of its mass in the piece, mm. */
+export function massMiddleOf(member: Member): { readonly volume: number; readonly middle: Vector } {
+  if (!isPlain(member)) return volumeOf(solidOfMember(member));
+  const box = boxOf(member);
+  const middle = (a: Length, b: Length) => toMm(fromUnits((a + b) / 2));
+  return {
+    volume: toMm(member.length.value) * toMm(member.width.value) * toMm(member.thickness.value),
+    middle: [middle(box.x0, box.x1), middle(box.y0, box.y1), middle(box.z0, box.z1)],
+  };
+}
+
+/** The least box, square to the piece, round a solid. */
+export function boxOfSolid(solid: Solid): Box {
+  const reach = (axis: Vector) => reachOf(solid, axis).map((mm) => fromUnits(mm * 80_000)) as unknown as readonly [Length, Length];
+  const [[x0, x1], [y0, y1], [z0, z1]] = [reach([1, 0, 0]), reach([0, 1, 0]), reach([0, 0, 1])];
+  return { x0, x1, y0, y1, z0, z1 };
+}
+
+function along(frame: Frame, axis: 0 | 1 | 2, u: Length, v: Length, n: Length): Length {
+  return Math.round(frame.u[axis] * u + frame.v[axis] * v + frame.n[axis] * n) as Length;
+}
+
+/** The least box, square to the piece, that a member lies in. */
+export function boxOf(member: Member): Box {
+  let box = boxes.get(member);
+  if (!box) {
+    box = leastBox(member);
+    boxes.set(member, box);
+  }
+  return box;
+}
+
+/** By its three edges, exact, where it is a plain board; by its true corners where it is not. */
+function leastBox(member: Member): Box {
+  if (!isPlain(member)) return boxOfSolid(solidOfMember(member));
+  const { frame } = member;
+  const ends = ([axis, start]: readonly [0 | 1 | 2, Length]) => {
+    const spans = [
+      along(frame, axis, member.length.value, ZERO, ZERO),
+      along(frame, axis, ZERO, member.width.value, ZERO),
+      along(frame, axis, ZERO, ZERO, member.thickness.value),
+    ];
+    const low = spans.reduce((sum, s) => sum + Math.min(0, s), 0) as Length;
+    const high = spans.reduce((sum, s) => sum + Math.max(0, s), 0) as Length;
+    return [add(start, low), add(start, high)] as const;
+  };
+  const [x0, x1] = ends([0, frame.origin.x]);
+  const [y0, y1] = ends([1, frame.origin.y]);
+  const [z0, z1] = ends([2, frame.origin.z]);
+  return { x0, x1, y0, y1, z0, z1 };
+}
+
