@@ -96,8 +96,14 @@ export function keyboard(page: Page): Hands {
   const pick = async (tape: Locator, option: RegExp) => {
     await tabTo(tape.getByRole('option'));
     await page.keyboard.press('Home');
-    const vertical = (await tape.getAttribute('aria-orientation')) !== 'horizontal';
-    await walk(page, vertical ? 'ArrowUp' : 'ArrowRight', tape.getByRole('option', { name: option }), 40);
+    const name = (await tape.getAttribute('aria-label')) ?? '';
+    // Seen from above the tape hangs down the page from the rear.
+    await walk(
+      page,
+      name.startsWith('Upright') ? 'ArrowUp' : name === 'Tape along the bottom, from the left' ? 'ArrowRight' : 'ArrowDown',
+      tape.getByRole('option', { name: option }),
+      40,
+    );
   };
   return {
     press: async (role, name) => {

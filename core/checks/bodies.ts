@@ -2,7 +2,18 @@ import { PASS, onSlides, tippingCases, worstTipping, type Carried } from '../car
 import { force, len, mass, say } from '../figure/index.js';
 import { fromUnits } from '../length/index.js';
 import { overlapOf } from '../solid/index.js';
-import { boxOf, overlap, solidOfMember, solidsOnTheWay, sweptBox, type Body, type Box, type Member, type Piece, type Shape } from '../piece/index.js';
+import {
+  boxOf,
+  overlap,
+  solidOfMember,
+  solidsOnTheWay,
+  sweptBox,
+  type Body,
+  type Box,
+  type Member,
+  type Piece,
+  type Shape,
+} from '../piece/index.js';
 import { pieceFix, type Check } from '../finding/index.js';
 
 function rated(body: Body, carried: Carried): Check[] {

@@ -1,5 +1,17 @@
 import { toMm, type Length } from '../length/index.js';
-import { SHUT, posed, shiftBox, shiftOf, type Box, type Direction, type Pose } from '../piece/index.js';
+import { cornersOf, dot, minus, type Vector } from '../solid/index.js';
+import {
+  SHUT,
+  isPlain,
+  posed,
+  shiftBox,
+  shiftOf,
+  solidOfMember,
+  type Box,
+  type Direction,
+  type Member,
+  type Pose,
+} from '../piece/index.js';
 import type { Solution } from '../solution/index.js';
 import { blockBoxes } from './views.js';
 
@@ -13,6 +25,8 @@ export interface Solid {
   readonly v: Direction;
   readonly n: Direction;
   readonly size: readonly [number, number, number];
+  /** Its faces in its own u, v and n from its middle, each going round left as seen from outside; none for a plain board. */
+  readonly faces?: readonly (readonly (readonly [number, number, number])[])[];
 }
 
 /** What stands in a space, as one box, mm. */
@@ -42,6 +56,19 @@ function sizeOf(box: Box): [number, number, number] {
   return [span(box.x0, box.x1), span(box.y0, box.y1), span(box.z0, box.z1)];
 }
 
+/** The faces of a member in its own directions, from a place in it. */
+function facesOf(member: Member, from: Vector): NonNullable<Solid['faces']> {
+  const { u, v, n } = member.frame;
+  return solidOfMember(member).bodies.flatMap(({ faces }) =>
+    faces.map(({ corners }) =>
+      corners.map((p) => {
+        const arm = minus(p, from);
+        return [dot(u, arm), dot(v, arm), dot(n, arm)] as const;
+      }),
+    ),
+  );
+}
+
 /**
  * A piece as solids.
  * @param pose how far its bodies stand out
@@ -60,7 +87,8 @@ export function sceneOf(solution: Solution, pose: Pose = SHUT, apart = 0): Scene
     const at = origin.map(
       (o, i) => o + (u[i] as number) * (size[0] / 2) + (v[i] as number) * (size[1] / 2) + (n[i] as number) * (size[2] / 2),
     );
-    return { id: m.id, label: m.label, role: m.role, middle: away(at as [number, number, number]), u, v, n, size };
+    const board = { id: m.id, label: m.label, role: m.role, middle: away(at as [number, number, number]), u, v, n, size };
+    return isPlain(m) ? board : { ...board, faces: facesOf(m, at as [number, number, number]) };
   });
   const shifts = new Map(shape.bodies.flatMap((body) => body.spaces.map((id) => [id, shiftOf(body, pose)] as const)));
   const things = [...shape.spaces.values()].flatMap((space) => {
@@ -72,4 +100,10 @@ export function sceneOf(solution: Solution, pose: Pose = SHUT, apart = 0): Scene
     });
   });
   return { solids, things, middle, reach: Math.hypot(...middle) };
+}
+
+/** The true outline of a member as it lies on the bench, its holes after it: loops of straight lines, mm along u and v. */
+export function flatOutline(member: Member): readonly (readonly (readonly [u: number, v: number])[])[] {
+  const { outline, holes } = solidOfMember(member).form.profile;
+  return [outline, ...holes].map((loop) => cornersOf(loop));
 }

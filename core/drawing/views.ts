@@ -2,6 +2,8 @@ import { add, toMm, type Length } from '../length/index.js';
 import {
   SHUT,
   boxOf,
+  isPlain,
+  solidOfMember,
   posed,
   shiftBox,
   shiftOf,
@@ -13,9 +15,11 @@ import {
   type Shape,
   type Stand,
 } from '../piece/index.js';
+import { isSquare } from '../carry/index.js';
+import { silhouetteOf, type Vector } from '../solid/index.js';
 import type { Solution } from '../solution/index.js';
 import type { Block } from '../things/index.js';
-import type { Drawing, PlainShape, ShapeOf, View } from './shapes.js';
+import { extentOf, type Drawing, type PlainShape, type ShapeOf, type View } from './shapes.js';
 
 interface Flat {
   readonly x: number;
@@ -39,8 +43,26 @@ function rect(flat: Flat, of: ShapeOf, hidden = false): PlainShape {
   return { kind: 'rect', ...flat, of, hidden };
 }
 
+/** To the right and up in each view; the front of what is seen from above is turned to the foot of the page at the end. */
+const SEEN: Readonly<Record<View, readonly [right: Vector, up: Vector]>> = {
+  front: [
+    [1, 0, 0],
+    [0, 1, 0],
+  ],
+  side: [
+    [0, 0, 1],
+    [0, 1, 0],
+  ],
+  top: [
+    [1, 0, 0],
+    [0, 0, 1],
+  ],
+};
+
 function memberShape(member: Member, box: Box, view: View, hidden: boolean): PlainShape {
-  return rect(flatten(box, view), { kind: 'member', id: member.id, label: member.label }, hidden);
+  const of: ShapeOf = { kind: 'member', id: member.id, label: member.label };
+  if (isSquare(member) && isPlain(member)) return rect(flatten(box, view), of, hidden);
+  return { kind: 'polygon', loops: silhouetteOf(solidOfMember(member), ...SEEN[view]), of, hidden };
 }
 
 /** Whether a member is met by the cut of a section, or lies behind it. */
@@ -210,13 +232,24 @@ export function drawPiece(solution: Solution, view: View, spaceId: string, pose:
   // From above, what lies on a deck covers it.
   const shapes = view === 'top' ? [...clear, ...others, ...things] : [...behind, ...clear, ...things, ...others];
   const whole = toMm(view === 'side' ? overall.depth.value : overall.width.value);
-  const spans = shapes.map((s) => (s.kind === 'circle' ? [s.cx - s.r, s.cx + s.r] : [s.x, s.x + s.width]) as [number, number]);
-  const left = Math.min(0, ...spans.map(([a]) => a));
-  return {
-    view,
-    shapes,
-    left,
-    width: Math.max(whole, ...spans.map(([, b]) => b)) - left,
-    height: toMm(view === 'top' ? overall.depth.value : overall.height.value),
-  };
+  const extents = shapes.map(extentOf);
+  const left = Math.min(0, ...extents.map((e) => e.x0));
+  const width = Math.max(whole, ...extents.map((e) => e.x1)) - left;
+  if (view !== 'top') return { view, shapes, left, width, height: toMm(overall.height.value), datum: 0 };
+  // As one looks down on it, with its front at the foot: what stands out in front lies below its own front edge.
+  const front = Math.max(toMm(overall.depth.value), ...extents.map((e) => e.y1));
+  const rear = Math.min(0, ...extents.map((e) => e.y0));
+  return { view, shapes: shapes.map((shape) => upsideDown(shape, front)), left, width, height: front - rear, datum: front };
+}
+
+/** A shape with what is up put down, so that a height becomes the foot. */
+function upsideDown(shape: PlainShape, foot: number): PlainShape {
+  switch (shape.kind) {
+    case 'rect':
+      return { ...shape, y: foot - shape.y - shape.height };
+    case 'circle':
+      return { ...shape, cy: foot - shape.cy };
+    case 'polygon':
+      return { ...shape, loops: shape.loops.map((loop) => loop.map(([x, y]) => [x, foot - y] as const)) };
+  }
 }

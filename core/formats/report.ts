@@ -196,7 +196,7 @@ export function reportSolution(solution: Solution, grid: Length, plates = false)
       label,
       ...(motion.kind === 'slide'
         ? { along: motion.along, travel: reported(motion.travel.value) }
-        : { about: motion.axis, through: motion.at, degrees: motion.angle.value }),
+        : { about: motion.axis, through: motion.at, degrees: motion.angle.amount }),
       members,
     })),
     bought: boughtFor(solution).map((b) => ({

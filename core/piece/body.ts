@@ -52,7 +52,7 @@ export function shiftOf({ id, motion }: Body, pose: Pose): Place {
 export function movingOf({ motion }: Body): Moving {
   if (motion.kind === 'slide') return { kind: 'slide', along: motion.along, by: toMm(motion.travel.value) };
   const { x, y, z } = motion.at;
-  return { kind: 'turn', at: [toMm(x), toMm(y), toMm(z)], axis: motion.axis, degrees: motion.angle.value };
+  return { kind: 'turn', at: [toMm(x), toMm(y), toMm(z)], axis: motion.axis, degrees: motion.angle.amount };
 }
 
 /** A box moved by so much. */

@@ -91,4 +91,3 @@ function leastBox(member: Member): Box {
   const [z0, z1] = ends([2, frame.origin.z]);
   return { x0, x1, y0, y1, z0, z1 };
 }
-

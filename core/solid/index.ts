@@ -1,5 +1,6 @@
 export * from './contact.js';
 export { type Convex, type Face, type Plane } from './convex.js';
 export * from './profile.js';
+export * from './silhouette.js';
 export * from './solid.js';
 export * from './vector.js';

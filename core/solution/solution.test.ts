@@ -1,6 +1,6 @@
 import { writeExactly } from '../figure/index.js';
 import { mm, toMm } from '../length/index.js';
-import { drawPiece } from '../drawing/index.js';
+import { drawPiece, extentOf, type PlainShape } from '../drawing/index.js';
 import { type Piece, type PieceEdit, type Space } from '../piece/index.js';
 import { applyEdit } from '../kinds/index.js';
 import { divided, piece, space, stock, thing, workshop } from '../testing/samples.js';
@@ -175,8 +175,7 @@ describe('drawings', () => {
     const drawing = drawPiece(solution, view, 'in-1');
     expect([drawing.width, drawing.height]).toEqual(view === 'front' ? [1000, 2000] : view === 'side' ? [300, 2000] : [1000, 300]);
     for (const s of drawing.shapes) {
-      const [x0, y0, x1, y1] =
-        s.kind === 'rect' ? [s.x, s.y, s.x + s.width, s.y + s.height] : [s.cx - s.r, s.cy - s.r, s.cx + s.r, s.cy + s.r];
+      const { x0, y0, x1, y1 } = extentOf(s);
       expect(Math.min(x0, y0)).toBeGreaterThanOrEqual(0);
       expect(x1).toBeLessThanOrEqual(drawing.width);
       expect(y1).toBeLessThanOrEqual(drawing.height);
@@ -186,6 +185,15 @@ describe('drawings', () => {
   test('round things are circles from above and as many as there are', () => {
     expect(drawPiece(solution, 'top', 'in-1').shapes.filter((s) => s.kind === 'circle')).toHaveLength(3);
     expect(drawPiece(solution, 'front', 'in-1').shapes.filter((s) => s.of.kind === 'thing')).toHaveLength(2);
+  });
+
+  test('from above the back lies at the head of the page, and its left is on the left', () => {
+    const drawing = drawPiece(solution, 'top', 'in-1');
+    const at = (id: string) => drawing.shapes.find((shape) => shape.of.id === id);
+    // The back is 6 thick and lies behind sides that are 294 deep.
+    expect(extentOf(at('case/back/1') as PlainShape)).toMatchObject({ y0: 294, y1: 300 });
+    expect(extentOf(at('case/side/left') as PlainShape)).toMatchObject({ x0: 0, x1: 20, y0: 0, y1: 294 });
+    expect(drawing.datum).toBe(300);
   });
 
   test('seen from the front the back is painted first', () => {

@@ -119,7 +119,7 @@ const ShapeMark = memo(function ShapeMark({
   role,
 }: Pick<Drawn, 'd' | 'hidden'> & PlainShape['of'] & { readonly selected: boolean; readonly role: string }) {
   return (
-    <path d={d} {...shapeStyle(kind, hidden, selected, role)} data-of={`${kind}:${id}`}>
+    <path d={d} fillRule="evenodd" {...shapeStyle(kind, hidden, selected, role)} data-of={`${kind}:${id}`}>
       <title>{label}</title>
     </path>
   );
@@ -210,23 +210,35 @@ export function Person({ height, x, foot, scale, name }: { height: number; x: nu
   );
 }
 
-/** The marks of the upright tape: the near edge of each shelf from the floor, those that would touch left out. */
-function UprightMarks({ lines, at, side, overall }: { lines: readonly TapeLine[]; at: Placing; side: number; overall: Length }) {
+interface MarksProps {
+  readonly lines: readonly TapeLine[];
+  readonly at: Placing;
+  readonly side: number;
+  readonly overall: Length;
+  /** Where the tape begins, px, and whether it hangs down from there. */
+  readonly datum: number;
+  readonly down: boolean;
+}
+
+/** The marks of the upright tape: the near edge of each shelf from its datum, those that would touch left out. */
+function UprightMarks({ lines, at, side, overall, datum, down }: MarksProps) {
   const precision = usePrecision();
-  const top = toMm(overall) * at.scale;
+  const whole = toMm(overall) * at.scale;
+  const right = `calc(100% - ${side - TAPE_THICKNESS - 26}px)`;
+  const place = (px: number) => (down ? datum + px : datum - px) - 8;
   let last = -Infinity;
   const marks = lines.filter((l) => l.kind === 'wood' && l.near.value > 0);
   return (
     <>
-      <Mark className="overall" style={{ right: `calc(100% - ${side - TAPE_THICKNESS - 26}px)`, top: at.foot - top - 9 }}>
+      <Mark className="overall" style={{ right, top: place(whole) }}>
         <LengthText value={overall} precision={precision} />
       </Mark>
       {marks.map((line) => {
-        const y = toMm(line.near.value) * at.scale;
-        if (y - last < 15 || top - y < 15) return null;
-        last = y;
+        const px = toMm(line.near.value) * at.scale;
+        if (px - last < 15 || whole - px < 15) return null;
+        last = px;
         return (
-          <Mark key={line.id} style={{ right: `calc(100% - ${side - TAPE_THICKNESS - 26}px)`, top: at.foot - y - 8 }}>
+          <Mark key={line.id} style={{ right, top: place(px) }}>
             <LengthText value={line.near.value} precision={precision} /> –
           </Mark>
         );
@@ -273,6 +285,9 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
   const overallAlong = view === 'side' ? solution.shape.overall.depth.value : solution.shape.overall.width.value;
   // Left of all that is drawn, also of what stands open to the rear.
   const side = at.left + drawing.left * at.scale;
+  // From above the tape is hooked on the rear, which lies at the head of the page.
+  const down = view === 'top';
+  const datum = at.foot - drawing.datum * at.scale;
   const ready = size.width > 0;
   return (
     <Stage ref={ref}>
@@ -299,19 +314,19 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
       ) : null}
       {tapes && ready && solution.shape.spaces.size > 0 ? (
         <>
-          <UprightMarks lines={upright.lines} at={at} side={side} overall={overallUp} />
+          <UprightMarks lines={upright.lines} at={at} side={side} overall={overallUp} datum={datum} down={down} />
           <Tape
             {...shared}
             tape={upright}
-            upright
+            way={down ? 'down' : 'up'}
             label={view === 'top' ? 'Tape from the rear to the front' : 'Upright tape, from the floor'}
             left={side - TAPE_THICKNESS - 18}
-            top={at.foot - toMm(overallUp) * at.scale}
+            top={down ? datum : datum - toMm(overallUp) * at.scale}
           />
           <Tape
             {...shared}
             tape={along}
-            upright={false}
+            way="across"
             label={view === 'side' ? 'Tape from the rear to the front' : 'Tape along the bottom, from the left'}
             left={at.left}
             top={at.foot + 14}

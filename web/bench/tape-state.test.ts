@@ -1,7 +1,16 @@
 import { mm, inch, toMm } from '../../core/length/index.js';
 import { solve, tapeThrough } from '../../core/solution/index.js';
 import { divided, piece, space, workshop } from '../../core/testing/samples.js';
-import { TAPE_START, keyAction, tapeStep, type TapeAction, type TapeContext, type TapeEffect, type TapeState } from './tape-state.js';
+import {
+  TAPE_START,
+  keyAction,
+  tapeStep,
+  type TapeAction,
+  type TapeContext,
+  type TapeEffect,
+  type TapeState,
+  type Way,
+} from './tape-state.js';
 
 // 20 bottom, 640 gap, 20 shelf, 640 gap, 20 shelf, 640 gap, 20 top.
 const solution = solve(piece(divided('in', 'up', 3)), workshop(), {});
@@ -198,22 +207,24 @@ describe('members and rules', () => {
   });
 });
 
-test.each<[string, boolean, boolean, boolean, TapeAction | null]>([
-  ['ArrowUp', true, false, false, { kind: 'step', by: 1 }],
-  ['ArrowDown', true, false, false, { kind: 'step', by: -1 }],
-  ['ArrowRight', false, false, false, { kind: 'step', by: 1 }],
-  ['ArrowUp', false, false, false, null],
-  ['ArrowUp', true, true, false, { kind: 'nudge', steps: 1 }],
-  ['ArrowLeft', false, true, true, { kind: 'nudge', steps: -10 }],
-  ['Home', true, false, false, { kind: 'edge', end: 'first' }],
-  ['Enter', true, false, false, { kind: 'enter' }],
-  ['Delete', true, false, false, { kind: 'remove' }],
-  ['+', true, true, false, { kind: 'add' }],
-  ['R', true, true, false, { kind: 'rules' }],
-  ['7', true, false, false, { kind: 'type', text: '7' }],
-  ['Tab', true, false, false, null],
-])('key %s (upright %s, shift %s, ctrl %s)', (key, upright, shift, fast, action) => {
-  expect(keyAction(key, upright, shift, fast)).toEqual(action);
+test.each<[string, Way, boolean, boolean, TapeAction | null]>([
+  ['ArrowUp', 'up', false, false, { kind: 'step', by: 1 }],
+  ['ArrowDown', 'up', false, false, { kind: 'step', by: -1 }],
+  ['ArrowRight', 'across', false, false, { kind: 'step', by: 1 }],
+  ['ArrowUp', 'across', false, false, null],
+  ['ArrowUp', 'up', true, false, { kind: 'nudge', steps: 1 }],
+  ['ArrowLeft', 'across', true, true, { kind: 'nudge', steps: -10 }],
+  ['ArrowDown', 'down', false, false, { kind: 'step', by: 1 }],
+  ['ArrowUp', 'down', true, false, { kind: 'nudge', steps: -1 }],
+  ['Home', 'up', false, false, { kind: 'edge', end: 'first' }],
+  ['Enter', 'up', false, false, { kind: 'enter' }],
+  ['Delete', 'up', false, false, { kind: 'remove' }],
+  ['+', 'up', true, false, { kind: 'add' }],
+  ['R', 'up', true, false, { kind: 'rules' }],
+  ['7', 'up', false, false, { kind: 'type', text: '7' }],
+  ['Tab', 'up', false, false, null],
+])('key %s (tape %s, shift %s, ctrl %s)', (key, way, shift, fast, action) => {
+  expect(keyAction(key, way, shift, fast)).toEqual(action);
 });
 
 test('a part that stands by itself, such as a drawer, is taken out like a shelf; an open gap is not', () => {

@@ -213,10 +213,18 @@ export function tapeStep(state: TapeState, action: TapeAction, context: TapeCont
   }
 }
 
+/** Which way a tape runs on the page from its datum. */
+export type Way = 'up' | 'down' | 'across';
+
+const ARROWS: Readonly<Record<Way, readonly [forward: string, backward: string]>> = {
+  up: ['ArrowUp', 'ArrowDown'],
+  down: ['ArrowDown', 'ArrowUp'],
+  across: ['ArrowRight', 'ArrowLeft'],
+};
+
 /** The action of a key on a tape that lies so; null for a key that is not the tape's. */
-export function keyAction(key: string, upright: boolean, shiftKey: boolean, fast: boolean): TapeAction | null {
-  const forward = upright ? 'ArrowUp' : 'ArrowRight';
-  const backward = upright ? 'ArrowDown' : 'ArrowLeft';
+export function keyAction(key: string, way: Way, shiftKey: boolean, fast: boolean): TapeAction | null {
+  const [forward, backward] = ARROWS[way];
   const stride = fast ? 10 : 1;
   if (key === forward) return shiftKey ? { kind: 'nudge', steps: stride } : { kind: 'step', by: 1 };
   if (key === backward) return shiftKey ? { kind: 'nudge', steps: -stride } : { kind: 'step', by: -1 };

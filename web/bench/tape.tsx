@@ -6,7 +6,7 @@ import type { Tape as TapeData, TapeLine } from '../../core/solution/index.js';
 import { LengthText } from '../shared/length-text.js';
 import { Fault } from '../shared/ui.js';
 import { ink, inkSoft, paper, red, tape as tapeYellow, tapePale } from '../theme/tokens.js';
-import { canType } from './tape-state.js';
+import { canType, type Way } from './tape-state.js';
 import { useTape, type TapeHook, type TapeOptions } from './use-tape.js';
 
 /** How thick a tape is drawn, px. */
@@ -120,7 +120,7 @@ export function ruleName(line: TapeLine): string {
 interface TapeProps extends Omit<TapeOptions, 'lines' | 'axis'> {
   readonly tape: TapeData;
   readonly label: string;
-  /** Px for one mm, and where the tape begins on the page: its left and its foot (upright) or its top and left. */
+  /** Px for one mm, and where the tape begins on the page: its left and its top. */
   readonly scale: number;
   readonly left: number;
   readonly top: number;
@@ -144,12 +144,14 @@ interface TickProps {
   readonly length: number;
   readonly scale: number;
   readonly unit: Precision['unit'];
-  readonly upright: boolean;
+  readonly way: Way;
 }
 
-const TickMarks = memo(function TickMarks({ length, scale, unit, upright }: TickProps) {
+const TickMarks = memo(function TickMarks({ length, scale, unit, way }: TickProps) {
   const marks = tickMarks(length, scale, unit).map(({ at, long }) =>
-    upright ? `M${TAPE_THICKNESS - 3} ${((length - at) * scale).toFixed(1)}h${-long}` : `M${(at * scale).toFixed(1)} 0v${long}`,
+    way === 'across'
+      ? `M${(at * scale).toFixed(1)} 0v${long}`
+      : `M${TAPE_THICKNESS - 3} ${((way === 'down' ? at : length - at) * scale).toFixed(1)}h${-long}`,
   );
   return (
     <Ticks aria-hidden>
@@ -197,9 +199,10 @@ function EntryBox({ hook, line, style }: { hook: TapeHook; line: TapeLine; style
 }
 
 /** A tape hooked on the drawing at its own scale: black is wood, yellow a gap with its size and rule. */
-export function Tape({ tape, label, scale, left, top, upright, ...rest }: TapeProps) {
+export function Tape({ tape, label, scale, left, top, way, ...rest }: TapeProps) {
+  const upright = way !== 'across';
   const { lines, axis } = tape;
-  const hook = useTape({ ...rest, lines, axis, upright });
+  const hook = useTape({ ...rest, lines, axis, way });
   const list = useRef<HTMLDivElement>(null);
   const held = useRef<{ index: number; from: number; near: number; moved: boolean } | null>(null);
   const length = sizeOf(lines) * scale;
@@ -223,7 +226,7 @@ export function Tape({ tape, label, scale, left, top, upright, ...rest }: TapePr
     if (state.mode.kind === 'move') hook.leave();
   };
 
-  const along = (event: PointerEvent) => (upright ? -event.clientY : event.clientX) / scale;
+  const along = (event: PointerEvent) => ({ up: -event.clientY, down: event.clientY, across: event.clientX })[way] / scale;
   const onPointerDown = (event: PointerEvent, index: number) => {
     const line = lines[index];
     if (!line || line.kind !== 'wood' || !canType(line) || event.button !== 0) return;
@@ -245,14 +248,15 @@ export function Tape({ tape, label, scale, left, top, upright, ...rest }: TapePr
 
   const box = upright ? { left, top, width: TAPE_THICKNESS, height: length } : { left, top, width: length, height: TAPE_THICKNESS };
   const focusedLine = lines[state.focus];
+  const middle = focusedLine ? (toMm(focusedLine.near.value) + toMm(focusedLine.size.value) / 2) * scale : 0;
   const place = (line: TapeLine) => {
     const near = toMm(line.near.value) * scale;
     const size = Math.max(0, toMm(line.size.value) * scale);
-    return upright ? { bottom: near, height: size } : { left: near, width: size };
+    return { up: { bottom: near, height: size }, down: { top: near, height: size }, across: { left: near, width: size } }[way];
   };
   return (
     <Frame $upright={upright} style={box} ref={frame} onFocus={() => (hasFocus.current = true)} onBlur={onBlur}>
-      <TickMarks length={sizeOf(lines)} scale={scale} unit={rest.precision.unit} upright={upright} />
+      <TickMarks length={sizeOf(lines)} scale={scale} unit={rest.precision.unit} way={way} />
       <div role="listbox" aria-label={label} aria-orientation={upright ? 'vertical' : 'horizontal'} ref={list} onKeyDown={hook.onKeyDown}>
         {lines.map((line, index) => {
           const px = toMm(line.size.value) * scale;
@@ -293,9 +297,9 @@ export function Tape({ tape, label, scale, left, top, upright, ...rest }: TapePr
             upright
               ? {
                   left: TAPE_THICKNESS + 6,
-                  top: Math.max(0, length - (toMm(focusedLine.near.value) + toMm(focusedLine.size.value) / 2) * scale - 20),
+                  top: Math.max(0, (way === 'down' ? middle : length - middle) - 20),
                 }
-              : { top: -84, left: Math.max(0, (toMm(focusedLine.near.value) + toMm(focusedLine.size.value) / 2) * scale - 84) }
+              : { top: -84, left: Math.max(0, middle - 84) }
           }
         />
       ) : null}

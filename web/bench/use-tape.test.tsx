@@ -14,7 +14,7 @@ function setUp(extra: Partial<TapeOptions> = {}) {
     lines: tapeThrough(solution, 'in-1', 'up').lines,
     precision: { unit: 'mm', step: mm(0.5) },
     freshIds: () => ({ member: 'm', first: 'a', beyond: 'b' }),
-    upright: true,
+    way: 'up',
     selection: 'in-1',
     onSelect: calls.select,
     onDraft: calls.draft,

@@ -2,10 +2,10 @@ import { useCallback, useEffect, useRef, useState, type KeyboardEvent } from 're
 import type { Length } from '../../core/length/index.js';
 import type { PieceEdit } from '../../core/piece/index.js';
 import type { TapeLine } from '../../core/solution/index.js';
-import { TAPE_START, keyAction, tapeStep, type TapeAction, type TapeContext, type TapeState } from './tape-state.js';
+import { TAPE_START, keyAction, tapeStep, type TapeAction, type TapeContext, type TapeState, type Way } from './tape-state.js';
 
 export interface TapeOptions extends TapeContext {
-  readonly upright: boolean;
+  readonly way: Way;
   /** The selected space or member; the tape goes to its line. */
   readonly selection: string;
   readonly onSelect: (id: string) => void;
@@ -59,7 +59,7 @@ export function useTape(options: TapeOptions): TapeHook {
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.altKey || event.metaKey) return;
     if (event.ctrlKey && !event.key.startsWith('Arrow')) return;
-    const action = keyAction(event.key, options.upright, event.shiftKey, event.ctrlKey);
+    const action = keyAction(event.key, options.way, event.shiftKey, event.ctrlKey);
     if (!action) return;
     event.preventDefault();
     event.stopPropagation();

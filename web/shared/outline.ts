@@ -15,6 +15,10 @@ export function outline(shape: PlainShape, { left, foot, scale }: Placing): stri
     const r = at(shape.r * scale);
     return `M${at(left + (shape.cx - shape.r) * scale)} ${at(foot - shape.cy * scale)}a${r} ${r} 0 1 0 ${at(2 * shape.r * scale)} 0a${r} ${r} 0 1 0 ${at(-2 * shape.r * scale)} 0z`;
   }
+  if (shape.kind === 'polygon') {
+    const point = ([x, y]: readonly [number, number]) => `${at(left + x * scale)} ${at(foot - y * scale)}`;
+    return shape.loops.map((loop) => `M${loop.map(point).join('L')}z`).join('');
+  }
   const [x, y] = [left + shape.x * scale, foot - (shape.y + shape.height) * scale];
   return `M${at(x)} ${at(y)}H${at(x + shape.width * scale)}V${at(y + shape.height * scale)}H${at(x)}z`;
 }

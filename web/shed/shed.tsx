@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { Copy, Download } from 'lucide-react';
-import { drawPiece, type Drawing, type PlainShape } from '../../core/drawing/index.js';
+import { drawPiece, extentOf, type Drawing, type PlainShape } from '../../core/drawing/index.js';
 import { toMm } from '../../core/length/index.js';
 import type { Role } from '../../core/piece/index.js';
 import { solve, type Solution } from '../../core/solution/index.js';
@@ -86,13 +86,10 @@ interface Extent {
 }
 
 /** Where a shape lies, with the little that boards that touch may overlap by rounding taken off. */
-function extentOf(shape: PlainShape): Extent {
+function roomOf(shape: PlainShape): Extent {
   const slack = 0.01;
-  const box =
-    shape.kind === 'circle'
-      ? { x: shape.cx - shape.r, y: shape.cy - shape.r, width: 2 * shape.r, height: 2 * shape.r }
-      : { x: shape.x, y: shape.y, width: shape.width, height: shape.height };
-  return { x0: box.x + slack, x1: box.x + box.width - slack, y0: box.y + slack, y1: box.y + box.height - slack };
+  const { x0, x1, y0, y1 } = extentOf(shape);
+  return { x0: x0 + slack, x1: x1 - slack, y0: y0 + slack, y1: y1 - slack };
 }
 
 /** A drawing as a few outlines, one for each stretch of shapes that look alike: a rack has hundreds. */
@@ -102,7 +99,7 @@ function layersOf(solution: Solution, drawing: Drawing, at: Placing): readonly (
   for (const shape of drawing.shapes) {
     if (shape.hidden) continue;
     const look = lookOf(shape.of.kind, roles.get(shape.of.id));
-    const box = extentOf(shape);
+    const box = roomOf(shape);
     const last = layers.at(-1);
     // What covers something goes into a layer of its own, or the edges under it would show.
     const free = last?.boxes.every((b) => box.x1 <= b.x0 || b.x1 <= box.x0 || box.y1 <= b.y0 || b.y1 <= box.y0);

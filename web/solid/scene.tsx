@@ -1,6 +1,6 @@
 import { useEffect, useMemo } from 'react';
 import { Canvas, useThree } from '@react-three/fiber';
-import { BoxGeometry, EdgesGeometry, Matrix4, PerspectiveCamera, Vector3 } from 'three';
+import { BoxGeometry, BufferGeometry, Float32BufferAttribute, EdgesGeometry, Matrix4, PerspectiveCamera, Vector3 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Scene, Solid, ThingSolid } from '../../core/drawing/index.js';
 import { film, ghost, ghostEdge, ink, tape, wood, woodDark } from '../theme/tokens.js';
@@ -28,12 +28,24 @@ function Turning({ middle, reach }: Pick<Scene, 'middle' | 'reach'>) {
 
 const DARK = new Set(['toe board', 'plinth rail', 'bearer', 'runner', 'slat support']);
 
+/** A body of flat faces, each as a fan of triangles. */
+function geometryOf(faces: NonNullable<Solid['faces']>): BufferGeometry {
+  const corners = faces.flatMap((face) =>
+    face.slice(1, -1).flatMap((p, i) => [...(face[0] as readonly number[]), ...p, ...(face[i + 2] as readonly number[])]),
+  );
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new Float32BufferAttribute(corners, 3));
+  geometry.computeVertexNormals();
+  return geometry;
+}
+
 function Board({ solid, selected, onPick }: { solid: Solid; selected: boolean; onPick: (id: string) => void }) {
   const [length, width, thickness] = solid.size;
+  const { faces } = solid;
   const { geometry, edges } = useMemo(() => {
-    const box = new BoxGeometry(length, width, thickness);
-    return { geometry: box, edges: new EdgesGeometry(box) };
-  }, [length, width, thickness]);
+    const shape = faces ? geometryOf(faces) : new BoxGeometry(length, width, thickness);
+    return { geometry: shape, edges: new EdgesGeometry(shape) };
+  }, [faces, length, width, thickness]);
   useEffect(
     () => () => {
       geometry.dispose();

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import styled from 'styled-components';
 import { Download, Printer } from 'lucide-react';
+import { flatOutline } from '../../../core/drawing/index.js';
 import { partsCsv } from '../../../core/formats/parts-csv.js';
 import { exactText, formatLength, toMm, type Length, type Precision } from '../../../core/length/index.js';
 import { edgesText, faceName, holesText, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../../../core/parts/index.js';
@@ -205,6 +206,11 @@ function PartDrawing({ part }: { part: Part }) {
   const [W, H] = [across * scale, up * scale];
   const left = (270 - W) / 2;
   // On an upright sheet u runs up the page, else to the right.
+  const point = ([u, v]: readonly [number, number]) =>
+    (upright ? [left + v * scale, 24 + (l - u) * scale] : [left + u * scale, 24 + (w - v) * scale]).join(' ');
+  const flat = flatOutline(part.member)
+    .map((loop) => `M${loop.map(point).join('L')}z`)
+    .join('');
   const box = (u0: Length, u1: Length, v0: Length, v1: Length) =>
     upright
       ? {
@@ -227,7 +233,7 @@ function PartDrawing({ part }: { part: Part }) {
       aria-label={`${part.member.role} ${part.letter} drawn flat`}
       style={{ maxHeight: 360, display: 'block' }}
     >
-      <rect x={left} y={24} width={W} height={H} fill={wood} stroke={ink} />
+      <path d={flat} fillRule="evenodd" fill={wood} stroke={ink} />
       {part.features.map((f, i) => {
         if (f.kind === 'hole') {
           const at = box(f.at.u, f.at.u, f.at.v, f.at.v);
