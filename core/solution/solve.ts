@@ -15,6 +15,7 @@ export interface Solution {
   readonly parts: readonly Part[];
   /** The ledger with the letters of all parts of this solution. */
   readonly letters: Letters;
+  /** Loads and checks follow from the shape; they take longest, and are worked out when they are first asked for. */
   readonly carried: Carried;
   readonly checks: readonly Check[];
 }
@@ -30,9 +31,29 @@ export function solve(piece: Piece, workshop: Workshop, ledger: Letters): Soluti
   const made = partsOf(shape.members, ledger, piece.edges.banding, step);
   const parts = made.parts.filter(isCuttable);
   const uncuttable = made.parts.filter((p) => !isCuttable(p));
-  const carried = carry(shape, workshop);
   const { letters } = made;
-  return { piece, workshop, shape, parts, letters, carried, checks: checksOf(piece, shape, carried, letters, workshop, uncuttable) };
+  // What is only drawn needs no loads: they are worked out when they are first asked for, and once.
+  const carried = once(() => carry(shape, workshop));
+  const checks = once(() => checksOf(piece, shape, carried(), letters, workshop, uncuttable));
+  return {
+    piece,
+    workshop,
+    shape,
+    parts,
+    letters,
+    get carried() {
+      return carried();
+    },
+    get checks() {
+      return checks();
+    },
+  };
+}
+
+/** Something that is worked out when it is first asked for. */
+function once<T>(work: () => T): () => T {
+  let done: { readonly value: T } | null = null;
+  return () => (done ??= { value: work() }).value;
 }
 
 /** The ledger of a piece with a letter for every part it has, without working out the rest. */

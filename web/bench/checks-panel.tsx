@@ -109,7 +109,7 @@ export function ChecksPanel() {
   const { solution, settled, draft } = useBench();
   const looking = draft?.look === true;
   // While a fix is looked at, the checks stay as they are, so that it can be done or left.
-  const checks = useDeferredValue(looking ? settled.checks : solution.checks);
+  const { checks } = useDeferredValue(looking ? settled : solution);
   return <CheckList checks={checks} looking={looking} />;
 }
 

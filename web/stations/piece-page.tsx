@@ -1,4 +1,4 @@
-import { Suspense, useEffect, useMemo, useState } from 'react';
+import { Suspense, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useHistory } from '../data/history.js';
@@ -84,7 +84,12 @@ function BenchPage({ station, pieceId, version }: { station: Station; pieceId: s
   useEffect(() => {
     document.title = `${piece.name}, ${station.id} – Ruvok`;
   }, [piece.name, station]);
-  const badges = JSON.stringify(STATIONS.map(({ id: at, label, badge }) => ({ id: at, label, badge: badge(solution) })));
+  // The figures that are typed are painted before what they do to the loads.
+  const later = useDeferredValue(solution);
+  const badges = useMemo(
+    () => JSON.stringify(STATIONS.map(({ id: at, label, badge }) => ({ id: at, label, badge: badge(later) }))),
+    [later],
+  );
   const { name } = piece;
   // The bar along the top is drawn anew only where it says something else.
   const header = useMemo(
