@@ -74,6 +74,9 @@ test.describe('drawers', () => {
     const chest = page.getByRole('button', { name: /Start a chest/ });
     await chest.focus();
     await page.keyboard.press('Enter');
+    // What it is made of stands there to be seen, and is taken as it is.
+    await expect(page.getByRole('button', { name: 'Start the chest' })).toBeFocused();
+    await page.keyboard.press('Enter');
     await expect(page).toHaveURL(/divide/);
     const first = upright(page).getByRole('option', { name: /^drawer 1,/ });
     await first.focus();

@@ -1,6 +1,6 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema, type Length } from '../length/index.js';
-import { IdSchema, NameSchema } from '../project/ids.js';
+import { IdSchema, NameSchema } from '../ids/index.js';
 import { GapRuleSchema, type GapRule } from '../run/index.js';
 import { PlacementSchema, type Placement } from '../things/index.js';
 

@@ -1,6 +1,6 @@
 import { Type, type Static, type TObject } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema } from '../length/index.js';
-import { IdSchema, NameSchema } from '../project/ids.js';
+import { IdSchema, NameSchema } from '../ids/index.js';
 import { RoundingSchema } from '../run/index.js';
 import { FixSchema, type Space } from './space.js';
 

@@ -1,4 +1,3 @@
-export * from './ids.js';
 export * from './records.js';
 export * from './workshop.js';
 export * from './record-name.js';

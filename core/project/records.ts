@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { SizeSchema } from '../length/index.js';
 import { RoundingSchema } from '../run/index.js';
-import { NameSchema } from './ids.js';
+import { NameSchema } from '../ids/index.js';
 
 const closed = { additionalProperties: false } as const;
 

@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema } from '../length/index.js';
-import { NameSchema } from '../project/ids.js';
+import { NameSchema } from '../ids/index.js';
 
 const closed = { additionalProperties: false } as const;
 

@@ -5,7 +5,7 @@ import { DIVIDING, divide, dividingMemberId, interiorMembers, type DividedIn, ty
 import { NOTHING } from '../interiors/kind.js';
 import { SizeSchema, ZERO, add, mm, type Length } from '../length/index.js';
 import { FLOOR, flatFrame, rectangular, stockNames, uprightFrame, type Piece, type PieceCommon, type Shape } from '../piece/index.js';
-import { IdSchema } from '../project/ids.js';
+import { IdSchema } from '../ids/index.js';
 import { woodOf, type Workshop } from '../project/index.js';
 import { SHELLS, type ShellKind } from '../shells/index.js';
 import { NO_SHAPE, assembled, diagonalOf } from '../shells/assemble.js';

@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema, type Length } from '../length/index.js';
-import { IdSchema, NameSchema } from '../project/ids.js';
+import { IdSchema, NameSchema } from '../ids/index.js';
 
 const closed = { additionalProperties: false } as const;
 

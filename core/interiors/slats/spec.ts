@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema } from '../../length/index.js';
-import { IdSchema } from '../../project/ids.js';
+import { IdSchema } from '../../ids/index.js';
 
 const closed = { additionalProperties: false } as const;
 

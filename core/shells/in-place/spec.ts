@@ -1,7 +1,7 @@
 import { Type, type Static, type TObject } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema } from '../../length/index.js';
 import type { PieceCommon } from '../../piece/index.js';
-import { IdSchema, NameSchema } from '../../project/ids.js';
+import { IdSchema, NameSchema } from '../../ids/index.js';
 
 const closed = { additionalProperties: false } as const;
 
