@@ -5,7 +5,6 @@ import type { Settings, Workshop } from '../project/index.js';
 import type { Check } from '../finding/index.js';
 import { capital, manyOf, nameOf } from './names.js';
 import { otherWays } from './screws.js';
-import { endsId } from './stands.js';
 
 function strength(c: CarriedMember, name: string): Check[] {
   const verdict = c.bending?.strength;
@@ -39,7 +38,8 @@ function weakJoint(
   const gives = say`${capital(nameOf(c.member, letters))} gives ${force(heldAt(joint.support))} on at one end`;
   return [
     {
-      id: endsId(c.member.id),
+      id: `ends-${c.member.id}`,
+      joint: 'ends',
       severity: fails ? 'stop' : 'look',
       state: joint.state,
       about: { kind: 'member', id: c.member.id },
@@ -122,6 +122,7 @@ export function holdChecks(piece: Piece, all: Carried, letters: Letters, worksho
     const loose = c.bending?.builtUp ? screwsAlong(c.bending.builtUp).filter((f) => f.state === 'fails') : [];
     const along = loose.map((f): Check => ({
       id: `along-${f.member.id}`,
+      joint: 'along',
       severity: 'stop',
       state: 'fails',
       about: { kind: 'member', id: f.member.id },

@@ -32,7 +32,8 @@ function machining(piece: Piece, shape: Shape, letters: Letters): Check[] {
         sentence: through
           ? say`${capital(nameOf(member, letters))} is cut right through where it is machined${worst.both ? ' from both sides' : ''}.`
           : say`${capital(nameOf(member, letters))} keeps ${len(worst.left)} of its ${len(member.thickness.value)} where it is machined${worst.both ? ' from both sides' : ''}.`,
-        fixes: piece.shelves.fix === 'housed' && worst.mate.endsWith('/shelf/1') ? [shallower, looser] : [],
+        fixes:
+          piece.shelves.fix === 'housed' && shape.members.some((m) => m.id === worst.mate && m.role === 'shelf') ? [shallower, looser] : [],
       },
     ];
   });

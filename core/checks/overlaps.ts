@@ -15,7 +15,7 @@ function letIn(a: Member, b: Member): boolean {
 }
 
 /** One housing takes both layers of a shelf. */
-const housedAs = ({ id }: Member) => id.replace('/shelf-layer/', '/shelf/');
+const housedAs = ({ id, housedWith }: Member) => housedWith ?? id;
 
 function boxDepth(a: Box, b: Box): number {
   const shared = (a0: number, a1: number, b0: number, b1: number) => Math.min(a1, b1) - Math.max(a0, b0);

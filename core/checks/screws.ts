@@ -62,6 +62,7 @@ export function screwChecks(piece: Piece, carried: Carried, letters: Letters, se
     const [first, second = ''] = heldIn(clash);
     return {
       id: `screws-${clash.kind}-${first}-${second}`,
+      joint: 'screws',
       severity: 'look',
       state: 'fails',
       about: { kind: 'member', id: clash.row.holds },

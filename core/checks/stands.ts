@@ -9,15 +9,12 @@ export function weakEnds(checks: readonly Check[]): ReadonlySet<string> {
   let ids = known.get(checks);
   if (!ids) {
     ids = new Set(
-      checks.flatMap(({ id, state, about }) => (state === 'fails' && about.kind === 'member' && id === endsId(about.id) ? [about.id] : [])),
+      checks.flatMap(({ joint, state, about }) => (state === 'fails' && about.kind === 'member' && joint === 'ends' ? [about.id] : [])),
     );
     known.set(checks, ids);
   }
   return ids;
 }
-
-/** The id of the check of what holds a member. */
-export const endsId = (member: string) => `ends-${member}`;
 
 /** How a member stands with its joints, and how much that weighs: what breaks or falls stops the build, what merely shows is for a look. */
 export function standsWithJoints(checks: readonly Check[], c: CarriedMember): { readonly state: State; readonly severity: Severity } {

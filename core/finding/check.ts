@@ -31,6 +31,8 @@ export interface Check {
   readonly about: About;
   readonly sentence: Sentence;
   readonly fixes: readonly Fix[];
+  /** Where it is about how members are held to each other: at the ends of one, along it, or screws that meet. */
+  readonly joint?: 'ends' | 'along' | 'screws';
   /** The member that remedies can be tried for; they are worked out when asked for. */
   readonly remedyFor?: string;
 }

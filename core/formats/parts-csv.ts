@@ -1,11 +1,6 @@
+import Papa from 'papaparse';
 import { exactText, formatLength, toMm, type Precision } from '../length/index.js';
 import { edgesText, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../parts/index.js';
-
-/** A cell of CSV by RFC 4180; text that a spreadsheet would take for a formula is made plain. */
-function cell(value: string | number): string {
-  const text = typeof value === 'string' && /^[=+\-@\t]/.test(value) ? `'${value}` : `${value}`;
-  return /[",\r\n]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text;
-}
 
 const HEADER = [
   'letters',
@@ -53,5 +48,6 @@ function lineOf({ parts, first, count, spares, hand }: PartRow, precision: Preci
 /** The list of parts as CSV, equal parts on one line. @param times how many of the piece are made */
 export function partsCsv(parts: readonly Part[], precision: Precision, times = 1): string {
   const rows = [HEADER, ...rowsOf(parts).map((row) => lineOf(row, precision, times))];
-  return rows.map((row) => row.map(cell).join(',')).join('\r\n') + '\r\n';
+  // What a spreadsheet would take for a formula is made plain.
+  return `${Papa.unparse(rows, { newline: '\r\n', escapeFormulae: /^[=+\-@\t]/ })}\r\n`;
 }

@@ -21,7 +21,7 @@ import {
 import { solveRun, type PlacedLine, type Rounding, type RunLine, type RunSpec } from '../run/index.js';
 import { blockIn, type Block } from '../things/index.js';
 import { dividingMemberId } from './ids.js';
-import type { NeedContext, Region } from './kind.js';
+import type { NeedContext, ClearRegion } from './kind.js';
 import { dividingKind, kindOf } from './kinds.js';
 import { runLines } from './need.js';
 
@@ -37,14 +37,14 @@ class Division {
   readonly spaces = new Map<string, PlacedSpace>();
   readonly runs = new Map<string, PlacedRun>();
   readonly problems: ShapeProblem[] = [];
-  private readonly regions = new Map<string, Region>();
+  private readonly regions = new Map<string, ClearRegion>();
   private readonly insets = new Map<string, Insets>();
   private readonly solving = new Set<string>();
 
   constructor(
     private readonly piece: Piece,
     private readonly context: NeedContext,
-    inside: Region,
+    inside: ClearRegion,
   ) {
     this.regions.set(piece.interior.id, asMeasured(piece.interior, inside));
   }
@@ -67,7 +67,7 @@ class Division {
     return this.runs.get(owner)?.run.lines.find((p) => p.line.id === id) ?? null;
   }
 
-  private placed(space: Space, region: Region, within: PlacedSpace['within'], depth: number): PlacedSpace {
+  private placed(space: Space, region: ClearRegion, within: PlacedSpace['within'], depth: number): PlacedSpace {
     const { start, clear } = region;
     const box: Box = {
       x0: start.x.value,
@@ -121,7 +121,7 @@ class Division {
     return region !== null;
   }
 
-  private regionOf(id: string): Region | null {
+  private regionOf(id: string): ClearRegion | null {
     const known = this.regions.get(id);
     if (known) return known;
     const parent = findSpace(this.piece.interior, id)?.parent?.space;
@@ -129,7 +129,7 @@ class Division {
     return this.regions.get(id) ?? null;
   }
 
-  private place(space: Space, split: Split, region: Region): void {
+  private place(space: Space, split: Split, region: ClearRegion): void {
     const { axis } = split;
     const kind = kindOf(split);
     const { over } = kind;
@@ -200,14 +200,14 @@ const AFTER = { up: 'above', across: 'right', deep: 'front' } as const;
 
 /** The region of the part of a divided space at an index. */
 function partRegion(
-  region: Region,
+  region: ClearRegion,
   split: Split,
   datum: Figure,
   line: PlacedLine,
   index: number,
   roles: PlacedRun['roles'],
   owner: string,
-): Region {
+): ClearRegion {
   const { axis } = split;
   const ends = kindOf(split).endIds(owner);
   const beside = (member: DividingMember | undefined, end: keyof Neighbours, atEnd: string | undefined): Partial<Neighbours> => {
@@ -234,7 +234,7 @@ function partRegion(
 }
 
 /** A region less what lies round its inside. */
-function within(region: Region, insets: Insets): Region {
+function within(region: ClearRegion, insets: Insets): ClearRegion {
   const sum = (list: readonly Inset[]) => list.map((i) => i.size.named(i.label));
   const start = (axis: Axis) => sum(insets[axis].before).reduce((at, i) => at.plus(i), region.start[AT[axis]]);
   const clear = (axis: Axis) =>
@@ -256,7 +256,7 @@ function within(region: Region, insets: Insets): Region {
 }
 
 /** A region with what the tape said of it in place of what was planned. */
-function asMeasured(space: Space, region: Region): Region {
+function asMeasured(space: Space, region: ClearRegion): ClearRegion {
   const { measured } = space;
   if (!measured) return region;
   const read = (reach: 'width' | 'height' | 'depth') => {
@@ -273,6 +273,6 @@ function asMeasured(space: Space, region: Region): Region {
  * Divides the clear inside of a shell.
  * @returns every space in its place, every run with its sums, and alignments that go in a circle
  */
-export function divide(piece: Piece, context: NeedContext, inside: Region): Divided {
+export function divide(piece: Piece, context: NeedContext, inside: ClearRegion): Divided {
   return new Division(piece, context, inside).divide();
 }

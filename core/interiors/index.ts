@@ -16,7 +16,7 @@ export * from './slats/spec.js';
 
 function membersOf(piece: Piece, workshop: Workshop, divided: Divided, space: PlacedSpace): Made {
   const { split, filling } = space.space;
-  const at = { piece, workshop, space, spaces: divided.spaces };
+  const at = { piece, workshop, space, spaces: divided.spaces, runs: divided.runs };
   if (filling) return fillingKind(filling).made(filling, at);
   const run = divided.runs.get(space.id);
   return split && run ? dividingKind(split).made(split.making, { ...at, split, run }) : NOTHING;

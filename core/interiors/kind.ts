@@ -30,7 +30,7 @@ import type { Rounding } from '../run/index.js';
 import type { Workshop } from '../project/index.js';
 
 /** A clear region of a piece, with the members round it. */
-export interface Region {
+export interface ClearRegion {
   readonly start: { readonly x: Figure; readonly y: Figure; readonly z: Figure };
   readonly clear: { readonly width: Figure; readonly height: Figure; readonly depth: Figure };
   readonly neighbours: Neighbours;
@@ -104,12 +104,13 @@ export function together(all: readonly Made[]): Made {
   };
 }
 
-/** Where an interior is made: the piece it is in, its space, and every space there is. */
+/** Where an interior is made: the piece it is in, its space, and every space and run there is. */
 export interface MadeIn {
   readonly piece: Piece;
   readonly workshop: Workshop;
   readonly space: PlacedSpace;
   readonly spaces: Shape['spaces'];
+  readonly runs: Shape['runs'];
 }
 
 /** What a space of a kind is made with: for what divides it also its spec and its run. */

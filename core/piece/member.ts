@@ -152,6 +152,8 @@ export interface Member {
   readonly edges: Edges;
   /** The face that looks inside what it is a wall of; none for what is no wall. */
   readonly inner?: Face;
+  /** The member whose housing takes it too, such as the shelf that it is a layer of. */
+  readonly housedWith?: string;
   /** So many more of it are cut, to spare. */
   readonly spares?: number;
   /** How much longer, and wider, it is cut than it is in the end. */

@@ -1,6 +1,6 @@
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 import type { Change } from '../../core/checks/index.js';
-import { type Piece, type PieceEdit } from '../../core/piece/index.js';
+import { findMember, type Piece, type PieceEdit } from '../../core/piece/index.js';
 import { EditError, applyEdit } from '../../core/kinds/index.js';
 import type { Workshop } from '../../core/project/index.js';
 import { compare, solve, tapeThrough, type Moved, type Solution } from '../../core/solution/index.js';
@@ -83,7 +83,9 @@ function firstSpace(solution: Solution): string {
 /** Whether a selected member lies on one of the tapes through a space, or belongs to the case. */
 function goesWith(solution: Solution, space: string, member: string): boolean {
   if (!solution.shape.spaces.has(space)) return false;
-  const dividing = /\/(shelf|rail|divider)\/1$/.test(member);
+  const found = solution.shape.members.find((m) => m.id === member);
+  const dividing =
+    found !== undefined && findMember(solution.piece.interior, found.node) !== undefined && found.role !== 'board' && found.role !== 'slat';
   return (
     !dividing || (['up', 'across'] as const).some((axis) => tapeThrough(solution, space, axis).lines.some((l) => l.selects === member))
   );
@@ -92,8 +94,8 @@ function goesWith(solution: Solution, space: string, member: string): boolean {
 /** The space that goes with a selection: itself, the last one while the selected member is on its tapes, or one beside the member. */
 function spaceFor(solution: Solution, selection: string, last: string): string {
   if (solution.shape.spaces.has(selection)) return selection;
-  const own = selection.split('/')[0] as string;
-  if (solution.shape.spaces.get(own)?.insets) return own;
+  const own = solution.shape.members.find((m) => m.id === selection)?.node;
+  if (own !== undefined && solution.shape.spaces.get(own)?.insets) return own;
   if (goesWith(solution, last, selection)) return last;
   for (const space of solution.shape.spaces.values()) {
     if (!space.space.split && Object.values(space.neighbours).includes(selection)) return space.id;

@@ -155,7 +155,8 @@ export function Shapes({
         const found = pointedAt(event);
         if (!found) return;
         // A front stands for its drawer until one looks into that.
-        const drawer = roles.get(found.id) === 'drawer front' ? (found.id.split('/')[0] as string) : null;
+        const drawer =
+          roles.get(found.id) === 'drawer front' ? (solution.shape.members.find((m) => m.id === found.id)?.node ?? null) : null;
         select(drawer !== null && drawer !== space ? drawer : found.id);
       }}
       onDragOver={(event) => onDropThing && spaceUnder(event) && event.preventDefault()}

@@ -79,7 +79,7 @@ const DATUM = { up: 'bottom of the run', across: 'left end of the run', deep: 'r
 function MarksOfMember() {
   const { solution, selection, piece, workshop } = useBench();
   const precision = usePrecision();
-  const node = selection.split('/')[0];
+  const node = solution.shape.members.find((m) => m.id === selection)?.node;
   for (const run of solution.shape.runs.values()) {
     const grid = (piece.rounding ?? workshop.settings.rounding).grid;
     const mark = marksOf(run.run, grid).find((m) => m.member === node);

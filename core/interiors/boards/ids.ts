@@ -1,11 +1,18 @@
+import type { PlacedRun } from '../../piece/index.js';
+import { dividingMemberId } from '../ids.js';
+
 /** The boards at the ends of a layout, by the space it divides. */
 export function endBoardIds(owner: string) {
   return { before: `${owner}/board/first`, after: `${owner}/board/last` } as const;
 }
 
-const BOARD = /\/board\/(1|first|last)$/;
-
-/** Whether what is beside a space is a board, into which channels can be cut. */
-export function isBoard(memberId: string): boolean {
-  return BOARD.test(memberId);
+/** The boards of every layout there is, by their member ids: into those channels can be cut. */
+export function boardsOf(runs: Iterable<PlacedRun>): ReadonlySet<string> {
+  return new Set(
+    [...runs].flatMap(({ roles, endIds, owner }) => {
+      const between = [...roles].flatMap(([node, role]) => (role === 'board' ? [dividingMemberId(node, role)] : []));
+      const ends = endBoardIds(owner);
+      return [...between, ...(endIds?.before === ends.before ? [ends.before, ends.after] : [])];
+    }),
+  );
 }

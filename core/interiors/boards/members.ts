@@ -20,7 +20,7 @@ import { woodOf, type Workshop } from '../../project/index.js';
 import type { PlacedLine } from '../../run/index.js';
 import { dividingMemberId } from '../ids.js';
 import { NOTHING, together, type DividedIn, type Made } from '../kind.js';
-import { endBoardIds, isBoard } from './ids.js';
+import { boardsOf, endBoardIds } from './ids.js';
 
 interface Board {
   readonly making: Boards;
@@ -30,14 +30,16 @@ interface Board {
   readonly line: PlacedLine;
   readonly spec: DividingMember | null;
   readonly id: string;
+  /** Every board that a channel can be cut into. */
+  readonly boards: ReadonlySet<string>;
   /** What becomes of the front edges of the piece. */
   readonly front: EdgeTreatment;
 }
 
 /** The boards that one goes into at its two ends: a channel needs a board to be cut into, so that at a wall it only butts. */
-function channelled({ making, run, space }: Board): { readonly before: string | null; readonly after: string | null } {
+function channelled({ making, run, space, boards }: Board): { readonly before: string | null; readonly after: string | null } {
   const { rear, front, left, right } = space.neighbours;
-  const into = (id: string | undefined) => (id !== undefined && making.channel > ZERO && isBoard(id) ? id : null);
+  const into = (id: string | undefined) => (id !== undefined && making.channel > ZERO && boards.has(id) ? id : null);
   return run.axis === 'deep' ? { before: into(left), after: into(right) } : { before: into(rear), after: into(front) };
 }
 
@@ -120,7 +122,8 @@ function outOfChannels(making: Boards, space: string, intoBoards: boolean): Shap
 }
 
 /** The boards of a layout, the channels they go into, and how those are cut. */
-export function boardMembers(making: Boards, { workshop, run, space, piece }: DividedIn): Made {
+export function boardMembers(making: Boards, { workshop, run, runs, space, piece }: DividedIn): Made {
+  const boards = boardsOf(runs.values());
   const { front } = piece.edges;
   const specs = new Map((space.space.split?.members ?? []).map((m) => [m.id, m]));
   const made = run.run.lines.flatMap((line): Made[] => {
@@ -128,7 +131,7 @@ export function boardMembers(making: Boards, { workshop, run, space, piece }: Di
     const spec = specs.get(line.line.id) ?? null;
     if (spec && spec.room !== undefined) return [];
     const id = spec ? dividingMemberId(spec.id, 'board') : endBoardIds(space.id)[line.line.id.endsWith('-start') ? 'before' : 'after'];
-    return [oneBoard({ making, workshop, run, space, line, spec, id, front })];
+    return [oneBoard({ making, workshop, run, space, line, spec, id, boards, front })];
   });
   const intoBoards = made.some((m) => m.cuts.length > 0);
   const wood = woodOf(workshop, making.stock);

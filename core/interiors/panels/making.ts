@@ -6,7 +6,7 @@ import type { PlacedLine } from '../../run/index.js';
 import { dividingMemberId } from '../ids.js';
 
 /** What a shelf, divider or partition is made from. */
-export interface Making {
+export interface PanelMaking {
   readonly piece: Piece;
   readonly space: PlacedSpace;
   readonly line: PlacedLine;
@@ -34,6 +34,11 @@ export function floorOf(piece: Piece, { neighbours: { below } }: PlacedSpace): s
     if (member.doubled !== undefined && dividingMemberId(member.id, 'shelf') === below) return layerId(member.id);
   }
   return below;
+}
+
+/** Whether what is beside a space is a shelf. */
+export function isShelf(piece: Piece, memberId: string): boolean {
+  return [...dividingMembersOf(piece.interior)].some(({ member }) => dividingMemberId(member.id, 'shelf') === memberId);
 }
 
 /** The second layer of a doubled shelf. */

@@ -5,16 +5,16 @@ import { boxOf, facingFrame, rectangular, uprightFrame, type Face, type Member }
 import { woodOf } from '../../project/index.js';
 import { NOTHING, together, type DividedIn, type Made } from '../kind.js';
 import { dividingMemberId } from '../ids.js';
-import { allowanceOf, floorOf, labelOf, type Making } from './making.js';
+import { allowanceOf, floorOf, isShelf, labelOf, type PanelMaking } from './making.js';
 import { shelf } from './shelf.js';
 import { panelStock } from './stock.js';
 
-function divider({ piece, space, line, spec, datum, wood }: Making): Made {
+function divider({ piece, space, line, spec, datum, wood }: PanelMaking): Made {
   const ends = allowanceOf(piece, spec, false);
   const length = lengthBetween(space.clear.height, ends);
   const id = dividingMemberId(spec.id, 'divider');
   const x = add(datum, line.near.value);
-  const shelved = space.neighbours.below.endsWith('/shelf/1') ? piece.shelves.setback : ZERO;
+  const shelved = isShelf(piece, space.neighbours.below) ? piece.shelves.setback : ZERO;
   const width = shelved === ZERO ? space.clear.depth : space.clear.depth.minus(size('back from the front', shelved));
   const member = rectangular({
     id,
@@ -45,7 +45,7 @@ function divider({ piece, space, line, spec, datum, wood }: Making): Made {
 }
 
 /** A partition between the front and the rear of a space, standing on what is below. */
-function partition({ piece, space, line, spec, datum, wood }: Making): Made {
+function partition({ piece, space, line, spec, datum, wood }: PanelMaking): Made {
   const ends = allowanceOf(piece, spec, false);
   const id = dividingMemberId(spec.id, 'partition');
   const z = add(datum, line.near.value);
@@ -75,7 +75,7 @@ function partition({ piece, space, line, spec, datum, wood }: Making): Made {
 }
 
 /** A rail along the front of a space, on edge, between what is at its sides. */
-function rail({ piece, space, line, spec, datum, wood }: Making): Made {
+function rail({ piece, space, line, spec, datum, wood }: PanelMaking): Made {
   const id = dividingMemberId(spec.id, 'rail');
   const member = rectangular({
     id,

@@ -4,11 +4,11 @@ import { lengthBetween, pinHoles, reachAtEnd, recess } from '../../joints/index.
 import { boxOf, flatFrame, rectangular, type Face, type Joint, type Member, type ShapeProblem } from '../../piece/index.js';
 import { NOTHING, type Made } from '../kind.js';
 import { dividingMemberId } from '../ids.js';
-import { HOW, allowanceOf, labelOf, type Making } from './making.js';
+import { HOW, allowanceOf, labelOf, type PanelMaking } from './making.js';
 import { flushStrips, layerOf, stripsOf } from './stiffeners.js';
 
 /** A strip that hangs below its shelf needs the space there in one piece. */
-function inTheWay({ space, spec, line }: Making): readonly ShapeProblem[] {
+function inTheWay({ space, spec, line }: PanelMaking): readonly ShapeProblem[] {
   const { strip } = spec;
   const below = space.space.split?.spaces[space.space.split.members.findIndex((m) => m.id === spec.id)];
   if (!strip || (!below?.split && !below?.filling)) return [];
@@ -31,7 +31,7 @@ function inTheWay({ space, spec, line }: Making): readonly ShapeProblem[] {
 }
 
 /** A shelf with its strips and its second layer, what it cuts into the sides, and what carries it. */
-export function shelf(making: Making): Made {
+export function shelf(making: PanelMaking): Made {
   const { piece, space, line, spec, datum, wood } = making;
   const ends = allowanceOf(piece, spec, true);
   const length = lengthBetween(space.clear.width, ends);

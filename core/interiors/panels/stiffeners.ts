@@ -2,7 +2,7 @@ import { size } from '../../figure/index.js';
 import { add, sub } from '../../length/index.js';
 import { boxOf, facingFrame, flatFrame, rectangular, type Held, type Member, type Strip } from '../../piece/index.js';
 import { woodOf, type Wood } from '../../project/index.js';
-import { layerId, type Making } from './making.js';
+import { layerId, type PanelMaking } from './making.js';
 
 /** A member that is held to a shelf along its length. */
 export interface Added {
@@ -17,13 +17,13 @@ function edgesOf(strip: Strip): readonly Edge[] {
 }
 
 /** The strips that lie against the edges of a shelf, so that it is so much less deep. */
-export function flushStrips({ spec: { strip }, workshop }: Making): { readonly front?: Wood; readonly back?: Wood } {
+export function flushStrips({ spec: { strip }, workshop }: PanelMaking): { readonly front?: Wood; readonly back?: Wood } {
   if (strip?.top !== 'flush') return {};
   return Object.fromEntries(edgesOf(strip).map((edge) => [edge, woodOf(workshop, strip.stock)]));
 }
 
 /** The second layer of a doubled shelf, on the first. */
-export function layerOf({ spec, wood }: Making, shelf: Member): readonly Added[] {
+export function layerOf({ spec, wood }: PanelMaking, shelf: Member): readonly Added[] {
   if (spec.doubled === undefined) return [];
   const { origin } = shelf.frame;
   const member = rectangular({
@@ -36,11 +36,11 @@ export function layerOf({ spec, wood }: Making, shelf: Member): readonly Added[]
     width: shelf.width,
     edges: { v0: shelf.edges.v0 },
   });
-  return [{ member, held: spec.doubled }];
+  return [{ member: { ...member, housedWith: shelf.id }, held: spec.doubled }];
 }
 
 /** The strips along the edges of a shelf: under it, or against its edges with the upper faces flush. */
-export function stripsOf({ piece, space, spec, line, datum, workshop }: Making, shelf: Member): readonly Added[] {
+export function stripsOf({ piece, space, spec, line, datum, workshop }: PanelMaking, shelf: Member): readonly Added[] {
   const { strip } = spec;
   if (!strip) return [];
   const wood = woodOf(workshop, strip.stock);

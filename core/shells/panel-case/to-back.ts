@@ -27,7 +27,7 @@ export function heldToBack(
   const problems: ShapeProblem[] = [];
   for (const { member: spec } of dividingMembersOf(piece.interior)) {
     if (spec.toBack === undefined) continue;
-    const shelf = members.find((m) => m.id === `${spec.id}/shelf/1`);
+    const shelf = members.find((m) => m.node === spec.id && m.role === 'shelf');
     if (!shelf) continue;
     const thick = back?.thickness.value;
     const { z0, x0, x1 } = boxOf(shelf);

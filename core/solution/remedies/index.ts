@@ -38,15 +38,12 @@ export interface Remedy {
 /** Members that fail, and joints and all else that stops the build, by their ids. */
 function failing({ carried, checks }: Solution): ReadonlySet<string> {
   const members = [...carried.members.values()].filter((c) => c.state === 'fails').map((c) => c.member.id);
-  const stops = checks.filter((c) => c.state === 'fails' && (c.severity === 'stop' || isJoint(c.id))).map((c) => c.id);
+  const stops = checks.filter((c) => c.state === 'fails' && (c.severity === 'stop' || c.joint !== undefined)).map((c) => c.id);
   return new Set([...members, ...stops]);
 }
 
 /** Whether a member itself is close to what it may. */
 const isClose = ({ carried }: Solution, id: string) => carried.members.get(id)?.state === 'close';
-
-/** Checks of how members are held to each other. */
-const isJoint = (id: string) => ['ends-', 'along-', 'screws-'].some((kind) => id.startsWith(kind));
 
 function lostHeight(before: Solution, after: Solution, edit: PieceEdit): Length {
   const lost = [...before.shape.spaces.values()].map((space) => {
