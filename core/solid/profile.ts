@@ -36,9 +36,9 @@ export function cornersOf({ start, sides }: Loop, sagitta = SAGITTA): Point[] {
     points.push(to);
     from = to;
   }
-  const [first, last] = [points[0] as Point, points.at(-1) as Point];
-  if (points.length > 1 && Math.hypot(first[0] - last[0], first[1] - last[1]) < 1e-9) points.pop();
-  return points;
+  // A corner that is where the one before it is adds nothing, and the loop closes by itself.
+  const near = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1]) < 1e-9;
+  return points.filter((p, i) => !near(p, points[(i + 1) % points.length] as Point) || points.length === 1);
 }
 
 /** The middle, the radius and the angle of the arc between two points. */
@@ -157,6 +157,9 @@ function joined(a: readonly Point[], b: readonly Point[]): Point[] | null {
   return null;
 }
 
+/** Less than this is a sliver with nothing in it, mm². */
+const SLIVER = 1e-6;
+
 /**
  * A profile as convex polygons that lie beside each other and each turn left: cut into triangles,
  * which are joined again as far as they stay convex (Hertel and Mehlhorn).
@@ -177,7 +180,7 @@ export function convexPieces({ outline, holes }: Profile): readonly (readonly Po
       [0, 1, 2].map((k) => points[corners[3 * i + k] as number] as Point),
       true,
     ),
-  );
+  ).filter((piece) => twiceWithin(piece) > SLIVER);
   for (let i = 0; i < pieces.length; i += 1) {
     for (let k = i + 1; k < pieces.length; k += 1) {
       const one = joined(pieces[i] as Point[], pieces[k] as Point[]);
