@@ -1,6 +1,6 @@
 import { ZERO, type Length } from '../../length/index.js';
 import type { EndAllowance } from '../../joints/index.js';
-import { dividingMembersOf, type DividingMember, type Piece, type PlacedSpace } from '../../piece/index.js';
+import { dividingMembersOf, type DividingMember, type Piece, type PlacedSpace, type Space } from '../../piece/index.js';
 import type { Wood, Workshop } from '../../project/index.js';
 import type { PlacedLine } from '../../run/index.js';
 import { dividingMemberId } from '../ids.js';
@@ -36,9 +36,17 @@ export function floorOf(piece: Piece, { neighbours: { below } }: PlacedSpace): s
   return below;
 }
 
+/** Interiors never change, so that the shelves of each are gone through once. */
+const shelves = new WeakMap<Space, ReadonlySet<string>>();
+
 /** Whether what is beside a space is a shelf. */
-export function isShelf(piece: Piece, memberId: string): boolean {
-  return [...dividingMembersOf(piece.interior)].some(({ member }) => dividingMemberId(member.id, 'shelf') === memberId);
+export function isShelf({ interior }: Piece, memberId: string): boolean {
+  let known = shelves.get(interior);
+  if (!known) {
+    known = new Set([...dividingMembersOf(interior)].map(({ member }) => dividingMemberId(member.id, 'shelf')));
+    shelves.set(interior, known);
+  }
+  return known.has(memberId);
 }
 
 /** The second layer of a doubled shelf. */
