@@ -6,6 +6,8 @@ export interface ShapeOf {
   readonly kind: 'member' | 'space' | 'thing' | 'opening' | 'obstacle' | 'person';
   readonly id: string;
   readonly label: string;
+  /** Of a thing, the space it stands in. */
+  readonly space?: string;
 }
 
 interface Common {

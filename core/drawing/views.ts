@@ -134,7 +134,7 @@ export function blockBoxes(space: PlacedSpace): { block: Block; box: Box }[] {
 
 function thingShapes(space: PlacedSpace, view: View): PlainShape[] {
   return blockBoxes(space).flatMap(({ block, box }): PlainShape[] => {
-    const of: ShapeOf = { kind: 'thing', id: `${space.id}/${block.thingId}`, label: `${block.count} ${block.thing.name}` };
+    const of: ShapeOf = { kind: 'thing', id: `${space.id}/${block.thingId}`, label: `${block.count} ${block.thing.name}`, space: space.id };
     const { columns, rows, layers, stance } = block;
     const whole = flatten(box, view);
     const across = view === 'side' ? rows : columns;
@@ -199,7 +199,7 @@ function upFrom(solution: Solution, spaceId: string): ReadonlySet<string> {
 /** What lies in the places of a space that is filled, drawn as its own front. */
 function filledShapes(space: PlacedSpace, { thing, thingId, room, places }: NonNullable<Stand['filled']>, view: View): PlainShape[] {
   if (view !== 'front' || places.length > MOST_THINGS) return [];
-  const of: ShapeOf = { kind: 'thing', id: `${space.id}/${thingId}`, label: `${places.length} ${thing.name}` };
+  const of: ShapeOf = { kind: 'thing', id: `${space.id}/${thingId}`, label: `${places.length} ${thing.name}`, space: space.id };
   const [w, h] = [toMm(room.width), toMm(room.height)];
   return places.map((place): PlainShape => {
     const [x, y] = [toMm(place.x), toMm(place.y)];

@@ -218,7 +218,7 @@ describe('overlap', () => {
         if (overlapOf(a, b) === 0) expect(points.filter((p) => isIn(b, p, 0.01))).toEqual([]);
         // A corner that is deep in the other is told, by at least as much.
         const deep = points.some((p) => isIn(b, p, 2));
-        if (deep) expect(overlapOf(a, b)).toBeGreaterThanOrEqual(2);
+        if (deep) expect(overlapOf(a, b)).toBeGreaterThan(2 - 1e-6);
       }),
       { numRuns: 40 },
     );

@@ -14,6 +14,7 @@ import { newNodes } from './nodes.js';
 import { TAPE_THICKNESS, Tape } from './tape.js';
 
 const Stage = styled.div`
+  forced-color-adjust: none;
   position: relative;
   flex: 1;
   min-height: 340px;
@@ -114,12 +115,13 @@ const ShapeMark = memo(function ShapeMark({
   kind,
   id,
   label,
+  space,
   hidden,
   selected,
   role,
 }: Pick<Drawn, 'd' | 'hidden'> & PlainShape['of'] & { readonly selected: boolean; readonly role: string }) {
   return (
-    <path d={d} fillRule="evenodd" {...shapeStyle(kind, hidden, selected, role)} data-of={`${kind}:${id}`}>
+    <path d={d} fillRule="evenodd" {...shapeStyle(kind, hidden, selected, role)} data-of={`${kind}:${id}`} data-space={space}>
       <title>{label}</title>
     </path>
   );
@@ -127,9 +129,10 @@ const ShapeMark = memo(function ShapeMark({
 
 /** What the shape under the pointer stands for; of a thing, the space it stands in. */
 function pointedAt(event: { readonly target: EventTarget }): { readonly kind: string; readonly id: string } | null {
-  const [, kind, id] = /^(\w+):(.*)$/.exec((event.target as Element).closest('[data-of]')?.getAttribute('data-of') ?? '') ?? [];
+  const shape = (event.target as Element).closest('[data-of]');
+  const [, kind, id] = /^(\w+):(.*)$/.exec(shape?.getAttribute('data-of') ?? '') ?? [];
   if (!kind || id === undefined) return null;
-  return { kind, id: kind === 'thing' ? (id.split('/')[0] as string) : id };
+  return { kind, id: shape?.getAttribute('data-space') ?? id };
 }
 
 /** The shapes of a drawing; a click picks what a shape stands for. */

@@ -13,6 +13,8 @@ import { useTape, type TapeHook, type TapeOptions } from './use-tape.js';
 export const TAPE_THICKNESS = 58;
 
 const Frame = styled.div<{ $upright: boolean }>`
+  /* Black and yellow say what is wood and what is a gap: they stay where a browser forces its own colours. */
+  forced-color-adjust: none;
   position: absolute;
   touch-action: none;
   border: 1.5px solid ${ink};

@@ -7,7 +7,7 @@ import { fillings } from './kinds.js';
 import { MadeOf } from './made-of.js';
 import type { Filling, Means } from './means.js';
 
-/** Fills an open space with drawers, cells, boards or slats. */
+/** Fills an open space in one of the ways that the kinds offer. */
 export function FillMenu({ space }: { space: PlacedSpace }) {
   const { piece, commit, select } = useSettledBench();
   const { bench } = useProject();

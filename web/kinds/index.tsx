@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { Suspense, memo } from 'react';
 import type { PlacedSpace } from '../../core/piece/index.js';
 import { useSettledBench } from '../bench/bench.js';
 import { INTERIOR_PAGES, shellPage } from './kinds.js';
@@ -14,12 +14,20 @@ export function MakingForm({ space }: { space: PlacedSpace }) {
   const kind = filling?.kind ?? split?.making?.kind;
   if (!kind) return null;
   const { Form } = INTERIOR_PAGES.of(kind);
-  return <Form space={space} />;
+  return (
+    <Suspense fallback={null}>
+      <Form space={space} />
+    </Suspense>
+  );
 }
 
 /** How the shell of the piece is made. */
 export const ShellForm = memo(function ShellForm() {
   const { piece } = useSettledBench();
   const { Form } = shellPage(piece);
-  return <Form piece={piece} />;
+  return (
+    <Suspense fallback={null}>
+      <Form piece={piece} />
+    </Suspense>
+  );
 });

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { StockSelect } from '../shared/stock-select.js';
-import { Button, Grid, Panel, Row } from '../shared/ui.js';
+import { Button, Fault, Grid, Panel, Row } from '../shared/ui.js';
 import { woodFor, type Filling, type Means } from './means.js';
 
 interface MadeOfProps {
@@ -15,6 +15,7 @@ interface MadeOfProps {
 /** Asks what a filling is made of before it is put in; what is nearest to the usual thickness stands there. */
 export function MadeOf({ filling, means, does, onSettled, onCancel }: MadeOfProps) {
   const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
+  if (means.stock.length === 0) return <Fault role="alert">There is no stock to make it of; put some into the stockroom first.</Fault>;
   const now = { ...means, chosen };
   const woods = filling.uses(now).map((use) => ({ ...use, stock: woodFor(now, use) }));
   return (

@@ -33,6 +33,8 @@ beforeAll(() => {
     unobserve() {}
     disconnect() {}
   };
+  // Charts say that they have no size here.
+  jest.spyOn(console, 'warn').mockImplementation(() => undefined);
   globalThis.fetch = () => Promise.reject(new Error('nothing is asked of a server here'));
 });
 afterAll(() => [...takeOut].reverse().forEach((take) => take()));

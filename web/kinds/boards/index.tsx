@@ -1,8 +1,10 @@
 import type { Boards } from '../../../core/interiors/index.js';
+import { fetched } from '../../shared/boundary.js';
 import { newInPlace } from '../../data/defaults.js';
 import type { InteriorPage } from '../page.js';
 import { boardsFilling } from './filling.js';
-import { BoardsForm } from './form.js';
+
+const BoardsForm = fetched(() => import('./form.js').then((m) => m.BoardsForm));
 
 export const boardsPage: InteriorPage = {
   kind: 'boards',

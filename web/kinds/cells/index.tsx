@@ -1,9 +1,11 @@
 import type { Cells } from '../../../core/interiors/index.js';
+import { fetched } from '../../shared/boundary.js';
 import { newCase, newInPlace } from '../../data/defaults.js';
 import { frame, rows, type Box } from '../card.js';
 import type { InteriorPage } from '../page.js';
 import { pigeonHoles, rack } from './filling.js';
-import { CellsForm } from './form.js';
+
+const CellsForm = fetched(() => import('./form.js').then((m) => m.CellsForm));
 
 export const cellsPage: InteriorPage = {
   kind: 'cells',

@@ -1,9 +1,11 @@
 import type { Drawers } from '../../../core/interiors/index.js';
+import { fetched } from '../../shared/boundary.js';
 import { chestSizes, newCase, newInPlace } from '../../data/defaults.js';
 import { frame, rows } from '../card.js';
 import type { InteriorPage } from '../page.js';
 import { drawersFilling } from './filling.js';
-import { DrawersForm } from './form.js';
+
+const DrawersForm = fetched(() => import('./form.js').then((m) => m.DrawersForm));
 
 export const drawersPage: InteriorPage = {
   kind: 'drawers',

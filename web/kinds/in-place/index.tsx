@@ -1,6 +1,8 @@
 import type { InPlace } from '../../../core/shells/index.js';
+import { fetched } from '../../shared/boundary.js';
 import type { ShellPage } from '../page.js';
-import { InPlaceForm } from './form.js';
+
+const InPlaceForm = fetched(() => import('./form.js').then((m) => m.InPlaceForm));
 
 export const inPlacePage: ShellPage = {
   kind: 'in-place',

@@ -1,8 +1,10 @@
 import type { PanelCase } from '../../../core/shells/index.js';
+import { fetched } from '../../shared/boundary.js';
 import { newCase } from '../../data/defaults.js';
 import { frame, rows } from '../card.js';
 import type { ShellPage } from '../page.js';
-import { PanelCaseForm } from './form.js';
+
+const PanelCaseForm = fetched(() => import('./form.js').then((m) => m.PanelCaseForm));
 
 export const panelCasePage: ShellPage = {
   kind: 'panel-case',

@@ -1,9 +1,11 @@
 import type { Slats } from '../../../core/interiors/index.js';
+import { fetched } from '../../shared/boundary.js';
 import { newInPlace } from '../../data/defaults.js';
 import { rows } from '../card.js';
 import type { InteriorPage } from '../page.js';
 import { slatsFilling } from './filling.js';
-import { SlatsForm } from './form.js';
+
+const SlatsForm = fetched(() => import('./form.js').then((m) => m.SlatsForm));
 
 export const slatsPage: InteriorPage = {
   kind: 'slats',
