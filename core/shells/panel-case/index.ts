@@ -12,13 +12,13 @@ import type { ShellKind } from '../kind.js';
 import { outsideOf } from './outside.js';
 import { caseRacking } from './racking.js';
 import { caseRemedies, caseStock } from './remedies.js';
+import { onPlinth } from './plinth.js';
 import { heldToBack } from './to-back.js';
 import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
 import { envelopeOf, woodsOf } from './envelope.js';
 
 function bottomOverToe(piece: PanelCase): ShapeProblem[] {
   if (piece.bottom !== 'over' || piece.base.kind !== 'toe') return [];
-  const { height, setback, bearers: kept } = piece.base;
   return [
     {
       id: 'bottom-over-toe',
@@ -29,7 +29,7 @@ function bottomOverToe(piece: PanelCase): ShapeProblem[] {
         { label: say`Put the bottom between the sides`, edit: { kind: 'piece', patch: { bottom: 'between' } } },
         {
           label: say`Stand the case on a loose plinth`,
-          edit: { kind: 'piece', patch: { base: { kind: 'plinth', height, setback, bearers: kept } } },
+          edit: { kind: 'piece', patch: { base: onPlinth(piece.base) } },
         },
       ],
     },

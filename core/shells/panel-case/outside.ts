@@ -3,6 +3,7 @@ import { ZERO, hypot, sub } from '../../length/index.js';
 import type { Member, Outside, TapeEnd } from '../../piece/index.js';
 import type { Envelope } from './envelope.js';
 import { CASE } from './ids.js';
+import { onPlinth } from './plinth.js';
 import type { PanelCase } from './spec.js';
 
 type Lower = NonNullable<Outside['lower']>;
@@ -34,7 +35,7 @@ function lower({ base }: PanelCase, { height, depth }: Envelope): Lower | null {
   return {
     way: 'Stand it on a loose plinth',
     diagonal: hypot(sub(height.value, base.height), depth.value),
-    edit: { kind: 'piece', patch: { base: { kind: 'plinth', height: base.height, setback: base.setback, bearers: base.bearers } } },
+    edit: { kind: 'piece', patch: { base: onPlinth(base) } },
   };
 }
 

@@ -2,6 +2,7 @@ import { say } from '../../figure/index.js';
 import type { Member, PieceEdit } from '../../piece/index.js';
 import { moveLoad, otherStock, type Asked, type Candidate } from '../../remedies/index.js';
 import { CASE } from './ids.js';
+import { onPlinth } from './plinth.js';
 import type { PanelCase } from './spec.js';
 
 /** The edit that makes a member of the case of another stock, with all that are made of the same. */
@@ -41,7 +42,7 @@ export function caseRemedies(piece: PanelCase, asked: Asked): readonly Candidate
   if (base.kind === 'toe')
     candidates.push({
       label: say`Stand the case on a loose plinth`,
-      edit: { kind: 'piece', patch: { base: { ...base, kind: 'plinth' } } },
+      edit: { kind: 'piece', patch: { base: onPlinth(base) } },
       looks: say`the sides no longer run to the floor`,
     });
   return candidates;

@@ -2,11 +2,13 @@ import fc from 'fast-check';
 import { writeExactly } from '../../figure/index.js';
 import { mm, toMm } from '../../length/index.js';
 import { type Space, type Split } from '../../piece/index.js';
-import { applyEdit } from '../../kinds/index.js';
 import { type PanelCase } from '../../shells/index.js';
 import type { Workshop } from '../../project/index.js';
 import { divided, opening, piece, space, stock, thing, workshop } from '../../testing/samples.js';
+import { faultsIn } from '../../formats/index.js';
+import { applyEdit, pieceSchema } from '../../kinds/index.js';
 import { remediesFor, solve, type Remedy, type Solution } from '../index.js';
+import { candidatesFor } from './candidates.js';
 
 const ID = 'in-m1/shelf/1';
 const slab = thing({ name: 'slab', shape: { kind: 'box', width: mm(800), height: mm(100), depth: mm(200) } });
@@ -128,4 +130,15 @@ test('every remedy of every failing shelf makes it pass, without a stop that was
     { numRuns: 25, seed: 11 },
   );
   expect(offered).toBeGreaterThan(20);
+});
+
+test('whatever is tried leaves a piece that may be kept: a toe with a bearer along its rear becomes a plinth without one', () => {
+  const base = { kind: 'toe', height: mm(80), setback: mm(50), bearers: false, rear: true } as const;
+  const { s, shop } = shelved(60, { base });
+  const tried = s.shape.members.flatMap((member) => candidatesFor({ ...s, workshop: shop, member }).map((c) => c.edit));
+  expect(tried).toContainEqual({
+    kind: 'piece',
+    patch: { base: { kind: 'plinth', height: mm(80), setback: mm(50), bearers: false } },
+  });
+  expect(tried.flatMap((edit) => faultsIn(pieceSchema(), applyEdit(s.piece, edit)))).toEqual([]);
 });
