@@ -16,7 +16,8 @@ import {
 /** What a rectangular member is made from; what is left out is as most members have it. */
 export interface RectangularMember {
   readonly id: string;
-  readonly node?: string;
+  /** The node of the piece that it comes from. */
+  readonly node: string;
   readonly role: Role;
   readonly label: string;
   readonly wood: Wood;
@@ -48,7 +49,7 @@ export function rectangular({
 }: RectangularMember): Member {
   return {
     id,
-    node: node ?? (id.split('/')[0] as string),
+    node,
     role,
     label,
     stockId: wood.id,

@@ -25,6 +25,7 @@ const wood = woodOf(workshop(), 'ply');
 const board = (length: number, width: number, extra: Partial<Member> = {}): Member => ({
   ...rectangular({
     id: 'b',
+    node: 'b',
     role: 'shelf',
     label: 'board',
     wood,

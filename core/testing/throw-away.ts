@@ -40,12 +40,22 @@ function shape(piece: Trestle, workshop: Workshop): Shape {
   const inside = width.minus(sides);
   const standing = add(...(under.map((f) => f.value) as [Length, Length]));
   const end = (id: string, x: Length) =>
-    rectangular({ id, role: 'side', label: 'end', wood: ends, length: height, width: depth, frame: uprightFrame({ x, y: ZERO, z: ZERO }) });
+    rectangular({
+      id,
+      node: 'trestle',
+      role: 'side',
+      label: 'end',
+      wood: ends,
+      length: height,
+      width: depth,
+      frame: uprightFrame({ x, y: ZERO, z: ZERO }),
+    });
   const members = [
     end(END.left, ZERO),
     end(END.right, (width.value - ends.thickness.value) as Length),
     rectangular({
       id: END.floor,
+      node: 'trestle',
       role: 'bottom',
       label: 'floor',
       wood: floor,
@@ -105,6 +115,7 @@ function rodsMade(making: Rods, { split, run, space: owner, workshop }: DividedI
   const rods = lines.map((line) =>
     rectangular({
       id: dividingMemberId(line.line.id, 'slat'),
+      node: line.line.id,
       role: 'slat',
       label: line.line.label,
       wood,

@@ -79,3 +79,22 @@ test('a size must be more than 0 unless the place takes 0', async () => {
   await zero.user.type(slack, '0{Enter}');
   expect(zero.onCommit).toHaveBeenCalledWith(ZERO);
 });
+
+test('what is being typed stays when another value comes from elsewhere, and counts when it is left', async () => {
+  const onCommit = jest.fn<void, [Length | null]>();
+  const field = (value: Length) => (
+    <LengthField label="Other" value={value} precision={{ unit: 'mm', step: mm(0.5) }} onCommit={onCommit} />
+  );
+  const { rerender } = render(field(mm(100)));
+  const user = userEvent.setup();
+  const box = screen.getByLabelText<HTMLInputElement>('Other');
+  await user.clear(box);
+  await user.type(box, '1207');
+  rerender(field(mm(1206)));
+  expect(box.value).toBe('1207');
+  await user.tab();
+  expect(onCommit).toHaveBeenCalledWith(mm(1207));
+  // What nobody types in shows what comes.
+  rerender(field(mm(300)));
+  expect(box.value).toBe('300');
+});

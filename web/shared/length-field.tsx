@@ -1,4 +1,4 @@
-import { useEffect, useId, useState, type KeyboardEvent } from 'react';
+import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { Text, TextField } from 'react-aria-components';
 import { exactText, formatLength, readLength, writeLength, type Length, type Precision } from '../../core/length/index.js';
 import styled from 'styled-components';
@@ -58,7 +58,11 @@ export function LengthField({
   const shown = entryText(value, precision);
   const [text, setText] = useState<string | null>(null);
   const echo = useId();
-  useEffect(() => setText(null), [shown]);
+  // What is being typed stays, whatever comes from elsewhere meanwhile.
+  const here = useRef(false);
+  useEffect(() => {
+    if (!here.current) setText(null);
+  }, [shown]);
 
   const options = { unit: precision.unit, ...(least === undefined ? {} : { least }), ...(greatest === undefined ? {} : { greatest }) };
   const empty = text !== null && text.trim() === '' && optional;
@@ -95,7 +99,11 @@ export function LengthField({
       value={text ?? shown}
       onChange={change}
       onKeyDown={onKeyDown}
-      onBlur={commit}
+      onFocus={() => (here.current = true)}
+      onBlur={() => {
+        here.current = false;
+        commit();
+      }}
       isInvalid={problem !== null}
       {...(hideLabel ? { 'aria-label': label } : {})}
       autoComplete="off"

@@ -62,7 +62,7 @@ function oneBoard(board: Board): Made {
   const { box } = space;
   const member = rectangular({
     id,
-    ...(spec ? {} : { node: space.id }),
+    node: spec?.id ?? space.id,
     role: 'board',
     label: spec ? line.line.label : id.endsWith('first') ? 'first board' : 'last board',
     wood,

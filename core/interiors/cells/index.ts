@@ -54,6 +54,7 @@ function halfLapped(space: PlacedSpace, cells: Cells, grid: CellGrid, workshop: 
       slots(
         rectangular({
           id,
+          node: space.id,
           role: 'divider',
           label: `upright board ${i + 1}`,
           wood,
@@ -69,6 +70,7 @@ function halfLapped(space: PlacedSpace, cells: Cells, grid: CellGrid, workshop: 
       slots(
         rectangular({
           id,
+          node: space.id,
           role: 'shelf',
           label: `level board ${i + 1}`,
           wood,

@@ -86,6 +86,7 @@ export function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid
     return clearOf(cells, at, add(at, t), grid.height).map(({ from, length }, part) =>
       rectangular({
         id: part === 0 ? `${space.id}/ladder-upright/${i + 1}` : `${space.id}/ladder-upright/${i + 1}-${part + 1}`,
+        node: space.id,
         role: 'ladder upright',
         label: part === 0 ? `ladder ${i + 1}` : `ladder ${i + 1}, part ${part + 1}`,
         wood: beside,
@@ -124,6 +125,7 @@ export function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid
       supports.push(
         rectangular({
           id,
+          node: space.id,
           role: 'ladder support',
           label: `${tilted ? 'sloping support' : 'support'} ${column + 1}, ${row + 1}, ${hand}`,
           wood: under,

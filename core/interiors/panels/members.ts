@@ -18,6 +18,7 @@ function divider({ piece, space, line, spec, datum, wood }: PanelMaking): Made {
   const width = shelved === ZERO ? space.clear.depth : space.clear.depth.minus(size('back from the front', shelved));
   const member = rectangular({
     id,
+    node: spec.id,
     role: 'divider',
     label: labelOf(space, line),
     wood,
@@ -51,6 +52,7 @@ function partition({ piece, space, line, spec, datum, wood }: PanelMaking): Made
   const z = add(datum, line.near.value);
   const member = rectangular({
     id,
+    node: spec.id,
     role: 'partition',
     label: labelOf(space, line),
     wood,
@@ -79,6 +81,7 @@ function rail({ piece, space, line, spec, datum, wood }: PanelMaking): Made {
   const id = dividingMemberId(spec.id, 'rail');
   const member = rectangular({
     id,
+    node: spec.id,
     role: 'rail',
     label: labelOf(space, line),
     wood,

@@ -51,6 +51,7 @@ export function shelf(making: PanelMaking): Made {
   };
   const member = rectangular({
     id,
+    node: spec.id,
     role: 'shelf',
     label: labelOf(space, line),
     wood,

@@ -28,6 +28,7 @@ export function layerOf({ spec, wood }: PanelMaking, shelf: Member): readonly Ad
   const { origin } = shelf.frame;
   const member = rectangular({
     id: layerId(spec.id),
+    node: spec.id,
     role: 'shelf layer',
     label: `upper layer of ${shelf.label}`,
     wood,
@@ -56,6 +57,7 @@ export function stripsOf({ piece, space, spec, line, datum, workshop }: PanelMak
     held: strip.held,
     member: rectangular({
       id: `${spec.id}/shelf-strip/${edge}`,
+      node: spec.id,
       role: 'shelf strip',
       label: `${edge} strip of ${shelf.label}`,
       wood,

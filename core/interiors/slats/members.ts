@@ -47,6 +47,7 @@ function supportMembers(deck: Deck): Member[] {
     const at = supports.count === 1 ? Math.round((from + to - t) / 2) : Math.round(first + ((last - first) * i) / (supports.count - 1));
     return rectangular({
       id: `${space.id}/slat-support/${i + 1}`,
+      node: space.id,
       role: 'slat support',
       label: `support ${i + 1} of ${space.label}`,
       wood,

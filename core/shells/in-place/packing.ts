@@ -48,6 +48,7 @@ export function packingMembers(
     const uprights = (['rear', 'front'] as const).map((where) =>
       rectangular({
         id: `packing/upright/${hand}-${where}`,
+        node: 'packing',
         role: 'packing upright',
         label: `${hand} packing upright, ${where}`,
         wood,

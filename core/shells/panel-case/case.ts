@@ -20,7 +20,7 @@ import type { Wood } from '../../project/index.js';
 import type { Stock } from '../../stock/index.js';
 import type { Envelope, Woods } from './envelope.js';
 import { caseJoints } from './case-joints.js';
-import { CASE } from './ids.js';
+import { BASE_NODE, CASE, CASE_NODE } from './ids.js';
 
 /** The two sides: to the floor over a toe, on the plinth, and short of a top or bottom that goes over them. */
 function sides(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
@@ -35,6 +35,7 @@ function sides(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const side = (id: string, label: string, x: Length, inner: Face) =>
     rectangular({
       id,
+      node: CASE_NODE,
       role: 'side',
       label,
       wood: woods.sides,
@@ -52,6 +53,7 @@ function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const panel = (id: string, role: Role, wood: Wood, over: boolean, y: Length) =>
     rectangular({
       id,
+      node: CASE_NODE,
       role,
       label: role,
       wood,
@@ -81,7 +83,7 @@ function back(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const { back: rule } = piece;
   if (rule.kind === 'none') return [];
   const { width, height, baseHeight, inside, start } = envelope;
-  const common = { id: CASE.back, role: 'back' as const, label: 'back', wood: woods.back };
+  const common = { id: CASE.back, node: CASE_NODE, role: 'back' as const, label: 'back', wood: woods.back };
   if (rule.kind === 'applied') {
     return [
       rectangular({
@@ -122,7 +124,7 @@ function base(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   });
   const front = sub(depth.value, add(rule.setback, t.value));
   const board = (id: string, role: Role, label: string, length: Figure, x: Length, z: Length) =>
-    rectangular({ id, role, label, wood, length, width: baseHeight, frame: facingFrame({ x, y: ZERO, z }) });
+    rectangular({ id, node: BASE_NODE, role, label, wood, length, width: baseHeight, frame: facingFrame({ x, y: ZERO, z }) });
   if (rule.kind === 'toe') {
     const behind = board(CASE.behind, 'bearer', 'rear bearer', inside.width, start.x.value, sub(depth.value, sidesDepth.value));
     return [board(CASE.toe, 'toe board', 'toe board', inside.width, start.x.value, front), ...(rule.rear ? [behind] : [])];
@@ -132,6 +134,7 @@ function base(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const end = (which: string, x: Length) =>
     rectangular({
       id: `base/end/${which}`,
+      node: BASE_NODE,
       role: 'plinth end',
       label: `plinth end, ${which}`,
       wood,
@@ -168,6 +171,7 @@ export function bearers(
     const middle = (box.x0 + box.x1) / 2;
     return rectangular({
       id: `base/bearer/${d.node}`,
+      node: BASE_NODE,
       role: 'bearer',
       label: `bearer under ${d.label}`,
       wood: woods.base,

@@ -10,3 +10,7 @@ export const CASE = {
   front: 'base/rail/front',
   rear: 'base/rail/rear',
 } as const;
+
+/** The nodes that they come from: the case, and what it stands on. */
+export const CASE_NODE = 'case';
+export const BASE_NODE = 'base';
