@@ -35,8 +35,8 @@ export const OpeningSchema = Type.Object(
     widths: Type.Array(ReadingSchema, { minItems: 1, maxItems: 20 }),
     heights: Type.Array(ReadingSchema, { minItems: 1, maxItems: 20 }),
     depths: Type.Array(ReadingSchema, { minItems: 1, maxItems: 20 }),
-    /** Bottom left to top right, and bottom right to top left. */
-    diagonals: Type.Optional(Type.Object({ rising: SizeSchema, falling: SizeSchema }, closed)),
+    /** Bottom left to top right, and bottom right to top left; each once it was measured. */
+    diagonals: Type.Optional(Type.Object({ rising: Type.Optional(SizeSchema), falling: Type.Optional(SizeSchema) }, closed)),
     obstacles: Type.Array(ObstacleSchema, { maxItems: 50 }),
     /** The middles of the studs that were found in the wall behind it, from its left. */
     studs: Type.Optional(Type.Array(SizeSchema, { maxItems: 60 })),

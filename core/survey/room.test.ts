@@ -24,6 +24,8 @@ test('diagonals that differ take their lean off the width', () => {
   expect(toMm(leanOf(leaning))).toBeCloseTo(10, 3);
   expect(toMm(roomFor('a', leaning, 'width').value)).toBeCloseTo(1000 - 10 - 6, 3);
   expect(leanOf(alcove)).toBe(0);
+  // One of them says nothing of a lean.
+  expect(leanOf({ ...leaning, diagonals: { rising: mm(2200) } })).toBe(0);
 });
 
 test('readings differ by 3', () => {

@@ -32,12 +32,12 @@ function readings(openingId: string, opening: Opening, reach: Reach): readonly F
 
 /**
  * How far the sides of an opening lean over its height, from its two diagonals: for a
- * parallelogram, (d1² − d2²) / 4w. Zero where the diagonals were not measured. Positive
+ * parallelogram, (d1² − d2²) / 4w. Zero where not both diagonals were measured. Positive
  * when the sides lean to the right.
  */
 export function leanOf(opening: Opening): Length {
-  if (!opening.diagonals) return ZERO;
-  const { rising, falling } = opening.diagonals;
+  const { rising, falling } = opening.diagonals ?? {};
+  if (rising === undefined || falling === undefined) return ZERO;
   const width = least(valuesOf(opening, 'width'));
   return fromUnits(((rising - falling) * (rising + falling)) / (4 * width));
 }

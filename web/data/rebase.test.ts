@@ -48,6 +48,20 @@ test.each([
   ],
   ['lists that grew on both sides: the later edit counts', { list: [1] }, { list: [1, 2] }, { list: [1, 5] }, { list: [1, 2] }],
   [
+    'what both put in where there was nothing: each field is kept',
+    { name: 'Gap' },
+    { name: 'Gap', diagonals: { falling: 1207 } },
+    { name: 'Gap', diagonals: { rising: 1206 } },
+    { name: 'Gap', diagonals: { falling: 1207, rising: 1206 } },
+  ],
+  [
+    'another kind of value where there was nothing: the later edit counts',
+    {},
+    { rule: { kind: 'fixed', size: 3 } },
+    { rule: { kind: 'grid', pitch: 2 } },
+    { rule: { kind: 'fixed', size: 3 } },
+  ],
+  [
     'another kind of value',
     { limit: { kind: 'span', over: 384 } },
     { limit: { kind: 'amount', mm: 2 } },

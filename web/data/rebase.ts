@@ -22,8 +22,10 @@ export function rebase<T>(seen: T, next: T, now: T): T {
     if (seen.length !== next.length || seen.length !== now.length) return next;
     return next.map((value, i) => rebase<unknown>(seen[i], value, now[i])) as T;
   }
-  if (!isFields(seen) || !isFields(next) || !isFields(now)) return next;
+  // What both put in where there was nothing is put together, where it is the same sort of thing.
+  const before = seen === undefined && isFields(next) && isFields(now) && next['kind'] === now['kind'] ? {} : seen;
+  if (!isFields(before) || !isFields(next) || !isFields(now)) return next;
   const keys = new Set([...Object.keys(next), ...Object.keys(now)]);
-  const merged = [...keys].map((key) => [key, rebase(seen[key], next[key], now[key])] as const);
+  const merged = [...keys].map((key) => [key, rebase(before[key], next[key], now[key])] as const);
   return Object.fromEntries(merged.filter(([, value]) => value !== undefined)) as T;
 }

@@ -8,6 +8,7 @@ import { useBench, useOpening } from '../../bench/bench.js';
 import { useSize } from '../../bench/drawing.js';
 import { LengthField } from '../../shared/length-field.js';
 import { Button, Faint, Grid, Row } from '../../shared/ui.js';
+import { without } from '../../shared/without.js';
 import { inkSoft, line, paper, phone, wood, woodDark } from '../../theme/tokens.js';
 
 /** Narrower than this the fields stand in a list, since the drawing would be no larger than they are; px. */
@@ -248,7 +249,8 @@ export function MeasureStage() {
 
 function withDiagonal(opening: Opening, which: 'rising' | 'falling', value: Length | null): Opening {
   const { diagonals, ...rest } = opening;
-  if (value === null) return rest;
-  const other = diagonals ?? { rising: value, falling: value };
-  return { ...rest, diagonals: { ...other, [which]: value } };
+  // The other one stays as it is: what was not measured is not made up.
+  const kept = without(diagonals ?? {}, which);
+  const next = value === null ? kept : { ...kept, [which]: value };
+  return Object.keys(next).length === 0 ? rest : { ...rest, diagonals: next };
 }
