@@ -76,7 +76,7 @@ export function pointer(page: Page): Hands {
 const hasFocus = (locator: Locator) => locator.evaluateAll((all) => all.some((one) => one === document.activeElement));
 
 /** Presses a key until what is looked for has the focus. @throws when it is not reached */
-async function walk(page: Page, key: string, to: Locator, most: number): Promise<void> {
+export async function walk(page: Page, key: string, to: Locator, most: number): Promise<void> {
   await expect(to.first()).toBeAttached();
   for (let i = 0; i < most; i += 1) {
     if (await hasFocus(to)) return;

@@ -1,30 +1,9 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
+import { along, saved, upright, walk } from './hands.js';
 import { expect, test } from './server.js';
 
-/** Presses Tab until something with this role and name has the focus. */
-async function tabTo(page: Page, role: string, name: RegExp, most = 120) {
-  for (let i = 0; i < most; i += 1) {
-    await page.keyboard.press('Tab');
-    const here = await page.evaluate(() => {
-      const e = document.activeElement as HTMLElement | null;
-      if (!e) return null;
-      const label =
-        e.getAttribute('aria-label') ??
-        (e.id ? document.querySelector(`label[for="${CSS.escape(e.id)}"]`)?.textContent : null) ??
-        e.textContent ??
-        '';
-      const role = e.getAttribute('role') ?? { A: 'link', BUTTON: 'button', INPUT: 'textbox', SUMMARY: 'summary' }[e.tagName] ?? e.tagName;
-      return { role, label };
-    });
-    if (here && here.role === role && name.test(here.label)) return;
-  }
-  throw new Error(`Tab does not reach ${role} ${String(name)}`);
-}
-
-async function saved(page: Page) {
-  await expect(page.getByRole('status').filter({ hasText: 'Saving' })).toHaveCount(0);
-}
+const tabTo = (page: Page, role: 'textbox' | 'button' | 'option', name: RegExp) => walk(page, 'Tab', page.getByRole(role, { name }), 120);
 
 /** Replaces what stands in the focused field and keeps it. */
 async function enter(page: Page, text: string) {
@@ -33,8 +12,6 @@ async function enter(page: Page, text: string) {
   await page.keyboard.press('Enter');
   await saved(page);
 }
-
-const upright = (page: Page) => page.getByRole('listbox', { name: 'Upright tape, from the floor' });
 
 test('from an empty shed to the exported list with the keyboard alone', async ({ page, empty }) => {
   test.setTimeout(300_000);
@@ -66,14 +43,13 @@ test('from an empty shed to the exported list with the keyboard alone', async ({
   await page.keyboard.press('Alt+2');
   await expect(upright(page)).toBeVisible();
   await tabTo(page, 'option', /inside|left side|toe/);
-  const along = page.getByRole('listbox', { name: 'Tape along the bottom, from the left' });
   await tabTo(page, 'option', /inside/);
   await page.keyboard.press('+');
-  await expect(along.getByRole('option', { name: /bay 1/ })).toBeVisible();
+  await expect(along(page).getByRole('option', { name: /bay 1/ })).toBeVisible();
   await saved(page);
   await page.keyboard.press('Home');
   await page.keyboard.press('ArrowRight');
-  await expect(along.getByRole('option', { name: /bay 1/ })).toBeFocused();
+  await expect(along(page).getByRole('option', { name: /bay 1/ })).toBeFocused();
   await page.keyboard.press('Shift+Tab');
   await expect(upright(page).locator(':focus')).toHaveCount(1);
   await page.keyboard.press('Home');

@@ -5,12 +5,12 @@ import type { Carried } from './carry.js';
 import { tippingOf, type Heap, type Tipping } from './tipping.js';
 
 /** How full a piece is taken to be. */
-export type Filling = 'empty' | 'top only' | 'open drawers only' | 'all';
+export type Fullness = 'empty' | 'top only' | 'open drawers only' | 'all';
 
 /** A state of a free-standing piece, and what tips it then. */
 export interface TippingCase {
   readonly pose: NamedPose;
-  readonly filling: Filling;
+  readonly filling: Fullness;
   /** All of it then, kg. */
   readonly kg: number;
   readonly tipping: Tipping;
@@ -38,7 +38,7 @@ function filledSpaces(shape: Shape, carried: Carried): readonly Filled[] {
   });
 }
 
-function isFilled({ heap }: Filled, filling: Filling, body: Body | undefined, pose: NamedPose, half: number): boolean {
+function isFilled({ heap }: Filled, filling: Fullness, body: Body | undefined, pose: NamedPose, half: number): boolean {
   if (filling === 'all') return true;
   if (filling === 'open drawers only') return body !== undefined && (pose.pose.get(body.id) ?? 0) > 0;
   return filling === 'top only' && heap.y > half;
@@ -51,7 +51,7 @@ export function tippingCases(shape: Shape, carried: Carried): readonly TippingCa
   const filled = filledSpaces(shape, carried);
   const bodyOf = new Map(shape.bodies.flatMap((b) => b.spaces.map((id) => [id, b] as const)));
   const pullAt = toMm(shape.overall.height.value);
-  const fillings: readonly Filling[] = ['empty', 'top only', 'open drawers only', 'all'];
+  const fillings: readonly Fullness[] = ['empty', 'top only', 'open drawers only', 'all'];
   return posesOf(shape.bodies).flatMap((pose) => {
     const members = posed(shape.members, shape.bodies, pose.pose);
     const wood = members.map((m): Heap => {

@@ -1,7 +1,7 @@
 import { PASS, onSlides, tippingCases, worstTipping, type Carried } from '../carry/index.js';
 import { force, len, mass, say } from '../figure/index.js';
 import { fromUnits } from '../length/index.js';
-import { overlapOf } from '../solid/index.js';
+import { overlapOf, type Solid } from '../solid/index.js';
 import {
   boxOf,
   overlap,
@@ -41,21 +41,24 @@ interface Boxed {
 /** In each other by less than this is rounding, mm. */
 const LEAST = 0.05;
 
-/** Whether a member of a body comes into another one, whose box it passes through: where it turns, at the states of its way. */
-function meets(member: Member, body: Body, other: Member): boolean {
-  if (body.motion.kind === 'slide') return true;
-  const still = solidOfMember(other);
-  return solidsOnTheWay(member, body).some((solid) => overlapOf(solid, still) > LEAST);
+const comesInto = (solid: Solid, other: Member) => overlapOf(solid, solidOfMember(other)) > LEAST;
+
+/** What turns, at the states of its way: what it passes is only met where one of them comes into it. */
+function statesOf(member: Member, body: Body): readonly Solid[] | null {
+  return body.motion.kind === 'turn' ? solidsOnTheWay(member, body) : null;
 }
 
 /** What a body runs into on its way: a member that stays, or one of another body. */
 function hits(body: Body, all: readonly Boxed[]): Check[] {
   const own = new Set(body.members);
-  const moving = all.filter(({ member }) => own.has(member.id)).map((b) => ({ ...b, swept: sweptBox(b.member, body) }));
+  const moving = all
+    .filter(({ member }) => own.has(member.id))
+    .map((b) => ({ ...b, swept: sweptBox(b.member, body), states: statesOf(b.member, body) }));
   const inTheWay = all.find(
     ({ member, box }) =>
       // What already stands in room of its own, such as a board let into a groove, is not run into by moving along.
-      !own.has(member.id) && moving.some((m) => overlap(m.swept, box) && !overlap(m.box, box) && meets(m.member, body, member)),
+      !own.has(member.id) &&
+      moving.some((m) => overlap(m.swept, box) && !overlap(m.box, box) && (!m.states || m.states.some((s) => comesInto(s, member)))),
   )?.member;
   if (!inTheWay) return [];
   return [

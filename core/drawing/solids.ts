@@ -16,7 +16,7 @@ import type { Solution } from '../solution/index.js';
 import { blockBoxes } from './views.js';
 
 /** A member as a solid: its middle, its frame, and how long it is along u, v and n, mm. */
-export interface Solid {
+export interface SceneBoard {
   readonly id: string;
   readonly label: string;
   readonly role: string;
@@ -39,7 +39,7 @@ export interface ThingSolid {
 
 /** A piece in space: x across, y up, z to the front. */
 export interface Scene {
-  readonly solids: readonly Solid[];
+  readonly solids: readonly SceneBoard[];
   readonly things: readonly ThingSolid[];
   /** The middle of the piece shut, and half its diagonal, mm. */
   readonly middle: readonly [number, number, number];
@@ -57,7 +57,7 @@ function sizeOf(box: Box): [number, number, number] {
 }
 
 /** The faces of a member in its own directions, from a place in it. */
-function facesOf(member: Member, from: Vector): NonNullable<Solid['faces']> {
+function facesOf(member: Member, from: Vector): NonNullable<SceneBoard['faces']> {
   const { u, v, n } = member.frame;
   return solidOfMember(member).bodies.flatMap(({ faces }) =>
     faces.map(({ corners }) =>
@@ -80,7 +80,7 @@ export function sceneOf(solution: Solution, pose: Pose = SHUT, apart = 0): Scene
   const middle = [width, height, depth].map((f) => toMm(f.value) / 2) as [number, number, number];
   const away = (at: readonly [number, number, number]) =>
     at.map((a, i) => a + (a - (middle[i] as number)) * apart) as [number, number, number];
-  const solids = posed(shape.members, shape.bodies, pose).map((m): Solid => {
+  const solids = posed(shape.members, shape.bodies, pose).map((m): SceneBoard => {
     const { u, v, n } = m.frame;
     const size = [m.length, m.width, m.thickness].map((f) => toMm(f.value)) as [number, number, number];
     const origin = [m.frame.origin.x, m.frame.origin.y, m.frame.origin.z].map(toMm) as [number, number, number];

@@ -1,8 +1,9 @@
+import { RECORD_KINDS } from '../../core/formats/index.js';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import * as schema from './schema.js';
 
 /** The kinds of record a project holds, each in a table of its own. */
-export const KINDS = ['openings', 'things', 'stock', 'slides', 'people', 'pieces'] as const;
+export const KINDS = RECORD_KINDS;
 export type Kind = (typeof KINDS)[number];
 
 /** The project itself, among the changes that can be taken back. */

@@ -1,6 +1,6 @@
 import { and, eq } from 'drizzle-orm';
-import { VERSION, recordBroughtUp, type RecordKind } from '../../core/formats/index.js';
-import { KINDS, PROJECT, tableOf } from './kinds.js';
+import { VERSION, recordBroughtUp } from '../../core/formats/index.js';
+import { KINDS, tableOf, type Kind, type PROJECT } from './kinds.js';
 import type { PgliteDatabase } from 'drizzle-orm/pglite';
 import type * as schema from './schema.js';
 import { changes, folder, projects } from './schema.js';
@@ -44,7 +44,7 @@ export async function upgrade(db: Database): Promise<void> {
         if (now !== data) await tx.update(projects).set({ data: now }).where(eq(projects.id, id));
       }
       for (const { seq, kind, before, after } of await tx.select().from(changes)) {
-        const of = (kind === PROJECT ? 'project' : kind) as RecordKind;
+        const of = kind as Kind | typeof PROJECT;
         const now = { before: recordBroughtUp(of, before, from), after: recordBroughtUp(of, after, from) };
         if (now.before !== before || now.after !== after) await tx.update(changes).set(now).where(eq(changes.seq, seq));
       }

@@ -146,7 +146,7 @@ export function Shapes({
   onDropThing?: (space: string, thing: string) => void;
 }) {
   const { selection, select, solution, space } = useBench();
-  const roles = useMemo(() => new Map(solution.shape.members.map((m) => [m.id, m.role as string])), [solution]);
+  const members = useMemo(() => new Map(solution.shape.members.map((m) => [m.id, m])), [solution]);
   const spaceUnder = (event: DragEvent) => {
     const found = pointedAt(event);
     return found && found.kind !== 'member' ? found.id : null;
@@ -158,9 +158,8 @@ export function Shapes({
         const found = pointedAt(event);
         if (!found) return;
         // A front stands for its drawer until one looks into that.
-        const drawer =
-          roles.get(found.id) === 'drawer front' ? (solution.shape.members.find((m) => m.id === found.id)?.node ?? null) : null;
-        select(drawer !== null && drawer !== space ? drawer : found.id);
+        const member = members.get(found.id);
+        select(member?.role === 'drawer front' && member.node !== space ? member.node : found.id);
       }}
       onDragOver={(event) => onDropThing && spaceUnder(event) && event.preventDefault()}
       onDrop={(event) => {
@@ -169,7 +168,7 @@ export function Shapes({
       }}
     >
       {drawn(drawing, at).map(({ of, hidden, d }, i) => (
-        <ShapeMark key={i} {...of} hidden={hidden} d={d} selected={of.id === selection} role={roles.get(of.id) ?? ''} />
+        <ShapeMark key={i} {...of} hidden={hidden} d={d} selected={of.id === selection} role={members.get(of.id)?.role ?? ''} />
       ))}
     </g>
   );

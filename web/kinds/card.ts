@@ -1,6 +1,6 @@
 import type { LengthUnit } from '../../core/length/index.js';
 import type { Piece } from '../../core/piece/index.js';
-import type { Filling } from './means.js';
+import type { FillingWay } from './means.js';
 
 /** A box of a picture: x, y, width, height. */
 export type Box = readonly [x: number, y: number, width: number, height: number];
@@ -13,7 +13,7 @@ export interface Card {
   /** Boxes of a picture 60 by 48. */
   readonly picture: readonly Box[];
   /** What its inside is filled with at once; null for nothing. */
-  readonly filling: Filling | null;
+  readonly filling: FillingWay | null;
   /** The piece with nothing in it yet. */
   readonly begin: (unit: LengthUnit, stock: string) => Piece;
 }

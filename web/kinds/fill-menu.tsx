@@ -5,7 +5,7 @@ import { usePrecision, useProject } from '../data/project.js';
 import { Fault, Select } from '../shared/ui.js';
 import { fillings } from './kinds.js';
 import { MadeOf } from './made-of.js';
-import type { Filling, Means } from './means.js';
+import type { FillingWay, Means } from './means.js';
 
 /** Fills an open space in one of the ways that the kinds offer. */
 export function FillMenu({ space }: { space: PlacedSpace }) {
@@ -13,11 +13,11 @@ export function FillMenu({ space }: { space: PlacedSpace }) {
   const { bench } = useProject();
   const { unit } = usePrecision();
   const [problem, setProblem] = useState<string | null>(null);
-  const [wanted, setWanted] = useState<Filling | null>(null);
+  const [wanted, setWanted] = useState<FillingWay | null>(null);
   const { stock, slides, things } = bench.records;
   const { width, height, depth } = space.clear;
   const means: Means = { unit, stock, slides, things, clear: { width: width.value, height: height.value, depth: depth.value } };
-  const fill = (filling: Filling, chosen: Means['chosen']) => {
+  const fill = (filling: FillingWay, chosen: Means['chosen']) => {
     setWanted(null);
     try {
       const edit = filling.fill(piece, space.id, { ...means, chosen });

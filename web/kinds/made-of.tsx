@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { StockSelect } from '../shared/stock-select.js';
 import { Button, Fault, Grid, Panel, Row } from '../shared/ui.js';
-import { woodFor, type Filling, type Means } from './means.js';
+import { woodFor, type FillingWay, type Means } from './means.js';
 
 interface MadeOfProps {
-  readonly filling: Filling;
+  readonly filling: FillingWay;
   readonly means: Means;
   /** What the button that settles it says. */
   readonly does: string;

@@ -21,7 +21,7 @@ export interface Use {
 }
 
 /** A way of filling an open space, as it is offered. */
-export interface Filling {
+export interface FillingWay {
   readonly id: string;
   readonly label: string;
   /** What has to be said of its stock before it is put in. */

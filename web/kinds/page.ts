@@ -1,7 +1,7 @@
 import type { ComponentType } from 'react';
 import type { Piece, PlacedSpace } from '../../core/piece/index.js';
 import type { Card } from './card.js';
-import type { Filling } from './means.js';
+import type { FillingWay } from './means.js';
 
 /** What the page knows of one kind of shell. */
 export interface ShellPage {
@@ -19,6 +19,6 @@ export interface InteriorPage {
   /** How it is made. */
   readonly Form: ComponentType<{ space: PlacedSpace }>;
   /** The ways of filling an open space with it. */
-  readonly fillings: readonly Filling[];
+  readonly fillings: readonly FillingWay[];
   readonly cards: readonly Card[];
 }

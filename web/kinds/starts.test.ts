@@ -7,9 +7,9 @@ import { solve } from '../../core/solution/index.js';
 import type { Slide, Stock } from '../../core/stock/index.js';
 import { newCase, newInPlace, newSettings, newStock, newThing } from '../data/defaults.js';
 import { fillings } from './kinds.js';
-import { woodFor, type Filling, type Means } from './means.js';
+import { woodFor, type FillingWay, type Means } from './means.js';
 
-const fillingOf = (id: string) => fillings().find((f) => f.id === id) as Filling;
+const fillingOf = (id: string) => fillings().find((f) => f.id === id) as FillingWay;
 const fillEdit = (piece: Piece, space: string, id: string, with_: Means) => fillingOf(id).fill(piece, space, with_);
 const PLACE = { place: 'A cabinet', width: [800, 32], height: [600, 24], depth: [520, 20] } as const;
 

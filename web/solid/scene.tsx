@@ -2,7 +2,7 @@ import { useEffect, useMemo } from 'react';
 import { Canvas, useThree } from '@react-three/fiber';
 import { BoxGeometry, BufferGeometry, Float32BufferAttribute, EdgesGeometry, Matrix4, PerspectiveCamera, Vector3 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import type { Scene, Solid, ThingSolid } from '../../core/drawing/index.js';
+import type { Scene, SceneBoard, ThingSolid } from '../../core/drawing/index.js';
 import { film, ghost, ghostEdge, ink, tape, wood, woodDark } from '../theme/tokens.js';
 
 /** Looks at the piece from the front, a little from the right and above, and lets it be turned. */
@@ -29,7 +29,7 @@ function Turning({ middle, reach }: Pick<Scene, 'middle' | 'reach'>) {
 const DARK = new Set(['toe board', 'plinth rail', 'bearer', 'runner', 'slat support']);
 
 /** A body of flat faces, each as a fan of triangles. */
-function geometryOf(faces: NonNullable<Solid['faces']>): BufferGeometry {
+function geometryOf(faces: NonNullable<SceneBoard['faces']>): BufferGeometry {
   const corners = faces.flatMap((face) =>
     face.slice(1, -1).flatMap((p, i) => [...(face[0] as readonly number[]), ...p, ...(face[i + 2] as readonly number[])]),
   );
@@ -39,7 +39,7 @@ function geometryOf(faces: NonNullable<Solid['faces']>): BufferGeometry {
   return geometry;
 }
 
-function Board({ solid, selected, onPick }: { solid: Solid; selected: boolean; onPick: (id: string) => void }) {
+function Board({ solid, selected, onPick }: { solid: SceneBoard; selected: boolean; onPick: (id: string) => void }) {
   const [length, width, thickness] = solid.size;
   const { faces } = solid;
   const { geometry, edges } = useMemo(() => {

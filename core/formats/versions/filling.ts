@@ -11,6 +11,5 @@ function renamed(space: Raw): Raw {
 /** What fills a space as a whole may be other things than cells: it is its `filling`, whatever that is. */
 export const filling: Step = {
   from: 1,
-  says: 'cells of a space are its filling',
   records: { pieces: (kept) => within(kept, 'piece', (piece) => within(piece, 'interior', renamed)) },
 };

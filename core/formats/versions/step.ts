@@ -11,7 +11,6 @@ export type RecordKind = 'project' | 'openings' | 'things' | 'stock' | 'slides' 
 export interface Step {
   /** The version that it brings on. */
   readonly from: number;
-  readonly says: string;
   /** What becomes of a record of each kind; those that are left out stay as they are. */
   readonly records: Partial<Readonly<Record<RecordKind, (record: Raw) => Raw>>>;
 }

@@ -1,6 +1,6 @@
 import type { Boards } from '../../../core/interiors/index.js';
 import { ZERO, sub, type Length } from '../../../core/length/index.js';
-import { sizes, woodFor, type Filling, type Means, type Use } from '../means.js';
+import { sizes, woodFor, type FillingWay, type Means, type Use } from '../means.js';
 import { fillWith } from '../parts.js';
 
 const BOARD = { use: 'board', label: 'Boards of', thick: [12, 1 / 2] } as const satisfies Use;
@@ -20,7 +20,7 @@ function usualBoards(means: Means): Boards {
   };
 }
 
-export const boardsFilling: Filling = {
+export const boardsFilling: FillingWay = {
   id: 'lanes',
   label: 'Boards on edge: lanes, compartments',
   uses: () => [BOARD],

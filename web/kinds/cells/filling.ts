@@ -1,6 +1,6 @@
 import type { Cells } from '../../../core/interiors/index.js';
 import type { Length } from '../../../core/length/index.js';
-import { sizes, woodFor, type Filling, type Means, type Use } from '../means.js';
+import { sizes, woodFor, type FillingWay, type Means, type Use } from '../means.js';
 
 const WALL = { use: 'wall', label: 'Half-lapped boards of', thick: [9, 3 / 8] } as const satisfies Use;
 const UPRIGHT = { use: 'upright', label: 'Uprights of', thick: [20, 3 / 4] } as const satisfies Use;
@@ -31,7 +31,7 @@ function usualCells(means: Means, make: 'half-lapped' | 'ladders'): Cells {
   };
 }
 
-export const pigeonHoles: Filling = {
+export const pigeonHoles: FillingWay = {
   id: 'pigeon-holes',
   label: 'Pigeon-holes, half-lapped boards',
   uses: () => [WALL],
@@ -39,7 +39,7 @@ export const pigeonHoles: Filling = {
   fill: (_, space, means) => ({ kind: 'fill', space, filling: usualCells(means, 'half-lapped') }),
 };
 
-export const rack: Filling = {
+export const rack: FillingWay = {
   id: 'rack',
   label: 'A rack of equal cells',
   uses: () => [UPRIGHT, SUPPORT],

@@ -1,7 +1,7 @@
 import { longestSlide } from '../../../core/interiors/drawers/index.js';
 import type { Drawers } from '../../../core/interiors/index.js';
 import { ZERO, inch, mm, sub, type Length } from '../../../core/length/index.js';
-import { sizes, woodFor, type Filling, type Means, type Use } from '../means.js';
+import { sizes, woodFor, type FillingWay, type Means, type Use } from '../means.js';
 import { fillWith } from '../parts.js';
 
 const BOX = { use: 'box', label: 'Boxes of', thick: [15, 5 / 8] } as const satisfies Use;
@@ -53,7 +53,7 @@ function usualDrawers(means: Means): Drawers {
 const HIGH = [150, 6] as const;
 const MOST = 8;
 
-export const drawersFilling: Filling = {
+export const drawersFilling: FillingWay = {
   id: 'drawers',
   label: 'Drawers',
   uses: (means) => [BOX, BOTTOM, FRONT, ...(slideFor(means) ? [] : [RUNNER])],

@@ -1,5 +1,5 @@
 import type { Slats } from '../../../core/interiors/index.js';
-import { sizes, woodFor, type Filling, type Means, type Use } from '../means.js';
+import { sizes, woodFor, type FillingWay, type Means, type Use } from '../means.js';
 import { fillWith } from '../parts.js';
 
 const SLAT = { use: 'slat', label: 'Slats of', thick: [18, 3 / 4] } as const satisfies Use;
@@ -20,7 +20,7 @@ function usualSlats(means: Means): Slats {
 /** A slat with its gap takes up so many times its width. */
 const WITH_GAP = 1.5;
 
-export const slatsFilling: Filling = {
+export const slatsFilling: FillingWay = {
   id: 'slats',
   label: 'A deck of slats',
   uses: () => [SLAT, SUPPORT],
