@@ -75,7 +75,9 @@ test.describe('drawers', () => {
     await chest.focus();
     await page.keyboard.press('Enter');
     // What it is made of stands there to be seen, and is taken as it is.
-    await expect(page.getByRole('button', { name: 'Start the chest' })).toBeFocused();
+    const begin = page.getByRole('button', { name: 'Start the chest' });
+    await expect(begin).toBeFocused();
+    await expect(begin).toBeInViewport();
     await page.keyboard.press('Enter');
     await expect(page).toHaveURL(/divide/);
     const first = upright(page).getByRole('option', { name: /^drawer 1,/ });

@@ -42,8 +42,8 @@ test('from an empty shed to the exported list with the keyboard alone', async ({
   // Divided: two bays, then four shelves in the left one, from the tapes.
   await page.keyboard.press('Alt+2');
   await expect(upright(page)).toBeVisible();
-  await tabTo(page, 'option', /inside|left side|toe/);
-  await tabTo(page, 'option', /inside/);
+  await walk(page, 'Tab', along(page).getByRole('option'), 120);
+  await walk(page, 'ArrowRight', along(page).getByRole('option', { name: /^inside/ }), 3);
   await page.keyboard.press('+');
   await expect(along(page).getByRole('option', { name: /bay 1/ })).toBeVisible();
   await saved(page);

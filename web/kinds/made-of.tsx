@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { StockSelect } from '../shared/stock-select.js';
 import { Button, Fault, Grid, Panel, Row } from '../shared/ui.js';
 import { woodFor, type FillingWay, type Means } from './means.js';
@@ -15,11 +15,16 @@ interface MadeOfProps {
 /** Asks what a filling is made of before it is put in; what is nearest to the usual thickness stands there. */
 export function MadeOf({ filling, means, does, onSettled, onCancel }: MadeOfProps) {
   const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
+  const panel = useRef<HTMLDivElement>(null);
+  // Under the pictures in the shed it would begin below what is seen.
+  useEffect(() => {
+    void panel.current?.scrollIntoView?.({ block: 'nearest' });
+  }, []);
   if (means.stock.length === 0) return <Fault role="alert">There is no stock to make it of; put some into the stockroom first.</Fault>;
   const now = { ...means, chosen };
   const woods = filling.uses(now).map((use) => ({ ...use, stock: woodFor(now, use) }));
   return (
-    <Panel role="group" aria-label="What it is made of" style={{ padding: 10, marginTop: 8, maxWidth: 620 }}>
+    <Panel ref={panel} role="group" aria-label="What it is made of" style={{ padding: 10, marginTop: 8, maxWidth: 620 }}>
       <Grid>
         {woods.map(({ use, label, stock }) => (
           <StockSelect key={use} label={label} value={stock} onChange={(id) => setChosen((now) => ({ ...now, [use]: id }))} />
