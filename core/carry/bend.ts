@@ -5,11 +5,13 @@ import { BeamError, Falls, type BeamSpec } from './beam.js';
 import { builtUpOf, type Attached, type BuiltUp } from './built-up.js';
 import { creepOf, type Creep } from './creep.js';
 import type { sagTwoWays, Beside, PanelSag } from './panel.js';
-import { beamOf, sectionOf, type SpanAxis } from './placed-beam.js';
+import { beamOf, sectionOf } from './placed-beam.js';
 import { everyPattern, type PatternedLoads } from './patterns.js';
 import { PlateError, type LineSupport } from './plate/index.js';
 import { gluedNeutral } from './section.js';
 import { longestOf, shortestSpan, spansOf } from './spans.js';
+import type { Vector } from '../solid/index.js';
+import { wayAlong } from './line.js';
 import type { Load } from './standing.js';
 import { bendingStrength, judgeStress, type StrengthVerdict } from './strength.js';
 import { judge, worse, type Bending, type Sag, type State, type Verdict } from './verdict.js';
@@ -46,9 +48,9 @@ export interface BendingAnswer {
   readonly state: State;
   /** What is missing where it is not judged. */
   readonly missing: string | null;
-  /** The way it spans. */
-  readonly axis: SpanAxis;
-  /** Where the beam begins, across the piece or from its rear, and its length, mm. */
+  /** The level direction that it spans along. */
+  readonly along: Vector;
+  /** Where the beam begins along that, and its length down its slope, mm. */
   readonly from: number;
   readonly length: number;
   /** The beam with its loads and its section, for questions asked of it. */
@@ -62,7 +64,7 @@ export interface BendingAnswer {
 const THINNEST = 3;
 
 function longestSpan(supports: readonly Support[]): number {
-  const { from, to } = longestOf(spansOf(supports.filter((s) => !s.lifted).map((s) => (s.x ?? s.z) as number)));
+  const { from, to } = longestOf(spansOf(supports.filter((s) => !s.lifted).map((s) => s.on?.at ?? 0)));
   return to - from;
 }
 
@@ -125,13 +127,14 @@ export function bend(
   room: number | null = null,
 ): { readonly answer: BendingAnswer; readonly supports: readonly Support[] } | { readonly error: string; readonly falls: boolean } {
   const { settings } = workshop;
-  const by = heldBy(held);
+  const by = heldBy(member, held);
   const beside: Beside = by.edges.length > 1 ? 'both' : by.edges.length === 1 ? 'back' : 'none';
   if (toMm(member.thickness.value) < THINNEST) return { error: `it is thinner than ${THINNEST} mm`, falls: false };
   if (by.ends.length === 0) return { error: 'nothing holds it', falls: true };
-  const { loads, from, axis } = beamOf(member, load, by.ends);
-  const plain = sectionOf(member, axis, from);
-  const built = axis === 'across' ? builtUpOf(member, attached, shortestSpan(loads.base), settings) : null;
+  const { loads, from, along, level } = beamOf(member, load, by.ends);
+  const plain = sectionOf(member, along, from);
+  const alongIt = attached.filter((a) => wayAlong(along, a.member.frame.u) !== 0);
+  const built = alongIt.length > 0 ? builtUpOf(member, alongIt, shortestSpan(loads.base), settings) : null;
   const section = built ? { ...plain, EI: built.EI } : plain;
   try {
     const own = creepOf(plain.properties.material, settings);
@@ -143,15 +146,16 @@ export function bend(
       return {
         carrier: j.carrier,
         how: j.how,
-        [axis === 'across' ? 'x' : 'z']: (loads.base.supports[i]?.x ?? 0) + from,
-        newtons: reaction?.newtons ?? 0,
-        most: atMost[i] ?? 0,
+        on: { along, at: (loads.base.supports[i]?.x ?? 0) * level + from },
+        // Down a slope what is square to it is less than what goes straight down.
+        newtons: (reaction?.newtons ?? 0) / level,
+        most: (atMost[i] ?? 0) / level,
         lifted: reaction?.lifted ?? false,
       };
     });
     const supports = panel ? shared(ends, by, panel.now) : ends;
     const creep = panel ? creepOfPanel(panel, built?.creep ?? own) : (built?.creep ?? own);
-    const span = longestSpan(ends);
+    const span = longestSpan(ends) / level;
     const across = apartAcross(beside, lines, section.width);
     const verdict = judge(panel?.now.mm ?? sag.mm, Math.min(span, across), creep, settings, room);
     const alongSpan = strengthOf(momentFor(moment, sag.mm, panel?.now ?? null, built, section), section, built, workshop);
@@ -175,7 +179,7 @@ export function bend(
         at: panel ? panel.now.along : sag.result.at,
         state: worse(verdict.state, strength.state),
         missing: verdict.creep.judged ? (strength.strength.judged ? null : strength.strength.reason) : verdict.creep.reason,
-        axis,
+        along,
         from,
         length: loads.base.length,
         loads,

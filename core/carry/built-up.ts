@@ -1,9 +1,10 @@
-import { sub, toMm, type Length } from '../length/index.js';
-import { boxOf, type Joint, type Member } from '../piece/index.js';
+import type { Joint, Member } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
+import { cross, scaled, type Vector } from '../solid/index.js';
 import { propertiesOf, type StockProperties } from '../stock/index.js';
 import { afterCreep, builtUpStiffness, slipOf, stripStiffness, torsionConstant, type Connection } from './composite.js';
 import { creepOf, type Creep } from './creep.js';
+import { middleOf, reachAlong } from './fixings/contact.js';
 import type { EdgeBeam } from './plate/index.js';
 import { rectangleSecondMoment, type Layer } from './section.js';
 
@@ -50,17 +51,25 @@ export function attachedTo(members: readonly Member[], joints: readonly Joint[])
   return all;
 }
 
+/** The directions of the section of a member that lies: square to its face, upwards, and along it from its rear to its front. */
+function sectionWays({ frame: { u, n } }: Member): readonly [up: Vector, out: Vector] {
+  const way = n[1] < 0 ? -1 : 1;
+  return [scaled(n, way), scaled(cross(u, n), way)];
+}
+
+const long = ([low, high]: readonly [number, number]) => high - low;
+
 function partsOf(member: Member, attached: readonly Attached[]): readonly SectionPart[] {
   const all = [{ member, how: null }, ...attached];
-  const highest = Math.max(...all.map((a) => boxOf(a.member).y1));
+  const [up, out] = sectionWays(member);
+  const highest = Math.max(...all.map((a) => reachAlong(a.member, up)[1]));
   return all.map(({ member: m, how }) => {
-    const box = boxOf(m);
     const properties = propertiesOf(m.stock);
     const layer: Layer = {
       E: properties.elastic * 1000,
-      width: toMm(sub(box.z1, box.z0)),
-      height: toMm(sub(box.y1, box.y0)),
-      top: toMm((highest - box.y1) as Length),
+      width: long(reachAlong(m, out)),
+      height: long(reachAlong(m, up)),
+      top: highest - reachAlong(m, up)[1],
     };
     return { member: m, how, layer, properties };
   });
@@ -78,8 +87,9 @@ const SLIPPING = 0.1;
 
 /** A strip on one edge as a beam along the edge of the panel, the front of which is `y0`. */
 function edgeBeam(base: SectionPart, strip: SectionPart, [panel, own]: readonly [Layer, Layer], connection: Connection): EdgeBeam {
-  const [a, b] = [boxOf(strip.member), boxOf(base.member)];
-  const aside = toMm(((a.z0 + a.z1 - b.z0 - b.z1) / 2) as Length);
+  const [, out] = sectionWays(base.member);
+  const [a, b] = [strip.member, base.member].map((m) => middleOf(reachAlong(m, out))) as [number, number];
+  const aside = a - b;
   const full = stripStiffness({
     panel: { E: panel.E, width: panel.width, thickness: panel.height },
     strip: { ...own, top: own.top - panel.top },

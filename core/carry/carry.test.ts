@@ -122,7 +122,10 @@ describe('the way to the floor', () => {
     const onToe = solve(piece(bays, { base: toe }), workshop(), {});
     const post = carried(onToe, 'in-m1/divider/1');
     const bottom = carried(onToe, 'case/bottom/1');
-    expect(bottom.handed.find((h) => h.from === 'in-m1/divider/1')).toMatchObject({ newtons: post.total, x: 500 });
+    expect(bottom.handed.find((h) => h.from === 'in-m1/divider/1')).toMatchObject({
+      newtons: post.total,
+      on: { along: [1, 0, 0], at: 500 },
+    });
     // Half of six shelves and of the top's two spans stand on it, and its own weight.
     expect(post.total).toBeGreaterThan(3 * 8 * GRAVITY);
     const withBearer = solve(piece(bays, { base: { ...toe, bearers: true } }), workshop(), {});

@@ -1,4 +1,3 @@
-import { toMm } from '../length/index.js';
 import { FLOOR, PLACE, massMiddleOf, type Joint, type Member, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
@@ -7,6 +6,7 @@ import type { Support } from './support.js';
 import { attachedTo, type Attached } from './built-up.js';
 import { standingOn, type Handed, type Load, type Standing } from './standing.js';
 import { GRAVITY } from './gravity.js';
+import { lineOf } from './line.js';
 import { isInReach, roomUnder } from './reach.js';
 import type { State } from './verdict.js';
 
@@ -52,7 +52,7 @@ function lies(member: Member): boolean {
 }
 
 const onEdge = ({ frame }: Member) => frame.n[1] === 0 && frame.u[1] === 0;
-const isPlaced = (j: Joint) => j.x !== undefined || j.z !== undefined;
+const isPlaced = (j: Joint) => j.on !== undefined;
 
 /** A rail or a runner board: on edge, level, and held at places along it. */
 function spansOnEdge(member: Member, joints: readonly Joint[]): boolean {
@@ -66,7 +66,7 @@ function hangsByOneEnd(member: Member, joints: readonly Joint[]): boolean {
 }
 
 /** Whether all that holds a member along its span is at one place. */
-const oneEnd = (joints: readonly Joint[]) => new Set(joints.filter(isPlaced).map((j) => `${j.x} ${j.z}`)).size === 1;
+const oneEnd = (joints: readonly Joint[]) => new Set(joints.flatMap(({ on }) => (on ? [`${on.along.join(' ')} ${on.at}`] : []))).size === 1;
 
 /** What nobody sees: it may sag into the room under it, as long as it does not break. */
 const UNSEEN: ReadonlySet<Member['role']> = new Set([
@@ -110,7 +110,7 @@ function passOn(joints: readonly Joint[], total: number): Support[] {
   return joints.map((j) => ({
     carrier: j.carrier,
     how: j.how,
-    ...(j.x === undefined ? {} : { x: toMm(j.x) }),
+    ...(j.on ? { on: lineOf(j.on) } : {}),
     newtons: total / joints.length,
     lifted: false,
   }));
@@ -202,7 +202,15 @@ function carryOne(member: Member, carrying: Carrying): CarriedMember {
  * reactions load those. What has no mass is missing all the way down.
  */
 export function carry(shape: Shape, workshop: Workshop): Carried {
-  const { standing, unweighed } = standingOn(shape);
+  return carryDown(shape, standingOn(shape), workshop);
+}
+
+/** The same for what stands on members, whatever spaces they bound. */
+export function carryDown(
+  shape: Pick<Shape, 'members' | 'joints'>,
+  { standing, unweighed }: ReturnType<typeof standingOn>,
+  workshop: Workshop,
+): Carried {
   const jointsOf = new Map<string, Joint[]>();
   for (const joint of shape.joints) {
     const list = jointsOf.get(joint.carried);
@@ -238,7 +246,7 @@ export function carry(shape: Shape, workshop: Workshop): Carried {
     const deadShare = carried.total > 0 ? dead / carried.total : 0;
     for (const s of carried.supports) {
       if (s.carrier === FLOOR || s.carrier === PLACE) floor += s.newtons;
-      const entry: Handed = { from: member.id, newtons: s.newtons, dead: s.newtons * deadShare, ...(s.x === undefined ? {} : { x: s.x }) };
+      const entry: Handed = { from: member.id, newtons: s.newtons, dead: s.newtons * deadShare, ...(s.on ? { on: s.on } : {}) };
       const list = handed.get(s.carrier);
       if (list) list.push(entry);
       else handed.set(s.carrier, [entry]);

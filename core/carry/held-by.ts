@@ -1,5 +1,7 @@
-import { toMm, type Length } from '../length/index.js';
-import { boxOf, type Joint, type Member } from '../piece/index.js';
+import type { Joint, Member } from '../piece/index.js';
+import type { Vector } from '../solid/index.js';
+import { reachAlong } from './fixings/contact.js';
+import { lineOf, wayAlong } from './line.js';
 import type { Beside, PanelSag } from './panel.js';
 import type { LineSupport } from './plate/index.js';
 import { longestOf, spansOf } from './spans.js';
@@ -12,18 +14,27 @@ export interface HeldBy {
   readonly lines: readonly Joint[];
 }
 
-export function heldBy(held: readonly Joint[]): HeldBy {
+export function heldBy(member: Member, held: readonly Joint[]): HeldBy {
   const edges = held.filter((j) => j.how === 'held along');
   const placed = held.filter((j) => j.how !== 'held along');
-  const across = placed.filter((j) => j.x !== undefined);
-  // Between sides a panel goes across; what it lies on from the left to the right is a line along it.
-  return across.length > 1 ? { ends: across, edges, lines: placed.filter((j) => j.x === undefined) } : { ends: placed, edges, lines: [] };
+  const ways = placed.reduce<readonly (readonly Joint[])[]>((known, j) => {
+    const same = known.findIndex(([first]) => first?.on && j.on && wayAlong(first.on.along, j.on.along) !== 0);
+    return same < 0 ? [...known, [j]] : known.map((way, i) => (i === same ? [...way, j] : way));
+  }, []);
+  const spanning = (along: Vector) => ways.find(([first]) => first?.on && wayAlong(first.on.along, along) !== 0);
+  // Between what holds its ends a panel goes along its grain, else from one to the other that hold it; what it lies on beside that are lines along it.
+  const lengthwise = spanning(member.frame.u) ?? [];
+  const ends = lengthwise.length > 1 ? lengthwise : (ways.find((way) => way.length > 1) ?? placed);
+  return { ends, edges, lines: placed.filter((j) => !ends.includes(j)) };
 }
 
 /** The lines that a panel lies on, from its front edge. */
 export function linesOf(member: Member, joints: readonly Joint[]): readonly LineSupport[] {
-  const { z1 } = boxOf(member);
-  return joints.map((j) => ({ y: toMm((z1 - (j.z as Length)) as Length), oneWay: j.how === 'bearing' }));
+  return joints.flatMap(({ on, how }) => {
+    if (!on) return [];
+    const { along, at } = lineOf(on);
+    return [{ y: reachAlong(member, along)[1] - at, oneWay: how === 'bearing' }];
+  });
 }
 
 /** How far what holds a panel beside its span is apart at most, mm. */
@@ -43,11 +54,11 @@ export function shared(ends: readonly Support[], { edges, lines }: HeldBy, panel
     newtons: i === 0 ? result.edges.y1 : result.edges.y0,
     lifted: false,
   }));
-  const under = lines.map(({ carrier, how, z }, i): Support => {
+  const under = lines.map(({ carrier, how, on }, i): Support => {
     const newtons = Math.max(0, onLines[i] ?? 0);
-    return { carrier, how, ...(z === undefined ? {} : { z: toMm(z) }), newtons, lifted: newtons === 0 };
+    return { carrier, how, ...(on ? { on: lineOf(on) } : {}), newtons, lifted: newtons === 0 };
   });
-  const places = ends.map((s) => s.x ?? s.z ?? 0);
+  const places = ends.map((s) => s.on?.at ?? 0);
   const [first, last] = [Math.min(...places), Math.max(...places)];
   let inner = 0;
   const own = ends.map((_, i) => {

@@ -28,5 +28,6 @@ export * from './slides.js';
 export * from './tip-piece.js';
 export * from './fixings/index.js';
 export * from './leaves-out.js';
+export * from './line.js';
 export * from './path.js';
 export * from './reach.js';

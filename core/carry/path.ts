@@ -1,6 +1,7 @@
 import { fromUnits, toMm } from '../length/index.js';
 import { boxOf, type Joint, type Member } from '../piece/index.js';
 import type { Carried } from './carry.js';
+import type { Line } from './line.js';
 
 /** A place seen from the front, mm from the left and from the floor. */
 export interface Spot {
@@ -18,13 +19,20 @@ export interface PathStep {
   readonly at: Spot;
 }
 
+/** Where a line crosses the middle of a member that is at so much across, seen from the front. */
+function seenAcross(member: Member, { along, at }: Line, middle: number): number {
+  const box = boxOf(member);
+  const out = toMm(fromUnits((box.z0 + box.z1) / 2));
+  return middle + along[0] * (at - along[0] * middle - along[2] * out);
+}
+
 /** Where a member gives its load on: at the support, or where the two lie over each other. */
-function spotOf(from: Member, to: Member | undefined, x: number | undefined): Spot {
+function spotOf(from: Member, to: Member | undefined, on: Line | undefined): Spot {
   const a = boxOf(from);
   const b = to ? boxOf(to) : null;
   const [low, high] = b ? [Math.max(a.x0, b.x0), Math.min(a.x1, b.x1)] : [a.x0, a.x1];
   const middle = toMm(fromUnits((low + high) / 2));
-  return { x: x ?? middle, y: toMm(fromUnits(Math.max(a.y0, b?.y0 ?? a.y0))) };
+  return { x: on ? seenAcross(from, on, middle) : middle, y: toMm(fromUnits(Math.max(a.y0, b?.y0 ?? a.y0))) };
 }
 
 /** The way of a member's load to the floor, nearest first, each joint once. */
@@ -43,7 +51,7 @@ export function pathToFloor(carried: Carried, memberId: string): readonly PathSt
         to: s.carrier,
         how: s.how,
         newtons: s.newtons,
-        at: spotOf(from.member, carried.members.get(s.carrier)?.member, s.x),
+        at: spotOf(from.member, carried.members.get(s.carrier)?.member, s.on),
       });
       queue.push(s.carrier);
     }

@@ -1,10 +1,13 @@
-import { toMm, type Length } from '../length/index.js';
-import { boxOf, type Joint, type Member } from '../piece/index.js';
+import { toMm } from '../length/index.js';
+import { placingOf, type Joint, type Member } from '../piece/index.js';
+import { dot, type Vector } from '../solid/index.js';
 import { propertiesOf, type StockProperties } from '../stock/index.js';
 import type { LineLoad, PointLoad } from './beam.js';
-import { rowOf, type MovableRow, type PatternedLoads } from './patterns.js';
-import { type Handed, type Load, type Standing } from './standing.js';
+import { reachAlong } from './fixings/contact.js';
 import { GRAVITY } from './gravity.js';
+import { lineOf, stretchAlong } from './line.js';
+import { rowOf, type BeamLoads, type MovableRow, type PatternedLoads } from './patterns.js';
+import type { Handed, Load, Standing } from './standing.js';
 import type { Bending, Narrowed } from './verdict.js';
 
 /** A member may reach so far into a joint, mm. */
@@ -15,26 +18,45 @@ function overhang(reach: number, thickness: number): number {
   return reach > Math.max(thickness, DEEPEST_JOINT) ? reach : 0;
 }
 
-/** The way a member spans: across the piece, or from its rear to its front. */
-export type SpanAxis = 'across' | 'deep';
-
-function spanAxis(joints: readonly Joint[]): SpanAxis {
-  return joints.every((j) => j.z !== undefined) ? 'deep' : 'across';
-}
-
 interface BeamInPlace {
   /** What of its load is always there, and what may be there or not. */
   readonly loads: PatternedLoads;
+  /** The level direction that it spans along, and where it begins along that, mm. */
+  readonly along: Vector;
   readonly from: number;
-  readonly axis: SpanAxis;
+  /** How much of its own length is level: the cosine of its slope, 1 where it lies level. */
+  readonly level: number;
 }
 
-/** A member as a beam: its supports, and what it carries along its span. */
+/** How much of the length of a member that spans along a level direction is level. */
+function levelPart({ frame }: Member, along: Vector): number {
+  const rise = dot(frame.n, along);
+  return Math.abs(rise) < 1e-9 ? 1 : Math.sqrt(1 - rise ** 2);
+}
+
+/**
+ * A beam as long as it is down its slope, under what of its load is square to it: stretches over the cosine of the slope, loads times it.
+ */
+function sloped({ base, always, maybe, rows = [] }: PatternedLoads, level: number): PatternedLoads {
+  const line = (l: LineLoad): LineLoad => ({ ...l, from: l.from / level, to: l.to / level, perMm: l.perMm * level ** 2 });
+  const steep = ({ lines, points }: BeamLoads): BeamLoads => ({
+    lines: lines.map(line),
+    points: points.map((p) => ({ x: p.x / level, newtons: p.newtons * level })),
+  });
+  return {
+    base: { length: base.length / level, supports: base.supports.map((s) => ({ ...s, x: s.x / level })) },
+    always: steep(always),
+    maybe: steep(maybe),
+    rows: rows.map((r) => ({ from: r.from / level, to: r.to / level, parts: r.parts.map(line) })),
+  };
+}
+
+/** A member as a beam on what holds it on level lines, all of them square to one direction: its supports, and what it carries along its span. */
 export function beamOf(member: Member, load: Load, joints: readonly Joint[]): BeamInPlace {
-  const axis = spanAxis(joints);
-  const box = boxOf(member);
-  const [low, high] = (axis === 'across' ? [box.x0, box.x1] : [box.z0, box.z1]).map(toMm) as [number, number];
-  const places = joints.map((j) => toMm((axis === 'across' ? j.x : j.z) as Length));
+  const lines = joints.flatMap((j) => (j.on ? [lineOf(j.on)] : []));
+  const along = lines[0]?.along ?? member.frame.u;
+  const places = lines.map((l) => (stretchAlong(along, l.along, l.at, l.at) ?? [l.at])[0]);
+  const [low, high] = reachAlong(member, along);
   const thickness = toMm(member.thickness.value);
   const [first, last] = [Math.min(...places), Math.max(...places)];
   const from = first - overhang(first - low, thickness);
@@ -42,40 +64,42 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
   const clip = (x: number) => Math.min(Math.max(x - from, 0), length);
   const even = (newtons: number): LineLoad => ({ from: 0, to: length, perMm: newtons / length });
   // All that stands on it is carried by it, also where its space reaches past its ends, or lies beside it.
-  const reach = (s: Standing): readonly [number, number] => {
-    const [a, b] = [clip(s.from), clip(s.to)];
+  const reach = (s: Standing): readonly [number, number] | null => {
+    const stretch = stretchAlong(along, s.along, s.from, s.to);
+    if (!stretch) return null;
+    const [a, b] = [clip(stretch[0]), clip(stretch[1])];
     return b - a > 0 ? [a, b] : [Math.max(0, a - 1), Math.min(length, a + 1)];
   };
   const stand = (s: Standing): LineLoad => {
-    // From the rear to the front things take up all of the span, but not all of the breadth where they are fewer.
-    if (axis === 'deep') return { ...even(s.kg * GRAVITY), ...(wideOf(s) === null ? {} : { wide: wideOf(s) as number }) };
-    const [a, b] = reach(s);
+    const over = reach(s);
+    // Across their row things take up all of the span, but not all of the breadth where they are fewer.
+    if (!over) return { ...even(s.kg * GRAVITY), ...(s.row ? { wide: s.row.reduce((sum, r) => sum + r.wide, 0) } : {}) };
+    const [a, b] = over;
     return { from: a, to: b, perMm: (s.kg * GRAVITY) / (b - a) };
   };
-  const wideOf = (s: Standing) => (s.row ? s.row.reduce((sum, r) => sum + r.wide, 0) : null);
-  const moves = (s: Standing) => s.row !== undefined && axis === 'across';
-  const row = (s: Standing): MovableRow => {
-    const [a, b] = reach(s);
-    return {
-      from: a,
-      to: b,
-      parts: rowOf(
-        (s.row ?? []).map((r) => ({ wide: r.wide, newtons: r.kg * GRAVITY })),
-        b - a,
-      ),
-    };
-  };
-  const placed = (h: Handed) => axis === 'across' && h.x !== undefined;
+  const rows: MovableRow[] = [];
+  const staying: Standing[] = [];
+  for (const s of load.standing) {
+    const over = s.row ? reach(s) : null;
+    if (!s.row || !over) staying.push(s);
+    else {
+      const [a, b] = over;
+      const things = s.row.map((r) => ({ wide: r.wide, newtons: r.kg * GRAVITY }));
+      rows.push({ from: a, to: b, parts: rowOf(things, b - a) });
+    }
+  }
   const base = {
     length,
     supports: joints.map((j, i) => ({ x: (places[i] as number) - from, oneWay: j.how === 'bearing' || j.how === 'pins' })),
   };
   const always = { lines: [even(load.self)], points: [] as PointLoad[] };
-  const maybe = { lines: load.standing.filter((s) => !moves(s)).map(stand), points: [] as PointLoad[] };
+  const maybe = { lines: staying.map(stand), points: [] as PointLoad[] };
+  const placeOn = ({ on }: Handed) => (on ? (stretchAlong(along, on.along, on.at, on.at) ?? null) : null);
   for (const h of load.handed) {
     const live = h.newtons - h.dead;
-    if (placed(h)) {
-      const x = clip(h.x as number);
+    const place = placeOn(h);
+    if (place) {
+      const x = clip(place[0]);
       if (h.dead !== 0) always.points.push({ x, newtons: h.dead });
       if (live !== 0) maybe.points.push({ x, newtons: live });
     } else {
@@ -84,18 +108,21 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
       if (live !== 0) maybe.lines.push(even(live));
     }
   }
-  return { axis, from, loads: { base, always, maybe, rows: load.standing.filter(moves).map(row) } };
+  const loads = { base, always, maybe, rows };
+  const level = levelPart(member, along);
+  return { along, from, level, loads: level === 1 ? loads : sloped(loads, level) };
 }
 
-/** What notches leave of a member that lies across the piece, from where its beam begins. */
-function notchesOf(member: Member, from: number): readonly Narrowed[] {
+/** What notches leave of a member along its span, from where its beam begins. */
+function notchesOf(member: Member, along: Vector, from: number): readonly Narrowed[] {
   const notches = member.features.filter((f) => f.kind === 'notch');
   if (notches.length === 0) return [];
   const width = member.width.value;
-  const start = toMm(member.frame.origin.x) - from;
+  const placing = placingOf(member);
+  const start = dot(along, placing.origin) - from;
   return notches.flatMap((f): Narrowed[] => {
     if (f.kind === 'hole') return [];
-    const ends = [f.region.u0, f.region.u1].map((u) => start + member.frame.u[0] * toMm(u));
+    const ends = [f.region.u0, f.region.u1].map((u) => start + dot(along, placing.u) * toMm(u));
     const share = 1 - (f.region.v1 - f.region.v0) / width;
     return share > 0 ? [{ from: Math.max(0, Math.min(...ends)), to: Math.max(...ends), share }] : [];
   });
@@ -109,14 +136,14 @@ const turned = (properties: StockProperties): StockProperties => ({
 });
 
 /** The section that bends: as broad as the member is square to its span, as stiff as the wood is along it. */
-export function sectionOf(member: Member, axis: SpanAxis, from: number): Bending {
+export function sectionOf(member: Member, span: Vector, from: number): Bending {
   // On edge it is as broad as its wood is thick, and as high as it is wide.
   if (member.frame.n[1] === 0) {
     return { width: toMm(member.thickness.value), thickness: toMm(member.width.value), properties: propertiesOf(member.stock) };
   }
-  const along = Math.abs(member.frame.u[axis === 'across' ? 0 : 2]) > Math.SQRT1_2;
+  const along = Math.abs(dot(member.frame.u, span)) > Math.abs(dot(member.frame.v, span));
   const properties = propertiesOf(member.stock);
-  const narrow = along && axis === 'across' ? notchesOf(member, from) : [];
+  const narrow = along ? notchesOf(member, span, from) : [];
   return {
     width: toMm((along ? member.width : member.length).value),
     ...(narrow.length > 0 ? { narrow } : {}),

@@ -1,6 +1,7 @@
 import { toMm } from '../length/index.js';
-import type { Joint, Member } from '../piece/index.js';
-import { extentsOf, isSquare, type AxisIndex } from './fixings/contact.js';
+import { solidOfMember, type Joint, type Member } from '../piece/index.js';
+import { apartOf, type Vector } from '../solid/index.js';
+import { extentsOf, isBlock, reachAlong, type AxisIndex } from './fixings/contact.js';
 
 /** What a joint may be slack, mm: the fitting slack of a groove or a housing. */
 const SLACK = 3;
@@ -19,25 +20,45 @@ function gap(a: Member, b: Member, axis: AxisIndex): number {
  * pin or a slide bridges. A floor, and a place that is there already, are where they are said to be.
  */
 export function isInReach(member: Member, carrier: Member | undefined, { how, apart }: Joint): boolean {
-  if (!carrier || !isSquare(member)) return true;
+  if (!carrier) return true;
   const most = Math.max(how === 'pins' ? PIN_BRIDGES : SLACK, apart === undefined ? 0 : toMm(apart) + 0.1);
   // What stands on something has nothing else under it.
   if (how === 'bearing' && gap(member, carrier, 1) > SLACK) return false;
+  if (!isBlock(member) || !isBlock(carrier)) return apartOf(solidOfMember(member), solidOfMember(carrier)) <= most;
   return gap(member, carrier, 0) <= most && gap(member, carrier, 1) <= most && gap(member, carrier, 2) <= most;
 }
 
 /** What is no more than a sliver of room, mm. */
 const TOUCHES = 0.5;
 
+/** Whether two members are beside each other seen from above: a level direction square to a face of one keeps them apart. */
+function isBeside(a: Member, b: Member): boolean {
+  const ways = isBlock(a) && isBlock(b) ? AXES : [a, b].flatMap(({ frame }) => [frame.u, frame.v, frame.n].flatMap(level));
+  return ways.some((d) => {
+    const [[a0, a1], [b0, b1]] = [reachAlong(a, d), reachAlong(b, d)];
+    return Math.min(a1, b1) - Math.max(a0, b0) <= TOUCHES;
+  });
+}
+
+const AXES: readonly Vector[] = [
+  [1, 0, 0],
+  [0, 0, 1],
+];
+
+/** What of a direction is level, as a direction; nothing where that is no more than a trace of it. */
+function level([x, , z]: Vector): readonly Vector[] {
+  const size = Math.hypot(x, z);
+  return size < 1e-6 ? [] : [[x / size, 0, z / size]];
+}
+
 /** How much room is under a member before it comes down on another one, mm; Infinity where nothing is under it. */
 export function roomUnder(member: Member, members: readonly Member[]): number {
-  const [[x0, x1], [y0], [z0, z1]] = extentsOf(member);
+  const [, [y0]] = extentsOf(member);
   let room = Infinity;
   for (const other of members) {
     if (other === member) continue;
-    const [[a0, a1], [, top], [b0, b1]] = extentsOf(other);
-    const beside = Math.min(x1, a1) - Math.max(x0, a0) <= TOUCHES || Math.min(z1, b1) - Math.max(z0, b0) <= TOUCHES;
-    if (beside || top > y0 + TOUCHES) continue;
+    const [, [, top]] = extentsOf(other);
+    if (top > y0 + TOUCHES || isBeside(member, other)) continue;
     // What it rests on along its edges is no room lost in its middle.
     const rests = y0 - top < TOUCHES;
     if (!rests) room = Math.min(room, y0 - top);

@@ -1,6 +1,8 @@
 import { toMm } from '../length/index.js';
 import type { PlacedSpace, Shape, Stand } from '../piece/index.js';
+import type { Vector } from '../solid/index.js';
 import type { Block } from '../things/index.js';
+import type { Line } from './line.js';
 
 /** What one member puts on another: how much and where. */
 export interface Handed {
@@ -8,15 +10,16 @@ export interface Handed {
   readonly newtons: number;
   /** What of it is the weight of members, which is always there, N. */
   readonly dead: number;
-  /** Across the piece, mm; left out where it is given along the whole length. */
-  readonly x?: number;
+  /** Where; left out where it is given along the whole length. */
+  readonly on?: Line;
 }
 
 /** A stretch of a member that things stand on. */
 export interface Standing {
   readonly space: string;
   readonly kg: number;
-  /** Across the piece, mm. */
+  /** The level direction that things stand one beside the other along, and from where to where, mm. */
+  readonly along: Vector;
   readonly from: number;
   readonly to: number;
   /** The things one beside the other, where their row is shorter than that and may stand anywhere in it. */
@@ -56,19 +59,22 @@ function loadOf(space: PlacedSpace, filled: Stand['filled']): { kg: number; unkn
   };
 }
 
+/** Things stand one beside the other from the left to the right of their space. */
+const ACROSS: Vector = [1, 0, 0];
+
 /** A row that takes up so much of a space counts as spread over all of it. */
 const FILLS = 0.8;
 
 /** What stands in an open space: what is spread, what has its place, and a row that may stand anywhere in it. */
 function standingIn(space: PlacedSpace): readonly Standing[] {
   const [from, to] = [toMm(space.box.x0), toMm(space.box.x1)];
-  const whole = { space: space.id, from, to };
+  const whole = { space: space.id, along: ACROSS, from, to };
   const massOf = ({ thing, count }: Block) => (thing.mass ?? 0) * count;
   const kgOf = (blocks: readonly Block[]) => blocks.reduce((sum, b) => sum + massOf(b), 0);
   const placed = space.blocks.flatMap((b): Standing[] => {
     if (typeof b.at !== 'number') return [];
     const left = Math.min(from + toMm(b.at), to);
-    return [{ space: space.id, kg: massOf(b), from: left, to: Math.max(left + 1, Math.min(left + toMm(b.width), to)) }];
+    return [{ ...whole, kg: massOf(b), from: left, to: Math.max(left + 1, Math.min(left + toMm(b.width), to)) }];
   });
   const unplaced = space.blocks.filter((b) => typeof b.at !== 'number' && b.at !== 'spread');
   const long = unplaced.reduce((sum, b) => sum + toMm(b.width), 0);
@@ -93,7 +99,7 @@ export function standingOn(shape: Shape): { standing: Map<string, Standing[]>; u
     if (space.blocks.length === 0 && !stand?.filled) continue;
     const { kg, unknown } = loadOf(space, stand?.filled);
     const carriers = stand?.carriers ?? [space.neighbours.below];
-    const whole = { space: space.id, kg, from: toMm(space.box.x0), to: toMm(space.box.x1) };
+    const whole = { space: space.id, kg, along: ACROSS, from: toMm(space.box.x0), to: toMm(space.box.x1) };
     const entries = stand?.filled ? [whole] : standingIn(space);
     for (const id of carriers) {
       if (unknown.length > 0) unweighed.set(id, [...(unweighed.get(id) ?? []), ...unknown]);

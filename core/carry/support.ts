@@ -1,12 +1,13 @@
 import type { Joint } from '../piece/index.js';
+import type { Line } from './line.js';
 
 /** What a member gives on to what carries it. */
 export interface Support {
   readonly carrier: string;
   readonly how: Joint['how'];
   readonly by?: Joint['by'];
-  readonly x?: number;
-  readonly z?: number;
+  /** Where; left out for what holds it along its whole length. */
+  readonly on?: Line;
   /** Under all of the load. */
   readonly newtons: number;
   /** The most under any pattern of load; as much as under all of it where it is left out. */

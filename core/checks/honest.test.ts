@@ -175,7 +175,10 @@ describe('ladder racks', () => {
     const s = rack(cells());
     const support = s.carried.members.get('in/ladder-support/1-1-left');
     expect(support?.throughout).toBe(false);
-    expect(support?.supports.map((x) => x.z)).toEqual([220, 280]);
+    expect(support?.supports.map((x) => x.on)).toEqual([
+      { along: [0, 0, 1], at: 220 },
+      { along: [0, 0, 1], at: 280 },
+    ]);
     // The load of 200 hangs 100 past uprights 100 deep: the rear screws pull down what the front ones push up.
     expect(support?.bending?.verdict.today.mm).toBeGreaterThan(0);
     expect(Math.max(...(support?.supports.map((x) => x.newtons) ?? []))).toBeGreaterThan(support?.total as number);

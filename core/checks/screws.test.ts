@@ -93,7 +93,7 @@ test('what is cut for the shelf itself is not in its way', () => {
   expect(clashesOf([rowOf(side([own]), shelf('shelf', 400))])).toEqual([]);
 });
 
-test('boards that lean have no place for screws', () => {
+test('boards that meet along an edge alone have no place for screws', () => {
   const tilted: Frame = {
     origin: at(20, 400, 300),
     u: [Math.cos(0.2), Math.sin(0.2), 0],

@@ -36,7 +36,7 @@ export function otherWays(piece: Piece, carried: Carried, id: string, letters: L
   const own = carried.members.get(id);
   const member = own?.member;
   if (member?.role !== 'shelf' || !findMember(piece.interior, member.node)) return [];
-  const ends = own?.supports.filter((s) => s.x !== undefined) ?? [];
+  const ends = own?.supports.filter((s) => s.on !== undefined) ?? [];
   const holds = (how: 'housed' | 'pins') =>
     ends.every((s) => {
       const carrier = carried.members.get(s.carrier)?.member;

@@ -3,6 +3,7 @@ import { columnSum, writeExactly, type Figure } from '../figure/index.js';
 import {
   NAMED_LIMITS,
   PlateError,
+  axisOf,
   fixingsOf,
   leavesOut,
   getAwayWith,
@@ -112,16 +113,16 @@ function reportCouldBe(bending: BendingAnswer, { workshop }: Solution) {
   return { ...most, span: most.span === Infinity ? 'any' : most.span };
 }
 
-/** A row of screws: how many, of what size, and where along the piece, mm. */
+/** A row of screws: how many, of what size, and where along an axis of the piece, or a direction in it, mm. */
 function reportScrews({ row, count }: ScrewedEnd) {
-  const axis = (['x', 'y', 'z'] as const)[row.along];
+  const axis = axisOf(row.along);
   return {
     count,
     screw: row.screw.name,
     length: row.length,
     through: row.through.id,
     into: row.into.id,
-    along: axis,
+    along: axis === undefined ? row.along : (['x', 'y', 'z'] as const)[axis],
     at: spacedAlong(row, count),
   };
 }

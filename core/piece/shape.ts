@@ -2,7 +2,7 @@ import type { Figure, Sentence } from '../figure/index.js';
 import type { Length } from '../length/index.js';
 import type { PieceEdit } from './edit.js';
 import type { Body, Bought, Fact } from './body.js';
-import type { Box, Member } from './member.js';
+import type { Box, Direction, Member } from './member.js';
 import type { Axis, Space } from './space.js';
 import type { PlacedLine, RunSolution, RunSpec } from '../run/index.js';
 import type { Reach } from '../survey/index.js';
@@ -85,15 +85,26 @@ export type Bearing =
 /** What holds the rear edge of a panel to a back. */
 export type HeldTo = 'glue' | { readonly studs: number };
 
+/** A level line that a load is given on: square to a level direction, so far along it. */
+export interface OnLine {
+  readonly along: Direction;
+  readonly at: Length;
+}
+
+/** From the rear to the front, so far from the left. */
+export const atX = (at: Length): OnLine => ({ along: [1, 0, 0], at });
+
+/** From the left to the right, so far from the rear. */
+export const atZ = (at: Length): OnLine => ({ along: [0, 0, 1], at });
+
 /** A place where a member gives its load to another. */
 export interface Joint {
   readonly carried: string;
   /** A member, or the floor. */
   readonly carrier: string;
   readonly how: Bearing;
-  /** Where along x, or for what spans from the rear to the front along z, the load is given; both left out where the carrier holds it along its whole length. */
-  readonly x?: Length;
-  readonly z?: Length;
+  /** Where the load is given; left out where the carrier holds it along its whole length. */
+  readonly on?: OnLine;
   /** For what is held along its rear edge: glued there, or through the back into so many studs; screws into that edge where nothing is said. */
   readonly by?: HeldTo;
   /** How far apart the two may be and still be held, where it is more than a joint is slack. */

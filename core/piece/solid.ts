@@ -1,5 +1,5 @@
 import { ZERO, add, fromUnits, toMm, type Length } from '../length/index.js';
-import { reachOf, solidOf, volumeOf, type Loop, type Solid, type Vector } from '../solid/index.js';
+import { reachOf, solidOf, volumeOf, type Loop, type Placing, type Solid, type Vector } from '../solid/index.js';
 import type { Box, Frame, Member, Outline, Place } from './member.js';
 
 const vector = ({ x, y, z }: Place): Vector => [toMm(x), toMm(y), toMm(z)];
@@ -10,6 +10,9 @@ function loopOf({ start, sides }: Outline): Loop {
     sides: sides.map((s) => ({ to: [toMm(s.to.u), toMm(s.to.v)], ...(s.kind === 'arc' ? { bulge: s.bulge } : {}) })),
   };
 }
+
+/** The frame of a member in mm. */
+export const placingOf = ({ frame }: Pick<Member, 'frame'>): Placing => ({ ...frame, origin: vector(frame.origin) });
 
 /** Whether a member is a plain board: a rectangle as long and as wide as it is told, with no holes and square ends. */
 export function isPlain({ outline, holes, ends, length, width }: Member): boolean {
@@ -28,12 +31,12 @@ const boxes = new WeakMap<Member, Box>();
 export function solidOfMember(member: Member): Solid {
   let solid = solids.get(member);
   if (!solid) {
-    const { outline, holes = [], ends = [], frame, thickness } = member;
+    const { outline, holes = [], ends = [], thickness } = member;
     solid = solidOf({
       profile: { outline: loopOf(outline), holes: holes.map(loopOf) },
       thickness: toMm(thickness.value),
       cuts: ends.map(({ normal, at }) => ({ normal, at: toMm(at) })),
-      placing: { ...frame, origin: vector(frame.origin) },
+      placing: placingOf(member),
     });
     solids.set(member, solid);
   }

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
-import { allScrews, extentsOf } from '../carry/index.js';
+import { allScrews, extentsOf, reachAlong } from '../carry/index.js';
 import { mm } from '../length/index.js';
 import { boxOf, posed, posesOf, shiftOf, type Member } from '../piece/index.js';
 import { solve, type Solution } from '../solution/index.js';
+import { dot } from '../solid/index.js';
 import { SEED, anyPiece, isWhole } from '../testing/every-kind.js';
 import { stock } from '../testing/samples.js';
 
@@ -87,11 +88,12 @@ test('every screw begins at the outside of one member and ends inside another, w
       const s = solve(piece, shop, {});
       if (!isWhole(s) || s.shape.problems.some((p) => p.stops)) return;
       for (const { row, screws } of allScrews(s.carried)) {
-        const through = extentsOf(row.through)[row.contact.axis];
+        const { normal } = row.contact;
+        const through = reachAlong(row.through, normal);
         const into = extentsOf(row.into);
         for (const { head, point, across } of screws) {
           driven += 1;
-          expect(Math.min(...through.map((end) => Math.abs(end - head[row.contact.axis])))).toBeLessThan(1e-6);
+          expect(Math.min(...through.map((end) => Math.abs(end - dot(normal, head))))).toBeLessThan(1e-6);
           for (const k of [0, 1, 2] as const) {
             expect(point[k]).toBeGreaterThan(into[k][0]);
             expect(point[k]).toBeLessThan(into[k][1]);

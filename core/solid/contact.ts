@@ -2,6 +2,9 @@ import { CLOSE, type Face } from './convex.js';
 import type { Solid } from './solid.js';
 import { cross, dot, minus, plus, scaled, unit, type Vector } from './vector.js';
 
+/** From one place to another along a direction, mm. */
+export type Stretch = readonly [from: number, to: number];
+
 /** Where two solids lie on each other. */
 export interface Contact {
   /** mm². */
@@ -10,9 +13,9 @@ export interface Contact {
   readonly middle: Vector;
   /** Out of the first into the second. */
   readonly normal: Vector;
-  /** The directions in it: the longer one first, and how far it reaches along each, mm. */
+  /** The directions in it: the longer one first, and from where to where it reaches along each, mm. */
   readonly axes: readonly [Vector, Vector];
-  readonly spans: readonly [number, number];
+  readonly over: readonly [Stretch, Stretch];
 }
 
 /** Faces that look at each other from so far are on each other, mm. */
@@ -61,11 +64,15 @@ function patchOf(corners: readonly Vector[], normal: Vector): Patch | null {
 }
 
 /** The directions in a plane along which some patches reach furthest and least: of all their edges the one with the least breadth. */
-function axesOf(patches: readonly Patch[], normal: Vector): Pick<Contact, 'axes' | 'spans'> {
+function axesOf(patches: readonly Patch[], normal: Vector): Pick<Contact, 'axes' | 'over'> {
   const points = patches.flatMap((p) => p.corners);
-  const spanOf = (d: Vector) => {
+  const overOf = (d: Vector): Stretch => {
     const along = points.map((p) => dot(d, p));
-    return Math.max(...along) - Math.min(...along);
+    return [Math.min(...along), Math.max(...along)];
+  };
+  const spanOf = (d: Vector) => {
+    const [from, to] = overOf(d);
+    return to - from;
   };
   const edges = patches.flatMap(({ corners }) =>
     corners.flatMap((p, i): Vector[] => {
@@ -79,8 +86,8 @@ function axesOf(patches: readonly Patch[], normal: Vector): Pick<Contact, 'axes'
   }, null);
   const long = best?.d ?? [1, 0, 0];
   const short = cross(normal, long);
-  const [a, b] = [spanOf(long), spanOf(short)];
-  return a >= b ? { axes: [long, short], spans: [a, b] } : { axes: [short, long], spans: [b, a] };
+  const axes: readonly [Vector, Vector] = spanOf(long) >= spanOf(short) ? [long, short] : [short, long];
+  return { axes, over: [overOf(axes[0]), overOf(axes[1])] };
 }
 
 /**

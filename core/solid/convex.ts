@@ -163,18 +163,34 @@ function mayMeet(a: Convex, b: Convex): boolean {
 export function depthOf(a: Convex, b: Convex): number {
   if (!mayMeet(a, b)) return 0;
   let least = Infinity;
-  const meetAlong = (d: Vector) => {
-    const [a0, a1] = extentOf(a, d);
-    const [b0, b1] = extentOf(b, d);
-    least = Math.min(least, a1 - b0, b1 - a0);
-    return least > 0;
-  };
-  for (const { normal } of [...a.faces, ...b.faces]) if (!meetAlong(normal)) return 0;
+  for (const d of separating(a, b)) {
+    least = Math.min(least, sharedAlong(a, b, d));
+    if (least <= 0) return 0;
+  }
+  return least;
+}
+
+/** How far two convex bodies are apart at least, mm: the widest gap along any direction that may separate them; 0 where they meet. */
+export function gapOf(a: Convex, b: Convex): number {
+  let widest = 0;
+  for (const d of separating(a, b)) widest = Math.max(widest, -sharedAlong(a, b, d));
+  return widest;
+}
+
+/** What two bodies have in common along a direction, mm; below zero it is the gap between them. */
+function sharedAlong(a: Convex, b: Convex, d: Vector): number {
+  const [a0, a1] = extentOf(a, d);
+  const [b0, b1] = extentOf(b, d);
+  return Math.min(a1 - b0, b1 - a0);
+}
+
+/** The directions that may separate two convex bodies: the normals of both, and what is square to an edge of each. */
+function* separating(a: Convex, b: Convex): Generator<Vector> {
+  for (const { normal } of [...a.faces, ...b.faces]) yield normal;
   const others = edgesOf(b);
   for (const e of edgesOf(a))
     for (const f of others) {
       const d = unit(cross(e, f));
-      if (d && !meetAlong(d)) return 0;
+      if (d) yield d;
     }
-  return least;
 }

@@ -1,3 +1,4 @@
+export * from './chord.js';
 export * from './contact.js';
 export { type Convex, type Face, type Plane } from './convex.js';
 export * from './profile.js';

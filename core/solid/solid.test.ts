@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import {
+  apartOf,
   areaOf,
+  chordsOf,
   circleOf,
   contactsOf,
   cross,
@@ -19,6 +21,7 @@ import {
   solidOf,
   unit,
   volumeOf,
+  type Contact,
   type Form,
   type Motion,
   type Placing,
@@ -30,6 +33,8 @@ import {
 const SQUARE: Placing = { origin: [0, 0, 0], u: [1, 0, 0], v: [0, 1, 0], n: [0, 0, 1] };
 const board = (length: number, width: number, thickness: number, placing = SQUARE, cuts: Form['cuts'] = []): Solid =>
   solidOf({ profile: { outline: rectangleOf(length, width), holes: [] }, thickness, cuts, placing });
+
+const spansOf = ({ over }: Contact) => over.map(([from, to]) => to - from);
 
 /** Directions square to each other, turned by some angles. */
 const placings = fc
@@ -162,7 +167,7 @@ describe('ends as planes', () => {
     const [contact, ...more] = contactsOf(side, floor);
     expect(more).toEqual([]);
     // 120 across the side is 120 / cos 13° along the floor.
-    expect(contact?.spans).toEqual([expect.closeTo(120 / cos, 3), expect.closeTo(20, 3)]);
+    expect(contact && spansOf(contact)).toEqual([expect.closeTo(120 / cos, 3), expect.closeTo(20, 3)]);
     expect(contact?.area).toBeCloseTo((120 / cos) * 20, 2);
     expect(contact?.normal).toEqual([expect.closeTo(0, 9), expect.closeTo(-1, 9), expect.closeTo(0, 9)]);
     expect(overlapOf(side, floor)).toBeLessThan(1e-6);
@@ -232,7 +237,7 @@ describe('contact', () => {
     const [contact] = contactsOf(shelf, rail);
     expect(contact?.area).toBeCloseTo(500 * 20, 4);
     expect(contact?.middle).toEqual([expect.closeTo(250, 6), expect.closeTo(100, 6), expect.closeTo(150, 6)]);
-    expect(contact?.spans).toEqual([expect.closeTo(500, 6), expect.closeTo(20, 6)]);
+    expect(contact && spansOf(contact)).toEqual([expect.closeTo(500, 6), expect.closeTo(20, 6)]);
   });
 
   test('what meets along an edge alone does not touch', () => {
@@ -253,7 +258,7 @@ describe('contact', () => {
         expect(dot(ab.normal, ba.normal)).toBeCloseTo(-1, 6);
         const moved = contactsOf(solidAfter(motion, 1, lower), solidAfter(motion, 1, upper))[0];
         expect(moved?.area).toBeCloseTo(ab.area, 2);
-        expect(moved?.spans.map((s) => Math.round(s * 100))).toEqual(ab.spans.map((s) => Math.round(s * 100)));
+        expect(moved && spansOf(moved).map((s) => Math.round(s * 100))).toEqual(spansOf(ab).map((s) => Math.round(s * 100)));
       }),
       { numRuns: 40 },
     );
@@ -268,4 +273,52 @@ test('a leg that turns by half a turn about its pivot stands on its head, and by
   const up = solidAfter(turn(53.13010235415598), 1, leg);
   expect(placeOf(up.form.placing, [725, 22.5, 0])[1] - 22.5).toBeCloseTo(580, 6);
   expect(solidAfter(turn(90), 0, leg).form.placing).toEqual(leg.form.placing);
+});
+
+describe('a line through a solid, and how far two are apart', () => {
+  test('a board with a hole is gone through twice; beside it not at all', () => {
+    const holes = [circleOf([150, 50], 20)];
+    const holed = solidOf({ profile: { outline: rectangleOf(300, 100), holes }, thickness: 20, cuts: [], placing: SQUARE });
+    expect(chordsOf(holed, [0, 50, 10], [1, 0, 0])).toEqual([
+      [expect.closeTo(0, 6), expect.closeTo(130, 1)],
+      [expect.closeTo(170, 1), expect.closeTo(300, 6)],
+    ]);
+    expect(chordsOf(holed, [0, 120, 10], [1, 0, 0])).toEqual([]);
+  });
+
+  test('at 30° through 20 it is 40 long', () => {
+    const [chord] = chordsOf(board(500, 500, 20), [250, 250, 0], [Math.sqrt(0.75), 0, 0.5]);
+    expect(chord).toEqual([expect.closeTo(0, 6), expect.closeTo(40, 6)]);
+  });
+
+  test('the length of all lines through a solid, side by side, is its volume', () => {
+    fc.assert(
+      fc.property(profiles, (profile) => {
+        const solid = solidOf({ profile, thickness: 20, cuts: [], placing: SQUARE });
+        const [[x0, x1], [y0, y1]] = [reachOf(solid, [1, 0, 0]), reachOf(solid, [0, 1, 0])];
+        const step = 0.97;
+        let sum = 0;
+        for (let y = y0 + step / 2; y < y1; y += step)
+          for (const [from, to] of chordsOf(solid, [x0 - 10, y, 10], [1, 0, 0])) sum += (to - from) * step * 20;
+        const { volume } = volumeOf(solid);
+        expect(Math.abs(sum - volume)).toBeLessThan(0.03 * volume + 20 * step * (x1 - x0));
+      }),
+      { numRuns: 100, seed: 11 },
+    );
+  });
+
+  test('boxes that are apart along one direction are so far apart, and as far after both are moved', () => {
+    const one = board(100, 100, 20);
+    fc.assert(
+      fc.property(placings, fc.integer({ min: 0, max: 300 }), (placing, gap) => {
+        const [here, there] = [
+          board(100, 100, 20, placing),
+          board(80, 60, 20, { ...placing, origin: placeOf(placing, [100 + gap, 10, 0]) }),
+        ];
+        expect(apartOf(here, there)).toBeCloseTo(gap, 6);
+        expect(apartOf(there, here)).toBeCloseTo(gap, 6);
+      }),
+    );
+    expect(apartOf(one, board(50, 50, 20, { ...SQUARE, origin: [50, 50, 0] }))).toBe(0);
+  });
 });

@@ -1,4 +1,4 @@
-import { CLOSE, cutBy, depthOf, extentOf, massOf, prism, type Convex, type Face, type Plane } from './convex.js';
+import { CLOSE, cutBy, depthOf, extentOf, gapOf, massOf, prism, type Convex, type Face, type Plane } from './convex.js';
 import { convexPieces, type Profile } from './profile.js';
 import { dot, minus, plus, scaled, turned, type Vector } from './vector.js';
 
@@ -56,6 +56,11 @@ export function reachOf({ bodies }: Solid, direction: Vector): readonly [least: 
  */
 export function overlapOf(a: Solid, b: Solid): number {
   return Math.max(...a.bodies.flatMap((p) => b.bodies.map((q) => depthOf(p, q))));
+}
+
+/** How far two solids are apart at least, mm; 0 where they meet. */
+export function apartOf(a: Solid, b: Solid): number {
+  return Math.min(...a.bodies.flatMap((p) => b.bodies.map((q) => gapOf(p, q))));
 }
 
 /** A movement of what belongs together: along a line, or about one. */

@@ -4,7 +4,7 @@ import { leanCheck } from '../finding/index.js';
 import { DIVIDING, divide, dividingMemberId, interiorMembers, type DividedIn, type DividingKind, type Made } from '../interiors/index.js';
 import { NOTHING } from '../interiors/kind.js';
 import { SizeSchema, ZERO, add, mm, type Length } from '../length/index.js';
-import { FLOOR, flatFrame, rectangular, stockNames, uprightFrame, type Piece, type PieceCommon, type Shape } from '../piece/index.js';
+import { atX, flatFrame, FLOOR, rectangular, stockNames, uprightFrame, type Piece, type PieceCommon, type Shape } from '../piece/index.js';
 import { IdSchema } from '../ids/index.js';
 import { woodOf, type Workshop } from '../project/index.js';
 import { SHELLS, type ShellKind } from '../shells/index.js';
@@ -92,8 +92,8 @@ function shape(piece: Trestle, workshop: Workshop): Shape {
   const made = interiorMembers(piece as unknown as Piece, workshop, divided);
   const joints = [
     ...[END.left, END.right].map((carried) => ({ carried, carrier: FLOOR, how: 'bearing' as const })),
-    { carried: END.floor, carrier: END.left, how: 'screws' as const, x: ends.thickness.value },
-    { carried: END.floor, carrier: END.right, how: 'screws' as const, x: (width.value - ends.thickness.value) as Length },
+    { carried: END.floor, carrier: END.left, how: 'screws' as const, on: atX(ends.thickness.value) },
+    { carried: END.floor, carrier: END.right, how: 'screws' as const, on: atX((width.value - ends.thickness.value) as Length) },
   ];
   return assembled(divided, { ...made, members: [...members, ...made.members], joints: [...joints, ...made.joints] }, outside, []);
 }
@@ -126,8 +126,8 @@ function rodsMade(making: Rods, { split, run, space: owner, workshop }: DividedI
   );
   const { left, right } = owner.neighbours;
   const joints = rods.flatMap(({ id: carried }) => [
-    { carried, carrier: left, how: 'screws' as const, x: owner.box.x0 },
-    { carried, carrier: right, how: 'screws' as const, x: owner.box.x1 },
+    { carried, carrier: left, how: 'screws' as const, on: atX(owner.box.x0) },
+    { carried, carrier: right, how: 'screws' as const, on: atX(owner.box.x1) },
   ]);
   return { ...NOTHING, members: rods, joints, facts: [{ space: owner.id, facts: [{ name: 'rods', remark: say`${rods.length} rods.` }] }] };
 }

@@ -1,7 +1,8 @@
 import { toMm } from '../../length/index.js';
-import type { Feature, Member } from '../../piece/index.js';
-import { extentsOf, type AxisIndex, type Extent, type Extents } from './contact.js';
-import { boxOfScrew, type PlacedRow, type PlacedScrew } from './placed.js';
+import { placingOf, type Feature, type Member } from '../../piece/index.js';
+import { dot, minus, plus, scaled, type Vector } from '../../solid/index.js';
+import { ownExtents, type Extent, type Extents } from './contact.js';
+import type { PlacedRow, PlacedScrew } from './placed.js';
 
 /** What is wrong with where a row of screws goes. */
 export type Clash =
@@ -19,62 +20,82 @@ function overlap(a: Extents, b: Extents, within = -1e-6): boolean {
   return AXES.every((k) => Math.min(a[k][1], b[k][1]) - Math.max(a[k][0], b[k][0]) > -within);
 }
 
-/** The room that a feature takes of its member. Holes are as long as they are deep. */
+/** The room that a feature takes of its member, along its own directions. Holes are as long as they are deep. */
 function roomOf(member: Member, feature: Feature): Extents {
-  const { frame } = member;
   const t = toMm(member.thickness.value);
   const depth = Math.min(t, toMm(feature.depth));
   const n: Extent = feature.face === 'up' ? [t - depth, t] : [0, depth];
   const round = (at: number, across: number): Extent => [at - across / 2, at + across / 2];
-  const [u, v]: readonly [Extent, Extent] =
-    feature.kind === 'hole'
-      ? [round(toMm(feature.at.u), toMm(feature.diameter)), round(toMm(feature.at.v), toMm(feature.diameter))]
-      : [
-          [toMm(feature.region.u0), toMm(feature.region.u1)],
-          [toMm(feature.region.v0), toMm(feature.region.v1)],
-        ];
-  const origin = [frame.origin.x, frame.origin.y, frame.origin.z].map((l) => toMm(l));
-  const parts: readonly (readonly [readonly number[], Extent])[] = [
-    [frame.u, u],
-    [frame.v, v],
-    [frame.n, n],
-  ];
-  const end = (k: AxisIndex, far: boolean) =>
-    parts.reduce((sum, [d, [low, high]]) => sum + (d[k] as number) * ((d[k] as number) > 0 === far ? high : low), origin[k] as number);
-  const on = (k: AxisIndex): Extent => [end(k, false), end(k, true)];
-  return [on(0), on(1), on(2)];
+  if (feature.kind === 'hole') {
+    const across = toMm(feature.diameter);
+    return [round(toMm(feature.at.u), across), round(toMm(feature.at.v), across), n];
+  }
+  const { u0, u1, v0, v1 } = feature.region;
+  return [[toMm(u0), toMm(u1)], [toMm(v0), toMm(v1)], n];
 }
+
+/** A straight piece of something round: from one place to another, and how thick. */
+interface Rod {
+  readonly from: Vector;
+  readonly to: Vector;
+  readonly radius: number;
+}
+
+/** Whether something round is in a block of a member's own directions; what only touches it is not. */
+function isRodIn({ from, to, radius }: Rod, member: Member, block: Extents): boolean {
+  const { origin, u, v, n } = placingOf(member);
+  const own = (place: Vector): Vector => {
+    const arm = minus(place, origin);
+    return [dot(arm, u), dot(arm, v), dot(arm, n)];
+  };
+  const [a, b] = [own(from), own(to)];
+  const long = Math.hypot(...minus(b, a));
+  let [enters, leaves] = [0, 1];
+  for (const k of AXES) {
+    const way = b[k] - a[k];
+    const round = radius * Math.sqrt(Math.max(0, 1 - (way / long) ** 2));
+    const [low, high] = [block[k][0] - round + 1e-6, block[k][1] + round - 1e-6];
+    if (Math.abs(way) < 1e-9) {
+      if (a[k] < low || a[k] > high) return false;
+      continue;
+    }
+    const [p, q] = [(low - a[k]) / way, (high - a[k]) / way];
+    enters = Math.max(enters, Math.min(p, q));
+    leaves = Math.min(leaves, Math.max(p, q));
+  }
+  return enters < leaves;
+}
+
+const rodOf = ({ head, point, across }: PlacedScrew): Rod => ({ from: head, to: point, radius: across / 2 });
 
 /** What a head needs outside, mm. */
 const HEAD_ROOM = 5;
 
-/** The place just outside the head of a screw, as wide as a head. */
-function outsideHead({ head, point, axis, across }: PlacedScrew): Extents {
-  const out = head[axis] < point[axis] ? -1 : 1;
-  const at = (k: AxisIndex): Extent =>
-    k === axis
-      ? out < 0
-        ? [head[k] - HEAD_ROOM, head[k] - 0.5]
-        : [head[k] + 0.5, head[k] + HEAD_ROOM]
-      : [head[k] - across, head[k] + across];
-  return [at(0), at(1), at(2)];
+/** The room just outside the head of a screw, as wide as a head. */
+function outsideHead({ head, way, across }: PlacedScrew): Rod {
+  return { from: plus(head, scaled(way, -HEAD_ROOM)), to: plus(head, scaled(way, -0.5)), radius: across };
 }
 
 /** Whether the heads of a row are under what another one holds. */
 function under(row: PlacedRow, other: PlacedRow): boolean {
-  return row.screws.some((s) => overlap(outsideHead(s), extentsOf(other.row.into)));
+  const { into } = other.row;
+  const block = ownExtents(into);
+  return row.screws.some((s) => isRodIn(outsideHead(s), into, block));
 }
 
-/** How far a screw reaches along an axis, without its thickness, mm. */
-const reach = ({ head, point }: PlacedScrew, k: AxisIndex): Extent => [Math.min(head[k], point[k]), Math.max(head[k], point[k])];
-
-/** How far the axes of two screws are apart, mm: the distance of two stretches square to the piece. */
+/**
+ * How far the axes of two screws are apart, mm: the least distance of two straight stretches. Where the nearest places of their
+ * lines are past an end of one, that end decides.
+ */
 function between(a: PlacedScrew, b: PlacedScrew): number {
-  const gap = (k: AxisIndex) => {
-    const [[a0, a1], [b0, b1]] = [reach(a, k), reach(b, k)];
-    return Math.max(0, a0 - b1, b0 - a1);
-  };
-  return Math.hypot(gap(0), gap(1), gap(2));
+  const [p, q, r] = [minus(a.point, a.head), minus(b.point, b.head), minus(a.head, b.head)];
+  const [pp, qq, pq, pr, qr] = [dot(p, p), dot(q, q), dot(p, q), dot(p, r), dot(q, r)];
+  const within = (part: number) => Math.min(1, Math.max(0, part));
+  const apart = pp * qq - pq * pq;
+  const first = apart > 1e-9 * pp * qq ? within((pq * qr - qq * pr) / apart) : 0;
+  const second = within((pq * first + qr) / qq);
+  const back = within((pq * second - pr) / pp);
+  return Math.hypot(...minus(plus(a.head, scaled(p, back)), plus(b.head, scaled(q, second))));
 }
 
 /** Wood that has to stay between two screws, mm. */
@@ -123,7 +144,7 @@ function landings(row: PlacedRow): Clash[] {
     const cut = member.features.find((f) => {
       if (own(f.mate)) return false;
       const room = roomOf(member, f);
-      return overlap(row.reach, room) && row.screws.some((s) => overlap(boxOfScrew(s), room));
+      return row.screws.some((s) => isRodIn(rodOf(s), member, room));
     });
     return cut ? [{ kind: 'lands', row, in: cut.kind, member: member.id, mate: cut.mate }] : [];
   });

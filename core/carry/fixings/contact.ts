@@ -1,22 +1,24 @@
 import { toMm } from '../../length/index.js';
-import { boxOf, type Member } from '../../piece/index.js';
+import { boxOf, isPlain, placingOf, solidOfMember, type Member } from '../../piece/index.js';
+import { chordsOf, contactsOf, dot, plus, reachOf, scaled, type Stretch, type Vector } from '../../solid/index.js';
 
 /** An axis of the piece: across, up, out. */
 export type AxisIndex = 0 | 1 | 2;
 
 /** From one place to another along an axis, mm. */
-export type Extent = readonly [low: number, high: number];
+export type Extent = Stretch;
 
 /** How two members meet face to face. */
 export interface Contact {
-  /** Square to the plane that they meet in. */
-  readonly axis: AxisIndex;
-  /** The way from the first into the second along it. */
-  readonly way: 1 | -1;
-  /** Where along the axis they meet, mm. */
+  /** Square to the plane that they meet in, out of the first into the second. */
+  readonly normal: Vector;
+  /** Where the plane is along it, mm. */
   readonly plane: number;
-  /** What the two have in common along each axis; nothing along their own. */
-  readonly over: readonly [Extent, Extent, Extent];
+  /** The directions in the plane, the longer stretch first, each to the right, up or out, and what the two have in common along each. */
+  readonly axes: readonly [Vector, Vector];
+  readonly over: readonly [Extent, Extent];
+  /** mm². */
+  readonly area: number;
 }
 
 /** How far something reaches along each axis, mm. */
@@ -42,10 +44,30 @@ export function extentsOf(member: Member): Extents {
 
 const AXES = [0, 1, 2] as const;
 
+const ALONG: readonly [Vector, Vector, Vector] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
+
+/** The axis that a direction lies along, where it lies along one. */
+export const axisOf = (d: Vector): AxisIndex | undefined => AXES.find((k) => Math.abs(d[k]) > 1 - 1e-9);
+
+/** How far a member reaches along a direction, mm. */
+export function reachAlong(member: Member, d: Vector): Extent {
+  const k = axisOf(d);
+  if (k === undefined) return reachOf(solidOfMember(member), d);
+  const [low, high] = extentsOf(member)[k];
+  return d[k] > 0 ? [low, high] : [-high, -low];
+}
+
 /** Whether a member lies square to the piece, so that its box is its body. */
 export function isSquare({ frame }: Member): boolean {
-  return [frame.u, frame.v].every((d) => d.some((part) => Math.abs(part) > 1 - 1e-9));
+  return axisOf(frame.u) !== undefined && axisOf(frame.v) !== undefined;
 }
+
+/** Whether a member fills its box. */
+export const isBlock = (member: Member) => isSquare(member) && isPlain(member);
 
 /** Faces closer to each other than this touch, mm. */
 const TOUCH = 0.05;
@@ -55,46 +77,109 @@ export function inRebate(member: Member, of: Member): boolean {
   return of.features.some((f) => f.kind === 'rebate' && f.mate === member.id);
 }
 
-/** The axis through the thickness of a member that lies square. */
-function thicknessAxis({ frame }: Member): AxisIndex {
-  return AXES.find((k) => Math.abs(frame.n[k]) > Math.SQRT1_2) ?? 1;
+/** A contact across an axis of the piece, by what two have in common along each. */
+function acrossAxis(axis: AxisIndex, way: 1 | -1, plane: number, over: Extents): Contact {
+  const [p, q] = AXES.filter((k) => k !== axis) as [AxisIndex, AxisIndex];
+  const wide = (k: AxisIndex) => over[k][1] - over[k][0];
+  const [long, short] = wide(p) >= wide(q) ? [p, q] : [q, p];
+  const normal = way === 1 ? ALONG[axis] : scaled(ALONG[axis], -1);
+  return { normal, plane: way * plane, axes: [ALONG[long], ALONG[short]], over: [over[long], over[short]], area: wide(p) * wide(q) };
 }
 
 /** What lies in a rebate meets what is behind it there, through its own thickness. */
-function rebated(lying: Extents, axis: AxisIndex, of: Extents, over: Extents): Contact {
-  const way = lying[axis][0] + lying[axis][1] < of[axis][0] + of[axis][1] ? 1 : -1;
-  return { axis, way, plane: way === 1 ? lying[axis][1] : lying[axis][0], over };
+function rebated(lying: Member, of: Member): Contact {
+  const n = lying.frame.n;
+  const middle = (m: Member) => reachAlong(m, n).reduce((sum, end) => sum + end / 2, 0);
+  const normal = middle(lying) < middle(of) ? n : scaled(n, -1);
+  const common = ([a0, a1]: Extent, [b0, b1]: Extent): Extent => [Math.max(a0, b0), Math.min(a1, b1)];
+  const flat = [lying.frame.u, lying.frame.v].map((d) => {
+    const axis = pointing(d);
+    return { axis, over: common(reachAlong(lying, axis), reachAlong(of, axis)) };
+  });
+  return { normal, plane: reachAlong(lying, normal)[1], ...longerFirst(flat) };
 }
 
-/** Where two members that lie square meet; null where they do not. */
+/** A direction, or the opposite one, so that it goes to the right, up or out. */
+function pointing(d: Vector): Vector {
+  const k = axisOf(d);
+  if (k !== undefined) return ALONG[k];
+  const most = AXES.reduce((found, axis) => (Math.abs(d[axis]) > Math.abs(d[found]) + 1e-9 ? axis : found), 0 as AxisIndex);
+  return d[most] > 0 ? d : scaled(d, -1);
+}
+
+const long = ([from, to]: Extent) => to - from;
+
+function longerFirst(two: readonly { axis: Vector; over: Extent }[]): Pick<Contact, 'axes' | 'over' | 'area'> {
+  const [p, q] = [...two].sort((a, b) => long(b.over) - long(a.over)) as [(typeof two)[0], (typeof two)[0]];
+  return { axes: [p.axis, q.axis], over: [p.over, q.over], area: long(p.over) * long(q.over) };
+}
+
+/** Where two members meet; null where they do not. What lies at an angle meets where a plane of one lies on a plane of the other. */
 export function contactOf(a: Member, b: Member): Contact | null {
-  if (!isSquare(a) || !isSquare(b)) return null;
-  const [as, bs] = [extentsOf(a), extentsOf(b)];
+  const rebate = inRebate(a, b) ? rebated(a, b) : inRebate(b, a) ? turned(rebated(b, a)) : null;
+  if (rebate?.over.every((o) => long(o) > TOUCH)) return rebate;
+  return isBlock(a) && isBlock(b) ? contactOfBlocks(extentsOf(a), extentsOf(b)) : contactOfSolids(a, b);
+}
+
+function contactOfBlocks(as: Extents, bs: Extents): Contact | null {
   const over = AXES.map((k): Extent => [Math.max(as[k][0], bs[k][0]), Math.min(as[k][1], bs[k][1])]) as [Extent, Extent, Extent];
-  const shared = over.map(([low, high]) => high - low);
-  if (shared.every((l) => l > TOUCH)) {
-    if (inRebate(a, b)) return rebated(as, thicknessAxis(a), bs, over);
-    return inRebate(b, a) ? turned(rebated(bs, thicknessAxis(b), as, over)) : null;
-  }
+  const shared = over.map(long);
   const axis = AXES.find((k) => Math.abs(shared[k] as number) <= TOUCH);
   if (axis === undefined || AXES.some((k) => k !== axis && (shared[k] as number) <= TOUCH)) return null;
   const way = as[axis][0] + as[axis][1] < bs[axis][0] + bs[axis][1] ? 1 : -1;
-  return { axis, way, plane: way === 1 ? as[axis][1] : as[axis][0], over };
+  return acrossAxis(axis, way, way === 1 ? as[axis][1] : as[axis][0], over);
+}
+
+function contactOfSolids(a: Member, b: Member): Contact | null {
+  const [met] = contactsOf(solidOfMember(a), solidOfMember(b));
+  if (!met) return null;
+  const { normal, middle, area } = met;
+  const flat = met.axes.map((d, i) => {
+    const [from, to] = met.over[i] as Extent;
+    const axis = pointing(d);
+    return { axis, over: dot(axis, d) > 0 ? ([from, to] as const) : ([-to, -from] as const) };
+  });
+  return { normal, plane: dot(normal, middle), ...longerFirst(flat), area };
 }
 
 /** The same contact seen from the other member. */
 export function turned(contact: Contact): Contact {
-  return { ...contact, way: contact.way === 1 ? -1 : 1 };
+  return { ...contact, normal: scaled(contact.normal, -1), plane: -contact.plane };
 }
 
-/** What of a member an axis goes into: the end of its length, its edge, or its face. */
-export function grainAlong({ frame }: Pick<Member, 'frame'>, axis: AxisIndex): 'end' | 'edge' | 'face' {
-  if (Math.abs(frame.u[axis]) > Math.SQRT1_2) return 'end';
-  return Math.abs(frame.v[axis]) > Math.SQRT1_2 ? 'edge' : 'face';
+/** A place by how far it is along the axes of a contact and square to it. */
+export function placeIn({ axes, normal }: Contact, lengthwise: number, beside: number, depth: number): Vector {
+  return plus(plus(scaled(axes[0], lengthwise), scaled(axes[1], beside)), scaled(normal, depth));
 }
 
-/** How deep a member is from where it is met, along the axis, mm. */
-export function depthFrom(member: Member, { axis, plane }: Contact, way: 1 | -1): number {
-  const [low, high] = extentsOf(member)[axis];
-  return way === 1 ? high - plane : plane - low;
+/** The middle of a stretch. */
+export const middleOf = ([low, high]: Extent) => (low + high) / 2;
+
+/** What of a member a direction goes into: the end of its length, its edge, or its face; within 45° of it. */
+export function grainAlong({ frame }: Pick<Member, 'frame'>, d: Vector): 'end' | 'edge' | 'face' {
+  if (Math.abs(dot(frame.u, d)) > Math.SQRT1_2) return 'end';
+  return Math.abs(dot(frame.v, d)) > Math.SQRT1_2 ? 'edge' : 'face';
+}
+
+/** How deep a member is from where it is met, square to that, in the middle of it, mm: with the way of the contact (1) or against it (-1). */
+export function depthFrom(member: Member, contact: Contact, way: 1 | -1): number {
+  const { normal, plane, over } = contact;
+  if (isBlock(member) && axisOf(normal) !== undefined) {
+    const [low, high] = reachAlong(member, normal);
+    return way === 1 ? high - plane : plane - low;
+  }
+  const middle = placeIn(contact, middleOf(over[0]), middleOf(over[1]), plane);
+  const chords = chordsOf(solidOfMember(member), middle, scaled(normal, way));
+  return chords.find(([from, to]) => from < TOUCH && to > TOUCH)?.[1] ?? 0;
+}
+
+/** How far a member reaches along its own directions, its ends cut or not, mm. */
+export function ownExtents(member: Member): Extents {
+  const { origin, u, v, n } = placingOf(member);
+  const own = (d: Vector): Extent => {
+    const [low, high] = reachAlong(member, d);
+    const start = dot(d, origin);
+    return [low - start, high - start];
+  };
+  return [own(u), own(v), own(n)];
 }

@@ -1,5 +1,6 @@
 import { toMm } from '../../length/index.js';
-import type { Feature, Member } from '../../piece/index.js';
+import { placingOf, type Feature, type Member } from '../../piece/index.js';
+import { dot, placeOf, type Vector } from '../../solid/index.js';
 import { DENSITY_PER_G, propertiesOf, type StockProperties } from '../../stock/index.js';
 import {
   FULL_PENETRATION as FULL,
@@ -12,7 +13,7 @@ import {
   type ScrewedWood,
   type WoodScrew,
 } from '../screws.js';
-import { contactOf, depthFrom, extentsOf, grainAlong, turned, type AxisIndex, type Contact, type Extent } from './contact.js';
+import { contactOf, depthFrom, grainAlong, middleOf, reachAlong, turned, type Contact, type Extent } from './contact.js';
 
 /** Lengths that wood screws are sold in, mm. */
 export const SOLD = [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 120];
@@ -41,8 +42,8 @@ export interface Row {
   /** What of it is in the wood that holds it, and what is left of that before its point, mm. */
   readonly inside: number;
   readonly left: number;
-  /** The axis the row runs along, and what there is of it. */
-  readonly along: AxisIndex;
+  /** The direction the row runs along, and what there is of it. */
+  readonly along: Vector;
   readonly room: Extent;
   /** What it keeps to the nearer face beside the row, mm, where that is less than is wanted. */
   readonly tight?: { readonly has: number; readonly wanted: number };
@@ -69,7 +70,7 @@ export function mostAcross(width: number, screw: WoodScrew): number {
   return room < 0 ? 0 : 1 + Math.floor(room / (KEEP.between * D));
 }
 
-function woodOf(member: Member, axis: AxisIndex): ScrewedWood {
+function woodOf(member: Member, axis: Vector): ScrewedWood {
   const properties = propertiesOf(member.stock);
   const grain = grainAlong(member, axis);
   // The edge of a sheet holds as poorly as end grain.
@@ -85,11 +86,9 @@ function holesThrough(member: Member, mate: Member): readonly Hole[] {
   return member.features.filter((f): f is Hole => f.kind === 'hole' && f.mate === mate.id && f.depth >= member.thickness.value);
 }
 
-/** Where such holes are: where along an axis of the piece, mm. */
-function holesFor(member: Member, mate: Member, along: AxisIndex): readonly number[] {
-  const { origin, u, v } = member.frame;
-  const start = toMm([origin.x, origin.y, origin.z][along] ?? origin.x);
-  return holesThrough(member, mate).map(({ at }) => start + (u[along] ?? 0) * toMm(at.u) + (v[along] ?? 0) * toMm(at.v));
+/** Where such holes are along a direction, mm. */
+function holesFor(member: Member, mate: Member, along: Vector): readonly number[] {
+  return holesThrough(member, mate).map(({ at }) => dot(along, placeOf(placingOf(member), [toMm(at.u), toMm(at.v), 0])));
 }
 
 /** A screw that is tried between two members. */
@@ -133,16 +132,16 @@ function bestOf(side: number, main: number, beside: number): Try | NoRow {
 /** Which of two goes on the outside: the one with holes for it, else the one that is thinner there. */
 function outerFirst(a: Member, b: Member, contact: Contact): readonly [Member, Member, Contact] {
   const holed = (m: Member, mate: Member) => holesThrough(m, mate).length > 0;
-  const [deepA, deepB] = [depthFrom(a, contact, contact.way === 1 ? -1 : 1), depthFrom(b, contact, contact.way)];
+  const [deepA, deepB] = [depthFrom(a, contact, -1), depthFrom(b, contact, 1)];
   const first = holed(a, b) || (!holed(b, a) && deepA <= deepB);
   return first ? [a, b, contact] : [b, a, turned(contact)];
 }
 
 /** How near a row comes to the end of a board that it goes through, along its grain; sheets do not split so. */
-function nearEndOf(through: Member, beside: AxisIndex, [low, high]: Extent, screw: WoodScrew): Row['nearEnd'] {
+function nearEndOf(through: Member, beside: Vector, over: Extent, screw: WoodScrew): Row['nearEnd'] {
   if (propertiesOf(through.stock).material.form !== 'solid' || grainAlong(through, beside) !== 'end') return undefined;
-  const [from, to] = extentsOf(through)[beside];
-  const at = (low + high) / 2;
+  const [from, to] = reachAlong(through, beside);
+  const at = middleOf(over);
   const has = Math.min(at - from, to - at);
   const wanted = KEEP.endAlongGrain * shankOf(screw);
   return has < wanted ? { has, wanted } : undefined;
@@ -164,19 +163,18 @@ function newRow(carrier: Member, carried: Member): Row | NoRow {
   const met = contactOf(carrier, carried);
   if (!met) return { why: 'apart' };
   const [through, into, contact] = outerFirst(carrier, carried, met);
-  const { axis, over, way } = contact;
-  const [p, q] = ([0, 1, 2] as const).filter((k) => k !== axis) as [AxisIndex, AxisIndex];
-  const wide = (k: AxisIndex) => over[k][1] - over[k][0];
-  const [along, beside] = wide(p) >= wide(q) ? [p, q] : [q, p];
-  const side = depthFrom(through, contact, way === 1 ? -1 : 1);
-  const main = depthFrom(into, contact, way);
-  const best = bestOf(side, main, wide(beside));
+  const { normal, over, axes } = contact;
+  const [along, beside] = axes;
+  const [long, broad] = over.map(([low, high]) => high - low) as [number, number];
+  const side = depthFrom(through, contact, -1);
+  const main = depthFrom(into, contact, 1);
+  const best = bestOf(side, main, broad);
   if ('why' in best) return best;
   const { screw, length, inside, keeps } = best;
-  const most = mostAcross(wide(along), screw);
+  const most = mostAcross(long, screw);
   if (most === 0) return { why: 'narrow' };
   const holes = holesFor(through, into, along);
-  const nearEnd = nearEndOf(through, beside, over[beside], screw);
+  const nearEnd = nearEndOf(through, beside, over[1], screw);
   return {
     through,
     into,
@@ -186,14 +184,14 @@ function newRow(carrier: Member, carried: Member): Row | NoRow {
     joint: {
       screw,
       length,
-      side: { thickness: side, wood: woodOf(through, axis) },
-      main: { thickness: main, wood: woodOf(into, axis) },
+      side: { thickness: side, wood: woodOf(through, normal) },
+      main: { thickness: main, wood: woodOf(into, normal) },
     },
     inside,
     left: main - inside,
     along,
-    room: over[along],
-    ...(keeps ? {} : { tight: { has: wide(beside) / 2, wanted: KEEP.edge * rootOf(screw) } }),
+    room: over[0],
+    ...(keeps ? {} : { tight: { has: broad / 2, wanted: KEEP.edge * rootOf(screw) } }),
     ...(nearEnd ? { nearEnd } : {}),
     most,
     ...(holes.length > 0 ? { holes } : {}),
@@ -212,7 +210,10 @@ export function spacedAlong({ room: [low, high], screw, holes, through, along }:
   const long = high - low;
   if (count === 1) return [(low + high) / 2];
   const D = shankOf(screw);
-  const usual = Math.max(KEEP.edge * D, Math.min(through.role === 'back' && along === 0 ? FROM_CORNER : FROM_EDGE, long / 4));
+  const usual = Math.max(
+    KEEP.edge * D,
+    Math.min(through.role === 'back' && Math.abs(along[1]) < Math.SQRT1_2 ? FROM_CORNER : FROM_EDGE, long / 4),
+  );
   const inset = (long - 2 * usual) / (count - 1) >= KEEP.between * D ? usual : KEEP.edge * D;
   return Array.from({ length: count }, (_, i) => low + inset + ((long - 2 * inset) * i) / (count - 1));
 }

@@ -2,13 +2,14 @@ import { fine, force, len, say, type Sentence } from '../../figure/index.js';
 import { mm, type Length } from '../../length/index.js';
 import { pocketScrewLength } from '../../joints/index.js';
 import type { Member } from '../../piece/index.js';
+import { unit, type Vector } from '../../solid/index.js';
 import type { Settings } from '../../project/index.js';
 import { propertiesOf } from '../../stock/index.js';
 import { heldAt, type Support } from '../support.js';
 import type { CarriedMember } from '../carry.js';
-import { KEEP, lateral, screwsFor, shankOf, withdrawal } from '../screws.js';
+import { KEEP, combined, lateral, screwsFor, shankOf, withdrawal, type ScrewValue } from '../screws.js';
 import { stateOf, worse } from '../verdict.js';
-import { extentsOf, inRebate } from './contact.js';
+import { contactOf, extentsOf, inRebate, isBlock, reachAlong } from './contact.js';
 import { rowBetween, spacedAlong, type NoRow, type Row } from './driven.js';
 import { notJudged, type Fixing, type ScrewedEnd } from './fixing.js';
 import { ledge, onLedge, onPins, standsOn } from './pressed.js';
@@ -16,23 +17,29 @@ import { intoStuds } from './studs.js';
 
 /** Along a joint there is a screw at least so often, mm. */
 const AT_LEAST_EVERY = 200;
+/** So much shorter is no shorter, mm. */
+const NOTHING = 0.01;
 
 /** Screws that a row takes for a load: two where there is room, so that nothing turns, one now and then along it, and what the load takes. */
 function countFor({ most, room, holes }: Row, newtons: number, each: number): number {
   if (holes) return holes.length;
-  const along = 1 + Math.floor((room[1] - room[0]) / AT_LEAST_EVERY);
+  const along = 1 + Math.floor((room[1] - room[0] + NOTHING) / AT_LEAST_EVERY);
   return Math.max(Math.min(most, Math.max(2, along)), screwsFor(newtons, each) ?? Infinity);
 }
 
-const FROM = ['left', 'foot', 'front'] as const;
+/** From where one sets out along a direction: from the left, the foot, or the front. */
+function datumOf(along: Vector): 'left' | 'foot' | 'front' {
+  if (Math.abs(along[0]) >= Math.SQRT1_2) return 'left';
+  return Math.abs(along[1]) >= Math.SQRT1_2 ? 'foot' : 'front';
+}
 
 /** Where the screws of a row go, as one sets them out on the member. */
 function placesOf(row: Row, count: number, member: Member): Sentence {
   if (row.holes) return say`in the holes that are there for them`;
   const places = spacedAlong(row, count);
-  const [low, high] = extentsOf(member)[row.along];
-  const first = row.along === 2 ? high - (places.at(-1) as number) : (places[0] as number) - low;
-  const datum = FROM[row.along];
+  const [low, high] = reachAlong(member, row.along);
+  const datum = datumOf(row.along);
+  const first = datum === 'front' ? high - (places.at(-1) as number) : (places[0] as number) - low;
   if (count === 1) return say`${fine(first, 1)} from its ${datum}`;
   const pitch = (places[1] as number) - (places[0] as number);
   return count === 2
@@ -42,7 +49,7 @@ function placesOf(row: Row, count: number, member: Member): Sentence {
 
 /** Why no screw is counted on, in a few words. */
 const WHY: Readonly<Record<NoRow['why'], string>> = {
-  apart: 'they do not meet squarely',
+  apart: 'they do not meet face to face',
   narrow: 'there is no room for a screw',
   short: 'no screw that stays inside is long enough to count',
 };
@@ -51,7 +58,7 @@ const WHY: Readonly<Record<NoRow['why'], string>> = {
 export function nothingHolds({ why, inside, least }: NoRow, carrier: Member): Sentence {
   switch (why) {
     case 'apart':
-      return say`It does not meet ${carrier.label} squarely: its screws are not judged.`;
+      return say`It does not meet ${carrier.label} face to face: its screws are not judged.`;
     case 'narrow':
       return say`Its end is too narrow for screws: not judged.`;
     case 'short':
@@ -69,12 +76,32 @@ type Held =
 function heldBy(support: Support, member: Member, carrier: Member, pull: boolean): Held {
   const row = rowBetween(carrier, member);
   if ('why' in row) return { row };
-  const { joint, into } = row;
-  const sheetEdge = pull && joint.main.wood.endGrain && propertiesOf(into.stock).material.form !== 'solid';
-  if (sheetEdge) return { row, reason: 'no values are published for screws pulled out of the edge of this sheet' };
-  const value = (pull ? withdrawal : lateral)(joint);
+  const value = valueOf(row, carrier, pull);
   if (!value.judged) return { row, reason: value.reason };
   return { row, each: value.newtons, basis: value.basis, count: countFor(row, heldAt(support), value.newtons) };
+}
+
+/**
+ * What each screw of a row holds of a load that goes straight down: across it, straight out, or, where the two meet at an angle,
+ * both at once (NDS 12.4.1). What presses the member on its carrier is no pull.
+ */
+function valueOf(row: Row, carrier: Member, pull: boolean): ScrewValue {
+  const { joint, into, contact, through } = row;
+  // Out of the carrier into what it carries; less than level, and the load pulls the two apart.
+  const rise = (through === carrier ? 1 : -1) * contact.normal[1];
+  const across = Math.abs(rise) < 1e-9;
+  const pulls = pull || rise < -1e-9;
+  if (pulls && joint.main.wood.endGrain && propertiesOf(into.stock).material.form !== 'solid') {
+    return { judged: false, reason: 'no values are published for screws pulled out of the edge of this sheet' };
+  }
+  if (pull || across || rise < -1 + 1e-9) return (pull || !across ? withdrawal : lateral)(joint);
+  const [shear, out] = [lateral(joint), withdrawal(joint)];
+  if (!shear.judged) return shear;
+  if (rise > 0) return { ...shear, newtons: shear.newtons / Math.sqrt(1 - rise ** 2) };
+  if (!out.judged) return out;
+  const degrees = (Math.asin(-rise) * 180) / Math.PI;
+  const newtons = out.newtons > 0 ? combined(out.newtons, shear.newtons, degrees) : 0;
+  return { judged: true, newtons, basis: `${shear.basis}, pulled and pushed at ${degrees.toFixed(0)}° (12.4.1)` };
 }
 
 const tooMany = ({ row, count }: Extract<Held, { each: number }>) => !row.holes && count > row.most;
@@ -167,7 +194,8 @@ export function wouldHold(
   housing: Length,
   settings: Settings,
 ): boolean {
-  const [low, high] = extentsOf(member)[2];
+  // Level, along the face of what it is let into.
+  const [low, high] = reachAlong(member, unit([-carrier.frame.n[2], 0, carrier.frame.n[0]]) ?? [0, 0, 1]);
   const fixing =
     how === 'pins' ? onPins(support, member, carrier, settings) : ledge(support, member, carrier, housing, high - low, settings);
   return fixing.state === 'fine' || fixing.state === 'close';
@@ -175,6 +203,7 @@ export function wouldHold(
 
 /** Whether a member lies on its carrier and stands on it, so that screws only keep it there. */
 function liesOn(member: Member, carrier: Member): boolean {
+  if (!isBlock(member) || !isBlock(carrier)) return (contactOf(carrier, member)?.normal[1] ?? 0) > Math.SQRT1_2;
   return extentsOf(carrier)[1][1] <= extentsOf(member)[1][0];
 }
 

@@ -1,13 +1,11 @@
 import type { Member } from '../../piece/index.js';
+import type { Vector } from '../../solid/index.js';
 import type { Carried, CarriedMember } from '../carry.js';
 import { shankOf, type WoodScrew } from '../screws.js';
 import { screwsAlong } from './along.js';
-import type { AxisIndex, Extent, Extents } from './contact.js';
+import { middleOf, placeIn, type Extent, type Extents } from './contact.js';
 import { spacedAlong, type Row } from './driven.js';
 import { screwedEnds } from './ends.js';
-
-/** A place in a piece, mm: across from the left, up from the floor, out from the back. */
-export type ScrewPlace = readonly [x: number, y: number, z: number];
 
 /** A screw in its place. */
 export interface PlacedScrew {
@@ -19,19 +17,20 @@ export interface PlacedScrew {
   readonly length: number;
   /** Its shank, mm across. */
   readonly across: number;
-  readonly head: ScrewPlace;
-  readonly point: ScrewPlace;
-  /** The axis that it lies along. */
-  readonly axis: AxisIndex;
+  readonly head: Vector;
+  readonly point: Vector;
+  /** The way that it is driven. */
+  readonly way: Vector;
 }
 
-/** How far a screw reaches along each axis, its thickness included, mm. */
-export function boxOfScrew({ head, point, across, axis }: PlacedScrew): Extents {
-  const extent = (k: AxisIndex): Extent => {
-    const [a, b] = [Math.min(head[k], point[k]), Math.max(head[k], point[k])];
-    return k === axis ? [a, b] : [a - across / 2, b + across / 2];
+/** How far straight pieces that go one way, with so much round them, reach along each axis, mm. */
+function thick(places: readonly Vector[], way: Vector, radius: number): Extents {
+  const on = (k: 0 | 1 | 2): Extent => {
+    const all = places.map((p) => p[k]);
+    const round = radius * Math.sqrt(Math.max(0, 1 - way[k] ** 2));
+    return [Math.min(...all) - round, Math.max(...all) + round];
   };
-  return [extent(0), extent(1), extent(2)];
+  return [on(0), on(1), on(2)];
 }
 
 /** A row of screws that holds a member. */
@@ -48,41 +47,24 @@ export class PlacedRow {
   ) {
     this.lengthwise = spacedAlong(row, count);
     const radius = shankOf(row.screw) / 2;
-    const { head, point, middle } = this;
     const [first, last] = [this.lengthwise[0] as number, this.lengthwise.at(-1) as number];
-    const on = (k: AxisIndex): Extent => {
-      if (k === row.contact.axis) return [Math.min(head, point), Math.max(head, point)];
-      return k === row.along ? [first - radius, last + radius] : [middle - radius, middle + radius];
-    };
-    this.reach = [on(0), on(1), on(2)];
+    const ends = [first, last].flatMap((at) => [this.at(at, this.head), this.at(at, this.point)]);
+    this.reach = thick(ends, row.contact.normal, radius);
   }
 
-  /** Where the heads are along the axis of the screws, mm. */
+  /** Where the heads are along the way of the screws, mm. */
   private get head(): number {
-    const { contact, joint } = this.row;
-    return contact.plane - contact.way * joint.side.thickness;
+    return this.row.contact.plane - this.row.joint.side.thickness;
   }
 
   private get point(): number {
-    return this.head + this.row.contact.way * this.row.length;
-  }
-
-  private get beside(): AxisIndex {
-    return ([0, 1, 2] as const).find((k) => k !== this.row.contact.axis && k !== this.row.along) as AxisIndex;
+    return this.head + this.row.length;
   }
 
   /** Into an edge the row goes along the middle of it, however far what it comes through reaches over that. */
-  private get middle(): number {
-    const [low, high] = this.row.contact.over[this.beside];
-    return (low + high) / 2;
-  }
-
-  private at(lengthwise: number, depth: number): ScrewPlace {
-    const spot: [number, number, number] = [0, 0, 0];
-    spot[this.row.contact.axis] = depth;
-    spot[this.row.along] = lengthwise;
-    spot[this.beside] = this.middle;
-    return spot;
+  private at(lengthwise: number, depth: number): Vector {
+    const { contact } = this.row;
+    return placeIn(contact, lengthwise, middleOf(contact.over[1]), depth);
   }
 
   /** Its screws, each worked out when they are asked for. */
@@ -97,7 +79,7 @@ export class PlacedRow {
       across: shankOf(screw),
       head: this.at(lengthwise, this.head),
       point: this.at(lengthwise, this.point),
-      axis: contact.axis,
+      way: contact.normal,
     }));
     return this.placed;
   }

@@ -2,12 +2,13 @@ import { force, len, say, type Sentence } from '../../figure/index.js';
 import { toMm, type Length } from '../../length/index.js';
 import { PIN } from '../../joints/index.js';
 import type { Member } from '../../piece/index.js';
+import { dot, type Vector } from '../../solid/index.js';
 import type { Settings } from '../../project/index.js';
 import { propertiesOf, type Stock } from '../../stock/index.js';
 import { heldAt, type Support } from '../support.js';
-import { bearingStrength, embedmentStrength, type Strength } from '../strength.js';
+import { bearingStrength, embedmentStrength, type Pressed, type Strength } from '../strength.js';
 import { stateOf } from '../verdict.js';
-import { contactOf, extentsOf, grainAlong } from './contact.js';
+import { contactOf, grainAlong, reachAlong } from './contact.js';
 import { notJudged, type Fixing } from './fixing.js';
 
 /** How far an area that bears reaches past itself along the grain, at the side where there is wood, at most, mm (EN 1995-1-1 6.1.5). */
@@ -15,9 +16,27 @@ const SPREAD = 30;
 
 const PINS_AT_AN_END = 2;
 
-/** What a member may be pressed to square to the piece's floor, by how its grain or its plies lie. */
-function pressedStrength({ stock, frame }: Member, { serviceClass }: Settings): Strength {
-  const pressed = grainAlong({ frame }, 1);
+const UP: Vector = [0, 1, 0];
+
+/**
+ * What a member may be pressed to along a direction, by how its grain or its plies lie. At an angle to its length it is between
+ * what it bears along and square to that: f₀ f₉₀ / (f₀ sin² α + f₉₀ cos² α) (Hankinson, as in EN 1995-1-1 6.2.2).
+ */
+function pressedStrength(member: Member, along: Vector, settings: Settings): Strength {
+  const cos = Math.abs(dot(member.frame.u, along));
+  if (cos > SQUARE || cos < Math.sqrt(1 - SQUARE ** 2)) return strengthOf(member.stock, grainAlong(member, along), settings);
+  const beside = Math.abs(dot(member.frame.v, along)) > Math.abs(dot(member.frame.n, along)) ? 'edge' : 'face';
+  const [end, square] = [strengthOf(member.stock, 'end', settings), strengthOf(member.stock, beside, settings)];
+  if (!end.judged) return end;
+  if (!square.judged) return square;
+  const allowed = (end.allowed * square.allowed) / (end.allowed * (1 - cos ** 2) + square.allowed * cos ** 2);
+  return { judged: true, allowed, basis: `at ${((Math.acos(cos) * 180) / Math.PI).toFixed(0)}° to the grain, EN 1995-1-1 6.2.2` };
+}
+
+/** The cosine from which two directions are one. */
+const SQUARE = 1 - 1e-9;
+
+function strengthOf(stock: Stock, pressed: Pressed, { serviceClass }: Settings): Strength {
   const known = pressedStrengths.get(stock) ?? new Map<string, Strength>();
   pressedStrengths.set(stock, known);
   const key = `${pressed} ${serviceClass}`;
@@ -33,9 +52,16 @@ function pressedStrength({ stock, frame }: Member, { serviceClass }: Settings): 
 /** Stock records never change, so that what each bears is worked out once. */
 const pressedStrengths = new WeakMap<Stock, Map<string, Strength>>();
 
-/** Two members that press on each other: the weaker of the two decides. */
-function presses(support: Support, both: readonly Member[], area: number, what: () => Sentence, settings: Settings): Fixing {
-  const each = both.map((member) => ({ member, strength: pressedStrength(member, settings) }));
+/** Two members that press on each other along a direction: the weaker of the two decides. */
+function presses(
+  support: Support,
+  both: readonly Member[],
+  area: number,
+  what: () => Sentence,
+  settings: Settings,
+  along: Vector = UP,
+): Fixing {
+  const each = both.map((member) => ({ member, strength: pressedStrength(member, along, settings) }));
   const open = each.find((e) => !e.strength.judged);
   if (open && !open.strength.judged) {
     const { reason } = open.strength;
@@ -52,14 +78,6 @@ function presses(support: Support, both: readonly Member[], area: number, what: 
     holds,
     sentence: () => say`${what()}: bears up to ${force(holds)}, as ${weaker.member.label} does (${weaker.strength.basis}).`,
   };
-}
-
-/** What bears on each other where a member stands or lies on its carrier, mm²; null where they do not touch so. */
-function areaOn(member: Member, carrier: Member): number | null {
-  const contact = contactOf(carrier, member);
-  if (contact?.axis !== 1) return null;
-  const [[x0, x1], , [z0, z1]] = contact.over;
-  return (x1 - x0) * (z1 - z0);
 }
 
 /** What a pin may be loaded with. Lengths in mm, what wood presses back with per length of pin in N/mm. */
@@ -90,7 +108,7 @@ export function pinHolds({ deep, gap, side, reach, shelf }: PinInWood): number {
 export function onPins(support: Support, member: Member, carrier: Member, settings: Settings): Fixing {
   const d = toMm(PIN.diameter);
   const what = () => say`Two pins of ${len(PIN.diameter)} at this end`;
-  const shelf = pressedStrength(member, settings);
+  const shelf = pressedStrength(member, UP, settings);
   const wood = propertiesOf(carrier.stock);
   const side = embedmentStrength(wood.material, wood.density, settings.serviceClass, d);
   for (const strength of [shelf, side]) {
@@ -101,7 +119,7 @@ export function onPins(support: Support, member: Member, carrier: Member, settin
   const gap = gapTo(member, carrier);
   // It stands out of the side as far as it sits in it.
   const reach = toMm(PIN.depth) - gap;
-  const spread = grainAlong(member, 0) === 'end' ? (reach + Math.min(SPREAD, reach)) / reach : 1;
+  const spread = grainAlong(member, carrier.frame.n) === 'end' ? (reach + Math.min(SPREAD, reach)) / reach : 1;
   const pin = {
     deep: toMm(PIN.depth),
     gap,
@@ -121,7 +139,7 @@ export function onPins(support: Support, member: Member, carrier: Member, settin
 
 /** What is free between the end of a shelf and what it stands beside, mm. */
 function gapTo(member: Member, carrier: Member): number {
-  const [[a0, a1], [b0, b1]] = [extentsOf(member)[0], extentsOf(carrier)[0]];
+  const [[a0, a1], [b0, b1]] = [reachAlong(member, carrier.frame.n), reachAlong(carrier, carrier.frame.n)];
   return Math.max(0, a0 - b1, b0 - a1);
 }
 
@@ -140,10 +158,27 @@ export function onLedge(support: Support, member: Member, carrier: Member, setti
   return [ledge(support, member, carrier, cut.depth, long, settings)];
 }
 
-/** A member that stands or lies on its carrier. */
+/** The least friction of planed wood on wood, typical; what is steeper than that slides where nothing but its weight holds it. */
+const FRICTION = 0.25;
+
+/** A member that stands or lies on its carrier; on a slope it presses with what of the load is square to that. */
 export function standsOn(support: Support, member: Member, carrier: Member, settings: Settings): readonly Fixing[] {
-  const area = areaOn(member, carrier);
-  const what = () => (grainAlong(member, 1) === 'end' ? say`Its end stands on ${carrier.label}` : say`Lies on ${carrier.label}`);
-  if (area === null) return [];
-  return [presses(support, [member, carrier], area, what, settings)];
+  const contact = contactOf(carrier, member);
+  const rise = Math.abs(contact?.normal[1] ?? 0);
+  if (!contact || rise < Math.SQRT1_2) return [];
+  const what = () => (grainAlong(member, UP) === 'end' ? say`Its end stands on ${carrier.label}` : say`Lies on ${carrier.label}`);
+  const slope = Math.tan(Math.acos(Math.min(1, rise)));
+  if (support.how === 'bearing' && slope > FRICTION) {
+    const degrees = (Math.atan(slope) * 180) / Math.PI;
+    return [
+      {
+        support,
+        state: 'fails',
+        sentence: () =>
+          say`${what()} at ${degrees.toFixed(0)}°: it slides down from ${((Math.atan(FRICTION) * 180) / Math.PI).toFixed(0)}° on, and nothing but its weight holds it. Screw it, or notch it.`,
+      },
+    ];
+  }
+  const square = rise > SQUARE;
+  return [presses(support, [member, carrier], square ? contact.area : contact.area / rise, what, settings, square ? UP : contact.normal)];
 }

@@ -38,14 +38,17 @@ describe('where two members meet', () => {
 
   test('a butted shelf meets the inner face of the side over its whole end', () => {
     const contact = contactOf(side, shelf);
-    expect([contact?.axis, contact?.way, contact?.plane]).toEqual([0, 1, 20]);
+    expect([contact?.normal, contact?.plane]).toEqual([[1, 0, 0], 20]);
     const y = toMm(boxOf(shelf).y0);
-    expect(contact?.over).toEqual([
-      [20, 20],
-      [y, y + 20],
-      [0, 300],
+    expect(contact?.axes).toEqual([
+      [0, 0, 1],
+      [0, 1, 0],
     ]);
-    expect(contactOf(shelf, side)?.way).toBe(-1);
+    expect(contact?.over).toEqual([
+      [0, 300],
+      [y, y + 20],
+    ]);
+    expect(contactOf(shelf, side)?.normal[0]).toBe(-1);
   });
 
   test('what lies apart does not meet', () => {
@@ -140,7 +143,7 @@ describe('drawer boxes', () => {
     expect(four).toHaveLength(4);
     for (const f of four) expect(writeExactly(f.sentence())).toContain('pulled straight out');
     const row = four[0]?.screws?.row;
-    expect([row?.through.role, row?.contact.axis, row?.contact.way]).toEqual(['drawer bottom', 1, 1]);
+    expect([row?.through.role, row?.contact.normal]).toEqual(['drawer bottom', [0, 1, 0]]);
   });
 
   test('on wooden runners a box stands on its bottom, which hangs on nothing', () => {

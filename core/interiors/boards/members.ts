@@ -2,6 +2,7 @@ import { fine, len, say, size, type Figure, type Sentence } from '../../figure/i
 import { ZERO, add, sub, toMm, type Length } from '../../length/index.js';
 import { USUAL_KERF, bladePasses, recess, ripYield, slipsOut, usualSlack } from '../../joints/index.js';
 import {
+  atX,
   boxOf,
   facingFrame,
   onEdgeFrame,
@@ -80,7 +81,12 @@ function oneBoard(board: Board): Made {
   const faces: readonly [Face, Face] = deep ? ['down', 'up'] : ['up', 'down'];
   const cuts = [...(before ? [{ into: before, cut: channel(faces[0]) }] : []), ...(after ? [{ into: after, cut: channel(faces[1]) }] : [])];
   const middle = Math.round((own.x0 + own.x1) / 2) as Length;
-  return { ...NOTHING, members: [member], cuts, joints: [{ carried: id, carrier: space.neighbours.below, how: 'bearing', x: middle }] };
+  return {
+    ...NOTHING,
+    members: [member],
+    cuts,
+    joints: [{ carried: id, carrier: space.neighbours.below, how: 'bearing', on: atX(middle) }],
+  };
 }
 
 const NOT_FLAT = 960_000 as Length;

@@ -1,8 +1,10 @@
 import { len, say, type Figure } from '../../figure/index.js';
 import { ZERO, add, fromUnits, sub, type Length } from '../../length/index.js';
 import {
+  atX,
   flatFrame,
   rectangular,
+  stockNames,
   uprightFrame,
   type Fact,
   type Feature,
@@ -10,7 +12,6 @@ import {
   type Member,
   type PlacedSpace,
   type Stand,
-  stockNames,
 } from '../../piece/index.js';
 import { CellsSchema, type Cells } from './spec.js';
 import type { Workshop } from '../../project/index.js';
@@ -88,12 +89,17 @@ function halfLapped(space: PlacedSpace, cells: Cells, grid: CellGrid, workshop: 
       carried: u.id,
       carrier: neighbours.below,
       how: 'bearing',
-      x: add(box.x0, u.along, Math.round(t / 2) as Length),
+      on: atX(add(box.x0, u.along, Math.round(t / 2) as Length)),
     })),
     ...acrosses.flatMap((a): Joint[] => [
-      { carried: a.id, carrier: neighbours.left, how: 'screws', x: box.x0 },
-      ...ups.map((u): Joint => ({ carried: a.id, carrier: u.id, how: 'bearing', x: add(box.x0, u.along, Math.round(t / 2) as Length) })),
-      { carried: a.id, carrier: neighbours.right, how: 'screws', x: box.x1 },
+      { carried: a.id, carrier: neighbours.left, how: 'screws', on: atX(box.x0) },
+      ...ups.map((u): Joint => ({
+        carried: a.id,
+        carrier: u.id,
+        how: 'bearing',
+        on: atX(add(box.x0, u.along, Math.round(t / 2) as Length)),
+      })),
+      { carried: a.id, carrier: neighbours.right, how: 'screws', on: atX(box.x1) },
     ]),
   ];
   return {

@@ -2,9 +2,11 @@ import { len, say, size, type Figure } from '../../figure/index.js';
 import { ZERO, add, fromUnits, greatest, least, mm, sub, type Length } from '../../length/index.js';
 import { USUAL_KERF, piecesFrom, ripYield } from '../../joints/index.js';
 import {
+  atX,
+  atZ,
+  boxOf,
   OPEN,
   PLACE,
-  boxOf,
   rectangular,
   uprightFrame,
   type Joint,
@@ -49,14 +51,14 @@ function onUpright(id: string, upright: Member, rear: Length, front: Length): Jo
   if (past <= REACHES_PAST) return [{ carried: id, carrier: upright.id, how: 'screws' }];
   const [low, high] = [greatest([z0, rear]), least([z1, front])];
   const inset = least([FROM_EDGE, fromUnits((high - low) / 4)]);
-  return [add(low, inset), sub(high, inset)].map((z): Joint => ({ carried: id, carrier: upright.id, how: 'screws', z }));
+  return [add(low, inset), sub(high, inset)].map((z): Joint => ({ carried: id, carrier: upright.id, how: 'screws', on: atZ(z) }));
 }
 
 /** What a ladder stands on; a part over something in the way is fixed to the place, where there is one. */
 function footOf(upright: Member, { box, neighbours: { below } }: PlacedSpace): Joint {
   const { x, y } = upright.frame.origin;
   if (y > box.y0) return { carried: upright.id, carrier: below === PLACE ? PLACE : OPEN, how: 'screws' };
-  return { carried: upright.id, carrier: below, how: 'bearing', x: add(x, Math.round(upright.thickness.value / 2) as Length) };
+  return { carried: upright.id, carrier: below, how: 'bearing', on: atX(add(x, Math.round(upright.thickness.value / 2) as Length)) };
 }
 
 /** Parts of ladders over a blocked zone stand on nothing. */

@@ -1,5 +1,5 @@
 import { add, sub, type Length } from '../../length/index.js';
-import type { EdgeTreatment, Joint, Member, PlacedSpace } from '../../piece/index.js';
+import { atX, atZ, type EdgeTreatment, type Joint, type Member, type PlacedSpace } from '../../piece/index.js';
 import type { BoxJoin } from './spec.js';
 import type { Drawers } from './spec.js';
 import type { PlacedLine } from '../../run/index.js';
@@ -34,16 +34,16 @@ export function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxP
   const has = (id: string) => members.some((m) => m.id === id);
   // With a muntin under its middle it spans from side to side over that.
   const onMuntin: Joint[] = [
-    { carried: ids.bottom, carrier: ids.muntin, how: 'bearing', x: Math.round((x0 + x1) / 2) as Length },
-    { carried: ids.muntin, carrier: ids.back, how: 'screws', z: making.face === 'front' ? add(place.z0, t) : sub(place.z1, t) },
-    { carried: ids.muntin, carrier: ids.inner, how: 'screws', z: making.face === 'front' ? sub(place.z1, t) : add(place.z0, t) },
+    { carried: ids.bottom, carrier: ids.muntin, how: 'bearing', on: atX(Math.round((x0 + x1) / 2) as Length) },
+    { carried: ids.muntin, carrier: ids.back, how: 'screws', on: atZ(making.face === 'front' ? add(place.z0, t) : sub(place.z1, t)) },
+    { carried: ids.muntin, carrier: ids.inner, how: 'screws', on: atZ(making.face === 'front' ? sub(place.z1, t) : add(place.z0, t)) },
   ];
   // The bottom is held on all four walls. It spans the shorter way, to the ends of a box that is wider than deep.
   const bottomJoints = (how: Joint['how']): Joint[] => {
     const front = making.face === 'front';
     const ends = [
-      { carried: ids.bottom, carrier: front ? ids.back : ids.inner, how, z: add(place.z0, t) },
-      { carried: ids.bottom, carrier: front ? ids.inner : ids.back, how, z: sub(place.z1, t) },
+      { carried: ids.bottom, carrier: front ? ids.back : ids.inner, how, on: atZ(add(place.z0, t)) },
+      { carried: ids.bottom, carrier: front ? ids.inner : ids.back, how, on: atZ(sub(place.z1, t)) },
     ];
     const along = ({ carried, carrier }: Joint): Joint => ({ carried, carrier, how: 'held along' });
     const sides = onSides(ids.bottom, how);
@@ -51,8 +51,8 @@ export function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxP
     return place.depth.value >= place.width.value ? [...sides, ...ends.map(along)] : [...ends, ...sides.map(along)];
   };
   const onSides = (carried: string, how: Joint['how']): Joint[] => [
-    { carried, carrier: ids.left, how, x: x0 },
-    { carried, carrier: ids.right, how, x: x1 },
+    { carried, carrier: ids.left, how, on: atX(x0) },
+    { carried, carrier: ids.right, how, on: atX(x1) },
   ];
   const free = sideClearance(making, drawer.stock).value;
   const half = (inner: Length, way: 1 | -1) => Math.round(inner + (way * t) / 2) as Length;
@@ -68,7 +68,7 @@ export function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxP
         { carried: side, carrier: runner, how: 'bearing' },
         { carried: runner, carrier: beside, how: 'screws' },
       ];
-    return [{ carried: side, carrier: bank.neighbours.below, how: 'bearing', x }];
+    return [{ carried: side, carrier: bank.neighbours.below, how: 'bearing', on: atX(x) }];
   });
   const under = making.box.bottom.kind === 'applied' || making.box.bottom.kind === 'tray';
   if (under && making.runner.kind !== 'slide') return onItsBottom(drawer, members, [half(x0, -1), half(x1, 1)]);
@@ -92,8 +92,8 @@ function onItsBottom({ making, bank, part }: Drawer, members: readonly Member[],
   return [
     ...stands,
     ...front,
-    { carried: ids.bottom, carrier: onLeft, how: 'bearing', x: left },
-    { carried: ids.bottom, carrier: onRight, how: 'bearing', x: right },
+    { carried: ids.bottom, carrier: onLeft, how: 'bearing', on: atX(left) },
+    { carried: ids.bottom, carrier: onRight, how: 'bearing', on: atX(right) },
     { carried: onLeft, carrier: bank.neighbours.left, how: 'screws' },
     { carried: onRight, carrier: bank.neighbours.right, how: 'screws' },
   ];

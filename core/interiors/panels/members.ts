@@ -1,7 +1,7 @@
 import { size } from '../../figure/index.js';
 import { ZERO, add, sub, type Length } from '../../length/index.js';
 import { lengthBetween, reachAtEnd, recess } from '../../joints/index.js';
-import { boxOf, facingFrame, rectangular, uprightFrame, type Face, type Member } from '../../piece/index.js';
+import { atX, boxOf, facingFrame, rectangular, uprightFrame, type Face, type Member } from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
 import { NOTHING, together, type DividedIn, type Made } from '../kind.js';
 import { dividingMemberId } from '../ids.js';
@@ -39,8 +39,8 @@ function divider({ piece, space, line, spec, datum, wood }: PanelMaking): Made {
       { into: above, cut: cut('down') },
     ],
     joints: [
-      { carried: id, carrier: below, how: ends.fix === 'housed' ? 'housed' : 'bearing', x: middle },
-      { carried: above, carrier: id, how: ends.fix === 'housed' ? 'housed' : 'bearing', x: middle },
+      { carried: id, carrier: below, how: ends.fix === 'housed' ? 'housed' : 'bearing', on: atX(middle) },
+      { carried: above, carrier: id, how: ends.fix === 'housed' ? 'housed' : 'bearing', on: atX(middle) },
     ],
   };
 }
@@ -71,7 +71,12 @@ function partition({ piece, space, line, spec, datum, wood }: PanelMaking): Made
       { into: above, cut: cut('down') },
     ],
     joints: [
-      { carried: id, carrier: below, how: ends.fix === 'housed' ? 'housed' : 'bearing', x: ((space.box.x0 + space.box.x1) / 2) as Length },
+      {
+        carried: id,
+        carrier: below,
+        how: ends.fix === 'housed' ? 'housed' : 'bearing',
+        on: atX(((space.box.x0 + space.box.x1) / 2) as Length),
+      },
     ],
   };
 }
@@ -95,8 +100,8 @@ function rail({ piece, space, line, spec, datum, wood }: PanelMaking): Made {
     ...NOTHING,
     members: [member],
     joints: [
-      { carried: id, carrier: left, how: 'screws', x: space.box.x0 },
-      { carried: id, carrier: right, how: 'screws', x: space.box.x1 },
+      { carried: id, carrier: left, how: 'screws', on: atX(space.box.x0) },
+      { carried: id, carrier: right, how: 'screws', on: atX(space.box.x1) },
     ],
   };
 }

@@ -1,7 +1,7 @@
 import { len, say, size, type Figure } from '../../figure/index.js';
 import { ZERO, add, sub } from '../../length/index.js';
 import { lengthBetween, pinHoles, reachAtEnd, recess } from '../../joints/index.js';
-import { boxOf, flatFrame, rectangular, type Face, type Joint, type Member, type ShapeProblem } from '../../piece/index.js';
+import { atX, boxOf, flatFrame, rectangular, type Face, type Joint, type Member, type ShapeProblem } from '../../piece/index.js';
 import { NOTHING, type Made } from '../kind.js';
 import { dividingMemberId } from '../ids.js';
 import { HOW, allowanceOf, labelOf, type PanelMaking } from './making.js';
@@ -75,8 +75,8 @@ export function shelf(making: PanelMaking): Made {
       { into: right, cut: cut('down') },
     ],
     joints: [
-      { carried: id, carrier: left, how: HOW[ends.fix], x: space.box.x0 },
-      { carried: id, carrier: right, how: HOW[ends.fix], x: space.box.x1 },
+      { carried: id, carrier: left, how: HOW[ends.fix], on: atX(space.box.x0) },
+      { carried: id, carrier: right, how: HOW[ends.fix], on: atX(space.box.x1) },
       ...added.map((a): Joint => ({ carried: a.member.id, carrier: id, how: a.held === 'glued' ? 'glued' : 'screwed along' })),
     ],
     problems: inTheWay(making),

@@ -2,6 +2,7 @@ import { len, say, size } from '../../figure/index.js';
 import { ZERO, add, greatest, sub, type Length } from '../../length/index.js';
 import { USUAL_KERF, piecesFrom, ripYield } from '../../joints/index.js';
 import {
+  atX,
   boxOf,
   rectangular,
   type Body,
@@ -94,8 +95,8 @@ function slatJoints(deck: Deck, slat: Member, supports: readonly Member[]): Join
     // With nothing under them slats that lie across go from side to side; those that run to the front lie on what is below.
     if (!liesAcross(deck)) return [{ carried: slat.id, carrier: below, how: 'bearing' }];
     return [
-      { carried: slat.id, carrier: left, how: 'screws', x: space.box.x0 },
-      { carried: slat.id, carrier: right, how: 'screws', x: space.box.x1 },
+      { carried: slat.id, carrier: left, how: 'screws', on: atX(space.box.x0) },
+      { carried: slat.id, carrier: right, how: 'screws', on: atX(space.box.x1) },
     ];
   }
   return supports.map((s): Joint => {

@@ -2,7 +2,17 @@ import { len, say, size, type Figure } from '../../figure/index.js';
 import { ZERO, add, fromUnits, sub, type Length } from '../../length/index.js';
 import { recess } from '../../joints/index.js';
 import type { Divided, Made } from '../../interiors/index.js';
-import { PLACE, boxOf, onEdgeFrame, rectangular, uprightFrame, type Joint, type Member, type ShapeProblem } from '../../piece/index.js';
+import {
+  atZ,
+  boxOf,
+  onEdgeFrame,
+  PLACE,
+  rectangular,
+  uprightFrame,
+  type Joint,
+  type Member,
+  type ShapeProblem,
+} from '../../piece/index.js';
 import { type InPlace } from './spec.js';
 import { woodOf, type Workshop } from '../../project/index.js';
 
@@ -80,7 +90,7 @@ export function packingMembers(
       for (const upright of uprights) {
         cuts.push({ into: upright.id, cut: (mate) => [recess('housing', mate, left ? 'up' : 'down', id, boxOf(board), housing.value)] });
         const box = boxOf(upright);
-        joints.push({ carried: id, carrier: upright.id, how: 'housed', z: fromUnits((box.z0 + box.z1) / 2) });
+        joints.push({ carried: id, carrier: upright.id, how: 'housed', on: atZ(fromUnits((box.z0 + box.z1) / 2)) });
       }
       joints.push({ carried: side.id, carrier: id, how: 'slide', apart: made.joints.find((j) => j.carried === side.id)?.apart ?? ZERO });
     }

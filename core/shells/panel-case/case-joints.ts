@@ -1,5 +1,5 @@
 import { sub, type Length } from '../../length/index.js';
-import { FLOOR, boxOf, type Box, type Joint, type Member, type Role } from '../../piece/index.js';
+import { atX, atZ, boxOf, FLOOR, type Box, type Joint, type Member, type Role } from '../../piece/index.js';
 import { type PanelCase } from './spec.js';
 import type { Envelope, Woods } from './envelope.js';
 import { CASE } from './ids.js';
@@ -14,7 +14,7 @@ const middleOf = (a: Length, b: Length) => Math.round((a + b) / 2) as Length;
 function alongUnder(carried: string, under: readonly Member[]): Joint[] {
   return under.map((m) => {
     const { z0, z1 } = boxOf(m);
-    return { carried, carrier: m.id, how: 'bearing', z: middleOf(z0, z1) };
+    return { carried, carrier: m.id, how: 'bearing', on: atZ(middleOf(z0, z1)) };
   });
 }
 
@@ -34,7 +34,7 @@ function bottomJoints(piece: PanelCase, made: readonly Member[], ends: readonly 
   if (piece.base.kind === 'toe') return [...ends, ...alongUnder(carried, of('toe board', 'bearer'))];
   const atEnds = of('plinth end').map((m): Joint => {
     const { x0, x1 } = boxOf(m);
-    return { carried, carrier: m.id, how: 'bearing', x: middleOf(x0, x1) };
+    return { carried, carrier: m.id, how: 'bearing', on: atX(middleOf(x0, x1)) };
   });
   return [...(piece.bottom === 'over' ? atEnds : ends), ...alongUnder(carried, of('plinth rail'))];
 }
@@ -44,8 +44,8 @@ export function caseJoints(piece: PanelCase, envelope: Envelope, woods: Woods, m
   const t = woods.sides.thickness.value;
   const [left, right] = [t, sub(envelope.width.value, t)];
   const ends = (carried: string, over: boolean): Joint[] => [
-    { carried, carrier: CASE.left, how: over ? 'bearing' : 'screws', x: left },
-    { carried, carrier: CASE.right, how: over ? 'bearing' : 'screws', x: right },
+    { carried, carrier: CASE.left, how: over ? 'bearing' : 'screws', on: atX(left) },
+    { carried, carrier: CASE.right, how: over ? 'bearing' : 'screws', on: atX(right) },
   ];
   const joints = ends(CASE.top, piece.top === 'over');
   const rails = made.filter((m) => m.role === 'plinth rail' || m.role === 'plinth end');
@@ -58,8 +58,8 @@ export function caseJoints(piece: PanelCase, envelope: Envelope, woods: Woods, m
   };
   if (piece.bottom === 'over') {
     joints.push(
-      { carried: CASE.left, carrier: CASE.bottom, how: 'bearing', x: left },
-      { carried: CASE.right, carrier: CASE.bottom, how: 'bearing', x: right },
+      { carried: CASE.left, carrier: CASE.bottom, how: 'bearing', on: atX(left) },
+      { carried: CASE.right, carrier: CASE.bottom, how: 'bearing', on: atX(right) },
     );
   } else {
     joints.push(...onPlinth(CASE.left), ...onPlinth(CASE.right));

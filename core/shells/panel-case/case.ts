@@ -2,16 +2,17 @@ import { size, type Figure } from '../../figure/index.js';
 import { ZERO, add, sub, type Length } from '../../length/index.js';
 import { recess } from '../../joints/index.js';
 import {
-  FLOOR,
+  atX,
   boxOf,
   facingFrame,
   flatFrame,
+  FLOOR,
   onEdgeFrame,
+  rectangular,
   uprightFrame,
   type Face,
   type Joint,
   type Member,
-  rectangular,
   type Place,
   type Role,
 } from '../../piece/index.js';
@@ -183,7 +184,7 @@ export function bearers(
   const joints = members.flatMap((m): Joint[] => {
     const box = boxOf(m);
     return [
-      { carried: CASE.bottom, carrier: m.id, how: 'bearing', x: Math.round((box.x0 + box.x1) / 2) as Length },
+      { carried: CASE.bottom, carrier: m.id, how: 'bearing', on: atX(Math.round((box.x0 + box.x1) / 2) as Length) },
       { carried: m.id, carrier: FLOOR, how: 'bearing' },
     ];
   });

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { allowed, panelSpecOf, stateOf, type Beside, type BendingAnswer } from '../../../core/carry/index.js';
+import { allowed, isAcross, panelSpecOf, stateOf, type BendingAnswer, type Beside } from '../../../core/carry/index.js';
 import { writeFine } from '../../../core/figure/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
@@ -63,7 +63,7 @@ function Plate({ bending }: { bending: BendingAnswer }) {
   const panel = useMemo(() => panelSpecOf(bending, held), [bending, held]);
   const { work: run, stop } = useWorker(startPlate, panel, FAILED);
   const most = bending.room ?? allowed(workshop.settings.limit, Math.min(bending.span, bending.across));
-  const deep = bending.axis === 'deep';
+  const deep = !isAcross(bending.along);
   const creep = bending.verdict.creep.judged ? bending.verdict.creep.factor : 1;
   const sags = run.kind === 'done' && !('error' in run.reply) ? stateOf(run.reply.answer.mm * creep, most) : 'not judged';
   return (

@@ -1,4 +1,5 @@
-import { pathLines, rowsOfScrews } from '../../../core/carry/index.js';
+import { isAcross, pathLines, rowsOfScrews } from '../../../core/carry/index.js';
+import type { Vector } from '../../../core/solid/index.js';
 import { writeWeight } from '../../../core/figure/index.js';
 import { fromUnits, toMm } from '../../../core/length/index.js';
 import { boxOf } from '../../../core/piece/index.js';
@@ -32,7 +33,7 @@ export function Bends({ at }: { at: Placing }) {
       <Screws at={at} />
       {loaded.flatMap((c) => {
         // What spans from the rear to the front is seen end on here, and listed beside.
-        if (!c.bending || c.bending.axis === 'deep') return [];
+        if (!c.bending || !isAcross(c.bending.along)) return [];
         const { from, length, at: sagAt, verdict } = c.bending;
         const box = boxOf(c.member);
         const y = toMm(fromUnits((box.y0 + box.y1) / 2));
@@ -114,6 +115,12 @@ function FloorLines({ at }: { at: Placing }) {
   );
 }
 
+/** A head of a screw as a short line square to it, px. */
+function headAcross([right, up]: Vector, x: number, y: number): string {
+  const [dx, dy] = [3 * up, 3 * right];
+  return `M${x - dx} ${y - dy}l${2 * dx} ${2 * dy}`;
+}
+
 /** The screws that hold the selected member, to scale: a head and a shaft, or a cross where they are seen end on. */
 function Screws({ at }: { at: Placing }) {
   const { solution } = useBench();
@@ -125,15 +132,10 @@ function Screws({ at }: { at: Placing }) {
   return (
     <g aria-hidden stroke={ink} strokeWidth={1.6}>
       {rowsOfScrews(carried, members).flatMap(({ screws }, row) =>
-        screws.map(({ head, point, axis }, i) => {
+        screws.map(({ head, point, way }, i) => {
           const [hx, hy] = [x(head[0]), y(head[1])];
-          if (axis === 2) return <path key={`${row} ${i}`} d={`M${hx - 3} ${hy}h6M${hx} ${hy - 3}v6`} />;
-          return (
-            <path
-              key={`${row} ${i}`}
-              d={`M${hx} ${hy}L${x(point[0])} ${y(point[1])}${axis === 0 ? `M${hx} ${hy - 3}v6` : `M${hx - 3} ${hy}h6`}`}
-            />
-          );
+          if (Math.abs(way[2]) >= Math.SQRT1_2) return <path key={`${row} ${i}`} d={`M${hx - 3} ${hy}h6M${hx} ${hy - 3}v6`} />;
+          return <path key={`${row} ${i}`} d={`M${hx} ${hy}L${x(point[0])} ${y(point[1])}${headAcross(way, hx, hy)}`} />;
         }),
       )}
     </g>
