@@ -7,6 +7,7 @@ import {
   reportChecks,
   reportParts,
   reportSolution,
+  workshopFor,
   workshopOf,
   type Fault,
   type ProjectFile,
@@ -115,7 +116,11 @@ export function main(args: readonly string[], out: Output, err: Output): number 
     const call = readCall(args);
     const file = readFile(call.path);
     const workshop = workshopOf(file);
-    const solutions = chosen(file, call.piece).map(([id, { piece, letters }]) => ({ id, solution: solve(piece, workshop, letters) }));
+    const readings = Object.values(file.readings ?? {});
+    const solutions = chosen(file, call.piece).map(([id, { piece, letters }]) => ({
+      id,
+      solution: solve(piece, workshopFor(workshop, readings, id), letters),
+    }));
     if (call.csv) {
       solutions.forEach(({ solution }) => out.write(partsCsv(solution.parts, file.project.settings, solution.piece.times)));
     } else {

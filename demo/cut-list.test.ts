@@ -1,6 +1,6 @@
-import { PRINT_SHED } from './print-shed.js';
+import { solved } from './solved.js';
 import { columnSum, writeExactly, type Figure } from '../core/figure/index.js';
-import { pieceFaults, workshopOf } from '../core/formats/index.js';
+import { pieceFaults, } from '../core/formats/index.js';
 import { ZERO, mm, toMm } from '../core/length/index.js';
 import { type Piece, type Space } from '../core/piece/index.js';
 import { applyEdit } from '../core/kinds/index.js';
@@ -12,8 +12,7 @@ import { divided, piece, space, stock, thing, workshop } from '../core/testing/s
 import { edgesText, lettersText, machiningText, rowsOf, type Part } from '../core/parts/index.js';
 
 const MM = { unit: 'mm', step: mm(0.1) } as const;
-const shed = workshopOf(PRINT_SHED);
-const demo = (id: string) => solve((PRINT_SHED.pieces[id] as (typeof PRINT_SHED.pieces)[string]).piece, shed, {});
+const demo = (id: string) => solved(id);
 const partOf = (s: Solution, id: string) => s.parts.find((p) => p.id === id) as Part;
 const said = (s: Solution, id: string) => partOf(s, id).features.map((f) => machiningText(f, partOf(s, id), MM));
 const facts = (s: Solution, id: string) => (s.shape.facts.get(id) ?? []).map((f) => [f.name, f.figure && toMm(f.figure.value)] as const);

@@ -1,20 +1,12 @@
 import { columnSum, writeExactly } from '../core/figure/index.js';
-import { workshopOf } from '../core/formats/index.js';
 import { bladePasses, keptOf, ripYield } from '../core/joints/index.js';
 import { mm, toMm, type Length } from '../core/length/index.js';
 import { boxOf, type PieceEdit } from '../core/piece/index.js';
-import { applyEdit } from '../core/kinds/index.js';
 import { type Drawers } from '../core/interiors/index.js';
 import { remediesFor, solve, stockChoices, type Solution } from '../core/solution/index.js';
+import { readAgain, type Built } from '../core/survey/index.js';
 import { PRINT_SHED } from './print-shed.js';
-
-const workshop = workshopOf(PRINT_SHED);
-
-function solved(id: string, ...edits: readonly PieceEdit[]): Solution {
-  const kept = PRINT_SHED.pieces[id];
-  if (!kept) throw new Error(`there is no ${id} in the shed`);
-  return solve(edits.reduce(applyEdit, kept.piece), workshop, {});
-}
+import { shopOf, solved } from './solved.js';
 
 const fact = (s: Solution, space: string, name: string) => {
   const found = s.shape.facts.get(space)?.find((f) => f.name === name)?.figure;
@@ -154,8 +146,11 @@ describe('the composing table', () => {
   test('the tape says 561.5 where 566 was planned, and every drawer follows', () => {
     expect(fact(table, 'front-1', 'box, wide')).toBe(557.5);
     expect(fact(table, 'rear-3', 'box, wide')).toBe(557.5);
-    const planned = solved('composing-table', { kind: 'measured', space: 'front-end', measured: null });
+    const shop = shopOf('composing-table');
+    const again = readAgain(shop.built as Built, { space: 'front-end', reach: 'width', value: null });
+    const planned = solve(table.piece, { ...shop, built: again }, {});
     expect(fact(planned, 'front-1', 'box, wide')).toBe(562);
+    expect(fact(planned, 'rear-3', 'box, wide')).toBe(557.5);
   });
 
   test('drawers of the rear end pull to the rear, and none hits another', () => {
@@ -264,7 +259,7 @@ test('every part of a drawer can be asked what other stock would do, and bottoms
   const heavy = solved('paper-chest', { kind: 'things', space: 'drawer-third', things: [{ thing: 'proof-paper', count: 30 }] });
   const id = 'drawer-third/drawer-bottom/1';
   expect(heavy.carried.members.get(id)?.state).toBe('fails');
-  const remedies = remediesFor(heavy, workshop, heavy.letters, id);
+  const remedies = remediesFor(heavy, heavy.workshop, heavy.letters, id);
   expect(remedies.map((r) => writeExactly(r.label))).toContain('Use Birch ply 12 for every drawer bottom');
   // Nobody sees it: three packs sag it past span/384, which is nothing to mend as long as it does not break.
   const three = solved('paper-chest', { kind: 'things', space: 'drawer-third', things: [{ thing: 'proof-paper', count: 3 }] });
@@ -273,8 +268,8 @@ test('every part of a drawer can be asked what other stock would do, and bottoms
   expect(unseen?.state).toBe('fine');
   const third = heavy.parts.filter((p) => p.member.node === 'drawer-third');
   expect(third.length).toBeGreaterThan(5);
-  for (const part of third) expect(() => stockChoices(heavy, workshop, heavy.letters, part.id)).not.toThrow();
-  expect(stockChoices(heavy, workshop, heavy.letters, id).find((c) => c.current)?.stockId).toBe('birch-9');
+  for (const part of third) expect(() => stockChoices(heavy, heavy.workshop, heavy.letters, part.id)).not.toThrow();
+  expect(stockChoices(heavy, heavy.workshop, heavy.letters, id).find((c) => c.current)?.stockId).toBe('birch-9');
 });
 
 test('what lies in the cells of a drawer counts against its slides', () => {
@@ -298,7 +293,7 @@ test('what lies in the cells of a drawer counts against its slides', () => {
   expect(room % 7).toBe(0);
   const standing = [...filled.carried.members.values()].flatMap((c) => c.standing.filter((s) => s.space === 'drawer-third'));
   expect(standing.reduce((sum, s) => sum + s.kg, 0)).toBeCloseTo(room * 1.05, 9);
-  const heavy = { ...workshop, things: new Map(workshop.things).set('ink-tin', { ...PRINT_SHED.things['ink-tin']!, mass: 40 }) };
+  const heavy = { ...filled.workshop, things: new Map(filled.workshop.things).set('ink-tin', { ...PRINT_SHED.things['ink-tin']!, mass: 40 }) };
   expect(solve(filled.piece, heavy, {}).checks.find((c) => c.id === 'rating-drawer-third')?.severity).toBe('stop');
   expect(before.checks.some((c) => c.id === 'rating-drawer-third')).toBe(false);
 });

@@ -3,17 +3,12 @@ import { writeExactly } from '../core/figure/index.js';
 import { readProject, workshopOf } from '../core/formats/index.js';
 import { inch, toInches, toMm, type Length } from '../core/length/index.js';
 import { propertiesOf, type Stock } from '../core/stock/index.js';
-import { type Piece, type PieceEdit } from '../core/piece/index.js';
-import { applyEdit } from '../core/kinds/index.js';
-import { remediesFor, solve, stockChoices, type Solution } from '../core/solution/index.js';
+import type { PieceEdit } from '../core/piece/index.js';
+import { remediesFor, stockChoices, type Solution } from '../core/solution/index.js';
 import { PRINT_SHED } from './print-shed.js';
+import { solved } from './solved.js';
 
 const workshop = workshopOf(PRINT_SHED);
-
-function solved(id: string, ...edits: readonly PieceEdit[]): Solution {
-  const { piece } = PRINT_SHED.pieces[id] as { piece: Piece };
-  return solve(edits.reduce(applyEdit, piece), workshop, {});
-}
 
 const clear = (s: Solution, space: string, what: 'width' | 'height' | 'depth') =>
   toMm(s.shape.spaces.get(space)?.clear[what].value as Length);

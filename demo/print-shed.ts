@@ -4,7 +4,7 @@ import { mm } from '../core/length/index.js';
 import { CASES } from './shed/cases.js';
 import { DRAWERS } from './shed/drawers.js';
 import { THINGS } from './shed/library.js';
-import { OPENINGS } from './shed/places.js';
+import { OPENINGS, READINGS } from './shed/places.js';
 import { RACKS } from './shed/racks.js';
 import { SLIDES, STOCK } from './shed/stockroom.js';
 
@@ -32,5 +32,6 @@ export const PRINT_SHED: ProjectFile = {
     wren: { name: 'Wren', height: mm(1680), reach: mm(2040) },
     odo: { name: 'Odo', height: mm(1830), reach: mm(2230) },
   },
+  readings: READINGS,
   pieces: Object.fromEntries(Object.entries({ ...CASES, ...DRAWERS, ...RACKS }).map(([id, piece]) => [id, { piece, letters: {} }])),
 };

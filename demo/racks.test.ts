@@ -5,20 +5,14 @@ import { cellGrid, cellMembers, tiltedHeight } from '../core/interiors/cells/ind
 import { slatCounts, slatGap, slatOverall, slatWidth } from '../core/interiors/slats/index.js';
 import { ripYield } from '../core/joints/index.js';
 import { mm, toMm, type Length } from '../core/length/index.js';
-import { boxOf, type PieceEdit, type Space } from '../core/piece/index.js';
-import { applyEdit } from '../core/kinds/index.js';
+import { boxOf, type Space } from '../core/piece/index.js';
 import { type Cells } from '../core/interiors/index.js';
 import { rowsOf } from '../core/parts/index.js';
 import { solve, type Solution } from '../core/solution/index.js';
 import { PRINT_SHED } from './print-shed.js';
+import { solved } from './solved.js';
 
 const workshop = workshopOf(PRINT_SHED);
-
-function solved(id: string, ...edits: readonly PieceEdit[]): Solution {
-  const kept = PRINT_SHED.pieces[id];
-  if (!kept) throw new Error(`there is no ${id} in the shed`);
-  return solve(edits.reduce(applyEdit, kept.piece), workshop, {});
-}
 
 const gaps = (s: Solution, run: string) =>
   s.shape.runs.get(run)?.run.lines.flatMap((l) => (l.line.kind === 'gap' ? [toMm(l.size.value)] : [])) ?? [];

@@ -10,6 +10,7 @@ import { OpeningsModule } from './openings/openings.module.js';
 import { PeopleModule } from './people/people.module.js';
 import { PiecesModule } from './pieces/pieces.module.js';
 import { ProjectsModule } from './projects/projects.module.js';
+import { ReadingsModule } from './readings/readings.module.js';
 import { DiskGuard } from './records/disk.guard.js';
 import { SlidesModule } from './slides/slides.module.js';
 import { StockModule } from './stock/stock.module.js';
@@ -26,6 +27,7 @@ const RESOURCES = [
   StockModule,
   SlidesModule,
   PeopleModule,
+  ReadingsModule,
   HistoryModule,
   HealthModule,
 ];

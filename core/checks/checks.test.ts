@@ -5,6 +5,7 @@ import { applyEdit } from '../kinds/index.js';
 import { type PanelCase } from '../shells/index.js';
 import { solve, type Solution } from '../solution/index.js';
 import type { Workshop } from '../project/index.js';
+import { readAgain } from '../survey/index.js';
 import { divided, opening, piece, space, stock, thing, workshop } from '../testing/samples.js';
 import { worstFirst, type Check } from './index.js';
 
@@ -17,6 +18,7 @@ function mended(p: PanelCase, c: Check | undefined, shop: Workshop, index = 0): 
   const change = c?.fixes[index]?.change;
   if (!change) throw new Error(`there is no fix ${index} of ${c?.id}`);
   if (change.target === 'piece') return solved(applyEdit(p, change.edit) as PanelCase, shop);
+  if (change.target === 'built') return solved(p, { ...shop, built: readAgain(shop.built ?? new Map(), change) });
   return solved(p, { ...shop, openings: new Map(shop.openings).set(change.id, change.opening) });
 }
 

@@ -170,8 +170,8 @@ function places(space: PlacedSpace): Check[] {
 }
 
 /** A reading of what was built that cannot be: more than there is of what it lies in. */
-function readings(space: PlacedSpace, shape: Shape): Check[] {
-  const { measured } = space.space;
+function readings(space: PlacedSpace, shape: Shape, { built }: Workshop): Check[] {
+  const measured = built?.get(space.id);
   if (!measured) return [];
   const owner = space.within ? shape.spaces.get(space.within.owner) : undefined;
   const along = space.within && ({ up: 'height', across: 'width', deep: 'depth' } as const)[space.within.axis];
@@ -182,7 +182,6 @@ function readings(space: PlacedSpace, shape: Shape): Check[] {
     const within = owner && reach !== along ? owner.clear[reach].value : whole;
     if (read <= within) return [];
     const what = owner && reach !== along ? owner.label : 'the whole piece';
-    const rest = Object.fromEntries(Object.entries(measured).filter(([key]) => key !== reach));
     return [
       {
         id: `reading-${space.id}-${reach}`,
@@ -190,13 +189,7 @@ function readings(space: PlacedSpace, shape: Shape): Check[] {
         state: 'fails',
         about: { kind: 'space', id: space.id },
         sentence: say`The tape is said to have found a ${reach} of ${len(read)} in ${space.label}, and ${what} has ${len(within)}: read it again.`,
-        fixes: [
-          pieceFix(say`Go by the plan until it is read again`, {
-            kind: 'measured',
-            space: space.id,
-            measured: Object.keys(rest).length > 0 ? rest : null,
-          }),
-        ],
+        fixes: [{ label: say`Go by the plan until it is read again`, change: { target: 'built', space: space.id, reach, value: null } }],
       },
     ];
   });
@@ -218,7 +211,7 @@ function cellCheck(space: PlacedSpace, filled: NonNullable<Stand['filled']>): Ch
 
 /** Whether what stands in each space fits in it, and what was named but is not in the library or stands nowhere. */
 export function thingChecks(shape: Shape, workshop: Workshop): Check[] {
-  return [...shape.spaces.values()].flatMap((space): Check[] => [...readings(space, shape), ...standing(space, shape, workshop)]);
+  return [...shape.spaces.values()].flatMap((space): Check[] => [...readings(space, shape, workshop), ...standing(space, shape, workshop)]);
 }
 
 /** Whether what stands in one space fits in it. */

@@ -44,7 +44,10 @@ test.each<[string, () => Solution]>([
         {},
       ),
   ],
-  ['a space measured wider than the case', () => solve(piece(divided('in', 'up', 3, { measured: { width: mm(1500) } })), workshop(), {})],
+  [
+    'a space measured wider than the case',
+    () => solve(piece(divided('in', 'up', 3)), workshop({ built: { in: { width: mm(1500) } } }), {}),
+  ],
 ])('%s: no part without a size is listed, and the build is stopped', (_, make) => {
   const s = make();
   for (const part of s.parts) {

@@ -1,14 +1,16 @@
 import type { Sentence } from '../figure/index.js';
 import type { State } from '../carry/index.js';
 import type { PieceEdit } from '../piece/index.js';
-import type { Opening } from '../survey/index.js';
+import type { BuiltReading, Opening } from '../survey/index.js';
 
 /** How serious a check is: it stops the build, wants a look, or is good to know. */
 export type Severity = 'stop' | 'look' | 'good';
 
-/** A change that a check offers: to the piece, or to what was decided about its opening. */
+/** A change that a check offers: to the piece, to what was decided about its opening, or another reading of what was built. */
 export type Change =
-  { readonly target: 'piece'; readonly edit: PieceEdit } | { readonly target: 'opening'; readonly id: string; readonly opening: Opening };
+  | { readonly target: 'piece'; readonly edit: PieceEdit }
+  | { readonly target: 'opening'; readonly id: string; readonly opening: Opening }
+  | ({ readonly target: 'built' } & Pick<BuiltReading, 'space' | 'reach' | 'value'>);
 
 export interface Fix {
   readonly label: Sentence;

@@ -81,5 +81,11 @@ export function pieceFaults(piece: Piece, known: Known, path: string): readonly 
 /** Ids in a project file that lead nowhere. */
 export function referenceFaults(file: ProjectFile): readonly Fault[] {
   const known = workshopOf(file);
-  return Object.entries(file.pieces).flatMap(([id, { piece }]) => pieceFaults(piece, known, `/pieces/${id}/piece`));
+  const pieces = Object.entries(file.pieces).flatMap(([id, { piece }]) => pieceFaults(piece, known, `/pieces/${id}/piece`));
+  const readings = Object.entries(file.readings ?? {}).flatMap(([id, { piece }]): readonly Fault[] => {
+    if (piece in file.pieces) return [];
+    const accepted = `one of ${Object.keys(file.pieces).slice(0, 8).join(', ')}`;
+    return [{ path: `/readings/${id}/piece`, message: `there is no piece ${piece}`, given: piece, accepted }];
+  });
+  return [...pieces, ...readings];
 }

@@ -1,5 +1,6 @@
 import { say, size, type Figure } from '../figure/index.js';
 import { ZERO, add, type Length } from '../length/index.js';
+import type { Built } from '../survey/index.js';
 import {
   OPEN,
   findMember,
@@ -46,7 +47,7 @@ class Division {
     private readonly context: NeedContext,
     inside: ClearRegion,
   ) {
-    this.regions.set(piece.interior.id, asMeasured(piece.interior, inside));
+    this.regions.set(piece.interior.id, asMeasured(piece.interior, inside, this.context.workshop.built));
   }
 
   divide(): Divided {
@@ -156,7 +157,7 @@ class Division {
       const own = partRegion(region, split, datum, line, i, roles, space.id);
       const insets = kind.insets(part.id, context, region.clear);
       if (insets) this.insets.set(part.id, insets);
-      this.regions.set(part.id, asMeasured(part, insets ? within(own, insets) : own));
+      this.regions.set(part.id, asMeasured(part, insets ? within(own, insets) : own, this.context.workshop.built));
     });
   }
 
@@ -256,8 +257,8 @@ function within(region: ClearRegion, insets: Insets): ClearRegion {
 }
 
 /** A region with what the tape said of it in place of what was planned. */
-function asMeasured(space: Space, region: ClearRegion): ClearRegion {
-  const { measured } = space;
+function asMeasured(space: Space, region: ClearRegion, built: Built | undefined): ClearRegion {
+  const measured = built?.get(space.id);
   if (!measured) return region;
   const read = (reach: 'width' | 'height' | 'depth') => {
     const value = measured[reach];

@@ -323,9 +323,6 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
       clear(spaceOf(piece, edit.space));
       loosen(piece);
       return piece;
-    case 'measured':
-      setOrDelete(spaceOf(piece, edit.space), 'measured', edit.measured && Object.keys(edit.measured).length > 0 ? edit.measured : null);
-      return piece;
     case 'piece':
       return patched(piece, edit);
   }

@@ -87,14 +87,6 @@ describe('a bank of drawers is changed like any run', () => {
   });
 });
 
-test('what the tape said is put on a space and taken back', () => {
-  const read = applyEdit(base, { kind: 'measured', space: 'in-2', measured: { width: mm(470) } });
-  expect(findSpace(read.interior, 'in-2')?.space.measured).toEqual({ width: mm(470) });
-  expect(findSpace(applyEdit(read, { kind: 'measured', space: 'in-2', measured: {} }).interior, 'in-2')?.space).not.toHaveProperty(
-    'measured',
-  );
-});
-
 describe('fields of a shell that it does not have', () => {
   const { name, width, height, depth, shelves, dividers, edges, interior } = base;
   const inPlace: InPlace = {

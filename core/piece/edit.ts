@@ -1,7 +1,7 @@
 import type { Length } from '../length/index.js';
 import type { GapRule } from '../run/index.js';
 import type { Placement } from '../things/index.js';
-import type { Axis, DividingMember, Filling, Held, Making, Space, Split, Strip } from './space.js';
+import type { Axis, DividingMember, Filling, Held, Making, Split, Strip } from './space.js';
 import type { PiecePatch } from './spec.js';
 
 /** One change to a piece. Ids of new nodes come with the edit, so that an edit gives the same piece wherever it is applied. */
@@ -53,8 +53,6 @@ export type PieceEdit =
   | { readonly kind: 'copy-layout'; readonly from: string; readonly to: string; readonly ids: Readonly<Record<string, string>> }
   /** Takes out all that a space is divided or filled with. */
   | { readonly kind: 'clear'; readonly space: string }
-  /** Puts what the tape said of a space in place of what was planned; null takes it back. */
-  | { readonly kind: 'measured'; readonly space: string; readonly measured: NonNullable<Space['measured']> | null }
   | { readonly kind: 'things'; readonly space: string; readonly things: readonly Placement[] }
   /** Moves all of a thing from one space to another. */
   | { readonly kind: 'move'; readonly thing: string; readonly from: string; readonly to: string }

@@ -75,12 +75,6 @@ export interface Split {
   making?: Making;
 }
 
-/** What the tape said of a space that is built, in place of what was planned. */
-export const MeasuredSchema = Type.Object(
-  { width: Type.Optional(SizeSchema), height: Type.Optional(SizeSchema), depth: Type.Optional(SizeSchema) },
-  closed,
-);
-
 /** A space of a piece: open, divided into further spaces, or filled as a whole. */
 export interface Space {
   id: string;
@@ -89,7 +83,6 @@ export interface Space {
   least?: Length;
   greatest?: Length;
   things: Placement[];
-  measured?: Static<typeof MeasuredSchema>;
   split?: Split;
   filling?: Filling;
 }
@@ -110,7 +103,6 @@ export const spaceSchema = (id: string, kinds: { readonly makings: readonly TSch
           least: Type.Optional(SizeSchema),
           greatest: Type.Optional(SizeSchema),
           things: Type.Array(PlacementSchema, { maxItems: 200 }),
-          measured: Type.Optional(MeasuredSchema),
           split: Type.Optional(
             Type.Object(
               {

@@ -1,6 +1,6 @@
 import { size, type Figure } from '../figure/index.js';
 import { mm } from '../length/index.js';
-import type { Opening } from '../survey/index.js';
+import type { Built, Opening } from '../survey/index.js';
 import type { Slide, Stock } from '../stock/index.js';
 import type { Thing } from '../things/index.js';
 import type { Settings } from './records.js';
@@ -12,6 +12,8 @@ export interface Workshop {
   readonly things: ReadonlyMap<string, Thing>;
   readonly stock: ReadonlyMap<string, Stock>;
   readonly slides: ReadonlyMap<string, Slide>;
+  /** What the tape found in the piece that is solved, once it stood there; none where it is left out. */
+  readonly built?: Built;
 }
 
 /** The measured thickness of a stock as a figure that leads back to its record. */

@@ -1,2 +1,3 @@
+export * from './built.js';
 export * from './opening.js';
 export * from './room.js';

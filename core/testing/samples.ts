@@ -1,9 +1,9 @@
-import { ZERO, mm } from '../length/index.js';
+import { ZERO, mm, type Length } from '../length/index.js';
 import type { Axis, Space } from '../piece/index.js';
 import type { PanelCase } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import type { GapRule } from '../run/index.js';
-import type { Opening } from '../survey/index.js';
+import type { Opening, Reach } from '../survey/index.js';
 import type { Slide, Stock } from '../stock/index.js';
 import type { Thing } from '../things/index.js';
 
@@ -70,6 +70,8 @@ export function workshop(
     slides?: Record<string, Slide>;
     things?: Record<string, Thing>;
     opening?: Opening;
+    /** What the tape found in spaces of the piece. */
+    built?: Readonly<Record<string, Partial<Record<Reach, Length>>>>;
     settings?: Partial<Workshop['settings']>;
   } = {},
 ): Workshop {
@@ -87,6 +89,7 @@ export function workshop(
     things: new Map(Object.entries({ tin: thing(), ...extra.things })),
     stock: new Map(Object.entries({ ply: stock(), thin: stock({ name: 'ply 6', nominal: mm(6), thickness: mm(6) }), ...extra.stock })),
     slides: new Map(Object.entries(extra.slides ?? {})),
+    ...(extra.built ? { built: new Map(Object.entries(extra.built)) } : {}),
   };
 }
 

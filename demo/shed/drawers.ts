@@ -105,8 +105,6 @@ const trayDrawers = (face: Drawers['face']): Drawers => ({
   linesFrom: 'bottom',
 });
 
-const measured = { width: mm(561.5) };
-
 /** The drawers under the composing table, out of both ends; the tape found the runners closer than they were drawn. */
 const composingTable: PanelCase = {
   ...plain,
@@ -128,12 +126,10 @@ const composingTable: PanelCase = {
       spaces: [
         space('rear-end', {
           name: 'rear end',
-          measured,
           split: bank('rear-end', trayDrawers('rear'), [space('rear-1'), space('rear-2'), space('rear-3')]),
         }),
         space('front-end', {
           name: 'front end',
-          measured,
           split: bank('front-end', trayDrawers('front'), [
             space('front-1', { name: 'sticks', things: [{ thing: 'composing-stick', count: 6 }] }),
             space('front-2'),

@@ -1,5 +1,6 @@
 import type { ProjectFile } from '../../core/formats/project-file.js';
 import { mm } from '../../core/length/index.js';
+import type { BuiltReading } from '../../core/survey/index.js';
 
 /** What was measured in the print shed. */
 export const OPENINGS: ProjectFile['openings'] = {
@@ -47,3 +48,14 @@ export const OPENINGS: ProjectFile['openings'] = {
     door: { width: mm(838), height: mm(1981) },
   },
 };
+
+const closer = (space: string): BuiltReading => ({
+  piece: 'composing-table',
+  space,
+  reach: 'width',
+  value: mm(561.5),
+  at: '2026-10-17T08:20:00Z',
+});
+
+/** The tape found the runners of the composing table closer than they were drawn. */
+export const READINGS: Record<string, BuiltReading> = { 'runners-rear': closer('rear-end'), 'runners-front': closer('front-end') };

@@ -6,6 +6,13 @@ import * as schema from './schema.js';
 export const KINDS = RECORD_KINDS;
 export type Kind = (typeof KINDS)[number];
 
+/** Those that are facts: added, never changed, and no part of undo. */
+const FACTS = ['readings'] as const satisfies readonly Kind[];
+export type EditedKind = Exclude<Kind, (typeof FACTS)[number]>;
+
+/** Those that are edited, each edit a change that can be taken back. */
+export const EDITED = KINDS.filter((kind): kind is EditedKind => !FACTS.some((fact) => fact === kind));
+
 /** The project itself, among the changes that can be taken back. */
 export const PROJECT = 'project';
 
@@ -32,4 +39,5 @@ export const ONE: Readonly<Record<Kind, string>> = {
   slides: 'slide',
   people: 'person',
   pieces: 'piece',
+  readings: 'reading',
 };

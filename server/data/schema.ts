@@ -29,6 +29,9 @@ export const slides = pgTable('slides', owned, (t) => [primaryKey({ columns: [t.
 export const people = pgTable('people', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
 export const pieces = pgTable('pieces', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
 
+/** What the tape found in pieces once they stood there: rows are added and never changed. */
+export const readings = pgTable('readings', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
+
 /** Every committed edit, with what was there before and after it; undo and redo walk along it. */
 export const changes = pgTable(
   'changes',

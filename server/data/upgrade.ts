@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm';
-import { VERSION, recordBroughtUp } from '../../core/formats/index.js';
+import { VERSION, foundIn, idOfFound, recordBroughtUp } from '../../core/formats/index.js';
 import { KINDS, tableOf, type Kind, type PROJECT } from './kinds.js';
 import type { PgliteDatabase } from 'drizzle-orm/pglite';
 import type * as schema from './schema.js';
@@ -28,9 +28,14 @@ export async function upgrade(db: Database): Promise<void> {
     throw new Error(`this data folder was written by a newer program (its documents are version ${from}, this one reads up to ${VERSION})`);
   await db.transaction(async (tx) => {
     if (from < VERSION) {
+      let nth = 0;
       for (const kind of KINDS) {
         const table = tableOf(kind);
         for (const { projectId, id, data } of await tx.select().from(table)) {
+          for (const { kind: own, record } of foundIn(kind, id, data, from)) {
+            nth += 1;
+            await tx.insert(tableOf(own)).values({ projectId, id: idOfFound(nth), version: 1, data: record });
+          }
           const now = recordBroughtUp(kind, data, from);
           if (now !== data)
             await tx

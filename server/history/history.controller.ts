@@ -2,10 +2,10 @@ import { Body, Controller, Get, HttpCode, Inject, Param, Post, Query } from '@ne
 import { ApiOperation, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { ArrayMaxSize, ArrayMinSize, IsArray, Matches } from 'class-validator';
 import { edge } from '../problems/schema.validator.js';
-import { KINDS, PROJECT, type Kind } from '../data/kinds.js';
+import { EDITED, PROJECT, type EditedKind } from '../data/kinds.js';
 import { HistoryService, type Scope } from './history.service.js';
 
-const ENTRY = new RegExp(`^(${[...KINDS, PROJECT].join('|')})(/[a-z0-9][a-z0-9-]{0,59})?$`);
+const ENTRY = new RegExp(`^(${[...EDITED, PROJECT].join('|')})(/[a-z0-9][a-z0-9-]{0,59})?$`);
 
 class ScopeDto {
   @ApiProperty({
@@ -21,7 +21,7 @@ class ScopeDto {
 
 function scopeOf(entries: readonly string[]): Scope {
   return entries.map((entry) => {
-    const [kind, id] = entry.split('/') as [Kind, string?];
+    const [kind, id] = entry.split('/') as [EditedKind, string?];
     return id === undefined ? { kind } : { kind, id };
   });
 }

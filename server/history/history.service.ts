@@ -4,19 +4,19 @@ import type { KeptPiece } from '../../core/formats/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { changes, projects } from '../data/schema.js';
 import { RecordsService, type Tx } from '../records/records.service.js';
-import { PROJECT, tableOf, type Kind, type StoredRecord } from '../data/kinds.js';
+import { PROJECT, tableOf, type EditedKind, type StoredRecord } from '../data/kinds.js';
 
 /**
  * Whose changes are walked together: a piece with its opening, every thing there is (a kind without an id, so that
  * what was taken out counts too), or the project's own settings. Of a single record its making is not walked:
  * who works on a piece ends at the empty piece, and takes it out where pieces are listed.
  */
-export type Scope = readonly { readonly kind: Kind | typeof PROJECT; readonly id?: string }[];
+export type Scope = readonly { readonly kind: EditedKind | typeof PROJECT; readonly id?: string }[];
 
 /** What an undo or redo did. */
 export interface Step {
   readonly label: string;
-  readonly kind: Kind | typeof PROJECT;
+  readonly kind: EditedKind | typeof PROJECT;
   /** The record as it is now; null when it is no longer there. */
   readonly record: StoredRecord | null;
   readonly recordId: string;
@@ -79,7 +79,7 @@ export class HistoryService {
       const wanted = again ? change.after : change.before;
       const { label, recordId } = change;
       if (change.kind === PROJECT) return { label, kind: PROJECT, record: await this.settings(tx, projectId, wanted), recordId };
-      const kind = change.kind as Kind;
+      const kind = change.kind as EditedKind;
       const table = tableOf(kind);
       const where = and(eq(table.projectId, projectId), eq(table.id, recordId));
       const [now] = await tx.select({ version: table.version, data: table.data }).from(table).where(where);

@@ -1,6 +1,6 @@
 import { Controller, Get, Inject, Module, Param } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
-import { reportSolution, workshopOf, type KeptPiece } from '../../core/formats/index.js';
+import { reportSolution, workshopFor, workshopOf, type KeptPiece } from '../../core/formats/index.js';
 import { pieceSchema } from '../../core/kinds/index.js';
 import { solve } from '../../core/solution/index.js';
 import { recordController } from '../records/record.controller.js';
@@ -22,7 +22,7 @@ class SolutionController {
     const kept: KeptPiece | undefined = file.pieces[id];
     if (!kept) throw notFound(`piece ${id}`);
     const grid = (kept.piece.rounding ?? file.project.settings.rounding).grid;
-    return reportSolution(solve(kept.piece, workshopOf(file), kept.letters), grid);
+    return reportSolution(solve(kept.piece, workshopFor(workshopOf(file), Object.values(file.readings ?? {}), id), kept.letters), grid);
   }
 }
 

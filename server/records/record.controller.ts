@@ -3,13 +3,13 @@ import { ApiBody, ApiOperation, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { IsInt, IsString, Length, Matches, Min } from 'class-validator';
 import type { TSchema } from '@sinclair/typebox';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
-import { ONE, type Kind } from '../data/kinds.js';
+import { ONE, type EditedKind } from '../data/kinds.js';
 import { RecordsService } from './records.service.js';
 
 const LABEL = { example: 'Made the tub space 380', description: 'What was done, as undo will name it' } as const;
 
 /** The body that makes a record of one kind. */
-function createDto(kind: Kind, schema: () => TSchema) {
+function createDto(kind: EditedKind, schema: () => TSchema) {
   class CreateDto {
     @ApiProperty({ example: 'alcove', description: 'A new id: small letters, digits and hyphens' })
     @Matches(/^[a-z0-9][a-z0-9-]{0,59}$/, { message: 'an id has small letters, digits and hyphens, at most 60' })
@@ -29,7 +29,7 @@ function createDto(kind: Kind, schema: () => TSchema) {
 }
 
 /** The body that replaces a record of one kind. */
-function saveDto(kind: Kind, schema: () => TSchema) {
+function saveDto(kind: EditedKind, schema: () => TSchema) {
   class SaveDto {
     @ApiProperty({ example: 1, description: 'The version that the edit was made on' })
     @IsInt()
@@ -54,7 +54,7 @@ function saveDto(kind: Kind, schema: () => TSchema) {
  * read, changed and taken away in the same way.
  * @param schema what its documents are held against, asked for each time: kinds may be added
  */
-export function recordController(kind: Kind, schema: () => TSchema) {
+export function recordController(kind: EditedKind, schema: () => TSchema) {
   const Create = createDto(kind, schema);
   const Save = saveDto(kind, schema);
 

@@ -7,10 +7,11 @@ import { type Letters, type Piece } from '../../core/piece/index.js';
 import { namedBy } from '../../core/kinds/index.js';
 import { nameOfRecord, type Workshop } from '../../core/project/index.js';
 import { lettersOf } from '../../core/solution/index.js';
+import type { BuiltReading } from '../../core/survey/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { changes, projects } from '../data/schema.js';
 import { badInput, inUse, lostRace, notFound } from '../problems/problem.js';
-import { KINDS, ONE, tableOf, type Kind, type StoredRecord } from '../data/kinds.js';
+import { EDITED, ONE, tableOf, type EditedKind, type Kind, type StoredRecord } from '../data/kinds.js';
 
 /** A transaction of the database. */
 export type Tx = Parameters<Parameters<Database['transaction']>[0]>[0];
@@ -26,7 +27,9 @@ export interface Workbench {
   readonly id: string;
   readonly version: number;
   readonly project: ProjectFile['project'];
-  readonly records: Readonly<Record<Kind, readonly StoredRecord[]>>;
+  readonly records: Readonly<Record<EditedKind, readonly StoredRecord[]>>;
+  /** What the tape found in pieces once they stood there, oldest first. */
+  readonly readings: readonly StoredRecord[];
 }
 
 /** Keeps the records of projects: every committed edit is one change that can be taken back. */
@@ -38,9 +41,10 @@ export class RecordsService {
   async workbench(projectId: string, from: Database | Tx = this.db): Promise<Workbench> {
     const [project] = await from.select().from(projects).where(eq(projects.id, projectId));
     if (!project) throw notFound(`project ${projectId}`);
-    const lists = {} as Record<Kind, StoredRecord[]>;
-    for (const kind of KINDS) lists[kind] = await this.list(projectId, kind, from);
-    return { id: project.id, version: project.version, project: project.data as ProjectFile['project'], records: lists };
+    const records = {} as Record<EditedKind, StoredRecord[]>;
+    for (const kind of EDITED) records[kind] = await this.list(projectId, kind, from);
+    const readings = await this.list(projectId, 'readings', from);
+    return { id: project.id, version: project.version, project: project.data as ProjectFile['project'], records, readings };
   }
 
   async list(projectId: string, kind: Kind, from: Database | Tx = this.db): Promise<StoredRecord[]> {
@@ -63,7 +67,7 @@ export class RecordsService {
   }
 
   /** Makes a new record. @throws ProblemException 409 when its id is taken, 400 when it leads nowhere */
-  async create(projectId: string, kind: Kind, id: string, sent: unknown, label: string): Promise<StoredRecord> {
+  async create(projectId: string, kind: EditedKind, id: string, sent: unknown, label: string): Promise<StoredRecord> {
     return this.db.transaction(async (tx) => {
       const workshop = await this.workshop(projectId, tx);
       const data = kind === 'pieces' ? kept(sent as Piece, workshop, {}) : sent;
@@ -80,7 +84,7 @@ export class RecordsService {
   }
 
   /** Replaces a record that is still at the version the edit was made on. @throws ProblemException 409 with both when it is not */
-  async save(projectId: string, kind: Kind, id: string, version: number, sent: unknown, label: string): Promise<StoredRecord> {
+  async save(projectId: string, kind: EditedKind, id: string, version: number, sent: unknown, label: string): Promise<StoredRecord> {
     return this.db.transaction(async (tx) => {
       const before = await this.one(projectId, kind, id, tx);
       const data = kind === 'pieces' ? kept(sent as Piece, await this.workshop(projectId, tx), (before.data as KeptPiece).letters) : sent;
@@ -96,8 +100,23 @@ export class RecordsService {
     });
   }
 
+  /** Adds what the tape found in a piece: no edit of the plan, so that undo leaves it. @throws ProblemException 409 when its id is taken, 404 when there is no such piece */
+  async read(projectId: string, id: string, data: BuiltReading): Promise<StoredRecord> {
+    return this.db.transaction(async (tx) => {
+      await this.one(projectId, 'pieces', data.piece, tx);
+      const table = tableOf('readings');
+      const made = await tx
+        .insert(table)
+        .values({ projectId, id, version: 1, data, createdAt: NOW })
+        .onConflictDoNothing()
+        .returning({ id: table.id });
+      if (made.length === 0) throw inUse(`There is a reading ${id} already.`);
+      return { id, version: 1, data };
+    });
+  }
+
   /** Takes a record away. @throws ProblemException 409 when a piece still uses it */
-  async remove(projectId: string, kind: Kind, id: string, version: number): Promise<void> {
+  async remove(projectId: string, kind: EditedKind, id: string, version: number): Promise<void> {
     await this.db.transaction(async (tx) => {
       const before = await this.one(projectId, kind, id, tx);
       await this.unused(tx, projectId, kind, id);
@@ -113,7 +132,7 @@ export class RecordsService {
   }
 
   /** @throws ProblemException 409 with the pieces that name a record, where there are any */
-  async unused(tx: Tx, projectId: string, kind: Kind, id: string): Promise<void> {
+  async unused(tx: Tx, projectId: string, kind: EditedKind, id: string): Promise<void> {
     if (kind === 'pieces' || kind === 'people') return;
     const users = (await this.list(projectId, 'pieces', tx))
       .map((p) => (p.data as KeptPiece).piece)
@@ -197,7 +216,11 @@ export class RecordsService {
 
 /** A workbench as a project file, without versions. */
 export function fileOf(bench: Workbench): ProjectFile {
-  const records = <T>(kind: Kind) => Object.fromEntries(bench.records[kind].map((r) => [r.id, r.data as T]));
+  const byId = <T>(list: readonly StoredRecord[]) => Object.fromEntries(list.map((r) => [r.id, r.data as T]));
+  const records = <T>(kind: EditedKind) => byId<T>(bench.records[kind]);
+  const pieces = records<KeptPiece>('pieces');
+  // Of a piece that was taken out they wait here until it is brought back.
+  const readings = Object.entries(byId<BuiltReading>(bench.readings)).filter(([, { piece }]) => piece in pieces);
   return {
     format: 'ruvok-project',
     version: VERSION,
@@ -207,7 +230,8 @@ export function fileOf(bench: Workbench): ProjectFile {
     stock: records('stock'),
     slides: records('slides'),
     people: records('people'),
-    pieces: records('pieces'),
+    pieces,
+    ...(readings.length > 0 ? { readings: Object.fromEntries(readings) } : {}),
   };
 }
 

@@ -4,7 +4,8 @@ import { findMember, type Piece, type PieceEdit } from '../../core/piece/index.j
 import { EditError, applyEdit } from '../../core/kinds/index.js';
 import type { Workshop } from '../../core/project/index.js';
 import { compare, solve, tapeThrough, type Moved, type Solution } from '../../core/solution/index.js';
-import type { Opening } from '../../core/survey/index.js';
+import { readAgain, type BuiltReading, type Opening } from '../../core/survey/index.js';
+import { newId } from '../data/defaults.js';
 import { useProject, useRecord } from '../data/project.js';
 import { rebaseEdit } from './rebase-edit.js';
 import { useSelection } from './selection.js';
@@ -13,7 +14,11 @@ import { useSelection } from './selection.js';
 export type Draft =
   | { readonly kind: 'edit'; readonly edit: PieceEdit; readonly look?: boolean }
   | { readonly kind: 'opening'; readonly id: string; readonly opening: Opening; readonly look?: boolean }
+  | { readonly kind: 'built'; readonly read: Read; readonly look?: boolean }
   | null;
+
+/** A reading of what was built: null where the plan counts again. */
+export type Read = Pick<BuiltReading, 'space' | 'reach' | 'value'>;
 
 /** The piece on the bench, solved, with its one selection and the ways to change it. */
 export interface BenchValue {
@@ -28,6 +33,8 @@ export interface BenchValue {
   readonly setDraft: (draft: Draft) => void;
   readonly commit: (edit: PieceEdit, label: string) => void;
   readonly commitOpening: (id: string, opening: Opening, label: string) => void;
+  /** Adds what the tape found in a space once the piece stood there. */
+  readonly addReading: (reading: Read) => void;
   readonly applyChange: (change: Change, label: string) => void;
   /** What the last committed edit moved, until it is looked at. */
   readonly moved: readonly Moved[];
@@ -60,11 +67,14 @@ export function useBench(): BenchValue {
   return value;
 }
 
+const read = (workshop: Workshop, reading: Read): Workshop => ({ ...workshop, built: readAgain(workshop.built ?? new Map(), reading) });
+
 function solveDraft(piece: Piece, workshop: Workshop, settled: Solution, draft: Draft): Solution {
   if (!draft) return settled;
   if (draft.kind === 'opening') {
     return solve(piece, { ...workshop, openings: new Map(workshop.openings).set(draft.id, draft.opening) }, settled.letters);
   }
+  if (draft.kind === 'built') return solve(piece, read(workshop, draft.read), settled.letters);
   try {
     return solve(applyEdit(piece, draft.edit), workshop, settled.letters);
   } catch (error) {
@@ -104,7 +114,8 @@ function spaceFor(solution: Solution, selection: string, last: string): string {
 }
 
 export function BenchProvider({ pieceId, children }: { pieceId: string; children: ReactNode }) {
-  const { bench, workshop, saver } = useProject();
+  const { bench, workshopOf, saver } = useProject();
+  const workshop = useMemo(() => workshopOf(pieceId), [workshopOf, pieceId]);
   const kept = bench.records.pieces.find((p) => p.id === pieceId)?.data;
   if (!kept) throw new Error(`there is no piece ${pieceId}`);
   const { piece, letters } = kept;
@@ -140,14 +151,32 @@ export function BenchProvider({ pieceId, children }: { pieceId: string; children
     },
     [piece, settled, workshop, saver],
   );
+  const addReading = useCallback(
+    (reading: Read) => {
+      setDraft(null);
+      setMoved(compare(settled, solveDraft(piece, workshop, settled, { kind: 'built', read: reading })));
+      const taken = bench.readings.map((r) => r.id);
+      void saver.read(newId(`${reading.space} ${reading.reach}`, taken), {
+        piece: pieceId,
+        space: reading.space,
+        reach: reading.reach,
+        value: reading.value,
+        at: new Date().toISOString(),
+      });
+    },
+    [bench, piece, settled, workshop, saver, pieceId],
+  );
   const applyChange = useCallback(
-    (change: Change, label: string) =>
-      change.target === 'piece' ? commit(change.edit, label) : commitOpening(change.id, change.opening, label),
-    [commit, commitOpening],
+    (change: Change, label: string) => {
+      if (change.target === 'piece') commit(change.edit, label);
+      else if (change.target === 'opening') commitOpening(change.id, change.opening, label);
+      else addReading(change);
+    },
+    [commit, commitOpening, addReading],
   );
   const still = useMemo<SettledBench>(
-    () => ({ pieceId, piece, workshop, settled, setDraft, commit, commitOpening, applyChange, selection, select, space }),
-    [pieceId, piece, workshop, settled, commit, commitOpening, applyChange, selection, select, space],
+    () => ({ pieceId, piece, workshop, settled, setDraft, commit, commitOpening, addReading, applyChange, selection, select, space }),
+    [pieceId, piece, workshop, settled, commit, commitOpening, addReading, applyChange, selection, select, space],
   );
   const lookedAt = useCallback(() => setMoved([]), []);
   const value = useMemo<BenchValue>(() => ({ ...still, solution, draft, moved, lookedAt }), [still, solution, draft, moved, lookedAt]);

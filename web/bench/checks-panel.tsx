@@ -8,7 +8,7 @@ import { usePrecision } from '../data/project.js';
 import { StateMark, severityWord } from '../shared/state-mark.js';
 import { Button, Faint } from '../shared/ui.js';
 import { line as rule } from '../theme/tokens.js';
-import { useBench, useSettledBench } from './bench.js';
+import { useBench, useSettledBench, type Draft } from './bench.js';
 import { MovedList } from './moved.js';
 
 const List = styled.ul`
@@ -53,6 +53,17 @@ function FixChanges() {
   return <MovedList moved={compare(settled, solution)} most={4} />;
 }
 
+function draftOf(change: Fix['change']): Draft {
+  switch (change.target) {
+    case 'piece':
+      return { kind: 'edit', edit: change.edit, look: true };
+    case 'opening':
+      return { kind: 'opening', id: change.id, opening: change.opening, look: true };
+    case 'built':
+      return { kind: 'built', read: change, look: true };
+  }
+}
+
 /** A way to mend something: looked at on the drawing first, then used. */
 function FixRow({ fix, name, looking }: { fix: Fix; name: string; looking: boolean }) {
   const { applyChange, setDraft } = useSettledBench();
@@ -61,11 +72,7 @@ function FixRow({ fix, name, looking }: { fix: Fix; name: string; looking: boole
   const label = writeSentence(fix.label, precision);
   const look = () => {
     setOpen(true);
-    setDraft(
-      fix.change.target === 'piece'
-        ? { kind: 'edit', edit: fix.change.edit, look: true }
-        : { kind: 'opening', id: fix.change.id, opening: fix.change.opening, look: true },
-    );
+    setDraft(draftOf(fix.change));
   };
   const leave = () => {
     setOpen(false);

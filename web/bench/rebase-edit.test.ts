@@ -19,17 +19,12 @@ test('two fields of one part of the piece, left one right after the other, both 
   expect(after.shelves).toEqual({ ...shelves, setback: mm(12), looseEnd: mm(2) });
 });
 
-test('so do two fields of how drawers are made, and of what the tape said of a space', () => {
+test('so do two fields of how drawers are made', () => {
   const made = late(
     { kind: 'making', space: 'in', making: drawers({ less: mm(30) }) },
     { kind: 'making', space: 'in', making: drawers({ behind: mm(25) }) },
   );
   expect(made.interior.split?.making).toEqual(drawers({ less: mm(30), behind: mm(25) }));
-  const measured = late(
-    { kind: 'measured', space: 'd1', measured: { width: mm(955) } },
-    { kind: 'measured', space: 'd1', measured: { depth: mm(290) } },
-  );
-  expect(measured.interior.split?.spaces[0]?.measured).toEqual({ width: mm(955), depth: mm(290) });
 });
 
 test('an edit of one node is applied as it is', () => {

@@ -25,8 +25,6 @@ export function rebaseEdit(edit: PieceEdit, seen: Piece, now: Piece): PieceEdit 
       return { ...edit, filling: inSpace(seen, now, edit.space, edit.filling, (s) => s.filling) };
     case 'things':
       return { ...edit, things: inSpace(seen, now, edit.space, edit.things, (s) => s.things) };
-    case 'measured':
-      return edit.measured ? { ...edit, measured: inSpace(seen, now, edit.space, edit.measured, (s) => s.measured ?? {}) } : edit;
     case 'rule':
       return { ...edit, rule: inSpace(seen, now, edit.space, edit.rule, (s) => s.rule) };
     default:

@@ -1,7 +1,7 @@
 import type { Fault } from '../../core/formats/faults.js';
 import type { KeptPiece } from '../../core/formats/project-file.js';
 import type { Person, Project } from '../../core/project/index.js';
-import type { Opening } from '../../core/survey/index.js';
+import type { BuiltReading, Opening } from '../../core/survey/index.js';
 import type { Slide, Stock } from '../../core/stock/index.js';
 import type { Thing } from '../../core/things/index.js';
 
@@ -29,6 +29,8 @@ export interface Workbench {
   readonly version: number;
   readonly project: Project;
   readonly records: { readonly [K in Kind]: readonly Versioned<Records[K]>[] };
+  /** What the tape found in pieces once they stood there, oldest first. */
+  readonly readings: readonly Versioned<BuiltReading>[];
 }
 
 /** What an error of the server says, by RFC 9457. */
@@ -111,6 +113,8 @@ export const api = {
     call<Versioned<unknown>>('POST', `/projects/${project}/${kind}`, { id, data, label }),
   save: (project: string, kind: Kind, id: string, version: number, data: unknown, label: string) =>
     call<Versioned<unknown>>('PUT', `/projects/${project}/${kind}/${id}`, { version, data, label }),
+  read: (project: string, id: string, data: BuiltReading) =>
+    call<Versioned<BuiltReading>>('POST', `/projects/${project}/readings`, { id, data }),
   remove: (project: string, kind: Kind, id: string, version: number) =>
     call<void>('DELETE', `/projects/${project}/${kind}/${id}?version=${version}`),
   history: (project: string, scope: readonly string[]) =>

@@ -1,6 +1,7 @@
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { DEFAULT_STEP, PRECISIONS, fromUnits, type LengthUnit, type Precision } from '../../core/length/index.js';
+import { workshopFor } from '../../core/formats/project-file.js';
 import type { Workshop } from '../../core/project/index.js';
 import { api, type Kind, type Records, type Workbench } from './api.js';
 import { Saver, benchKey } from './saver.js';
@@ -10,6 +11,8 @@ export interface ProjectContextValue {
   readonly id: string;
   readonly bench: Workbench;
   readonly workshop: Workshop;
+  /** The same for one piece, with what the tape found in it once it stood there. */
+  readonly workshopOf: (pieceId: string) => Workshop;
   readonly saver: Saver;
   readonly precision: Precision;
   readonly setPrecision: (precision: Precision) => void;
@@ -86,6 +89,10 @@ export function ProjectProvider({
   const { precision, setPrecision } = useSwitchedPrecision(id, bench?.project.settings);
   const { unit, step } = precision;
   const workshop = useMemo(() => (bench ? workshopFrom(bench, { unit, step }) : null), [bench, unit, step]);
+  const workshopOf = useMemo(() => {
+    const readings = bench?.readings.map((r) => r.data) ?? [];
+    return (pieceId: string) => workshopFor(workshop as Workshop, readings, pieceId);
+  }, [bench, workshop]);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
       if (saver.getWaiting() > 0 || saver.trouble) event.preventDefault();
@@ -94,7 +101,11 @@ export function ProjectProvider({
     return () => window.removeEventListener('beforeunload', warn);
   }, [saver]);
   if (!bench || !workshop) return fallback(query.error);
-  return <ProjectContext.Provider value={{ id, bench, workshop, saver, precision, setPrecision }}>{children}</ProjectContext.Provider>;
+  return (
+    <ProjectContext.Provider value={{ id, bench, workshop, workshopOf, saver, precision, setPrecision }}>
+      {children}
+    </ProjectContext.Provider>
+  );
 }
 
 /** The edit that waits for a choice, whether edits are on their way, and what is told. */

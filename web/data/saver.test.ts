@@ -16,6 +16,7 @@ const bench: Workbench = {
     people: [{ id: 'ada', version: 1, data: { name: 'Ada', height: mm(1700) } }],
     pieces: [],
   },
+  readings: [],
 };
 
 const problem = (status: number, extra: Partial<Problem> = {}) => new ApiError({ type: '', title: '', status, detail: 'no', ...extra });

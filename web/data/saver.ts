@@ -1,6 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { nameOfRecord } from '../../core/project/record-name.js';
 import type { Piece } from '../../core/piece/index.js';
+import type { BuiltReading } from '../../core/survey/index.js';
 import { ApiError, api, type Kind, type Records, type Versioned, type Workbench } from './api.js';
 import { rebase } from './rebase.js';
 
@@ -91,6 +92,14 @@ export class Saver {
     return this.enqueue(async () => {
       const record = (await api.create(this.project, kind, id, data, label)) as Versioned<Records[K]>;
       this.change((bench) => ({ ...bench, records: { ...bench.records, [kind]: [...bench.records[kind], record] } }));
+    });
+  }
+
+  /** Adds what the tape found in a piece: a fact, which undo leaves; tells why not where it is refused. */
+  read(id: string, data: BuiltReading): Promise<void> {
+    return this.telling(async () => {
+      const added = await api.read(this.project, id, data);
+      this.change((bench) => ({ ...bench, readings: [...bench.readings, added] }));
     });
   }
 

@@ -26,9 +26,9 @@ export function WhatItDoes() {
 }
 
 function Verdicts() {
-  const { bench, workshop } = useProject();
+  const { bench, workshop, workshopOf } = useProject();
   const rows = useMemo(() => {
-    const solutions = bench.records.pieces.map((p) => solve(p.data.piece, workshop, p.data.letters));
+    const solutions = bench.records.pieces.map((p) => solve(p.data.piece, workshopOf(p.id), p.data.letters));
     return CLASSES.flatMap((serviceClass) =>
       SCHOOLS.map((school) => ({
         serviceClass,
@@ -36,7 +36,7 @@ function Verdicts() {
         counts: verdictsUnder(solutions, workshop, { serviceClass, creepSchool: school.id }),
       })),
     );
-  }, [bench, workshop]);
+  }, [bench, workshop, workshopOf]);
   const { settings } = workshop;
   return (
     <>

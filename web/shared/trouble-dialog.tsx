@@ -39,8 +39,8 @@ const Sheet = styled(Modal)`
 `;
 
 /** What differs between two versions of a piece: the sizes that follow from each. */
-function PieceDifference({ mine, theirs }: { mine: Piece; theirs: KeptPiece }) {
-  const { workshop } = useProject();
+function PieceDifference({ id, mine, theirs }: { id: string; mine: Piece; theirs: KeptPiece }) {
+  const workshop = useProject().workshopOf(id);
   const precision = usePrecision();
   const moved = compare(solve(theirs.piece, workshop, theirs.letters), solve(mine, workshop, theirs.letters));
   if (moved.length === 0) return <p>Both give the same sizes; they differ in names, things or how parts are fixed.</p>;
@@ -92,7 +92,7 @@ export function TroubleDialog() {
             Your edit: <strong>{trouble.label}</strong>
           </p>
           {raced && trouble.kind === 'pieces' ? (
-            <PieceDifference mine={trouble.yours as Piece} theirs={error.problem.current?.data as KeptPiece} />
+            <PieceDifference id={trouble.id} mine={trouble.yours as Piece} theirs={error.problem.current?.data as KeptPiece} />
           ) : null}
           <Row style={{ marginTop: 14 }}>
             <Button data-main autoFocus onPress={() => saver.resolve('mine')}>

@@ -60,10 +60,10 @@ interface Shown {
 
 /** The pieces of the project, solved; the drawing needs no more than their members. */
 function useSolved(): readonly Shown[] {
-  const { bench, workshop } = useProject();
+  const { bench, workshopOf } = useProject();
   return useMemo(
-    () => bench.records.pieces.map((p) => ({ id: p.id, solution: solve(p.data.piece, workshop, p.data.letters) })),
-    [bench, workshop],
+    () => bench.records.pieces.map((p) => ({ id: p.id, solution: solve(p.data.piece, workshopOf(p.id), p.data.letters) })),
+    [bench, workshopOf],
   );
 }
 

@@ -52,6 +52,7 @@ const bench: Workbench = {
     people: [],
     pieces: [one('it', { piece: throwAway, letters: {} })],
   },
+  readings: [],
 };
 
 async function open(at: string) {

@@ -2,7 +2,13 @@
 export type Raw = Readonly<Record<string, unknown>>;
 
 /** What records a project has, each by its name in a file and in the data folder. */
-export type RecordKind = 'project' | 'openings' | 'things' | 'stock' | 'slides' | 'people' | 'pieces';
+export type RecordKind = 'project' | 'openings' | 'things' | 'stock' | 'slides' | 'people' | 'pieces' | 'readings';
+
+/** A record that was a part of another one before. */
+export interface Found {
+  readonly kind: Exclude<RecordKind, 'project'>;
+  readonly record: Raw;
+}
 
 /**
  * Brings documents from one version to the next. A step is never changed once it was shipped: files and folders of
@@ -13,6 +19,8 @@ export interface Step {
   readonly from: number;
   /** What becomes of a record of each kind; those that are left out stay as they are. */
   readonly records: Partial<Readonly<Record<RecordKind, (record: Raw) => Raw>>>;
+  /** What becomes a record of its own out of a record of each kind, as it was before the step. */
+  readonly found?: Partial<Readonly<Record<RecordKind, (id: string, record: Raw) => readonly Found[]>>>;
 }
 
 export const isRaw = (value: unknown): value is Raw => value !== null && typeof value === 'object' && !Array.isArray(value);

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { solve } from '../../solution/index.js';
-import { readProject, readProjectFile, workshopOf } from '../index.js';
-import { OLDEST, VERSION, fileBroughtUp, recordBroughtUp } from './index.js';
+import { readProject, readProjectFile, workshopFor, workshopOf } from '../index.js';
+import { OLDEST, VERSION, fileBroughtUp, foundIn, recordBroughtUp } from './index.js';
 
 const kept = (name: string) => readFileSync(`core/formats/versions/kept/${name}`, 'utf8');
 
@@ -22,7 +22,8 @@ test.each(versions)('a file of version %i opens with every figure as it was', (v
   expect(reading.file.version).toBe(VERSION);
   expect(Object.keys(reading.file.pieces)).toEqual(Object.keys(sizes));
   for (const [id, { piece, letters }] of Object.entries(reading.file.pieces)) {
-    const { shape, parts } = solve(piece, workshopOf(reading.file), letters);
+    const shop = workshopFor(workshopOf(reading.file), Object.values(reading.file.readings ?? {}), id);
+    const { shape, parts } = solve(piece, shop, letters);
     const { overall, parts: were } = sizes[id] as Sizes;
     expect([id, shape.overall.width.value, shape.overall.height.value, shape.overall.depth.value]).toEqual([id, ...overall]);
     const now = Object.fromEntries(parts.map((p) => [p.letter, [p.length.value, p.width.value, p.thickness.value]]));
@@ -43,11 +44,33 @@ test('what fills a space goes where it is kept now, however deep it lies, and al
   expect(recordBroughtUp('pieces', after, VERSION)).toBe(after);
 });
 
+test('what the tape said of a space leaves the plan and is a reading, however deep the space lies', () => {
+  const space = (id: string, more: object) => ({ id, rule: { kind: 'share', weight: 1 }, things: [], ...more });
+  const parts = [space('a', { measured: { width: 80, depth: 240 } }), space('b', {})];
+  const before = { piece: { name: 'Rack', interior: space('in', { measured: { height: 160 }, split: { axis: 'up', spaces: parts } }) } };
+  const after = { piece: { name: 'Rack', interior: space('in', { split: { axis: 'up', spaces: [space('a', {}), space('b', {})] } }) } };
+  expect(recordBroughtUp('pieces', before, 2)).toEqual(after);
+  const readings = [
+    { piece: 'rack', space: 'in', reach: 'height', value: 160 },
+    { piece: 'rack', space: 'a', reach: 'width', value: 80 },
+    { piece: 'rack', space: 'a', reach: 'depth', value: 240 },
+  ];
+  expect(foundIn('pieces', 'rack', before, 1)).toEqual(readings.map((record) => ({ kind: 'readings', record })));
+  expect(foundIn('pieces', 'rack', after, VERSION)).toEqual([]);
+  const file = fileBroughtUp({ version: 2, pieces: { rack: before } }, 2);
+  expect(file).toEqual({
+    version: VERSION,
+    pieces: { rack: after },
+    readings: { 'found-1': readings[0], 'found-2': readings[1], 'found-3': readings[2] },
+  });
+});
+
 test('whatever is given comes back without a fault of the program', () => {
   fc.assert(
     fc.property(fc.jsonValue(), (value) => {
       recordBroughtUp('pieces', value, OLDEST);
       recordBroughtUp('pieces', { piece: { interior: value } }, OLDEST);
+      foundIn('pieces', 'it', { piece: { interior: value } }, OLDEST);
       fileBroughtUp({ project: value, pieces: value }, OLDEST);
     }),
   );

@@ -1,0 +1,38 @@
+import { Body, Controller, Get, Inject, Module, Param, Post } from '@nestjs/common';
+import { ApiOperation, ApiProperty, ApiTags } from '@nestjs/swagger';
+import { Matches } from 'class-validator';
+import { BuiltReadingSchema, type BuiltReading } from '../../core/survey/index.js';
+import { MatchesSchema, edge } from '../problems/schema.validator.js';
+import { RecordsModule } from '../records/records.module.js';
+import { RecordsService } from '../records/records.service.js';
+
+class ReadDto {
+  @ApiProperty({ example: 'reading-1', description: 'A new id: small letters, digits and hyphens' })
+  @Matches(/^[a-z0-9][a-z0-9-]{0,59}$/, { message: 'an id has small letters, digits and hyphens, at most 60' })
+  id!: string;
+
+  @ApiProperty({ type: 'object', additionalProperties: true, description: 'The reading, as docs/project.schema.json has it' })
+  @MatchesSchema(() => BuiltReadingSchema)
+  data!: BuiltReading;
+}
+
+@ApiTags('readings')
+@Controller('projects/:project/readings')
+class ReadingsController {
+  constructor(@Inject(RecordsService) private readonly records: RecordsService) {}
+
+  @Get()
+  @ApiOperation({ summary: 'All that the tape found in pieces once they stood there, oldest first' })
+  list(@Param('project') project: string) {
+    return this.records.list(project, 'readings');
+  }
+
+  @Post()
+  @ApiOperation({ summary: 'Add what the tape found; the last of each space and reach counts, none is ever changed' })
+  read(@Param('project') project: string, @Body(edge(ReadDto)) { id, data }: ReadDto) {
+    return this.records.read(project, id, data);
+  }
+}
+
+@Module({ imports: [RecordsModule], controllers: [ReadingsController] })
+export class ReadingsModule {}
