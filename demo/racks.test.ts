@@ -63,6 +63,10 @@ describe('the drying deck', () => {
     const slat = deck.carried.members.get('slat-5/slat/1');
     expect(slat?.standing.reduce((sum, s) => sum + s.kg, 0)).toBeCloseTo((4 * 0.5) / 14, 9);
     expect(slat?.supports.map((s) => s.carrier)).toEqual(['ledge/slat-support/1', 'ledge/slat-support/2', 'ledge/slat-support/3']);
+    expect(slat?.supports.map((s) => s.on?.at)).toEqual([69, 450, 831]);
+    // Over three supports as far apart the middle one takes 5/4 of a span, and it bends.
+    expect(slat?.bending?.span).toBe(381);
+    expect(slat?.bending?.verdict.today.mm).toBeGreaterThan(0);
     expect(slat?.state).toBe('fine');
   });
 

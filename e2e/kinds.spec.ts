@@ -69,6 +69,25 @@ test.describe('drawers', () => {
     await expect(page.getByRole('button', { name: /What is open/ })).toContainText('all open');
   });
 
+  test('what the tape found once it stood there is followed and kept, and undo leaves it', async ({ page, shed }) => {
+    await page.goto(`${shed.url}${PIECES}/composing-table/divide?at=front-end`);
+    const width = page.getByRole('textbox', { name: 'Width as built' });
+    await expect(width).toHaveValue('561.5');
+    await width.fill('560.5');
+    await width.press('Enter');
+    const taken = page.getByRole('list', { name: 'Readings of what was built' }).getByRole('listitem');
+    await expect(taken).toHaveText([/^width 560\.5/, /^width 561\.5, 17 Oct 2026/]);
+    await expect(page.getByRole('button', { name: 'Nothing to undo' })).toBeDisabled();
+    await page.goto(`${shed.url}${PIECES}/composing-table/divide?at=front-1`);
+    // 560.5 less 2 at each side.
+    await expect(fact(page, 'box, wide')).toContainText('556.5');
+    await page.goto(`${shed.url}${PIECES}/composing-table/divide?at=front-end`);
+    await width.fill('');
+    await width.press('Enter');
+    await expect(taken).toHaveText([/^width by the plan again/, /^width 560\.5/, /^width 561\.5/]);
+    await expect(sum(page)).toContainText('566');
+  });
+
   test('started from its picture, one fixed and undone with the keyboard alone', async ({ page, shed }) => {
     await page.goto(`${shed.url}/p/print-shed`);
     const chest = page.getByRole('button', { name: /Start a chest/ });

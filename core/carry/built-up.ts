@@ -4,7 +4,7 @@ import { cross, scaled, type Vector } from '../solid/index.js';
 import { propertiesOf, type StockProperties } from '../stock/index.js';
 import { afterCreep, builtUpStiffness, slipOf, stripStiffness, torsionConstant, type Connection } from './composite.js';
 import { creepOf, type Creep } from './creep.js';
-import { middleOf, reachAlong } from './fixings/contact.js';
+import { exactly, middleOf, reachAlong } from './fixings/contact.js';
 import type { EdgeBeam } from './plate/index.js';
 import { rectangleSecondMoment, type Layer } from './section.js';
 
@@ -57,7 +57,7 @@ function sectionWays({ frame: { u, n } }: Member): readonly [up: Vector, out: Ve
   return [scaled(n, way), scaled(cross(u, n), way)];
 }
 
-const long = ([low, high]: readonly [number, number]) => high - low;
+const long = ([low, high]: readonly [number, number]) => exactly(high - low);
 
 function partsOf(member: Member, attached: readonly Attached[]): readonly SectionPart[] {
   const all = [{ member, how: null }, ...attached];
@@ -69,7 +69,7 @@ function partsOf(member: Member, attached: readonly Attached[]): readonly Sectio
       E: properties.elastic * 1000,
       width: long(reachAlong(m, out)),
       height: long(reachAlong(m, up)),
-      top: highest - reachAlong(m, up)[1],
+      top: exactly(highest - reachAlong(m, up)[1]),
     };
     return { member: m, how, layer, properties };
   });
@@ -89,7 +89,7 @@ const SLIPPING = 0.1;
 function edgeBeam(base: SectionPart, strip: SectionPart, [panel, own]: readonly [Layer, Layer], connection: Connection): EdgeBeam {
   const [, out] = sectionWays(base.member);
   const [a, b] = [strip.member, base.member].map((m) => middleOf(reachAlong(m, out))) as [number, number];
-  const aside = a - b;
+  const aside = exactly(a - b);
   const full = stripStiffness({
     panel: { E: panel.E, width: panel.width, thickness: panel.height },
     strip: { ...own, top: own.top - panel.top },

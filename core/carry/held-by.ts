@@ -1,6 +1,6 @@
 import type { Joint, Member } from '../piece/index.js';
 import type { Vector } from '../solid/index.js';
-import { reachAlong } from './fixings/contact.js';
+import { exactly, reachAlong } from './fixings/contact.js';
 import { lineOf, wayAlong } from './line.js';
 import type { Beside, PanelSag } from './panel.js';
 import type { LineSupport } from './plate/index.js';
@@ -33,7 +33,7 @@ export function linesOf(member: Member, joints: readonly Joint[]): readonly Line
   return joints.flatMap(({ on, how }) => {
     if (!on) return [];
     const { along, at } = lineOf(on);
-    return [{ y: reachAlong(member, along)[1] - at, oneWay: how === 'bearing' }];
+    return [{ y: exactly(reachAlong(member, along)[1] - at), oneWay: how === 'bearing' }];
   });
 }
 

@@ -13,6 +13,7 @@ import {
   tippingCases,
   type BendingAnswer,
   type ScrewedEnd,
+  type Support,
 } from '../carry/index.js';
 import { marksOf } from '../run/index.js';
 import { rowsOf } from '../parts/index.js';
@@ -81,7 +82,7 @@ export function reportLoads(solution: Solution, plates = false) {
     leftOut: leavesOut(c, members, solution.workshop.settings).map(writeExactly),
     selfKg: c.selfKg,
     standingKg: c.standing.reduce((total, s) => total + s.kg, 0),
-    supports: c.supports,
+    supports: c.supports.map(reportSupport),
     ...(c.bending
       ? {
           span: c.bending.span,
@@ -111,6 +112,13 @@ export function reportLoads(solution: Solution, plates = false) {
 function reportCouldBe(bending: BendingAnswer, { workshop }: Solution) {
   const most = getAwayWith(bending, workshop.settings);
   return { ...most, span: most.span === Infinity ? 'any' : most.span };
+}
+
+/** Where a support is: `x` across or `z` out, or along another level direction, mm. */
+function reportSupport({ on, ...support }: Support) {
+  if (!on) return support;
+  const axis = axisOf(on.along);
+  return { ...support, ...(axis === 0 ? { x: on.at } : axis === 2 ? { z: on.at } : { on }) };
 }
 
 /** A row of screws: how many, of what size, and where along an axis of the piece, or a direction in it, mm. */

@@ -34,6 +34,8 @@ test('one more reading leaves what was read before it as it was', () => {
 test('what is in a space follows what was read in it, and the plan counts again where the reading is taken back', () => {
   // 1000 less two sides of 20: 960 as planned.
   const shelfOf = (built: Record<string, { width?: ReturnType<typeof mm> }>) =>
-    toMm(solve(piece(divided('in', 'up', 2)), workshop({ built }), {}).parts.find((p) => p.member.role === 'shelf')?.cut.length.set ?? mm(0));
+    toMm(
+      solve(piece(divided('in', 'up', 2)), workshop({ built }), {}).parts.find((p) => p.member.role === 'shelf')?.cut.length.set ?? mm(0),
+    );
   expect([shelfOf({}), shelfOf({ in: { width: mm(957.5) } }), shelfOf({ in: {} })]).toEqual([960, 957.5, 960]);
 });

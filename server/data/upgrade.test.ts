@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { eq } from 'drizzle-orm';
 import { VERSION, readProjectFile, type ProjectFile } from '../../core/formats/index.js';
 import { openDatabase, type OpenDatabase } from './database.js';
-import { changes, folder, pieces, projects } from './schema.js';
+import { changes, folder, pieces, projects, readings } from './schema.js';
 import { upgrade } from './upgrade.js';
 
 const first = JSON.parse(readFileSync('core/formats/versions/kept/1.json', 'utf8')) as ProjectFile;
@@ -37,6 +37,22 @@ test('every document is brought up, with what undo would bring back, and its ver
   const [change] = await open.db.select().from(changes);
   expect(change).toMatchObject({ before: null, after: now() });
   expect(await open.db.select().from(folder)).toEqual([{ id: 1, documents: VERSION }]);
+});
+
+test('what the tape said of a space in the plan is a reading of its own after that', async () => {
+  const second = JSON.parse(readFileSync('core/formats/versions/kept/2.json', 'utf8')) as ProjectFile;
+  await open.db.insert(folder).values({ id: 1, documents: 2 });
+  await open.db.insert(pieces).values({ projectId: 'shed', id: 'composing-table', version: 3, data: second.pieces['composing-table'] });
+  await upgrade(open.db);
+  const kept = await open.db.select().from(readings);
+  expect(kept.map(({ id, data }) => [id, data])).toEqual(
+    ['rear-end', 'front-end'].map((space, i) => [
+      `found-${i + 1}`,
+      { piece: 'composing-table', space, reach: 'width', value: 561.5 * 80_000 },
+    ]),
+  );
+  const [table] = await open.db.select().from(pieces).where(eq(pieces.id, 'composing-table'));
+  expect(JSON.stringify(table?.data)).not.toContain('measured');
 });
 
 test('what was brought up already is left alone', async () => {

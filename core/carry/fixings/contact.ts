@@ -1,4 +1,4 @@
-import { toMm } from '../../length/index.js';
+import { UNITS_PER, fromUnits, toMm } from '../../length/index.js';
 import { boxOf, isPlain, placingOf, solidOfMember, type Member } from '../../piece/index.js';
 import { chordsOf, contactsOf, dot, plus, reachOf, scaled, type Stretch, type Vector } from '../../solid/index.js';
 
@@ -23,6 +23,9 @@ export interface Contact {
 
 /** How far something reaches along each axis, mm. */
 export type Extents = readonly [Extent, Extent, Extent];
+
+/** A size that was worked out in mm, as exact as lengths are. */
+export const exactly = (size: number): number => toMm(fromUnits(size * UNITS_PER.mm));
 
 /** Members never change, so that how far each reaches is worked out once. */
 const known = new WeakMap<Member, Extents>();

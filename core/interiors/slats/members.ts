@@ -3,6 +3,7 @@ import { ZERO, add, greatest, sub, type Length } from '../../length/index.js';
 import { USUAL_KERF, piecesFrom, ripYield } from '../../joints/index.js';
 import {
   atX,
+  atZ,
   boxOf,
   rectangular,
   type Body,
@@ -101,8 +102,8 @@ function slatJoints(deck: Deck, slat: Member, supports: readonly Member[]): Join
   }
   return supports.map((s): Joint => {
     const b = boxOf(s);
-    const at = liesAcross(deck) ? { x: Math.round((b.x0 + b.x1) / 2) as Length } : { z: Math.round((b.z0 + b.z1) / 2) as Length };
-    return { carried: slat.id, carrier: s.id, how: 'screws', ...at };
+    const on = liesAcross(deck) ? atX(Math.round((b.x0 + b.x1) / 2) as Length) : atZ(Math.round((b.z0 + b.z1) / 2) as Length);
+    return { carried: slat.id, carrier: s.id, how: 'screws', on };
   });
 }
 

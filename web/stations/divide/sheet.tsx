@@ -13,6 +13,7 @@ import { newNodes, newNodesFor } from '../../bench/nodes.js';
 import { LengthText } from '../../shared/length-text.js';
 import { Button, Faint, Row } from '../../shared/ui.js';
 import { line, tape, tapePale } from '../../theme/tokens.js';
+import { AsBuilt } from './as-built.js';
 import { MakingForm, ShellForm } from '../../kinds/index.js';
 import { NotPlaced } from '../not-placed.js';
 import { SpaceForm, SplitButtons, ThingsIn } from './space-form.js';
@@ -231,6 +232,7 @@ export const DivideSheet = memo(function DivideSheet() {
           <>
             <SplitButtons space={root} />
             <MakingForm space={root} />
+            <AsBuilt space={root} />
             <ThingsIn space={root} />
           </>
         ) : null}
@@ -278,6 +280,7 @@ export const DivideSheet = memo(function DivideSheet() {
       </Row>
       <div style={{ marginTop: 18 }}>
         {owner ? <MakingForm space={owner} /> : null}
+        {owner && selection === run.owner ? <AsBuilt space={owner} /> : null}
         <NotPlaced />
         <ShellForm />
       </div>

@@ -1,14 +1,12 @@
 import { memo, useState } from 'react';
-import styled from 'styled-components';
 import { Columns3, Minus, Plus, Rows3 } from 'lucide-react';
 import { TextField } from 'react-aria-components';
-import { ZERO, formatLength, sub } from '../../../core/length/index.js';
+import { ZERO, sub } from '../../../core/length/index.js';
 import { fillingKind, holdsThings, kindOf } from '../../../core/interiors/index.js';
 import type { PieceEdit, PlacedSpace } from '../../../core/piece/index.js';
 import { idsWithin } from '../../../core/kinds/index.js';
 import { freshIds, takenIds } from '../../../core/remedies/index.js';
 import { partsStandAlone } from '../../../core/solution/index.js';
-import type { BuiltReading } from '../../../core/survey/index.js';
 import { howMany, type Placement } from '../../../core/things/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { newNodes } from '../../bench/nodes.js';
@@ -16,8 +14,9 @@ import { RuleForm } from '../../bench/rule-form.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { Propose } from '../../proposal/propose.js';
+import { AsBuilt } from './as-built.js';
 import { FillMenu } from '../../kinds/index.js';
-import { Button, Faint, Grid, Row, Select, TextInput } from '../../shared/ui.js';
+import { Button, Faint, Row, Select, TextInput } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 
 function NameField({ space }: { space: PlacedSpace }) {
@@ -228,73 +227,6 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
   );
 }
 
-const Plain = styled.ul`
-  margin: 6px 0;
-  padding: 0;
-  list-style: none;
-  li[data-past] {
-    text-decoration: line-through;
-    opacity: 0.75;
-  }
-`;
-
-/** What the tape says of a space once it is built; everything inside follows it. Each reading is kept: the last one counts. */
-function Measured({ space }: { space: PlacedSpace }) {
-  const { addReading, workshop, pieceId } = useSettledBench();
-  const { bench } = useProject();
-  const precision = usePrecision();
-  const measured = workshop.built?.get(space.id) ?? {};
-  const taken = bench.readings.filter(({ data }) => data.piece === pieceId && data.space === space.id);
-  return (
-    <details style={{ marginTop: 8 }} open={taken.length > 0}>
-      <summary style={{ cursor: 'pointer', fontSize: 13 }}>It is built: what the tape says</summary>
-      <Grid style={{ marginTop: 6 }}>
-        {(['width', 'height', 'depth'] as const).map((reach) => (
-          <LengthField
-            key={reach}
-            label={`${reach.charAt(0).toUpperCase()}${reach.slice(1)} as built`}
-            optional
-            value={measured[reach] ?? null}
-            precision={precision}
-            onCommit={(value) => {
-              if (value !== (measured[reach] ?? null)) addReading({ space: space.id, reach, value });
-            }}
-          />
-        ))}
-      </Grid>
-      <Taken readings={taken.map((r) => r.data)} />
-    </details>
-  );
-}
-
-const DATE = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' });
-
-/** All that was read in a space, the last one first; what a later reading took the place of is struck through. */
-function Taken({ readings }: { readings: readonly BuiltReading[] }) {
-  const precision = usePrecision();
-  if (readings.length === 0) return null;
-  const counts = (r: BuiltReading, i: number) => !readings.slice(i + 1).some((later) => later.reach === r.reach);
-  return (
-    <>
-      <Plain aria-label="Readings of what was built">
-        {readings
-          .map((r, i) => ({ r, on: counts(r, i) }))
-          .reverse()
-          .map(({ r, on }, i) => {
-            const said = r.value === null ? 'by the plan again' : formatLength(r.value, precision);
-            return (
-              <li key={i} {...(on ? {} : { 'data-past': '' })}>
-                {r.reach} {said}
-                {r.at ? <Faint>, {DATE.format(new Date(r.at))}</Faint> : null}
-              </li>
-            );
-          })}
-      </Plain>
-      <Faint>Readings stay: a new one takes the place of the last, an empty field goes by the plan again. Undo leaves them.</Faint>
-    </>
-  );
-}
-
 /** Takes a part such as a drawer out of its run, where nothing but room lies between the parts. */
 function TakePartOut({ space }: { space: PlacedSpace }) {
   const { commit, settled, select } = useSettledBench();
@@ -329,7 +261,7 @@ export const SpaceForm = memo(function SpaceForm({ id }: { id: string }) {
       {isGap ? null : (
         <>
           <SplitButtons space={space} />
-          <Measured space={space} />
+          <AsBuilt space={space} />
           <ThingsIn space={space} />
           <TakePartOut space={space} />
         </>
