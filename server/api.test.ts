@@ -292,9 +292,9 @@ describe('a full disk', () => {
 });
 
 test('far more requests than a person makes are turned away', async () => {
-  const busy = await startApp();
-  const statuses = new Set<number>();
-  for (let i = 0; i < 1510; i += 1) statuses.add((await busy.http.get('/api/health')).status);
-  expect(statuses).toEqual(new Set([200, 429]));
+  const busy = await startApp({ perMinute: 20 });
+  const statuses: number[] = [];
+  for (let i = 0; i < 25; i += 1) statuses.push((await busy.http.get('/api/health')).status);
+  expect(statuses).toEqual([...Array.from({ length: 20 }, () => 200), ...Array.from({ length: 5 }, () => 429)]);
   await busy.close();
 }, 90_000);

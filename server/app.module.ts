@@ -16,9 +16,6 @@ import { SlidesModule } from './slides/slides.module.js';
 import { StockModule } from './stock/stock.module.js';
 import { ThingsModule } from './things/things.module.js';
 
-/** Requests of one address in a minute; far past what a person at the bench makes. */
-const PER_MINUTE = 1500;
-
 const RESOURCES = [
   ProjectsModule,
   PiecesModule,
@@ -47,7 +44,7 @@ export class AppModule {
       : [];
     return {
       module: AppModule,
-      imports: [ThrottlerModule.forRoot([{ ttl: 60_000, limit: PER_MINUTE }]), ...page, ...RESOURCES],
+      imports: [ThrottlerModule.forRoot([{ ttl: 60_000, limit: config.perMinute }]), ...page, ...RESOURCES],
       providers: [
         { provide: CONFIG, useValue: config },
         { provide: DATABASE, useValue: db },

@@ -9,6 +9,6 @@ test('the environment and the command line decide how the server runs', () => {
   expect(readConfig({}, [], '/web')).toMatchObject({ port: 4170, demo: true, webFolder: '/web' });
 });
 
-test.each([{ PORT: 'eighty' }, { PORT: '70000' }, { RUVOK_LEAST_FREE: 'much' }])('%o is refused', (env) => {
+test.each([{ PORT: 'eighty' }, { PORT: '70000' }, { RUVOK_LEAST_FREE: 'much' }, { RUVOK_PER_MINUTE: '0' }])('%o is refused', (env) => {
   expect(() => readConfig(env, [], null)).toThrow(RangeError);
 });

@@ -11,10 +11,13 @@ export interface Config {
   readonly webFolder: string | null;
   /** Writes are refused when less than this is left on the disk, bytes. */
   readonly leastFree: number;
+  /** Requests of one address in a minute; far past what a person at the bench makes. */
+  readonly perMinute: number;
   readonly logLevel: string;
 }
 
 const DEFAULT_PORT = 4170;
+const DEFAULT_PER_MINUTE = 1500;
 const DEFAULT_LEAST_FREE = 48 * 1024 * 1024;
 
 /** Reads the configuration. @throws RangeError for a port or a size that is none */
@@ -24,12 +27,16 @@ export function readConfig(env: NodeJS.ProcessEnv, args: readonly string[], webF
     throw new RangeError(`PORT is ${env['PORT']}; a number from 0 to 65535 is accepted`);
   const leastFree = Number(env['RUVOK_LEAST_FREE'] ?? DEFAULT_LEAST_FREE);
   if (!(leastFree >= 0)) throw new RangeError(`RUVOK_LEAST_FREE is ${env['RUVOK_LEAST_FREE']}; a number of bytes is accepted`);
+  const perMinute = Number(env['RUVOK_PER_MINUTE'] ?? DEFAULT_PER_MINUTE);
+  if (!Number.isInteger(perMinute) || perMinute < 1)
+    throw new RangeError(`RUVOK_PER_MINUTE is ${env['RUVOK_PER_MINUTE']}; a whole number of requests from 1 on is accepted`);
   return {
     dataFolder: resolve(env['RUVOK_DATA'] ?? 'data'),
     port,
     demo: !args.includes('--empty'),
     webFolder,
     leastFree,
+    perMinute,
     logLevel: env['RUVOK_LOG'] ?? 'warn',
   };
 }

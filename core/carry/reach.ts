@@ -1,5 +1,5 @@
 import { toMm } from '../length/index.js';
-import { solidOfMember, type Joint, type Member } from '../piece/index.js';
+import { FLOOR, PLACE, solidOfMember, type Joint, type Member } from '../piece/index.js';
 import { apartOf, type Vector } from '../solid/index.js';
 import { extentsOf, isBlock, reachAlong, type AxisIndex } from './fixings/contact.js';
 
@@ -19,8 +19,9 @@ function gap(a: Member, b: Member, axis: AxisIndex): number {
  * Whether what is to carry a member is where it can: against it, but for what a joint is slack or a
  * pin or a slide bridges. A floor, and a place that is there already, are where they are said to be.
  */
-export function isInReach(member: Member, carrier: Member | undefined, { how, apart }: Joint): boolean {
-  if (!carrier) return true;
+export function isInReach(member: Member, carrier: Member | undefined, { carrier: id, how, apart }: Joint): boolean {
+  // What would carry it may have no size left, and not be there at all.
+  if (!carrier) return id === FLOOR || id === PLACE;
   const most = Math.max(how === 'pins' ? PIN_BRIDGES : SLACK, apart === undefined ? 0 : toMm(apart) + 0.1);
   // What stands on something has nothing else under it.
   if (how === 'bearing' && gap(member, carrier, 1) > SLACK) return false;

@@ -1,10 +1,11 @@
 import fc from 'fast-check';
-import { isSquare } from '../carry/index.js';
+import { allScrews, extentsOf, isSquare, reachAlong } from '../carry/index.js';
 import { mm, toMm, type Length } from '../length/index.js';
-import { boxOf, type Box, type Feature, type Shape } from '../piece/index.js';
+import { boxOf, posed, posesOf, shiftOf, type Box, type Feature, type Member, type Shape } from '../piece/index.js';
 import { sumOfLines } from '../run/index.js';
-import { solve } from '../solution/index.js';
-import { SEED, anyPiece, isWhole } from '../testing/every-kind.js';
+import { dot } from '../solid/index.js';
+import { solve, type Solution } from '../solution/index.js';
+import { RUNS, anyPiece, freshSeed, isWhole } from '../testing/every-kind.js';
 
 /** How far two boxes lie inside each other on their least axis, units; negative for how far they are apart. */
 function depthOfOverlap(a: Box, b: Box): number {
@@ -22,35 +23,13 @@ function housedAs(id: string): string {
   return id.replace('/shelf-layer/', '/shelf/');
 }
 
-test('runs close, solids do not overlap, nothing floats, things lie in their spaces, parts are as large as placed: 5,000 of any kind', () => {
-  let built = 0;
-  fc.assert(
-    fc.property(anyPiece, ({ piece, shop }) => {
-      const s = solve(piece, shop, {});
-      for (const run of s.shape.runs.values()) if (run.run.conflicts.length === 0) expect(sumOfLines(run.run)).toBe(run.run.total.value);
-      if (!isWhole(s) || s.shape.problems.some((p) => p.stops)) return;
-      built += 1;
-      solidsApart(s.shape);
-      for (const m of s.shape.members.filter(isSquare)) {
-        const b = boxOf(m);
-        const extents = [b.x1 - b.x0, b.y1 - b.y0, b.z1 - b.z0].sort((x, y) => x - y);
-        expect([m.length.amount, m.width.amount, m.thickness.amount].sort((x, y) => x - y)).toEqual(extents);
-      }
-      for (const space of s.shape.spaces.values()) {
-        if (s.checks.some((c) => 'id' in c.about && c.about.id === space.id && c.state === 'fails')) continue;
-        for (const b of space.blocks) {
-          expect(b.height + b.thing.clearance).toBeLessThanOrEqual(space.clear.height.value);
-          expect(b.width).toBeLessThanOrEqual(space.clear.width.value);
-        }
-      }
-    }),
-    { numRuns: 5000, seed: SEED },
-  );
-  // Enough of them can be built for the rest to mean something.
-  expect(built).toBeGreaterThan(2500);
-});
+const stopped = ({ shape }: Solution) => shape.problems.some((p) => p.stops);
 
-function solidsApart(shape: Shape): void {
+function runsClose({ shape }: Solution): void {
+  for (const { run } of shape.runs.values()) if (run.conflicts.length === 0) expect(sumOfLines(run)).toBe(run.total.value);
+}
+
+function solidsApart({ shape }: Solution): void {
   const boxes = shape.members.filter(isSquare).map((m) => ({ m, box: boxOf(m) }));
   boxes.forEach(({ m, box }, i) => {
     for (const other of boxes.slice(i + 1)) {
@@ -61,8 +40,104 @@ function solidsApart(shape: Shape): void {
       );
       if (cut.length === 0 || deep > deepest(cut)) throw new Error(`${m.id} and ${other.m.id} lie ${toMm(deep as Length)} in each other`);
     }
-    const jointed = shape.joints.some((j) => j.carried === m.id || j.carrier === m.id);
     const touches = boxes.some((o) => o.m !== m && depthOfOverlap(box, o.box) >= -mm(15));
-    if (!touches && !jointed) throw new Error(`${m.id} floats`);
+    if (!touches && !isJointed(shape, m)) throw new Error(`${m.id} floats`);
   });
 }
+
+const isJointed = ({ joints }: Shape, { id }: Member) => joints.some((j) => j.carried === id || j.carrier === id);
+
+function partsAreAsLargeAsPlaced({ shape }: Solution): void {
+  for (const m of shape.members.filter(isSquare)) {
+    const b = boxOf(m);
+    const extents = [b.x1 - b.x0, b.y1 - b.y0, b.z1 - b.z0].sort((x, y) => x - y);
+    expect([m.length.amount, m.width.amount, m.thickness.amount].sort((x, y) => x - y)).toEqual(extents);
+  }
+}
+
+function thingsLieInTheirSpaces({ shape, checks }: Solution): void {
+  for (const space of shape.spaces.values()) {
+    if (checks.some((c) => 'id' in c.about && c.about.id === space.id && c.state === 'fails')) continue;
+    for (const b of space.blocks) {
+      expect(b.height + b.thing.clearance).toBeLessThanOrEqual(space.clear.height.value);
+      expect(b.width).toBeLessThanOrEqual(space.clear.width.value);
+    }
+  }
+}
+
+/** As far in from each side of its box, the same size. */
+function drawerSidesAreReflections({ shape: { members } }: Solution): void {
+  for (const left of members.filter((m) => m.id.endsWith('/drawer-side/left'))) {
+    const right = members.find((m) => m.id === left.id.replace(/left$/, 'right')) as Member;
+    const bottom = members.find((m) => m.node === left.node && m.role === 'drawer bottom') as Member;
+    expect([left.length.value, left.width.value]).toEqual([right.length.value, right.width.value]);
+    const [l, r, b] = [boxOf(left), boxOf(right), boxOf(bottom)];
+    expect(Math.abs(b.x0 - l.x0 - (r.x1 - b.x1))).toBeLessThanOrEqual(1);
+    expect(left.features).toHaveLength(right.features.length);
+  }
+}
+
+/** In every pose members go just as far as their body, and shut is where they were. */
+function membersGoWithTheirBody({ shape: { members, bodies } }: Solution): void {
+  const owner = new Map(bodies.flatMap((b) => b.members.map((id) => [id, b] as const)));
+  for (const { id, pose } of posesOf(bodies)) {
+    posed(members, bodies, pose).forEach((m, i) => {
+      const body = owner.get(m.id);
+      const by = body ? shiftOf(body, pose) : { x: 0, y: 0, z: 0 };
+      const before = (members[i] as Member).frame.origin;
+      expect([m.frame.origin.x - before.x, m.frame.origin.z - before.z]).toEqual([by.x, by.z]);
+      if (id === 'shut') expect(m.frame.origin).toEqual(before);
+    });
+  }
+}
+
+function allLoadsReachTheFloor({ carried, checks }: Solution): void {
+  // What nothing holds takes its load nowhere, and stops the build.
+  if (checks.some((c) => c.id.startsWith('falls-'))) return;
+  const all = [...carried.members.values()].reduce((sum, c) => sum + c.selfKg + c.standing.reduce((k, x) => k + x.kg, 0), 0);
+  expect(carried.floor / 9.81).toBeCloseTo(all, 4);
+}
+
+/** Every screw begins at the outside of one member and ends inside another, with wood before its point. @returns how many there are */
+function screwsStayInside({ carried }: Solution): number {
+  let driven = 0;
+  for (const { row, screws } of allScrews(carried)) {
+    const { normal } = row.contact;
+    const through = reachAlong(row.through, normal);
+    const into = extentsOf(row.into);
+    for (const { head, point, across } of screws) {
+      driven += 1;
+      expect(Math.min(...through.map((end) => Math.abs(end - dot(normal, head))))).toBeLessThan(1e-6);
+      for (const k of [0, 1, 2] as const) {
+        expect(point[k]).toBeGreaterThan(into[k][0]);
+        expect(point[k]).toBeLessThan(into[k][1]);
+      }
+      expect(row.left).toBeGreaterThanOrEqual(across - 1e-6);
+    }
+  }
+  return driven;
+}
+
+test(`${RUNS} pieces of any kind, each solved once: runs close, solids do not overlap, nothing floats, things fit, loads reach the floor, screws stay inside`, () => {
+  let [built, driven] = [0, 0];
+  fc.assert(
+    fc.property(anyPiece, ({ piece, shop }) => {
+      const s = solve(piece, shop, {});
+      runsClose(s);
+      drawerSidesAreReflections(s);
+      membersGoWithTheirBody(s);
+      if (!isWhole(s)) return;
+      allLoadsReachTheFloor(s);
+      if (stopped(s)) return;
+      built += 1;
+      solidsApart(s);
+      partsAreAsLargeAsPlaced(s);
+      thingsLieInTheirSpaces(s);
+      driven += screwsStayInside(s);
+    }),
+    { numRuns: RUNS, seed: freshSeed() },
+  );
+  // Enough of them can be built for the rest to mean something.
+  expect(built).toBeGreaterThan(RUNS / 2);
+  expect(driven).toBeGreaterThan(2 * RUNS);
+});

@@ -25,8 +25,8 @@ export type Built = ReadonlyMap<string, Readonly<Partial<Record<Reach, Length>>>
 
 /** What counts after one more reading. */
 export function readAgain(built: Built, { space, reach, value }: Pick<BuiltReading, 'space' | 'reach' | 'value'>): Built {
-  const { [reach]: _, ...rest } = built.get(space) ?? {};
-  return new Map(built).set(space, value === null ? rest : { ...rest, [reach]: value });
+  const others = Object.entries(built.get(space) ?? {}).filter(([key]) => key !== reach);
+  return new Map(built).set(space, Object.fromEntries(value === null ? others : [...others, [reach, value]]));
 }
 
 /** What counts in the spaces of one piece: the last of each that was read. @param readings in the order they were added */

@@ -7,8 +7,18 @@ import type { Workshop } from '../project/index.js';
 import type { Solution } from '../solution/index.js';
 import { piece, space, stock, thing, workshop } from './samples.js';
 
-/** The same pieces each time, so that a change is held against what the last one was; other seeds are tried by hand. */
+/** The same pieces each time, so that a change is held against what the last one was. */
 export const SEED = 20261125;
+
+/** How many random pieces are asked: 500, or 5,000 by `npm run test:long`. */
+export const RUNS = Number(process.env['RUVOK_PIECES'] ?? 500);
+
+/** Another seed each time, printed so that what fails can be looked at again; RUVOK_SEED takes its place. */
+export function freshSeed(): number {
+  const seed = Number(process.env['RUVOK_SEED'] ?? Math.floor(Math.random() * 2 ** 31));
+  process.stderr.write(`Random pieces by seed ${seed}; RUVOK_SEED=${seed} makes them again.\n`);
+  return seed;
+}
 
 /** Whether a piece came out whole: it has members, and no run of it is short of room. */
 export function isWhole({ shape }: Solution): boolean {
