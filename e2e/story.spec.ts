@@ -146,3 +146,11 @@ test('a project file is saved and read in again; a bad one is refused with its f
   await page.locator('input[type=file]').setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from(bad) });
   await expect(page.getByRole('alert')).toContainText('/things/ink-tub/count: this is too small');
 });
+
+test('the built server works a piece out on a thread of its own, and says what it has not', async ({ request, shed }) => {
+  const solution = (id: string) => request.get(`${shed.url}/api/projects/print-shed/pieces/${id}/solution`);
+  const answers = await Promise.all([solution('ink-case'), solution('paper-chest'), request.get(`${shed.url}/api/health`)]);
+  expect(answers.map((a) => a.status())).toEqual([200, 200, 200]);
+  expect(await answers[0].json()).toMatchObject({ name: 'Ink case', overall: { width: { mm: 1203 } } });
+  expect((await solution('no-such-piece')).status()).toBe(404);
+});

@@ -14,6 +14,7 @@ import { ReadingsModule } from './readings/readings.module.js';
 import { DiskGuard } from './records/disk.guard.js';
 import { SlidesModule } from './slides/slides.module.js';
 import { StockModule } from './stock/stock.module.js';
+import { WorkService } from './work/work.service.js';
 import { ThingsModule } from './things/things.module.js';
 
 const RESOURCES = [
@@ -48,10 +49,11 @@ export class AppModule {
       providers: [
         { provide: CONFIG, useValue: config },
         { provide: DATABASE, useValue: db },
+        WorkService,
         { provide: APP_GUARD, useClass: ThrottlerGuard },
         { provide: APP_GUARD, useClass: DiskGuard },
       ],
-      exports: [CONFIG, DATABASE],
+      exports: [CONFIG, DATABASE, WorkService],
     };
   }
 }

@@ -1,14 +1,19 @@
 import { readConfig } from './config.js';
 
 test('the environment and the command line decide how the server runs', () => {
-  expect(readConfig({ PORT: '0', RUVOK_DATA: '/tmp/shed' }, ['--empty'], null)).toMatchObject({
+  expect(readConfig({ PORT: '0', RUVOK_DATA: '/tmp/shed' }, ['--empty'], { webFolder: null, worker: null })).toMatchObject({
     port: 0,
     dataFolder: '/tmp/shed',
     demo: false,
   });
-  expect(readConfig({}, [], '/web')).toMatchObject({ port: 4170, demo: true, webFolder: '/web' });
+  expect(readConfig({}, [], { webFolder: '/web', worker: '/worker.js' })).toMatchObject({
+    port: 4170,
+    demo: true,
+    webFolder: '/web',
+    worker: '/worker.js',
+  });
 });
 
 test.each([{ PORT: 'eighty' }, { PORT: '70000' }, { RUVOK_LEAST_FREE: 'much' }, { RUVOK_PER_MINUTE: '0' }])('%o is refused', (env) => {
-  expect(() => readConfig(env, [], null)).toThrow(RangeError);
+  expect(() => readConfig(env, [], { webFolder: null, worker: null })).toThrow(RangeError);
 });

@@ -9,6 +9,8 @@ export interface Config {
   readonly demo: boolean;
   /** Built page to serve; none while it is served by the development server. */
   readonly webFolder: string | null;
+  /** The built program that does heavy work on threads of its own; none where it is done on this one. */
+  readonly worker: string | null;
   /** Writes are refused when less than this is left on the disk, bytes. */
   readonly leastFree: number;
   /** Requests of one address in a minute; far past what a person at the bench makes. */
@@ -21,7 +23,7 @@ const DEFAULT_PER_MINUTE = 1500;
 const DEFAULT_LEAST_FREE = 48 * 1024 * 1024;
 
 /** Reads the configuration. @throws RangeError for a port or a size that is none */
-export function readConfig(env: NodeJS.ProcessEnv, args: readonly string[], webFolder: string | null): Config {
+export function readConfig(env: NodeJS.ProcessEnv, args: readonly string[], built: Pick<Config, 'webFolder' | 'worker'>): Config {
   const port = Number(env['PORT'] ?? DEFAULT_PORT);
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new RangeError(`PORT is ${env['PORT']}; a number from 0 to 65535 is accepted`);
@@ -34,7 +36,7 @@ export function readConfig(env: NodeJS.ProcessEnv, args: readonly string[], webF
     dataFolder: resolve(env['RUVOK_DATA'] ?? 'data'),
     port,
     demo: !args.includes('--empty'),
-    webFolder,
+    ...built,
     leastFree,
     perMinute,
     logLevel: env['RUVOK_LOG'] ?? 'warn',

@@ -3,10 +3,12 @@ import pino from 'pino';
 import { readConfig } from './config.js';
 import { FolderInUse, holdFolder } from './data/lock.js';
 import { openDatabase } from './data/database.js';
-import { PAGE } from './places.js';
+import { PAGE, WORKER } from './places.js';
+
+const whereBuilt = (path: string) => (existsSync(path) ? path : null);
 
 async function start(): Promise<void> {
-  const config = readConfig(process.env, process.argv.slice(2), existsSync(PAGE) ? PAGE : null);
+  const config = readConfig(process.env, process.argv.slice(2), { webFolder: whereBuilt(PAGE), worker: whereBuilt(WORKER) });
   const letGo = holdFolder(config.dataFolder);
   const log = pino({ level: config.logLevel });
   // The database opens while the framework is read, which together take most of a start.

@@ -21,5 +21,8 @@ export const MIGRATIONS = join(PRODUCT, 'server/data/migrations');
 /** A fresh database, made once by the build, so that a first start need not make its own. */
 export const SEED = join(PRODUCT, 'build/seed.tar');
 
+/** What does heavy work on threads of its own, once it is built. */
+export const WORKER = join(PRODUCT, 'build/server/worker.js');
+
 /** The built page. */
 export const PAGE = join(PRODUCT, 'build/web');

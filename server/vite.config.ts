@@ -10,6 +10,7 @@ export default defineConfig({
     external: [
       '@electric-sql/pglite',
       'fs-native-extensions',
+      'piscina',
       'pino',
       'pino-http',
       '@nestjs/microservices',
@@ -19,5 +20,12 @@ export default defineConfig({
       '@fastify/static',
     ],
   },
-  build: { ssr: 'build/node/server/main.js', outDir: 'build/server', emptyOutDir: true, minify: false, target: 'node20' },
+  build: {
+    ssr: true,
+    rolldownOptions: { input: { main: 'build/node/server/main.js', worker: 'build/node/server/work/worker.js' } },
+    outDir: 'build/server',
+    emptyOutDir: true,
+    minify: false,
+    target: 'node20',
+  },
 });

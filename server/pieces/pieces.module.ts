@@ -1,10 +1,9 @@
 import { Controller, Get, Inject, Module, Param } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
-import { reportSolution, workshopFor, workshopOf, type KeptPiece } from '../../core/formats/index.js';
 import { pieceSchema } from '../../core/kinds/index.js';
-import { solve } from '../../core/solution/index.js';
 import { recordController } from '../records/record.controller.js';
 import { RecordsModule } from '../records/records.module.js';
+import { WorkService } from '../work/work.service.js';
 import { notFound } from '../problems/problem.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
 
@@ -13,16 +12,17 @@ class PiecesController extends recordController('pieces', pieceSchema) {}
 @ApiTags('pieces')
 @Controller('projects/:project/pieces/:id/solution')
 class SolutionController {
-  constructor(@Inject(RecordsService) private readonly records: RecordsService) {}
+  constructor(
+    @Inject(RecordsService) private readonly records: RecordsService,
+    @Inject(WorkService) private readonly work: WorkService,
+  ) {}
 
   @Get()
   @ApiOperation({ summary: 'All that follows from a piece: sizes with their sums, marks, loads, checks and parts' })
   async solution(@Param('project') project: string, @Param('id') id: string) {
-    const file = fileOf(await this.records.workbench(project));
-    const kept: KeptPiece | undefined = file.pieces[id];
-    if (!kept) throw notFound(`piece ${id}`);
-    const grid = (kept.piece.rounding ?? file.project.settings.rounding).grid;
-    return reportSolution(solve(kept.piece, workshopFor(workshopOf(file), Object.values(file.readings ?? {}), id), kept.letters), grid);
+    const report = await this.work.run('report', fileOf(await this.records.workbench(project)), id);
+    if (!report) throw notFound(`piece ${id}`);
+    return report;
   }
 }
 

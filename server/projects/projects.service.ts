@@ -1,11 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql } from 'drizzle-orm';
-import { readProject, workshopOf, type ProjectFile } from '../../core/formats/index.js';
-import { lettersOf } from '../../core/solution/index.js';
+import { readProject, type ProjectFile } from '../../core/formats/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { projects } from '../data/schema.js';
 import { badInput, inUse, lostRace, notFound } from '../problems/problem.js';
 import { KINDS, PROJECT } from '../data/kinds.js';
+import { WorkService } from '../work/work.service.js';
 import { RecordsService, type Tx } from '../records/records.service.js';
 
 /** Projects by themselves, and as files that are read in and written out whole. */
@@ -14,6 +14,7 @@ export class ProjectsService {
   constructor(
     @Inject(DATABASE) private readonly db: Database,
     @Inject(RecordsService) private readonly records: RecordsService,
+    @Inject(WorkService) private readonly work: WorkService,
   ) {}
 
   list() {
@@ -71,12 +72,9 @@ export class ProjectsService {
 
   /** Writes a project that was checked already, all of it or nothing. */
   async store(id: string, file: ProjectFile): Promise<void> {
-    const workshop = workshopOf(file);
+    const letters = await this.work.run('letters', file);
     const pieces = Object.fromEntries(
-      Object.entries(file.pieces).map(([pieceId, { piece, letters }]) => [
-        pieceId,
-        { piece, letters: lettersOf(piece, workshop, letters) },
-      ]),
+      Object.entries(file.pieces).map(([pieceId, { piece }]) => [pieceId, { piece, letters: letters[pieceId] ?? {} }]),
     );
     await this.db.transaction(async (tx) => {
       await tx.insert(projects).values({ id, version: 1, data: file.project });

@@ -21,7 +21,17 @@ export interface TestApp {
 export async function startApp(extra: Partial<Config> = {}): Promise<TestApp> {
   const dataFolder = mkdtempSync(join(tmpdir(), 'ruvok-server-'));
   const database = await openDatabase(null);
-  const config: Config = { dataFolder, port: 0, demo: true, webFolder: null, leastFree: 0, perMinute: 1500, logLevel: 'silent', ...extra };
+  const config: Config = {
+    dataFolder,
+    port: 0,
+    demo: true,
+    webFolder: null,
+    worker: null,
+    leastFree: 0,
+    perMinute: 1500,
+    logLevel: 'silent',
+    ...extra,
+  };
   const app = await buildApp(config, database.db, pino({ level: 'silent' }));
   await app.init();
   await app.get(ProjectsService).store('print-shed', PRINT_SHED);
