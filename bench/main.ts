@@ -1,11 +1,14 @@
 import { benchBrowser } from './browser.js';
 import { benchCarry } from './carry.js';
+import { benchRuns } from './runs.js';
 import { benchSolve } from './solve.js';
 import { benchServer } from './server.js';
 
 /** Prints every figure beside its target. These machines are noisy: medians, and ratios where there is something to compare. */
 export async function bench(): Promise<void> {
-  console.log('Solve');
+  console.log('Runs');
+  benchRuns();
+  console.log('\nSolve');
   benchSolve();
   console.log('\nCarry');
   benchCarry();
