@@ -3,17 +3,15 @@ import { createRoot } from 'react-dom/client';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter, Link, Navigate, Outlet, Route, Routes, useLocation, useParams } from 'react-router';
 import '@fontsource-variable/archivo/wdth.css';
-import { PiecePage } from './stations/piece-page.js';
-import { ProjectProvider } from './data/project.js';
-import { Shed } from './shed/shed.js';
-import { Welcome } from './shed/welcome.js';
+import { ProjectProvider, useProject, useSaverState } from './data/project.js';
 import { Boundary, fetched } from './shared/boundary.js';
-import { NoticeBar } from './shared/notice-bar.js';
-import { TroubleDialog } from './shared/trouble-dialog.js';
-import { Page } from './shared/ui.js';
+import { Page } from './shared/plain.js';
 import { GlobalStyle } from './theme/global.js';
 
-// The bench and the shed need not wait for these.
+// What is shown first does not wait for the rest, and the workshop is asked for while its screen is fetched.
+const Welcome = fetched(() => import('./shed/welcome.js').then((m) => m.Welcome));
+const Shed = fetched(() => import('./shed/shed.js').then((m) => m.Shed));
+const PiecePage = fetched(() => import('./stations/piece-page.js').then((m) => m.PiecePage));
 const Stockroom = fetched(() => import('./stockroom/stockroom.js').then((m) => m.Stockroom));
 const Things = fetched(() => import('./things/things.js').then((m) => m.Things));
 const People = fetched(() => import('./people/people.js').then((m) => m.People));
@@ -33,6 +31,21 @@ function Missing({ children }: { children: ReactNode }) {
   );
 }
 
+const NoticeBar = fetched(() => import('./shared/notice-bar.js').then((m) => m.NoticeBar));
+const TroubleDialog = fetched(() => import('./shared/trouble-dialog.js').then((m) => m.TroubleDialog));
+
+/** What the saver has to tell, once there is something. */
+function Told() {
+  const { saver } = useProject();
+  const { notice, trouble } = useSaverState(saver);
+  return (
+    <Suspense fallback={null}>
+      {notice ? <NoticeBar /> : null}
+      {trouble ? <TroubleDialog /> : null}
+    </Suspense>
+  );
+}
+
 function ProjectRoute() {
   const { project = '' } = useParams();
   const { pathname } = useLocation();
@@ -47,8 +60,7 @@ function ProjectRoute() {
           <Outlet />
         </Suspense>
       </Boundary>
-      <NoticeBar />
-      <TroubleDialog />
+      <Told />
     </ProjectProvider>
   );
 }
@@ -56,7 +68,14 @@ function ProjectRoute() {
 function App() {
   return (
     <Routes>
-      <Route index element={<Welcome />} />
+      <Route
+        index
+        element={
+          <Suspense fallback={<Page role="status">Opening…</Page>}>
+            <Welcome />
+          </Suspense>
+        }
+      />
       <Route path="p/:project" element={<ProjectRoute />}>
         <Route index element={<Shed />} />
         <Route path="stock" element={<Stockroom />} />

@@ -1,7 +1,7 @@
 import { Component, createContext, use, type ComponentType, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { RotateCw } from 'lucide-react';
-import { Button, Faint, Row } from './ui.js';
+import { Faint, PlainButton, Row } from './plain.js';
 
 /** How often what is inside was tried anew. */
 const Attempt = createContext(0);
@@ -44,9 +44,9 @@ export class Boundary extends Component<Props, State> {
         <h2>{name} could not be shown</h2>
         <p style={{ margin: '6px 0' }}>Nothing that was saved is lost. Try again, take the last edit back, or go on elsewhere.</p>
         <Row>
-          <Button data-main onPress={() => this.setState({ error: null, attempt: attempt + 1 })}>
+          <PlainButton type="button" data-main onClick={() => this.setState({ error: null, attempt: attempt + 1 })}>
             <RotateCw aria-hidden /> Try again
-          </Button>
+          </PlainButton>
           <Link to={back.to}>{back.label}</Link>
         </Row>
         <p>

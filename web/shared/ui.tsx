@@ -14,49 +14,14 @@ import {
   NumberField,
 } from 'react-aria-components';
 import { Check, ChevronDown } from 'lucide-react';
+import { buttonLook } from './plain.js';
 import { film, ink, inkSoft, line, link, paper, red, tape, tapePale } from '../theme/tokens.js';
+
+export { Faint, Page, Row } from './plain.js';
 
 /** A button; `data-main` marks the one that is most likely wanted. */
 export const Button = styled(AriaButton)`
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 30px;
-  padding: 4px 10px;
-  border: 1px solid ${line};
-  border-radius: 2px;
-  background: ${paper};
-  font-weight: 600;
-  font-size: 13px;
-  cursor: pointer;
-  &[data-hovered] {
-    border-color: ${ink};
-  }
-  &[data-pressed] {
-    background: ${tapePale};
-  }
-  &[data-disabled] {
-    color: #8b958e;
-    cursor: default;
-  }
-  &[data-main] {
-    background: ${ink};
-    color: ${paper};
-    border-color: ${ink};
-  }
-  &[data-main][data-disabled] {
-    opacity: 0.5;
-  }
-  &[data-quiet] {
-    border-color: transparent;
-    background: transparent;
-    padding: 4px 6px;
-  }
-  svg {
-    width: 15px;
-    height: 15px;
-    flex: none;
-  }
+  ${buttonLook}
 `;
 
 export const fieldBox = css`
@@ -95,11 +60,6 @@ export const FieldLabel = styled(Label)`
   margin-bottom: 2px;
 `;
 
-export const Faint = styled.span`
-  color: ${inkSoft};
-  font-size: 12px;
-`;
-
 /** A figure that only stands in. */
 export const Assumed = styled.em`
   color: ${inkSoft};
@@ -111,13 +71,6 @@ export const Fault = styled.div`
   font-size: 12px;
   font-weight: 600;
   margin-top: 2px;
-`;
-
-export const Row = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
 `;
 
 export const Grid = styled.div<{ $columns?: number }>`
@@ -316,15 +269,6 @@ export const Table = styled.table`
   }
   tr[aria-selected='true'] td {
     background: ${tapePale};
-  }
-`;
-
-export const Page = styled.main`
-  max-width: 1180px;
-  margin: 0 auto;
-  padding: 24px 24px 60px;
-  > h1 {
-    margin-bottom: 6px;
   }
 `;
 
