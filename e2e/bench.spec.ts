@@ -260,3 +260,29 @@ test('a thing is dragged from the tray into a space', async ({ page, shed }) => 
   await page.getByRole('button', { name: /^Undo: Put/ }).click();
   await expect(page.getByText('Nothing yet. What stands here decides the load.')).toBeVisible();
 });
+
+test('a line of a sum leads to the field or the reading that it came from', async ({ page, shed }) => {
+  const sums = page.getByRole('region', { name: 'The sum of what is selected' });
+  const open = async (piece: string, at: string, figure: string) => {
+    await page.goto(`${shed.url}/p/print-shed/pieces/${piece}/divide?at=${at}`);
+    await sums.locator('summary').filter({ hasText: figure }).click();
+  };
+  // A clearance of the drawers, in their own form.
+  await open('composing-table', 'front-1', 'box, wide');
+  await sums.getByRole('button', { name: 'Change free at both sides' }).click();
+  await expect(page.getByRole('textbox', { name: 'Free beside the box' })).toBeFocused();
+  // What the tape said once it was built.
+  await open('composing-table', 'front-end', 'wide, clear');
+  await sums.getByRole('button', { name: 'Change width as measured' }).click();
+  await expect(page.getByRole('textbox', { name: 'Width as built' })).toBeFocused();
+  // The slide as it was measured, in the stockroom.
+  await open('paper-chest', 'drawer-top', 'box, wide');
+  await sums.getByRole('button', { name: 'Change a slide at each side' }).click();
+  await expect(page).toHaveURL(/\/stock\?open=slide-45/);
+  await expect(page.getByRole('group', { name: /Ball slide 45/ }).locator(':focus')).toHaveValue('12.7');
+  // The reading that decides the outside.
+  await page.goto(`${shed.url}/p/print-shed/pieces/ink-case/measure`);
+  await page.getByRole('button', { name: 'Follow least width of the opening' }).click();
+  await page.getByRole('button', { name: 'Change width, middle' }).click();
+  await expect(page.getByRole('textbox', { name: 'Width, middle' })).toBeFocused();
+});

@@ -29,6 +29,15 @@ export const deep = (page: Page) => page.getByRole('listbox', { name: 'Tape from
 export const sum = (page: Page) => page.getByRole('region', { name: 'The sum of what is selected' });
 
 const chooser = (page: Page, label: string) => page.getByRole('button', { name: new RegExp(`${label}$`) });
+/** What is chosen by its picture. */
+const pictured = (page: Page, label: string) => page.getByRole('radiogroup', { name: label, exact: true });
+
+/** Whether it is, once the form is there at all. */
+async function isPictured(page: Page, label: string): Promise<boolean> {
+  await expect(pictured(page, label).or(chooser(page, label)).first()).toBeVisible();
+  return (await pictured(page, label).count()) > 0;
+}
+
 const field = (page: Page, label: Name) => page.getByRole('textbox', { name: label });
 const exactly = (name: Name) => ({ name, exact: typeof name === 'string' });
 
@@ -48,8 +57,11 @@ export function pointer(page: Page): Hands {
       await field(page, label).press('Tab');
     },
     choose: async (label, choice) => {
-      await chooser(page, label).click();
-      await page.getByRole('option', exactly(choice)).click();
+      if (await isPictured(page, label)) await pictured(page, label).getByRole('radio', exactly(choice)).click();
+      else {
+        await chooser(page, label).click();
+        await page.getByRole('option', exactly(choice)).click();
+      }
       await saved(page);
     },
     tick: async (label) => {
@@ -117,6 +129,13 @@ export function keyboard(page: Page): Hands {
     },
     fill: (label, text) => replace(label, text, 'Tab'),
     choose: async (label, choice) => {
+      if (await isPictured(page, label)) {
+        const ways = pictured(page, label).getByRole('radio');
+        await tabTo(ways);
+        await walk(page, 'ArrowRight', ways.and(page.getByRole('radio', exactly(choice))), 8);
+        await page.keyboard.press('Space');
+        return saved(page);
+      }
       await tabTo(chooser(page, label));
       await page.keyboard.press('Enter');
       await expect(page.getByRole('option').first()).toBeVisible();

@@ -75,6 +75,7 @@ test.describe('nothing is lost in everyday use', () => {
 
   test('a script that did not load is told in its place and fetched again', async ({ page, shed }) => {
     await page.goto(`${shed.url}/p/print-shed`);
+    await expect(page.getByRole('link', { name: 'Things', exact: true })).toBeVisible();
     let away = true;
     await page.route(/assets\/things-.*\.js/, (route) => (away ? route.abort() : route.continue()));
     await page.getByRole('link', { name: 'Things', exact: true }).click();

@@ -8,6 +8,7 @@ import {
   mass,
   say,
   size,
+  sourceKey,
   sourcesOf,
   writeExactly,
   writeFine,
@@ -17,9 +18,9 @@ import {
   writeWeight,
 } from './index.js';
 
-const overall = size('overall height', inch(72), { kind: 'choice', ref: 'piece:height' });
+const overall = size('overall height', inch(72), { in: 'piece', field: 'height.size' });
 const toe = size('toe kick', inch(3));
-const panel = size('Shop ply 3/4', inch(0.75), { kind: 'stock', ref: 'stock:ply' });
+const panel = size('Shop ply 3/4', inch(0.75), { in: 'stock', id: 'ply', field: 'thickness' });
 const four = overall
   .minus(toe)
   .minus(panel.times(2).named('top and bottom'))
@@ -81,7 +82,7 @@ test('a share brought to the grid shows the share, what it was set to, and what 
 });
 
 test('one can walk back to every reading a figure rests on', () => {
-  expect(sourcesOf(four).map((s) => s.ref)).toEqual(['piece:height', 'stock:ply']);
+  expect(sourcesOf(four).map(sourceKey)).toEqual(['piece height.size', 'stock ply thickness']);
 });
 
 test('least and greatest keep all they were picked from', () => {

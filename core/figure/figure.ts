@@ -3,12 +3,17 @@ import { fromUnits, type Length } from '../length/index.js';
 /** What a figure counts. Lengths are in 1/80 µm, mass in kg, force in N, angles in degrees. */
 export type Unit = 'length' | 'mass' | 'force' | 'angle' | 'count' | 'money';
 
-/** Where a leaf figure comes from, so that one can walk back to it and change it. */
-export interface Source {
-  readonly kind: 'reading' | 'stock' | 'rule' | 'choice' | 'thing';
-  /** The record, and the place in it, such as `opening:alcove/widths/1`. */
-  readonly ref: string;
-}
+/**
+ * The field that a leaf figure comes from, so that one can walk back to it and change it: of the piece itself, of how a space is
+ * made or filled, of a space or a member of the piece, or of a record. `field` is its path there, such as `base.height` or `widths.1`.
+ */
+export type Source =
+  | { readonly in: 'piece' | 'making'; readonly field: string }
+  | { readonly in: 'space' | 'member' | 'opening' | 'stock' | 'slide' | 'thing'; readonly id: string; readonly field: string };
+
+/** One word for a source: equal for the same field. */
+export const sourceKey = (source: Source): string =>
+  'id' in source ? `${source.in} ${source.id} ${source.field}` : `${source.in} ${source.field}`;
 
 type AnyFigure = Figure<Unit>;
 
@@ -149,7 +154,7 @@ export function sourcesOf(figure: Figure<Unit>): readonly Source[] {
   const visit = (f: Figure<Unit>): void => {
     if (seen.has(f)) return;
     seen.add(f);
-    if (f.operation.kind === 'leaf' && f.operation.source) sources.set(f.operation.source.ref, f.operation.source);
+    if (f.operation.kind === 'leaf' && f.operation.source) sources.set(sourceKey(f.operation.source), f.operation.source);
     termsOf(f).forEach(visit);
   };
   visit(figure);

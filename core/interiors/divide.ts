@@ -167,7 +167,7 @@ class Division {
     if (!member) return line;
     if (member.at !== undefined) {
       const from = { up: 'from the floor', across: 'from the outside left', deep: 'from the rear' }[split.axis];
-      return { ...line, at: size(`${line.label} held ${from}`, member.at, { kind: 'choice', ref: `member:${member.id}` }).minus(datum) };
+      return { ...line, at: size(`${line.label} held ${from}`, member.at, { in: 'member', id: member.id, field: 'at' }).minus(datum) };
     }
     if (member.sameAs === undefined) return line;
     const target = this.placeOf(member.sameAs, split.axis);
@@ -263,7 +263,7 @@ function asMeasured(space: Space, region: ClearRegion, built: Built | undefined)
   const read = (reach: 'width' | 'height' | 'depth') => {
     const value = measured[reach];
     const planned = region.clear[reach];
-    return value === undefined ? planned : size(`${reach} as measured`, value, { kind: 'reading', ref: `space:${space.id}/${reach}` });
+    return value === undefined ? planned : size(`${reach} as measured`, value, { in: 'space', id: space.id, field: `built.${reach}` });
   };
   const clear = { width: read('width'), height: read('height'), depth: read('depth') };
   const apart = (['width', 'height', 'depth'] as const).map((reach) => Math.abs(clear[reach].value - region.clear[reach].value));

@@ -29,7 +29,7 @@ function roomFor(context: NeedContext, height: Length): Clear {
 }
 
 function heightNeed(block: Block): Figure {
-  const source = { kind: 'thing', ref: `thing:${block.thingId}` } as const;
+  const source = { in: 'thing', id: block.thingId, field: 'shape' } as const;
   const one = size(`${block.thing.name}, tall`, block.stance.height, source);
   const tall = block.layers > 1 ? one.times(block.layers) : one;
   return block.thing.clearance === ZERO ? tall : tall.plus(size('free above it', block.thing.clearance, source));
@@ -38,7 +38,7 @@ function heightNeed(block: Block): Figure {
 function openNeed(space: Space, axis: Axis, context: NeedContext): Figure | null {
   const blocks = space.things.flatMap((p) => blockOf(p, context) ?? []);
   if (blocks.length === 0) return null;
-  const source = (b: Block) => ({ kind: 'thing', ref: `thing:${b.thingId}` }) as const;
+  const source = (b: Block) => ({ in: 'thing', id: b.thingId, field: 'shape' }) as const;
   if (axis === 'up') return Figure.greatest(blocks.map((b) => heightNeed(b).named(b.thing.name)));
   if (axis === 'deep') {
     return Figure.greatest(blocks.map((b) => size(`${b.thing.name}, deep`, b.stance.depth, source(b))));

@@ -62,7 +62,7 @@ function cutSize(figure: Figure, purpose: Purpose, edging: Figure | null, over: 
 function edgingAlong(edges: readonly Edges[keyof Edges][], banding: Length): Figure | null {
   const banded = edges.filter((e) => e === 'banded').length;
   if (banded === 0 || banding === ZERO) return null;
-  const one = size('edging', banding, { kind: 'choice', ref: 'piece:edges' });
+  const one = size('edging', banding, { in: 'piece', field: 'edges.banding' });
   return banded === 1 ? one : one.times(banded).named('edging on both');
 }
 

@@ -18,7 +18,7 @@ export interface Workshop {
 
 /** The measured thickness of a stock as a figure that leads back to its record. */
 export function thicknessOf(stockId: string, stock: Stock): Figure {
-  return size(stock.name, stock.thickness, { kind: 'stock', ref: `stock:${stockId}` });
+  return size(stock.name, stock.thickness, { in: 'stock', id: stockId, field: 'thickness' });
 }
 
 /** A stock record with its id and its measured thickness. */

@@ -24,18 +24,18 @@ function heldSize(lines: readonly RunLine[], gap: RunGap): Figure | null {
   const { rule } = gap;
   switch (rule.kind) {
     case 'fixed':
-      return size(gap.label, rule.size, { kind: 'choice', ref: `gap:${gap.id}` });
+      return size(gap.label, rule.size, { in: 'space', id: gap.id, field: 'rule.size' });
     case 'fit':
       if (!gap.need) return null;
       return withinBounds(
         gap,
         (rule.clearance === ZERO
           ? gap.need
-          : gap.need.plus(size('clearance', rule.clearance, { kind: 'choice', ref: `gap:${gap.id}` }))
+          : gap.need.plus(size('clearance', rule.clearance, { in: 'space', id: gap.id, field: 'rule.clearance' }))
         ).named(`${gap.label}, fits what stands in it`),
       );
     case 'grid': {
-      const steps = size('pitch', rule.pitch, { kind: 'choice', ref: `gap:${gap.id}` }).times(rule.steps);
+      const steps = size('pitch', rule.pitch, { in: 'space', id: gap.id, field: 'rule.pitch' }).times(rule.steps);
       const over = rule.overMember ? thicknessBeside(lines, gap) : null;
       return (over ? steps.minus(over) : steps).named(`${gap.label}, on the pitch`);
     }

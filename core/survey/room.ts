@@ -26,7 +26,7 @@ export function valuesOf(opening: Opening, reach: Reach): readonly Length[] {
 
 function readings(openingId: string, opening: Opening, reach: Reach): readonly Figure[] {
   return readingsOf(opening, reach).map(([r, i]) =>
-    size(`${reach}, ${r.assumed ? 'assumed' : r.place}`, r.value, { kind: 'reading', ref: `opening:${openingId}/${LISTS[reach]}/${i}` }),
+    size(`${reach}, ${r.assumed ? 'assumed' : r.place}`, r.value, { in: 'opening', id: openingId, field: `${LISTS[reach]}.${i}` }),
   );
 }
 
@@ -56,7 +56,7 @@ export function spreadOf(opening: Opening, reach: Reach): Length {
 export function roomFor(openingId: string, opening: Opening, reach: Reach): Figure {
   const narrowest = Figure.least(readings(openingId, opening, reach)).named(`least ${reach} of the opening`);
   const slack = (label: string, value: Length, part: string) =>
-    size(label, value, { kind: 'choice', ref: `opening:${openingId}/slack/${part}` });
+    size(label, value, { in: 'opening', id: openingId, field: `slack.${part}` });
   if (reach === 'height') {
     return opening.slack.above === ZERO ? narrowest : narrowest.minus(slack('slack above', opening.slack.above, 'above'));
   }
@@ -71,6 +71,6 @@ export function roomFor(openingId: string, opening: Opening, reach: Reach): Figu
 /** The height in which a piece can be turned upright: the ceiling where it was measured, else the opening's least height. */
 export function standingHeight(openingId: string, opening: Opening): Figure {
   return opening.ceiling
-    ? size('ceiling', opening.ceiling, { kind: 'reading', ref: `opening:${openingId}/ceiling` })
+    ? size('ceiling', opening.ceiling, { in: 'opening', id: openingId, field: 'ceiling' })
     : Figure.least(readings(openingId, opening, 'height')).named('least height of the opening');
 }

@@ -4,14 +4,32 @@ import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { useSettledBench } from './bench.js';
 
-/** Fields that change some part of a piece: at once, or for a length while it is typed. `edit` makes an edit of a patch. */
-export function useEditFields<P>(edit: (patch: P) => PieceEdit) {
+/** A length that no field holds, by which the place is found that a patch puts a length into. */
+const NOWHERE = -987_654_321 as Length;
+
+/** The path of a value in a patch: `front.between`; null where it is not in it as it is. */
+function pathOf(patch: unknown, value: unknown): string | null {
+  if (typeof patch !== 'object' || patch === null) return null;
+  for (const [key, inner] of Object.entries(patch)) {
+    if (inner === value) return key;
+    const further = pathOf(inner, value);
+    if (further !== null) return `${key}.${further}`;
+  }
+  return null;
+}
+
+/**
+ * Fields that change some part of a piece: at once, or for a length while it is typed. `edit` makes an edit of a patch.
+ * @param whose what the fields are of, so that figures lead to them
+ */
+export function useEditFields<P>(whose: 'piece' | 'making', edit: (patch: P) => PieceEdit) {
   const { commit, setDraft } = useSettledBench();
   const precision = usePrecision();
   const change = (patch: P, label: string) => commit(edit(patch), label);
   const length = (label: string, value: Length, patch: (value: Length) => P, zero = false) => (
     <LengthField
       label={label}
+      of={{ in: whose, field: pathOf(patch(NOWHERE), NOWHERE) ?? label }}
       value={value}
       precision={precision}
       {...(zero ? { least: ZERO } : {})}

@@ -57,7 +57,13 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
         />
       ) : null}
       {member.rail !== undefined ? (
-        <LengthField label="Rail high" value={member.rail} precision={precision} onCommit={(high) => high !== null && is('rail', high)} />
+        <LengthField
+          label="Rail high"
+          of={{ in: 'member', id: node, field: 'rail' }}
+          value={member.rail}
+          precision={precision}
+          onCommit={(high) => high !== null && is('rail', high)}
+        />
       ) : null}
       {kind === 'panel' ? (
         <div style={{ gridColumn: '1 / -1' }}>
@@ -79,6 +85,7 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
       {up && member.rail === undefined ? <StiffeningForm member={member} stock={stock} name={name} /> : null}
       <LengthField
         label={up ? 'Underside from the floor' : 'Left face from the outside left'}
+        of={{ in: 'member', id: node, field: 'at' }}
         value={place}
         precision={precision}
         onCommit={(at) => at !== null && commit({ kind: 'pin', member: node, at }, `Held ${name} in place`)}

@@ -1,19 +1,16 @@
 import { inch, mm } from '../../core/length/index.js';
-import type { Fix, PiecePatch } from '../../core/piece/index.js';
+import type { PiecePatch } from '../../core/piece/index.js';
 import type { Rounding } from '../../core/run/index.js';
 import { usePrecision } from '../data/project.js';
-import { Select, WideTick, type Choice } from '../shared/ui.js';
+import { PictureChoice } from '../shared/picture-choice.js';
+import { Select, WideTick } from '../shared/ui.js';
 import { useSettledBench } from './bench.js';
 import { useEditFields } from './edit-fields.js';
+import { FIXES } from './fix-pictures.js';
 
-const FIXES: readonly Choice<Fix>[] = [
-  { id: 'housed', label: 'Housed' },
-  { id: 'loose', label: 'Loose on pins' },
-  { id: 'butted', label: 'Butted and screwed' },
-];
 /** How fields of the piece itself are changed. */
 export function usePieceFields() {
-  return useEditFields((patch: PiecePatch) => ({ kind: 'piece', patch }));
+  return useEditFields('piece', (patch: PiecePatch) => ({ kind: 'piece', patch }));
 }
 
 /** How shelves and front edges are made. */
@@ -24,7 +21,7 @@ export function ShelfFields() {
   const { shelves, edges } = piece;
   return (
     <>
-      <Select
+      <PictureChoice
         label="Shelves fixed"
         value={shelves.fix}
         choices={FIXES}

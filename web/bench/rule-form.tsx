@@ -70,13 +70,24 @@ function NumberEntry({
 }
 
 /** The fields of a rule, each with its own. */
-function RuleFields({ rule, change, draft }: { rule: GapRule; change: (rule: GapRule) => void; draft: (rule: GapRule | null) => void }) {
+function RuleFields({
+  space,
+  rule,
+  change,
+  draft,
+}: {
+  space: string;
+  rule: GapRule;
+  change: (rule: GapRule) => void;
+  draft: (rule: GapRule | null) => void;
+}) {
   const precision = usePrecision();
   switch (rule.kind) {
     case 'fixed':
       return (
         <LengthField
           label="Size"
+          of={{ in: 'space', id: space, field: 'rule.size' }}
           value={rule.size}
           precision={precision}
           onCommit={(size) => size !== null && change({ ...rule, size })}
@@ -87,6 +98,7 @@ function RuleFields({ rule, change, draft }: { rule: GapRule; change: (rule: Gap
       return (
         <LengthField
           label="Clear over it"
+          of={{ in: 'space', id: space, field: 'rule.clearance' }}
           value={rule.clearance}
           least={ZERO}
           precision={precision}
@@ -129,6 +141,7 @@ function RuleFields({ rule, change, draft }: { rule: GapRule; change: (rule: Gap
         <>
           <LengthField
             label="Pitch"
+            of={{ in: 'space', id: space, field: 'rule.pitch' }}
             value={rule.pitch}
             precision={precision}
             onCommit={(pitch) => pitch !== null && change({ ...rule, pitch })}
@@ -178,7 +191,12 @@ export function RuleForm({ space }: { space: PlacedSpace }) {
           onChange={(kind) => kind !== rule.kind && change(ruleOf(kind, now, precision.unit))}
         />
       </div>
-      <RuleFields rule={rule} change={change} draft={(next) => setDraft(next ? { kind: 'edit', edit: edit(next) } : null)} />
+      <RuleFields
+        space={space.id}
+        rule={rule}
+        change={change}
+        draft={(next) => setDraft(next ? { kind: 'edit', edit: edit(next) } : null)}
+      />
       {rule.kind === 'graded' ? (
         <Select
           label="Graded by"

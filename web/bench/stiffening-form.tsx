@@ -51,6 +51,7 @@ export function StiffeningForm({ member, stock, name }: { member: DividingMember
           />
           <LengthField
             label="Strip high"
+            of={{ in: 'member', id: member.id, field: 'strip.high' }}
             value={strip.high}
             precision={precision}
             onCommit={(high) => high !== null && stiffen({ strip: { ...strip, high } }, `Made the strip of ${name} higher or lower`)}

@@ -175,7 +175,7 @@ export function SumPanel() {
   const [first, ...rest] = chosen.figures;
   if (!first) return null;
   const part = solution.parts.find((p) => p.id === selection);
-  const stock = sourcesOf(first.figure).some((s) => s.kind === 'stock');
+  const stock = sourcesOf(first.figure).some((s) => s.in === 'stock');
   const residue = [...solution.shape.runs.values()]
     .flatMap((r) => r.run.residues)
     .find((r) => solution.shape.spaces.get(r.gap)?.label === chosen.title);

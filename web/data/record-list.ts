@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import type { Kind } from './api.js';
 import { newId } from './defaults.js';
 import { useProject } from './project.js';
@@ -8,7 +9,8 @@ import type { Sent } from './saver.js';
 export function useRecordList<K extends Kind>(kind: K) {
   const { bench, saver } = useProject();
   const records = bench.records[kind];
-  const [open, setOpen] = useState<string | null>(null);
+  const [asked] = useSearchParams();
+  const [open, setOpen] = useState<string | null>(asked.get('open'));
   const [problem, setProblem] = useState<string | null>(null);
   const told = (e: Error) => setProblem(e.message);
   return {

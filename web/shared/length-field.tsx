@@ -2,7 +2,9 @@ import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { Text, TextField } from 'react-aria-components';
 import { exactText, formatLength, readLength, writeLength, type Length, type Precision } from '../../core/length/index.js';
 import styled from 'styled-components';
+import type { Source } from '../../core/figure/index.js';
 import { paper, inkSoft } from '../theme/tokens.js';
+import { fieldOf } from './leads.js';
 import { Fault, FieldLabel, TextInput } from './ui.js';
 
 /** Over the label and not under the field, so that nothing moves when it comes or goes. */
@@ -34,6 +36,8 @@ export interface LengthFieldProps {
   readonly standsIn?: Length;
   /** May be left empty, which commits null. */
   readonly optional?: boolean;
+  /** What figures come from it. */
+  readonly of?: Source;
   readonly onCommit: (value: Length | null) => void;
   /** On every keystroke: what was understood so far, or null when it is back as it was. */
   readonly onDraft?: (value: Length | null) => void;
@@ -52,6 +56,7 @@ export function LengthField({
   greatest,
   standsIn,
   optional,
+  of,
   onCommit,
   onDraft,
 }: LengthFieldProps) {
@@ -112,6 +117,7 @@ export function LengthField({
       {hideLabel ? null : <FieldLabel>{label}</FieldLabel>}
       <TextInput
         inputMode="text"
+        {...fieldOf(of)}
         spellCheck={false}
         {...(standsIn === undefined ? {} : { placeholder: `${entryText(standsIn, precision)} assumed` })}
         aria-describedby={text === null ? undefined : echo}

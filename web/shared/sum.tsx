@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import { CornerDownRight } from 'lucide-react';
+import { CornerDownRight, PenLine } from 'lucide-react';
 import { columnSum, type Figure, type SumLine, type Unit } from '../../core/figure/index.js';
 import { exactText, writeLength, type Length, type Precision } from '../../core/length/index.js';
 import { LengthText } from './length-text.js';
+import { useLeads } from './leads.js';
 import { Button, Faint } from './ui.js';
 import { ink } from '../theme/tokens.js';
 
@@ -89,6 +90,18 @@ function Times({ line, precision }: { line: SumLine; precision: Precision }) {
   );
 }
 
+/** What a line is called; where its figure comes from a field it leads there. */
+function Label({ figure: { operation }, label }: { figure: Figure<Unit>; label: string }) {
+  const leads = useLeads();
+  const go = operation.kind === 'leaf' && operation.source ? leads(operation.source) : null;
+  if (!go) return <span>{label}</span>;
+  return (
+    <Follow onClick={go} aria-label={`Change ${label}`}>
+      {label} <PenLine aria-hidden />
+    </Follow>
+  );
+}
+
 /** A figure set out as builders write it; each line that rests on others can be followed to its own sum. */
 export function Sum({ figure, precision, answer }: { figure: Figure<Unit>; precision: Precision; answer: string }) {
   const [trail, setTrail] = useState<readonly Figure<Unit>[]>([]);
@@ -127,7 +140,7 @@ export function Sum({ figure, precision, answer }: { figure: Figure<Unit>; preci
                       {label} <CornerDownRight aria-hidden />
                     </Follow>
                   ) : (
-                    <span>{label}</span>
+                    <Label figure={line.times?.each ?? line.figure} label={label} />
                   )}
                   <Times line={line} precision={precision} />
                 </td>

@@ -46,6 +46,7 @@ export function OpeningForm({ id, opening }: { id: string; opening: Opening }) {
   const slack = (part: keyof Opening['slack'], label: string) => (
     <LengthField
       label={label}
+      of={{ in: 'opening', id, field: `slack.${part}` }}
       value={opening.slack[part]}
       least={ZERO}
       precision={precision}
@@ -81,6 +82,7 @@ export function OpeningForm({ id, opening }: { id: string; opening: Opening }) {
       <Grid>
         <LengthField
           label="Ceiling"
+          of={{ in: 'opening', id, field: 'ceiling' }}
           optional
           value={opening.ceiling ?? null}
           precision={precision}

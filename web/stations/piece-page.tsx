@@ -11,6 +11,7 @@ import { ChecksPanel } from '../bench/checks-panel.js';
 import { Middle } from './middle.js';
 import { MovedPanel } from '../bench/moved.js';
 import { NextStep } from './next-step.js';
+import { Leading } from './leads.js';
 import { STATIONS } from './index.js';
 import type { Station } from './station.js';
 
@@ -146,7 +147,9 @@ export function PiecePage() {
   return (
     <Boundary name="This piece" showing={`${piece} ${kept.version}`} back={{ to: `/p/${project}`, label: 'To the shed' }}>
       <BenchProvider pieceId={piece} key={piece}>
-        <BenchPage station={at} pieceId={piece} version={kept.version} />
+        <Leading>
+          <BenchPage station={at} pieceId={piece} version={kept.version} />
+        </Leading>
       </BenchProvider>
     </Boundary>
   );

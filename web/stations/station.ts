@@ -1,4 +1,5 @@
 import type { ComponentType } from 'react';
+import type { Source } from '../../core/figure/index.js';
 import type { Solution } from '../../core/solution/index.js';
 
 /** What a station tells beside its name before one goes there. */
@@ -21,6 +22,8 @@ export interface Station {
   readonly next: string;
   /** What comes before any other station, where it does: such as what must be measured first. */
   readonly first?: (settled: Solution) => string | null;
+  /** Whether the field that a figure comes from is on its worksheet or its drawing. */
+  readonly holds?: (source: Source) => boolean;
   /** What is typed, what is drawn, and what it comes to. */
   readonly Sheet: ComponentType;
   readonly Stage: ComponentType;

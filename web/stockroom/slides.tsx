@@ -40,7 +40,17 @@ function readSeries(text: string, unit: LengthUnit): Length[] | string {
   return read.flatMap((r) => (r.ok ? [r.length] : [])).sort((a, b) => a - b);
 }
 
-function SlideForm({ slide, onSave, onClose }: { slide: Slide; onSave: (slide: Slide, label: string) => void; onClose: () => void }) {
+function SlideForm({
+  id,
+  slide,
+  onSave,
+  onClose,
+}: {
+  id: string;
+  slide: Slide;
+  onSave: (slide: Slide, label: string) => void;
+  onClose: () => void;
+}) {
   const precision = usePrecision();
   const [name, setName] = useState(slide.name);
   const [series, setSeries] = useState<string | null>(null);
@@ -48,6 +58,7 @@ function SlideForm({ slide, onSave, onClose }: { slide: Slide; onSave: (slide: S
   const length = (key: 'side' | 'height' | 'setback', label: string) => (
     <LengthField
       label={label}
+      of={{ in: 'slide', id, field: key }}
       value={slide[key]}
       precision={precision}
       {...(key === 'setback' ? { least: ZERO } : {})}
@@ -192,6 +203,7 @@ export function Slides() {
       {chosen ? (
         <SlideForm
           key={chosen.id}
+          id={chosen.id}
           slide={chosen.data}
           onSave={(next, label) => keep(chosen.id, next, label)}
           onClose={() => setOpen(null)}

@@ -63,7 +63,17 @@ function without<K extends keyof Stock>(stock: Stock, key: K, value: Stock[K] | 
 }
 
 /** What is known of one stock; each field is kept as it is left. */
-function StockForm({ stock, onSave, onClose }: { stock: Stock; onSave: (stock: Stock, label: string) => void; onClose: () => void }) {
+function StockForm({
+  id,
+  stock,
+  onSave,
+  onClose,
+}: {
+  id: string;
+  stock: Stock;
+  onSave: (stock: Stock, label: string) => void;
+  onClose: () => void;
+}) {
   const precision = usePrecision();
   const [stiff, perStiff, dense, perDense] = MEASURES[precision.unit];
   const [name, setName] = useState(stock.name);
@@ -71,6 +81,7 @@ function StockForm({ stock, onSave, onClose }: { stock: Stock; onSave: (stock: S
   const length = (key: 'nominal' | 'thickness' | 'length' | 'width', label: string) => (
     <LengthField
       label={label}
+      of={{ in: 'stock', id, field: key }}
       value={stock[key]}
       precision={precision}
       onCommit={(value) => value !== null && onSave({ ...stock, [key]: value }, `${label} of ${stock.name}`)}
@@ -244,6 +255,7 @@ export function Stockroom() {
         {chosen ? (
           <StockForm
             key={chosen.id}
+            id={chosen.id}
             stock={chosen.data}
             onSave={(next, label) => keep(chosen.id, next, label)}
             onClose={() => setOpen(null)}

@@ -1,8 +1,10 @@
+import styled from 'styled-components';
 import { Controller, useForm, type Control } from 'react-hook-form';
 import { Input, TextField } from 'react-aria-components';
 import { ZERO, type Length } from '../../core/length/index.js';
 import { FILLS, massOfFill, type Thing } from '../../core/things/index.js';
 import { usePrecision } from '../data/project.js';
+import { fieldOf } from '../shared/leads.js';
 import { LengthField } from '../shared/length-field.js';
 import { MassField } from '../shared/mass-field.js';
 import { Button, Fault, FieldLabel, Grid, NumberBox, Panel, Row, Select, TextInput, Tick } from '../shared/ui.js';
@@ -142,7 +144,22 @@ const TICKS = [
 ] as const;
 
 /** The form of a thing, new or known. */
-export function ThingForm({ thing, onSave, onCancel }: { thing: Thing; onSave: (thing: Thing) => void; onCancel: () => void }) {
+/** Marks what is in it, and takes no place of its own. */
+const Unboxed = styled.div`
+  display: contents;
+`;
+
+export function ThingForm({
+  id,
+  thing,
+  onSave,
+  onCancel,
+}: {
+  id?: string;
+  thing: Thing;
+  onSave: (thing: Thing) => void;
+  onCancel: () => void;
+}) {
   const { control, handleSubmit, watch, formState, getValues, setValue } = useForm<Form>({ defaultValues: formOf(thing) });
   const kind = watch('kind');
   return (
@@ -197,7 +214,9 @@ export function ThingForm({ thing, onSave, onCancel }: { thing: Thing; onSave: (
             if (fill) setValue('mass', Number(massOfFill(thingOf(getValues()).shape, fill).toPrecision(3)), { shouldDirty: true });
           }}
         />
-        <LengthEntry control={control} name="width" label={kind === 'box' ? 'Wide' : 'Diameter'} />
+        <Unboxed {...fieldOf(id === undefined ? undefined : { in: 'thing', id, field: 'shape' })}>
+          <LengthEntry control={control} name="width" label={kind === 'box' ? 'Wide' : 'Diameter'} />
+        </Unboxed>
         <LengthEntry control={control} name="height" label="High" />
         {kind === 'box' ? <LengthEntry control={control} name="depth" label="Deep" /> : null}
         <LengthEntry control={control} name="clearance" label="Free above, for a hand" least={ZERO} />

@@ -24,7 +24,7 @@ export function Things() {
   const { things } = bench.records;
   const target = params.get('for');
   // Who comes from a piece that things should decide begins with the list.
-  const [open, setOpen] = useState<string | null>(() => (target && things.length === 0 ? 'list' : null));
+  const [open, setOpen] = useState<string | null>(() => (target && things.length === 0 ? 'list' : params.get('open')));
   const [problem, setProblem] = useState<string | null>(null);
   const history = useHistory(THINGS);
   const chosen = things.find((t) => t.id === open)?.data;
@@ -116,6 +116,7 @@ export function Things() {
         {open && chosen ? (
           <ThingForm
             key={open}
+            id={open}
             thing={chosen}
             onSave={(thing) => {
               saver.save('things', open, thing, `Changed ${thing.name}`.slice(0, 150), chosen);

@@ -15,7 +15,7 @@ const NONE: InsetEnds = { before: [], after: [] };
 /** The layout is smaller than its tray across its boards by the fit, half at each end. */
 function insetsOf({ fit }: Boards, axis: Axis): Insets | null {
   if (fit === ZERO) return null;
-  const half: Inset = { label: 'press fit', size: size('press fit', fit, { kind: 'choice', ref: 'boards:fit' }).over(2) };
+  const half: Inset = { label: 'press fit', size: size('press fit', fit, { in: 'making', field: 'fit' }).over(2) };
   const both: InsetEnds = { before: [half], after: [half] };
   return axis === 'deep' ? { across: both, up: NONE, deep: NONE } : { across: NONE, up: NONE, deep: both };
 }

@@ -46,9 +46,9 @@ function channelled({ making, run, space, boards }: Board): { readonly before: s
 
 /** The length between two walls, less the fit, more what goes into the channels at its ends. */
 function lengthOf({ making }: Board, between: Figure, channels: number): Figure {
-  const fitted = making.fit === ZERO ? between : between.minus(size('press fit', making.fit, { kind: 'choice', ref: 'boards:fit' }));
+  const fitted = making.fit === ZERO ? between : between.minus(size('press fit', making.fit, { in: 'making', field: 'fit' }));
   if (channels === 0) return fitted;
-  const channel = size('channel', making.channel, { kind: 'choice', ref: 'boards:channel' });
+  const channel = size('channel', making.channel, { in: 'making', field: 'channel' });
   return fitted.plus(channels === 1 ? channel.named('into one channel') : channel.times(2).named('into both channels'));
 }
 
@@ -68,7 +68,7 @@ function oneBoard(board: Board): Made {
     label: spec ? line.line.label : id.endsWith('first') ? 'first board' : 'last board',
     wood,
     length,
-    width: size('high', making.high, { kind: 'choice', ref: 'boards:high' }),
+    width: size('high', making.high, { in: 'making', field: 'high' }),
     frame: deep
       ? facingFrame({ x: start(box.x0), y: box.y0, z: at })
       : onEdgeFrame({ x: add(at, wood.thickness.value), y: box.y0, z: start(box.z0) }),

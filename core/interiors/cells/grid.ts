@@ -77,8 +77,8 @@ export function cellGrid(space: PlacedSpace, cells: Cells, workshop: Workshop): 
   const thing = workshop.things.get(cells.thing);
   const stance = thing && endOn(thing, space.clear.depth.value);
   if (!thing || !stance) return null;
-  const source = { kind: 'thing', ref: `thing:${cells.thing}` } as const;
-  const free = size('left free', cells.free, { kind: 'choice', ref: 'cells:free' });
+  const source = { in: 'thing', id: cells.thing, field: 'shape' } as const;
+  const free = size('left free', cells.free, { in: 'making', field: 'free' });
   const { beside, under } = cellWood(cells, workshop);
   const clear = {
     across: size(`${thing.name}, wide`, stance.width, source).plus(free),

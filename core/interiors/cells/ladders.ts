@@ -81,7 +81,7 @@ export function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid
   const { beside, under } = cellWood(cells, workshop);
   const { box } = space;
   const t = beside.thickness.value;
-  const deep = size('upright, deep', make.upright.deep, { kind: 'choice', ref: 'cells:upright' });
+  const deep = size('upright, deep', make.upright.deep, { in: 'making', field: 'make.upright.deep' });
   const z = sub(box.z1, make.upright.deep);
   const ladders = Array.from({ length: grid.columns + 1 }, (_, i) => {
     const at = fromUnits(i * grid.pitch.across.value);
@@ -108,7 +108,7 @@ export function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid
   for (const { column, row, state, tilted: by } of grid.cells) {
     if (state === 'blocked' || state === 'under-tilted') continue;
     const tilted = by?.spec;
-    const long = size('support', tilted ? tilted.long : make.support.long, { kind: 'choice', ref: 'cells:support' });
+    const long = size('support', tilted ? tilted.long : make.support.long, { in: 'making', field: 'make.support.long' });
     const y = add(box.y0, fromUnits(row * grid.pitch.up.value));
     const x = add(box.x0, fromUnits(column * grid.pitch.across.value), t);
     const right = add(x, sub(grid.pitch.across.value, t));
@@ -132,7 +132,7 @@ export function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid
           label: `${tilted ? 'sloping support' : 'support'} ${column + 1}, ${row + 1}, ${hand}`,
           wood: under,
           length: long,
-          width: size('support, wide', make.support.wide, { kind: 'choice', ref: 'cells:support' }),
+          width: size('support, wide', make.support.wide, { in: 'making', field: 'make.support.wide' }),
           frame: {
             origin: tilted
               ? { x: add(at, make.support.wide), y: add(y, fromUnits(long.value * Math.sin(angle))), z: rear }

@@ -82,7 +82,7 @@ export function boxMembers(making: Drawers, space: string, label: string, stock:
   const lift = under ? stock.bottom.thickness.value : ZERO;
   const wallHeight =
     bottom.kind === 'tray'
-      ? size('strip', bottom.strip, { kind: 'choice', ref: 'drawers:strip' })
+      ? size('strip', bottom.strip, { in: 'making', field: 'box.bottom.strip' })
       : under
         ? place.height.minus(stock.bottom.thickness.named('bottom under it'))
         : place.height;
@@ -147,7 +147,7 @@ export function boxMembers(making: Drawers, space: string, label: string, stock:
       label: `muntin of ${label}`,
       wood: stock.muntin ?? stock.box,
       length,
-      width: size('muntin', wide, { kind: 'choice', ref: 'drawers:muntin' }),
+      width: size('muntin', wide, { in: 'making', field: 'box.muntin.wide' }),
       frame: {
         origin: {
           x: Math.round((on.x0 + on.x1 + wide) / 2) as Length,

@@ -13,17 +13,17 @@ export { drawerIds } from './ids.js';
 export * from './spec.js';
 export { freeDepth, longestSlide } from './sizes.js';
 
-function some(label: string, length: Length): Inset[] {
-  return length === ZERO ? [] : [{ label, size: size(label, length, { kind: 'choice', ref: `drawers:${label}` }) }];
+function some(label: string, length: Length, field: string): Inset[] {
+  return length === ZERO ? [] : [{ label, size: size(label, length, { in: 'making', field }) }];
 }
 
-function edge(label: string, length: Length): Figure | null {
-  return length === ZERO ? null : size(label, length, { kind: 'choice', ref: 'drawers:reveal' });
+function edge(label: string, length: Length, field: string): Figure | null {
+  return length === ZERO ? null : size(label, length, { in: 'making', field });
 }
 
 function ends(front: Front): { before: Figure | null; after: Figure | null } {
   if (front.kind === 'inset' || front.kind === 'none')
-    return { before: edge('reveal below', front.below), after: edge('reveal above', front.above) };
+    return { before: edge('reveal below', front.below, 'front.below'), after: edge('reveal above', front.above, 'front.above') };
   return { before: null, after: null };
 }
 
@@ -39,18 +39,18 @@ function insetsOf(making: Drawers, part: string, { workshop }: NeedContext, clea
   const depth = known && boxDepth(making, stock, known);
   const behind: Inset[] = depth
     ? [{ label: 'left behind', size: (front ? known.minus(front) : known).minus(depth) }]
-    : some('left behind', making.behind);
+    : some('left behind', making.behind, 'behind');
   const rear = [...behind, wall('back of the box', ids.back)];
   const face = [wall('front of the box', ids.inner), ...(front ? [{ label: 'front', size: front, member: ids.front }] : [])];
   return {
     across: { before: [free, wall('side of the box', ids.left)], after: [wall('side of the box', ids.right), free] },
     up: {
       before: [
-        ...some('under the box', making.rise),
-        ...(bottom.kind === 'groove' ? some('under the bottom', bottom.up) : []),
+        ...some('under the box', making.rise, 'rise'),
+        ...(bottom.kind === 'groove' ? some('under the bottom', bottom.up, 'box.bottom.up') : []),
         { label: 'bottom of the box', size: stock.bottom.thickness, member: ids.bottom },
       ],
-      after: some('over the box', sub(making.less, making.rise)),
+      after: some('over the box', sub(making.less, making.rise), 'less'),
     },
     deep: making.face === 'front' ? { before: rear, after: face } : { before: [...face].reverse(), after: [...rear].reverse() },
   };
@@ -63,13 +63,16 @@ function inRun(making: Drawers): SplitKind {
     names: { one: 'reveal', many: 'reveals', part: 'drawer' },
     set: true,
     roleOf: () => 'room',
-    extent: () => size('reveal', front.between, { kind: 'choice', ref: 'drawers:reveal' }),
+    extent: () => size('reveal', front.between, { in: 'making', field: 'front.between' }),
     ends: () => ends(front),
     endShare: 1,
     endIds: () => null,
     over:
       front.kind === 'overlay'
-        ? { before: edge('over what is below', front.over.below), after: edge('over what is above', front.over.above) }
+        ? {
+            before: edge('over what is below', front.over.below, 'front.over.below'),
+            after: edge('over what is above', front.over.above, 'front.over.above'),
+          }
         : { before: null, after: null },
     insets: (part, context, clear) => insetsOf(making, part, context, clear),
   };

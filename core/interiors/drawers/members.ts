@@ -94,7 +94,7 @@ function runners({ making, bank, part, stock }: Drawer, place: BoxPlace, worksho
   const inFront = frontDepth(making, stock);
   const length = inFront ? bank.clear.depth.minus(inFront) : bank.clear.depth;
   const z = making.face === 'front' ? bank.box.z0 : add(bank.box.z0, inFront?.value ?? ZERO);
-  const width = size('runner, wide', runner.wide, { kind: 'choice', ref: 'drawers:runner' });
+  const width = size('runner, wide', runner.wide, { in: 'making', field: 'runner.wide' });
   const at = (id: string, x: Length) =>
     rectangular({
       id,
@@ -119,7 +119,7 @@ function runners({ making, bank, part, stock }: Drawer, place: BoxPlace, worksho
 function travelOf({ making, stock }: Drawer, place: BoxPlace): Figure {
   const { runner } = making;
   if (runner.kind !== 'slide') return place.depth.times(0.75).named('three quarters of the box');
-  return size('slide', runner.length, { kind: 'choice', ref: 'drawers:slide length' })
+  return size('slide', runner.length, { in: 'making', field: 'runner.length' })
     .times(stock.slide?.extension ?? 1)
     .named('drawn out');
 }
@@ -145,7 +145,7 @@ function bodyOf(drawer: Drawer, members: readonly Member[], place: BoxPlace): Bo
 /** The middle of the slide, or the lower edge of the box, from the floor or the top of the bank. */
 function lineOf({ making, bank, line, stock }: Drawer, datum: Figure): Fact {
   const half = stock.slide ? size('half the slide', Math.round(stock.slide.height / 2) as Length) : null;
-  const low = line.near.plus(size('under the box', making.rise, { kind: 'choice', ref: 'drawers:rise' }));
+  const low = line.near.plus(size('under the box', making.rise, { in: 'making', field: 'rise' }));
   const shift = datum.value === bank.box.y0 ? low : low.minus(size('over what is below', sub(bank.box.y0, datum.value)));
   const up = half ? shift.plus(half) : shift;
   const what = half ? 'middle of the slide' : 'lower edge of the box';
@@ -195,7 +195,7 @@ function handleFact({ handle }: Drawers, height: Figure): Fact {
     figure:
       down === undefined || down === 'middle'
         ? height.named('front, high').over(2, 'middle')
-        : size('chosen', down, { kind: 'choice', ref: 'drawers:handle' }),
+        : size('chosen', down, { in: 'making', field: 'handle.down' }),
   };
 }
 

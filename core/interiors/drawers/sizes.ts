@@ -26,12 +26,12 @@ export function drawerStock(making: Drawers, workshop: Workshop): DrawerStock {
 /** What stands in for the side clearance of a slide that is no longer in the stockroom: 12.7, the commonest. */
 const USUAL_SIDE = 1_016_000 as Length;
 
-const choice = (name: string) => ({ kind: 'choice', ref: `drawers:${name}` }) as const;
+const choice = (field: string) => ({ in: 'making', field }) as const;
 
 /** What a drawer box is narrower at each side than its opening: the measured slide, or what is left free. */
 export function sideClearance({ runner }: Drawers, { slide }: DrawerStock): Figure {
-  if (runner.kind !== 'slide') return size('free at a side', runner.side, choice('side'));
-  return size(slide?.name ?? 'slide', slide?.side ?? USUAL_SIDE, { kind: 'stock', ref: `slide:${runner.slide}` });
+  if (runner.kind !== 'slide') return size('free at a side', runner.side, choice('runner.side'));
+  return size(slide?.name ?? 'slide', slide?.side ?? USUAL_SIDE, { in: 'slide', id: runner.slide, field: 'side' });
 }
 
 /** The width of the box: the opening less both side clearances. @example 880 − 2 × 12.7 = 854.6 */
@@ -47,14 +47,16 @@ export function boxWidth(making: Drawers, stock: DrawerStock, opening: Figure): 
 export function frontDepth({ front }: Drawers, stock: DrawerStock): Figure | null {
   if (front.kind !== 'inset') return null;
   const thick = stock.front.thickness.named('front');
-  return front.setback === ZERO ? thick : thick.plus(size('set back', front.setback, choice('setback'))).named('front and its setback');
+  return front.setback === ZERO
+    ? thick
+    : thick.plus(size('set back', front.setback, choice('front.setback'))).named('front and its setback');
 }
 
 /** How far back from the face the front end of a slide stands: behind an inset front, and what the slide itself is set back; null without slides. */
 export function slideFrom(making: Drawers, stock: DrawerStock): Figure | null {
   const { slide } = stock;
   if (!slide || making.runner.kind !== 'slide') return null;
-  const back = size(`${slide.name}, set back`, slide.setback, { kind: 'stock', ref: `slide:${making.runner.slide}` });
+  const back = size(`${slide.name}, set back`, slide.setback, { in: 'slide', id: making.runner.slide, field: 'setback' });
   const front = frontDepth(making, stock);
   return front ? front.plus(back) : back;
 }
@@ -75,7 +77,7 @@ export function longestSlide(slide: Slide, free: Length): Length | null {
 /** The depth of the box: as long as the slide that was chosen, or all there is. */
 export function boxDepth(making: Drawers, stock: DrawerStock, clear: Figure): Figure {
   const { runner } = making;
-  if (runner.kind === 'slide') return size('slide', runner.length, choice('slide length')).named('as long as the slide');
+  if (runner.kind === 'slide') return size('slide', runner.length, choice('runner.length')).named('as long as the slide');
   return freeDepth(making, stock, clear);
 }
 
@@ -97,17 +99,17 @@ export function frontSize({ front }: Drawers, opening: Figure, line: Figure): { 
         width:
           front.sides === ZERO
             ? opening
-            : opening.minus(size('reveal', front.sides, choice('reveal')).times(2).named('a reveal at each side')),
+            : opening.minus(size('reveal', front.sides, choice('front.sides')).times(2).named('a reveal at each side')),
         height: line,
       };
     case 'overlay': {
-      const over = size('over the left', front.over.left, choice('overlay')).plus(
-        size('over the right', front.over.right, choice('overlay')),
+      const over = size('over the left', front.over.left, choice('front.over.left')).plus(
+        size('over the right', front.over.right, choice('front.over.right')),
       );
       return { width: opening.plus(over.named('over both sides')), height: line };
     }
     case 'lipped': {
-      const lips = size('lip', front.lip, choice('lip')).times(2).named('a lip at each side');
+      const lips = size('lip', front.lip, choice('front.lip')).times(2).named('a lip at each side');
       return { width: opening.plus(lips), height: line.plus(lips) };
     }
   }
@@ -117,6 +119,8 @@ export function frontSize({ front }: Drawers, opening: Figure, line: Figure): { 
 export function bottomSize({ box }: Drawers, between: Figure, outside: Figure): Figure {
   const { bottom } = box;
   if (bottom.kind === 'applied' || bottom.kind === 'tray') return outside;
-  const into = size(bottom.kind, bottom.depth, choice('bottom')).times(2).named(`into both ${bottom.kind}s`);
-  return bottom.slack === ZERO ? between.plus(into) : between.plus(into).minus(size('fitting slack', bottom.slack, choice('bottom')));
+  const into = size(bottom.kind, bottom.depth, choice('box.bottom.depth')).times(2).named(`into both ${bottom.kind}s`);
+  return bottom.slack === ZERO
+    ? between.plus(into)
+    : between.plus(into).minus(size('fitting slack', bottom.slack, choice('box.bottom.slack')));
 }

@@ -19,9 +19,9 @@ function inRun(axis: Axis): SplitKind {
     roleOf: (member) => (member.room !== undefined ? 'room' : member.rail !== undefined && axis === 'up' ? 'rail' : ROLES[axis]),
     extent: (member, { workshop, stock }) =>
       member.room !== undefined
-        ? size('left free', member.room, { kind: 'choice', ref: `member:${member.id}` })
+        ? size('left free', member.room)
         : member.rail !== undefined && axis === 'up'
-          ? size('rail', member.rail, { kind: 'choice', ref: `member:${member.id}` })
+          ? size('rail', member.rail, { in: 'member', id: member.id, field: 'rail' })
           : panelThickness(member, woodOf(workshop, panelStock(member, axis, stock))),
     ends: () => ({ before: null, after: null }),
     endShare: 1,

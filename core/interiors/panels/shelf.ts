@@ -39,7 +39,7 @@ export function shelf(making: PanelMaking): Made {
   const back =
     setback === ZERO
       ? space.clear.depth
-      : space.clear.depth.minus(size('back from the front', setback, { kind: 'choice', ref: 'piece:shelves' }));
+      : space.clear.depth.minus(size('back from the front', setback, { in: 'piece', field: 'shelves.setback' }));
   const edge = flushStrips(making);
   const width = [edge.front, edge.back].reduce<Figure>((rest, strip) => (strip ? rest.minus(strip.thickness) : rest), back);
   const id = dividingMemberId(spec.id, 'shelf');

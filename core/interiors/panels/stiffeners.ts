@@ -63,7 +63,7 @@ export function stripsOf({ piece, space, spec, line, datum, workshop }: PanelMak
       wood,
       frame: facingFrame({ x: x0, y, z: at(edge) }),
       length,
-      width: size('strip', strip.high, { kind: 'choice', ref: `member:${spec.id}` }),
+      width: size('strip', strip.high, { in: 'member', id: spec.id, field: 'strip.high' }),
       ...(edge === 'front' ? { edges: { v0: piece.edges.front, v1: piece.edges.front } } : {}),
     }),
   }));

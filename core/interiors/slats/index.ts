@@ -11,7 +11,7 @@ export * from './height.js';
 
 /** A deck of slats: its members are the slats, its parts the gaps between them. */
 function inRun(making: Slats): SplitKind {
-  const wide = size('slat', making.wide, { kind: 'choice', ref: 'slats:wide' });
+  const wide = size('slat', making.wide, { in: 'making', field: 'wide' });
   const flush = making.ends === 'flush';
   return {
     names: { one: 'slat', many: 'slats', part: 'gap' },

@@ -54,7 +54,7 @@ function supportMembers(deck: Deck): Member[] {
       label: `support ${i + 1} of ${space.label}`,
       wood,
       length: across ? space.clear.depth : space.clear.width,
-      width: size('support', supports.wide, { kind: 'choice', ref: 'slats:support' }),
+      width: size('support', supports.wide, { in: 'making', field: 'supports.wide' }),
       frame: across
         ? { origin: { x: (at + t) as Length, y: box.y0, z: box.z0 }, u: [0, 0, 1], v: [0, 1, 0], n: [-1, 0, 0] }
         : { origin: { x: box.x0, y: box.y0, z: at as Length }, u: [1, 0, 0], v: [0, 1, 0], n: [0, 0, 1] },
@@ -71,8 +71,7 @@ function slatMember(deck: Deck, id: string, node: string, at: Length, label: str
   const y = add(box.y0, slatsFrom(making));
   const whole = liesAcross(deck) ? space.clear.width : space.clear.depth;
   const shorter = making.deal?.shorter ?? ZERO;
-  const length =
-    short && shorter > ZERO ? whole.minus(size('shorter, to slide', shorter, { kind: 'choice', ref: 'slats:shorter' })) : whole;
+  const length = short && shorter > ZERO ? whole.minus(size('shorter, to slide', shorter, { in: 'making', field: 'deal.shorter' })) : whole;
   return rectangular({
     id,
     node,
@@ -80,7 +79,7 @@ function slatMember(deck: Deck, id: string, node: string, at: Length, label: str
     label,
     wood,
     length,
-    width: size('slat', making.wide, { kind: 'choice', ref: 'slats:wide' }),
+    width: size('slat', making.wide, { in: 'making', field: 'wide' }),
     frame: liesAcross(deck)
       ? { origin: { x: box.x0, y, z: add(at, making.wide) }, u: [1, 0, 0], v: [0, 0, -1], n: [0, 1, 0] }
       : { origin: { x: at, y, z: box.z0 }, u: [0, 0, 1], v: [1, 0, 0], n: [0, 1, 0] },
@@ -155,7 +154,7 @@ export function slatMembers(making: Slats, { workshop, run, space }: DividedIn):
             motion: {
               kind: 'slide',
               along: liesAcross(deck) ? [1, 0, 0] : [0, 0, 1],
-              travel: size('stroke', making.deal.stroke, { kind: 'choice', ref: 'slats:stroke' }),
+              travel: size('stroke', making.deal.stroke, { in: 'making', field: 'deal.stroke' }),
             },
             runsOn: { kind: 'plain', name: 'its supports', rating: null },
           },

@@ -43,9 +43,9 @@ export function packingMembers(
   const housing = t
     .times(2)
     .named('two layers')
-    .minus(size('packed out', packing.out, { kind: 'choice', ref: 'packing:out' }))
+    .minus(size('packed out', packing.out, { in: 'piece', field: 'packing.out' }))
     .named('housing');
-  const wide = size('wide', packing.wide, { kind: 'choice', ref: 'packing:wide' });
+  const wide = size('wide', packing.wide, { in: 'piece', field: 'packing.wide' });
   const rearmost = sub(clear.depth.value, packing.wide);
   const members: Member[] = [];
   const cuts: { into: string; cut: Made['cuts'][number]['cut'] }[] = [];

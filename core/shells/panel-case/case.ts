@@ -94,7 +94,7 @@ function back(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
       }),
     ];
   }
-  const into = size(rule.kind, rule.depth, { kind: 'choice', ref: 'piece:back' }).times(2).named(`into both ${rule.kind}s`);
+  const into = size(rule.kind, rule.depth, { in: 'piece', field: 'back.depth' }).times(2).named(`into both ${rule.kind}s`);
   const cut = (clear: Figure) => (rule.slack === ZERO ? clear.plus(into) : clear.plus(into).minus(size('fitting slack', rule.slack)));
   const half = (rule.slack / 2) as Length;
   const x = add(sub(start.x.value, rule.depth), half);
@@ -120,8 +120,8 @@ function base(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const wood = woods.base;
   const t = wood.thickness;
   const setback = size(rule.kind === 'toe' ? 'toe back from the front' : 'plinth back from the front', rule.setback, {
-    kind: 'choice',
-    ref: 'piece:base',
+    in: 'piece',
+    field: 'base.setback',
   });
   const front = sub(depth.value, add(rule.setback, t.value));
   const board = (id: string, role: Role, label: string, length: Figure, x: Length, z: Length) =>
@@ -162,7 +162,7 @@ export function bearers(
   if (rule.kind === 'none' || !rule.bearers) return { members: [], joints: [] };
   const { depth, sidesDepth, baseHeight } = envelope;
   const t = woods.base.thickness;
-  const setback = size('back from the front', rule.setback, { kind: 'choice', ref: 'piece:base' });
+  const setback = size('back from the front', rule.setback, { in: 'piece', field: 'base.setback' });
   const toeBehind = sidesDepth.minus(setback).minus(t.named('board in front'));
   const boardBehind = rule.kind === 'plinth' || rule.rear === true;
   const length = boardBehind ? toeBehind.minus(t.named('board behind')) : toeBehind;

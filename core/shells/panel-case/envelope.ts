@@ -56,7 +56,7 @@ function depthDeductions(piece: PanelCase, back: Wood): { all: Deductions; behin
     case 'rebate':
       return { all: [back.thickness.named('back')], behindSides: [] };
     case 'groove': {
-      const inset = size('groove in from the rear', piece.back.inset, { kind: 'choice', ref: 'piece:back' });
+      const inset = size('groove in from the rear', piece.back.inset, { in: 'piece', field: 'back.inset' });
       return { all: piece.back.inset === ZERO ? [back.thickness.named('back')] : [inset, back.thickness.named('back')], behindSides: [] };
     }
   }
@@ -65,7 +65,7 @@ function depthDeductions(piece: PanelCase, back: Wood): { all: Deductions; behin
 function baseFigure(piece: PanelCase): Figure | null {
   const { base } = piece;
   if (base.kind === 'none') return null;
-  return size(base.kind === 'toe' ? 'toe' : 'plinth', base.height, { kind: 'choice', ref: 'piece:base' });
+  return size(base.kind === 'toe' ? 'toe' : 'plinth', base.height, { in: 'piece', field: 'base.height' });
 }
 
 /**

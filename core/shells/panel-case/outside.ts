@@ -17,7 +17,7 @@ function baseEnd({ base }: PanelCase): TapeEnd[] {
       kind: 'wood',
       selects: base.kind === 'toe' ? CASE.toe : CASE.front,
       label: base.kind === 'toe' ? 'toe' : 'plinth',
-      size: Figure.leaf('length', base.height, base.kind, { kind: 'choice', ref: 'piece:base' }),
+      size: Figure.leaf('length', base.height, base.kind, { in: 'piece', field: 'base.height' }),
     },
   ];
 }

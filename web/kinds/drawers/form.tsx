@@ -5,32 +5,12 @@ import type { PlacedSpace } from '../../../core/piece/index.js';
 import type { BoxBottom, Drawers, Front, Runner } from '../../../core/interiors/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision, useProject } from '../../data/project.js';
-import { Faint, Grid, Section, Select, WideTick, type Choice } from '../../shared/ui.js';
+import { PictureChoice } from '../../shared/picture-choice.js';
+import { Faint, Grid, Section, Select, WideTick } from '../../shared/ui.js';
 import { useMakingFields } from '../fields.js';
+import { fieldOf } from '../../shared/leads.js';
 import { without } from '../../shared/without.js';
-
-const FRONTS: readonly Choice<Front['kind']>[] = [
-  { id: 'inset', label: 'Inset, a reveal all round' },
-  { id: 'overlay', label: 'In front, covering the case' },
-  { id: 'lipped', label: 'Lipped over its opening' },
-  { id: 'none', label: 'None, the box is seen' },
-];
-const RUNNERS: readonly Choice<Runner['kind']>[] = [
-  { id: 'slide', label: 'Bought slides' },
-  { id: 'wooden', label: 'Wooden runners' },
-  { id: 'plain', label: 'Its opening alone' },
-];
-const BOTTOMS: readonly Choice<BoxBottom['kind']>[] = [
-  { id: 'groove', label: 'In grooves' },
-  { id: 'rebate', label: 'In rebates, from below' },
-  { id: 'applied', label: 'Under the box' },
-  { id: 'tray', label: 'A tray: base with strips round it' },
-];
-const JOINS: readonly Choice<Drawers['box']['join']>[] = [
-  { id: 'pocket', label: 'Pocket screws, holes outside' },
-  { id: 'nailed', label: 'Nails and glue, along the plies' },
-  { id: 'screwed', label: 'Screws, at half the thickness' },
-];
+import { BOTTOMS, FRONTS, JOINS, ORDERS, RUNNERS } from './pictures.js';
 
 /** A front of another kind, with usual sizes. */
 export function frontOf(kind: Front['kind'], unit: LengthUnit): Front {
@@ -70,16 +50,14 @@ function FrontFields({ bank, making }: { bank: string; making: Drawers }) {
   const { front } = making;
   return (
     <>
-      <div style={{ gridColumn: '1 / -1' }}>
-        <Select
-          label="Fronts"
-          value={front.kind}
-          choices={FRONTS}
-          onChange={(kind) =>
-            change({ front: frontOf(kind, unit), ...(kind === 'overlay' ? roomUnder(making, unit) : {}) }, 'Changed the fronts')
-          }
-        />
-      </div>
+      <PictureChoice
+        label="Fronts"
+        value={front.kind}
+        choices={FRONTS}
+        onChange={(kind) =>
+          change({ front: frontOf(kind, unit), ...(kind === 'overlay' ? roomUnder(making, unit) : {}) }, 'Changed the fronts')
+        }
+      />
       {length('Between two', front.between, (between) => ({ front: { ...front, between } }), true)}
       {front.kind === 'inset' || front.kind === 'none' ? (
         <>
@@ -142,15 +120,13 @@ function RunnerFields({ bank, making }: { bank: PlacedSpace; making: Drawers }) 
   };
   return (
     <>
-      <div style={{ gridColumn: '1 / -1' }}>
-        <Select
-          label="They run on"
-          value={runner.kind}
-          choices={RUNNERS.filter((r) => r.id !== 'slide' || slides.length > 0)}
-          onChange={other}
-        />
-        {slides.length === 0 ? <Faint>Slides are kept in the stockroom; there are none yet.</Faint> : null}
-      </div>
+      <PictureChoice
+        label="They run on"
+        value={runner.kind}
+        choices={RUNNERS.filter((r) => r.id !== 'slide' || slides.length > 0)}
+        onChange={other}
+      />
+      {slides.length === 0 ? <Faint>Slides are kept in the stockroom; there are none yet.</Faint> : null}
       {runner.kind === 'slide' ? (
         <>
           <Select
@@ -160,6 +136,7 @@ function RunnerFields({ bank, making }: { bank: PlacedSpace; making: Drawers }) 
             onChange={(slide) => change({ runner: { ...runner, slide } }, 'Changed the slide')}
           />
           <Select
+            {...fieldOf({ in: 'making', field: 'runner.length' })}
             label="Slide length"
             value={`${runner.length}`}
             choices={[...new Set([...(stock.slide?.lengths ?? []), runner.length])]
@@ -200,22 +177,19 @@ function BoxFields({ bank, making }: { bank: string; making: Drawers }) {
   const { bottom } = box;
   return (
     <>
-      <Select
+      <PictureChoice
         label="Box joined with"
         value={box.join}
         choices={JOINS}
         onChange={(join) => change({ box: { ...box, join } }, 'Joined the boxes another way')}
       />
-      <Select
+      <PictureChoice
         label="Which way round"
         value={box.order}
-        choices={[
-          { id: 'ends-between', label: 'Front and back between sides' },
-          { id: 'sides-between', label: 'Sides between front and back' },
-        ]}
+        choices={ORDERS}
         onChange={(order) => change({ box: { ...box, order } }, 'Turned the corners of the boxes round')}
       />
-      <Select
+      <PictureChoice
         label="Drawer bottom"
         value={bottom.kind}
         choices={BOTTOMS}

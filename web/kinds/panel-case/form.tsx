@@ -2,29 +2,12 @@ import type { Back, Base, PanelCase } from '../../../core/shells/index.js';
 import { inch, mm } from '../../../core/length/index.js';
 import { usePrecision } from '../../data/project.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { Grid, Section, Select, WideTick, type Choice } from '../../shared/ui.js';
+import { PictureChoice } from '../../shared/picture-choice.js';
+import { Grid, Section, WideTick } from '../../shared/ui.js';
 import { GridFields, ShelfFields, usePieceFields } from '../../bench/piece-fields.js';
 import { without } from '../../shared/without.js';
+import { BACKS, BASES, BOTTOMS, TOPS } from './pictures.js';
 
-const BASES: readonly Choice<Base['kind']>[] = [
-  { id: 'toe', label: 'Sides to the floor, toe board' },
-  { id: 'plinth', label: 'Loose plinth' },
-  { id: 'none', label: 'None' },
-];
-const BACKS: readonly Choice<Back['kind']>[] = [
-  { id: 'applied', label: 'Applied behind' },
-  { id: 'groove', label: 'In grooves' },
-  { id: 'rebate', label: 'In rebates' },
-  { id: 'none', label: 'None' },
-];
-const CORNERS: readonly Choice<'between' | 'over'>[] = [
-  { id: 'between', label: 'Between the sides' },
-  { id: 'over', label: 'Over the sides' },
-];
-const UNDER: readonly Choice<'between' | 'over'>[] = [
-  { id: 'between', label: 'Between the sides' },
-  { id: 'over', label: 'Under the sides' },
-];
 const USES = {
   sides: 'Sides of',
   top: 'Top of',
@@ -60,17 +43,11 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
     <Section>
       <h2>How the case is made</h2>
       <Grid>
-        <Select
+        <PictureChoice
           label="Base"
           value={base.kind}
           choices={BASES}
           onChange={(kind) => change({ base: baseOf(kind, base, unit) }, 'Changed the base')}
-        />
-        <Select
-          label="Back"
-          value={back.kind}
-          choices={BACKS}
-          onChange={(kind) => change({ back: backOf(kind, unit) }, 'Changed the back')}
         />
         {base.kind !== 'none' ? (
           <>
@@ -102,6 +79,12 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
             ) : null}
           </>
         ) : null}
+        <PictureChoice
+          label="Back"
+          value={back.kind}
+          choices={BACKS}
+          onChange={(kind) => change({ back: backOf(kind, unit) }, 'Changed the back')}
+        />
         {back.kind === 'applied' ? (
           <WideTick
             isSelected={back.allRound ?? false}
@@ -136,11 +119,11 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
           </>
         ) : null}
         {back.kind === 'groove' ? length('Groove in from rear', back.inset, (inset) => ({ back: { ...back, inset } }), true) : null}
-        <Select label="Top" value={piece.top} choices={CORNERS} onChange={(top) => change({ top }, 'Changed how the top sits')} />
-        <Select
+        <PictureChoice label="Top" value={piece.top} choices={TOPS} onChange={(top) => change({ top }, 'Changed how the top sits')} />
+        <PictureChoice
           label="Bottom"
           value={piece.bottom}
-          choices={UNDER}
+          choices={BOTTOMS}
           onChange={(bottom) => change({ bottom }, 'Changed how the bottom sits')}
         />
         <ShelfFields />

@@ -31,6 +31,7 @@ export function AsBuilt({ space }: { space: PlacedSpace }) {
         {(['width', 'height', 'depth'] as const).map((reach) => (
           <LengthField
             key={reach}
+            of={{ in: 'space', id: space.id, field: `built.${reach}` }}
             label={`${reach.charAt(0).toUpperCase()}${reach.slice(1)} as built`}
             optional
             value={measured[reach] ?? null}

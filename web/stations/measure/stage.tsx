@@ -43,6 +43,8 @@ const Spot = styled.div`
 
 interface ReadingSpot {
   readonly label: string;
+  /** Its path in the opening, where figures come from it. */
+  readonly field?: string;
   readonly value: Length | null;
   readonly optional: boolean;
   /** What stands in until it is measured. */
@@ -92,6 +94,7 @@ export function MeasureStage() {
   const spots: ReadingSpot[] = [
     ...opening.widths.map((r, i) => ({
       label: `Width, ${r.place}`,
+      field: `widths.${i}`,
       value: r.assumed ? null : r.value,
       optional: true,
       assumed: r.assumed ? r.value : null,
@@ -101,6 +104,7 @@ export function MeasureStage() {
     })),
     ...opening.heights.map((r, i) => ({
       label: `Height, ${r.place}`,
+      field: `heights.${i}`,
       value: r.assumed ? null : r.value,
       optional: true,
       assumed: r.assumed ? r.value : null,
@@ -110,6 +114,7 @@ export function MeasureStage() {
     })),
     ...opening.depths.map((r, i) => ({
       label: `Depth, ${r.place}`,
+      field: `depths.${i}`,
       value: r.assumed ? null : r.value,
       optional: true,
       assumed: r.assumed ? r.value : null,
@@ -145,6 +150,7 @@ export function MeasureStage() {
   const field = (spot: ReadingSpot) => (
     <LengthField
       label={spot.label}
+      {...(spot.field ? { of: { in: 'opening', id, field: spot.field } as const } : {})}
       value={spot.value}
       optional={spot.optional}
       {...(spot.assumed ? { standsIn: spot.assumed } : {})}

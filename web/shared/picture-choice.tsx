@@ -1,0 +1,112 @@
+import type { ReactNode } from 'react';
+import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
+import styled from 'styled-components';
+import { ink, inkSoft, line, link, paper, tape, tapePale, wood, woodDark } from '../theme/tokens.js';
+
+/** One way to make something, with a small picture of it. */
+export interface Pictured<T extends string> {
+  readonly id: T;
+  readonly label: string;
+  /** Drawn on 64 x 40: `<rect data-wood>` is wood, `data-other` the part that it is about, a path is a line. */
+  readonly picture: ReactNode;
+}
+
+const Group = styled(ToggleButtonGroup)`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(96px, 1fr));
+  gap: 6px;
+`;
+
+const Way = styled(ToggleButton)`
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  padding: 5px 6px 6px;
+  border: 1px solid ${line};
+  border-radius: 2px;
+  background: ${paper};
+  font-size: 12px;
+  line-height: 1.2;
+  text-align: left;
+  cursor: pointer;
+  &[data-hovered] {
+    border-color: ${ink};
+  }
+  &[data-selected] {
+    border: 2px solid ${ink};
+    padding: 4px 5px 5px;
+    background: ${tapePale};
+    font-weight: 600;
+  }
+  &[data-focus-visible] {
+    outline: 3px solid ${link};
+    outline-offset: 1px;
+  }
+  svg {
+    width: 100%;
+    height: 40px;
+    stroke: ${ink};
+    stroke-width: 1.4;
+    fill: none;
+  }
+  rect[data-wood] {
+    fill: ${wood};
+  }
+  rect[data-other],
+  path[data-other] {
+    fill: ${tape};
+  }
+  rect[data-far] {
+    fill: ${woodDark};
+  }
+  @media (forced-colors: active) {
+    &[data-selected] {
+      border-color: Highlight;
+    }
+  }
+`;
+
+const Name = styled.div`
+  font-size: 12px;
+  color: ${inkSoft};
+  margin-bottom: 3px;
+`;
+
+const Whole = styled.div`
+  grid-column: 1 / -1;
+`;
+
+interface PictureChoiceProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly choices: readonly Pictured<T>[];
+  readonly onChange: (value: T) => void;
+}
+
+/** One of a few ways to make something, chosen by its picture; arrows go from one to the other, and the space bar takes one. */
+export function PictureChoice<T extends string>({ label, value, choices, onChange }: PictureChoiceProps<T>) {
+  return (
+    <Whole>
+      <Name aria-hidden>{label}</Name>
+      <Group
+        aria-label={label}
+        selectionMode="single"
+        disallowEmptySelection
+        selectedKeys={[value]}
+        onSelectionChange={(keys) => {
+          const [next] = [...keys];
+          if (next !== undefined && next !== value) onChange(next as T);
+        }}
+      >
+        {choices.map((c) => (
+          <Way key={c.id} id={c.id}>
+            <svg viewBox="0 0 64 40" preserveAspectRatio="xMidYMid meet" aria-hidden>
+              {c.picture}
+            </svg>
+            {c.label}
+          </Way>
+        ))}
+      </Group>
+    </Whole>
+  );
+}
