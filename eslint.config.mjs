@@ -1,6 +1,7 @@
 import { readdirSync } from 'node:fs';
 import js from '@eslint/js';
 import prettier from 'eslint-config-prettier';
+import a11y from 'eslint-plugin-jsx-a11y';
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
@@ -36,9 +37,29 @@ export default ts.config(
   // Classes that Nest injects must be imported as values.
   { files: ['server/**/*.ts'], rules: { '@typescript-eslint/consistent-type-imports': 'off' } },
   {
-    files: ['web/**/*.tsx', 'web/**/*.ts'],
-    plugins: { 'react-hooks': hooks },
-    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+    files: ['**/*.ts', '**/*.tsx'],
+    extends: [...ts.configs.recommendedTypeCheckedOnly],
+    languageOptions: {
+      parserOptions: { project: ['./tsconfig.json', './web/tsconfig.json', './e2e/tsconfig.json'], tsconfigRootDir: import.meta.dirname },
+    },
+  },
+  { files: ['web/**/*.tsx', 'web/**/*.ts'], extends: [hooks.configs.flat['recommended-latest']] },
+  {
+    files: ['web/**/*.tsx'],
+    extends: [a11y.flatConfigs.recommended],
+    // What the controls of the library do with a focus is theirs; a native element may not take it.
+    rules: { 'jsx-a11y/no-autofocus': ['error', { ignoreNonDOM: true }] },
+  },
+  // What a server answered is held against what it should be by the test itself.
+  {
+    files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'],
+    rules: {
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-member-access': 'off',
+      '@typescript-eslint/no-unsafe-call': 'off',
+      '@typescript-eslint/no-unsafe-argument': 'off',
+      '@typescript-eslint/no-unsafe-return': 'off',
+    },
   },
   {
     files: ['scripts/**', '*.mjs', '*.cjs', 'cli/*.mjs', 'bench/**'],

@@ -127,7 +127,8 @@ function elementsOf(spec: BeamSpec, nodes: readonly number[]): Element[] {
   return nodes.slice(1).map((x1, i) => {
     const x0 = nodes[i] as number;
     const middle = (x0 + x1) / 2;
-    const stretch = spec.stretches.find((s) => middle < s.to) ?? (spec.stretches.at(-1) as BeamStretch);
+    // Past them all the last one goes on.
+    const stretch = spec.stretches.at(spec.stretches.findIndex((s) => middle < s.to)) as BeamStretch;
     const load = spec.lines.reduce((sum, l) => (middle > l.from && middle < l.to ? sum + l.perMm : sum), 0);
     return { x0, x1, EI: stretch.EI, shear: stretch.shear ?? Infinity, load };
   });

@@ -1,6 +1,6 @@
 import { isSquare } from '../carry/index.js';
 import { fine, len, say } from '../figure/index.js';
-import { fromUnits, mm, toMm } from '../length/index.js';
+import { fromUnits, mm, negative, toMm } from '../length/index.js';
 import { overlapOf } from '../solid/index.js';
 import { boxOf, isPlain, solidOfMember, type Box, type Letters, type Member, type Shape } from '../piece/index.js';
 import type { Check } from '../finding/index.js';
@@ -48,7 +48,7 @@ function pastTheCase(shape: Shape, letters: Letters): Check[] {
   const past = shape.members.flatMap((member) => {
     if (member.role !== 'drawer front') return [];
     const { x0, x1, y0, y1 } = boxOf(member);
-    const by = Math.max(-x0, x1 - shape.overall.width.value, -y0, y1 - shape.overall.height.value);
+    const by = Math.max(negative(x0), x1 - shape.overall.width.value, negative(y0), y1 - shape.overall.height.value);
     return by > mm(LEAST) ? [{ member, by }] : [];
   });
   const [first] = past;

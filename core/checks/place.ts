@@ -1,5 +1,5 @@
 import { len, say } from '../figure/index.js';
-import { ZERO, add, least, mm, sub, type Length } from '../length/index.js';
+import { ZERO, add, least, mm, negative, sub, type Length } from '../length/index.js';
 import type { Box, Piece, Shape } from '../piece/index.js';
 import { leanOf, roomFor, spreadOf, standingHeight, valuesOf, type Obstacle, type Opening } from '../survey/index.js';
 import { pieceFix, type Check, type Fix } from '../finding/index.js';
@@ -51,8 +51,8 @@ function fits({ piece, shape, openingId, opening }: PlaceContext): Check[] {
         about: { kind: 'opening' },
         sentence:
           reach === 'depth'
-            ? say`Stands ${len(-spare as Length)} out of the opening, which is ${len(room)} deep.`
-            : say`Is ${len(-spare as Length)} too large for the ${reach} of the opening, ${len(room)} at its least.`,
+            ? say`Stands ${len(negative(spare))} out of the opening, which is ${len(room)} deep.`
+            : say`Is ${len(negative(spare))} too large for the ${reach} of the opening, ${len(room)} at its least.`,
         fixes: fix,
       },
     ];

@@ -1,5 +1,5 @@
 import { len, say, type Sentence } from '../figure/index.js';
-import { ZERO, least, sub, type Length } from '../length/index.js';
+import { ZERO, least, negative, sub, type Length } from '../length/index.js';
 import { boxOf, overlap, shiftBox, sweptBox, type Body, type Box, type Shape } from '../piece/index.js';
 import { valuesOf, type Obstacle, type Opening } from '../survey/index.js';
 import type { Check } from '../finding/index.js';
@@ -28,7 +28,7 @@ function wrong(body: Body, open: Box, opening: Opening): Sentence | null {
   const width = least(valuesOf(opening, 'width'));
   const depth = least(valuesOf(opening, 'depth'));
   if (open.z0 < ZERO) return say`${body.label} cannot be drawn out: it would go ${len(sub(ZERO, open.z0))} into the wall behind.`;
-  const beside = Math.max(-open.x0, open.x1 - width) as Length;
+  const beside = Math.max(negative(open.x0), open.x1 - width) as Length;
   // What has come out of the opening is no longer held in by its sides.
   if (beside > ZERO && open.z0 < depth)
     return say`${body.label} cannot be drawn out: it would go ${len(beside)} into the side of the opening.`;

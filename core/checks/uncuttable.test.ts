@@ -1,6 +1,5 @@
 import { writeExactly } from '../figure/index.js';
 import { ZERO, mm } from '../length/index.js';
-import type { Piece } from '../piece/index.js';
 import type { Drawers } from '../interiors/index.js';
 import type { PanelCase } from '../shells/index.js';
 import { solve, type Solution } from '../solution/index.js';
@@ -33,7 +32,7 @@ test.each<[string, () => Solution]>([
   ],
   [
     'drawers on a grid of 1000',
-    () => solve({ ...chest(drawers()).piece, rounding: { grid: mm(1000), set: 'gaps', leftover: 'last' } } as Piece, chestShop, {}),
+    () => solve({ ...chest(drawers()).piece, rounding: { grid: mm(1000), set: 'gaps', leftover: 'last' } }, chestShop, {}),
   ],
   [
     'a slack round it that leaves nothing',

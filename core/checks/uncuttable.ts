@@ -9,7 +9,7 @@ import { capital, nameOf } from './names.js';
 function taker(figure: Figure): Sentence {
   const taken = columnSum(figure).filter((l) => l.sign === '−' && l.figure.unit === 'length');
   if (taken.length === 0) return [];
-  const most = greatest(taken.map((l) => l.figure.value as Figure['value']));
+  const most = greatest(taken.map((l) => l.figure.value));
   const line = taken.find((l) => l.figure.value === most);
   return line ? say` “${line.label}” takes ${len(most)}.` : [];
 }

@@ -40,7 +40,7 @@ export function isTooDeep(document: unknown, most = DEEPEST): boolean {
   let level: unknown[] = [document];
   for (let depth = 0; level.length > 0; depth += 1) {
     if (depth > most) return true;
-    level = level.flatMap((value) => (value !== null && typeof value === 'object' ? Object.values(value) : []));
+    level = level.flatMap((value) => (value !== null && typeof value === 'object' ? (Object.values(value) as unknown[]) : []));
   }
   return false;
 }

@@ -1,5 +1,5 @@
 import { size, type Figure } from '../figure/index.js';
-import { ZERO, add, mm, sub, type Length } from '../length/index.js';
+import { ZERO, add, mm, negative, sub, type Length } from '../length/index.js';
 import type { Box, Face, Feature, Fix, Member, Point, Region } from '../piece/index.js';
 
 /** What a joint does to the length of a member that goes between two faces. */
@@ -25,7 +25,7 @@ export function lengthBetween(clear: Figure, { fix, housing, looseEnd }: EndAllo
 /** How far a member reaches past the clear space at its first end; negative when it stops short. */
 export function reachAtEnd({ fix, housing, looseEnd }: EndAllowance): Length {
   if (fix === 'housed') return housing;
-  return fix === 'loose' ? (-looseEnd as Length) : ZERO;
+  return fix === 'loose' ? negative(looseEnd) : ZERO;
 }
 
 /** A place of the piece in the u and v of a member. */

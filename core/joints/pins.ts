@@ -1,4 +1,4 @@
-import { toMm, type Length } from '../length/index.js';
+import { negative, toMm, type Length } from '../length/index.js';
 import type { Feature, Member } from '../piece/index.js';
 import { PIN } from './ends.js';
 
@@ -25,7 +25,7 @@ export function pinsApart(member: Member): Member {
   if (upper.length === 0) return member;
   const features = member.features.map((f): Feature => {
     if (!isPin(f) || f.face === 'up' || !upper.some((u) => meet(u, f, thickness))) return f;
-    const inwards = f.at.v * 2 < member.width.value ? ASIDE : -ASIDE;
+    const inwards = f.at.v * 2 < member.width.value ? ASIDE : negative(ASIDE);
     return { ...f, at: { ...f.at, v: (f.at.v + inwards) as Length } };
   });
   return features.some((f, i) => f !== member.features[i]) ? { ...member, features } : member;

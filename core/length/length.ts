@@ -73,6 +73,9 @@ export function add(...lengths: readonly Length[]): Length {
   return lengths.reduce((sum, length) => sum + length, 0) as Length;
 }
 
+/** The same length the other way. @example negative(mm(3)) is −3 mm */
+export const negative = (a: Length): Length => -(a as number) as Length;
+
 /** `a` less `b`, exact. */
 export function sub(a: Length, b: Length): Length {
   return (a - b) as Length;

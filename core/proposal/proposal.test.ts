@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { mm, toMm, type Length } from '../length/index.js';
+import { mm, toMm } from '../length/index.js';
 import { applyEdit } from '../kinds/index.js';
 import { solve } from '../solution/index.js';
 import type { Thing } from '../things/index.js';
@@ -121,7 +121,7 @@ test('an accepted proposal divides the space: each shelf fits, the rest stays op
   );
   const edit = editFor(p, base, 'in', { members: ['m1', 'm2', 'm3'], spaces: ['s1', 's2', 's3', 's4'] });
   const s = solve(applyEdit(base, edit), shop, {});
-  const heights = [...s.shape.spaces.values()].filter((x) => x.within).map((x) => toMm(x.clear.height.value as Length));
+  const heights = [...s.shape.spaces.values()].filter((x) => x.within).map((x) => toMm(x.clear.height.value));
   // Inside 1960: 400 and 150 fit what stands there, two shelves of 20, and 1370 is left.
   expect(heights.sort((a, b) => a - b)).toEqual([150, 400, 1370]);
   expect(s.checks.filter((c) => c.severity === 'stop' && !c.id.startsWith('sag'))).toEqual([]);

@@ -59,11 +59,7 @@ export function shareOut(free: readonly FreeGap[], left: Figure): ReadonlyMap<st
       const wanted = part(f, remaining, offsets, weights);
       const low = f.gap.least !== undefined && wanted.value < f.gap.least;
       const high = f.gap.greatest !== undefined && wanted.value > f.gap.greatest;
-      const held = low
-        ? size(`at least, ${f.gap.label}`, f.gap.least as Length)
-        : high
-          ? size(`at most, ${f.gap.label}`, f.gap.greatest as Length)
-          : null;
+      const held = low ? size(`at least, ${f.gap.label}`, f.gap.least) : high ? size(`at most, ${f.gap.label}`, f.gap.greatest) : null;
       return { f, wanted, held, low };
     });
     const violation = tries.reduce((sum, t) => sum + (t.held ? t.held.value - t.wanted.value : 0), 0);

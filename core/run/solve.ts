@@ -1,5 +1,5 @@
 import { Figure, len, say, size } from '../figure/index.js';
-import { ZERO, add, fromUnits, roundTo, sub, type Length } from '../length/index.js';
+import { ZERO, add, fromUnits, negative, roundTo, sub, type Length } from '../length/index.js';
 import { freeGaps, isFree, setToGrid, shareOut } from './share.js';
 import { mismatch } from './ways.js';
 import { mergedRule } from './rule.js';
@@ -84,7 +84,7 @@ function settle(spec: RunSpec, lines: readonly RunLine[], available: Figure, tot
   const free = freeGaps(gaps);
   const asLengths = () => new Map([...held].map(([id, figure]) => [id, figure.value]));
   if (free.length === 0) {
-    const conflict = left.value === ZERO ? null : mismatch(spec, lines, asLengths(), -left.value as Length, total);
+    const conflict = left.value === ZERO ? null : mismatch(spec, lines, asLengths(), negative(left.value), total);
     return { sizes: held, exact: held, residue: null, conflict };
   }
   const shared = shareOut(free, left);
@@ -302,7 +302,7 @@ function solveLines(spec: RunSpec): RunSolution {
     if (empty && available.value === ZERO) {
       // A pinned member at the very end: there is nothing to settle before or after it.
     } else if (available.value < ZERO && segment.pin) {
-      conflicts.push(pinConflict(segment.pin, -available.value as Length));
+      conflicts.push(pinConflict(segment.pin, negative(available.value)));
       settled.push(settle(spec, segment.lines, size('no room', ZERO), total.value));
     } else {
       const result = settle(spec, segment.lines, available, total.value);

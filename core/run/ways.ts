@@ -1,5 +1,5 @@
 import { len, say } from '../figure/index.js';
-import { ZERO, add, ceilTo, floorTo, sub, type Length } from '../length/index.js';
+import { ZERO, add, ceilTo, floorTo, negative, sub, type Length } from '../length/index.js';
 import { isFree } from './share.js';
 import type { RunConflict, RunGap, RunLine, RunSpec, WayOut } from './types.js';
 
@@ -120,7 +120,7 @@ function waysToGrow(
       change: { kind: 'unbound', gap: gap.id },
       weight: 0.4,
     }));
-  return byWeight([...larger, ...unbound, ...resizeTotal(spec, total, -by as Length)]);
+  return byWeight([...larger, ...unbound, ...resizeTotal(spec, total, negative(by))]);
 }
 
 /**

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { allScrews, extentsOf, isSquare, reachAlong } from '../carry/index.js';
-import { mm, toMm, type Length } from '../length/index.js';
+import { mm, negative, toMm, type Length } from '../length/index.js';
 import { boxOf, posed, posesOf, shiftOf, type Box, type Feature, type Member, type Shape } from '../piece/index.js';
 import { sumOfLines } from '../run/index.js';
 import { dot } from '../solid/index.js';
@@ -40,7 +40,7 @@ function solidsApart({ shape }: Solution): void {
       );
       if (cut.length === 0 || deep > deepest(cut)) throw new Error(`${m.id} and ${other.m.id} lie ${toMm(deep as Length)} in each other`);
     }
-    const touches = boxes.some((o) => o.m !== m && depthOfOverlap(box, o.box) >= -mm(15));
+    const touches = boxes.some((o) => o.m !== m && depthOfOverlap(box, o.box) >= negative(mm(15)));
     if (!touches && !isJointed(shape, m)) throw new Error(`${m.id} floats`);
   });
 }

@@ -46,7 +46,7 @@ function arcOf(from: Point, to: Point, bulge: number) {
   const angle = 4 * Math.atan(bulge);
   const chord = Math.hypot(to[0] - from[0], to[1] - from[1]);
   const radius = chord / (2 * Math.sin(Math.abs(angle) / 2));
-  const off = ((1 - bulge * bulge) / (4 * bulge)) as number;
+  const off = (1 - bulge * bulge) / (4 * bulge);
   const middle: Point = [(from[0] + to[0]) / 2 - (to[1] - from[1]) * off, (from[1] + to[1]) / 2 + (to[0] - from[0]) * off];
   return { angle, radius, middle };
 }

@@ -1,4 +1,4 @@
-import { mm, toMm, type Length } from '../length/index.js';
+import { mm, toMm } from '../length/index.js';
 import { blockIn, howMany, needOfThings, stancesOf, type Thing } from './index.js';
 
 const clear = (width: number, height: number, depth: number) => ({ width: mm(width), height: mm(height), depth: mm(depth) });
@@ -64,6 +64,6 @@ test('what a set needs side by side: widths add up, the tallest with its clearan
 });
 
 test('stacking in the height there is', () => {
-  const need = needOfThings([{ id: 'box', thing: thing({ stack: 3 }), count: 3 }], mm(60), mm(650) as Length);
+  const need = needOfThings([{ id: 'box', thing: thing({ stack: 3 }), count: 3 }], mm(60), mm(650));
   expect([toMm(need.width), toMm(need.height)]).toEqual([100, 600]);
 });

@@ -229,17 +229,19 @@ function UprightMarks({ lines, at, side, overall, datum, down }: MarksProps) {
   const whole = toMm(overall) * at.scale;
   const right = `calc(100% - ${side - TAPE_THICKNESS - 26}px)`;
   const place = (px: number) => (down ? datum + px : datum - px) - 8;
-  let last = -Infinity;
-  const marks = lines.filter((l) => l.kind === 'wood' && l.near.value > 0);
+  const readable = lines
+    .filter((l) => l.kind === 'wood' && l.near.value > 0)
+    .map((line) => ({ line, px: toMm(line.near.value) * at.scale }))
+    .reduce<readonly { line: TapeLine; px: number }[]>(
+      (kept, mark) => (mark.px - (kept.at(-1)?.px ?? -Infinity) < 15 || whole - mark.px < 15 ? kept : [...kept, mark]),
+      [],
+    );
   return (
     <>
       <Mark className="overall" style={{ right, top: place(whole) }}>
         <LengthText value={overall} precision={precision} />
       </Mark>
-      {marks.map((line) => {
-        const px = toMm(line.near.value) * at.scale;
-        if (px - last < 15 || whole - px < 15) return null;
-        last = px;
+      {readable.map(({ line, px }) => {
         return (
           <Mark key={line.id} style={{ right, top: place(px) }}>
             <LengthText value={line.near.value} precision={precision} /> –

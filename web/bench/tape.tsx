@@ -259,7 +259,14 @@ export function Tape({ tape, label, scale, left, top, way, ...rest }: TapeProps)
   return (
     <Frame $upright={upright} style={box} ref={frame} onFocus={() => (hasFocus.current = true)} onBlur={onBlur}>
       <TickMarks length={sizeOf(lines)} scale={scale} unit={rest.precision.unit} way={way} />
-      <div role="listbox" aria-label={label} aria-orientation={upright ? 'vertical' : 'horizontal'} ref={list} onKeyDown={hook.onKeyDown}>
+      <div
+        role="listbox"
+        tabIndex={-1}
+        aria-label={label}
+        aria-orientation={upright ? 'vertical' : 'horizontal'}
+        ref={list}
+        onKeyDown={hook.onKeyDown}
+      >
         {lines.map((line, index) => {
           const px = toMm(line.size.value) * scale;
           const wide = upright ? TAPE_THICKNESS : px;

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useCallback, useLayoutEffect, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { Length } from '../../core/length/index.js';
 import type { PieceEdit } from '../../core/piece/index.js';
 import type { TapeLine } from '../../core/solution/index.js';
@@ -30,7 +30,9 @@ export interface TapeHook {
 export function useTape(options: TapeOptions): TapeHook {
   const [state, setState] = useState<TapeState>(TAPE_START);
   const latest = useRef({ options, state });
-  latest.current = { options, state };
+  useLayoutEffect(() => {
+    latest.current = { options, state };
+  });
 
   const act = useCallback((action: TapeAction) => {
     const { options: now, state: before } = latest.current;

@@ -35,7 +35,7 @@ export function usePrecision(): Precision {
 /** A record of the project by its id; undefined where there is none. */
 export function useRecord<K extends Kind>(kind: K, id: string | undefined): Records[K] | undefined {
   const { bench } = useProject();
-  return bench.records[kind].find((r) => r.id === id)?.data as Records[K] | undefined;
+  return bench.records[kind].find((r) => r.id === id)?.data;
 }
 
 function storedPrecision(project: string): Precision | null {
@@ -57,7 +57,7 @@ function useSwitchedPrecision(project: string, own: Precision | undefined) {
 }
 
 function workshopFrom(bench: Workbench, precision: Precision): Workshop {
-  const map = <K extends Kind>(kind: K) => new Map(bench.records[kind].map((r) => [r.id, r.data as Records[K]]));
+  const map = <K extends Kind>(kind: K) => new Map(bench.records[kind].map((r) => [r.id, r.data]));
   return {
     settings: { ...bench.project.settings, unit: precision.unit, step: fromUnits(precision.step) },
     openings: map('openings'),

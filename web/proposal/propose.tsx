@@ -1,8 +1,9 @@
+import { negative } from '../../core/length/index.js';
 import { useMemo, useState } from 'react';
 import { Input, NumberField } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { sub, type Length } from '../../core/length/index.js';
+import { sub } from '../../core/length/index.js';
 import type { PlacedSpace } from '../../core/piece/index.js';
 import { editFor, type Room, type ShelfGroup, type Wanted } from '../../core/proposal/index.js';
 import { woodOf } from '../../core/project/index.js';
@@ -98,7 +99,7 @@ function Answer({ wanted, room, space }: { wanted: readonly Wanted[]; room: Room
         , <LengthText value={proposal.height} precision={precision} unit /> in all with the shelves between.{' '}
         {follows ? null : left < 0 ? (
           <>
-            That is <LengthText value={-left as Length} precision={precision} unit /> too much.
+            That is <LengthText value={negative(left)} precision={precision} unit /> too much.
           </>
         ) : (
           <>

@@ -28,7 +28,11 @@ self.onmessage = async ({ data }: MessageEvent<Asked>) => {
   const result = highs.solve(data.program, { time_limit: data.seconds });
   const proven = result.Status === 'Optimal';
   const found = proven || result.Status === 'Time limit reached';
-  const values = found ? Object.fromEntries(Object.entries(result.Columns).map(([name, c]) => [name, 'Primal' in c ? c.Primal : 0])) : null;
+  const values = found
+    ? Object.fromEntries(
+        Object.entries(result.Columns).map(([name, c]) => [name, 'Primal' in c ? (c as { readonly Primal: number }).Primal : 0]),
+      )
+    : null;
   const answer: Answered = { values, proven, cost: result.ObjectiveValue, bound };
   self.postMessage(answer);
 };

@@ -29,16 +29,12 @@ const SECONDS = 10;
 export function useProposal(wanted: readonly Wanted[], room: Room): Proposed {
   const first = useMemo(() => propose(wanted, room), [wanted, room]);
   const [better, setBetter] = useState<{ for: Proposal; proposal: Proposal; surety: Surety } | null>(null);
+  const { items, misfits } = useMemo(() => itemsOf(wanted, room), [wanted, room]);
+  const large = items.length * first.shelves.length > LARGEST_PROGRAM;
   const [stopped, setStopped] = useState<Proposal | null>(null);
   useEffect(() => {
-    const { items, misfits } = itemsOf(wanted, room);
     const most = first.shelves.length;
-    if (most === 0) return;
-    if (items.length * most > LARGEST_PROGRAM) {
-      setBetter({ for: first, proposal: first, surety: { kind: 'large' } });
-      return;
-    }
-    if (stopped === first) return;
+    if (most === 0 || large || stopped === first) return;
     const worker = new Worker(new URL('./solver.worker.ts', import.meta.url), { type: 'module' });
     worker.onmessage = ({ data }: MessageEvent<Answered>) => {
       const found = data.values ? proposalOf(groupsOf(items, data.values, room), room, misfits) : first;
@@ -51,11 +47,11 @@ export function useProposal(wanted: readonly Wanted[], room: Room): Proposed {
     const asked: Asked = { program: programOf(items, most, room), seconds: SECONDS };
     worker.postMessage(asked);
     return () => worker.terminate();
-  }, [first, wanted, room, stopped]);
+  }, [first, items, misfits, large, room, stopped]);
   const known = better?.for === first ? better : null;
   return {
     proposal: known?.proposal ?? first,
-    surety: known?.surety ?? (stopped === first ? { kind: 'large' } : { kind: 'looking' }),
+    surety: known?.surety ?? (large || stopped === first ? { kind: 'large' } : { kind: 'looking' }),
     stop: () => setStopped(first),
   };
 }

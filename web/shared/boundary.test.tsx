@@ -61,7 +61,7 @@ test('a script that failed to load is fetched again, and once only where it did 
   const load = jest.fn<Promise<() => React.ReactNode>, []>();
   load.mockRejectedValueOnce(new Error('not reached')).mockResolvedValue(() => <p>stockroom</p>);
   const Stockroom = fetched(load);
-  await act(async () => {
+  await act(() => {
     render(
       <MemoryRouter>
         <Boundary name="The stockroom" showing="stock" back={back}>
@@ -71,6 +71,7 @@ test('a script that failed to load is fetched again, and once only where it did 
         </Boundary>
       </MemoryRouter>,
     );
+    return Promise.resolve();
   });
   expect((await screen.findByRole('alert')).textContent).toContain('not reached');
   await act(() => userEvent.click(screen.getByRole('button', { name: 'Try again' })));

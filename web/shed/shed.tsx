@@ -128,18 +128,20 @@ function Lineup({ pieces }: { pieces: readonly Shown[] }) {
   const high = (size.height - 70) / tall;
   const scale = Math.min(high, Math.max(0.7 * high, (size.width - 10) / wood));
   const slot = (d: (typeof drawings)[number]) => Math.max(d.drawing.width, (d.solution.piece.name.length * NAME_LETTER + 8) / scale);
-  const wide = drawings.reduce((sum, d) => sum + slot(d) + GAP, GAP) + (person ? 700 : 0);
+  const all = drawings.reduce((sum, d) => sum + slot(d) + GAP, GAP);
+  const wide = all + (person ? 700 : 0);
   const foot = size.height - 40;
-  let x = GAP;
+  // Where each begins: what stands before it, and a gap.
+  const begins = drawings.map((_, i) => drawings.slice(0, i).reduce((sum, d) => sum + slot(d) + GAP, GAP));
+  const stands = (all + 250) * scale;
   return (
     <Floor ref={ref} tabIndex={0} aria-label="All pieces at one scale">
       {size.width > 0 ? (
         <svg width={Math.max(size.width, wide * scale)} role="group" aria-label="Pieces side by side">
           <line x1={0} x2={Math.max(size.width, wide * scale)} y1={foot} y2={foot} stroke={ink} />
-          {drawings.map(({ id: pieceId, drawing, solution }) => {
+          {drawings.map(({ id: pieceId, drawing, solution }, i) => {
             const room = slot({ id: pieceId, drawing, solution });
-            const left = (x + (room - drawing.width) / 2) * scale;
-            x += room + GAP;
+            const left = ((begins[i] ?? GAP) + (room - drawing.width) / 2) * scale;
             const at: Placing = { scale, left: left - drawing.left * scale, foot };
             return (
               <Link key={pieceId} to={`/p/${id}/pieces/${pieceId}/divide`} aria-label={`Open ${solution.piece.name}`}>
@@ -154,8 +156,8 @@ function Lineup({ pieces }: { pieces: readonly Shown[] }) {
           })}
           {person ? (
             <>
-              <Person name={person.data.name} height={toMm(person.data.height)} x={(x + 250) * scale} foot={foot} scale={scale} />
-              <text x={(x + 250) * scale} y={foot + 22} textAnchor="middle" fontSize={13} fill={inkSoft}>
+              <Person name={person.data.name} height={toMm(person.data.height)} x={stands} foot={foot} scale={scale} />
+              <text x={stands} y={foot + 22} textAnchor="middle" fontSize={13} fill={inkSoft}>
                 {person.data.name}
               </text>
             </>

@@ -5,6 +5,13 @@ import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Scene, SceneBoard, ThingSolid } from '../../core/drawing/index.js';
 import { film, ghost, ghostEdge, ink, tape, wood, woodDark } from '../theme/tokens.js';
 
+/** Lets a camera see all of something that reaches so far, and no nearer or further than it must. */
+function see(camera: PerspectiveCamera, reach: number): void {
+  camera.near = reach / 100;
+  camera.far = reach * 40;
+  camera.updateProjectionMatrix();
+}
+
 /** Looks at the piece from the front, a little from the right and above, and lets it be turned. */
 function Turning({ middle, reach }: Pick<Scene, 'middle' | 'reach'>) {
   const { camera, gl, invalidate } = useThree();
@@ -13,11 +20,7 @@ function Turning({ middle, reach }: Pick<Scene, 'middle' | 'reach'>) {
     const controls = new OrbitControls(camera, gl.domElement);
     controls.target.set(x, y, z);
     camera.position.set(x + reach * 1.5, y + reach * 1.1, z + reach * 3.6);
-    if (camera instanceof PerspectiveCamera) {
-      camera.near = reach / 100;
-      camera.far = reach * 40;
-      camera.updateProjectionMatrix();
-    }
+    if (camera instanceof PerspectiveCamera) see(camera, reach);
     controls.update();
     controls.addEventListener('change', () => invalidate());
     invalidate();
@@ -77,8 +80,8 @@ function Board({ solid, selected, onPick }: { solid: SceneBoard; selected: boole
 
 function Standing({ thing }: { thing: ThingSolid }) {
   return (
-    <mesh position={thing.middle as [number, number, number]}>
-      <boxGeometry args={thing.size as [number, number, number]} />
+    <mesh position={thing.middle}>
+      <boxGeometry args={thing.size} />
       <meshLambertMaterial color={ghost} transparent opacity={0.75} emissive={ghostEdge} emissiveIntensity={0.1} />
     </mesh>
   );

@@ -82,7 +82,7 @@ function Without() {
 export function SolidStage({ pose, contents }: { pose: Pose; contents: boolean }) {
   const { solution, selection, select } = useBench();
   const [apart, setApart] = useState(0);
-  const able = useMemo(hasWebGL, []);
+  const able = useMemo(() => hasWebGL(), []);
   const scene = useMemo(() => sceneOf(solution, pose, apart), [solution, pose, apart]);
   if (!able)
     return (

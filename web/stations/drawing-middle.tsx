@@ -191,7 +191,7 @@ export function DrawingMiddle({ carrying }: { carrying: boolean }) {
   const [params] = useSearchParams();
   const [show, setShow] = useState<Shows>({ pose: 'shut', contents: true, tapes: true, person: false });
   const [ruled, setRuled] = useState<TapeLine | null>(null);
-  const view = carrying ? 'front' : ((VIEWS.find((v) => v.id === params.get('view'))?.id ?? firstView(solution.piece)) as Shown);
+  const view = carrying ? 'front' : (VIEWS.find((v) => v.id === params.get('view'))?.id ?? firstView(solution.piece));
   const [first] = bench.records.people;
   const pose = useMemo(() => posesOf(solution.shape.bodies).find((p) => p.id === show.pose)?.pose ?? SHUT, [solution, show.pose]);
   const drop = (space: string, thing: string) => {

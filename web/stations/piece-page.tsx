@@ -1,4 +1,4 @@
-import { Suspense, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { Suspense, useDeferredValue, useEffect, useMemo } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useHistory } from '../data/history.js';
@@ -78,8 +78,7 @@ function BenchPage({ station, pieceId, version }: { station: Station; pieceId: s
   const { id } = useProject();
   const { piece, solution, selection } = useBench();
   const opening = piece.opening;
-  const [scope, setScope] = useState<readonly string[]>([]);
-  useEffect(() => setScope([`pieces/${pieceId}`, ...(opening ? [`openings/${opening}`] : [])]), [pieceId, opening]);
+  const scope = useMemo(() => [`pieces/${pieceId}`, ...(opening ? [`openings/${opening}`] : [])], [pieceId, opening]);
   const history = useHistory(scope);
   useStationKeys(id, pieceId);
   useEffect(() => {

@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { Controller, useForm, type Control } from 'react-hook-form';
+import { Controller, useForm, useWatch, type Control } from 'react-hook-form';
 import { Input, TextField } from 'react-aria-components';
 import { ZERO, type Length } from '../../core/length/index.js';
 import { FILLS, massOfFill, type Thing } from '../../core/things/index.js';
@@ -160,8 +160,8 @@ export function ThingForm({
   onSave: (thing: Thing) => void;
   onCancel: () => void;
 }) {
-  const { control, handleSubmit, watch, formState, getValues, setValue } = useForm<Form>({ defaultValues: formOf(thing) });
-  const kind = watch('kind');
+  const { control, handleSubmit, formState, getValues, setValue } = useForm<Form>({ defaultValues: formOf(thing) });
+  const kind = useWatch({ control, name: 'kind' });
   return (
     <Panel
       as="form"

@@ -16,7 +16,7 @@ const STUD = { gravity: 0.42, deep: 38, most: 4 } as const;
 export function intoStuds(support: Support, back: Member, studs: number): Fixing {
   const screw = WOOD_SCREWS.find((s) => s.name === 'No. 10') as WoodScrew;
   const thick = toMm(back.thickness.value);
-  const length = SOLD.find((l) => l >= thick + FULL_PENETRATION * shankOf(screw)) ?? (SOLD.at(-1) as number);
+  const length = SOLD.find((l) => l >= thick + FULL_PENETRATION * shankOf(screw)) ?? Math.max(...SOLD);
   const gravity = gravityOf(propertiesOf(back.stock));
   const side = { thickness: thick, wood: gravity === undefined ? { endGrain: false } : { gravity, endGrain: false } };
   const value = lateral({ screw, length, side, main: { thickness: length - thick, wood: { gravity: STUD.gravity, endGrain: false } } });

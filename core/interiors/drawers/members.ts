@@ -1,6 +1,6 @@
 import { len, say, size, type Figure, type Sentence } from '../../figure/index.js';
 import { pocketScrewLength } from '../../joints/index.js';
-import { ZERO, add, sub, type Length } from '../../length/index.js';
+import { ZERO, add, negative, sub, type Length } from '../../length/index.js';
 import {
   facingFrame,
   rectangular,
@@ -63,10 +63,14 @@ function frontMember({ making, bank, part, line, y, stock, edge }: Drawer): Memb
   if (!sizes || front.kind === 'none') return [];
   const t = stock.front.thickness.value;
   const [x, low] =
-    front.kind === 'inset' ? [front.sides, ZERO] : front.kind === 'overlay' ? [-front.over.left, ZERO] : [-front.lip, -front.lip];
+    front.kind === 'inset'
+      ? [front.sides, ZERO]
+      : front.kind === 'overlay'
+        ? [negative(front.over.left), ZERO]
+        : [negative(front.lip), negative(front.lip)];
   const inside = front.kind === 'inset';
   // From the face inwards: an inset front begins at its setback, one that stands in front ends at the face.
-  const depth = inside ? front.setback : (-t as Length);
+  const depth = inside ? front.setback : negative(t);
   const z = face === 'front' ? sub(sub(bank.box.z1, depth), t) : add(bank.box.z0, depth);
   return [
     rectangular({
@@ -77,7 +81,7 @@ function frontMember({ making, bank, part, line, y, stock, edge }: Drawer): Memb
       wood: stock.front,
       length: sizes.width,
       width: sizes.height,
-      frame: facingFrame({ x: add(bank.box.x0, x as Length), y: add(y, low as Length), z }),
+      frame: facingFrame({ x: add(bank.box.x0, x), y: add(y, low), z }),
       purpose: inside ? { length: 'between', width: 'between' } : { length: 'covers', width: 'covers' },
       edges: { u0: edge, u1: edge, v0: edge, v1: edge },
       ...(making.oversize === ZERO ? {} : { over: { length: ZERO, width: making.oversize } }),

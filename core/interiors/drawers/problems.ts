@@ -1,6 +1,6 @@
 import { len, say, type Sentence } from '../../figure/index.js';
 import { slipsOut, usualSlack } from '../../joints/index.js';
-import { ZERO, add, greatest, mm, sub, type Length } from '../../length/index.js';
+import { ZERO, add, greatest, mm, negative, sub } from '../../length/index.js';
 import { PLACE, type PieceEdit, type PlacedSpace, type ShapeProblem, type Split } from '../../piece/index.js';
 import { type Drawers } from './spec.js';
 import { woodOf, type Workshop } from '../../project/index.js';
@@ -25,7 +25,7 @@ function runnersInTheWay(
   const t = woodOf(workshop, runner.stock).thickness.value;
   // What is there already leaves room under its own opening for the runners on it.
   const onWood = bank.neighbours.below !== PLACE;
-  const below = front.kind === 'overlay' ? (-front.over.below as Length) : front.kind === 'lipped' ? ZERO : front.below;
+  const below = front.kind === 'overlay' ? negative(front.over.below) : front.kind === 'lipped' ? ZERO : front.below;
   const under = add(below, making.rise);
   const between = add(front.between, making.less);
   const rise = onWood && under < t ? sub(t, below) : making.rise;

@@ -1,5 +1,5 @@
 import { len, say, size, type Figure } from '../../figure/index.js';
-import { ZERO, add, fromUnits, sub, type Length } from '../../length/index.js';
+import { ZERO, add, fromUnits, negative, sub, type Length } from '../../length/index.js';
 import { recess } from '../../joints/index.js';
 import type { Divided, Made } from '../../interiors/index.js';
 import {
@@ -53,8 +53,8 @@ export function packingMembers(
   const sideOf = (hand: 'left' | 'right') => {
     const left = hand === 'left';
     // The frame's inner side is the datum; uprights stand on the cabinet's side, the boards end flush with the frame.
-    const uprightX = left ? (-packing.out as Length) : add(clear.width.value, sub(packing.out, t.value));
-    const boardX = left ? (-t.value as Length) : clear.width.value;
+    const uprightX = left ? negative(packing.out) : add(clear.width.value, sub(packing.out, t.value));
+    const boardX = left ? negative(t.value) : clear.width.value;
     const uprights = (['rear', 'front'] as const).map((where) =>
       rectangular({
         id: `packing/upright/${hand}-${where}`,

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { mm, toMm, type Length } from '../../length/index.js';
+import { mm, negative, toMm, type Length } from '../../length/index.js';
 import { boxOf, type Box, type Member, type Shape, type Space } from '../../piece/index.js';
 import { type Back } from './spec.js';
 import { type Base } from './spec.js';
@@ -287,7 +287,7 @@ describe('properties of every case', () => {
             expect(cut.length).toBeGreaterThan(0);
             expect(deep).toBeLessThanOrEqual(Math.max(...cut.map((f) => f.depth)));
           }
-          const touches = boxes.some((o) => o.m !== m && depthOfOverlap(box, o.box) >= -mm(1));
+          const touches = boxes.some((o) => o.m !== m && depthOfOverlap(box, o.box) >= negative(mm(1)));
           expect(touches || box.y0 === 0).toBe(true);
         });
       }),

@@ -37,7 +37,10 @@ export default function SagChart({ c }: { c: CarriedMember }) {
               domain={[0, (most: number) => Math.max(most, limit) * 1.08]}
               tickFormatter={(v: number) => v.toFixed(unit === 'mm' ? 1 : 2)}
             />
-            <Tooltip formatter={(value) => writeFine(Number(value) * per, unit)} labelFormatter={(x) => `at ${String(x)} ${unit}`} />
+            <Tooltip
+              formatter={(value) => writeFine(Number(value) * per, unit)}
+              labelFormatter={(x) => `at ${typeof x === 'number' || typeof x === 'string' ? x : ''} ${unit}`}
+            />
             <ReferenceLine y={limit} stroke={red} strokeDasharray="5 4" />
             <Line dataKey="today" name="today" stroke={ink} strokeWidth={2} dot={false} isAnimationActive={false} />
             {factor === null ? null : (

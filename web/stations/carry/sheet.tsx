@@ -92,7 +92,7 @@ function placeOf({ member }: CarriedMember, solution: Solution): string {
 function Alike({ group, chosen }: { group: readonly CarriedMember[]; chosen: string | undefined }) {
   const { solution, select } = useBench();
   const precision = usePrecision();
-  const c = group.find((one) => one.member.id === chosen) ?? (group[0] as CarriedMember);
+  const [c] = [...group.filter((one) => one.member.id === chosen), ...group] as [CarriedMember, ...CarriedMember[]];
   const on = c.member.id === chosen;
   const others = group.length - 1;
   const stands = standingOf(solution, c);

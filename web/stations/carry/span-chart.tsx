@@ -13,6 +13,9 @@ const FROM = 0.4;
 const TO = 1.6;
 const STEPS = 24;
 
+/** A span with the limit there, and the sag of each stock by its id. */
+type Row = { span: number; limit: number } & Record<string, number>;
+
 /** Sag against span for chosen stocks under as much on each length, with the limit and where the member is now; and its table twin. */
 export default function SpanChart({ drawn, span }: { drawn: readonly StockChoice[]; span: number }) {
   const { workshop } = useBench();
@@ -21,13 +24,10 @@ export default function SpanChart({ drawn, span }: { drawn: readonly StockChoice
   const per = unit === 'mm' ? 1 : 25.4;
   const rows = useMemo(
     () =>
-      Array.from({ length: STEPS + 1 }, (_, i) => {
+      Array.from({ length: STEPS + 1 }, (_, i): Row => {
         const k = FROM + ((TO - FROM) * i) / STEPS;
         const sags = Object.fromEntries(drawn.map((d) => [d.stockId, wouldBe(d.answer, settings, { span: k }).mm / per]));
-        return { span: (span * k) / per, limit: allowed(settings.limit, span * k) / per, ...sags } as {
-          span: number;
-          limit: number;
-        } & Record<string, number>;
+        return { span: (span * k) / per, limit: allowed(settings.limit, span * k) / per, ...sags };
       }),
     [drawn, span, settings, per],
   );
