@@ -1,14 +1,44 @@
-import type { ReactNode } from 'react';
 import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
-import { ink, inkSoft, line, link, paper, tape, tapePale, wood, woodDark } from '../theme/tokens.js';
+import { ink, inkSoft, line, link, paper, tape, tapePale, wood } from '../theme/tokens.js';
+
+/** A box of a picture: x, y, width, height. */
+type Box = readonly [x: number, y: number, width: number, height: number];
+
+/** A picture 64 by 40: what is there, the part that it is about as boxes or as an outline, and lines over both. */
+export interface Picture {
+  readonly wood?: readonly Box[];
+  readonly part?: readonly Box[];
+  readonly shape?: string;
+  readonly lines?: string;
+}
+
+/** A box at the left and the same at the right. */
+export const both = (x: number, y: number, width: number, height: number): readonly Box[] => [
+  [x, y, width, height],
+  [64 - x - width, y, width, height],
+];
 
 /** One way to make something, with a small picture of it. */
 export interface Pictured<T extends string> {
   readonly id: T;
   readonly label: string;
-  /** Drawn on 64 x 40: `<rect data-wood>` is wood, `data-other` the part that it is about, a path is a line. */
-  readonly picture: ReactNode;
+  readonly picture: Picture;
+}
+
+const boxOf = ([x, y, width, height]: Box, fill: string) => (
+  <rect key={`${x} ${y}`} x={x} y={y} width={width} height={height} fill={fill} />
+);
+
+function Drawn({ picture: { wood: there = [], part = [], shape, lines } }: { picture: Picture }) {
+  return (
+    <svg viewBox="0 0 64 40" preserveAspectRatio="xMidYMid meet" aria-hidden>
+      {there.map((b) => boxOf(b, wood))}
+      {part.map((b) => boxOf(b, tape))}
+      {shape ? <path d={shape} fill={tape} /> : null}
+      {lines ? <path d={lines} /> : null}
+    </svg>
+  );
 }
 
 const Group = styled(ToggleButtonGroup)`
@@ -48,16 +78,6 @@ const Way = styled(ToggleButton)`
     stroke: ${ink};
     stroke-width: 1.4;
     fill: none;
-  }
-  rect[data-wood] {
-    fill: ${wood};
-  }
-  rect[data-other],
-  path[data-other] {
-    fill: ${tape};
-  }
-  rect[data-far] {
-    fill: ${woodDark};
   }
   @media (forced-colors: active) {
     &[data-selected] {
@@ -100,9 +120,7 @@ export function PictureChoice<T extends string>({ label, value, choices, onChang
       >
         {choices.map((c) => (
           <Way key={c.id} id={c.id}>
-            <svg viewBox="0 0 64 40" preserveAspectRatio="xMidYMid meet" aria-hidden>
-              {c.picture}
-            </svg>
+            <Drawn picture={c.picture} />
             {c.label}
           </Way>
         ))}

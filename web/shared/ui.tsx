@@ -105,10 +105,10 @@ const SelectButton = styled(AriaButton)`
     width: 14px;
     flex: none;
   }
+  /* A long name goes on to a second line rather than being cut off. */
   .react-aria-SelectValue {
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
+    line-height: 1.2;
+    overflow-wrap: anywhere;
   }
 `;
 
