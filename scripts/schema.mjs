@@ -2,7 +2,10 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT, ensureBuilt } from './lib.mjs';
 
-// The published schema is written from the one that server and command hold files against.
+// The published schema and contract are written from those that server and command hold files and requests against.
 ensureBuilt();
 const { publishedSchema } = await import('../build/node/core/formats/index.js');
-writeFileSync(join(ROOT, 'docs/project.schema.json'), `${JSON.stringify(publishedSchema(), null, 2)}\n`);
+const { contract } = await import('../build/node/server/contract.js');
+const write = (name, value) => writeFileSync(join(ROOT, 'docs', name), `${JSON.stringify(value, null, 2)}\n`);
+write('project.schema.json', publishedSchema());
+write('api.json', await contract());

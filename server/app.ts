@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { randomBytes } from 'node:crypto';
 import { NestFactory } from '@nestjs/core';
-import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import compression from 'compression';
 import { json, type NextFunction, type Request, type Response } from 'express';
@@ -12,6 +12,7 @@ import { AppModule } from './app.module.js';
 import type { Config } from './config.js';
 import type { Database } from './data/database.js';
 import { policy, servePage } from './page.js';
+import { PROBLEM } from './problems/answers.js';
 import { ProblemFilter } from './problems/problem.filter.js';
 
 const DOCS = '/api/docs';
@@ -40,7 +41,13 @@ export async function buildApp(config: Config, db: Database, log: Logger): Promi
   app.useBodyParser('json', { limit: '2mb' });
   app.useGlobalFilters(new ProblemFilter(log));
   // The document is made when it is first asked for, not at every start.
-  const document = () => SwaggerModule.createDocument(app, new DocumentBuilder().setTitle('Ruvok').setVersion('1').build());
-  SwaggerModule.setup('api/docs', app, document);
+  SwaggerModule.setup('api/docs', app, () => contractOf(app));
   return app;
+}
+
+/** What the server is asked, what it answers, and how it tells an error (OpenAPI 3). */
+export function contractOf(app: NestExpressApplication): OpenAPIObject {
+  const document = SwaggerModule.createDocument(app, new DocumentBuilder().setTitle('Ruvok').setVersion('1').build());
+  const { components } = document;
+  return { ...document, components: { ...components, schemas: { ...components?.schemas, Problem: PROBLEM } } };
 }

@@ -1,6 +1,7 @@
 import { Controller, Get, Inject, Module } from '@nestjs/common';
-import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { ApiTags } from '@nestjs/swagger';
 import { sql } from 'drizzle-orm';
+import { Answers, object } from '../problems/answers.js';
 import { DATABASE, type Database } from '../data/database.js';
 
 @ApiTags('health')
@@ -9,7 +10,7 @@ class HealthController {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
 
   @Get()
-  @ApiOperation({ summary: 'Whether the server and its database answer' })
+  @Answers('Whether the server and its database answer', object({ status: { type: 'string', enum: ['ok'] } }))
   async health() {
     await this.db.execute(sql`select 1`);
     return { status: 'ok' };

@@ -1,6 +1,7 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, Post, Query } from '@nestjs/common';
-import { ApiOperation, ApiProperty, ApiTags } from '@nestjs/swagger';
+import { ApiProperty, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { ArrayMaxSize, ArrayMinSize, IsArray, Matches } from 'class-validator';
+import { Answers, PROSPECTS, object, orNull, recordOf } from '../problems/answers.js';
 import { edge } from '../problems/schema.validator.js';
 import { EDITED, PROJECT, type EditedKind } from '../data/kinds.js';
 import { HistoryService, type Scope } from './history.service.js';
@@ -26,13 +27,28 @@ function scopeOf(entries: readonly string[]): Scope {
   });
 }
 
+/** The step that was done, where there was one, and what could be next. */
+const WALKED = object({
+  ...PROSPECTS,
+  step: orNull(
+    object({ label: { type: 'string' }, kind: { type: 'string' }, recordId: { type: 'string' }, record: orNull(recordOf('The record')) }),
+  ),
+});
+
 @ApiTags('history')
 @Controller('projects/:project')
 export class HistoryController {
   constructor(@Inject(HistoryService) private readonly history: HistoryService) {}
 
   @Get('history')
-  @ApiOperation({ summary: 'What could be taken back and done again next, for some records' })
+  @ApiQuery({
+    name: 'scope',
+    isArray: true,
+    type: String,
+    required: false,
+    description: 'The records, or kinds of record, that are asked about; what is none of them is passed over',
+  })
+  @Answers('What could be taken back and done again next, for some records', object(PROSPECTS))
   prospects(@Param('project') project: string, @Query('scope') scope: string | string[] = []) {
     const entries = (Array.isArray(scope) ? scope : [scope]).filter((entry) => ENTRY.test(entry));
     return entries.length === 0 ? { undo: null, redo: null } : this.history.prospects(project, scopeOf(entries));
@@ -40,14 +56,14 @@ export class HistoryController {
 
   @Post('undo')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Take back the latest change of some records' })
+  @Answers('Take back the latest change of some records', WALKED)
   async undo(@Param('project') project: string, @Body(edge(ScopeDto)) { scope }: ScopeDto) {
     return { step: await this.history.undo(project, scopeOf(scope)), ...(await this.history.prospects(project, scopeOf(scope))) };
   }
 
   @Post('redo')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Do again the change that was taken back last' })
+  @Answers('Do again the change that was taken back last', WALKED)
   async redo(@Param('project') project: string, @Body(edge(ScopeDto)) { scope }: ScopeDto) {
     return { step: await this.history.redo(project, scopeOf(scope)), ...(await this.history.prospects(project, scopeOf(scope))) };
   }

@@ -1,9 +1,11 @@
 import { Body, Controller, Delete, Get, Header, HttpCode, Inject, Param, ParseIntPipe, Post, Put, Query } from '@nestjs/common';
-import { ApiBody, ApiOperation, ApiProperty, ApiTags } from '@nestjs/swagger';
+import { ApiBody, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { IsInt, Matches, Min } from 'class-validator';
 import { writeProjectFile } from '../../core/formats/index.js';
 import { ProjectSchema } from '../../core/project/index.js';
 import { PRINT_SHED } from '../../demo/print-shed.js';
+import { EDITED, ONE } from '../data/kinds.js';
+import { Answers, listOf, object, recordOf } from '../problems/answers.js';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
 import { DEMO_ID } from './demo.js';
@@ -16,6 +18,16 @@ const PROJECT = {
   additionalProperties: true,
   description: 'Name and settings, as docs/project.schema.json has them',
 } as const;
+
+const RECORD = recordOf('Name and settings');
+const NEW = object({ id: { type: 'string' } });
+const WORKBENCH = object({
+  id: { type: 'string' },
+  version: { type: 'integer' },
+  project: { type: 'object' },
+  records: object(Object.fromEntries(EDITED.map((kind) => [kind, listOf(recordOf(`The ${ONE[kind]}`))]))),
+  readings: listOf(recordOf('The reading')),
+});
 
 class CreateProjectDto {
   @ApiProperty({ example: 'print-shed' })
@@ -53,19 +65,19 @@ export class ProjectsController {
   ) {}
 
   @Get()
-  @ApiOperation({ summary: 'Every project, without what is in it' })
+  @Answers('Every project, without what is in it', listOf(RECORD))
   list() {
     return this.projects.list();
   }
 
   @Post()
-  @ApiOperation({ summary: 'Make an empty project' })
+  @Answers('Make an empty project', RECORD, 201)
   create(@Body(edge(CreateProjectDto)) { id, data }: CreateProjectDto) {
     return this.projects.create(id, data);
   }
 
   @Post('demo')
-  @ApiOperation({ summary: 'Load the print shed' })
+  @Answers('Load the print shed', NEW, 201)
   async demo() {
     await this.projects.read(DEMO_ID, PRINT_SHED);
     return { id: DEMO_ID };
@@ -73,33 +85,33 @@ export class ProjectsController {
 
   @Post('files')
   @ApiBody({ description: 'A project file, as docs/project.schema.json has it', schema: { type: 'object' } })
-  @ApiOperation({ summary: 'Read a project file in under a new id' })
+  @Answers('Read a project file in under a new id', NEW, 201)
   read(@Query(edge(NewIdDto)) { id }: NewIdDto, @Body() document: unknown) {
     return this.projects.read(id, document);
   }
 
   @Get(':project')
-  @ApiOperation({ summary: 'A project with everything in it' })
+  @Answers('A project with everything in it', WORKBENCH)
   workbench(@Param('project') project: string) {
     return this.records.workbench(project);
   }
 
   @Get(':project/file')
   @Header('Content-Type', 'application/json')
-  @ApiOperation({ summary: 'A project as a file' })
+  @Answers('A project as a file', { type: 'object', description: 'As docs/project.schema.json has it' })
   async file(@Param('project') project: string) {
     return writeProjectFile(fileOf(await this.records.workbench(project)));
   }
 
   @Put(':project')
-  @ApiOperation({ summary: 'Rename a project or change its settings' })
+  @Answers('Rename a project or change its settings', RECORD)
   save(@Param('project') project: string, @Body(edge(SaveProjectDto)) { version, data }: SaveProjectDto) {
     return this.projects.save(project, version, data);
   }
 
   @Delete(':project')
   @HttpCode(204)
-  @ApiOperation({ summary: 'Take a project away with everything in it' })
+  @Answers('Take a project away with everything in it', null)
   remove(@Param('project') project: string, @Query('version', ParseIntPipe) version: number) {
     return this.projects.remove(project, version);
   }

@@ -1,7 +1,8 @@
 import { Body, Controller, Get, Inject, Module, Param, Post } from '@nestjs/common';
-import { ApiOperation, ApiProperty, ApiTags } from '@nestjs/swagger';
+import { ApiProperty, ApiTags } from '@nestjs/swagger';
 import { Matches } from 'class-validator';
 import { BuiltReadingSchema, type BuiltReading } from '../../core/survey/index.js';
+import { Answers, listOf, recordOf } from '../problems/answers.js';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
 import { RecordsModule } from '../records/records.module.js';
 import { RecordsService } from '../records/records.service.js';
@@ -22,13 +23,13 @@ class ReadingsController {
   constructor(@Inject(RecordsService) private readonly records: RecordsService) {}
 
   @Get()
-  @ApiOperation({ summary: 'All that the tape found in pieces once they stood there, oldest first' })
+  @Answers('All that the tape found in pieces once they stood there, oldest first', listOf(recordOf('The reading')))
   list(@Param('project') project: string) {
     return this.records.list(project, 'readings');
   }
 
   @Post()
-  @ApiOperation({ summary: 'Add what the tape found; the last of each space and reach counts, none is ever changed' })
+  @Answers('Add what the tape found; the last of each space and reach counts, none is ever changed', recordOf('The reading'), 201)
   read(@Param('project') project: string, @Body(edge(ReadDto)) { id, data }: ReadDto) {
     return this.records.read(project, id, data);
   }

@@ -1,7 +1,8 @@
 import { Body, Controller, Delete, Get, HttpCode, Inject, Param, ParseIntPipe, Post, Put, Query, type Type } from '@nestjs/common';
-import { ApiBody, ApiOperation, ApiProperty, ApiTags } from '@nestjs/swagger';
+import { ApiBody, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { IsInt, IsString, Length, Matches, Min } from 'class-validator';
 import type { TSchema } from '@sinclair/typebox';
+import { Answers, listOf, recordOf } from '../problems/answers.js';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
 import { ONE, type EditedKind } from '../data/kinds.js';
 import { RecordsService } from './records.service.js';
@@ -58,40 +59,42 @@ export function recordController(kind: EditedKind, schema: () => TSchema) {
   const Create = createDto(kind, schema);
   const Save = saveDto(kind, schema);
 
+  const record = recordOf(`The ${ONE[kind]}`);
+
   @ApiTags(kind)
   @Controller(`projects/:project/${kind}`)
   class RecordController {
     constructor(@Inject(RecordsService) readonly records: RecordsService) {}
 
     @Get()
-    @ApiOperation({ summary: `Every ${ONE[kind]} of a project` })
+    @Answers(`Every ${ONE[kind]} of a project`, listOf(record))
     list(@Param('project') project: string) {
       return this.records.list(project, kind);
     }
 
     @Get(':id')
-    @ApiOperation({ summary: `One ${ONE[kind]}` })
+    @Answers(`One ${ONE[kind]}`, record)
     one(@Param('project') project: string, @Param('id') id: string) {
       return this.records.one(project, kind, id);
     }
 
     @Post()
     @ApiBody({ type: Create as Type })
-    @ApiOperation({ summary: `Make a ${ONE[kind]}` })
+    @Answers(`Make a ${ONE[kind]}`, record, 201)
     create(@Param('project') project: string, @Body(edge(Create as Type)) body: InstanceType<typeof Create>) {
       return this.records.create(project, kind, body.id, body.data, body.label);
     }
 
     @Put(':id')
     @ApiBody({ type: Save as Type })
-    @ApiOperation({ summary: `Replace a ${ONE[kind]}; 409 with both versions when it was changed meanwhile` })
+    @Answers(`Replace a ${ONE[kind]}; 409 with both versions when it was changed meanwhile`, record)
     save(@Param('project') project: string, @Param('id') id: string, @Body(edge(Save as Type)) body: InstanceType<typeof Save>) {
       return this.records.save(project, kind, id, body.version, body.data, body.label);
     }
 
     @Delete(':id')
     @HttpCode(204)
-    @ApiOperation({ summary: `Take a ${ONE[kind]} away; 409 while a piece uses it` })
+    @Answers(`Take a ${ONE[kind]} away; 409 while a piece uses it`, null)
     remove(@Param('project') project: string, @Param('id') id: string, @Query('version', ParseIntPipe) version: number) {
       return this.records.remove(project, kind, id, version);
     }
