@@ -89,7 +89,8 @@ function valueOf(row: Row, carrier: Member, pull: boolean): ScrewValue {
   const { joint, into, contact, through } = row;
   // Out of the carrier into what it carries; less than level, and the load pulls the two apart.
   const rise = (through === carrier ? 1 : -1) * contact.normal[1];
-  const across = Math.abs(rise) < 1e-9;
+  // What lies flat on its carrier is only kept there by its screws.
+  const across = Math.abs(rise) < 1e-9 || rise > 1 - 1e-9;
   const pulls = pull || rise < -1e-9;
   if (pulls && joint.main.wood.endGrain && propertiesOf(into.stock).material.form !== 'solid') {
     return { judged: false, reason: 'no values are published for screws pulled out of the edge of this sheet' };
