@@ -18,6 +18,14 @@ const People = fetched(() => import('./people/people.js').then((m) => m.People))
 const ProjectSettings = fetched(() => import('./settings/settings.js').then((m) => m.ProjectSettings));
 const Handbook = fetched(() => import('./handbook/handbook.js').then((m) => m.Handbook));
 
+/** What this address will show is fetched at once, beside the workshop that it shows. */
+function fetchAhead(path: string): void {
+  if (/^\/p\/[^/]+\/pieces\//.test(path)) PiecePage.ahead();
+  else if (/^\/p\/[^/]+\/?$/.test(path)) Shed.ahead();
+  else if (path === '/') Welcome.ahead();
+}
+fetchAhead(window.location.pathname);
+
 const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
 
 function Missing({ children }: { children: ReactNode }) {

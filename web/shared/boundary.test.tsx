@@ -78,3 +78,20 @@ test('a script that failed to load is fetched again, and once only where it did 
   expect(await screen.findByText('stockroom')).toBeTruthy();
   expect(load).toHaveBeenCalledTimes(2);
 });
+
+test('what was fetched ahead is not fetched again when it is shown', async () => {
+  const load = jest.fn(() => Promise.resolve(() => <p>things</p>));
+  const Things = fetched(load);
+  Things.ahead();
+  expect(load).toHaveBeenCalledTimes(1);
+  await act(() => {
+    render(
+      <Suspense fallback="Opening…">
+        <Things />
+      </Suspense>,
+    );
+    return Promise.resolve();
+  });
+  expect(await screen.findByText('things')).toBeTruthy();
+  expect(load).toHaveBeenCalledTimes(1);
+});

@@ -57,11 +57,14 @@ export class Boundary extends Component<Props, State> {
   }
 }
 
+/** A part of the page that is fetched; `ahead` begins so before it is shown. */
+export type Fetched<P extends object> = ComponentType<P> & { readonly ahead: () => void };
+
 /**
  * A part of the page whose script is fetched when it is first gone to. A script that failed to load is fetched
  * again when the boundary round it tries anew.
  */
-export function fetched<P extends object>(load: () => Promise<ComponentType<P>>): ComponentType<P> {
+export function fetched<P extends object>(load: () => Promise<ComponentType<P>>): Fetched<P> {
   let loading: { readonly script: Promise<ComponentType<P>>; readonly attempt: number; failed: boolean } | null = null;
   const start = (attempt: number) => {
     if (loading && !(loading.failed && loading.attempt !== attempt)) return loading.script;
@@ -70,8 +73,9 @@ export function fetched<P extends object>(load: () => Promise<ComponentType<P>>)
     loading = begun;
     return begun.script;
   };
-  return function Fetched(props: P) {
+  const Part = (props: P) => {
     const Loaded = use(start(use(Attempt)));
     return <Loaded {...props} />;
   };
+  return Object.assign(Part, { ahead: () => void start(0) });
 }
