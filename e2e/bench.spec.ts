@@ -272,7 +272,7 @@ test('a line of a sum leads to the field or the reading that it came from', asyn
   await sums.getByRole('button', { name: 'Change free at both sides' }).click();
   await expect(page.getByRole('textbox', { name: 'Free beside the box' })).toBeFocused();
   // What the tape said once it was built.
-  await open('composing-table', 'front-end', 'wide, clear');
+  await open('composing-table', 'rear-end', 'wide, clear');
   await sums.getByRole('button', { name: 'Change width as measured' }).click();
   await expect(page.getByRole('textbox', { name: 'Width as built' })).toBeFocused();
   // The slide as it was measured, in the stockroom.
