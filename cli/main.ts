@@ -1,3 +1,4 @@
+import { workshopFor } from '../core/project/index.js';
 import { readFileSync, statSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import {
@@ -7,7 +8,6 @@ import {
   reportChecks,
   reportParts,
   reportSolution,
-  workshopFor,
   workshopOf,
   type Fault,
   type ProjectFile,

@@ -1,6 +1,6 @@
 import { solved } from './solved.js';
 import { columnSum, writeExactly, type Figure } from '../core/figure/index.js';
-import { pieceFaults, } from '../core/formats/index.js';
+import { pieceFaults } from '../core/formats/index.js';
 import { ZERO, mm, toMm } from '../core/length/index.js';
 import { type Piece, type Space } from '../core/piece/index.js';
 import { applyEdit } from '../core/kinds/index.js';

@@ -293,7 +293,10 @@ test('what lies in the cells of a drawer counts against its slides', () => {
   expect(room % 7).toBe(0);
   const standing = [...filled.carried.members.values()].flatMap((c) => c.standing.filter((s) => s.space === 'drawer-third'));
   expect(standing.reduce((sum, s) => sum + s.kg, 0)).toBeCloseTo(room * 1.05, 9);
-  const heavy = { ...filled.workshop, things: new Map(filled.workshop.things).set('ink-tin', { ...PRINT_SHED.things['ink-tin']!, mass: 40 }) };
+  const heavy = {
+    ...filled.workshop,
+    things: new Map(filled.workshop.things).set('ink-tin', { ...PRINT_SHED.things['ink-tin']!, mass: 40 }),
+  };
   expect(solve(filled.piece, heavy, {}).checks.find((c) => c.id === 'rating-drawer-third')?.severity).toBe('stop');
   expect(before.checks.some((c) => c.id === 'rating-drawer-third')).toBe(false);
 });

@@ -1,7 +1,7 @@
-import { workshopFor, workshopOf } from '../core/formats/index.js';
+import { workshopOf } from '../core/formats/index.js';
 import { applyEdit } from '../core/kinds/index.js';
 import type { PieceEdit } from '../core/piece/index.js';
-import type { Workshop } from '../core/project/index.js';
+import { workshopFor, type Workshop } from '../core/project/index.js';
 import { solve, type Solution } from '../core/solution/index.js';
 import { PRINT_SHED } from './print-shed.js';
 

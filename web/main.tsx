@@ -1,7 +1,7 @@
 import { StrictMode, Suspense, type ReactNode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { BrowserRouter, Link, Navigate, Outlet, Route, Routes, useLocation, useParams } from 'react-router';
+import { BrowserRouter, Link, Navigate, Outlet, Route, Routes, matchPath, useLocation, useParams } from 'react-router';
 import '@fontsource-variable/archivo/wdth.css';
 import { ProjectProvider, useProject, useSaverState } from './data/project.js';
 import { Boundary, fetched } from './shared/boundary.js';
@@ -20,9 +20,9 @@ const Handbook = fetched(() => import('./handbook/handbook.js').then((m) => m.Ha
 
 /** What this address will show is fetched at once, beside the workshop that it shows. */
 function fetchAhead(path: string): void {
-  if (/^\/p\/[^/]+\/pieces\//.test(path)) PiecePage.ahead();
-  else if (/^\/p\/[^/]+\/?$/.test(path)) Shed.ahead();
-  else if (path === '/') Welcome.ahead();
+  if (matchPath('/p/:project/pieces/*', path)) PiecePage.ahead();
+  else if (matchPath('/p/:project', path)) Shed.ahead();
+  else if (matchPath('/', path)) Welcome.ahead();
 }
 fetchAhead(window.location.pathname);
 

@@ -4,11 +4,11 @@ import { fromUnits, type Length } from '../length/index.js';
 export type Unit = 'length' | 'mass' | 'force' | 'angle' | 'count' | 'money';
 
 /**
- * The field that a leaf figure comes from, so that one can walk back to it and change it: of the piece itself, of how a space is
- * made or filled, of a space or a member of the piece, or of a record. `field` is its path there, such as `base.height` or `widths.1`.
+ * The field that a leaf figure comes from, so that one can walk back to it and change it: of the piece itself, of what decides its
+ * outside, of how a space is made or filled, of a space or a member of the piece, or of a record. `field` is its path there, such as `base.height` or `widths.1`.
  */
 export type Source =
-  | { readonly in: 'piece' | 'making'; readonly field: string }
+  | { readonly in: 'piece' | 'overall' | 'making'; readonly field: string }
   | { readonly in: 'space' | 'member' | 'opening' | 'stock' | 'slide' | 'thing'; readonly id: string; readonly field: string };
 
 /** One word for a source: equal for the same field. */

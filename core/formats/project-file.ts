@@ -4,7 +4,7 @@ import { pieceSchema } from '../kinds/index.js';
 import { VERSION } from './versions/index.js';
 import { IdSchema } from '../ids/index.js';
 import { PersonSchema, ProjectSchema, type Workshop } from '../project/index.js';
-import { BuiltReadingSchema, OpeningSchema, builtOf, type BuiltReading } from '../survey/index.js';
+import { BuiltReadingSchema, OpeningSchema } from '../survey/index.js';
 import { SlideSchema, StockSchema } from '../stock/index.js';
 import { ThingSchema } from '../things/index.js';
 
@@ -68,11 +68,6 @@ export function workshopOf(file: Pick<ProjectFile, 'project' | 'openings' | 'thi
     stock: new Map(Object.entries(file.stock)),
     slides: new Map(Object.entries(file.slides ?? {})),
   };
-}
-
-/** The same for one piece, with what the tape found in it once it stood there. @param readings in the order they were added */
-export function workshopFor(workshop: Workshop, readings: Iterable<BuiltReading>, pieceId: string): Workshop {
-  return { ...workshop, built: builtOf(readings, pieceId) };
 }
 
 /** The text of a project file, ending with a line break. */

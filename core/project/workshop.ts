@@ -1,6 +1,7 @@
 import { size, type Figure } from '../figure/index.js';
 import { mm } from '../length/index.js';
-import type { Built, Opening } from '../survey/index.js';
+import { builtOf, type Built, type BuiltReading } from '../survey/built.js';
+import type { Opening } from '../survey/index.js';
 import type { Slide, Stock } from '../stock/index.js';
 import type { Thing } from '../things/index.js';
 import type { Settings } from './records.js';
@@ -14,6 +15,11 @@ export interface Workshop {
   readonly slides: ReadonlyMap<string, Slide>;
   /** What the tape found in the piece that is solved, once it stood there; none where it is left out. */
   readonly built?: Built;
+}
+
+/** What one piece is solved with: the workshop, and what the tape found in it once it stood there. @param readings in the order they were added */
+export function workshopFor(workshop: Workshop, readings: Iterable<BuiltReading>, pieceId: string): Workshop {
+  return { ...workshop, built: builtOf(readings, pieceId) };
 }
 
 /** The measured thickness of a stock as a figure that leads back to its record. */

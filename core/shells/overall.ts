@@ -60,7 +60,7 @@ function fromContents(piece: Piece, reach: Reach, context: NeedContext, deductio
 
 function bound(wanted: AxisSize, rule: Extract<Overall, { from: 'bounded' }>, reach: Reach): AxisSize {
   const value = wanted.overall.value;
-  const choice = (end: 'least' | 'greatest') => ({ in: 'piece', field: `${reach}.${end}` }) as const;
+  const choice = (end: 'least' | 'greatest') => ({ in: 'overall', field: `${reach}.${end}` }) as const;
   if (rule.greatest !== undefined && value > rule.greatest) {
     return { ...wanted, overall: size(`overall ${reach}, at most`, rule.greatest, choice('greatest')) };
   }
@@ -82,7 +82,7 @@ export function axisSize(piece: Piece, reach: Reach, context: NeedContext, deduc
       const given = size(
         rule.of === 'inside' ? `inside ${reach}` : rule.of === 'sides' ? `${reach} of the sides` : `overall ${reach}`,
         rule.size,
-        { in: 'piece', field: `${reach}.size` },
+        { in: 'overall', field: `${reach}.size` },
       );
       if (rule.of === 'overall') return { overall: given, problems: [], assumed: false };
       const added = rule.of === 'inside' ? deductions : backOnly;

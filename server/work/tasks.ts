@@ -1,4 +1,5 @@
-import { reportSolution, workshopFor, workshopOf, type ProjectFile } from '../../core/formats/index.js';
+import { workshopFor } from '../../core/project/index.js';
+import { reportSolution, workshopOf, type ProjectFile } from '../../core/formats/index.js';
 import type { Letters } from '../../core/piece/index.js';
 import { lettersOf, solve } from '../../core/solution/index.js';
 

@@ -241,13 +241,11 @@ function UprightMarks({ lines, at, side, overall, datum, down }: MarksProps) {
       <Mark className="overall" style={{ right, top: place(whole) }}>
         <LengthText value={overall} precision={precision} />
       </Mark>
-      {readable.map(({ line, px }) => {
-        return (
-          <Mark key={line.id} style={{ right, top: place(px) }}>
-            <LengthText value={line.near.value} precision={precision} /> –
-          </Mark>
-        );
-      })}
+      {readable.map(({ line, px }) => (
+        <Mark key={line.id} style={{ right, top: place(px) }}>
+          <LengthText value={line.near.value} precision={precision} /> –
+        </Mark>
+      ))}
     </>
   );
 }

@@ -2,7 +2,7 @@ import { createContext, useContext, useEffect, useMemo, useState, useSyncExterna
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { DEFAULT_STEP, PRECISIONS, fromUnits, type LengthUnit, type Precision } from '../../core/length/index.js';
 import type { Workshop } from '../../core/project/index.js';
-import { builtOf } from '../../core/survey/built.js';
+import { workshopFor } from '../../core/project/workshop.js';
 import { api, type Kind, type Records, type Workbench } from './api.js';
 import { Saver, benchKey } from './saver.js';
 
@@ -91,7 +91,7 @@ export function ProjectProvider({
   const workshop = useMemo(() => (bench ? workshopFrom(bench, { unit, step }) : null), [bench, unit, step]);
   const workshopOf = useMemo(() => {
     const readings = bench?.readings.map((r) => r.data) ?? [];
-    return (pieceId: string): Workshop => ({ ...(workshop as Workshop), built: builtOf(readings, pieceId) });
+    return (pieceId: string): Workshop => workshopFor(workshop as Workshop, readings, pieceId);
   }, [bench, workshop]);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {

@@ -1,9 +1,7 @@
 import type { LengthUnit } from '../../core/length/index.js';
 import type { Piece } from '../../core/piece/index.js';
+import type { Box } from '../shared/picture-choice.js';
 import type { FillingWay } from './means.js';
-
-/** A box of a picture: x, y, width, height. */
-export type Box = readonly [x: number, y: number, width: number, height: number];
 
 /** What a piece is begun from in the shed. */
 export interface Card {

@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { ink, inkSoft, line, link, paper, tape, tapePale, wood } from '../theme/tokens.js';
 
 /** A box of a picture: x, y, width, height. */
-type Box = readonly [x: number, y: number, width: number, height: number];
+export type Box = readonly [x: number, y: number, width: number, height: number];
 
 /** A picture 64 by 40: what is there, the part that it is about as boxes or as an outline, and lines over both. */
 export interface Picture {

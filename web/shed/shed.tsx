@@ -128,11 +128,11 @@ function Lineup({ pieces }: { pieces: readonly Shown[] }) {
   const high = (size.height - 70) / tall;
   const scale = Math.min(high, Math.max(0.7 * high, (size.width - 10) / wood));
   const slot = (d: (typeof drawings)[number]) => Math.max(d.drawing.width, (d.solution.piece.name.length * NAME_LETTER + 8) / scale);
-  const all = drawings.reduce((sum, d) => sum + slot(d) + GAP, GAP);
+  // Where each begins: what stands before it, and a gap; the last place is behind them all.
+  const begins = drawings.reduce<readonly number[]>((places, d) => [...places, (places.at(-1) as number) + slot(d) + GAP], [GAP]);
+  const all = begins.at(-1) as number;
   const wide = all + (person ? 700 : 0);
   const foot = size.height - 40;
-  // Where each begins: what stands before it, and a gap.
-  const begins = drawings.map((_, i) => drawings.slice(0, i).reduce((sum, d) => sum + slot(d) + GAP, GAP));
   const stands = (all + 250) * scale;
   return (
     <Floor ref={ref} tabIndex={0} aria-label="All pieces at one scale">

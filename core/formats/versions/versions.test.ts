@@ -1,7 +1,8 @@
+import { workshopFor } from '../../project/index.js';
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { solve } from '../../solution/index.js';
-import { readProject, readProjectFile, workshopFor, workshopOf } from '../index.js';
+import { readProject, readProjectFile, workshopOf } from '../index.js';
 import { OLDEST, VERSION, fileBroughtUp, foundIn, recordBroughtUp } from './index.js';
 
 const kept = (name: string) => readFileSync(`core/formats/versions/kept/${name}`, 'utf8');

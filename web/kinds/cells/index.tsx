@@ -1,7 +1,8 @@
 import type { Cells } from '../../../core/interiors/index.js';
 import { fetched } from '../../shared/boundary.js';
 import { newCase, newInPlace } from '../../data/defaults.js';
-import { frame, rows, type Box } from '../card.js';
+import { frame, rows } from '../card.js';
+import type { Box } from '../../shared/picture-choice.js';
 import type { InteriorPage } from '../page.js';
 import { pigeonHoles, rack } from './filling.js';
 

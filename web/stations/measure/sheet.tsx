@@ -65,7 +65,7 @@ function OverallForm({ reach }: { reach: Reach }) {
           <>
             <LengthField
               label={`${title}, given`}
-              of={{ in: 'piece', field: `${reach}.size` }}
+              of={{ in: 'overall', field: `${reach}.size` }}
               value={rule.size}
               precision={precision}
               onCommit={(size) => size !== null && change({ ...rule, size }, `Gave the ${reach}`)}
@@ -87,7 +87,7 @@ function OverallForm({ reach }: { reach: Reach }) {
               <LengthField
                 key={end}
                 label={end === 'least' ? 'At least' : 'At most'}
-                of={{ in: 'piece', field: `${reach}.${end}` }}
+                of={{ in: 'overall', field: `${reach}.${end}` }}
                 optional
                 value={rule[end] ?? null}
                 precision={precision}
