@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { StockSelect } from '../shared/stock-select.js';
-import { Button, Fault, Grid, Panel, Row } from '../shared/ui.js';
+import { Button, Fault, Grid, Panel, Row, Select } from '../shared/ui.js';
 import { woodFor, type FillingWay, type Means } from './means.js';
 
 interface MadeOfProps {
@@ -22,16 +22,30 @@ export function MadeOf({ filling, means, does, onSettled, onCancel }: MadeOfProp
   }, []);
   if (means.stock.length === 0) return <Fault role="alert">There is no stock to make it of; put some into the stockroom first.</Fault>;
   const now = { ...means, chosen };
+  const keep = (use: string) => (id: string) => setChosen((before) => ({ ...before, [use]: id }));
+  const asks = filling.asks?.(now) ?? [];
   const woods = filling.uses(now).map((use) => ({ ...use, stock: woodFor(now, use) }));
   return (
     <Panel ref={panel} role="group" aria-label="What it is made of" style={{ padding: 10, marginTop: 8, maxWidth: 620 }}>
       <Grid>
         {woods.map(({ use, label, stock }) => (
-          <StockSelect key={use} label={label} value={stock} onChange={(id) => setChosen((now) => ({ ...now, [use]: id }))} />
+          <StockSelect key={use} label={label} value={stock} onChange={keep(use)} />
+        ))}
+        {asks.map(({ use, label, value, choices }) => (
+          <Select key={use} label={label} value={value} choices={choices} onChange={keep(use)} />
         ))}
       </Grid>
       <Row style={{ marginTop: 8 }}>
-        <Button data-main autoFocus onPress={() => onSettled(Object.fromEntries(woods.map(({ use, stock }) => [use, stock])))}>
+        <Button
+          data-main
+          autoFocus
+          onPress={() =>
+            onSettled({
+              ...Object.fromEntries(woods.map(({ use, stock }) => [use, stock])),
+              ...Object.fromEntries(asks.map(({ use, value }) => [use, value])),
+            })
+          }
+        >
           {does}
         </Button>
         <Button onPress={onCancel}>Cancel</Button>

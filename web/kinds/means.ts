@@ -20,12 +20,22 @@ export interface Use {
   readonly thick: readonly [metric: number, imperial: number];
 }
 
+/** A question beside what it is made of. */
+export interface Ask {
+  readonly use: string;
+  readonly label: string;
+  readonly value: string;
+  readonly choices: readonly { readonly id: string; readonly label: string }[];
+}
+
 /** A way of filling an open space, as it is offered. */
 export interface FillingWay {
   readonly id: string;
   readonly label: string;
   /** What has to be said of its stock before it is put in. */
   readonly uses: (means: Means) => readonly Use[];
+  /** What else is asked, out of what is on hand: its name in `chosen`, its choices, and what stands there. */
+  readonly asks?: (means: Means) => readonly Ask[];
   /** It is for things, so that there must be one. */
   readonly needsThing?: true;
   /** @throws Error when something it is made of is not on hand */

@@ -70,6 +70,34 @@ test('drawers are put on the longest slide on hand that goes in, or on wooden ru
   expect(runner([])?.kind).toBe('wooden');
 });
 
+test('which slide drawers run on is asked: the first that goes in stands there, another or wood is taken', () => {
+  const piece = newInPlace('mm', 'thick', PLACE);
+  const slide = (id: string, ...lengths: number[]): { id: string; data: Slide } => ({
+    id,
+    data: { name: id, lengths: lengths.map(mm), side: mm(12.7), height: mm(45), setback: mm(0), extension: 1 },
+  });
+  const with_ = means('mm', piece, [slide('long', 500), slide('ball', 450), slide('plain', 300, 400)]);
+  const { asks } = fillingOf('drawers');
+  // 492 is free: what is only 500 long is not offered.
+  expect(asks?.(with_)).toEqual([
+    expect.objectContaining({
+      value: 'ball',
+      choices: [
+        expect.objectContaining({ id: 'ball' }),
+        expect.objectContaining({ id: 'plain' }),
+        { id: 'wooden runners', label: 'Wooden runners' },
+      ],
+    }),
+  ]);
+  const runner = (chosen: string) => {
+    const edit = fillEdit(piece, 'inside', 'drawers', { ...with_, chosen: { slide: chosen } });
+    return edit.kind === 'fill' && edit.split?.making?.kind === 'drawers' ? edit.split.making.runner : null;
+  };
+  expect(runner('plain')).toEqual({ kind: 'slide', slide: 'plain', length: mm(400) });
+  expect(runner('wooden runners')?.kind).toBe('wooden');
+  expect(asks?.({ ...with_, slides: [] })).toEqual([]);
+});
+
 test('with nothing in the stockroom, or nothing to hold, it says what is missing', () => {
   const piece = newInPlace('mm', 'thick', PLACE);
   expect(() => fillEdit(piece, 'inside', 'drawers', { ...means('mm', piece), stock: [] })).toThrow(/put some into the stockroom/);

@@ -12,16 +12,26 @@ const RUNNER = { use: 'runner', label: 'Runners of', thick: [15, 5 / 8] } as con
 /** Free behind a drawer, in mm and in inches. */
 const BEHIND = [10, 3 / 8] as const;
 
-/** The first slide on hand that goes in behind a front. */
-function slideFor(means: Means) {
+/** What is chosen where drawers are to run on wood though there are slides. */
+const WOODEN = 'wooden runners';
+
+/** The slides on hand that go in behind a front, each as long as it may be. */
+function slidesFor(means: Means) {
   const s = sizes(means.unit);
   const front = means.stock.find((r) => r.id === woodFor(means, FRONT))?.data.thickness ?? s(...FRONT.thick);
   const free = sub(sub(means.clear.depth, front), s(...BEHIND));
-  const [slide] = means.slides.flatMap((r) => {
+  return means.slides.flatMap((r) => {
     const length = longestSlide(r.data, free);
-    return length === null ? [] : [{ kind: 'slide' as const, slide: r.id, length }];
+    return length === null ? [] : [{ id: r.id, label: r.data.name, length }];
   });
-  return slide;
+}
+
+/** The slide as chosen, or the first that goes in; undefined for wooden runners. */
+function slideFor(means: Means) {
+  const wanted = means.chosen?.slide;
+  const fit = slidesFor(means);
+  const slide = wanted === WOODEN ? undefined : (fit.find((f) => f.id === wanted) ?? fit[0]);
+  return slide && ({ kind: 'slide', slide: slide.id, length: slide.length } as const);
 }
 
 /** Inset drawers on the slides on hand, or on wooden runners where there are none. */
@@ -57,6 +67,12 @@ export const drawersFilling: FillingWay = {
   id: 'drawers',
   label: 'Drawers',
   uses: (means) => [BOX, BOTTOM, FRONT, ...(slideFor(means) ? [] : [RUNNER])],
+  asks: (means) => {
+    const fit = slidesFor(means);
+    if (fit.length === 0) return [];
+    const choices = [...fit, { id: WOODEN, label: 'Wooden runners' }];
+    return [{ use: 'slide', label: 'They run on', value: slideFor(means)?.slide ?? WOODEN, choices }];
+  },
   fill: (piece, space, means) => {
     const each = means.unit === 'mm' ? mm(HIGH[0]) : inch(HIGH[1]);
     const parts = Math.max(1, Math.min(MOST, Math.floor(means.clear.height / each)));

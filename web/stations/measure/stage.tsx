@@ -54,13 +54,24 @@ interface ReadingSpot {
   readonly with: (value: Length | null) => Opening;
 }
 
-function withReading(opening: Opening, list: 'widths' | 'heights' | 'depths', index: number, value: Length | null): Opening {
+const LISTS = ['widths', 'heights', 'depths'] as const;
+
+function withReading(opening: Opening, list: (typeof LISTS)[number], index: number, value: Length | null): Opening {
   if (value === null) {
     const { length } = opening[list];
     const left = opening[list].filter((_, i) => i !== index);
     return { ...opening, [list]: length > 1 ? left : opening[list].map((r) => ({ ...r, assumed: true })) };
   }
   return { ...opening, [list]: opening[list].map((r, i) => (i === index ? { place: r.place, value } : r)) };
+}
+
+/** An opening without the readings that were never taken; one of each list stays. */
+function withoutBlanks(opening: Opening): Opening {
+  const kept = LISTS.map((list) => {
+    const taken = opening[list].filter((r) => !r.assumed);
+    return [list, taken.length > 0 ? taken : opening[list].slice(0, 1)] as const;
+  });
+  return { ...opening, ...Object.fromEntries(kept) };
 }
 
 /** The opening drawn with a field at each place a tape goes. */
@@ -139,11 +150,12 @@ export function MeasureStage() {
       with: (v) => withDiagonal(opening, 'falling', v),
     },
   ];
-  const add = (list: 'widths' | 'heights' | 'depths', place: string) => {
+  const add = (list: (typeof LISTS)[number], place: string) => {
     const first = opening[list][0];
     if (first)
       commitOpening(id, { ...opening, [list]: [...opening[list], { place, value: first.value, assumed: true }] }, 'Added a reading');
   };
+  const measured = withoutBlanks(opening);
   const piece = solution.shape.overall;
   const pw = toMm(piece.width.value) * scale;
   const ph = toMm(piece.height.value) * scale;
@@ -245,7 +257,13 @@ export function MeasureStage() {
             <Button onPress={() => add('depths', `depth ${opening.depths.length + 1}`)}>
               <Plus aria-hidden /> Depth
             </Button>
-            <Faint>Empty a reading to remove it.</Faint>
+            {LISTS.some((list) => measured[list].length < opening[list].length) ? (
+              <Button data-quiet onPress={() => commitOpening(id, measured, 'Took out blank readings')}>
+                Remove blank readings
+              </Button>
+            ) : (
+              <Faint>Empty a reading to remove it.</Faint>
+            )}
           </Row>
         </>
       ) : null}
