@@ -8,7 +8,7 @@ import { type Boards } from '../core/interiors/index.js';
 import { type PanelCase } from '../core/shells/index.js';
 import { boughtFor, solve, type Solution } from '../core/solution/index.js';
 import { chest, chestShop, drawers } from '../core/testing/chest.js';
-import { divided, piece, space, stock, thing, workshop } from '../core/testing/samples.js';
+import { divided, piece, space, stock, thing, workshop, panels } from '../core/testing/samples.js';
 import { edgesText, lettersText, machiningText, rowsOf, type Part } from '../core/parts/index.js';
 
 const MM = { unit: 'mm', step: mm(0.1) } as const;
@@ -18,7 +18,6 @@ const said = (s: Solution, id: string) => partOf(s, id).features.map((f) => mach
 const facts = (s: Solution, id: string) => (s.shape.facts.get(id) ?? []).map((f) => [f.name, f.figure && toMm(f.figure.value)] as const);
 const stops = (s: Solution, start: string) =>
   s.checks.filter((c) => c.id.startsWith(start)).map((c) => [c.severity, writeExactly(c.sentence)]);
-const { shelves: usual } = piece(space('in'));
 
 describe('what is cut into a part', () => {
   test('packing housings say how high they are', () => {
@@ -31,7 +30,7 @@ describe('what is cut into a part', () => {
 
   test('housings are through, or say where they stop', () => {
     const housed = (setback: number) =>
-      solve(piece(divided('in', 'up', 2), { shelves: { ...usual, fix: 'housed', setback: mm(setback) } }), workshop(), {});
+      solve(piece(divided('in', 'up', 2), { panels: panels({ fix: 'housed', setback: mm(setback) }) }), workshop(), {});
     // 960 inside less one shelf of 20, over two, over the bottom of 20: 970 + 20 from the foot of the side.
     expect(said(housed(0), 'case/side/left')).toEqual([
       'housing 20 wide, 5 deep, on the inside, 990 from the lower end, from edge to edge',
@@ -60,7 +59,7 @@ describe('what is cut into a part', () => {
   test('a divider on a doubled shelf is let into its upper layer', () => {
     const upper = divided('up', 'across', 2);
     const inside = space('in', { split: { axis: 'up', members: [{ id: 's', doubled: 'glued' }], spaces: [space('low'), upper] } });
-    const s = solve(piece(inside, { dividers: { fix: 'housed', housing: mm(5) } }), workshop(), {});
+    const s = solve(piece(inside, { panels: panels({}, { fix: 'housed' }) }), workshop(), {});
     expect(said(s, 's/shelf-layer/1')).toEqual(['housing 20 wide, 5 deep, on the upper face, 470 from the left end, from edge to edge']);
     expect(said(s, 's/shelf/1')).toEqual([]);
   });
@@ -220,7 +219,7 @@ describe('pin holes', () => {
     const inside = divided('in', 'across', 2);
     inside.split?.spaces.forEach((bay) => (bay.split = divided(bay.id, 'up', 2).split as NonNullable<Space['split']>));
     return solve(
-      piece(inside, { shelves: { ...usual, fix: 'loose', looseEnd: mm(1) }, ...extra }),
+      piece(inside, { panels: panels({ fix: 'loose', looseEnd: mm(1) }), ...extra }),
       workshop({ stock: { ply: stock({ thickness: mm(t) }) } }),
       {},
     );
@@ -260,10 +259,10 @@ test('edging goes round fronts and along boards, and is taken off what is cut', 
 });
 
 test('pins and screws are bought: four pins to a loose shelf, screws by size', () => {
-  const s = solve(piece(divided('in', 'up', 3), { shelves: { ...usual, fix: 'loose', looseEnd: mm(1) } }), workshop(), {});
+  const s = solve(piece(divided('in', 'up', 3), { panels: panels({ fix: 'loose', looseEnd: mm(1) }) }), workshop(), {});
   const bought = boughtFor(s).map((b) => [b.count, b.what]);
   expect(bought).toContainEqual([8, 'shelf pins Ø5']);
-  const screws = boughtFor(solve(piece(divided('in', 'up', 3), { shelves: { ...usual, fix: 'butted' } }), workshop(), {})).filter((b) =>
+  const screws = boughtFor(solve(piece(divided('in', 'up', 3), { panels: panels({ fix: 'butted' }) }), workshop(), {})).filter((b) =>
     b.what.startsWith('wood screws'),
   );
   // The top and two shelves, at two ends each, by two screws in 300; the bottom stands on the floor.

@@ -134,7 +134,7 @@ describe('nothing refers to what is not there', () => {
     await http()
       .post(`${shed}/stock`)
       .send({ id: 'elm', data: { ...data, name: 'Elm' }, label: 'Added Elm' });
-    await put('pieces/brayer-rack', (p) => (p.stock.shelves = 'elm'));
+    await put('pieces/brayer-rack', (p) => (p.panels.stock.shelves = 'elm'));
     const back = await walk('undo', 'stock');
     expect([back.status, detail(back)]).toEqual([409, expect.stringContaining('Brayer rack')]);
     expect((await get('stock/elm')).data.name).toBe('Elm');
@@ -142,7 +142,7 @@ describe('nothing refers to what is not there', () => {
   });
 
   test('an edit whose stock was taken out since is not taken back, and says what it needs', async () => {
-    await put('pieces/brayer-rack', (p) => (p.stock.shelves = 'birch-18'), 'Back to birch');
+    await put('pieces/brayer-rack', (p) => (p.panels.stock.shelves = 'birch-18'), 'Back to birch');
     await remove('stock/elm');
     const back = await walk('undo', 'pieces/brayer-rack');
     expect([back.status, detail(back)]).toEqual([409, expect.stringContaining('stock elm')]);

@@ -13,9 +13,10 @@ afterAll(async () => {
 });
 
 const shed = '/api/projects/print-shed';
-const stock = { ends: 'birch-18', shelves: 'birch-18', dividers: 'birch-18' };
+const stock = { ends: 'birch-18' };
+const panels = { ...throwAway.panels, stock: { shelves: 'birch-18', dividers: 'birch-18' } };
 const rods = { kind: 'rods', stock: 'birch-18', thick: 40 * 80_000 };
-const piece = { ...throwAway, stock, interior: { ...throwAway.interior, split: { ...throwAway.interior.split, making: rods } } };
+const piece = { ...throwAway, stock, panels, interior: { ...throwAway.interior, split: { ...throwAway.interior.split, making: rods } } };
 const space = (things: unknown) => ({
   ...piece,
   interior: { ...piece.interior, split: { ...piece.interior.split, spaces: piece.interior.split.spaces?.map((s) => ({ ...s, things })) } },

@@ -4,7 +4,7 @@ import type { Space } from '../piece/index.js';
 import type { PanelCase } from '../shells/index.js';
 import { solve, type Solution } from '../solution/index.js';
 import { chest, drawers } from '../testing/chest.js';
-import { divided, piece, space, workshop } from '../testing/samples.js';
+import { divided, piece, space, workshop, panels } from '../testing/samples.js';
 
 const check = (s: Solution, start: string) => s.checks.find((c) => c.id.startsWith(start));
 const text = (s: Solution, start: string) => writeExactly(check(s, start)?.sentence ?? []);
@@ -18,7 +18,7 @@ function bays(between: object, fix: 'loose' | 'butted' | 'housed'): Solution {
     return column;
   };
   const inside = space('in', { split: { axis: 'across', members: [{ id: 'mid', ...between }], spaces: [bay('l'), bay('r')] } });
-  return solve(piece(inside, { shelves: { fix, housing: mm(5), looseEnd: mm(1), setback: ZERO } }), workshop(), {});
+  return solve(piece(inside, { panels: panels({ fix, looseEnd: mm(1) }) }), workshop(), {});
 }
 
 describe('a member is held only where something is', () => {
@@ -42,7 +42,7 @@ describe('a member is held only where something is', () => {
   test('pins do not reach a shelf that is cut 8 short at each end', () => {
     const short = (looseEnd: number) => {
       const inside = divided('in', 'up', 2);
-      const extra: Partial<PanelCase> = { shelves: { fix: 'loose', housing: mm(5), looseEnd: mm(looseEnd), setback: ZERO } };
+      const extra: Partial<PanelCase> = { panels: panels({ looseEnd: mm(looseEnd) }) };
       return check(solve(piece(inside, extra), workshop(), {}), 'falls-')?.severity;
     };
     expect([short(1), short(5), short(8)]).toEqual([undefined, undefined, 'stop']);

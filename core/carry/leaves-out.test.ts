@@ -4,7 +4,7 @@ import type { Placement } from '../things/index.js';
 import type { Space } from '../piece/index.js';
 import type { PanelCase } from '../shells/index.js';
 import { solve } from '../solution/index.js';
-import { divided, piece, workshop } from '../testing/samples.js';
+import { divided, piece, workshop, panels } from '../testing/samples.js';
 import { leavesOut, stopsBuild, type CarriedMember } from './index.js';
 
 function leftOut(id: string, things: Placement[], extra: Partial<PanelCase> = {}, columns = 1): readonly string[] {
@@ -39,7 +39,7 @@ test('a back that is there and does not hold it is said not to count; none is no
 });
 
 test('joints that are not judged are counted', () => {
-  const mdf = { shelves: { fix: 'butted', housing: mm(5), looseEnd: mm(0), setback: mm(0) } } as const;
+  const mdf = { panels: panels({ fix: 'butted' }) };
   expect(leftOut(SHELF, tins(), mdf).join()).not.toContain('not judged.,');
   const inside = divided('in', 'up', 2);
   (inside.split?.spaces[1] as Space).things = tins();

@@ -6,7 +6,7 @@ import { type PanelCase } from '../shells/index.js';
 import { solve, type Solution } from '../solution/index.js';
 import type { Workshop } from '../project/index.js';
 import { readAgain } from '../survey/index.js';
-import { divided, opening, piece, space, stock, thing, workshop } from '../testing/samples.js';
+import { divided, opening, piece, space, stock, thing, workshop, panels } from '../testing/samples.js';
 import { worstFirst, type Check } from './index.js';
 
 const solved = (p: PanelCase, shop: Workshop = workshop()) => solve(p, shop, {});
@@ -178,7 +178,7 @@ describe('members', () => {
   const housedBoth = (housing: number) => {
     const bays = divided('in', 'across', 2);
     (bays.split as NonNullable<Space['split']>).spaces = [divided('l', 'up', 2), divided('r', 'up', 2)];
-    return piece(bays, { shelves: { fix: 'housed', housing: mm(housing), looseEnd: ZERO, setback: ZERO } });
+    return piece(bays, { panels: panels({ fix: 'housed', housing: mm(housing) }) });
   };
 
   test.each([

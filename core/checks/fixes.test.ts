@@ -19,7 +19,7 @@ const SPOILT: readonly ((piece: Piece, space: Space, n: number) => void)[] = [
     [...spacesOf(piece.interior)].forEach(({ space }) => space.split?.members.forEach((m) => (m.at = mm(((n * 37) % 700) + 1)))),
   (piece) => (piece.width = { from: 'given', size: mm(90), of: 'overall' }),
   (piece) => (piece.height = { from: 'given', size: mm(130), of: 'overall' }),
-  (piece) => (piece.shelves = { ...piece.shelves, fix: 'loose', looseEnd: mm(300) }),
+  (piece) => (piece.panels.shelves = { ...piece.panels.shelves, fix: 'loose', looseEnd: mm(300) }),
 ];
 
 function spoilt(piece: Piece, n: number): Piece {

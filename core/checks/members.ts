@@ -3,6 +3,7 @@ import { ZERO, mm, type Length } from '../length/index.js';
 import { alike, limitName, type CarriedMember, type Carried } from '../carry/index.js';
 import { PIN, keptOf, pinsThrough } from '../joints/index.js';
 import type { Letters, Member, Piece, Shape } from '../piece/index.js';
+import { withPanels } from '../interiors/index.js';
 import type { Workshop } from '../project/index.js';
 import { pieceFix, type Check } from '../finding/index.js';
 import { holdChecks, namesOf } from './holds.js';
@@ -16,12 +17,12 @@ function machining(piece: Piece, shape: Shape, letters: Letters): Check[] {
     const through = worst.left <= ZERO;
     const looser = pieceFix(say`Make the shelves loose, on pins`, {
       kind: 'piece',
-      patch: { shelves: { ...piece.shelves, fix: 'loose' } },
+      patch: withPanels(piece, { shelves: { ...piece.panels.shelves, fix: 'loose' } }),
     });
     const third = Math.floor(member.thickness.value / 3 / mm(0.5)) * mm(0.5);
     const shallower = pieceFix(say`House them ${len(third as Length)} deep`, {
       kind: 'piece',
-      patch: { shelves: { ...piece.shelves, housing: third as Length } },
+      patch: withPanels(piece, { shelves: { ...piece.panels.shelves, housing: third as Length } }),
     });
     return [
       {
@@ -33,7 +34,9 @@ function machining(piece: Piece, shape: Shape, letters: Letters): Check[] {
           ? say`${capital(nameOf(member, letters))} is cut right through where it is machined${worst.both ? ' from both sides' : ''}.`
           : say`${capital(nameOf(member, letters))} keeps ${len(worst.left)} of its ${len(member.thickness.value)} where it is machined${worst.both ? ' from both sides' : ''}.`,
         fixes:
-          piece.shelves.fix === 'housed' && shape.members.some((m) => m.id === worst.mate && m.role === 'shelf') ? [shallower, looser] : [],
+          piece.panels.shelves.fix === 'housed' && shape.members.some((m) => m.id === worst.mate && m.role === 'shelf')
+            ? [shallower, looser]
+            : [],
       },
     ];
   });
@@ -45,7 +48,10 @@ function pinChecks(piece: Piece, shape: Shape, letters: Letters): Check[] {
     const through = pinsThrough(member);
     if (!through) return [];
     const name = capital(nameOf(member, letters));
-    const butted = pieceFix(say`Screw the shelves instead`, { kind: 'piece', patch: { shelves: { ...piece.shelves, fix: 'butted' } } });
+    const butted = pieceFix(say`Screw the shelves instead`, {
+      kind: 'piece',
+      patch: withPanels(piece, { shelves: { ...piece.panels.shelves, fix: 'butted' } }),
+    });
     return [
       {
         id: `pins-${member.id}`,
@@ -56,7 +62,7 @@ function pinChecks(piece: Piece, shape: Shape, letters: Letters): Check[] {
           through.kind === 'pierce'
             ? say`Pins ${len(PIN.depth)} deep go right through ${nameOf(member, letters)}, which is ${len(member.thickness.value)} thick.`
             : say`${name} has ${through.count} pin holes that meet others from its other face: set one of the shelves higher or lower.`,
-        fixes: piece.shelves.fix === 'loose' ? [butted] : [],
+        fixes: piece.panels.shelves.fix === 'loose' ? [butted] : [],
       },
     ];
   });

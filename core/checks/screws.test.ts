@@ -15,7 +15,7 @@ import {
 import { applyEdit } from '../kinds/index.js';
 import { size } from '../figure/index.js';
 import { solve } from '../solution/index.js';
-import { divided, piece, stock, thing, workshop } from '../testing/samples.js';
+import { divided, piece, stock, thing, workshop, panels } from '../testing/samples.js';
 import { clashSentence, heldIn } from './index.js';
 
 /** A board of ash, 20 thick, in its place. */
@@ -109,7 +109,7 @@ test('a butted shelf whose screws do not hold it is offered what would hold it, 
   const slab = thing({ mass: 400, shape: { kind: 'box', width: mm(800), height: mm(100), depth: mm(200) } });
   const shop = workshop({ things: { slab } });
   const made = piece(inside);
-  const s = solve({ ...made, shelves: { ...made.shelves, fix: 'butted' } }, shop, {});
+  const s = solve({ ...made, panels: panels({ fix: 'butted' }) }, shop, {});
   const check = s.checks.find((c) => c.id === 'ends-in-m1/shelf/1');
   expect(check && writeExactly(check.sentence)).toMatch(/gives 1980 N on at one end, more than that holds. It would take 11 screws/);
   // Pins would not hold it: they are not offered.

@@ -40,7 +40,7 @@ export function otherWays(piece: Piece, carried: Carried, id: string, letters: L
   const holds = (how: 'housed' | 'pins') =>
     ends.every((s) => {
       const carrier = carried.members.get(s.carrier)?.member;
-      return carrier !== undefined && wouldHold(how, s, member, carrier, piece.shelves.housing, settings);
+      return carrier !== undefined && wouldHold(how, s, member, carrier, piece.panels.shelves.housing, settings);
     });
   const held = (fix: 'housed' | 'loose', label: Sentence) => pieceFix(label, { kind: 'member', member: member.node, patch: { fix } });
   const name = nameOf(member, letters);

@@ -4,16 +4,15 @@ import type { Drawers } from '../interiors/index.js';
 import type { PanelCase } from '../shells/index.js';
 import { solve, type Solution } from '../solution/index.js';
 import { chest, chestShop, drawers } from '../testing/chest.js';
-import { divided, opening, piece, space, workshop } from '../testing/samples.js';
+import { divided, opening, piece, workshop, panels } from '../testing/samples.js';
 
 const shelves = (extra: Partial<PanelCase> = {}) => solve(piece(divided('in', 'up', 3), extra), workshop(), {});
-const { shelves: usual } = piece(space('in'));
 const boxed = (bottom: Drawers['box']['bottom']) => drawers({ box: { order: 'ends-between', join: 'screwed', bottom } });
 const stops = (s: Solution) => s.checks.filter((c) => c.severity === 'stop').map((c) => writeExactly(c.sentence));
 
 test.each<[string, () => Solution]>([
-  ['end clearance 300', () => shelves({ shelves: { ...usual, looseEnd: mm(600) } })],
-  ['a setback deeper than the case', () => shelves({ shelves: { ...usual, setback: mm(350) } })],
+  ['end clearance 300', () => shelves({ panels: panels({ looseEnd: mm(600) }) })],
+  ['a setback deeper than the case', () => shelves({ panels: panels({ setback: mm(350) }) })],
   ['a groove slack of 400', () => chest(boxed({ kind: 'groove', depth: mm(4), up: mm(8), slack: mm(400) }))],
   ['a groove slack of 2000', () => chest(boxed({ kind: 'groove', depth: mm(4), up: mm(8), slack: mm(2000) }))],
   ['a back slack of 2000', () => shelves({ back: { kind: 'groove', depth: mm(5), inset: ZERO, slack: mm(2000) } })],

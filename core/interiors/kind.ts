@@ -25,9 +25,11 @@ import type {
   Space,
   Split,
   Stand,
+  StockUse,
 } from '../piece/index.js';
 import type { Rounding } from '../run/index.js';
 import type { Workshop } from '../project/index.js';
+import type { Panels } from './panels/spec.js';
 
 /** A clear region of a piece, with the members round it. */
 export interface ClearRegion {
@@ -40,10 +42,10 @@ export interface ClearRegion {
   readonly off?: Length;
 }
 
-/** What a need is worked out with: the workshop, the stock of shelves and dividers, and the clear room known so far. */
+/** What a need is worked out with: the workshop, how panels are made, and the clear room known so far. */
 export interface NeedContext {
   readonly workshop: Workshop;
-  readonly stock: { readonly shelves: string; readonly dividers: string };
+  readonly panels: Panels;
   readonly rounding: Rounding;
   /** Clear depth for things to stand behind each other, where it is known. */
   readonly depth?: Length;
@@ -129,6 +131,8 @@ interface Kind<M> {
   readonly schema: TSchema | null;
   /** The records that it refers to. */
   names(making: M): readonly Names[];
+  /** What it says of a piece as a whole, whatever is inside: its fields and the stock they name; null for nothing. */
+  readonly onPiece: { readonly fields: Readonly<Record<string, TSchema>>; uses(piece: Piece): readonly StockUse[] } | null;
   /** From where one looks at it first. */
   readonly seenFrom: 'front' | 'top';
   /** Made of another stock, where a member of it is made with all that are like it; null where it is not. */

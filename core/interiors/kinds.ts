@@ -1,4 +1,5 @@
-import { kindList } from '../piece/index.js';
+import type { TSchema } from '@sinclair/typebox';
+import { kindList, pieceFields } from '../piece/index.js';
 import type { Filling, Making, Space, Split } from '../piece/index.js';
 import { boards } from './boards/index.js';
 import { cells } from './cells/index.js';
@@ -21,6 +22,16 @@ export function dividingKind({ making }: { readonly making?: Making | undefined 
 /** The kind of what fills a space. @throws Error where there is no such kind */
 export function fillingKind({ kind }: Filling): FillingKind {
   return FILLINGS.of(kind);
+}
+
+/** What the kinds say of a piece as a whole. */
+export function ofInteriors() {
+  return [...DIVIDING.all, ...FILLINGS.all].flatMap(({ onPiece }) => onPiece ?? []);
+}
+
+/** The fields that every piece has, whatever its shell is. */
+export function commonFields(): Readonly<Record<string, TSchema>> {
+  return ofInteriors().reduce((fields, kind) => ({ ...fields, ...kind.fields }), { ...pieceFields });
 }
 
 /** Whether something is what fills a space as a whole, and not what divides one. */

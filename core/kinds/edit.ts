@@ -1,19 +1,10 @@
 import { OptionalKind, type TSchema } from '@sinclair/typebox';
 import type { Length } from '../length/index.js';
 import { mergedRule } from '../run/index.js';
-import {
-  findMember,
-  findSpace,
-  pieceFields,
-  spacesOf,
-  type DividingMember,
-  type Piece,
-  type PieceEdit,
-  type Space,
-} from '../piece/index.js';
+import { findMember, findSpace, spacesOf, type DividingMember, type Piece, type PieceEdit, type Space } from '../piece/index.js';
 import type { Placement } from '../things/index.js';
 import { shellOf } from '../shells/index.js';
-import { holdsThings } from '../interiors/index.js';
+import { commonFields, holdsThings } from '../interiors/index.js';
 
 /** An edit that names something the piece does not have. */
 export class EditError extends Error {}
@@ -180,7 +171,7 @@ function clear(space: Space): void {
 
 /** The piece with some fields replaced, or left out. @throws EditError for a field that its shell does not have, or must have */
 function patched(piece: Piece, { patch, without = [] }: Extract<PieceEdit, { kind: 'piece' }>): Piece {
-  const fields: Readonly<Record<string, TSchema>> = { ...pieceFields, ...shellOf(piece).fields };
+  const fields: Readonly<Record<string, TSchema>> = { ...commonFields(), ...shellOf(piece).fields };
   const strange = [...Object.keys(patch), ...without].find((key) => !(key in fields));
   if (strange) throw new EditError(`${piece.name} has no ${strange} to change`);
   const needed = without.find((key) => !(OptionalKind in (fields[key] as TSchema)));

@@ -88,19 +88,17 @@ describe('a bank of drawers is changed like any run', () => {
 });
 
 describe('fields of a shell that it does not have', () => {
-  const { name, width, height, depth, shelves, dividers, edges, interior } = base;
+  const { name, width, height, depth, panels, edges, interior } = base;
   const inPlace: InPlace = {
     name,
     width,
     height,
     depth,
-    shelves,
-    dividers,
+    panels,
     edges,
     interior,
     shell: 'in-place',
     place: 'an old cabinet',
-    stock: { shelves: 'ply', dividers: 'ply' },
     fixedToWall: true,
   };
 

@@ -1,5 +1,5 @@
-import { dividingKind, fillingKind } from '../interiors/index.js';
-import { spacesOf, type Named, type Names, type Piece, type Space } from '../piece/index.js';
+import { dividingKind, fillingKind, ofInteriors } from '../interiors/index.js';
+import { spacesOf, type Named, type Names, type Piece, type Space, type StockUse } from '../piece/index.js';
 import { shellOf } from '../shells/index.js';
 
 /** Everything outside itself that the inside of a piece names: what it holds, and what it is made of. */
@@ -18,11 +18,14 @@ export function namedIn(root: Space): readonly Named[] {
   });
 }
 
+/** The stock that a piece itself is made of: its shell, and what kinds of interiors say of all of it. */
+export function ownStock(piece: Piece): readonly StockUse[] {
+  return [...shellOf(piece).uses(piece), ...ofInteriors().flatMap((kind) => kind.uses(piece))];
+}
+
 /** Every record outside itself that a piece names. */
 export function namedBy(piece: Piece): readonly Named[] {
   const opening: Named[] = piece.opening === undefined ? [] : [{ kind: 'opening', id: piece.opening, where: 'opening' }];
-  const stock = Object.entries(piece.stock).flatMap(([use, id]): Named[] =>
-    id === undefined ? [] : [{ kind: 'stock', id, where: `stock/${use}` }],
-  );
+  const stock = ownStock(piece).map(({ id, where }): Named => ({ kind: 'stock', id, where }));
   return [...opening, ...stock, ...namedIn(piece.interior), ...shellOf(piece).names(piece)];
 }

@@ -1,6 +1,6 @@
 import { Type, type TSchema } from '@sinclair/typebox';
-import { DIVIDING, FILLINGS } from '../interiors/index.js';
-import { pieceFields, spaceSchema, type Piece, type Space } from '../piece/index.js';
+import { DIVIDING, FILLINGS, commonFields } from '../interiors/index.js';
+import { spaceSchema, type Piece, type Space } from '../piece/index.js';
 import { SHELLS } from '../shells/index.js';
 
 const closed = { additionalProperties: false } as const;
@@ -13,7 +13,7 @@ function makeSchema() {
     SHELLS.all.map(({ kind, fields }) =>
       Type.Object(
         {
-          ...pieceFields,
+          ...commonFields(),
           shell: Type.Literal(kind),
           // Each shell has its own name for a space that refers to itself, as JSON Schema asks.
           interior: Type.Unsafe<Space>(spaceSchema(`space-in-${kind}`, kinds)),

@@ -2,7 +2,7 @@ import { ZERO, mm, toMm } from '../length/index.js';
 import { flatFrame, rectangle, SQUARE_EDGES, type Feature, type Member } from '../piece/index.js';
 import { size } from '../figure/index.js';
 import { solve } from '../solution/index.js';
-import { divided, piece, stock, workshop } from '../testing/samples.js';
+import { divided, piece, stock, workshop, panels } from '../testing/samples.js';
 import { letter, letterAt, likenessOf, partsOf, rowsOf } from './index.js';
 
 function board(id: string, extra: Partial<Member> = {}): Member {
@@ -89,7 +89,7 @@ describe('hand, from geometry alone', () => {
       if (first !== null && inside.split?.spaces[0]) inside.split.spaces[0].rule = { kind: 'fixed', size: mm(first) };
       const p = piece(inside, {
         back: { kind: 'groove', depth: mm(5), inset: mm(10), slack: mm(1) },
-        shelves: { fix: 'housed', housing: mm(5), looseEnd: ZERO, setback: mm(16) },
+        panels: panels({ fix: 'housed', setback: mm(16) }),
       });
       return rowsOf(solve(p, workshop(), {}).parts)
         .filter((r) => r.first.member.role === 'side')
@@ -101,10 +101,9 @@ describe('hand, from geometry alone', () => {
   });
 
   test('plain sides are simply two of one part', () => {
-    const sides = rowsOf(
-      solve(piece(divided('in', 'up', 3), { shelves: { fix: 'butted', housing: mm(5), looseEnd: ZERO, setback: ZERO } }), workshop(), {})
-        .parts,
-    ).filter((r) => r.first.member.role === 'side');
+    const sides = rowsOf(solve(piece(divided('in', 'up', 3), { panels: panels({ fix: 'butted' }) }), workshop(), {}).parts).filter(
+      (r) => r.first.member.role === 'side',
+    );
     expect(sides.map((r) => [r.count, r.hand])).toEqual([[2, null]]);
   });
 });

@@ -1,9 +1,22 @@
+import type { PiecePatch, StockUse } from './spec.js';
+
 /** A record that a piece names, and where. */
 export interface Named {
   readonly kind: 'opening' | 'stock' | 'slide' | 'thing';
   readonly id: string;
   /** Where, in words: a use of the piece, or a node of its interior. */
   readonly where: string;
+}
+
+/** The stocks of a record of uses, each with the piece made of another. @param where the path of the record in the piece */
+export function stockUses<S extends Readonly<Record<string, string | undefined>>>(
+  where: string,
+  stock: S,
+  made: (stock: S) => PiecePatch,
+): readonly StockUse[] {
+  return Object.entries(stock).flatMap(([use, id]) =>
+    id === undefined ? [] : [{ use, where: `${where}/${use}`, id, with: (other) => made({ ...stock, [use]: other }) }],
+  );
 }
 
 /** A record that a kind names. */

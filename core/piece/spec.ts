@@ -2,7 +2,7 @@ import { Type, type Static, type TObject } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema } from '../length/index.js';
 import { IdSchema, NameSchema } from '../ids/index.js';
 import { RoundingSchema } from '../run/index.js';
-import { FixSchema, type Space } from './space.js';
+import type { Space } from './space.js';
 
 const closed = { additionalProperties: false } as const;
 
@@ -35,20 +35,6 @@ export const pieceFields = {
   width: OverallSchema,
   height: OverallSchema,
   depth: OverallSchema,
-  /** How shelves meet the sides unless one says otherwise. */
-  shelves: Type.Object(
-    {
-      fix: FixSchema,
-      /** How deep a housing goes into each side. */
-      housing: SizeSchema,
-      /** What a loose shelf is short at each end. */
-      looseEnd: DistanceSchema,
-      /** How far shelves stand back from the front. */
-      setback: DistanceSchema,
-    },
-    closed,
-  ),
-  dividers: Type.Object({ fix: Type.Union([Type.Literal('butted'), Type.Literal('housed')]), housing: SizeSchema }, closed),
   /** The front edges: left square, eased, or covered with edging so thick. */
   edges: Type.Object(
     { front: Type.Union([Type.Literal('square'), Type.Literal('eased'), Type.Literal('banded')]), banding: DistanceSchema },
@@ -61,12 +47,20 @@ export const pieceFields = {
   noOneOn: Type.Optional(Type.Boolean()),
 };
 
+/** What kinds of interiors say of a piece as a whole: each adds its own fields to this, where it is defined. */
+// eslint-disable-next-line @typescript-eslint/no-empty-object-type
+export interface OfInteriors {}
+
 /** The clear inside of a piece, and what the fields of every kind of shell have in common. */
-export type PieceCommon = Static<TObject<typeof pieceFields>> & {
-  interior: Space;
-  /** What shelves and dividers are made of, with whatever else the shell is made of. */
-  stock: { shelves: string; dividers: string };
-};
+export type PieceCommon = Static<TObject<typeof pieceFields>> & OfInteriors & { interior: Space };
+
+/** A stock that a piece itself is made of: what for, where it says so, and what makes it of another. */
+export interface StockUse {
+  readonly use: string;
+  readonly where: string;
+  readonly id: string;
+  readonly with: (id: string) => PiecePatch;
+}
 
 /** The kinds of shells by their names: each adds its own spec to this, where it is defined. */
 // eslint-disable-next-line @typescript-eslint/no-empty-object-type

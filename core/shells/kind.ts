@@ -1,7 +1,7 @@
 import type { TSchema } from '@sinclair/typebox';
 import type { Check } from '../finding/index.js';
 import type { Carried } from '../carry/index.js';
-import type { Member, Named, Piece, PieceEdit, Shape } from '../piece/index.js';
+import type { Member, Named, Piece, PieceEdit, Shape, StockUse } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import type { Asked, Candidate } from '../remedies/index.js';
 
@@ -15,7 +15,9 @@ export interface ShellKind<P extends Piece = Piece> {
   readonly inside: string;
   /** The fields that it has besides those of every piece. */
   readonly fields: Readonly<Record<string, TSchema>>;
-  /** The records that these refer to, besides the stock that it is made of. */
+  /** The stock that it is made of, by its uses. */
+  uses(piece: P): readonly StockUse[];
+  /** The records that its fields refer to besides. */
   names(piece: P): readonly Named[];
   shape(piece: P, workshop: Workshop): Shape;
   /** What keeps it from leaning over sideways. */

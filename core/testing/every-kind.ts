@@ -5,7 +5,7 @@ import type { Boards, Cells, Drawers, Front, Runner, Slats } from '../interiors/
 import type { InPlace, PanelCase } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import type { Solution } from '../solution/index.js';
-import { piece, space, stock, thing, workshop } from './samples.js';
+import { piece, space, stock, thing, workshop, panels } from './samples.js';
 
 /** The same pieces each time, so that a change is held against what the last one was. */
 export const SEED = 20261125;
@@ -200,8 +200,7 @@ export const anyPiece: fc.Arbitrary<{ readonly piece: Piece; readonly shop: Work
       height: given(height),
       depth: given(depth),
       rounding: { grid: mm(0.5), set, leftover: 'spread' },
-      dividers: { fix, housing: mm(4) },
-      shelves: { fix, housing: mm(4), looseEnd: ZERO, setback: ZERO },
+      panels: panels({ fix, housing: mm(4) }, { fix, housing: mm(4) }),
     } as const;
     const shop = workshop({
       stock: {
@@ -231,7 +230,6 @@ export const anyPiece: fc.Arbitrary<{ readonly piece: Piece; readonly shop: Work
       interior,
       shell: 'in-place',
       place: 'an old cabinet',
-      stock: { shelves: 'ply', dividers: 'ply' },
     };
     return { piece: cased ? base : inPlace, shop };
   });

@@ -1,5 +1,6 @@
 import { ZERO, mm, type Length } from '../length/index.js';
 import type { Axis, Space } from '../piece/index.js';
+import type { Panels } from '../interiors/index.js';
 import type { PanelCase } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import type { GapRule } from '../run/index.js';
@@ -93,6 +94,21 @@ export function workshop(
   };
 }
 
+const SAMPLE_PANELS: Panels = {
+  stock: { shelves: 'ply', dividers: 'ply' },
+  shelves: { fix: 'loose', housing: mm(5), looseEnd: ZERO, setback: ZERO },
+  dividers: { fix: 'butted', housing: mm(5) },
+};
+
+/** How the panels of a sample are made, but for what is said otherwise of its shelves and its dividers. */
+export function panels(shelves: Partial<Panels['shelves']> = {}, dividers: Partial<Panels['dividers']> = {}): Panels {
+  return {
+    ...SAMPLE_PANELS,
+    shelves: { ...SAMPLE_PANELS.shelves, ...shelves },
+    dividers: { ...SAMPLE_PANELS.dividers, ...dividers },
+  };
+}
+
 /** A case of 1000 x 2000 x 300 outside, all of 20, no base and no back, shelves loose with no gap. */
 export function piece(interior: Space, extra: Partial<PanelCase> = {}): PanelCase {
   const given = (size: number) => ({ from: 'given', size: mm(size), of: 'overall' }) as const;
@@ -106,9 +122,8 @@ export function piece(interior: Space, extra: Partial<PanelCase> = {}): PanelCas
     top: 'between',
     bottom: 'between',
     back: { kind: 'none' },
-    stock: { sides: 'ply', shelves: 'ply', dividers: 'ply', back: 'thin', base: 'ply' },
-    shelves: { fix: 'loose', housing: mm(5), looseEnd: ZERO, setback: ZERO },
-    dividers: { fix: 'butted', housing: mm(5) },
+    stock: { sides: 'ply', back: 'thin', base: 'ply' },
+    panels: SAMPLE_PANELS,
     edges: { front: 'square', banding: ZERO },
     fixedToWall: true,
     interior,

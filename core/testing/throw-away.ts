@@ -4,7 +4,18 @@ import { leanCheck } from '../finding/index.js';
 import { DIVIDING, divide, dividingMemberId, interiorMembers, type DividedIn, type DividingKind, type Made } from '../interiors/index.js';
 import { NOTHING } from '../interiors/kind.js';
 import { SizeSchema, ZERO, add, mm, type Length } from '../length/index.js';
-import { atX, flatFrame, FLOOR, rectangular, stockNames, uprightFrame, type Piece, type PieceCommon, type Shape } from '../piece/index.js';
+import {
+  atX,
+  flatFrame,
+  FLOOR,
+  rectangular,
+  stockNames,
+  stockUses,
+  uprightFrame,
+  type Piece,
+  type PieceCommon,
+  type Shape,
+} from '../piece/index.js';
 import { IdSchema } from '../ids/index.js';
 import { woodOf, type Workshop } from '../project/index.js';
 import { SHELLS, type ShellKind } from '../shells/index.js';
@@ -20,16 +31,16 @@ type Rods = Static<typeof RodsSchema>;
 const trestleFields = {
   /** How far its floor is off the ground. */
   lift: SizeSchema,
-  stock: Type.Object({ ends: IdSchema, shelves: IdSchema, dividers: IdSchema }, closed),
+  stock: Type.Object({ ends: IdSchema }, closed),
 };
 type Trestle = PieceCommon & { shell: 'trestle' } & Static<TObject<typeof trestleFields>>;
 
 const END = { left: 'trestle/end/left', right: 'trestle/end/right', floor: 'trestle/floor/1' } as const;
 
 function shape(piece: Trestle, workshop: Workshop): Shape {
-  const context = { workshop, stock: piece.stock, rounding: workshop.settings.rounding };
+  const context = { workshop, panels: piece.panels, rounding: workshop.settings.rounding };
   const ends = woodOf(workshop, piece.stock.ends);
-  const floor = woodOf(workshop, piece.stock.shelves);
+  const floor = woodOf(workshop, piece.panels.stock.shelves);
   const under = [size('lift', piece.lift), floor.thickness.named('floor')];
   const sides = ends.thickness.times(2).named('two ends');
   const [depth, width, height] = [
@@ -102,6 +113,7 @@ const trestle = {
   kind: 'trestle',
   inside: 'Between the ends',
   fields: trestleFields,
+  uses: (piece: Trestle) => stockUses('stock', piece.stock, (stock) => ({ stock }) as never),
   names: () => [],
   shape,
   racking: () => [leanCheck('look', 'fails', say`Nothing keeps the ends of the trestle from leaning over.`, [])],
@@ -136,6 +148,7 @@ const rods = {
   kind: 'rods',
   schema: RodsSchema,
   names: ({ stock }: Rods) => stockNames([stock]),
+  onPiece: null,
   seenFrom: 'front',
   filled: () => 'rods',
   split: (making: Rods) => ({
@@ -164,9 +177,12 @@ export const throwAway = {
   width: { from: 'given', size: mm(1000), of: 'overall' },
   height: { from: 'given', size: mm(900), of: 'overall' },
   depth: { from: 'given', size: mm(300), of: 'overall' },
-  stock: { ends: 'ply', shelves: 'ply', dividers: 'ply' },
-  shelves: { fix: 'butted', housing: mm(5), looseEnd: ZERO, setback: ZERO },
-  dividers: { fix: 'butted', housing: mm(5) },
+  stock: { ends: 'ply' },
+  panels: {
+    stock: { shelves: 'ply', dividers: 'ply' },
+    shelves: { fix: 'butted', housing: mm(5), looseEnd: ZERO, setback: ZERO },
+    dividers: { fix: 'butted', housing: mm(5) },
+  },
   edges: { front: 'square', banding: ZERO },
   fixedToWall: false,
   interior: space('in', {

@@ -15,9 +15,12 @@ const inkCase: PanelCase = {
   top: 'between',
   bottom: 'between',
   back: { kind: 'applied' },
-  stock: { sides: 'birch-18', shelves: 'birch-18', dividers: 'birch-18', back: 'birch-6', base: 'birch-18' },
-  shelves: { fix: 'housed', housing: mm(6), looseEnd: mm(1), setback: mm(16) },
-  dividers: { fix: 'butted', housing: mm(6) },
+  stock: { sides: 'birch-18', back: 'birch-6', base: 'birch-18' },
+  panels: {
+    stock: { shelves: 'birch-18', dividers: 'birch-18' },
+    shelves: { fix: 'housed', housing: mm(6), looseEnd: mm(1), setback: mm(16) },
+    dividers: { fix: 'butted', housing: mm(6) },
+  },
   edges: { front: 'eased', banding: mm(0) },
   fixedToWall: false,
   interior: space('case', {
@@ -72,8 +75,12 @@ const rollerCase: PanelCase = {
   depth: { from: 'given', size: inch(12), of: 'overall' },
   base: { kind: 'toe', height: inch(3), setback: inch(2), bearers: true },
   back: { kind: 'rebate', depth: inch(3 / 8), slack: inch(1 / 16) },
-  stock: { sides: 'maple-3-4', shelves: 'maple-3-4', dividers: 'maple-3-4', back: 'birch-6', base: 'maple-3-4' },
-  shelves: { fix: 'butted', housing: inch(1 / 4), looseEnd: inch(1 / 32), setback: inch(1 / 2) },
+  stock: { sides: 'maple-3-4', back: 'birch-6', base: 'maple-3-4' },
+  panels: {
+    stock: { shelves: 'maple-3-4', dividers: 'maple-3-4' },
+    shelves: { fix: 'butted', housing: inch(1 / 4), looseEnd: inch(1 / 32), setback: inch(1 / 2) },
+    dividers: { fix: 'butted', housing: mm(6) },
+  },
   rounding: inchRounding,
   fixedToWall: true,
   interior: space('case', {

@@ -2,16 +2,10 @@ import { ZERO, mm } from '../../core/length/index.js';
 import type { Piece, Space } from '../../core/piece/index.js';
 import type { Boards, Drawers } from '../../core/interiors/index.js';
 import type { InPlace, PanelCase } from '../../core/shells/index.js';
+import { PLAIN_EDGES, plainPanels } from './panels.js';
 import { share, space } from './spaces.js';
 
 const given = (size: number, of: 'overall' | 'inside' = 'overall') => ({ from: 'given', size: mm(size), of }) as const;
-
-const shelves = { fix: 'housed', housing: mm(6), looseEnd: mm(1), setback: ZERO } as const;
-const plain = {
-  shelves,
-  dividers: { fix: 'butted', housing: mm(6) },
-  edges: { front: 'eased', banding: ZERO },
-} as const;
 
 /** The parts of a bank, from the bottom up, with nothing but reveals between them. */
 function bank(id: string, making: Drawers, parts: readonly Space[]): NonNullable<Space['split']> {
@@ -35,7 +29,7 @@ const chestDrawers: Drawers = {
 
 /** A chest of shallow drawers for paper, on slides. */
 const paperChest: PanelCase = {
-  ...plain,
+  edges: PLAIN_EDGES,
   name: 'Paper chest',
   shell: 'panel-case',
   width: given(880, 'inside'),
@@ -45,7 +39,8 @@ const paperChest: PanelCase = {
   top: 'over',
   bottom: 'between',
   back: { kind: 'applied' },
-  stock: { sides: 'birch-18', shelves: 'birch-18', dividers: 'birch-18', back: 'birch-6', base: 'birch-18' },
+  stock: { sides: 'birch-18', back: 'birch-6', base: 'birch-18' },
+  panels: plainPanels('birch-18'),
   fixedToWall: true,
   interior: space('chest', {
     split: bank('chest', chestDrawers, [
@@ -59,7 +54,7 @@ const paperChest: PanelCase = {
 
 /** The drawer of a stand with legs and rails: lipped, on wooden runners. */
 const matDrawer: InPlace = {
-  ...plain,
+  edges: PLAIN_EDGES,
   name: 'Mat stand drawer',
   shell: 'in-place',
   place: 'The front rails of the mat stand',
@@ -67,7 +62,7 @@ const matDrawer: InPlace = {
   height: given(142),
   depth: given(373),
   cover: mm(22),
-  stock: { shelves: 'ash-18', dividers: 'ash-18' },
+  panels: plainPanels('ash-18'),
   fixedToWall: true,
   interior: space('rails', {
     split: bank(
@@ -107,7 +102,7 @@ const trayDrawers = (face: Drawers['face']): Drawers => ({
 
 /** The drawers under the composing table, out of both ends; the tape found the runners closer than they were drawn. */
 const composingTable: PanelCase = {
-  ...plain,
+  edges: PLAIN_EDGES,
   name: 'Composing table',
   shell: 'panel-case',
   width: given(566, 'inside'),
@@ -117,7 +112,8 @@ const composingTable: PanelCase = {
   top: 'over',
   bottom: 'between',
   back: { kind: 'none' },
-  stock: { sides: 'birch-24', shelves: 'birch-18', dividers: 'birch-18' },
+  stock: { sides: 'birch-24' },
+  panels: plainPanels('birch-18'),
   fixedToWall: true,
   interior: space('table', {
     split: {
@@ -157,7 +153,7 @@ const sinkDrawer: Drawers = {
 
 /** Two drawers put into the old sink cabinet, its middle post taken out. */
 const sinkDrawers: InPlace = {
-  ...plain,
+  edges: PLAIN_EDGES,
   name: 'Sink drawers',
   shell: 'in-place',
   place: 'The cabinet under the sink',
@@ -165,7 +161,7 @@ const sinkDrawers: InPlace = {
   height: given(583),
   depth: given(527),
   packing: { out: mm(24), stock: 'offcut-16', wide: mm(62) },
-  stock: { shelves: 'ash-20', dividers: 'ash-20' },
+  panels: plainPanels('ash-20'),
   fixedToWall: true,
   interior: space('cabinet', {
     split: {
@@ -183,14 +179,14 @@ const lanes: Boards = { kind: 'boards', stock: 'poplar-15', high: mm(74), ends: 
 
 /** A layout of boards pressed into the type drawer: one lane for the composing sticks in compartments, one open. */
 const typeTray: InPlace = {
-  ...plain,
+  edges: PLAIN_EDGES,
   name: 'Type tray',
   shell: 'in-place',
   place: 'The type drawer',
   width: given(543.5),
   height: given(96),
   depth: given(402),
-  stock: { shelves: 'poplar-15', dividers: 'poplar-15' },
+  panels: plainPanels('poplar-15'),
   fixedToWall: true,
   interior: space('tray', {
     split: {

@@ -1,16 +1,11 @@
-import { ZERO, mm } from '../../core/length/index.js';
+import { mm } from '../../core/length/index.js';
 import type { Piece } from '../../core/piece/index.js';
 import type { InPlace, PanelCase } from '../../core/shells/index.js';
 import type { Slats } from '../../core/interiors/index.js';
+import { PLAIN_EDGES, plainPanels } from './panels.js';
 import { fit, space } from './spaces.js';
 
 const given = (size: number, of: 'overall' | 'inside' = 'overall') => ({ from: 'given', size: mm(size), of }) as const;
-
-const plain = {
-  shelves: { fix: 'housed', housing: mm(6), looseEnd: mm(1), setback: ZERO },
-  dividers: { fix: 'butted', housing: mm(6) },
-  edges: { front: 'eased', banding: ZERO },
-} as const;
 
 const deck: Slats = {
   kind: 'slats',
@@ -22,14 +17,14 @@ const deck: Slats = {
 
 /** Slats to lay wet prints on, over the radiator. */
 const dryingDeck: InPlace = {
-  ...plain,
+  edges: PLAIN_EDGES,
   name: 'Drying deck',
   shell: 'in-place',
   place: 'The ledge over the radiator',
   width: given(900),
   height: given(180),
   depth: given(652),
-  stock: { shelves: 'ash-18', dividers: 'ash-18' },
+  panels: plainPanels('ash-18'),
   fixedToWall: true,
   noOneOn: true,
   interior: space('ledge', {
@@ -46,14 +41,14 @@ const dryingDeck: InPlace = {
 
 /** A rack of cells for proof tubes on the gable wall, round the pipe box. */
 const tubeRack: InPlace = {
-  ...plain,
+  edges: PLAIN_EDGES,
   name: 'Tube rack',
   shell: 'in-place',
   place: 'The gable wall beside the door',
   width: given(1325),
   height: given(1510),
   depth: given(300),
-  stock: { shelves: 'deal-17', dividers: 'deal-21' },
+  panels: plainPanels('deal-17', 'deal-21'),
   fixedToWall: true,
   interior: space('gable', {
     name: 'rack',
@@ -74,7 +69,7 @@ const tubeRack: InPlace = {
 
 /** A case with pigeon-holes for envelopes over a shelf. */
 const envelopeCase: PanelCase = {
-  ...plain,
+  edges: PLAIN_EDGES,
   name: 'Envelope case',
   shell: 'panel-case',
   width: given(820),
@@ -84,7 +79,8 @@ const envelopeCase: PanelCase = {
   top: 'between',
   bottom: 'between',
   back: { kind: 'rebate', depth: mm(9), slack: mm(1) },
-  stock: { sides: 'birch-18', shelves: 'birch-18', dividers: 'birch-18', back: 'birch-6' },
+  stock: { sides: 'birch-18', back: 'birch-6' },
+  panels: plainPanels('birch-18'),
   fixedToWall: true,
   interior: space('envelopes', {
     split: {

@@ -34,7 +34,7 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
   const others = [...dividingMembersOf(piece.interior)].filter(
     (d) => d.member.id !== node && d.owner.id !== found.owner.id && d.owner.split?.axis === found.owner.split?.axis,
   );
-  const stock = member.stock ?? (up ? piece.stock.shelves : piece.stock.dividers);
+  const stock = member.stock ?? (up ? piece.panels.stock.shelves : piece.panels.stock.dividers);
   const below = found.owner.split.spaces[found.index];
   const usual = precision.unit === 'mm' ? mm(40) : inch(1.5);
   const is = (what: 'panel' | 'rail', high: Length = member.rail ?? usual) => {
@@ -69,7 +69,7 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
         <div style={{ gridColumn: '1 / -1' }}>
           <Select
             label="Fixed how"
-            value={member.fix ?? (up ? piece.shelves.fix : piece.dividers.fix)}
+            value={member.fix ?? (up ? piece.panels.shelves.fix : piece.panels.dividers.fix)}
             choices={up ? SHELF_FIXES : DIVIDER_FIXES}
             onChange={(fix) => commit({ kind: 'member', member: node, patch: { fix } }, `Fixed ${name} another way`)}
           />

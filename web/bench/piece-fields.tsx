@@ -2,35 +2,22 @@ import { inch, mm } from '../../core/length/index.js';
 import type { PiecePatch } from '../../core/piece/index.js';
 import type { Rounding } from '../../core/run/index.js';
 import { usePrecision } from '../data/project.js';
-import { PictureChoice } from '../shared/picture-choice.js';
 import { Select, WideTick } from '../shared/ui.js';
 import { useSettledBench } from './bench.js';
 import { useEditFields } from './edit-fields.js';
-import { FIXES } from './fix-pictures.js';
 
 /** How fields of the piece itself are changed. */
 export function usePieceFields() {
   return useEditFields('piece', (patch: PiecePatch) => ({ kind: 'piece', patch }));
 }
 
-/** How shelves and front edges are made. */
-export function ShelfFields() {
-  const { piece } = useSettledBench();
+/** Whether front edges are eased, covered or left as they are sawn. */
+export function EdgeFields() {
+  const { edges } = useSettledBench().piece;
   const { unit } = usePrecision();
   const { change, length } = usePieceFields();
-  const { shelves, edges } = piece;
   return (
     <>
-      <PictureChoice
-        label="Shelves fixed"
-        value={shelves.fix}
-        choices={FIXES}
-        onChange={(fix) => change({ shelves: { ...shelves, fix } }, 'Fixed the shelves another way')}
-      />
-      {shelves.fix === 'housed'
-        ? length('Housing depth', shelves.housing, (housing) => ({ shelves: { ...shelves, housing } }))
-        : length('End clearance', shelves.looseEnd, (looseEnd) => ({ shelves: { ...shelves, looseEnd } }), true)}
-      {length('Shelf setback', shelves.setback, (setback) => ({ shelves: { ...shelves, setback } }), true)}
       <Select
         label="Front edges"
         value={edges.front}

@@ -1,4 +1,5 @@
 import { mm } from '../../core/length/index.js';
+import { withPanels } from '../../core/interiors/index.js';
 import { type PieceEdit } from '../../core/piece/index.js';
 import { applyEdit } from '../../core/kinds/index.js';
 import { chest, drawers } from '../../core/testing/chest.js';
@@ -11,12 +12,13 @@ const late = (first: PieceEdit, second: PieceEdit) => {
 };
 
 test('two fields of one part of the piece, left one right after the other, both arrive', () => {
-  const { shelves } = seen;
-  const after = late(
-    { kind: 'piece', patch: { shelves: { ...shelves, setback: mm(12) } } },
-    { kind: 'piece', patch: { shelves: { ...shelves, looseEnd: mm(2) } } },
-  );
-  expect(after.shelves).toEqual({ ...shelves, setback: mm(12), looseEnd: mm(2) });
+  const { shelves } = seen.panels;
+  const patch = (of: Partial<typeof shelves>): PieceEdit => ({
+    kind: 'piece',
+    patch: withPanels(seen, { shelves: { ...shelves, ...of } }),
+  });
+  const after = late(patch({ setback: mm(12) }), patch({ looseEnd: mm(2) }));
+  expect(after.panels.shelves).toEqual({ ...shelves, setback: mm(12), looseEnd: mm(2) });
 });
 
 test('so do two fields of how drawers are made', () => {

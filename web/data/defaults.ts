@@ -1,4 +1,5 @@
-import { DEFAULT_STEP, ZERO, inch, mm, type LengthUnit } from '../../core/length/index.js';
+import { DEFAULT_STEP, ZERO, inch, mm, type Length, type LengthUnit } from '../../core/length/index.js';
+import type { Panels } from '../../core/interiors/index.js';
 import type { InPlace, PanelCase } from '../../core/shells/index.js';
 import type { Settings } from '../../core/project/index.js';
 import type { Stock } from '../../core/stock/index.js';
@@ -75,6 +76,16 @@ export function newThing(unit: LengthUnit): Thing {
   };
 }
 
+/** Loose shelves and butted dividers, all of one stock. */
+function usualPanels(unit: LengthUnit, stock: string, setback: Length): Panels {
+  const s = pick(unit);
+  return {
+    stock: { shelves: stock, dividers: stock },
+    shelves: { fix: 'loose', housing: s(6, 1 / 4), looseEnd: s(1, 1 / 32), setback },
+    dividers: { fix: 'butted', housing: s(6, 1 / 4) },
+  };
+}
+
 /** A case to begin with: from an opening, from what it holds, or from sizes. */
 export function newCase(
   unit: LengthUnit,
@@ -97,9 +108,8 @@ export function newCase(
     top: 'between',
     bottom: 'between',
     back: { kind: 'none' },
-    stock: { sides: stock, shelves: stock, dividers: stock, back: stock, base: stock },
-    shelves: { fix: 'loose', housing: s(6, 1 / 4), looseEnd: s(1, 1 / 32), setback: s(10, 3 / 8) },
-    dividers: { fix: 'butted', housing: s(6, 1 / 4) },
+    stock: { sides: stock, back: stock, base: stock },
+    panels: usualPanels(unit, stock, s(10, 3 / 8)),
     edges: { front: 'eased', banding: ZERO },
     // Tall storage is fixed to the wall regardless; who means it to stand free says so.
     fixedToWall: true,
@@ -133,9 +143,7 @@ export function newInPlace(
     width: given(usual.width),
     height: given(usual.height),
     depth: given(usual.depth),
-    stock: { shelves: stock, dividers: stock },
-    shelves: { fix: 'loose', housing: s(6, 1 / 4), looseEnd: s(1, 1 / 32), setback: ZERO },
-    dividers: { fix: 'butted', housing: s(6, 1 / 4) },
+    panels: usualPanels(unit, stock, ZERO),
     edges: { front: 'eased', banding: ZERO },
     fixedToWall: true,
     interior: { id: 'inside', rule: { kind: 'share', weight: 1 }, things: [] },

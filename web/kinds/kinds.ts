@@ -5,13 +5,14 @@ import { drawersPage } from './drawers/index.js';
 import { inPlacePage } from './in-place/index.js';
 import type { InteriorPage, ShellPage } from './page.js';
 import { panelCasePage } from './panel-case/index.js';
+import { panelsPage } from './panels/index.js';
 import { slatsPage } from './slats/index.js';
 
 /** The shells that the page shows. */
 export const SHELL_PAGES = kindList<ShellPage>([panelCasePage, inPlacePage]);
 
-/** The interiors that the page shows; panels are made by the forms of the piece itself. */
-export const INTERIOR_PAGES = kindList<InteriorPage>([drawersPage, cellsPage, boardsPage, slatsPage]);
+/** The interiors that the page shows. */
+export const INTERIOR_PAGES = kindList<InteriorPage>([panelsPage, drawersPage, cellsPage, boardsPage, slatsPage]);
 
 /** Every way of filling an open space. */
 export const fillings = () => INTERIOR_PAGES.all.flatMap((page) => page.fillings);

@@ -16,8 +16,10 @@ export interface ShellPage {
 /** What the page knows of one kind of interior. */
 export interface InteriorPage {
   readonly kind: string;
-  /** How it is made. */
-  readonly Form: ComponentType<{ space: PlacedSpace }>;
+  /** How one space of it is made; null where the piece says that for all of them. */
+  readonly Form: ComponentType<{ space: PlacedSpace }> | null;
+  /** How all of it in a piece is made, and where that is asked; null where each space says that. */
+  readonly onPiece: { readonly Form: ComponentType; readonly inUse: (piece: Piece) => boolean } | null;
   /** The ways of filling an open space with it. */
   readonly fillings: readonly FillingWay[];
   readonly cards: readonly Card[];

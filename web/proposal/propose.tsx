@@ -149,7 +149,7 @@ export function Propose({ space }: { space: PlacedSpace }) {
     [waiting, counts],
   );
   const { clear } = space;
-  const shelf = woodOf(workshop, piece.stock.shelves).stock.thickness;
+  const shelf = woodOf(workshop, piece.panels.stock.shelves).stock.thickness;
   const room = useMemo(
     (): Room => ({
       width: clear.width.value,

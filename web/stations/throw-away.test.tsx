@@ -21,6 +21,7 @@ const shell: ShellPage = {
 const interior: InteriorPage = {
   kind: 'rods',
   Form: ({ space }) => <p>How the rods of {space.label} are made</p>,
+  onPiece: null,
   fillings: [{ id: 'rods', label: 'Rods', uses: () => [], fill: (_, space) => ({ kind: 'clear', space }) }],
   cards: [],
 };

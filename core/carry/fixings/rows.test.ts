@@ -5,7 +5,7 @@ import { boxOf, type Space } from '../../piece/index.js';
 import { type Drawers } from '../../interiors/index.js';
 import { solve } from '../../solution/index.js';
 import { chest, drawers } from '../../testing/chest.js';
-import { divided, piece, stock, thing, workshop } from '../../testing/samples.js';
+import { divided, piece, stock, thing, workshop, panels } from '../../testing/samples.js';
 import { allScrews, contactOf, fixingsOf, rowBetween, spacedAlong, type Fixing, type Row } from '../index.js';
 
 function butted(kg = 5) {
@@ -17,7 +17,7 @@ function butted(kg = 5) {
     things: { slab: thing({ mass: kg, shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } }) },
   });
   const made = piece(inside);
-  return solve({ ...made, shelves: { ...made.shelves, fix: 'butted' } }, shop, {});
+  return solve({ ...made, panels: panels({ fix: 'butted' }) }, shop, {});
 }
 
 function ends(solution: ReturnType<typeof solve>, id: string): readonly Fixing[] {

@@ -1,11 +1,12 @@
 import { asBuilt } from './as-built.js';
 import { filling } from './filling.js';
+import { panels } from './panels.js';
 import { isRaw, within, type Found, type Raw, type RecordKind, type Step } from './step.js';
 
 export type { Found, Raw, RecordKind } from './step.js';
 
 /** Every step there was, in order: each brings documents of its version to the next one. */
-const STEPS: readonly Step[] = [filling, asBuilt];
+const STEPS: readonly Step[] = [filling, asBuilt, panels];
 
 /** The version that this program reads and writes. */
 export const VERSION = STEPS.length + 1;

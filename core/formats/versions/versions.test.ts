@@ -66,6 +66,22 @@ test('what the tape said of a space leaves the plan and is a reading, however de
   });
 });
 
+test('how shelves and dividers are made goes together, with their stock; all else stays', () => {
+  const [shelves, dividers] = [{ fix: 'loose' }, { fix: 'butted' }];
+  const before = { name: 'Rack', shelves, dividers, stock: { sides: 'ply', shelves: 'thin', dividers: 'ply' } };
+  const up = (piece: object) => (recordBroughtUp('pieces', { piece }, 3) as { piece: unknown }).piece;
+  expect(up(before)).toEqual({
+    name: 'Rack',
+    stock: { sides: 'ply' },
+    panels: { stock: { shelves: 'thin', dividers: 'ply' }, shelves, dividers },
+  });
+  // A place that is there already has no stock but that of its panels.
+  const inPlace = { name: 'Deck', shelves, stock: { shelves: 'thin', dividers: 'ply' } };
+  expect(up(inPlace)).toEqual({ name: 'Deck', panels: { stock: inPlace.stock, shelves } });
+  const now = up(before) as object;
+  expect(up(now)).toBe(now);
+});
+
 test('whatever is given comes back without a fault of the program', () => {
   fc.assert(
     fc.property(fc.jsonValue(), (value) => {

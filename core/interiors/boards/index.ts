@@ -43,6 +43,7 @@ export const boards: DividingKind<Boards> = {
   kind: 'boards',
   schema: BoardsSchema,
   names: ({ stock }) => stockNames([stock]),
+  onPiece: null,
   seenFrom: 'top',
   split: inRun,
   made: boardMembers,

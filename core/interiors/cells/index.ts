@@ -195,6 +195,7 @@ export const cells: FillingKind<Cells> = {
     ...stockNames(make.kind === 'ladders' ? [make.upright.stock, make.support.stock] : [make.stock]),
   ],
   filled: 'cells',
+  onPiece: null,
   seenFrom: 'front',
   made: cellMembers,
   withStock: () => null,

@@ -89,6 +89,7 @@ export const drawers: DividingKind<Drawers> = {
     ]),
     ...(runner.kind === 'slide' ? [{ kind: 'slide', id: runner.slide } as const] : []),
   ],
+  onPiece: null,
   seenFrom: 'front',
   split: inRun,
   made: drawerMembers,

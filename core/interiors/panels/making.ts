@@ -18,9 +18,10 @@ export interface PanelMaking {
 
 /** What its ends do to its length. */
 export function allowanceOf(piece: Piece, member: DividingMember, up: boolean): EndAllowance {
-  if (up) return { fix: member.fix ?? piece.shelves.fix, housing: piece.shelves.housing, looseEnd: piece.shelves.looseEnd };
-  const fix = member.fix ?? piece.dividers.fix;
-  return { fix: fix === 'loose' ? 'butted' : fix, housing: piece.dividers.housing, looseEnd: ZERO };
+  if (up)
+    return { fix: member.fix ?? piece.panels.shelves.fix, housing: piece.panels.shelves.housing, looseEnd: piece.panels.shelves.looseEnd };
+  const fix = member.fix ?? piece.panels.dividers.fix;
+  return { fix: fix === 'loose' ? 'butted' : fix, housing: piece.panels.dividers.housing, looseEnd: ZERO };
 }
 
 /** What it is called, by the space it divides. */

@@ -14,7 +14,7 @@ function divider({ piece, space, line, spec, datum, wood }: PanelMaking): Made {
   const length = lengthBetween(space.clear.height, ends);
   const id = dividingMemberId(spec.id, 'divider');
   const x = add(datum, line.near.value);
-  const shelved = isShelf(piece, space.neighbours.below) ? piece.shelves.setback : ZERO;
+  const shelved = isShelf(piece, space.neighbours.below) ? piece.panels.shelves.setback : ZERO;
   const width = shelved === ZERO ? space.clear.depth : space.clear.depth.minus(size('back from the front', shelved));
   const member = rectangular({
     id,
@@ -115,7 +115,7 @@ export function panelMembers({ piece, workshop, run, space }: DividedIn): Made {
     run.run.lines.flatMap((line): Made[] => {
       const spec = specs.get(line.line.id);
       if (!spec || spec.room !== undefined) return [];
-      const wood = woodOf(workshop, panelStock(spec, run.axis, piece.stock));
+      const wood = woodOf(workshop, panelStock(spec, run.axis, piece.panels));
       const make = run.axis === 'up' && spec.rail !== undefined ? rail : MAKE[run.axis];
       return [make({ piece, space, line, spec, datum: run.datum.value, wood, workshop })];
     }),

@@ -27,7 +27,7 @@ const HELD = { butted: 'Screw its ends', housed: 'House its ends', loose: 'Put i
 
 /** The other ways of holding its ends; screws are as many as its load takes and go in. */
 function heldOtherwise(piece: Piece, spec: DividingMember, up: boolean): Candidate[] {
-  const now = spec.fix ?? (up ? piece.shelves.fix : piece.dividers.fix);
+  const now = spec.fix ?? (up ? piece.panels.shelves.fix : piece.panels.dividers.fix);
   const ways = up ? (['butted', 'housed', 'loose'] as const) : (['butted', 'housed'] as const);
   return ways
     .filter((fix) => fix !== now)
@@ -52,7 +52,7 @@ export function panelRemedies(asked: Asked): readonly Candidate[] {
   const found = findMember(piece.interior, node);
   if (!found?.owner.split) return [];
   const up = found.owner.split.axis === 'up';
-  const stock = found.member.stock ?? (up ? piece.stock.shelves : piece.stock.dividers);
+  const stock = found.member.stock ?? (up ? piece.panels.stock.shelves : piece.panels.stock.dividers);
   const candidates = otherStock(asked, stock, (id) => ({ kind: 'member', member: node, patch: { stock: id } }));
   candidates.push(...heldOtherwise(piece, found.member, up));
   if (!up) return candidates;

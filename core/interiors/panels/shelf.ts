@@ -35,11 +35,11 @@ export function shelf(making: PanelMaking): Made {
   const { piece, space, line, spec, datum, wood } = making;
   const ends = allowanceOf(piece, spec, true);
   const length = lengthBetween(space.clear.width, ends);
-  const setback = piece.shelves.setback;
+  const setback = piece.panels.shelves.setback;
   const back =
     setback === ZERO
       ? space.clear.depth
-      : space.clear.depth.minus(size('back from the front', setback, { in: 'piece', field: 'shelves.setback' }));
+      : space.clear.depth.minus(size('back from the front', setback, { in: 'piece', field: 'panels.shelves.setback' }));
   const edge = flushStrips(making);
   const width = [edge.front, edge.back].reduce<Figure>((rest, strip) => (strip ? rest.minus(strip.thickness) : rest), back);
   const id = dividingMemberId(spec.id, 'shelf');

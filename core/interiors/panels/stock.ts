@@ -1,10 +1,10 @@
 import type { Figure } from '../../figure/index.js';
 import type { Axis, DividingMember } from '../../piece/index.js';
 import type { Wood } from '../../project/index.js';
-import type { NeedContext } from '../kind.js';
+import type { Panels } from './spec.js';
 
 /** The stock of a shelf, divider or partition: its own, or the one chosen for its kind. */
-export function panelStock(member: DividingMember, axis: Axis, stock: NeedContext['stock']): string {
+export function panelStock(member: DividingMember, axis: Axis, { stock }: Panels): string {
   return member.stock ?? (axis === 'up' ? stock.shelves : stock.dividers);
 }
 

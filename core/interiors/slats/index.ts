@@ -31,6 +31,7 @@ export const slats: DividingKind<Slats> = {
   kind: 'slats',
   schema: SlatsSchema,
   names: ({ stock, supports }) => stockNames([stock, supports.stock]),
+  onPiece: null,
   seenFrom: 'top',
   split: inRun,
   made: slatMembers,

@@ -15,7 +15,7 @@ const NO_ENDS = { before: [], after: [] } as const;
 
 /** The geometry of what is built into a place that is there already: only what is inside it. */
 function shape(piece: InPlace, workshop: Workshop): Shape {
-  const context = { workshop, stock: piece.stock, rounding: piece.rounding ?? workshop.settings.rounding };
+  const context = { workshop, panels: piece.panels, rounding: piece.rounding ?? workshop.settings.rounding };
   const depth = axisSize(piece, 'depth', context, [], []);
   const width = axisSize(piece, 'width', { ...context, depth: depth.overall.value }, [], []);
   const height = axisSize(piece, 'height', { ...context, depth: depth.overall.value, width: width.overall.value }, [], []);
@@ -40,7 +40,7 @@ function shape(piece: InPlace, workshop: Workshop): Shape {
     ...nothingClear('width', clear.width),
     ...nothingClear('height', clear.height),
   ];
-  if (clear.width.value <= ZERO || clear.height.value <= ZERO || clear.depth.value <= piece.shelves.setback) {
+  if (clear.width.value <= ZERO || clear.height.value <= ZERO || clear.depth.value <= piece.panels.shelves.setback) {
     return { ...NO_SHAPE, ...outside, problems };
   }
   const at = (label: string) => size(label, ZERO);
@@ -48,7 +48,7 @@ function shape(piece: InPlace, workshop: Workshop): Shape {
     start: { x: at('left of the place'), y: at('floor of the place'), z: at('rear of the place') },
     clear,
     neighbours: { left: PLACE, right: PLACE, below: PLACE, above: PLACE },
-    setback: piece.shelves.setback,
+    setback: piece.panels.shelves.setback,
   });
   const made = interiorMembers(piece, workshop, divided);
   if (!piece.packing) return assembled(divided, made, outside, problems);
@@ -84,6 +84,7 @@ export const inPlace: ShellKind<InPlace> = {
   kind: 'in-place',
   inside: 'Inside',
   fields: inPlaceFields,
+  uses: () => [],
   names: ({ packing }) => (packing ? [{ kind: 'stock', id: packing.stock, where: 'packing/stock' }] : []),
   shape,
   racking: placeRacking,

@@ -24,7 +24,6 @@ export const inPlaceFields = {
   packing: Type.Optional(PackingSchema),
   /** How far what lies above stands out in front, where it should cover the fronts. */
   cover: Type.Optional(DistanceSchema),
-  stock: Type.Object({ shelves: IdSchema, dividers: IdSchema }, closed),
 };
 
 /** A place that is there already, such as an old cabinet, a frame or a drawer: nothing is built round it. */

@@ -1,11 +1,11 @@
 import { panelSpecOf, sagOfPanel, type BendingAnswer } from '../../carry/index.js';
 import { writeExactly } from '../../figure/index.js';
-import { ZERO, mm, toMm } from '../../length/index.js';
+import { mm, toMm } from '../../length/index.js';
 import { boxOf } from '../../piece/index.js';
 import { applyEdit } from '../../kinds/index.js';
 import { type PanelCase } from './spec.js';
 import { remediesFor, solve, type Solution } from '../../solution/index.js';
-import { piece, space, stock, thing, workshop } from '../../testing/samples.js';
+import { piece, space, stock, thing, workshop, panels } from '../../testing/samples.js';
 
 const BOTTOM = 'case/bottom/1';
 const heavy = (kg: number) => thing({ name: 'slab', mass: kg, shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } });
@@ -106,9 +106,11 @@ describe('racking is asked for every piece', () => {
 
   test('no back and loose shelves: nothing holds it, which stops the build; with housed ones it is for a look', () => {
     expect(racking(standing(10, free))).toMatchObject({ severity: 'stop', state: 'fails' });
-    const housed = { fix: 'housed', housing: mm(5), looseEnd: ZERO, setback: ZERO } as const;
     const inside = space('in', { split: { axis: 'up', members: [{ id: 'm' }], spaces: [space('a'), space('b')] } });
-    expect(racking(solve(piece(inside, { ...free, shelves: housed }), workshop(), {}))).toMatchObject({ severity: 'look', state: 'fails' });
+    expect(racking(solve(piece(inside, { ...free, panels: panels({ fix: 'housed' }) }), workshop(), {}))).toMatchObject({
+      severity: 'look',
+      state: 'fails',
+    });
   });
 
   test('the push is 100 N at least and 5 % of all that it carries and weighs', () => {

@@ -11,8 +11,6 @@ export interface Woods {
   readonly sides: Wood;
   readonly top: Wood;
   readonly bottom: Wood;
-  readonly shelves: Wood;
-  readonly dividers: Wood;
   readonly back: Wood;
   readonly base: Wood;
 }
@@ -34,14 +32,12 @@ export interface Envelope {
 
 /** The woods of a case; one that is missing is drawn 18 thick. */
 export function woodsOf(piece: PanelCase, workshop: Workshop): Woods {
-  const { sides, top, bottom, shelves, dividers, back, base } = piece.stock;
+  const { sides, top, bottom, back, base } = piece.stock;
   const wood = (id: string) => woodOf(workshop, id);
   return {
     sides: wood(sides),
     top: wood(top ?? sides),
     bottom: wood(bottom ?? sides),
-    shelves: wood(shelves),
-    dividers: wood(dividers),
     back: wood(piece.back.kind === 'none' ? sides : (back ?? sides)),
     base: wood(piece.base.kind === 'none' ? sides : (base ?? sides)),
   };
@@ -75,12 +71,12 @@ function baseFigure(piece: PanelCase): Figure | null {
 export function envelopeOf(piece: PanelCase, workshop: Workshop, woods: Woods): Envelope {
   const context: NeedContext = {
     workshop,
-    stock: piece.stock,
+    panels: piece.panels,
     rounding: piece.rounding ?? workshop.settings.rounding,
   };
   const side = woods.sides.thickness;
   const deep = depthDeductions(piece, woods.back);
-  const shelfSetback = piece.shelves.setback === ZERO ? [] : [size('shelves back from the front', piece.shelves.setback)];
+  const shelfSetback = piece.panels.shelves.setback === ZERO ? [] : [size('shelves back from the front', piece.panels.shelves.setback)];
   const depth = axisSize(
     piece,
     'depth',
@@ -89,7 +85,7 @@ export function envelopeOf(piece: PanelCase, workshop: Workshop, woods: Woods): 
     deep.behindSides,
   );
   const insideDepth = takeOff(depth.overall, deep.all);
-  const standing = { ...context, depth: Math.max(1, insideDepth.value - piece.shelves.setback) as Length };
+  const standing = { ...context, depth: Math.max(1, insideDepth.value - piece.panels.shelves.setback) as Length };
 
   const sides = side.times(2).named('two sides');
   const width = axisSize(piece, 'width', standing, [sides], []);

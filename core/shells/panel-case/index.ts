@@ -2,7 +2,7 @@ import { len, say } from '../../figure/index.js';
 import { ZERO } from '../../length/index.js';
 import { divide, interiorMembers } from '../../interiors/index.js';
 import { slipsOut, usualSlack } from '../../joints/index.js';
-import type { Joint, Shape, ShapeProblem } from '../../piece/index.js';
+import { stockUses, type Joint, type Shape, type ShapeProblem } from '../../piece/index.js';
 import { panelCaseFields, type PanelCase } from './spec.js';
 import type { Workshop } from '../../project/index.js';
 import { bearers, caseMembers } from './case.js';
@@ -56,9 +56,9 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
     piece.base.kind === 'plinth' ? envelope.height.minus(envelope.baseHeight).named('height of the case') : envelope.height;
   const diagonal = diagonalOf(caseHeight, envelope.depth);
   const { inside, start } = envelope;
-  if (inside.width.value <= ZERO || inside.height.value <= ZERO || inside.depth.value <= piece.shelves.setback) {
+  if (inside.width.value <= ZERO || inside.height.value <= ZERO || inside.depth.value <= piece.panels.shelves.setback) {
     const shallow: ShapeProblem[] =
-      inside.depth.value > ZERO && inside.depth.value <= piece.shelves.setback
+      inside.depth.value > ZERO && inside.depth.value <= piece.panels.shelves.setback
         ? [
             {
               id: 'setback',
@@ -79,9 +79,9 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
       problems: [...envelope.problems, ...shallow],
     };
   }
-  const context = { workshop, stock: piece.stock, rounding: piece.rounding ?? workshop.settings.rounding };
+  const context = { workshop, panels: piece.panels, rounding: piece.rounding ?? workshop.settings.rounding };
   const neighbours = { left: CASE.left, right: CASE.right, below: CASE.bottom, above: CASE.top };
-  const divided = divide(piece, context, { start, clear: inside, neighbours, setback: piece.shelves.setback });
+  const divided = divide(piece, context, { start, clear: inside, neighbours, setback: piece.panels.shelves.setback });
   const made = interiorMembers(piece, workshop, divided);
   const shell = caseMembers(piece, envelope, woods);
   const onBottom = new Set(made.joints.flatMap((j) => (j.carrier === CASE.bottom ? [j.carried] : [])));
@@ -107,6 +107,7 @@ export const panelCase: ShellKind<PanelCase> = {
   kind: 'panel-case',
   inside: 'Inside the case',
   fields: panelCaseFields,
+  uses: (piece) => stockUses('stock', piece.stock, (stock) => ({ stock })),
   names: () => [],
   shape,
   racking: caseRacking,

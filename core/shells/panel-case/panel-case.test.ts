@@ -1,3 +1,4 @@
+import type { Panels } from '../../interiors/index.js';
 import fc from 'fast-check';
 import { mm, negative, toMm, type Length } from '../../length/index.js';
 import { boxOf, type Box, type Member, type Shape, type Space } from '../../piece/index.js';
@@ -5,7 +6,7 @@ import { type Back } from './spec.js';
 import { type Base } from './spec.js';
 import { type PanelCase } from './spec.js';
 import { sumOfLines } from '../../run/index.js';
-import { divided, opening, piece, space, stock, thing, workshop } from '../../testing/samples.js';
+import { divided, opening, piece, space, stock, thing, workshop, panels } from '../../testing/samples.js';
 import { shapeOf } from '../index.js';
 import { CASE } from './ids.js';
 
@@ -78,17 +79,17 @@ describe('sizes after thickness and joints, a case of 1000 x 2000 x 300 in 20', 
 });
 
 describe('shelves and dividers', () => {
-  test.each<[PanelCase['shelves']['fix'], number]>([
+  test.each<[Panels['shelves']['fix'], number]>([
     ['butted', 960],
     ['housed', 970],
     ['loose', 956],
   ])('a %s shelf between 960 is %d long', (fix, length) => {
-    const s = shape(piece(divided('in', 'up', 2), { shelves: { fix, housing: mm(5), looseEnd: mm(2), setback: mm(10) } }));
+    const s = shape(piece(divided('in', 'up', 2), { panels: panels({ fix, looseEnd: mm(2), setback: mm(10) }) }));
     expect(sizes(s, 'in-m1/shelf/1')).toEqual([length, 290]);
   });
 
   test('a housed shelf is let into both sides where it lies, stopped short of the front by its setback', () => {
-    const s = shape(piece(divided('in', 'up', 2), { shelves: { fix: 'housed', housing: mm(5), looseEnd: mm(0), setback: mm(10) } }));
+    const s = shape(piece(divided('in', 'up', 2), { panels: panels({ fix: 'housed', setback: mm(10) }) }));
     // The shelf is in the middle of 1960: 970 above the bottom's upper face, so 990 above the foot of the side.
     const expected = { kind: 'housing', region: { u0: mm(990), u1: mm(1010), v0: 0, v1: mm(290) }, depth: mm(5), mate: 'in-m1/shelf/1' };
     expect(member(s, CASE.left).features).toEqual([{ ...expected, face: 'up' }]);
@@ -202,7 +203,7 @@ describe('what cannot be built is said, and nothing is thrown', () => {
   });
 
   test('a stock that is no longer there', () => {
-    const s = shape(piece(space('in'), { stock: { sides: 'gone', shelves: 'ply', dividers: 'ply' } }));
+    const s = shape(piece(space('in'), { stock: { sides: 'gone' } }));
     expect(s.members.length).toBeGreaterThan(0);
   });
 
@@ -211,7 +212,7 @@ describe('what cannot be built is said, and nothing is thrown', () => {
   });
 
   test('shelves that stand back further than the case is deep', () => {
-    const s = shape(piece(divided('in', 'up', 2), { shelves: { fix: 'loose', housing: mm(5), looseEnd: mm(0), setback: mm(400) } }));
+    const s = shape(piece(divided('in', 'up', 2), { panels: panels({ setback: mm(400) }) }));
     expect(s.problems.map((p) => p.id)).toContain('setback');
   });
 });
@@ -253,8 +254,7 @@ describe('properties of every case', () => {
           back: c.back,
           base: c.base,
           top: c.top,
-          shelves: { fix: c.fix, housing: mm(5), looseEnd: mm(1), setback: mm(c.setback) },
-          dividers: { fix: c.dividerFix, housing: mm(4) },
+          panels: panels({ fix: c.fix, looseEnd: mm(1), setback: mm(c.setback) }, { fix: c.dividerFix, housing: mm(4) }),
           rounding: { grid: mm(0.5), set: c.set, leftover: 'last' },
         }),
       };

@@ -11,7 +11,7 @@ import type { PanelCase } from './spec.js';
 function allLoose(piece: PanelCase): boolean {
   return [...dividingMembersOf(piece.interior)].every(({ owner, member }) => {
     if (owner.split?.making) return true;
-    const fix = member.fix ?? (owner.split?.axis === 'up' ? piece.shelves.fix : piece.dividers.fix);
+    const fix = member.fix ?? (owner.split?.axis === 'up' ? piece.panels.shelves.fix : piece.panels.dividers.fix);
     return member.room !== undefined || fix === 'loose';
   });
 }

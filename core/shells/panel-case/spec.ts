@@ -59,8 +59,6 @@ export const panelCaseFields = {
   stock: Type.Object(
     {
       sides: IdSchema,
-      shelves: IdSchema,
-      dividers: IdSchema,
       /** Of the sides' stock where they are left out. */
       top: Type.Optional(IdSchema),
       bottom: Type.Optional(IdSchema),

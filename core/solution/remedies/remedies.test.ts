@@ -4,7 +4,7 @@ import { mm, toMm } from '../../length/index.js';
 import { type Space, type Split } from '../../piece/index.js';
 import { type PanelCase } from '../../shells/index.js';
 import type { Workshop } from '../../project/index.js';
-import { divided, opening, piece, space, stock, thing, workshop } from '../../testing/samples.js';
+import { divided, opening, piece, space, stock, thing, workshop, panels } from '../../testing/samples.js';
 import { faultsIn } from '../../formats/index.js';
 import { applyEdit, pieceSchema } from '../../kinds/index.js';
 import { remediesFor, solve, type Remedy, type Solution } from '../index.js';
@@ -109,7 +109,7 @@ test('every remedy of every failing shelf makes it pass, without a stop that was
       (kg, wide, fix, back) => {
         const made = shelved(kg, {
           width: { from: 'given', size: mm(wide), of: 'overall' },
-          shelves: { fix, housing: mm(5), looseEnd: mm(0), setback: mm(0) },
+          panels: panels({ fix }),
           back: back ? { kind: 'applied' } : { kind: 'none' },
         });
         if (made.s.carried.members.get(ID)?.state !== 'fails') return;

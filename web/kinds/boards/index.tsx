@@ -9,6 +9,7 @@ const BoardsForm = fetched(() => import('./form.js').then((m) => m.BoardsForm));
 export const boardsPage: InteriorPage = {
   kind: 'boards',
   Form: ({ space }) => <BoardsForm space={space} making={space.space.split?.making as Boards} />,
+  onPiece: null,
   fillings: [boardsFilling],
   cards: [
     {

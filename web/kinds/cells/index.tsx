@@ -11,6 +11,7 @@ const CellsForm = fetched(() => import('./form.js').then((m) => m.CellsForm));
 export const cellsPage: InteriorPage = {
   kind: 'cells',
   Form: ({ space }) => <CellsForm space={space} cells={space.space.filling as Cells} />,
+  onPiece: null,
   fillings: [pigeonHoles, rack],
   cards: [
     {

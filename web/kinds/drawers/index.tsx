@@ -10,6 +10,7 @@ const DrawersForm = fetched(() => import('./form.js').then((m) => m.DrawersForm)
 export const drawersPage: InteriorPage = {
   kind: 'drawers',
   Form: ({ space }) => <DrawersForm bank={space} making={space.space.split?.making as Drawers} />,
+  onPiece: null,
   fillings: [drawersFilling],
   cards: [
     {

@@ -7,7 +7,7 @@ import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { FieldLabel, Grid, Section, TextInput, WideTick } from '../../shared/ui.js';
 import { useSettledBench } from '../../bench/bench.js';
-import { GridFields, ShelfFields, usePieceFields } from '../../bench/piece-fields.js';
+import { GridFields, EdgeFields, usePieceFields } from '../../bench/piece-fields.js';
 
 /** What the place is that is there already, and what is put behind its face frame. */
 export function InPlaceForm({ piece }: { piece: InPlace }) {
@@ -23,7 +23,9 @@ export function InPlaceForm({ piece }: { piece: InPlace }) {
   };
   const pack = (on: boolean) => {
     const usual = precision.unit === 'mm' ? { out: mm(24), wide: mm(80) } : { out: inch(1), wide: inch(3) };
-    const stock = bench.records.stock.some((s) => s.id === piece.stock.shelves) ? piece.stock.shelves : bench.records.stock[0]?.id;
+    const stock = bench.records.stock.some((s) => s.id === piece.panels.stock.shelves)
+      ? piece.panels.stock.shelves
+      : bench.records.stock[0]?.id;
     if (!on) commit({ kind: 'piece', patch: {}, without: ['packing'] }, 'Took the packing out');
     else if (stock) commit({ kind: 'piece', patch: { packing: { ...usual, stock } } }, 'Packed the slides out');
   };
@@ -59,15 +61,7 @@ export function InPlaceForm({ piece }: { piece: InPlace }) {
             />
           </>
         ) : null}
-        <ShelfFields />
-        {(['shelves', 'dividers'] as const).map((use) => (
-          <StockSelect
-            key={use}
-            label={use === 'shelves' ? 'Shelves of' : 'Dividers of'}
-            value={piece.stock[use]}
-            onChange={(id) => change({ stock: { ...piece.stock, [use]: id } }, `Changed the stock of ${use}`)}
-          />
-        ))}
+        <EdgeFields />
         <GridFields />
       </Grid>
     </Section>

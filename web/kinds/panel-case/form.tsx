@@ -4,7 +4,7 @@ import { usePrecision } from '../../data/project.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { PictureChoice } from '../../shared/picture-choice.js';
 import { Grid, Section, WideTick } from '../../shared/ui.js';
-import { GridFields, ShelfFields, usePieceFields } from '../../bench/piece-fields.js';
+import { GridFields, EdgeFields, usePieceFields } from '../../bench/piece-fields.js';
 import { without } from '../../shared/without.js';
 import { BACKS, BASES, BOTTOMS, TOPS } from './pictures.js';
 
@@ -12,8 +12,6 @@ const USES = {
   sides: 'Sides of',
   top: 'Top of',
   bottom: 'Bottom of',
-  shelves: 'Shelves of',
-  dividers: 'Dividers of',
   back: 'Back of',
   base: 'Base of',
 } as const;
@@ -34,7 +32,7 @@ function backOf(kind: Back['kind'], unit: 'mm' | 'in'): Back {
   return { kind };
 }
 
-/** How a case is made: base, back, corners, shelves, edges, stock, and how it is brought to the grid. */
+/** How a case is made: base, back, corners, edges, stock, and how it is brought to the grid. */
 export function PanelCaseForm({ piece }: { piece: PanelCase }) {
   const { unit } = usePrecision();
   const { change, length } = usePieceFields();
@@ -126,7 +124,7 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
           choices={BOTTOMS}
           onChange={(bottom) => change({ bottom }, 'Changed how the bottom sits')}
         />
-        <ShelfFields />
+        <EdgeFields />
         {(Object.keys(USES) as (keyof typeof USES)[]).map((use) => (
           <StockSelect
             key={use}

@@ -10,6 +10,7 @@ const SlatsForm = fetched(() => import('./form.js').then((m) => m.SlatsForm));
 export const slatsPage: InteriorPage = {
   kind: 'slats',
   Form: ({ space }) => <SlatsForm space={space} making={space.space.split?.making as Slats} />,
+  onPiece: null,
   fillings: [slatsFilling],
   cards: [
     {

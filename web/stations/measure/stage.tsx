@@ -248,13 +248,13 @@ export function MeasureStage() {
             </Spot>
           ))}
           <Row style={{ position: 'absolute', left: 16, bottom: 12 }}>
-            <Button onPress={() => add('widths', `width ${opening.widths.length + 1}`)}>
+            <Button onPress={() => add('widths', `reading ${opening.widths.length + 1}`)}>
               <Plus aria-hidden /> Width
             </Button>
-            <Button onPress={() => add('heights', `height ${opening.heights.length + 1}`)}>
+            <Button onPress={() => add('heights', `reading ${opening.heights.length + 1}`)}>
               <Plus aria-hidden /> Height
             </Button>
-            <Button onPress={() => add('depths', `depth ${opening.depths.length + 1}`)}>
+            <Button onPress={() => add('depths', `reading ${opening.depths.length + 1}`)}>
               <Plus aria-hidden /> Depth
             </Button>
             {LISTS.some((list) => measured[list].length < opening[list].length) ? (

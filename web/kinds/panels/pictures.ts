@@ -1,5 +1,5 @@
-import type { Fix } from '../../core/piece/index.js';
-import type { Picture, Pictured } from '../shared/picture-choice.js';
+import type { Fix } from '../../../core/piece/index.js';
+import type { Picture, Pictured } from '../../shared/picture-choice.js';
 
 /** A side at the left, cut through, and what comes to it. */
 const side: Picture = { wood: [[10, 2, 14, 36]] };
