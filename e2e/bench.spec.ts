@@ -1,17 +1,9 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
+import { along, saved, sum, upright, walk } from './hands.js';
 import { expect, test } from './server.js';
 
 const INK = '/p/print-shed/pieces/ink-case';
-const upright = (page: Page) => page.getByRole('listbox', { name: 'Upright tape, from the floor' });
-const along = (page: Page) => page.getByRole('listbox', { name: 'Tape along the bottom, from the left' });
-const sum = (page: Page) => page.getByRole('region', { name: 'The sum of what is selected' });
-
-/** Nothing is on its way to the server any more. */
-async function saved(page: Page) {
-  await expect(page.getByRole('status').filter({ hasText: 'Saving' })).toHaveCount(0);
-}
-
 test.describe('the figures of the ink case on the page', () => {
   test('in millimetres', async ({ page, shed }) => {
     await page.goto(`${shed.url}${INK}/divide?at=bottles`);
@@ -26,9 +18,10 @@ test.describe('the figures of the ink case on the page', () => {
     await expect(checks).toContainText(/cannot be tipped upright: .2116\.3 mm/);
     await expect(checks).toContainText('keeps 5.6 mm of its 17.6 mm');
     await page.goto(`${shed.url}${INK}/parts?at=left-2/shelf/1`);
-    await expect(page.getByRole('row', { name: /shelf 587 587\.1/ })).toBeVisible();
-    await expect(page.getByRole('row', { name: /shelf 573 573\.1/ })).toBeVisible();
-    await expect(page.getByRole('row', { name: /divider 1975\.5 1975\.8/ })).toBeVisible();
+    const row = (part: string, exact: string) => page.getByRole('row', { name: new RegExp(part) }).filter({ hasText: exact });
+    await expect(row('shelf', '587.1')).toContainText('587');
+    await expect(row('shelf', '573.1')).toContainText('573');
+    await expect(row('divider', '1975.8')).toContainText('1975.5');
     await expect(page.getByText('Ink case: 1203 × 2091 × 326 mm')).toBeVisible();
     await page.goto(`${shed.url}${INK}/carry?at=right-2/shelf/1`);
     const answer = page.getByRole('region', { name: 'shelf M' });
@@ -245,7 +238,7 @@ test('parts go out as CSV and as a clean print', async ({ page, shed }) => {
   const csv = readFileSync(await file.path(), 'utf8');
   expect(csv).toMatch(/G,divider,1,0,,1975\.8,320,17\.6,1975\.5/);
   await page.emulateMedia({ media: 'print' });
-  await expect(page.getByRole('table')).toBeVisible();
+  await expect(page.getByRole('grid', { name: 'Parts' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
   await expect(page.getByRole('navigation', { name: 'Stations' })).toBeHidden();
 });
@@ -253,11 +246,26 @@ test('parts go out as CSV and as a clean print', async ({ page, shed }) => {
 test('a thing is dragged from the tray into a space', async ({ page, shed }) => {
   await page.goto(`${shed.url}${INK}/divide?at=left-4th`);
   await expect(page.getByText('Nothing yet. What stands here decides the load.')).toBeVisible();
-  const tray = page.locator('li[draggable=true]').first();
+  const tray = page.getByRole('grid', { name: 'Not placed yet' }).getByRole('row').first();
   await tray.dragTo(page.locator('[data-of="space:left-4th"]'));
   await saved(page);
   await expect(page.getByText('Nothing yet. What stands here decides the load.')).toHaveCount(0);
   await page.getByRole('button', { name: /^Undo: Put/ }).click();
+  await expect(page.getByText('Nothing yet. What stands here decides the load.')).toBeVisible();
+});
+
+test('a thing is put into a space with the keyboard as it is dragged', async ({ page, shed }) => {
+  await page.goto(`${shed.url}${INK}/divide?at=left-4th`);
+  await expect(page.getByText('Nothing yet. What stands here decides the load.')).toBeVisible();
+  const grip = page.getByRole('button', { name: /^Drag / }).first();
+  await grip.focus();
+  await page.keyboard.press('Enter');
+  const zone = page.getByRole('button', { name: /^Into / });
+  await walk(page, 'Tab', zone.and(page.getByRole('button', { name: /left bay.*space 4|empty/ })), 20);
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await expect(page.getByText('Nothing yet. What stands here decides the load.')).toHaveCount(0);
+  await page.keyboard.press('Control+z');
   await expect(page.getByText('Nothing yet. What stands here decides the load.')).toBeVisible();
 });
 

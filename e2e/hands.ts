@@ -16,6 +16,8 @@ export interface Hands {
   pick(tape: Locator, option: RegExp): Promise<void>;
   /** Gives what stands on a tape a size. */
   size(tape: Locator, option: RegExp, text: string): Promise<void>;
+  /** Picks a row of a table. */
+  row(table: Locator, name: RegExp): Promise<void>;
   station(name: Station): Promise<void>;
 }
 
@@ -69,6 +71,7 @@ export function pointer(page: Page): Hands {
       await saved(page);
     },
     pick: (tape, option) => tape.getByRole('option', { name: option }).click(),
+    row: (table, name) => table.getByRole('row', { name }).first().click(),
     size: async (tape, option, text) => {
       const found = tape.getByRole('option', { name: option });
       await found.click();
@@ -150,6 +153,12 @@ export function keyboard(page: Page): Hands {
       await saved(page);
     },
     pick,
+    row: async (table, name) => {
+      const rows = table.getByRole('row');
+      await tabTo(rows);
+      await page.keyboard.press('Home');
+      await walk(page, 'ArrowDown', rows.and(page.getByRole('row', { name })).first(), 60);
+    },
     size: async (tape, option, text) => {
       await pick(tape, option);
       await page.keyboard.type(text);

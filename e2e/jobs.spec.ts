@@ -244,7 +244,7 @@ for (const by of [pointer, keyboard]) {
     const row = (name: RegExp) => page.getByRole('row', { name }).first();
     for (const size of ['500', '240.5']) await expect(row(/drawer side/)).toContainText(size);
     await expect(row(/runner board/)).toContainText('527');
-    await hands.press('button', /^packing upright/);
+    await hands.row(page.getByRole('grid', { name: 'Parts' }), /packing upright/);
     await expect(page.getByText(/^housing 62 wide, 9 deep, on the right face, 12 from the lower end/)).toBeVisible();
     // 312.5 above the first.
     await expect(page.getByText(/^housing 62 wide, 9 deep, on the right face, 324.5 from the lower end/)).toBeVisible();

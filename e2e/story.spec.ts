@@ -86,7 +86,7 @@ test('from an empty shed to the exported list with the keyboard alone', async ({
 
   // All of it is there after a reload.
   await page.reload();
-  await expect(page.getByRole('table').getByText('shelf').first()).toBeVisible();
+  await expect(page.getByRole('grid', { name: 'Parts' }).getByText('shelf').first()).toBeVisible();
 });
 
 test('from an empty shed to the exported list with the pointer, starting from things', async ({ page, empty }) => {

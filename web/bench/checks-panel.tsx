@@ -7,7 +7,7 @@ import { compare } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
 import { StateMark, severityWord } from '../shared/state-mark.js';
 import { Button, Faint } from '../shared/ui.js';
-import { line as rule } from '../theme/tokens.js';
+import { line as rule, link } from '../theme/tokens.js';
 import { useBench, useSettledBench, type Draft } from './bench.js';
 import { MovedList } from './moved.js';
 
@@ -43,7 +43,7 @@ const Sentence = styled.button`
   cursor: pointer;
   display: block;
   &:focus-visible {
-    outline: 3px solid #1b5aa8;
+    outline: 3px solid ${link};
   }
 `;
 

@@ -1,4 +1,4 @@
-import { memo, useEffect, useMemo, useRef, useState, type DragEvent, type ReactNode } from 'react';
+import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { drawPiece, type Drawing as DrawingData, type PlainShape, type View } from '../../core/drawing/index.js';
 import { toMm, type Length } from '../../core/length/index.js';
@@ -7,9 +7,23 @@ import { valuesOf } from '../../core/survey/index.js';
 import { tapeThrough, type TapeLine } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthText } from '../shared/length-text.js';
-import { ghost, ghostEdge, ink, inkSoft, paper, phone, tape as tapeYellow, tapePale, wood, woodDark } from '../theme/tokens.js';
+import {
+  ghost,
+  ghostEdge,
+  ink,
+  inkSoft,
+  paper,
+  phone,
+  tape as tapeYellow,
+  tapePale,
+  wood,
+  woodCut,
+  woodDark,
+  woodPale,
+} from '../theme/tokens.js';
 import { outline, type Placing } from '../shared/outline.js';
 import { useBench, useOpening } from './bench.js';
+import { DropZones } from './drop-zones.js';
 import { newNodes } from './nodes.js';
 import { TAPE_THICKNESS, Tape } from './tape.js';
 
@@ -81,8 +95,8 @@ const FILL: Readonly<Record<string, string>> = {
   bearer: woodDark,
   runner: woodDark,
   'slat support': woodDark,
-  'drawer front': '#e3cb9f',
-  back: '#cdb48a',
+  'drawer front': woodPale,
+  back: woodCut,
 };
 
 function shapeStyle(kind: PlainShape['of']['kind'], hidden: boolean, selected: boolean, role: string) {
@@ -136,21 +150,9 @@ function pointedAt(event: { readonly target: EventTarget }): { readonly kind: st
 }
 
 /** The shapes of a drawing; a click picks what a shape stands for. */
-export function Shapes({
-  drawing,
-  at,
-  onDropThing,
-}: {
-  drawing: DrawingData;
-  at: Placing;
-  onDropThing?: (space: string, thing: string) => void;
-}) {
+export function Shapes({ drawing, at }: { drawing: DrawingData; at: Placing }) {
   const { selection, select, solution, space } = useBench();
   const members = useMemo(() => new Map(solution.shape.members.map((m) => [m.id, m])), [solution]);
-  const spaceUnder = (event: DragEvent) => {
-    const found = pointedAt(event);
-    return found && found.kind !== 'member' ? found.id : null;
-  };
   return (
     <g
       style={{ cursor: 'pointer' }}
@@ -160,11 +162,6 @@ export function Shapes({
         // A front stands for its drawer until one looks into that.
         const member = members.get(found.id);
         select(member?.role === 'drawer front' && member.node !== space ? member.node : found.id);
-      }}
-      onDragOver={(event) => onDropThing && spaceUnder(event) && event.preventDefault()}
-      onDrop={(event) => {
-        const space = spaceUnder(event);
-        if (space) onDropThing?.(space, event.dataTransfer.getData('text/ruvok-thing'));
       }}
     >
       {drawn(drawing, at).map(({ of, hidden, d }, i) => (
@@ -204,7 +201,7 @@ export function Person({ height, x, foot, scale, name }: { height: number; x: nu
   const y = (part: number) => foot - h * part;
   const w = h * 0.105;
   return (
-    <g aria-label={`${name}, to scale`} role="img" fill="#b9c4bc" stroke={inkSoft} strokeWidth={1}>
+    <g aria-label={`${name}, to scale`} role="img" fill={ghostEdge} stroke={inkSoft} strokeWidth={1}>
       <circle cx={x} cy={y(0.935)} r={h * 0.062} />
       <path
         d={`M${x - w} ${y(0.82)}Q${x} ${y(0.87)} ${x + w} ${y(0.82)}L${x + w * 1.05} ${y(0.48)}L${x + w * 0.7} ${y(0.48)}L${x + w * 0.6} ${foot}L${x + w * 0.08} ${foot}L${x} ${y(0.46)}L${x - w * 0.08} ${foot}L${x - w * 0.6} ${foot}L${x - w * 0.7} ${y(0.48)}L${x - w * 1.05} ${y(0.48)}Z`}
@@ -301,7 +298,7 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
           aria-label={`${piece.name}, ${view === 'front' ? 'from the front' : view === 'side' ? 'a section from the side' : 'a section from above'}, to scale`}
         >
           <OpeningOutline at={at} view={view} />
-          <Shapes drawing={drawing} at={at} {...(onDropThing ? { onDropThing } : {})} />
+          <Shapes drawing={drawing} at={at} />
           {view === 'top' ? null : <line x1={0} x2={size.width} y1={at.foot + 0.5} y2={at.foot + 0.5} stroke={inkSoft} strokeWidth={1} />}
           {person && view !== 'top' ? (
             <Person
@@ -315,6 +312,7 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
           {over?.(at)}
         </svg>
       ) : null}
+      {ready && onDropThing ? <DropZones drawing={drawing} at={at} onDrop={onDropThing} /> : null}
       {tapes && ready && solution.shape.spaces.size > 0 ? (
         <>
           <UprightMarks lines={upright.lines} at={at} side={side} overall={overallUp} datum={datum} down={down} />

@@ -5,7 +5,7 @@ import type { GapRule } from '../../core/run/index.js';
 import type { Tape as TapeData, TapeLine } from '../../core/solution/index.js';
 import { LengthText } from '../shared/length-text.js';
 import { Fault } from '../shared/ui.js';
-import { ink, inkSoft, paper, red, tape as tapeYellow, tapePale } from '../theme/tokens.js';
+import { ink, inkSoft, link, onTape, paper, red, tape as tapeYellow, tapePale } from '../theme/tokens.js';
 import { canType, type Way } from './tape-state.js';
 import { useTape, type TapeHook, type TapeOptions } from './use-tape.js';
 
@@ -48,9 +48,9 @@ const Line = styled.div<{ $wood: boolean; $upright: boolean; $on: boolean; $mova
           cursor: text;
         `}
   ${(p) => p.$on && !p.$wood && `box-shadow: inset 0 0 0 2.5px ${ink};`}
-  ${(p) => p.$on && p.$wood && `background: #4a3f0a; box-shadow: inset 0 0 0 2px ${tapeYellow};`}
+  ${(p) => p.$on && p.$wood && `background: ${onTape}; box-shadow: inset 0 0 0 2px ${tapeYellow};`}
   &:focus-visible {
-    outline: 3px solid #1b5aa8;
+    outline: 3px solid ${link};
     outline-offset: 1px;
     z-index: 3;
     overflow: visible;
@@ -58,7 +58,7 @@ const Line = styled.div<{ $wood: boolean; $upright: boolean; $on: boolean; $mova
   small {
     font-size: 11px;
     font-weight: 500;
-    color: ${(p) => (p.$wood ? tapeYellow : '#3a3208')};
+    color: ${(p) => (p.$wood ? tapeYellow : onTape)};
     max-width: 100%;
     overflow: hidden;
     text-overflow: ellipsis;

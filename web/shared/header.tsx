@@ -6,7 +6,7 @@ import { PRECISIONS, DEFAULT_STEP, fromUnits, type LengthUnit } from '../../core
 import type { useHistory } from '../data/history.js';
 import { useProject, useSaverState } from '../data/project.js';
 import { Button, Select } from './ui.js';
-import { ink, paper, phone, red, tape } from '../theme/tokens.js';
+import { edge, ink, inkLine, inkPale, inkSoft, onInk, paper, phone, red, tape } from '../theme/tokens.js';
 
 const Bar = styled.header`
   display: flex;
@@ -78,13 +78,13 @@ const Stations = styled.nav`
     align-items: center;
     gap: 7px;
     padding: 0 14px;
-    border-left: 1px solid #34403a;
+    border-left: 1px solid ${inkPale};
     font-weight: 600;
     min-height: 44px;
   }
   a small {
     font-size: 11px;
-    color: #b8c3bb;
+    color: ${onInk};
     font-weight: 500;
   }
   a[aria-current] {
@@ -92,7 +92,7 @@ const Stations = styled.nav`
     color: ${ink};
   }
   a[aria-current] small {
-    color: #4a564f;
+    color: ${inkSoft};
   }
   @media ${phone} {
     order: 3;
@@ -126,13 +126,13 @@ const Tools = styled.div`
   button {
     background: transparent;
     color: ${paper};
-    border-color: #4b5851;
+    border-color: ${inkLine};
   }
   button[data-hovered] {
     border-color: ${paper};
   }
   button[data-disabled] {
-    color: #8b958e;
+    color: ${edge};
   }
   button[aria-pressed='true'] {
     background: ${paper};

@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import { Undo2, X } from 'lucide-react';
 import { useProject, useSaverState } from '../data/project.js';
-import { ink, paper, phone, red, tape } from '../theme/tokens.js';
+import { ink, inkLine, paper, phone, red, tape } from '../theme/tokens.js';
 import { Button } from './ui.js';
 
 const Bar = styled.div<{ $refused: boolean }>`
@@ -23,7 +23,7 @@ const Bar = styled.div<{ $refused: boolean }>`
   button {
     background: transparent;
     color: ${paper};
-    border-color: #4b5851;
+    border-color: ${inkLine};
   }
   button[data-hovered] {
     border-color: ${paper};

@@ -1,5 +1,5 @@
 import styled, { css } from 'styled-components';
-import { ink, inkSoft, line, paper, tapePale } from '../theme/tokens.js';
+import { edge, ink, inkSoft, line, paper, tapePale } from '../theme/tokens.js';
 
 /** How a button looks, whatever it is made of. */
 export const buttonLook = css`
@@ -21,7 +21,7 @@ export const buttonLook = css`
     background: ${tapePale};
   }
   &[data-disabled] {
-    color: #8b958e;
+    color: ${edge};
     cursor: default;
   }
   &[data-main] {

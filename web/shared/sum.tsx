@@ -6,7 +6,7 @@ import { exactText, writeLength, type Length, type Precision } from '../../core/
 import { LengthText } from './length-text.js';
 import { useLeads } from './leads.js';
 import { Button, Faint } from './ui.js';
-import { ink } from '../theme/tokens.js';
+import { ghostEdge, ink, link } from '../theme/tokens.js';
 
 const Column = styled.table`
   width: 100%;
@@ -43,13 +43,13 @@ const Follow = styled.button`
   all: unset;
   cursor: pointer;
   text-decoration: underline;
-  text-decoration-color: #9aa8a0;
+  text-decoration-color: ${ghostEdge};
   text-underline-offset: 3px;
   &:hover {
     text-decoration-color: currentColor;
   }
   &:focus-visible {
-    outline: 3px solid #1b5aa8;
+    outline: 3px solid ${link};
   }
   svg {
     width: 12px;

@@ -8,6 +8,7 @@ import {
   ListBoxItem,
   Popover,
   Select as AriaSelect,
+  Table as AriaTable,
   SelectValue,
   type CheckboxProps,
   type SelectProps,
@@ -15,7 +16,7 @@ import {
 } from 'react-aria-components';
 import { Check, ChevronDown } from 'lucide-react';
 import { buttonLook } from './plain.js';
-import { film, ink, inkSoft, line, link, paper, red, tape, tapePale } from '../theme/tokens.js';
+import { edge, film, ink, inkSoft, line, link, paper, red, tape, tapePale } from '../theme/tokens.js';
 
 export { Faint, Page, Row } from './plain.js';
 
@@ -28,7 +29,7 @@ export const fieldBox = css`
   width: 100%;
   min-height: 30px;
   padding: 3px 8px;
-  border: 1px solid #8d988f;
+  border: 1px solid ${edge};
   border-radius: 2px;
   background: white;
   &[data-invalid] {
@@ -63,7 +64,7 @@ export const FieldLabel = styled(Label)`
 /** A figure that only stands in. */
 export const Assumed = styled.em`
   color: ${inkSoft};
-  border-bottom: 1.5px dashed #8d988f;
+  border-bottom: 1.5px dashed ${edge};
 `;
 
 export const Fault = styled.div`
@@ -206,7 +207,7 @@ const CheckLabel = styled(AriaCheckbox)`
     color: ${paper};
   }
   &[data-focus-visible] {
-    outline: 3px solid #1b5aa8;
+    outline: 3px solid ${link};
     outline-offset: 2px;
   }
   svg {
@@ -244,7 +245,7 @@ export const Panel = styled.div`
   padding: 14px 16px;
 `;
 
-export const Table = styled.table`
+const tableLook = css`
   width: 100%;
   font-size: 13px;
   background: ${paper};
@@ -267,8 +268,25 @@ export const Table = styled.table`
     text-align: right;
     white-space: nowrap;
   }
-  tr[aria-selected='true'] td {
+`;
+
+export const Table = styled.table`
+  ${tableLook}
+`;
+
+/** A table whose rows are picked: by pointer, or with the arrows. */
+export const PickTable = styled(AriaTable)`
+  ${tableLook}
+  tbody tr {
+    cursor: pointer;
+  }
+  tr[data-selected] td,
+  tr[data-selected] th {
     background: ${tapePale};
+  }
+  tr[data-focus-visible] {
+    outline: 3px solid ${link};
+    outline-offset: -3px;
   }
 `;
 

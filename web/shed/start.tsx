@@ -8,7 +8,7 @@ import type { Piece } from '../../core/piece/index.js';
 import { newCase, newId, newOpening, newStock, newThing } from '../data/defaults.js';
 import { useProject } from '../data/project.js';
 import { Button, Fault, Row } from '../shared/ui.js';
-import { ink, line, paper, tape, wood } from '../theme/tokens.js';
+import { ink, line, link, paper, tape, wood } from '../theme/tokens.js';
 import { MadeOf, cards, type Card } from '../kinds/index.js';
 import type { Means } from '../kinds/means.js';
 
@@ -105,7 +105,7 @@ const CardButton = styled.button`
     border-color: ${ink};
   }
   &:focus-visible {
-    outline: 3px solid #1b5aa8;
+    outline: 3px solid ${link};
     background: ${tape}22;
   }
   svg {

@@ -7,7 +7,7 @@ import { DEFAULT_STEP, type LengthUnit } from '../../core/length/index.js';
 import { ApiError, api } from '../data/api.js';
 import { newCase, newId, newOpening, newSettings, newStock } from '../data/defaults.js';
 import { Button, Faint, Fault, FieldLabel, Page, Panel, Row, Select, TextInput } from '../shared/ui.js';
-import { ink, inkSoft, tape, wood } from '../theme/tokens.js';
+import { ghost, ink, inkSoft, paper, tape, wood } from '../theme/tokens.js';
 
 const Offers = styled.div`
   display: grid;
@@ -56,9 +56,9 @@ function Picture({ kind }: { kind: 'demo' | 'opening' | 'things' }) {
         </>
       ) : kind === 'things' ? (
         <>
-          <rect x="30" y="50" width="34" height="45" fill="#d9e2dc" stroke={ink} />
-          <rect x="70" y="30" width="26" height="65" fill="#d9e2dc" stroke={ink} />
-          <rect x="104" y="62" width="60" height="33" fill="#d9e2dc" stroke={ink} />
+          <rect x="30" y="50" width="34" height="45" fill={ghost} stroke={ink} />
+          <rect x="70" y="30" width="26" height="65" fill={ghost} stroke={ink} />
+          <rect x="104" y="62" width="60" height="33" fill={ghost} stroke={ink} />
           <path d="M24 95V20M24 20H172M172 20V95" stroke={ink} strokeDasharray="5 4" fill="none" />
         </>
       ) : (
@@ -66,7 +66,7 @@ function Picture({ kind }: { kind: 'demo' | 'opening' | 'things' }) {
           <rect x="50" y="14" width="100" height="81" fill={wood} stroke={ink} />
           {[0, 1].map((i) =>
             [0, 1, 2].map((j) => (
-              <rect key={`${i}${j}`} x={55 + i * 48} y={19 + j * 24} width="42" height="19" fill="#f9fbf6" stroke={ink} />
+              <rect key={`${i}${j}`} x={55 + i * 48} y={19 + j * 24} width="42" height="19" fill={paper} stroke={ink} />
             )),
           )}
         </>

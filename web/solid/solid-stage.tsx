@@ -6,7 +6,7 @@ import type { Pose } from '../../core/piece/index.js';
 import { useBench } from '../bench/bench.js';
 import { fetched } from '../shared/boundary.js';
 import { Faint } from '../shared/ui.js';
-import { ink, paper, tape } from '../theme/tokens.js';
+import { ink, link, paper, tape } from '../theme/tokens.js';
 
 const SolidScene = fetched(() => import('./scene.js').then((m) => m.default));
 
@@ -48,7 +48,7 @@ const Apart = styled(Slider)`
     background: ${tape};
     border: 1.5px solid ${ink};
     &[data-focus-visible] {
-      outline: 3px solid #1b5aa8;
+      outline: 3px solid ${link};
     }
   }
 `;

@@ -12,7 +12,7 @@ import { Assumed, Faint, Row, Select, Tick } from '../shared/ui.js';
 import { Bends } from './carry/bends.js';
 import { SolidStage } from '../solid/solid-stage.js';
 import { CarryBelow } from './carry/below.js';
-import { ink, paper, tapePale } from '../theme/tokens.js';
+import { ink, link, paper, tapePale } from '../theme/tokens.js';
 import { SHUT, posesOf, type Piece } from '../../core/piece/index.js';
 import { useBench, useSettledBench } from '../bench/bench.js';
 import { PieceStage } from '../bench/drawing.js';
@@ -34,7 +34,7 @@ const ViewTab = styled.button`
   font-weight: 600;
   font-size: 13px;
   &:focus-visible {
-    outline: 3px solid #1b5aa8;
+    outline: 3px solid ${link};
   }
   &[aria-pressed='true'] {
     background: ${ink};

@@ -104,10 +104,10 @@ test('carry lists its floor, and parts all its parts', async () => {
 
 test('the list of its parts', async () => {
   await open('parts');
-  const [table] = await screen.findAllByRole('table');
-  expect(
-    within(table as HTMLElement)
-      .getAllByRole('button')
-      .map((b) => b.textContent),
-  ).toEqual(['side', 'bottom', 'slat']);
+  const table = await screen.findByRole('grid', { name: 'Parts' });
+  const parts = within(table)
+    .getAllByRole('row')
+    .slice(1)
+    .map((row) => within(row).getAllByRole('rowheader')[2]?.textContent);
+  expect(parts).toEqual(['side', 'bottom', 'slat']);
 });

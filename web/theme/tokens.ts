@@ -3,14 +3,26 @@ export const ink = '#17211c';
 export const inkSoft = '#4a564f';
 export const film = '#ecefe9';
 export const paper = '#f9fbf6';
+/** Lines and words on ink. */
+export const inkLine = '#4b5851';
+export const inkPale = '#34403a';
+export const onInk = '#b8c3bb';
 export const line = '#c9d0c8';
+export const lineFaint = '#dfe4dd';
+/** Round what is typed in or pressed. */
+export const edge = '#8d988f';
 export const tape = '#f4c430';
 export const tapePale = '#fff3cf';
+export const onTape = '#3a3208';
 export const wood = '#dfbd8e';
 export const woodDark = '#c79d66';
+/** Wood that lies behind, and its cut. */
+export const woodPale = '#e3cb9f';
+export const woodCut = '#cdb48a';
 export const ghost = '#d9e2dc';
 export const ghostEdge = '#9aa8a0';
 export const red = '#b3261a';
+export const redPale = '#f6d9d3';
 export const amber = '#8f5400';
 export const green = '#1d6b38';
 export const link = '#1b5aa8';

@@ -6,7 +6,7 @@ import { boxOf } from '../../../core/piece/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import type { Placing } from '../../shared/outline.js';
-import { amber, green, ink, link, red } from '../../theme/tokens.js';
+import { amber, green, ink, inkSoft, link, paper, red } from '../../theme/tokens.js';
 import { standingOf, useCarried, useLoaded } from './loaded.js';
 
 /** How deep a bend is drawn at most, mm of the piece. */
@@ -19,7 +19,7 @@ function magnification(sag: number): number {
 
 /** Red is what stops the build, amber what is for a look, as everywhere. */
 function colorOf({ state, severity }: ReturnType<typeof standingOf>): string {
-  if (state === 'not judged') return '#67736c';
+  if (state === 'not judged') return inkSoft;
   return severity === 'stop' ? red : severity === 'look' ? amber : green;
 }
 
@@ -54,7 +54,7 @@ export function Bends({ at }: { at: Placing }) {
             fontSize={11}
             fontWeight={700}
             fill={color}
-            stroke="#f9fbf6"
+            stroke={paper}
             strokeWidth={3}
             paintOrder="stroke"
           >
@@ -104,7 +104,7 @@ function FloorLines({ at }: { at: Placing }) {
           fontSize={11}
           fontWeight={650}
           fill={link}
-          stroke="#f9fbf6"
+          stroke={paper}
           strokeWidth={3}
           paintOrder="stroke"
         >

@@ -3,7 +3,7 @@ import { limitName, type CarriedMember } from '../../../core/carry/index.js';
 import { writeFine } from '../../../core/figure/index.js';
 import { usePrecision } from '../../data/project.js';
 import { useBench } from '../../bench/bench.js';
-import { amber, ink, red } from '../../theme/tokens.js';
+import { amber, ink, lineFaint, red } from '../../theme/tokens.js';
 
 /** The sag along a member, today and in the long term, with the limit; a table twin for those who cannot see it. */
 export default function SagChart({ c }: { c: CarriedMember }) {
@@ -28,7 +28,7 @@ export default function SagChart({ c }: { c: CarriedMember }) {
       <div style={{ height: 170 }} aria-hidden>
         <ResponsiveContainer width="100%" height="100%">
           <LineChart accessibilityLayer={false} data={data} margin={{ top: 4, right: 16, bottom: 0, left: 0 }}>
-            <CartesianGrid stroke="#dfe4dd" />
+            <CartesianGrid stroke={lineFaint} />
             <XAxis dataKey="x" type="number" domain={[0, 'dataMax']} fontSize={11} tickCount={6} />
             <YAxis
               reversed

@@ -7,7 +7,7 @@ import { usePrecision } from '../../data/project.js';
 import { useBench } from '../../bench/bench.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Button, Faint } from '../../shared/ui.js';
-import { line, tape, tapePale } from '../../theme/tokens.js';
+import { line, link, tape, tapePale } from '../../theme/tokens.js';
 import { standingOf, useCarried, useLoaded } from './loaded.js';
 import { TipList } from './tip-list.js';
 
@@ -27,7 +27,7 @@ const List = styled.ul`
     align-items: flex-start;
   }
   li > button:focus-visible {
-    outline: 3px solid #1b5aa8;
+    outline: 3px solid ${link};
   }
   li > button[aria-pressed='true'] {
     background: ${tapePale};

@@ -6,7 +6,7 @@ import type { StockChoice } from '../../../core/solution/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import { Table } from '../../shared/ui.js';
-import { ink, red } from '../../theme/tokens.js';
+import { ink, lineFaint, paper, red } from '../../theme/tokens.js';
 import { STROKES } from './strokes.js';
 
 const FROM = 0.4;
@@ -42,7 +42,7 @@ export default function SpanChart({ drawn, span }: { drawn: readonly StockChoice
       <div style={{ height: 150 }} aria-hidden>
         <ResponsiveContainer width="100%" height="100%">
           <LineChart accessibilityLayer={false} data={rows} margin={{ top: 4, right: 16, bottom: 0, left: 0 }}>
-            <CartesianGrid stroke="#dfe4dd" />
+            <CartesianGrid stroke={lineFaint} />
             <XAxis
               dataKey="span"
               type="number"
@@ -85,7 +85,7 @@ export default function SpanChart({ drawn, span }: { drawn: readonly StockChoice
                 y={Math.min(ceiling, wouldBe(now.answer, settings, {}).mm / per)}
                 r={5}
                 fill={ink}
-                stroke="#fff"
+                stroke={paper}
               />
             ) : null}
           </LineChart>

@@ -12,7 +12,7 @@ import { MemberForm } from '../../bench/member-form.js';
 import { newNodes, newNodesFor } from '../../bench/nodes.js';
 import { LengthText } from '../../shared/length-text.js';
 import { Button, Faint, Row } from '../../shared/ui.js';
-import { line, tape, tapePale } from '../../theme/tokens.js';
+import { inkSoft, line, link, tape, tapePale } from '../../theme/tokens.js';
 import { AsBuilt } from './as-built.js';
 import { MakingForm, ShellForm } from '../../kinds/index.js';
 import { NotPlaced } from '../not-placed.js';
@@ -49,7 +49,7 @@ const Pick = styled.button`
   padding: 4px 0;
   cursor: pointer;
   &:focus-visible {
-    outline: 3px solid #1b5aa8;
+    outline: 3px solid ${link};
   }
   strong {
     font-weight: 600;
@@ -59,7 +59,7 @@ const Pick = styled.button`
   &[data-wood] {
     font-size: 12px;
     padding: 1px 0;
-    color: #4a564f;
+    color: ${inkSoft};
   }
 `;
 
@@ -68,7 +68,7 @@ const Still = styled.div`
   display: flex;
   justify-content: space-between;
   font-size: 12px;
-  color: #4a564f;
+  color: ${inkSoft};
 `;
 
 const RULE_WORD = { fixed: 'a given size', fit: 'fits contents', share: 'equal share', graded: 'graded', grid: 'on a pitch' } as const;

@@ -9,7 +9,7 @@ import { useSize } from '../../bench/drawing.js';
 import { LengthField } from '../../shared/length-field.js';
 import { Button, Faint, Grid, Row } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
-import { inkSoft, line, paper, phone, wood, woodDark } from '../../theme/tokens.js';
+import { ghostEdge, inkSoft, line, paper, phone, wood, woodDark } from '../../theme/tokens.js';
 
 /** Narrower than this the fields stand in a list, since the drawing would be no larger than they are; px. */
 const NARROW = 620;
@@ -224,7 +224,7 @@ export function MeasureStage() {
                 y={foot - toMm((o.y + o.height) as Length) * scale}
                 width={toMm(o.width) * scale}
                 height={toMm(o.height) * scale}
-                fill="#bfc7c0"
+                fill={ghostEdge}
                 stroke={inkSoft}
               >
                 <title>{o.name}</title>

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { Cell, Column, Row as TableRow, TableBody, TableHeader } from 'react-aria-components';
 import styled from 'styled-components';
 import { Download, Printer } from 'lucide-react';
 import { flatOutline } from '../../../core/drawing/index.js';
@@ -13,7 +14,7 @@ import { usePrecision } from '../../data/project.js';
 import { useBench } from '../../bench/bench.js';
 import { LengthText } from '../../shared/length-text.js';
 import { Sum } from '../../shared/sum.js';
-import { Button, Faint, Fault, Row, Table, WordButton } from '../../shared/ui.js';
+import { Button, Faint, Fault, PickTable, Row } from '../../shared/ui.js';
 import { download, fileName } from '../../shared/download.js';
 import { ink, inkSoft, wood, woodDark } from '../../theme/tokens.js';
 
@@ -61,6 +62,14 @@ function BoughtList() {
   );
 }
 
+/** What is done to a part besides sawing it, in a line. */
+function doneTo(part: Part, precision: Precision): string {
+  const machining = part.features.map((f) =>
+    f.kind === 'hole' ? holesText(f, part) : f.kind === 'notch' ? 'slots half-way' : `${f.kind} ${formatLength(f.depth, precision)} deep`,
+  );
+  return [edgesText(part), ...new Set(machining)].filter(Boolean).join('; ');
+}
+
 /** The parts list: equal parts on one line, with cutting sizes and machining; also the clean print. */
 export function PartsStage() {
   const { solution, selection, select, piece, workshop } = useBench();
@@ -99,40 +108,35 @@ export function PartsStage() {
           Nothing to cut yet: the {solution.shape.assumed.join(' and the ')} {solution.shape.assumed.length > 1 ? 'are' : 'is'} assumed.
         </Fault>
       ) : null}
-      <Table>
-        <thead>
-          <tr>
-            <th>Letter</th>
-            <th className="figure">Qty</th>
-            <th>Part</th>
-            <th className="figure">Cut length</th>
-            <th className="figure">Cut width</th>
-            <th className="figure">Thick</th>
-            <th>Stock</th>
-            <th>Edges and machining</th>
-          </tr>
-        </thead>
-        <tbody>
+      <PickTable
+        aria-label="Parts"
+        selectionMode="single"
+        selectionBehavior="replace"
+        disallowEmptySelection
+        selectedKeys={rows.filter((row) => row.parts.some((p) => p.id === selection)).map((row) => row.first.id)}
+        onSelectionChange={(keys) => keys !== 'all' && [...keys].forEach((key) => select(String(key)))}
+      >
+        <TableHeader>
+          <Column isRowHeader>Letter</Column>
+          <Column isRowHeader className="figure">
+            Qty
+          </Column>
+          <Column isRowHeader>Part</Column>
+          <Column className="figure">Cut length</Column>
+          <Column className="figure">Cut width</Column>
+          <Column className="figure">Thick</Column>
+          <Column>Stock</Column>
+          <Column>Edges and machining</Column>
+        </TableHeader>
+        <TableBody>
           {rows.map((row) => {
             const part = row.first;
-            const on = row.parts.some((p) => p.id === selection);
-            const machining = [
-              ...new Set(
-                part.features.map((f) =>
-                  f.kind === 'hole'
-                    ? holesText(f, part)
-                    : f.kind === 'notch'
-                      ? 'slots half-way'
-                      : `${f.kind} ${formatLength(f.depth, precision)} deep`,
-                ),
-              ),
-            ];
             return (
-              <tr key={part.id} aria-selected={on} onClick={() => select(part.id)} style={{ cursor: 'pointer' }}>
-                <td>
+              <TableRow key={part.id} id={part.id}>
+                <Cell>
                   <LettersCell row={row} />
-                </td>
-                <td className="figure">
+                </Cell>
+                <Cell className="figure">
                   {row.count * times}
                   {row.spares > 0 ? (
                     <>
@@ -140,31 +144,29 @@ export function PartsStage() {
                       <Faint>and {row.spares * times} to spare</Faint>
                     </>
                   ) : null}
-                </td>
-                <td>
-                  <WordButton onClick={() => select(part.id)} aria-pressed={on}>
-                    {part.member.role}
-                    {row.hand ? `, ${row.hand}` : ''}
-                  </WordButton>
-                </td>
-                <td className="figure">
+                </Cell>
+                <Cell>
+                  {part.member.role}
+                  {row.hand ? `, ${row.hand}` : ''}
+                </Cell>
+                <Cell className="figure">
                   <CutCell part={part} side="length" />
-                </td>
-                <td className="figure">
+                </Cell>
+                <Cell className="figure">
                   <CutCell part={part} side="width" />
-                </td>
-                <td className="figure">
+                </Cell>
+                <Cell className="figure">
                   <LengthText value={part.thickness.value} precision={precision} />
-                </td>
-                <td>
+                </Cell>
+                <Cell>
                   <span style={{ whiteSpace: 'nowrap' }}>{part.member.stock.name}</span>
-                </td>
-                <td>{[edgesText(part), ...machining].filter(Boolean).join('; ')}</td>
-              </tr>
+                </Cell>
+                <Cell>{doneTo(part, precision)}</Cell>
+              </TableRow>
             );
           })}
-        </tbody>
-      </Table>
+        </TableBody>
+      </PickTable>
       <BoughtList />
       <p style={{ marginTop: 8 }}>
         <Faint>
