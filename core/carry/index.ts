@@ -2,6 +2,7 @@ export * from './gravity.js';
 export * from './beam.js';
 export * from './section.js';
 export * from './composite.js';
+export * from './column.js';
 export * from './creep.js';
 export * from './verdict.js';
 export * from './strength.js';

@@ -88,6 +88,9 @@ const SPLITS = 0.6;
 
 const isHardwood = (material: Material) => material.form === 'solid' && !SOFTWOODS.has(material.id);
 
+/** Which grades a solid wood goes by. */
+export const woodKind = (material: Material): 'softwood' | 'hardwood' => (isHardwood(material) ? 'hardwood' : 'softwood');
+
 /** What loads for years leave of a characteristic strength under plain loads, or why it is not to be used so. */
 function lasting(material: Material, serviceClass: 1 | 2 | 3, how: Lasting): { readonly times: number; readonly basis: string } | string {
   const kmod = KMODS[how][material.creep][serviceClass - 1];

@@ -10,6 +10,7 @@ import { peopleChecks } from './people.js';
 import { shellOf } from '../shells/index.js';
 import { memberChecks } from './members.js';
 import { placeChecks } from './place.js';
+import { postChecks } from './posts.js';
 import { runChecks } from './runs.js';
 import { screwChecks } from './screws.js';
 import { thingChecks } from './things.js';
@@ -58,6 +59,7 @@ export function checksOf(
     ...screwChecks(piece, carried, letters, workshop.settings),
     ...(shape.members.length > 0 ? shellOf(piece).racking(piece, shape, carried, workshop) : []),
     ...peopleChecks(piece, shape, carried, letters, workshop),
+    ...postChecks(piece, shape, carried, letters, workshop),
     ...memberChecks(piece, shape, carried, letters, workshop),
   ]);
 }

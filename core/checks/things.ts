@@ -99,6 +99,7 @@ function depths(space: PlacedSpace, blocks: readonly Block[]): Check[] {
 /** Things in a space that has no floor: over a rail, or over nothing but room. */
 function unheld(space: PlacedSpace, shape: Shape): Check[] {
   const { below } = space.neighbours;
+  if (shape.stands.has(space.id)) return [];
   if (!below.endsWith('/rail/1') && !overRoom(space, shape)) return [];
   return [
     {

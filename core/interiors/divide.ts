@@ -102,6 +102,7 @@ class Division {
       depth,
       blocks,
       insets: this.insets.get(space.id) ?? null,
+      ...(region.posts ? { posts: region.posts } : {}),
     };
   }
 

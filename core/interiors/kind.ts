@@ -18,6 +18,7 @@ import type {
   Names,
   Neighbours,
   Piece,
+  Posts,
   PlacedRun,
   PlacedSpace,
   Shape,
@@ -38,6 +39,8 @@ export interface ClearRegion {
   readonly neighbours: Neighbours;
   /** How far things stand back from its front. */
   readonly setback: Length;
+  /** What stands round it, where posts do in place of sides. */
+  readonly posts?: Posts;
   /** By how much the tape found it, or what it lies in, otherwise than it was planned; left out where nothing was measured. */
   readonly off?: Length;
 }

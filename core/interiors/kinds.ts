@@ -5,11 +5,12 @@ import { boards } from './boards/index.js';
 import { cells } from './cells/index.js';
 import { drawers } from './drawers/index.js';
 import type { DividingKind, FillingKind, SplitKind } from './kind.js';
+import { levels } from './levels/index.js';
 import { panels } from './panels/index.js';
 import { slats } from './slats/index.js';
 
 /** What a divided space may be made of; the first is what is meant where nothing is said. */
-export const DIVIDING = kindList<DividingKind>([panels, drawers, boards, slats]);
+export const DIVIDING = kindList<DividingKind>([panels, drawers, boards, slats, levels]);
 
 /** What a space may be filled with as a whole. */
 export const FILLINGS = kindList<FillingKind>([cells]);

@@ -178,7 +178,7 @@ function patched(piece: Piece, { patch, without = [] }: Extract<PieceEdit, { kin
   if (needed) throw new EditError(`${piece.name} cannot be without its ${needed}`);
   const next = { ...piece, ...structuredClone(patch) };
   without.forEach((key) => Reflect.deleteProperty(next, key));
-  return next;
+  return next as Piece;
 }
 
 /** Takes away every alignment to members that are no longer there. */

@@ -9,3 +9,4 @@ export * from './edit.js';
 export * from './shape.js';
 export * from './body.js';
 export * from './make.js';
+export type * from './posts.js';

@@ -122,7 +122,11 @@ export type Role =
   | 'slat'
   | 'slat support'
   | 'ladder upright'
-  | 'ladder support';
+  | 'ladder support'
+  | 'post'
+  | 'deck'
+  | 'cross piece'
+  | 'brace';
 
 /** How a cutting size is brought to the shop precision: what goes between is rounded down, what covers or is trimmed in place is rounded up. */
 export type Purpose = 'between' | 'covers' | 'trimmed';

@@ -3,6 +3,7 @@ import type { Length } from '../length/index.js';
 import type { PieceEdit } from './edit.js';
 import type { Body, Bought, Fact } from './body.js';
 import type { Box, Direction, Member } from './member.js';
+import type { Posts } from './posts.js';
 import type { Axis, Space } from './space.js';
 import type { PlacedLine, RunSolution, RunSpec } from '../run/index.js';
 import type { Reach } from '../survey/index.js';
@@ -40,6 +41,8 @@ export interface PlacedSpace {
   readonly blocks: readonly Block[];
   /** What lies between it and its line in the run it is a part of, such as the box round the inside of a drawer. */
   readonly insets: Insets | null;
+  /** What stands round it, where posts do in place of sides. */
+  readonly posts?: Posts;
 }
 
 /** One length between the clear inside of a part and the part itself. */
@@ -76,7 +79,7 @@ export interface PlacedRun {
 }
 
 /** What a member of a run is. */
-export type DividingRole = 'shelf' | 'divider' | 'partition' | 'board' | 'slat' | 'rail' | 'room';
+export type DividingRole = 'shelf' | 'divider' | 'partition' | 'board' | 'slat' | 'rail' | 'deck' | 'room';
 
 /** How one member bears on another, or on the floor. */
 export type Bearing =

@@ -1,0 +1,155 @@
+import { size } from '../../figure/index.js';
+import { add, sub, toMm, type Length } from '../../length/index.js';
+import { atX, atZ, type Joint, type Member, type Post } from '../../piece/index.js';
+import { ENDS, NUMBER, SIDES, across, acrossAt, deep, deepAt, levelIds, middle, type Built, type Rails } from './level.js';
+
+/** Rails that go from post to post. */
+function betweenPosts(rails: Rails): Built {
+  const { level, posts, node } = rails.at;
+  const ids = levelIds(node);
+  const { pairs, ring, post } = posts;
+  const bays = pairs.slice(1).map((right, i) => [pairs[i] as (typeof pairs)[number], right] as const);
+  const long = bays.flatMap(([left, right], bay) =>
+    SIDES.filter((side) => level.rails[side]).map((side) => {
+      const [from, to] = [left[side], right[side]];
+      const length =
+        bays.length === 1
+          ? ring.width.minus(post.across.times(2).named('two posts'))
+          : size(`between posts ${bay + 1} and ${bay + 2}`, sub(to.x0, from.x1));
+      const id = ids.rail(bay === 0 ? NUMBER[side] : `${NUMBER[side]}-${bay + 1}`);
+      return { member: across(rails, id, `${side} rail`, length, from.x1, side), ends: [from, to] as const, side };
+    }),
+  );
+  const last = pairs.length - 1;
+  const short = pairs.flatMap(({ rear, front }, i) => {
+    const end = i === 0 ? 'left' : i === last ? 'right' : null;
+    if (end ? !level.rails[end] : !level.rails.left && !level.rails.right) return [];
+    const x = end ? deepAt(rails, end) : (Math.round((rear.x0 + rear.x1 - rails.broad.value) / 2) as Length);
+    const id = ids.rail(end ? NUMBER[end] : `5-${i}`);
+    const length = ring.depth.minus(post.deep.times(2).named('two posts'));
+    return [{ member: deep(rails, id, `${end ?? 'middle'} rail`, length, x, rear.z1), rear, front }];
+  });
+  return {
+    members: [...long, ...short].map((r) => r.member),
+    joints: [
+      ...long.flatMap(({ member, ends: [from, to] }): Joint[] => [
+        { carried: member.id, carrier: from.id, how: 'screws', on: atX(from.x1) },
+        { carried: member.id, carrier: to.id, how: 'screws', on: atX(to.x0) },
+      ]),
+      ...short.flatMap(({ member, rear, front }): Joint[] => [
+        { carried: member.id, carrier: rear.id, how: 'screws', on: atZ(rear.z1) },
+        { carried: member.id, carrier: front.id, how: 'screws', on: atZ(front.z0) },
+      ]),
+    ],
+  };
+}
+
+/** A ring of rails of its own: two that run through, and two between them. */
+function ringOf(rails: Rails): Built {
+  const { level, posts, node } = rails.at;
+  const ids = levelIds(node);
+  const { ring, through } = posts;
+  const twoRails = rails.broad.times(2).named('two rails');
+  const long = through === 'across';
+  const acrossLength = long ? ring.width : ring.width.minus(twoRails);
+  const deepLength = long ? ring.depth.minus(twoRails) : ring.depth;
+  const x = long ? ring.x : add(ring.x, rails.broad.value);
+  const z = long ? add(ring.z, rails.broad.value) : ring.z;
+  const sides = SIDES.filter((side) => level.rails[side]);
+  const ends = ENDS.filter((end) => level.rails[end]);
+  const runs = sides.map((side) => across(rails, ids.rail(NUMBER[side]), `${side} rail`, acrossLength, x, side));
+  const caps = ends.map((end) => deep(rails, ids.rail(NUMBER[end]), `${end} rail`, deepLength, deepAt(rails, end), z));
+  return { members: [...runs, ...caps], joints: [...throughJoints(rails, sides, ends), ...shortJoints(rails, sides, ends)] };
+}
+
+/** What carries the rails that run through, and with lapped rails the others too. */
+function throughJoints(rails: Rails, sides: readonly ('front' | 'rear')[], ends: readonly ('left' | 'right')[]): Joint[] {
+  const { posts, node } = rails.at;
+  const ids = levelIds(node);
+  const { pairs, through, joined } = posts;
+  const how = joined === 'end-on' ? 'bearing' : 'screws';
+  const post = (p: Post, side: 'front' | 'rear', n: number) => (joined === 'end-on' ? ids.inner(side, n + 1) : p.id);
+  const onPosts = sides.flatMap((side) =>
+    pairs.map((pair, n): Joint => {
+      const p = pair[side];
+      return { carried: ids.rail(NUMBER[side]), carrier: post(p, side, n), how, on: atX(middle(p.x0, p.x1)) };
+    }),
+  );
+  const onEnds = ends.flatMap((end) => {
+    const n = end === 'left' ? 0 : pairs.length - 1;
+    return SIDES.map((side): Joint => {
+      const p = (pairs[n] as (typeof pairs)[number])[side];
+      return { carried: ids.rail(NUMBER[end]), carrier: post(p, side, n), how, on: atZ(middle(p.z0, p.z1)) };
+    });
+  });
+  if (joined === 'lapped') return [...onPosts, ...onEnds];
+  return through === 'across' ? onPosts : onEnds;
+}
+
+/** The rails between those that run through, where only these are carried. */
+function shortJoints(rails: Rails, sides: readonly ('front' | 'rear')[], ends: readonly ('left' | 'right')[]): Joint[] {
+  const { posts, node } = rails.at;
+  if (posts.joined === 'lapped') return [];
+  const ids = levelIds(node);
+  const b = rails.broad.value;
+  if (posts.through === 'across') {
+    return ends.flatMap((end) =>
+      sides.map((side): Joint => {
+        const z = acrossAt(rails, side);
+        return { carried: ids.rail(NUMBER[end]), carrier: ids.rail(NUMBER[side]), how: 'screws', on: atZ(side === 'rear' ? add(z, b) : z) };
+      }),
+    );
+  }
+  return sides.flatMap((side) =>
+    ends.map((end): Joint => {
+      const x = deepAt(rails, end);
+      return { carried: ids.rail(NUMBER[side]), carrier: ids.rail(NUMBER[end]), how: 'screws', on: atX(end === 'left' ? add(x, b) : x) };
+    }),
+  );
+}
+
+/** The rails of a level. */
+export function railsOf(rails: Rails): Built {
+  return rails.at.posts.joined === 'between' ? betweenPosts(rails) : ringOf(rails);
+}
+
+/** Pieces between the rear and the front rail, in each stretch between what goes that way already, at most so far apart. */
+export function crossPieces(rails: Rails, known: readonly Member[]): Built {
+  const { level, posts, node } = rails.at;
+  const { cross } = level;
+  if (!cross || !level.rails.front || !level.rails.rear) return { members: [], joints: [] };
+  const ids = levelIds(node);
+  const { ring } = posts;
+  const b = rails.broad.value;
+  const length = ring.depth.minus(rails.broad.times(2).named('two rails'));
+  const z = add(acrossAt(rails, 'rear'), b);
+  // From one piece that goes this way to the next, middle to middle; from the outside where there is none at an end.
+  const there = known
+    .filter((m) => m.frame.u[2] !== 0)
+    .map((m) =>
+      m.frame.v[0] === 1 ? add(m.frame.origin.x, Math.round(b / 2) as Length) : sub(m.frame.origin.x, Math.round(b / 2) as Length),
+    )
+    .sort((p, q) => p - q);
+  const stops = [...(level.rails.left ? [] : [ring.x]), ...there, ...(level.rails.right ? [] : [add(ring.x, ring.width.value)])];
+  const middles = stops.slice(1).flatMap((to, i) => {
+    const from = stops[i] as Length;
+    const parts = Math.max(1, Math.ceil(toMm(sub(to, from)) / toMm(cross.most) - 1e-9));
+    return Array.from({ length: parts - 1 }, (_, k) => Math.round(from + ((to - from) * (k + 1)) / parts) as Length);
+  });
+  const members = middles.map((x, i) =>
+    deep(rails, ids.cross(i + 1), `cross piece ${i + 1}`, length, sub(x, Math.round(b / 2) as Length), z, 'cross piece'),
+  );
+  const rear = ids.rail(NUMBER.rear);
+  const front = ids.rail(NUMBER.front);
+  // Where rails go from post to post, the one that it meets is that of its bay.
+  const bayOf = (x: Length) => posts.joined === 'between' && posts.pairs.findIndex((p) => p.rear.x0 > x) - 1;
+  const of = (id: string, bay: number | false) => (bay === false || bay <= 0 ? id : `${id}-${bay + 1}`);
+  const joints = members.flatMap((m, i): Joint[] => {
+    const bay = bayOf(middles[i] as Length);
+    return [
+      { carried: m.id, carrier: of(rear, bay), how: 'screws', on: atZ(z) },
+      { carried: m.id, carrier: of(front, bay), how: 'screws', on: atZ(acrossAt(rails, 'front')) },
+    ];
+  });
+  return { members, joints };
+}

@@ -1,0 +1,43 @@
+import { len, say } from '../../figure/index.js';
+import { least, mm, type Length } from '../../length/index.js';
+import type { Member } from '../../piece/index.js';
+import type { Candidate } from '../../remedies/index.js';
+import type { PieceEdit } from '../../piece/index.js';
+import type { Level } from './spec.js';
+
+/** So much deeper rails are tried. */
+const DEEPER = mm(25);
+/** Cross pieces are tried so close. */
+const CLOSER = mm(400);
+
+/** What might make a rail, a cross piece or a deck of a level pass, besides other stock and less load. */
+export function levelRemedies(level: Level, { role, stock }: Member, edit: (level: Level) => PieceEdit): readonly Candidate[] {
+  const { rails, deck, cross } = level;
+  const found: Candidate[] = [];
+  if (role === 'rail' || role === 'cross piece') {
+    if (rails.flat) {
+      const { flat: _, ...onEdge } = rails;
+      found.push({
+        label: say`Stand the rails on edge`,
+        edit: edit({ ...level, rails: onEdge }),
+        looks: say`rails ${len(rails.wide)} high`,
+      });
+    }
+    const wide = least([(rails.wide + DEEPER) as Length, stock.width]);
+    if (wide > rails.wide)
+      found.push({
+        label: say`Rails ${len(wide)} wide`,
+        edit: edit({ ...level, rails: { ...rails, wide } }),
+        looks: rails.flat ? say`rails are broader` : say`less room under it`,
+      });
+  }
+  if (deck && (role === 'deck' || role === 'cross piece')) {
+    const most = cross ? (Math.round(cross.most / 2) as Length) : CLOSER;
+    found.push({
+      label: cross ? say`Cross pieces twice as close` : say`Cross pieces under it, ${len(CLOSER)} apart at most`,
+      edit: edit({ ...level, cross: { most } }),
+      looks: say`hidden under the deck`,
+    });
+  }
+  return found;
+}

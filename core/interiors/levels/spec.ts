@@ -1,0 +1,64 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { DistanceSchema, SizeSchema } from '../../length/index.js';
+import { IdSchema } from '../../ids/index.js';
+
+const closed = { additionalProperties: false } as const;
+
+/** A ring of rails with a deck on it. */
+export const LevelSchema = Type.Object(
+  {
+    rails: Type.Object(
+      {
+        stock: IdSchema,
+        /** How wide the rails are; as high as that where they stand on edge. */
+        wide: SizeSchema,
+        /** Laid on their faces rather than on edge. */
+        flat: Type.Optional(Type.Literal(true)),
+        front: Type.Boolean(),
+        rear: Type.Boolean(),
+        left: Type.Boolean(),
+        right: Type.Boolean(),
+      },
+      closed,
+    ),
+    /** A sheet or glued boards on the rails; none for rails alone. */
+    deck: Type.Optional(
+      Type.Object(
+        {
+          stock: IdSchema,
+          /** Round the posts, with notches so much larger than they are, or over their ends. */
+          goes: Type.Union([Type.Literal('round'), Type.Literal('over')]),
+          gap: DistanceSchema,
+        },
+        closed,
+      ),
+    ),
+    /** Pieces from the rear rail to the front one, at most so far apart. */
+    cross: Type.Optional(Type.Object({ most: SizeSchema }, closed)),
+  },
+  closed,
+);
+export type Level = Static<typeof LevelSchema>;
+
+/** Levels of rails and decks between posts: the members of the divided space are levels, its parts the gaps between them. */
+export const LevelsSchema = Type.Object(
+  {
+    kind: Type.Literal('levels'),
+    /** How all of them are made, but for those that are made otherwise. */
+    level: LevelSchema,
+    own: Type.Optional(Type.Record(IdSchema, LevelSchema)),
+    /** What rolls into one of the spaces: free at each side of it, and how far it may stand out in front. */
+    rollsIn: Type.Optional(Type.Object({ space: IdSchema, aside: DistanceSchema, out: DistanceSchema }, closed)),
+  },
+  closed,
+);
+export type Levels = Static<typeof LevelsSchema>;
+
+declare module '../../piece/space.js' {
+  interface Makings {
+    levels: Levels;
+  }
+}
+
+/** How one level is made. */
+export const levelOf = ({ level, own }: Levels, id: string): Level => own?.[id] ?? level;

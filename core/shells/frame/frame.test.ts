@@ -1,0 +1,241 @@
+import { GRAVITY as g, massOf } from '../../carry/index.js';
+import { ZERO, mm, toMm, type Length } from '../../length/index.js';
+import { boxOf, type Member, type Space } from '../../piece/index.js';
+import { solve, type Solution } from '../../solution/index.js';
+import { panels, space, stock, thing, workshop } from '../../testing/samples.js';
+import type { Level, Levels } from '../../interiors/index.js';
+import type { Frame } from './spec.js';
+
+const given = (size: number, of: 'overall' | 'inside' | 'sides' = 'overall') => ({ from: 'given', size: mm(size), of }) as const;
+const NO_OVER = { front: ZERO, rear: ZERO, left: ZERO, right: ZERO };
+const all = { front: true, rear: true, left: true, right: true };
+const shop = workshop({
+  stock: {
+    deal45: stock({ name: 'deal 45', form: 'board', material: 'sitka-spruce', thickness: mm(45), width: mm(95), length: mm(3600) }),
+    deal42: stock({ name: 'deal 42', form: 'board', material: 'sitka-spruce', thickness: mm(42), width: mm(95), length: mm(2400) }),
+    deal21: stock({ name: 'deal 21', form: 'board', material: 'sitka-spruce', thickness: mm(21), width: mm(70), length: mm(2400) }),
+    ply12: stock({ name: 'ply 12', thickness: mm(12) }),
+    ash18: stock({ name: 'ash 18', form: 'board', material: 'white-ash', thickness: mm(18), width: mm(600) }),
+    ash27: stock({ name: 'ash 27', form: 'board', material: 'white-ash', thickness: mm(27), width: mm(600) }),
+  },
+  things: {
+    press: thing({
+      name: 'press',
+      shape: { kind: 'box', width: mm(640), height: mm(500), depth: mm(460) },
+      mass: 190,
+      count: 1,
+      facesOut: true,
+    }),
+    trolley: thing({
+      name: 'trolley',
+      shape: { kind: 'box', width: mm(585), height: mm(715), depth: mm(930) },
+      count: 1,
+      clearance: mm(45),
+    }),
+  },
+});
+
+function framePiece(interior: Space, extra: Partial<Frame>): Frame {
+  return {
+    name: 'frame',
+    shell: 'frame',
+    width: given(1000),
+    height: given(700),
+    depth: given(500),
+    panels: panels(),
+    edges: { front: 'square', banding: ZERO },
+    fixedToWall: false,
+    posts: { stock: 'deal45', wide: mm(45), turned: 'across' },
+    joined: 'between',
+    through: 'across',
+    top: { level: { rails: { stock: 'deal45', wide: mm(95), ...all } }, over: NO_OVER },
+    interior,
+    ...extra,
+  };
+}
+
+const level = (stockId: string, wide: number, deck?: Level['deck']): Level => ({
+  rails: { stock: stockId, wide: mm(wide), ...all },
+  ...(deck ? { deck } : {}),
+});
+const round = (stockId: string, gap = 0) => ({ stock: stockId, goes: 'round', gap: mm(gap) }) as const;
+const partsOf = (s: Solution, role: Member['role']) =>
+  s.parts.filter((p) => p.member.role === role).map((p) => [toMm(p.length.value), toMm(p.width.value), toMm(p.thickness.value)]);
+const box = (s: Solution, id: string) => {
+  const b = boxOf(s.shape.members.find((m) => m.id === id) as Member);
+  return [b.x0, b.x1, b.y0, b.y1, b.z0, b.z1].map((v: Length) => toMm(v));
+};
+const overall = (s: Solution) => (['width', 'height', 'depth'] as const).map((r) => toMm(s.shape.overall[r].value));
+/** A child pulls over what is as small as these, whatever they are made of. */
+const stops = (s: Solution) => s.checks.filter((c) => c.severity === 'stop' && !c.id.startsWith('tips-')).map((c) => c.id);
+
+const pressStand = (extra: Partial<Frame> = {}) =>
+  framePiece(
+    space('in', { split: { axis: 'up', making: { kind: 'levels', level: level('deal45', 95) }, members: [], spaces: [space('under')] } }),
+    {
+      width: { from: 'contents' },
+      depth: { from: 'contents' },
+      posts: { stock: 'deal45', wide: mm(95), turned: 'across' },
+      joined: 'end-on',
+      top: { level: level('deal45', 95), over: NO_OVER, things: [{ thing: 'press', count: 1 }], margin: mm(12) },
+      ...extra,
+    },
+  );
+
+test('a press stand: long rails of 652, short ones of 382 between them, inner posts of 605 under them, outer ones only tie', () => {
+  const s = solve(pressStand(), shop, {});
+  expect(partsOf(s, 'rail')).toEqual([
+    [652, 95, 45],
+    [652, 95, 45],
+    [382, 95, 45],
+    [382, 95, 45],
+  ]);
+  expect(partsOf(s, 'post').map(([long]) => long)).toEqual([700, 700, 700, 700, 605, 605, 605, 605]);
+  // Outer posts stand 45 out before and behind.
+  expect(overall(s)).toEqual([652, 700, 562]);
+  expect(box(s, 'frame-top/rail/1')).toEqual([0, 652, 605, 700, 472, 517]);
+  expect(box(s, 'frame-top/inner-post/front-1')).toEqual([0, 95, 0, 605, 472, 517]);
+  expect(box(s, 'frame/post/front-1')).toEqual([0, 95, 0, 700, 517, 562]);
+  expect(stops(s)).toEqual([]);
+});
+
+test('a stand that a trolley rolls under: 645 between posts, 780 deep, levels of 82, 422 clear', () => {
+  const making: Levels = {
+    kind: 'levels',
+    level: level('deal21', 70, round('ply12')),
+    rollsIn: { space: 'bay', aside: mm(30), out: mm(150) },
+  };
+  const interior = space('in', {
+    split: {
+      axis: 'up',
+      making,
+      members: [{ id: 'first' }, { id: 'second' }],
+      spaces: [
+        space('bay', { rule: { kind: 'fit', clearance: ZERO }, things: [{ thing: 'trolley', count: 1 }] }),
+        space('low'),
+        space('high'),
+      ],
+    },
+  });
+  const s = solve(
+    framePiece(interior, {
+      width: { from: 'contents' },
+      height: given(1850),
+      depth: { from: 'contents' },
+      top: { level: making.level, over: NO_OVER },
+    }),
+    shop,
+    {},
+  );
+  expect(overall(s)).toEqual([735, 1850, 780]);
+  const bay = s.shape.spaces.get('bay');
+  expect([toMm(bay?.clear.height.value as Length), toMm(s.shape.spaces.get('in')?.clear.width.value as Length)]).toEqual([760, 645]);
+  for (const id of ['low', 'high']) expect(toMm(s.shape.spaces.get(id)?.clear.height.value as Length)).toBe(422);
+  const square = s.shape.facts.get('in')?.find((f) => f.name.startsWith('ends'));
+  expect(toMm(square?.figure?.value as Length)).toBeCloseTo(2007.7, 1);
+  expect(stops(s)).toEqual([]);
+});
+
+test('a mat stand: rails of 371 and 311, legs of 558, a shelf round the legs at 99, a drawer opening of 142', () => {
+  const rails = level('deal42', 45);
+  const making: Levels = { kind: 'levels', level: rails, own: { foot: level('deal42', 45, round('ash18', 1)) } };
+  const fixed = (size: number) => ({ kind: 'fixed', size: mm(size) }) as const;
+  const interior = space('in', {
+    split: {
+      axis: 'up',
+      making,
+      members: [{ id: 'foot' }, { id: 'under' }],
+      spaces: [space('floor', { rule: fixed(36) }), space('open'), space('drawer', { rule: fixed(142) })],
+    },
+  });
+  const s = solve(
+    framePiece(interior, {
+      width: given(455, 'sides'),
+      height: given(585),
+      depth: given(395, 'sides'),
+      posts: { stock: 'deal42', wide: mm(42), turned: 'across' },
+      top: {
+        level: { ...rails, deck: { stock: 'ash27', goes: 'over', gap: ZERO } },
+        over: { front: mm(22), rear: mm(16), left: mm(16), right: mm(16) },
+      },
+    }),
+    shop,
+    {},
+  );
+  expect(overall(s)).toEqual([487, 585, 433]);
+  expect(partsOf(s, 'rail').map(([long]) => long)).toEqual([371, 371, 311, 311, 371, 371, 311, 311, 371, 371, 311, 311]);
+  expect(partsOf(s, 'post').map(([long]) => long)).toEqual([558, 558, 558, 558]);
+  expect(partsOf(s, 'deck')).toEqual([
+    [487, 433, 27],
+    [455, 395, 18],
+  ]);
+  expect(box(s, 'foot/deck/1').slice(2, 4)).toEqual([81, 99]);
+  const notches = s.shape.members.find((m) => m.id === 'foot/deck/1')?.features ?? [];
+  expect(
+    notches.map((f) => f.kind === 'notch' && [toMm((f.region.u1 - f.region.u0) as Length), toMm((f.region.v1 - f.region.v0) as Length)]),
+  ).toEqual(Array.from({ length: 4 }, () => [43, 43]));
+  // The opening at the side: 311 by 227.
+  expect(toMm(s.shape.spaces.get('open')?.clear.height.value as Length)).toBe(227);
+  expect(toMm(s.shape.spaces.get('drawer')?.clear.height.value as Length)).toBe(142);
+  expect(stops(s)).toEqual([]);
+});
+
+test('the load of the press goes down the inner posts alone', () => {
+  const s = solve(pressStand(), shop, {});
+  const total = (id: string) => s.carried.members.get(id)?.total ?? 0;
+  const inner = ['front-1', 'front-2', 'rear-1', 'rear-2'].map((p) => total(`frame-top/inner-post/${p}`));
+
+  const woodAbove = s.shape.members.filter((m) => m.role === 'rail').reduce((sum, m) => sum + massOf(m), 0);
+  const own = massOf(s.shape.members.find((m) => m.id === 'frame-top/inner-post/front-1') as Member);
+  // A quarter of the press and of the ring each, and its own weight.
+  for (const n of inner) expect(n).toBeCloseTo(((190 + woodAbove) / 4 + own) * g, 3);
+  // Outer posts carry nothing but themselves.
+  expect(total('frame/post/front-1')).toBeCloseTo(massOf(s.shape.members.find((m) => m.id === 'frame/post/front-1') as Member) * g, 6);
+  expect(s.checks.find((c) => c.id === 'posts-fine')).toMatchObject({ severity: 'good', state: 'fine' });
+  // Not fixed to a wall, with no sheet: told that it leans.
+  expect(s.checks.find((c) => c.id === 'racking')).toMatchObject({ severity: 'look', state: 'fails' });
+});
+
+test('between posts the rails hang on screws, lapped ones lie outside the posts', () => {
+  const ends = (joined: Frame['joined']) => {
+    const s = solve(pressStand({ joined }), shop, {});
+    return [s.carried.members.get('frame-top/rail/1')?.supports.map((x) => x.how), partsOf(s, 'rail').map(([long]) => long), overall(s)];
+  };
+  expect(ends('between')).toEqual([
+    ['screws', 'screws'],
+    [462, 462, 382, 382],
+    [652, 700, 472],
+  ]);
+  expect(ends('lapped')).toEqual([
+    ['screws', 'screws'],
+    [652, 652, 382, 382],
+    [652, 700, 472],
+  ]);
+});
+
+test('slender posts under much are told, with thicker ones', () => {
+  const thin = workshop({
+    stock: {
+      ...Object.fromEntries(shop.stock),
+      batten: stock({ name: 'batten', form: 'board', material: 'sitka-spruce', thickness: mm(16), width: mm(45) }),
+    },
+    things: {
+      press: thing({
+        name: 'press',
+        shape: { kind: 'box', width: mm(640), height: mm(500), depth: mm(460) },
+        mass: 400,
+        count: 1,
+        facesOut: true,
+      }),
+    },
+  });
+  const s = solve(pressStand({ height: given(1600), posts: { stock: 'batten', wide: mm(16), turned: 'across' } }), thin, {});
+  const told = s.checks.find((c) => c.id.startsWith('post-'));
+  expect([told?.severity, told?.fixes.length]).toEqual(['stop', 2]);
+});
+
+test('sheets at the rear and both ends keep it square, each way by its screws', () => {
+  const racking = (sheets: Frame['sheets']) => solve(pressStand(sheets ? { sheets } : {}), shop, {}).checks.find((c) => c.id === 'racking');
+  expect(racking({ rear: { stock: 'ply12' } })).toMatchObject({ state: 'fails' });
+  expect(racking({ rear: { stock: 'ply12' }, ends: { stock: 'ply12' } })).toMatchObject({ severity: 'good', state: 'fine' });
+});

@@ -1,0 +1,184 @@
+import { Figure, size } from '../../figure/index.js';
+import { ZERO, hypot, type Length } from '../../length/index.js';
+import { divide, interiorMembers, type Made } from '../../interiors/index.js';
+import { levelIds, levelMembers, postFrame, topmost, woodsOfLevel, footOn, type LevelAt } from '../../interiors/levels/index.js';
+import {
+  FLOOR,
+  facingFrame,
+  rectangular,
+  stockNames,
+  uprightFrame,
+  type Fact,
+  type Joint,
+  type Member,
+  type Shape,
+} from '../../piece/index.js';
+import { woodOf, type Workshop } from '../../project/index.js';
+import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
+import type { ShellKind } from '../kind.js';
+import { envelopeOf, topSource, type Envelope } from './envelope.js';
+import { FRAME, FRAME_NODE, TOP_NODE } from './ids.js';
+import { onTop } from './on-top.js';
+import { frameProblems } from './problems.js';
+import { frameRacking } from './racking.js';
+import { frameRemedies } from './remedies.js';
+import { frameStock } from './stock.js';
+import { frameFields, type Frame } from './spec.js';
+
+/** The posts, each on the floor. */
+function postMembers({ posts: { stock, turned } }: Frame, { posts, postHeight }: Envelope, workshop: Workshop): Member[] {
+  const wood = woodOf(workshop, stock);
+  return posts.pairs.flatMap((pair, n) =>
+    (['rear', 'front'] as const).map((side) => {
+      const { id, x0, z0 } = pair[side];
+      return rectangular({
+        id,
+        node: FRAME_NODE,
+        role: 'post',
+        label: `${side} post ${n + 1}`,
+        wood,
+        length: postHeight,
+        width: turned === 'across' ? posts.post.across : posts.post.deep,
+        frame: postFrame(turned, { x: x0, y: ZERO, z: z0 }, wood.thickness.value),
+      });
+    }),
+  );
+}
+
+/** The sheets on its outside. */
+function sheetMembers({ sheets }: Frame, { posts: { ring }, postHeight }: Envelope, workshop: Workshop): Member[] {
+  const common = { node: FRAME_NODE, role: 'back' as const, purpose: { length: 'covers', width: 'covers' } as const };
+  const rear = sheets?.rear && woodOf(workshop, sheets.rear.stock);
+  const ends = sheets?.ends && woodOf(workshop, sheets.ends.stock);
+  const x1 = (ring.x + ring.width.value) as Length;
+  const end = (id: string, label: string, x: Length): Member[] =>
+    ends
+      ? [
+          rectangular({
+            ...common,
+            id,
+            label,
+            wood: ends,
+            length: postHeight,
+            width: ring.depth,
+            frame: uprightFrame({ x, y: ZERO, z: ring.z }),
+          }),
+        ]
+      : [];
+  return [
+    ...(rear
+      ? [
+          rectangular({
+            ...common,
+            id: FRAME.rear,
+            label: 'rear sheet',
+            wood: rear,
+            length: ring.width,
+            width: postHeight,
+            frame: facingFrame({ x: ring.x, y: ZERO, z: (ring.z - rear.thickness.value) as Length }),
+          }),
+        ]
+      : []),
+    ...(ends ? [...end(FRAME.left, 'left sheet', (ring.x - ends.thickness.value) as Length), ...end(FRAME.right, 'right sheet', x1)] : []),
+  ];
+}
+
+/** Posts stand on the floor, and sheets beside them. */
+const onFloor = (members: readonly Member[]): Joint[] => members.map((m) => ({ carried: m.id, carrier: FLOOR, how: 'bearing' }));
+
+/** What is measured with a tape to see that a frame is square. */
+function squareFacts(envelope: Envelope): readonly Fact[] {
+  const {
+    posts: { ring },
+    height,
+  } = envelope;
+  const across = (name: string, [a, aName]: readonly [Figure, string], [b, bName]: readonly [Figure, string]): Fact => ({
+    name,
+    figure: Figure.formula('length', `corner to corner, √(${aName}² + ${bName}²)`, [a, b], hypot(a.value, b.value)),
+  });
+  return [
+    across('ends, corner to corner', [height.named('height'), 'height'], [ring.depth, 'depth']),
+    across('front, corner to corner', [height.named('height'), 'height'], [ring.width, 'width']),
+    across('from above, corner to corner', [ring.width, 'width'], [ring.depth, 'depth']),
+  ];
+}
+
+/** The geometry of a frame: its posts, its levels, and what stands between them. */
+function shape(piece: Frame, workshop: Workshop): Shape {
+  const envelope = envelopeOf(piece, workshop);
+  const { width, height, depth, clear, posts, assumed } = envelope;
+  const own = [...postMembers(piece, envelope, workshop), ...sheetMembers(piece, envelope, workshop)];
+  const outside = (members: readonly Member[]) => ({
+    overall: { width, height, depth },
+    assumed,
+    caseHeight: height,
+    diagonal: diagonalOf(height, depth),
+    outside: {
+      is: 'built' as const,
+      foot: Math.max(...posts.pairs.map((p) => p.front.z1)) as Length,
+      ends: envelope.ends,
+      members: new Set(members.map((m) => m.id)),
+      behind: new Set(members.flatMap((m) => (m.id === FRAME.rear ? [m.id] : []))),
+    },
+  });
+  const problems = [...envelope.problems, ...frameProblems(piece, envelope, workshop)];
+  if ([clear.width, clear.height, clear.depth].some((f) => f.value <= ZERO)) return { ...NO_SHAPE, ...outside([]), problems };
+
+  const context = { workshop, panels: piece.panels, rounding: piece.rounding ?? workshop.settings.rounding };
+  const ids = levelIds(TOP_NODE);
+  const divided = divide(piece, context, {
+    start: { x: envelope.start.x, y: size('floor', ZERO), z: envelope.start.z },
+    clear,
+    neighbours: {
+      left: FRAME.post('rear', 0),
+      right: FRAME.post('rear', posts.pairs.length - 1),
+      below: FLOOR,
+      above: ids.rail(1),
+    },
+    setback: ZERO,
+    posts,
+  });
+  const made = interiorMembers(piece, workshop, divided);
+  const below = topmost(piece.interior, divided.runs.get(piece.interior.id), workshop);
+  const at: LevelAt = {
+    node: TOP_NODE,
+    label: 'top',
+    level: piece.top.level,
+    y: clear.height.value,
+    underside: clear.height.named('underside'),
+    posts,
+    workshop,
+    over: piece.top.over,
+    foot: footOn(below, FLOOR),
+    above: null,
+    source: topSource,
+  };
+  const top = levelMembers(at);
+  const shell = [...own, ...top.members];
+  const all: Made = {
+    ...made,
+    members: [...shell, ...made.members],
+    joints: [...onFloor(own), ...top.joints, ...made.joints],
+    facts: [...made.facts, { space: piece.interior.id, facts: squareFacts(envelope) }],
+  };
+  const on = onTop(piece, workshop, { width, height, depth });
+  if (!on) return assembled(divided, all, outside(shell), problems);
+  const spaces = new Map([...divided.spaces, [on.space.id, on.space]]);
+  return assembled({ ...divided, spaces }, { ...all, stands: [...all.stands, on.stand] }, outside(shell), problems);
+}
+
+export const frame: ShellKind<Frame> = {
+  kind: 'frame',
+  inside: 'Inside the frame',
+  fields: frameFields,
+  uses: (piece) => [{ use: 'posts', where: 'posts/stock', id: piece.posts.stock, with: (stock) => ({ posts: { ...piece.posts, stock } }) }],
+  names: ({ top, sheets }) => [
+    ...(top.things ?? []).map(({ thing }) => ({ kind: 'thing' as const, id: thing, where: 'top/things' })),
+    ...stockNames(woodsOfLevel(top.level)).map((n) => ({ ...n, where: 'top/level' })),
+    ...stockNames([sheets?.rear, sheets?.ends].flatMap((s) => (s ? [s.stock] : []))).map((n) => ({ ...n, where: 'sheets' })),
+  ],
+  shape,
+  racking: frameRacking,
+  withStock: frameStock,
+  remedies: frameRemedies,
+};

@@ -1,0 +1,65 @@
+import { Figure, size } from '../../figure/index.js';
+import { LONGEST, ZERO, add, type Length } from '../../length/index.js';
+import { FLOOR, OPEN, type PlacedSpace, type Stand } from '../../piece/index.js';
+import type { Workshop } from '../../project/index.js';
+import { blockIn, type Block } from '../../things/index.js';
+import { levelIds } from '../../interiors/levels/index.js';
+import { TOP_NODE } from './ids.js';
+import type { Frame } from './spec.js';
+
+/** The room over the highest level, as a space that things stand in. */
+export const ON_TOP = 'on-top';
+
+const BOUNDLESS = LONGEST;
+
+function blocksOn({ top: { things = [] } }: Frame, workshop: Workshop, room: { readonly width: Length; readonly depth: Length }): Block[] {
+  return things.flatMap(({ thing: id, count, at }) => {
+    const thing = workshop.things.get(id);
+    return thing ? [{ ...blockIn(id, thing, count, { ...room, height: BOUNDLESS }), ...(at === undefined ? {} : { at }) }] : [];
+  });
+}
+
+/** What things on top ask for along an axis, with so much more in all; null where nothing stands there. */
+export function needOnTop(piece: Frame, reach: 'width' | 'depth', workshop: Workshop): Figure | null {
+  const blocks = blocksOn(piece, workshop, { width: BOUNDLESS, depth: BOUNDLESS });
+  const [first, ...rest] = blocks.map(({ thing, thingId, stance, columns }) => {
+    const one = size(`${thing.name}, ${reach === 'width' ? 'wide' : 'deep'}`, stance[reach], { in: 'thing', id: thingId, field: 'shape' });
+    return (reach === 'width' && columns > 1 ? one.times(columns) : one).named(thing.name);
+  });
+  if (!first) return null;
+  const all = reach === 'width' ? Figure.sum([first, ...rest]) : Figure.greatest([first, ...rest]);
+  const { margin = ZERO } = piece.top;
+  return margin === ZERO ? all : all.plus(size('more in all', margin, { in: 'piece', field: 'top.margin' }));
+}
+
+/** Where things on top stand, and what carries them: the deck, or all rails of the ring alike. */
+export function onTop(
+  piece: Frame,
+  workshop: Workshop,
+  { width, height, depth }: { readonly width: Figure; readonly height: Figure; readonly depth: Figure },
+): { readonly space: PlacedSpace; readonly stand: Stand } | null {
+  const blocks = blocksOn(piece, workshop, { width: width.value, depth: depth.value });
+  if (blocks.length === 0) return null;
+  const ids = levelIds(TOP_NODE);
+  const tall = Math.max(...blocks.map((b) => b.height)) as Length;
+  const { rails, deck } = piece.top.level;
+  const carriers = deck
+    ? [ids.deck]
+    : (['front', 'rear', 'left', 'right'] as const).flatMap((side, i) => (rails[side] ? [ids.rail(i + 1)] : []));
+  const space: PlacedSpace = {
+    id: ON_TOP,
+    space: { id: ON_TOP, name: 'top', rule: { kind: 'share', weight: 1 }, things: [...(piece.top.things ?? [])] },
+    label: 'on top',
+    box: { x0: ZERO, x1: width.value, y0: height.value, y1: add(height.value, tall), z0: ZERO, z1: depth.value },
+    clear: { width, height: size('tallest on it', tall), depth },
+    neighbours: { left: OPEN, right: OPEN, below: carriers[0] ?? FLOOR, above: OPEN },
+    setback: ZERO,
+    off: ZERO,
+    standing: height.value,
+    within: null,
+    depth: 0,
+    blocks,
+    insets: null,
+  };
+  return { space, stand: { space: ON_TOP, carriers } };
+}
