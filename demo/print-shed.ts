@@ -3,6 +3,7 @@ import { VERSION } from '../core/formats/versions/index.js';
 import { mm } from '../core/length/index.js';
 import { CASES } from './shed/cases.js';
 import { DRAWERS } from './shed/drawers.js';
+import { FRAMES } from './shed/frames.js';
 import { THINGS } from './shed/library.js';
 import { OPENINGS, READINGS } from './shed/places.js';
 import { RACKS } from './shed/racks.js';
@@ -33,5 +34,7 @@ export const PRINT_SHED: ProjectFile = {
     odo: { name: 'Odo', height: mm(1830), reach: mm(2230) },
   },
   readings: READINGS,
-  pieces: Object.fromEntries(Object.entries({ ...CASES, ...DRAWERS, ...RACKS }).map(([id, piece]) => [id, { piece, letters: {} }])),
+  pieces: Object.fromEntries(
+    Object.entries({ ...CASES, ...DRAWERS, ...RACKS, ...FRAMES }).map(([id, piece]) => [id, { piece, letters: {} }]),
+  ),
 };

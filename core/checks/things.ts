@@ -28,6 +28,12 @@ function fewer(space: PlacedSpace, block: Block, count: number): Fix {
   });
 }
 
+/** What is left free beside what stands in a space, where nothing but room is. */
+function besideIt({ insets }: PlacedSpace): Length {
+  const round = insets ? [...insets.across.before, ...insets.across.after] : [];
+  return round.some((i) => i.member !== undefined) ? ZERO : add(ZERO, ...round.map((i) => i.size.value));
+}
+
 /** The height that things have in a space, over the deck where there is one. */
 function headroom({ box, standing }: PlacedSpace): Length {
   return sub(box.y1, standing);
@@ -242,7 +248,7 @@ function standing(space: PlacedSpace, shape: Shape, workshop: Workshop): Check[]
   if (faults.length > 0 || !space.within) return [...missing, ...faults];
   const need = needOf(space.blocks);
   const above = sub(headroom(space), sub(need.height, need.tallest?.thing.clearance ?? (0 as Length)));
-  const beside = sub(space.clear.width.value, need.width);
+  const beside = sub(add(space.clear.width.value, besideIt(space)), need.width);
   const tight = above === 0 || beside === 0;
   return [
     ...missing,

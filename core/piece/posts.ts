@@ -31,6 +31,8 @@ export interface Posts {
   readonly through: 'across' | 'deep';
   /** Where the ring of rails begins, and how large it is. */
   readonly ring: { readonly x: Length; readonly z: Length; readonly width: Figure; readonly depth: Figure };
+  /** How broad the rails of the ring are. */
+  readonly rail: Figure;
   /** What they are of, and which way their wide side lies. */
   readonly stock: string;
   readonly turned: 'across' | 'deep';

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { Fix } from '../../core/piece/index.js';
 import { dividingMembersOf, findMember } from '../../core/piece/index.js';
-import { dividingMemberId } from '../../core/interiors/index.js';
+import { dividingMemberId, kindOf } from '../../core/interiors/index.js';
 import { inch, mm, type Length } from '../../core/length/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
@@ -26,11 +26,14 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
   if (!found?.owner.split) return null;
   const up = found.owner.split.axis === 'up';
   const { member } = found;
+  // Where a space is made of something else, how all of that is made is said for it as a whole.
+  const { making } = found.owner.split;
   const run = settled.shape.runs.get(found.owner.id);
   const line = run?.run.lines.find((l) => l.line.id === node);
   const place = run && line ? run.datum.plus(line.near).value : null;
   const letter = settled.letters[memberId] ?? '';
-  const name = `${member.rail !== undefined ? 'rail' : up ? 'shelf' : 'divider'} ${letter}`.trim();
+  const one = making ? kindOf(found.owner.split).names.one : member.rail !== undefined ? 'rail' : up ? 'shelf' : 'divider';
+  const name = `${one} ${letter}`.trim();
   const others = [...dividingMembersOf(piece.interior)].filter(
     (d) => d.member.id !== node && d.owner.id !== found.owner.id && d.owner.split?.axis === found.owner.split?.axis,
   );
@@ -45,7 +48,7 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
   const kind = member.rail !== undefined ? 'rail' : 'panel';
   return (
     <Grid style={{ padding: '6px 0 10px' }}>
-      {up ? (
+      {up && !making ? (
         <Select
           label="It is"
           value={kind}
@@ -65,7 +68,7 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
           onCommit={(high) => high !== null && is('rail', high)}
         />
       ) : null}
-      {kind === 'panel' ? (
+      {kind === 'panel' && !making ? (
         <div style={{ gridColumn: '1 / -1' }}>
           <Select
             label="Fixed how"
@@ -75,14 +78,16 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
           />
         </div>
       ) : null}
-      <div style={{ gridColumn: '1 / -1' }}>
-        <StockSelect
-          label="Made of"
-          value={stock}
-          onChange={(id) => commit({ kind: 'member', member: node, patch: { stock: id } }, `Made ${name} of another stock`)}
-        />
-      </div>
-      {up && member.rail === undefined ? <StiffeningForm member={member} stock={stock} name={name} /> : null}
+      {making ? null : (
+        <div style={{ gridColumn: '1 / -1' }}>
+          <StockSelect
+            label="Made of"
+            value={stock}
+            onChange={(id) => commit({ kind: 'member', member: node, patch: { stock: id } }, `Made ${name} of another stock`)}
+          />
+        </div>
+      )}
+      {up && member.rail === undefined && !making ? <StiffeningForm member={member} stock={stock} name={name} /> : null}
       <LengthField
         label={up ? 'Underside from the floor' : 'Left face from the outside left'}
         of={{ in: 'member', id: node, field: 'at' }}

@@ -1,6 +1,6 @@
 import { DEFAULT_STEP, ZERO, inch, mm, type Length, type LengthUnit } from '../../core/length/index.js';
 import type { Panels } from '../../core/interiors/index.js';
-import type { InPlace, PanelCase } from '../../core/shells/index.js';
+import type { Frame, InPlace, PanelCase } from '../../core/shells/index.js';
 import type { Settings } from '../../core/project/index.js';
 import type { Stock } from '../../core/stock/index.js';
 import type { Opening } from '../../core/survey/index.js';
@@ -122,6 +122,29 @@ export function chestSizes(unit: LengthUnit): Pick<PanelCase, 'width' | 'height'
   const s = pick(unit);
   const given = (size: ReturnType<typeof mm>) => ({ from: 'given' as const, size, of: 'overall' as const });
   return { width: given(s(800, 32)), height: given(s(900, 36)), depth: given(s(500, 20)) };
+}
+
+/** A frame of posts with a top over them, and one space under it. */
+export function newFrame(unit: LengthUnit, stock: string): Frame {
+  const s = pick(unit);
+  const given = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
+  const rails = { stock, wide: s(70, 2.75), front: true, rear: true, left: true, right: true };
+  const over = s(15, 1 / 2);
+  return {
+    name: 'New frame',
+    shell: 'frame',
+    width: given(s(900, 36)),
+    height: given(s(750, 30)),
+    depth: given(s(450, 18)),
+    posts: { stock, wide: s(45, 1.75), turned: 'across' },
+    joined: 'between',
+    through: 'across',
+    top: { level: { rails, deck: { stock, goes: 'over', gap: ZERO } }, over: { front: over, rear: over, left: over, right: over } },
+    panels: usualPanels(unit, stock, ZERO),
+    edges: { front: 'eased', banding: ZERO },
+    fixedToWall: false,
+    interior: { id: 'inside', rule: { kind: 'share', weight: 1 }, things: [] },
+  };
 }
 
 /** What is built into a place that is there already, with usual sizes in mm and in inches. */

@@ -1,7 +1,7 @@
 import type { LengthUnit } from '../../core/length/index.js';
 import type { Piece } from '../../core/piece/index.js';
 import type { Box } from '../shared/picture-choice.js';
-import type { FillingWay } from './means.js';
+import type { FillingWay, Means } from './means.js';
 
 /** What a piece is begun from in the shed. */
 export interface Card {
@@ -14,6 +14,8 @@ export interface Card {
   readonly filling: FillingWay | null;
   /** The piece with nothing in it yet. */
   readonly begin: (unit: LengthUnit, stock: string) => Piece;
+  /** The same with what was chosen to make it of, where more than its inside is. */
+  readonly made?: (piece: Piece, means: Means) => Piece;
 }
 
 /** Boxes one above the other. */

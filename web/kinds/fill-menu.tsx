@@ -34,7 +34,7 @@ export function FillMenu({ space }: { space: PlacedSpace }) {
         label="Or fill it with"
         value={wanted?.id ?? null}
         placeholder="Choose what"
-        choices={fillings()}
+        choices={fillings().filter((f) => f.goesInto?.(space) ?? true)}
         onChange={(id) => setWanted(fillings().find((f) => f.id === id) ?? null)}
       />
       {wanted ? (

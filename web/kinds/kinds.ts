@@ -2,17 +2,19 @@ import { kindList, type Piece } from '../../core/piece/index.js';
 import { boardsPage } from './boards/index.js';
 import { cellsPage } from './cells/index.js';
 import { drawersPage } from './drawers/index.js';
+import { framePage } from './frame/index.js';
 import { inPlacePage } from './in-place/index.js';
+import { levelsPage } from './levels/index.js';
 import type { InteriorPage, ShellPage } from './page.js';
 import { panelCasePage } from './panel-case/index.js';
 import { panelsPage } from './panels/index.js';
 import { slatsPage } from './slats/index.js';
 
 /** The shells that the page shows. */
-export const SHELL_PAGES = kindList<ShellPage>([panelCasePage, inPlacePage]);
+export const SHELL_PAGES = kindList<ShellPage>([panelCasePage, framePage, inPlacePage]);
 
 /** The interiors that the page shows. */
-export const INTERIOR_PAGES = kindList<InteriorPage>([panelsPage, drawersPage, cellsPage, boardsPage, slatsPage]);
+export const INTERIOR_PAGES = kindList<InteriorPage>([panelsPage, drawersPage, cellsPage, boardsPage, slatsPage, levelsPage]);
 
 /** Every way of filling an open space. */
 export const fillings = () => INTERIOR_PAGES.all.flatMap((page) => page.fillings);

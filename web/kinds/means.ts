@@ -1,5 +1,5 @@
 import { inch, mm, type Length, type LengthUnit } from '../../core/length/index.js';
-import type { PieceEdit, Piece } from '../../core/piece/index.js';
+import type { PieceEdit, Piece, PlacedSpace } from '../../core/piece/index.js';
 import type { Slide, Stock } from '../../core/stock/index.js';
 
 /** What a filling is begun with: the units, what is on hand, and the room there is. */
@@ -36,6 +36,8 @@ export interface FillingWay {
   readonly uses: (means: Means) => readonly Use[];
   /** What else is asked, out of what is on hand: its name in `chosen`, its choices, and what stands there. */
   readonly asks?: (means: Means) => readonly Ask[];
+  /** Where it makes sense; in every open space where it is left out. */
+  readonly goesInto?: (space: PlacedSpace) => boolean;
   /** It is for things, so that there must be one. */
   readonly needsThing?: true;
   /** @throws Error when something it is made of is not on hand */

@@ -141,7 +141,8 @@ function useStartKind(chosen: string | null) {
       }
       const bare = { ...kind.begin(unit, chosen ?? (stock[0]?.id as string)), name: `New ${kind.name.toLowerCase()}` };
       const means = { ...bench.records, unit, clear: roomIn(bare, unit), stock, things, chosen: woods };
-      const filled = kind.filling ? applyEdit(bare, kind.filling.fill(bare, bare.interior.id, means)) : bare;
+      const whole = kind.made?.(bare, means) ?? bare;
+      const filled = kind.filling ? applyEdit(whole, kind.filling.fill(whole, whole.interior.id, means)) : whole;
       const pieceId = newId(
         kind.id,
         bench.records.pieces.map((p) => p.id),

@@ -159,13 +159,22 @@ export function rowBetween(carrier: Member, carried: Member): Row | NoRow {
   return row;
 }
 
+/** What of a joint its screws may take up: less what one of the two keeps clear for others, where the row runs up it. */
+function roomFor([low, high]: Extent, along: Vector, members: readonly Member[]): Extent {
+  const clear = members.find((m) => m.screwsClear)?.screwsClear;
+  if (!clear || Math.abs(along[1]) < Math.SQRT1_2) return [low, high];
+  const [foot, head] = along[1] > 0 ? [clear.foot, clear.head] : [clear.head, clear.foot];
+  return [low + toMm(foot), high - toMm(head)];
+}
+
 function newRow(carrier: Member, carried: Member): Row | NoRow {
   const met = contactOf(carrier, carried);
   if (!met) return { why: 'apart' };
   const [through, into, contact] = outerFirst(carrier, carried, met);
   const { normal, over, axes } = contact;
   const [along, beside] = axes;
-  const [long, broad] = over.map(([low, high]) => high - low) as [number, number];
+  const room = roomFor(over[0], along, [carrier, carried]);
+  const [long, broad] = [room[1] - room[0], over[1][1] - over[1][0]];
   const side = depthFrom(through, contact, -1);
   const main = depthFrom(into, contact, 1);
   const best = bestOf(side, main, broad);
@@ -190,7 +199,7 @@ function newRow(carrier: Member, carried: Member): Row | NoRow {
     inside,
     left: main - inside,
     along,
-    room: over[0],
+    room,
     ...(keeps ? {} : { tight: { has: broad / 2, wanted: KEEP.edge * rootOf(screw) } }),
     ...(nearEnd ? { nearEnd } : {}),
     most,

@@ -20,6 +20,13 @@ export interface Drawer {
   readonly edge: EdgeTreatment;
 }
 
+/** What holds something at a side of a bank: all that is there, or where posts stand in place of it the rear and the front one. */
+function heldBeside({ posts, neighbours }: PlacedSpace, hand: 'left' | 'right', joint: Omit<Joint, 'carrier' | 'on'>): Joint[] {
+  const pair = hand === 'left' ? posts?.pairs[0] : posts?.pairs.at(-1);
+  if (!pair) return [{ ...joint, carrier: neighbours[hand] }];
+  return [pair.rear, pair.front].map((p) => ({ ...joint, carrier: p.id, on: atZ(Math.round((p.z0 + p.z1) / 2) as Length) }));
+}
+
 /** How the corners of a box carry. */
 const JOINED: Readonly<Record<BoxJoin, Joint['how']>> = { pocket: 'pocket screws', nailed: 'nails', screwed: 'screws' };
 
@@ -58,16 +65,13 @@ export function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxP
   const half = (inner: Length, way: 1 | -1) => Math.round(inner + (way * t) / 2) as Length;
   const sides: Joint[] = (
     [
-      [ids.left, bank.neighbours.left, ids.runners[0], half(x0, -1)],
-      [ids.right, bank.neighbours.right, ids.runners[1], half(x1, 1)],
+      [ids.left, 'left', ids.runners[0], half(x0, -1)],
+      [ids.right, 'right', ids.runners[1], half(x1, 1)],
     ] as const
-  ).flatMap(([side, beside, runner, x]): Joint[] => {
-    if (making.runner.kind === 'slide') return [{ carried: side, carrier: beside, how: 'slide', apart: free }];
+  ).flatMap(([side, hand, runner, x]): Joint[] => {
+    if (making.runner.kind === 'slide') return heldBeside(bank, hand, { carried: side, how: 'slide', apart: free });
     if (making.runner.kind === 'wooden')
-      return [
-        { carried: side, carrier: runner, how: 'bearing' },
-        { carried: runner, carrier: beside, how: 'screws' },
-      ];
+      return [{ carried: side, carrier: runner, how: 'bearing' }, ...heldBeside(bank, hand, { carried: runner, how: 'screws' })];
     return [{ carried: side, carrier: bank.neighbours.below, how: 'bearing', on: atX(x) }];
   });
   const under = making.box.bottom.kind === 'applied' || making.box.bottom.kind === 'tray';
@@ -94,7 +98,7 @@ function onItsBottom({ making, bank, part }: Drawer, members: readonly Member[],
     ...front,
     { carried: ids.bottom, carrier: onLeft, how: 'bearing', on: atX(left) },
     { carried: ids.bottom, carrier: onRight, how: 'bearing', on: atX(right) },
-    { carried: onLeft, carrier: bank.neighbours.left, how: 'screws' },
-    { carried: onRight, carrier: bank.neighbours.right, how: 'screws' },
+    ...heldBeside(bank, 'left', { carried: onLeft, how: 'screws' }),
+    ...heldBeside(bank, 'right', { carried: onRight, how: 'screws' }),
   ];
 }

@@ -96,8 +96,12 @@ function runners({ making, bank, part, stock }: Drawer, place: BoxPlace, worksho
   const wood = woodOf(workshop, runner.stock);
   // An inset front goes past the ends of its runners.
   const inFront = frontDepth(making, stock);
-  const length = inFront ? bank.clear.depth.minus(inFront) : bank.clear.depth;
-  const z = making.face === 'front' ? bank.box.z0 : add(bank.box.z0, inFront?.value ?? ZERO);
+  const clear = inFront ? bank.clear.depth.minus(inFront) : bank.clear.depth;
+  const rear = making.face === 'front' ? bank.box.z0 : add(bank.box.z0, inFront?.value ?? ZERO);
+  // Between posts they lie between the rails under the opening, level with them.
+  const { posts } = bank;
+  const length = posts ? clear.minus(posts.rail.times(2).named('two rails')) : clear;
+  const z = posts ? add(rear, posts.rail.value) : rear;
   const width = size('runner, wide', runner.wide, { in: 'making', field: 'runner.wide' });
   const at = (id: string, x: Length) =>
     rectangular({

@@ -24,7 +24,8 @@ function runnersInTheWay(
   if (runner.kind !== 'wooden') return [];
   const t = woodOf(workshop, runner.stock).thickness.value;
   // What is there already leaves room under its own opening for the runners on it.
-  const onWood = bank.neighbours.below !== PLACE;
+  // So do the rails under an opening between posts.
+  const onWood = bank.neighbours.below !== PLACE && !bank.posts;
   const below = front.kind === 'overlay' ? negative(front.over.below) : front.kind === 'lipped' ? ZERO : front.below;
   const under = add(below, making.rise);
   const between = add(front.between, making.less);

@@ -1,5 +1,5 @@
 import { size } from '../../figure/index.js';
-import { add, sub, toMm, type Length } from '../../length/index.js';
+import { ZERO, add, mm, sub, toMm, type Length } from '../../length/index.js';
 import { atX, atZ, type Joint, type Member, type Post } from '../../piece/index.js';
 import { ENDS, NUMBER, SIDES, across, acrossAt, deep, deepAt, levelIds, middle, type Built, type Rails } from './level.js';
 
@@ -108,9 +108,19 @@ function shortJoints(rails: Rails, sides: readonly ('front' | 'rear')[], ends: r
   );
 }
 
+/** Screws of rails that meet in a post pass each other by so much. */
+const PASS = mm(9);
+
+/** A rail whose screws keep to its lower part where it goes across, and to its upper part where it goes from the rear to the front. */
+function passing(rail: Member): Member {
+  const low = rail.frame.u[0] !== 0;
+  return { ...rail, screwsClear: { foot: low ? ZERO : PASS, head: low ? PASS : ZERO } };
+}
+
 /** The rails of a level. */
 export function railsOf(rails: Rails): Built {
-  return rails.at.posts.joined === 'between' ? betweenPosts(rails) : ringOf(rails);
+  const { members, joints } = rails.at.posts.joined === 'between' ? betweenPosts(rails) : ringOf(rails);
+  return { members: members.map(passing), joints };
 }
 
 /** Pieces between the rear and the front rail, in each stretch between what goes that way already, at most so far apart. */

@@ -1,7 +1,17 @@
-import { size } from '../../figure/index.js';
+import { say, size } from '../../figure/index.js';
 import { ZERO, add, sub, type Length } from '../../length/index.js';
 import { lengthBetween, reachAtEnd, recess } from '../../joints/index.js';
-import { atX, boxOf, facingFrame, rectangular, uprightFrame, type Face, type Member } from '../../piece/index.js';
+import {
+  atX,
+  boxOf,
+  facingFrame,
+  rectangular,
+  uprightFrame,
+  type Face,
+  type Member,
+  type PlacedSpace,
+  type ShapeProblem,
+} from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
 import { NOTHING, together, type DividedIn, type Made } from '../kind.js';
 import { dividingMemberId } from '../ids.js';
@@ -108,8 +118,18 @@ function rail({ piece, space, line, spec, datum, wood }: PanelMaking): Made {
 
 const MAKE = { up: shelf, across: divider, deep: partition } as const;
 
+const betweenPosts = (space: PlacedSpace): ShapeProblem => ({
+  id: `shelves-${space.id}`,
+  about: space.id,
+  stops: true,
+  sentence: say`Shelves need sides to end at, and ${space.label} has posts: put levels between them instead.`,
+  fixes: [{ label: say`Make ${space.label} one space again`, edit: { kind: 'clear', space: space.id } }],
+});
+
 /** The shelves, dividers and partitions of a divided space, each with its size after joints, what it cuts into its mates, and what carries it. */
 export function panelMembers({ piece, workshop, run, space }: DividedIn): Made {
+  // What has ends needs something to end at.
+  if (space.posts && run.axis === 'up') return { ...NOTHING, problems: [betweenPosts(space)] };
   const specs = new Map((space.space.split?.members ?? []).map((m) => [m.id, m]));
   return together(
     run.run.lines.flatMap((line): Made[] => {

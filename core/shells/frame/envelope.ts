@@ -36,12 +36,14 @@ function pastRing(
   const sheet = side === 'rear' ? sheets?.rear : across ? sheets?.ends : undefined;
   const ties = joined === 'end-on' && (through === 'across') !== across;
   const over = top.level.deck?.goes === 'over' ? top.over[side] : ZERO;
-  const all = [
-    ...(over > ZERO ? [{ label: `overhang, ${side}`, size: size(`overhang, ${side}`, over, topSource(`over.${side}`)) }] : []),
-    ...(ties ? [{ label: `outer post, ${side}`, size: across ? post.across : post.deep }] : []),
-    ...(sheet ? [{ label: `sheet, ${side}`, size: woodOf(workshop, sheet.stock).thickness }] : []),
-  ];
-  return all.reduce<(typeof all)[number] | null>((most, one) => (!most || one.size.value > most.size.value ? one : most), null);
+  const tie = ties ? (across ? post.across : post.deep) : null;
+  const thick = sheet ? woodOf(workshop, sheet.stock).thickness : null;
+  const built = tie && thick ? tie.plus(thick) : (tie ?? thick);
+  const beyond = over > ZERO ? size(`overhang, ${side}`, over, topSource(`over.${side}`)) : null;
+  // A deck lies over what stands out under it: the further of the two is the outside.
+  if (beyond && (!built || beyond.value >= built.value)) return { label: `overhang, ${side}`, size: beyond };
+  if (!built) return null;
+  return { label: tie ? (thick ? `outer post and sheet, ${side}` : `outer post, ${side}`) : `sheet, ${side}`, size: built };
 }
 
 /** The outside of a frame, what is clear inside it, and where its posts stand. */
@@ -136,6 +138,7 @@ export function envelopeOf(piece: Frame, workshop: Workshop): Envelope {
     through,
     ring,
     post,
+    rail: broad,
     stock: piece.posts.stock,
     turned: piece.posts.turned,
   };

@@ -1,5 +1,5 @@
 import { Figure, size } from '../../figure/index.js';
-import { ZERO, hypot, type Length } from '../../length/index.js';
+import { ZERO, hypot, sub, type Length } from '../../length/index.js';
 import { divide, interiorMembers, type Made } from '../../interiors/index.js';
 import { levelIds, levelMembers, postFrame, topmost, woodsOfLevel, footOn, type LevelAt } from '../../interiors/levels/index.js';
 import {
@@ -11,9 +11,10 @@ import {
   type Fact,
   type Joint,
   type Member,
+  type PostPair,
   type Shape,
 } from '../../piece/index.js';
-import { woodOf, type Workshop } from '../../project/index.js';
+import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
 import type { ShellKind } from '../kind.js';
 import { envelopeOf, topSource, type Envelope } from './envelope.js';
@@ -45,41 +46,30 @@ function postMembers({ posts: { stock, turned } }: Frame, { posts, postHeight }:
   );
 }
 
-/** The sheets on its outside. */
-function sheetMembers({ sheets }: Frame, { posts: { ring }, postHeight }: Envelope, workshop: Workshop): Member[] {
+/** The sheets on its outside, from post to post. */
+function sheetMembers({ sheets }: Frame, { posts: { pairs }, postHeight }: Envelope, workshop: Workshop): Member[] {
   const common = { node: FRAME_NODE, role: 'back' as const, purpose: { length: 'covers', width: 'covers' } as const };
   const rear = sheets?.rear && woodOf(workshop, sheets.rear.stock);
   const ends = sheets?.ends && woodOf(workshop, sheets.ends.stock);
-  const x1 = (ring.x + ring.width.value) as Length;
-  const end = (id: string, label: string, x: Length): Member[] =>
-    ends
-      ? [
-          rectangular({
-            ...common,
-            id,
-            label,
-            wood: ends,
-            length: postHeight,
-            width: ring.depth,
-            frame: uprightFrame({ x, y: ZERO, z: ring.z }),
-          }),
-        ]
-      : [];
+  const [first, last] = [pairs[0] as PostPair, pairs.at(-1) as PostPair];
+  const [x0, x1, z0, z1] = [first.rear.x0, last.rear.x1, first.rear.z0, first.front.z1];
+  const wide = size('from post to post', sub(x1, x0));
+  const deep = size('from post to post', sub(z1, z0));
+  const end = (id: string, label: string, x: Length, wood: Wood): Member =>
+    rectangular({ ...common, id, label, wood, length: postHeight, width: deep, frame: uprightFrame({ x, y: ZERO, z: z0 }) });
+  const behind = (wood: Wood): Member =>
+    rectangular({
+      ...common,
+      id: FRAME.rear,
+      label: 'rear sheet',
+      wood,
+      length: wide,
+      width: postHeight,
+      frame: facingFrame({ x: x0, y: ZERO, z: sub(z0, wood.thickness.value) }),
+    });
   return [
-    ...(rear
-      ? [
-          rectangular({
-            ...common,
-            id: FRAME.rear,
-            label: 'rear sheet',
-            wood: rear,
-            length: ring.width,
-            width: postHeight,
-            frame: facingFrame({ x: ring.x, y: ZERO, z: (ring.z - rear.thickness.value) as Length }),
-          }),
-        ]
-      : []),
-    ...(ends ? [...end(FRAME.left, 'left sheet', (ring.x - ends.thickness.value) as Length), ...end(FRAME.right, 'right sheet', x1)] : []),
+    ...(rear ? [behind(rear)] : []),
+    ...(ends ? [end(FRAME.left, 'left sheet', sub(x0, ends.thickness.value), ends), end(FRAME.right, 'right sheet', x1, ends)] : []),
   ];
 }
 

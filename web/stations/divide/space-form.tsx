@@ -209,9 +209,11 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
     <>
       {fromThings ? <Propose space={space} /> : null}
       <Row style={{ marginTop: 8 }}>
-        <Button onPress={() => divide('up')}>
-          <Rows3 aria-hidden /> Shelf in it
-        </Button>
+        {space.posts ? null : (
+          <Button onPress={() => divide('up')}>
+            <Rows3 aria-hidden /> Shelf in it
+          </Button>
+        )}
         <Button onPress={() => divide('across')}>
           <Columns3 aria-hidden /> Divider in it
         </Button>

@@ -1,0 +1,129 @@
+import { ZERO, mm } from '../../core/length/index.js';
+import type { Drawers, Level, Levels } from '../../core/interiors/index.js';
+import type { Piece } from '../../core/piece/index.js';
+import type { Frame } from '../../core/shells/index.js';
+import { PLAIN_EDGES, plainPanels } from './panels.js';
+import { fit, space } from './spaces.js';
+
+const given = (size: number, of: 'overall' | 'inside' | 'sides' = 'overall') => ({ from: 'given', size: mm(size), of }) as const;
+const fixed = (size: number) => ({ kind: 'fixed', size: mm(size) }) as const;
+
+const NO_OVER: Frame['top']['over'] = { front: ZERO, rear: ZERO, left: ZERO, right: ZERO };
+
+const rails = (stock: string, wide: number): Level => ({
+  rails: { stock, wide: mm(wide), front: true, rear: true, left: true, right: true },
+});
+const decked = (level: Level, stock: string, gap: number): Level => ({ ...level, deck: { stock, goes: 'round', gap: mm(gap) } });
+
+/** The stand of the nipping press: as large as the press and a little more, its load on the ends of inner posts. */
+const pressStand: Frame = {
+  name: 'Press stand',
+  shell: 'frame',
+  width: { from: 'contents' },
+  height: given(700),
+  depth: { from: 'contents' },
+  posts: { stock: 'spruce-45', wide: mm(95), turned: 'across' },
+  joined: 'end-on',
+  through: 'across',
+  top: { level: rails('spruce-45', 95), over: NO_OVER, things: [{ thing: 'nipping-press', count: 1 }], margin: mm(12) },
+  sheets: { rear: { stock: 'birch-12' }, ends: { stock: 'birch-12' } },
+  panels: plainPanels('birch-18'),
+  edges: PLAIN_EDGES,
+  fixedToWall: false,
+  noOneOn: true,
+  interior: space('press-stand', {
+    split: { axis: 'up', making: { kind: 'levels', level: rails('spruce-45', 95) }, members: [], spaces: [space('under-press')] },
+  }),
+};
+
+const trolleyLevel = decked(rails('spruce-21', 70), 'birch-12', 1);
+const trolleyLevels: Levels = {
+  kind: 'levels',
+  level: trolleyLevel,
+  rollsIn: { space: 'trolley-bay', aside: mm(30), out: mm(150) },
+};
+
+/** A stand that the paper trolley rolls under, with levels over it. */
+const trolleyStand: Frame = {
+  name: 'Trolley stand',
+  shell: 'frame',
+  width: { from: 'contents' },
+  height: given(1850),
+  depth: { from: 'contents' },
+  posts: { stock: 'spruce-45', wide: mm(45), turned: 'across' },
+  joined: 'between',
+  through: 'across',
+  top: { level: trolleyLevel, over: NO_OVER },
+  panels: plainPanels('birch-18'),
+  edges: PLAIN_EDGES,
+  fixedToWall: true,
+  interior: space('trolley-stand', {
+    split: {
+      axis: 'up',
+      making: trolleyLevels,
+      members: [{ id: 'over-trolley' }, { id: 'mid-level' }],
+      spaces: [
+        space('trolley-bay', { name: 'trolley', rule: fit, things: [{ thing: 'paper-trolley', count: 1 }] }),
+        space('boxes-level', { name: 'rag boxes', things: [{ thing: 'rag-box', count: 2 }] }),
+        space('rolls-level', { name: 'free' }),
+      ],
+    },
+  }),
+};
+
+const matRails = rails('ash-22', 45);
+const matDrawer: Drawers = {
+  kind: 'drawers',
+  face: 'front',
+  front: { kind: 'lipped', lip: mm(9), between: ZERO },
+  oversize: ZERO,
+  runner: { kind: 'wooden', side: mm(2), stock: 'ash-18', wide: mm(30) },
+  less: mm(7),
+  rise: ZERO,
+  behind: mm(28),
+  box: { order: 'ends-between', join: 'nailed', bottom: { kind: 'groove', depth: mm(6), up: mm(8), slack: mm(1) } },
+  stock: { box: 'birch-12', bottom: 'birch-6', front: 'ash-18' },
+  linesFrom: 'bottom',
+};
+
+/** Legs and rails for the mats, with one drawer under the top and a shelf round the legs. */
+const matStand: Frame = {
+  name: 'Mat stand',
+  shell: 'frame',
+  width: given(455, 'sides'),
+  height: given(585),
+  depth: given(395, 'sides'),
+  posts: { stock: 'ash-42', wide: mm(42), turned: 'across' },
+  joined: 'between',
+  through: 'across',
+  top: {
+    level: { ...matRails, deck: { stock: 'ash-27', goes: 'over', gap: ZERO } },
+    over: { front: mm(22), rear: mm(16), left: mm(16), right: mm(16) },
+  },
+  panels: plainPanels('ash-18'),
+  edges: PLAIN_EDGES,
+  fixedToWall: true,
+  noOneOn: true,
+  interior: space('mat-stand', {
+    split: {
+      axis: 'up',
+      making: { kind: 'levels', level: matRails, own: { 'mat-foot': decked(matRails, 'ash-panel-18', 1) } },
+      members: [{ id: 'mat-foot' }, { id: 'under-drawer' }],
+      spaces: [
+        space('mat-floor', { name: 'under the shelf', rule: fixed(36) }),
+        space('mat-open', { name: 'shelf', things: [{ thing: 'mat-pile', count: 1 }] }),
+        space('mat-drawer-space', {
+          name: 'drawer',
+          rule: fixed(142),
+          split: { axis: 'up', making: matDrawer, members: [], spaces: [space('mat-drawer', { name: 'drawer' })] },
+        }),
+      ],
+    },
+  }),
+};
+
+export const FRAMES: Readonly<Record<string, Piece>> = {
+  'press-stand': pressStand,
+  'trolley-stand': trolleyStand,
+  'mat-stand': matStand,
+};

@@ -1,0 +1,165 @@
+import { Input } from 'react-aria-components';
+import { ZERO, scale, sub, type Length } from '../../../core/length/index.js';
+import type { Frame } from '../../../core/shells/index.js';
+import { useSettledBench } from '../../bench/bench.js';
+import { EdgeFields, GridFields, usePieceFields } from '../../bench/piece-fields.js';
+import { useProject } from '../../data/project.js';
+import { PictureChoice } from '../../shared/picture-choice.js';
+import { StockSelect } from '../../shared/stock-select.js';
+import { FieldLabel, Grid, NumberBox, Section, Select, WideTick } from '../../shared/ui.js';
+import { without } from '../../shared/without.js';
+import { LevelFields } from '../levels/fields.js';
+import { JOINED } from './pictures.js';
+
+const OVER = [
+  ['front', 'Top over, front'],
+  ['rear', 'Top over, rear'],
+  ['left', 'Top over, left'],
+  ['right', 'Top over, right'],
+] as const;
+
+const SHEETS = [
+  ['rear', 'A sheet at its rear', 'Rear sheet of'],
+  ['ends', 'Sheets at both ends', 'End sheets of'],
+] as const;
+
+/** So many posts more, evenly between those at the ends, by their left faces. */
+function middlesFor(count: number, wide: Length, post: Length): readonly Length[] {
+  const first = sub(wide, post);
+  return Array.from({ length: count }, (_, i) => scale(first, (i + 1) / (count + 1)));
+}
+
+function PostFields({ piece }: { piece: Frame }) {
+  const { settled } = useSettledBench();
+  const { change, length } = usePieceFields();
+  const { posts } = piece;
+  const middles = posts.middles ?? [];
+  const place = (count: number) => {
+    const one = settled.shape.spaces.get(piece.interior.id)?.posts?.post.across.value ?? posts.wide;
+    const next = middlesFor(count, settled.shape.overall.width.value, one);
+    change({ posts: count > 0 ? { ...posts, middles: [...next] } : without(posts, 'middles') }, 'Changed the middle posts');
+  };
+  return (
+    <>
+      <StockSelect label="Posts of" value={posts.stock} onChange={(stock) => change({ posts: { ...posts, stock } }, 'Changed the posts')} />
+      {length('Posts wide', posts.wide, (wide) => ({ posts: { ...posts, wide } }))}
+      <Select
+        label="Their wide side lies"
+        value={posts.turned}
+        choices={[
+          { id: 'across', label: 'Across' },
+          { id: 'deep', label: 'Front to rear' },
+        ]}
+        onChange={(turned) => change({ posts: { ...posts, turned } }, 'Turned the posts')}
+      />
+      <NumberBox value={middles.length} minValue={0} maxValue={20} onChange={(n) => Number.isFinite(n) && n !== middles.length && place(n)}>
+        <FieldLabel>Posts between the ends</FieldLabel>
+        <Input />
+      </NumberBox>
+      {middles.map((at, i) => (
+        <div key={i}>
+          {length(`Middle post ${i + 1} from the left`, at, (next) => ({
+            posts: { ...posts, middles: middles.map((m, k) => (k === i ? next : m)) },
+          }))}
+        </div>
+      ))}
+    </>
+  );
+}
+
+/** What stands on the highest level. */
+function OnTop({ piece }: { piece: Frame }) {
+  const { bench } = useProject();
+  const { change, length } = usePieceFields();
+  const { top } = piece;
+  const [first] = top.things ?? [];
+  const put = (thing: string) =>
+    change(
+      { top: thing === 'none' ? without(top, 'things') : { ...top, things: [{ thing, count: 1 }] } },
+      thing === 'none' ? 'Took it off the top' : 'Put something on top',
+    );
+  return (
+    <>
+      <Select
+        label="Stands on top"
+        value={first?.thing ?? 'none'}
+        choices={[{ id: 'none', label: 'Nothing' }, ...bench.records.things.map((t) => ({ id: t.id, label: t.data.name }))]}
+        onChange={put}
+      />
+      {first ? length('Larger than it, in all', top.margin ?? ZERO, (margin) => ({ top: { ...top, margin } }), true) : null}
+    </>
+  );
+}
+
+/** How a frame is made: posts, how rails meet them, its top, and what keeps it square. */
+export function FrameForm({ piece }: { piece: Frame }) {
+  const { bench } = useProject();
+  const fields = usePieceFields();
+  const { change, length } = fields;
+  const { top, sheets } = piece;
+  const sheet = (which: 'rear' | 'ends', stock: string | null) =>
+    change(
+      { sheets: stock === null ? without(sheets ?? {}, which) : { ...sheets, [which]: { stock } } },
+      stock === null ? 'Took a sheet off' : 'Put a sheet on',
+    );
+  const thin = bench.records.stock.filter((s) => s.data.form === 'sheet').sort((a, b) => a.data.thickness - b.data.thickness)[0];
+  return (
+    <>
+      <Section>
+        <h2>How the frame is made</h2>
+        <Grid>
+          <PictureChoice
+            label="Rails and posts"
+            value={piece.joined}
+            choices={JOINED}
+            onChange={(joined) => change({ joined }, 'Joined the rails another way')}
+          />
+          <PostFields piece={piece} />
+          {piece.joined === 'between' ? null : (
+            <Select
+              label="Runs through"
+              value={piece.through}
+              choices={[
+                { id: 'across', label: 'Rails across' },
+                { id: 'deep', label: 'Rails front to rear' },
+              ]}
+              onChange={(through) => change({ through }, 'Other rails run through')}
+            />
+          )}
+        </Grid>
+      </Section>
+      <Section>
+        <h2>Its top</h2>
+        <Grid>
+          <OnTop piece={piece} />
+          <LevelFields level={top.level} as={(level) => ({ top: { ...top, level } })} fields={fields} of="Top" />
+          {top.level.deck?.goes === 'over'
+            ? OVER.map(([side, label]) => (
+                <div key={side}>
+                  {length(label, top.over[side], (by) => ({ top: { ...top, over: { ...top.over, [side]: by } } }), true)}
+                </div>
+              ))
+            : null}
+        </Grid>
+      </Section>
+      <Section>
+        <h2>What keeps it square</h2>
+        <Grid>
+          {SHEETS.map(([which, label, of]) => {
+            const there = sheets?.[which];
+            return (
+              <div key={which} style={{ gridColumn: '1 / -1' }}>
+                <WideTick isSelected={there !== undefined} onChange={(on) => sheet(which, on ? (thin?.id ?? piece.posts.stock) : null)}>
+                  {label}
+                </WideTick>
+                {there ? <StockSelect label={of} value={there.stock} onChange={(stock) => sheet(which, stock)} /> : null}
+              </div>
+            );
+          })}
+          <GridFields />
+          <EdgeFields />
+        </Grid>
+      </Section>
+    </>
+  );
+}

@@ -1,0 +1,100 @@
+import type { ReactNode } from 'react';
+import type { Level } from '../../../core/interiors/index.js';
+import { inch, mm, type Length } from '../../../core/length/index.js';
+import { usePrecision, useProject } from '../../data/project.js';
+import { StockSelect } from '../../shared/stock-select.js';
+import { Select, Tick, WideTick } from '../../shared/ui.js';
+import { without } from '../../shared/without.js';
+
+const SIDES = [
+  ['front', 'Front'],
+  ['rear', 'Rear'],
+  ['left', 'Left'],
+  ['right', 'Right'],
+] as const;
+
+interface LevelFieldsProps<P> {
+  readonly level: Level;
+  /** The patch that makes it another one. */
+  readonly as: (level: Level) => P;
+  readonly fields: {
+    readonly change: (patch: P, label: string) => void;
+    readonly length: (label: string, value: Length, patch: (value: Length) => P, zero?: boolean) => ReactNode;
+  };
+  /** What its labels begin with, so that no two forms say the same. */
+  readonly of: string;
+}
+
+/** The rails and the deck of a level. */
+export function LevelFields<P>({ level, as, fields: { change, length }, of }: LevelFieldsProps<P>) {
+  const { unit } = usePrecision();
+  const { bench } = useProject();
+  const { rails, deck, cross } = level;
+  const withRails = (patch: Partial<Level['rails']>) => as({ ...level, rails: { ...rails, ...patch } });
+  const lay = (flat: boolean) => as({ ...level, rails: flat ? { ...rails, flat } : without(rails, 'flat') });
+  const put = (goes: 'none' | 'round' | 'over') => {
+    const stock = deck?.stock ?? bench.records.stock.find((s) => s.data.form === 'sheet')?.id ?? rails.stock;
+    const gap = deck?.gap ?? (unit === 'mm' ? mm(1) : inch(1 / 32));
+    change(as(goes === 'none' ? without(level, 'deck') : { ...level, deck: { stock, goes, gap } }), 'Changed the deck');
+  };
+  return (
+    <>
+      <StockSelect label={`${of} rails of`} value={rails.stock} onChange={(stock) => change(withRails({ stock }), 'Changed the rails')} />
+      {length(`${of} rails wide`, rails.wide, (wide) => withRails({ wide }))}
+      <Select
+        label={`${of} rails lie`}
+        value={rails.flat ? 'flat' : 'edge'}
+        choices={[
+          { id: 'edge', label: 'On edge' },
+          { id: 'flat', label: 'Flat' },
+        ]}
+        onChange={(id) => change(lay(id === 'flat'), 'Turned the rails')}
+      />
+      <Select
+        label={`${of} deck`}
+        value={deck?.goes ?? 'none'}
+        choices={[
+          { id: 'none', label: 'None' },
+          { id: 'round', label: 'Round the posts' },
+          { id: 'over', label: 'Over the posts' },
+        ]}
+        onChange={put}
+      />
+      {deck ? (
+        <>
+          <StockSelect
+            label={`${of} deck of`}
+            value={deck.stock}
+            onChange={(stock) => change(as({ ...level, deck: { ...deck, stock } }), 'Changed the deck')}
+          />
+          {deck.goes === 'round'
+            ? length(`${of} notches larger by`, deck.gap, (gap) => as({ ...level, deck: { ...deck, gap } }), true)
+            : null}
+        </>
+      ) : null}
+      <div role="group" aria-label={`${of} rails at`} style={{ gridColumn: '1 / -1', display: 'flex', flexWrap: 'wrap', gap: '4px 14px' }}>
+        {SIDES.map(([side, label]) => (
+          <Tick
+            key={side}
+            isSelected={rails[side]}
+            onChange={(on) => change(withRails({ [side]: on }), `${on ? 'Put' : 'Left out'} a rail`)}
+          >
+            {label}
+          </Tick>
+        ))}
+      </div>
+      <WideTick
+        isSelected={cross !== undefined}
+        onChange={(on) =>
+          change(
+            as(on ? { ...level, cross: { most: unit === 'mm' ? mm(550) : inch(22) } } : without(level, 'cross')),
+            'Changed the cross pieces',
+          )
+        }
+      >
+        {`Cross pieces under the ${of.toLowerCase()} deck`}
+      </WideTick>
+      {cross ? length(`${of} cross pieces, at most apart`, cross.most, (most) => as({ ...level, cross: { most } })) : null}
+    </>
+  );
+}
