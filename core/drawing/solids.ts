@@ -1,4 +1,4 @@
-import { toMm, type Length } from '../length/index.js';
+import { fromUnits, toMm, type Length } from '../length/index.js';
 import { cornersOf, dot, minus, type Vector } from '../solid/index.js';
 import {
   SHUT,
@@ -77,7 +77,9 @@ function facesOf(member: Member, from: Vector): NonNullable<SceneBoard['faces']>
 export function sceneOf(solution: Solution, pose: Pose = SHUT, apart = 0): Scene {
   const { shape } = solution;
   const { width, height, depth } = shape.overall;
-  const middle = [width, height, depth].map((f) => toMm(f.value) / 2) as [number, number, number];
+  // What stands on top is seen too.
+  const high = Math.max(height.value, ...[...shape.spaces.values()].flatMap((s) => (s.blocks.length > 0 ? [s.box.y1] : [])));
+  const middle = [width.value, fromUnits(high), depth.value].map((l) => toMm(l) / 2) as [number, number, number];
   const away = (at: readonly [number, number, number]) =>
     at.map((a, i) => a + (a - (middle[i] as number)) * apart) as [number, number, number];
   const solids = posed(shape.members, shape.bodies, pose).map((m): SceneBoard => {

@@ -71,7 +71,15 @@ function isCut(box: Box, view: View, cut: Length): boolean {
 }
 
 /** What is seen lying under the cut of a section from above. */
-const SEEN_FROM_ABOVE: ReadonlySet<Role> = new Set<Role>(['bottom', 'slat', 'slat support', 'drawer bottom']);
+const SEEN_FROM_ABOVE: ReadonlySet<Role> = new Set<Role>([
+  'bottom',
+  'slat',
+  'slat support',
+  'drawer bottom',
+  'deck',
+  'rail',
+  'cross piece',
+]);
 const HIDDEN_IN_FRONT: ReadonlySet<Role> = new Set<Role>(['bearer', 'plinth end', 'runner', 'runner board', 'packing upright']);
 
 interface Boxed {
@@ -81,11 +89,14 @@ interface Boxed {
 
 /** Seen from the front: what lies further out covers what lies behind; the front of the chosen drawer is looked through. */
 function fromTheFront(all: readonly Boxed[], chosen: ReadonlySet<string>): PlainShape[] {
-  return [...all]
-    .sort((a, b) => a.box.z1 - b.box.z1)
-    .map(({ member, box }) =>
-      memberShape(member, box, 'front', HIDDEN_IN_FRONT.has(member.role) || (member.role === 'drawer front' && chosen.has(member.node))),
-    );
+  return (
+    [...all]
+      // What stands in a notch of what reaches as far out is seen before it.
+      .sort((a, b) => a.box.z1 - b.box.z1 || Number(isPlain(a.member)) - Number(isPlain(b.member)))
+      .map(({ member, box }) =>
+        memberShape(member, box, 'front', HIDDEN_IN_FRONT.has(member.role) || (member.role === 'drawer front' && chosen.has(member.node))),
+      )
+  );
 }
 
 function membersIn(members: readonly Member[], view: View, cut: Length, chosen: ReadonlySet<string>): PlainShape[] {

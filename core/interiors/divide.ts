@@ -235,6 +235,9 @@ function partRegion(
   };
 }
 
+const hasWalls = (insets: Insets) =>
+  Object.values(insets).some(({ before, after }) => [...before, ...after].some((i) => i.member !== undefined));
+
 /** A region less what lies round its inside. */
 function within(region: ClearRegion, insets: Insets): ClearRegion {
   const sum = (list: readonly Inset[]) => list.map((i) => i.size.named(i.label));
@@ -254,6 +257,8 @@ function within(region: ClearRegion, insets: Insets): ClearRegion {
     },
     setback: ZERO,
     ...(region.off === undefined ? {} : { off: region.off }),
+    // Where nothing but room lies round its inside, it stands between the same posts.
+    ...(region.posts && !hasWalls(insets) ? { posts: region.posts } : {}),
   };
 }
 

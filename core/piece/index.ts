@@ -9,4 +9,5 @@ export * from './edit.js';
 export * from './shape.js';
 export * from './body.js';
 export * from './make.js';
+export * from './notched.js';
 export type * from './posts.js';

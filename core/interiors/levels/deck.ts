@@ -1,6 +1,6 @@
 import { size, type Figure } from '../../figure/index.js';
 import { ZERO, add, sub, type Length } from '../../length/index.js';
-import { atX, atZ, flatFrame, rectangular, type Feature, type Joint, type Member } from '../../piece/index.js';
+import { atX, atZ, flatFrame, notched, rectangular, type Feature, type Joint, type Member } from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
 import {
   NO_OVERHANG,
@@ -102,7 +102,7 @@ function deckOf(rails: Rails, under: readonly Member[]): Built {
     [over.front, 'front'],
   ]);
   const [left, front] = covers ? [over.left, over.front] : [ZERO, ZERO];
-  const member = rectangular({
+  const plain = rectangular({
     id: ids.deck,
     node,
     role: 'deck',
@@ -114,6 +114,7 @@ function deckOf(rails: Rails, under: readonly Member[]): Built {
     purpose: { length: 'covers', width: 'covers' },
     features: covers ? [] : notchesFor(rails, width.value, length.value, deck.gap),
   });
+  const member = notched(plain);
   const joints = under.map((m): Joint => {
     const { origin, u, v } = m.frame;
     const b = rails.broad.value;

@@ -15,8 +15,9 @@ function ownerOf(piece: Piece, { node }: Member): Space | undefined {
 /** The edit that makes a member, or all that are made with it, of another stock; null for what is made of no stock of its own. */
 export function stockEdit(piece: Piece, outside: ReadonlySet<string>, member: Member, stock: string): PieceEdit | null {
   if (outside.has(member.id)) return shellOf(piece).withStock(piece, member, stock);
-  if (findMember(piece.interior, member.node)) return { kind: 'member', member: member.node, patch: { stock } };
   const owner = ownerOf(piece, member);
+  // A panel has its own; what else a space is made of is of one stock.
+  if (findMember(piece.interior, member.node) && !owner?.split?.making) return { kind: 'member', member: member.node, patch: { stock } };
   if (owner?.filling) {
     const filling = fillingKind(owner.filling).withStock(owner.filling, member, stock);
     return filling && { kind: 'filling', space: owner.id, filling };

@@ -86,10 +86,15 @@ function runFor(solution: Solution, spaceId: string, selection: string): PlacedR
 const FROM_TO = { up: 'bottom to top', across: 'left to right', deep: 'rear to front' } as const;
 
 /** What the parts and members of a run are called on its worksheet. */
-function wordsFor(run: PlacedRun, owner: PlacedSpace | undefined): { parts: string; one: string; even: string } {
+function wordsFor(run: PlacedRun, owner: PlacedSpace | undefined): { part: string; parts: string; one: string; even: string } {
   const { names } = kindOf(owner?.space.split ?? { axis: run.axis, members: [], spaces: [] });
   const one = partsStandAlone(run) ? names.part : names.one;
-  return { parts: `${names.part}s`, one: one.charAt(0).toUpperCase() + one.slice(1), even: `Made the ${names.part}s equal` };
+  return {
+    part: names.part,
+    parts: `${names.part}s`,
+    one: one.charAt(0).toUpperCase() + one.slice(1),
+    even: `Made the ${names.part}s equal`,
+  };
 }
 
 function RunTitle({ run }: { run: PlacedRun }) {
@@ -104,7 +109,7 @@ function RunTitle({ run }: { run: PlacedRun }) {
         {where.charAt(0).toUpperCase() + where.slice(1)}, {FROM_TO[run.axis]}
       </h1>
       <Faint>
-        {gaps} {wordsFor(run, owner).parts}. Type a size, or say what decides it.
+        {gaps} {gaps === 1 ? wordsFor(run, owner).part : wordsFor(run, owner).parts}. Type a size, or say what decides it.
       </Faint>
       {outer ? (
         <div>
