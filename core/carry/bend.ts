@@ -16,7 +16,7 @@ import type { Load } from './standing.js';
 import { bendingStrength, judgeStress, type StrengthVerdict } from './strength.js';
 import { judge, worse, type Bending, type Sag, type State, type Verdict } from './verdict.js';
 import type { Support } from './support.js';
-import { apartAcross, heldBy, linesOf, shared } from './held-by.js';
+import { apartAcross, dealt, heldBy, linesOf, linesShared, shared } from './held-by.js';
 import { solvedOnce } from './bent.js';
 
 /** How a member bends. */
@@ -127,7 +127,11 @@ export function bend(
   room: number | null = null,
 ): { readonly answer: BendingAnswer; readonly supports: readonly Support[] } | { readonly error: string; readonly falls: boolean } {
   const { settings } = workshop;
-  const by = heldBy(member, held);
+  const lines = linesShared(held);
+  const by = heldBy(
+    member,
+    lines.map(([first]) => first),
+  );
   const beside: Beside = by.edges.length > 1 ? 'both' : by.edges.length === 1 ? 'back' : 'none';
   if (toMm(member.thickness.value) < THINNEST) return { error: `it is thinner than ${THINNEST} mm`, falls: false };
   if (by.ends.length === 0) return { error: 'nothing holds it', falls: true };
@@ -138,8 +142,8 @@ export function bend(
   const section = built ? { ...plain, EI: built.EI } : plain;
   try {
     const own = creepOf(plain.properties.material, settings);
-    const lines = linesOf(member, by.lines);
-    const { bent, heaviest, panel, atMost } = solvedOnce({ loads, section, plain, built, beside, lines, own });
+    const under = linesOf(member, by.lines);
+    const { bent, heaviest, panel, atMost } = solvedOnce({ loads, section, plain, built, beside, lines: under, own });
     const { sag, full, tried, worst, moment } = bent;
     const ends = by.ends.map((j, i): Support => {
       const reaction = full.reactions[i];
@@ -153,10 +157,10 @@ export function bend(
         lifted: reaction?.lifted ?? false,
       };
     });
-    const supports = panel ? shared(ends, by, panel.now) : ends;
+    const supports = dealt(panel ? shared(ends, by, panel.now, heaviest) : ends, lines);
     const creep = panel ? creepOfPanel(panel, built?.creep ?? own) : (built?.creep ?? own);
     const span = longestSpan(ends) / level;
-    const across = apartAcross(beside, lines, section.width);
+    const across = apartAcross(beside, under, section.width);
     const verdict = judge(panel?.now.mm ?? sag.mm, Math.min(span, across), creep, settings, room);
     const alongSpan = strengthOf(momentFor(moment, sag.mm, panel?.now ?? null, built, section), section, built, workshop);
     const twoWays = panel && !built;
@@ -173,7 +177,7 @@ export function bend(
         builtUp: built,
         panel: panel?.now ?? null,
         beside,
-        lines,
+        lines: under,
         across,
         room,
         at: panel ? panel.now.along : sag.result.at,

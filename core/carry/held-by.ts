@@ -1,3 +1,4 @@
+import type { BeamSpec } from './beam.js';
 import type { Joint, Member } from '../piece/index.js';
 import type { Vector } from '../solid/index.js';
 import { exactly, reachAlong } from './fixings/contact.js';
@@ -14,6 +15,49 @@ export interface HeldBy {
   readonly lines: readonly Joint[];
 }
 
+/** Joints by the line that they lie on: those of several carriers end to end are one support. */
+export function linesShared(held: readonly Joint[]): readonly (readonly [Joint, ...Joint[]])[] {
+  const lines: [Joint, ...Joint[]][] = [];
+  for (const joint of held) {
+    const { on, how } = joint;
+    const same = on && lines.find(([first]) => first.on?.at === on.at && first.how === how && wayAlong(first.on.along, on.along) === 1);
+    if (same) same.push(joint);
+    else lines.push([joint]);
+  }
+  return lines;
+}
+
+/** What each line carries, dealt to its carriers: by their parts where these are said, else evenly. */
+export function dealt(supports: readonly Support[], lines: ReturnType<typeof linesShared>): readonly Support[] {
+  return supports.flatMap((support) => {
+    const line = lines.find(([first]) => first.carrier === support.carrier && first.how === support.how && sameLine(first, support)) ?? [];
+    if (line.length < 2) return [support];
+    const parts = line.map((j) => j.part ?? 1 / line.length);
+    const whole = parts.reduce((sum, p) => sum + p, 0);
+    return line.map(({ carrier }, i): Support => {
+      const part = (parts[i] as number) / whole;
+      return { ...support, carrier, newtons: support.newtons * part, ...(support.most === undefined ? {} : { most: support.most * part }) };
+    });
+  });
+}
+
+/** Whether a support is on the line of a joint. */
+const sameLine = ({ on }: Joint, support: Support): boolean =>
+  on === undefined ? support.on === undefined : support.on !== undefined && Math.abs(lineOf(on).at - support.on.at) < 1e-6;
+
+/** A panel that reaches further past what holds it, as a part of its length, goes the other way where it is held there. */
+const PAST = 0.25;
+
+/** How much of a member is past what holds it along one way, as a part of its length that way. */
+function past(member: Member, way: readonly Joint[]): number {
+  const [first] = way;
+  if (!first?.on) return 1;
+  const { along } = lineOf(first.on);
+  const [from, to] = reachAlong(member, along);
+  const places = way.flatMap(({ on }) => (on ? [lineOf(on).at * wayAlong(along, on.along)] : []));
+  return 1 - (Math.max(...places) - Math.min(...places)) / (to - from);
+}
+
 export function heldBy(member: Member, held: readonly Joint[]): HeldBy {
   const edges = held.filter((j) => j.how === 'held along');
   const placed = held.filter((j) => j.how !== 'held along');
@@ -24,7 +68,9 @@ export function heldBy(member: Member, held: readonly Joint[]): HeldBy {
   const spanning = (along: Vector) => ways.find(([first]) => first?.on && wayAlong(first.on.along, along) !== 0);
   // Between what holds its ends a panel goes along its grain, else from one to the other that hold it; what it lies on beside that are lines along it.
   const lengthwise = spanning(member.frame.u) ?? [];
-  const ends = lengthwise.length > 1 ? lengthwise : (ways.find((way) => way.length > 1) ?? placed);
+  const several = ways.filter((way) => way.length > 1);
+  const reaching = several.find((way) => past(member, way) <= PAST);
+  const ends = lengthwise.length > 1 && (past(member, lengthwise) <= PAST || !reaching) ? lengthwise : (reaching ?? several[0] ?? placed);
   return { ends, edges, lines: placed.filter((j) => !ends.includes(j)) };
 }
 
@@ -44,8 +90,23 @@ export function apartAcross(beside: Beside, lines: readonly LineSupport[], width
   return places.length > 1 ? to - from : Infinity;
 }
 
+/** What lies past the first and the last support of a span, N: they carry it, beside what the panel between them gives them. */
+function pastEnds({ supports, lines }: Omit<BeamSpec, 'stretches'>): readonly [number, number] {
+  const places = supports.map((s) => s.x);
+  const [first, last] = [Math.min(...places), Math.max(...places)];
+  const of = (from: number, to: number) =>
+    lines.reduce((all, l) => all + l.perMm * Math.max(0, Math.min(l.to, to) - Math.max(l.from, from)), 0);
+  // Points past a support are set on the edge of the panel there.
+  return [of(-Infinity, first), of(last, Infinity)];
+}
+
 /** What carries a panel where more than its ends takes its part of it. */
-export function shared(ends: readonly Support[], { edges, lines }: HeldBy, panel: PanelSag): readonly Support[] {
+export function shared(
+  ends: readonly Support[],
+  { edges, lines }: HeldBy,
+  panel: PanelSag,
+  beam: Omit<BeamSpec, 'stretches'>,
+): readonly Support[] {
   const { result, onLines, onProps } = panel;
   const along = edges.map(({ carrier, how, by }, i): Support => ({
     carrier,
@@ -60,11 +121,12 @@ export function shared(ends: readonly Support[], { edges, lines }: HeldBy, panel
   });
   const places = ends.map((s) => s.on?.at ?? 0);
   const [first, last] = [Math.min(...places), Math.max(...places)];
+  const [pastFirst, pastLast] = pastEnds(beam);
   let inner = 0;
   const own = ends.map((_, i) => {
     const at = places[i] as number;
     if (at > first + 1 && at < last - 1) return onProps[inner++] ?? 0;
-    return at === first ? result.edges.x0 : result.edges.x1;
+    return at === first ? result.edges.x0 + pastFirst : result.edges.x1 + pastLast;
   });
   // What goes down at the ends may be worse with things pushed to one of them, as it is for the beam.
   const held = ends.map((s, i): Support => {

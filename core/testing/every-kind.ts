@@ -5,6 +5,7 @@ import type { Boards, Cells, Drawers, Front, Runner, Slats } from '../interiors/
 import type { InPlace, PanelCase } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import type { Solution } from '../solution/index.js';
+import { anyFrame } from './any-frame.js';
 import { piece, space, stock, thing, workshop, panels } from './samples.js';
 
 /** The same pieces each time, so that a change is held against what the last one was. */
@@ -162,8 +163,14 @@ const fills: fc.Arbitrary<Space> = fc.oneof(
   cells,
 );
 
-/** A piece of any shell with an interior of any kind, one beside or over another, and the workshop it is solved with. */
-export const anyPiece: fc.Arbitrary<{ readonly piece: Piece; readonly shop: Workshop }> = fc
+/** A random piece, and the workshop it is solved with. */
+export interface Random {
+  readonly piece: Piece;
+  readonly shop: Workshop;
+}
+
+/** A box, or a place that is there, with an interior of any kind, one beside or over another. */
+const boxed: fc.Arbitrary<Random> = fc
   .record({
     fill: fills,
     cased: fc.boolean(),
@@ -233,3 +240,6 @@ export const anyPiece: fc.Arbitrary<{ readonly piece: Piece; readonly shop: Work
     };
     return { piece: cased ? base : inPlace, shop };
   });
+
+/** A piece of any shell with an interior of any kind. */
+export const anyPiece: fc.Arbitrary<Random> = fc.oneof({ arbitrary: boxed, weight: 3 }, { arbitrary: anyFrame, weight: 2 });

@@ -1,21 +1,30 @@
 import { size, type Figure } from '../../figure/index.js';
-import { ZERO, add, sub, type Length } from '../../length/index.js';
-import { atX, atZ, flatFrame, notched, rectangular, type Feature, type Joint, type Member } from '../../piece/index.js';
+import { ZERO, add, sub, toMm, type Length } from '../../length/index.js';
+import { atX, atZ, flatFrame, notched, rectangular, type Feature, type Joint, type Member, type Posts } from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
-import {
-  NO_OVERHANG,
-  SIDES,
-  acrossAt,
-  deepAt,
-  levelIds,
-  middle,
-  postFrame,
-  railSection,
-  type Built,
-  type LevelAt,
-  type Rails,
-} from './level.js';
+import type { Made } from '../kind.js';
+import { NO_OVERHANG, SIDES, ENDS, levelIds, middle, postFrame, railSection, type Built, type LevelAt, type Rails } from './level.js';
+import { railProblems, reachProblems } from './problems.js';
 import { crossPieces, railsOf } from './rails.js';
+
+/** Where inner posts stand beside the outer ones, under the rails that run through and flush with their outsides. */
+function innerPlaces({ pairs, ring, through }: Posts) {
+  const last = pairs.length - 1;
+  return pairs.flatMap((pair, n) =>
+    through === 'deep' && n > 0 && n < last
+      ? []
+      : SIDES.map((side) => {
+          const { x0, x1, z0, z1 } = pair[side];
+          const [wide, thick] = [sub(x1, x0), sub(z1, z0)];
+          const end: (typeof ENDS)[number] = n === 0 ? 'left' : 'right';
+          const place =
+            through === 'across'
+              ? { x: x0, z: side === 'rear' ? ring.z : sub(add(ring.z, ring.depth.value), thick) }
+              : { x: end === 'left' ? ring.x : sub(add(ring.x, ring.width.value), wide), z: z0 };
+          return { ...place, side, end, n, wide, thick };
+        }),
+  );
+}
 
 /** Inner posts under the rails that run through, which carry them on their ends. */
 function innerPosts(rails: Rails): Built {
@@ -23,63 +32,48 @@ function innerPosts(rails: Rails): Built {
   if (posts.joined !== 'end-on') return { members: [], joints: [] };
   const ids = levelIds(node);
   const length = foot.y.value === ZERO ? underside : underside.minus(foot.y);
-  const b = rails.broad.value;
-  const made = posts.pairs.flatMap((pair, n) =>
-    SIDES.map((side) => {
-      const p = pair[side];
-      const [wide, thick] = [sub(p.x1, p.x0), sub(p.z1, p.z0)];
-      const at =
-        posts.through === 'across'
-          ? { x: p.x0, z: acrossAt(rails, side) }
-          : { x: deepAt(rails, n === 0 ? 'left' : 'right'), z: side === 'rear' ? p.z0 : sub(p.z1, thick) };
-      const member = rectangular({
-        id: ids.inner(side, n + 1),
-        node,
-        role: 'post',
-        label: `inner post under ${label}`,
-        wood: woodOf(workshop, posts.stock),
-        length,
-        width: posts.turned === 'across' ? posts.post.across : posts.post.deep,
-        frame: postFrame(posts.turned, { x: at.x, y: foot.y.value, z: at.z }, thick),
-      });
-      return { member, on: foot.on(side), x: middle(at.x, add(at.x, posts.through === 'across' ? wide : b)) };
-    }),
-  );
-  return {
-    members: made.map((m) => m.member),
-    joints: made.map(({ member, on, x }): Joint => ({ carried: member.id, carrier: on, how: 'bearing', on: atX(x) })),
-  };
+  const made = innerPlaces(posts).map(({ side, end, n, x, z, thick, wide }) => {
+    const member = rectangular({
+      id: ids.inner(side, n + 1),
+      node,
+      role: 'post',
+      label: `inner post under ${label}`,
+      wood: woodOf(workshop, posts.stock),
+      length,
+      width: posts.turned === 'across' ? posts.post.across : posts.post.deep,
+      frame: postFrame(posts.turned, { x, y: foot.y.value, z }, thick),
+    });
+    const on = posts.through === 'across' ? atX(middle(x, add(x, wide))) : atZ(middle(z, add(z, thick)));
+    return { member, joint: { carried: member.id, carrier: foot.on(side, end), how: 'bearing', on } satisfies Joint };
+  });
+  return { members: made.map((m) => m.member), joints: made.map((m) => m.joint) };
 }
 
 /** Where posts go through a deck, or stand on the rails beside it: notches so much larger. */
-function notchesFor(rails: Rails, wide: Length, long: Length, gap: Length): Feature[] {
-  const { posts, above } = rails.at;
+function notchesFor({ at: { posts, above, level, workshop } }: Rails, wide: Length, long: Length, gap: Length): Feature[] {
   const { ring } = posts;
-  const thick = woodOf(rails.at.workshop, rails.at.level.deck?.stock ?? '').thickness.value;
-  const inner = posts.joined === 'end-on';
-  return posts.pairs.flatMap((pair, n) =>
-    SIDES.flatMap((side): Feature[] => {
-      const p = pair[side];
-      // The deck lies with u to the right from its left end, and v to the rear from its front.
-      const [z0, z1] =
-        inner && posts.through === 'across' ? [acrossAt(rails, side), add(acrossAt(rails, side), rails.broad.value)] : [p.z0, p.z1];
-      const u0 = Math.max(0, p.x0 - ring.x - gap) as Length;
-      const u1 = Math.min(long, p.x1 - ring.x + gap) as Length;
-      const front = add(ring.z, ring.depth.value);
-      const v0 = Math.max(0, front - z1 - gap) as Length;
-      const v1 = Math.min(wide, front - z0 + gap) as Length;
-      if (u1 <= u0 || v1 <= v0) return [];
-      return [
-        {
-          kind: 'notch',
-          face: 'up',
-          region: { u0, u1, v0, v1 },
-          depth: thick,
-          mate: inner && above ? levelIds(above).inner(side, n + 1) : p.id,
-        },
-      ];
-    }),
-  );
+  const depth = woodOf(workshop, level.deck?.stock ?? '').thickness.value;
+  const outer = posts.pairs.flatMap((pair) => SIDES.map((side) => ({ ...pair[side], mate: pair[side].id })));
+  const inner =
+    posts.joined === 'end-on' && above
+      ? innerPlaces(posts).map(({ x, z, wide: w, thick: t, side, n }) => ({
+          x0: x,
+          x1: add(x, w),
+          z0: z,
+          z1: add(z, t),
+          mate: levelIds(above).inner(side, n + 1),
+        }))
+      : [];
+  const front = add(ring.z, ring.depth.value);
+  return [...outer, ...inner].flatMap(({ x0, x1, z0, z1, mate }): Feature[] => {
+    // The deck lies with u to the right from its left end, and v to the rear from its front.
+    const u0 = Math.max(0, x0 - ring.x - gap) as Length;
+    const u1 = Math.min(long, x1 - ring.x + gap) as Length;
+    const v0 = Math.max(0, front - z1 - gap) as Length;
+    const v1 = Math.min(wide, front - z0 + gap) as Length;
+    const through = x1 > ring.x && x0 < add(ring.x, long) && z1 > ring.z && z0 < front;
+    return through ? [{ kind: 'notch', face: 'up', region: { u0, u1, v0, v1 }, depth, mate }] : [];
+  });
 }
 
 /** The deck on its rails. */
@@ -120,7 +114,7 @@ function deckOf(rails: Rails, under: readonly Member[]): Built {
     const b = rails.broad.value;
     if (u[0] === 1) {
       const z = v[2] === -1 ? sub(origin.z, b) : origin.z;
-      return { carried: member.id, carrier: m.id, how: 'bearing', on: atZ(middle(z, add(z, b))) };
+      return { carried: member.id, carrier: m.id, how: 'bearing', on: atZ(middle(z, add(z, b))), part: toMm(m.length.value) };
     }
     const x = v[0] === 1 ? origin.x : sub(origin.x, b);
     return { carried: member.id, carrier: m.id, how: 'bearing', on: atX(middle(x, add(x, b))) };
@@ -129,7 +123,7 @@ function deckOf(rails: Rails, under: readonly Member[]): Built {
 }
 
 /** All members of a level: rails, cross pieces, what carries them end-on, and the deck. */
-export function levelMembers(at: LevelAt): Built {
+export function levelMembers(at: LevelAt): Built & Pick<Made, 'problems'> {
   const wood = woodOf(at.workshop, at.level.rails.stock);
   const rails: Rails = { at, wood, ...railSection(at.level, wood, at.source) };
   const ring = railsOf(rails);
@@ -137,5 +131,9 @@ export function levelMembers(at: LevelAt): Built {
   const inner = innerPosts(rails);
   const deck = deckOf(rails, [...ring.members, ...cross.members]);
   const all = [ring, cross, inner, deck];
-  return { members: all.flatMap((b) => b.members), joints: all.flatMap((b) => b.joints) };
+  return {
+    members: all.flatMap((b) => b.members),
+    joints: all.flatMap((b) => b.joints),
+    problems: [...railProblems(rails), ...reachProblems(at)],
+  };
 }

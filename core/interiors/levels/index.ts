@@ -1,10 +1,10 @@
 import { Figure, say, size, type Source } from '../../figure/index.js';
 import type { Length } from '../../length/index.js';
-import { stockNames, type PieceEdit, type PlacedRun, type ShapeProblem, type Space, type Split } from '../../piece/index.js';
+import { stockNames, type PieceEdit, type PlacedRun, type Posts, type ShapeProblem, type Space, type Split } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { NOTHING, together, type DividedIn, type DividingKind, type Made, type SplitKind } from '../kind.js';
 import { levelMembers } from './deck.js';
-import { levelHeight, levelIds, railHeight } from './level.js';
+import { NUMBER, levelHeight, levelIds, railHeight, type LevelAt } from './level.js';
 import { levelRemedies } from './remedies.js';
 import { LevelsSchema, levelOf, type Level, type Levels } from './spec.js';
 
@@ -61,11 +61,11 @@ function undersideOf(run: PlacedRun, id: string): Figure {
 }
 
 /** What inner posts under a level stand on: the rails of the level below, or the floor. */
-export function footOn(below: LevelBelow | null, floor: string) {
+export function footOn(below: LevelBelow | null, floor: string, { through }: Posts): LevelAt['foot'] {
   const zero = size('floor', 0 as Length);
   return {
     y: below?.rails ?? zero,
-    on: (side: 'rear' | 'front') => (below ? levelIds(below.node).rail(side === 'front' ? 1 : 2) : floor),
+    on: (side, end) => (below ? levelIds(below.node).rail(NUMBER[through === 'across' ? side : end]) : floor),
   };
 }
 
@@ -100,7 +100,7 @@ function made(making: Levels, { split, run, space, workshop }: DividedIn): Made 
   const over = space.neighbours.above.split('/')[0] ?? null;
   return together(
     placed.map(({ node, label, level, source, underside }, i) => {
-      const foot = footOn(placed[i - 1] ?? null, space.neighbours.below);
+      const foot = footOn(placed[i - 1] ?? null, space.neighbours.below, posts);
       const above = placed[i + 1]?.node ?? over;
       return { ...NOTHING, ...levelMembers({ node, label, level, y: underside.value, underside, posts, workshop, foot, above, source }) };
     }),

@@ -37,7 +37,7 @@ export interface LevelAt {
   readonly workshop: Workshop;
   readonly over?: Overhang;
   /** What inner posts under it stand on, where rails are carried end-on: how high that is, and which member. */
-  readonly foot: { readonly y: Figure; readonly on: (side: 'rear' | 'front') => string };
+  readonly foot: { readonly y: Figure; readonly on: (side: 'rear' | 'front', end: 'left' | 'right') => string };
   /** How high it is above the floor, as the sum of what is under it. */
   readonly underside: Figure;
   /** The node of the level that has inner posts standing on its rails; null for none. */

@@ -140,11 +140,16 @@ export function crossPieces(rails: Rails, known: readonly Member[]): Built {
       m.frame.v[0] === 1 ? add(m.frame.origin.x, Math.round(b / 2) as Length) : sub(m.frame.origin.x, Math.round(b / 2) as Length),
     )
     .sort((p, q) => p - q);
-  const stops = [...(level.rails.left ? [] : [ring.x]), ...there, ...(level.rails.right ? [] : [add(ring.x, ring.width.value)])];
+  // Posts that stand within the ring are in the way, and carry as well as a piece there would.
+  const within = posts.joined === 'end-on' ? [] : posts.pairs.map((p) => p.rear);
+  const between = within.slice(1, -1).map((p) => middle(p.x0, p.x1));
+  const stops = [ring.x, add(ring.x, ring.width.value), ...there, ...between].sort((p, q) => p - q);
+  const half = Math.round(b / 2);
   const middles = stops.slice(1).flatMap((to, i) => {
     const from = stops[i] as Length;
     const parts = Math.max(1, Math.ceil(toMm(sub(to, from)) / toMm(cross.most) - 1e-9));
-    return Array.from({ length: parts - 1 }, (_, k) => Math.round(from + ((to - from) * (k + 1)) / parts) as Length);
+    const places = Array.from({ length: parts - 1 }, (_, k) => Math.round(from + ((to - from) * (k + 1)) / parts) as Length);
+    return places.filter((x) => !within.some((p) => x + half > p.x0 && x - half < p.x1));
   });
   const members = middles.map((x, i) =>
     deep(rails, ids.cross(i + 1), `cross piece ${i + 1}`, length, sub(x, Math.round(b / 2) as Length), z, 'cross piece'),

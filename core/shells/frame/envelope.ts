@@ -109,8 +109,8 @@ export function envelopeOf(piece: Frame, workshop: Workshop): Envelope {
   const { broad } = railSection(top.level, woodOf(workshop, top.level.rails.stock), topSource);
   const lap = joined === 'lapped' ? broad : null;
   const laps = lap ? [lap.times(2).named('two rails')] : [];
-  const inner = joined === 'end-on' && through === 'deep' ? broad : post.across;
-  const two = inner.times(2).named(inner === broad ? 'two rails' : 'two posts');
+  const inner = post.across;
+  const two = inner.times(2).named('two posts');
 
   const depth = byTop(
     piece,

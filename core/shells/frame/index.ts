@@ -1,5 +1,5 @@
 import { Figure, size } from '../../figure/index.js';
-import { ZERO, hypot, sub, type Length } from '../../length/index.js';
+import { ZERO, add, greatest, hypot, least, sub, type Length } from '../../length/index.js';
 import { divide, interiorMembers, type Made } from '../../interiors/index.js';
 import { levelIds, levelMembers, postFrame, topmost, woodsOfLevel, footOn, type LevelAt } from '../../interiors/levels/index.js';
 import {
@@ -46,15 +46,18 @@ function postMembers({ posts: { stock, turned } }: Frame, { posts, postHeight }:
   );
 }
 
-/** The sheets on its outside, from post to post. */
-function sheetMembers({ sheets }: Frame, { posts: { pairs }, postHeight }: Envelope, workshop: Workshop): Member[] {
+/** The sheets on its outside. */
+function sheetMembers({ sheets }: Frame, { posts: { pairs, ring }, postHeight }: Envelope, workshop: Workshop): Member[] {
   const common = { node: FRAME_NODE, role: 'back' as const, purpose: { length: 'covers', width: 'covers' } as const };
   const rear = sheets?.rear && woodOf(workshop, sheets.rear.stock);
   const ends = sheets?.ends && woodOf(workshop, sheets.ends.stock);
   const [first, last] = [pairs[0] as PostPair, pairs.at(-1) as PostPair];
-  const [x0, x1, z0, z1] = [first.rear.x0, last.rear.x1, first.rear.z0, first.front.z1];
-  const wide = size('from post to post', sub(x1, x0));
-  const deep = size('from post to post', sub(z1, z0));
+  // Over whatever stands out furthest, posts or rails.
+  const [x0, z0] = [least([ring.x, first.rear.x0]), least([ring.z, first.rear.z0])];
+  const x1 = greatest([add(ring.x, ring.width.value), last.rear.x1]);
+  const z1 = greatest([add(ring.z, ring.depth.value), first.front.z1]);
+  const wide = size('frame, wide', sub(x1, x0));
+  const deep = size('frame, deep', sub(z1, z0));
   const end = (id: string, label: string, x: Length, wood: Wood): Member =>
     rectangular({ ...common, id, label, wood, length: postHeight, width: deep, frame: uprightFrame({ x, y: ZERO, z: z0 }) });
   const behind = (wood: Wood): Member =>
@@ -139,7 +142,7 @@ function shape(piece: Frame, workshop: Workshop): Shape {
     posts,
     workshop,
     over: piece.top.over,
-    foot: footOn(below, FLOOR),
+    foot: footOn(below, FLOOR, posts),
     above: null,
     source: topSource,
   };
@@ -149,6 +152,7 @@ function shape(piece: Frame, workshop: Workshop): Shape {
     ...made,
     members: [...shell, ...made.members],
     joints: [...onFloor(own), ...top.joints, ...made.joints],
+    problems: [...top.problems, ...made.problems],
     facts: [...made.facts, { space: piece.interior.id, facts: squareFacts(envelope) }],
   };
   const on = onTop(piece, workshop, { width, height, depth });

@@ -16,10 +16,10 @@ interface Takes {
   readonly sentence: Sentence;
 }
 
-/** A sheet screwed to posts: the lateral value of one screw over their spacing, along the width of the sheet. */
+/** A sheet screwed to posts and rails: the lateral value of one screw over their spacing, along the width of the sheet. */
 function bySheet(ids: readonly string[], wide: number, shape: Shape, push: number, way: string): Takes {
   const sheet = shape.members.find((m) => m.id === ids[0]);
-  const posts = shape.members.filter((m) => m.role === 'post');
+  const posts = shape.members.filter((m) => m.role === 'post' || m.role === 'rail');
   if (!sheet) return { state: 'fails', sentence: say`nothing keeps it from leaning ${way}` };
   const rows = posts.map((post) => rowBetween(sheet, post)).flatMap((row) => ('why' in row ? [] : [row]));
   const [row] = rows;

@@ -1,0 +1,49 @@
+import { len, say } from '../../figure/index.js';
+import type { ShapeProblem } from '../../piece/index.js';
+import type { LevelAt, Rails } from './level.js';
+
+/** What is wrong with the rails of a level where they meet posts and each other. */
+export function railProblems({ at, broad }: Rails): ShapeProblem[] {
+  const { posts, level, label, node } = at;
+  const { post, joined, rail } = posts;
+  const problem = (id: string, sentence: ShapeProblem['sentence']): ShapeProblem => ({
+    id: `${id}-${node}`,
+    about: node,
+    stops: true,
+    sentence,
+    fixes: [],
+  });
+  if (joined === 'lapped' && broad.value !== rail.value) {
+    return [
+      problem(
+        'ring',
+        say`Rails of ${label} are ${len(broad.value)} and those of the top ${len(rail.value)}: lapped round the same posts they have to be alike.`,
+      ),
+    ];
+  }
+  const meets = (level.rails.front || level.rails.rear) && (level.rails.left || level.rails.right);
+  if (joined === 'between' && meets && broad.value > Math.min(post.across.value, post.deep.value)) {
+    return [
+      problem(
+        'rails-broad',
+        say`Rails of ${label} are ${len(broad.value)} broad and posts ${len(post.across.value)} by ${len(post.deep.value)}: at the corners they run into each other. Stand them on edge, or take thicker posts.`,
+      ),
+    ];
+  }
+  return [];
+}
+
+/** Where a level reaches past what there is for it. */
+export function reachProblems({ label, node, posts, level }: LevelAt): ShapeProblem[] {
+  const { rails } = level;
+  if (rails.front || rails.rear || rails.left || rails.right) return [];
+  return [
+    {
+      id: `no-rails-${node}`,
+      about: node,
+      stops: level.deck !== undefined,
+      sentence: say`${label.charAt(0).toUpperCase() + label.slice(1)} has no rails${level.deck ? ', so that nothing holds its deck' : ''}: put some between the ${posts.pairs.length * 2} posts.`,
+      fixes: [],
+    },
+  ];
+}
