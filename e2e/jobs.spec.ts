@@ -1,18 +1,7 @@
 import type { Page } from '@playwright/test';
+import { addStock, begin, start, until } from './begin.js';
 import { along, deep, keyboard, pointer, saved, sum, upright, type Hands } from './hands.js';
 import { expect, test, type Running } from './server.js';
-
-/** A workshop of its own, whatever the others of this file left, begun in one of the ways that are offered. */
-async function begin(page: Page, hands: Hands, empty: Running, way: string) {
-  const name = test
-    .info()
-    .title.replaceAll(/[^\w ]/g, '')
-    .slice(0, 60);
-  await page.goto(`${empty.url}/?all`);
-  await hands.fill('Name of the workshop', name);
-  await hands.press('button', way);
-  return name;
-}
 
 const overall = ['Width', 'Height', 'Depth'] as const;
 
@@ -67,14 +56,6 @@ async function inkCase(page: Page, hands: Hands, empty: Running) {
     await expect(upright(page).getByRole('option', { name: new RegExp(`space ${n},`) })).toContainText(size);
 }
 
-/** Stock that is not on hand yet, added where it is chosen. */
-async function addStock(hands: Hands, label: string, name: string, thick: string) {
-  await hands.choose(label, 'Another stock…');
-  await hands.fill('Sold as', name);
-  await hands.fill('Measured thickness', thick);
-  await hands.press('button', 'Save');
-}
-
 /** Its list, as it goes to the saw. */
 async function cutList(page: Page, hands: Hands) {
   await hands.station('Parts');
@@ -100,24 +81,6 @@ test('job 1 from empty at phone width', async ({ page, empty }) => {
   expect((tape?.y ?? 0) < (sheet?.y ?? 0)).toBe(true);
   await cutList(page, hands);
 });
-
-/** Presses a button until a count that is shown reaches what is wanted. */
-async function until(page: Page, hands: Hands, button: string, count: RegExp, wanted: number) {
-  for (let now = 0; now !== wanted;) {
-    now = Number((await page.getByText(count).textContent())?.split(' ')[0]);
-    if (now < wanted) await hands.press('button', button);
-    expect(now).toBeLessThanOrEqual(wanted);
-  }
-}
-
-/** A new workshop with a piece of a kind begun in it. */
-async function start(page: Page, hands: Hands, empty: Running, kind: RegExp) {
-  await begin(page, hands, empty, 'List the things');
-  await hands.press('link', 'Shed');
-  await hands.press('button', kind);
-  await hands.press('button', /^Start the/);
-  await hands.station('Measure');
-}
 
 for (const by of [pointer, keyboard]) {
   test(`job 1 from empty by ${by.name}: 1203 x 2091 x 326, bays of 575.1, shelves at 380 and 381.35`, async ({ page, empty }) => {

@@ -10,10 +10,9 @@ import { LevelFields } from './fields.js';
 
 /** How the levels of a frame are made: all alike, but for those that are made otherwise, and what rolls in under them. */
 export function LevelsForm({ space, making }: { space: PlacedSpace; making: Levels }) {
-  const { selection } = useSettledBench();
+  const { selection, select } = useSettledBench();
   const { unit } = usePrecision();
-  const fields = useMakingFields(space.id, making);
-  const { change, length } = fields;
+  const { change, length } = useMakingFields(space.id, making);
   const { split } = space.space;
   const members = split?.members ?? [];
   const spaces = split?.spaces ?? [];
@@ -27,6 +26,12 @@ export function LevelsForm({ space, making }: { space: PlacedSpace; making: Leve
     const rest = without(making.own ?? {}, id);
     change({ own: on ? { ...rest, [id]: levelOf(making, id) } : rest }, on ? `Made ${name} otherwise` : `Made ${name} like the others`);
   };
+  // A level that is given a deck goes by that from then on, and stays the one that is selected.
+  const keeping = (patch: Partial<Levels>, label: string) => {
+    change(patch, label);
+    if (id !== undefined) select(dividingMemberId(id, levelOf({ ...making, ...patch }, id).deck ? 'deck' : 'rail'));
+  };
+  const fields = { change: keeping, length };
   const { rollsIn } = making;
   const rolls = (at: string) =>
     change(

@@ -1,0 +1,41 @@
+import type { Page } from '@playwright/test';
+import type { Hands } from './hands.js';
+import { expect, test, type Running } from './server.js';
+
+/** A workshop of its own, whatever the others of this file left, begun in one of the ways that are offered. */
+export async function begin(page: Page, hands: Hands, empty: Running, way: string) {
+  const name = test
+    .info()
+    .title.replaceAll(/[^\w ]/g, '')
+    .slice(0, 60);
+  await page.goto(`${empty.url}/?all`);
+  await hands.fill('Name of the workshop', name);
+  await hands.press('button', way);
+  return name;
+}
+
+/** Stock that is not on hand yet, added where it is chosen. */
+export async function addStock(hands: Hands, label: string, name: string, thick: string) {
+  await hands.choose(label, 'Another stock…');
+  await hands.fill('Sold as', name);
+  await hands.fill('Measured thickness', thick);
+  await hands.press('button', 'Save');
+}
+
+/** Presses a button until a count that is shown reaches what is wanted. */
+export async function until(page: Page, hands: Hands, button: string, count: RegExp, wanted: number) {
+  for (let now = 0; now !== wanted;) {
+    now = Number((await page.getByText(count).textContent())?.split(' ')[0]);
+    if (now < wanted) await hands.press('button', button);
+    expect(now).toBeLessThanOrEqual(wanted);
+  }
+}
+
+/** A new workshop with a piece of a kind begun in it. */
+export async function start(page: Page, hands: Hands, empty: Running, kind: RegExp) {
+  await begin(page, hands, empty, 'List the things');
+  await hands.press('link', 'Shed');
+  await hands.press('button', kind);
+  await hands.press('button', /^Start the/);
+  await hands.station('Measure');
+}
