@@ -1,5 +1,5 @@
 import { toMm } from '../length/index.js';
-import type { PlacedSpace, Shape, Stand } from '../piece/index.js';
+import { boxOf, type PlacedSpace, type Shape, type Stand } from '../piece/index.js';
 import type { Vector } from '../solid/index.js';
 import type { Block } from '../things/index.js';
 import type { Line } from './line.js';
@@ -88,6 +88,23 @@ function standingIn(space: PlacedSpace): readonly Standing[] {
   ];
 }
 
+/** From where to where a member lies across, mm. */
+function lies({ members }: Shape, id: string): readonly [number, number] {
+  const member = members.find((m) => m.id === id);
+  const box = member && boxOf(member);
+  return box ? [toMm(box.x0), toMm(box.x1)] : [0, 0];
+}
+
+/** What of a stretch is over the nth of members that lie end to end; a row that may stand anywhere is on the longest of them. */
+function overIt(entry: Standing, lie: readonly (readonly [number, number])[], n: number): Standing[] {
+  const over = lie.map(([from, to]) => Math.max(0, Math.min(entry.to, to) - Math.max(entry.from, from)));
+  if (entry.row) return over.indexOf(Math.max(...over)) === n ? [entry] : [];
+  const [own, all] = [over[n] as number, over.reduce((sum, o) => sum + o, 0)];
+  const [from, to] = lie[n] as readonly [number, number];
+  if (own <= 0) return [];
+  return [{ ...entry, kg: (entry.kg * own) / all, from: Math.max(entry.from, from), to: Math.min(entry.to, to) }];
+}
+
 /** What stands on each member. */
 export function standingOn(shape: Shape): { standing: Map<string, Standing[]>; unweighed: Map<string, string[]> } {
   const standing = new Map<string, Standing[]>();
@@ -101,9 +118,10 @@ export function standingOn(shape: Shape): { standing: Map<string, Standing[]>; u
     const carriers = stand?.carriers ?? [space.neighbours.below];
     const whole = { space: space.id, kg, along: ACROSS, from: toMm(space.box.x0), to: toMm(space.box.x1) };
     const entries = stand?.filled ? [whole] : standingIn(space);
-    for (const id of carriers) {
+    const lie = stand?.endToEnd ? carriers.map((id) => lies(shape, id)) : null;
+    for (const [i, id] of carriers.entries()) {
       if (unknown.length > 0) unweighed.set(id, [...(unweighed.get(id) ?? []), ...unknown]);
-      standing.set(id, [...(standing.get(id) ?? []), ...entries.map((e) => shareOf(e, carriers.length))]);
+      standing.set(id, [...(standing.get(id) ?? []), ...entries.flatMap((e) => (lie ? overIt(e, lie, i) : [shareOf(e, carriers.length)]))]);
     }
   }
   return { standing, unweighed };

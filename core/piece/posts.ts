@@ -33,6 +33,8 @@ export interface Posts {
   readonly ring: { readonly x: Length; readonly z: Length; readonly width: Figure; readonly depth: Figure };
   /** How broad the rails of the ring are. */
   readonly rail: Figure;
+  /** The node of the level that lies on all of them. */
+  readonly top: string;
   /** What they are of, and which way their wide side lies. */
   readonly stock: string;
   readonly turned: 'across' | 'deep';

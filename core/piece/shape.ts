@@ -136,8 +136,9 @@ export interface ShapeProblem {
 /** What carries what stands in a space that is not open itself, or holds one thing in each of many places. */
 export interface Stand {
   readonly space: string;
-  /** The members that share it. */
+  /** The members that share it: evenly, or where they lie end to end each what is over it. */
   readonly carriers: readonly string[];
+  readonly endToEnd?: true;
   /** What lies in each of its places, where its kind says what that is. */
   readonly filled?: {
     readonly thingId: string;

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { ZERO, mm, type Length } from '../length/index.js';
 import type { Space } from '../piece/index.js';
+import { seamsOf } from '../interiors/levels/index.js';
 import type { Level, Levels } from '../interiors/index.js';
 import type { Frame } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
@@ -47,12 +48,13 @@ export const anyFrame: fc.Arbitrary<{ readonly piece: Frame; readonly shop: Work
     top: level(true),
     over: fc.record({ front: overhang, rear: overhang, left: overhang, right: overhang }),
     middle: fc.boolean(),
+    board: fc.option(length(700, 1200)),
     sheets: fc.constantFrom<Frame['sheets']>(undefined, { rear: { stock: 'deck' } }, { rear: { stock: 'deck' }, ends: { stock: 'deck' } }),
     post: length(40, 50),
     rail: length(18, 24),
     onTop: fc.boolean(),
   })
-  .map(({ levels, made, top, over, middle, sheets, post, rail, onTop, ...c }) => {
+  .map(({ levels, made, top, over, middle, board, sheets, post, rail, onTop, ...c }) => {
     const given = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
     const spaces = [
       space('foot'),
@@ -62,11 +64,17 @@ export const anyFrame: fc.Arbitrary<{ readonly piece: Frame; readonly shop: Work
     const shop = workshop({
       stock: {
         post: stock({ name: 'post', form: 'board', material: 'sitka-spruce', thickness: post, width: mm(120), length: mm(3000) }),
-        rail: stock({ name: 'rail', form: 'board', material: 'sitka-spruce', thickness: rail, width: mm(95), length: mm(3000) }),
+        rail: stock({ name: 'rail', form: 'board', material: 'sitka-spruce', thickness: rail, width: mm(95), length: board ?? mm(3000) }),
         deck: stock({ name: 'deck', thickness: mm(12), length: mm(2500), width: mm(1250) }),
       },
       things: { tin: thing() },
     });
+    // Where boards are short, posts stand under their seams, counted from either end.
+    const across = c.turned === 'across' ? c.wide : post;
+    const seams =
+      board && c.joined !== 'between' && c.through === 'across' ? [false, true].flatMap((right) => seamsOf(c.width, board, right)) : [];
+    const under = [...new Set(seams)].map((x) => (x - Math.round(across / 2)) as Length);
+    const middles = under.length > 0 ? under : middle ? [mm(Math.round(c.width / mm(2.2)))] : [];
     const piece: Frame = {
       name: 'frame',
       shell: 'frame',
@@ -76,7 +84,7 @@ export const anyFrame: fc.Arbitrary<{ readonly piece: Frame; readonly shop: Work
       panels: panels(),
       edges: { front: 'square', banding: ZERO },
       fixedToWall: true,
-      posts: { stock: 'post', wide: c.wide, turned: c.turned, ...(middle ? { middles: [mm(Math.round(c.width / mm(2.2)))] } : {}) },
+      posts: { stock: 'post', wide: c.wide, turned: c.turned, ...(middles.length > 0 ? { middles } : {}) },
       joined: c.joined,
       through: c.through,
       top: {

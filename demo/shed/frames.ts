@@ -122,8 +122,44 @@ const matStand: Frame = {
   }),
 };
 
+const loftLevel: Level = {
+  rails: { stock: 'spruce-21x45', wide: mm(45), front: true, rear: true, left: true, right: true },
+  deck: { stock: 'birch-15', goes: 'round', gap: mm(1) },
+  cross: { most: mm(550) },
+};
+
+/** A long run of framed shelves along the loft wall: boards end to end, their seams over posts and never in line. */
+const loftShelf: Frame = {
+  name: 'Loft shelf',
+  shell: 'frame',
+  width: given(4180),
+  height: given(1885),
+  depth: given(416, 'sides'),
+  posts: { stock: 'spruce-45', wide: mm(45), turned: 'across', middles: [mm(1757.5), mm(2377.5)] },
+  joined: 'end-on',
+  through: 'across',
+  top: { level: loftLevel, over: NO_OVER },
+  panels: plainPanels('birch-18'),
+  edges: PLAIN_EDGES,
+  fixedToWall: true,
+  interior: space('loft', {
+    split: {
+      axis: 'up',
+      making: { kind: 'levels', level: loftLevel },
+      members: [{ id: 'loft-1' }, { id: 'loft-2' }, { id: 'loft-3' }],
+      spaces: [
+        space('loft-low', { name: 'under the lowest', rule: fixed(610) }),
+        space('loft-boxes', { name: 'rag boxes', things: [{ thing: 'rag-box', count: 3 }] }),
+        space('loft-rolls', { name: 'free' }),
+        space('loft-high', { name: 'free, above' }),
+      ],
+    },
+  }),
+};
+
 export const FRAMES: Readonly<Record<string, Piece>> = {
   'press-stand': pressStand,
   'trolley-stand': trolleyStand,
   'mat-stand': matStand,
+  'loft-shelf': loftShelf,
 };

@@ -201,6 +201,17 @@ export const STOCK: ProjectFile['stock'] = {
     price: 4,
     onHand: 20,
   },
+  'spruce-21x45': {
+    name: 'Spruce 21 x 45',
+    form: 'board',
+    material: 'sitka-spruce',
+    nominal: mm(21),
+    thickness: mm(21),
+    length: mm(2400),
+    width: mm(45),
+    price: 3,
+    onHand: 30,
+  },
   'ash-42': {
     name: 'Ash 42',
     form: 'board',

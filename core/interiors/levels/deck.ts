@@ -5,7 +5,8 @@ import { woodOf } from '../../project/index.js';
 import type { Made } from '../kind.js';
 import { NO_OVERHANG, SIDES, ENDS, levelIds, middle, postFrame, railSection, type Built, type LevelAt, type Rails } from './level.js';
 import { railProblems, reachProblems } from './problems.js';
-import { crossPieces, railsOf } from './rails.js';
+import { common, shifted, stretches, type Stretch } from './seams.js';
+import { boardsInPlace, crossPieces, railsOf } from './rails.js';
 
 /** Where inner posts stand beside the outer ones, under the rails that run through and flush with their outsides. */
 function innerPlaces({ pairs, ring, through }: Posts) {
@@ -44,13 +45,16 @@ function innerPosts(rails: Rails): Built {
       frame: postFrame(posts.turned, { x, y: foot.y.value, z }, thick),
     });
     const on = posts.through === 'across' ? atX(middle(x, add(x, wide))) : atZ(middle(z, add(z, thick)));
-    return { member, joint: { carried: member.id, carrier: foot.on(side, end), how: 'bearing', on } satisfies Joint };
+    return {
+      member,
+      joint: { carried: member.id, carrier: foot.on(side, end, middle(x, add(x, wide))), how: 'bearing', on } satisfies Joint,
+    };
   });
   return { members: made.map((m) => m.member), joints: made.map((m) => m.joint) };
 }
 
 /** Where posts go through a deck, or stand on the rails beside it: notches so much larger. */
-function notchesFor({ at: { posts, above, level, workshop } }: Rails, wide: Length, long: Length, gap: Length): Feature[] {
+function notchesFor({ at: { posts, above, level, workshop } }: Rails, left: Length, wide: Length, long: Length, gap: Length): Feature[] {
   const { ring } = posts;
   const depth = woodOf(workshop, level.deck?.stock ?? '').thickness.value;
   const outer = posts.pairs.flatMap((pair) => SIDES.map((side) => ({ ...pair[side], mate: pair[side].id })));
@@ -67,59 +71,79 @@ function notchesFor({ at: { posts, above, level, workshop } }: Rails, wide: Leng
   const front = add(ring.z, ring.depth.value);
   return [...outer, ...inner].flatMap(({ x0, x1, z0, z1, mate }): Feature[] => {
     // The deck lies with u to the right from its left end, and v to the rear from its front.
-    const u0 = Math.max(0, x0 - ring.x - gap) as Length;
-    const u1 = Math.min(long, x1 - ring.x + gap) as Length;
+    const u0 = Math.max(0, x0 - left - gap) as Length;
+    const u1 = Math.min(long, x1 - left + gap) as Length;
     const v0 = Math.max(0, front - z1 - gap) as Length;
     const v1 = Math.min(wide, front - z0 + gap) as Length;
-    const through = x1 > ring.x && x0 < add(ring.x, long) && z1 > ring.z && z0 < front;
+    const through = x1 > left && x0 < add(left, long) && z1 > ring.z && z0 < front;
     return through ? [{ kind: 'notch', face: 'up', region: { u0, u1, v0, v1 }, depth, mate }] : [];
   });
 }
 
-/** The deck on its rails. */
+/** The stretches that a deck is made of: with its seams over those of the rails, where its sheets are as long. */
+function deckBoards(rails: Rails): readonly Stretch[] {
+  const { posts, level, workshop, fromRight } = rails.at;
+  const long = woodOf(workshop, level.deck?.stock ?? '').stock.length;
+  const boards = boardsInPlace(rails);
+  const [x0, x1] = [posts.ring.x, add(posts.ring.x, posts.ring.width.value)];
+  const whole = boards.map((board, i) => ({ from: i === 0 ? x0 : board.from, to: i === boards.length - 1 ? x1 : board.to }));
+  if (whole.every((board) => board.to - board.from <= long)) return whole;
+  return stretches(posts.ring.width.value, long, fromRight).map((board) => shifted(board, x0));
+}
+
+/** The deck on its rails, in as many pieces as its run takes. */
 function deckOf(rails: Rails, under: readonly Member[]): Built {
   const { level, posts, node, label, workshop, y, source, over = NO_OVERHANG } = rails.at;
   const { deck } = level;
   if (!deck) return { members: [], joints: [] };
-  const ids = levelIds(node);
   const { ring } = posts;
   const wood = woodOf(workshop, deck.stock);
   const covers = deck.goes === 'over';
-  const grow = (of: Figure, ends: readonly (readonly [Length, string])[]) =>
-    ends.reduce((sum, [by, side]) => (covers && by !== ZERO ? sum.plus(size(`overhang, ${side}`, by, source(`over.${side}`))) : sum), of);
-  const length = grow(ring.width, [
-    [over.left, 'left'],
-    [over.right, 'right'],
-  ]);
-  const width = grow(ring.depth, [
-    [over.rear, 'rear'],
-    [over.front, 'front'],
-  ]);
-  const [left, front] = covers ? [over.left, over.front] : [ZERO, ZERO];
-  const plain = rectangular({
-    id: ids.deck,
-    node,
-    role: 'deck',
-    label: covers ? label : `deck of ${label}`,
-    wood,
-    length,
-    width,
-    frame: flatFrame({ x: sub(ring.x, left), y: add(y, rails.high.value), z: add(add(ring.z, ring.depth.value), front) }),
-    purpose: { length: 'covers', width: 'covers' },
-    features: covers ? [] : notchesFor(rails, width.value, length.value, deck.gap),
+  const by = (side: keyof typeof over) => (covers ? over[side] : ZERO);
+  const grow = (of: Figure, ...sides: (keyof typeof over)[]) =>
+    sides.reduce((sum, side) => (by(side) === ZERO ? sum : sum.plus(size(`overhang, ${side}`, by(side), source(`over.${side}`)))), of);
+  const width = grow(ring.depth, 'rear', 'front');
+  const boards = deckBoards(rails);
+  const front = add(add(ring.z, ring.depth.value), by('front'));
+  const members = boards.map((board, i) => {
+    const ends = [...(i === 0 ? (['left'] as const) : []), ...(i === boards.length - 1 ? (['right'] as const) : [])];
+    const length = grow(boards.length === 1 ? ring.width : size('from seam to seam', sub(board.to, board.from)), ...ends);
+    const x = sub(board.from, i === 0 ? by('left') : ZERO);
+    const plain = rectangular({
+      id: deckPieceId(node, i),
+      node,
+      role: 'deck',
+      label: covers ? label : `deck of ${label}`,
+      wood,
+      length,
+      width,
+      frame: flatFrame({ x, y: add(y, rails.high.value), z: front }),
+      purpose: { length: 'covers', width: 'covers' },
+      features: covers ? [] : notchesFor(rails, x, width.value, length.value, deck.gap),
+    });
+    return notched(plain);
   });
-  const member = notched(plain);
-  const joints = under.map((m): Joint => {
+  return { members, joints: members.flatMap((m, i) => deckJoints(rails, m, boards[i] as Stretch, under)) };
+}
+
+/** The id of the nth piece of a deck, from the left. */
+export const deckPieceId = (node: string, n: number) => (n === 0 ? levelIds(node).deck : `${node}/deck/${n + 1}`);
+
+/** Everything under a piece of a deck, each along its own way. */
+function deckJoints(rails: Rails, deck: Member, board: Stretch, under: readonly Member[]): Joint[] {
+  const b = rails.broad.value;
+  return under.flatMap((m): Joint[] => {
     const { origin, u, v } = m.frame;
-    const b = rails.broad.value;
+    const joint = { carried: deck.id, carrier: m.id, how: 'bearing' as const };
     if (u[0] === 1) {
+      const met = common(board, { from: origin.x, to: add(origin.x, m.length.value) });
       const z = v[2] === -1 ? sub(origin.z, b) : origin.z;
-      return { carried: member.id, carrier: m.id, how: 'bearing', on: atZ(middle(z, add(z, b))), part: toMm(m.length.value) };
+      return met ? [{ ...joint, on: atZ(middle(z, add(z, b))), part: toMm(sub(met.to, met.from)) }] : [];
     }
     const x = v[0] === 1 ? origin.x : sub(origin.x, b);
-    return { carried: member.id, carrier: m.id, how: 'bearing', on: atX(middle(x, add(x, b))) };
+    const met = common(board, { from: x, to: add(x, b) });
+    return met ? [{ ...joint, on: atX(middle(met.from, met.to)) }] : [];
   });
-  return { members: [member], joints };
 }
 
 /** All members of a level: rails, cross pieces, what carries them end-on, and the deck. */

@@ -1,15 +1,28 @@
 import { Figure, say, size, type Source } from '../../figure/index.js';
-import type { Length } from '../../length/index.js';
-import { stockNames, type PieceEdit, type PlacedRun, type Posts, type ShapeProblem, type Space, type Split } from '../../piece/index.js';
-import type { Workshop } from '../../project/index.js';
+import { ZERO } from '../../length/index.js';
+import {
+  stockNames,
+  type Member,
+  type PieceEdit,
+  type PlacedRun,
+  type Posts,
+  type ShapeProblem,
+  type Space,
+  type Split,
+  type Stand,
+} from '../../piece/index.js';
+import { woodOf, type Workshop } from '../../project/index.js';
 import { NOTHING, together, type DividedIn, type DividingKind, type Made, type SplitKind } from '../kind.js';
 import { levelMembers } from './deck.js';
-import { NUMBER, levelHeight, levelIds, railHeight, type LevelAt } from './level.js';
+import { boardsInPlace, railPieceId } from './rails.js';
+import type { Stretch } from './seams.js';
+import { NUMBER, levelHeight, levelIds, railSection, type LevelAt } from './level.js';
 import { levelRemedies } from './remedies.js';
 import { LevelsSchema, levelOf, type Level, type Levels } from './spec.js';
 
 export * from './level.js';
 export { levelMembers } from './deck.js';
+export { seamsOf } from './seams.js';
 export * from './spec.js';
 export { levelRemedies } from './remedies.js';
 
@@ -60,51 +73,68 @@ function undersideOf(run: PlacedRun, id: string): Figure {
   return below.reduce((sum, l) => sum.plus(l.size.named(l.line.label)), run.datum).named('underside');
 }
 
+/** A level as what stands on it sees it: its node, how high its rails are, and the boards that those across are made of. */
+interface LevelBelow {
+  readonly node: string;
+  readonly rails: Figure;
+  readonly boards: readonly Stretch[];
+}
+
 /** What inner posts under a level stand on: the rails of the level below, or the floor. */
-export function footOn(below: LevelBelow | null, floor: string, { through }: Posts): LevelAt['foot'] {
-  const zero = size('floor', 0 as Length);
+function footOn(below: LevelBelow | null, floor: string, { through }: Posts): LevelAt['foot'] {
   return {
-    y: below?.rails ?? zero,
-    on: (side, end) => (below ? levelIds(below.node).rail(NUMBER[through === 'across' ? side : end]) : floor),
+    y: below?.rails ?? size('floor', ZERO),
+    on: (side, end, x) => {
+      if (!below) return floor;
+      if (through === 'deep') return levelIds(below.node).rail(NUMBER[end]);
+      const board = below.boards.findIndex((b) => x >= b.from && x <= b.to);
+      return railPieceId(below.node, side, Math.max(0, board));
+    },
   };
 }
 
-/** A level as what stands on it sees it: its node, and how high its rails are. */
-export interface LevelBelow {
-  readonly node: string;
-  readonly rails: Figure;
-}
-
 /** The levels of a run in their places, from the bottom up. */
-function placedLevels(making: Levels, split: Split, run: PlacedRun, workshop: Workshop) {
-  return run.run.lines.flatMap(({ line }) => {
-    if (!split.members.some((m) => m.id === line.id)) return [];
+function placedLevels(making: Levels, split: Split, run: PlacedRun, posts: Posts, workshop: Workshop) {
+  const members = run.run.lines.filter(({ line }) => split.members.some((m) => m.id === line.id));
+  return members.map(({ line }, i) => {
     const level = levelOf(making, line.id);
     const source = fieldOf(making, line.id);
     const underside = undersideOf(run, line.id);
-    const rails = underside.plus(railHeight(level, workshop, source).named('rails'));
-    return [{ node: line.id, label: line.label, level, source, underside, rails }];
+    const wood = woodOf(workshop, level.rails.stock);
+    const section = railSection(level, wood, source);
+    const rails = underside.plus(section.high.named('rails'));
+    // Seams lie over others from level to level.
+    const fromRight = i % 2 === 1;
+    const boards = boardsInPlace({ at: { posts, fromRight }, wood, ...section });
+    return { node: line.id, label: line.label, level, source, underside, rails, boards, fromRight };
   });
 }
 
-/** The highest level that a space is divided by; null where it is divided by none. */
-export function topmost({ split }: Space, run: PlacedRun | undefined, workshop: Workshop): LevelBelow | null {
-  if (split?.making?.kind !== 'levels' || !run) return null;
-  return placedLevels(split.making, split, run, workshop).at(-1) ?? null;
+/** What the level over all that a space is divided by stands on. @param floor what is under the lowest */
+export function underTop({ split }: Space, run: PlacedRun | undefined, posts: Posts, workshop: Workshop, floor: string) {
+  const placed = split?.making?.kind === 'levels' && run ? placedLevels(split.making, split, run, posts, workshop) : [];
+  return { foot: footOn(placed.at(-1) ?? null, floor, posts), fromRight: placed.length % 2 === 1 };
 }
 
 function made(making: Levels, { split, run, space, workshop }: DividedIn): Made {
   const { posts } = space;
   if (!posts) return { ...NOTHING, problems: [nothingRound(space.id)] };
-  const placed = placedLevels(making, split, run, workshop);
-  const over = space.neighbours.above.split('/')[0] ?? null;
+  const placed = placedLevels(making, split, run, posts, workshop);
   return together(
-    placed.map(({ node, label, level, source, underside }, i) => {
+    placed.map(({ rails: _, boards: __, ...at }, i) => {
       const foot = footOn(placed[i - 1] ?? null, space.neighbours.below, posts);
-      const above = placed[i + 1]?.node ?? over;
-      return { ...NOTHING, ...levelMembers({ node, label, level, y: underside.value, underside, posts, workshop, foot, above, source }) };
+      const above = placed[i + 1]?.node ?? posts.top;
+      const level = levelMembers({ ...at, y: at.underside.value, posts, workshop, foot, above });
+      const over = split.spaces[split.members.findIndex((m) => m.id === at.node) + 1];
+      return { ...NOTHING, ...level, stands: over ? standsOn(over.id, level.members) : [] };
     }),
   );
+}
+
+/** What carries things that stand on a deck of several pieces: each what is over it. */
+export function standsOn(space: string, members: readonly Member[]): readonly Stand[] {
+  const pieces = members.filter((m) => m.role === 'deck');
+  return pieces.length > 1 ? [{ space, carriers: pieces.map((m) => m.id), endToEnd: true }] : [];
 }
 
 /** The woods of a level. */

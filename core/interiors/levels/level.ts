@@ -37,9 +37,11 @@ export interface LevelAt {
   readonly workshop: Workshop;
   readonly over?: Overhang;
   /** What inner posts under it stand on, where rails are carried end-on: how high that is, and which member. */
-  readonly foot: { readonly y: Figure; readonly on: (side: 'rear' | 'front', end: 'left' | 'right') => string };
+  readonly foot: { readonly y: Figure; readonly on: (side: 'rear' | 'front', end: 'left' | 'right', x: Length) => string };
   /** How high it is above the floor, as the sum of what is under it. */
   readonly underside: Figure;
+  /** Its seams are counted from the right, so that they are not in line with those of the level below. */
+  readonly fromRight: boolean;
   /** The node of the level that has inner posts standing on its rails; null for none. */
   readonly above: string | null;
   /** The field that a size of it comes from. */

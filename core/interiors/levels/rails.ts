@@ -1,7 +1,8 @@
 import { size } from '../../figure/index.js';
 import { ZERO, add, mm, sub, toMm, type Length } from '../../length/index.js';
-import { atX, atZ, type Joint, type Member, type Post } from '../../piece/index.js';
+import { atX, atZ, type Joint, type Member, type Post, type PostPair } from '../../piece/index.js';
 import { ENDS, NUMBER, SIDES, across, acrossAt, deep, deepAt, levelIds, middle, type Built, type Rails } from './level.js';
+import { common, shifted, stretchLength, stretches, type Stretch } from './seams.js';
 
 /** Rails that go from post to post. */
 function betweenPosts(rails: Rails): Built {
@@ -57,9 +58,36 @@ function ringOf(rails: Rails): Built {
   const z = long ? add(ring.z, rails.broad.value) : ring.z;
   const sides = SIDES.filter((side) => level.rails[side]);
   const ends = ENDS.filter((end) => level.rails[end]);
-  const runs = sides.map((side) => across(rails, ids.rail(NUMBER[side]), `${side} rail`, acrossLength, x, side));
+  const boards = boardsAcross(rails);
+  const runs = sides.flatMap((side) =>
+    boards.map((board, i) =>
+      across(rails, railPieceId(node, side, i), `${side} rail`, stretchLength(acrossLength, board, rails.wood), add(x, board.from), side),
+    ),
+  );
   const caps = ends.map((end) => deep(rails, ids.rail(NUMBER[end]), `${end} rail`, deepLength, deepAt(rails, end), z));
   return { members: [...runs, ...caps], joints: [...throughJoints(rails, sides, ends), ...shortJoints(rails, sides, ends)] };
+}
+
+/** What the boards of rails across follow from. */
+type Boards = Pick<Rails, 'wood' | 'broad'> & { readonly at: Pick<Rails['at'], 'posts' | 'fromRight'> };
+
+/** The boards that a rail across is made of, from its left end. */
+function boardsAcross({ at: { posts, fromRight }, wood, broad }: Boards): readonly Stretch[] {
+  const long = posts.through === 'across' ? posts.ring.width.value : sub(posts.ring.width.value, add(broad.value, broad.value));
+  return stretches(long, wood.stock.length, fromRight);
+}
+
+/** The id of the nth board of a rail across, from the left. */
+export function railPieceId(node: string, side: 'front' | 'rear', n: number): string {
+  return levelIds(node).rail(n === 0 ? NUMBER[side] : `${NUMBER[side]}-${n + 1}`);
+}
+
+/** The boards of rails across as they lie in the piece. */
+export function boardsInPlace(rails: Boards): readonly Stretch[] {
+  const { posts } = rails.at;
+  if (posts.joined === 'between') return [{ from: posts.ring.x, to: add(posts.ring.x, posts.ring.width.value) }];
+  const x = posts.through === 'across' ? posts.ring.x : add(posts.ring.x, rails.broad.value);
+  return boardsAcross(rails).map((b) => shifted(b, x));
 }
 
 /** What carries the rails that run through, and with lapped rails the others too. */
@@ -69,11 +97,16 @@ function throughJoints(rails: Rails, sides: readonly ('front' | 'rear')[], ends:
   const { pairs, through, joined } = posts;
   const how = joined === 'end-on' ? 'bearing' : 'screws';
   const post = (p: Post, side: 'front' | 'rear', n: number) => (joined === 'end-on' ? ids.inner(side, n + 1) : p.id);
+  const boards = boardsInPlace(rails);
   const onPosts = sides.flatMap((side) =>
-    pairs.map((pair, n): Joint => {
-      const p = pair[side];
-      return { carried: ids.rail(NUMBER[side]), carrier: post(p, side, n), how, on: atX(middle(p.x0, p.x1)) };
-    }),
+    boards.flatMap((board, i) =>
+      pairs.flatMap((pair, n): Joint[] => {
+        const p = pair[side];
+        const met = common(board, { from: p.x0, to: p.x1 });
+        if (!met) return [];
+        return [{ carried: railPieceId(node, side, i), carrier: post(p, side, n), how, on: atX(middle(met.from, met.to)) }];
+      }),
+    ),
   );
   const onEnds = ends.flatMap((end) => {
     const n = end === 'left' ? 0 : pairs.length - 1;
@@ -96,7 +129,9 @@ function shortJoints(rails: Rails, sides: readonly ('front' | 'rear')[], ends: r
     return ends.flatMap((end) =>
       sides.map((side): Joint => {
         const z = acrossAt(rails, side);
-        return { carried: ids.rail(NUMBER[end]), carrier: ids.rail(NUMBER[side]), how: 'screws', on: atZ(side === 'rear' ? add(z, b) : z) };
+        const board = end === 'left' ? 0 : boardsAcross(rails).length - 1;
+        const on = atZ(side === 'rear' ? add(z, b) : z);
+        return { carried: ids.rail(NUMBER[end]), carrier: railPieceId(node, side, board), how: 'screws', on };
       }),
     );
   }
@@ -133,37 +168,40 @@ export function crossPieces(rails: Rails, known: readonly Member[]): Built {
   const b = rails.broad.value;
   const length = ring.depth.minus(rails.broad.times(2).named('two rails'));
   const z = add(acrossAt(rails, 'rear'), b);
-  // From one piece that goes this way to the next, middle to middle; from the outside where there is none at an end.
-  const there = known
-    .filter((m) => m.frame.u[2] !== 0)
-    .map((m) =>
-      m.frame.v[0] === 1 ? add(m.frame.origin.x, Math.round(b / 2) as Length) : sub(m.frame.origin.x, Math.round(b / 2) as Length),
-    )
-    .sort((p, q) => p - q);
+  const half = Math.round(b / 2) as Length;
+  // From seam to seam, and from one rail that goes this way to the next, middle to middle.
+  const boards = boardsInPlace(rails);
+  const seams = boards.slice(1).map((board) => board.from);
+  const inner = known.filter((m) => m.frame.u[2] !== 0 && m.id !== ids.rail(NUMBER.left) && m.id !== ids.rail(NUMBER.right));
+  const there = inner.map(({ frame: { v, origin } }) => (v[0] === 1 ? add(origin.x, half) : sub(origin.x, half)));
   // Posts that stand within the ring are in the way, and carry as well as a piece there would.
   const within = posts.joined === 'end-on' ? [] : posts.pairs.map((p) => p.rear);
   const between = within.slice(1, -1).map((p) => middle(p.x0, p.x1));
-  const stops = [ring.x, add(ring.x, ring.width.value), ...there, ...between].sort((p, q) => p - q);
-  const half = Math.round(b / 2);
+  const stops = [ring.x, add(ring.x, ring.width.value), ...there, ...between, ...seams].sort((p, q) => p - q);
   const middles = stops.slice(1).flatMap((to, i) => {
     const from = stops[i] as Length;
     const parts = Math.max(1, Math.ceil(toMm(sub(to, from)) / toMm(cross.most) - 1e-9));
     const places = Array.from({ length: parts - 1 }, (_, k) => Math.round(from + ((to - from) * (k + 1)) / parts) as Length);
-    return places.filter((x) => !within.some((p) => x + half > p.x0 && x - half < p.x1));
+    // A seam has one under it.
+    return [...(seams.includes(from) ? [from] : []), ...places].filter((x) => !within.some((p) => x + half > p.x0 && x - half < p.x1));
   });
   const members = middles.map((x, i) =>
     deep(rails, ids.cross(i + 1), `cross piece ${i + 1}`, length, sub(x, Math.round(b / 2) as Length), z, 'cross piece'),
   );
-  const rear = ids.rail(NUMBER.rear);
-  const front = ids.rail(NUMBER.front);
-  // Where rails go from post to post, the one that it meets is that of its bay.
-  const bayOf = (x: Length) => posts.joined === 'between' && posts.pairs.findIndex((p) => p.rear.x0 > x) - 1;
-  const of = (id: string, bay: number | false) => (bay === false || bay <= 0 ? id : `${id}-${bay + 1}`);
+  // Where rails go from post to post, the one that it meets is that of its bay; of boards end to end, that over it.
+  const bays =
+    posts.joined === 'between'
+      ? posts.pairs.slice(1).map((p, i) => ({ from: (posts.pairs[i] as PostPair).rear.x0, to: p.rear.x1 }))
+      : boards;
   const joints = members.flatMap((m, i): Joint[] => {
-    const bay = bayOf(middles[i] as Length);
+    const x = middles[i] as Length;
+    const bay = Math.max(
+      0,
+      bays.findIndex((board) => x >= board.from && x <= board.to),
+    );
     return [
-      { carried: m.id, carrier: of(rear, bay), how: 'screws', on: atZ(z) },
-      { carried: m.id, carrier: of(front, bay), how: 'screws', on: atZ(acrossAt(rails, 'front')) },
+      { carried: m.id, carrier: railPieceId(node, 'rear', bay), how: 'screws', on: atZ(z) },
+      { carried: m.id, carrier: railPieceId(node, 'front', bay), how: 'screws', on: atZ(acrossAt(rails, 'front')) },
     ];
   });
   return { members, joints };

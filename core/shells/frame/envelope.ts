@@ -5,7 +5,7 @@ import { levelHeight, railSection } from '../../interiors/levels/index.js';
 import type { Post, PostPair, Posts, Shape, ShapeProblem, TapeEnd } from '../../piece/index.js';
 import { woodOf, type Workshop } from '../../project/index.js';
 import { assumedOf, axisSize, nothingClear, putOn, takeOff, type AxisSize } from '../overall.js';
-import { FRAME } from './ids.js';
+import { FRAME, TOP_NODE } from './ids.js';
 import { needOnTop } from './on-top.js';
 import type { Frame } from './spec.js';
 
@@ -139,6 +139,7 @@ export function envelopeOf(piece: Frame, workshop: Workshop): Envelope {
     ring,
     post,
     rail: broad,
+    top: TOP_NODE,
     stock: piece.posts.stock,
     turned: piece.posts.turned,
   };

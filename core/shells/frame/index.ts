@@ -1,7 +1,7 @@
 import { Figure, size } from '../../figure/index.js';
 import { ZERO, add, greatest, hypot, least, sub, type Length } from '../../length/index.js';
 import { divide, interiorMembers, type Made } from '../../interiors/index.js';
-import { levelIds, levelMembers, postFrame, topmost, woodsOfLevel, footOn, type LevelAt } from '../../interiors/levels/index.js';
+import { levelIds, levelMembers, postFrame, underTop, woodsOfLevel, type LevelAt } from '../../interiors/levels/index.js';
 import {
   FLOOR,
   facingFrame,
@@ -132,7 +132,7 @@ function shape(piece: Frame, workshop: Workshop): Shape {
     posts,
   });
   const made = interiorMembers(piece, workshop, divided);
-  const below = topmost(piece.interior, divided.runs.get(piece.interior.id), workshop);
+  const run = divided.runs.get(piece.interior.id);
   const at: LevelAt = {
     node: TOP_NODE,
     label: 'top',
@@ -142,7 +142,7 @@ function shape(piece: Frame, workshop: Workshop): Shape {
     posts,
     workshop,
     over: piece.top.over,
-    foot: footOn(below, FLOOR, posts),
+    ...underTop(piece.interior, run, posts, workshop, FLOOR),
     above: null,
     source: topSource,
   };
@@ -155,7 +155,7 @@ function shape(piece: Frame, workshop: Workshop): Shape {
     problems: [...top.problems, ...made.problems],
     facts: [...made.facts, { space: piece.interior.id, facts: squareFacts(envelope) }],
   };
-  const on = onTop(piece, workshop, { width, height, depth });
+  const on = onTop(piece, workshop, { width, height, depth }, top.members);
   if (!on) return assembled(divided, all, outside(shell), problems);
   const spaces = new Map([...divided.spaces, [on.space.id, on.space]]);
   return assembled({ ...divided, spaces }, { ...all, stands: [...all.stands, on.stand] }, outside(shell), problems);

@@ -1,10 +1,9 @@
 import { Figure, size } from '../../figure/index.js';
 import { LONGEST, ZERO, add, type Length } from '../../length/index.js';
-import { FLOOR, OPEN, type PlacedSpace, type Stand } from '../../piece/index.js';
+import { FLOOR, OPEN, type Member, type PlacedSpace, type Stand } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { blockIn, type Block } from '../../things/index.js';
-import { levelIds } from '../../interiors/levels/index.js';
-import { TOP_NODE } from './ids.js';
+import { standsOn } from '../../interiors/levels/index.js';
 import type { Frame } from './spec.js';
 
 /** The room over the highest level, as a space that things stand in. */
@@ -37,22 +36,24 @@ export function onTop(
   piece: Frame,
   workshop: Workshop,
   { width, height, depth }: { readonly width: Figure; readonly height: Figure; readonly depth: Figure },
+  members: readonly Member[],
 ): { readonly space: PlacedSpace; readonly stand: Stand } | null {
   const blocks = blocksOn(piece, workshop, { width: width.value, depth: depth.value });
   if (blocks.length === 0) return null;
-  const ids = levelIds(TOP_NODE);
   const tall = Math.max(...blocks.map((b) => b.height)) as Length;
-  const { rails, deck } = piece.top.level;
-  const carriers = deck
-    ? [ids.deck]
-    : (['front', 'rear', 'left', 'right'] as const).flatMap((side, i) => (rails[side] ? [ids.rail(i + 1)] : []));
+  const [decked] = standsOn(ON_TOP, members);
+  const deck = members.find((m) => m.role === 'deck');
+  const stand: Stand = decked ?? {
+    space: ON_TOP,
+    carriers: (deck ? [deck] : members.filter((m) => m.role === 'rail')).map((m) => m.id),
+  };
   const space: PlacedSpace = {
     id: ON_TOP,
     space: { id: ON_TOP, name: 'top', rule: { kind: 'share', weight: 1 }, things: [...(piece.top.things ?? [])] },
     label: 'on top',
     box: { x0: ZERO, x1: width.value, y0: height.value, y1: add(height.value, tall), z0: ZERO, z1: depth.value },
     clear: { width, height: size('tallest on it', tall), depth },
-    neighbours: { left: OPEN, right: OPEN, below: carriers[0] ?? FLOOR, above: OPEN },
+    neighbours: { left: OPEN, right: OPEN, below: stand.carriers[0] ?? FLOOR, above: OPEN },
     setback: ZERO,
     off: ZERO,
     standing: height.value,
@@ -61,5 +62,5 @@ export function onTop(
     blocks,
     insets: null,
   };
-  return { space, stand: { space: ON_TOP, carriers } };
+  return { space, stand };
 }
