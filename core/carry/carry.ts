@@ -6,7 +6,8 @@ import type { Support } from './support.js';
 import { attachedTo, type Attached } from './built-up.js';
 import { standingOn, type Handed, type Load, type Standing } from './standing.js';
 import { GRAVITY } from './gravity.js';
-import { lineOf } from './line.js';
+import { lineOf, wayAlong } from './line.js';
+import { reachAlong } from './fixings/contact.js';
 import { isInReach, roomUnder } from './reach.js';
 import type { State } from './verdict.js';
 
@@ -114,6 +115,15 @@ function passOn(joints: readonly Joint[], total: number): Support[] {
     newtons: total / joints.length,
     lifted: false,
   }));
+}
+
+/** Where a member that goes across the one that takes its load lies along that; undefined where it is given along one line with it, or all over. */
+function lieOver(member: Member, carrier: Member | undefined, { on }: Support): Handed['over'] {
+  if (!carrier || !on || carrier.frame.u[1] !== 0 || wayAlong(on.along, carrier.frame.u) !== 0) return undefined;
+  const along = carrier.frame.u;
+  const [[a, b], [low, high]] = [reachAlong(member, along), reachAlong(carrier, along)];
+  const [from, to] = [Math.max(a, low), Math.min(b, high)];
+  return to > from ? { along, from, to } : undefined;
 }
 
 const NOTHING: readonly string[] = [];
@@ -246,7 +256,14 @@ export function carryDown(
     const deadShare = carried.total > 0 ? dead / carried.total : 0;
     for (const s of carried.supports) {
       if (s.carrier === FLOOR || s.carrier === PLACE) floor += s.newtons;
-      const entry: Handed = { from: member.id, newtons: s.newtons, dead: s.newtons * deadShare, ...(s.on ? { on: s.on } : {}) };
+      const over = lieOver(member, byId.get(s.carrier), s);
+      const entry: Handed = {
+        from: member.id,
+        newtons: s.newtons,
+        dead: s.newtons * deadShare,
+        ...(s.on ? { on: s.on } : {}),
+        ...(over ? { over } : {}),
+      };
       const list = handed.get(s.carrier);
       if (list) list.push(entry);
       else handed.set(s.carrier, [entry]);

@@ -1,5 +1,5 @@
 import type { BeamSpec } from './beam.js';
-import type { Joint, Member } from '../piece/index.js';
+import type { Joint, Member, OnLine } from '../piece/index.js';
 import type { Vector } from '../solid/index.js';
 import { exactly, reachAlong } from './fixings/contact.js';
 import { lineOf, wayAlong } from './line.js';
@@ -15,12 +15,21 @@ export interface HeldBy {
   readonly lines: readonly Joint[];
 }
 
+/** Lines so near to each other are one, mm. */
+const SAME = 1e-3;
+
+/** How far two lines are apart, mm; Infinity where they go different ways. */
+function apartBy(a: OnLine, b: OnLine): number {
+  const way = wayAlong(a.along, b.along);
+  return way === 0 ? Infinity : Math.abs(lineOf(a).at - way * lineOf(b).at);
+}
+
 /** Joints by the line that they lie on: those of several carriers end to end are one support. */
 export function linesShared(held: readonly Joint[]): readonly (readonly [Joint, ...Joint[]])[] {
   const lines: [Joint, ...Joint[]][] = [];
   for (const joint of held) {
     const { on, how } = joint;
-    const same = on && lines.find(([first]) => first.on?.at === on.at && first.how === how && wayAlong(first.on.along, on.along) === 1);
+    const same = on && lines.find(([first]) => first.how === how && first.on && apartBy(first.on, on) < SAME);
     if (same) same.push(joint);
     else lines.push([joint]);
   }
@@ -43,7 +52,11 @@ export function dealt(supports: readonly Support[], lines: ReturnType<typeof lin
 
 /** Whether a support is on the line of a joint. */
 const sameLine = ({ on }: Joint, support: Support): boolean =>
-  on === undefined ? support.on === undefined : support.on !== undefined && Math.abs(lineOf(on).at - support.on.at) < 1e-6;
+  on === undefined
+    ? support.on === undefined
+    : support.on !== undefined &&
+      wayAlong(on.along, support.on.along) !== 0 &&
+      Math.abs(lineOf(on).at - wayAlong(on.along, support.on.along) * support.on.at) < SAME;
 
 /** A panel that reaches further past what holds it, as a part of its length, goes the other way where it is held there. */
 const PAST = 0.25;

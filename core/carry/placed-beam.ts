@@ -59,8 +59,10 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
   const [low, high] = reachAlong(member, along);
   const thickness = toMm(member.thickness.value);
   const [first, last] = [Math.min(...places), Math.max(...places)];
-  const from = first - overhang(first - low, thickness);
-  const length = last + overhang(high - last, thickness) - from;
+  // What reaches no further than the breadth it lies on is over its support.
+  const covered = Math.max(thickness, ...joints.map((j) => (j.broad === undefined ? 0 : toMm(j.broad) / 2 + 0.1)));
+  const from = first - overhang(first - low, covered);
+  const length = last + overhang(high - last, covered) - from;
   const clip = (x: number) => Math.min(Math.max(x - from, 0), length);
   const even = (newtons: number): LineLoad => ({ from: 0, to: length, perMm: newtons / length });
   // All that stands on it is carried by it, also where its space reaches past its ends, or lies beside it.
@@ -95,6 +97,12 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
   const always = { lines: [even(load.self)], points: [] as PointLoad[] };
   const maybe = { lines: staying.map(stand), points: [] as PointLoad[] };
   const placeOn = ({ on }: Handed) => (on ? (stretchAlong(along, on.along, on.at, on.at) ?? null) : null);
+  const overOf = ({ over }: Handed) => {
+    const stretch = over && stretchAlong(along, over.along, over.from, over.to);
+    if (!stretch) return null;
+    const [a, b] = [clip(stretch[0]), clip(stretch[1])];
+    return b - a > 0.5 ? (newtons: number): LineLoad => ({ from: a, to: b, perMm: newtons / (b - a) }) : null;
+  };
   for (const h of load.handed) {
     const live = h.newtons - h.dead;
     const place = placeOn(h);
@@ -103,9 +111,10 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
       if (h.dead !== 0) always.points.push({ x, newtons: h.dead });
       if (live !== 0) maybe.points.push({ x, newtons: live });
     } else {
-      // What is given along the whole length, or across the span, is spread over it.
-      always.lines.push(even(h.dead));
-      if (live !== 0) maybe.lines.push(even(live));
+      // What goes across it presses where it lies; what is given along its whole length is spread over that.
+      const spread = overOf(h) ?? even;
+      always.lines.push(spread(h.dead));
+      if (live !== 0) maybe.lines.push(spread(live));
     }
   }
   const loads = { base, always, maybe, rows };

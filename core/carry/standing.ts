@@ -12,6 +12,8 @@ export interface Handed {
   readonly dead: number;
   /** Where; left out where it is given along the whole length. */
   readonly on?: Line;
+  /** Where what goes across the one that takes it lies on that, along it, mm. */
+  readonly over?: { readonly along: Vector; readonly from: number; readonly to: number };
 }
 
 /** A stretch of a member that things stand on. */

@@ -155,6 +155,9 @@ export interface WorstSag {
   readonly most: readonly number[];
 }
 
+/** Patterns that are as bad as each other but for rounding: the first of them counts. */
+const ALIKE = 1e-6;
+
 /** @param patterns the first has all of the load */
 export function worstSag(patterns: readonly LoadPattern[], section: Bending, span?: number): WorstSag {
   const all = patterns.map((p) => sagOf(p, section, span));
@@ -164,13 +167,13 @@ export function worstSag(patterns: readonly LoadPattern[], section: Bending, spa
   if (all.length === 1)
     return { sag: full, full: full.result, tried: 1, worst: first, whole: first, moment: full.result.moment, most: carried(full) };
   const mm = (i: number) => (all[i] as Sag).mm;
-  const sag = all.reduce((worst, s) => (s.mm > worst.mm * (1 + 1e-9) ? s : worst), full);
+  const sag = all.reduce((worst, s) => (s.mm > worst.mm * (1 + ALIKE) ? s : worst), full);
   return {
     sag,
     full: full.result,
     tried: all.length,
     worst: patterns[all.indexOf(sag)] ?? first,
-    whole: patterns.reduce((most, p, i) => (p.partial || mm(i) <= mm(patterns.indexOf(most)) ? most : p), first),
+    whole: patterns.reduce((most, p, i) => (p.partial || mm(i) <= mm(patterns.indexOf(most)) * (1 + ALIKE) ? most : p), first),
     moment: Math.max(...all.map((s) => s.result.moment)),
     most: carried(full).map((_, i) => Math.max(...all.map((s) => carried(s)[i] as number))),
   };

@@ -110,6 +110,8 @@ export interface Joint {
   readonly on?: OnLine;
   /** For what is held along its rear edge: glued there, or through the back into so many studs; screws into that edge where nothing is said. */
   readonly by?: HeldTo;
+  /** How broad it bears there along what it carries, where that is more than a line. */
+  readonly broad?: Length;
   /** What part of a line of support it is, where several carriers share one: evenly where nothing is said. */
   readonly part?: number;
   /** How far apart the two may be and still be held, where it is more than a joint is slack. */

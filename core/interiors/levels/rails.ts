@@ -104,7 +104,15 @@ function throughJoints(rails: Rails, sides: readonly ('front' | 'rear')[], ends:
         const p = pair[side];
         const met = common(board, { from: p.x0, to: p.x1 });
         if (!met) return [];
-        return [{ carried: railPieceId(node, side, i), carrier: post(p, side, n), how, on: atX(middle(met.from, met.to)) }];
+        return [
+          {
+            carried: railPieceId(node, side, i),
+            carrier: post(p, side, n),
+            how,
+            on: atX(middle(met.from, met.to)),
+            broad: sub(met.to, met.from),
+          },
+        ];
       }),
     ),
   );
@@ -112,7 +120,7 @@ function throughJoints(rails: Rails, sides: readonly ('front' | 'rear')[], ends:
     const n = end === 'left' ? 0 : pairs.length - 1;
     return SIDES.map((side): Joint => {
       const p = (pairs[n] as (typeof pairs)[number])[side];
-      return { carried: ids.rail(NUMBER[end]), carrier: post(p, side, n), how, on: atZ(middle(p.z0, p.z1)) };
+      return { carried: ids.rail(NUMBER[end]), carrier: post(p, side, n), how, on: atZ(middle(p.z0, p.z1)), broad: sub(p.z1, p.z0) };
     });
   });
   if (joined === 'lapped') return [...onPosts, ...onEnds];
@@ -158,6 +166,9 @@ export function railsOf(rails: Rails): Built {
   return { members: members.map(passing), joints };
 }
 
+/** The middle of a rail from the rear to the front, from the left. */
+const middleOf = ({ frame: { v, origin } }: Member, half: Length) => (v[0] === 1 ? add(origin.x, half) : sub(origin.x, half));
+
 /** Pieces between the rear and the front rail, in each stretch between what goes that way already, at most so far apart. */
 export function crossPieces(rails: Rails, known: readonly Member[]): Built {
   const { level, posts, node } = rails.at;
@@ -173,8 +184,9 @@ export function crossPieces(rails: Rails, known: readonly Member[]): Built {
   const boards = boardsInPlace(rails);
   const seams = boards.slice(1).map((board) => board.from);
   const inner = known.filter((m) => m.frame.u[2] !== 0 && m.id !== ids.rail(NUMBER.left) && m.id !== ids.rail(NUMBER.right));
-  const there = inner.map(({ frame: { v, origin } }) => (v[0] === 1 ? add(origin.x, half) : sub(origin.x, half)));
+  const there = inner.map((m) => middleOf(m, half));
   // Posts that stand within the ring are in the way, and carry as well as a piece there would.
+  const atEnds = known.filter((m) => m.frame.u[2] !== 0 && !inner.includes(m)).map((m) => middleOf(m, half));
   const within = posts.joined === 'end-on' ? [] : posts.pairs.map((p) => p.rear);
   const between = within.slice(1, -1).map((p) => middle(p.x0, p.x1));
   const stops = [ring.x, add(ring.x, ring.width.value), ...there, ...between, ...seams].sort((p, q) => p - q);
@@ -183,7 +195,8 @@ export function crossPieces(rails: Rails, known: readonly Member[]): Built {
     const parts = Math.max(1, Math.ceil(toMm(sub(to, from)) / toMm(cross.most) - 1e-9));
     const places = Array.from({ length: parts - 1 }, (_, k) => Math.round(from + ((to - from) * (k + 1)) / parts) as Length);
     // A seam has one under it.
-    return [...(seams.includes(from) ? [from] : []), ...places].filter((x) => !within.some((p) => x + half > p.x0 && x - half < p.x1));
+    const all = [...(seams.includes(from) ? [from] : []), ...places];
+    return all.filter((x) => !within.some((p) => x + half > p.x0 && x - half < p.x1) && !atEnds.some((end) => Math.abs(x - end) < b));
   });
   const members = middles.map((x, i) =>
     deep(rails, ids.cross(i + 1), `cross piece ${i + 1}`, length, sub(x, Math.round(b / 2) as Length), z, 'cross piece'),

@@ -15,9 +15,18 @@ function thick(more: Sentence, are: boolean, post: Length, frame: Length): Shape
 
 /** Seams of rails that are longer than their stock, and that no post is under. */
 function seamsInMidAir(piece: Frame, { posts }: Envelope, workshop: Workshop): ShapeProblem[] {
-  if (posts.joined === 'between' || piece.through !== 'across') return [];
+  if (posts.joined === 'between') return [];
   const { ring, pairs, post } = posts;
   const { stock } = woodOf(workshop, piece.top.level.rails.stock);
+  if (piece.through === 'deep') {
+    const long = sub(ring.width.value, add(posts.rail.value, posts.rail.value));
+    if (long <= stock.length) return [];
+    const sentence = say`Rails across are ${len(long)} and boards ${len(stock.length)}: where those from the front to the rear run through, no post is under their seams.`;
+    const fixes = [
+      { label: say`Let the rails across run through`, edit: { kind: 'piece' as const, patch: { through: 'across' as const } } },
+    ];
+    return [{ id: 'seams', about: 'posts', stops: true, sentence, fixes }];
+  }
   const levels = piece.interior.split?.members.length ?? 0;
   const ways = levels > 0 ? [false, true] : [false];
   const seams = ways.flatMap((fromRight) => seamsOf(ring.width.value, stock.length, fromRight)).map((x) => add(x, ring.x));
