@@ -100,8 +100,10 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
   const overOf = ({ over }: Handed) => {
     const stretch = over && stretchAlong(along, over.along, over.from, over.to);
     if (!stretch) return null;
-    const [a, b] = [clip(stretch[0]), clip(stretch[1])];
-    return b - a > 0.5 ? (newtons: number): LineLoad => ({ from: a, to: b, perMm: newtons / (b - a) }) : null;
+    const [low, high] = [clip(stretch[0]), clip(stretch[1])];
+    // Over the end of it, it is set on that.
+    const [a, b] = high - low > 0 ? [low, high] : [Math.max(0, low - 1), Math.min(length, low + 1)];
+    return (newtons: number): LineLoad => ({ from: a, to: b, perMm: newtons / (b - a) });
   };
   for (const h of load.handed) {
     const live = h.newtons - h.dead;
