@@ -229,7 +229,8 @@ export function drawPiece(solution: Solution, view: View, spaceId: string, pose:
   const cut = cutThrough(solution, spaceId, view);
   const { overall, bodies, stands, outside } = solution.shape;
   const spaces = spacesIn(posedSpaces(solution, pose), stands, view, cut);
-  const open = spaces.filter((s) => !s.space.split);
+  // The room over a piece is none of its spaces.
+  const open = spaces.filter((s) => !s.space.split && (s.within !== null || s.id === solution.piece.interior.id));
   const clear = open.map((s) => rect(flatten(s.box, view), { kind: 'space', id: s.id, label: s.label }));
   const things = spaces.flatMap((s) => {
     const filled = stands.get(s.id)?.filled;
@@ -246,7 +247,8 @@ export function drawPiece(solution: Solution, view: View, spaceId: string, pose:
   const extents = shapes.map(extentOf);
   const left = Math.min(0, ...extents.map((e) => e.x0));
   const width = Math.max(whole, ...extents.map((e) => e.x1)) - left;
-  if (view !== 'top') return { view, shapes, left, width, height: toMm(overall.height.value), datum: 0 };
+  if (view !== 'top')
+    return { view, shapes, left, width, height: Math.max(toMm(overall.height.value), ...extents.map((e) => e.y1)), datum: 0 };
   // As one looks down on it, with its front at the foot: what stands out in front lies below its own front edge.
   const front = Math.max(toMm(overall.depth.value), ...extents.map((e) => e.y1));
   const rear = Math.min(0, ...extents.map((e) => e.y0));

@@ -72,7 +72,9 @@ test('it is checked in its own words, for tipping too, and something can be done
     const member = now.shape.members.find((m) => m.id === id);
     return member ? candidatesFor({ ...now, workshop: thicker, member }).map((c) => c.edit) : [];
   };
-  expect(asked('r1/slat/1')).toContainEqual(expect.objectContaining({ kind: 'member', patch: { stock: 'thick' } }));
+  expect(asked('r1/slat/1')).toContainEqual(
+    expect.objectContaining({ kind: 'making', making: expect.objectContaining({ stock: 'thick' }) }),
+  );
   expect(() => remediesFor(now, thicker, {}, 'r1/slat/1')).not.toThrow();
 });
 

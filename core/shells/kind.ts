@@ -4,6 +4,7 @@ import type { Carried } from '../carry/index.js';
 import type { Member, Named, Piece, PieceEdit, Shape, StockUse } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import type { Asked, Candidate } from '../remedies/index.js';
+import type { Placement } from '../things/index.js';
 
 /**
  * All that belongs to one kind of shell alone: nothing else in the code names it. Its functions
@@ -19,6 +20,8 @@ export interface ShellKind<P extends Piece = Piece> {
   uses(piece: P): readonly StockUse[];
   /** The records that its fields refer to besides. */
   names(piece: P): readonly Named[];
+  /** What stands on it besides what stands in its spaces. */
+  placed(piece: P): readonly Placement[];
   shape(piece: P, workshop: Workshop): Shape;
   /** What keeps it from leaning over sideways. */
   racking(piece: P, shape: Shape, carried: Carried, workshop: Workshop): readonly Check[];

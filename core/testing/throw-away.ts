@@ -115,6 +115,7 @@ const trestle = {
   fields: trestleFields,
   uses: (piece: Trestle) => stockUses('stock', piece.stock, (stock) => ({ stock }) as never),
   names: () => [],
+  placed: () => [],
   shape,
   racking: () => [leanCheck('look', 'fails', say`Nothing keeps the ends of the trestle from leaning over.`, [])],
   withStock: (piece: Trestle, _: unknown, stock: string) => ({ kind: 'piece', patch: { stock: { ...piece.stock, ends: stock } } }),

@@ -5,7 +5,7 @@ import { type Piece } from '../../core/piece/index.js';
 import { applyEdit, pieceSchema } from '../../core/kinds/index.js';
 import { solve } from '../../core/solution/index.js';
 import type { Slide, Stock } from '../../core/stock/index.js';
-import { newCase, newInPlace, newSettings, newStock, newThing } from '../data/defaults.js';
+import { newCase, newFrame, newInPlace, newSettings, newStock, newThing } from '../data/defaults.js';
 import { fillings } from './kinds.js';
 import { woodFor, type FillingWay, type Means } from './means.js';
 
@@ -29,11 +29,16 @@ function means(unit: LengthUnit, piece: Piece, slides: readonly { id: string; da
   };
 }
 
+// What goes between posts goes into a frame, and into nothing else.
+type Case = readonly [what: string, unit: LengthUnit, filling: string, piece: Piece];
 const CASES = (['mm', 'in'] as const).flatMap((unit) =>
-  fillings().flatMap(({ id }) => [
-    ['a case', unit, id, newCase(unit, 'thick', { kind: 'sizes' })] as const,
-    ['a place that is there', unit, id, newInPlace(unit, 'thick', PLACE)] as const,
-  ]),
+  fillings().flatMap(({ id, goesInto }): Case[] => {
+    if (goesInto) return [['a frame', unit, id, newFrame(unit, 'thick')]];
+    return [
+      ['a case', unit, id, newCase(unit, 'thick', { kind: 'sizes' })],
+      ['a place that is there', unit, id, newInPlace(unit, 'thick', PLACE)],
+    ];
+  }),
 );
 
 test.each(CASES)('%s in %s is filled with %s: it is sound, and nothing stops its build', (_, unit, filling, piece) => {

@@ -3,7 +3,7 @@ import { ZERO, add, sub, toMm, type Length } from '../../length/index.js';
 import { atX, atZ, flatFrame, notched, rectangular, type Feature, type Joint, type Member, type Posts } from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
 import type { Made } from '../kind.js';
-import { NO_OVERHANG, SIDES, ENDS, levelIds, middle, postFrame, railSection, type Built, type LevelAt, type Rails } from './level.js';
+import { NO_OVERHANG, SIDES, levelIds, middle, postFrame, railSection, type Built, type LevelAt, type Rails } from './level.js';
 import { railProblems, reachProblems } from './problems.js';
 import { common, shifted, stretches, type Stretch } from './seams.js';
 import { boardsInPlace, crossPieces, railsOf } from './rails.js';
@@ -17,7 +17,7 @@ function innerPlaces({ pairs, ring, through }: Posts) {
       : SIDES.map((side) => {
           const { x0, x1, z0, z1 } = pair[side];
           const [wide, thick] = [sub(x1, x0), sub(z1, z0)];
-          const end: (typeof ENDS)[number] = n === 0 ? 'left' : 'right';
+          const end: 'left' | 'right' = n === 0 ? 'left' : 'right';
           const place =
             through === 'across'
               ? { x: x0, z: side === 'rear' ? ring.z : sub(add(ring.z, ring.depth.value), thick) }

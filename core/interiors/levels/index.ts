@@ -1,5 +1,5 @@
 import { Figure, say, size, type Source } from '../../figure/index.js';
-import { ZERO } from '../../length/index.js';
+import { ZERO, negative } from '../../length/index.js';
 import {
   stockNames,
   type Member,
@@ -46,7 +46,7 @@ function inRun(making: Levels): SplitKind {
       if (rollsIn?.space !== part) return null;
       const aside = { label: 'free beside it', size: size('free beside it', rollsIn.aside, { in: 'making', field: 'rollsIn.aside' }) };
       // What stands out in front is room that the frame need not have.
-      const out = Figure.leaf('length', -rollsIn.out, 'stands out in front', { in: 'making', field: 'rollsIn.out' });
+      const out = Figure.leaf('length', negative(rollsIn.out), 'stands out in front', { in: 'making', field: 'rollsIn.out' });
       return {
         across: { before: [aside], after: [aside] },
         up: { before: [], after: [] },

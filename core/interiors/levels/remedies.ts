@@ -16,7 +16,8 @@ export function levelRemedies(level: Level, { role, stock }: Member, edit: (leve
   const found: Candidate[] = [];
   if (role === 'rail' || role === 'cross piece') {
     if (rails.flat) {
-      const { flat: _, ...onEdge } = rails;
+      const onEdge = { ...rails };
+      delete onEdge.flat;
       found.push({
         label: say`Stand the rails on edge`,
         edit: edit({ ...level, rails: onEdge }),

@@ -171,6 +171,7 @@ export const frame: ShellKind<Frame> = {
     ...stockNames(woodsOfLevel(top.level)).map((n) => ({ ...n, where: 'top/level' })),
     ...stockNames([sheets?.rear, sheets?.ends].flatMap((s) => (s ? [s.stock] : []))).map((n) => ({ ...n, where: 'sheets' })),
   ],
+  placed: ({ top }) => top.things ?? [],
   shape,
   racking: frameRacking,
   withStock: frameStock,

@@ -86,6 +86,7 @@ export const inPlace: ShellKind<InPlace> = {
   fields: inPlaceFields,
   uses: () => [],
   names: ({ packing }) => (packing ? [{ kind: 'stock', id: packing.stock, where: 'packing/stock' }] : []),
+  placed: () => [],
   shape,
   racking: placeRacking,
   withStock: () => null,

@@ -109,6 +109,7 @@ export const panelCase: ShellKind<PanelCase> = {
   fields: panelCaseFields,
   uses: (piece) => stockUses('stock', piece.stock, (stock) => ({ stock })),
   names: () => [],
+  placed: () => [],
   shape,
   racking: caseRacking,
   withStock: caseStock,

@@ -1,10 +1,12 @@
 import type { ReactNode } from 'react';
+import styled from 'styled-components';
 import type { Level } from '../../../core/interiors/index.js';
 import { inch, mm, type Length } from '../../../core/length/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { Select, Tick, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
+import { inkSoft } from '../../theme/tokens.js';
 
 const SIDES = [
   ['front', 'Front'],
@@ -12,6 +14,18 @@ const SIDES = [
   ['left', 'Left'],
   ['right', 'Right'],
 ] as const;
+
+const Sides = styled.div`
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  > span {
+    flex-basis: 100%;
+    font-size: 12px;
+    color: ${inkSoft};
+  }
+`;
 
 interface LevelFieldsProps<P> {
   readonly level: Level;
@@ -72,7 +86,8 @@ export function LevelFields<P>({ level, as, fields: { change, length }, of }: Le
             : null}
         </>
       ) : null}
-      <div role="group" aria-label={`${of} rails at`} style={{ gridColumn: '1 / -1', display: 'flex', flexWrap: 'wrap', gap: '4px 14px' }}>
+      <Sides role="group" aria-label={`${of} rails at`}>
+        <span>Rails at</span>
         {SIDES.map(([side, label]) => (
           <Tick
             key={side}
@@ -82,7 +97,7 @@ export function LevelFields<P>({ level, as, fields: { change, length }, of }: Le
             {label}
           </Tick>
         ))}
-      </div>
+      </Sides>
       <WideTick
         isSelected={cross !== undefined}
         onChange={(on) =>
