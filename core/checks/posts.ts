@@ -4,6 +4,7 @@ import { pieceFix, type Check } from '../finding/index.js';
 import type { Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { shellOf } from '../shells/index.js';
+import { propertiesOf } from '../stock/index.js';
 import { capital, nameOf } from './names.js';
 
 interface Judged {
@@ -12,16 +13,34 @@ interface Judged {
   readonly used: number;
 }
 
+/** Posts that are of no solid wood: what they bow out under is not published. */
+function notJudged({ members }: Shape, carried: Carried): Check[] {
+  const posts = members.filter((m) => m.role === 'post' && propertiesOf(m.stock).material.form !== 'solid' && carried.members.has(m.id));
+  const [first] = posts;
+  if (!first) return [];
+  return [
+    {
+      id: 'posts-not-judged',
+      severity: 'look',
+      state: 'not judged',
+      about: { kind: 'member', id: first.id },
+      sentence: say`Whether posts of ${first.stock.name} bow out under what they carry is not judged: no values are published for posts of sheets.`,
+      fixes: [],
+    },
+  ];
+}
+
 /** The post that is nearest to bowing out under what it carries; said where it is fine too. */
 export function postChecks(piece: Piece, shape: Shape, carried: Carried, letters: Letters, workshop: Workshop): Check[] {
   const byId = new Map(shape.members.map((m) => [m.id, m]));
+  const open = notJudged(shape, carried);
   const posts = shape.members.flatMap((m): Judged[] => {
     const c = m.role === 'post' ? carried.members.get(m.id) : undefined;
     const answer = c && c.unknown.length === 0 ? columnOf(c, shape.joints, byId, workshop.settings) : null;
     return c && answer ? [{ c, answer, used: c.total / answer.holds }] : [];
   });
   const [first, ...rest] = posts;
-  if (!first) return [];
+  if (!first) return open;
   const worst = rest.reduce((most, p) => (p.used > most.used ? p : most), first);
   const { c, answer, used } = worst;
   const { state, free, holds } = answer;
@@ -30,6 +49,7 @@ export function postChecks(piece: Piece, shape: Shape, carried: Carried, letters
   const how = say`${force(c.total)} on it, with ${fine(free, 0)} that nothing holds, taken twice since its head may move aside`;
   if (state === 'fine') {
     return [
+      ...open,
       {
         id: 'posts-fine',
         severity: 'good',
@@ -40,15 +60,15 @@ export function postChecks(piece: Piece, shape: Shape, carried: Carried, letters
       },
     ];
   }
-  const { thickness, id } = { thickness: c.member.stock.thickness, id: c.member.stockId };
   const thicker = [...workshop.stock]
-    .filter(([other, s]) => other !== id && s.form === 'board' && s.thickness > thickness)
+    .filter(([other, s]) => other !== c.member.stockId && s.form === 'board' && s.thickness > c.member.stock.thickness)
     .sort(([, a], [, b]) => a.thickness - b.thickness);
   const fixes = thicker.slice(0, 2).flatMap(([other, s]) => {
     const edit = shellOf(piece).withStock(piece, c.member, other);
     return edit ? [pieceFix(say`Posts of ${s.name}`, edit)] : [];
   });
   return [
+    ...open,
     {
       id: `post-${c.member.id}`,
       severity: state === 'fails' ? 'stop' : 'look',

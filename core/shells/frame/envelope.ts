@@ -1,13 +1,16 @@
 import { Figure, size, type Source } from '../../figure/index.js';
 import { ZERO, add, sub, type Length } from '../../length/index.js';
 import type { NeedContext } from '../../interiors/kind.js';
-import { levelHeight, railSection } from '../../interiors/levels/index.js';
+import { levelHeight, levelIds, railSection } from '../../interiors/levels/index.js';
 import type { Post, PostPair, Posts, Shape, ShapeProblem, TapeEnd } from '../../piece/index.js';
 import { woodOf, type Workshop } from '../../project/index.js';
 import { assumedOf, axisSize, nothingClear, putOn, takeOff, type AxisSize } from '../overall.js';
 import { FRAME, TOP_NODE } from './ids.js';
 import { needOnTop } from './on-top.js';
 import type { Frame } from './spec.js';
+
+/** The members of the highest level. */
+const TOP = levelIds(TOP_NODE);
 
 type Side = keyof Frame['top']['over'];
 
@@ -190,10 +193,10 @@ function endsOf(
     size: inner,
   });
   return {
-    up: { before: [], after: [{ id: 'top', kind: 'wood', label: 'highest level', selects: 'frame-top/rail/1', size: topHeight }] },
+    up: { before: [], after: [{ id: 'top', kind: 'wood', label: 'highest level', selects: TOP.rail(1), size: topHeight }] },
     across: {
-      before: [...out('left'), ...rail('frame-top/rail/3'), post(0)],
-      after: [post(pairs.length - 1), ...rail('frame-top/rail/4'), ...out('right')],
+      before: [...out('left'), ...rail(TOP.rail(3)), post(0)],
+      after: [post(pairs.length - 1), ...rail(TOP.rail(4)), ...out('right')],
     },
     deep: { before: out('rear'), after: out('front') },
   };

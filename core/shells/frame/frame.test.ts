@@ -235,6 +235,12 @@ test('slender posts under much are told, with thicker ones', () => {
   expect([told?.severity, told?.fixes.length]).toEqual(['stop', 2]);
 });
 
+test('posts of a sheet are not judged against bowing out, and say so', () => {
+  const s = solve(pressStand({ posts: { stock: 'ply12', wide: mm(95), turned: 'across' } }), shop, {});
+  expect(s.checks.find((c) => c.id === 'posts-not-judged')).toMatchObject({ severity: 'look', state: 'not judged' });
+  expect(s.checks.some((c) => c.id === 'posts-fine')).toBe(false);
+});
+
 test('sheets at the rear and both ends keep it square, each way by its screws', () => {
   const racking = (sheets: Frame['sheets']) => solve(pressStand(sheets ? { sheets } : {}), shop, {}).checks.find((c) => c.id === 'racking');
   expect(racking({ rear: { stock: 'ply12' } })).toMatchObject({ state: 'fails' });
