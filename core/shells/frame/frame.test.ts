@@ -4,7 +4,6 @@ import { boxOf, type Member, type Space } from '../../piece/index.js';
 import { solve, type Solution } from '../../solution/index.js';
 import { panels, space, stock, thing, workshop } from '../../testing/samples.js';
 import type { Level, Levels } from '../../interiors/index.js';
-import { solved } from '../../../demo/solved.js';
 import type { Frame } from './spec.js';
 
 const given = (size: number, of: 'overall' | 'inside' | 'sides' = 'overall') => ({ from: 'given', size: mm(size), of }) as const;
@@ -245,34 +244,4 @@ test('sheets at the rear and both ends keep it square, each way by its screws', 
   const racking = (sheets: Frame['sheets']) => solve(pressStand(sheets ? { sheets } : {}), shop, {}).checks.find((c) => c.id === 'racking');
   expect(racking({ rear: { stock: 'ply12' } })).toMatchObject({ state: 'fails' });
   expect(racking({ rear: { stock: 'ply12' }, ends: { stock: 'ply12' } })).toMatchObject({ severity: 'good', state: 'fine' });
-});
-
-test('a long run: boards of 2400 and 1780, seams over posts and never in line, cross pieces 480 and 445 apart', () => {
-  const s = solved('loft-shelf');
-  const boards = (level: string) => ['1', '1-2'].map((n) => box(s, `${level}/rail/${n}`).slice(0, 2));
-  expect(boards('loft-1')).toEqual([
-    [0, 2400],
-    [2400, 4180],
-  ]);
-  expect(boards('loft-2')).toEqual([
-    [0, 1780],
-    [1780, 4180],
-  ]);
-  const middles = s.shape.members
-    .filter((m) => m.node === 'loft-1' && m.role === 'cross piece')
-    .map((m) => (box(s, m.id)[0] as number) + 10.5)
-    .sort((a, b) => a - b);
-  // Five of 480 to the seam, and four of 445 on from it.
-  expect(middles).toEqual([480, 960, 1440, 1920, 2400, 2845, 3290, 3735]);
-  // The lowest space 610, then levels of 60 with 345 between them: 1885, and 235 under joists at 2120.
-  for (const id of ['loft-boxes', 'loft-rolls', 'loft-high']) expect(toMm(s.shape.spaces.get(id)?.clear.height.value as Length)).toBe(345);
-  expect(stops(s)).toEqual([]);
-  // Without posts under them the seams hang in mid-air; what is offered puts them there.
-  const posts = { ...(s.piece as Frame).posts };
-  delete posts.middles;
-  const bare = solved('loft-shelf', { kind: 'piece', patch: { posts } });
-  const told = bare.shape.problems.find((p) => p.id === 'seams');
-  const fix = told?.fixes[0]?.edit;
-  const mended = fix?.kind === 'piece' ? (fix.patch as Partial<Frame>).posts?.middles?.map(toMm) : [];
-  expect(mended).toEqual([1757.5, 2377.5]);
 });
