@@ -1,8 +1,8 @@
 import type { BeamSpec } from './beam.js';
-import type { Joint, Member, OnLine } from '../piece/index.js';
+import type { Joint, Member } from '../piece/index.js';
 import type { Vector } from '../solid/index.js';
 import { exactly, reachAlong } from './fixings/contact.js';
-import { lineOf, wayAlong } from './line.js';
+import { lineOf, wayAlong, type Line } from './line.js';
 import type { Beside, PanelSag } from './panel.js';
 import type { LineSupport } from './plate/index.js';
 import { longestOf, spansOf } from './spans.js';
@@ -19,9 +19,9 @@ export interface HeldBy {
 const SAME = 1e-3;
 
 /** How far two lines are apart, mm; Infinity where they go different ways. */
-function apartBy(a: OnLine, b: OnLine): number {
+function apartBy(a: Line, b: Line): number {
   const way = wayAlong(a.along, b.along);
-  return way === 0 ? Infinity : Math.abs(lineOf(a).at - way * lineOf(b).at);
+  return way === 0 ? Infinity : Math.abs(a.at - way * b.at);
 }
 
 /** Joints by the line that they lie on: those of several carriers end to end are one support. */
@@ -29,7 +29,7 @@ export function linesShared(held: readonly Joint[]): readonly (readonly [Joint, 
   const lines: [Joint, ...Joint[]][] = [];
   for (const joint of held) {
     const { on, how } = joint;
-    const same = on && lines.find(([first]) => first.how === how && first.on && apartBy(first.on, on) < SAME);
+    const same = on && lines.find(([first]) => first.how === how && first.on && apartBy(lineOf(first.on), lineOf(on)) < SAME);
     if (same) same.push(joint);
     else lines.push([joint]);
   }
@@ -52,11 +52,7 @@ export function dealt(supports: readonly Support[], lines: ReturnType<typeof lin
 
 /** Whether a support is on the line of a joint. */
 const sameLine = ({ on }: Joint, support: Support): boolean =>
-  on === undefined
-    ? support.on === undefined
-    : support.on !== undefined &&
-      wayAlong(on.along, support.on.along) !== 0 &&
-      Math.abs(lineOf(on).at - wayAlong(on.along, support.on.along) * support.on.at) < SAME;
+  on && support.on ? apartBy(lineOf(on), support.on) < SAME : on === support.on;
 
 /** A panel that reaches further past what holds it, as a part of its length, goes the other way where it is held there. */
 const PAST = 0.25;

@@ -32,6 +32,7 @@ function notJudged({ members }: Shape, carried: Carried): Check[] {
 
 /** The post that is nearest to bowing out under what it carries; said where it is fine too. */
 export function postChecks(piece: Piece, shape: Shape, carried: Carried, letters: Letters, workshop: Workshop): Check[] {
+  if (!shape.members.some((m) => m.role === 'post')) return [];
   const byId = new Map(shape.members.map((m) => [m.id, m]));
   const open = notJudged(shape, carried);
   const posts = shape.members.flatMap((m): Judged[] => {

@@ -52,6 +52,22 @@ const paperChest: PanelCase = {
   }),
 };
 
+/** Lipped, on wooden runners, for mats. */
+export const matDrawerMaking: Drawers = {
+  kind: 'drawers',
+  face: 'front',
+  front: { kind: 'lipped', lip: mm(9), between: ZERO },
+  oversize: ZERO,
+  runner: { kind: 'wooden', side: mm(2), stock: 'ash-18', wide: mm(30) },
+  less: mm(7),
+  rise: ZERO,
+  behind: mm(6),
+  box: { order: 'ends-between', join: 'nailed', bottom: { kind: 'groove', depth: mm(6), up: mm(8), slack: mm(1) } },
+  stock: { box: 'birch-12', bottom: 'birch-6', front: 'ash-18' },
+  linesFrom: 'bottom',
+  handle: { name: 'Turned knob', down: 'middle' },
+};
+
 /** The drawer of a stand with legs and rails: lipped, on wooden runners. */
 const matDrawer: InPlace = {
   edges: PLAIN_EDGES,
@@ -65,24 +81,7 @@ const matDrawer: InPlace = {
   panels: plainPanels('ash-18'),
   fixedToWall: true,
   interior: space('rails', {
-    split: bank(
-      'rails',
-      {
-        kind: 'drawers',
-        face: 'front',
-        front: { kind: 'lipped', lip: mm(9), between: ZERO },
-        oversize: ZERO,
-        runner: { kind: 'wooden', side: mm(2), stock: 'ash-18', wide: mm(30) },
-        less: mm(7),
-        rise: ZERO,
-        behind: mm(6),
-        box: { order: 'ends-between', join: 'nailed', bottom: { kind: 'groove', depth: mm(6), up: mm(8), slack: mm(1) } },
-        stock: { box: 'birch-12', bottom: 'birch-6', front: 'ash-18' },
-        linesFrom: 'bottom',
-        handle: { name: 'Turned knob', down: 'middle' },
-      },
-      [space('mats', { name: 'mats' })],
-    ),
+    split: bank('rails', matDrawerMaking, [space('mats', { name: 'mats' })]),
   }),
 };
 

@@ -1,7 +1,8 @@
 import { ZERO, mm } from '../../core/length/index.js';
-import type { Drawers, Level, Levels } from '../../core/interiors/index.js';
+import type { Level, Levels } from '../../core/interiors/index.js';
 import type { Piece } from '../../core/piece/index.js';
 import type { Frame } from '../../core/shells/index.js';
+import { matDrawerMaking } from './drawers.js';
 import { PLAIN_EDGES, plainPanels } from './panels.js';
 import { fit, space } from './spaces.js';
 
@@ -72,19 +73,8 @@ const trolleyStand: Frame = {
 };
 
 const matRails = rails('ash-22', 45);
-const matDrawer: Drawers = {
-  kind: 'drawers',
-  face: 'front',
-  front: { kind: 'lipped', lip: mm(9), between: ZERO },
-  oversize: ZERO,
-  runner: { kind: 'wooden', side: mm(2), stock: 'ash-18', wide: mm(30) },
-  less: mm(7),
-  rise: ZERO,
-  behind: mm(28),
-  box: { order: 'ends-between', join: 'nailed', bottom: { kind: 'groove', depth: mm(6), up: mm(8), slack: mm(1) } },
-  stock: { box: 'birch-12', bottom: 'birch-6', front: 'ash-18' },
-  linesFrom: 'bottom',
-};
+/** The same drawer behind a rail of 22, with 6 free there. */
+const matDrawer = { ...matDrawerMaking, behind: mm(28) };
 
 /** Legs and rails for the mats, with one drawer under the top and a shelf round the legs. */
 const matStand: Frame = {

@@ -4,7 +4,7 @@ import { atX, atZ, flatFrame, notched, rectangular, type Feature, type Joint, ty
 import { woodOf } from '../../project/index.js';
 import type { Made } from '../kind.js';
 import { NO_OVERHANG, SIDES, levelIds, middle, postFrame, railSection, type Built, type LevelAt, type Rails } from './level.js';
-import { railProblems, reachProblems } from './problems.js';
+import { railProblems, withoutRails } from './problems.js';
 import { common, shifted, stretches, type Stretch } from './seams.js';
 import { boardsInPlace, crossPieces, railsOf } from './rails.js';
 
@@ -158,6 +158,6 @@ export function levelMembers(at: LevelAt): Built & Pick<Made, 'problems'> {
   return {
     members: all.flatMap((b) => b.members),
     joints: all.flatMap((b) => b.joints),
-    problems: [...railProblems(rails), ...reachProblems(at)],
+    problems: [...railProblems(rails), ...withoutRails(at)],
   };
 }

@@ -63,14 +63,9 @@ export function railSection({ rails }: Level, wood: Wood, source: LevelAt['sourc
   return rails.flat ? { broad: wide, high: thick } : { broad: thick, high: wide };
 }
 
-/** How high the rails of a level are. */
-export function railHeight(level: Level, workshop: Workshop, source: LevelAt['source']): Figure {
-  return railSection(level, woodOf(workshop, level.rails.stock), source).high;
-}
-
 /** How high a level is: its rails, and the deck on them. */
 export function levelHeight(level: Level, workshop: Workshop, source: LevelAt['source']): Figure {
-  const high = railHeight(level, workshop, source);
+  const { high } = railSection(level, woodOf(workshop, level.rails.stock), source);
   return level.deck ? high.plus(woodOf(workshop, level.deck.stock).thickness.named('deck')).named('level') : high;
 }
 

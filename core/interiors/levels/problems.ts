@@ -33,8 +33,8 @@ export function railProblems({ at, broad }: Rails): ShapeProblem[] {
   return [];
 }
 
-/** Where a level reaches past what there is for it. */
-export function reachProblems({ label, node, posts, level }: LevelAt): ShapeProblem[] {
+/** A level without any rail. */
+export function withoutRails({ label, node, posts, level }: LevelAt): ShapeProblem[] {
   const { rails } = level;
   if (rails.front || rails.rear || rails.left || rails.right) return [];
   return [

@@ -185,8 +185,8 @@ export function crossPieces(rails: Rails, known: readonly Member[]): Built {
   const seams = boards.slice(1).map((board) => board.from);
   const inner = known.filter((m) => m.frame.u[2] !== 0 && m.id !== ids.rail(NUMBER.left) && m.id !== ids.rail(NUMBER.right));
   const there = inner.map((m) => middleOf(m, half));
-  // Posts that stand within the ring are in the way, and carry as well as a piece there would.
   const atEnds = known.filter((m) => m.frame.u[2] !== 0 && !inner.includes(m)).map((m) => middleOf(m, half));
+  // Posts that stand within the ring are in the way, and carry as well as a piece there would.
   const within = posts.joined === 'end-on' ? [] : posts.pairs.map((p) => p.rear);
   const between = within.slice(1, -1).map((p) => middle(p.x0, p.x1));
   const stops = [ring.x, add(ring.x, ring.width.value), ...there, ...between, ...seams].sort((p, q) => p - q);
@@ -198,9 +198,7 @@ export function crossPieces(rails: Rails, known: readonly Member[]): Built {
     const all = [...(seams.includes(from) ? [from] : []), ...places];
     return all.filter((x) => !within.some((p) => x + half > p.x0 && x - half < p.x1) && !atEnds.some((end) => Math.abs(x - end) < b));
   });
-  const members = middles.map((x, i) =>
-    deep(rails, ids.cross(i + 1), `cross piece ${i + 1}`, length, sub(x, Math.round(b / 2) as Length), z, 'cross piece'),
-  );
+  const members = middles.map((x, i) => deep(rails, ids.cross(i + 1), `cross piece ${i + 1}`, length, sub(x, half), z, 'cross piece'));
   // Where rails go from post to post, the one that it meets is that of its bay; of boards end to end, that over it.
   const bays =
     posts.joined === 'between'

@@ -1,4 +1,5 @@
 import { GRAVITY as g, massOf } from '../../carry/index.js';
+import { writeExactly } from '../../figure/index.js';
 import { ZERO, mm, toMm, type Length } from '../../length/index.js';
 import { boxOf, type Member, type Space } from '../../piece/index.js';
 import { solve, type Solution } from '../../solution/index.js';
@@ -244,4 +245,29 @@ test('sheets at the rear and both ends keep it square, each way by its screws', 
   const racking = (sheets: Frame['sheets']) => solve(pressStand(sheets ? { sheets } : {}), shop, {}).checks.find((c) => c.id === 'racking');
   expect(racking({ rear: { stock: 'ply12' } })).toMatchObject({ state: 'fails' });
   expect(racking({ rear: { stock: 'ply12' }, ends: { stock: 'ply12' } })).toMatchObject({ severity: 'good', state: 'fine' });
+});
+
+test('a sheet takes a push along its own breadth, however far a deck stands out over it', () => {
+  const said = (by: number) => {
+    const top: Frame['top'] = {
+      level: { ...level('deal45', 95), deck: { stock: 'ash27', goes: 'over', gap: ZERO } },
+      over: { front: mm(by), rear: mm(by), left: mm(by), right: mm(by) },
+    };
+    const s = solve(
+      pressStand({
+        width: given(652, 'sides'),
+        depth: given(472, 'sides'),
+        joined: 'between',
+        top,
+        sheets: { rear: { stock: 'ply12' }, ends: { stock: 'ply12' } },
+      }),
+      shop,
+      {},
+    );
+    const told = s.checks.find((c) => c.id === 'racking');
+    // Its push grows with the deck; what the sheets take does not.
+    return told ? writeExactly(told.sentence).replace(/^A push of [\d.]+ N/, '') : '';
+  };
+  expect(said(150)).toBe(said(15));
+  expect(said(15)).toMatch(/sheet takes [\d.]+ N sideways/);
 });

@@ -7,20 +7,18 @@ import { standsOn } from '../../interiors/levels/index.js';
 import type { Frame } from './spec.js';
 
 /** The room over the highest level, as a space that things stand in. */
-export const ON_TOP = 'on-top';
-
-const BOUNDLESS = LONGEST;
+const ON_TOP = 'on-top';
 
 function blocksOn({ top: { things = [] } }: Frame, workshop: Workshop, room: { readonly width: Length; readonly depth: Length }): Block[] {
   return things.flatMap(({ thing: id, count, at }) => {
     const thing = workshop.things.get(id);
-    return thing ? [{ ...blockIn(id, thing, count, { ...room, height: BOUNDLESS }), ...(at === undefined ? {} : { at }) }] : [];
+    return thing ? [{ ...blockIn(id, thing, count, { ...room, height: LONGEST }), ...(at === undefined ? {} : { at }) }] : [];
   });
 }
 
 /** What things on top ask for along an axis, with so much more in all; null where nothing stands there. */
 export function needOnTop(piece: Frame, reach: 'width' | 'depth', workshop: Workshop): Figure | null {
-  const blocks = blocksOn(piece, workshop, { width: BOUNDLESS, depth: BOUNDLESS });
+  const blocks = blocksOn(piece, workshop, { width: LONGEST, depth: LONGEST });
   const [first, ...rest] = blocks.map(({ thing, thingId, stance, columns }) => {
     const one = size(`${thing.name}, ${reach === 'width' ? 'wide' : 'deep'}`, stance[reach], { in: 'thing', id: thingId, field: 'shape' });
     return (reach === 'width' && columns > 1 ? one.times(columns) : one).named(thing.name);

@@ -1,8 +1,8 @@
 import { lateral, pushOf, rowBetween, stateOf, worse, type Carried, type State } from '../../carry/index.js';
 import { force, say, type Sentence } from '../../figure/index.js';
 import { leanCheck, pieceFix, toWall, type Check, type Fix } from '../../finding/index.js';
-import { toMm } from '../../length/index.js';
-import type { Shape } from '../../piece/index.js';
+import { greatest, sub, toMm } from '../../length/index.js';
+import { boxOf, type Shape } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { FRAME } from './ids.js';
 import type { Frame } from './spec.js';
@@ -17,7 +17,7 @@ interface Takes {
 }
 
 /** A sheet screwed to posts and rails: the lateral value of one screw over their spacing, along the width of the sheet. */
-function bySheet(ids: readonly string[], wide: number, shape: Shape, push: number, way: string): Takes {
+function bySheet(ids: readonly string[], shape: Shape, push: number, way: string): Takes {
   const sheet = shape.members.find((m) => m.id === ids[0]);
   const posts = shape.members.filter((m) => m.role === 'post' || m.role === 'rail');
   if (!sheet) return { state: 'fails', sentence: say`nothing keeps it from leaning ${way}` };
@@ -25,6 +25,8 @@ function bySheet(ids: readonly string[], wide: number, shape: Shape, push: numbe
   const [row] = rows;
   const value = row && lateral(row.joint);
   if (!value?.judged) return { state: 'not judged', sentence: say`what its sheet takes ${way} is not judged` };
+  const { x0, x1, z0, z1 } = boxOf(sheet);
+  const wide = toMm(greatest([sub(x1, x0), sub(z1, z0)]));
   const takes = (value.newtons / SPACING) * wide * ids.length;
   return {
     state: stateOf(push, takes),
@@ -38,15 +40,8 @@ export function frameRacking(piece: Frame, shape: Shape, carried: Carried, works
   const pushed = say`A push of ${force(push)} at its top`;
   if (piece.fixedToWall) return [leanCheck('good', 'fine', say`${pushed} is taken by the wall that it is fixed to at the top.`, [])];
   const { sheets } = piece;
-  const { overall } = shape;
-  const sideways = bySheet(sheets?.rear ? [FRAME.rear] : [], toMm(overall.width.value), shape, push, 'sideways');
-  const forward = bySheet(
-    sheets?.ends ? [FRAME.left, FRAME.right] : [],
-    toMm(overall.depth.value),
-    shape,
-    push,
-    'to the front and the rear',
-  );
+  const sideways = bySheet(sheets?.rear ? [FRAME.rear] : [], shape, push, 'sideways');
+  const forward = bySheet(sheets?.ends ? [FRAME.left, FRAME.right] : [], shape, push, 'to the front and the rear');
   const state = worse(sideways.state, forward.state);
   const [thin] = [...workshop.stock].filter(([, s]) => s.form === 'sheet').sort(([, a], [, b]) => a.thickness - b.thickness);
   const add = (which: 'rear' | 'ends', label: string): Fix[] =>

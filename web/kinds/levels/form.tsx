@@ -10,7 +10,7 @@ import { LevelFields } from './fields.js';
 
 /** How the levels of a frame are made: all alike, but for those that are made otherwise, and what rolls in under them. */
 export function LevelsForm({ space, making }: { space: PlacedSpace; making: Levels }) {
-  const { selection, select } = useSettledBench();
+  const { commit, selection, select } = useSettledBench();
   const { unit } = usePrecision();
   const { change, length } = useMakingFields(space.id, making);
   const { split } = space.space;
@@ -33,13 +33,10 @@ export function LevelsForm({ space, making }: { space: PlacedSpace; making: Leve
   };
   const fields = { change: keeping, length };
   const { rollsIn } = making;
-  const rolls = (at: string) =>
-    change(
-      at === 'none'
-        ? ({ rollsIn: undefined } as unknown as Partial<Levels>)
-        : { rollsIn: { aside: unit === 'mm' ? mm(30) : inch(1.25), out: ZERO, ...rollsIn, space: at } },
-      'Changed what rolls in',
-    );
+  const rolls = (at: string) => {
+    if (at === 'none') commit({ kind: 'making', space: space.id, making: without(making, 'rollsIn') }, 'Nothing rolls in');
+    else change({ rollsIn: { aside: unit === 'mm' ? mm(30) : inch(1.25), out: ZERO, ...rollsIn, space: at } }, 'Changed what rolls in');
+  };
   return (
     <Section>
       <h2>How the levels are made</h2>
