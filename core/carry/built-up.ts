@@ -39,14 +39,19 @@ export interface BuiltUp {
   readonly oneSided: boolean;
 }
 
-/** What is held along each member, by its id. */
+/** Whether what is held along a member that lies goes along enough of it to be a part of its section; a block under it is none. */
+function stiffens(member: Member, base: Member): boolean {
+  return base.frame.n[1] !== 0 && 2 * member.length.value >= base.length.value;
+}
+
+/** What is held along each member that stiffens it, by its id. */
 export function attachedTo(members: readonly Member[], joints: readonly Joint[]): ReadonlyMap<string, readonly Attached[]> {
   const byId = new Map(members.map((m) => [m.id, m]));
   const all = new Map<string, Attached[]>();
   for (const { carried, carrier, how } of joints) {
     if (how !== 'glued' && how !== 'screwed along') continue;
-    const member = byId.get(carried);
-    if (member) all.set(carrier, [...(all.get(carrier) ?? []), { member, how }]);
+    const [member, base] = [byId.get(carried), byId.get(carrier)];
+    if (member && base && stiffens(member, base)) all.set(carrier, [...(all.get(carrier) ?? []), { member, how }]);
   }
   return all;
 }

@@ -1,3 +1,5 @@
+import { toMm } from '../length/index.js';
+import type { Member, Shape } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
 import { BeamError } from './beam.js';
 import type { BendingAnswer } from './bend.js';
@@ -20,6 +22,24 @@ const FORCE = PERSON.kg * PERSON.sudden * GRAVITY;
 /** Where on a member a person is put. */
 export type Stands = 'in the middle' | 'at the middle of an edge';
 
+/** What lies between a person and slats spreads them over no more than this to each side, mm. */
+const SPREADS = 100;
+
+/**
+ * What part of a person one of several members side by side takes, where something soft or stiff lies over all of
+ * them: as broad as they are under it at 45 degrees, against how far the members are apart; all of it where nothing does.
+ */
+export function partOfPerson({ spaces, stands }: Pick<Shape, 'spaces' | 'stands'>, member: Member): number {
+  const stand = [...stands.values()].find((s) => s.carriers.includes(member.id) && !s.endToEnd && s.carriers.length > 1);
+  const space = stand && spaces.get(stand.space);
+  if (!stand || !space) return 1;
+  const room = toMm(space.clear.width.value);
+  const over = space.blocks.filter((b) => toMm(b.width) >= 0.8 * room);
+  if (over.length === 0) return 1;
+  const thick = Math.min(SPREADS, ...over.map((b) => toMm(b.stance.height)));
+  return Math.min(1, room / stand.carriers.length / (PERSON.wide + 2 * thick));
+}
+
 export interface WithPerson extends Would {
   readonly stands: Stands;
 }
@@ -39,14 +59,14 @@ function usedBy(moment: { x: number; y: number }, { section }: BendingAnswer, se
 }
 
 /** A person on a panel of one span, as a plate: in the middle where it is held all round, else on the edge that gives most. */
-function onPanel(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>): Omit<WithPerson, 'allowed' | 'state'> {
+function onPanel(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>, force: number): Omit<WithPerson, 'allowed' | 'state'> {
   const { beside } = answer;
   const panel = panelSpecOf(answer);
   const spec = plateOf({ ...panel, lines: [] });
   const half = Math.min(PERSON.wide, spec.a, spec.b) / 2;
   const middle = spec.a / 2;
   const at = (y: number) => {
-    const patch: Patch = { x0: middle - half, x1: middle + half, y0: y - half, y1: y + half, perMm2: FORCE / (2 * half) ** 2 };
+    const patch: Patch = { x0: middle - half, x1: middle + half, y0: y - half, y1: y + half, perMm2: force / (2 * half) ** 2 };
     return { ...spec, patches: [...spec.patches, patch] };
   };
   // A strip takes most of what the panel would be bent to.
@@ -78,10 +98,10 @@ function usedOfBeam(
 }
 
 /** A person on the middle of the longest span of a beam. */
-function onBeam(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>): Omit<WithPerson, 'allowed' | 'state'> {
+function onBeam(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>, force: number): Omit<WithPerson, 'allowed' | 'state'> {
   const { base, always, maybe, rows = [] } = answer.loads;
   const longest = longestOf(spansOf(base.supports.map((s) => s.x)));
-  const person = { x: (longest.from + longest.to) / 2, newtons: FORCE };
+  const person = { x: (longest.from + longest.to) / 2, newtons: force };
   const loads = { base, always, maybe: { lines: maybe.lines, points: [...maybe.points, person] }, rows };
   const then = worstSag(loadPatterns(loads), answer.section, shortestSpan(answer.loads.base));
   return { mm: then.sag.mm, used: usedOfBeam(answer, then.moment, settings), stands: 'in the middle' };
@@ -90,13 +110,15 @@ function onBeam(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>)
 /**
  * What a member does when someone sits down or stands on it, beside all that is on it: a broad
  * panel as a plate under a square of 100 mm, all else as a beam. It is over soon, so that nothing creeps.
+ * @param part what part of them it takes, where others beside it take the rest
  */
-export function withPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit' | 'serviceClass'>): WithPerson {
+export function withPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit' | 'serviceClass'>, part = 1): WithPerson {
+  const force = part * FORCE;
   const most = allowed(settings.limit, answer.span);
   try {
     const layered = answer.builtUp !== null && !answer.builtUp.oneSided;
     const panel = answer.section.width >= PANEL_FROM && answer.loads.base.supports.length === 2 && !layered;
-    const { mm, used, stands } = panel ? onPanel(answer, settings) : onBeam(answer, settings);
+    const { mm, used, stands } = panel ? onPanel(answer, settings, force) : onBeam(answer, settings, force);
     return { mm, allowed: most, used, stands, state: used === null ? 'not judged' : stateOf(used, 1) };
   } catch (error) {
     if (!(error instanceof BeamError || error instanceof PlateError)) throw error;

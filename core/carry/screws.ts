@@ -77,9 +77,11 @@ export function yieldModes(spec: {
   readonly mainBearing: number;
   readonly sideBearing: number;
   readonly yield: number;
+  /** The reduction term; that of screws where it is left out. */
+  readonly reduction?: number;
 }): readonly number[] {
   const { D, main: lm, side: ls, mainBearing: Fem, sideBearing: Fes, yield: Fyb } = spec;
-  const Rd = reductionTerm(D);
+  const Rd = spec.reduction ?? reductionTerm(D);
   const Re = Fem / Fes;
   const Rt = lm / ls;
   const k1 = (Math.sqrt(Re + 2 * Re ** 2 * (1 + Rt + Rt ** 2) + Rt ** 2 * Re ** 3) - Re * (1 + Rt)) / (1 + Re);

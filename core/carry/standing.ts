@@ -115,11 +115,12 @@ export function standingOn(shape: Shape): { standing: Map<string, Standing[]>; u
     const stand = shape.stands.get(space.id);
     const isOpen = !space.space.split && !space.space.filling;
     if (!stand && !isOpen) continue;
-    if (space.blocks.length === 0 && !stand?.filled) continue;
+    if (space.blocks.length === 0 && !stand?.filled && !stand?.people) continue;
     const { kg, unknown } = loadOf(space, stand?.filled);
     const carriers = stand?.carriers ?? [space.neighbours.below];
     const whole = { space: space.id, kg, along: ACROSS, from: toMm(space.box.x0), to: toMm(space.box.x1) };
-    const entries = stand?.filled ? [whole] : standingIn(space);
+    const people = stand?.people ? [{ ...whole, kg: stand.people }] : [];
+    const entries = [...(stand?.filled ? [whole] : standingIn(space)), ...people];
     const lie = stand?.endToEnd ? carriers.map((id) => lies(shape, id)) : null;
     for (const [i, id] of carriers.entries()) {
       if (unknown.length > 0) unweighed.set(id, [...(unweighed.get(id) ?? []), ...unknown]);

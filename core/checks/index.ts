@@ -4,6 +4,8 @@ import type { Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { worstFirst, pieceFix, type Check } from '../finding/index.js';
 import { bodyChecks } from './bodies.js';
+import { drawnOutChecks } from './drawn-out.js';
+import { feetChecks } from './feet.js';
 import { missingStock } from './missing.js';
 import { overlapChecks } from './overlaps.js';
 import { peopleChecks } from './people.js';
@@ -60,6 +62,8 @@ export function checksOf(
     ...(shape.members.length > 0 ? shellOf(piece).racking(piece, shape, carried, workshop) : []),
     ...peopleChecks(piece, shape, carried, letters, workshop),
     ...postChecks(piece, shape, carried, letters, workshop),
+    ...feetChecks(shape, carried, letters),
+    ...drawnOutChecks(piece, shape, letters, workshop),
     ...memberChecks(piece, shape, carried, letters, workshop),
   ]);
 }

@@ -177,10 +177,14 @@ function tipping(piece: Piece, shape: Shape): Check[] {
   ];
 }
 
+/** Whether members sag, equal ones together. */
+export const memberSags = ({ members }: Carried, letters: Letters, workshop: Workshop): Check[] =>
+  alike([...members.values()]).flatMap((group) => sagCheck(group, letters, workshop));
+
 /** Every check of the members themselves: machining, sag, stock size, tipping. */
 export function memberChecks(piece: Piece, shape: Shape, carried: Carried, letters: Letters, workshop: Workshop): Check[] {
   const each = [...carried.members.values()];
-  const sags = alike(each).flatMap((group) => sagCheck(group, letters, workshop));
+  const sags = memberSags(carried, letters, workshop);
   const judged = each.filter((c) => c.bending && c.state === 'fine' && !c.empty).length;
   const good: Check[] =
     judged > 0

@@ -1,4 +1,4 @@
-import { ofWhatIsSafe, withPerson, type Carried, type CarriedMember, type WithPerson } from '../carry/index.js';
+import { ofWhatIsSafe, partOfPerson, withPerson, type Carried, type CarriedMember, type WithPerson } from '../carry/index.js';
 import { fine, say } from '../figure/index.js';
 import { mm } from '../length/index.js';
 import { boxOf, type Letters, type Piece, type Shape } from '../piece/index.js';
@@ -17,7 +17,8 @@ function mayBeSatOn(shape: Shape, { member, bending }: CarriedMember): boolean {
   const { y1 } = boxOf(member);
   if (member.role === 'slat') return shape.outside.is === 'found' || y1 <= LOW;
   const { width, depth } = shape.overall;
-  return member.role === 'top' && y1 <= LOW && width.value >= SEAT && depth.value >= SEAT;
+  const isTop = member.role === 'top' || (member.role === 'deck' && y1 === shape.overall.height.value);
+  return isTop && y1 <= LOW && width.value >= SEAT && depth.value >= SEAT;
 }
 
 interface Asked {
@@ -29,7 +30,7 @@ interface Asked {
 export function peopleChecks(piece: Piece, shape: Shape, carried: Carried, letters: Letters, { settings }: Workshop): Check[] {
   if (piece.noOneOn) return [];
   const asked = [...carried.members.values()].flatMap((c): Asked[] =>
-    c.bending && mayBeSatOn(shape, c) ? [{ carried: c, then: withPerson(c.bending, settings) }] : [],
+    c.bending && mayBeSatOn(shape, c) ? [{ carried: c, then: withPerson(c.bending, settings, partOfPerson(shape, c.member)) }] : [],
   );
   if (asked.length === 0) return [];
   const worst = asked.reduce((a, b) => ((b.then.used ?? Infinity) > (a.then.used ?? Infinity) ? b : a));

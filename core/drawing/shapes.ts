@@ -3,7 +3,7 @@ export type View = 'front' | 'side' | 'top';
 
 /** What a shape stands for, so that it can be picked. */
 export interface ShapeOf {
-  readonly kind: 'member' | 'space' | 'thing' | 'opening' | 'obstacle' | 'person';
+  readonly kind: 'member' | 'space' | 'thing' | 'opening' | 'obstacle' | 'person' | 'fitting';
   readonly id: string;
   readonly label: string;
   /** Of a thing, the space it stands in. */

@@ -41,6 +41,8 @@ export interface ThingSolid {
 export interface Scene {
   readonly solids: readonly SceneBoard[];
   readonly things: readonly ThingSolid[];
+  /** Feet and castors. */
+  readonly feet: readonly Pick<ThingSolid, 'label' | 'middle' | 'size'>[];
   /** The middle of the piece shut, and half its diagonal, mm. */
   readonly middle: readonly [number, number, number];
   readonly reach: number;
@@ -101,7 +103,12 @@ export function sceneOf(solution: Solution, pose: Pose = SHUT, apart = 0): Scene
       return { space: space.id, label: `${block.count} ${block.thing.name}`, middle: away(middleOf(where)), size: sizeOf(where) };
     });
   });
-  return { solids, things, middle, reach: Math.hypot(...middle) };
+  const feet = (shape.feet ?? []).map((foot) => {
+    const body = shape.bodies.find((b) => b.members.includes(foot.under));
+    const box = body ? shiftBox(foot.box, shiftOf(body, pose)) : foot.box;
+    return { label: foot.is, middle: away(middleOf(box)), size: sizeOf(box) };
+  });
+  return { solids, things, feet, middle, reach: Math.hypot(...middle) };
 }
 
 /** The true outline of a member as it lies on the bench, its holes after it: loops of straight lines, mm along u and v. */

@@ -220,6 +220,20 @@ function filledShapes(space: PlacedSpace, { thing, thingId, room, places }: NonN
   });
 }
 
+/** Feet and castors, moved with what they are under; from above what stands on them covers them. */
+function feetIn({ feet = [], bodies }: Shape, view: View, pose: Pose): PlainShape[] {
+  if (view === 'top') return [];
+  return feet.map((foot): PlainShape => {
+    const body = bodies.find((b) => b.members.includes(foot.under));
+    const box = body ? shiftBox(foot.box, shiftOf(body, pose)) : foot.box;
+    const of: ShapeOf = { kind: 'fitting', id: foot.id, label: foot.is };
+    const flat = flatten(box, view);
+    if (foot.is === 'foot') return rect(flat, of);
+    const r = Math.min(flat.width, flat.height) / 2;
+    return { kind: 'circle', cx: flat.x + flat.width / 2, cy: flat.y + flat.height / 2, r, of, hidden: false };
+  });
+}
+
 /**
  * Draws a piece from one side, in mm.
  * @param spaceId the space whose middle the side and top sections are cut through
@@ -240,7 +254,7 @@ export function drawPiece(solution: Solution, view: View, spaceId: string, pose:
   const members = membersIn(placed, view, cut, upFrom(solution, spaceId));
   // Seen from the front the back lies behind what stands before it.
   const behind = view === 'front' ? members.filter((m) => outside.behind.has(m.of.id)) : [];
-  const others = members.filter((m) => !behind.includes(m));
+  const others = [...feetIn(solution.shape, view, pose), ...members.filter((m) => !behind.includes(m))];
   // From above, what lies on a deck covers it.
   const shapes = view === 'top' ? [...clear, ...others, ...things] : [...behind, ...clear, ...things, ...others];
   const whole = toMm(view === 'side' ? overall.depth.value : overall.width.value);

@@ -1,6 +1,7 @@
 import type { Figure, Sentence } from '../figure/index.js';
 import { fromUnits, toMm, type Length } from '../length/index.js';
 import { placingAfter, solidAfter, type Motion as Moving, type Solid } from '../solid/index.js';
+import type { Joint } from './joint.js';
 import type { Box, Direction, Member, Place } from './member.js';
 import { boxOf, boxOfSolid, solidOfMember } from './solid.js';
 
@@ -19,6 +20,10 @@ export interface Body {
   readonly motion: Motion;
   /** What it runs on, where it carries it: for a slide its rating, kg. */
   readonly runsOn: { readonly kind: 'slide' | 'wooden' | 'plain'; readonly name: string; readonly rating: number | null };
+  /** What holds its members at its limit, in place of what does when it is shut; the same as then where it is left out. */
+  readonly heldOut?: readonly Joint[];
+  /** It stands on feet of its own wherever it is, so that nothing that leans on it tips the piece. */
+  readonly standsOut?: true;
 }
 
 /** How far each body stands out: those that are not named are shut. */

@@ -6,6 +6,7 @@ export * from './tree.js';
 export * from './named.js';
 export * from './kind-list.js';
 export * from './edit.js';
+export * from './joint.js';
 export * from './shape.js';
 export * from './body.js';
 export * from './make.js';

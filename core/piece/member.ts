@@ -126,7 +126,8 @@ export type Role =
   | 'post'
   | 'deck'
   | 'cross piece'
-  | 'brace';
+  | 'brace'
+  | 'stop';
 
 /** How a cutting size is brought to the shop precision: what goes between is rounded down, what covers or is trimmed in place is rounded up. */
 export type Purpose = 'between' | 'covers' | 'trimmed';

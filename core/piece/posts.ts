@@ -27,6 +27,8 @@ export interface Posts {
   /** From the left to the right. */
   readonly pairs: readonly PostPair[];
   readonly joined: RailsJoined;
+  /** What holds rails to posts, where they do not lie on them. */
+  readonly held: 'screws' | 'bolts';
   /** Which rails of a ring run through: those across, or those from the rear to the front. */
   readonly through: 'across' | 'deep';
   /** Where the ring of rails begins, and how large it is. */
@@ -35,6 +37,8 @@ export interface Posts {
   readonly rail: Figure;
   /** The node of the level that lies on all of them. */
   readonly top: string;
+  /** What they stand on, and how high that is; null for the floor. */
+  readonly feet: Figure | null;
   /** What they are of, and which way their wide side lies. */
   readonly stock: string;
   readonly turned: 'across' | 'deep';

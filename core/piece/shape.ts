@@ -2,7 +2,8 @@ import type { Figure, Sentence } from '../figure/index.js';
 import type { Length } from '../length/index.js';
 import type { PieceEdit } from './edit.js';
 import type { Body, Bought, Fact } from './body.js';
-import type { Box, Direction, Member } from './member.js';
+import type { Box, Member } from './member.js';
+import type { Joint } from './joint.js';
 import type { Posts } from './posts.js';
 import type { Axis, Space } from './space.js';
 import type { PlacedLine, RunSolution, RunSpec } from '../run/index.js';
@@ -81,51 +82,6 @@ export interface PlacedRun {
 /** What a member of a run is. */
 export type DividingRole = 'shelf' | 'divider' | 'partition' | 'board' | 'slat' | 'rail' | 'deck' | 'room';
 
-/** How one member bears on another, or on the floor. */
-export type Bearing =
-  'bearing' | 'housed' | 'pins' | 'screws' | 'pocket screws' | 'nails' | 'slide' | 'glued' | 'screwed along' | 'held along';
-
-/** What holds the rear edge of a panel to a back. */
-export type HeldTo = 'glue' | { readonly studs: number };
-
-/** A level line that a load is given on: square to a level direction, so far along it. */
-export interface OnLine {
-  readonly along: Direction;
-  readonly at: Length;
-}
-
-/** From the rear to the front, so far from the left. */
-export const atX = (at: Length): OnLine => ({ along: [1, 0, 0], at });
-
-/** From the left to the right, so far from the rear. */
-export const atZ = (at: Length): OnLine => ({ along: [0, 0, 1], at });
-
-/** A place where a member gives its load to another. */
-export interface Joint {
-  readonly carried: string;
-  /** A member, or the floor. */
-  readonly carrier: string;
-  readonly how: Bearing;
-  /** Where the load is given; left out where the carrier holds it along its whole length. */
-  readonly on?: OnLine;
-  /** For what is held along its rear edge: glued there, or through the back into so many studs; screws into that edge where nothing is said. */
-  readonly by?: HeldTo;
-  /** How broad it bears there along what it carries, where that is more than a line. */
-  readonly broad?: Length;
-  /** What part of a line of support it is, where several carriers share one: evenly where nothing is said. */
-  readonly part?: number;
-  /** How far apart the two may be and still be held, where it is more than a joint is slack. */
-  readonly apart?: Length;
-}
-
-export const FLOOR = 'floor';
-
-/** Where a space has nothing beside, under or over it but room. */
-export const OPEN = 'open';
-
-/** What carries a piece that is put into a place that is there already: its sides, its rails, another cabinet. */
-export const PLACE = 'place';
-
 /** Something that keeps a piece from being worked out, or from being right, with edits that would mend it. */
 export interface ShapeProblem {
   readonly id: string;
@@ -141,6 +97,8 @@ export interface Stand {
   /** The members that share it: evenly, or where they lie end to end each what is over it. */
   readonly carriers: readonly string[];
   readonly endToEnd?: true;
+  /** What people on it weigh in all, kg, spread over it; nothing where it is left out. */
+  readonly people?: number;
   /** What lies in each of its places, where its kind says what that is. */
   readonly filled?: {
     readonly thingId: string;
@@ -179,6 +137,16 @@ export interface Outside {
   readonly lower?: { readonly way: string; readonly diagonal: Length; readonly edit: PieceEdit };
 }
 
+/** A foot or a castor under a member. */
+export interface Foot {
+  readonly id: string;
+  readonly is: 'foot' | 'castor';
+  readonly under: string;
+  readonly box: Box;
+  /** What it is rated for, kg; null where that is not known. */
+  readonly rated: number | null;
+}
+
 /** The geometry of a piece: what a shell and its interior make of a spec. */
 export interface Shape {
   readonly overall: { readonly width: Figure; readonly height: Figure; readonly depth: Figure };
@@ -198,6 +166,8 @@ export interface Shape {
   /** What moves. */
   readonly bodies: readonly Body[];
   readonly bought: readonly Bought[];
+  /** What members stand on that are not on the floor themselves; none where it is left out. */
+  readonly feet?: readonly Foot[];
   /** Named figures of spaces, by their ids. */
   readonly facts: ReadonlyMap<string, readonly Fact[]>;
   readonly problems: readonly ShapeProblem[];

@@ -31,7 +31,7 @@ export function diagonalOf(height: Figure, depth: Figure): Figure {
 }
 
 /** What there is of a piece that leaves nothing inside. */
-export const NO_SHAPE: Omit<Shape, 'overall' | 'outside' | 'assumed' | 'caseHeight' | 'diagonal' | 'problems'> = {
+export const NO_SHAPE: Omit<Shape, 'overall' | 'outside' | 'assumed' | 'caseHeight' | 'diagonal' | 'problems' | 'feet'> = {
   spaces: new Map(),
   runs: new Map(),
   members: [],
@@ -46,7 +46,7 @@ export const NO_SHAPE: Omit<Shape, 'overall' | 'outside' | 'assumed' | 'caseHeig
 export function assembled(
   divided: Divided,
   made: Made,
-  outside: Pick<Shape, 'overall' | 'outside' | 'assumed' | 'caseHeight' | 'diagonal'>,
+  outside: Pick<Shape, 'overall' | 'outside' | 'assumed' | 'caseHeight' | 'diagonal' | 'feet'>,
   problems: readonly ShapeProblem[],
 ): Shape {
   return {

@@ -1,4 +1,4 @@
-import { allScrews } from '../carry/index.js';
+import { allScrews, fixingsOf } from '../carry/index.js';
 import { PIN, POCKET_HOLE, pocketScrewLength } from '../joints/index.js';
 import { ZERO, fromUnits, mm } from '../length/index.js';
 import type { Bought, Feature, Member } from '../piece/index.js';
@@ -27,6 +27,25 @@ function screws({ carried }: Solution): Bought[] {
   }));
 }
 
+/** Bolts, each with its nut and washers, where they hold something. */
+function bolts({ carried, workshop }: Solution): Bought[] {
+  const byId = new Map([...carried.members.values()].map((c) => [c.member.id, c.member]));
+  return [...carried.members.values()].flatMap((c) =>
+    fixingsOf(c, byId, workshop.settings).flatMap(({ bolts: end }): Bought[] =>
+      end
+        ? [
+            {
+              what: `bolts M${end.diameter} with ${end.nut === 'barrel' ? 'barrel nuts' : 'nuts'}`,
+              length: mm(end.length),
+              count: end.count,
+              each: 'piece',
+            },
+          ]
+        : [],
+    ),
+  );
+}
+
 /** A pocket screw for every pocket hole, by the thickness of what it goes through. */
 function pocketScrews({ shape }: Solution): Bought[] {
   return shape.members.flatMap((member): Bought[] => {
@@ -50,7 +69,14 @@ function edging({ parts, piece }: Solution): Bought[] {
 
 /** All that a piece, as often as it is made, takes besides wood, equal things together: slides, handles, pins, screws by size, edging with spare. */
 export function boughtFor(solution: Solution): readonly Bought[] {
-  const all = [...solution.shape.bought, ...pins(solution), ...screws(solution), ...pocketScrews(solution), ...edging(solution)];
+  const all = [
+    ...solution.shape.bought,
+    ...pins(solution),
+    ...screws(solution),
+    ...bolts(solution),
+    ...pocketScrews(solution),
+    ...edging(solution),
+  ];
   const alike = new Map<string, Bought>();
   for (const one of all) {
     const key = `${one.what} ${one.length ?? ''} ${one.each}`;

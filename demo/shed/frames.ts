@@ -147,9 +147,52 @@ const loftShelf: Frame = {
   }),
 };
 
+/** A bed for guests beside the drying racks: every other slat is drawn out with a front on legs of its own. */
+const guestBed: Frame = {
+  name: 'Guest daybed',
+  shell: 'frame',
+  width: { from: 'contents' },
+  height: given(400),
+  depth: given(640),
+  posts: { stock: 'spruce-45', wide: mm(45), turned: 'across', middles: [mm(919.5)] },
+  joined: 'between',
+  held: 'bolts',
+  through: 'across',
+  top: {
+    level: {
+      ...rails('spruce-45', 95),
+      deck: { stock: 'ash-27x104', goes: 'over', gap: ZERO, slats: { wide: mm(104), count: 17 } },
+    },
+    over: NO_OVER,
+    things: [{ thing: 'guest-mattress', count: 2 }],
+    margin: mm(4),
+    people: 2,
+  },
+  pullOut: {
+    board: { stock: 'spruce-20x104', wide: mm(104) },
+    legs: { stock: 'spruce-21x95', wide: mm(70), count: 3 },
+    overlap: mm(180),
+    behind: mm(20),
+    guides: { count: 2, gap: mm(1) },
+    handHold: true,
+  },
+  panels: plainPanels('birch-18'),
+  edges: PLAIN_EDGES,
+  fixedToWall: true,
+  interior: space('guest-bed', {
+    split: {
+      axis: 'up',
+      making: { kind: 'levels', level: rails('spruce-45', 95) },
+      members: [],
+      spaces: [space('under-bed', { name: 'under the bed' })],
+    },
+  }),
+};
+
 export const FRAMES: Readonly<Record<string, Piece>> = {
   'press-stand': pressStand,
   'trolley-stand': trolleyStand,
   'mat-stand': matStand,
   'loft-shelf': loftShelf,
+  'guest-bed': guestBed,
 };

@@ -130,6 +130,16 @@ export const THINGS: ProjectFile['things'] = {
     stack: 1,
     facesOut: true,
   },
+  'guest-mattress': {
+    name: 'Guest mattress, half',
+    shape: { kind: 'box', width: mm(1880), height: mm(90), depth: mm(525) },
+    mass: 6,
+    count: 2,
+    clearance: mm(0),
+    wayUp: 'upright',
+    stack: 2,
+    facesOut: true,
+  },
   'paper-trolley': {
     name: 'Paper trolley',
     shape: { kind: 'box', width: mm(585), height: mm(715), depth: mm(930) },

@@ -12,6 +12,7 @@ import {
   ghostEdge,
   ink,
   inkSoft,
+  metal,
   paper,
   phone,
   tape as tapeYellow,
@@ -101,6 +102,7 @@ const FILL: Readonly<Record<string, string>> = {
 
 function shapeStyle(kind: PlainShape['of']['kind'], hidden: boolean, selected: boolean, role: string) {
   if (kind === 'thing') return { fill: ghost, stroke: ghostEdge, strokeWidth: 1, fillOpacity: 0.85 };
+  if (kind === 'fitting') return { fill: metal, stroke: ink, strokeWidth: 1 };
   if (kind === 'space') return { fill: selected ? tapePale : paper, stroke: selected ? tapeYellow : 'none', strokeWidth: selected ? 3 : 0 };
   if (hidden) return { fill: 'none', stroke: ink, strokeWidth: 1, strokeDasharray: '4 3', opacity: 0.5 };
   return { fill: selected ? tapeYellow : (FILL[role] ?? wood), stroke: ink, strokeWidth: selected ? 2 : 1.1 };

@@ -3,7 +3,7 @@ import { Canvas, useThree } from '@react-three/fiber';
 import { BoxGeometry, BufferGeometry, Float32BufferAttribute, EdgesGeometry, Matrix4, PerspectiveCamera, Vector3 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Scene, SceneBoard, ThingSolid } from '../../core/drawing/index.js';
-import { film, ghost, ghostEdge, ink, tape, wood, woodDark } from '../theme/tokens.js';
+import { film, ghost, ghostEdge, ink, metal, tape, wood, woodDark } from '../theme/tokens.js';
 
 /** Lets a camera see all of something that reaches so far, and no nearer or further than it must. */
 function see(camera: PerspectiveCamera, reach: number): void {
@@ -78,6 +78,15 @@ function Board({ solid, selected, onPick }: { solid: SceneBoard; selected: boole
   );
 }
 
+function Foot({ foot }: { foot: Scene['feet'][number] }) {
+  return (
+    <mesh position={foot.middle}>
+      <boxGeometry args={foot.size} />
+      <meshLambertMaterial color={metal} />
+    </mesh>
+  );
+}
+
 function Standing({ thing }: { thing: ThingSolid }) {
   return (
     <mesh position={thing.middle}>
@@ -106,6 +115,9 @@ export default function SolidScene({
       <Turning middle={scene.middle} reach={scene.reach} />
       {scene.solids.map((solid) => (
         <Board key={solid.id} solid={solid} selected={solid.id === selection} onPick={onPick} />
+      ))}
+      {scene.feet.map((foot, i) => (
+        <Foot key={i} foot={foot} />
       ))}
       {contents ? scene.things.map((thing, i) => <Standing key={`${thing.space}/${i}`} thing={thing} />) : null}
     </Canvas>

@@ -19,6 +19,8 @@ export const woodDark = '#c79d66';
 /** Wood that lies behind, and its cut. */
 export const woodPale = '#e3cb9f';
 export const woodCut = '#cdb48a';
+/** Feet, castors and fittings. */
+export const metal = '#7d8a92';
 export const ghost = '#d9e2dc';
 export const ghostEdge = '#9aa8a0';
 export const red = '#b3261a';

@@ -9,6 +9,7 @@ import { heldAt, type Support } from '../support.js';
 import type { CarriedMember } from '../carry.js';
 import { KEEP, combined, lateral, screwsFor, shankOf, withdrawal, type ScrewValue } from '../screws.js';
 import { stateOf, worse } from '../verdict.js';
+import { bolted } from './bolted.js';
 import { contactOf, extentsOf, inRebate, isBlock, reachAlong } from './contact.js';
 import { rowBetween, spacedAlong, type NoRow, type Row } from './driven.js';
 import { notJudged, type Fixing, type ScrewedEnd } from './fixing.js';
@@ -160,6 +161,8 @@ function fixingOf(support: Support, member: Member, carrier: Member | undefined,
       return liesOn(member, carrier)
         ? standsOn(support, member, carrier, settings)
         : [screwed(support, member, carrier, hangsUnder(member, carrier))];
+    case 'bolts':
+      return [bolted(support, member, carrier)];
     case 'held along':
       if (hangsUnder(member, carrier)) return [screwed(support, member, carrier, true)];
       return carrier.role === 'back' ? toBack(support, member, carrier) : onLedge(support, member, carrier, settings);

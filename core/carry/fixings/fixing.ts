@@ -1,6 +1,7 @@
 import type { Sentence } from '../../figure/index.js';
 import type { Support } from '../support.js';
 import type { State } from '../verdict.js';
+import type { BoltedEnd } from './bolted.js';
 import type { Row } from './driven.js';
 
 /** A row of screws and how many go in it. */
@@ -19,6 +20,8 @@ export interface Fixing {
   readonly holds?: number;
   /** What is said of it, put together when it is asked for. */
   readonly sentence: () => Sentence;
+  /** Bolts that it takes, where it is bolted. */
+  readonly bolts?: BoltedEnd;
   /** Screws that it takes, where it is screwed. */
   readonly screws?: ScrewedEnd;
 }

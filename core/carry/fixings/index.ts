@@ -6,3 +6,4 @@ export * from './ends.js';
 export * from './along.js';
 export * from './placed.js';
 export * from './clashes.js';
+export * from './bolted.js';

@@ -1,12 +1,24 @@
 import { size, type Figure } from '../../figure/index.js';
 import { ZERO, add, sub, toMm, type Length } from '../../length/index.js';
-import { atX, atZ, flatFrame, notched, rectangular, type Feature, type Joint, type Member, type Posts } from '../../piece/index.js';
+import {
+  atX,
+  atZ,
+  flatFrame,
+  notched,
+  rectangular,
+  type Fact,
+  type Feature,
+  type Joint,
+  type Member,
+  type Posts,
+} from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
 import type { Made } from '../kind.js';
 import { NO_OVERHANG, SIDES, levelIds, middle, postFrame, railSection, type Built, type LevelAt, type Rails } from './level.js';
 import { railProblems, withoutRails } from './problems.js';
 import { common, shifted, stretches, type Stretch } from './seams.js';
 import { boardsInPlace, crossPieces, railsOf } from './rails.js';
+import { slatFacts, slatProblems, slatsLaid, slatsOf } from './slats.js';
 
 /** Where inner posts stand beside the outer ones, under the rails that run through and flush with their outsides. */
 function innerPlaces({ pairs, ring, through }: Posts) {
@@ -96,6 +108,7 @@ function deckOf(rails: Rails, under: readonly Member[]): Built {
   const { level, posts, node, label, workshop, y, source, over = NO_OVERHANG } = rails.at;
   const { deck } = level;
   if (!deck) return { members: [], joints: [] };
+  if (deck.slats) return slatsOf(rails, under);
   const { ring } = posts;
   const wood = woodOf(workshop, deck.stock);
   const covers = deck.goes === 'over';
@@ -146,18 +159,25 @@ function deckJoints(rails: Rails, deck: Member, board: Stretch, under: readonly 
   });
 }
 
-/** All members of a level: rails, cross pieces, what carries them end-on, and the deck. */
-export function levelMembers(at: LevelAt): Built & Pick<Made, 'problems'> {
+/** A level with its rails as they lie. */
+export function levelRails(at: LevelAt): Rails {
   const wood = woodOf(at.workshop, at.level.rails.stock);
-  const rails: Rails = { at, wood, ...railSection(at.level, wood, at.source) };
+  return { at, wood, ...railSection(at.level, wood, at.source) };
+}
+
+/** All members of a level: rails, cross pieces, what carries them end-on, and the deck. */
+export function levelMembers(at: LevelAt): Built & Pick<Made, 'problems'> & { readonly deckFacts: readonly Fact[] } {
+  const rails = levelRails(at);
   const ring = railsOf(rails);
   const cross = crossPieces(rails, ring.members);
   const inner = innerPosts(rails);
   const deck = deckOf(rails, [...ring.members, ...cross.members]);
   const all = [ring, cross, inner, deck];
+  const laid = slatsLaid(rails);
   return {
     members: all.flatMap((b) => b.members),
     joints: all.flatMap((b) => b.joints),
-    problems: [...railProblems(rails), ...withoutRails(at)],
+    problems: [...railProblems(rails), ...slatProblems(rails), ...withoutRails(at)],
+    deckFacts: laid ? slatFacts(laid) : [],
   };
 }

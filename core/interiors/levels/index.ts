@@ -21,7 +21,8 @@ import { levelRemedies } from './remedies.js';
 import { LevelsSchema, levelOf, type Level, type Levels } from './spec.js';
 
 export * from './level.js';
-export { levelMembers } from './deck.js';
+export { levelMembers, levelRails } from './deck.js';
+export { slatJoints, slatMember, slatsLaid, type SlatsLaid } from './slats.js';
 export { seamsOf } from './seams.js';
 export * from './spec.js';
 export { levelRemedies } from './remedies.js';
@@ -30,13 +31,16 @@ const fieldOf =
   ({ own }: Levels, id: string) =>
   (field: string): Source => ({ in: 'making', field: own?.[id] ? `own.${id}.${field}` : `level.${field}` });
 
+/** What a level is met as: its deck, where that is one piece, or its rails. */
+export const deckedAs = ({ deck }: Level): 'deck' | 'rail' => (deck && !deck.slats ? 'deck' : 'rail');
+
 /** Levels up a frame: its members are levels, its parts what is clear between them. */
 function inRun(making: Levels): SplitKind {
   const { rollsIn } = making;
   return {
     names: { one: 'level', many: 'levels', part: 'space' },
     set: true,
-    roleOf: ({ id }) => (levelOf(making, id).deck ? 'deck' : 'rail'),
+    roleOf: ({ id }) => deckedAs(levelOf(making, id)),
     extent: ({ id }, { workshop }) => levelHeight(levelOf(making, id), workshop, fieldOf(making, id)),
     ends: () => ({ before: null, after: null }),
     endShare: 1,
@@ -81,9 +85,9 @@ interface LevelBelow {
 }
 
 /** What inner posts under a level stand on: the rails of the level below, or the floor. */
-function footOn(below: LevelBelow | null, floor: string, { through }: Posts): LevelAt['foot'] {
+function footOn(below: LevelBelow | null, floor: string, { through, feet }: Posts): LevelAt['foot'] {
   return {
-    y: below?.rails ?? size('floor', ZERO),
+    y: below?.rails ?? feet ?? size('floor', ZERO),
     on: (side, end, x) => {
       if (!below) return floor;
       if (through === 'deep') return levelIds(below.node).rail(NUMBER[end]);
@@ -116,7 +120,8 @@ export function underTop({ split }: Space, run: PlacedRun | undefined, posts: Po
   return { foot: footOn(placed.at(-1) ?? null, floor, posts), fromRight: placed.length % 2 === 1 };
 }
 
-function made(making: Levels, { split, run, space, workshop }: DividedIn): Made {
+function made(making: Levels, { split, run, space, workshop, piece }: DividedIn): Made {
+  const rounding = piece.rounding ?? workshop.settings.rounding;
   const { posts } = space;
   if (!posts) return { ...NOTHING, problems: [nothingRound(space.id)] };
   const placed = placedLevels(making, split, run, posts, workshop);
@@ -124,15 +129,18 @@ function made(making: Levels, { split, run, space, workshop }: DividedIn): Made 
     placed.map(({ rails: _, boards: __, ...at }, i) => {
       const foot = footOn(placed[i - 1] ?? null, space.neighbours.below, posts);
       const above = placed[i + 1]?.node ?? posts.top;
-      const level = levelMembers({ ...at, y: at.underside.value, posts, workshop, foot, above });
+      const { deckFacts, ...level } = levelMembers({ ...at, y: at.underside.value, posts, workshop, rounding, foot, above });
       const over = split.spaces[split.members.findIndex((m) => m.id === at.node) + 1];
-      return { ...NOTHING, ...level, stands: over ? standsOn(over.id, level.members) : [] };
+      const facts = over && deckFacts.length > 0 ? [{ space: over.id, facts: deckFacts }] : [];
+      return { ...NOTHING, ...level, facts, stands: over ? standsOn(over.id, level.members) : [] };
     }),
   );
 }
 
-/** What carries things that stand on a deck of several pieces: each what is over it. */
+/** What carries things that stand on a deck of several pieces: each what is over it; slats all alike. */
 export function standsOn(space: string, members: readonly Member[]): readonly Stand[] {
+  const slats = members.filter((m) => m.role === 'slat');
+  if (slats.length > 0) return [{ space, carriers: slats.map((m) => m.id) }];
   const pieces = members.filter((m) => m.role === 'deck');
   return pieces.length > 1 ? [{ space, carriers: pieces.map((m) => m.id), endToEnd: true }] : [];
 }
@@ -142,7 +150,7 @@ export const woodsOfLevel = ({ rails, deck }: Level): readonly string[] => [rail
 
 /** A level with a member of it of another stock. */
 export function levelWith(level: Level, role: string, stock: string): Level {
-  if (role === 'deck') return level.deck ? { ...level, deck: { ...level.deck, stock } } : level;
+  if (role === 'deck' || role === 'slat') return level.deck ? { ...level, deck: { ...level.deck, stock } } : level;
   return { ...level, rails: { ...level.rails, stock } };
 }
 

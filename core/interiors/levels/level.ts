@@ -14,6 +14,7 @@ import {
   type Role,
 } from '../../piece/index.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
+import type { Rounding } from '../../run/index.js';
 import type { Level } from './spec.js';
 
 /** How far a deck stands out past the ring of rails. */
@@ -26,6 +27,14 @@ export interface Overhang {
 
 export const NO_OVERHANG: Overhang = { front: ZERO, rear: ZERO, left: ZERO, right: ZERO };
 
+/** How the slats of a deck are dealt to a level and to what is drawn out of it. */
+export interface Dealt {
+  /** Whether the nth slat goes with what is drawn out. */
+  readonly slides: (n: number) => boolean;
+  /** How large the gap after the nth slat is held; null where it shares what is left. */
+  readonly held: (n: number) => Figure | null;
+}
+
 /** A level in its place. */
 export interface LevelAt {
   readonly node: string;
@@ -35,7 +44,11 @@ export interface LevelAt {
   readonly y: Length;
   readonly posts: Posts;
   readonly workshop: Workshop;
+  /** How gaps between slats are brought to the grid of the shop. */
+  readonly rounding: Rounding;
   readonly over?: Overhang;
+  /** What is not its own of the slats of its deck, and gaps that are held so large; none where all of them are. */
+  readonly dealt?: Dealt;
   /** What inner posts under it stand on, where rails are carried end-on: how high that is, and which member. */
   readonly foot: { readonly y: Figure; readonly on: (side: 'rear' | 'front', end: 'left' | 'right', x: Length) => string };
   /** How high it is above the floor, as the sum of what is under it. */
@@ -53,6 +66,7 @@ export const levelIds = (node: string) => ({
   deck: `${node}/deck/1`,
   rail: (n: number | string) => `${node}/rail/${n}`,
   cross: (n: number) => `${node}/cross-piece/${n}`,
+  slat: (n: number) => `${node}/slat/${n}`,
   inner: (side: string, n: number) => `${node}/inner-post/${side}-${n}`,
 });
 

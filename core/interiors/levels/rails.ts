@@ -34,12 +34,12 @@ function betweenPosts(rails: Rails): Built {
     members: [...long, ...short].map((r) => r.member),
     joints: [
       ...long.flatMap(({ member, ends: [from, to] }): Joint[] => [
-        { carried: member.id, carrier: from.id, how: 'screws', on: atX(from.x1) },
-        { carried: member.id, carrier: to.id, how: 'screws', on: atX(to.x0) },
+        { carried: member.id, carrier: from.id, how: posts.held, on: atX(from.x1) },
+        { carried: member.id, carrier: to.id, how: posts.held, on: atX(to.x0) },
       ]),
       ...short.flatMap(({ member, rear, front }): Joint[] => [
-        { carried: member.id, carrier: rear.id, how: 'screws', on: atZ(rear.z1) },
-        { carried: member.id, carrier: front.id, how: 'screws', on: atZ(front.z0) },
+        { carried: member.id, carrier: rear.id, how: posts.held, on: atZ(rear.z1) },
+        { carried: member.id, carrier: front.id, how: posts.held, on: atZ(front.z0) },
       ]),
     ],
   };
@@ -95,7 +95,7 @@ function throughJoints(rails: Rails, sides: readonly ('front' | 'rear')[], ends:
   const { posts, node } = rails.at;
   const ids = levelIds(node);
   const { pairs, through, joined } = posts;
-  const how = joined === 'end-on' ? 'bearing' : 'screws';
+  const how = joined === 'end-on' ? 'bearing' : posts.held;
   const post = (p: Post, side: 'front' | 'rear', n: number) => (joined === 'end-on' ? ids.inner(side, n + 1) : p.id);
   const boards = boardsInPlace(rails);
   const onPosts = sides.flatMap((side) =>

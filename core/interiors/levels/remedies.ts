@@ -32,7 +32,7 @@ export function levelRemedies(level: Level, { role, stock }: Member, edit: (leve
         looks: rails.flat ? say`rails are broader` : say`less room under it`,
       });
   }
-  if (deck && (role === 'deck' || role === 'cross piece')) {
+  if (deck && !deck.slats && (role === 'deck' || role === 'cross piece')) {
     const most = cross ? (Math.round(cross.most / 2) as Length) : CLOSER;
     found.push({
       label: cross ? say`Cross pieces twice as close` : say`Cross pieces under it, ${len(CLOSER)} apart at most`,

@@ -29,6 +29,8 @@ export const LevelSchema = Type.Object(
           /** Round the posts, with notches so much larger than they are, or over their ends. */
           goes: Type.Union([Type.Literal('round'), Type.Literal('over')]),
           gap: DistanceSchema,
+          /** So many slats from the rear to the front in place of a sheet, with equal gaps between. */
+          slats: Type.Optional(Type.Object({ wide: SizeSchema, count: Type.Integer({ minimum: 2, maximum: 100 }) }, closed)),
         },
         closed,
       ),

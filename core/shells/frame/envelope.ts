@@ -7,6 +7,7 @@ import { woodOf, type Workshop } from '../../project/index.js';
 import { assumedOf, axisSize, nothingClear, putOn, takeOff, type AxisSize } from '../overall.js';
 import { FRAME, TOP_NODE } from './ids.js';
 import { needOnTop } from './on-top.js';
+import { pullOutFront } from './pull-out.js';
 import type { Frame } from './spec.js';
 
 /** The members of the highest level. */
@@ -34,7 +35,8 @@ function pastRing(
   post: Posts['post'],
   workshop: Workshop,
 ): { readonly label: string; readonly size: Figure } | null {
-  const { top, joined, through, sheets } = piece;
+  const { top, joined, through, sheets, pullOut } = piece;
+  if (side === 'front' && pullOut) return { label: 'front of the pull-out', size: pullOutFront(pullOut, workshop) };
   const across = side === 'left' || side === 'right';
   const sheet = side === 'rear' ? sheets?.rear : across ? sheets?.ends : undefined;
   const ties = joined === 'end-on' && (through === 'across') !== across;
@@ -57,6 +59,8 @@ export interface Envelope {
   /** Up to the underside of the highest level. */
   readonly clear: { readonly width: Figure; readonly height: Figure; readonly depth: Figure };
   readonly start: { readonly x: Figure; readonly z: Figure };
+  /** What posts stand on, and how long they are from there. */
+  readonly feet: Figure | null;
   readonly postHeight: Figure;
   readonly topHeight: Figure;
   readonly posts: Posts;
@@ -135,7 +139,10 @@ export function envelopeOf(piece: Frame, workshop: Workshop): Envelope {
 
   const before = (p: ReturnType<typeof past>) => p?.size.value ?? ZERO;
   const ring = { x: before(left), z: before(rear), width: ringWidth.named('frame, wide'), depth: ringDepth.named('frame, deep') };
+  const feet = piece.feet ? size(piece.feet.are, piece.feet.high, { in: 'piece', field: 'feet.high' }) : null;
   const posts: Posts = {
+    feet,
+    held: piece.held ?? 'screws',
     pairs: pairsOf(piece, ring, post, lap?.value ?? ZERO),
     joined,
     through,
@@ -147,6 +154,7 @@ export function envelopeOf(piece: Frame, workshop: Workshop): Envelope {
     turned: piece.posts.turned,
   };
   const deck = top.level.deck?.goes === 'over' ? woodOf(workshop, top.level.deck.stock).thickness : null;
+  const standing = deck ? height.overall.minus(deck.named('deck over them')) : height.overall;
   const startX = [...figures(left), ...(lap ? [lap] : []), inner.named('post')];
   return {
     width: width.overall,
@@ -154,7 +162,8 @@ export function envelopeOf(piece: Frame, workshop: Workshop): Envelope {
     depth: depth.overall,
     clear: { width: clearWidth, height: clearHeight, depth: ringDepth },
     start: { x: Figure.sum(startX), z: rear ? rear.size.named(rear.label) : NONE },
-    postHeight: deck ? height.overall.minus(deck.named('deck over them')) : height.overall,
+    feet,
+    postHeight: feet ? standing.minus(feet) : standing,
     topHeight,
     posts,
     ends: endsOf({ left, right, rear, front }, lap, inner, topHeight, posts),

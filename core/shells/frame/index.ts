@@ -19,7 +19,9 @@ import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
 import type { ShellKind } from '../kind.js';
 import { envelopeOf, topSource, type Envelope } from './envelope.js';
 import { FRAME, FRAME_NODE, TOP_NODE } from './ids.js';
+import { dealtTo, pullOutOf } from './pull-out.js';
 import { onTop } from './on-top.js';
+import { feetBought, feetUnder } from './feet.js';
 import { frameProblems } from './problems.js';
 import { frameRacking } from './racking.js';
 import { frameRemedies } from './remedies.js';
@@ -27,7 +29,7 @@ import { frameStock } from './stock.js';
 import { frameFields, type Frame } from './spec.js';
 
 /** The posts, each on the floor. */
-function postMembers({ posts: { stock, turned } }: Frame, { posts, postHeight }: Envelope, workshop: Workshop): Member[] {
+function postMembers({ posts: { stock, turned } }: Frame, { posts, postHeight, feet }: Envelope, workshop: Workshop): Member[] {
   const wood = woodOf(workshop, stock);
   return posts.pairs.flatMap((pair, n) =>
     (['rear', 'front'] as const).map((side) => {
@@ -40,14 +42,15 @@ function postMembers({ posts: { stock, turned } }: Frame, { posts, postHeight }:
         wood,
         length: postHeight,
         width: turned === 'across' ? posts.post.across : posts.post.deep,
-        frame: postFrame(turned, { x: x0, y: ZERO, z: z0 }, wood.thickness.value),
+        frame: postFrame(turned, { x: x0, y: feet?.value ?? ZERO, z: z0 }, wood.thickness.value),
       });
     }),
   );
 }
 
 /** The sheets on its outside. */
-function sheetMembers({ sheets }: Frame, { posts: { pairs, ring }, postHeight }: Envelope, workshop: Workshop): Member[] {
+function sheetMembers({ sheets }: Frame, { posts: { pairs, ring }, postHeight, feet }: Envelope, workshop: Workshop): Member[] {
+  const foot = feet?.value ?? ZERO;
   const common = { node: FRAME_NODE, role: 'back' as const, purpose: { length: 'covers', width: 'covers' } as const };
   const rear = sheets?.rear && woodOf(workshop, sheets.rear.stock);
   const ends = sheets?.ends && woodOf(workshop, sheets.ends.stock);
@@ -59,7 +62,7 @@ function sheetMembers({ sheets }: Frame, { posts: { pairs, ring }, postHeight }:
   const wide = size('frame, wide', sub(x1, x0));
   const deep = size('frame, deep', sub(z1, z0));
   const end = (id: string, label: string, x: Length, wood: Wood): Member =>
-    rectangular({ ...common, id, label, wood, length: postHeight, width: deep, frame: uprightFrame({ x, y: ZERO, z: z0 }) });
+    rectangular({ ...common, id, label, wood, length: postHeight, width: deep, frame: uprightFrame({ x, y: foot, z: z0 }) });
   const behind = (wood: Wood): Member =>
     rectangular({
       ...common,
@@ -68,7 +71,7 @@ function sheetMembers({ sheets }: Frame, { posts: { pairs, ring }, postHeight }:
       wood,
       length: wide,
       width: postHeight,
-      frame: facingFrame({ x: x0, y: ZERO, z: sub(z0, wood.thickness.value) }),
+      frame: facingFrame({ x: x0, y: foot, z: sub(z0, wood.thickness.value) }),
     });
   return [
     ...(rear ? [behind(rear)] : []),
@@ -119,6 +122,7 @@ function shape(piece: Frame, workshop: Workshop): Shape {
 
   const context = { workshop, panels: piece.panels, rounding: piece.rounding ?? workshop.settings.rounding };
   const ids = levelIds(TOP_NODE);
+  const { deck } = piece.top.level;
   const divided = divide(piece, context, {
     start: { x: envelope.start.x, y: size('floor', ZERO), z: envelope.start.z },
     clear,
@@ -141,24 +145,38 @@ function shape(piece: Frame, workshop: Workshop): Shape {
     underside: clear.height.named('underside'),
     posts,
     workshop,
-    over: piece.top.over,
+    over: piece.pullOut ? { ...piece.top.over, front: woodOf(workshop, piece.pullOut.legs.stock).thickness.value } : piece.top.over,
+    rounding: context.rounding,
     ...underTop(piece.interior, run, posts, workshop, FLOOR),
     above: null,
     source: topSource,
+    ...(piece.pullOut && deck?.slats ? { dealt: dealtTo(piece.pullOut, deck.slats.count) } : {}),
   };
   const top = levelMembers(at);
-  const shell = [...own, ...top.members];
+  const drawn = pullOutOf(piece, at, { width, depth }, top.members);
+  const shell = [...own, ...top.members, ...drawn.members];
+  const standing = own.filter((m) => m.role === 'post');
+  const legs = drawn.members.filter((m) => m.role === 'post');
+  const under = [
+    { posts: standing, as: piece.feet },
+    { posts: legs, as: piece.pullOut?.feet },
+  ].flatMap(({ posts: on, as }) => (as ? [{ feet: feetUnder(on, as), as }] : []));
+  const feet = under.flatMap((u) => u.feet);
+  const bought = under.flatMap((u) => feetBought(u.feet, u.as));
+  const whole = { ...outside(shell), ...(feet.length > 0 ? { feet } : {}) };
   const all: Made = {
     ...made,
     members: [...shell, ...made.members],
-    joints: [...onFloor(own), ...top.joints, ...made.joints],
-    problems: [...top.problems, ...made.problems],
-    facts: [...made.facts, { space: piece.interior.id, facts: squareFacts(envelope) }],
+    joints: [...onFloor(own), ...top.joints, ...drawn.joints, ...made.joints],
+    bodies: [...made.bodies, ...drawn.bodies],
+    bought: [...made.bought, ...bought, ...(piece.pullOut ? [{ what: 'catch', count: 1, each: 'piece' as const }] : [])],
+    problems: [...top.problems, ...drawn.problems, ...made.problems],
+    facts: [...made.facts, { space: piece.interior.id, facts: [...squareFacts(envelope), ...top.deckFacts, ...drawn.facts] }],
   };
-  const on = onTop(piece, workshop, { width, height, depth }, top.members);
-  if (!on) return assembled(divided, all, outside(shell), problems);
+  const on = onTop(piece, workshop, { width, height, depth }, [...top.members, ...drawn.members]);
+  if (!on) return assembled(divided, all, whole, problems);
   const spaces = new Map([...divided.spaces, [on.space.id, on.space]]);
-  return assembled({ ...divided, spaces }, { ...all, stands: [...all.stands, on.stand] }, outside(shell), problems);
+  return assembled({ ...divided, spaces }, { ...all, stands: [...all.stands, on.stand] }, whole, problems);
 }
 
 export const frame: ShellKind<Frame> = {
@@ -166,9 +184,10 @@ export const frame: ShellKind<Frame> = {
   inside: 'Inside the frame',
   fields: frameFields,
   uses: (piece) => [{ use: 'posts', where: 'posts/stock', id: piece.posts.stock, with: (stock) => ({ posts: { ...piece.posts, stock } }) }],
-  names: ({ top, sheets }) => [
+  names: ({ top, sheets, pullOut }) => [
     ...(top.things ?? []).map(({ thing }) => ({ kind: 'thing' as const, id: thing, where: 'top/things' })),
     ...stockNames(woodsOfLevel(top.level)).map((n) => ({ ...n, where: 'top/level' })),
+    ...stockNames(pullOut ? [pullOut.board.stock, pullOut.legs.stock] : []).map((n) => ({ ...n, where: 'pullOut' })),
     ...stockNames([sheets?.rear, sheets?.ends].flatMap((s) => (s ? [s.stock] : []))).map((n) => ({ ...n, where: 'sheets' })),
   ],
   placed: ({ top }) => top.things ?? [],

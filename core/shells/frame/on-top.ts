@@ -6,6 +6,9 @@ import { blockIn, type Block } from '../../things/index.js';
 import { standsOn } from '../../interiors/levels/index.js';
 import type { Frame } from './spec.js';
 
+/** What someone who lies or sits weighs, kg, typical for furniture. */
+const PERSON_KG = 100;
+
 /** The room over the highest level, as a space that things stand in. */
 const ON_TOP = 'on-top';
 
@@ -37,14 +40,16 @@ export function onTop(
   members: readonly Member[],
 ): { readonly space: PlacedSpace; readonly stand: Stand } | null {
   const blocks = blocksOn(piece, workshop, { width: width.value, depth: depth.value });
-  if (blocks.length === 0) return null;
-  const tall = Math.max(...blocks.map((b) => b.height)) as Length;
+  const { people = 0 } = piece.top;
+  if (blocks.length === 0 && people === 0) return null;
+  const tall = Math.max(0, ...blocks.map((b) => b.height)) as Length;
   const [decked] = standsOn(ON_TOP, members);
   const deck = members.find((m) => m.role === 'deck');
-  const stand: Stand = decked ?? {
+  const on: Stand = decked ?? {
     space: ON_TOP,
     carriers: (deck ? [deck] : members.filter((m) => m.role === 'rail')).map((m) => m.id),
   };
+  const stand: Stand = people > 0 ? { ...on, people: people * PERSON_KG } : on;
   const space: PlacedSpace = {
     id: ON_TOP,
     space: { id: ON_TOP, name: 'top', rule: { kind: 'share', weight: 1 }, things: [...(piece.top.things ?? [])] },

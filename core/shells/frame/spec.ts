@@ -10,6 +10,40 @@ const closed = { additionalProperties: false } as const;
 /** A sheet over the outside of a frame, that keeps it square. */
 const SheetSchema = Type.Object({ stock: IdSchema }, closed);
 
+/** What posts stand on: feet that are set to an uneven floor, or castors. */
+export const FeetSchema = Type.Object(
+  {
+    are: Type.Union([Type.Literal('feet'), Type.Literal('castors')]),
+    /** How high each is, from the floor to the post. */
+    high: SizeSchema,
+    /** What one is rated for, kg; left out where that is not known. */
+    rated: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })),
+  },
+  closed,
+);
+export type Feet = Static<typeof FeetSchema>;
+
+/** What is drawn out of a frame on legs of its own, with every other slat of the deck. */
+export const PullOutSchema = Type.Object(
+  {
+    /** Across its front, over the ends of its slats. */
+    board: Type.Object({ stock: IdSchema, wide: SizeSchema }, closed),
+    /** Behind that, and the rail on them that its slats lie on. */
+    legs: Type.Object({ stock: IdSchema, wide: SizeSchema, count: Type.Integer({ minimum: 2, maximum: 20 }) }, closed),
+    /** How much of its slats is still between the others when it is drawn out. */
+    overlap: SizeSchema,
+    /** What is left free behind its slats when it is shut. */
+    behind: DistanceSchema,
+    /** So many of its slats guide it, with gaps so small beside them. */
+    guides: Type.Object({ count: Type.Integer({ minimum: 0, maximum: 20 }), gap: DistanceSchema }, closed),
+    /** A hole for hands in its board. */
+    handHold: Type.Optional(Type.Literal(true)),
+    feet: Type.Optional(FeetSchema),
+  },
+  closed,
+);
+export type PullOut = Static<typeof PullOutSchema>;
+
 /** What a frame has of its own: posts, how rails meet them, its highest level, and what keeps it square. */
 export const frameFields = {
   posts: Type.Object(
@@ -26,6 +60,8 @@ export const frameFields = {
   ),
   /** Rails between posts, lapped on the outside of them, or over inner posts while outer ones only tie. */
   joined: Type.Union([Type.Literal('between'), Type.Literal('lapped'), Type.Literal('end-on')]),
+  /** What holds rails to posts, where they do not lie on them: screws where it is left out. */
+  held: Type.Optional(Type.Literal('bolts')),
   /** Which rails of a ring run through. */
   through: Type.Union([Type.Literal('across'), Type.Literal('deep')]),
   top: Type.Object(
@@ -34,11 +70,17 @@ export const frameFields = {
       /** What stands on it, and how much larger in all it is than that where it decides the size. */
       things: Type.Optional(Type.Array(PlacementSchema, { maxItems: 200 })),
       margin: Type.Optional(DistanceSchema),
+      /** So many people lie, sit or stand on it at once. */
+      people: Type.Optional(Type.Integer({ minimum: 1, maximum: 20 })),
       /** How far a deck that goes over the posts stands out past the frame. */
       over: Type.Object({ front: DistanceSchema, rear: DistanceSchema, left: DistanceSchema, right: DistanceSchema }, closed),
     },
     closed,
   ),
+  /** What its posts stand on; the floor where it is left out. */
+  feet: Type.Optional(FeetSchema),
+  /** What is drawn out of it, where its deck is of slats. */
+  pullOut: Type.Optional(PullOutSchema),
   /** Sheets on its outside: at the rear against leaning sideways, at both ends against leaning to the front or the rear. */
   sheets: Type.Optional(Type.Object({ rear: Type.Optional(SheetSchema), ends: Type.Optional(SheetSchema) }, closed)),
 };

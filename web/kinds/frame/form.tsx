@@ -9,7 +9,9 @@ import { StockSelect } from '../../shared/stock-select.js';
 import { FieldLabel, Grid, NumberBox, Section, Select, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { LevelFields } from '../levels/fields.js';
+import { FeetFields } from './feet-fields.js';
 import { JOINED } from './pictures.js';
+import { PullOutFields } from './pull-out-fields.js';
 
 const OVER = [
   ['front', 'Top over, front'],
@@ -86,6 +88,18 @@ function OnTop({ piece }: { piece: Frame }) {
         choices={[{ id: 'none', label: 'Nothing' }, ...bench.records.things.map((t) => ({ id: t.id, label: t.data.name }))]}
         onChange={put}
       />
+      <NumberBox
+        value={top.people ?? 0}
+        minValue={0}
+        maxValue={20}
+        onChange={(people) =>
+          Number.isFinite(people) &&
+          change({ top: people > 0 ? { ...top, people } : without(top, 'people') }, 'Changed how many people are on it')
+        }
+      >
+        <FieldLabel>People on it at once</FieldLabel>
+        <Input />
+      </NumberBox>
       {first ? length('Larger than it, in all', top.margin ?? ZERO, (margin) => ({ top: { ...top, margin } }), true) : null}
     </>
   );
@@ -94,6 +108,7 @@ function OnTop({ piece }: { piece: Frame }) {
 /** How a frame is made: posts, how rails meet them, its top, and what keeps it square. */
 export function FrameForm({ piece }: { piece: Frame }) {
   const { bench } = useProject();
+  const { commit } = useSettledBench();
   const fields = usePieceFields();
   const { change, length } = fields;
   const { top, sheets } = piece;
@@ -115,6 +130,29 @@ export function FrameForm({ piece }: { piece: Frame }) {
             onChange={(joined) => change({ joined }, 'Joined the rails another way')}
           />
           <PostFields piece={piece} />
+          <FeetFields
+            of="Posts stand"
+            feet={piece.feet}
+            as={(feet) => ({ feet })}
+            onFloor={() => commit({ kind: 'piece', patch: {}, without: ['feet'] }, 'Put it on the floor')}
+            change={change}
+            length={length}
+          />
+          {piece.joined === 'end-on' ? null : (
+            <Select
+              label="Rails held by"
+              value={piece.held ?? 'screws'}
+              choices={[
+                { id: 'screws', label: 'Screws' },
+                { id: 'bolts', label: 'Bolts: comes apart' },
+              ]}
+              onChange={(held) =>
+                held === 'bolts'
+                  ? change({ held }, 'Held the rails by bolts')
+                  : commit({ kind: 'piece', patch: {}, without: ['held'] }, 'Held the rails by screws')
+              }
+            />
+          )}
           {piece.joined === 'between' ? null : (
             <Select
               label="Runs through"
@@ -134,7 +172,7 @@ export function FrameForm({ piece }: { piece: Frame }) {
           <OnTop piece={piece} />
           <LevelFields level={top.level} as={(level) => ({ top: { ...top, level } })} fields={fields} of="Top" />
           {top.level.deck?.goes === 'over'
-            ? OVER.map(([side, label]) => (
+            ? OVER.filter(([side]) => !(side === 'front' && piece.pullOut)).map(([side, label]) => (
                 <div key={side}>
                   {length(label, top.over[side], (by) => ({ top: { ...top, over: { ...top.over, [side]: by } } }), true)}
                 </div>
@@ -142,6 +180,7 @@ export function FrameForm({ piece }: { piece: Frame }) {
             : null}
         </Grid>
       </Section>
+      <PullOutFields piece={piece} />
       <Section>
         <h2>What keeps it square</h2>
         <Grid>

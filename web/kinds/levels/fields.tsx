@@ -1,10 +1,11 @@
 import type { ReactNode } from 'react';
+import { Input } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Level } from '../../../core/interiors/index.js';
 import { inch, mm, type Length } from '../../../core/length/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { Select, Tick, WideTick } from '../../shared/ui.js';
+import { FieldLabel, NumberBox, Select, Tick, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { inkSoft } from '../../theme/tokens.js';
 
@@ -39,6 +40,9 @@ interface LevelFieldsProps<P> {
   readonly of: string;
 }
 
+type Deck = NonNullable<Level['deck']>;
+const slatsOf = (deck: Deck) => deck.slats as NonNullable<Deck['slats']>;
+
 /** The rails and the deck of a level. */
 export function LevelFields<P>({ level, as, fields: { change, length }, of }: LevelFieldsProps<P>) {
   const { unit } = usePrecision();
@@ -46,10 +50,12 @@ export function LevelFields<P>({ level, as, fields: { change, length }, of }: Le
   const { rails, deck, cross } = level;
   const withRails = (patch: Partial<Level['rails']>) => as({ ...level, rails: { ...rails, ...patch } });
   const lay = (flat: boolean) => as({ ...level, rails: flat ? { ...rails, flat } : without(rails, 'flat') });
-  const put = (goes: 'none' | 'round' | 'over') => {
+  const put = (to: 'none' | 'round' | 'over' | 'slats') => {
     const stock = deck?.stock ?? bench.records.stock.find((s) => s.data.form === 'sheet')?.id ?? rails.stock;
     const gap = deck?.gap ?? (unit === 'mm' ? mm(1) : inch(1 / 32));
-    change(as(goes === 'none' ? without(level, 'deck') : { ...level, deck: { stock, goes, gap } }), 'Changed the deck');
+    const slats = deck?.slats ?? { wide: unit === 'mm' ? mm(95) : inch(3.75), count: 9 };
+    const next = to === 'slats' ? { stock, goes: 'over' as const, gap, slats } : { stock, goes: to as 'round' | 'over', gap };
+    change(as(to === 'none' ? without(level, 'deck') : { ...level, deck: next }), 'Changed the deck');
   };
   return (
     <>
@@ -66,11 +72,12 @@ export function LevelFields<P>({ level, as, fields: { change, length }, of }: Le
       />
       <Select
         label={`${of} deck`}
-        value={deck?.goes ?? 'none'}
+        value={deck?.slats ? 'slats' : (deck?.goes ?? 'none')}
         choices={[
           { id: 'none', label: 'None' },
           { id: 'round', label: 'Round the posts' },
           { id: 'over', label: 'Over the posts' },
+          { id: 'slats', label: 'Slats over the posts' },
         ]}
         onChange={put}
       />
@@ -81,6 +88,25 @@ export function LevelFields<P>({ level, as, fields: { change, length }, of }: Le
             value={deck.stock}
             onChange={(stock) => change(as({ ...level, deck: { ...deck, stock } }), 'Changed the deck')}
           />
+          {deck.slats ? (
+            <>
+              {length(`${of} slats wide`, deck.slats.wide, (wide) =>
+                as({ ...level, deck: { ...deck, slats: { ...slatsOf(deck), wide } } }),
+              )}
+              <NumberBox
+                value={deck.slats.count}
+                minValue={2}
+                maxValue={100}
+                onChange={(count) =>
+                  Number.isFinite(count) &&
+                  change(as({ ...level, deck: { ...deck, slats: { ...slatsOf(deck), count } } }), 'Changed how many slats there are')
+                }
+              >
+                <FieldLabel>{`${of} slats`}</FieldLabel>
+                <Input />
+              </NumberBox>
+            </>
+          ) : null}
           {deck.goes === 'round'
             ? length(`${of} notches larger by`, deck.gap, (gap) => as({ ...level, deck: { ...deck, gap } }), true)
             : null}

@@ -1,4 +1,4 @@
-import { dividingMemberId, levelOf, kindOf, type Levels } from '../../../core/interiors/index.js';
+import { deckedAs, dividingMemberId, levelOf, kindOf, type Levels } from '../../../core/interiors/index.js';
 import { ZERO, inch, mm } from '../../../core/length/index.js';
 import type { PlacedSpace } from '../../../core/piece/index.js';
 import { useSettledBench } from '../../bench/bench.js';
@@ -29,7 +29,7 @@ export function LevelsForm({ space, making }: { space: PlacedSpace; making: Leve
   // A level that is given a deck goes by that from then on, and stays the one that is selected.
   const keeping = (patch: Partial<Levels>, label: string) => {
     change(patch, label);
-    if (id !== undefined) select(dividingMemberId(id, levelOf({ ...making, ...patch }, id).deck ? 'deck' : 'rail'));
+    if (id !== undefined) select(dividingMemberId(id, deckedAs(levelOf({ ...making, ...patch }, id))));
   };
   const fields = { change: keeping, length };
   const { rollsIn } = making;

@@ -63,6 +63,7 @@ const HOW = {
   pins: 'lies on pins in',
   screws: 'hangs on screws alone in',
   'pocket screws': 'hangs on pocket screws in',
+  bolts: 'hangs on bolts in',
   nails: 'is nailed to',
   slide: 'runs on slides on',
   glued: 'is glued along',

@@ -8,6 +8,7 @@ import {
   type BendingAnswer,
   type CarriedMember,
   type Would,
+  partOfPerson,
   withPerson,
 } from '../../../core/carry/index.js';
 import { writeFine, writeMass } from '../../../core/figure/index.js';
@@ -24,10 +25,13 @@ export function GetAwayWith(props: { c: CarriedMember; bending: BendingAnswer })
 }
 
 function CouldBe({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
-  const { workshop } = useBench();
+  const { workshop, solution } = useBench();
   const { unit } = usePrecision();
   const most = useMemo(() => getAwayWith(bending, workshop.settings), [bending, workshop]);
-  const person = useMemo(() => withPerson(bending, workshop.settings), [bending, workshop]);
+  const person = useMemo(
+    () => withPerson(bending, workshop.settings, partOfPerson(solution.shape, c.member)),
+    [bending, workshop, solution, c],
+  );
   const kg = c.standing.reduce((sum, s) => sum + s.kg, 0);
   const rows = [
     [

@@ -1,0 +1,40 @@
+import { carry, drawnOut } from '../carry/index.js';
+import { fine, mass, say } from '../figure/index.js';
+import type { Check } from '../finding/index.js';
+import type { Letters, Piece, Shape } from '../piece/index.js';
+import type { Workshop } from '../project/index.js';
+import { holdChecks } from './holds.js';
+import { memberSags } from './members.js';
+import { peopleChecks } from './people.js';
+import { postChecks } from './posts.js';
+
+/** A part of a slat that is still between others when it is drawn out, by how much it is carried there. */
+export function drawnOutChecks(piece: Piece, shape: Shape, letters: Letters, workshop: Workshop): Check[] {
+  return shape.bodies.flatMap((body): Check[] => {
+    const out = drawnOut(shape, body);
+    if (!out) return [];
+    const carried = carry(out, workshop);
+    const all = [
+      ...memberSags(carried, letters, workshop),
+      ...holdChecks(piece, carried, letters, workshop),
+      ...peopleChecks(piece, out, carried, letters, workshop),
+      ...postChecks(piece, out, carried, letters, workshop),
+    ];
+    const open = all
+      .filter((c) => c.state !== 'fine')
+      .map((c): Check => ({ ...c, id: `out-${c.id}`, sentence: say`With ${body.label} drawn out: ${c.sentence}` }));
+    if (open.length > 0) return open;
+    const worst = Math.max(0, ...[...carried.members.values()].map((c) => c.bending?.verdict.today.mm ?? 0));
+    const weighs = body.members.reduce((sum, id) => sum + (carried.members.get(id)?.selfKg ?? 0), 0);
+    return [
+      {
+        id: `out-${body.id}`,
+        severity: 'good',
+        state: 'fine',
+        about: { kind: 'piece' },
+        sentence: say`With ${body.label} drawn out, all that is on it is carried, and nothing sags more than ${fine(worst)} today. What is drawn weighs ${mass(weighs)}.`,
+        fixes: [],
+      },
+    ];
+  });
+}

@@ -1,0 +1,67 @@
+import { GRAVITY, stateOf, type Carried } from '../carry/index.js';
+import { mass, say } from '../figure/index.js';
+import type { Check } from '../finding/index.js';
+import type { Foot, Letters, Shape } from '../piece/index.js';
+import { nameOf } from './names.js';
+
+interface Loaded {
+  readonly id: string;
+  readonly name: string;
+  readonly kg: number;
+  readonly foot: Foot | undefined;
+}
+
+/** On a floor that is not flat one of them carries nothing. */
+const onUneven = (count: number) => (count > 3 ? count / (count - 1) : 1);
+
+/** What a foot, or a castor, carries against what it is rated for. */
+function rated(loaded: readonly Loaded[]): Check[] {
+  const on = loaded.filter((l) => l.foot !== undefined);
+  const [first] = on;
+  if (!first?.foot) return [];
+  const worst = on.reduce((most, l) => (l.kg > most.kg ? l : most), first);
+  const foot = worst.foot as Foot;
+  const kg = worst.kg * onUneven(on.length);
+  const about = { kind: 'member', id: worst.id } as const;
+  const carries = say`${foot.is} under ${worst.name} carries ${mass(kg)}, with one of ${on.length} clear of an uneven floor`;
+  if (foot.rated === null) {
+    return [
+      {
+        id: 'feet-rated',
+        severity: 'look',
+        state: 'not judged',
+        about,
+        sentence: say`Not judged, since what the ${foot.is === 'castor' ? 'castors are' : 'feet are'} rated for is not known: the ${carries}.`,
+        fixes: [],
+      },
+    ];
+  }
+  const state = stateOf(kg, foot.rated);
+  const sentence = say`The ${carries}: ${Math.round((kg / foot.rated) * 100)} % of the ${mass(foot.rated)} it is rated for.`;
+  return [
+    { id: 'feet-rated', severity: state === 'fails' ? 'stop' : state === 'fine' ? 'good' : 'look', state, about, sentence, fixes: [] },
+  ];
+}
+
+/** What each foot of a piece on posts carries, and whether that is more than it is rated for. */
+export function feetChecks({ members, feet = [] }: Shape, carried: Carried, letters: Letters): Check[] {
+  const posts = members.filter((m) => m.role === 'post');
+  const byPost = new Map(feet.map((f) => [f.under, f]));
+  const loaded = posts.flatMap((post): Loaded[] => {
+    const c = carried.members.get(post.id);
+    if (!c || c.unknown.length > 0 || !c.supports.some((s) => s.carrier === 'floor')) return [];
+    return [{ id: post.id, name: nameOf(post, letters), kg: c.total / GRAVITY, foot: byPost.get(post.id) }];
+  });
+  const [first] = loaded;
+  if (!first) return [];
+  const worst = loaded.reduce((most, l) => (l.kg > most.kg ? l : most), first);
+  const least = Math.min(...loaded.map((l) => l.kg));
+  const each =
+    worst.kg - least < 0.05 * worst.kg
+      ? say`Each of its ${loaded.length} feet carries about ${mass(worst.kg)}.`
+      : say`Its ${loaded.length} feet carry ${mass(least)} to ${mass(worst.kg)}, the most under ${worst.name}.`;
+  return [
+    ...rated(loaded),
+    { id: 'feet', severity: 'good', state: 'fine', about: { kind: 'member', id: worst.id }, sentence: each, fixes: [] },
+  ];
+}

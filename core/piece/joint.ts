@@ -1,0 +1,47 @@
+import type { Length } from '../length/index.js';
+import type { Direction } from './member.js';
+
+/** How one member bears on another, or on the floor. */
+export type Bearing =
+  'bearing' | 'housed' | 'pins' | 'screws' | 'bolts' | 'pocket screws' | 'nails' | 'slide' | 'glued' | 'screwed along' | 'held along';
+
+/** What holds the rear edge of a panel to a back. */
+export type HeldTo = 'glue' | { readonly studs: number };
+
+/** A level line that a load is given on: square to a level direction, so far along it. */
+export interface OnLine {
+  readonly along: Direction;
+  readonly at: Length;
+}
+
+/** From the rear to the front, so far from the left. */
+export const atX = (at: Length): OnLine => ({ along: [1, 0, 0], at });
+
+/** From the left to the right, so far from the rear. */
+export const atZ = (at: Length): OnLine => ({ along: [0, 0, 1], at });
+
+/** A place where a member gives its load to another. */
+export interface Joint {
+  readonly carried: string;
+  /** A member, or the floor. */
+  readonly carrier: string;
+  readonly how: Bearing;
+  /** Where the load is given; left out where the carrier holds it along its whole length. */
+  readonly on?: OnLine;
+  /** For what is held along its rear edge: glued there, or through the back into so many studs; screws into that edge where nothing is said. */
+  readonly by?: HeldTo;
+  /** How broad it bears there along what it carries, where that is more than a line. */
+  readonly broad?: Length;
+  /** What part of a line of support it is, where several carriers share one: evenly where nothing is said. */
+  readonly part?: number;
+  /** How far apart the two may be and still be held, where it is more than a joint is slack. */
+  readonly apart?: Length;
+}
+
+export const FLOOR = 'floor';
+
+/** Where a space has nothing beside, under or over it but room. */
+export const OPEN = 'open';
+
+/** What carries a piece that is put into a place that is there already: its sides, its rails, another cabinet. */
+export const PLACE = 'place';

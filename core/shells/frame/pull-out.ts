@@ -1,0 +1,317 @@
+import { Figure, len, say, size, type Source } from '../../figure/index.js';
+import { ZERO, add, fromUnits, mm, scale, sub, type Length } from '../../length/index.js';
+import {
+  levelIds,
+  levelRails,
+  middle,
+  postFrame,
+  slatJoints,
+  slatMember,
+  slatsLaid,
+  type Dealt,
+  type LevelAt,
+  type SlatsLaid,
+} from '../../interiors/levels/index.js';
+import {
+  FLOOR,
+  atX,
+  atZ,
+  facingFrame,
+  rectangular,
+  type Body,
+  type Fact,
+  type Joint,
+  type Member,
+  type Outline,
+  type ShapeProblem,
+} from '../../piece/index.js';
+import { woodOf, type Wood, type Workshop } from '../../project/index.js';
+import { FRAME, PULL_OUT } from './ids.js';
+import type { Frame, PullOut } from './spec.js';
+
+const source = (field: string): Source => ({ in: 'piece', field: `pullOut.${field}` });
+
+/** How much of its front what is drawn out takes up: its legs, and the board before them. */
+export function pullOutFront({ board, legs }: PullOut, workshop: Workshop): Figure {
+  return woodOf(workshop, legs.stock).thickness.named('legs').plus(woodOf(workshop, board.stock).thickness.named('board'));
+}
+
+/** Which of so many that slide guide the others: spread over them, and the same from either end. */
+function guidesAmong(count: number, of: number): ReadonlySet<number> {
+  const place = (k: number) => ((2 * k + 1) * of) / (2 * count) - 0.5;
+  return new Set(Array.from({ length: count }, (_, k) => (2 * k < count - 1 ? Math.floor(place(k)) : Math.ceil(place(k)))));
+}
+
+/** Every other slat goes with what is drawn out, and gaps beside those that guide it are held small. */
+export function dealtTo({ guides }: PullOut, slats: number): Dealt {
+  const sliding = Math.floor(slats / 2);
+  const guiding = guidesAmong(Math.min(guides.count, sliding), sliding);
+  const guidesAt = (n: number) => n % 2 === 1 && guiding.has((n - 1) / 2);
+  const gap = size('gap at a guide', guides.gap, source('guides.gap'));
+  return { slides: (n) => n % 2 === 1, held: (n) => (guidesAt(n) || guidesAt(n + 1) ? gap : null) };
+}
+
+/** A block that stops a slat at full reach is so long. */
+const STOP = mm(45);
+/** A hole for hands, wide and high, its middle so far under the edge it is lifted by. */
+const HAND = { wide: mm(110), high: mm(32), under: mm(40) } as const;
+
+/** A slot with round ends, in the middle of a board. */
+function handHole(long: Length, wide: Length): Outline {
+  const [half, radius] = [scale(sub(HAND.wide, HAND.high), 0.5), scale(HAND.high, 0.5)];
+  const [u0, u1] = [sub(scale(long, 0.5), half), add(scale(long, 0.5), half)];
+  const v = sub(wide, HAND.under);
+  return {
+    start: { u: u0, v: sub(v, radius) },
+    sides: [
+      { kind: 'line', to: { u: u1, v: sub(v, radius) } },
+      { kind: 'arc', to: { u: u1, v: add(v, radius) }, bulge: 1 },
+      { kind: 'line', to: { u: u0, v: add(v, radius) } },
+      { kind: 'arc', to: { u: u0, v: sub(v, radius) }, bulge: 1 },
+    ],
+  };
+}
+
+/** What is drawn out, with what holds it shut and at its limit. */
+export interface Drawn {
+  readonly members: readonly Member[];
+  readonly joints: readonly Joint[];
+  readonly bodies: readonly Body[];
+  readonly facts: readonly Fact[];
+  readonly problems: readonly ShapeProblem[];
+}
+
+const NOT_DRAWN: Drawn = { members: [], joints: [], bodies: [], facts: [], problems: [] };
+
+/** What is drawn out is worked out with. */
+interface At {
+  readonly spec: PullOut;
+  readonly level: LevelAt;
+  readonly laid: SlatsLaid;
+  readonly wood: { readonly board: Wood; readonly legs: Wood };
+  /** The rails of the frame that its slats slide over. */
+  readonly rails: readonly Member[];
+  readonly broad: Length;
+  readonly overall: { readonly width: Figure; readonly depth: Figure };
+  readonly stroke: Figure;
+}
+
+/** The rail that its slats lie on, its legs under that, and the board before both. */
+function frontOf({ spec, level, laid, wood, overall }: At) {
+  const thick = wood.legs.thickness.value;
+  const deck = woodOf(level.workshop, level.level.deck?.stock ?? '').thickness.named('slat');
+  const wide = size('board', spec.board.wide, source('board.wide'));
+  const high = wide.minus(deck);
+  const under = level.underside.plus(size('rails of the frame', sub(laid.y, level.y))).minus(high.named('its rail'));
+  const feet = spec.feet ? size('under its legs', spec.feet.high, source('feet.high')) : null;
+  const z = sub(sub(overall.depth.value, wood.board.thickness.value), thick);
+  const cleat = rectangular({
+    id: FRAME.cleat,
+    node: PULL_OUT,
+    role: 'rail',
+    label: 'rail of the pull-out',
+    wood: wood.legs,
+    length: overall.width,
+    width: high,
+    frame: facingFrame({ x: ZERO, y: under.value, z }),
+  });
+  const plain = rectangular({
+    id: FRAME.board,
+    node: PULL_OUT,
+    role: 'drawer front',
+    label: 'board of the pull-out',
+    wood: wood.board,
+    length: overall.width,
+    width: wide,
+    frame: facingFrame({ x: ZERO, y: under.value, z: add(z, thick) }),
+  });
+  const board = spec.handHold ? { ...plain, holes: [handHole(overall.width.value, wide.value)] } : plain;
+  const last = sub(overall.width.value, spec.legs.wide);
+  const legs = Array.from({ length: spec.legs.count }, (_, n) =>
+    rectangular({
+      id: FRAME.leg(n),
+      node: PULL_OUT,
+      role: 'post',
+      label: `leg ${n + 1} of the pull-out`,
+      wood: wood.legs,
+      length: feet ? under.minus(feet) : under,
+      width: size('leg', spec.legs.wide, source('legs.wide')),
+      frame: postFrame('across', { x: scale(last, n / (spec.legs.count - 1)), y: spec.feet?.high ?? ZERO, z }, thick),
+    }),
+  );
+  const held = legs.flatMap((leg): Joint[] => {
+    const x = middle(leg.frame.origin.x, add(leg.frame.origin.x, spec.legs.wide));
+    return [
+      { carried: FRAME.cleat, carrier: leg.id, how: 'bearing', on: atX(x), broad: spec.legs.wide },
+      { carried: leg.id, carrier: FLOOR, how: 'bearing' },
+    ];
+  });
+  // Thin boards leave screws too short to count on: it is glued to the rail behind it.
+  const glued: Joint = { carried: FRAME.board, carrier: FRAME.cleat, how: 'glued' };
+  return { members: [board, cleat, ...legs], joints: [...held, glued], z };
+}
+
+/** A slat moved as far as what it goes with is drawn out. */
+const movedOut = (slat: Member, by: Length): Member => ({
+  ...slat,
+  frame: { ...slat.frame, origin: { ...slat.frame.origin, z: add(slat.frame.origin.z, by) } },
+});
+
+/** Blocks under the slats that guide it, that meet the front rail of the frame when it is out. */
+function stopsOf({ spec, level, laid, wood, rails, broad, stroke }: At, slats: readonly Member[]) {
+  const front = rails.find((r) => r.id === levelIds(level.node).rail(1));
+  if (!front) return { members: [], joints: [], room: null };
+  const dealt = dealtTo(spec, laid.slats.length);
+  const guiding = slats.filter((_, i) => dealt.held(2 * i + 1) !== null);
+  const [first, last] = [slats[0], slats.at(-1)];
+  const on = guiding.length > 0 ? guiding : [first, last].flatMap((s) => (s ? [s] : []));
+  const rear = front.frame.v[2] === -1 ? sub(front.frame.origin.z, broad) : front.frame.origin.z;
+  const end = sub(rear, stroke.value);
+  const begins = sub(end, STOP);
+  const members = on.map((slat, n) =>
+    rectangular({
+      id: FRAME.stop(n),
+      node: PULL_OUT,
+      role: 'stop',
+      label: `stop under ${slat.label}`,
+      wood: wood.legs,
+      length: size('stop', STOP),
+      width: Figure.least([slat.width, size(wood.legs.stock.name, wood.legs.stock.width)]).named('stop'),
+      frame: {
+        origin: { x: slat.frame.origin.x, y: sub(laid.y, wood.legs.thickness.value), z: begins },
+        u: [0, 0, 1],
+        v: [1, 0, 0],
+        n: [0, 1, 0],
+      },
+    }),
+  );
+  const joints = members.map((m, n): Joint => ({ carried: m.id, carrier: (on[n] as Member).id, how: 'glued' }));
+  const free = add(laid.z, spec.behind);
+  return { members, joints, room: sub(begins, free) };
+}
+
+function problemsOf({ spec, laid, stroke, level }: At, room: Length | null): ShapeProblem[] {
+  const problem = (id: string, sentence: ShapeProblem['sentence'], fixes: ShapeProblem['fixes'] = []): ShapeProblem => ({
+    id: `pull-out-${id}`,
+    about: PULL_OUT,
+    stops: true,
+    sentence,
+    fixes,
+  });
+  const long = sub(laid.long.value, spec.behind);
+  if (stroke.value <= ZERO) {
+    const half = scale(long, 0.5);
+    return [
+      problem(
+        'stroke',
+        say`The pull-out overlaps by ${len(spec.overlap)} at full reach and its slats are ${len(long)}: it cannot be drawn out.`,
+        [{ label: say`Overlap by half of them`, edit: { kind: 'piece', patch: { pullOut: { ...spec, overlap: half } } } }],
+      ),
+    ];
+  }
+  if (stroke.value > long)
+    return [problem('reach', say`The pull-out would be drawn out by ${len(stroke.value)}, further than its slats are long, ${len(long)}.`)];
+  const { rails } = level.level;
+  if (!rails.front) return [problem('no-rail', say`The pull-out slides over the front rail of the frame, and that is left out.`)];
+  if (room !== null && room < ZERO)
+    return [
+      problem(
+        'stops',
+        say`There is no room on its slats for stops behind the front rail: they would begin ${len(fromUnits(-room))} before the slats do. Let it overlap more.`,
+        [
+          {
+            label: say`Overlap by ${len(sub(spec.overlap, room))}`,
+            edit: { kind: 'piece', patch: { pullOut: { ...spec, overlap: sub(spec.overlap, room) } } },
+          },
+        ],
+      ),
+    ];
+  return [];
+}
+
+/** What is said of a pull-out that has no slats to take along. */
+function withoutSlats(piece: Frame): ShapeProblem {
+  const { level } = piece.top;
+  const { deck } = level;
+  const slats = { wide: mm(95), count: 9 };
+  return {
+    id: 'pull-out-slats',
+    about: PULL_OUT,
+    stops: true,
+    sentence: say`A pull-out takes every other slat of the top with it, and the top is of ${deck ? 'a sheet' : 'rails alone'}.`,
+    fixes: [
+      {
+        label: say`A top of slats`,
+        edit: {
+          kind: 'piece',
+          patch: {
+            top: {
+              ...piece.top,
+              level: { ...level, deck: { stock: deck?.stock ?? level.rails.stock, gap: deck?.gap ?? ZERO, goes: 'over', slats } },
+            },
+          },
+        },
+      },
+    ],
+  };
+}
+
+/** What is drawn out of a frame: every other slat of its top, on a rail with legs of its own. */
+export function pullOutOf(piece: Frame, level: LevelAt, overall: At['overall'], members: readonly Member[]): Drawn {
+  const spec = piece.pullOut;
+  if (!spec) return NOT_DRAWN;
+  const rails = levelRails(level);
+  const laid = slatsLaid(rails);
+  if (!level.level.deck?.slats) return { ...NOT_DRAWN, problems: [withoutSlats(piece)] };
+  if (!laid) return NOT_DRAWN;
+  const { workshop } = level;
+  const wood = { board: woodOf(workshop, spec.board.stock), legs: woodOf(workshop, spec.legs.stock) };
+  const behind = size('free behind', spec.behind, source('behind'));
+  const overlap = size('overlap', spec.overlap, source('overlap'));
+  const long = laid.long.minus(behind);
+  const stroke = long.minus(overlap).named('stroke');
+  const at: At = { spec, level, laid, wood, rails: members, broad: rails.broad.value, overall, stroke };
+  const front = frontOf(at);
+  const z = add(laid.z, spec.behind);
+  const sliding = laid.slats.filter(({ n }) => n % 2 === 1);
+  const slats = sliding.map((s) => slatMember(rails, s, { y: laid.y, z, long }));
+  const stops = stopsOf(at, slats);
+  const problems = problemsOf(at, stops.room);
+  if (problems.some((p) => p.id === 'pull-out-stroke')) return { ...NOT_DRAWN, problems };
+  const own = [...front.members, ...slats, ...stops.members];
+  const thick = wood.legs.thickness.value;
+  const onFront = (slat: Member, out: Length): Joint => ({
+    carried: slat.id,
+    carrier: FRAME.cleat,
+    // Shut, it lies on the rail of the frame just behind, which holds it up; drawn out, the screws keep its end down.
+    how: out === ZERO ? 'bearing' : 'screws',
+    on: atZ(add(add(front.z, out), middle(ZERO, thick))),
+  });
+  const heldAt = (out: Length) =>
+    slats.flatMap((s) => [...slatJoints(movedOut(s, out), members, rails.broad.value, 'bearing'), onFront(s, out)]);
+  const always = [...front.joints, ...stops.joints];
+  return {
+    members: own,
+    joints: [...always, ...heldAt(ZERO)],
+    bodies: [
+      {
+        id: PULL_OUT,
+        label: 'the pull-out',
+        members: own.map((m) => m.id),
+        spaces: [],
+        motion: { kind: 'slide', along: [0, 0, 1], travel: stroke },
+        runsOn: { kind: 'plain', name: spec.feet?.are === 'castors' ? 'its castors' : 'its legs', rating: null },
+        heldOut: [...always, ...heldAt(stroke.value)],
+        standsOut: true,
+      },
+    ],
+    facts: [
+      { name: 'stroke of the pull-out', figure: stroke },
+      { name: 'drawn out, deep', figure: overall.depth.named('shut').plus(stroke).named('drawn out, deep') },
+      { name: 'slats of the frame', figure: laid.long },
+      { name: 'slats of the pull-out', figure: long },
+      { name: 'legs of the pull-out', figure: (front.members[2] as Member).length },
+    ],
+    problems,
+  };
+}
