@@ -17,6 +17,7 @@ import { runChecks } from './runs.js';
 import { screwChecks } from './screws.js';
 import { thingChecks } from './things.js';
 import { undecided } from './undecided.js';
+import { useChecks } from './uses.js';
 import { uncuttableChecks } from './uncuttable.js';
 
 export * from '../finding/index.js';
@@ -62,6 +63,7 @@ export function checksOf(
     ...(shape.members.length > 0 ? shellOf(piece).racking(piece, shape, carried, workshop) : []),
     ...peopleChecks(piece, shape, carried, letters, workshop),
     ...postChecks(piece, shape, carried, letters, workshop),
+    ...useChecks(piece, shape, letters, workshop),
     ...feetChecks(shape, carried, letters),
     ...drawnOutChecks(piece, shape, letters, workshop),
     ...memberChecks(piece, shape, carried, letters, workshop),

@@ -1,18 +1,8 @@
 import { fromUnits, toMm, type Length } from '../length/index.js';
 import { cornersOf, dot, minus, type Vector } from '../solid/index.js';
-import {
-  SHUT,
-  isPlain,
-  posed,
-  shiftBox,
-  shiftOf,
-  solidOfMember,
-  type Box,
-  type Direction,
-  type Member,
-  type Pose,
-} from '../piece/index.js';
+import { SHUT, isPlain, posed, solidOfMember, type Box, type Direction, type Member, type Pose } from '../piece/index.js';
 import type { Solution } from '../solution/index.js';
+import { posedFeet, posedSpaces } from './posed.js';
 import { blockBoxes } from './views.js';
 
 /** A member as a solid: its middle, its frame, and how long it is along u, v and n, mm. */
@@ -58,10 +48,19 @@ function sizeOf(box: Box): [number, number, number] {
   return [span(box.x0, box.x1), span(box.y0, box.y1), span(box.z0, box.z1)];
 }
 
-/** The faces of a member in its own directions, from a place in it. */
-function facesOf(member: Member, from: Vector): NonNullable<SceneBoard['faces']> {
+type Faces = NonNullable<SceneBoard['faces']>;
+
+/** What two faces of the bodies that a member is put together from have in common, where they lie on each other. */
+const whereItLies = (face: Faces[number]) =>
+  face
+    .map((p) => p.map((x) => Math.round(x * 1000)).join(' '))
+    .sort()
+    .join(';');
+
+/** The faces of a member in its own directions, from a place in it; without those that its bodies meet in. */
+function facesOf(member: Member, from: Vector): Faces {
   const { u, v, n } = member.frame;
-  return solidOfMember(member).bodies.flatMap(({ faces }) =>
+  const all = solidOfMember(member).bodies.flatMap(({ faces }) =>
     faces.map(({ corners }) =>
       corners.map((p) => {
         const arm = minus(p, from);
@@ -69,6 +68,9 @@ function facesOf(member: Member, from: Vector): NonNullable<SceneBoard['faces']>
       }),
     ),
   );
+  const met = new Map<string, number>();
+  for (const face of all) met.set(whereItLies(face), (met.get(whereItLies(face)) ?? 0) + 1);
+  return all.filter((face) => met.get(whereItLies(face)) === 1);
 }
 
 /**
@@ -94,20 +96,17 @@ export function sceneOf(solution: Solution, pose: Pose = SHUT, apart = 0): Scene
     const board = { id: m.id, label: m.label, role: m.role, middle: away(at as [number, number, number]), u, v, n, size };
     return isPlain(m) ? board : { ...board, faces: facesOf(m, at as [number, number, number]) };
   });
-  const shifts = new Map(shape.bodies.flatMap((body) => body.spaces.map((id) => [id, shiftOf(body, pose)] as const)));
-  const things = [...shape.spaces.values()].flatMap((space) => {
-    if (space.space.split && !shape.stands.has(space.id)) return [];
-    const by = shifts.get(space.id);
-    return blockBoxes(space).map(({ block, box }): ThingSolid => {
-      const where = by ? shiftBox(box, by) : box;
-      return { space: space.id, label: `${block.count} ${block.thing.name}`, middle: away(middleOf(where)), size: sizeOf(where) };
-    });
-  });
-  const feet = (shape.feet ?? []).map((foot) => {
-    const body = shape.bodies.find((b) => b.members.includes(foot.under));
-    const box = body ? shiftBox(foot.box, shiftOf(body, pose)) : foot.box;
-    return { label: foot.is, middle: away(middleOf(box)), size: sizeOf(box) };
-  });
+  const things = posedSpaces(solution, pose).flatMap((space) =>
+    space.space.split && !shape.stands.has(space.id)
+      ? []
+      : blockBoxes(space).map(({ block, box }): ThingSolid => ({
+          space: space.id,
+          label: `${block.count} ${block.thing.name}`,
+          middle: away(middleOf(box)),
+          size: sizeOf(box),
+        })),
+  );
+  const feet = posedFeet(shape, pose).map(({ is, box }) => ({ label: is, middle: away(middleOf(box)), size: sizeOf(box) }));
   return { solids, things, feet, middle, reach: Math.hypot(...middle) };
 }
 

@@ -5,8 +5,6 @@ import {
   isPlain,
   solidOfMember,
   posed,
-  shiftBox,
-  shiftOf,
   type Box,
   type Member,
   type PlacedSpace,
@@ -19,6 +17,7 @@ import { isSquare } from '../carry/index.js';
 import { silhouetteOf, type Vector } from '../solid/index.js';
 import type { Solution } from '../solution/index.js';
 import type { Block } from '../things/index.js';
+import { posedFeet, posedSpaces } from './posed.js';
 import { extentOf, type Drawing, type PlainShape, type ShapeOf, type View } from './shapes.js';
 
 interface Flat {
@@ -99,13 +98,25 @@ function fromTheFront(all: readonly Boxed[], chosen: ReadonlySet<string>): Plain
   );
 }
 
-function membersIn(members: readonly Member[], view: View, cut: Length, chosen: ReadonlySet<string>): PlainShape[] {
+/** @param open members that stand out, which are seen from the side behind what is cut */
+function membersIn(
+  members: readonly Member[],
+  view: View,
+  cut: Length,
+  chosen: ReadonlySet<string>,
+  open: ReadonlySet<string>,
+): PlainShape[] {
   const all = members.map((member): Boxed => ({ member, box: boxOf(member) }));
   if (view === 'front') return fromTheFront(all, chosen);
   const met = all.filter(({ box }) => isCut(box, view, cut)).map(({ member, box }) => memberShape(member, box, view, false));
   if (view === 'side') {
     const side = all.filter(({ member, box }) => box.x0 > cut && member.role === 'side').slice(-1);
-    return [...side.map(({ member, box }) => memberShape(member, box, view, true)), ...met];
+    const out = all.filter(({ member, box }) => open.has(member.id) && box.x0 > cut).sort((a, b) => b.box.x0 - a.box.x0);
+    return [
+      ...side.map(({ member, box }) => memberShape(member, box, view, true)),
+      ...out.map(({ member, box }) => memberShape(member, box, view, false)),
+      ...met,
+    ];
   }
   const under = all
     .filter(({ member, box }) => box.y1 <= cut && SEEN_FROM_ABOVE.has(member.role))
@@ -163,16 +174,6 @@ function thingShapes(space: PlacedSpace, view: View): PlainShape[] {
   });
 }
 
-/** Spaces where they are in a pose. */
-function posedSpaces(solution: Solution, pose: Pose): readonly PlacedSpace[] {
-  const { spaces, bodies } = solution.shape;
-  const shifts = new Map(bodies.flatMap((body) => body.spaces.map((id) => [id, shiftOf(body, pose)] as const)));
-  return [...spaces.values()].map((space) => {
-    const by = shifts.get(space.id);
-    return by ? { ...space, box: shiftBox(space.box, by) } : space;
-  });
-}
-
 /** Whether a space is drawn: open ones, and those with a deck or cells that hold things themselves. */
 function isDrawn(space: PlacedSpace, stands: Shape['stands']): boolean {
   return !space.space.split || (stands.has(space.id) && space.blocks.length > 0);
@@ -220,15 +221,13 @@ function filledShapes(space: PlacedSpace, { thing, thingId, room, places }: NonN
   });
 }
 
-/** Feet and castors, moved with what they are under; from above what stands on them covers them. */
-function feetIn({ feet = [], bodies }: Shape, view: View, pose: Pose): PlainShape[] {
+/** Feet and castors; from above what stands on them covers them. */
+function feetIn(shape: Shape, view: View, pose: Pose): PlainShape[] {
   if (view === 'top') return [];
-  return feet.map((foot): PlainShape => {
-    const body = bodies.find((b) => b.members.includes(foot.under));
-    const box = body ? shiftBox(foot.box, shiftOf(body, pose)) : foot.box;
-    const of: ShapeOf = { kind: 'fitting', id: foot.id, label: foot.is };
+  return posedFeet(shape, pose).map(({ id, is, box }): PlainShape => {
+    const of: ShapeOf = { kind: 'fitting', id, label: is };
     const flat = flatten(box, view);
-    if (foot.is === 'foot') return rect(flat, of);
+    if (is === 'foot') return rect(flat, of);
     const r = Math.min(flat.width, flat.height) / 2;
     return { kind: 'circle', cx: flat.x + flat.width / 2, cy: flat.y + flat.height / 2, r, of, hidden: false };
   });
@@ -251,7 +250,8 @@ export function drawPiece(solution: Solution, view: View, spaceId: string, pose:
     return filled ? filledShapes(s, filled, view) : thingShapes(s, view);
   });
   const placed = posed(solution.shape.members, bodies, pose);
-  const members = membersIn(placed, view, cut, upFrom(solution, spaceId));
+  const out = new Set(bodies.flatMap((b) => ((pose.get(b.id) ?? 0) > 0 ? b.members : [])));
+  const members = membersIn(placed, view, cut, upFrom(solution, spaceId), out);
   // Seen from the front the back lies behind what stands before it.
   const behind = view === 'front' ? members.filter((m) => outside.behind.has(m.of.id)) : [];
   const others = [...feetIn(solution.shape, view, pose), ...members.filter((m) => !behind.includes(m))];

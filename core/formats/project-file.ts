@@ -60,13 +60,14 @@ export function publishedSchema(): object {
 }
 
 /** What the pieces of a project file are solved with. */
-export function workshopOf(file: Pick<ProjectFile, 'project' | 'openings' | 'things' | 'stock' | 'slides'>): Workshop {
+export function workshopOf(file: Pick<ProjectFile, 'project' | 'openings' | 'things' | 'stock' | 'slides' | 'people'>): Workshop {
   return {
     settings: file.project.settings,
     openings: new Map(Object.entries(file.openings)),
     things: new Map(Object.entries(file.things)),
     stock: new Map(Object.entries(file.stock)),
     slides: new Map(Object.entries(file.slides ?? {})),
+    people: new Map(Object.entries(file.people ?? {})),
   };
 }
 

@@ -4,13 +4,16 @@ import type { Fault } from './faults.js';
 import { workshopOf, type ProjectFile } from './project-file.js';
 
 /** The records that there are, by their ids; a workshop is one. */
-export type Known = Readonly<Record<'openings' | 'stock' | 'slides' | 'things', ReadonlyMap<string, unknown>>>;
+export type Known = Readonly<Record<'openings' | 'stock' | 'slides' | 'things' | 'people', ReadonlyMap<string, unknown>>>;
 
 /** Where the records of each kind that a piece names are kept. */
-export const KEPT_IN = { opening: 'openings', stock: 'stock', slide: 'slides', thing: 'things' } as const satisfies Record<
-  Named['kind'],
-  keyof Known
->;
+export const KEPT_IN = {
+  opening: 'openings',
+  stock: 'stock',
+  slide: 'slides',
+  thing: 'things',
+  person: 'people',
+} as const satisfies Record<Named['kind'], keyof Known>;
 
 /** A least size that is more than the greatest one. */
 function crossed(path: string): Fault {

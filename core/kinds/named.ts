@@ -27,5 +27,6 @@ export function ownStock(piece: Piece): readonly StockUse[] {
 export function namedBy(piece: Piece): readonly Named[] {
   const opening: Named[] = piece.opening === undefined ? [] : [{ kind: 'opening', id: piece.opening, where: 'opening' }];
   const stock = ownStock(piece).map(({ id, where }): Named => ({ kind: 'stock', id, where }));
-  return [...opening, ...stock, ...namedIn(piece.interior), ...shellOf(piece).names(piece)];
+  const people: Named[] = piece.usedBy ? [{ kind: 'person', id: piece.usedBy.person, where: 'usedBy' }] : [];
+  return [...opening, ...people, ...stock, ...namedIn(piece.interior), ...shellOf(piece).names(piece)];
 }

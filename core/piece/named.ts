@@ -2,7 +2,7 @@ import type { PiecePatch, StockUse } from './spec.js';
 
 /** A record that a piece names, and where. */
 export interface Named {
-  readonly kind: 'opening' | 'stock' | 'slide' | 'thing';
+  readonly kind: 'opening' | 'stock' | 'slide' | 'thing' | 'person';
   readonly id: string;
   /** Where, in words: a use of the piece, or a node of its interior. */
   readonly where: string;

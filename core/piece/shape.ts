@@ -44,6 +44,8 @@ export interface PlacedSpace {
   readonly insets: Insets | null;
   /** What stands round it, where posts do in place of sides. */
   readonly posts?: Posts;
+  /** The body that makes it as much deeper as it is drawn out. */
+  readonly growsWith?: string;
 }
 
 /** One length between the clear inside of a part and the part itself. */

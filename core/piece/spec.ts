@@ -43,6 +43,18 @@ export const pieceFields = {
   /** How this piece is brought to the grid, where it differs from the project. */
   rounding: Type.Optional(RoundingSchema),
   fixedToWall: Type.Boolean(),
+  /** Who uses it, and how. */
+  usedBy: Type.Optional(
+    Type.Object(
+      {
+        person: IdSchema,
+        how: Type.Union([Type.Literal('stands at'), Type.Literal('sits at'), Type.Literal('sits on')]),
+        /** What is free over the floor where they sit, such as under a slope. */
+        headroom: Type.Optional(SizeSchema),
+      },
+      closed,
+    ),
+  ),
   /** No one sits, steps or kneels on it, so that low tops and decks are not asked for that. */
   noOneOn: Type.Optional(Type.Boolean()),
 };

@@ -5,8 +5,24 @@ import { NameSchema } from '../ids/index.js';
 
 const closed = { additionalProperties: false } as const;
 
-/** Someone to draw beside a piece. */
-export const PersonSchema = Type.Object({ name: NameSchema, height: SizeSchema, reach: Type.Optional(SizeSchema) }, closed);
+/** Someone who uses what is built. What was not measured of them follows from their height. */
+export const PersonSchema = Type.Object(
+  {
+    name: NameSchema,
+    height: SizeSchema,
+    /** As high as they reach. */
+    reach: Type.Optional(SizeSchema),
+    /** To the elbow of someone who stands, in shoes. */
+    elbow: Type.Optional(SizeSchema),
+    /** To the hollow of the knee of someone who sits, in shoes. */
+    hollow: Type.Optional(SizeSchema),
+    /** To the upper side of the thigh of someone who sits, in shoes. */
+    lap: Type.Optional(SizeSchema),
+    /** From the seat to the crown of someone who sits. */
+    sitting: Type.Optional(SizeSchema),
+  },
+  closed,
+);
 export type Person = Static<typeof PersonSchema>;
 
 /** How far a member may sag: a part of its span, or a fixed amount in mm. */

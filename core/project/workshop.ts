@@ -4,7 +4,7 @@ import { builtOf, type Built, type BuiltReading } from '../survey/built.js';
 import type { Opening } from '../survey/index.js';
 import type { Slide, Stock } from '../stock/index.js';
 import type { Thing } from '../things/index.js';
-import type { Settings } from './records.js';
+import type { Person, Settings } from './records.js';
 
 /** Everything outside a piece that its solution rests on. */
 export interface Workshop {
@@ -13,6 +13,7 @@ export interface Workshop {
   readonly things: ReadonlyMap<string, Thing>;
   readonly stock: ReadonlyMap<string, Stock>;
   readonly slides: ReadonlyMap<string, Slide>;
+  readonly people: ReadonlyMap<string, Person>;
   /** What the tape found in the piece that is solved, once it stood there; none where it is left out. */
   readonly built?: Built;
 }

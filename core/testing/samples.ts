@@ -90,6 +90,7 @@ export function workshop(
     things: new Map(Object.entries({ tin: thing(), ...extra.things })),
     stock: new Map(Object.entries({ ply: stock(), thin: stock({ name: 'ply 6', nominal: mm(6), thickness: mm(6) }), ...extra.stock })),
     slides: new Map(Object.entries(extra.slides ?? {})),
+    people: new Map(),
     ...(extra.built ? { built: new Map(Object.entries(extra.built)) } : {}),
   };
 }

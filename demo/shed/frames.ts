@@ -22,6 +22,7 @@ const pressStand: Frame = {
   shell: 'frame',
   width: { from: 'contents' },
   height: given(700),
+
   depth: { from: 'contents' },
   posts: { stock: 'spruce-45', wide: mm(95), turned: 'across' },
   joined: 'end-on',
@@ -152,7 +153,8 @@ const guestBed: Frame = {
   name: 'Guest daybed',
   shell: 'frame',
   width: { from: 'contents' },
-  height: given(400),
+  height: given(360),
+  usedBy: { person: 'wren', how: 'sits on' },
   depth: given(640),
   posts: { stock: 'spruce-45', wide: mm(45), turned: 'across', middles: [mm(919.5)] },
   joined: 'between',

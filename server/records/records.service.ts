@@ -133,7 +133,7 @@ export class RecordsService {
 
   /** @throws ProblemException 409 with the pieces that name a record, where there are any */
   async unused(tx: Tx, projectId: string, kind: EditedKind, id: string): Promise<void> {
-    if (kind === 'pieces' || kind === 'people') return;
+    if (kind === 'pieces') return;
     const users = (await this.list(projectId, 'pieces', tx))
       .map((p) => (p.data as KeptPiece).piece)
       .filter((piece) => namedBy(piece).some((n) => KEPT_IN[n.kind] === kind && n.id === id))
@@ -189,7 +189,7 @@ export class RecordsService {
 
   /** What pieces of a project are solved with, in one question to the database. */
   private async workshop(projectId: string, tx: Tx): Promise<Workshop> {
-    const part = (kind: 'openings' | 'things' | 'stock' | 'slides') => {
+    const part = (kind: 'openings' | 'things' | 'stock' | 'slides' | 'people') => {
       const table = tableOf(kind);
       return tx
         .select({ kind: sql<string>`${kind}`.as('kind'), id: table.id, data: table.data })
@@ -200,7 +200,7 @@ export class RecordsService {
       .select({ kind: sql<string>`'project'`.as('kind'), id: projects.id, data: projects.data })
       .from(projects)
       .where(eq(projects.id, projectId));
-    const rows = await unionAll(settings, part('openings'), part('things'), part('stock'), part('slides'));
+    const rows = await unionAll(settings, part('openings'), part('things'), part('stock'), part('slides'), part('people'));
     const records = <T>(kind: string) => Object.fromEntries(rows.filter((r) => r.kind === kind).map((r) => [r.id, r.data as T]));
     const [project] = rows.filter((r) => r.kind === 'project');
     if (!project) throw notFound(`project ${projectId}`);
@@ -210,6 +210,7 @@ export class RecordsService {
       things: records('things'),
       stock: records('stock'),
       slides: records('slides'),
+      people: records('people'),
     });
   }
 }

@@ -23,6 +23,7 @@ import {
   woodPale,
 } from '../theme/tokens.js';
 import { outline, type Placing } from '../shared/outline.js';
+import { PersonBeside, besideBy, tallOf, type Beside } from './person.js';
 import { useBench, useOpening } from './bench.js';
 import { DropZones } from './drop-zones.js';
 import { newNodes } from './nodes.js';
@@ -197,21 +198,6 @@ function OpeningOutline({ at, view }: { at: Placing; view: View }) {
   return <path d={`M${left} ${at.foot}V${top}H${left + width * at.scale}V${at.foot}`} {...dashed} />;
 }
 
-/** A person beside the piece, standing on the same floor. */
-export function Person({ height, x, foot, scale, name }: { height: number; x: number; foot: number; scale: number; name: string }) {
-  const h = height * scale;
-  const y = (part: number) => foot - h * part;
-  const w = h * 0.105;
-  return (
-    <g aria-label={`${name}, to scale`} role="img" fill={ghostEdge} stroke={inkSoft} strokeWidth={1}>
-      <circle cx={x} cy={y(0.935)} r={h * 0.062} />
-      <path
-        d={`M${x - w} ${y(0.82)}Q${x} ${y(0.87)} ${x + w} ${y(0.82)}L${x + w * 1.05} ${y(0.48)}L${x + w * 0.7} ${y(0.48)}L${x + w * 0.6} ${foot}L${x + w * 0.08} ${foot}L${x} ${y(0.46)}L${x - w * 0.08} ${foot}L${x - w * 0.6} ${foot}L${x - w * 0.7} ${y(0.48)}L${x - w * 1.05} ${y(0.48)}Z`}
-      />
-    </g>
-  );
-}
-
 interface MarksProps {
   readonly lines: readonly TapeLine[];
   readonly at: Placing;
@@ -255,7 +241,7 @@ export interface StageProps {
   readonly pose: Pose;
   readonly contents: boolean;
   readonly tapes: boolean;
-  readonly person: { readonly name: string; readonly height: number } | null;
+  readonly person: Beside | null;
   readonly onRules: (line: TapeLine) => void;
   readonly onDropThing?: (space: string, thing: string) => void;
   /** Drawn over the piece, at its scale. */
@@ -269,7 +255,9 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
   const { ref, size } = useSize();
   const full = useMemo(() => drawPiece(solution, view, space, pose), [solution, view, space, pose]);
   const drawing = contents ? full : { ...full, shapes: full.shapes.filter((s) => s.of.kind !== 'thing') };
-  const withPerson = person ? { ...drawing, width: drawing.width + 620, height: Math.max(drawing.height, person.height) } : drawing;
+  const withPerson = person
+    ? { ...drawing, width: drawing.width + besideBy(person).room, height: Math.max(drawing.height, tallOf(person)) }
+    : drawing;
   const at = placing(withPerson, size.width, size.height, tapes);
   const upright = useMemo(() => tapeThrough(solution, space, view === 'top' ? 'deep' : 'up'), [solution, space, view]);
   const along = useMemo(() => tapeThrough(solution, space, view === 'side' ? 'deep' : 'across'), [solution, space, view]);
@@ -303,10 +291,10 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
           <Shapes drawing={drawing} at={at} />
           {view === 'top' ? null : <line x1={0} x2={size.width} y1={at.foot + 0.5} y2={at.foot + 0.5} stroke={inkSoft} strokeWidth={1} />}
           {person && view !== 'top' ? (
-            <Person
-              name={person.name}
-              height={person.height}
-              x={at.left + (drawing.width + drawing.left + 360) * at.scale}
+            <PersonBeside
+              person={person}
+              x={at.left + (drawing.width + drawing.left + besideBy(person).at) * at.scale}
+              from={at.left + drawing.left * at.scale}
               foot={at.foot}
               scale={at.scale}
             />

@@ -35,6 +35,7 @@ describe.each(['mm', 'in'] as const)('what one begins with, in %s', (unit) => {
         openings: new Map([['gap', newOpening(unit)]]),
         things: new Map(),
         slides: new Map(),
+        people: new Map(),
         stock: new Map([['sheet', newStock(unit)]]),
       };
       const solution = solve(piece, workshop, {});

@@ -64,6 +64,7 @@ function workshopFrom(bench: Workbench, precision: Precision): Workshop {
     things: map('things'),
     stock: map('stock'),
     slides: map('slides'),
+    people: map('people'),
   };
 }
 

@@ -50,6 +50,7 @@ test.each(CASES)('%s in %s is filled with %s: it is sound, and nothing stops its
     openings: new Map(),
     things: new Map([['thing', newThing(unit)]]),
     stock: new Map(with_.stock.map((s) => [s.id, s.data])),
+    people: new Map(),
     slides: new Map(),
   };
   const solution = solve(filled, workshop, {});

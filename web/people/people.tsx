@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { TextField } from 'react-aria-components';
 import { Plus } from 'lucide-react';
 import { inch, mm } from '../../core/length/index.js';
-import type { Person } from '../../core/project/index.js';
+import type { Length } from '../../core/length/index.js';
+import { measureOf, type Measured, type Person } from '../../core/project/index.js';
 import { newId } from '../data/defaults.js';
 import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
@@ -16,7 +17,11 @@ function PersonRow({ id, person }: { id: string; person: Person }) {
   const precision = usePrecision();
   const [name, setName] = useState(person.name);
   const save = (next: Person, label: string) => saver.save('people', id, next, label.slice(0, 150), person);
-  const { reach, ...bare } = person;
+  const taken = (key: Measured, next: Length | null): Person => {
+    const { [key]: gone, ...rest } = person;
+    void gone;
+    return next === null ? rest : { ...rest, [key]: next };
+  };
   return (
     <Panel style={{ marginBottom: 8 }} role="group" aria-label={person.name}>
       <Grid $columns={4}>
@@ -34,18 +39,30 @@ function PersonRow({ id, person }: { id: string; person: Person }) {
           precision={precision}
           onCommit={(height) => height !== null && save({ ...person, height }, `Height of ${person.name}`)}
         />
-        <LengthField
-          label="Reaches up to"
-          optional
-          value={reach ?? null}
-          precision={precision}
-          onCommit={(next) => save(next === null ? bare : { ...person, reach: next }, `Reach of ${person.name}`)}
-        />
+        {MEASURES.map(([key, label]) => (
+          <LengthField
+            key={key}
+            label={label}
+            optional
+            standsIn={measureOf(person, key)}
+            value={person[key] ?? null}
+            precision={precision}
+            onCommit={(next) => save(taken(key, next), `${label} of ${person.name}`)}
+          />
+        ))}
         <TakeOut name={person.name} onPress={() => void saver.remove('people', id)} />
       </Grid>
     </Panel>
   );
 }
+
+const MEASURES: readonly (readonly [Measured, string])[] = [
+  ['reach', 'Reaches up to'],
+  ['elbow', 'Elbow, standing'],
+  ['hollow', 'Hollow of the knee'],
+  ['lap', 'Lap, sitting'],
+  ['sitting', 'Seat to crown'],
+];
 
 const PEOPLE = ['people'];
 
@@ -73,7 +90,7 @@ export function People() {
       <Header history={history} />
       <Page>
         <h1>People</h1>
-        <Faint>Pieces are drawn beside the first of them, to scale.</Faint>
+        <Faint>Pieces are drawn beside who uses them, to scale. What is not measured follows from the height.</Faint>
         {problem ? <Fault role="alert">{problem}</Fault> : null}
         <Row style={{ margin: '12px 0' }}>
           <Button data-main onPress={() => void add()}>

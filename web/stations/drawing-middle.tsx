@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { Menu, MenuItem, Popover } from 'react-aria-components';
 import type { View } from '../../core/drawing/index.js';
 import { dividingKind, fillingKind } from '../../core/interiors/index.js';
-import { toMm } from '../../core/length/index.js';
+
 import type { GapRule } from '../../core/run/index.js';
 import type { TapeLine } from '../../core/solution/index.js';
 import { usePrecision, useProject } from '../data/project.js';
@@ -16,6 +16,7 @@ import { ink, link, paper, tapePale } from '../theme/tokens.js';
 import { SHUT, posesOf, type Piece } from '../../core/piece/index.js';
 import { useBench, useSettledBench } from '../bench/bench.js';
 import { PieceStage } from '../bench/drawing.js';
+import { besideOf } from '../bench/person.js';
 import { ruleOf } from '../bench/rule-form.js';
 import { SpaceTable } from '../bench/space-table.js';
 
@@ -189,10 +190,11 @@ export function DrawingMiddle({ carrying }: { carrying: boolean }) {
   const { bench } = useProject();
   const { commit, solution } = useBench();
   const [params] = useSearchParams();
-  const [show, setShow] = useState<Shows>({ pose: 'shut', contents: true, tapes: true, person: false });
+  const [show, setShow] = useState<Shows>({ pose: 'shut', contents: true, tapes: true, person: solution.piece.usedBy !== undefined });
   const [ruled, setRuled] = useState<TapeLine | null>(null);
   const view = carrying ? 'front' : (VIEWS.find((v) => v.id === params.get('view'))?.id ?? firstView(solution.piece));
-  const [first] = bench.records.people;
+  const { usedBy } = solution.piece;
+  const who = bench.records.people.find((p) => p.id === usedBy?.person) ?? bench.records.people[0];
   const pose = useMemo(() => posesOf(solution.shape.bodies).find((p) => p.id === show.pose)?.pose ?? SHUT, [solution, show.pose]);
   const drop = (space: string, thing: string) => {
     const target = solution.shape.spaces.get(space);
@@ -205,7 +207,7 @@ export function DrawingMiddle({ carrying }: { carrying: boolean }) {
   };
   return (
     <>
-      <StageBar shown={carrying ? null : view} show={show} setShow={setShow} person={first !== undefined} />
+      <StageBar shown={carrying ? null : view} show={show} setShow={setShow} person={who !== undefined} />
       {view === 'table' ? (
         <SpaceTable />
       ) : view === 'solid' ? (
@@ -216,7 +218,7 @@ export function DrawingMiddle({ carrying }: { carrying: boolean }) {
           pose={pose}
           contents={show.contents}
           tapes={show.tapes && !carrying}
-          person={show.person && first && !carrying ? { name: first.data.name, height: toMm(first.data.height) } : null}
+          person={show.person && who && !carrying ? besideOf(who.data, usedBy) : null}
           onRules={setRuled}
           onDropThing={drop}
           {...(carrying ? { over: (at: Parameters<typeof Bends>[0]['at']) => <Bends at={at} /> } : {})}

@@ -4,6 +4,7 @@ import { FLOOR, OPEN, type Member, type PlacedSpace, type Stand } from '../../pi
 import type { Workshop } from '../../project/index.js';
 import { blockIn, type Block } from '../../things/index.js';
 import { standsOn } from '../../interiors/levels/index.js';
+import { PULL_OUT } from './ids.js';
 import type { Frame } from './spec.js';
 
 /** What someone who lies or sits weighs, kg, typical for furniture. */
@@ -64,6 +65,7 @@ export function onTop(
     depth: 0,
     blocks,
     insets: null,
+    ...(piece.pullOut ? { growsWith: PULL_OUT } : {}),
   };
   return { space, stand };
 }

@@ -1,5 +1,5 @@
 import { Figure, len, say, size, type Source } from '../../figure/index.js';
-import { ZERO, add, fromUnits, mm, scale, sub, type Length } from '../../length/index.js';
+import { ZERO, add, mm, negative, scale, sub, type Length } from '../../length/index.js';
 import {
   levelIds,
   levelRails,
@@ -53,14 +53,13 @@ export function dealtTo({ guides }: PullOut, slats: number): Dealt {
 
 /** A block that stops a slat at full reach is so long. */
 const STOP = mm(45);
-/** A hole for hands, wide and high, its middle so far under the edge it is lifted by. */
-const HAND = { wide: mm(110), high: mm(32), under: mm(40) } as const;
+/** A hole for hands, wide and high. */
+const HAND = { wide: mm(110), high: mm(32) } as const;
 
-/** A slot with round ends, in the middle of a board. */
-function handHole(long: Length, wide: Length): Outline {
+/** A slot with round ends, in the middle of a board as long, its middle so high on it. */
+function handHole(long: Length, v: Length): Outline {
   const [half, radius] = [scale(sub(HAND.wide, HAND.high), 0.5), scale(HAND.high, 0.5)];
   const [u0, u1] = [sub(scale(long, 0.5), half), add(scale(long, 0.5), half)];
-  const v = sub(wide, HAND.under);
   return {
     start: { u: u0, v: sub(v, radius) },
     sides: [
@@ -105,7 +104,7 @@ function frontOf({ spec, level, laid, wood, overall }: At) {
   const under = level.underside.plus(size('rails of the frame', sub(laid.y, level.y))).minus(high.named('its rail'));
   const feet = spec.feet ? size('under its legs', spec.feet.high, source('feet.high')) : null;
   const z = sub(sub(overall.depth.value, wood.board.thickness.value), thick);
-  const cleat = rectangular({
+  const plainRail = rectangular({
     id: FRAME.cleat,
     node: PULL_OUT,
     role: 'rail',
@@ -125,7 +124,12 @@ function frontOf({ spec, level, laid, wood, overall }: At) {
     width: wide,
     frame: facingFrame({ x: ZERO, y: under.value, z: add(z, thick) }),
   });
-  const board = spec.handHold ? { ...plain, holes: [handHole(overall.width.value, wide.value)] } : plain;
+  // Through both, so that fingers come out behind.
+  const holes = spec.handHold ? { holes: [handHole(overall.width.value, scale(high.value, 0.5))] } : {};
+  const [board, cleat] = [
+    { ...plain, ...holes },
+    { ...plainRail, ...holes },
+  ];
   const last = sub(overall.width.value, spec.legs.wide);
   const legs = Array.from({ length: spec.legs.count }, (_, n) =>
     rectangular({
@@ -217,7 +221,7 @@ function problemsOf({ spec, laid, stroke, level }: At, room: Length | null): Sha
     return [
       problem(
         'stops',
-        say`There is no room on its slats for stops behind the front rail: they would begin ${len(fromUnits(-room))} before the slats do. Let it overlap more.`,
+        say`There is no room on its slats for stops behind the front rail: they would begin ${len(negative(room))} before the slats do. Let it overlap more.`,
         [
           {
             label: say`Overlap by ${len(sub(spec.overlap, room))}`,

@@ -50,11 +50,11 @@ export function LevelFields<P>({ level, as, fields: { change, length }, of }: Le
   const { rails, deck, cross } = level;
   const withRails = (patch: Partial<Level['rails']>) => as({ ...level, rails: { ...rails, ...patch } });
   const lay = (flat: boolean) => as({ ...level, rails: flat ? { ...rails, flat } : without(rails, 'flat') });
-  const put = (to: 'none' | 'round' | 'over' | 'slats') => {
+  const put = (to: 'none' | 'round' | 'over' | 'slatted') => {
     const stock = deck?.stock ?? bench.records.stock.find((s) => s.data.form === 'sheet')?.id ?? rails.stock;
     const gap = deck?.gap ?? (unit === 'mm' ? mm(1) : inch(1 / 32));
     const slats = deck?.slats ?? { wide: unit === 'mm' ? mm(95) : inch(3.75), count: 9 };
-    const next = to === 'slats' ? { stock, goes: 'over' as const, gap, slats } : { stock, goes: to as 'round' | 'over', gap };
+    const next = to === 'slatted' ? { stock, goes: 'over' as const, gap, slats } : { stock, goes: to as 'round' | 'over', gap };
     change(as(to === 'none' ? without(level, 'deck') : { ...level, deck: next }), 'Changed the deck');
   };
   return (
@@ -72,12 +72,12 @@ export function LevelFields<P>({ level, as, fields: { change, length }, of }: Le
       />
       <Select
         label={`${of} deck`}
-        value={deck?.slats ? 'slats' : (deck?.goes ?? 'none')}
+        value={deck?.slats ? 'slatted' : (deck?.goes ?? 'none')}
         choices={[
           { id: 'none', label: 'None' },
           { id: 'round', label: 'Round the posts' },
           { id: 'over', label: 'Over the posts' },
-          { id: 'slats', label: 'Slats over the posts' },
+          { id: 'slatted', label: 'Slats over the posts' },
         ]}
         onChange={put}
       />

@@ -10,6 +10,7 @@ import { LengthText } from '../../shared/length-text.js';
 import { Assumed, Button, Faint, Grid, Row, Section, Select, type Choice } from '../../shared/ui.js';
 import { newId, newOpening } from '../../data/defaults.js';
 import { OpeningForm } from '../opening-form.js';
+import { UsedByFields } from './used-by.js';
 
 const REACHES = ['width', 'height', 'depth'] as const;
 type Reach = (typeof REACHES)[number];
@@ -136,6 +137,7 @@ export function MeasureSheet() {
       {REACHES.map((reach) => (
         <OverallForm key={reach} reach={reach} />
       ))}
+      <UsedByFields />
       <Section>
         <h2>The opening</h2>
         <Grid $columns={1}>

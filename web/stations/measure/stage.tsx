@@ -3,9 +3,11 @@ import { Plus } from 'lucide-react';
 import { toMm, type Length } from '../../../core/length/index.js';
 import { valuesOf, type Opening } from '../../../core/survey/index.js';
 import { shellPage } from '../../kinds/index.js';
-import { usePrecision } from '../../data/project.js';
+import { SHUT } from '../../../core/piece/index.js';
+import { usePrecision, useProject } from '../../data/project.js';
 import { useBench, useOpening } from '../../bench/bench.js';
-import { useSize } from '../../bench/drawing.js';
+import { PieceStage, useSize } from '../../bench/drawing.js';
+import { besideOf } from '../../bench/person.js';
 import { LengthField } from '../../shared/length-field.js';
 import { Button, Faint, Grid, Row } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
@@ -74,6 +76,32 @@ function withoutBlanks(opening: Opening): Opening {
   return { ...opening, ...Object.fromEntries(kept) };
 }
 
+const Note = styled.div`
+  padding: 24px 40px 0;
+  max-width: 560px;
+`;
+
+const nothing = () => undefined;
+
+/** A piece that stands in no opening, beside who uses it. */
+function Alone() {
+  const { solution } = useBench();
+  const { bench } = useProject();
+  const { usedBy } = solution.piece;
+  const who = bench.records.people.find((p) => p.id === usedBy?.person) ?? bench.records.people[0];
+  if (solution.shape.members.length === 0) return null;
+  return (
+    <PieceStage
+      view={usedBy && usedBy.how !== 'stands at' ? 'side' : 'front'}
+      pose={SHUT}
+      contents
+      tapes={false}
+      person={who ? besideOf(who.data, usedBy) : null}
+      onRules={nothing}
+    />
+  );
+}
+
 /** The opening drawn with a field at each place a tape goes. */
 export function MeasureStage() {
   const found = useOpening();
@@ -83,12 +111,13 @@ export function MeasureStage() {
   if (!found) {
     const unmeasured = shellPage(solution.piece).unmeasured(solution.piece);
     return (
-      <Board ref={ref}>
-        <div style={{ padding: 40, maxWidth: 460 }}>
+      <>
+        <Note>
           <h2>{unmeasured.title}</h2>
           <p>{unmeasured.text}</p>
-        </div>
-      </Board>
+        </Note>
+        <Alone />
+      </>
     );
   }
   const { id, opening } = found;
