@@ -54,16 +54,16 @@ export function tippingCases(shape: Shape, carried: Carried): readonly TippingCa
   const fillings: readonly Fullness[] = ['empty', 'top only', 'open drawers only', 'all'];
   return posesOf(shape.bodies).flatMap((pose) => {
     const members = posed(shape.members, shape.bodies, pose.pose);
+    // What stands on feet of its own neither pulls nor is leaned on.
+    const out = shape.bodies.filter((b) => (pose.pose.get(b.id) ?? 0) > 0);
+    const open = new Set(out.filter((b) => !b.standsOut).flatMap((b) => b.members));
+    const byItself = new Set(out.filter((b) => b.standsOut).flatMap((b) => b.members));
     const wood = members
       .filter((m) => !byItself.has(m.id))
       .map((m): Heap => {
         const [, y, z] = massMiddleOf(m).middle;
         return { kg: carried.members.get(m.id)?.selfKg ?? 0, y, z };
       });
-    // What stands on feet of its own neither pulls nor is leaned on.
-    const out = shape.bodies.filter((b) => (pose.pose.get(b.id) ?? 0) > 0);
-    const open = new Set(out.filter((b) => !b.standsOut).flatMap((b) => b.members));
-    const byItself = new Set(out.filter((b) => b.standsOut).flatMap((b) => b.members));
     const lean = open.size > 0 ? Math.max(...members.filter((m) => open.has(m.id)).map((m) => toMm(boxOf(m).z1))) : null;
     return fillings
       .filter((f) => f !== 'open drawers only' || open.size > 0)

@@ -91,6 +91,7 @@ const matStand: Frame = {
     level: { ...matRails, deck: { stock: 'ash-27', goes: 'over', gap: ZERO } },
     over: { front: mm(22), rear: mm(16), left: mm(16), right: mm(16) },
   },
+  braces: [{ at: 'ends', is: 'cross', space: 'mat-open', stock: 'ash-22', wide: mm(28) }],
   panels: plainPanels('ash-18'),
   edges: PLAIN_EDGES,
   fixedToWall: true,

@@ -230,12 +230,17 @@ export function Tick({ children, ...rest }: CheckboxProps & { children: string }
   );
 }
 
+/** Over all columns of a form. */
+export const Wide = styled.div`
+  grid-column: 1 / -1;
+`;
+
 /** The same over all columns of a form. */
 export function WideTick(props: CheckboxProps & { children: string }) {
   return (
-    <div style={{ gridColumn: '1 / -1' }}>
+    <Wide>
       <Tick {...props} />
-    </div>
+    </Wide>
   );
 }
 

@@ -10,6 +10,7 @@ export const FRAME = {
   rear: `${FRAME_NODE}/sheet/rear`,
   left: `${FRAME_NODE}/sheet/left`,
   right: `${FRAME_NODE}/sheet/right`,
+  brace: (opening: string, n: number, part: number) => `${FRAME_NODE}/brace/${opening}-${n + 1}-${part}`,
   board: `${PULL_OUT}/board`,
   cleat: `${PULL_OUT}/rail`,
   leg: (n: number) => `${PULL_OUT}/leg/${n + 1}`,

@@ -17,6 +17,7 @@ import {
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
 import type { ShellKind } from '../kind.js';
+import { bracesOf } from './braces.js';
 import { envelopeOf, topSource, type Envelope } from './envelope.js';
 import { FRAME, FRAME_NODE, TOP_NODE } from './ids.js';
 import { dealtTo, pullOutOf } from './pull-out.js';
@@ -154,7 +155,8 @@ function shape(piece: Frame, workshop: Workshop): Shape {
   };
   const top = levelMembers(at);
   const drawn = pullOutOf(piece, at, { width, depth }, top.members);
-  const shell = [...own, ...top.members, ...drawn.members];
+  const braced = bracesOf(piece, posts, divided.spaces, workshop);
+  const shell = [...own, ...top.members, ...drawn.members, ...braced.members];
   const standing = own.filter((m) => m.role === 'post');
   const legs = drawn.members.filter((m) => m.role === 'post');
   const under = [
@@ -167,11 +169,15 @@ function shape(piece: Frame, workshop: Workshop): Shape {
   const all: Made = {
     ...made,
     members: [...shell, ...made.members],
-    joints: [...onFloor(own), ...top.joints, ...drawn.joints, ...made.joints],
+    joints: [...onFloor(own), ...top.joints, ...drawn.joints, ...braced.joints, ...made.joints],
     bodies: [...made.bodies, ...drawn.bodies],
     bought: [...made.bought, ...bought, ...(piece.pullOut ? [{ what: 'catch', count: 1, each: 'piece' as const }] : [])],
-    problems: [...top.problems, ...drawn.problems, ...made.problems],
-    facts: [...made.facts, { space: piece.interior.id, facts: [...squareFacts(envelope), ...top.deckFacts, ...drawn.facts] }],
+    problems: [...top.problems, ...drawn.problems, ...braced.problems, ...made.problems],
+    facts: [
+      ...made.facts,
+      ...braced.facts,
+      { space: piece.interior.id, facts: [...squareFacts(envelope), ...top.deckFacts, ...drawn.facts] },
+    ],
   };
   const on = onTop(piece, workshop, { width, height, depth }, [...top.members, ...drawn.members]);
   if (!on) return assembled(divided, all, whole, problems);
@@ -184,7 +190,8 @@ export const frame: ShellKind<Frame> = {
   inside: 'Inside the frame',
   fields: frameFields,
   uses: (piece) => [{ use: 'posts', where: 'posts/stock', id: piece.posts.stock, with: (stock) => ({ posts: { ...piece.posts, stock } }) }],
-  names: ({ top, sheets, pullOut }) => [
+  names: ({ top, sheets, pullOut, braces }) => [
+    ...stockNames((braces ?? []).map((b) => b.stock)).map((n) => ({ ...n, where: 'braces' })),
     ...(top.things ?? []).map(({ thing }) => ({ kind: 'thing' as const, id: thing, where: 'top/things' })),
     ...stockNames(woodsOfLevel(top.level)).map((n) => ({ ...n, where: 'top/level' })),
     ...stockNames(pullOut ? [pullOut.board.stock, pullOut.legs.stock] : []).map((n) => ({ ...n, where: 'pullOut' })),

@@ -1,4 +1,4 @@
-import { lateral, pushOf, rowBetween, stateOf, worse, type Carried, type State } from '../../carry/index.js';
+import { columnOf, lateral, pushOf, rowBetween, stateOf, worse, type Carried, type State } from '../../carry/index.js';
 import { force, say, type Sentence } from '../../figure/index.js';
 import { leanCheck, pieceFix, toWall, type Check, type Fix } from '../../finding/index.js';
 import { greatest, sub, toMm } from '../../length/index.js';
@@ -34,26 +34,64 @@ function bySheet(ids: readonly string[], shape: Shape, push: number, way: string
   };
 }
 
+/**
+ * Braces from corner to corner: of the push, over the cosine of their slope, each takes what two screws in its end do,
+ * or what it bears before it bows out, whichever is less. Of two that cross one counts.
+ */
+function byBraces(which: 'ends' | 'rear', shape: Shape, push: number, way: string, settings: Workshop['settings']): Takes | null {
+  const braces = shape.members.filter((m) => m.role === 'brace' && m.id.endsWith('-1') && (m.frame.n[0] !== 0) === (which === 'ends'));
+  if (braces.length === 0) return null;
+  const byId = new Map(shape.members.map((m) => [m.id, m]));
+  const each = braces.map((brace) => {
+    const posts = shape.joints.filter((j) => j.carried === brace.id && j.how === 'screws').flatMap((j) => byId.get(j.carrier) ?? []);
+    const rows = posts.map((post) => rowBetween(post, brace));
+    const screws = rows.map((row) => ('why' in row ? null : lateral(row.joint)));
+    const known = screws.every((s) => s?.judged);
+    const end = Math.min(...screws.map((s) => (s?.judged ? SCREWS_IN_END * s.newtons : 0)));
+    const column = columnOf({ member: brace, total: 0 }, [], byId, settings, 1);
+    const level = Math.hypot(brace.frame.u[0], brace.frame.u[2]);
+    return { known: known && column !== null, takes: level * Math.min(end, column?.holds ?? 0) };
+  });
+  if (!each.every((e) => e.known)) return { state: 'not judged', sentence: say`what its braces take ${way} is not judged` };
+  const takes = each.reduce((sum, e) => sum + e.takes, 0);
+  return {
+    state: stateOf(push, takes),
+    sentence: say`${each.length > 1 ? 'its braces take' : 'its brace takes'} ${force(takes)} ${way}, with ${SCREWS_IN_END} screws in each end`,
+  };
+}
+
+/** Screws that go in the end of a brace. */
+const SCREWS_IN_END = 2;
+
 /** Whether a push at the top leans a frame over, sideways or to the front, and what keeps it from that. Rails and posts alone are not counted on. */
 export function frameRacking(piece: Frame, shape: Shape, carried: Carried, workshop: Workshop): readonly Check[] {
   const push = pushOf(carried);
   const pushed = say`A push of ${force(push)} at its top`;
   if (piece.fixedToWall) return [leanCheck('good', 'fine', say`${pushed} is taken by the wall that it is fixed to at the top.`, [])];
   const { sheets } = piece;
-  const sideways = bySheet(sheets?.rear ? [FRAME.rear] : [], shape, push, 'sideways');
-  const forward = bySheet(sheets?.ends ? [FRAME.left, FRAME.right] : [], shape, push, 'to the front and the rear');
+  const braced = (which: 'ends' | 'rear', way: string) => byBraces(which, shape, push, way, workshop.settings);
+  const sideways = (sheets?.rear ? null : braced('rear', 'sideways')) ?? bySheet(sheets?.rear ? [FRAME.rear] : [], shape, push, 'sideways');
+  const toFront = 'to the front and the rear';
+  const forward =
+    (sheets?.ends ? null : braced('ends', toFront)) ?? bySheet(sheets?.ends ? [FRAME.left, FRAME.right] : [], shape, push, toFront);
   const state = worse(sideways.state, forward.state);
   const [thin] = [...workshop.stock].filter(([, s]) => s.form === 'sheet').sort(([, a], [, b]) => a.thickness - b.thickness);
   const add = (which: 'rear' | 'ends', label: string): Fix[] =>
     thin && !sheets?.[which]
       ? [pieceFix(say`${label} of ${thin[1].name}`, { kind: 'piece', patch: { sheets: { ...sheets, [which]: { stock: thin[0] } } } })]
       : [];
+  const { split } = piece.interior;
+  const { stock, wide } = piece.top.level.rails;
+  const brace = (at: 'ends' | 'rear', label: string): Fix => {
+    const one = { at, is: 'diagonal', space: split?.spaces[0]?.id ?? piece.interior.id, stock, wide } as const;
+    return pieceFix(say`${label}`, { kind: 'piece', patch: { braces: [...(piece.braces ?? []), one] } });
+  };
   const fixes = [
-    ...(sideways.state === 'fails' ? add('rear', 'A sheet at its rear') : []),
-    ...(forward.state === 'fails' ? add('ends', 'Sheets at its ends') : []),
+    ...(sideways.state === 'fails' ? [...add('rear', 'A sheet at its rear'), brace('rear', 'A brace across its rear')] : []),
+    ...(forward.state === 'fails' ? [...add('ends', 'Sheets at its ends'), brace('ends', 'A brace at each end')] : []),
     toWall(),
   ];
-  const bare = state === 'fails' && !sheets?.rear && !sheets?.ends;
+  const bare = state === 'fails' && !sheets?.rear && !sheets?.ends && !piece.braces?.length;
   const sentence = say`${pushed}: ${sideways.sentence}, and ${forward.sentence}.${bare ? ' Rails screwed to posts are not counted on: they lean.' : ''}`;
   return [leanCheck(state === 'fine' ? 'good' : 'look', state, sentence, state === 'fine' ? [] : fixes)];
 }

@@ -23,6 +23,20 @@ export const FeetSchema = Type.Object(
 );
 export type Feet = Static<typeof FeetSchema>;
 
+/** Strips from corner to corner of an opening, at both ends or along the rear: one, or two that cross. */
+export const BraceSchema = Type.Object(
+  {
+    at: Type.Union([Type.Literal('ends'), Type.Literal('rear')]),
+    is: Type.Union([Type.Literal('diagonal'), Type.Literal('cross')]),
+    /** The space that says how high it is. */
+    space: IdSchema,
+    stock: IdSchema,
+    wide: SizeSchema,
+  },
+  closed,
+);
+export type Brace = Static<typeof BraceSchema>;
+
 /** What is drawn out of a frame on legs of its own, with every other slat of the deck. */
 export const PullOutSchema = Type.Object(
   {
@@ -81,6 +95,7 @@ export const frameFields = {
   feet: Type.Optional(FeetSchema),
   /** What is drawn out of it, where its deck is of slats. */
   pullOut: Type.Optional(PullOutSchema),
+  braces: Type.Optional(Type.Array(BraceSchema, { maxItems: 20 })),
   /** Sheets on its outside: at the rear against leaning sideways, at both ends against leaning to the front or the rear. */
   sheets: Type.Optional(Type.Object({ rear: Type.Optional(SheetSchema), ends: Type.Optional(SheetSchema) }, closed)),
 };

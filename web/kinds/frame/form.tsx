@@ -6,9 +6,10 @@ import { EdgeFields, GridFields, usePieceFields } from '../../bench/piece-fields
 import { useProject } from '../../data/project.js';
 import { PictureChoice } from '../../shared/picture-choice.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { FieldLabel, Grid, NumberBox, Section, Select, WideTick } from '../../shared/ui.js';
+import { FieldLabel, Grid, NumberBox, Section, Select, Wide, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { LevelFields } from '../levels/fields.js';
+import { BraceFields } from './brace-fields.js';
 import { FeetFields } from './feet-fields.js';
 import { JOINED } from './pictures.js';
 import { PullOutFields } from './pull-out-fields.js';
@@ -187,14 +188,15 @@ export function FrameForm({ piece }: { piece: Frame }) {
           {SHEETS.map(([which, label, of]) => {
             const there = sheets?.[which];
             return (
-              <div key={which} style={{ gridColumn: '1 / -1' }}>
+              <Wide key={which}>
                 <WideTick isSelected={there !== undefined} onChange={(on) => sheet(which, on ? (thin?.id ?? piece.posts.stock) : null)}>
                   {label}
                 </WideTick>
                 {there ? <StockSelect label={of} value={there.stock} onChange={(stock) => sheet(which, stock)} /> : null}
-              </div>
+              </Wide>
             );
           })}
+          <BraceFields piece={piece} />
           <GridFields />
           <EdgeFields />
         </Grid>

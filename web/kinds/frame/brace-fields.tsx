@@ -1,0 +1,68 @@
+import { inch, mm } from '../../../core/length/index.js';
+import { spacesOf } from '../../../core/piece/index.js';
+import type { Brace, Frame } from '../../../core/shells/index.js';
+import { useSettledBench } from '../../bench/bench.js';
+import { usePieceFields } from '../../bench/piece-fields.js';
+import { usePrecision } from '../../data/project.js';
+import { StockSelect } from '../../shared/stock-select.js';
+import { Select, Wide, WideTick } from '../../shared/ui.js';
+
+const WHERE = [
+  ['rear', 'A brace across the rear', 'Rear brace'],
+  ['ends', 'A brace at each end', 'End braces'],
+] as const;
+
+/** Braces that keep a frame square: where, in which space, one or two that cross. */
+export function BraceFields({ piece }: { piece: Frame }) {
+  const { commit, settled } = useSettledBench();
+  const { unit } = usePrecision();
+  const { change, length } = usePieceFields();
+  const braces = piece.braces ?? [];
+  const spaces = [...spacesOf(piece.interior)].filter(({ space }) => !space.split).map(({ space }) => space);
+  const choices = spaces.map((s) => ({ id: s.id, label: settled.shape.spaces.get(s.id)?.label ?? s.id }));
+  const put = (next: readonly Brace[], label: string) =>
+    next.length > 0 ? change({ braces: [...next] }, label) : commit({ kind: 'piece', patch: {}, without: ['braces'] }, label);
+  const toggle = (at: Brace['at'], on: boolean) => {
+    const rest = braces.filter((b) => b.at !== at);
+    const space = spaces[0]?.id ?? piece.interior.id;
+    const one: Brace = { at, is: 'diagonal', space, stock: piece.top.level.rails.stock, wide: unit === 'mm' ? mm(45) : inch(1.75) };
+    put(on ? [...rest, one] : rest, on ? 'Put a brace in' : 'Took the braces out');
+  };
+  return (
+    <>
+      {WHERE.map(([at, label, of]) => {
+        const index = braces.findIndex((b) => b.at === at);
+        const brace = braces[index];
+        const changed = (patch: Partial<Brace>) => ({ braces: braces.map((b, i) => (i === index ? { ...b, ...patch } : b)) });
+        return (
+          <Wide key={at}>
+            <WideTick isSelected={brace !== undefined} onChange={(on) => toggle(at, on)}>
+              {label}
+            </WideTick>
+            {brace ? (
+              <>
+                <Select
+                  label={`${of}: in`}
+                  value={brace.space}
+                  choices={choices}
+                  onChange={(space) => change(changed({ space }), 'Moved a brace')}
+                />
+                <Select
+                  label={`${of}: are`}
+                  value={brace.is}
+                  choices={[
+                    { id: 'diagonal', label: 'One from corner to corner' },
+                    { id: 'cross', label: 'Two that cross' },
+                  ]}
+                  onChange={(is) => change(changed({ is }), 'Changed a brace')}
+                />
+                <StockSelect label={`${of}: of`} value={brace.stock} onChange={(stock) => change(changed({ stock }), 'Changed a brace')} />
+                {length(`${of}: wide`, brace.wide, (wide) => changed({ wide }))}
+              </>
+            ) : null}
+          </Wide>
+        );
+      })}
+    </>
+  );
+}
