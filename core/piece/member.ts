@@ -127,7 +127,8 @@ export type Role =
   | 'deck'
   | 'cross piece'
   | 'brace'
-  | 'stop';
+  | 'stop'
+  | 'splice plate';
 
 /** How a cutting size is brought to the shop precision: what goes between is rounded down, what covers or is trimmed in place is rounded up. */
 export type Purpose = 'between' | 'covers' | 'trimmed';

@@ -116,8 +116,9 @@ const matStand: Frame = {
 
 const loftLevel: Level = {
   rails: { stock: 'spruce-21x45', wide: mm(45), front: true, rear: true, left: true, right: true },
-  deck: { stock: 'birch-15', goes: 'round', gap: mm(1) },
+  deck: { stock: 'birch-15', goes: 'round', gap: mm(1), wide: mm(414) },
   cross: { most: mm(550) },
+  splice: { stock: 'birch-15', long: mm(240) },
 };
 
 /** A long run of framed shelves along the loft wall: boards end to end, their seams over posts and never in line. */

@@ -1,5 +1,5 @@
 import { size, type Figure } from '../../figure/index.js';
-import { ZERO, add, sub, toMm, type Length } from '../../length/index.js';
+import { ZERO, add, scale, sub, toMm, type Length } from '../../length/index.js';
 import {
   atX,
   atZ,
@@ -17,7 +17,8 @@ import type { Made } from '../kind.js';
 import { NO_OVERHANG, SIDES, levelIds, middle, postFrame, railSection, type Built, type LevelAt, type Rails } from './level.js';
 import { railProblems, withoutRails } from './problems.js';
 import { common, shifted, stretches, type Stretch } from './seams.js';
-import { boardsInPlace, crossPieces, railsOf } from './rails.js';
+import { boardsInPlace, crossPieces, railsOf, splicesOf } from './rails.js';
+import { stripFacts, stripProblems } from './strips.js';
 import { slatFacts, slatProblems, slatsLaid, slatsOf } from './slats.js';
 
 /** Where inner posts stand beside the outer ones, under the rails that run through and flush with their outsides. */
@@ -66,8 +67,10 @@ function innerPosts(rails: Rails): Built {
 }
 
 /** Where posts go through a deck, or stand on the rails beside it: notches so much larger. */
-function notchesFor({ at: { posts, above, level, workshop } }: Rails, left: Length, wide: Length, long: Length, gap: Length): Feature[] {
-  const { ring } = posts;
+function notchesFor(
+  { at: { posts, above, level, workshop } }: Rails,
+  { left, front, wide, long, gap }: Record<'left' | 'front' | 'wide' | 'long' | 'gap', Length>,
+): Feature[] {
   const depth = woodOf(workshop, level.deck?.stock ?? '').thickness.value;
   const outer = posts.pairs.flatMap((pair) => SIDES.map((side) => ({ ...pair[side], mate: pair[side].id })));
   const inner =
@@ -80,14 +83,13 @@ function notchesFor({ at: { posts, above, level, workshop } }: Rails, left: Leng
           mate: levelIds(above).inner(side, n + 1),
         }))
       : [];
-  const front = add(ring.z, ring.depth.value);
   return [...outer, ...inner].flatMap(({ x0, x1, z0, z1, mate }): Feature[] => {
     // The deck lies with u to the right from its left end, and v to the rear from its front.
     const u0 = Math.max(0, x0 - left - gap) as Length;
     const u1 = Math.min(long, x1 - left + gap) as Length;
     const v0 = Math.max(0, front - z1 - gap) as Length;
     const v1 = Math.min(wide, front - z0 + gap) as Length;
-    const through = x1 > left && x0 < add(left, long) && z1 > ring.z && z0 < front;
+    const through = x1 > left && x0 < add(left, long) && z1 > sub(front, wide) && z0 < front;
     return through ? [{ kind: 'notch', face: 'up', region: { u0, u1, v0, v1 }, depth, mate }] : [];
   });
 }
@@ -115,9 +117,11 @@ function deckOf(rails: Rails, under: readonly Member[]): Built {
   const by = (side: keyof typeof over) => (covers ? over[side] : ZERO);
   const grow = (of: Figure, ...sides: (keyof typeof over)[]) =>
     sides.reduce((sum, side) => (by(side) === ZERO ? sum : sum.plus(size(`overhang, ${side}`, by(side), source(`over.${side}`)))), of);
-  const width = grow(ring.depth, 'rear', 'front');
+  const strip = !covers && deck.wide !== undefined ? size('strip', deck.wide, source('deck.wide')) : null;
+  const width = strip ?? grow(ring.depth, 'rear', 'front');
+  const back = strip ? scale(sub(ring.depth.value, strip.value), 0.5) : ZERO;
   const boards = deckBoards(rails);
-  const front = add(add(ring.z, ring.depth.value), by('front'));
+  const front = sub(add(add(ring.z, ring.depth.value), by('front')), back);
   const members = boards.map((board, i) => {
     const ends = [...(i === 0 ? (['left'] as const) : []), ...(i === boards.length - 1 ? (['right'] as const) : [])];
     const length = grow(boards.length === 1 ? ring.width : size('from seam to seam', sub(board.to, board.from)), ...ends);
@@ -132,7 +136,7 @@ function deckOf(rails: Rails, under: readonly Member[]): Built {
       width,
       frame: flatFrame({ x, y: add(y, rails.high.value), z: front }),
       purpose: { length: 'covers', width: 'covers' },
-      features: covers ? [] : notchesFor(rails, x, width.value, length.value, deck.gap),
+      features: covers ? [] : notchesFor(rails, { left: x, front, wide: width.value, long: length.value, gap: deck.gap }),
     });
     return notched(plain);
   });
@@ -169,15 +173,16 @@ export function levelRails(at: LevelAt): Rails {
 export function levelMembers(at: LevelAt): Built & Pick<Made, 'problems'> & { readonly deckFacts: readonly Fact[] } {
   const rails = levelRails(at);
   const ring = railsOf(rails);
+  const splices = splicesOf(rails);
   const cross = crossPieces(rails, ring.members);
   const inner = innerPosts(rails);
   const deck = deckOf(rails, [...ring.members, ...cross.members]);
-  const all = [ring, cross, inner, deck];
+  const all = [ring, splices, cross, inner, deck];
   const laid = slatsLaid(rails);
   return {
     members: all.flatMap((b) => b.members),
     joints: all.flatMap((b) => b.joints),
-    problems: [...railProblems(rails), ...slatProblems(rails), ...withoutRails(at)],
-    deckFacts: laid ? slatFacts(laid) : [],
+    problems: [...railProblems(rails), ...slatProblems(rails), ...stripProblems(rails), ...withoutRails(at)],
+    deckFacts: [...(laid ? slatFacts(laid) : []), ...stripFacts(rails)],
   };
 }

@@ -146,11 +146,16 @@ export function standsOn(space: string, members: readonly Member[]): readonly St
 }
 
 /** The woods of a level. */
-export const woodsOfLevel = ({ rails, deck }: Level): readonly string[] => [rails.stock, ...(deck ? [deck.stock] : [])];
+export const woodsOfLevel = ({ rails, deck, splice }: Level): readonly string[] => [
+  rails.stock,
+  ...(deck ? [deck.stock] : []),
+  ...(splice ? [splice.stock] : []),
+];
 
 /** A level with a member of it of another stock. */
 export function levelWith(level: Level, role: string, stock: string): Level {
   if (role === 'deck' || role === 'slat') return level.deck ? { ...level, deck: { ...level.deck, stock } } : level;
+  if (role === 'splice plate') return level.splice ? { ...level, splice: { ...level.splice, stock } } : level;
   return { ...level, rails: { ...level.rails, stock } };
 }
 

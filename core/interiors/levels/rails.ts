@@ -1,6 +1,7 @@
 import { size } from '../../figure/index.js';
-import { ZERO, add, mm, sub, toMm, type Length } from '../../length/index.js';
-import { atX, atZ, type Joint, type Member, type Post, type PostPair } from '../../piece/index.js';
+import { ZERO, add, mm, scale, sub, toMm, type Length } from '../../length/index.js';
+import { atX, atZ, facingFrame, rectangular, type Joint, type Member, type Post, type PostPair } from '../../piece/index.js';
+import { woodOf } from '../../project/index.js';
 import { ENDS, NUMBER, SIDES, across, acrossAt, deep, deepAt, levelIds, middle, type Built, type Rails } from './level.js';
 import { common, shifted, stretchLength, stretches, type Stretch } from './seams.js';
 
@@ -166,6 +167,42 @@ export function railsOf(rails: Rails): Built {
   return { members: members.map(passing), joints };
 }
 
+/** Plates over the seams of rails across, on the inside of them, each glued to both boards. */
+export function splicesOf(rails: Rails): Built {
+  const { level, posts, node, workshop, y, label } = rails.at;
+  const { splice } = level;
+  const boards = boardsInPlace(rails);
+  if (!splice || level.rails.flat || posts.joined === 'between') return { members: [], joints: [] };
+  const ids = levelIds(node);
+  const wood = woodOf(workshop, splice.stock);
+  const half = scale(splice.long, 0.5);
+  const made = SIDES.filter((side) => level.rails[side]).flatMap((side) =>
+    boards.slice(1).map(({ from: seam }, i) => {
+      const z = acrossAt(rails, side);
+      const member = rectangular({
+        id: ids.splice(side, i + 1),
+        node,
+        role: 'splice plate',
+        label: `splice plate, ${side} rail of ${label}`,
+        wood,
+        length: size('splice plate', splice.long, rails.at.source('splice.long')),
+        width: rails.high,
+        frame: facingFrame({ x: sub(seam, half), y, z: side === 'rear' ? add(z, rails.broad.value) : sub(z, wood.thickness.value) }),
+      });
+      const quarter = scale(half, 0.5);
+      const on = (board: number, at: Length): Joint => ({
+        carried: member.id,
+        carrier: railPieceId(node, side, board),
+        // Boards and plates are too thin for screws to be counted on alone.
+        how: 'glued',
+        on: atX(at),
+      });
+      return { member, joints: [on(i, sub(seam, quarter)), on(i + 1, add(seam, quarter))] };
+    }),
+  );
+  return { members: made.map((m) => m.member), joints: made.flatMap((m) => m.joints) };
+}
+
 /** The middle of a rail from the rear to the front, from the left. */
 const middleOf = ({ frame: { v, origin } }: Member, half: Length) => (v[0] === 1 ? add(origin.x, half) : sub(origin.x, half));
 
@@ -198,7 +235,18 @@ export function crossPieces(rails: Rails, known: readonly Member[]): Built {
     const all = [...(seams.includes(from) ? [from] : []), ...places];
     return all.filter((x) => !within.some((p) => x + half > p.x0 && x - half < p.x1) && !atEnds.some((end) => Math.abs(x - end) < b));
   });
-  const members = middles.map((x, i) => deep(rails, ids.cross(i + 1), `cross piece ${i + 1}`, length, sub(x, half), z, 'cross piece'));
+  // Between plates over a seam it is as much shorter.
+  const { splice } = level;
+  const plate = splice && !level.rails.flat ? woodOf(rails.at.workshop, splice.stock).thickness : null;
+  const plateAt = (x: Length) => {
+    const seam = plate && splice ? seams.findIndex((at) => Math.abs(at - x) < half + splice.long / 2) : -1;
+    return plate && seam >= 0 ? { plate, seam } : null;
+  };
+  const members = middles.map((x, i) => {
+    const over = plateAt(x);
+    const own = over ? length.minus(over.plate.times(2).named('two splice plates')) : length;
+    return deep(rails, ids.cross(i + 1), `cross piece ${i + 1}`, own, sub(x, half), over ? add(z, over.plate.value) : z, 'cross piece');
+  });
   // Where rails go from post to post, the one that it meets is that of its bay; of boards end to end, that over it.
   const bays =
     posts.joined === 'between'
@@ -210,9 +258,12 @@ export function crossPieces(rails: Rails, known: readonly Member[]): Built {
       0,
       bays.findIndex((board) => x >= board.from && x <= board.to),
     );
+    const over = plateAt(x);
+    const thick = over?.plate.value ?? ZERO;
+    const on = (side: 'rear' | 'front') => (over ? ids.splice(side, over.seam + 1) : railPieceId(node, side, bay));
     return [
-      { carried: m.id, carrier: railPieceId(node, 'rear', bay), how: 'screws', on: atZ(z) },
-      { carried: m.id, carrier: railPieceId(node, 'front', bay), how: 'screws', on: atZ(acrossAt(rails, 'front')) },
+      { carried: m.id, carrier: on('rear'), how: 'screws', on: atZ(add(z, thick)) },
+      { carried: m.id, carrier: on('front'), how: 'screws', on: atZ(sub(acrossAt(rails, 'front'), thick)) },
     ];
   });
   return { members, joints };

@@ -29,12 +29,16 @@ export const LevelSchema = Type.Object(
           /** Round the posts, with notches so much larger than they are, or over their ends. */
           goes: Type.Union([Type.Literal('round'), Type.Literal('over')]),
           gap: DistanceSchema,
+          /** So much of a sheet from the rear to the front, in the middle of its frame; as deep as that where it is left out. */
+          wide: Type.Optional(SizeSchema),
           /** So many slats from the rear to the front in place of a sheet, with equal gaps between. */
           slats: Type.Optional(Type.Object({ wide: SizeSchema, count: Type.Integer({ minimum: 2, maximum: 100 }) }, closed)),
         },
         closed,
       ),
     ),
+    /** Plates over the seams of rails that are longer than their stock, on the inside of them. */
+    splice: Type.Optional(Type.Object({ stock: IdSchema, long: SizeSchema }, closed)),
     /** Pieces from the rear rail to the front one, at most so far apart. */
     cross: Type.Optional(Type.Object({ most: SizeSchema }, closed)),
   },

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import type { Level } from '../../../core/interiors/index.js';
 import { inch, mm, type Length } from '../../../core/length/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
+import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { FieldLabel, NumberBox, Select, Tick, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
@@ -45,9 +46,10 @@ const slatsOf = (deck: Deck) => deck.slats as NonNullable<Deck['slats']>;
 
 /** The rails and the deck of a level. */
 export function LevelFields<P>({ level, as, fields: { change, length }, of }: LevelFieldsProps<P>) {
-  const { unit } = usePrecision();
+  const precision = usePrecision();
+  const { unit } = precision;
   const { bench } = useProject();
-  const { rails, deck, cross } = level;
+  const { rails, deck, cross, splice } = level;
   const withRails = (patch: Partial<Level['rails']>) => as({ ...level, rails: { ...rails, ...patch } });
   const lay = (flat: boolean) => as({ ...level, rails: flat ? { ...rails, flat } : without(rails, 'flat') });
   const put = (to: 'none' | 'round' | 'over' | 'slatted') => {
@@ -110,6 +112,17 @@ export function LevelFields<P>({ level, as, fields: { change, length }, of }: Le
           {deck.goes === 'round'
             ? length(`${of} notches larger by`, deck.gap, (gap) => as({ ...level, deck: { ...deck, gap } }), true)
             : null}
+          {deck.goes === 'round' ? (
+            <LengthField
+              label={`${of} deck deep, less than its frame`}
+              optional
+              value={deck.wide ?? null}
+              precision={precision}
+              onCommit={(wide) =>
+                change(as({ ...level, deck: wide === null ? without(deck, 'wide') : { ...deck, wide } }), 'Changed the deck')
+              }
+            />
+          ) : null}
         </>
       ) : null}
       <Sides role="group" aria-label={`${of} rails at`}>
@@ -135,6 +148,31 @@ export function LevelFields<P>({ level, as, fields: { change, length }, of }: Le
       >
         {`Cross pieces under the ${of.toLowerCase()} deck`}
       </WideTick>
+      <WideTick
+        isSelected={splice !== undefined}
+        onChange={(on) =>
+          change(
+            as(
+              on
+                ? { ...level, splice: { stock: deck?.stock ?? rails.stock, long: unit === 'mm' ? mm(240) : inch(10) } }
+                : without(level, 'splice'),
+            ),
+            'Changed the splice plates',
+          )
+        }
+      >
+        {`Plates over seams of the ${of.toLowerCase()} rails`}
+      </WideTick>
+      {splice ? (
+        <>
+          <StockSelect
+            label={`${of} splice plates of`}
+            value={splice.stock}
+            onChange={(stock) => change(as({ ...level, splice: { ...splice, stock } }), 'Changed the splice plates')}
+          />
+          {length(`${of} splice plates long`, splice.long, (long) => as({ ...level, splice: { ...splice, long } }))}
+        </>
+      ) : null}
       {cross ? length(`${of} cross pieces, at most apart`, cross.most, (most) => as({ ...level, cross: { most } })) : null}
     </>
   );
