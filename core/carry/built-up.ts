@@ -41,7 +41,8 @@ export interface BuiltUp {
 
 /** Whether what is held along a member that lies goes along enough of it to be a part of its section; a block under it is none. */
 function stiffens(member: Member, base: Member): boolean {
-  return base.frame.n[1] !== 0 && 2 * member.length.value >= base.length.value;
+  const onEdge = base.frame.n[1] === 0 && member.role === 'stiffener';
+  return (base.frame.n[1] !== 0 || onEdge) && 2 * member.length.value >= base.length.value;
 }
 
 /** What is held along each member that stiffens it, by its id. */
@@ -57,7 +58,9 @@ export function attachedTo(members: readonly Member[], joints: readonly Joint[])
 }
 
 /** The directions of the section of a member that lies: square to its face, upwards, and along it from its rear to its front. */
-function sectionWays({ frame: { u, n } }: Member): readonly [up: Vector, out: Vector] {
+function sectionWays({ frame: { u, v, n } }: Member): readonly [up: Vector, out: Vector] {
+  // On edge its face looks aside, and its breadth goes up.
+  if (n[1] === 0) return [scaled(v, v[1] < 0 ? -1 : 1), n];
   const way = n[1] < 0 ? -1 : 1;
   return [scaled(n, way), scaled(cross(u, n), way)];
 }

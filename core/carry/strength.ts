@@ -22,6 +22,9 @@ const SHEETS: Readonly<Record<string, readonly [along: number, across: number]>>
   hardboard: [30, 30],
 };
 
+/** What metals yield at, as the least grades of bars as sold, MPa: S235 (EN 10025-2) and EN AW-6060 T5 under 5 mm (EN 755-2). */
+const YIELDS: Readonly<Record<string, number>> = { steel: 235, aluminium: 120 };
+
 /** kmod of EN 1995-1-1 table 3.1 for storage, a long-term load, by service class; null where the standard does not allow it. */
 const KMOD: Readonly<Record<CreepRow, readonly [number | null, number | null, number | null]>> = {
   solid: [0.7, 0.7, 0.55],
@@ -136,6 +139,9 @@ export function bendingStrength(material: Material, serviceClass: 1 | 2 | 3, acr
       how,
     );
   }
+  const yields = YIELDS[material.id];
+  if (yields !== undefined)
+    return { judged: true, allowed: yields / LOAD_FACTOR, basis: `yields at ${yields} MPa, loads times ${LOAD_FACTOR}` };
   const characteristic = solid ? C16 : SHEETS[material.id]?.[across ? 1 : 0];
   if (characteristic === undefined) return { judged: false, reason: `no strength is known for ${material.name}` };
   return lastingStrength(characteristic, solid ? 'C16 timber' : 'typical, makers vary', material, serviceClass, how);

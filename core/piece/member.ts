@@ -128,6 +128,7 @@ export type Role =
   | 'cross piece'
   | 'brace'
   | 'stop'
+  | 'stiffener'
   | 'splice plate';
 
 /** How a cutting size is brought to the shop precision: what goes between is rounded down, what covers or is trimmed in place is rounded up. */

@@ -39,6 +39,11 @@ function sheet(id: string, name: string, along: number, across: number, density:
   return { id, name, form: 'sheet', elastic: along, elasticAcross: across, density, creep, source: TYPICAL, ...own };
 }
 
+/** A metal as bars and angles are sold, that ties and stiffens. */
+function metal(id: string, name: string, elastic: number, density: number): Material {
+  return { id, name, form: 'metal', elastic, density, shear: elastic / 2.6, creep: 'metal', source: 'typical of bars and angles as sold' };
+}
+
 /** Everything Ruvok knows the stiffness of. */
 export const MATERIALS: readonly Material[] = [
   sheet('birch-plywood', 'Birch plywood', 9.5, 7.0, 680, 'plywood', 0.62),
@@ -68,6 +73,8 @@ export const MATERIALS: readonly Material[] = [
   solid('ponderosa-pine', 'Ponderosa pine', 8.9, 65, 0.4, 2.9),
   solid('white-pine', 'Eastern white pine', 8.5, 59, 0.35, 2.1),
   solid('redcedar', 'Western redcedar', 7.7, 52, 0.32, 1.5),
+  metal('steel', 'Steel', 200, 7850),
+  metal('aluminium', 'Aluminium', 69, 2700),
 ];
 
 const byId = new Map(MATERIALS.map((material) => [material.id, material]));

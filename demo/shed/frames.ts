@@ -1,5 +1,5 @@
 import { ZERO, mm } from '../../core/length/index.js';
-import type { Level, Levels } from '../../core/interiors/index.js';
+import type { Drawers, Level, Levels } from '../../core/interiors/index.js';
 import type { Piece } from '../../core/piece/index.js';
 import type { Frame } from '../../core/shells/index.js';
 import { matDrawerMaking } from './drawers.js';
@@ -193,10 +193,66 @@ const guestBed: Frame = {
   }),
 };
 
+/** A shallow tray that runs on slides between the legs. */
+const benchTray: Drawers = {
+  kind: 'drawers',
+  face: 'front',
+  front: { kind: 'none', between: ZERO, below: ZERO, above: ZERO },
+  oversize: ZERO,
+  runner: { kind: 'slide', slide: 'slide-heavy', length: mm(800) },
+  less: mm(240),
+  rise: mm(30),
+  behind: mm(40),
+  box: { order: 'ends-between', join: 'screwed', bottom: { kind: 'groove', depth: mm(7), up: mm(10), slack: mm(1) } },
+  stock: { box: 'birch-15', bottom: 'birch-12', front: 'birch-15' },
+  linesFrom: 'bottom',
+};
+
+/** A bench to sleep on, with a tray between its legs that is drawn out on heavy slides for a second one. */
+const sleepingBench: Frame = {
+  name: 'Sleeping bench',
+  shell: 'frame',
+  width: given(1310),
+  height: given(455),
+  depth: given(880),
+  usedBy: { person: 'wren', how: 'sits on', headroom: mm(1420) },
+  posts: { stock: 'ash-21x95', wide: mm(95), turned: 'deep' },
+  joined: 'between',
+  held: 'bolts',
+  through: 'across',
+  top: {
+    level: {
+      rails: {
+        ...rails('ash-42', 45).rails,
+        left: false,
+        right: false,
+        bar: { stock: 'steel-bar-40', high: mm(40) },
+      },
+      cross: { most: mm(420) },
+      deck: { stock: 'poplar-21', goes: 'over', gap: ZERO },
+    },
+    over: NO_OVER,
+    people: 1,
+  },
+  panels: plainPanels('birch-18'),
+  edges: PLAIN_EDGES,
+  fixedToWall: true,
+  interior: space('under-bench', {
+    name: 'under the bench',
+    split: {
+      axis: 'up',
+      making: benchTray,
+      members: [],
+      spaces: [space('bench-tray', { name: 'tray', things: [{ thing: 'bench-mattress', count: 1 }] })],
+    },
+  }),
+};
+
 export const FRAMES: Readonly<Record<string, Piece>> = {
   'press-stand': pressStand,
   'trolley-stand': trolleyStand,
   'mat-stand': matStand,
   'loft-shelf': loftShelf,
   'guest-bed': guestBed,
+  'sleeping-bench': sleepingBench,
 };

@@ -130,6 +130,16 @@ export const THINGS: ProjectFile['things'] = {
     stack: 1,
     facesOut: true,
   },
+  'bench-mattress': {
+    name: 'Bench mattress',
+    shape: { kind: 'box', width: mm(1200), height: mm(90), depth: mm(740) },
+    mass: 5,
+    count: 1,
+    clearance: mm(0),
+    wayUp: 'upright',
+    stack: 1,
+    facesOut: true,
+  },
   'guest-mattress': {
     name: 'Guest mattress, half',
     shape: { kind: 'box', width: mm(1880), height: mm(90), depth: mm(525) },

@@ -190,6 +190,39 @@ export const STOCK: ProjectFile['stock'] = {
     price: 9,
     onHand: 8,
   },
+  'poplar-21': {
+    name: 'Poplar ply 21',
+    form: 'sheet',
+    material: 'poplar-plywood',
+    nominal: mm(21),
+    thickness: mm(21),
+    length: mm(2440),
+    width: mm(1220),
+    price: 68,
+    onHand: 1,
+  },
+  'ash-21x95': {
+    name: 'Ash 21 x 95',
+    form: 'board',
+    material: 'white-ash',
+    nominal: mm(21),
+    thickness: mm(21),
+    length: mm(2000),
+    width: mm(95),
+    price: 12,
+    onHand: 8,
+  },
+  'steel-bar-40': {
+    name: 'Steel bar 40 x 5',
+    form: 'board',
+    material: 'steel',
+    nominal: mm(5),
+    thickness: mm(5),
+    length: mm(3000),
+    width: mm(40),
+    price: 14,
+    onHand: 2,
+  },
   'spruce-20x104': {
     name: 'Spruce 20 x 104',
     form: 'board',
@@ -295,6 +328,16 @@ const lengths = [250, 300, 350, 400, 450, 500, 550, 600].map((l) => mm(l));
 
 /** Drawer slides: full extension, and an older pair that measures more than it should. */
 export const SLIDES: NonNullable<ProjectFile['slides']> = {
+  'slide-heavy': {
+    name: 'Heavy slide 76',
+    lengths: [mm(600), mm(700), mm(800)],
+    side: mm(12.7),
+    height: mm(76),
+    setback: mm(3),
+    rating: 150,
+    extension: 1,
+    price: 96,
+  },
   'slide-45': { name: 'Ball slide 45', lengths, side: mm(12.7), height: mm(45), setback: mm(3), rating: 35, extension: 1, price: 19 },
   'slide-45-old': {
     name: 'Ball slide 45, old stock',

@@ -39,7 +39,7 @@ function NewStock({ onSave, onCancel }: { onSave: (stock: Stock) => void; onCanc
               setStock((now) => ({
                 ...now,
                 material,
-                form: MATERIALS.find((m) => m.id === material)?.form === 'solid' ? 'board' : 'sheet',
+                form: MATERIALS.find((m) => m.id === material)?.form === 'sheet' ? 'sheet' : 'board',
               }))
             }
           />

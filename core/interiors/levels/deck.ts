@@ -17,7 +17,7 @@ import type { Made } from '../kind.js';
 import { NO_OVERHANG, SIDES, levelIds, middle, postFrame, railSection, type Built, type LevelAt, type Rails } from './level.js';
 import { railProblems, withoutRails } from './problems.js';
 import { common, shifted, stretches, type Stretch } from './seams.js';
-import { boardsInPlace, crossPieces, railsOf, splicesOf } from './rails.js';
+import { barsOf, boardsInPlace, crossPieces, railsOf, splicesOf } from './rails.js';
 import { stripFacts, stripProblems } from './strips.js';
 import { slatFacts, slatProblems, slatsLaid, slatsOf } from './slats.js';
 
@@ -174,10 +174,11 @@ export function levelMembers(at: LevelAt): Built & Pick<Made, 'problems'> & { re
   const rails = levelRails(at);
   const ring = railsOf(rails);
   const splices = splicesOf(rails);
+  const bars = barsOf(rails, ring.members);
   const cross = crossPieces(rails, ring.members);
   const inner = innerPosts(rails);
   const deck = deckOf(rails, [...ring.members, ...cross.members]);
-  const all = [ring, splices, cross, inner, deck];
+  const all = [ring, bars, splices, cross, inner, deck];
   const laid = slatsLaid(rails);
   return {
     members: all.flatMap((b) => b.members),

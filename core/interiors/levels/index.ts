@@ -150,11 +150,13 @@ export const woodsOfLevel = ({ rails, deck, splice }: Level): readonly string[] 
   rails.stock,
   ...(deck ? [deck.stock] : []),
   ...(splice ? [splice.stock] : []),
+  ...(rails.bar ? [rails.bar.stock] : []),
 ];
 
 /** A level with a member of it of another stock. */
 export function levelWith(level: Level, role: string, stock: string): Level {
   if (role === 'deck' || role === 'slat') return level.deck ? { ...level, deck: { ...level.deck, stock } } : level;
+  if (role === 'stiffener') return level.rails.bar ? { ...level, rails: { ...level.rails, bar: { ...level.rails.bar, stock } } } : level;
   if (role === 'splice plate') return level.splice ? { ...level, splice: { ...level.splice, stock } } : level;
   return { ...level, rails: { ...level.rails, stock } };
 }

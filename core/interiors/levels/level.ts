@@ -67,6 +67,7 @@ export const levelIds = (node: string) => ({
   rail: (n: number | string) => `${node}/rail/${n}`,
   cross: (n: number) => `${node}/cross-piece/${n}`,
   slat: (n: number) => `${node}/slat/${n}`,
+  bar: (rail: string) => `${rail}/bar`,
   splice: (side: string, n: number) => `${node}/splice/${side}-${n}`,
   inner: (side: string, n: number) => `${node}/inner-post/${side}-${n}`,
 });

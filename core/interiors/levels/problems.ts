@@ -21,8 +21,13 @@ export function railProblems({ at, broad }: Rails): ShapeProblem[] {
       ),
     ];
   }
+  const { bar, flat } = level.rails;
+  if (bar && (joined !== 'between' || flat))
+    return [problem('bar', say`Bars go along rails that stand on edge between posts, and those of ${label} do not: leave them out there.`)];
+  if (bar && bar.high > level.rails.wide)
+    return [problem('bar-high', say`A bar ${len(bar.high)} high is higher than the rails of ${label}, ${len(level.rails.wide)}.`)];
   const meets = (level.rails.front || level.rails.rear) && (level.rails.left || level.rails.right);
-  if (joined === 'between' && meets && broad.value > Math.min(post.across.value, post.deep.value)) {
+  if (joined === 'between' && meets && broad.value > Math.max(post.across.value, post.deep.value)) {
     return [
       problem(
         'rails-broad',

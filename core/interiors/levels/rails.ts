@@ -1,4 +1,4 @@
-import { size } from '../../figure/index.js';
+import { size, type Figure } from '../../figure/index.js';
 import { ZERO, add, mm, scale, sub, toMm, type Length } from '../../length/index.js';
 import { atX, atZ, facingFrame, rectangular, type Joint, type Member, type Post, type PostPair } from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
@@ -164,7 +164,39 @@ function passing(rail: Member): Member {
 /** The rails of a level. */
 export function railsOf(rails: Rails): Built {
   const { members, joints } = rails.at.posts.joined === 'between' ? betweenPosts(rails) : ringOf(rails);
-  return { members: members.map(passing), joints };
+  const { front, rear, left, right } = rails.at.level.rails;
+  const meet = (front || rear) && (left || right);
+  return { members: meet ? members.map(passing) : members, joints };
+}
+
+/** Bars along the inside of rails across that stand on edge between posts, in the middle of their height. */
+export function barsOf(rails: Rails, across: readonly Member[]): Built {
+  const { level, posts, node, workshop, label } = rails.at;
+  const { bar } = level.rails;
+  if (!bar || level.rails.flat || posts.joined !== 'between') return { members: [], joints: [] };
+  const ids = levelIds(node);
+  const wood = woodOf(workshop, bar.stock);
+  const made = across
+    .filter((r) => r.frame.u[0] === 1)
+    .map((rail) => {
+      const { x, y, z } = rail.frame.origin;
+      const inside = z === acrossAt(rails, 'rear') ? add(z, rails.broad.value) : sub(z, wood.thickness.value);
+      const member = rectangular({
+        id: ids.bar(rail.id),
+        node,
+        role: 'stiffener',
+        label: `bar along ${rail.label}, ${label}`,
+        wood,
+        length: rail.length,
+        width: size('bar', bar.high, rails.at.source('rails.bar.high')),
+        frame: facingFrame({ x, y: add(y, scale(sub(rails.high.value, bar.high), 0.5)), z: inside }),
+      });
+      return { member, rail: rail.id };
+    });
+  return {
+    members: made.map((m) => m.member),
+    joints: made.map(({ member, rail }): Joint => ({ carried: member.id, carrier: rail, how: 'screwed along' })),
+  };
 }
 
 /** Plates over the seams of rails across, on the inside of them, each glued to both boards. */
@@ -235,17 +267,27 @@ export function crossPieces(rails: Rails, known: readonly Member[]): Built {
     const all = [...(seams.includes(from) ? [from] : []), ...places];
     return all.filter((x) => !within.some((p) => x + half > p.x0 && x - half < p.x1) && !atEnds.some((end) => Math.abs(x - end) < b));
   });
-  // Between plates over a seam it is as much shorter.
+  // Between plates over a seam, and between bars, it is as much shorter.
   const { splice } = level;
-  const plate = splice && !level.rails.flat ? woodOf(rails.at.workshop, splice.stock).thickness : null;
-  const plateAt = (x: Length) => {
+  const { bar } = level.rails;
+  const thickOf = (stock: string) => woodOf(rails.at.workshop, stock).thickness;
+  const plate = splice && !level.rails.flat ? thickOf(splice.stock) : null;
+  const bars = bar && posts.joined === 'between' ? thickOf(bar.stock) : null;
+  const over = (x: Length): { readonly thick: Figure; readonly seam: number | null } | null => {
     const seam = plate && splice ? seams.findIndex((at) => Math.abs(at - x) < half + splice.long / 2) : -1;
-    return plate && seam >= 0 ? { plate, seam } : null;
+    if (plate && seam >= 0) return { thick: plate.named('splice plates'), seam };
+    return bars ? { thick: bars.named('bars'), seam: null } : null;
   };
-  const members = middles.map((x, i) => {
-    const over = plateAt(x);
-    const own = over ? length.minus(over.plate.times(2).named('two splice plates')) : length;
-    return deep(rails, ids.cross(i + 1), `cross piece ${i + 1}`, own, sub(x, half), over ? add(z, over.plate.value) : z, 'cross piece');
+  // Where no rail is at an end, the deck is held there by one of them.
+  const edge = posts.joined === 'between' ? posts.post.across.value : ZERO;
+  const left = level.rails.left ? [] : [add(add(ring.x, edge), half)];
+  const right = level.rails.right ? [] : [sub(sub(add(ring.x, ring.width.value), edge), half)];
+  const places = [...left, ...middles, ...right];
+  const members = places.map((x, i) => {
+    const between = over(x);
+    const own = between ? length.minus(between.thick.times(2)) : length;
+    const from = between ? add(z, between.thick.value) : z;
+    return deep(rails, ids.cross(i + 1), `cross piece ${i + 1}`, own, sub(x, half), from, 'cross piece');
   });
   // Where rails go from post to post, the one that it meets is that of its bay; of boards end to end, that over it.
   const bays =
@@ -253,18 +295,20 @@ export function crossPieces(rails: Rails, known: readonly Member[]): Built {
       ? posts.pairs.slice(1).map((p, i) => ({ from: (posts.pairs[i] as PostPair).rear.x0, to: p.rear.x1 }))
       : boards;
   const joints = members.flatMap((m, i): Joint[] => {
-    const x = middles[i] as Length;
+    const x = places[i] as Length;
     const bay = Math.max(
       0,
       bays.findIndex((board) => x >= board.from && x <= board.to),
     );
-    const over = plateAt(x);
-    const thick = over?.plate.value ?? ZERO;
-    const on = (side: 'rear' | 'front') => (over ? ids.splice(side, over.seam + 1) : railPieceId(node, side, bay));
-    return [
-      { carried: m.id, carrier: on('rear'), how: 'screws', on: atZ(add(z, thick)) },
-      { carried: m.id, carrier: on('front'), how: 'screws', on: atZ(sub(acrossAt(rails, 'front'), thick)) },
-    ];
+    const between = over(x);
+    const thick = between?.thick.value ?? ZERO;
+    const on = (side: 'rear' | 'front', at: Length): Joint => {
+      const joint = { carried: m.id, how: 'screws', on: atZ(at) } as const;
+      if (between?.seam != null) return { ...joint, carrier: ids.splice(side, between.seam + 1) };
+      // Through a bar it is held by the rail behind that.
+      return { ...joint, carrier: railPieceId(node, side, bay), ...(between ? { apart: thick } : {}) };
+    };
+    return [on('rear', add(z, thick)), on('front', sub(acrossAt(rails, 'front'), thick))];
   });
   return { members, joints };
 }

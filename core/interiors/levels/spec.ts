@@ -12,6 +12,8 @@ export const LevelSchema = Type.Object(
         stock: IdSchema,
         /** How wide the rails are; as high as that where they stand on edge. */
         wide: SizeSchema,
+        /** A bar or an angle, mostly of metal, so high, screwed along the inside of those across. */
+        bar: Type.Optional(Type.Object({ stock: IdSchema, high: SizeSchema }, closed)),
         /** Laid on their faces rather than on edge. */
         flat: Type.Optional(Type.Literal(true)),
         front: Type.Boolean(),

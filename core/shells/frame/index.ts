@@ -156,6 +156,15 @@ function shape(piece: Frame, workshop: Workshop): Shape {
   const top = levelMembers(at);
   const drawn = pullOutOf(piece, at, { width, depth }, top.members);
   const braced = bracesOf(piece, posts, divided.spaces, workshop);
+  const open = piece.top.level.deck && (['front', 'rear', 'left', 'right'] as const).some((side) => !piece.top.level.rails[side]);
+  const higher: Fact[] = open
+    ? [
+        {
+          name: 'clear where no rail is, high',
+          figure: height.minus(woodOf(workshop, piece.top.level.deck?.stock ?? '').thickness.named('deck')).named('clear, high'),
+        },
+      ]
+    : [];
   const shell = [...own, ...top.members, ...drawn.members, ...braced.members];
   const standing = own.filter((m) => m.role === 'post');
   const legs = drawn.members.filter((m) => m.role === 'post');
@@ -176,7 +185,7 @@ function shape(piece: Frame, workshop: Workshop): Shape {
     facts: [
       ...made.facts,
       ...braced.facts,
-      { space: piece.interior.id, facts: [...squareFacts(envelope), ...top.deckFacts, ...drawn.facts] },
+      { space: piece.interior.id, facts: [...squareFacts(envelope), ...higher, ...top.deckFacts, ...drawn.facts] },
     ],
   };
   const on = onTop(piece, workshop, { width, height, depth }, [...top.members, ...drawn.members]);

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Input } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Level } from '../../../core/interiors/index.js';
+import { materialOf } from '../../../core/stock/index.js';
 import { inch, mm, type Length } from '../../../core/length/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
@@ -148,6 +149,28 @@ export function LevelFields<P>({ level, as, fields: { change, length }, of }: Le
       >
         {`Cross pieces under the ${of.toLowerCase()} deck`}
       </WideTick>
+      <WideTick
+        isSelected={rails.bar !== undefined}
+        onChange={(on) => {
+          const stock = bench.records.stock.find((s) => materialOf(s.data.material)?.form === 'metal')?.id ?? rails.stock;
+          const bar = { stock, high: unit === 'mm' ? mm(30) : inch(1.25) };
+          change(on ? withRails({ bar }) : as({ ...level, rails: without(rails, 'bar') }), 'Changed the bars');
+        }}
+      >
+        {`Bars along the ${of.toLowerCase()} rails, to stiffen them`}
+      </WideTick>
+      {rails.bar ? (
+        <>
+          <StockSelect
+            label={`${of} bars of`}
+            value={rails.bar.stock}
+            onChange={(stock) => change(withRails({ bar: { ...(rails.bar as NonNullable<typeof rails.bar>), stock } }), 'Changed the bars')}
+          />
+          {length(`${of} bars high`, rails.bar.high, (high) =>
+            withRails({ bar: { ...(rails.bar as NonNullable<typeof rails.bar>), high } }),
+          )}
+        </>
+      ) : null}
       <WideTick
         isSelected={splice !== undefined}
         onChange={(on) =>
