@@ -53,8 +53,20 @@ export const anyFrame: fc.Arbitrary<{ readonly piece: Frame; readonly shop: Work
     post: length(40, 50),
     rail: length(18, 24),
     onTop: fc.boolean(),
+    feet: fc.constantFrom<Frame['feet']>(undefined, { are: 'feet', high: mm(20) }, { are: 'castors', high: mm(60), rated: 40 }),
+    held: fc.constantFrom<Frame['held']>(undefined, 'bolts'),
+    braced: fc.option(
+      fc.record({ at: fc.constantFrom('ends' as const, 'rear' as const), is: fc.constantFrom('diagonal' as const, 'cross' as const) }),
+    ),
+    bar: fc.boolean(),
+    splice: fc.boolean(),
+    slats: fc.option(fc.integer({ min: 3, max: 11 })),
+    pullOut: fc.option(
+      fc.record({ overlap: length(120, 200), guides: fc.nat(2), legs: fc.integer({ min: 2, max: 4 }), hand: fc.boolean() }),
+    ),
+    people: fc.nat(2),
   })
-  .map(({ levels, made, top, over, middle, board, sheets, post, rail, onTop, ...c }) => {
+  .map(({ levels, made, top, over, middle, board, sheets, post, rail, onTop, feet, held, braced, ...c }) => {
     const given = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
     const spaces = [
       space('foot'),
@@ -66,6 +78,7 @@ export const anyFrame: fc.Arbitrary<{ readonly piece: Frame; readonly shop: Work
         post: stock({ name: 'post', form: 'board', material: 'sitka-spruce', thickness: post, width: mm(120), length: mm(3000) }),
         rail: stock({ name: 'rail', form: 'board', material: 'sitka-spruce', thickness: rail, width: mm(95), length: board ?? mm(3000) }),
         deck: stock({ name: 'deck', thickness: mm(12), length: mm(2500), width: mm(1250) }),
+        bar: stock({ name: 'bar', form: 'board', material: 'steel', thickness: mm(4), width: mm(40), length: mm(3000) }),
       },
       things: { tin: thing() },
     });
@@ -75,6 +88,19 @@ export const anyFrame: fc.Arbitrary<{ readonly piece: Frame; readonly shop: Work
       board && c.joined !== 'between' && c.through === 'across' ? [false, true].flatMap((right) => seamsOf(c.width, board, right)) : [];
     const under = [...new Set(seams)].map((x) => (x - Math.round(across / 2)) as Length);
     const middles = under.length > 0 ? under : middle ? [mm(Math.round(c.width / mm(2.2)))] : [];
+    const flat = made.rails.flat;
+    const rails = { ...top.rails, flat } as Level['rails'];
+    const highest: Level = {
+      ...top,
+      rails: c.bar && c.joined === 'between' && !flat ? { ...rails, bar: { stock: 'bar', high: mm(30) } } : rails,
+      ...(c.splice ? { splice: { stock: 'deck', long: mm(200) } } : {}),
+    };
+    // Slats as wide as leaves a tenth of the deck between them.
+    const wide = c.slats ? ((Math.floor((0.9 * c.width) / c.slats / mm(0.5)) * mm(0.5)) as Length) : ZERO;
+    const slatted: Level = c.slats
+      ? { ...highest, deck: { stock: 'rail', goes: 'over', gap: ZERO, slats: { wide, count: c.slats } } }
+      : highest;
+    const drawn = c.slats && c.pullOut && c.joined === 'between' && !flat ? c.pullOut : null;
     const piece: Frame = {
       name: 'frame',
       shell: 'frame',
@@ -88,10 +114,26 @@ export const anyFrame: fc.Arbitrary<{ readonly piece: Frame; readonly shop: Work
       joined: c.joined,
       through: c.through,
       top: {
-        level: { ...top, rails: { ...top.rails, flat: made.rails.flat } as Level['rails'] },
+        level: slatted,
         over,
         ...(onTop ? { things: [{ thing: 'tin', count: 3 }] } : {}),
+        ...(c.people > 0 ? { people: c.people } : {}),
       },
+      ...(feet ? { feet } : {}),
+      ...(held ? { held } : {}),
+      ...(braced ? { braces: [{ ...braced, space: 'foot', stock: 'rail', wide: mm(40) }] } : {}),
+      ...(drawn
+        ? {
+            pullOut: {
+              board: { stock: 'deck', wide: mm(95) },
+              legs: { stock: 'rail', wide: mm(60), count: drawn.legs },
+              overlap: drawn.overlap,
+              behind: mm(20),
+              guides: { count: drawn.guides, gap: mm(1) },
+              ...(drawn.hand ? { handHold: true } : {}),
+            },
+          }
+        : {}),
       ...(sheets ? { sheets } : {}),
       interior: space('in', { split: { axis: 'up', making, members: levels.map((_, i) => ({ id: `l${i + 1}` })), spaces } }),
     };

@@ -204,7 +204,8 @@ export function splicesOf(rails: Rails): Built {
   const { level, posts, node, workshop, y, label } = rails.at;
   const { splice } = level;
   const boards = boardsInPlace(rails);
-  if (!splice || level.rails.flat || posts.joined === 'between') return { members: [], joints: [] };
+  // Lapped on a post, both boards are held by that.
+  if (!splice || level.rails.flat || posts.joined !== 'end-on') return { members: [], joints: [] };
   const ids = levelIds(node);
   const wood = woodOf(workshop, splice.stock);
   const half = scale(splice.long, 0.5);
@@ -242,7 +243,8 @@ const middleOf = ({ frame: { v, origin } }: Member, half: Length) => (v[0] === 1
 export function crossPieces(rails: Rails, known: readonly Member[]): Built {
   const { level, posts, node } = rails.at;
   const { cross } = level;
-  if (!cross || !level.rails.front || !level.rails.rear) return { members: [], joints: [] };
+  // Slats lie the same way, and need none under them.
+  if (!cross || level.deck?.slats || !level.rails.front || !level.rails.rear) return { members: [], joints: [] };
   const ids = levelIds(node);
   const { ring } = posts;
   const b = rails.broad.value;
@@ -271,7 +273,7 @@ export function crossPieces(rails: Rails, known: readonly Member[]): Built {
   const { splice } = level;
   const { bar } = level.rails;
   const thickOf = (stock: string) => woodOf(rails.at.workshop, stock).thickness;
-  const plate = splice && !level.rails.flat ? thickOf(splice.stock) : null;
+  const plate = splice && !level.rails.flat && posts.joined === 'end-on' ? thickOf(splice.stock) : null;
   const bars = bar && posts.joined === 'between' ? thickOf(bar.stock) : null;
   const over = (x: Length): { readonly thick: Figure; readonly seam: number | null } | null => {
     const seam = plate && splice ? seams.findIndex((at) => Math.abs(at - x) < half + splice.long / 2) : -1;
@@ -282,7 +284,8 @@ export function crossPieces(rails: Rails, known: readonly Member[]): Built {
   const edge = posts.joined === 'between' ? posts.post.across.value : ZERO;
   const left = level.rails.left ? [] : [add(add(ring.x, edge), half)];
   const right = level.rails.right ? [] : [sub(sub(add(ring.x, ring.width.value), edge), half)];
-  const places = [...left, ...middles, ...right];
+  const ends = [...left, ...right];
+  const places = [...left, ...middles.filter((x) => ends.every((end) => Math.abs(x - end) >= b)), ...right];
   const members = places.map((x, i) => {
     const between = over(x);
     const own = between ? length.minus(between.thick.times(2)) : length;

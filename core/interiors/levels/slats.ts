@@ -43,7 +43,7 @@ function grown(of: Figure, { over = NO_OVERHANG, source }: LevelAt, sides: reado
 /** Where the slats of a deck lie; null for a deck that has none, or where they cannot be laid. */
 export function slatsLaid({ at, high }: Pick<Rails, 'at' | 'high'>): SlatsLaid | null {
   const slats = at.level.deck?.slats;
-  if (!slats || slatProblems({ at }).length > 0) return null;
+  if (!slats || slatProblems({ at }).some((p) => p.stops)) return null;
   const { ring } = at.posts;
   const over = at.over ?? NO_OVERHANG;
   const run = slatRun(grown(ring.width, at, ['left', 'right']), slats, at);
@@ -130,6 +130,16 @@ export function slatProblems({ at }: Pick<Rails, 'at'>) {
   const problem = (id: string, sentence: ReturnType<typeof say>) => [
     { id: `${id}-${at.node}`, about: at.node, stops: true, sentence, fixes: [] },
   ];
+  if (at.level.cross)
+    return [
+      {
+        id: `slats-cross-${at.node}`,
+        about: at.node,
+        stops: false,
+        sentence: say`Cross pieces of ${at.label} would lie the same way as its slats, and hold none of them: they are left out.`,
+        fixes: [],
+      },
+    ];
   if (deck.goes === 'round')
     return problem('slats-round', say`Slats of ${at.label} lie over the posts, and its deck goes round them: a sheet can, slats cannot.`);
   if (all >= room + (at.over?.left ?? ZERO) + (at.over?.right ?? ZERO))

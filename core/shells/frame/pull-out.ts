@@ -1,5 +1,5 @@
 import { Figure, len, say, size, type Source } from '../../figure/index.js';
-import { ZERO, add, mm, negative, scale, sub, type Length } from '../../length/index.js';
+import { ZERO, add, greatest, mm, negative, scale, sub, type Length } from '../../length/index.js';
 import {
   levelIds,
   levelRails,
@@ -166,9 +166,15 @@ function stopsOf({ spec, level, laid, wood, rails, broad, stroke }: At, slats: r
   const front = rails.find((r) => r.id === levelIds(level.node).rail(1));
   if (!front) return { members: [], joints: [], room: null };
   const dealt = dealtTo(spec, laid.slats.length);
-  const guiding = slats.filter((_, i) => dealt.held(2 * i + 1) !== null);
-  const [first, last] = [slats[0], slats.at(-1)];
-  const on = guiding.length > 0 ? guiding : [first, last].flatMap((s) => (s ? [s] : []));
+  // Over the ends of the frame there are posts and rails under a slat.
+  const { ring, post } = level.posts;
+  const edge = greatest([post.across.value, broad]);
+  const clear = slats.filter((s) => {
+    const { x } = s.frame.origin;
+    return x >= add(ring.x, edge) && add(x, s.width.value) <= sub(add(ring.x, ring.width.value), edge);
+  });
+  const guiding = clear.filter((s) => dealt.held(slats.indexOf(s) * 2 + 1) !== null);
+  const on = guiding.length > 0 ? guiding : [...new Set([clear[0], clear.at(-1)])].flatMap((s) => (s ? [s] : []));
   const rear = front.frame.v[2] === -1 ? sub(front.frame.origin.z, broad) : front.frame.origin.z;
   const end = sub(rear, stroke.value);
   const begins = sub(end, STOP);
@@ -190,7 +196,8 @@ function stopsOf({ spec, level, laid, wood, rails, broad, stroke }: At, slats: r
     }),
   );
   const joints = members.map((m, n): Joint => ({ carried: m.id, carrier: (on[n] as Member).id, how: 'glued' }));
-  const free = add(laid.z, spec.behind);
+  // Behind them are the ends of its slats, and the rear rail.
+  const free = greatest([add(laid.z, spec.behind), ...(level.level.rails.rear ? [add(ring.z, broad)] : [])]);
   return { members, joints, room: sub(begins, free) };
 }
 
@@ -221,7 +228,7 @@ function problemsOf({ spec, laid, stroke, level }: At, room: Length | null): Sha
     return [
       problem(
         'stops',
-        say`There is no room on its slats for stops behind the front rail: they would begin ${len(negative(room))} before the slats do. Let it overlap more.`,
+        say`There is no room under its slats for stops between the rear and the front rail: ${len(negative(room))} are missing. Let it overlap more.`,
         [
           {
             label: say`Overlap by ${len(sub(spec.overlap, room))}`,
@@ -281,7 +288,7 @@ export function pullOutOf(piece: Frame, level: LevelAt, overall: At['overall'], 
   const slats = sliding.map((s) => slatMember(rails, s, { y: laid.y, z, long }));
   const stops = stopsOf(at, slats);
   const problems = problemsOf(at, stops.room);
-  if (problems.some((p) => p.id === 'pull-out-stroke')) return { ...NOT_DRAWN, problems };
+  if (problems.some((p) => p.stops)) return { ...NOT_DRAWN, problems };
   const own = [...front.members, ...slats, ...stops.members];
   const thick = wood.legs.thickness.value;
   const onFront = (slat: Member, out: Length): Joint => ({
