@@ -37,7 +37,7 @@ export function boltBearing(gravity: number, D: number, along: boolean): number 
  * A bolt in single shear, for permanent load, N: the least of the six modes, with Rd of 4 Kθ, 3.6 Kθ and 3.2 Kθ
  * (NDS table 12.3.1B), 0.67 of it where it goes into end grain.
  * @param diameter mm
- * @example boltLateral(8, { thickness: 45, gravity: 0.4, along: true }, { thickness: 60, gravity: 0.4, along: false }, true) // 470.9
+ * @example boltLateral(8, { thickness: 45, gravity: 0.4, along: true }, { thickness: 60, gravity: 0.4, along: false }, true) // 482.3
  */
 export function boltLateral(diameter: number, side: BoltedWood, main: BoltedWood, endGrain: boolean): number {
   const D = diameter / MM_PER_INCH;

@@ -172,9 +172,18 @@ export function depthOf(a: Convex, b: Convex): number {
 
 /** How far two convex bodies are apart at least, mm: the widest gap along any direction that may separate them; 0 where they meet. */
 export function gapOf(a: Convex, b: Convex): number {
-  let widest = 0;
+  let widest = boxGap(a, b);
   for (const d of separating(a, b)) widest = Math.max(widest, -sharedAlong(a, b, d));
   return widest;
+}
+
+/** How far the least boxes of two bodies are apart along an axis of the piece, mm: no more than the bodies are; 0 where they meet. */
+export function boxGap(a: Convex, b: Convex): number {
+  const others = reachesOf(b);
+  return reachesOf(a).reduce((most, [a0, a1], i) => {
+    const [b0, b1] = others[i] as readonly [number, number];
+    return Math.max(most, a0 - b1, b0 - a1);
+  }, 0);
 }
 
 /** What two bodies have in common along a direction, mm; below zero it is the gap between them. */

@@ -1,4 +1,4 @@
-import { CLOSE, cutBy, depthOf, extentOf, gapOf, massOf, prism, type Convex, type Face, type Plane } from './convex.js';
+import { CLOSE, cutBy, depthOf, extentOf, boxGap, gapOf, massOf, prism, type Convex, type Face, type Plane } from './convex.js';
 import { convexPieces, type Profile } from './profile.js';
 import { dot, minus, plus, scaled, turned, type Vector } from './vector.js';
 
@@ -60,7 +60,14 @@ export function overlapOf(a: Solid, b: Solid): number {
 
 /** How far two solids are apart at least, mm; 0 where they meet. */
 export function apartOf(a: Solid, b: Solid): number {
-  return Math.min(...a.bodies.flatMap((p) => b.bodies.map((q) => gapOf(p, q))));
+  const pairs = a.bodies.flatMap((p) => b.bodies.map((q) => ({ p, q, least: boxGap(p, q) })));
+  let apart = Infinity;
+  // The nearest first: what is further off by its box alone is no nearer.
+  for (const { p, q, least } of pairs.sort((x, y) => x.least - y.least)) {
+    if (apart === 0 || least >= apart) break;
+    apart = Math.min(apart, gapOf(p, q));
+  }
+  return apart;
 }
 
 /** A movement of what belongs together: along a line, or about one. */

@@ -166,12 +166,14 @@ function stopsOf({ spec, level, laid, wood, rails, broad, stroke }: At, slats: r
   const front = rails.find((r) => r.id === levelIds(level.node).rail(1));
   if (!front) return { members: [], joints: [], room: null };
   const dealt = dealtTo(spec, laid.slats.length);
-  // Over the ends of the frame there are posts and rails under a slat.
+  // Over posts, and over rails at the ends of the frame, there is no room under a slat.
   const { ring, post } = level.posts;
   const edge = greatest([post.across.value, broad]);
   const clear = slats.filter((s) => {
     const { x } = s.frame.origin;
-    return x >= add(ring.x, edge) && add(x, s.width.value) <= sub(add(ring.x, ring.width.value), edge);
+    const end = add(x, s.width.value);
+    const between = level.posts.pairs.every(({ rear }) => end <= rear.x0 || x >= rear.x1);
+    return between && x >= add(ring.x, edge) && end <= sub(add(ring.x, ring.width.value), edge);
   });
   const guiding = clear.filter((s) => dealt.held(slats.indexOf(s) * 2 + 1) !== null);
   const on = guiding.length > 0 ? guiding : [...new Set([clear[0], clear.at(-1)])].flatMap((s) => (s ? [s] : []));
