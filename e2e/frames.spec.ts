@@ -142,4 +142,37 @@ for (const by of [pointer, keyboard]) {
     for (const size of ['487', '455']) await expect(part(page, /deck/, size)).toBeVisible();
     await expect(part(page, /drawer side/, '367')).toContainText('135');
   });
+
+  test(`job 14 from empty by ${by.name}: a bed of 17 slats, eight of them drawn out by 420 with a front on legs`, async ({
+    page,
+    empty,
+  }) => {
+    test.setTimeout(300_000);
+    const hands = by(page);
+    await begin(page, hands, empty, 'List the things');
+    await frame(hands, 'Spruce 45', '45', 'Spruce 45', '45', ['Ash 27', '27']);
+    await hands.type('Top rails wide', '95');
+    await hands.choose('Top deck', 'Slats over the posts');
+    await hands.type('Top slats wide', '104');
+    await hands.type(/^Top slats$/, '17');
+    await hands.choose('Rails held by', 'Bolts: comes apart');
+    await hands.tick('A pull-out with every other slat of the top');
+    await addStock(hands, 'Its front board of', 'Spruce 20', '20');
+    await hands.type('Its front board wide', '104');
+    await addStock(hands, 'Its legs and rail of', 'Spruce 21', '21');
+    await hands.station('Measure');
+    for (const [reach, size] of [
+      ['Width', '1884'],
+      ['Height', '400'],
+      ['Depth', '640'],
+    ] as const)
+      await hands.type(`${reach}, given`, size);
+    await hands.station('Divide');
+    await hands.press('button', 'All spaces at once');
+    for (const told of ['8 of 9.5 mm, 4 of 9 mm, 4 of 1 mm', '420', '1060']) await expect(sum(page)).toContainText(told);
+    await hands.choose('What is open', 'the pull-out open');
+    await expect(page.getByRole('group', { name: /to scale/ })).toBeVisible();
+    await hands.station('Parts');
+    for (const size of ['620', '600']) await expect(part(page, /slat/, size)).toBeVisible();
+  });
 }
