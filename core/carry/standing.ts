@@ -1,7 +1,7 @@
-import { toMm } from '../length/index.js';
+import { add, sub, toMm } from '../length/index.js';
 import { boxOf, type PlacedSpace, type Shape, type Stand } from '../piece/index.js';
 import type { Vector } from '../solid/index.js';
-import type { Block } from '../things/index.js';
+import { HALF_A_FOOT, feetOf, type Block } from '../things/index.js';
 import type { Line } from './line.js';
 
 /** What one member puts on another: how much and where. */
@@ -73,19 +73,26 @@ function standingIn(space: PlacedSpace): readonly Standing[] {
   const whole = { space: space.id, along: ACROSS, from, to };
   const massOf = ({ thing, count }: Block) => (thing.mass ?? 0) * count;
   const kgOf = (blocks: readonly Block[]) => blocks.reduce((sum, b) => sum + massOf(b), 0);
-  const placed = space.blocks.flatMap((b): Standing[] => {
+  const onFeet = space.blocks.filter((b) => feetOf(b, { ...space.box, setback: space.setback }) !== null);
+  const feet = onFeet.flatMap((b): Standing[] => {
+    const { xs } = feetOf(b, { ...space.box, setback: space.setback }) as NonNullable<ReturnType<typeof feetOf>>;
+    return xs.map((x) => ({ ...whole, kg: massOf(b) / 2, from: toMm(sub(x, HALF_A_FOOT)), to: toMm(add(x, HALF_A_FOOT)) }));
+  });
+  const others = space.blocks.filter((b) => !onFeet.includes(b));
+  const placed = others.flatMap((b): Standing[] => {
     if (typeof b.at !== 'number') return [];
     const left = Math.min(from + toMm(b.at), to);
     return [{ ...whole, kg: massOf(b), from: left, to: Math.max(left + 1, Math.min(left + toMm(b.width), to)) }];
   });
-  const unplaced = space.blocks.filter((b) => typeof b.at !== 'number' && b.at !== 'spread');
+  const unplaced = others.filter((b) => typeof b.at !== 'number' && b.at !== 'spread');
   const long = unplaced.reduce((sum, b) => sum + toMm(b.width), 0);
   const stays = long >= FILLS * (to - from) && unplaced.every((b) => b.at === undefined);
-  const spread = space.blocks.filter((b) => b.at === 'spread' || (stays && unplaced.includes(b)));
+  const spread = others.filter((b) => b.at === 'spread' || (stays && unplaced.includes(b)));
   const moves = stays ? [] : unplaced;
   return [
     ...(spread.length > 0 ? [{ ...whole, kg: kgOf(spread) }] : []),
     ...placed,
+    ...feet,
     ...(moves.length > 0 ? [{ ...whole, kg: kgOf(moves), row: moves.map((b) => ({ wide: toMm(b.width), kg: massOf(b) })) }] : []),
   ];
 }

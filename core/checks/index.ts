@@ -10,6 +10,7 @@ import { missingStock } from './missing.js';
 import { overlapChecks } from './overlaps.js';
 import { peopleChecks } from './people.js';
 import { shellOf } from '../shells/index.js';
+import { machineFeetChecks } from './machine-feet.js';
 import { memberChecks } from './members.js';
 import { placeChecks } from './place.js';
 import { postChecks } from './posts.js';
@@ -64,6 +65,7 @@ export function checksOf(
     ...peopleChecks(piece, shape, carried, letters, workshop),
     ...postChecks(piece, shape, carried, letters, workshop),
     ...useChecks(piece, shape, letters, workshop),
+    ...machineFeetChecks(shape),
     ...feetChecks(shape, carried, letters),
     ...drawnOutChecks(piece, shape, letters, workshop),
     ...memberChecks(piece, shape, carried, letters, workshop),

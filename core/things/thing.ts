@@ -32,6 +32,8 @@ export const ThingSchema = Type.Object(
     together: Type.Optional(NameSchema),
     /** How far it may stand out over the front of a shelf. */
     mayStandOut: Type.Optional(DistanceSchema),
+    /** It stands on four feet, so far in from its sides, and from its front and rear; all over where it is left out. */
+    feet: Type.Optional(Type.Object({ aside: DistanceSchema, deep: DistanceSchema }, closed)),
   },
   closed,
 );

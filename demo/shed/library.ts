@@ -129,6 +129,7 @@ export const THINGS: ProjectFile['things'] = {
     wayUp: 'upright',
     stack: 1,
     facesOut: true,
+    feet: { aside: mm(30), deep: mm(25) },
   },
   'bench-mattress': {
     name: 'Bench mattress',

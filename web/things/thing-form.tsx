@@ -26,6 +26,9 @@ interface Form {
   oneRow: boolean;
   together: string;
   mayStandOut: Length;
+  onFeet: boolean;
+  feetAside: Length;
+  feetDeep: Length;
 }
 
 export function formOf(thing: Thing): Form {
@@ -47,6 +50,9 @@ export function formOf(thing: Thing): Form {
     oneRow: thing.oneRow ?? false,
     together: thing.together ?? '',
     mayStandOut: thing.mayStandOut ?? ZERO,
+    onFeet: thing.feet !== undefined,
+    feetAside: thing.feet?.aside ?? ZERO,
+    feetDeep: thing.feet?.deep ?? ZERO,
   };
 }
 
@@ -55,7 +61,7 @@ function thingOf(form: Form): Thing {
     form.kind === 'box'
       ? { kind: 'box', width: form.width, height: form.height, depth: form.depth }
       : { kind: 'cylinder', diameter: form.width, height: form.height };
-  const { name, count, clearance, wayUp, stack, mass, often, facesOut, oneRow, together, mayStandOut } = form;
+  const { name, count, clearance, wayUp, stack, mass, often, facesOut, oneRow, together, mayStandOut, onFeet, feetAside, feetDeep } = form;
   return {
     name: name.trim(),
     shape,
@@ -69,6 +75,7 @@ function thingOf(form: Form): Thing {
     ...(oneRow ? { oneRow } : {}),
     ...(together.trim() ? { together: together.trim().slice(0, 80) } : {}),
     ...(mayStandOut > ZERO ? { mayStandOut } : {}),
+    ...(onFeet ? { feet: { aside: feetAside, deep: feetDeep } } : {}),
   };
 }
 
@@ -79,7 +86,7 @@ function LengthEntry({
   least,
 }: {
   control: Control<Form>;
-  name: 'width' | 'height' | 'depth' | 'clearance' | 'mayStandOut';
+  name: 'width' | 'height' | 'depth' | 'clearance' | 'mayStandOut' | 'feetAside' | 'feetDeep';
   label: string;
   least?: Length;
 }) {
@@ -140,6 +147,7 @@ function NumberEntry({
 const TICKS = [
   ['often', 'Used often'],
   ['facesOut', 'Its front faces out'],
+  ['onFeet', 'It stands on four feet'],
   ['oneRow', 'One row only, none behind'],
 ] as const;
 
@@ -162,6 +170,7 @@ export function ThingForm({
 }) {
   const { control, handleSubmit, formState, getValues, setValue } = useForm<Form>({ defaultValues: formOf(thing) });
   const kind = useWatch({ control, name: 'kind' });
+  const onFeet = useWatch({ control, name: 'onFeet' });
   return (
     <Panel
       as="form"
@@ -248,6 +257,12 @@ export function ThingForm({
             </TextField>
           )}
         />
+        {onFeet ? (
+          <>
+            <LengthEntry control={control} name="feetAside" label="Feet in from its sides" least={ZERO} />
+            <LengthEntry control={control} name="feetDeep" label="Feet in from front and rear" least={ZERO} />
+          </>
+        ) : null}
         {TICKS.map(([key, label]) => (
           <Controller
             key={key}

@@ -188,7 +188,7 @@ function shape(piece: Frame, workshop: Workshop): Shape {
       { space: piece.interior.id, facts: [...squareFacts(envelope), ...higher, ...top.deckFacts, ...drawn.facts] },
     ],
   };
-  const on = onTop(piece, workshop, { width, height, depth }, [...top.members, ...drawn.members]);
+  const on = onTop(piece, workshop, envelope, [...top.members, ...drawn.members]);
   if (!on) return assembled(divided, all, whole, problems);
   const spaces = new Map([...divided.spaces, [on.space.id, on.space]]);
   return assembled({ ...divided, spaces }, { ...all, stands: [...all.stands, on.stand] }, whole, problems);

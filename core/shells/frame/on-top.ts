@@ -1,9 +1,10 @@
 import { Figure, size } from '../../figure/index.js';
-import { LONGEST, ZERO, add, type Length } from '../../length/index.js';
+import { LONGEST, ZERO, add, greatest, scale, sub, type Length } from '../../length/index.js';
 import { FLOOR, OPEN, type Member, type PlacedSpace, type Stand } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { blockIn, type Block } from '../../things/index.js';
 import { standsOn } from '../../interiors/levels/index.js';
+import type { Envelope } from './envelope.js';
 import { PULL_OUT } from './ids.js';
 import type { Frame } from './spec.js';
 
@@ -37,10 +38,15 @@ export function needOnTop(piece: Frame, reach: 'width' | 'depth', workshop: Work
 export function onTop(
   piece: Frame,
   workshop: Workshop,
-  { width, height, depth }: { readonly width: Figure; readonly height: Figure; readonly depth: Figure },
+  { width, height, depth, posts }: Pick<Envelope, 'width' | 'height' | 'depth' | 'posts'>,
   members: readonly Member[],
 ): { readonly space: PlacedSpace; readonly stand: Stand } | null {
-  const blocks = blocksOn(piece, workshop, { width: width.value, depth: depth.value });
+  // On a deck that goes over all of it there is room out to its edges; on rails, out to the ring of them.
+  const over = piece.top.level.deck?.goes === 'over';
+  const { ring } = posts;
+  const [wide, deep] = over ? [width, depth] : [ring.width, ring.depth];
+  const [x0, z0] = over ? [ZERO, ZERO] : [ring.x, ring.z];
+  const blocks = blocksOn(piece, workshop, { width: wide.value, depth: deep.value });
   const { people = 0 } = piece.top;
   if (blocks.length === 0 && people === 0) return null;
   const tall = Math.max(0, ...blocks.map((b) => b.height)) as Length;
@@ -55,10 +61,11 @@ export function onTop(
     id: ON_TOP,
     space: { id: ON_TOP, name: 'top', rule: { kind: 'share', weight: 1 }, things: [...(piece.top.things ?? [])] },
     label: 'on top',
-    box: { x0: ZERO, x1: width.value, y0: height.value, y1: add(height.value, tall), z0: ZERO, z1: depth.value },
-    clear: { width, height: size('tallest on it', tall), depth },
+    box: { x0, x1: add(x0, wide.value), y0: height.value, y1: add(height.value, tall), z0, z1: add(z0, deep.value) },
+    clear: { width: wide, height: size('tallest on it', tall), depth: deep },
     neighbours: { left: OPEN, right: OPEN, below: stand.carriers[0] ?? FLOOR, above: OPEN },
-    setback: ZERO,
+    // In the middle of it, as far as it is deeper than what stands there.
+    setback: scale(greatest([ZERO, sub(deep.value, greatest([ZERO, ...blocks.map((b) => b.depth)]))]), 0.5),
     off: ZERO,
     standing: height.value,
     within: null,
