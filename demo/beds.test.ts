@@ -14,7 +14,7 @@ const longs = (s: Solution, node: string) =>
   s.shape.members.filter((m) => m.role === 'slat' && m.id.startsWith(node)).map((m) => toMm(m.length.value));
 const factOf = (s: Solution, name: string) => {
   const fact = [...s.shape.facts.values()].flat().find((f) => f.name === name);
-  return fact?.figure ? toMm(fact.figure.value as Length) : fact?.remark ? writeExactly(fact.remark) : undefined;
+  return fact?.figure ? toMm(fact.figure.value) : fact?.remark ? writeExactly(fact.remark) : undefined;
 };
 const said = (s: Solution, id: string) => s.checks.find((c) => c.id === id);
 const stops = (s: Solution) => s.checks.filter((c) => c.severity === 'stop').map((c) => c.id);

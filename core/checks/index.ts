@@ -8,6 +8,7 @@ import { drawnOutChecks } from './drawn-out.js';
 import { feetChecks } from './feet.js';
 import { missingStock } from './missing.js';
 import { overlapChecks } from './overlaps.js';
+import { movementChecks } from './movement.js';
 import { peopleChecks } from './people.js';
 import { shellOf } from '../shells/index.js';
 import { machineFeetChecks } from './machine-feet.js';
@@ -65,6 +66,7 @@ export function checksOf(
     ...peopleChecks(piece, shape, carried, letters, workshop),
     ...postChecks(piece, shape, carried, letters, workshop),
     ...useChecks(piece, shape, letters, workshop),
+    ...movementChecks(piece, shape, letters, workshop),
     ...machineFeetChecks(shape),
     ...feetChecks(shape, carried, letters),
     ...drawnOutChecks(piece, shape, letters, workshop),

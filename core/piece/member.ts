@@ -163,6 +163,8 @@ export interface Member {
   readonly housedWith?: string;
   /** What of its height the screws in its ends keep out of, from its foot and from its head, so that they pass those of what meets there. */
   readonly screwsClear?: { readonly foot: Length; readonly head: Length };
+  /** Held so that it may move across its grain. */
+  readonly slides?: true;
   /** So many more of it are cut, to spare. */
   readonly spares?: number;
   /** How much longer, and wider, it is cut than it is in the end. */

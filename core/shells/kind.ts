@@ -27,6 +27,8 @@ export interface ShellKind<P extends Piece = Piece> {
   racking(piece: P, shape: Shape, carried: Carried, workshop: Workshop): readonly Check[];
   /** The edit that makes a member of the shell itself of another stock; null where there is none. */
   withStock(piece: P, member: Member, stock: string): PieceEdit | null;
+  /** The edit that holds a member so that it may move across its grain; left out where no shell member is held by screws. */
+  lettingSlide?(piece: P, member: Member): PieceEdit | null;
   /** What might make a member of the shell itself pass. */
   remedies(piece: P, asked: Asked): readonly Candidate[];
 }

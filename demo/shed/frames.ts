@@ -88,7 +88,7 @@ const matStand: Frame = {
   joined: 'between',
   through: 'across',
   top: {
-    level: { ...matRails, deck: { stock: 'ash-27', goes: 'over', gap: ZERO } },
+    level: { ...matRails, deck: { stock: 'ash-27', goes: 'over', gap: ZERO, slides: true } },
     over: { front: mm(22), rear: mm(16), left: mm(16), right: mm(16) },
   },
   braces: [{ at: 'ends', is: 'cross', space: 'mat-open', stock: 'ash-22', wide: mm(28) }],

@@ -138,7 +138,7 @@ function deckOf(rails: Rails, under: readonly Member[]): Built {
       purpose: { length: 'covers', width: 'covers' },
       features: covers ? [] : notchesFor(rails, { left: x, front, wide: width.value, long: length.value, gap: deck.gap }),
     });
-    return notched(plain);
+    return notched(deck.slides ? { ...plain, slides: true } : plain);
   });
   return { members, joints: members.flatMap((m, i) => deckJoints(rails, m, boards[i] as Stretch, under)) };
 }

@@ -307,7 +307,7 @@ export function crossPieces(rails: Rails, known: readonly Member[]): Built {
     const thick = between?.thick.value ?? ZERO;
     const on = (side: 'rear' | 'front', at: Length): Joint => {
       const joint = { carried: m.id, how: 'screws', on: atZ(at) } as const;
-      if (between?.seam != null) return { ...joint, carrier: ids.splice(side, between.seam + 1) };
+      if (between && between.seam !== null) return { ...joint, carrier: ids.splice(side, between.seam + 1) };
       // Through a bar it is held by the rail behind that.
       return { ...joint, carrier: railPieceId(node, side, bay), ...(between ? { apart: thick } : {}) };
     };

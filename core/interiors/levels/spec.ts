@@ -31,6 +31,8 @@ export const LevelSchema = Type.Object(
           /** Round the posts, with notches so much larger than they are, or over their ends. */
           goes: Type.Union([Type.Literal('round'), Type.Literal('over')]),
           gap: DistanceSchema,
+          /** Held by screws in slots, or by buttons, so that solid wood may move across its grain. */
+          slides: Type.Optional(Type.Literal(true)),
           /** So much of a sheet from the rear to the front, in the middle of its frame; as deep as that where it is left out. */
           wide: Type.Optional(SizeSchema),
           /** So many slats from the rear to the front in place of a sheet, with equal gaps between. */

@@ -271,3 +271,78 @@ test('a sheet takes a push along its own breadth, however far a deck stands out 
   expect(said(150)).toBe(said(15));
   expect(said(15)).toMatch(/sheet takes [\d.]+ N sideways/);
 });
+
+test('a machine on four feet presses where they are, and one that is over nothing is told', () => {
+  const on = (feet: { aside: number; deep: number }, top: Partial<Level> = {}) => {
+    const press = shop.things.get('press');
+    const things = { press: { ...(press as NonNullable<typeof press>), feet: { aside: mm(feet.aside), deep: mm(feet.deep) } } };
+    const stocked = workshop({ stock: Object.fromEntries(shop.stock), things });
+    const { top: own } = pressStand();
+    return solve(pressStand({ top: { ...own, level: { ...own.level, ...top } } }), stocked, {});
+  };
+  const told = (s: Solution) => s.checks.find((c) => c.id.startsWith('foot-'));
+  // 6 of margin and 30: over the side rail of 45; 25 in from the front: over the front rail.
+  const s = on({ aside: 30, deep: 60 });
+  expect(told(s)).toBeUndefined();
+  const standing = s.carried.members.get('frame-top/rail/1')?.standing.map((x) => [x.kg, x.from, x.to]);
+  expect(standing).toEqual([
+    [190 / 8, 16, 56],
+    [190 / 8, 596, 636],
+  ]);
+  // 66 from the left is past that rail, and 66 from the front past the other.
+  const bare = on({ aside: 60, deep: 60 });
+  expect(told(bare)).toMatchObject({ severity: 'stop' });
+  expect(writeExactly(told(bare)?.sentence ?? [])).toMatch(/^4 of the four feet of press are over nothing, the first 66 mm from the left/);
+  expect(told(on({ aside: 60, deep: 60 }, { deck: round('ply12') }))).toBeUndefined();
+});
+
+test('a deck of solid wood says how much it moves, and is fine once it may', () => {
+  const own = pressStand();
+  const decked = (deck: Partial<NonNullable<Level['deck']>>) =>
+    solve(
+      pressStand({
+        joined: 'between',
+        top: { ...own.top, level: { ...own.top.level, deck: { stock: 'ash27', goes: 'over', gap: ZERO, ...deck } } },
+      }),
+      shop,
+      {},
+    ).checks.find((c) => c.id.startsWith('moves-'));
+  const fast = decked({});
+  // White ash, 472 wide, flat sawn, 6 to 10 %: 472 × 0.00274 × 4 = 5.17.
+  expect(writeExactly(fast?.sentence ?? [])).toContain('5.2 mm across its grain');
+  expect([fast?.severity, fast?.fixes.length]).toEqual(['look', 1]);
+  expect(decked({ slides: true })).toMatchObject({ severity: 'good' });
+  expect(decked({ stock: 'ply12' })).toBeUndefined();
+});
+
+test('slats over a frame: equal gaps, each on both rails; too many, or round posts, and they are told', () => {
+  const slats = (count: number, goes: 'over' | 'round' = 'over') => {
+    const own = pressStand();
+    const deck = { stock: 'deal21', goes, gap: ZERO, slats: { wide: mm(70), count } };
+    return solve(pressStand({ joined: 'between', top: { ...own.top, level: { ...own.top.level, deck } } }), shop, {});
+  };
+  const s = slats(7);
+  const xs = s.shape.members.filter((m) => m.role === 'slat').map((m) => toMm(boxOf(m).x0));
+  // (652 − 7 × 70) / 6 = 27 exactly.
+  expect(xs).toEqual([0, 97, 194, 291, 388, 485, 582]);
+  expect(s.carried.members.get('frame-top/slat/3')?.supports.map((x) => x.carrier)).toEqual(['frame-top/rail/1', 'frame-top/rail/2']);
+  expect(stops(slats(10))).toContain('slats-wide-frame-top');
+  expect(stops(slats(5, 'round'))).toContain('slats-round-frame-top');
+});
+
+test('feet lift posts and inner posts alike, and a load over the rating of castors stops the build', () => {
+  const on = (rated?: number) =>
+    solve(pressStand({ feet: { are: 'castors', high: mm(50), ...(rated === undefined ? {} : { rated }) } }), shop, {});
+  const s = on(100);
+  expect([box(s, 'frame/post/front-1').slice(2, 4), box(s, 'frame-top/inner-post/front-1').slice(2, 4)]).toEqual([
+    [50, 700],
+    [50, 605],
+  ]);
+  // Inner posts stand on castors of their own.
+  expect(s.shape.feet).toHaveLength(8);
+  const said = (of: Solution) => of.checks.find((c) => c.id === 'feet-rated');
+  // A quarter of the press and of the ring, with one of eight clear of the floor.
+  expect(said(on(40))).toMatchObject({ severity: 'stop' });
+  expect(said(s)).toMatchObject({ severity: 'good' });
+  expect(said(on())).toMatchObject({ state: 'not judged' });
+});

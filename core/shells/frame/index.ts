@@ -166,7 +166,8 @@ function shape(piece: Frame, workshop: Workshop): Shape {
       ]
     : [];
   const shell = [...own, ...top.members, ...drawn.members, ...braced.members];
-  const standing = own.filter((m) => m.role === 'post');
+  const onTheFloor = new Set([...top.joints, ...made.joints].flatMap((j) => (j.carrier === FLOOR ? [j.carried] : [])));
+  const standing = [...own, ...top.members, ...made.members].filter((m) => m.role === 'post' && (own.includes(m) || onTheFloor.has(m.id)));
   const legs = drawn.members.filter((m) => m.role === 'post');
   const under = [
     { posts: standing, as: piece.feet },
@@ -210,5 +211,11 @@ export const frame: ShellKind<Frame> = {
   shape,
   racking: frameRacking,
   withStock: frameStock,
+  lettingSlide: (piece, { node }) => {
+    const { level } = piece.top;
+    if (node !== TOP_NODE || !level.deck) return null;
+    const deck = { ...level.deck, slides: true as const };
+    return { kind: 'piece', patch: { top: { ...piece.top, level: { ...level, deck } } } };
+  },
   remedies: frameRemedies,
 };

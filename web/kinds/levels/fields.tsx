@@ -91,6 +91,14 @@ export function LevelFields<P>({ level, as, fields: { change, length }, of }: Le
             value={deck.stock}
             onChange={(stock) => change(as({ ...level, deck: { ...deck, stock } }), 'Changed the deck')}
           />
+          <WideTick
+            isSelected={deck.slides ?? false}
+            onChange={(on) =>
+              change(as({ ...level, deck: on ? { ...deck, slides: true } : without(deck, 'slides') }), 'Changed how the deck is held')
+            }
+          >
+            {`${of} deck held so that it may move`}
+          </WideTick>
           {deck.slats ? (
             <>
               {length(`${of} slats wide`, deck.slats.wide, (wide) =>
