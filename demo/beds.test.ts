@@ -1,4 +1,4 @@
-import { GRAVITY, carry, drawnOut, type CarriedMember } from '../core/carry/index.js';
+import { GRAVITY, carry, drawnOut, getAwayWith, wouldBe, type CarriedMember } from '../core/carry/index.js';
 import { writeExactly } from '../core/figure/index.js';
 import { toMm, type Length } from '../core/length/index.js';
 import { boxOf, type Member, type PieceEdit } from '../core/piece/index.js';
@@ -113,6 +113,16 @@ test('a bench to sleep on: a tray of 1242.6 between legs of 21, 389 under its ra
   expect(toMm(boxOf(memberOf(s, 'frame-top/rail/1')).y0)).toBe(389);
   expect(factOf(s, 'clear where no rail is, high')).toBe(434);
   expect(stops(s)).toEqual([]);
+});
+
+test('a deck that would tip up were it next to weightless is still asked how thin it may be', () => {
+  const s = solved('sleeping-bench');
+  const deck = s.carried.members.get('frame-top/deck/1')?.bending;
+  if (!deck) throw new Error('the deck does not bend');
+  // A twentieth of it comes down under a load on its end alone; what passes lies between that and all of it.
+  expect(wouldBe(deck, s.workshop.settings, { thickness: 1 / 20 })).toMatchObject({ mm: Infinity, state: 'fails' });
+  const least = getAwayWith(deck, s.workshop.settings).thickness ?? 0;
+  expect([least > 21 / 20, least < 21]).toEqual([true, true]);
 });
 
 test('a steel bar along a rail takes its part by stiffness', () => {

@@ -1,4 +1,5 @@
 import type { Limit, Settings } from '../project/index.js';
+import { Falls } from './beam.js';
 import type { BendingAnswer } from './bend.js';
 import { sagAllRound } from './panel.js';
 import { allLoaded, loadPatterns, type BeamLoads, type PatternedLoads } from './patterns.js';
@@ -51,7 +52,7 @@ export function wouldBe(answer: BendingAnswer, settings: Pick<Settings, 'limit'>
     EI: stiffnessOf(section) * elastic * thickness ** 3,
     ...(section.narrow ? { narrow: section.narrow.map((n) => ({ ...n, from: n.from * span, to: n.to * span })) } : {}),
   };
-  const then = bent(answer, stretched(answer.loads, span, load, thickness), changed, elastic);
+  const then = asFarAsHeld(() => bent(answer, stretched(answer.loads, span, load, thickness), changed, elastic));
   const factor = verdict.creep.judged ? verdict.creep.factor * creep : 1;
   const mm = then.mm * factor;
   // Held all round, the shorter way decides what is seen of it.
@@ -60,6 +61,16 @@ export function wouldBe(answer: BendingAnswer, settings: Pick<Settings, 'limit'>
   const used = strength.used === null ? null : (strength.used * then.moments) / thickness ** 2;
   const state = worse(stateOf(mm, most), used === null ? 'fine' : stateOf(used, 1));
   return { mm, allowed: most, used, state: !verdict.creep.judged && state !== 'fails' ? 'not judged' : state };
+}
+
+/** What nothing holds any more, such as a thin board that a load on its end tips up, sags without end. */
+function asFarAsHeld(bend: () => { mm: number; moments: number }): { mm: number; moments: number } {
+  try {
+    return bend();
+  } catch (error) {
+    if (error instanceof Falls) return { mm: Infinity, moments: Infinity };
+    throw error;
+  }
 }
 
 /** The sag of a changed member today, mm, and by how many times its moments are greater. */

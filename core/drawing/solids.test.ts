@@ -12,6 +12,8 @@ test('a solid lies in the middle of its box, and its frame is square', () => {
       const solution = solve(p, shop, {});
       const { solids } = sceneOf(solution);
       solution.shape.members.forEach((m, i) => {
+        // A half of two braces that cross fills no rectangle.
+        if (m.role === 'brace') return;
         const solid = solids[i];
         const box = boxOf(m);
         const middle = [box.x0 + box.x1, box.y0 + box.y1, box.z0 + box.z1].map((s) => toMm((s / 2) as typeof box.x0));
@@ -39,6 +41,8 @@ test('in an open pose what is in a drawer goes with it', () => {
       if (!open) return;
       const [shut, out] = [sceneOf(solution), sceneOf(solution, open.pose)];
       shut.things.forEach((t, i) => {
+        // Where the room grows, things are laid out anew.
+        if (solution.shape.spaces.get(t.space)?.growsWith) return;
         const body = bodies.find((b) => b.spaces.includes(t.space));
         const by = body ? toMm(shiftOf(body, open.pose).z) : 0;
         expect((out.things[i]?.middle[2] ?? 0) - t.middle[2]).toBeCloseTo(by, 6);

@@ -6,21 +6,12 @@ import { heldAt, type Support } from '../support.js';
 import { stateOf } from '../verdict.js';
 import { contactOf, depthFrom, grainAlong } from './contact.js';
 import { gravityOf } from './driven.js';
-import { notJudged, type Fixing } from './fixing.js';
+import { notJudged, type BoltedEnd, type Fixing } from './fixing.js';
 
 /** How far a bolt goes into the end of what it holds, to the nut that is let in there from the side, mm, typical. */
 const TO_NUT = 60;
 /** What a bolt is longer than what it goes through: two washers and a nut, mm. */
 const WASHERS = 15;
-
-/** A row of bolts and how many go in it. */
-export interface BoltedEnd {
-  readonly diameter: number;
-  readonly length: number;
-  readonly count: number;
-  /** With a nut let in from the side, or with one on its far end. */
-  readonly nut: 'barrel' | 'plain';
-}
 
 /** Whether the load, which goes down, goes along the grain of a member. */
 const along = ({ frame }: Member) => Math.abs(frame.u[1]) > Math.SQRT1_2;

@@ -1,13 +1,21 @@
 import type { Sentence } from '../../figure/index.js';
 import type { Support } from '../support.js';
 import type { State } from '../verdict.js';
-import type { BoltedEnd } from './bolted.js';
 import type { Row } from './driven.js';
 
 /** A row of screws and how many go in it. */
 export interface ScrewedEnd {
   readonly row: Row;
   readonly count: number;
+}
+
+/** A row of bolts and how many go in it. */
+export interface BoltedEnd {
+  readonly diameter: number;
+  readonly length: number;
+  readonly count: number;
+  /** With a nut let in from the side, or with one on its far end. */
+  readonly nut: 'barrel' | 'plain';
 }
 
 /** How one end of a member is held, and whether that holds what it gives on. */

@@ -1,10 +1,9 @@
 import { Figure, size } from '../../figure/index.js';
 import { LONGEST, ZERO, add, greatest, scale, sub, type Length } from '../../length/index.js';
-import { FLOOR, OPEN, type Member, type PlacedSpace, type Stand } from '../../piece/index.js';
+import { FLOOR, OPEN, type Member, type PlacedSpace, type Posts, type Stand } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { blockIn, type Block } from '../../things/index.js';
 import { standsOn } from '../../interiors/levels/index.js';
-import type { Envelope } from './envelope.js';
 import { PULL_OUT } from './ids.js';
 import type { Frame } from './spec.js';
 
@@ -38,7 +37,7 @@ export function needOnTop(piece: Frame, reach: 'width' | 'depth', workshop: Work
 export function onTop(
   piece: Frame,
   workshop: Workshop,
-  { width, height, depth, posts }: Pick<Envelope, 'width' | 'height' | 'depth' | 'posts'>,
+  { width, height, depth, posts }: Readonly<Record<'width' | 'height' | 'depth', Figure>> & { readonly posts: Posts },
   members: readonly Member[],
 ): { readonly space: PlacedSpace; readonly stand: Stand } | null {
   // On a deck that goes over all of it there is room out to its edges; on rails, out to the ring of them.
