@@ -1,4 +1,4 @@
-import { add, toMm, type Length } from '../length/index.js';
+import { add, mm, toMm, type Length } from '../length/index.js';
 import {
   SHUT,
   boxOf,
@@ -69,6 +69,9 @@ function isCut(box: Box, view: View, cut: Length): boolean {
   return view === 'side' ? box.x0 <= cut && cut <= box.x1 : box.y0 <= cut && cut <= box.y1;
 }
 
+/** Rails, and what lies on them, are one level, no higher than this. */
+const A_LEVEL = mm(150);
+
 /** What is seen lying under the cut of a section from above. */
 const SEEN_FROM_ABOVE: ReadonlySet<Role> = new Set<Role>([
   'bottom',
@@ -111,10 +114,13 @@ function membersIn(
   const met = all.filter(({ box }) => isCut(box, view, cut)).map(({ member, box }) => memberShape(member, box, view, false));
   if (view === 'side') {
     const side = all.filter(({ member, box }) => box.x0 > cut && member.role === 'side').slice(-1);
+    // The posts that stand next behind the cut are seen.
+    const posts = all.filter(({ member, box }) => member.role === 'post' && box.x0 > cut && !open.has(member.id));
+    const next = Math.min(...posts.map(({ box }) => box.x0));
     const out = all.filter(({ member, box }) => open.has(member.id) && box.x0 > cut).sort((a, b) => b.box.x0 - a.box.x0);
     return [
       ...side.map(({ member, box }) => memberShape(member, box, view, true)),
-      ...out.map(({ member, box }) => memberShape(member, box, view, false)),
+      ...[...posts.filter(({ box }) => box.x0 === next), ...out].map(({ member, box }) => memberShape(member, box, view, false)),
       ...met,
     ];
   }
@@ -124,7 +130,11 @@ function membersIn(
     .map(({ member, box }) => memberShape(member, box, view, member.role === 'bottom'));
   // Only what lies directly under the cut: the bottom of the case where nothing else does.
   const slats = under.filter((s) => !s.hidden);
-  return [...(slats.length > 0 ? slats : under.slice(-1)), ...met];
+  if (under.length > 0) return [...(slats.length > 0 ? slats : under.slice(-1)), ...met];
+  // With nothing under it, what lies over it is seen through, the nearest level of it.
+  const over = all.filter(({ member, box }) => box.y0 >= cut && SEEN_FROM_ABOVE.has(member.role));
+  const nearest = Math.min(...over.map(({ box }) => box.y0)) + A_LEVEL;
+  return [...met, ...over.filter(({ box }) => box.y0 <= nearest).map(({ member, box }) => memberShape(member, box, view, true))];
 }
 
 const MOST_THINGS = 240;

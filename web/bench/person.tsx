@@ -1,7 +1,7 @@
 import { toMm } from '../../core/length/index.js';
 import type { Piece } from '../../core/piece/index.js';
 import { measureOf, type Person as Someone } from '../../core/project/index.js';
-import { ghostEdge, inkSoft } from '../theme/tokens.js';
+import { film, ghostEdge, inkSoft } from '../theme/tokens.js';
 
 /** Someone beside a piece, mm: standing, or sitting as high as they do, with a level that counts for what they use. */
 export interface Beside {
@@ -113,7 +113,8 @@ export function PersonBeside({ person, from, ...placed }: Placed & { readonly pe
       {level ? (
         <g>
           <path d={`M${from} ${y}H${end}`} fill="none" stroke={inkSoft} strokeWidth={1} strokeDasharray="2 4" />
-          <text x={end + 4} y={y + 4} fontSize={12} fill={inkSoft}>
+          {/* Under the line, so that a narrow page does not cut it off. */}
+          <text x={end} y={y + 14} fontSize={12} textAnchor="end" fill={inkSoft} stroke={film} strokeWidth={3} paintOrder="stroke">
             {level.label}
           </text>
         </g>
