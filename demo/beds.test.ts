@@ -67,6 +67,9 @@ test('made wrong, a pull-out says what is wrong with it, with ways out', () => {
   expect(said(far, 'pull-out-stroke')?.fixes).toHaveLength(1);
   // 599 − 45 − stroke − 45 has to be past the rear rail of 45: an overlap of 130 leaves 84 − 45 = 39 and needs no more; of 100 it does.
   expect(said(wrong({ overlap: (100 * 80_000) as Length }), 'pull-out-stops')).toMatchObject({ severity: 'stop' });
+  expect(said(wrong({ board: { ...pullOut.board, wide: (20 * 80_000) as Length } }), 'pull-out-board')?.fixes).toHaveLength(1);
+  const tied = said(solved('guest-bed', patch({ joined: 'end-on' })), 'pull-out-posts');
+  expect([tied?.severity, tied?.fixes.length]).toEqual(['stop', 1]);
   const { deck, ...bare } = bed.top.level;
   void deck;
   const sheet = wrong({}, { level: bare });

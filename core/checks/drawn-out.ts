@@ -8,7 +8,7 @@ import { memberSags } from './members.js';
 import { peopleChecks } from './people.js';
 import { postChecks } from './posts.js';
 
-/** A part of a slat that is still between others when it is drawn out, by how much it is carried there. */
+/** What is held otherwise when it is drawn out than when it is shut, asked the same there as it is shut. */
 export function drawnOutChecks(piece: Piece, shape: Shape, letters: Letters, workshop: Workshop): Check[] {
   return shape.bodies.flatMap((body): Check[] => {
     const out = drawnOut(shape, body);
@@ -24,6 +24,11 @@ export function drawnOutChecks(piece: Piece, shape: Shape, letters: Letters, wor
       .filter((c) => c.state !== 'fine')
       .map((c): Check => ({ ...c, id: `out-${c.id}`, sentence: say`With ${body.label} drawn out: ${c.sentence}` }));
     if (open.length > 0) return open;
+    const unknown = [...new Set([...carried.members.values()].flatMap((c) => c.unknown))];
+    if (unknown.length > 0) {
+      const sentence = say`With ${body.label} drawn out it is not judged, since the mass of ${unknown.join(', ')} is not known.`;
+      return [{ id: `out-${body.id}`, severity: 'look', state: 'not judged', about: { kind: 'piece' }, sentence, fixes: [] }];
+    }
     const worst = Math.max(0, ...[...carried.members.values()].map((c) => c.bending?.verdict.today.mm ?? 0));
     const weighs = body.members.reduce((sum, id) => sum + (carried.members.get(id)?.selfKg ?? 0), 0);
     return [

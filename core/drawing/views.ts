@@ -264,9 +264,14 @@ export function drawPiece(solution: Solution, view: View, spaceId: string, pose:
   const members = membersIn(placed, view, cut, upFrom(solution, spaceId), out);
   // Seen from the front the back lies behind what stands before it.
   const behind = view === 'front' ? members.filter((m) => outside.behind.has(m.of.id)) : [];
-  const others = [...feetIn(solution.shape, view, pose), ...members.filter((m) => !behind.includes(m))];
+  // Posts behind a section are behind what stands before them, too.
+  const far = new Set(
+    view === 'side' ? placed.flatMap((m) => (m.role === 'post' && !out.has(m.id) && boxOf(m).x0 > cut ? [m.id] : [])) : [],
+  );
+  const posts = members.filter((m) => far.has(m.of.id));
+  const others = [...feetIn(solution.shape, view, pose), ...members.filter((m) => !behind.includes(m) && !posts.includes(m))];
   // From above, what lies on a deck covers it.
-  const shapes = view === 'top' ? [...clear, ...others, ...things] : [...behind, ...clear, ...things, ...others];
+  const shapes = view === 'top' ? [...clear, ...others, ...things] : [...behind, ...clear, ...posts, ...things, ...others];
   const whole = toMm(view === 'side' ? overall.depth.value : overall.width.value);
   const extents = shapes.map(extentOf);
   const left = Math.min(0, ...extents.map((e) => e.x0));

@@ -43,7 +43,7 @@ function innerPlaces({ pairs, ring, through }: Posts) {
 /** Inner posts under the rails that run through, which carry them on their ends. */
 function innerPosts(rails: Rails): Built {
   const { posts, node, foot, label, underside, workshop } = rails.at;
-  if (posts.joined !== 'end-on') return { members: [], joints: [] };
+  if (posts.joined !== 'end-on' || underside.value <= foot.y.value) return { members: [], joints: [] };
   const ids = levelIds(node);
   const length = foot.y.value === ZERO ? underside : underside.minus(foot.y);
   const made = innerPlaces(posts).map(({ side, end, n, x, z, thick, wide }) => {

@@ -21,6 +21,13 @@ export function railProblems({ at, broad }: Rails): ShapeProblem[] {
       ),
     ];
   }
+  if (joined === 'end-on' && at.underside.value <= at.foot.y.value)
+    return [
+      problem(
+        'inner-posts',
+        say`${label.charAt(0).toUpperCase() + label.slice(1)} is ${len(at.underside.value)} over the floor, and what its inner posts stand on ${len(at.foot.y.value)}: put it higher.`,
+      ),
+    ];
   const { bar, flat } = level.rails;
   if (bar && (joined !== 'between' || flat))
     return [problem('bar', say`Bars go along rails that stand on edge between posts, and those of ${label} do not: leave them out there.`)];

@@ -212,6 +212,22 @@ function problemsOf({ spec, laid, stroke, level }: At, room: Length | null): Sha
     fixes,
   });
   const long = sub(laid.long.value, spec.behind);
+  const slat = woodOf(level.workshop, level.level.deck?.stock ?? '').thickness.value;
+  if (spec.board.wide <= slat) {
+    const wide = add(slat, STOP);
+    return [
+      problem(
+        'board',
+        say`The board of the pull-out is ${len(spec.board.wide)} wide and its slats ${len(slat)} thick: no rail for them goes behind it.`,
+        [
+          {
+            label: say`A board ${len(wide)} wide`,
+            edit: { kind: 'piece', patch: { pullOut: { ...spec, board: { ...spec.board, wide } } } },
+          },
+        ],
+      ),
+    ];
+  }
   if (stroke.value <= ZERO) {
     const half = scale(long, 0.5);
     return [
@@ -269,6 +285,15 @@ function withoutSlats(piece: Frame): ShapeProblem {
   };
 }
 
+/** Posts that only tie stand before the front rail, where what is drawn out has its legs. */
+const pastOuterPosts = (): ShapeProblem => ({
+  id: 'pull-out-posts',
+  about: PULL_OUT,
+  stops: true,
+  sentence: say`A pull-out has its legs where the outer posts stand that only tie: put the rails between posts, or outside them.`,
+  fixes: [{ label: say`Rails between posts`, edit: { kind: 'piece', patch: { joined: 'between' } } }],
+});
+
 /** What is drawn out of a frame: every other slat of its top, on a rail with legs of its own. */
 export function pullOutOf(piece: Frame, level: LevelAt, overall: At['overall'], members: readonly Member[]): Drawn {
   const spec = piece.pullOut;
@@ -277,6 +302,7 @@ export function pullOutOf(piece: Frame, level: LevelAt, overall: At['overall'], 
   const laid = slatsLaid(rails);
   if (!level.level.deck?.slats) return { ...NOT_DRAWN, problems: [withoutSlats(piece)] };
   if (!laid) return NOT_DRAWN;
+  if (level.posts.joined === 'end-on') return { ...NOT_DRAWN, problems: [pastOuterPosts()] };
   const { workshop } = level;
   const wood = { board: woodOf(workshop, spec.board.stock), legs: woodOf(workshop, spec.legs.stock) };
   const behind = size('free behind', spec.behind, source('behind'));
