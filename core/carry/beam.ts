@@ -198,10 +198,29 @@ function solveWith(spec: BeamSpec, nodes: readonly number[], elements: readonly 
   hold(band, right, size, HALF_BAND, held);
   if (!factor(band, size, HALF_BAND)) throw new Falls('the beam can fall: its supports do not hold it');
   const displacements = solveBanded(band, right, size, HALF_BAND);
+  const balanced = onTwo(spec, elements, touching);
   const reactions = spec.supports.map((s, i) =>
-    touching[i] ? heldBack(full, force, displacements, HALF_BAND, 2 * nodeAt(nodes, s.x, spec.length)) : 0,
+    balanced
+      ? (balanced[i] as number)
+      : touching[i]
+        ? heldBack(full, force, displacements, HALF_BAND, 2 * nodeAt(nodes, s.x, spec.length))
+        : 0,
   );
   return { displacements, reactions };
+}
+
+/**
+ * What two supports that let a beam turn carry, by balance alone; null for other beams. Loads that end a hair from each
+ * other make short elements, whose stiffness is too great beside that of the rest for their sums to balance as well.
+ */
+function onTwo({ supports, points }: BeamSpec, elements: readonly Element[], touching: readonly boolean[]): readonly number[] | null {
+  const [a, b, ...more] = supports.filter((_, i) => touching[i]);
+  if (!a || !b || more.length > 0 || a.fixed || b.fixed) return null;
+  const even = elements.map(({ x0, x1, load }) => ({ x: (x0 + x1) / 2, newtons: load * (x1 - x0) }));
+  const all = [...even, ...points];
+  const total = all.reduce((sum, p) => sum + p.newtons, 0);
+  const onB = all.reduce((sum, p) => sum + p.newtons * (p.x - a.x), 0) / (b.x - a.x);
+  return supports.map((s) => (s === a ? total - onB : s === b ? onB : 0));
 }
 
 /** Whether what touches a beam lets it turn: one place alone, where it is not fixed there. Told here, since the sums of a beam with slivers may hide it. */

@@ -12,12 +12,23 @@ test('a solid lies in the middle of its box, and its frame is square', () => {
       const solution = solve(p, shop, {});
       const { solids } = sceneOf(solution);
       solution.shape.members.forEach((m, i) => {
-        // What is cut out of its rectangle, such as a half brace or a deck round posts, need not reach all of its sides.
-        if (!isPlain(m)) return;
         const solid = solids[i];
         const box = boxOf(m);
-        const middle = [box.x0 + box.x1, box.y0 + box.y1, box.z0 + box.z1].map((s) => toMm((s / 2) as typeof box.x0));
-        middle.forEach((at, axis) => expect(solid?.middle[axis]).toBeCloseTo(at, 2));
+        if (isPlain(m)) {
+          const middle = [box.x0 + box.x1, box.y0 + box.y1, box.z0 + box.z1].map((s) => toMm((s / 2) as typeof box.x0));
+          middle.forEach((at, axis) => expect(solid?.middle[axis]).toBeCloseTo(at, 2));
+        } else {
+          // What is cut out of its rectangle need not reach all of its sides: its faces reach as far as its box.
+          const corners = (solid?.faces ?? []).flat();
+          ([box.x0, box.y0, box.z0] as const).forEach((least, axis) => {
+            const at = corners.map(
+              ([u, v, n]) =>
+                (solid?.middle[axis] ?? 0) + u * (m.frame.u[axis] ?? 0) + v * (m.frame.v[axis] ?? 0) + n * (m.frame.n[axis] ?? 0),
+            );
+            const most = [box.x1, box.y1, box.z1][axis] as typeof least;
+            expect([Math.min(...at), Math.max(...at)]).toEqual([expect.closeTo(toMm(least), 2), expect.closeTo(toMm(most), 2)]);
+          });
+        }
         const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, x, k) => sum + x * (b[k] as number), 0);
         expect(Math.abs(dot(m.frame.u, m.frame.v)) + Math.abs(dot(m.frame.u, m.frame.n))).toBeLessThan(1e-9);
       });

@@ -1,5 +1,5 @@
 import { Figure, len, say, size } from '../../figure/index.js';
-import { fromUnits, sub, toMm, type Length } from '../../length/index.js';
+import { mm, sub, toMm } from '../../length/index.js';
 import {
   atX,
   atZ,
@@ -71,9 +71,6 @@ function waysOf(way: Way, c: number, s: number): { readonly u: Spot; readonly v:
   }
 }
 
-/** A length that was worked out in mm. */
-const lengthOf = (mm: number): Length => fromUnits(mm * 80_000);
-
 /** A strip from corner to corner of an opening, its ends fitted into the corners, or only up to the one that it crosses. */
 function strip(at: Opening, wood: Wood, spec: Brace, way: Way, id: string, label: string, length: Figure, upTo: Cut | null): Member {
   const [W, H, w] = [at.wide, at.high].map((f) => toMm(f.value)).concat(toMm(spec.wide)) as [number, number, number];
@@ -95,10 +92,9 @@ function strip(at: Opening, wood: Wood, spec: Brace, way: Way, id: string, label
   const origin: Spot = [start[0] - (w / 2) * v[0], start[1] - (w / 2) * v[1]];
   const points = outline.map(([a, b]): Point => {
     const p: Spot = [a - origin[0], b - origin[1]];
-    return { u: lengthOf(dot(p, u)), v: lengthOf(dot(p, v)) };
+    return { u: mm(dot(p, u)), v: mm(dot(p, v)) };
   });
-  // Round to the left, as seen from where its face looks.
-  const [first, ...rest] = twiceWithin(points) < 0 ? [...points].reverse() : points;
+  const [first, ...rest] = points;
   const shape: Outline = {
     start: first as Point,
     sides: [...rest, first as Point].map((to) => ({ kind: 'line', to })),
@@ -114,7 +110,7 @@ function strip(at: Opening, wood: Wood, spec: Brace, way: Way, id: string, label
     stockId: wood.id,
     stock: wood.stock,
     outline: shape,
-    frame: { origin: { x: lengthOf(x), y: lengthOf(y), z: lengthOf(z) }, u: inPiece(u), v: inPiece(v), n },
+    frame: { origin: { x: mm(x), y: mm(y), z: mm(z) }, u: inPiece(u), v: inPiece(v), n },
     length,
     width: size('brace', spec.wide, { in: 'piece', field: 'braces' }),
     thickness: wood.thickness,
@@ -122,14 +118,6 @@ function strip(at: Opening, wood: Wood, spec: Brace, way: Way, id: string, label
     features: [],
     edges: SQUARE_EDGES,
   };
-}
-
-/** Twice the area of an outline, positive where it goes round to the left. */
-function twiceWithin(points: readonly Point[]): number {
-  return points.reduce((sum, p, i) => {
-    const q = points[(i + 1) % points.length] as Point;
-    return sum + p.u * q.v - q.u * p.v;
-  }, 0);
 }
 
 /** What braces add to a frame. */
@@ -159,7 +147,7 @@ function inOpening(
   const [W, H, w] = [toMm(at.wide.value), toMm(at.high.value), toMm(spec.wide)];
   const long = Math.hypot(W, H);
   const degrees = (Math.atan2(H, W) * 180) / Math.PI;
-  const diagonal = Figure.formula('length', 'corner to corner, √(wide² + high²)', [at.wide, at.high], lengthOf(long));
+  const diagonal = Figure.formula('length', 'corner to corner, √(wide² + high²)', [at.wide, at.high], mm(long));
   const id = (part: number) => FRAME.brace(at.key, n, part);
   const through = strip(at, wood, spec, 'rising', id(1), `brace ${at.label}`, diagonal.named('brace'), null);
   const joints = [heldBy(at, id(1), at.from, 'from'), heldBy(at, id(1), at.to, 'to')];
@@ -175,7 +163,7 @@ function inOpening(
     'length',
     'half of it, less half the strip at its slant, to the long point',
     [diagonal, size('brace', spec.wide)],
-    lengthOf(longPoint),
+    mm(longPoint),
   );
   const [c, s] = [W / long, H / long];
   const middle: Spot = [W / 2, H / 2];
@@ -200,12 +188,7 @@ function inOpening(
       told,
       {
         name: 'half brace, on its middle line',
-        figure: Figure.formula(
-          'length',
-          'half of it, less half the strip at its slant',
-          [diagonal, size('brace', spec.wide)],
-          lengthOf(centre),
-        ),
+        figure: Figure.formula('length', 'half of it, less half the strip at its slant', [diagonal, size('brace', spec.wide)], mm(centre)),
       },
       { name: 'they meet', remark: say`at ${crossing.toFixed(2)}°: cut the inner ends of the halves so.` },
     ],

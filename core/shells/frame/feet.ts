@@ -5,9 +5,6 @@ import type { Feet } from './spec.js';
 /** No foot is broader than this, mm. */
 const BROADEST = mm(60);
 
-/** What is bought of them. */
-const WHAT = { feet: 'feet', castors: 'castors' } as const;
-
 /** A foot in the middle under each of some posts. */
 export function feetUnder(posts: readonly Member[], { are, high, rated }: Feet): readonly Foot[] {
   return posts.map((post): Foot => {
@@ -28,6 +25,6 @@ export function feetUnder(posts: readonly Member[], { are, high, rated }: Feet):
 /** Feet and castors as they are bought. */
 export function feetBought(feet: readonly Foot[], { are, high, rated }: Feet): readonly Bought[] {
   if (feet.length === 0) return [];
-  const what = rated === undefined ? WHAT[are] : `${WHAT[are]}, rated for ${rated} kg each`;
+  const what = rated === undefined ? are : `${are}, rated for ${rated} kg each`;
   return [{ what: `${what}, high:`, length: high, count: feet.length, each: 'piece' }];
 }
