@@ -30,7 +30,8 @@ function screws({ carried }: Solution): Bought[] {
 /** Bolts, each with its nut and washers, where they hold something. */
 function bolts({ carried, workshop }: Solution): Bought[] {
   const byId = new Map([...carried.members.values()].map((c) => [c.member.id, c.member]));
-  return [...carried.members.values()].flatMap((c) =>
+  const bolted = [...carried.members.values()].filter((c) => c.supports.some(({ how }) => how === 'bolts'));
+  return bolted.flatMap((c) =>
     fixingsOf(c, byId, workshop.settings).flatMap(({ bolts: end }): Bought[] =>
       end
         ? [

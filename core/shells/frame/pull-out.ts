@@ -1,5 +1,5 @@
-import { Figure, len, say, size, type Source } from '../../figure/index.js';
-import { ZERO, add, greatest, mm, negative, scale, sub, type Length } from '../../length/index.js';
+import { Figure, size, type Source } from '../../figure/index.js';
+import { ZERO, add, greatest, mm, scale, sub, type Length } from '../../length/index.js';
 import {
   levelIds,
   levelRails,
@@ -27,6 +27,7 @@ import {
 } from '../../piece/index.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import { FRAME, PULL_OUT } from './ids.js';
+import { STOP, pastOuterPosts, pullOutProblems, withoutSlats } from './pull-out-problems.js';
 import type { Frame, PullOut } from './spec.js';
 
 const source = (field: string): Source => ({ in: 'piece', field: `pullOut.${field}` });
@@ -51,8 +52,6 @@ export function dealtTo({ guides }: PullOut, slats: number): Dealt {
   return { slides: (n) => n % 2 === 1, held: (n) => (guidesAt(n) || guidesAt(n + 1) ? gap : null) };
 }
 
-/** A block that stops a slat at full reach is so long. */
-const STOP = mm(45);
 /** A hole for hands, wide and high. */
 const HAND = { wide: mm(110), high: mm(32) } as const;
 
@@ -203,97 +202,6 @@ function stopsOf({ spec, level, laid, wood, rails, broad, stroke }: At, slats: r
   return { members, joints, room: sub(begins, free) };
 }
 
-function problemsOf({ spec, laid, stroke, level }: At, room: Length | null): ShapeProblem[] {
-  const problem = (id: string, sentence: ShapeProblem['sentence'], fixes: ShapeProblem['fixes'] = []): ShapeProblem => ({
-    id: `pull-out-${id}`,
-    about: PULL_OUT,
-    stops: true,
-    sentence,
-    fixes,
-  });
-  const long = sub(laid.long.value, spec.behind);
-  const slat = woodOf(level.workshop, level.level.deck?.stock ?? '').thickness.value;
-  if (spec.board.wide <= slat) {
-    const wide = add(slat, STOP);
-    return [
-      problem(
-        'board',
-        say`The board of the pull-out is ${len(spec.board.wide)} wide and its slats ${len(slat)} thick: no rail for them goes behind it.`,
-        [
-          {
-            label: say`A board ${len(wide)} wide`,
-            edit: { kind: 'piece', patch: { pullOut: { ...spec, board: { ...spec.board, wide } } } },
-          },
-        ],
-      ),
-    ];
-  }
-  if (stroke.value <= ZERO) {
-    const half = scale(long, 0.5);
-    return [
-      problem(
-        'stroke',
-        say`The pull-out overlaps by ${len(spec.overlap)} at full reach and its slats are ${len(long)}: it cannot be drawn out.`,
-        [{ label: say`Overlap by half of them`, edit: { kind: 'piece', patch: { pullOut: { ...spec, overlap: half } } } }],
-      ),
-    ];
-  }
-  if (stroke.value > long)
-    return [problem('reach', say`The pull-out would be drawn out by ${len(stroke.value)}, further than its slats are long, ${len(long)}.`)];
-  const { rails } = level.level;
-  if (!rails.front) return [problem('no-rail', say`The pull-out slides over the front rail of the frame, and that is left out.`)];
-  if (room !== null && room < ZERO)
-    return [
-      problem(
-        'stops',
-        say`There is no room under its slats for stops between the rear and the front rail: ${len(negative(room))} are missing. Let it overlap more.`,
-        [
-          {
-            label: say`Overlap by ${len(sub(spec.overlap, room))}`,
-            edit: { kind: 'piece', patch: { pullOut: { ...spec, overlap: sub(spec.overlap, room) } } },
-          },
-        ],
-      ),
-    ];
-  return [];
-}
-
-/** What is said of a pull-out that has no slats to take along. */
-function withoutSlats(piece: Frame): ShapeProblem {
-  const { level } = piece.top;
-  const { deck } = level;
-  const slats = { wide: mm(95), count: 9 };
-  return {
-    id: 'pull-out-slats',
-    about: PULL_OUT,
-    stops: true,
-    sentence: say`A pull-out takes every other slat of the top with it, and the top is of ${deck ? 'a sheet' : 'rails alone'}.`,
-    fixes: [
-      {
-        label: say`A top of slats`,
-        edit: {
-          kind: 'piece',
-          patch: {
-            top: {
-              ...piece.top,
-              level: { ...level, deck: { stock: deck?.stock ?? level.rails.stock, gap: deck?.gap ?? ZERO, goes: 'over', slats } },
-            },
-          },
-        },
-      },
-    ],
-  };
-}
-
-/** Posts that only tie stand before the front rail, where what is drawn out has its legs. */
-const pastOuterPosts = (): ShapeProblem => ({
-  id: 'pull-out-posts',
-  about: PULL_OUT,
-  stops: true,
-  sentence: say`A pull-out has its legs where the outer posts stand that only tie: put the rails between posts, or outside them.`,
-  fixes: [{ label: say`Rails between posts`, edit: { kind: 'piece', patch: { joined: 'between' } } }],
-});
-
 /** What is drawn out of a frame: every other slat of its top, on a rail with legs of its own. */
 export function pullOutOf(piece: Frame, level: LevelAt, overall: At['overall'], members: readonly Member[]): Drawn {
   const spec = piece.pullOut;
@@ -315,7 +223,7 @@ export function pullOutOf(piece: Frame, level: LevelAt, overall: At['overall'], 
   const sliding = laid.slats.filter(({ n }) => n % 2 === 1);
   const slats = sliding.map((s) => slatMember(rails, s, { y: laid.y, z, long }));
   const stops = stopsOf(at, slats);
-  const problems = problemsOf(at, stops.room);
+  const problems = pullOutProblems(at, stops.room);
   if (problems.some((p) => p.stops)) return { ...NOT_DRAWN, problems };
   const own = [...front.members, ...slats, ...stops.members];
   const thick = wood.legs.thickness.value;
