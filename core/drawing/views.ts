@@ -81,6 +81,7 @@ const SEEN_FROM_ABOVE: ReadonlySet<Role> = new Set<Role>([
   'deck',
   'rail',
   'cross piece',
+  'corner block',
 ]);
 const HIDDEN_IN_FRONT: ReadonlySet<Role> = new Set<Role>(['bearer', 'plinth end', 'runner', 'runner board', 'packing upright']);
 

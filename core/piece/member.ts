@@ -126,7 +126,9 @@ export type Role =
   | 'post'
   | 'deck'
   | 'cross piece'
+  | 'corner block'
   | 'brace'
+  | 'gusset'
   | 'stop'
   | 'stiffener'
   | 'splice plate';

@@ -248,6 +248,29 @@ const sleepingBench: Frame = {
   }),
 };
 
+/** Legs and skirts under the bank of drawers of the composing table, stiff in their corners, for someone who steps on it too. */
+const composingLegs: Frame = {
+  name: 'Legs of the composing table',
+  shell: 'frame',
+  width: { from: 'contents' },
+  height: given(640),
+  depth: { from: 'contents' },
+  posts: { stock: 'ash-42', wide: mm(42), turned: 'across' },
+  joined: 'between',
+  through: 'across',
+  top: {
+    level: { rails: rails('ash-27x104', 104).rails, corners: { stock: 'ash-27x104' }, cross: { most: mm(400) } },
+    over: NO_OVER,
+    things: [{ thing: 'drawer-bank', count: 1 }],
+    margin: ZERO,
+    people: 1,
+  },
+  panels: plainPanels('birch-18'),
+  edges: PLAIN_EDGES,
+  fixedToWall: false,
+  interior: space('under-composing'),
+};
+
 export const FRAMES: Readonly<Record<string, Piece>> = {
   'press-stand': pressStand,
   'trolley-stand': trolleyStand,
@@ -255,4 +278,5 @@ export const FRAMES: Readonly<Record<string, Piece>> = {
   'loft-shelf': loftShelf,
   'guest-bed': guestBed,
   'sleeping-bench': sleepingBench,
+  'composing-legs': composingLegs,
 };

@@ -131,6 +131,16 @@ export const THINGS: ProjectFile['things'] = {
     facesOut: true,
     feet: { aside: mm(30), deep: mm(25) },
   },
+  'drawer-bank': {
+    name: 'Bank of the composing table',
+    shape: { kind: 'box', width: mm(614), height: mm(223), depth: mm(1040) },
+    mass: 95,
+    count: 1,
+    clearance: mm(0),
+    wayUp: 'upright',
+    stack: 1,
+    facesOut: true,
+  },
   'bench-mattress': {
     name: 'Bench mattress',
     shape: { kind: 'box', width: mm(1200), height: mm(90), depth: mm(740) },

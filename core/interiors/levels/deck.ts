@@ -17,6 +17,7 @@ import type { Made } from '../kind.js';
 import { NO_OVERHANG, SIDES, levelIds, middle, postFrame, railSection, type Built, type LevelAt, type Rails } from './level.js';
 import { railProblems, withoutRails } from './problems.js';
 import { common, shifted, stretches, type Stretch } from './seams.js';
+import { cornerProblems, cornersOf } from './corners.js';
 import { barsOf, boardsInPlace, crossPieces, railsOf, splicesOf } from './rails.js';
 import { stripFacts, stripProblems } from './strips.js';
 import { slatFacts, slatProblems, slatsLaid, slatsOf } from './slats.js';
@@ -178,12 +179,13 @@ export function levelMembers(at: LevelAt): Built & Pick<Made, 'problems'> & { re
   const cross = crossPieces(rails, ring.members);
   const inner = innerPosts(rails);
   const deck = deckOf(rails, [...ring.members, ...cross.members]);
-  const all = [ring, bars, splices, cross, inner, deck];
+  const corners = cornersOf(rails);
+  const all = [ring, bars, splices, corners, cross, inner, deck];
   const laid = slatsLaid(rails);
   return {
     members: all.flatMap((b) => b.members),
     joints: all.flatMap((b) => b.joints),
-    problems: [...railProblems(rails), ...slatProblems(rails), ...stripProblems(rails), ...withoutRails(at)],
+    problems: [...railProblems(rails), ...cornerProblems(rails), ...slatProblems(rails), ...stripProblems(rails), ...withoutRails(at)],
     deckFacts: [...(laid ? slatFacts(laid) : []), ...stripFacts(rails)],
   };
 }

@@ -146,17 +146,19 @@ export function standsOn(space: string, members: readonly Member[]): readonly St
 }
 
 /** The woods of a level. */
-export const woodsOfLevel = ({ rails, deck, splice }: Level): readonly string[] => [
+export const woodsOfLevel = ({ rails, deck, splice, corners }: Level): readonly string[] => [
   rails.stock,
   ...(deck ? [deck.stock] : []),
   ...(splice ? [splice.stock] : []),
   ...(rails.bar ? [rails.bar.stock] : []),
+  ...(corners ? [corners.stock] : []),
 ];
 
 /** A level with a member of it of another stock. */
 export function levelWith(level: Level, role: string, stock: string): Level {
   if (role === 'deck' || role === 'slat') return level.deck ? { ...level, deck: { ...level.deck, stock } } : level;
   if (role === 'stiffener') return level.rails.bar ? { ...level, rails: { ...level.rails, bar: { ...level.rails.bar, stock } } } : level;
+  if (role === 'corner block') return level.corners ? { ...level, corners: { stock } } : level;
   if (role === 'splice plate') return level.splice ? { ...level, splice: { ...level.splice, stock } } : level;
   return { ...level, rails: { ...level.rails, stock } };
 }

@@ -68,6 +68,7 @@ export const levelIds = (node: string) => ({
   cross: (n: number) => `${node}/cross-piece/${n}`,
   slat: (n: number) => `${node}/slat/${n}`,
   bar: (rail: string) => `${rail}/bar`,
+  corner: (side: string, end: string) => `${node}/corner-block/${side}-${end}`,
   splice: (side: string, n: number) => `${node}/splice/${side}-${n}`,
   inner: (side: string, n: number) => `${node}/inner-post/${side}-${n}`,
 });

@@ -41,6 +41,8 @@ export const LevelSchema = Type.Object(
         closed,
       ),
     ),
+    /** Blocks in its corners, glued to both rails and screwed to the post, where rails go from post to post. */
+    corners: Type.Optional(Type.Object({ stock: IdSchema }, closed)),
     /** Plates over the seams of rails that are longer than their stock, on the inside of them. */
     splice: Type.Optional(Type.Object({ stock: IdSchema, long: SizeSchema }, closed)),
     /** Pieces from the rear rail to the front one, at most so far apart. */

@@ -1,13 +1,15 @@
 import { Figure, len, say, size } from '../../figure/index.js';
-import { mm, sub, toMm } from '../../length/index.js';
+import { ZERO, add, mm, sub, toMm, type Length } from '../../length/index.js';
 import {
   atX,
   atZ,
+  boxOf,
   type Direction,
   type Fact,
   type Joint,
   type Member,
   type Outline,
+  type Place,
   type PlacedSpace,
   type Point,
   type Post,
@@ -16,7 +18,7 @@ import {
   SQUARE_EDGES,
 } from '../../piece/index.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
-import { FRAME } from './ids.js';
+import { FRAME, FRAME_NODE } from './ids.js';
 import type { Brace, Frame } from './spec.js';
 
 /** A place in an opening, mm along it and up. */
@@ -55,6 +57,14 @@ interface Opening {
   readonly from: Post;
   readonly to: Post;
 }
+
+/** A place in an opening, in the piece. */
+function spotIn({ corner: [x, y, z], level }: Opening, [along, up]: Spot): Place {
+  return { x: mm(x + level[0] * along), y: mm(y + up), z: mm(z + level[2] * along) };
+}
+
+/** Square to the plane of an opening. */
+const outOf = ({ level }: Opening): Direction => (level[2] === 1 ? [-1, 0, 0] : [0, 0, 1]);
 
 /** How a brace lies in its opening: from which corner, and which way it goes from there. */
 type Way = 'rising' | 'falling' | 'back';
@@ -100,17 +110,15 @@ function strip(at: Opening, wood: Wood, spec: Brace, way: Way, id: string, label
     sides: [...rest, first as Point].map((to) => ({ kind: 'line', to })),
   };
   const inPiece = ([a, b]: Spot): Direction => [at.level[0] * a, b, at.level[2] * a];
-  const [x, y, z] = [0, 1, 2].map((k) => (at.corner[k] as number) + (inPiece(origin)[k] as number)) as [number, number, number];
-  const n: Direction = at.level[2] === 1 ? [-1, 0, 0] : [0, 0, 1];
   return {
     id,
-    node: 'frame',
+    node: FRAME_NODE,
     role: 'brace',
     label,
     stockId: wood.id,
     stock: wood.stock,
     outline: shape,
-    frame: { origin: { x: mm(x), y: mm(y), z: mm(z) }, u: inPiece(u), v: inPiece(v), n },
+    frame: { origin: spotIn(at, origin), u: inPiece(u), v: inPiece(v), n: outOf(at) },
     length,
     width: size('brace', spec.wide, { in: 'piece', field: 'braces' }),
     thickness: wood.thickness,
@@ -118,6 +126,39 @@ function strip(at: Opening, wood: Wood, spec: Brace, way: Way, id: string, label
     features: [],
     edges: SQUARE_EDGES,
   };
+}
+
+/** Triangles in the upper corners of an opening, held by the post beside and the rail over each. */
+function gussetsIn(at: Opening, wood: Wood, spec: Brace, n: number, over: Rail): Opened {
+  const [W, H, a] = [toMm(at.wide.value), toMm(at.high.value), toMm(spec.wide)];
+  const leg = size('gusset', spec.wide, { in: 'piece', field: 'braces' });
+  const side = Figure.formula('length', 'the long side of it, √2 of how far it reaches', [leg], mm(a * Math.SQRT2));
+  const made = (['from', 'to'] as const).map((end, i) => {
+    const id = FRAME.brace(at.key, n, i + 1);
+    const x = end === 'from' ? 0 : W - a;
+    const far = spec.wide;
+    const left: Point = { u: ZERO, v: far };
+    const low: Point = { u: end === 'from' ? ZERO : far, v: ZERO };
+    const right: Point = { u: far, v: far };
+    const member: Member = {
+      id,
+      node: FRAME_NODE,
+      role: 'gusset',
+      label: `gusset ${at.label}, ${i + 1}`,
+      stockId: wood.id,
+      stock: wood.stock,
+      outline: { start: left, sides: [low, right, left].map((to) => ({ kind: 'line', to })) },
+      frame: { origin: spotIn(at, [x, H - a]), u: at.level, v: [0, 1, 0], n: outOf(at) },
+      length: leg,
+      width: leg,
+      thickness: wood.thickness,
+      purpose: { length: 'between', width: 'between' },
+      features: [],
+      edges: SQUARE_EDGES,
+    };
+    return { member, joints: [heldBy(at, id, at[end], end), { carried: id, carrier: over.id, how: 'glued' as const }] };
+  });
+  return { members: made.map((m) => m.member), joints: made.flatMap((m) => m.joints), facts: [{ name: 'gussets, long side', figure: side }] };
 }
 
 /** What braces add to a frame. */
@@ -138,12 +179,26 @@ const heldBy = (at: Opening, id: string, post: Post, end: 'from' | 'to'): Joint 
   on: at.level[2] === 1 ? atZ(end === 'from' ? post.z1 : post.z0) : atX(end === 'from' ? post.x1 : post.x0),
 });
 
-function inOpening(
-  at: Opening,
-  wood: Wood,
-  spec: Brace,
-  n: number,
-): Pick<Braced, 'members' | 'joints'> & { readonly facts: readonly Fact[] } {
+/** What stands in one opening. */
+type Opened = Pick<Braced, 'members' | 'joints'> & { readonly facts: readonly Fact[] };
+
+/** The rail that lies on an opening, from post to post. */
+type Rail = Pick<Member, 'id'>;
+
+function railOver({ corner: [x, y, z], level, wide, high }: Opening, rails: readonly Member[], thick: number): Rail | undefined {
+  const up = mm(y + toMm(high.value));
+  const [midX, midZ] = [0, 2].map((k) => mm(([x, y, z][k] as number) + ((level[k] as number) * toMm(wide.value)) / 2)) as [Length, Length];
+  // Beside the plane that a brace begins at lies its own thickness.
+  const half = mm(thick / 2);
+  const [inX, inZ] = level[2] === 1 ? [sub(midX, half), midZ] : [midX, add(midZ, half)];
+  return rails.find((r) => {
+    const box = boxOf(r);
+    const within = box.x0 <= inX && inX <= box.x1 && box.z0 <= inZ && inZ <= box.z1;
+    return r.role === 'rail' && Math.abs(box.y0 - up) <= 1 && within;
+  });
+}
+
+function inOpening(at: Opening, wood: Wood, spec: Brace, n: number): Opened {
   const [W, H, w] = [toMm(at.wide.value), toMm(at.high.value), toMm(spec.wide)];
   const long = Math.hypot(W, H);
   const degrees = (Math.atan2(H, W) * 180) / Math.PI;
@@ -238,7 +293,12 @@ function openingsOf(spec: Brace, posts: Posts, space: PlacedSpace, wood: Wood): 
 }
 
 /** Braces in openings of a frame: one from corner to corner, or two that cross. */
-export function bracesOf(piece: Frame, posts: Posts, spaces: ReadonlyMap<string, PlacedSpace>, workshop: Workshop): Braced {
+export function bracesOf(
+  piece: Frame,
+  posts: Posts,
+  { spaces, members }: { readonly spaces: ReadonlyMap<string, PlacedSpace>; readonly members: readonly Member[] },
+  workshop: Workshop,
+): Braced {
   return (piece.braces ?? []).reduce<Braced>((all, spec, n) => {
     const space = spaces.get(spec.space);
     const gone = (sentence: ShapeProblem['sentence']): Braced => ({
@@ -267,10 +327,16 @@ export function bracesOf(piece: Frame, posts: Posts, spaces: ReadonlyMap<string,
       return gone(
         say`A brace ${len(spec.wide)} wide has no room ${small.label}: the opening is ${len(small.wide.value)} by ${len(small.high.value)}.`,
       );
-    const made = openings.map((at) => inOpening(at, wood, spec, n));
+    const made = openings.map((at) => {
+      if (spec.is !== 'gusset') return inOpening(at, wood, spec, n);
+      const over = railOver(at, members, toMm(wood.thickness.value));
+      return over ? gussetsIn(at, wood, spec, n, over) : null;
+    });
+    const bare = openings[made.indexOf(null)];
+    if (bare) return gone(say`Gussets hold a post to the rail over it, and ${bare.label} no rail lies over the opening in line with them.`);
     return {
-      members: [...all.members, ...made.flatMap((m) => m.members)],
-      joints: [...all.joints, ...made.flatMap((m) => m.joints)],
+      members: [...all.members, ...made.flatMap((m) => m?.members ?? [])],
+      joints: [...all.joints, ...made.flatMap((m) => m?.joints ?? [])],
       facts: [...all.facts, { space: spec.space, facts: made[0]?.facts ?? [] }],
       problems: all.problems,
     };

@@ -155,7 +155,7 @@ function shape(piece: Frame, workshop: Workshop): Shape {
   };
   const top = levelMembers(at);
   const drawn = pullOutOf(piece, at, { width, depth }, top.members);
-  const braced = bracesOf(piece, posts, divided.spaces, workshop);
+  const braced = bracesOf(piece, posts, { spaces: divided.spaces, members: [...top.members, ...made.members] }, workshop);
   const open = piece.top.level.deck && (['front', 'rear', 'left', 'right'] as const).some((side) => !piece.top.level.rails[side]);
   const higher: Fact[] = open
     ? [

@@ -1,20 +1,15 @@
-import { columnOf, lateral, pushOf, rowBetween, stateOf, worse, type Carried, type State } from '../../carry/index.js';
-import { force, say, type Sentence } from '../../figure/index.js';
+import { columnOf, lateral, pushOf, rowBetween, stateOf, worse, type Carried } from '../../carry/index.js';
+import { force, say } from '../../figure/index.js';
 import { leanCheck, pieceFix, toWall, type Check, type Fix } from '../../finding/index.js';
 import { greatest, sub, toMm } from '../../length/index.js';
-import { boxOf, type Shape } from '../../piece/index.js';
+import { boxOf, type Member, type Shape } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { FRAME } from './ids.js';
+import { byCorners, byGussets, type Takes } from './knees.js';
 import type { Frame } from './spec.js';
 
 /** Screws round a sheet, one so often, mm, typical. */
 const SPACING = 200;
-
-/** What takes a push at the top in one direction. */
-interface Takes {
-  readonly state: State;
-  readonly sentence: Sentence;
-}
 
 /** A sheet screwed to posts and rails: the lateral value of one screw over their spacing, along the width of the sheet. */
 function bySheet(ids: readonly string[], shape: Shape, push: number, way: string): Takes {
@@ -38,8 +33,8 @@ function bySheet(ids: readonly string[], shape: Shape, push: number, way: string
  * Braces from corner to corner: of the push, over the cosine of their slope, each takes what two screws in its end do,
  * or what it bears before it bows out, whichever is less. Of two that cross one counts.
  */
-function byBraces(which: 'ends' | 'rear', shape: Shape, push: number, way: string, settings: Workshop['settings']): Takes | null {
-  const braces = shape.members.filter((m) => m.role === 'brace' && m.id.endsWith('-1') && (m.frame.n[0] !== 0) === (which === 'ends'));
+function byBraces(all: readonly Member[], shape: Shape, push: number, way: string, settings: Workshop['settings']): Takes | null {
+  const braces = all.filter((m) => m.id.endsWith('-1'));
   if (braces.length === 0) return null;
   const byId = new Map(shape.members.map((m) => [m.id, m]));
   const each = braces.map((brace) => {
@@ -69,7 +64,16 @@ export function frameRacking(piece: Frame, shape: Shape, carried: Carried, works
   const pushed = say`A push of ${force(push)} at its top`;
   if (piece.fixedToWall) return [leanCheck('good', 'fine', say`${pushed} is taken by the wall that it is fixed to at the top.`, [])];
   const { sheets } = piece;
-  const braced = (which: 'ends' | 'rear', way: string) => byBraces(which, shape, push, way, workshop.settings);
+  const { settings } = workshop;
+  const braced = (which: 'ends' | 'rear', way: string) => {
+    const leans = which === 'ends' ? 'forward' : 'sideways';
+    const there = (role: Member['role']) => shape.members.filter((m) => m.role === role && (m.frame.n[0] !== 0) === (which === 'ends'));
+    return (
+      byBraces(there('brace'), shape, push, way, settings) ??
+      byGussets(there('gusset'), shape, push, way, leans, settings) ??
+      byCorners(shape, push, way, leans, settings)
+    );
+  };
   const sideways = (sheets?.rear ? null : braced('rear', 'sideways')) ?? bySheet(sheets?.rear ? [FRAME.rear] : [], shape, push, 'sideways');
   const toFront = 'to the front and the rear';
   const forward =

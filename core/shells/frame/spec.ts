@@ -23,14 +23,15 @@ export const FeetSchema = Type.Object(
 );
 export type Feet = Static<typeof FeetSchema>;
 
-/** Strips from corner to corner of an opening, at both ends or along the rear: one, or two that cross. */
+/** Strips from corner to corner of an opening, at both ends or along the rear: one, or two that cross; or gussets in its upper corners. */
 export const BraceSchema = Type.Object(
   {
     at: Type.Union([Type.Literal('ends'), Type.Literal('rear')]),
-    is: Type.Union([Type.Literal('diagonal'), Type.Literal('cross')]),
+    is: Type.Union([Type.Literal('diagonal'), Type.Literal('cross'), Type.Literal('gusset')]),
     /** The space that says how high it is. */
     space: IdSchema,
     stock: IdSchema,
+    /** How wide a strip is, or how far a gusset reaches along post and rail. */
     wide: SizeSchema,
   },
   closed,

@@ -53,11 +53,12 @@ export function BraceFields({ piece }: { piece: Frame }) {
                   choices={[
                     { id: 'diagonal', label: 'One from corner to corner' },
                     { id: 'cross', label: 'Two that cross' },
+                    { id: 'gusset', label: 'Gussets in its upper corners' },
                   ]}
                   onChange={(is) => change(changed({ is }), 'Changed a brace')}
                 />
                 <StockSelect label={`${of}: of`} value={brace.stock} onChange={(stock) => change(changed({ stock }), 'Changed a brace')} />
-                {length(`${of}: wide`, brace.wide, (wide) => changed({ wide }))}
+                {length(brace.is === 'gusset' ? `${of}: reach along post and rail` : `${of}: wide`, brace.wide, (wide) => changed({ wide }))}
               </>
             ) : null}
           </Wide>

@@ -158,6 +158,21 @@ export function LevelFields<P>({ level, as, fields: { change, length }, of }: Le
         {`Cross pieces under the ${of.toLowerCase()} deck`}
       </WideTick>
       <WideTick
+        isSelected={level.corners !== undefined}
+        onChange={(on) =>
+          change(as(on ? { ...level, corners: { stock: rails.stock } } : without(level, 'corners')), 'Changed the corner blocks')
+        }
+      >
+        {`Blocks in the corners of the ${of.toLowerCase()} rails`}
+      </WideTick>
+      {level.corners ? (
+        <StockSelect
+          label={`${of} corner blocks of`}
+          value={level.corners.stock}
+          onChange={(stock) => change(as({ ...level, corners: { stock } }), 'Changed the corner blocks')}
+        />
+      ) : null}
+      <WideTick
         isSelected={rails.bar !== undefined}
         onChange={(on) => {
           const stock = bench.records.stock.find((s) => materialOf(s.data.material)?.form === 'metal')?.id ?? rails.stock;
