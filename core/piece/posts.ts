@@ -29,6 +29,8 @@ export interface Posts {
   readonly joined: RailsJoined;
   /** What holds rails to posts, where they do not lie on them. */
   readonly held: 'screws' | 'bolts';
+  /** How deep rails that are lapped on them are let in. */
+  readonly letIn: Length;
   /** Which rails of a ring run through: those across, or those from the rear to the front. */
   readonly through: 'across' | 'deep';
   /** Where the ring of rails begins, and how large it is. */

@@ -154,7 +154,10 @@ export function onLedge(support: Support, member: Member, carrier: Member, setti
   // An upright back in its groove stands on what is below it.
   if (!cut || cut.kind === 'hole' || member.frame.n[1] === 0) return [];
   const { u0, u1, v0, v1 } = cut.region;
-  const long = Math.min(toMm(Math.max(u1 - u0, v1 - v0) as typeof u0), Math.max(toMm(member.length.value), toMm(member.width.value)));
+  // Level, along the face of what it is cut into; a notch goes right through that.
+  const level = carrier.frame.u[1] ** 2 > 0.5 ? v1 - v0 : u1 - u0;
+  const long = Math.min(toMm(level as typeof u0), Math.max(toMm(member.length.value), toMm(member.width.value)));
+  if (cut.kind === 'notch') return [ledge(support, member, carrier, level as Length, toMm(cut.depth), settings)];
   return [ledge(support, member, carrier, cut.depth, long, settings)];
 }
 

@@ -86,13 +86,16 @@ export function cornerProblems(rails: Rails): ShapeProblem[] {
     { id: `corners-${node}`, about: node, stops: true, sentence: why, fixes: [] },
   ];
   if (posts.joined !== 'between')
-    return problem(say`Corner blocks go between rails that meet at a post, and here they do not go from post to post: leave the blocks out.`);
+    return problem(
+      say`Corner blocks go between rails that meet at a post, and here they do not go from post to post: leave the blocks out.`,
+    );
   const { front, rear, left, right, bar } = level.rails;
   if (!(front || rear) || !(left || right))
     return problem(say`Corner blocks go where two rails meet, and ${label} has none that do: leave the blocks out.`);
   if (bar) return problem(say`Bars along the rails of ${label} are where its corner blocks go: leave out one of the two.`);
   const { into, reach } = sizesOf(rails);
-  if (into < 1) return problem(say`The posts do not stand in past the rails of ${label}, so that corner blocks have nothing to lie against.`);
+  if (into < 1)
+    return problem(say`The posts do not stand in past the rails of ${label}, so that corner blocks have nothing to lie against.`);
   const clear = Math.min(...posts.pairs.slice(1).map((p, i) => toMm(sub(p.rear.x0, posts.pairs[i]?.rear.x1 ?? ZERO))));
   const deepRoom = toMm(sub(posts.ring.depth.value, add(posts.post.deep.value, posts.post.deep.value)));
   if (2 * reach > Math.min(clear, deepRoom) + into)

@@ -96,7 +96,7 @@ function throughJoints(rails: Rails, sides: readonly ('front' | 'rear')[], ends:
   const { posts, node } = rails.at;
   const ids = levelIds(node);
   const { pairs, through, joined } = posts;
-  const how = joined === 'end-on' ? 'bearing' : posts.held;
+  const how = joined === 'end-on' ? 'bearing' : posts.letIn > ZERO ? 'housed' : posts.held;
   const post = (p: Post, side: 'front' | 'rear', n: number) => (joined === 'end-on' ? ids.inner(side, n + 1) : p.id);
   const boards = boardsInPlace(rails);
   const onPosts = sides.flatMap((side) =>

@@ -128,7 +128,7 @@ function strip(at: Opening, wood: Wood, spec: Brace, way: Way, id: string, label
   };
 }
 
-/** Triangles in the upper corners of an opening, held by the post beside and the rail over each. */
+/** Triangles in the upper corners of an opening, glued and screwed to the post beside and the rail over each. */
 function gussetsIn(at: Opening, wood: Wood, spec: Brace, n: number, over: Rail): Opened {
   const [W, H, a] = [toMm(at.wide.value), toMm(at.high.value), toMm(spec.wide)];
   const leg = size('gusset', spec.wide, { in: 'piece', field: 'braces' });
@@ -156,9 +156,14 @@ function gussetsIn(at: Opening, wood: Wood, spec: Brace, n: number, over: Rail):
       features: [],
       edges: SQUARE_EDGES,
     };
-    return { member, joints: [heldBy(at, id, at[end], end), { carried: id, carrier: over.id, how: 'glued' as const }] };
+    const glued = [at[end].id, over.id].map((carrier): Joint => ({ carried: id, carrier, how: 'glued' }));
+    return { member, joints: glued };
   });
-  return { members: made.map((m) => m.member), joints: made.flatMap((m) => m.joints), facts: [{ name: 'gussets, long side', figure: side }] };
+  return {
+    members: made.map((m) => m.member),
+    joints: made.flatMap((m) => m.joints),
+    facts: [{ name: 'gussets, long side', figure: side }],
+  };
 }
 
 /** What braces add to a frame. */
@@ -273,7 +278,7 @@ function openingsOf(spec: Brace, posts: Posts, space: PlacedSpace, wood: Wood): 
   }
   const [first, last] = [pairs[0], pairs.at(-1)] as [(typeof pairs)[number], (typeof pairs)[number]];
   const wide =
-    posts.joined === 'end-on'
+    posts.joined !== 'between'
       ? size('between posts', sub(first.front.z0, first.rear.z1))
       : ring.depth.minus(posts.post.deep.times(2).named('two posts'));
   return (['left', 'right'] as const).map((end): Opening => {
@@ -326,6 +331,10 @@ export function bracesOf(
     if (small)
       return gone(
         say`A brace ${len(spec.wide)} wide has no room ${small.label}: the opening is ${len(small.wide.value)} by ${len(small.high.value)}.`,
+      );
+    if (spec.is === 'gusset' && posts.joined === 'end-on')
+      return gone(
+        say`Gussets go into the corner of a post and its rail, and there the inner posts stand: take a sheet, or rails between posts.`,
       );
     const made = openings.map((at) => {
       if (spec.is !== 'gusset') return inOpening(at, wood, spec, n);

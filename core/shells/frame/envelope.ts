@@ -114,7 +114,8 @@ export function envelopeOf(piece: Frame, workshop: Workshop): Envelope {
   const [left, right, rear, front] = [past('left'), past('right'), past('rear'), past('front')];
   const figures = (...all: (ReturnType<typeof past> | null)[]) => all.flatMap((p) => (p ? [p.size.named(p.label)] : []));
   const { broad } = railSection(top.level, woodOf(workshop, top.level.rails.stock), topSource);
-  const lap = joined === 'lapped' ? broad : null;
+  const by = joined === 'lapped' && piece.posts.letIn ? size('let in', piece.posts.letIn, { in: 'piece', field: 'posts.letIn' }) : null;
+  const lap = joined === 'lapped' ? (by ? broad.minus(by) : broad) : null;
   const laps = lap ? [lap.times(2).named('two rails')] : [];
   const inner = post.across;
   const two = inner.times(2).named('two posts');
@@ -143,6 +144,7 @@ export function envelopeOf(piece: Frame, workshop: Workshop): Envelope {
   const posts: Posts = {
     feet,
     held: piece.held ?? 'screws',
+    letIn: by?.value ?? ZERO,
     pairs: pairsOf(piece, ring, post, lap?.value ?? ZERO),
     joined,
     through,

@@ -21,6 +21,7 @@ import { bracesOf } from './braces.js';
 import { envelopeOf, topSource, type Envelope } from './envelope.js';
 import { FRAME, FRAME_NODE, TOP_NODE } from './ids.js';
 import { dealtTo, pullOutOf } from './pull-out.js';
+import { letIn } from './let-in.js';
 import { onTop } from './on-top.js';
 import { feetBought, feetUnder } from './feet.js';
 import { frameProblems } from './problems.js';
@@ -154,8 +155,9 @@ function shape(piece: Frame, workshop: Workshop): Shape {
     ...(piece.pullOut && deck?.slats ? { dealt: dealtTo(piece.pullOut, deck.slats.count) } : {}),
   };
   const top = levelMembers(at);
+  const levelled = [...top.members, ...made.members];
   const drawn = pullOutOf(piece, at, { width, depth }, top.members);
-  const braced = bracesOf(piece, posts, { spaces: divided.spaces, members: [...top.members, ...made.members] }, workshop);
+  const braced = bracesOf(piece, posts, { spaces: divided.spaces, members: levelled }, workshop);
   const open = piece.top.level.deck && (['front', 'rear', 'left', 'right'] as const).some((side) => !piece.top.level.rails[side]);
   const higher: Fact[] = open
     ? [
@@ -165,7 +167,7 @@ function shape(piece: Frame, workshop: Workshop): Shape {
         },
       ]
     : [];
-  const shell = [...own, ...top.members, ...drawn.members, ...braced.members];
+  const shell = [...letIn(own, levelled, posts.letIn), ...top.members, ...drawn.members, ...braced.members];
   const onTheFloor = new Set([...top.joints, ...made.joints].flatMap((j) => (j.carrier === FLOOR ? [j.carried] : [])));
   const standing = [...own, ...top.members, ...made.members].filter((m) => m.role === 'post' && (own.includes(m) || onTheFloor.has(m.id)));
   const legs = drawn.members.filter((m) => m.role === 'post');

@@ -4,6 +4,7 @@ import { ZERO, add, scale, sub, type Length } from '../../length/index.js';
 import type { PostPair, ShapeProblem } from '../../piece/index.js';
 import { woodOf, type Workshop } from '../../project/index.js';
 import type { Envelope } from './envelope.js';
+import { letInProblems } from './let-in.js';
 import type { Frame } from './spec.js';
 
 /** Two posts that leave nothing between them. */
@@ -77,12 +78,13 @@ function postsMeet(piece: Frame, pairs: readonly PostPair[], at: number): ShapeP
 export function frameProblems(piece: Frame, envelope: Envelope, workshop: Workshop): ShapeProblem[] {
   const { posts, clear } = envelope;
   const { middles = [] } = piece.posts;
-  const lap = piece.joined === 'lapped' ? posts.rail.value : ZERO;
+  const lap = piece.joined === 'lapped' ? sub(posts.rail.value, posts.letIn) : ZERO;
   const free = sub(posts.ring.depth.value, add(lap, lap, posts.post.deep.value, posts.post.deep.value));
   const gone = middles.length - (posts.pairs.length - 2);
   const meet = posts.pairs.findIndex((p, i) => i > 0 && p.rear.x0 < (posts.pairs[i - 1] as PostPair).rear.x1);
   return [
     ...postsMeet(piece, posts.pairs, meet),
+    ...letInProblems(piece, envelope),
     ...seamsInMidAir(piece, envelope, workshop),
     ...(gone > 0
       ? [

@@ -70,6 +70,8 @@ export const frameFields = {
       turned: Type.Union([Type.Literal('across'), Type.Literal('deep')]),
       /** The left faces of more pairs of posts, from the outside left. */
       middles: Type.Optional(Type.Array(SizeSchema, { maxItems: 20 })),
+      /** How deep rails that are lapped on them are let in; they lie on the shoulders of the notches. */
+      letIn: Type.Optional(SizeSchema),
     },
     closed,
   ),

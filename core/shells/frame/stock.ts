@@ -12,7 +12,8 @@ export function frameStock(piece: Frame, { node, role, id }: Member, stock: stri
   if (node === TOP_NODE && role !== 'post') {
     return { kind: 'piece', patch: { top: { ...piece.top, level: levelWith(piece.top.level, role, stock) } } };
   }
-  if (role === 'brace' || role === 'gusset') return { kind: 'piece', patch: { braces: (piece.braces ?? []).map((b) => ({ ...b, stock })) } };
+  if (role === 'brace' || role === 'gusset')
+    return { kind: 'piece', patch: { braces: (piece.braces ?? []).map((b) => ({ ...b, stock })) } };
   if (role === 'back') return { kind: 'piece', patch: { sheets: { ...piece.sheets, [id === FRAME.rear ? 'rear' : 'ends']: { stock } } } };
   return { kind: 'piece', patch: { posts: { ...piece.posts, stock } } };
 }

@@ -58,7 +58,9 @@ export function BraceFields({ piece }: { piece: Frame }) {
                   onChange={(is) => change(changed({ is }), 'Changed a brace')}
                 />
                 <StockSelect label={`${of}: of`} value={brace.stock} onChange={(stock) => change(changed({ stock }), 'Changed a brace')} />
-                {length(brace.is === 'gusset' ? `${of}: reach along post and rail` : `${of}: wide`, brace.wide, (wide) => changed({ wide }))}
+                {length(brace.is === 'gusset' ? `${of}: reach along post and rail` : `${of}: wide`, brace.wide, (wide) =>
+                  changed({ wide }),
+                )}
               </>
             ) : null}
           </Wide>

@@ -3,7 +3,8 @@ import { ZERO, scale, sub, type Length } from '../../../core/length/index.js';
 import type { Frame } from '../../../core/shells/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { EdgeFields, GridFields, usePieceFields } from '../../bench/piece-fields.js';
-import { useProject } from '../../data/project.js';
+import { usePrecision, useProject } from '../../data/project.js';
+import { LengthField } from '../../shared/length-field.js';
 import { PictureChoice } from '../../shared/picture-choice.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { FieldLabel, Grid, NumberBox, Section, Select, Wide, WideTick } from '../../shared/ui.js';
@@ -113,6 +114,7 @@ export function FrameForm({ piece }: { piece: Frame }) {
   const fields = usePieceFields();
   const { change, length } = fields;
   const { top, sheets } = piece;
+  const precision = usePrecision();
   const sheet = (which: 'rear' | 'ends', stock: string | null) =>
     change(
       { sheets: stock === null ? without(sheets ?? {}, which) : { ...sheets, [which]: { stock } } },
@@ -154,6 +156,20 @@ export function FrameForm({ piece }: { piece: Frame }) {
               }
             />
           )}
+          {piece.joined === 'lapped' ? (
+            <LengthField
+              label="Rails let into the posts by"
+              optional
+              value={piece.posts.letIn ?? null}
+              precision={precision}
+              onCommit={(by) =>
+                change(
+                  { posts: by === null ? without(piece.posts, 'letIn') : { ...piece.posts, letIn: by } },
+                  'Changed how the rails are let in',
+                )
+              }
+            />
+          ) : null}
           {piece.joined === 'between' ? null : (
             <Select
               label="Runs through"
