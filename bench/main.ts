@@ -1,5 +1,6 @@
 import { benchBrowser } from './browser.js';
 import { benchCarry } from './carry.js';
+import { benchFrames } from './frames.js';
 import { benchRuns } from './runs.js';
 import { benchSolve } from './solve.js';
 import { benchServer } from './server.js';
@@ -10,6 +11,8 @@ export async function bench(): Promise<void> {
   benchRuns();
   console.log('\nSolve');
   benchSolve();
+  console.log('\nFrames');
+  benchFrames();
   console.log('\nCarry');
   benchCarry();
   console.log('\nServer');

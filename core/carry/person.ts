@@ -113,6 +113,18 @@ function onBeam(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>,
  * @param part what part of them it takes, where others beside it take the rest
  */
 export function withPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit' | 'serviceClass'>, part = 1): WithPerson {
+  const key = JSON.stringify([part, answer.span, settings.limit, settings.serviceClass]);
+  const known = asked.get(answer.sag) ?? new Map<string, WithPerson>();
+  asked.set(answer.sag, known);
+  const then = known.get(key) ?? newPerson(answer, settings, part);
+  known.set(key, then);
+  return then;
+}
+
+/** Members that bend alike share what came of it, so that each kind of them is asked once. */
+const asked = new WeakMap<BendingAnswer['sag'], Map<string, WithPerson>>();
+
+function newPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit' | 'serviceClass'>, part: number): WithPerson {
   const force = part * FORCE;
   const most = allowed(settings.limit, answer.span);
   try {

@@ -1,6 +1,7 @@
-import { PASS, onSlides, tippingCases, worstTipping, type Carried } from '../carry/index.js';
+import { PASS, carry, onSlides, tippingCases, worstTipping, type Carried } from '../carry/index.js';
 import { force, len, mass, say } from '../figure/index.js';
-import { fromUnits } from '../length/index.js';
+import { applyEdit } from '../kinds/index.js';
+import { fromUnits, mm } from '../length/index.js';
 import { overlapOf, type Solid } from '../solid/index.js';
 import {
   boxOf,
@@ -14,6 +15,8 @@ import {
   type Piece,
   type Shape,
 } from '../piece/index.js';
+import type { Workshop } from '../project/index.js';
+import { shapeOf, shellOf } from '../shells/index.js';
 import { pieceFix, type Check } from '../finding/index.js';
 
 function rated(body: Body, carried: Carried): Check[] {
@@ -75,8 +78,23 @@ function hits(body: Body, all: readonly Boxed[]): Check[] {
 
 const TO_WALL: Check['fixes'] = [pieceFix(say`It will be fixed to the wall`, { kind: 'piece', patch: { fixedToWall: true } })];
 
+/** Feet are tried so much further apart, mm. */
+const WIDER = [50, 100, 150, 200, 250, 300, 350, 400];
+
+/** The least that its feet have to be further apart so that it stands, where its kind lets that be said. */
+function standingWider(piece: Piece, workshop: Workshop): Check['fixes'] {
+  for (const by of WIDER.map((n) => mm(n))) {
+    const edit = shellOf(piece).standingWider?.(piece, by);
+    if (!edit) return [];
+    const shape = shapeOf(applyEdit(piece, edit), workshop);
+    if (worstTipping(tippingCases(shape, carry(shape, workshop)))?.tipping.state === 'fine')
+      return [pieceFix(say`Make it ${len(by)} deeper, so that it stands`, edit)];
+  }
+  return [];
+}
+
 /** Free-standing pieces that fall by themselves with drawers out, or under the pull of a child. */
-function tips(piece: Piece, shape: Shape, carried: Carried): Check[] {
+function tips(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): Check[] {
   if (piece.fixedToWall) return [];
   const unknown = [...new Set([...carried.members.values()].flatMap((c) => c.unknown))];
   const cases = tippingCases(shape, carried);
@@ -90,15 +108,16 @@ function tips(piece: Piece, shape: Shape, carried: Carried): Check[] {
   const { pose, filling, kg, tipping } = worst;
   const how = say`${pose.id === 'shut' ? 'With everything shut' : `With ${pose.label}`} and ${FILLED[filling]}`;
   const about = { kind: 'piece' } as const;
+  const fixes = [...standingWider(piece, workshop), ...TO_WALL];
   if (tipping.margin < 0) {
     const out = len(fromUnits(-tipping.margin * 80_000));
     const sentence = say`${how} its ${mass(kg)} hang ${out} in front of its feet: it tips over. Fix it to the wall.`;
-    return [{ id: 'tips-open', severity: 'stop', state: 'fails', about, sentence, fixes: TO_WALL }];
+    return [{ id: 'tips-open', severity: 'stop', state: 'fails', about, sentence, fixes }];
   }
   const child = tipping.onDrawer === null ? [] : say`, or ${mass(tipping.onDrawer)} on the open drawer,`;
   const should = say`it should stand ${force(PASS.pull)} and ${mass(PASS.onDrawer)}`;
   const sentence = say`${how} a pull of ${force(tipping.pull)} at the top${child} tips it; ${should}. Fix it to the wall.`;
-  return [{ id: 'tips-child', severity: 'stop', state: 'fails', about, sentence, fixes: TO_WALL }];
+  return [{ id: 'tips-child', severity: 'stop', state: 'fails', about, sentence, fixes }];
 }
 
 const FILLED = {
@@ -128,7 +147,7 @@ function covered(shape: Shape): Check[] {
 }
 
 /** Whether what moves is carried, has room to move, and does not tip the piece over. */
-export function bodyChecks(piece: Piece, shape: Shape, carried: Carried): Check[] {
+export function bodyChecks(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): Check[] {
   const slid = shape.bodies.filter((b) => onSlides(b, carried)?.state === 'fine');
   const boxes = shape.bodies.length > 0 ? shape.members.map((member): Boxed => ({ member, box: boxOf(member) })) : [];
   const faults = shape.bodies.flatMap((body) => [...rated(body, carried), ...hits(body, boxes)]);
@@ -145,5 +164,5 @@ export function bodyChecks(piece: Piece, shape: Shape, carried: Carried): Check[
           },
         ]
       : [];
-  return [...faults, ...tips(piece, shape, carried), ...covered(shape), ...good];
+  return [...faults, ...tips(piece, shape, carried, workshop), ...covered(shape), ...good];
 }

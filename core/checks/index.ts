@@ -3,6 +3,7 @@ import type { Part } from '../parts/index.js';
 import type { Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { worstFirst, pieceFix, type Check } from '../finding/index.js';
+import { handChecks } from './hands.js';
 import { bodyChecks } from './bodies.js';
 import { drawnOutChecks } from './drawn-out.js';
 import { feetChecks } from './feet.js';
@@ -60,8 +61,9 @@ export function checksOf(
     ...runChecks(piece, shape),
     ...overlapChecks(shape, letters),
     ...thingChecks(shape, workshop),
-    ...bodyChecks(piece, shape, carried),
+    ...bodyChecks(piece, shape, carried, workshop),
     ...screwChecks(piece, carried, letters, workshop.settings),
+    ...handChecks(shape, carried, letters, workshop.settings),
     ...(shape.members.length > 0 ? shellOf(piece).racking(piece, shape, carried, workshop) : []),
     ...peopleChecks(piece, shape, carried, letters, workshop),
     ...postChecks(piece, shape, carried, letters, workshop),

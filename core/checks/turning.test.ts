@@ -46,7 +46,7 @@ const rail = (up: number, out: number): Member =>
 
 const told = (other: Member) => {
   const with_: Shape = { ...shape, members: [flap, other], bodies: [turns] };
-  return bodyChecks(base, with_, carried).filter((c) => c.id.startsWith('hits'));
+  return bodyChecks(base, with_, carried, shop).filter((c) => c.id.startsWith('hits'));
 };
 
 test.each([

@@ -1,4 +1,5 @@
 import type { TSchema } from '@sinclair/typebox';
+import type { Length } from '../length/index.js';
 import type { Check } from '../finding/index.js';
 import type { Carried } from '../carry/index.js';
 import type { Member, Named, Piece, PieceEdit, Shape, StockUse } from '../piece/index.js';
@@ -29,6 +30,8 @@ export interface ShellKind<P extends Piece = Piece> {
   withStock(piece: P, member: Member, stock: string): PieceEdit | null;
   /** The edit that holds a member so that it may move across its grain; left out where no shell member is held by screws. */
   lettingSlide?(piece: P, member: Member): PieceEdit | null;
+  /** The edit that sets its feet so much further apart from the front to the rear; left out, or null, where that is not for it to say. */
+  standingWider?(piece: P, by: Length): PieceEdit | null;
   /** What might make a member of the shell itself pass. */
   remedies(piece: P, asked: Asked): readonly Candidate[];
 }

@@ -1,4 +1,4 @@
-import { CLOSE, type Face } from './convex.js';
+import { CLOSE, boxGap, type Face } from './convex.js';
 import type { Solid } from './solid.js';
 import { cross, dot, minus, plus, scaled, unit, type Vector } from './vector.js';
 
@@ -90,19 +90,21 @@ function axesOf(patches: readonly Patch[], normal: Vector): Pick<Contact, 'axes'
   return { axes, over: [overOf(axes[0]), overOf(axes[1])] };
 }
 
+/** What two faces that look at each other have in common; null where that is nothing. */
+function patchBetween(f: Face, g: Face): Patch | null {
+  if (dot(f.normal, g.normal) > -OPPOSITE) return null;
+  if (Math.abs(dot(f.normal, minus(g.corners[0] as Vector, f.corners[0] as Vector))) > TOUCHING) return null;
+  return patchOf(commonOf(f, g), f.normal);
+}
+
 /**
  * Where two solids lie on each other: each plane in which faces of both meet is one contact, largest first.
  * What only meets along an edge or at a corner is none.
  */
 export function contactsOf(a: Solid, b: Solid): readonly Contact[] {
-  const patches: Patch[] = [];
-  for (const f of a.bodies.flatMap((p) => p.faces))
-    for (const g of b.bodies.flatMap((p) => p.faces)) {
-      if (dot(f.normal, g.normal) > -OPPOSITE) continue;
-      if (Math.abs(dot(f.normal, minus(g.corners[0] as Vector, f.corners[0] as Vector))) > TOUCHING) continue;
-      const patch = patchOf(commonOf(f, g), f.normal);
-      if (patch) patches.push(patch);
-    }
+  // Most bodies of two solids are nowhere near each other.
+  const near = a.bodies.flatMap((p) => b.bodies.flatMap((q) => (boxGap(p, q) <= TOUCHING ? [[p, q] as const] : [])));
+  const patches = near.flatMap(([p, q]) => p.faces.flatMap((f) => q.faces.flatMap((g) => patchBetween(f, g) ?? [])));
   const planes: Patch[][] = [];
   for (const patch of patches) {
     const known = planes.find(([p]) => {

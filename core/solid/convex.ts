@@ -147,6 +147,18 @@ function reachesOf(body: Convex): readonly (readonly [number, number])[] {
   return known;
 }
 
+/** Bodies that fill the least box round them, square to the piece. */
+const filled = new WeakMap<Convex, boolean>();
+
+export function isBox(body: Convex): boolean {
+  let known = filled.get(body);
+  if (known === undefined) {
+    known = body.faces.length === 6 && body.faces.every(({ normal }) => normal.filter((c) => Math.abs(c) < 1e-12).length === 2);
+    filled.set(body, known);
+  }
+  return known;
+}
+
 /** Whether the least boxes of two bodies, square to the piece, have room in common. */
 function mayMeet(a: Convex, b: Convex): boolean {
   const others = reachesOf(b);
@@ -179,11 +191,13 @@ export function gapOf(a: Convex, b: Convex): number {
 
 /** How far the least boxes of two bodies are apart along an axis of the piece, mm: no more than the bodies are; 0 where they meet. */
 export function boxGap(a: Convex, b: Convex): number {
-  const others = reachesOf(b);
-  return reachesOf(a).reduce((most, [a0, a1], i) => {
-    const [b0, b1] = others[i] as readonly [number, number];
-    return Math.max(most, a0 - b1, b0 - a1);
-  }, 0);
+  const [own, others] = [reachesOf(a), reachesOf(b)];
+  let most = 0;
+  for (let i = 0; i < 3; i += 1) {
+    const [p, q] = [own[i], others[i]] as [readonly [number, number], readonly [number, number]];
+    most = Math.max(most, p[0] - q[1], q[0] - p[1]);
+  }
+  return most;
 }
 
 /** What two bodies have in common along a direction, mm; below zero it is the gap between them. */

@@ -1,4 +1,4 @@
-import { CLOSE, cutBy, depthOf, extentOf, boxGap, gapOf, massOf, prism, type Convex, type Face, type Plane } from './convex.js';
+import { CLOSE, cutBy, depthOf, extentOf, boxGap, gapOf, isBox, massOf, prism, type Convex, type Face, type Plane } from './convex.js';
 import { convexPieces, type Profile } from './profile.js';
 import { dot, minus, plus, scaled, turned, type Vector } from './vector.js';
 
@@ -60,8 +60,15 @@ export function overlapOf(a: Solid, b: Solid): number {
 
 /** How far two solids are apart at least, mm; 0 where they meet. */
 export function apartOf(a: Solid, b: Solid): number {
-  const pairs = a.bodies.flatMap((p) => b.bodies.map((q) => ({ p, q, least: boxGap(p, q) })));
+  const pairs: { readonly p: Convex; readonly q: Convex; readonly least: number }[] = [];
   let apart = Infinity;
+  for (const p of a.bodies)
+    for (const q of b.bodies) {
+      const least = boxGap(p, q);
+      if (isBox(p) && isBox(q)) apart = Math.min(apart, least);
+      else pairs.push({ p, q, least });
+      if (apart === 0) return 0;
+    }
   // The nearest first: what is further off by its box alone is no nearer.
   for (const { p, q, least } of pairs.sort((x, y) => x.least - y.least)) {
     if (apart === 0 || least >= apart) break;

@@ -6,7 +6,7 @@ export const plus = (a: Vector, b: Vector): Vector => [a[0] + b[0], a[1] + b[1],
 export const minus = (a: Vector, b: Vector): Vector => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 export const scaled = (a: Vector, by: number): Vector => [a[0] * by, a[1] * by, a[2] * by];
 export const cross = (a: Vector, b: Vector): Vector => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
-export const sizeOf = (a: Vector): number => Math.hypot(...a);
+export const sizeOf = ([x, y, z]: Vector): number => Math.sqrt(x * x + y * y + z * z);
 
 /** A direction of length 1; null for one that has no length. */
 export function unit(a: Vector): Vector | null {

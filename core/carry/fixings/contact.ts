@@ -119,6 +119,20 @@ function longerFirst(two: readonly { axis: Vector; over: Extent }[]): Pick<Conta
 
 /** Where two members meet; null where they do not. What lies at an angle meets where a plane of one lies on a plane of the other. */
 export function contactOf(a: Member, b: Member): Contact | null {
+  const others = contacts.get(a) ?? new WeakMap<Member, Contact | null>();
+  contacts.set(a, others);
+  let met = others.get(b);
+  if (met === undefined) {
+    met = newContact(a, b);
+    others.set(b, met);
+  }
+  return met;
+}
+
+/** Members never change, so that where two of them meet is worked out once. */
+const contacts = new WeakMap<Member, WeakMap<Member, Contact | null>>();
+
+function newContact(a: Member, b: Member): Contact | null {
   const rebate = inRebate(a, b) ? rebated(a, b) : inRebate(b, a) ? turned(rebated(b, a)) : null;
   if (rebate?.over.every((o) => long(o) > TOUCH)) return rebate;
   return isBlock(a) && isBlock(b) ? contactOfBlocks(extentsOf(a), extentsOf(b)) : contactOfSolids(a, b);

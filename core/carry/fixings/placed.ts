@@ -93,8 +93,16 @@ export function rowsOfScrews(carried: CarriedMember, members: ReadonlyMap<string
   return [...ends, ...along.flatMap((a) => (a.row ? [new PlacedRow(a.member.id, a.row, a.count)] : []))];
 }
 
+/** What is carried never changes, so that its screws are placed once. */
+const known = new WeakMap<Carried, readonly PlacedRow[]>();
+
 /** Every row of screws of a piece. */
 export function allScrews(carried: Carried): readonly PlacedRow[] {
-  const members = new Map([...carried.members].map(([id, c]) => [id, c.member]));
-  return [...carried.members.values()].flatMap((c) => rowsOfScrews(c, members));
+  let rows = known.get(carried);
+  if (!rows) {
+    const members = new Map([...carried.members].map(([id, c]) => [id, c.member]));
+    rows = [...carried.members.values()].flatMap((c) => rowsOfScrews(c, members));
+    known.set(carried, rows);
+  }
+  return rows;
 }

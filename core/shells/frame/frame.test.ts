@@ -441,3 +441,20 @@ describe('what keeps the corners of a frame stiff', () => {
     expect([toMm(brace.z0), toMm(brace.z1)]).toEqual([expect.closeTo(66, 4), expect.closeTo(434, 4)]);
   });
 });
+
+test('a tall narrow frame that a child pulls over is offered as much depth as stands, and that does', () => {
+  const top: Frame['top'] = { level: { ...level('deal45', 95), deck: { stock: 'ash27', goes: 'over', gap: ZERO } }, over: NO_OVER };
+  const narrow = framePiece(space('in'), { height: given(650), depth: given(220), top });
+  const told = (s: Solution) => s.checks.find((c) => c.id === 'tips-child');
+  const s = solve(narrow, shop, {});
+  const [wider] = told(s)?.fixes ?? [];
+  expect(told(s)?.severity).toBe('stop');
+  const edit = wider?.change.target === 'piece' ? wider.change.edit : null;
+  const depth = edit?.kind === 'piece' ? (edit.patch as Partial<Frame>).depth : null;
+  if (depth?.from !== 'given') throw new Error('no depth is offered');
+  expect(told(solve({ ...narrow, depth }, shop, {}))).toBeUndefined();
+  // The next smaller one that is tried does not stand.
+  expect(told(solve({ ...narrow, depth: { ...depth, size: (depth.size - mm(50)) as Length } }, shop, {}))).toBeDefined();
+  // Where its contents say how deep it is, only the wall is offered.
+  expect(told(solve({ ...narrow, depth: { from: 'contents' } }, shop, {}))?.fixes ?? []).not.toContainEqual(wider);
+});

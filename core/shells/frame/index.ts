@@ -219,5 +219,7 @@ export const frame: ShellKind<Frame> = {
     const deck = { ...level.deck, slides: true as const };
     return { kind: 'piece', patch: { top: { ...piece.top, level: { ...level, deck } } } };
   },
+  standingWider: ({ depth }, by) =>
+    depth.from === 'given' ? { kind: 'piece', patch: { depth: { ...depth, size: add(depth.size, by) } } } : null,
   remedies: frameRemedies,
 };

@@ -1,0 +1,141 @@
+import { allScrews, axisOf, contactOf, extentsOf, fixingsOf, type Carried, type Extents } from '../carry/index.js';
+import { fine, say, type Sentence } from '../figure/index.js';
+import type { Check } from '../finding/index.js';
+import type { Letters, Member, Role, Shape } from '../piece/index.js';
+import type { Settings } from '../project/index.js';
+import type { Vector } from '../solid/index.js';
+import { capital, nameOf } from './names.js';
+
+/** What a drill with a bit in it takes in line with a screw, and what one with an angled head does, mm, typical. */
+const DRIVER = { straight: 220, angled: 100 };
+/** How far round that line it takes room, mm, typical. */
+const ROUND = 25;
+/** What fingers take to put a nut in from the side, mm, typical. */
+const FINGERS = 60;
+
+/** What is put on last, from the outside. */
+const LAST: ReadonlySet<Role> = new Set<Role>(['back', 'brace', 'gusset', 'drawer front', 'toe board']);
+
+/** A way out of a place that something has to come in by, and how far that is free, mm. */
+interface Way {
+  readonly holds: string;
+  readonly through: Member;
+  readonly free: number;
+  readonly by: Member;
+}
+
+/** What is nearest in the way out of a place along an axis of the piece; null where nothing is. */
+function nearest(from: Vector, out: Vector, all: readonly { readonly member: Member; readonly extents: Extents }[], round: number) {
+  const axis = axisOf(out);
+  if (axis === undefined) return null;
+  const beside = ([0, 1, 2] as const).filter((k) => k !== axis);
+  let found: { readonly member: Member; readonly free: number } | null = null;
+  for (const { member, extents } of all) {
+    if (!beside.every((k) => extents[k][0] < from[k] + round && extents[k][1] > from[k] - round)) continue;
+    const free = out[axis] > 0 ? extents[axis][0] - from[axis] : from[axis] - extents[axis][1];
+    if (free >= -1e-6 && (!found || free < found.free)) found = { member, free: Math.max(0, free) };
+  }
+  return found;
+}
+
+/** The two that hold each other in most of the ways, told once, the narrowest first. */
+function narrowest(ways: readonly Way[]): readonly Way[] {
+  const byPair = new Map<string, Way>();
+  for (const way of ways) {
+    const key = `${way.holds} ${way.through.id} ${way.by.id}`;
+    const known = byPair.get(key);
+    if (!known || way.free < known.free) byPair.set(key, way);
+  }
+  return [...byPair.values()].sort((a, b) => a.free - b.free);
+}
+
+/**
+ * Whether a driver reaches the heads of screws, and fingers the nuts of bolts, with what stands for good in the way. What
+ * moves is screwed together on the bench, and what is put on last is not there yet.
+ */
+export function handChecks(shape: Shape, carried: Carried, letters: Letters, settings: Settings): Check[] {
+  const moves = new Set(shape.bodies.flatMap((b) => b.members));
+  const stays = shape.members
+    .filter((m) => !moves.has(m.id) && !LAST.has(m.role))
+    .map((member) => ({ member, extents: extentsOf(member) }));
+  const byId = new Map(shape.members.map((m) => [m.id, m]));
+  const name = (id: string) => {
+    const member = byId.get(id);
+    return member ? nameOf(member, letters) : id;
+  };
+  const ways = allScrews(carried)
+    .filter(({ holds, row }) => !moves.has(holds) && !LAST.has(row.through.role) && axisOf(row.contact.normal) !== undefined)
+    .flatMap(({ holds, row, screws }) => {
+      const others = stays.filter(({ member }) => member !== row.through && member !== row.into);
+      const out = row.contact.normal.map((c) => -c) as unknown as Vector;
+      return screws.flatMap(({ head }): Way[] => {
+        const met = nearest(head, out, others, ROUND);
+        // What lies on the heads faces them, and is told as that.
+        return met && met.free > 0 && met.free < DRIVER.straight ? [{ holds, through: row.through, free: met.free, by: met.member }] : [];
+      });
+    });
+  const told = (way: Way): Check => {
+    const no = way.free < DRIVER.angled;
+    const room: Sentence = say`${fine(way.free, 0)} between ${name(way.through.id)} and ${name(way.by.id)}`;
+    return {
+      id: `driver-${way.holds}-${way.through.id}`,
+      severity: 'look',
+      state: no ? 'fails' : 'close',
+      about: { kind: 'member', id: way.holds },
+      sentence: no
+        ? say`No driver gets to the screws of ${name(way.holds)}: there are ${room}. Screw it before that is in, or glue it.`
+        : say`Only a driver with an angled head gets to the screws of ${name(way.holds)}: there are ${room}.`,
+      fixes: [],
+    };
+  };
+  return [...narrowest(ways).map(told), ...nuts(shape, carried, letters, settings, stays)];
+}
+
+/** Bolts whose nuts go into the end of a rail from its side: one of its broad faces has to be free there. */
+function nuts(
+  shape: Shape,
+  carried: Carried,
+  letters: Letters,
+  settings: Settings,
+  stays: readonly { readonly member: Member; readonly extents: Extents }[],
+): Check[] {
+  if (!shape.joints.some((j) => j.how === 'bolts')) return [];
+  const byId = new Map(shape.members.map((m) => [m.id, m]));
+  return [...carried.members.values()].flatMap((c): Check[] => {
+    if (!c.supports.some((s) => s.how === 'bolts')) return [];
+    const { member } = c;
+    const others = stays.filter((o) => o.member !== member);
+    const covered = fixingsOf(c, byId, settings).some(({ bolts, support }) => {
+      const carrier = byId.get(support.carrier);
+      const met = carrier && bolts?.nut === 'barrel' ? contactOf(carrier, member) : null;
+      if (!met) return false;
+      const { n } = member.frame;
+      const axis = axisOf(n);
+      const along = axisOf(met.normal);
+      if (axis === undefined || along === undefined) return false;
+      const own = extentsOf(member);
+      const end = own[along][met.normal[along] > 0 ? 0 : 1] + met.normal[along] * FINGERS;
+      const middle = own.map(([low, high]) => (low + high) / 2) as unknown as [number, number, number];
+      return ([0, 1] as const).every((side) => {
+        const at: [number, number, number] = [...middle];
+        at[along] = end;
+        at[axis] = own[axis][side];
+        const out: [number, number, number] = [0, 0, 0];
+        out[axis] = side === 0 ? -1 : 1;
+        const hit = nearest(at, out, others, 1);
+        return hit !== null && hit.free < FINGERS;
+      });
+    });
+    if (!covered) return [];
+    return [
+      {
+        id: `nuts-${member.id}`,
+        severity: 'look',
+        state: 'fails',
+        about: { kind: 'member', id: member.id },
+        sentence: say`No hand gets to the nuts of ${capital(nameOf(member, letters))}: both of its faces are covered within ${fine(FINGERS, 0)} of their ends. Put the nuts in before that is on, or use screws.`,
+        fixes: [],
+      },
+    ];
+  });
+}
