@@ -204,15 +204,16 @@ function readings(space: PlacedSpace, shape: Shape, { built }: Workshop): Check[
 
 /** Whether all that are listed of a thing have a place in what it fills. */
 function cellCheck(space: PlacedSpace, filled: NonNullable<Stand['filled']>): Check[] {
-  const { thing } = filled;
+  const { thing, called } = filled;
+  const [one, many] = called;
   const room = filled.places.length;
   const about = { kind: 'space', id: space.id } as const;
   const id = `cells-room-${space.id}`;
   if (room < thing.count) {
-    const sentence = say`${space.label} has ${room} cells, and ${thing.count} ${thing.name} are listed.`;
+    const sentence = say`${space.label} has ${room} ${room === 1 ? one : many}, and ${thing.count} ${thing.name} are listed.`;
     return [{ id, severity: 'look', state: 'fails', about, sentence, fixes: [] }];
   }
-  const sentence = say`All ${thing.count} ${thing.name} have a cell in ${space.label}; ${room - thing.count} are to spare.`;
+  const sentence = say`All ${thing.count} ${thing.name} have a ${one} in ${space.label}; ${room - thing.count} are to spare.`;
   return [{ id, severity: 'good', state: 'fine', about, sentence, fixes: [] }];
 }
 

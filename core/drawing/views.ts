@@ -244,6 +244,23 @@ function feetIn(shape: Shape, view: View, pose: Pose): PlainShape[] {
   });
 }
 
+/** Grooves from the front to the rear with nothing in them, where they come out at the front of what they are cut into. */
+function emptyGrooves(members: readonly Member[]): PlainShape[] {
+  const ids = new Set(members.map((m) => m.id));
+  return members.flatMap((m): PlainShape[] => {
+    const box = boxOf(m);
+    const { u, n, origin } = m.frame;
+    if (u[1] !== 1 || Math.abs(n[0]) !== 1) return [];
+    return m.features.flatMap((f): PlainShape[] => {
+      if (f.kind !== 'groove' || ids.has(f.mate) || f.region.u1 - f.region.u0 >= f.region.v1 - f.region.v0) return [];
+      const right = (f.face === 'up') === (n[0] === 1);
+      const x0 = right ? ((box.x1 - f.depth) as Length) : box.x0;
+      const room = { ...box, x0, x1: add(x0, f.depth), y0: add(origin.y, f.region.u0), y1: add(origin.y, f.region.u1) };
+      return [rect(flatten(room, 'front'), { kind: 'member', id: m.id, label: `${m.label}, empty groove` }, true)];
+    });
+  });
+}
+
 /**
  * Draws a piece from one side, in mm.
  * @param spaceId the space whose middle the side and top sections are cut through
@@ -272,7 +289,10 @@ export function drawPiece(solution: Solution, view: View, spaceId: string, pose:
   const posts = members.filter((m) => far.has(m.of.id));
   const others = [...feetIn(solution.shape, view, pose), ...members.filter((m) => !behind.includes(m) && !posts.includes(m))];
   // From above, what lies on a deck covers it.
-  const shapes = view === 'top' ? [...clear, ...others, ...things] : [...behind, ...clear, ...posts, ...things, ...others];
+  const shapes =
+    view === 'top'
+      ? [...clear, ...others, ...things]
+      : [...behind, ...clear, ...posts, ...things, ...others, ...(view === 'front' ? emptyGrooves(placed) : [])];
   const whole = toMm(view === 'side' ? overall.depth.value : overall.width.value);
   const extents = shapes.map(extentOf);
   const left = Math.min(0, ...extents.map((e) => e.x0));

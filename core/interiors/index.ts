@@ -12,6 +12,8 @@ export type * from './kind.js';
 export * from './boards/spec.js';
 export * from './cells/spec.js';
 export * from './drawers/spec.js';
+export { groovesIn, grooveAt } from './grooves/index.js';
+export * from './grooves/spec.js';
 export { deckedAs } from './levels/index.js';
 export * from './levels/spec.js';
 export * from './panels/spec.js';

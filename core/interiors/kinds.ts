@@ -5,6 +5,7 @@ import { boards } from './boards/index.js';
 import { cells } from './cells/index.js';
 import { drawers } from './drawers/index.js';
 import type { DividingKind, FillingKind, SplitKind } from './kind.js';
+import { grooves } from './grooves/index.js';
 import { levels } from './levels/index.js';
 import { panels } from './panels/index.js';
 import { slats } from './slats/index.js';
@@ -13,7 +14,7 @@ import { slats } from './slats/index.js';
 export const DIVIDING = kindList<DividingKind>([panels, drawers, boards, slats, levels]);
 
 /** What a space may be filled with as a whole. */
-export const FILLINGS = kindList<FillingKind>([cells]);
+export const FILLINGS = kindList<FillingKind>([cells, grooves]);
 
 /** The kind of a divided space. @throws Error where there is no such kind */
 export function dividingKind({ making }: { readonly making?: Making | undefined }): DividingKind {

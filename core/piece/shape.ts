@@ -105,6 +105,8 @@ export interface Stand {
   readonly filled?: {
     readonly thingId: string;
     readonly thing: Thing;
+    /** What one of its places is called, and several of them. */
+    readonly called: readonly [one: string, many: string];
     /** How much room one has, and where each begins, from the outside left and the floor. */
     readonly room: { readonly width: Length; readonly height: Length };
     readonly places: readonly { readonly x: Length; readonly y: Length }[];

@@ -56,7 +56,10 @@ export const anyFrame: fc.Arbitrary<{ readonly piece: Frame; readonly shop: Work
     feet: fc.constantFrom<Frame['feet']>(undefined, { are: 'feet', high: mm(20) }, { are: 'castors', high: mm(60), rated: 40 }),
     held: fc.constantFrom<Frame['held']>(undefined, 'bolts'),
     braced: fc.option(
-      fc.record({ at: fc.constantFrom('ends' as const, 'rear' as const), is: fc.constantFrom('diagonal' as const, 'cross' as const, 'gusset' as const) }),
+      fc.record({
+        at: fc.constantFrom('ends' as const, 'rear' as const),
+        is: fc.constantFrom('diagonal' as const, 'cross' as const, 'gusset' as const),
+      }),
     ),
     bar: fc.boolean(),
     splice: fc.boolean(),
@@ -96,7 +99,9 @@ export const anyFrame: fc.Arbitrary<{ readonly piece: Frame; readonly shop: Work
       ...top,
       rails: c.bar && c.joined === 'between' && !flat ? { ...rails, bar: { stock: 'bar', high: mm(30) } } : rails,
       ...(c.splice ? { splice: { stock: 'deck', long: mm(200) } } : {}),
-      ...(c.corners && c.joined === 'between' && !flat && !c.bar && (top.rails.left || top.rails.right) ? { corners: { stock: 'rail' } } : {}),
+      ...(c.corners && c.joined === 'between' && !flat && !c.bar && (top.rails.left || top.rails.right)
+        ? { corners: { stock: 'rail' } }
+        : {}),
     };
     // Slats as wide as leaves a tenth of the deck between them.
     const wide = c.slats ? ((Math.floor((0.9 * c.width) / c.slats / mm(0.5)) * mm(0.5)) as Length) : ZERO;
@@ -113,7 +118,13 @@ export const anyFrame: fc.Arbitrary<{ readonly piece: Frame; readonly shop: Work
       panels: panels(),
       edges: { front: 'square', banding: ZERO },
       fixedToWall: true,
-      posts: { stock: 'post', wide: c.wide, turned: c.turned, ...(middles.length > 0 ? { middles } : {}), ...(c.letIn ? { letIn: c.letIn } : {}) },
+      posts: {
+        stock: 'post',
+        wide: c.wide,
+        turned: c.turned,
+        ...(middles.length > 0 ? { middles } : {}),
+        ...(c.letIn ? { letIn: c.letIn } : {}),
+      },
       joined: c.joined,
       through: c.through,
       top: {

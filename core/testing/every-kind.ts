@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { ZERO, mm, type Length } from '../length/index.js';
 import type { DividingMember, Piece, Space, Split } from '../piece/index.js';
-import type { Boards, Cells, Drawers, Front, Runner, Slats } from '../interiors/index.js';
+import type { Boards, Cells, Drawers, Front, Grooves, Runner, Slats } from '../interiors/index.js';
 import type { InPlace, PanelCase } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import type { Solution } from '../solution/index.js';
@@ -144,6 +144,29 @@ const cells: fc.Arbitrary<Space> = fc
     return space('rack', { filling: fill });
   });
 
+const grooves: fc.Arbitrary<Space> = fc
+  .record({
+    deep: length(3, 6),
+    first: length(16, 60),
+    pitch: length(12, 40),
+    slack: length(0, 2),
+    shelves: fc.uniqueArray(fc.integer({ min: 1, max: 14 }), { maxLength: 5 }),
+    thing: fc.boolean(),
+    fingers: fc.boolean(),
+  })
+  .map(({ thing, fingers, ...rest }) => {
+    const fill: Grooves = {
+      kind: 'grooves',
+      stock: 'thin',
+      wide: mm(6.5),
+      last: mm(20),
+      ...rest,
+      ...(thing ? { thing: 'tin' } : {}),
+      ...(fingers ? { fingers: { wide: mm(80), deep: mm(20) } } : {}),
+    };
+    return space('grooves', { filling: fill });
+  });
+
 /** A filled space of any kind, under one id. */
 const fills: fc.Arbitrary<Space> = fc.oneof(
   fc
@@ -161,6 +184,7 @@ const fills: fc.Arbitrary<Space> = fc.oneof(
   boards,
   slats,
   cells,
+  grooves,
 );
 
 /** A random piece, and the workshop it is solved with. */
@@ -182,6 +206,7 @@ const boxed: fc.Arbitrary<Random> = fc
     wall: length(10, 14),
     set: fc.constantFrom('gaps' as const, 'edges' as const, 'exact' as const),
     fix: fc.constantFrom('butted' as const, 'housed' as const),
+    corner: fc.constantFrom('between' as const, 'rebated' as const),
     stiff: fc.constantFrom<Pick<DividingMember, 'strip' | 'doubled' | 'toBack'>>(
       {},
       { doubled: 'glued' },
@@ -189,7 +214,7 @@ const boxed: fc.Arbitrary<Random> = fc
       { strip: { stock: 'wall', high: mm(12), at: 'both', top: 'flush', held: 'screwed' } },
     ),
   })
-  .map(({ fill, cased, beside, width, height, depth, thickness, wall, set, fix, stiff }) => {
+  .map(({ fill, cased, beside, width, height, depth, thickness, wall, set, fix, corner, stiff }) => {
     const open = space('open', { things: [{ thing: 'tin', count: 2 }] });
     const interior =
       beside === 'alone'
@@ -227,7 +252,7 @@ const boxed: fc.Arbitrary<Random> = fc
       },
       things: { tin: thing() },
     });
-    const base: PanelCase = piece(interior, common);
+    const base: PanelCase = piece(interior, corner === 'rebated' ? { ...common, top: corner, bottom: corner, rebate: mm(6) } : common);
     const { name, edges, fixedToWall } = base;
     const inPlace: InPlace = {
       ...common,

@@ -1,6 +1,7 @@
 import { inch, mm } from '../../core/length/index.js';
 import type { Piece } from '../../core/piece/index.js';
 import type { PanelCase } from '../../core/shells/index.js';
+import { PLAIN_EDGES, plainPanels } from './panels.js';
 import { fit, space } from './spaces.js';
 
 /** The ink case: a tall case in the alcove by the press, sized by the opening. */
@@ -160,9 +161,44 @@ const solventCupboard: PanelCase = {
 };
 delete solventCupboard.opening;
 
+/** A cabinet for drying screens: thin shelves that slide into any of its grooves. */
+const screenCabinet: PanelCase = {
+  name: 'Screen cabinet',
+  shell: 'panel-case',
+  edges: PLAIN_EDGES,
+  width: { from: 'given', size: mm(415), of: 'overall' },
+  height: { from: 'given', size: mm(905), of: 'overall' },
+  depth: { from: 'given', size: mm(360), of: 'overall' },
+  base: { kind: 'none' },
+  top: 'rebated',
+  bottom: 'rebated',
+  rebate: mm(8),
+  back: { kind: 'groove', depth: mm(5), inset: mm(10), slack: mm(1) },
+  stock: { sides: 'birch-15', back: 'birch-5' },
+  panels: plainPanels('birch-15'),
+  fixedToWall: true,
+  interior: space('screens', {
+    name: 'screens',
+    filling: {
+      kind: 'grooves',
+      wide: mm(5),
+      deep: mm(5),
+      first: mm(48),
+      pitch: mm(32),
+      last: mm(48),
+      stock: 'birch-5',
+      thing: 'silk-screen',
+      slack: mm(1),
+      shelves: [1, 4, 7, 10, 13, 16, 19, 22],
+      fingers: { wide: mm(90), deep: mm(25) },
+    },
+  }),
+};
+
 export const CASES: Readonly<Record<string, Piece>> = {
   'ink-case': inkCase,
   'roller-case': rollerCase,
   'brayer-rack': brayerRack,
   'solvent-cupboard': solventCupboard,
+  'screen-cabinet': screenCabinet,
 };

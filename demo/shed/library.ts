@@ -131,6 +131,16 @@ export const THINGS: ProjectFile['things'] = {
     facesOut: true,
     feet: { aside: mm(30), deep: mm(25) },
   },
+  'silk-screen': {
+    name: 'Silk screen',
+    shape: { kind: 'box', width: mm(370), height: mm(25), depth: mm(320) },
+    mass: 1.4,
+    count: 8,
+    clearance: mm(5),
+    wayUp: 'upright',
+    stack: 1,
+    facesOut: false,
+  },
   'drawer-bank': {
     name: 'Bank of the composing table',
     shape: { kind: 'box', width: mm(614), height: mm(223), depth: mm(1040) },

@@ -36,6 +36,17 @@ export const STOCK: ProjectFile['stock'] = {
     price: 38,
     onHand: 2,
   },
+  'birch-5': {
+    name: 'Birch ply 5',
+    form: 'sheet',
+    material: 'birch-plywood-thin',
+    nominal: mm(5),
+    thickness: mm(5),
+    length: mm(2500),
+    width: mm(1250),
+    price: 34,
+    onHand: 1,
+  },
   'mdf-18': {
     name: 'MDF 18',
     form: 'sheet',

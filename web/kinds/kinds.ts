@@ -3,6 +3,7 @@ import { boardsPage } from './boards/index.js';
 import { cellsPage } from './cells/index.js';
 import { drawersPage } from './drawers/index.js';
 import { framePage } from './frame/index.js';
+import { groovesPage } from './grooves/index.js';
 import { inPlacePage } from './in-place/index.js';
 import { levelsPage } from './levels/index.js';
 import type { InteriorPage, ShellPage } from './page.js';
@@ -14,7 +15,7 @@ import { slatsPage } from './slats/index.js';
 export const SHELL_PAGES = kindList<ShellPage>([panelCasePage, framePage, inPlacePage]);
 
 /** The interiors that the page shows. */
-export const INTERIOR_PAGES = kindList<InteriorPage>([panelsPage, drawersPage, cellsPage, boardsPage, slatsPage, levelsPage]);
+export const INTERIOR_PAGES = kindList<InteriorPage>([panelsPage, drawersPage, cellsPage, groovesPage, boardsPage, slatsPage, levelsPage]);
 
 /** Every way of filling an open space. */
 export const fillings = () => INTERIOR_PAGES.all.flatMap((page) => page.fillings);

@@ -214,7 +214,8 @@ function liesOn(member: Member, carrier: Member): boolean {
 /** Whether a member hangs under what carries it, in a rebate or flat against its lower edge, so that the load pulls at its screws. */
 function hangsUnder(member: Member, carrier: Member): boolean {
   const [own, its] = [extentsOf(member)[1], extentsOf(carrier)[1]];
-  const lies = member.frame.n[1] !== 0;
+  // What lies in a rebate at the upper end of something lies on its shoulder.
+  const lies = member.frame.n[1] !== 0 && own[1] < its[1];
   return own[1] <= its[0] || (lies && inRebate(member, carrier));
 }
 

@@ -144,6 +144,7 @@ function standOf(cells: Cells, space: PlacedSpace, grid: CellGrid, members: read
     filled: {
       thingId: cells.thing,
       thing,
+      called: ['cell', 'cells'],
       room: { width: clear.across.value, height: clear.up.value },
       places: grid.cells
         .filter((c) => c.state === 'free' || c.state === 'tilted')

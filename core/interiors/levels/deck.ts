@@ -18,7 +18,7 @@ import { NO_OVERHANG, SIDES, levelIds, middle, postFrame, railSection, type Buil
 import { railProblems, withoutRails } from './problems.js';
 import { common, shifted, stretches, type Stretch } from './seams.js';
 import { cornerProblems, cornersOf } from './corners.js';
-import { barsOf, boardsInPlace, crossPieces, railsOf, splicesOf } from './rails.js';
+import { barsOf, boardsInPlace, crossPieces, railsOf, spliceProblems, splicesOf } from './rails.js';
 import { stripFacts, stripProblems } from './strips.js';
 import { slatFacts, slatProblems, slatsLaid, slatsOf } from './slats.js';
 
@@ -185,7 +185,14 @@ export function levelMembers(at: LevelAt): Built & Pick<Made, 'problems'> & { re
   return {
     members: all.flatMap((b) => b.members),
     joints: all.flatMap((b) => b.joints),
-    problems: [...railProblems(rails), ...cornerProblems(rails), ...slatProblems(rails), ...stripProblems(rails), ...withoutRails(at)],
+    problems: [
+      ...railProblems(rails),
+      ...spliceProblems(rails),
+      ...cornerProblems(rails),
+      ...slatProblems(rails),
+      ...stripProblems(rails),
+      ...withoutRails(at),
+    ],
     deckFacts: [...(laid ? slatFacts(laid) : []), ...stripFacts(rails)],
   };
 }

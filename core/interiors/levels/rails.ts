@@ -1,6 +1,16 @@
-import { size, type Figure } from '../../figure/index.js';
-import { ZERO, add, mm, scale, sub, toMm, type Length } from '../../length/index.js';
-import { atX, atZ, facingFrame, rectangular, type Joint, type Member, type Post, type PostPair } from '../../piece/index.js';
+import { len, say, size, type Figure } from '../../figure/index.js';
+import { ZERO, add, least, mm, scale, sub, toMm, type Length } from '../../length/index.js';
+import {
+  atX,
+  atZ,
+  facingFrame,
+  rectangular,
+  type Joint,
+  type Member,
+  type Post,
+  type PostPair,
+  type ShapeProblem,
+} from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
 import { ENDS, NUMBER, SIDES, across, acrossAt, deep, deepAt, levelIds, middle, type Built, type Rails } from './level.js';
 import { common, shifted, stretchLength, stretches, type Stretch } from './seams.js';
@@ -234,6 +244,22 @@ export function splicesOf(rails: Rails): Built {
     }),
   );
   return { members: made.map((m) => m.member), joints: made.flatMap((m) => m.joints) };
+}
+
+/** A plate over a seam that is so near an end of the ring that it runs into the rail there. */
+export function spliceProblems(rails: Rails): ShapeProblem[] {
+  const { level, posts, node, label } = rails.at;
+  const { splice } = level;
+  if (!splice || level.rails.flat || posts.joined !== 'end-on') return [];
+  const { ring } = posts;
+  const ends = [add(ring.x, rails.broad.value), sub(add(ring.x, ring.width.value), rails.broad.value)] as const;
+  const seams = boardsInPlace(rails)
+    .slice(1)
+    .map((b) => b.from);
+  const near = least([...seams.map((x) => least([sub(x, ends[0]), sub(ends[1], x)])), splice.long]);
+  if (near * 2 >= splice.long) return [];
+  const sentence = say`A seam in the rails of ${label} is ${len(near)} from the rail at its end, and half of a plate ${len(splice.long)} long over it has no room there: take shorter plates, boards of another length, or another width.`;
+  return [{ id: `splice-${node}`, about: node, stops: true, sentence, fixes: [] }];
 }
 
 /** The middle of a rail from the rear to the front, from the left. */

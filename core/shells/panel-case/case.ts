@@ -1,5 +1,5 @@
 import { size, type Figure } from '../../figure/index.js';
-import { ZERO, add, sub, type Length } from '../../length/index.js';
+import { ZERO, add, scale, sub, type Length } from '../../length/index.js';
 import { recess } from '../../joints/index.js';
 import {
   atX,
@@ -16,7 +16,7 @@ import {
   type Place,
   type Role,
 } from '../../piece/index.js';
-import { type PanelCase } from './spec.js';
+import type { Corner, PanelCase } from './spec.js';
 import type { Wood } from '../../project/index.js';
 import type { Stock } from '../../stock/index.js';
 import type { Envelope, Woods } from './envelope.js';
@@ -49,24 +49,46 @@ function sides(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   return [side(CASE.left, 'left side', ZERO, 'up'), side(CASE.right, 'right side', sub(width.value, panel.value), 'down')];
 }
 
+/** How far top and bottom go into the sides where these are rebated. */
+function rebateOf({ rebate }: PanelCase, { sides: { thickness } }: Woods): Figure {
+  return size('rebate', rebate ?? scale(thickness.value, 0.5), { in: 'piece', field: 'rebate' });
+}
+
+/** The rebates of the sides for a top and a bottom that go into them. */
+function cornerRebates(piece: PanelCase, woods: Woods, made: readonly Member[]): readonly Member[] {
+  const depth = rebateOf(piece, woods).value;
+  const going = [CASE.top, CASE.bottom].filter((id) => piece[id === CASE.top ? 'top' : 'bottom'] === 'rebated');
+  const panels = made.filter((m) => going.includes(m.id as typeof CASE.top));
+  const faces = { [CASE.left]: 'up', [CASE.right]: 'down' } as const;
+  return made.map((m) => {
+    const face = faces[m.id as keyof typeof faces];
+    return face ? { ...m, features: [...m.features, ...panels.map((p) => recess('rebate', m, face, p.id, boxOf(p), depth))] } : m;
+  });
+}
+
 function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const { height, width, depth, sidesDepth, inside, start, baseHeight } = envelope;
-  const panel = (id: string, role: Role, wood: Wood, over: boolean, y: Length) =>
-    rectangular({
+  const rebate = rebateOf(piece, woods);
+  const panel = (id: string, role: Role, wood: Wood, corner: Corner, y: Length) => {
+    const over = corner === 'over';
+    const x = corner === 'rebated' ? sub(start.x.value, rebate.value) : start.x.value;
+    const between = corner === 'rebated' ? inside.width.plus(rebate.times(2).named('into both rebates')) : inside.width;
+    return rectangular({
       id,
       node: CASE_NODE,
       role,
       label: role,
       wood,
-      length: over ? width : inside.width,
+      length: over ? width : between,
       width: sidesDepth,
-      frame: flatFrame({ x: over ? ZERO : start.x.value, y, z: depth.value }),
+      frame: flatFrame({ x: over ? ZERO : x, y, z: depth.value }),
       purpose: { length: over ? 'covers' : 'between', width: 'between' },
       edges: over ? { v0: piece.edges.front, u0: piece.edges.front, u1: piece.edges.front } : { v0: piece.edges.front },
     });
+  };
   return [
-    panel(CASE.top, 'top', woods.top, piece.top === 'over', sub(height.value, woods.top.thickness.value)),
-    panel(CASE.bottom, 'bottom', woods.bottom, piece.bottom === 'over', baseHeight.value),
+    panel(CASE.top, 'top', woods.top, piece.top, sub(height.value, woods.top.thickness.value)),
+    panel(CASE.bottom, 'bottom', woods.bottom, piece.bottom, baseHeight.value),
   ];
 }
 
@@ -193,16 +215,16 @@ export function bearers(
 
 /** The members of the case with the grooves or rebates for its back, and the way they carry. */
 export function caseMembers(piece: PanelCase, envelope: Envelope, woods: Woods): { members: Member[]; joints: Joint[] } {
-  const made = [
+  const made = cornerRebates(piece, woods, [
     ...sides(piece, envelope, woods),
     ...panels(piece, envelope, woods),
     ...back(piece, envelope, woods),
     ...base(piece, envelope, woods),
-  ];
+  ]);
   const panel = made.find((m) => m.id === CASE.back);
   const rule = piece.back;
   const joints = caseJoints(piece, envelope, woods, made);
-  if (!panel || rule.kind === 'none' || rule.kind === 'applied') return { members: made, joints };
+  if (!panel || rule.kind === 'none' || rule.kind === 'applied') return { members: [...made], joints };
   // Its recesses go as far as its slack lets it move, and meet in the corners.
   const half = Math.round(rule.slack / 2) as Length;
   const own = boxOf(panel);
@@ -210,7 +232,7 @@ export function caseMembers(piece: PanelCase, envelope: Envelope, woods: Woods):
   const faces = { [CASE.left]: 'up', [CASE.right]: 'down', [CASE.bottom]: 'up', [CASE.top]: 'down' } as const;
   const members = made.map((m) => {
     const face = faces[m.id as keyof typeof faces];
-    return face ? { ...m, features: [recess(rule.kind, m, face, panel.id, box, rule.depth)] } : m;
+    return face ? { ...m, features: [...m.features, recess(rule.kind, m, face, panel.id, box, rule.depth)] } : m;
   });
   return { members, joints };
 }

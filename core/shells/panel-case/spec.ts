@@ -47,14 +47,17 @@ export const BackSchema = Type.Union([
 ]);
 export type Back = Static<typeof BackSchema>;
 
-export const CornerSchema = Type.Union([Type.Literal('between'), Type.Literal('over')]);
+export const CornerSchema = Type.Union([Type.Literal('between'), Type.Literal('over'), Type.Literal('rebated')]);
+export type Corner = Static<typeof CornerSchema>;
 
 /** What a case of panels has of its own: two sides, top and bottom, back and base. */
 export const panelCaseFields = {
   base: BaseSchema,
-  /** Whether top and bottom go between the sides or over their ends. */
+  /** Whether top and bottom go between the sides, over their ends, or into rebates of them. */
   top: CornerSchema,
   bottom: CornerSchema,
+  /** How far they go into the sides where these are rebated; half of these where it is left out. */
+  rebate: Type.Optional(SizeSchema),
   back: BackSchema,
   stock: Type.Object(
     {

@@ -1,6 +1,8 @@
 import type { Back, Base, PanelCase } from '../../../core/shells/index.js';
 import { inch, mm } from '../../../core/length/index.js';
 import { usePrecision } from '../../data/project.js';
+import { useSettledBench } from '../../bench/bench.js';
+import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { PictureChoice } from '../../shared/picture-choice.js';
 import { Grid, Section, WideTick } from '../../shared/ui.js';
@@ -34,7 +36,9 @@ function backOf(kind: Back['kind'], unit: 'mm' | 'in'): Back {
 
 /** How a case is made: base, back, corners, edges, stock, and how it is brought to the grid. */
 export function PanelCaseForm({ piece }: { piece: PanelCase }) {
-  const { unit } = usePrecision();
+  const precision = usePrecision();
+  const { unit } = precision;
+  const { commit } = useSettledBench();
   const { change, length } = usePieceFields();
   const { base, back } = piece;
   return (
@@ -124,6 +128,19 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
           choices={BOTTOMS}
           onChange={(bottom) => change({ bottom }, 'Changed how the bottom sits')}
         />
+        {piece.top === 'rebated' || piece.bottom === 'rebated' ? (
+          <LengthField
+            label="Into the sides by"
+            optional
+            value={piece.rebate ?? null}
+            precision={precision}
+            onCommit={(rebate) =>
+              rebate === null
+                ? commit({ kind: 'piece', patch: {}, without: ['rebate'] }, 'Rebates half as deep as the sides')
+                : change({ rebate }, 'Changed the rebates')
+            }
+          />
+        ) : null}
         <EdgeFields />
         {(Object.keys(USES) as (keyof typeof USES)[]).map((use) => (
           <StockSelect

@@ -1,0 +1,24 @@
+import { groovesIn, type Grooves } from '../../../core/interiors/index.js';
+import { sizes, woodFor, type FillingWay, type Means, type Use } from '../means.js';
+
+const SHELF = { use: 'shelf', label: 'Loose shelves of', thick: [5, 3 / 16] } as const satisfies Use;
+
+/** Grooves as wide as the shelves are thick, with a shelf in every third. */
+function usualGrooves(means: Means): Grooves {
+  const s = sizes(means.unit);
+  const stock = woodFor(means, SHELF);
+  const wide = means.stock.find((r) => r.id === stock)?.data.thickness ?? s(5, 3 / 16);
+  const made = { wide, deep: s(5, 3 / 16), first: s(48, 2), pitch: s(32, 1.25), last: s(48, 2), slack: s(1, 1 / 32) };
+  const count = groovesIn(means.clear.height, made);
+  const shelves = Array.from({ length: Math.ceil(count / 3) }, (_, i) => 1 + i * 3);
+  return { kind: 'grooves', stock, ...made, shelves };
+}
+
+export const grooved: FillingWay = {
+  id: 'grooves',
+  label: 'Grooves with loose shelves',
+  uses: () => [SHELF],
+  // Between the sides of a case, or dividers: grooves are cut into them.
+  goesInto: (space) => !space.posts,
+  fill: (_, space, means) => ({ kind: 'fill', space, filling: usualGrooves(means) }),
+};
