@@ -119,6 +119,51 @@ for (const by of [pointer, keyboard]) {
     await expect(boards.first()).toContainText('543');
   });
 
+  test(`job 17 from empty by ${by.name}: 25 grooves in 875, top and bottom of 401, shelves and back of 394`, async ({ page, empty }) => {
+    test.setTimeout(300_000);
+    const hands = by(page);
+    await start(page, hands, empty, /Start a grooved cabinet/);
+    for (const [i, size] of ['415', '905', '360'].entries()) await hands.type(`${overall[i]}, given`, size);
+    await hands.station('Divide');
+    await hands.choose('Base', 'None');
+    await hands.choose('Back', 'In grooves');
+    await hands.type('Groove depth', '5');
+    await addStock(hands, 'Sides of', 'Birch ply 15', '15');
+    await addStock(hands, 'Back of', 'Birch ply 5', '5');
+    for (const panel of ['Top', 'Bottom']) {
+      await hands.choose(panel, 'In rebates');
+      await hands.choose(`${panel} of`, 'Birch ply 15');
+    }
+    await hands.type('Into the sides by', '8');
+    await hands.choose('Loose shelves of', 'Birch ply 5');
+    for (const [label, size] of [
+      ['Grooves wide', '5'],
+      ['Grooves deep', '5'],
+      ['First groove, from below', '48'],
+      ['One every', '32'],
+      ['Left over the last, at least', '48'],
+      ['Shelves cut short by', '1'],
+    ] as const)
+      await hands.type(label, size);
+    // Begun in a taller case, it had shelves where there are no grooves now.
+    await hands.press('button', /^Take them out/);
+    await hands.press('button', 'Do it');
+    await expect(sum(page)).toContainText('25 grooves in each side');
+    await expect(sum(page)).toContainText('816 lower edge of the last');
+    // A shelf is moved to the highest one; there is none over it.
+    await hands.type('Highest shelf in groove', '25');
+    await expect(page.getByRole('button', { name: 'Take the shelf out of groove 25' })).toBeVisible();
+    await hands.station('Parts');
+    const row = (name: RegExp, size: string) => page.getByRole('row', { name }).filter({ hasText: size }).first();
+    for (const [name, size] of [
+      [/ top$/, '401'],
+      [/ bottom$/, '401'],
+      [/ back$/, '394'],
+      [/ shelf$/, '394'],
+    ] as const)
+      await expect(row(name, size)).toBeVisible();
+  });
+
   test(`job 9 from empty by ${by.name}: seven drawers of 854.6 on slides of 500, fronts of 108.5 and 108`, async ({ page, empty }) => {
     test.setTimeout(300_000);
     const hands = by(page);

@@ -16,7 +16,7 @@ import {
 } from '../../piece/index.js';
 import { woodOf, type Workshop } from '../../project/index.js';
 import { NOTHING, type FillingKind, type Made, type MadeIn } from '../kind.js';
-import { grooveProblems, thingProblems } from './problems.js';
+import { grooveProblems, hasSides, thingProblems } from './problems.js';
 import { grooveAt, groovesIn, lowest } from './places.js';
 import { GroovesSchema, type Grooves } from './spec.js';
 
@@ -50,7 +50,7 @@ export function grooveMembers(grooves: Grooves, { space, workshop, piece }: Pick
   const wood = woodOf(workshop, grooves.stock);
   const count = groovesIn(clear.height.value, grooves);
   const problems = [...grooveProblems(grooves, space, count, wood), ...thingProblems(grooves, space, workshop)];
-  if (problems.some((p) => p.stops)) return { ...NOTHING, problems };
+  if (count === 0 || !hasSides(space)) return { ...NOTHING, problems };
   const into = size('groove', grooves.deep, { in: 'making', field: 'deep' }).times(2).named('into both grooves');
   const length = clear.width.plus(into).minus(size('slack', grooves.slack, { in: 'making', field: 'slack' }));
   const setback = size('back from the front', space.setback);
@@ -65,7 +65,8 @@ export function grooveMembers(grooves: Grooves, { space, workshop, piece }: Pick
     const region = { u0, u1: add(u0, fingers.wide), v0: ZERO, v1: fingers.deep };
     return [{ kind: 'notch', face: 'up', region, depth: wood.thickness.value, mate: space.id }];
   };
-  const shelves = [...grooves.shelves].sort((a, b) => a - b);
+  // One shelf in each groove that is there; what is said beyond that is told.
+  const shelves = [...new Set(grooves.shelves)].filter((n) => n <= count).sort((a, b) => a - b);
   const members = shelves.map((n) =>
     notched(
       rectangular({

@@ -11,6 +11,10 @@ const NEAR_END = mm(15);
 /** A shelf that is so much thinner than its groove rattles in it. */
 const LOOSE = mm(1);
 
+/** Whether something of the piece itself stands at both sides, so that grooves can be cut into it. */
+export const hasSides = ({ posts, neighbours: { left, right } }: PlacedSpace): boolean =>
+  !posts && [left, right].every((id) => id !== PLACE && id !== OPEN);
+
 /** What is wrong with grooves, with ways out. */
 export function grooveProblems(grooves: Grooves, space: PlacedSpace, count: number, wood: Wood): ShapeProblem[] {
   const { wide, deep, pitch, first, last, slack, shelves } = grooves;
@@ -20,7 +24,7 @@ export function grooveProblems(grooves: Grooves, space: PlacedSpace, count: numb
     found.push({ id: `grooves-${id}-${space.id}`, about: space.id, stops, sentence, fixes });
   const wood_ = wood.thickness.value;
 
-  if (space.posts || [space.neighbours.left, space.neighbours.right].some((id) => id === PLACE || id === OPEN))
+  if (!hasSides(space))
     told(
       'sides',
       say`Grooves are cut into what stands at both sides, and ${space.label} has nothing of this piece there: put a case round it, or dividers beside it.`,
