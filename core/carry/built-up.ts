@@ -41,6 +41,7 @@ export interface BuiltUp {
 
 /** Whether what is held along a member that lies goes along enough of it to be a part of its section; a block under it is none. */
 function stiffens(member: Member, base: Member): boolean {
+  if (member.role === 'gusset' || member.role === 'corner block') return false;
   const onEdge = base.frame.n[1] === 0 && member.role === 'stiffener';
   return (base.frame.n[1] !== 0 || onEdge) && 2 * member.length.value >= base.length.value;
 }

@@ -44,6 +44,17 @@ function isFilled({ heap }: Filled, filling: Fullness, body: Body | undefined, p
   return filling === 'top only' && heap.y > half;
 }
 
+/** What a piece and all in it weigh, shut, and how far from its rear the middle of that is, mm. */
+export function massFromWall(shape: Shape, carried: Carried): { readonly kg: number; readonly out: number } {
+  const wood = shape.members.map((m): Heap => {
+    const [, y, z] = massMiddleOf(m).middle;
+    return { kg: carried.members.get(m.id)?.selfKg ?? 0, y, z };
+  });
+  const heaps = [...wood, ...filledSpaces(shape, carried).map((f) => f.heap)];
+  const kg = heaps.reduce((sum, h) => sum + h.kg, 0);
+  return { kg, out: kg > 0 ? heaps.reduce((sum, h) => sum + h.kg * h.z, 0) / kg : 0 };
+}
+
 /** Every pose and filling of a free-standing piece; none for what stands in a place that is there already. */
 export function tippingCases(shape: Shape, carried: Carried): readonly TippingCase[] {
   if (shape.outside.foot === null || shape.members.length === 0) return [];

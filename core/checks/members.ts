@@ -2,7 +2,7 @@ import { fine, force, len, mass, say } from '../figure/index.js';
 import { ZERO, mm, type Length } from '../length/index.js';
 import { alike, limitName, type CarriedMember, type Carried } from '../carry/index.js';
 import { PIN, keptOf, pinsThrough } from '../joints/index.js';
-import type { Letters, Member, Piece, Shape } from '../piece/index.js';
+import { hangs, type Letters, type Member, type Piece, type Shape } from '../piece/index.js';
 import { withPanels } from '../interiors/index.js';
 import type { Workshop } from '../project/index.js';
 import { pieceFix, type Check } from '../finding/index.js';
@@ -164,7 +164,8 @@ const TALL = mm(600);
 
 /** Free-standing storage over 600 mm is told to be fixed to the wall regardless of its sums. */
 function tipping(piece: Piece, shape: Shape): Check[] {
-  if (shape.overall.height.value <= TALL || piece.fixedToWall) return [];
+  // What hangs there is on the wall as it is.
+  if (shape.overall.height.value <= TALL || piece.fixedToWall || hangs(shape)) return [];
   return [
     {
       id: 'fix-to-wall',

@@ -1,7 +1,7 @@
 import { ofWhatIsSafe, partOfPerson, withPerson, type Carried, type CarriedMember, type WithPerson } from '../carry/index.js';
 import { fine, say } from '../figure/index.js';
 import { mm } from '../length/index.js';
-import { boxOf, type Letters, type Piece, type Shape } from '../piece/index.js';
+import { boxOf, hangs, type Letters, type Piece, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { pieceFix, type Check } from '../finding/index.js';
 import { capital, nameOf } from './names.js';
@@ -13,7 +13,8 @@ const SEAT = mm(200);
 
 /** What people get onto: the slats of a deck, and a top that is low enough. In a place that is there already a deck may be at any height. */
 function mayBeSatOn(shape: Shape, { member, bending }: CarriedMember): boolean {
-  if (!bending) return false;
+  // What hangs on a wall is not sat on.
+  if (!bending || hangs(shape)) return false;
   const { y1 } = boxOf(member);
   if (member.role === 'slat') return shape.outside.is === 'found' || y1 <= LOW;
   const { width, depth } = shape.overall;

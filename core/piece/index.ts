@@ -10,5 +10,6 @@ export * from './joint.js';
 export * from './shape.js';
 export * from './body.js';
 export * from './make.js';
+export * from './hangs.js';
 export * from './notched.js';
 export type * from './posts.js';

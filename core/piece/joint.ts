@@ -3,7 +3,18 @@ import type { Direction } from './member.js';
 
 /** How one member bears on another, or on the floor. */
 export type Bearing =
-  'bearing' | 'housed' | 'pins' | 'screws' | 'bolts' | 'pocket screws' | 'nails' | 'slide' | 'glued' | 'screwed along' | 'held along';
+  | 'bearing'
+  | 'housed'
+  | 'pins'
+  | 'screws'
+  | 'bolts'
+  | 'pocket screws'
+  | 'nails'
+  | 'slide'
+  | 'glued'
+  | 'screwed along'
+  | 'held along'
+  | 'hung';
 
 /** What holds the rear edge of a panel to a back. */
 export type HeldTo = 'glue' | { readonly studs: number };

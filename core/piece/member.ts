@@ -129,6 +129,8 @@ export type Role =
   | 'corner block'
   | 'brace'
   | 'gusset'
+  | 'cleat'
+  | 'bumper'
   | 'stop'
   | 'stiffener'
   | 'splice plate';

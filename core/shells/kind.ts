@@ -24,7 +24,7 @@ export interface ShellKind<P extends Piece = Piece> {
   /** What stands on it besides what stands in its spaces. */
   placed(piece: P): readonly Placement[];
   shape(piece: P, workshop: Workshop): Shape;
-  /** What keeps it from leaning over sideways. */
+  /** What keeps it from leaning over sideways, or hangs it. */
   racking(piece: P, shape: Shape, carried: Carried, workshop: Workshop): readonly Check[];
   /** The edit that makes a member of the shell itself of another stock; null where there is none. */
   withStock(piece: P, member: Member, stock: string): PieceEdit | null;

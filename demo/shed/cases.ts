@@ -1,4 +1,4 @@
-import { inch, mm } from '../../core/length/index.js';
+import { ZERO, inch, mm } from '../../core/length/index.js';
 import type { Piece } from '../../core/piece/index.js';
 import type { PanelCase } from '../../core/shells/index.js';
 import { PLAIN_EDGES, plainPanels } from './panels.js';
@@ -195,10 +195,59 @@ const screenCabinet: PanelCase = {
   }),
 };
 
+/** A shallow case for rollers beside the press, hung on the wall by a cleat: heavy things low. */
+const rollerWallCase: PanelCase = {
+  name: 'Roller wall case',
+  shell: 'panel-case',
+  edges: PLAIN_EDGES,
+  width: { from: 'given', size: mm(1040), of: 'overall' },
+  height: { from: 'given', size: mm(640), of: 'overall' },
+  depth: { from: 'given', size: mm(253), of: 'overall' },
+  base: { kind: 'none' },
+  top: 'between',
+  bottom: 'between',
+  back: { kind: 'groove', depth: mm(6), inset: mm(10), slack: mm(1) },
+  hung: { cleat: { stock: 'birch-18', wide: mm(120) } },
+  stock: { sides: 'birch-18', bottom: 'birch-24', back: 'birch-6' },
+  panels: { ...plainPanels('birch-18'), shelves: { fix: 'loose', housing: mm(6), looseEnd: mm(1), setback: ZERO } },
+  fixedToWall: true,
+  interior: space('rollers', {
+    split: {
+      axis: 'across',
+      members: [{ id: 'roller-divider' }],
+      spaces: [
+        space('roller-bay', {
+          name: 'left',
+          split: {
+            axis: 'up',
+            members: [{ id: 'roller-shelf' }],
+            spaces: [
+              space('roller-low', { name: 'large rollers', things: [{ thing: 'roller-stand', count: 2 }] }),
+              space('roller-high', { name: 'tins', things: [{ thing: 'ink-tin', count: 2 }] }),
+            ],
+          },
+        }),
+        space('tin-bay', {
+          name: 'right',
+          split: {
+            axis: 'up',
+            members: [{ id: 'tin-shelf', sameAs: 'roller-shelf' }],
+            spaces: [
+              space('tin-low', { name: 'small rollers', things: [{ thing: 'roller-stand', count: 2 }] }),
+              space('tin-high', { name: 'bottles', things: [{ thing: 'bottle', count: 1 }] }),
+            ],
+          },
+        }),
+      ],
+    },
+  }),
+};
+
 export const CASES: Readonly<Record<string, Piece>> = {
   'ink-case': inkCase,
   'roller-case': rollerCase,
   'brayer-rack': brayerRack,
   'solvent-cupboard': solventCupboard,
   'screen-cabinet': screenCabinet,
+  'roller-wall-case': rollerWallCase,
 };

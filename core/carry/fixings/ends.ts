@@ -176,6 +176,7 @@ function fixingOf(support: Support, member: Member, carrier: Member | undefined,
       return [pocketed(support, member)];
     case 'nails':
       return [notJudged(support, 'what nails and glue hold is not known', () => say`Nails and glue: what they hold is not judged.`)];
+    case 'hung':
     case 'slide':
     case 'glued':
     case 'screwed along':

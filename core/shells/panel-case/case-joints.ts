@@ -30,6 +30,7 @@ function onBack(piece: PanelCase): Joint[] {
 function bottomJoints(piece: PanelCase, made: readonly Member[], ends: readonly Joint[]): Joint[] {
   const carried = CASE.bottom;
   const of = (...roles: readonly Role[]) => made.filter((m) => roles.includes(m.role));
+  if (piece.hung) return [...ends];
   if (piece.base.kind === 'none') return [{ carried, carrier: FLOOR, how: 'bearing' }];
   if (piece.base.kind === 'toe') return [...ends, ...alongUnder(carried, of('toe board', 'bearer'))];
   const atEnds = of('plinth end').map((m): Joint => {
@@ -61,7 +62,7 @@ export function caseJoints(piece: PanelCase, envelope: Envelope, woods: Woods, m
       { carried: CASE.left, carrier: CASE.bottom, how: 'bearing', on: atX(left) },
       { carried: CASE.right, carrier: CASE.bottom, how: 'bearing', on: atX(right) },
     );
-  } else {
+  } else if (!piece.hung) {
     joints.push(...onPlinth(CASE.left), ...onPlinth(CASE.right));
   }
   joints.push(...bottomJoints(piece, made, ends(CASE.bottom, false)));

@@ -105,7 +105,7 @@ function inItsSheet(high: Figure, wide: Figure, { x, y, z }: Place, sheet: Stock
 function back(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const { back: rule } = piece;
   if (rule.kind === 'none') return [];
-  const { width, height, baseHeight, inside, start } = envelope;
+  const { width, height, depth, sidesDepth, baseHeight, inside, start } = envelope;
   const common = { id: CASE.back, node: CASE_NODE, role: 'back' as const, label: 'back', wood: woods.back };
   if (rule.kind === 'applied') {
     return [
@@ -120,7 +120,7 @@ function back(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const cut = (clear: Figure) => (rule.slack === ZERO ? clear.plus(into) : clear.plus(into).minus(size('fitting slack', rule.slack)));
   const half = (rule.slack / 2) as Length;
   const x = add(sub(start.x.value, rule.depth), half);
-  const z = rule.kind === 'groove' ? rule.inset : ZERO;
+  const z = add(sub(depth.value, sidesDepth.value), rule.kind === 'groove' ? rule.inset : ZERO);
   return [
     rectangular({
       ...common,

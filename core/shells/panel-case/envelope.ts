@@ -43,6 +43,10 @@ export function woodsOf(piece: PanelCase, workshop: Workshop): Woods {
   };
 }
 
+/** What lies behind the sides of a case: the cleat that it hangs by. */
+const behind = ({ hung }: PanelCase, workshop: Workshop): Deductions =>
+  hung ? [woodOf(workshop, hung.cleat.stock).thickness.named('cleat')] : [];
+
 function depthDeductions(piece: PanelCase, back: Wood): { all: Deductions; behindSides: Deductions } {
   switch (piece.back.kind) {
     case 'none':
@@ -75,7 +79,9 @@ export function envelopeOf(piece: PanelCase, workshop: Workshop, woods: Woods): 
     rounding: piece.rounding ?? workshop.settings.rounding,
   };
   const side = woods.sides.thickness;
-  const deep = depthDeductions(piece, woods.back);
+  const cleat = behind(piece, workshop);
+  const own = depthDeductions(piece, woods.back);
+  const deep = { all: [...cleat, ...own.all], behindSides: [...cleat, ...own.behindSides] };
   const shelfSetback = piece.panels.shelves.setback === ZERO ? [] : [size('shelves back from the front', piece.panels.shelves.setback)];
   const depth = axisSize(
     piece,

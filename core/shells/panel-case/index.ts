@@ -2,13 +2,15 @@ import { len, say } from '../../figure/index.js';
 import { ZERO } from '../../length/index.js';
 import { divide, interiorMembers } from '../../interiors/index.js';
 import { slipsOut, usualSlack } from '../../joints/index.js';
-import { stockUses, type Joint, type Shape, type ShapeProblem } from '../../piece/index.js';
+import { stockNames, stockUses, type Joint, type Shape, type ShapeProblem } from '../../piece/index.js';
 import { panelCaseFields, type PanelCase } from './spec.js';
 import type { Workshop } from '../../project/index.js';
 import { bearers, caseMembers } from './case.js';
 import { CASE } from './ids.js';
 import { studsBehind } from '../../interiors/panels/to-back.js';
 import type { ShellKind } from '../kind.js';
+import { hangingOf } from './hung.js';
+import { hungChecks } from './hung-checks.js';
 import { outsideOf } from './outside.js';
 import { caseRacking } from './racking.js';
 import { caseRemedies, caseStock } from './remedies.js';
@@ -94,12 +96,19 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
     start.z.value,
     studsBehind(piece, workshop),
   );
-  const joints: Joint[] = [...shell.joints, ...carried.joints, ...made.joints, ...held.joints];
+  const hanging = hangingOf(piece, envelope, workshop);
+  const joints: Joint[] = [...hanging.joints, ...shell.joints, ...carried.joints, ...made.joints, ...held.joints];
+  const own = [...shell.members, ...carried.members, ...hanging.members];
   return assembled(
     divided,
-    { ...made, members: [...shell.members, ...made.members, ...carried.members], joints },
-    { overall, assumed, caseHeight, diagonal, outside: outsideOf(piece, envelope, [...shell.members, ...carried.members]) },
-    [...envelope.problems, ...bottomOverToe(piece), ...backSlips(piece), ...held.problems],
+    {
+      ...made,
+      members: [...own, ...made.members],
+      joints,
+      facts: hanging.facts.length > 0 ? [...made.facts, { space: piece.interior.id, facts: hanging.facts }] : made.facts,
+    },
+    { overall, assumed, caseHeight, diagonal, outside: outsideOf(piece, envelope, own) },
+    [...envelope.problems, ...hanging.problems, ...bottomOverToe(piece), ...backSlips(piece), ...held.problems],
   );
 }
 
@@ -108,10 +117,11 @@ export const panelCase: ShellKind<PanelCase> = {
   inside: 'Inside the case',
   fields: panelCaseFields,
   uses: (piece) => stockUses('stock', piece.stock, (stock) => ({ stock })),
-  names: () => [],
+  names: ({ hung }) => stockNames(hung ? [hung.cleat.stock] : []).map((n) => ({ ...n, where: 'hung' })),
   placed: () => [],
   shape,
-  racking: caseRacking,
+  racking: (piece, shape, carried, workshop) =>
+    piece.hung ? hungChecks(piece, shape, carried, workshop) : caseRacking(piece, shape, carried, workshop),
   withStock: caseStock,
   remedies: caseRemedies,
 };

@@ -2,6 +2,7 @@ import { Figure } from '../../figure/index.js';
 import { ZERO, hypot, sub } from '../../length/index.js';
 import type { Member, Outside, TapeEnd } from '../../piece/index.js';
 import type { Envelope } from './envelope.js';
+import { HUNG } from './hung.js';
 import { CASE } from './ids.js';
 import { onPlinth } from './plinth.js';
 import type { PanelCase } from './spec.js';
@@ -20,6 +21,12 @@ function baseEnd({ base }: PanelCase): TapeEnd[] {
       size: Figure.leaf('length', base.height, base.kind, { in: 'piece', field: 'base.height' }),
     },
   ];
+}
+
+/** The cleat behind a case that hangs. */
+function cleatEnd(members: readonly Member[]): TapeEnd[] {
+  const cleat = members.find((m) => m.id === HUNG.case);
+  return cleat ? [{ id: 'cleat', kind: 'wood', label: 'cleat', selects: cleat.id, size: cleat.thickness }] : [];
 }
 
 /** What a back in grooves stands in from the rear. */
@@ -49,14 +56,14 @@ export function outsideOf(piece: PanelCase, envelope: Envelope, members: readonl
   return {
     is: 'built',
     // The sides of a case with a toe board run to the floor at the front.
-    foot: sub(envelope.depth.value, piece.base.kind === 'plinth' ? piece.base.setback : ZERO),
+    foot: piece.hung ? null : sub(envelope.depth.value, piece.base.kind === 'plinth' ? piece.base.setback : ZERO),
     ends: {
       up: { before: [...baseEnd(piece), ...wood(CASE.bottom, 'bottom')], after: wood(CASE.top, 'top') },
       across: { before: wood(CASE.left, 'left side'), after: wood(CASE.right, 'right side') },
-      deep: { before: [...insetEnd(piece), ...wood(CASE.back, 'back')], after: [] },
+      deep: { before: [...cleatEnd(members), ...insetEnd(piece), ...wood(CASE.back, 'back')], after: [] },
     },
     members: new Set(members.map((m) => m.id)),
-    behind: new Set([CASE.back]),
+    behind: new Set<string>([CASE.back, HUNG.case, HUNG.wall, HUNG.bumper]),
     ...(apart ? { lower: apart } : {}),
   };
 }

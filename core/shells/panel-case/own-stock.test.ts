@@ -1,4 +1,5 @@
 import { mm, toMm } from '../../length/index.js';
+import { shellOf, type PanelCase } from '../index.js';
 import { solve } from '../../solution/index.js';
 import { divided, piece, stock, workshop } from '../../testing/samples.js';
 
@@ -29,4 +30,25 @@ test('over and under the sides they leave them 1960, standing on the bottom of 1
 test('left out, they are of the stock of the sides', () => {
   const s = solve(piece(divided('in', 'up', 2)), shop, {});
   expect(['case/top/1', 'case/bottom/1'].map((id) => s.parts.find((p) => p.id === id)?.member.stock.name)).toEqual(['ply 20', 'ply 20']);
+});
+
+test('one that is of its own stock is made of another alone, the others of the case all together', () => {
+  const edit = (id: string, extra = {}) => {
+    const { s, member } = at(id, extra);
+    if (!member) throw new Error(`there is no ${id}`);
+    return shellOf(s.piece).withStock(s.piece, member, 'other');
+  };
+  const patch = (change: Partial<PanelCase['stock']>, now = { ...woods, top: 'thick', bottom: 'slim' }) => ({
+    kind: 'piece',
+    patch: { stock: { ...now, ...change } },
+  });
+  expect(edit('case/bottom/1')).toEqual(patch({ bottom: 'other' }));
+  expect(edit('case/top/1')).toEqual(patch({ top: 'other' }));
+  expect(edit('case/side/left')).toEqual(patch({ sides: 'other' }));
+  const plain = solve(piece(divided('in', 'up', 2)), shop, {});
+  const bottom = plain.shape.members.find((m) => m.id === 'case/bottom/1');
+  expect(bottom && shellOf(plain.piece).withStock(plain.piece, bottom, 'other')).toEqual({
+    kind: 'piece',
+    patch: { stock: { ...woods, sides: 'other' } },
+  });
 });

@@ -1,22 +1,34 @@
 import { say } from '../../figure/index.js';
 import type { Member, PieceEdit } from '../../piece/index.js';
 import { moveLoad, otherStock, type Asked, type Candidate } from '../../remedies/index.js';
-import { CASE } from './ids.js';
+import { HUNG } from './hung.js';
+import { BASE_NODE, CASE } from './ids.js';
 import { onPlinth } from './plinth.js';
 import type { PanelCase } from './spec.js';
 
+/** Which stock a member of the case is of: its own, where it has one. */
+function useOf({ stock }: PanelCase, { id, node }: Member): keyof PanelCase['stock'] {
+  if (id === CASE.back) return 'back';
+  if (node === BASE_NODE && stock.base !== undefined) return 'base';
+  if (id === CASE.top && stock.top !== undefined) return 'top';
+  return id === CASE.bottom && stock.bottom !== undefined ? 'bottom' : 'sides';
+}
+
 /** The edit that makes a member of the case of another stock, with all that are made of the same. */
 export function caseStock(piece: PanelCase, member: Member, stock: string): PieceEdit {
-  const use = member.id === CASE.back ? 'back' : 'sides';
+  if (member.node === HUNG.node && piece.hung)
+    return { kind: 'piece', patch: { hung: { ...piece.hung, cleat: { ...piece.hung.cleat, stock } } } };
+  const use = useOf(piece, member);
   return { kind: 'piece', patch: { stock: { ...piece.stock, [use]: stock } } };
 }
 
 /** What might make a member of the case itself pass. */
 export function caseRemedies(piece: PanelCase, asked: Asked): readonly Candidate[] {
   const { member } = asked;
+  const alone = useOf(piece, member) !== 'sides';
   const candidates = otherStock(asked, member.stockId, (id) => caseStock(piece, member, id)).map((c) => ({
     ...c,
-    label: say`${c.label} for the whole case`,
+    label: alone ? c.label : say`${c.label} for the whole case`,
   }));
   if (member.id !== CASE.bottom || piece.base.kind === 'none') return candidates;
   const { base } = piece;

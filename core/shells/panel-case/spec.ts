@@ -50,6 +50,16 @@ export type Back = Static<typeof BackSchema>;
 export const CornerSchema = Type.Union([Type.Literal('between'), Type.Literal('over'), Type.Literal('rebated')]);
 export type Corner = Static<typeof CornerSchema>;
 
+/** What a case hangs on the wall by, in place of standing. */
+export const HungSchema = Type.Object(
+  {
+    /** A board so wide, ripped at 45° down its middle: one half on the wall, the other on the case; a bumper of it below. */
+    cleat: Type.Object({ stock: IdSchema, wide: SizeSchema }, closed),
+  },
+  closed,
+);
+export type Hung = Static<typeof HungSchema>;
+
 /** What a case of panels has of its own: two sides, top and bottom, back and base. */
 export const panelCaseFields = {
   base: BaseSchema,
@@ -59,6 +69,7 @@ export const panelCaseFields = {
   /** How far they go into the sides where these are rebated; half of these where it is left out. */
   rebate: Type.Optional(SizeSchema),
   back: BackSchema,
+  hung: Type.Optional(HungSchema),
   stock: Type.Object(
     {
       sides: IdSchema,

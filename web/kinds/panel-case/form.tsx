@@ -40,7 +40,17 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
   const { unit } = precision;
   const { commit } = useSettledBench();
   const { change, length } = usePieceFields();
-  const { base, back } = piece;
+  const { base, back, hung } = piece;
+  // A cleat goes to the rear edges of the sides, with nothing under them.
+  const hang = (on: boolean) => {
+    if (!on) return commit({ kind: 'piece', patch: {}, without: ['hung'] }, 'Stands on the floor');
+    const cleat = { stock: piece.stock.sides, wide: unit === 'mm' ? mm(120) : inch(4.75) };
+    const open = back.kind === 'applied' ? { back: backOf('groove', unit) } : {};
+    return change(
+      { hung: { cleat }, base: { kind: 'none' }, bottom: piece.bottom === 'over' ? 'between' : piece.bottom, ...open },
+      'Hung on the wall',
+    );
+  };
   return (
     <Section>
       <h2>How the case is made</h2>
@@ -79,6 +89,19 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
                 A bearer along the rear of the bottom
               </WideTick>
             ) : null}
+          </>
+        ) : null}
+        <WideTick isSelected={hung !== undefined} onChange={hang}>
+          It hangs on the wall, by a cleat
+        </WideTick>
+        {hung ? (
+          <>
+            <StockSelect
+              label="Cleat of"
+              value={hung.cleat.stock}
+              onChange={(stock) => change({ hung: { cleat: { ...hung.cleat, stock } } }, 'Changed the cleat')}
+            />
+            {length('Cleat board wide', hung.cleat.wide, (wide) => ({ hung: { cleat: { ...hung.cleat, wide } } }))}
           </>
         ) : null}
         <PictureChoice

@@ -69,6 +69,7 @@ const HOW = {
   glued: 'is glued along',
   'screwed along': 'is screwed along',
   'held along': 'is held along its edge by',
+  hung: 'hangs on',
 } as const;
 
 /** The way of a member's load to the floor, joint by joint; each step can be clicked and is drawn. */

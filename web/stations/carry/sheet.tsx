@@ -1,6 +1,7 @@
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { alike, limitName, type CarriedMember } from '../../../core/carry/index.js';
+import { hangs } from '../../../core/piece/index.js';
 import { writeFine, writeWeight, writeMass } from '../../../core/figure/index.js';
 import type { Solution } from '../../../core/solution/index.js';
 import { usePrecision } from '../../data/project.js';
@@ -74,7 +75,8 @@ export function CarrySheet() {
         ))}
       </List>
       <p style={{ marginTop: 12, fontSize: 13 }}>
-        Total weight on the floor: <strong>{writeWeight(solution.carried.floor, precision.unit)}</strong>, of which the piece itself is{' '}
+        {hangs(solution.shape) ? 'Total weight on the wall: ' : 'Total weight on the floor: '}
+        <strong>{writeWeight(solution.carried.floor, precision.unit)}</strong>, of which the piece itself is{' '}
         {writeMass(solution.carried.massKg, precision.unit)}.
       </p>
       <TipList />

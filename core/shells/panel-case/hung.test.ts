@@ -1,0 +1,122 @@
+import { GRAVITY, contactOf, massFromWall } from '../../carry/index.js';
+import { writeExactly } from '../../figure/index.js';
+import { applyEdit } from '../../kinds/index.js';
+import { mm, toMm, type Length } from '../../length/index.js';
+import { PLACE, boxOf, type Member } from '../../piece/index.js';
+import { volumeOf } from '../../solid/index.js';
+import { solidOfMember } from '../../piece/index.js';
+import { solve, type Solution } from '../../solution/index.js';
+import { divided, opening, piece, stock, thing, workshop } from '../../testing/samples.js';
+import type { PanelCase } from './spec.js';
+
+const box = (extra = {}) =>
+  thing({ name: 'box', shape: { kind: 'box', width: mm(300), height: mm(200), depth: mm(150) }, mass: 8, count: 2, ...extra });
+const shop = (extra = {}) =>
+  workshop({
+    stock: {
+      ply: stock({ name: 'ply 18', thickness: mm(18) }),
+      cleat: stock({ name: 'ash 18', form: 'board', material: 'white-ash', thickness: mm(18), width: mm(120) }),
+    },
+    things: { box: box(extra) },
+    opening: opening({ studs: [mm(100), mm(550), mm(980)], widths: [{ place: 'middle', value: mm(2000) }] }),
+  });
+
+const given = (size: number) => ({ from: 'given', size: mm(size), of: 'overall' }) as const;
+
+/** A case of 1000 x 600 x 268, hung by a cleat of 120 x 18: 250 of it in front of that. */
+function wallCase(extra: Partial<PanelCase> = {}, wide = 120): PanelCase {
+  const inside = divided('in', 'up', 2);
+  const [low] = inside.split?.spaces ?? [];
+  if (low) low.things = [{ thing: 'box', count: 2 }];
+  return piece(inside, {
+    width: given(1000),
+    height: given(600),
+    depth: given(268),
+    base: { kind: 'none' },
+    back: { kind: 'none' },
+    top: 'between',
+    bottom: 'between',
+    stock: { sides: 'ply' },
+    hung: { cleat: { stock: 'cleat', wide: mm(wide) } },
+    ...extra,
+  });
+}
+const member = (s: Solution, id: string) => s.shape.members.find((m) => m.id === id) as Member;
+const told = (s: Solution) => s.checks.find((c) => c.id === 'hung');
+
+test('one cut at 45° through 120 x 18 gives wide faces of 66.88 and narrow ones of 48.88, which hook over each other', () => {
+  const s = solve(wallCase(), shop(), {});
+  const [upper, lower] = [member(s, 'cleat/half/case'), member(s, 'cleat/half/wall')];
+  expect([upper, lower].map((m) => toMm(m.width.value).toFixed(2))).toEqual(['66.88', '66.88']);
+  const facts = [...s.shape.facts.values()].flat();
+  expect(toMm(facts.find((f) => f.name === 'cleat, narrow faces')?.figure?.value as Length).toFixed(2)).toBe('48.88');
+  // A trapezium of both faces, 18 thick: (66.88 + 48.88) / 2 x 18 x 1000 each, and both with the cut the board.
+  const volumes = [upper, lower].map((m) => volumeOf(solidOfMember(m)).volume);
+  expect(volumes).toEqual([1, 2].map(() => expect.closeTo(((66.8787 + 48.8787) / 2) * 18 * 1000, -1)));
+  const cut = 3 * 18 * Math.SQRT2 * 1000;
+  expect((volumes[0] as number) + (volumes[1] as number) + cut).toBeCloseTo(120 * 18 * 1000, -1);
+  // They meet on the bevel: as long as the case, and 18 √2 aslant.
+  expect(contactOf(lower, upper)?.area).toBeCloseTo(1000 * 18 * Math.SQRT2, 0);
+  // Up to the top of the case, and 18 behind its sides; the case stands out that much.
+  expect(toMm(boxOf(upper).y1)).toBe(600);
+  expect(toMm(boxOf(member(s, 'case/side/left')).z0)).toBe(18);
+  expect(toMm(boxOf(member(s, 'cleat/bumper')).z1)).toBe(18);
+});
+
+test('all of it goes down the cleat to the wall, and nothing stands on the floor', () => {
+  const s = solve(wallCase(), shop(), {});
+  const kg = s.carried.massKg + 16;
+  expect(s.carried.floor / GRAVITY).toBeCloseTo(kg, 6);
+  const wall = s.carried.members.get('cleat/half/wall');
+  expect(wall?.supports.map((x) => [x.carrier, x.newtons])).toEqual([[PLACE, expect.closeTo(kg * GRAVITY, 6)]]);
+  expect(s.shape.joints.some((j) => j.carrier === 'floor')).toBe(false);
+  expect(s.checks.filter((c) => c.id.startsWith('tips') || c.id === 'fix-to-wall' || c.id === 'people')).toEqual([]);
+  // 16 kg of boxes at the front, 150 deep: 268 − 75 = 193 from the wall; the wood in the middle of itself.
+  const { kg: all, out } = massFromWall(s.shape, s.carried);
+  const wood = s.shape.members.reduce((sum, m) => {
+    const { z0, z1 } = boxOf(m);
+    return sum + ((s.carried.members.get(m.id)?.selfKg ?? 0) * (toMm(z0) + toMm(z1))) / 2;
+  }, 0);
+  expect(all).toBeCloseTo(kg, 6);
+  // The halves of the cleat have their middles a little beside those of their boxes.
+  expect(out).toBeCloseTo((wood + 16 * 193) / kg, 0);
+});
+
+test('its studs take what pulls: down and outward together, one and a half shares on each', () => {
+  const s = solve(wallCase(), shop(), {});
+  const newtons = (s.carried.massKg + 16) * GRAVITY;
+  const said = writeExactly(told(s)?.sentence ?? []);
+  expect(said).toContain(`${Math.round(newtons)} N down`);
+  // Bevels of 45° with no friction push outward as much as it weighs.
+  expect(said).toContain(`and ${Math.round(newtons)} N (by the bevel`);
+  expect(said).toContain('2 studs at least, 450 mm apart');
+  expect(told(s)?.severity).toBe('good');
+  // In the opening whose studs were found it lies over three.
+  const found = solve(wallCase({ opening: 'gap' }), shop(), {});
+  expect(writeExactly(told(found)?.sentence ?? [])).toContain('On 3 studs:');
+});
+
+test('what can hang on plaster board alone, on one stud, or on more than its screws hold is told', () => {
+  expect(told(solve(wallCase({ width: given(400) }), shop(), {}))).toMatchObject({ severity: 'stop', state: 'fails' });
+  expect(told(solve(wallCase({ width: given(700) }), shop(), {}))).toMatchObject({ severity: 'look', state: 'close' });
+  expect(told(solve(wallCase(), shop({ mass: 90 }), {}))).toMatchObject({ severity: 'stop' });
+  const unweighed = shop();
+  const { mass: _, ...light } = box();
+  const none = workshop({ stock: Object.fromEntries(unweighed.stock), things: { box: light } });
+  expect(told(solve(wallCase(), none, {}))).toMatchObject({ state: 'not judged' });
+});
+
+test.each<[string, Partial<PanelCase>, number, string]>([
+  ['a base under it', { base: { kind: 'toe', height: mm(60), setback: mm(20), bearers: false } }, 120, 'hung-base'],
+  ['sides that stand on the bottom', { bottom: 'over' }, 120, 'hung-bottom'],
+  ['a back over the rear edges of the sides', { back: { kind: 'applied' } }, 120, 'hung-back'],
+  ['a board too narrow to be ripped aslant', {}, 40, 'hung-cleat'],
+])('%s is told, and what is offered mends it', (_, change, wide, id) => {
+  const bad = wallCase(change, wide);
+  const problem = solve(bad, shop(), {}).shape.problems.find((p) => p.id === id);
+  const edit = problem?.fixes[0]?.edit;
+  if (!edit) throw new Error(`${id} is not told, or without a way out`);
+  const mended = solve(applyEdit(bad, edit), shop(), {});
+  expect(mended.shape.problems.filter((p) => p.id.startsWith('hung'))).toEqual([]);
+  expect(mended.shape.members.some((m) => m.id === 'cleat/half/wall')).toBe(true);
+});

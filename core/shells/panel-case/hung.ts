@@ -1,0 +1,167 @@
+import { cleatFaces } from '../../carry/index.js';
+import { Figure, len, say, size } from '../../figure/index.js';
+import { ZERO, mm, scale, sub, toMm, type Length } from '../../length/index.js';
+import { USUAL_KERF } from '../../joints/index.js';
+import {
+  PLACE,
+  atX,
+  boxOf,
+  facingFrame,
+  rectangular,
+  type End,
+  type Fact,
+  type Joint,
+  type Member,
+  type ShapeProblem,
+} from '../../piece/index.js';
+import { woodOf, type Wood, type Workshop } from '../../project/index.js';
+import type { Envelope } from './envelope.js';
+import { CASE } from './ids.js';
+import type { Hung, PanelCase } from './spec.js';
+
+/** The members that a case hangs by. */
+export const HUNG = { node: 'cleat', case: 'cleat/half/case', wall: 'cleat/half/wall', bumper: 'cleat/bumper' } as const;
+
+const HALF = Math.SQRT1_2;
+
+/** How wide the two faces of each half are, ripped down the middle of a board at 45°. */
+function facesOf({ cleat }: Hung, wood: Wood, workshop: Workshop) {
+  const kerf = workshop.settings.kerf ?? USUAL_KERF;
+  const { wide, narrow } = cleatFaces(toMm(cleat.wide), toMm(wood.thickness.value), toMm(kerf));
+  const board = size('board', cleat.wide, { in: 'piece', field: 'hung.cleat.wide' });
+  const from = [board, wood.thickness, size('kerf', kerf)];
+  return {
+    wide: Figure.formula('length', 'half of: the board, and its thickness, less the kerf aslant (√2)', from, mm(wide)),
+    narrow: Figure.formula('length', 'half of: the board, less its thickness and the kerf aslant (√2)', from, mm(narrow)),
+  };
+}
+
+/** Half of a board that was ripped at 45°: its face at the wall, or away from it, is the wide one. */
+function half(id: string, label: string, wood: Wood, length: Figure, width: Figure, at: { x: Length; y: Length }, bevel: End): Member {
+  const plain = rectangular({
+    id,
+    node: HUNG.node,
+    role: 'cleat',
+    label,
+    wood,
+    length,
+    width,
+    frame: facingFrame({ x: at.x, y: at.y, z: ZERO }),
+  });
+  return { ...plain, ends: [bevel] };
+}
+
+/** What a hung case has besides others, in place of a floor. */
+export interface Hanging {
+  readonly members: readonly Member[];
+  readonly joints: readonly Joint[];
+  readonly facts: readonly Fact[];
+  readonly problems: readonly ShapeProblem[];
+}
+
+/**
+ * What a case hangs by: the half of the cleat that is screwed to the rear edges of its sides, the one on the wall that it
+ * hooks over, and a bumper as thick below, so that it hangs plumb.
+ */
+export function hangingOf(piece: PanelCase, { width, height }: Envelope, workshop: Workshop): Hanging {
+  const { hung } = piece;
+  if (!hung) return { members: [], joints: [], facts: [], problems: [] };
+  const problems = hungProblems(piece, hung, workshop);
+  if (problems.length > 0) return { members: [], joints: [], facts: [], problems };
+  const wood = woodOf(workshop, hung.cleat.stock);
+  const { wide, narrow } = facesOf(hung, wood, workshop);
+  const t = toMm(wood.thickness.value);
+  // The upper edge of the case's half is that of the case.
+  const y = sub(height.value, wide.value);
+  const below = sub(y, narrow.value);
+  // Hooked over: the case's half is cut off under what rises from the wall, the wall's over what rises to the case.
+  const upper = half(HUNG.case, 'cleat on the case', wood, width, wide, { x: ZERO, y }, { normal: [0, -HALF, HALF], at: ZERO });
+  const lower = half(
+    HUNG.wall,
+    'cleat on the wall',
+    wood,
+    width,
+    wide,
+    { x: ZERO, y: below },
+    { normal: [0, HALF, -HALF], at: mm(toMm(narrow.value) * HALF) },
+  );
+  const bumper = rectangular({
+    id: HUNG.bumper,
+    node: HUNG.node,
+    role: 'bumper',
+    label: 'bumper',
+    wood,
+    length: width,
+    width: size('bumper', BUMPER),
+    frame: facingFrame({ x: ZERO, y: ZERO, z: ZERO }),
+  });
+  const sides = [CASE.left, CASE.right];
+  return {
+    members: [upper, lower, bumper],
+    joints: [
+      ...sides.map((carried): Joint => ({ carried, carrier: HUNG.case, how: 'screws' })),
+      { carried: HUNG.case, carrier: HUNG.wall, how: 'hung' },
+      { carried: HUNG.wall, carrier: PLACE, how: 'hung' },
+      ...sides.map((carrier, i): Joint => ({ carried: HUNG.bumper, carrier, how: 'glued', on: atX(i === 0 ? ZERO : width.value) })),
+    ],
+    facts: [
+      { name: 'cleat, wide faces', figure: wide },
+      { name: 'cleat, narrow faces', figure: narrow },
+      {
+        name: 'cutting it',
+        remark: say`One cut at 45° down the middle of a board ${len(hung.cleat.wide)} wide and ${len(mm(t))} thick gives both halves: the wide face of one goes to the wall, that of the other away from it.`,
+      },
+    ],
+    problems,
+  };
+}
+
+/** How high the bumper is. */
+const BUMPER = mm(60);
+
+/** How far the bevels are over the middle of the bumper, mm. */
+export function dropOf(members: readonly Member[]): number | null {
+  const [upper, bumper] = [HUNG.case, HUNG.bumper].map((id) => members.find((m) => m.id === id));
+  if (!upper || !bumper) return null;
+  const [a, b] = [boxOf(upper), boxOf(bumper)];
+  return toMm(a.y0) + toMm(upper.thickness.value) / 2 - (toMm(b.y0) + toMm(b.y1)) / 2;
+}
+
+/** What keeps a case from being hung so. */
+function hungProblems(piece: PanelCase, hung: Hung, workshop: Workshop): ShapeProblem[] {
+  const { base, back, bottom } = piece;
+  const wood = woodOf(workshop, hung.cleat.stock);
+  const problem = (id: string, sentence: ShapeProblem['sentence'], fixes: ShapeProblem['fixes'] = []): ShapeProblem[] => [
+    { id: `hung-${id}`, about: 'hung', stops: true, sentence, fixes },
+  ];
+  const patch = (change: Partial<PanelCase>) => ({ kind: 'piece' as const, patch: change });
+  if (base.kind !== 'none')
+    return problem('base', say`A case that hangs has nothing under it, and this one has a base.`, [
+      { label: say`Leave the base out`, edit: patch({ base: { kind: 'none' } }) },
+    ]);
+  if (bottom === 'over')
+    return problem('bottom', say`The sides stand on the bottom, and hang on nothing that holds that: put it between them.`, [
+      { label: say`Put the bottom between the sides`, edit: patch({ bottom: 'between' }) },
+    ]);
+  if (back.kind === 'applied')
+    return problem('back', say`The back lies over the rear edges of the sides, where the cleat is screwed to them.`, [
+      {
+        label: say`Put the back into rebates`,
+        edit: patch({ back: { kind: 'rebate', depth: scale(woodOf(workshop, piece.stock.sides).thickness.value, 0.5), slack: mm(1) } }),
+      },
+      { label: say`Leave it out`, edit: patch({ back: { kind: 'none' } }) },
+    ]);
+  const { narrow } = facesOf(hung, wood, workshop);
+  if (narrow.value < wood.thickness.value)
+    return problem(
+      'cleat',
+      say`A board ${len(hung.cleat.wide)} wide and ${len(wood.thickness.value)} thick leaves narrow faces of ${len(narrow.value)}: take one at least ${len(scale(wood.thickness.value, 4))} wide.`,
+      [
+        {
+          label: say`${len(scale(wood.thickness.value, 4))} wide`,
+          edit: patch({ hung: { ...hung, cleat: { ...hung.cleat, wide: scale(wood.thickness.value, 4) } } }),
+        },
+      ],
+    );
+  return [];
+}
