@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { allScrews, extentsOf, isSquare, reachAlong } from '../carry/index.js';
 import { mm, negative, toMm, type Length } from '../length/index.js';
-import { boxOf, posed, posesOf, shiftOf, type Box, type Feature, type Member, type Shape } from '../piece/index.js';
+import { boxOf, posed, posesOf, shiftOf, solidOfMember, type Box, type Feature, type Member, type Shape } from '../piece/index.js';
 import { sumOfLines } from '../run/index.js';
-import { dot } from '../solid/index.js';
+import { dot, overlapOf } from '../solid/index.js';
 import { solve, type Solution } from '../solution/index.js';
 import { RUNS, anyPiece, freshSeed, isWhole } from '../testing/every-kind.js';
 
@@ -38,6 +38,9 @@ function solidsApart({ shape }: Solution): void {
       const cut = [...m.features, ...other.m.features].filter(
         (f) => f.kind !== 'hole' && [m, other.m].some((o) => f.mate === housedAs(o.id)),
       );
+      // What is cut aslant is met by its true solid.
+      const aslant = m.ends?.length || other.m.ends?.length;
+      if (aslant && overlapOf(solidOfMember(m), solidOfMember(other.m)) < 0.02) continue;
       if (cut.length === 0 || deep > deepest(cut)) throw new Error(`${m.id} and ${other.m.id} lie ${toMm(deep as Length)} in each other`);
     }
     const touches = boxes.some((o) => o.m !== m && depthOfOverlap(box, o.box) >= negative(mm(15)));
@@ -51,7 +54,10 @@ function partsAreAsLargeAsPlaced({ shape }: Solution): void {
   for (const m of shape.members.filter(isSquare)) {
     const b = boxOf(m);
     const extents = [b.x1 - b.x0, b.y1 - b.y0, b.z1 - b.z0].sort((x, y) => x - y);
-    expect([m.length.amount, m.width.amount, m.thickness.amount].sort((x, y) => x - y)).toEqual(extents);
+    const sizes = [m.length.amount, m.width.amount, m.thickness.amount].sort((x, y) => x - y);
+    // The corners of what is cut aslant are whole units, of which there are 80,000 to the mm.
+    if (m.ends?.length) sizes.forEach((size, i) => expect(Math.abs(size - (extents[i] as number))).toBeLessThanOrEqual(1));
+    else expect(sizes).toEqual(extents);
   }
 }
 

@@ -207,6 +207,7 @@ const boxed: fc.Arbitrary<Random> = fc
     set: fc.constantFrom('gaps' as const, 'edges' as const, 'exact' as const),
     fix: fc.constantFrom('butted' as const, 'housed' as const),
     corner: fc.constantFrom('between' as const, 'rebated' as const),
+    hung: fc.boolean(),
     stiff: fc.constantFrom<Pick<DividingMember, 'strip' | 'doubled' | 'toBack'>>(
       {},
       { doubled: 'glued' },
@@ -214,7 +215,7 @@ const boxed: fc.Arbitrary<Random> = fc
       { strip: { stock: 'wall', high: mm(12), at: 'both', top: 'flush', held: 'screwed' } },
     ),
   })
-  .map(({ fill, cased, beside, width, height, depth, thickness, wall, set, fix, corner, stiff }) => {
+  .map(({ fill, cased, beside, width, height, depth, thickness, wall, set, fix, corner, hung, stiff }) => {
     const open = space('open', { things: [{ thing: 'tin', count: 2 }] });
     const interior =
       beside === 'alone'
@@ -252,7 +253,11 @@ const boxed: fc.Arbitrary<Random> = fc
       },
       things: { tin: thing() },
     });
-    const base: PanelCase = piece(interior, corner === 'rebated' ? { ...common, top: corner, bottom: corner, rebate: mm(6) } : common);
+    const base: PanelCase = piece(interior, {
+      ...common,
+      ...(corner === 'rebated' ? { top: corner, bottom: corner, rebate: mm(6) } : {}),
+      ...(hung ? { hung: { cleat: { stock: 'wall', wide: mm(100) } }, base: { kind: 'none' }, bottom: corner } : {}),
+    });
     const { name, edges, fixedToWall } = base;
     const inPlace: InPlace = {
       ...common,
