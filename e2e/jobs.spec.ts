@@ -119,6 +119,31 @@ for (const by of [pointer, keyboard]) {
     await expect(boards.first()).toContainText('543');
   });
 
+  test(`job 6 from empty by ${by.name}: a wall case on a cleat of 120 ripped at 45°, a shelf of 165`, async ({ page, empty }) => {
+    test.setTimeout(240_000);
+    const hands = by(page);
+    await begin(page, hands, empty, 'List the things');
+    await hands.press('link', 'Shed');
+    await hands.press('button', /Start a case/);
+    await hands.station('Measure');
+    for (const [i, size] of ['800', '640', '253'].entries()) await hands.type(`${overall[i]}, given`, size);
+    await hands.station('Divide');
+    await hands.tick('It hangs on the wall, by a cleat');
+    await hands.type('Cleat board wide', '120');
+    // (120 + 18 − 3 √2) / 2 = 66.88, and (120 − 18 − 3 √2) / 2 = 48.88, to the 0.5 that is shown.
+    await expect(sum(page)).toContainText('≈67 cleat, wide faces');
+    await expect(sum(page)).toContainText('≈49 cleat, narrow faces');
+    await expect(page.getByText(/from cleat to bumper/).first()).toBeVisible();
+    await hands.press('button', 'Shelf in it');
+    await hands.pick(upright(page), /^shelf 1/);
+    await hands.type('Its own depth', '165');
+    await hands.station('Parts');
+    const row = (name: RegExp, size: string) => page.getByRole('row', { name }).filter({ hasText: size }).first();
+    await expect(row(/shelf$/, '165')).toBeVisible();
+    await expect(row(/bumper$/, '800')).toBeVisible();
+    await expect(page.getByRole('row', { name: /cleat/ }).first()).toContainText('800');
+  });
+
   test(`job 17 from empty by ${by.name}: 25 grooves in 875, top and bottom of 401, shelves and back of 394`, async ({ page, empty }) => {
     test.setTimeout(300_000);
     const hands = by(page);

@@ -1,5 +1,5 @@
 import { say, size, type Figure } from '../figure/index.js';
-import { ZERO, add, type Length } from '../length/index.js';
+import { ZERO, add, greatest, sub, type Length } from '../length/index.js';
 import type { Built } from '../survey/index.js';
 import {
   OPEN,
@@ -220,6 +220,9 @@ function partRegion(
     return { [end]: role === 'room' ? OPEN : dividingMemberId(member.id, role) };
   };
   const start = line.near.amount === ZERO ? datum : datum.plus(line.near);
+  const under = split.members[index - 1];
+  // Things stand at the front of a shelf that is less deep than the others.
+  const short = axis === 'up' && !split.making && under?.deep !== undefined ? sub(region.clear.depth.value, under.deep) : ZERO;
   const last = axis === 'deep' && index < split.spaces.length - 1;
   return {
     ...region,
@@ -231,7 +234,7 @@ function partRegion(
       ...beside(split.members[index], AFTER[axis], ends?.after),
     },
     // Only the foremost part stands behind the front that things stand back from.
-    setback: last ? ZERO : region.setback,
+    setback: last ? ZERO : greatest([region.setback, short]),
   };
 }
 

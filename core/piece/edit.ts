@@ -40,6 +40,8 @@ export type PieceEdit =
     }
   /** Makes what lies between two spaces a panel, a rail along the front so high, or nothing but room. */
   | { readonly kind: 'is'; readonly member: string; readonly rail: Length | null; readonly room: Length | null }
+  /** Makes a shelf so deep, or as deep as the others. */
+  | { readonly kind: 'own-depth'; readonly member: string; readonly deep: Length | null }
   /** Holds a shelf to the back of its case, or lets it go. */
   | { readonly kind: 'to-back'; readonly member: string; readonly held: Held | null }
   /** Gives a shelf strips and a second layer, or takes them away. */

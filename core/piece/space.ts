@@ -41,6 +41,8 @@ export const DividingMemberSchema = Type.Object(
     /** A shelf with strips along its edges, and one of two layers held to each other. */
     strip: Type.Optional(StripSchema),
     doubled: Type.Optional(HeldSchema),
+    /** How deep a shelf is from its rear, where it is not as deep as the others. */
+    deep: Type.Optional(SizeSchema),
     /** A shelf held to the back of its case along its rear edge: glued to it, or screwed through it into studs. */
     toBack: Type.Optional(HeldSchema),
     /** Where its lower, left or rear face is held: from the floor, the outside left, or the rear. */

@@ -208,8 +208,10 @@ const boxed: fc.Arbitrary<Random> = fc
     fix: fc.constantFrom('butted' as const, 'housed' as const),
     corner: fc.constantFrom('between' as const, 'rebated' as const),
     hung: fc.boolean(),
-    stiff: fc.constantFrom<Pick<DividingMember, 'strip' | 'doubled' | 'toBack'>>(
+    stiff: fc.constantFrom<Pick<DividingMember, 'strip' | 'doubled' | 'toBack' | 'deep'>>(
       {},
+      { deep: mm(180) },
+      { deep: mm(200), strip: { stock: 'wall', high: mm(12), at: 'front', top: 'flush', held: 'glued' } },
       { doubled: 'glued' },
       { strip: { stock: 'wall', high: mm(12), at: 'front', top: 'flush', held: 'glued' } },
       { strip: { stock: 'wall', high: mm(12), at: 'both', top: 'flush', held: 'screwed' } },

@@ -220,7 +220,7 @@ const rollerWallCase: PanelCase = {
           name: 'left',
           split: {
             axis: 'up',
-            members: [{ id: 'roller-shelf' }],
+            members: [{ id: 'roller-shelf', deep: mm(165) }],
             spaces: [
               space('roller-low', { name: 'large rollers', things: [{ thing: 'roller-stand', count: 2 }] }),
               space('roller-high', { name: 'tins', things: [{ thing: 'ink-tin', count: 2 }] }),

@@ -87,6 +87,17 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
           />
         </div>
       )}
+      {up && member.rail === undefined && !making ? (
+        <LengthField
+          label="Its own depth"
+          of={{ in: 'member', id: node, field: 'deep' }}
+          optional
+          value={member.deep ?? null}
+          precision={precision}
+          onCommit={(deep) => commit({ kind: 'own-depth', member: node, deep }, `Changed how deep ${name} is`)}
+          onDraft={(deep) => setDraft(deep === null ? null : { kind: 'edit', edit: { kind: 'own-depth', member: node, deep } })}
+        />
+      ) : null}
       {up && member.rail === undefined && !making ? <StiffeningForm member={member} stock={stock} name={name} /> : null}
       <LengthField
         label={up ? 'Underside from the floor' : 'Left face from the outside left'}

@@ -30,16 +30,33 @@ function inTheWay({ space, spec, line }: PanelMaking): readonly ShapeProblem[] {
   ];
 }
 
+/** A shelf that is said to be deeper than there is room for. */
+function tooDeep({ spec, line }: PanelMaking, full: Figure): readonly ShapeProblem[] {
+  if (spec.deep === undefined || spec.deep <= full.value) return [];
+  return [
+    {
+      id: `deep-${spec.id}`,
+      about: spec.id,
+      stops: true,
+      sentence: say`${line.line.label} is to be ${len(spec.deep)} deep, and there is room for ${len(full.value)}.`,
+      fixes: [{ label: say`As deep as the others`, edit: { kind: 'own-depth', member: spec.id, deep: null } }],
+    },
+  ];
+}
+
 /** A shelf with its strips and its second layer, what it cuts into the sides, and what carries it. */
 export function shelf(making: PanelMaking): Made {
   const { piece, space, line, spec, datum, wood } = making;
   const ends = allowanceOf(piece, spec, true);
   const length = lengthBetween(space.clear.width, ends);
   const setback = piece.panels.shelves.setback;
-  const back =
+  const full =
     setback === ZERO
       ? space.clear.depth
       : space.clear.depth.minus(size('back from the front', setback, { in: 'piece', field: 'panels.shelves.setback' }));
+  const own = spec.deep !== undefined && spec.deep <= full.value ? spec.deep : null;
+  const back = own === null ? full : size('deep', own, { in: 'member', id: spec.id, field: 'deep' });
+  const front = add(space.box.z0, back.value);
   const edge = flushStrips(making);
   const width = [edge.front, edge.back].reduce<Figure>((rest, strip) => (strip ? rest.minus(strip.thickness) : rest), back);
   const id = dividingMemberId(spec.id, 'shelf');
@@ -47,7 +64,7 @@ export function shelf(making: PanelMaking): Made {
   const origin = {
     x: sub(space.box.x0, reach),
     y: add(datum, line.near.value),
-    z: sub(sub(space.box.z1, setback), edge.front?.thickness.value ?? ZERO),
+    z: sub(front, edge.front?.thickness.value ?? ZERO),
   };
   const member = rectangular({
     id,
@@ -79,6 +96,6 @@ export function shelf(making: PanelMaking): Made {
       { carried: id, carrier: right, how: HOW[ends.fix], on: atX(space.box.x1) },
       ...added.map((a): Joint => ({ carried: a.member.id, carrier: id, how: a.held === 'glued' ? 'glued' : 'screwed along' })),
     ],
-    problems: inTheWay(making),
+    problems: [...inTheWay(making), ...tooDeep(making, full)],
   };
 }
