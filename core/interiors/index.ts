@@ -13,6 +13,7 @@ export * from './boards/spec.js';
 export * from './cells/spec.js';
 export * from './drawers/spec.js';
 export { groovesIn, grooveAt } from './grooves/index.js';
+export { hasSides } from './grooves/problems.js';
 export * from './grooves/spec.js';
 export { deckedAs } from './levels/index.js';
 export * from './levels/spec.js';

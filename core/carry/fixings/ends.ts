@@ -209,15 +209,20 @@ export function wouldHold(
 /** Whether a member lies on its carrier and stands on it, so that screws only keep it there. */
 function liesOn(member: Member, carrier: Member): boolean {
   if (!isBlock(member) || !isBlock(carrier)) return (contactOf(carrier, member)?.normal[1] ?? 0) > Math.SQRT1_2;
-  return extentsOf(carrier)[1][1] <= extentsOf(member)[1][0];
+  const [own, its] = [extentsOf(member)[1], extentsOf(carrier)[1]];
+  return its[1] <= own[0] || onShoulder(member, carrier);
+}
+
+/** Whether a member that lies is let into a rebate at the upper end of something, so that it lies on the shoulder of that. */
+function onShoulder(member: Member, carrier: Member): boolean {
+  return member.frame.n[1] !== 0 && extentsOf(member)[1][1] >= extentsOf(carrier)[1][1] && inRebate(member, carrier);
 }
 
 /** Whether a member hangs under what carries it, in a rebate or flat against its lower edge, so that the load pulls at its screws. */
 function hangsUnder(member: Member, carrier: Member): boolean {
   const [own, its] = [extentsOf(member)[1], extentsOf(carrier)[1]];
-  // What lies in a rebate at the upper end of something lies on its shoulder.
-  const lies = member.frame.n[1] !== 0 && own[1] < its[1];
-  return own[1] <= its[0] || (lies && inRebate(member, carrier));
+  const lies = member.frame.n[1] !== 0;
+  return own[1] <= its[0] || (lies && inRebate(member, carrier) && !onShoulder(member, carrier));
 }
 
 /** How each end of a member is held, with what it would take; what lies along another one is not asked. */

@@ -1,5 +1,5 @@
 import { Figure, len, say } from '../../figure/index.js';
-import { ZERO, add, mm, sub, toMm, type Length } from '../../length/index.js';
+import { ZERO, add, mm, sub, toMm } from '../../length/index.js';
 import { rectangular, type Direction, type End, type Joint, type ShapeProblem } from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
 import { ENDS, NUMBER, SIDES, levelIds, type Built, type Rails } from './level.js';
@@ -100,7 +100,7 @@ export function cornerProblems(rails: Rails): ShapeProblem[] {
   const deepRoom = toMm(sub(posts.ring.depth.value, add(posts.post.deep.value, posts.post.deep.value)));
   if (2 * reach > Math.min(clear, deepRoom) + into)
     return problem(
-      say`Corner blocks of ${label} reach ${len(mm(reach) as Length)} along each rail, and two of them have no room between its posts: take thinner blocks.`,
+      say`Corner blocks of ${label} reach ${len(mm(reach))} along each rail, and two of them have no room between its posts: take thinner blocks.`,
     );
   return [];
 }

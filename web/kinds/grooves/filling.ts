@@ -1,7 +1,10 @@
-import { groovesIn, type Grooves } from '../../../core/interiors/index.js';
+import { groovesIn, hasSides, type Grooves } from '../../../core/interiors/index.js';
 import { sizes, woodFor, type FillingWay, type Means, type Use } from '../means.js';
 
 const SHELF = { use: 'shelf', label: 'Loose shelves of', thick: [5, 3 / 16] } as const satisfies Use;
+
+/** Shelves to begin with go up so far of the height; the highest is gone to by hand. */
+const FILLED = 0.8;
 
 /** Grooves as wide as the shelves are thick, with a shelf in every third. */
 function usualGrooves(means: Means): Grooves {
@@ -10,7 +13,7 @@ function usualGrooves(means: Means): Grooves {
   const wide = means.stock.find((r) => r.id === stock)?.data.thickness ?? s(5, 3 / 16);
   const made = { wide, deep: s(5, 3 / 16), first: s(48, 2), pitch: s(32, 1.25), last: s(48, 2), slack: s(1, 1 / 32) };
   const count = groovesIn(means.clear.height, made);
-  const shelves = Array.from({ length: Math.ceil(count / 3) }, (_, i) => 1 + i * 3);
+  const shelves = Array.from({ length: Math.ceil((count * FILLED) / 3) }, (_, i) => 1 + i * 3);
   return { kind: 'grooves', stock, ...made, shelves };
 }
 
@@ -19,6 +22,6 @@ export const grooved: FillingWay = {
   label: 'Grooves with loose shelves',
   uses: () => [SHELF],
   // Between the sides of a case, or dividers: grooves are cut into them.
-  goesInto: (space) => !space.posts,
+  goesInto: hasSides,
   fill: (_, space, means) => ({ kind: 'fill', space, filling: usualGrooves(means) }),
 };

@@ -16,7 +16,7 @@ export const groovesPage: InteriorPage = {
     {
       id: 'grooved',
       name: 'Grooved cabinet',
-      says: 'Thin shelves that slide into any groove',
+      says: 'Thin shelves in any groove',
       picture: [...frame, ...rows(9, 7, 3, 1, 3, 8), ...rows(9, 50, 3, 1, 3, 8), [9, 12, 42, 1], [9, 24, 42, 1], [9, 32, 42, 1]],
       filling: grooved,
       begin: (unit, stock) => newCase(unit, stock, { kind: 'sizes' }),
