@@ -118,6 +118,7 @@ test('a notch for fingers is cut out of the middle of the front edge', () => {
 describe('what cannot be is named, with a way out that mends it', () => {
   const cases: readonly (readonly [string, Partial<Grooves>, string])[] = [
     ['a pitch no wider than the groove', { pitch: mm(4) }, 'grooves-pitch-in'],
+    ['more grooves than can be laid out', { wide: mm(0.1), pitch: mm(0.2) }, 'grooves-many-in'],
     ['no groove goes in', { first: mm(390) }, 'grooves-none-in'],
     ['a shelf in a groove that is not there', { shelves: [1, 12] }, 'grooves-beyond-in'],
     ['two shelves in one groove', { shelves: [3, 3] }, 'grooves-twice-in'],

@@ -1,5 +1,5 @@
 import { len, say, type Sentence } from '../../figure/index.js';
-import { ZERO, add, mm, sub, type Length } from '../../length/index.js';
+import { add, mm, sub, type Length } from '../../length/index.js';
 import { slipsOut, usualSlack } from '../../joints/index.js';
 import { OPEN, PLACE, type PieceEdit, type PlacedSpace, type ShapeProblem } from '../../piece/index.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
@@ -8,6 +8,8 @@ import type { Grooves } from './spec.js';
 
 /** Nearer to the end of a side than this the wood beside a groove breaks out. */
 const NEAR_END = mm(15);
+/** No more grooves than this are laid out in one space. */
+export const MOST = 500;
 /** A shelf that is so much thinner than its groove rattles in it. */
 const LOOSE = mm(1);
 
@@ -22,7 +24,7 @@ export function grooveProblems(grooves: Grooves, space: PlacedSpace, count: numb
   const found: ShapeProblem[] = [];
   const told = (id: string, sentence: Sentence, fixes: ShapeProblem['fixes'], stops = true) =>
     found.push({ id: `grooves-${id}-${space.id}`, about: space.id, stops, sentence, fixes });
-  const wood_ = wood.thickness.value;
+  const thick = wood.thickness.value;
 
   if (!hasSides(space))
     told(
@@ -40,6 +42,12 @@ export function grooveProblems(grooves: Grooves, space: PlacedSpace, count: numb
       say`No groove goes into ${len(space.clear.height.value)}: the first is ${len(first)} up, and ${len(last)} is to be left over it.`,
       [{ label: say`The first ${len(NEAR_END)} up, and as much left over`, edit: edit({ first: NEAR_END, last: NEAR_END }) }],
     );
+  else if (count > MOST) {
+    const wider = Math.ceil(space.clear.height.value / MOST) as Length;
+    told('many', say`${count} grooves would go in, and no more than ${MOST} are laid out: take a greater pitch.`, [
+      { label: say`One every ${len(wider)}`, edit: edit({ pitch: wider }) },
+    ]);
+  }
   const gone = shelves.filter((n) => n > count);
   if (count > 0 && gone.length > 0)
     told('beyond', say`A shelf lies in groove ${Math.max(...gone)}, and there are ${count}.`, [
@@ -48,15 +56,15 @@ export function grooveProblems(grooves: Grooves, space: PlacedSpace, count: numb
   const once = [...new Set(shelves)];
   if (once.length < shelves.length)
     told('twice', say`Two shelves lie in one groove.`, [{ label: say`Leave one of them out`, edit: edit({ shelves: once }) }]);
-  if (wood_ > wide)
-    told('thick', say`Shelves of ${len(wood_)} do not go into grooves of ${len(wide)}.`, [
-      { label: say`Grooves ${len(wood_)} wide`, edit: edit({ wide: wood_ }) },
+  if (thick > wide)
+    told('thick', say`Shelves of ${len(thick)} do not go into grooves of ${len(wide)}.`, [
+      { label: say`Grooves ${len(thick)} wide`, edit: edit({ wide: thick }) },
     ]);
-  else if (sub(wide, wood_) > LOOSE)
+  else if (sub(wide, thick) > LOOSE)
     told(
       'loose',
-      say`Shelves of ${len(wood_)} are loose in grooves of ${len(wide)}: they tip forward as they are drawn out.`,
-      [{ label: say`Grooves ${len(wood_)} wide`, edit: edit({ wide: wood_ }) }],
+      say`Shelves of ${len(thick)} are loose in grooves of ${len(wide)}: they tip forward as they are drawn out.`,
+      [{ label: say`Grooves ${len(thick)} wide`, edit: edit({ wide: thick }) }],
       false,
     );
   const slips = slipsOut('A shelf', 'grooves', deep, slack);
@@ -69,7 +77,7 @@ export function grooveProblems(grooves: Grooves, space: PlacedSpace, count: numb
       false,
     );
   const { fingers } = grooves;
-  if (fingers && (fingers.wide >= sub(space.clear.width.value, ZERO) || fingers.deep * 2 >= space.clear.depth.value))
+  if (fingers && (fingers.wide >= space.clear.width.value || fingers.deep * 2 >= space.clear.depth.value))
     told('fingers', say`A notch for fingers ${len(fingers.wide)} by ${len(fingers.deep)} leaves too little of a shelf.`, [
       { label: say`Leave the notches out`, edit: { kind: 'filling', space: space.id, filling: withoutFingers(grooves) } },
     ]);

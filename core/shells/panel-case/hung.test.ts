@@ -106,6 +106,12 @@ test('what can hang on plaster board alone, on one stud, or on more than its scr
   expect(told(solve(wallCase(), none, {}))).toMatchObject({ state: 'not judged' });
 });
 
+test('a case too low for its cleat and its bumper is told, and one that just has the room is made', () => {
+  // 66.88 and 48.88 of cleat, and 60 of bumper: 175.76.
+  const at = (high: number) => solve(wallCase({ height: given(high) }), shop(), {}).shape.problems.map((p) => p.id);
+  expect([at(175), at(176)]).toEqual([['hung-high'], []]);
+});
+
 test.each<[string, Partial<PanelCase>, number, string]>([
   ['a base under it', { base: { kind: 'toe', height: mm(60), setback: mm(20), bearers: false } }, 120, 'hung-base'],
   ['sides that stand on the bottom', { bottom: 'over' }, 120, 'hung-bottom'],

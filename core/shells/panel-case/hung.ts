@@ -1,6 +1,6 @@
 import { cleatFaces } from '../../carry/index.js';
 import { Figure, len, say, size } from '../../figure/index.js';
-import { ZERO, mm, scale, sub, toMm, type Length } from '../../length/index.js';
+import { ZERO, add, mm, scale, sub, toMm, type Length } from '../../length/index.js';
 import { USUAL_KERF } from '../../joints/index.js';
 import {
   PLACE,
@@ -66,7 +66,7 @@ export interface Hanging {
 export function hangingOf(piece: PanelCase, { width, height }: Envelope, workshop: Workshop): Hanging {
   const { hung } = piece;
   if (!hung) return { members: [], joints: [], facts: [], problems: [] };
-  const problems = hungProblems(piece, hung, workshop);
+  const problems = hungProblems(piece, hung, height.value, workshop);
   if (problems.length > 0) return { members: [], joints: [], facts: [], problems };
   const wood = woodOf(workshop, hung.cleat.stock);
   const { wide, narrow } = facesOf(hung, wood, workshop);
@@ -128,7 +128,7 @@ export function dropOf(members: readonly Member[]): number | null {
 }
 
 /** What keeps a case from being hung so. */
-function hungProblems(piece: PanelCase, hung: Hung, workshop: Workshop): ShapeProblem[] {
+function hungProblems(piece: PanelCase, hung: Hung, high: Length, workshop: Workshop): ShapeProblem[] {
   const { base, back, bottom } = piece;
   const wood = woodOf(workshop, hung.cleat.stock);
   const problem = (id: string, sentence: ShapeProblem['sentence'], fixes: ShapeProblem['fixes'] = []): ShapeProblem[] => [
@@ -151,7 +151,13 @@ function hungProblems(piece: PanelCase, hung: Hung, workshop: Workshop): ShapePr
       },
       { label: say`Leave it out`, edit: patch({ back: { kind: 'none' } }) },
     ]);
-  const { narrow } = facesOf(hung, wood, workshop);
+  const { wide, narrow } = facesOf(hung, wood, workshop);
+  const takes = add(wide.value, narrow.value, BUMPER);
+  if (takes > high)
+    return problem(
+      'high',
+      say`A case ${len(high)} high has no room behind it for a cleat and a bumper, ${len(takes)} in all: take a narrower board for the cleat.`,
+    );
   if (narrow.value < wood.thickness.value)
     return problem(
       'cleat',

@@ -103,7 +103,7 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
     divided,
     {
       ...made,
-      members: [...own, ...made.members],
+      members: [...shell.members, ...made.members, ...carried.members, ...hanging.members],
       joints,
       facts: hanging.facts.length > 0 ? [...made.facts, { space: piece.interior.id, facts: hanging.facts }] : made.facts,
     },
