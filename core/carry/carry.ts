@@ -42,6 +42,11 @@ export interface Carried {
   readonly massKg: number;
 }
 
+/** The things that stand anywhere in a piece and whose mass is not known, each once, by their names. */
+export const unweighedIn = ({ members }: Pick<Carried, 'members'>): readonly string[] => [
+  ...new Set([...members.values()].flatMap((c) => c.unknown)),
+];
+
 /** The mass of a member by its measured size and its true shape, kg. */
 export function massOf(member: Member): number {
   const { density } = propertiesOf(member.stock);

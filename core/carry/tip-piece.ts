@@ -1,5 +1,16 @@
 import { fromUnits, toMm } from '../length/index.js';
-import { boxOf, massMiddleOf, movingOf, posed, posesOf, type Body, type NamedPose, type PlacedSpace, type Shape } from '../piece/index.js';
+import {
+  boxOf,
+  massMiddleOf,
+  movingOf,
+  posed,
+  posesOf,
+  type Body,
+  type Member,
+  type NamedPose,
+  type PlacedSpace,
+  type Shape,
+} from '../piece/index.js';
 import { movedBy } from '../solid/index.js';
 import type { Carried } from './carry.js';
 import { tippingOf, type Heap, type Tipping } from './tipping.js';
@@ -44,13 +55,16 @@ function isFilled({ heap }: Filled, filling: Fullness, body: Body | undefined, p
   return filling === 'top only' && heap.y > half;
 }
 
-/** What a piece and all in it weigh, shut, and how far from its rear the middle of that is, mm. */
-export function massFromWall(shape: Shape, carried: Carried): { readonly kg: number; readonly out: number } {
-  const wood = shape.members.map((m): Heap => {
+/** The wood of some members, each in the middle of its mass. */
+const woodOf = (members: readonly Member[], carried: Carried): readonly Heap[] =>
+  members.map((m) => {
     const [, y, z] = massMiddleOf(m).middle;
     return { kg: carried.members.get(m.id)?.selfKg ?? 0, y, z };
   });
-  const heaps = [...wood, ...filledSpaces(shape, carried).map((f) => f.heap)];
+
+/** What a piece and all in it weigh, shut, and how far from its rear the middle of that is, mm. */
+export function massFromWall(shape: Shape, carried: Carried): { readonly kg: number; readonly out: number } {
+  const heaps = [...woodOf(shape.members, carried), ...filledSpaces(shape, carried).map((f) => f.heap)];
   const kg = heaps.reduce((sum, h) => sum + h.kg, 0);
   return { kg, out: kg > 0 ? heaps.reduce((sum, h) => sum + h.kg * h.z, 0) / kg : 0 };
 }
@@ -69,12 +83,10 @@ export function tippingCases(shape: Shape, carried: Carried): readonly TippingCa
     const out = shape.bodies.filter((b) => (pose.pose.get(b.id) ?? 0) > 0);
     const open = new Set(out.filter((b) => !b.standsOut).flatMap((b) => b.members));
     const byItself = new Set(out.filter((b) => b.standsOut).flatMap((b) => b.members));
-    const wood = members
-      .filter((m) => !byItself.has(m.id))
-      .map((m): Heap => {
-        const [, y, z] = massMiddleOf(m).middle;
-        return { kg: carried.members.get(m.id)?.selfKg ?? 0, y, z };
-      });
+    const wood = woodOf(
+      members.filter((m) => !byItself.has(m.id)),
+      carried,
+    );
     const lean = open.size > 0 ? Math.max(...members.filter((m) => open.has(m.id)).map((m) => toMm(boxOf(m).z1))) : null;
     return fillings
       .filter((f) => f !== 'open drawers only' || open.size > 0)

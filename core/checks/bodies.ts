@@ -1,4 +1,4 @@
-import { PASS, carry, onSlides, tippingCases, worstTipping, type Carried } from '../carry/index.js';
+import { PASS, carry, onSlides, tippingCases, unweighedIn, worstTipping, type Carried } from '../carry/index.js';
 import { force, len, mass, say } from '../figure/index.js';
 import { applyEdit } from '../kinds/index.js';
 import { fromUnits, mm } from '../length/index.js';
@@ -13,6 +13,7 @@ import {
   type Box,
   type Member,
   type Piece,
+  type PieceEdit,
   type Shape,
 } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
@@ -78,25 +79,34 @@ function hits(body: Body, all: readonly Boxed[]): Check[] {
 
 const TO_WALL: Check['fixes'] = [pieceFix(say`It will be fixed to the wall`, { kind: 'piece', patch: { fixedToWall: true } })];
 
-/** Feet are tried so much further apart, mm. */
-const WIDER = [50, 100, 150, 200, 250, 300, 350, 400];
+/** Feet are tried further apart by steps of this, mm, and by so many of them. */
+const STEP = 50;
+const MOST_STEPS = 8;
 
 /** The least that its feet have to be further apart so that it stands, where its kind lets that be said. */
 function standingWider(piece: Piece, workshop: Workshop): Check['fixes'] {
-  for (const by of WIDER.map((n) => mm(n))) {
-    const edit = shellOf(piece).standingWider?.(piece, by);
-    if (!edit) return [];
+  const editBy = (steps: number) => shellOf(piece).standingWider?.(piece, mm(steps * STEP)) ?? null;
+  const stands = (edit: PieceEdit | null) => {
+    if (!edit) return false;
     const shape = shapeOf(applyEdit(piece, edit), workshop);
-    if (worstTipping(tippingCases(shape, carry(shape, workshop)))?.tipping.state === 'fine')
-      return [pieceFix(say`Make it ${len(by)} deeper, so that it stands`, edit)];
+    return worstTipping(tippingCases(shape, carry(shape, workshop)))?.tipping.state === 'fine';
+  };
+  // The deeper the surer: halved rather than tried one by one, since each has to be carried.
+  let [falls, steps] = [0, MOST_STEPS];
+  if (!stands(editBy(steps))) return [];
+  while (steps - falls > 1) {
+    const middle = Math.floor((falls + steps) / 2);
+    if (stands(editBy(middle))) steps = middle;
+    else falls = middle;
   }
-  return [];
+  const edit = editBy(steps);
+  return edit ? [pieceFix(say`Make it ${len(mm(steps * STEP))} deeper, so that it stands`, edit)] : [];
 }
 
 /** Free-standing pieces that fall by themselves with drawers out, or under the pull of a child. */
 function tips(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): Check[] {
   if (piece.fixedToWall) return [];
-  const unknown = [...new Set([...carried.members.values()].flatMap((c) => c.unknown))];
+  const unknown = unweighedIn(carried);
   const cases = tippingCases(shape, carried);
   // With things of no known mass in it, only what it does empty is known.
   const worst = worstTipping(unknown.length > 0 ? cases.filter((c) => c.filling === 'empty') : cases);

@@ -1,4 +1,4 @@
-import { carry, drawnOut } from '../carry/index.js';
+import { carry, drawnOut, unweighedIn } from '../carry/index.js';
 import { fine, mass, say } from '../figure/index.js';
 import type { Check } from '../finding/index.js';
 import type { Letters, Piece, Shape } from '../piece/index.js';
@@ -24,7 +24,7 @@ export function drawnOutChecks(piece: Piece, shape: Shape, letters: Letters, wor
       .filter((c) => c.state !== 'fine')
       .map((c): Check => ({ ...c, id: `out-${c.id}`, sentence: say`With ${body.label} drawn out: ${c.sentence}` }));
     if (open.length > 0) return open;
-    const unknown = [...new Set([...carried.members.values()].flatMap((c) => c.unknown))];
+    const unknown = unweighedIn(carried);
     if (unknown.length > 0) {
       const sentence = say`With ${body.label} drawn out it is not judged, since the mass of ${unknown.join(', ')} is not known.`;
       return [{ id: `out-${body.id}`, severity: 'look', state: 'not judged', about: { kind: 'piece' }, sentence, fixes: [] }];

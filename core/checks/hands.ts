@@ -4,7 +4,7 @@ import type { Check } from '../finding/index.js';
 import type { Letters, Member, Role, Shape } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
 import type { Vector } from '../solid/index.js';
-import { capital, nameOf } from './names.js';
+import { nameOf } from './names.js';
 
 /** What a drill with a bit in it takes in line with a screw, and what one with an angled head does, mm, typical. */
 const DRIVER = { straight: 220, angled: 100 };
@@ -38,7 +38,7 @@ function nearest(from: Vector, out: Vector, all: readonly { readonly member: Mem
   return found;
 }
 
-/** The two that hold each other in most of the ways, told once, the narrowest first. */
+/** The narrowest way for each that is held, what holds it and what is in the way; the narrowest of all first. */
 function narrowest(ways: readonly Way[]): readonly Way[] {
   const byPair = new Map<string, Way>();
   for (const way of ways) {
@@ -133,7 +133,7 @@ function nuts(
         severity: 'look',
         state: 'fails',
         about: { kind: 'member', id: member.id },
-        sentence: say`No hand gets to the nuts of ${capital(nameOf(member, letters))}: both of its faces are covered within ${fine(FINGERS, 0)} of their ends. Put the nuts in before that is on, or use screws.`,
+        sentence: say`No hand gets to the nuts of ${nameOf(member, letters)}: both of its faces are covered within ${fine(FINGERS, 0)} of their ends. Put the nuts in before that is on, or use screws.`,
         fixes: [],
       },
     ];

@@ -12,7 +12,7 @@ export type * from './kind.js';
 export * from './boards/spec.js';
 export * from './cells/spec.js';
 export * from './drawers/spec.js';
-export { groovesIn, grooveAt } from './grooves/index.js';
+export { groovesIn } from './grooves/places.js';
 export { hasSides } from './grooves/problems.js';
 export * from './grooves/spec.js';
 export { deckedAs } from './levels/index.js';

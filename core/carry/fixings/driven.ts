@@ -18,6 +18,9 @@ import { contactOf, depthFrom, grainAlong, middleOf, reachAlong, turned, type Co
 /** Lengths that wood screws are sold in, mm. */
 export const SOLD = [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 120];
 
+/** The longest wood screw that is sold and is no longer than that, mm; 0 where none is so short. */
+export const longestSold = (most: number): number => SOLD.filter((l) => l <= most).at(-1) ?? 0;
+
 /** Screws for boards and sheets, the usual one first. */
 const USUAL: readonly WoodScrew[] = [WOOD_SCREWS[1] as WoodScrew, WOOD_SCREWS[0] as WoodScrew];
 

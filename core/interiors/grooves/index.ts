@@ -16,9 +16,9 @@ import {
 } from '../../piece/index.js';
 import { woodOf, type Workshop } from '../../project/index.js';
 import { NOTHING, type FillingKind, type Made, type MadeIn } from '../kind.js';
-import { MOST, grooveProblems, hasSides, thingProblems } from './problems.js';
+import { grooveProblems, hasSides, thingProblems } from './problems.js';
 import { grooveAt, groovesIn, lowest } from './places.js';
-import { GroovesSchema, type Grooves } from './spec.js';
+import { GroovesSchema, MOST_GROOVES, type Grooves } from './spec.js';
 
 function factsOf(grooves: Grooves, count: number, height: Figure, workshop: Workshop): readonly Fact[] {
   const kerf = workshop.settings.kerf ?? USUAL_KERF;
@@ -50,7 +50,7 @@ export function grooveMembers(grooves: Grooves, { space, workshop, piece }: Pick
   const wood = woodOf(workshop, grooves.stock);
   const count = groovesIn(clear.height.value, grooves);
   const problems = [...grooveProblems(grooves, space, count, wood), ...thingProblems(grooves, space, workshop)];
-  if (count === 0 || count > MOST || !hasSides(space)) return { ...NOTHING, problems };
+  if (count === 0 || count > MOST_GROOVES || !hasSides(space)) return { ...NOTHING, problems };
   const into = size('groove', grooves.deep, { in: 'making', field: 'deep' }).times(2).named('into both grooves');
   const length = clear.width.plus(into).minus(size('slack', grooves.slack, { in: 'making', field: 'slack' }));
   const setback = size('back from the front', space.setback);
@@ -120,8 +120,6 @@ function standOf(grooves: Grooves, space: PlacedSpace, shelves: readonly number[
   const room = { width, height };
   return { space: space.id, carriers, filled: { thingId: id, thing, called: ['shelf', 'shelves'], room, places } };
 }
-
-export { grooveAt, groovesIn };
 
 export const grooves: FillingKind<Grooves> = {
   kind: 'grooves',

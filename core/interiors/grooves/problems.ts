@@ -4,12 +4,10 @@ import { slipsOut, usualSlack } from '../../joints/index.js';
 import { OPEN, PLACE, type PieceEdit, type PlacedSpace, type ShapeProblem } from '../../piece/index.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import { freeOver, lowest } from './places.js';
-import type { Grooves } from './spec.js';
+import { MOST_GROOVES, type Grooves } from './spec.js';
 
 /** Nearer to the end of a side than this the wood beside a groove breaks out. */
 const NEAR_END = mm(15);
-/** No more grooves than this are laid out in one space. */
-export const MOST = 500;
 /** A shelf that is so much thinner than its groove rattles in it. */
 const LOOSE = mm(1);
 
@@ -42,9 +40,9 @@ export function grooveProblems(grooves: Grooves, space: PlacedSpace, count: numb
       say`No groove goes into ${len(space.clear.height.value)}: the first is ${len(first)} up, and ${len(last)} is to be left over it.`,
       [{ label: say`The first ${len(NEAR_END)} up, and as much left over`, edit: edit({ first: NEAR_END, last: NEAR_END }) }],
     );
-  else if (count > MOST) {
-    const wider = Math.ceil(space.clear.height.value / MOST) as Length;
-    told('many', say`${count} grooves would go in, and no more than ${MOST} are laid out: take a greater pitch.`, [
+  else if (count > MOST_GROOVES) {
+    const wider = Math.ceil(space.clear.height.value / MOST_GROOVES) as Length;
+    told('many', say`${count} grooves would go in, and no more than ${MOST_GROOVES} are laid out: take a greater pitch.`, [
       { label: say`One every ${len(wider)}`, edit: edit({ pitch: wider }) },
     ]);
   }

@@ -4,6 +4,9 @@ import { IdSchema } from '../../ids/index.js';
 
 const closed = { additionalProperties: false } as const;
 
+/** No more grooves than this are laid out in one space. */
+export const MOST_GROOVES = 500;
+
 /** Grooves in the sides at a pitch, with thin loose shelves in some of them that can be moved to any other. */
 export const GroovesSchema = Type.Object(
   {
@@ -22,7 +25,7 @@ export const GroovesSchema = Type.Object(
     /** What they are cut short in all, so that they slide. */
     slack: DistanceSchema,
     /** The grooves that shelves lie in, from below, the first being 1. */
-    shelves: Type.Array(Type.Integer({ minimum: 1, maximum: 500 }), { maxItems: 200 }),
+    shelves: Type.Array(Type.Integer({ minimum: 1, maximum: MOST_GROOVES }), { maxItems: 200 }),
     /** What lies on each of them, one by one. */
     thing: Type.Optional(IdSchema),
     /** A notch in the middle of the front edge of each, to draw it out by. */

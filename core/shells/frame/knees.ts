@@ -1,9 +1,9 @@
 import {
-  SOLD,
   WOOD_SCREWS,
   bendingStrength,
   gravityOf,
   lateral,
+  longestSold,
   shankOf,
   stateOf,
   withdrawal,
@@ -66,7 +66,7 @@ function told(takes: number | null, push: number, what: string, way: string, wit
 
 /** The longest screw that is sold and stays inside, through so much into so much; mm. */
 function longest(screw: WoodScrew, side: number, main: number): number {
-  return SOLD.filter((l) => l <= side + main - shankOf(screw)).at(-1) ?? 0;
+  return longestSold(side + main - shankOf(screw));
 }
 
 /** A joint of one screw through a member into another, both in side grain. */

@@ -1,14 +1,16 @@
 import {
-  SOLD,
   WOOD_SCREWS,
   cleatForces,
   combined,
   gravityOf,
   lateral,
+  longestSold,
   massFromWall,
+  mostAcross,
   screwsFor,
   shareOfStud,
   studsCrossed,
+  unweighedIn,
   withdrawal,
   type Carried,
   type ScrewJoint,
@@ -31,12 +33,10 @@ const PLASTER = 12.5;
 /** Softwood studs, by the least grade, G. */
 const STUD = { gravity: 0.38, thick: 80 };
 const SCREW = WOOD_SCREWS[4] as WoodScrew;
-/** Screws one over the other in a stud: more find no room in the height of a cleat. */
-const MOST = 3;
 
 /** The screws of a cleat into a stud: through it and the plaster board, as long as is sold. */
 function intoStud(cleat: number, gravity: number): ScrewJoint {
-  const length = SOLD.filter((l) => l <= cleat + PLASTER + STUD.thick).at(-1) ?? 0;
+  const length = longestSold(cleat + PLASTER + STUD.thick);
   // What is in the plaster board is in no wood.
   return {
     screw: SCREW,
@@ -53,7 +53,7 @@ export function hungChecks(piece: PanelCase, shape: Shape, carried: Carried, wor
   const drop = dropOf(shape.members);
   if (!hung || !cleat || drop === null) return [];
   const about = { kind: 'member', id: cleat.id } as const;
-  const unknown = [...new Set([...carried.members.values()].flatMap((c) => c.unknown))];
+  const unknown = unweighedIn(carried);
   if (unknown.length > 0) {
     const sentence = say`What it hangs on is not judged, since the mass of ${unknown.join(', ')} is not known.`;
     return [{ id: 'hung', severity: 'look', state: 'not judged', about, sentence, fixes: [] }];
@@ -79,8 +79,10 @@ export function hungChecks(piece: PanelCase, shape: Shape, carried: Carried, wor
   const count = screwsFor(shareOfStud(studs) * Math.hypot(shear, pull), each) ?? Infinity;
   const long = joint.length + PLASTER;
   const what = say`${studs === 1 ? 'one stud' : `${studs} studs`}${found > 0 ? '' : say` at least, ${len(spacing)} apart`}`;
-  if (count > MOST) {
-    const sentence = say`${loads}. On ${what} it would take ${count} screws ${SCREW.name} x ${fine(long, 0)} in each, and no more than ${MOST} go in one over the other: find more studs, make it lighter, or screw it into masonry.`;
+  // One over the other in a stud, as far apart as along its grain.
+  const most = mostAcross(toMm(cleat.width.value), SCREW);
+  if (count > most) {
+    const sentence = say`${loads}. On ${what} it would take ${count} screws ${SCREW.name} x ${fine(long, 0)} in each, and no more than ${most} go in one over the other: find more studs, take a wider board for the cleat, make it lighter, or screw it into masonry.`;
     return [{ id: 'hung', severity: 'stop', state: 'fails', about, sentence, fixes: [] }];
   }
   const sentence = say`${loads}. On ${what}: ${count} ${count === 1 ? 'screw' : 'screws'} ${SCREW.name} x ${fine(long, 0)} in each (${force(each)} each, NDS 2018 12.4.1, studs of softwood taken).${studs === 1 ? ' One stud alone lets it turn: find another.' : ''}`;

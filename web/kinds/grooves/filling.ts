@@ -3,7 +3,7 @@ import { sizes, woodFor, type FillingWay, type Means, type Use } from '../means.
 
 const SHELF = { use: 'shelf', label: 'Loose shelves of', thick: [5, 3 / 16] } as const satisfies Use;
 
-/** Shelves to begin with go up so far of the height; the highest is gone to by hand. */
+/** Shelves to begin with go up so far of the height, so that they still lie in grooves where a piece that is begun turns out a little lower. */
 const FILLED = 0.8;
 
 /** Grooves as wide as the shelves are thick, with a shelf in every third. */

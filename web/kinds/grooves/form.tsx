@@ -2,7 +2,7 @@ import { Input } from 'react-aria-components';
 import { Plus, Trash2 } from 'lucide-react';
 import { inch, mm } from '../../../core/length/index.js';
 import type { PlacedSpace } from '../../../core/piece/index.js';
-import { groovesIn, type Grooves } from '../../../core/interiors/index.js';
+import { MOST_GROOVES, groovesIn, type Grooves } from '../../../core/interiors/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { Button, FieldLabel, Grid, NumberBox, Row, Section, Select, Wide, WideTick } from '../../shared/ui.js';
@@ -12,7 +12,7 @@ import { useMakingFields } from '../fields.js';
 /** The groove nearest over the highest shelf that is free, or else the lowest that is. */
 function nextFree({ shelves }: Grooves, count: number): number | null {
   const taken = new Set(shelves);
-  const free = Array.from({ length: count }, (_, i) => i + 1).filter((n) => !taken.has(n));
+  const free = Array.from({ length: Math.min(count, MOST_GROOVES) }, (_, i) => i + 1).filter((n) => !taken.has(n));
   return free.find((n) => n > Math.max(0, ...shelves)) ?? free[0] ?? null;
 }
 
@@ -29,7 +29,12 @@ function ShelfList({ space, grooves }: { space: PlacedSpace; grooves: Grooves })
       <h3>{`Shelves, in ${count} grooves from below`}</h3>
       {order.map(({ n, i }, at) => (
         <Row key={i}>
-          <NumberBox value={n} minValue={1} maxValue={500} onChange={(next) => Number.isFinite(next) && next !== n && put(i, next)}>
+          <NumberBox
+            value={n}
+            minValue={1}
+            maxValue={MOST_GROOVES}
+            onChange={(next) => Number.isFinite(next) && next !== n && put(i, next)}
+          >
             <FieldLabel>{at === 0 ? 'Highest shelf in groove' : `Shelf ${at + 1} from the top in groove`}</FieldLabel>
             <Input />
           </NumberBox>
