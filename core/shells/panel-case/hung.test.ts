@@ -106,6 +106,15 @@ test('what can hang on plaster board alone, on one stud, or on more than its scr
   expect(told(solve(wallCase(), none, {}))).toMatchObject({ state: 'not judged' });
 });
 
+test('two screws one over the other want a wider board for the cleat', () => {
+  // 80 kg of boxes: 1.5 / 2 of some 95 kg, down and outward alike, on one stud of two: more than one screw holds.
+  const at = (wide: number) => told(solve(wallCase({}, wide), shop({ mass: 40 }), {}));
+  expect(at(120)).toMatchObject({ severity: 'stop' });
+  expect(writeExactly(at(120)?.sentence ?? [])).toContain('it would take 2 screws No. 14');
+  // (200 + 18 − 3 √2) / 2 = 106.9: less 2.5 of 6.15 at both edges, 61.5 between two of them.
+  expect(at(200)).toMatchObject({ severity: 'good' });
+});
+
 test('a case too low for its cleat and its bumper is told, and one that just has the room is made', () => {
   // 66.88 and 48.88 of cleat, and 60 of bumper: 175.76.
   const at = (high: number) => solve(wallCase({ height: given(high) }), shop(), {}).shape.problems.map((p) => p.id);
