@@ -3,7 +3,7 @@ import { spacesOf } from '../../../core/piece/index.js';
 import type { Brace, Frame } from '../../../core/shells/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePieceFields } from '../../bench/piece-fields.js';
-import { usePrecision } from '../../data/project.js';
+import { usePrecision, useProject } from '../../data/project.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { Select, Wide, WideTick } from '../../shared/ui.js';
 
@@ -15,6 +15,7 @@ const WHERE = [
 /** Braces that keep a frame square: where, in which space, one or two that cross. */
 export function BraceFields({ piece }: { piece: Frame }) {
   const { commit, settled } = useSettledBench();
+  const { bench } = useProject();
   const { unit } = usePrecision();
   const { change, length } = usePieceFields();
   const braces = piece.braces ?? [];
@@ -22,10 +23,17 @@ export function BraceFields({ piece }: { piece: Frame }) {
   const choices = spaces.map((s) => ({ id: s.id, label: settled.shape.spaces.get(s.id)?.label ?? s.id }));
   const put = (next: readonly Brace[], label: string) =>
     next.length > 0 ? change({ braces: [...next] }, label) : commit({ kind: 'piece', patch: {}, without: ['braces'] }, label);
+  // Strips are ripped from what the rails are of; a gusset reaches too far for that, and is cut from a sheet.
+  const usual = (is: Brace['is']): Pick<Brace, 'stock' | 'wide'> => {
+    const rails = piece.top.level.rails.stock;
+    if (is !== 'gusset') return { stock: rails, wide: unit === 'mm' ? mm(45) : inch(1.75) };
+    const sheet = bench.records.stock.find((s) => s.data.form === 'sheet')?.id ?? rails;
+    return { stock: sheet, wide: unit === 'mm' ? mm(150) : inch(6) };
+  };
   const toggle = (at: Brace['at'], on: boolean) => {
     const rest = braces.filter((b) => b.at !== at);
     const space = spaces[0]?.id ?? piece.interior.id;
-    const one: Brace = { at, is: 'diagonal', space, stock: piece.top.level.rails.stock, wide: unit === 'mm' ? mm(45) : inch(1.75) };
+    const one: Brace = { at, is: 'diagonal', space, ...usual('diagonal') };
     put(on ? [...rest, one] : rest, on ? 'Put a brace in' : 'Took the braces out');
   };
   return (
@@ -55,7 +63,9 @@ export function BraceFields({ piece }: { piece: Frame }) {
                     { id: 'cross', label: 'Two that cross' },
                     { id: 'gusset', label: 'Gussets in its upper corners' },
                   ]}
-                  onChange={(is) => change(changed({ is }), 'Changed a brace')}
+                  onChange={(is) =>
+                    change(changed({ is, ...((is === 'gusset') === (brace.is === 'gusset') ? {} : usual(is)) }), 'Changed a brace')
+                  }
                 />
                 <StockSelect label={`${of}: of`} value={brace.stock} onChange={(stock) => change(changed({ stock }), 'Changed a brace')} />
                 {length(brace.is === 'gusset' ? `${of}: reach along post and rail` : `${of}: wide`, brace.wide, (wide) =>
