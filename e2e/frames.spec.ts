@@ -143,6 +143,44 @@ for (const by of [pointer, keyboard]) {
     await expect(part(page, /drawer side/, '367')).toContainText('135');
   });
 
+  test(`the legs of job 15 from empty by ${by.name}: skirts of 530 and 956, stiff by blocks in their corners, or by gussets`, async ({
+    page,
+    empty,
+  }) => {
+    test.setTimeout(300_000);
+    const hands = by(page);
+    await thing(page, hands, empty, 'Bank of drawers', { Wide: '614', High: '223', Deep: '1040', 'Mass of one, kg': '95' });
+    await frame(hands, 'Ash 42', '42', 'Ash 27', '27', null);
+    await hands.type('Posts wide', '42');
+    await hands.choose('Stands on top', 'Bank of drawers');
+    await hands.type('Larger than it, in all', '0');
+    await hands.type('Top rails wide', '95');
+    await hands.choose('Top deck', 'None');
+    await hands.station('Measure');
+    await hands.choose('Width comes from', 'What it holds');
+    await hands.choose('Depth comes from', 'What it holds');
+    await hands.type('Height, given', '640');
+    await expect(page.getByRole('heading', { name: 'Overall depth: 1040' })).toBeVisible();
+    await hands.station('Divide');
+    // Bare rails lean; blocks hold the corners; gussets go before them.
+    await expect(page.getByText(/Rails screwed to posts are not counted on/).first()).toBeVisible();
+    await hands.tick('Blocks in the corners of the top rails');
+    await expect(page.getByText(/its corner blocks take/).first()).toBeVisible();
+    await hands.tick('A brace at each end');
+    await hands.choose('End braces: are', 'Gussets in its upper corners');
+    await expect(page.getByText(/its gussets take .* to the front/).first()).toBeVisible();
+    await hands.station('Parts');
+    for (const size of ['530', '956']) await expect(part(page, /rail/, size)).toBeVisible();
+    await expect(part(page, /corner block/, '4')).toBeVisible();
+    await hands.station('Divide');
+    // Where rails are lapped on the posts no blocks have room: told; the rails are let in there.
+    await hands.choose('Rails and posts', 'Rails outside posts');
+    await expect(page.getByText(/Corner blocks go between rails that meet at a post/).first()).toBeVisible();
+    await hands.tick('Blocks in the corners of the top rails');
+    await hands.type('Rails let into the posts by', '8');
+    await expect(page.getByText(/Corner blocks go between rails/)).toHaveCount(0);
+  });
+
   test(`job 14 from empty by ${by.name}: a bed of 17 slats, eight of them drawn out by 420 with a front on legs`, async ({
     page,
     empty,

@@ -67,7 +67,8 @@ export function pointer(page: Page): Hands {
       await saved(page);
     },
     tick: async (label) => {
-      await page.getByText(label, { exact: true }).click();
+      // Its own label: what is offered elsewhere may be called alike.
+      await page.getByRole('checkbox', { name: label, exact: true }).locator('xpath=ancestor::label').click();
       await saved(page);
     },
     pick: (tape, option) => tape.getByRole('option', { name: option }).click(),

@@ -95,7 +95,8 @@ export function frameRacking(piece: Frame, shape: Shape, carried: Carried, works
     ...(forward.state === 'fails' ? [...add('ends', 'Sheets at its ends'), brace('ends', 'A brace at each end')] : []),
     toWall(),
   ];
-  const bare = state === 'fails' && !sheets?.rear && !sheets?.ends && !piece.braces?.length;
+  const blocks = shape.members.some((m) => m.role === 'corner block');
+  const bare = state === 'fails' && !blocks && !sheets?.rear && !sheets?.ends && !piece.braces?.length;
   const sentence = say`${pushed}: ${sideways.sentence}, and ${forward.sentence}.${bare ? ' Rails screwed to posts are not counted on: they lean.' : ''}`;
   return [leanCheck(state === 'fine' ? 'good' : 'look', state, sentence, state === 'fine' ? [] : fixes)];
 }
