@@ -1,15 +1,13 @@
 import { Figure, len, say, size } from '../../figure/index.js';
-import { ZERO, add, mm, sub, toMm, type Length } from '../../length/index.js';
+import { mm, toMm } from '../../length/index.js';
 import {
   atX,
   atZ,
-  boxOf,
   type Direction,
   type Fact,
   type Joint,
   type Member,
   type Outline,
-  type Place,
   type PlacedSpace,
   type Point,
   type Post,
@@ -18,11 +16,10 @@ import {
   SQUARE_EDGES,
 } from '../../piece/index.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
+import { gussetsIn, railOver } from './gussets.js';
 import { FRAME, FRAME_NODE } from './ids.js';
+import { openingsOf, outOf, spotIn, type Opened, type Opening, type Spot } from './openings.js';
 import type { Brace, Frame } from './spec.js';
-
-/** A place in an opening, mm along it and up. */
-type Spot = readonly [along: number, up: number];
 
 /** Where a line that corners are cut off by goes: what lies further along `normal` than `at` is gone. */
 interface Cut {
@@ -44,27 +41,6 @@ function cutOff(points: readonly Spot[], { normal, at }: Cut): readonly Spot[] {
     return kept;
   });
 }
-
-/** An opening between two posts, with the plane that braces lie in. */
-interface Opening {
-  readonly key: string;
-  readonly label: string;
-  /** Its lower corner at the first post, and the level direction to the second one. */
-  readonly corner: readonly [x: number, y: number, z: number];
-  readonly level: Direction;
-  readonly wide: Figure;
-  readonly high: Figure;
-  readonly from: Post;
-  readonly to: Post;
-}
-
-/** A place in an opening, in the piece. */
-function spotIn({ corner: [x, y, z], level }: Opening, [along, up]: Spot): Place {
-  return { x: mm(x + level[0] * along), y: mm(y + up), z: mm(z + level[2] * along) };
-}
-
-/** Square to the plane of an opening. */
-const outOf = ({ level }: Opening): Direction => (level[2] === 1 ? [-1, 0, 0] : [0, 0, 1]);
 
 /** How a brace lies in its opening: from which corner, and which way it goes from there. */
 type Way = 'rising' | 'falling' | 'back';
@@ -128,44 +104,6 @@ function strip(at: Opening, wood: Wood, spec: Brace, way: Way, id: string, label
   };
 }
 
-/** Triangles in the upper corners of an opening, glued and screwed to the post beside and the rail over each. */
-function gussetsIn(at: Opening, wood: Wood, spec: Brace, n: number, over: Rail): Opened {
-  const [W, H, a] = [toMm(at.wide.value), toMm(at.high.value), toMm(spec.wide)];
-  const leg = size('gusset', spec.wide, { in: 'piece', field: 'braces' });
-  const side = Figure.formula('length', 'the long side of it, √2 of how far it reaches', [leg], mm(a * Math.SQRT2));
-  const made = (['from', 'to'] as const).map((end, i) => {
-    const id = FRAME.brace(at.key, n, i + 1);
-    const x = end === 'from' ? 0 : W - a;
-    const far = spec.wide;
-    const left: Point = { u: ZERO, v: far };
-    const low: Point = { u: end === 'from' ? ZERO : far, v: ZERO };
-    const right: Point = { u: far, v: far };
-    const member: Member = {
-      id,
-      node: FRAME_NODE,
-      role: 'gusset',
-      label: `gusset ${at.label}, ${i + 1}`,
-      stockId: wood.id,
-      stock: wood.stock,
-      outline: { start: left, sides: [low, right, left].map((to) => ({ kind: 'line', to })) },
-      frame: { origin: spotIn(at, [x, H - a]), u: at.level, v: [0, 1, 0], n: outOf(at) },
-      length: leg,
-      width: leg,
-      thickness: wood.thickness,
-      purpose: { length: 'between', width: 'between' },
-      features: [],
-      edges: SQUARE_EDGES,
-    };
-    const glued = [at[end].id, over.id].map((carrier): Joint => ({ carried: id, carrier, how: 'glued' }));
-    return { member, joints: glued };
-  });
-  return {
-    members: made.map((m) => m.member),
-    joints: made.flatMap((m) => m.joints),
-    facts: [{ name: 'gussets, long side', figure: side }],
-  };
-}
-
 /** What braces add to a frame. */
 export interface Braced {
   readonly members: readonly Member[];
@@ -183,25 +121,6 @@ const heldBy = (at: Opening, id: string, post: Post, end: 'from' | 'to'): Joint 
   how: 'screws',
   on: at.level[2] === 1 ? atZ(end === 'from' ? post.z1 : post.z0) : atX(end === 'from' ? post.x1 : post.x0),
 });
-
-/** What stands in one opening. */
-type Opened = Pick<Braced, 'members' | 'joints'> & { readonly facts: readonly Fact[] };
-
-/** The rail that lies on an opening, from post to post. */
-type Rail = Pick<Member, 'id'>;
-
-function railOver({ corner: [x, y, z], level, wide, high }: Opening, rails: readonly Member[], thick: number): Rail | undefined {
-  const up = mm(y + toMm(high.value));
-  const [midX, midZ] = [0, 2].map((k) => mm(([x, y, z][k] as number) + ((level[k] as number) * toMm(wide.value)) / 2)) as [Length, Length];
-  // Beside the plane that a brace begins at lies its own thickness.
-  const half = mm(thick / 2);
-  const [inX, inZ] = level[2] === 1 ? [sub(midX, half), midZ] : [midX, add(midZ, half)];
-  return rails.find((r) => {
-    const box = boxOf(r);
-    const within = box.x0 <= inX && inX <= box.x1 && box.z0 <= inZ && inZ <= box.z1;
-    return r.role === 'rail' && Math.abs(box.y0 - up) <= 1 && within;
-  });
-}
 
 function inOpening(at: Opening, wood: Wood, spec: Brace, n: number): Opened {
   const [W, H, w] = [toMm(at.wide.value), toMm(at.high.value), toMm(spec.wide)];
@@ -253,48 +172,6 @@ function inOpening(at: Opening, wood: Wood, spec: Brace, n: number): Opened {
       { name: 'they meet', remark: say`at ${crossing.toFixed(2)}°: cut the inner ends of the halves so.` },
     ],
   };
-}
-
-/** The openings that a brace stands in: at both ends, or along the rear, each between two posts. */
-function openingsOf(spec: Brace, posts: Posts, space: PlacedSpace, wood: Wood): readonly Opening[] {
-  const thick = toMm(wood.thickness.value);
-  const y = toMm(space.box.y0);
-  const { pairs, ring } = posts;
-  const high = space.clear.height.named('opening, high');
-  if (spec.at === 'rear') {
-    return pairs.slice(1).map((right, i): Opening => {
-      const [from, to] = [(pairs[i] as (typeof pairs)[number]).rear, right.rear];
-      return {
-        key: `rear-${i + 1}`,
-        label: pairs.length > 2 ? `at the rear, bay ${i + 1}` : 'at the rear',
-        corner: [toMm(from.x1), y, toMm(from.z0)],
-        level: [1, 0, 0],
-        wide: size('between posts', sub(to.x0, from.x1)),
-        high,
-        from,
-        to,
-      };
-    });
-  }
-  const [first, last] = [pairs[0], pairs.at(-1)] as [(typeof pairs)[number], (typeof pairs)[number]];
-  const wide =
-    posts.joined !== 'between'
-      ? size('between posts', sub(first.front.z0, first.rear.z1))
-      : ring.depth.minus(posts.post.deep.times(2).named('two posts'));
-  return (['left', 'right'] as const).map((end): Opening => {
-    const pair = end === 'left' ? first : last;
-    const x = end === 'left' ? toMm(pair.rear.x0) + thick : toMm(pair.rear.x1);
-    return {
-      key: end,
-      label: `at the ${end}`,
-      corner: [x, y, toMm(pair.rear.z1)],
-      level: [0, 0, 1],
-      wide,
-      high,
-      from: pair.rear,
-      to: pair.front,
-    };
-  });
 }
 
 /** Braces in openings of a frame: one from corner to corner, or two that cross. */

@@ -1,74 +1,17 @@
 import { GRAVITY as g, massOf } from '../../carry/index.js';
 import { writeExactly } from '../../figure/index.js';
 import { ZERO, mm, toMm, type Length } from '../../length/index.js';
-import { boxOf, type Member, type Space } from '../../piece/index.js';
+import { boxOf, type Member } from '../../piece/index.js';
 import { solve, type Solution } from '../../solution/index.js';
-import { panels, space, stock, thing, workshop } from '../../testing/samples.js';
+import { NO_OVER, box, framePiece, given, level, shop, stops } from '../../testing/frame-samples.js';
+import { space, stock, thing, workshop } from '../../testing/samples.js';
 import type { Level, Levels } from '../../interiors/index.js';
 import type { Frame } from './spec.js';
 
-const given = (size: number, of: 'overall' | 'inside' | 'sides' = 'overall') => ({ from: 'given', size: mm(size), of }) as const;
-const NO_OVER = { front: ZERO, rear: ZERO, left: ZERO, right: ZERO };
-const all = { front: true, rear: true, left: true, right: true };
-const shop = workshop({
-  stock: {
-    deal45: stock({ name: 'deal 45', form: 'board', material: 'sitka-spruce', thickness: mm(45), width: mm(95), length: mm(3600) }),
-    deal42: stock({ name: 'deal 42', form: 'board', material: 'sitka-spruce', thickness: mm(42), width: mm(95), length: mm(2400) }),
-    deal21: stock({ name: 'deal 21', form: 'board', material: 'sitka-spruce', thickness: mm(21), width: mm(70), length: mm(2400) }),
-    ply12: stock({ name: 'ply 12', thickness: mm(12) }),
-    ash18: stock({ name: 'ash 18', form: 'board', material: 'white-ash', thickness: mm(18), width: mm(600) }),
-    ash27: stock({ name: 'ash 27', form: 'board', material: 'white-ash', thickness: mm(27), width: mm(600) }),
-  },
-  things: {
-    press: thing({
-      name: 'press',
-      shape: { kind: 'box', width: mm(640), height: mm(500), depth: mm(460) },
-      mass: 190,
-      count: 1,
-      facesOut: true,
-    }),
-    trolley: thing({
-      name: 'trolley',
-      shape: { kind: 'box', width: mm(585), height: mm(715), depth: mm(930) },
-      count: 1,
-      clearance: mm(45),
-    }),
-  },
-});
-
-function framePiece(interior: Space, extra: Partial<Frame>): Frame {
-  return {
-    name: 'frame',
-    shell: 'frame',
-    width: given(1000),
-    height: given(700),
-    depth: given(500),
-    panels: panels(),
-    edges: { front: 'square', banding: ZERO },
-    fixedToWall: false,
-    posts: { stock: 'deal45', wide: mm(45), turned: 'across' },
-    joined: 'between',
-    through: 'across',
-    top: { level: { rails: { stock: 'deal45', wide: mm(95), ...all } }, over: NO_OVER },
-    interior,
-    ...extra,
-  };
-}
-
-const level = (stockId: string, wide: number, deck?: Level['deck']): Level => ({
-  rails: { stock: stockId, wide: mm(wide), ...all },
-  ...(deck ? { deck } : {}),
-});
 const round = (stockId: string, gap = 0) => ({ stock: stockId, goes: 'round', gap: mm(gap) }) as const;
 const partsOf = (s: Solution, role: Member['role']) =>
   s.parts.filter((p) => p.member.role === role).map((p) => [toMm(p.length.value), toMm(p.width.value), toMm(p.thickness.value)]);
-const box = (s: Solution, id: string) => {
-  const b = boxOf(s.shape.members.find((m) => m.id === id) as Member);
-  return [b.x0, b.x1, b.y0, b.y1, b.z0, b.z1].map((v: Length) => toMm(v));
-};
 const overall = (s: Solution) => (['width', 'height', 'depth'] as const).map((r) => toMm(s.shape.overall[r].value));
-/** A child pulls over what is as small as these, whatever they are made of. */
-const stops = (s: Solution) => s.checks.filter((c) => c.severity === 'stop' && !c.id.startsWith('tips-')).map((c) => c.id);
 
 const pressStand = (extra: Partial<Frame> = {}) =>
   framePiece(
@@ -345,101 +288,6 @@ test('feet lift posts and inner posts alike, and a load over the rating of casto
   expect(said(on(40))).toMatchObject({ severity: 'stop' });
   expect(said(s)).toMatchObject({ severity: 'good' });
   expect(said(on())).toMatchObject({ state: 'not judged' });
-});
-
-describe('what keeps the corners of a frame stiff', () => {
-  const legs = (extra: Partial<Frame>) => solve(framePiece(space('in'), extra), shop, {});
-  const said = (s: Solution) => s.checks.find((c) => c.id === 'racking');
-  const top = (more: Partial<Level>): Frame['top'] => ({ level: { ...level('deal21', 70), ...more }, over: NO_OVER });
-
-  test('corner blocks lie against their posts and end on both rails', () => {
-    const s = legs({ top: top({ corners: { stock: 'deal21' } }) });
-    const blocks = s.shape.members.filter((m) => m.role === 'corner block');
-    // Posts stand in 24 along each rail of 21: 48 √2, and twice 21.
-    expect(blocks.map((m) => toMm(m.length.value))).toEqual([1, 2, 3, 4].map(() => expect.closeTo(48 * Math.SQRT2 + 42, 4)));
-    const reach = 48 + 21 * Math.SQRT2;
-    const [front] = blocks.map((m) => boxOf(m));
-    // Front left: from the inside of the left rail on, and up to the inside of the front one.
-    expect([toMm(front?.x0 as Length), toMm(front?.x1 as Length)]).toEqual([expect.closeTo(21, 4), expect.closeTo(21 + reach, 4)]);
-    expect([toMm(front?.z0 as Length), toMm(front?.z1 as Length)]).toEqual([expect.closeTo(479 - reach, 4), expect.closeTo(479, 4)]);
-    // A trapezium of 48 √2 and that and 42, 21 thick and 70 high.
-    expect(massOf(blocks[0] as Member) / 448).toBeCloseTo(((48 * Math.SQRT2 + 21) * 21 * 70) / 1e9, 8);
-    expect(stops(s)).toEqual([]);
-    // Half of 2850 G² D with G 0.40 on 39 of thread (a No. 10 of 60 through 21), 0.9 of it, aslant, at half of 70; four over 665.
-    const pull = 0.5 * 0.9 * 2850 * 0.4 ** 2 * 0.19 * (39 / 25.4) * 4.4482216;
-    const takes = (4 * pull * Math.SQRT1_2 * 35) / 665;
-    expect(writeExactly(said(s)?.sentence ?? [])).toContain(`its corner blocks take ${takes.toFixed(1)} N sideways`);
-  });
-
-  test('corner blocks go only where rails meet at a post that stands in', () => {
-    const bad = (extra: Partial<Frame>, more: Partial<Level> = {}) =>
-      stops(legs({ top: top({ corners: { stock: 'deal21' }, ...more }), ...extra }));
-    expect(bad({ joined: 'lapped' })).toContain('corners-frame-top');
-    expect(bad({}, { rails: { ...level('deal21', 70).rails, left: false, right: false } })).toContain('corners-frame-top');
-    expect(bad({ posts: { stock: 'deal21', wide: mm(21), turned: 'across' } })).toContain('corners-frame-top');
-    expect(bad({ depth: given(160) })).toContain('corners-frame-top');
-  });
-
-  test('gussets are triangles between post and rail, each held by both; where no rail is over them they are told', () => {
-    const braces: Frame['braces'] = [
-      { at: 'ends', is: 'gusset', space: 'in', stock: 'ply12', wide: mm(150) },
-      { at: 'rear', is: 'gusset', space: 'in', stock: 'ply12', wide: mm(150) },
-    ];
-    const s = legs({ top: top({}), braces });
-    const gussets = s.shape.members.filter((m) => m.role === 'gusset');
-    expect(gussets).toHaveLength(6);
-    expect(gussets.every((m) => Math.abs(massOf(m) / 680 - (0.15 * 0.15 * 0.012) / 2) < 1e-9)).toBe(true);
-    expect(s.shape.joints.filter((j) => j.carried === gussets[0]?.id).map((j) => j.carrier)).toEqual([
-      'frame/post/rear-1',
-      'frame-top/rail/3',
-    ]);
-    expect(stops(s)).toEqual([]);
-    const taken = writeExactly(said(s)?.sentence ?? []).match(/gussets take ([\d.]+) N sideways.*gussets take ([\d.]+) N to the front/);
-    // Two are closed by a push to the front, at both ends; one by a push sideways, at the rear alone.
-    expect(Number(taken?.[2]) / Number(taken?.[1])).toBeCloseTo(2, 1);
-    const bare = legs({ top: top({ rails: { ...level('deal21', 70).rails, rear: false } }), braces });
-    expect(stops(bare)).toContain('brace-2');
-  });
-
-  test('rails let into posts lie on their shoulders, so that posts stand as much further out and keep the rest', () => {
-    const on = (letIn: number | null) =>
-      legs({
-        joined: 'lapped',
-        top: top({}),
-        posts: { stock: 'deal45', wide: mm(45), turned: 'across', ...(letIn ? { letIn: mm(letIn) } : {}) },
-      });
-    const [flush, s] = [on(null), on(12)];
-    expect([box(flush, 'frame/post/front-1').slice(0, 2), box(s, 'frame/post/front-1').slice(0, 2)]).toEqual([
-      [21, 66],
-      [9, 54],
-    ]);
-    const post = s.shape.members.find((m) => m.id === 'frame/post/front-1') as Member;
-    const cut = Object.fromEntries(post.features.map((f) => [f.mate, [f.kind, 'depth' in f ? toMm(f.depth) : 0]]));
-    // Half into its face for the rail across; from its edge, right through, for that from front to rear.
-    expect(cut).toEqual({ 'frame-top/rail/1': ['housing', 12], 'frame-top/rail/3': ['notch', 45] });
-    // The notch is sawn out of it: 12 x 70 x 45 less than 45 x 45 x 700.
-    expect(massOf(post) / 448).toBeCloseTo((45 * 45 * 700 - 12 * 70 * 45) / 1e9, 8);
-    const how = (of: Solution) => of.carried.members.get('frame-top/rail/1')?.supports.map((x) => x.how);
-    expect([how(flush), how(s)]).toEqual([
-      ['screws', 'screws'],
-      ['housed', 'housed'],
-    ]);
-    expect(stops(s)).toEqual([]);
-    expect(s.shape.problems.map((p) => p.id)).toEqual([]);
-    expect(on(18).shape.problems.map((p) => [p.id, p.stops])).toEqual([['let-in', false]]);
-    expect(stops(on(22))).toContain('let-in');
-  });
-
-  test('a brace between posts that rails are lapped on goes from post to post', () => {
-    const s = legs({
-      joined: 'lapped',
-      top: top({}),
-      braces: [{ at: 'ends', is: 'diagonal', space: 'in', stock: 'deal21', wide: mm(40) }],
-    });
-    const brace = boxOf(s.shape.members.find((m) => m.id === 'frame/brace/left-1-1') as Member);
-    // 21 of rail and 45 of post at the rear, and as much in front of 500.
-    expect([toMm(brace.z0), toMm(brace.z1)]).toEqual([expect.closeTo(66, 4), expect.closeTo(434, 4)]);
-  });
 });
 
 test('a tall narrow frame that a child pulls over is offered as much depth as stands, and that does', () => {
