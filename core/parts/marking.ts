@@ -79,3 +79,17 @@ function recessText(feature: Recess, member: Member, write: Write): string {
   const reach = before === 0 && after === 0 ? 'from edge to edge' : `stopped ${stops.filter(Boolean).join(' and ')}`;
   return `${feature.kind} ${write(to - from)} wide, ${write(feature.depth)} deep, on the ${faceName(member, feature.face)}, ${place}, ${along && before === 0 && after === 0 ? 'from end to end' : reach}`;
 }
+
+/**
+ * What is done to a part besides sawing it, in a line; what is alike is told once.
+ * @example "front edge eased; groove 5 deep; notch 90 × 25"
+ */
+export function doneText(part: Part, precision: Precision): string {
+  const write = (l: Length) => formatLength(l, precision);
+  const machining = part.features.map((f) => {
+    if (f.kind === 'hole') return holesText(f, part);
+    const { u0, u1, v0, v1 } = f.region;
+    return f.kind === 'notch' ? `notch ${write(sub(u1, u0))} × ${write(sub(v1, v0))}` : `${f.kind} ${write(f.depth)} deep`;
+  });
+  return [edgesText(part), ...new Set(machining)].filter(Boolean).join('; ');
+}

@@ -3,7 +3,7 @@ import { flatFrame, rectangle, SQUARE_EDGES, type Feature, type Member } from '.
 import { size } from '../figure/index.js';
 import { solve } from '../solution/index.js';
 import { divided, piece, stock, workshop, panels } from '../testing/samples.js';
-import { letter, letterAt, likenessOf, partsOf, rowsOf } from './index.js';
+import { doneText, letter, letterAt, likenessOf, partsOf, rowsOf } from './index.js';
 
 function board(id: string, extra: Partial<Member> = {}): Member {
   const [length, width] = [mm(600), mm(300)];
@@ -106,6 +106,18 @@ describe('hand, from geometry alone', () => {
     );
     expect(sides.map((r) => [r.count, r.hand])).toEqual([[2, null]]);
   });
+});
+
+test('what is done to a part is told in a line, what is alike once', () => {
+  const region = (u0: number, u1: number, v0: number, v1: number) => ({ u0: mm(u0), u1: mm(u1), v0: mm(v0), v1: mm(v1) });
+  const groove = (at: number) =>
+    ({ kind: 'groove', face: 'up', region: region(at, at + 5, 0, 300), depth: mm(5), mate: `g${at}` }) as const;
+  const notch = { kind: 'notch', face: 'up', region: region(105, 195, 0, 25), depth: mm(20), mate: 'fingers' } as const;
+  const plain = board('a', { edges: { ...SQUARE_EDGES, v0: 'eased' }, features: [groove(48), groove(80), notch] });
+  const [part] = partsOf([plain], {}, ZERO, mm(0.5)).parts;
+  const text = part && doneText(part, { unit: 'mm', step: mm(0.1) });
+  expect(text).toMatch(/eased; groove 5 deep; notch 90 × 25$/);
+  expect(text?.match(/groove/g)).toHaveLength(1);
 });
 
 describe('cutting sizes', () => {

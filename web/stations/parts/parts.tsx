@@ -4,8 +4,8 @@ import styled from 'styled-components';
 import { Download, Printer } from 'lucide-react';
 import { flatOutline } from '../../../core/drawing/index.js';
 import { partsCsv } from '../../../core/formats/parts-csv.js';
-import { exactText, formatLength, sub, toMm, type Length, type Precision } from '../../../core/length/index.js';
-import { edgesText, faceName, holesText, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../../../core/parts/index.js';
+import { exactText, formatLength, toMm, type Length, type Precision } from '../../../core/length/index.js';
+import { doneText, faceName, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../../../core/parts/index.js';
 import { boughtFor } from '../../../core/solution/index.js';
 import type { Bought } from '../../../core/piece/index.js';
 import { massOf } from '../../../core/carry/index.js';
@@ -60,17 +60,6 @@ function BoughtList() {
       </ul>
     </section>
   );
-}
-
-/** What is done to a part besides sawing it, in a line. */
-function doneTo(part: Part, precision: Precision): string {
-  const write = (l: Length) => formatLength(l, precision);
-  const machining = part.features.map((f) => {
-    if (f.kind === 'hole') return holesText(f, part);
-    const { u0, u1, v0, v1 } = f.region;
-    return f.kind === 'notch' ? `notch ${write(sub(u1, u0))} × ${write(sub(v1, v0))}` : `${f.kind} ${write(f.depth)} deep`;
-  });
-  return [edgesText(part), ...new Set(machining)].filter(Boolean).join('; ');
 }
 
 /** The parts list: equal parts on one line, with cutting sizes and machining; also the clean print. */
@@ -164,7 +153,7 @@ export function PartsStage() {
                 <Cell>
                   <span style={{ whiteSpace: 'nowrap' }}>{part.member.stock.name}</span>
                 </Cell>
-                <Cell>{doneTo(part, precision)}</Cell>
+                <Cell>{doneText(part, precision)}</Cell>
               </TableRow>
             );
           })}
