@@ -1,3 +1,4 @@
+import { drawPiece } from '../../drawing/index.js';
 import { writeExactly } from '../../figure/index.js';
 import { mm, toMm, type Length } from '../../length/index.js';
 import { applyEdit } from '../../kinds/index.js';
@@ -180,4 +181,18 @@ describe('corners in rebates', () => {
     const [plain, cut] = [solved(cabinet()), solved(cabinet({}, { top: 'rebated', bottom: 'rebated', rebate: mm(7) }))];
     expect(cut.shape.spaces.get('in')?.box).toEqual(plain.shape.spaces.get('in')?.box);
   });
+});
+
+test('grooves with nothing in them are drawn at both sides where they come out at the front, and those with a shelf are not', () => {
+  const s = solved(cabinet());
+  const empty = drawPiece(s, 'front', 'in').shapes.filter((x) => x.of.label.endsWith('empty groove'));
+  // Eleven in each side, two of them with a shelf.
+  expect(empty).toHaveLength(2 * 9);
+  const second = empty.filter((x) => x.kind === 'rect' && x.y === 16 + 40 + 30);
+  // 5 deep into sides of 16, of which the right one begins at 316.
+  expect(second.map((x) => (x.kind === 'rect' ? [x.x, x.width, x.height] : []))).toEqual([
+    [11, 5, 4],
+    [316, 5, 4],
+  ]);
+  expect(drawPiece(s, 'side', 'in').shapes.some((x) => x.of.label.endsWith('empty groove'))).toBe(false);
 });
