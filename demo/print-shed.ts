@@ -4,6 +4,7 @@ import { mm } from '../core/length/index.js';
 import { CASES } from './shed/cases.js';
 import { DRAWERS } from './shed/drawers.js';
 import { FRAMES } from './shed/frames.js';
+import { LEANING } from './shed/leaning.js';
 import { THINGS } from './shed/library.js';
 import { OPENINGS, READINGS } from './shed/places.js';
 import { RACKS } from './shed/racks.js';
@@ -35,6 +36,6 @@ export const PRINT_SHED: ProjectFile = {
   },
   readings: READINGS,
   pieces: Object.fromEntries(
-    Object.entries({ ...CASES, ...DRAWERS, ...RACKS, ...FRAMES }).map(([id, piece]) => [id, { piece, letters: {} }]),
+    Object.entries({ ...CASES, ...DRAWERS, ...RACKS, ...FRAMES, ...LEANING }).map(([id, piece]) => [id, { piece, letters: {} }]),
   ),
 };

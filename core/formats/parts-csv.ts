@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { exactText, formatLength, toMm, type Precision } from '../length/index.js';
-import { edgesText, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../parts/index.js';
+import { aslantText, edgesText, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../parts/index.js';
 
 const HEADER = [
   'letters',
@@ -38,7 +38,7 @@ function lineOf({ parts, first, count, spares, hand }: PartRow, precision: Preci
     formatLength(first.cut.width.set, precision),
     first.member.stock.name,
     edgesText(first),
-    [...new Set(first.features.map((f) => machiningText(f, first, precision)))].join('; '),
+    [...aslantText(first.member, precision), ...new Set(first.features.map((f) => machiningText(f, first, precision)))].join('; '),
     exactText(first.length.value, 'mm'),
     exactText(first.width.value, 'mm'),
     toMm(first.thickness.value),

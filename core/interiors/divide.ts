@@ -5,6 +5,7 @@ import {
   OPEN,
   findMember,
   findSpace,
+  frontAt,
   spacesOf,
   type Axis,
   type Box,
@@ -19,7 +20,7 @@ import {
   type Space,
   type Split,
 } from '../piece/index.js';
-import { solveRun, type PlacedLine, type Rounding, type RunLine, type RunSpec } from '../run/index.js';
+import { solveRun, type PlacedLine, type Rounding, type RunLine, type RunSolution, type RunSpec } from '../run/index.js';
 import { blockIn, type Block } from '../things/index.js';
 import { dividingMemberId } from './ids.js';
 import type { NeedContext, ClearRegion } from './kind.js';
@@ -103,6 +104,7 @@ class Division {
       blocks,
       insets: this.insets.get(space.id) ?? null,
       ...(region.posts ? { posts: region.posts } : {}),
+      ...(region.lean ? { lean: region.lean } : {}),
     };
   }
 
@@ -155,7 +157,7 @@ class Division {
     split.spaces.forEach((part, i) => {
       const line = run.lines.find((p) => p.line.id === part.id);
       if (!line) return;
-      const own = partRegion(region, split, datum, line, i, roles, space.id);
+      const own = levelOver(partRegion(region, split, datum, line, i, roles, space.id), split.members[i - 1], run, datum);
       const insets = kind.insets(part.id, context, region.clear);
       if (insets) this.insets.set(part.id, insets);
       this.regions.set(part.id, asMeasured(part, insets ? within(own, insets) : own, this.context.workshop.built));
@@ -199,6 +201,25 @@ const AT = { up: 'y', across: 'x', deep: 'z' } as const;
 const CLEAR = { up: 'height', across: 'width', deep: 'depth' } as const;
 const BEFORE = { up: 'below', across: 'left', deep: 'rear' } as const;
 const AFTER = { up: 'above', across: 'right', deep: 'front' } as const;
+
+/**
+ * Between sides that lean, the room over a shelf is level and as deep as that, from the sides' front at its upper face;
+ * what is in it stands upright again.
+ */
+function levelOver({ lean, ...region }: ClearRegion, under: DividingMember | undefined, run: RunSolution, datum: Figure): ClearRegion {
+  const foot = under?.room === undefined && run.lines.find((p) => p.line.id === under?.id)?.near;
+  if (!lean || !under || !foot) return region;
+  const deep =
+    under.deep === undefined ? region.clear.depth : size('shelf, deep', under.deep, { in: 'member', id: under.id, field: 'deep' });
+  const back = size('shelves back from the front', region.setback);
+  const rear = frontAt(lean, datum.plus(foot)).minus(back).minus(deep);
+  return {
+    ...region,
+    start: { ...region.start, z: rear },
+    clear: { ...region.clear, depth: frontAt(lean, region.start.y).minus(back).minus(rear) },
+    setback: ZERO,
+  };
+}
 
 /** The region of the part of a divided space at an index. */
 function partRegion(

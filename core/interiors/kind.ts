@@ -12,6 +12,7 @@ import type {
   Feature,
   Insets,
   Joint,
+  Lean,
   Member,
   Filling,
   Making,
@@ -41,6 +42,8 @@ export interface ClearRegion {
   readonly setback: Length;
   /** What stands round it, where posts do in place of sides. */
   readonly posts?: Posts;
+  /** How the sides lean that its shelves go between; left out where they stand upright. */
+  readonly lean?: Lean;
   /** By how much the tape found it, or what it lies in, otherwise than it was planned; left out where nothing was measured. */
   readonly off?: Length;
 }

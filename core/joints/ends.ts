@@ -1,5 +1,5 @@
 import { size, type Figure } from '../figure/index.js';
-import { ZERO, add, mm, negative, sub, type Length } from '../length/index.js';
+import { ZERO, add, mm, negative, sub, toMm, type Length } from '../length/index.js';
 import type { Box, Face, Feature, Fix, Member, Point, Region } from '../piece/index.js';
 
 /** What a joint does to the length of a member that goes between two faces. */
@@ -49,8 +49,47 @@ function regionOn(member: Member, box: Box): Region {
   };
 }
 
-/** A housing, groove or rebate in a member for the part of a mate that lies in `box`. */
+/** Where what is level lies on a face that leans: between two lines that go on along the member for each step across it. */
+function aslant(into: Member, box: Box): { readonly region: Region; readonly slant: number } {
+  const { origin, u, v } = into.frame;
+  const slant = -v[1] / u[1];
+  const at = (y: Length, across: Length) => Math.round((y - origin.y) / u[1] + slant * across);
+  const across = [box.z0, box.z1].flatMap((z) => [box.y0, box.y1].map((y) => onFace(into, box.x0, y, z).v));
+  const clamp = (l: number, most: Length) => Math.min(Math.max(l, 0), most) as Length;
+  const [v0, v1] = [clamp(Math.min(...across), into.width.value), clamp(Math.max(...across), into.width.value)];
+  const ends = [box.y0, box.y1].flatMap((y) => [at(y, v0), at(y, v1)]);
+  const [u0, u1] = [clamp(Math.min(...ends), into.length.value), clamp(Math.max(...ends), into.length.value)];
+  return { region: { u0, u1, v0, v1 }, slant };
+}
+
+/** How long a recess is along its member, at either edge of it: less than its region where it lies aslant. */
+export function recessAlong({
+  region: { u0, u1, v0, v1 },
+  slant = 0,
+}: Pick<Extract<Feature, { region: Region }>, 'region' | 'slant'>): Length {
+  return Math.round(u1 - u0 - Math.abs(slant) * (v1 - v0)) as Length;
+}
+
+/** The corners of what is cut into a face, one after the other, mm along u and v. */
+export function recessCorners({
+  region,
+  slant = 0,
+}: Pick<Extract<Feature, { region: Region }>, 'region' | 'slant'>): readonly (readonly [number, number])[] {
+  const [u0, u1, v0, v1] = [region.u0, region.u1, region.v0, region.v1].map(toMm) as [number, number, number, number];
+  const by = slant * (v1 - v0);
+  const [low, high] = [u0 - Math.min(0, by), u1 - Math.max(0, by)];
+  return [
+    [low, v0],
+    [high, v0],
+    [high + by, v1],
+    [low + by, v1],
+  ];
+}
+
+/** A housing, groove or rebate in a member for the part of a mate that lies in `box`; aslant where the member leans. */
 export function recess(kind: 'housing' | 'groove' | 'rebate', into: Member, face: Face, mate: string, box: Box, depth: Length): Feature {
+  const { u, v } = into.frame;
+  if (u[1] !== 0 && v[1] !== 0) return { kind, face, ...aslant(into, box), depth, mate };
   return { kind, face, region: regionOn(into, box), depth, mate };
 }
 

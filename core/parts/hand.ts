@@ -1,5 +1,5 @@
-import { sub, type Length } from '../length/index.js';
-import type { Edges, Feature, Member } from '../piece/index.js';
+import { ZERO, sub, toMm, type Length } from '../length/index.js';
+import { isPlain, type Edges, type Feature, type Member } from '../piece/index.js';
 
 /** The marks on a part that decide whether it is the same as another: all numbers in units, faces as ±1. */
 interface Marking {
@@ -7,6 +7,8 @@ interface Marking {
   readonly width: Length;
   readonly edges: Edges;
   readonly features: readonly Feature[];
+  /** The member, where it is no plain board. */
+  readonly shaped: Member | null;
 }
 
 /** A turn or a reflection of a rectangular part: ends swapped, edges swapped, faces swapped. */
@@ -22,7 +24,8 @@ const ALL: readonly Turn[] = yes.flatMap((u) => yes.flatMap((v) => yes.map((face
 /** Turns that can be made with a part in the hand: an even number of swaps. The others are reflections. */
 const isTurn = (t: Turn) => (Number(t.u) + Number(t.v) + Number(t.face)) % 2 === 0;
 
-function textOf({ length, width, edges, features }: Marking, turn: Turn): string {
+function textOf(marking: Marking, turn: Turn): string {
+  const { length, width, edges, features } = marking;
   const u = (a: Length) => (turn.u ? sub(length, a) : a);
   const v = (a: Length) => (turn.v ? sub(width, a) : a);
   const face = (f: Feature['face']) => (turn.face ? (f === 'up' ? 'down' : 'up') : f);
@@ -31,15 +34,39 @@ function textOf({ length, width, edges, features }: Marking, turn: Turn): string
     const { u0, u1, v0, v1 } = f.region;
     const [a, b] = [u(u0), u(u1)].sort((x, y) => x - y);
     const [c, d] = [v(v0), v(v1)].sort((x, y) => x - y);
-    return `${f.kind} ${face(f.face)} ${a} ${b} ${c} ${d} ${f.depth}`;
+    const slant = f.slant ? ` ${(turn.u !== turn.v ? -f.slant : f.slant).toFixed(6)}` : '';
+    return `${f.kind} ${face(f.face)} ${a} ${b} ${c} ${d} ${f.depth}${slant}`;
   });
   const [e0, e1] = turn.u ? [edges.u1, edges.u0] : [edges.u0, edges.u1];
   const [e2, e3] = turn.v ? [edges.v1, edges.v0] : [edges.v0, edges.v1];
-  return [e0, e1, e2, e3, ...marks.sort()].join('|');
+  return [e0, e1, e2, e3, ...marks.sort(), ...shapeOf(marking, turn)].join('|');
+}
+
+/** The corners, arcs, holes and cut ends of a shaped member, turned; none of a plain board. To a hundredth of a mm, as they are worked out from angles. */
+function shapeOf({ shaped, length, width }: Marking, turn: Turn): string[] {
+  if (!shaped) return [];
+  const written = (l: Length) => (Math.round(toMm(l) * 100) / 100 + 0).toFixed(2);
+  const u = (a: Length) => written(turn.u ? sub(length, a) : a);
+  const v = (a: Length) => written(turn.v ? sub(width, a) : a);
+  const loops = [shaped.outline, ...(shaped.holes ?? [])].map(({ sides }) =>
+    sides
+      .map((s) => `${u(s.to.u)} ${v(s.to.v)}${s.kind === 'arc' ? ` ${Math.abs(s.bulge).toFixed(6)}` : ''}`)
+      .sort()
+      .join(','),
+  );
+  const ends = (shaped.ends ?? []).map(({ normal, at }) => {
+    const turned = [turn.u, turn.v, turn.face] as const;
+    const sizes = [length, width, shaped.thickness.value] as const;
+    const way = normal.map((d, k) => ((turned[k] ? -d : d) + 0).toFixed(6));
+    const far = normal.reduce((sum, d, k) => sum - (turned[k] ? d * (sizes[k] as Length) : ZERO), at as number);
+    return `${way.join(' ')} ${written(Math.round(far) as Length)}`;
+  });
+  return [...loops, ...ends.sort()];
 }
 
 function markingOf(member: Member): Marking {
-  return { length: member.length.value, width: member.width.value, edges: member.edges, features: member.features };
+  const shaped = isPlain(member) ? null : member;
+  return { length: member.length.value, width: member.width.value, edges: member.edges, features: member.features, shaped };
 }
 
 /** What makes a part the same as another one: stock, sizes, edges and machining, however it lies. */

@@ -3,3 +3,4 @@ export * from './hand.js';
 export * from './parts.js';
 export { doneText, edgesText, holesText, machiningText } from './marking.js';
 export { faceName } from './sides.js';
+export { aslantText } from './aslant.js';

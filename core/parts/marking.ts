@@ -2,6 +2,7 @@ import { PIN } from '../joints/index.js';
 import { ZERO, formatLength, sub, type Length, type Precision } from '../length/index.js';
 import type { Edges, EdgeTreatment, Feature, Member } from '../piece/index.js';
 import type { Part } from './parts.js';
+import { aslantText, endName, slantedText } from './aslant.js';
 import { edgeName, faceName } from './sides.js';
 
 type Hole = Extract<Feature, { kind: 'hole' }>;
@@ -31,6 +32,7 @@ export function edgesText(part: Part): string {
 
 /** What the holes of a part are for, by how they are drilled. */
 export function holesText(feature: Hole, part: Part): string {
+  if (feature.plugged) return 'plugged holes';
   if (feature.diameter === PIN.diameter) return 'pin holes';
   return feature.depth >= part.thickness.value ? 'screw holes' : 'pocket holes';
 }
@@ -39,7 +41,7 @@ export function holesText(feature: Hole, part: Part): string {
 export function machiningText(feature: Feature, { member }: Part, precision: Precision): string {
   const write = (l: number) => formatLength(l as Length, precision);
   if (feature.kind === 'hole') return `${holeSize(feature, member, write)}, ${placeOf(feature, member, write)}`;
-  return recessText(feature, member, write);
+  return feature.slant ? slantedText({ ...feature, slant: feature.slant }, member, precision) : recessText(feature, member, write);
 }
 
 type Write = (length: number) => string;
@@ -53,7 +55,7 @@ function holeSize({ diameter, depth, face }: Hole, member: Member, write: Write)
 function placeOf({ at }: Hole, member: Member, write: Write): string {
   const far = at.v * 2 > member.width.value;
   const [aside, edge] = far ? ([sub(member.width.value, at.v), 'v1'] as const) : ([at.v, 'v0'] as const);
-  return `${write(at.u)} from the ${edgeName(member, 'u0')}, ${write(aside)} from the ${edgeName(member, edge)}`;
+  return `${write(at.u)} from the ${endName(member)}, ${write(aside)} from the ${edgeName(member, edge)}`;
 }
 
 function recessText(feature: Recess, member: Member, write: Write): string {
@@ -91,5 +93,5 @@ export function doneText(part: Part, precision: Precision): string {
     const { u0, u1, v0, v1 } = f.region;
     return f.kind === 'notch' ? `notch ${write(sub(u1, u0))} × ${write(sub(v1, v0))}` : `${f.kind} ${write(f.depth)} deep`;
   });
-  return [edgesText(part), ...new Set(machining)].filter(Boolean).join('; ');
+  return [edgesText(part), ...aslantText(part.member, precision), ...new Set(machining)].filter(Boolean).join('; ');
 }

@@ -12,4 +12,5 @@ export * from './body.js';
 export * from './make.js';
 export * from './hangs.js';
 export * from './notched.js';
+export * from './lean.js';
 export type * from './posts.js';

@@ -69,6 +69,8 @@ export type Feature =
       readonly kind: 'housing' | 'groove' | 'rebate' | 'notch';
       readonly face: Face;
       readonly region: Region;
+      /** How far it goes on along the member for each step across it, where it lies aslant: its region is the least round it. */
+      readonly slant?: number;
       readonly depth: Length;
       /** The member that goes in. */
       readonly mate: string;
@@ -80,6 +82,8 @@ export type Feature =
       readonly diameter: Length;
       readonly depth: Length;
       readonly mate: string;
+      /** It takes the head of a screw and a plug over it. */
+      readonly plugged?: true;
     };
 
 /** What becomes of an edge. */

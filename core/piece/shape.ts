@@ -4,6 +4,7 @@ import type { PieceEdit } from './edit.js';
 import type { Body, Bought, Fact } from './body.js';
 import type { Box, Member } from './member.js';
 import type { Joint } from './joint.js';
+import type { Lean } from './lean.js';
 import type { Posts } from './posts.js';
 import type { Axis, Space } from './space.js';
 import type { PlacedLine, RunSolution, RunSpec } from '../run/index.js';
@@ -44,6 +45,8 @@ export interface PlacedSpace {
   readonly insets: Insets | null;
   /** What stands round it, where posts do in place of sides. */
   readonly posts?: Posts;
+  /** How the sides lean that its shelves go between; left out where they stand upright. */
+  readonly lean?: Lean;
   /** The body that makes it as much deeper as it is drawn out. */
   readonly growsWith?: string;
 }

@@ -7,6 +7,7 @@ export type * from './kind.js';
 export * from './panel-case/spec.js';
 export * from './frame/spec.js';
 export * from './in-place/spec.js';
+export * from './leaning/spec.js';
 export { CASE } from './panel-case/ids.js';
 
 /** The geometry of a piece, whatever its shell is. */

@@ -1,5 +1,5 @@
 import { Figure } from '../figure/index.js';
-import type { Axis, Inset, PlacedRun, PlacedSpace } from '../piece/index.js';
+import { alongOf, type Axis, type Inset, type PlacedRun, type PlacedSpace } from '../piece/index.js';
 import type { GapRule } from '../run/index.js';
 import { dividingMemberId } from '../interiors/index.js';
 import type { Solution } from './solve.js';
@@ -25,6 +25,8 @@ export interface TapeLine {
   readonly part?: true;
   /** The space or the member that is selected with it. */
   readonly selects: string;
+  /** How long it is along what leans beside it; left out where that stands upright. */
+  readonly along?: Figure;
   /** For a dividing member: whether it is held in its place. */
   readonly held?: 'pinned' | 'aligned';
 }
@@ -165,5 +167,7 @@ export function tapeThrough(solution: Solution, spaceId: string, axis: TapeAxis)
   const path = new Set(pathTo(solution, spaceId).map((s) => s.id));
   const inside = within(solution, root, axis, path);
   const { before, after } = shape.outside.ends[axis];
-  return { axis, overall, lines: placed([...before, ...inside, ...after]) };
+  const { lean } = root;
+  const lines = placed([...before, ...inside, ...after]);
+  return { axis, overall, lines: lean && axis === 'up' ? lines.map((l) => ({ ...l, along: alongOf(lean, l.size) })) : lines };
 }

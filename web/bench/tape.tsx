@@ -164,7 +164,8 @@ const TickMarks = memo(function TickMarks({ length, scale, unit, way }: TickProp
 
 function optionName(line: TapeLine, precision: Precision): string {
   const rule = ruleName(line);
-  return `${line.label}, ${toMm(line.size.value).toFixed(1)} mm${rule ? `, ${rule}` : ''}${precision.unit === 'in' ? `, ${(toMm(line.size.value) / 25.4).toFixed(3)} in` : ''}`;
+  const along = line.along ? `, ${toMm(line.along.value).toFixed(1)} mm along the side` : '';
+  return `${line.label}, ${toMm(line.size.value).toFixed(1)} mm${along}${rule ? `, ${rule}` : ''}${precision.unit === 'in' ? `, ${(toMm(line.size.value) / 25.4).toFixed(3)} in` : ''}`;
 }
 
 function sizeOf(lines: readonly TapeLine[]): number {
@@ -293,7 +294,12 @@ export function Tape({ tape, label, scale, left, top, way, ...rest }: TapeProps)
             >
               {movable ? <Grip $upright={upright} /> : null}
               {(upright ? px >= 15 : px >= 34) ? <LengthText value={line.size.value} precision={rest.precision} /> : null}
-              {(upright ? px >= 32 : wide >= 44) && ruleName(line) ? <small>{ruleName(line)}</small> : null}
+              {line.along && px >= 46 ? (
+                <small>
+                  <LengthText value={line.along.value} precision={rest.precision} /> along
+                </small>
+              ) : null}
+              {(upright ? px >= (line.along ? 62 : 32) : wide >= 44) && ruleName(line) ? <small>{ruleName(line)}</small> : null}
             </Line>
           );
         })}

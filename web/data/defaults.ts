@@ -1,6 +1,7 @@
 import { DEFAULT_STEP, ZERO, inch, mm, type Length, type LengthUnit } from '../../core/length/index.js';
 import type { Panels } from '../../core/interiors/index.js';
-import type { Frame, InPlace, PanelCase } from '../../core/shells/index.js';
+import type { Space } from '../../core/piece/index.js';
+import type { Frame, InPlace, Leaning, PanelCase } from '../../core/shells/index.js';
 import type { Settings } from '../../core/project/index.js';
 import type { Stock } from '../../core/stock/index.js';
 import type { Opening } from '../../core/survey/index.js';
@@ -144,6 +145,37 @@ export function newFrame(unit: LengthUnit, stock: string): Frame {
     edges: { front: 'eased', banding: ZERO },
     fixedToWall: false,
     interior: { id: 'inside', rule: { kind: 'share', weight: 1 }, things: [] },
+  };
+}
+
+/** Four shelves, each less deep than the one below, between two boards that lean on a wall. */
+export function newLeaning(unit: LengthUnit, stock: string): Leaning {
+  const s = pick(unit);
+  const given = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
+  const space = (id: string, weight = 1): Space => ({ id, rule: { kind: 'share', weight }, things: [] });
+  const usual = usualPanels(unit, stock, ZERO);
+  const deeps = [s(260, 10.5), s(220, 9), s(180, 7.5)];
+  return {
+    name: 'New leaning shelves',
+    shell: 'leaning',
+    width: given(s(700, 28)),
+    height: given(s(1760, 70)),
+    depth: given(s(300, 12)),
+    sides: { stock, wide: s(120, 4.75), lean: { by: 'angle', degrees: 12, along: s(1800, 72) } },
+    panels: { ...usual, shelves: { ...usual.shelves, fix: 'housed' } },
+    edges: { front: 'eased', banding: ZERO },
+    fixedToWall: true,
+    noOneOn: true,
+    interior: {
+      id: 'inside',
+      rule: { kind: 'share', weight: 1 },
+      things: [],
+      split: {
+        axis: 'up',
+        members: [{ id: 'shelf-1' }, ...deeps.map((deep, i) => ({ id: `shelf-${i + 2}`, deep }))],
+        spaces: [space('under'), space('space-1'), space('space-2'), space('space-3'), space('over', 0.5)],
+      },
+    },
   };
 }
 

@@ -5,6 +5,7 @@ import { drawersPage } from './drawers/index.js';
 import { framePage } from './frame/index.js';
 import { groovesPage } from './grooves/index.js';
 import { inPlacePage } from './in-place/index.js';
+import { leaningPage } from './leaning/index.js';
 import { levelsPage } from './levels/index.js';
 import type { InteriorPage, ShellPage } from './page.js';
 import { panelCasePage } from './panel-case/index.js';
@@ -12,7 +13,7 @@ import { panelsPage } from './panels/index.js';
 import { slatsPage } from './slats/index.js';
 
 /** The shells that the page shows. */
-export const SHELL_PAGES = kindList<ShellPage>([panelCasePage, framePage, inPlacePage]);
+export const SHELL_PAGES = kindList<ShellPage>([panelCasePage, framePage, leaningPage, inPlacePage]);
 
 /** The interiors that the page shows. */
 export const INTERIOR_PAGES = kindList<InteriorPage>([panelsPage, drawersPage, cellsPage, groovesPage, boardsPage, slatsPage, levelsPage]);

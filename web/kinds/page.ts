@@ -1,4 +1,5 @@
 import type { ComponentType } from 'react';
+import type { Reach } from '../../core/survey/index.js';
 import type { Piece, PlacedSpace } from '../../core/piece/index.js';
 import type { Card } from './card.js';
 import type { FillingWay } from './means.js';
@@ -10,6 +11,8 @@ export interface ShellPage {
   readonly Form: ComponentType<{ piece: Piece }>;
   /** What is said at Measure where no opening decides its sizes. */
   readonly unmeasured: (piece: Piece) => { readonly title: string; readonly text: string };
+  /** Where an overall size is said otherwise: it is of something else, or follows from how the piece is made. */
+  readonly outside?: (piece: Piece) => Partial<Readonly<Record<Reach, { readonly of: string } | { readonly follows: string }>>>;
   readonly cards: readonly Card[];
 }
 

@@ -1,7 +1,21 @@
 import { len, say, size, type Figure } from '../../figure/index.js';
 import { ZERO, add, sub } from '../../length/index.js';
 import { lengthBetween, pinHoles, reachAtEnd, recess } from '../../joints/index.js';
-import { atX, boxOf, flatFrame, rectangular, type Face, type Joint, type Member, type ShapeProblem } from '../../piece/index.js';
+import {
+  atX,
+  boxOf,
+  flatFrame,
+  frontAt,
+  rectangular,
+  slopeOf,
+  uprightPart,
+  type End,
+  type Face,
+  type Joint,
+  type Lean,
+  type Member,
+  type ShapeProblem,
+} from '../../piece/index.js';
 import { NOTHING, type Made } from '../kind.js';
 import { dividingMemberId } from '../ids.js';
 import { HOW, allowanceOf, labelOf, type PanelMaking } from './making.js';
@@ -31,8 +45,8 @@ function inTheWay({ space, spec, line }: PanelMaking): readonly ShapeProblem[] {
 }
 
 /** A shelf that is said to be deeper than there is room for. */
-function tooDeep({ spec, line }: PanelMaking, full: Figure): readonly ShapeProblem[] {
-  if (spec.deep === undefined || spec.deep <= full.value) return [];
+function tooDeep({ space, spec, line }: PanelMaking, full: Figure): readonly ShapeProblem[] {
+  if (spec.deep === undefined || spec.deep <= full.value || space.lean) return [];
   return [
     {
       id: `deep-${spec.id}`,
@@ -44,6 +58,9 @@ function tooDeep({ spec, line }: PanelMaking, full: Figure): readonly ShapeProbl
   ];
 }
 
+/** What is cut off the front of a level shelf so that it goes back with sides that lean. */
+const frontBevel = (lean: Lean): End => ({ normal: [0, -uprightPart(lean), uprightPart(lean) * slopeOf(lean)], at: ZERO });
+
 /** A shelf with its strips and its second layer, what it cuts into the sides, and what carries it. */
 export function shelf(making: PanelMaking): Made {
   const { piece, space, line, spec, datum, wood } = making;
@@ -51,22 +68,24 @@ export function shelf(making: PanelMaking): Made {
   const length = lengthBetween(space.clear.width, ends);
   const setback = piece.panels.shelves.setback;
   const full =
-    setback === ZERO
+    setback === ZERO || space.lean
       ? space.clear.depth
       : space.clear.depth.minus(size('back from the front', setback, { in: 'piece', field: 'panels.shelves.setback' }));
-  const own = spec.deep !== undefined && spec.deep <= full.value ? spec.deep : null;
+  const { lean } = space;
+  const own = spec.deep !== undefined && (lean || spec.deep <= full.value) ? spec.deep : null;
   const back = own === null ? full : size('deep', own, { in: 'member', id: spec.id, field: 'deep' });
-  const front = add(space.box.z0, back.value);
+  const y = add(datum, line.near.value);
+  const front = lean ? sub(frontAt(lean, size('its lower face, from the floor', y)).value, setback) : add(space.box.z0, back.value);
   const edge = flushStrips(making);
   const width = [edge.front, edge.back].reduce<Figure>((rest, strip) => (strip ? rest.minus(strip.thickness) : rest), back);
   const id = dividingMemberId(spec.id, 'shelf');
   const reach = reachAtEnd(ends);
   const origin = {
     x: sub(space.box.x0, reach),
-    y: add(datum, line.near.value),
+    y,
     z: sub(front, edge.front?.thickness.value ?? ZERO),
   };
-  const member = rectangular({
+  const square = rectangular({
     id,
     node: spec.id,
     role: 'shelf',
@@ -77,6 +96,8 @@ export function shelf(making: PanelMaking): Made {
     width,
     ...(edge.front ? {} : { edges: { v0: piece.edges.front } }),
   });
+  // Its front edge is bevelled with the sides, its lower edge the long one.
+  const member: Member = lean && !edge.front ? { ...square, ends: [frontBevel(lean)] } : square;
   const box = { ...boxOf(member), y1: add(datum, line.far.value) };
   const added = [...layerOf(making, member), ...stripsOf(making, member)];
   const { left, right } = space.neighbours;

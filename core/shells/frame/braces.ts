@@ -7,9 +7,7 @@ import {
   type Fact,
   type Joint,
   type Member,
-  type Outline,
   type PlacedSpace,
-  type Point,
   type Post,
   type Posts,
   type ShapeProblem,
@@ -17,74 +15,14 @@ import {
 } from '../../piece/index.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import { gussetsIn, railOver } from './gussets.js';
+import { stripIn, type Cut, type Spot, type Way } from '../strip.js';
 import { FRAME, FRAME_NODE } from './ids.js';
-import { openingsOf, outOf, spotIn, type Opened, type Opening, type Spot } from './openings.js';
+import { openingsOf, outOf, spotIn, type Opened, type Opening } from './openings.js';
 import type { Brace, Frame } from './spec.js';
-
-/** Where a line that corners are cut off by goes: what lies further along `normal` than `at` is gone. */
-interface Cut {
-  readonly normal: Spot;
-  readonly at: number;
-}
-
-/** A convex outline with what lies beyond a line cut off. */
-function cutOff(points: readonly Spot[], { normal, at }: Cut): readonly Spot[] {
-  const past = ([a, b]: Spot) => a * normal[0] + b * normal[1] - at;
-  return points.flatMap((p, i): Spot[] => {
-    const q = points[(i + 1) % points.length] as Spot;
-    const [dp, dq] = [past(p), past(q)];
-    const kept: Spot[] = dp <= 1e-9 ? [p] : [];
-    if ((dp < -1e-9 && dq > 1e-9) || (dp > 1e-9 && dq < -1e-9)) {
-      const t = dp / (dp - dq);
-      kept.push([p[0] + t * (q[0] - p[0]), p[1] + t * (q[1] - p[1])]);
-    }
-    return kept;
-  });
-}
-
-/** How a brace lies in its opening: from which corner, and which way it goes from there. */
-type Way = 'rising' | 'falling' | 'back';
-
-/** The directions of a brace along and across it, in the plane of its opening: along and up. */
-function waysOf(way: Way, c: number, s: number): { readonly u: Spot; readonly v: Spot } {
-  switch (way) {
-    case 'rising':
-      return { u: [c, s], v: [-s, c] };
-    case 'falling':
-      return { u: [c, -s], v: [s, c] };
-    case 'back':
-      return { u: [-c, s], v: [-s, -c] };
-  }
-}
 
 /** A strip from corner to corner of an opening, its ends fitted into the corners, or only up to the one that it crosses. */
 function strip(at: Opening, wood: Wood, spec: Brace, way: Way, id: string, label: string, length: Figure, upTo: Cut | null): Member {
-  const [W, H, w] = [at.wide, at.high].map((f) => toMm(f.value)).concat(toMm(spec.wide)) as [number, number, number];
-  const long = Math.hypot(W, H);
-  const { u, v } = waysOf(way, W / long, H / long);
-  const start: Spot = way === 'rising' ? [0, 0] : way === 'falling' ? [0, H] : [W, 0];
-  const whole: readonly Spot[] = [
-    [0, 0],
-    [W, 0],
-    [W, H],
-    [0, H],
-  ];
-  const dot = (a: Spot, b: Spot) => a[0] * b[0] + a[1] * b[1];
-  const band: Cut[] = [
-    { normal: v, at: dot(v, start) + w / 2 },
-    { normal: [-v[0], -v[1]], at: -dot(v, start) + w / 2 },
-  ];
-  const outline = [...band, ...(upTo ? [upTo] : [])].reduce<readonly Spot[]>(cutOff, whole);
-  const origin: Spot = [start[0] - (w / 2) * v[0], start[1] - (w / 2) * v[1]];
-  const points = outline.map(([a, b]): Point => {
-    const p: Spot = [a - origin[0], b - origin[1]];
-    return { u: mm(dot(p, u)), v: mm(dot(p, v)) };
-  });
-  const [first, ...rest] = points;
-  const shape: Outline = {
-    start: first as Point,
-    sides: [...rest, first as Point].map((to) => ({ kind: 'line', to })),
-  };
+  const { outline, origin, u, v } = stripIn(toMm(at.wide.value), toMm(at.high.value), toMm(spec.wide), way, upTo);
   const inPiece = ([a, b]: Spot): Direction => [at.level[0] * a, b, at.level[2] * a];
   return {
     id,
@@ -93,7 +31,7 @@ function strip(at: Opening, wood: Wood, spec: Brace, way: Way, id: string, label
     label,
     stockId: wood.id,
     stock: wood.stock,
-    outline: shape,
+    outline,
     frame: { origin: spotIn(at, origin), u: inPiece(u), v: inPiece(v), n: outOf(at) },
     length,
     width: size('brace', spec.wide, { in: 'piece', field: 'braces' }),

@@ -2,10 +2,8 @@ import { size, type Figure } from '../../figure/index.js';
 import { mm, sub, toMm } from '../../length/index.js';
 import type { Direction, Fact, Joint, Member, Place, PlacedSpace, Post, Posts } from '../../piece/index.js';
 import type { Wood } from '../../project/index.js';
+import type { Spot } from '../strip.js';
 import type { Brace } from './spec.js';
-
-/** A place in an opening, mm along it and up. */
-export type Spot = readonly [along: number, up: number];
 
 /** An opening between two posts, with the plane that braces lie in. */
 export interface Opening {

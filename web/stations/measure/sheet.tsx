@@ -7,8 +7,9 @@ import { useBench, useOpening } from '../../bench/bench.js';
 import { NameForm } from '../../bench/name-form.js';
 import { LengthField } from '../../shared/length-field.js';
 import { LengthText } from '../../shared/length-text.js';
-import { Assumed, Button, Faint, Grid, Row, Section, Select, type Choice } from '../../shared/ui.js';
+import { Assumed, Button, Faint, Grid, Row, Section, Select, Wide, type Choice } from '../../shared/ui.js';
 import { newId, newOpening } from '../../data/defaults.js';
+import { shellPage } from '../../kinds/kinds.js';
 import { OpeningForm } from '../opening-form.js';
 import { UsedByFields } from './used-by.js';
 
@@ -32,8 +33,12 @@ function OverallForm({ reach }: { reach: Reach }) {
   const { piece, commit, setDraft, solution } = useBench();
   const precision = usePrecision();
   const rule = piece[reach];
-  const title = reach.charAt(0).toUpperCase() + reach.slice(1);
-  const now = solution.shape.overall[reach].value;
+  const said = shellPage(piece).outside?.(piece)[reach];
+  const of = said && 'of' in said ? said.of : null;
+  const whole = reach.charAt(0).toUpperCase() + reach.slice(1);
+  const title = of ?? whole;
+  const overall = solution.shape.overall[reach].value;
+  const now = of === null ? overall : (solution.shape.spaces.get(piece.interior.id)?.clear[reach].value ?? overall);
   const change = (next: Overall, label: string) => commit({ kind: 'piece', patch: { [reach]: next } }, label);
   const draft = (next: Overall | null) => setDraft(next ? { kind: 'edit', edit: { kind: 'piece', patch: { [reach]: next } } } : null);
   const ofs: Choice<'overall' | 'inside' | 'sides'>[] = [
@@ -44,18 +49,19 @@ function OverallForm({ reach }: { reach: Reach }) {
   return (
     <div style={{ marginBottom: 12 }}>
       <Row style={{ justifyContent: 'space-between' }}>
-        <h3>{title}</h3>
+        <h3>{whole}</h3>
         {solution.shape.assumed.includes(reach) ? (
           <Assumed>
-            <LengthText value={now} precision={precision} /> assumed
+            <LengthText value={overall} precision={precision} /> assumed
           </Assumed>
         ) : (
           <strong style={{ fontSize: 16 }}>
-            <LengthText value={now} precision={precision} stacked />
+            <LengthText value={overall} precision={precision} stacked />
           </strong>
         )}
       </Row>
-      <Grid>
+      {said && 'follows' in said ? <Faint>{said.follows}</Faint> : null}
+      <Grid hidden={said !== undefined && 'follows' in said}>
         <Select
           label={`${title} comes from`}
           value={rule.from}
@@ -72,14 +78,16 @@ function OverallForm({ reach }: { reach: Reach }) {
               onCommit={(size) => size !== null && change({ ...rule, size }, `Gave the ${reach}`)}
               onDraft={(size) => draft(size === null ? null : { ...rule, size })}
             />
-            <div style={{ gridColumn: '1 / -1' }}>
-              <Select
-                label={`The ${reach} is`}
-                value={rule.of}
-                choices={ofs}
-                onChange={(of) => change({ ...rule, of }, `Gave the ${reach} another way`)}
-              />
-            </div>
+            {of === null ? (
+              <Wide>
+                <Select
+                  label={`The ${reach} is`}
+                  value={rule.of}
+                  choices={ofs}
+                  onChange={(of) => change({ ...rule, of }, `Gave the ${reach} another way`)}
+                />
+              </Wide>
+            ) : null}
           </>
         ) : null}
         {rule.from === 'bounded' ? (

@@ -3,9 +3,10 @@ import { Cell, Column, Row as TableRow, TableBody, TableHeader } from 'react-ari
 import styled from 'styled-components';
 import { Download, Printer } from 'lucide-react';
 import { flatOutline } from '../../../core/drawing/index.js';
+import { recessCorners } from '../../../core/joints/index.js';
 import { partsCsv } from '../../../core/formats/parts-csv.js';
 import { exactText, formatLength, toMm, type Length, type Precision } from '../../../core/length/index.js';
-import { doneText, faceName, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../../../core/parts/index.js';
+import { aslantText, doneText, faceName, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../../../core/parts/index.js';
 import { boughtFor } from '../../../core/solution/index.js';
 import type { Bought } from '../../../core/piece/index.js';
 import { massOf } from '../../../core/carry/index.js';
@@ -199,26 +200,16 @@ function PartDrawing({ part }: { part: Part }) {
   const scale = Math.min(150 / across, 300 / up, 1);
   const [W, H] = [across * scale, up * scale];
   const left = (270 - W) / 2;
-  // On an upright sheet u runs up the page, else to the right.
-  const point = ([u, v]: readonly [number, number]) =>
-    (upright ? [left + v * scale, 24 + (l - u) * scale] : [left + u * scale, 24 + (w - v) * scale]).join(' ');
+  // On an upright sheet u runs up the page and v to the left, else u to the right and v up: the upper face looks out of it.
+  const place = (u: number, v: number) =>
+    upright ? { x: left + (w - v) * scale, y: 24 + (l - u) * scale } : { x: left + u * scale, y: 24 + (w - v) * scale };
+  const point = ([u, v]: readonly [number, number]) => {
+    const { x, y } = place(u, v);
+    return `${x} ${y}`;
+  };
   const flat = flatOutline(part.member)
     .map((loop) => `M${loop.map(point).join('L')}z`)
     .join('');
-  const box = (u0: Length, u1: Length, v0: Length, v1: Length) =>
-    upright
-      ? {
-          x: left + toMm(v0) * scale,
-          y: 24 + (l - toMm(u1)) * scale,
-          width: toMm((v1 - v0) as Length) * scale,
-          height: toMm((u1 - u0) as Length) * scale,
-        }
-      : {
-          x: left + toMm(u0) * scale,
-          y: 24 + (w - toMm(v1)) * scale,
-          width: toMm((u1 - u0) as Length) * scale,
-          height: toMm((v1 - v0) as Length) * scale,
-        };
   return (
     <svg
       viewBox={`0 0 270 ${H + 48}`}
@@ -230,7 +221,7 @@ function PartDrawing({ part }: { part: Part }) {
       <path d={flat} fillRule="evenodd" fill={wood} stroke={ink} />
       {part.features.map((f, i) => {
         if (f.kind === 'hole') {
-          const at = box(f.at.u, f.at.u, f.at.v, f.at.v);
+          const at = place(toMm(f.at.u), toMm(f.at.v));
           return (
             <circle
               key={i}
@@ -243,11 +234,10 @@ function PartDrawing({ part }: { part: Part }) {
             />
           );
         }
-        const { u0, u1, v0, v1 } = f.region;
         return (
-          <rect
+          <polygon
             key={i}
-            {...box(u0, u1, v0, v1)}
+            points={recessCorners(f).map(point).join(',')}
             fill={f.face === 'up' ? woodDark : 'none'}
             stroke={ink}
             strokeWidth={0.9}
@@ -276,7 +266,7 @@ export function PartDetail() {
   const precision = usePrecision();
   const part = solution.parts.find((p) => p.id === selection) ?? solution.parts[0];
   if (!part) return <Faint>No parts yet.</Faint>;
-  const lines = [...new Set(part.features.map((f) => machiningText(f, part, precision)))];
+  const lines = [...aslantText(part.member, precision), ...new Set(part.features.map((f) => machiningText(f, part, precision)))];
   return (
     <section aria-label={`Part ${part.letter}`}>
       <h1>

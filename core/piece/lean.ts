@@ -1,0 +1,29 @@
+import { Figure } from '../figure/index.js';
+import { mm, toMm, type Length } from '../length/index.js';
+
+/** How two sides lean back from the floor. */
+export interface Lean {
+  /** How far their front edges are from the rear of the piece, on the floor. */
+  readonly front: Figure;
+  /** How far off plumb they are, degrees. */
+  readonly degrees: number;
+}
+
+const radians = (degrees: number) => (degrees * Math.PI) / 180;
+
+/** How much nearer the wall what leans is for each step up. */
+export const slopeOf = ({ degrees }: Pick<Lean, 'degrees'>): number => Math.tan(radians(degrees));
+
+/** The cosine of how far something leans off plumb: of what it is along itself, so much is height. */
+export const uprightPart = ({ degrees }: Pick<Lean, 'degrees'>): number => Math.cos(radians(degrees));
+
+/** How far out the front edges of sides that lean are at a height, from the rear of the piece. */
+export function frontAt(lean: Lean, height: Figure): Figure {
+  const out = mm(toMm(lean.front.value) - toMm(height.value) * slopeOf(lean));
+  return Figure.formula('length', 'the front at the floor − height × tan of the lean', [lean.front, height], out);
+}
+
+/** How long a height is along what leans: height / cos of the lean. */
+export function alongOf(lean: Pick<Lean, 'degrees'>, height: Figure): Figure {
+  return Figure.formula('length', 'height / cos of the lean', [height], mm(toMm(height.value) / uprightPart(lean)) as Length);
+}

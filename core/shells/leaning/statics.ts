@@ -1,0 +1,96 @@
+import { GRAVITY, massFromWall, type Carried } from '../../carry/index.js';
+import { toMm } from '../../length/index.js';
+import { boxOf, massMiddleOf, type Member, type Shape } from '../../piece/index.js';
+import { LEANING } from './ids.js';
+import { levelWidth } from './sides.js';
+import type { Leaning } from './spec.js';
+
+/** What one shelf puts on both sides together, N, how high, and how far from the wall the middle of it is, mm. */
+export interface Laid {
+  readonly shelf: Member;
+  readonly newtons: number;
+  readonly y: number;
+  readonly z: number;
+}
+
+/** How a leaning piece stands on the floor and at the wall, mm and N. */
+export interface Standing {
+  readonly weight: number;
+  /** How far from the wall the middle of all it weighs is. */
+  readonly out: number;
+  /** The front and the rear of the foot, from the wall. */
+  readonly foot: readonly [rear: number, front: number];
+  /** How high it touches the wall. */
+  readonly high: number;
+  /** What it presses on the wall with: W a / h about the front of its foot, nothing where it stands on that alone. */
+  readonly wall: number;
+  readonly laid: readonly Laid[];
+}
+
+/** Closer to the wall than this it touches that, mm. */
+const TOUCHES = 0.5;
+
+/** The middle of what lies on a shelf, and of the shelf itself, from the wall, mm: things stand at its front. */
+function middleOut(shelf: Member, shape: Shape, carried: Carried): number {
+  const own = carried.members.get(shelf.id);
+  const self = { kg: own?.selfKg ?? 0, z: massMiddleOf(shelf).middle[2] };
+  const things = (own?.standing ?? []).map(({ space: id, kg }) => {
+    const space = shape.spaces.get(id);
+    if (!space) return { kg, z: self.z };
+    const deep = space.blocks.reduce((most, b) => Math.max(most, b.depth), 0);
+    return {
+      kg,
+      z: toMm(space.box.z1) - toMm(space.setback) - (deep * toMm(space.clear.depth.value)) / (2 * Math.max(deep, space.clear.depth.value)),
+    };
+  });
+  const all = [self, ...things];
+  const kg = all.reduce((sum, a) => sum + a.kg, 0);
+  return kg > 0 ? all.reduce((sum, a) => sum + a.kg * a.z, 0) / kg : self.z;
+}
+
+/** How a leaning piece stands, with all that is on it. */
+export function standingOf(piece: Leaning, shape: Shape, carried: Carried, lean: { readonly degrees: number }): Standing {
+  const { kg, out } = massFromWall(shape, carried);
+  const weight = kg * GRAVITY;
+  const side = shape.members.find((m) => m.id === LEANING.left);
+  const front = toMm(shape.outside.foot ?? shape.overall.depth.value);
+  const rear = front - toMm(levelWidth(piece.sides.wide, lean).value);
+  const touching = shape.members
+    .filter((m) => toMm(boxOf(m).z0) < TOUCHES)
+    .map((m) => (m === side ? toMm(boxOf(m).y1) : toMm(boxOf(m).y0)));
+  const high = Math.max(...touching, 1);
+  const laid = shape.members.flatMap((shelf): Laid[] => {
+    const own = shelf.role === 'shelf' ? carried.members.get(shelf.id) : undefined;
+    const onSides = own?.supports.filter((s) => s.carrier === LEANING.left || s.carrier === LEANING.right) ?? [];
+    const newtons = onSides.reduce((sum, s) => sum + s.newtons, 0);
+    if (newtons === 0) return [];
+    const { y0, y1 } = boxOf(shelf);
+    return [{ shelf, newtons, y: (toMm(y0) + toMm(y1)) / 2, z: middleOut(shelf, shape, carried) }];
+  });
+  return { weight, out, foot: [rear, front], high, wall: (weight * Math.max(0, front - out)) / high, laid };
+}
+
+/**
+ * The most that one of two sides is bent, N mm, and how high: about the middle of its foot, held level at the wall, with half of
+ * what each shelf puts on both, at the middle of that; of both sides of a shelf's joint the greater.
+ */
+export function bentMost(
+  { foot, high, laid }: Standing,
+  degrees: number,
+): { readonly moment: number; readonly at: number; readonly shelf: Member | null } {
+  const slope = Math.tan((degrees * Math.PI) / 180);
+  const middle = (foot[0] + foot[1]) / 2;
+  // About the foot: what the wall gives, held to what shelves put behind it; what leans forward is held by its fixing.
+  const wall = laid.reduce((sum, l) => sum + (l.newtons / 2) * (middle - l.z), 0) / high;
+  const momentOver = (y: number, counted: readonly Laid[]) =>
+    wall * (high - y) - counted.reduce((sum, l) => sum + (l.newtons / 2) * (middle - y * slope - l.z), 0);
+  let worst: { moment: number; at: number; shelf: Member | null } = { moment: 0, at: 0, shelf: null };
+  for (const { y, shelf } of laid) {
+    const above = laid.filter((l) => l.y > y);
+    for (const counted of [above, laid.filter((l) => l.y >= y)]) {
+      const moment = Math.abs(momentOver(y, counted));
+      if (moment > worst.moment) worst = { moment, at: y, shelf };
+    }
+  }
+  return worst;
+}
