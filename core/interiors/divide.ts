@@ -157,7 +157,11 @@ class Division {
     split.spaces.forEach((part, i) => {
       const line = run.lines.find((p) => p.line.id === part.id);
       if (!line) return;
-      const own = levelOver(partRegion(region, split, datum, line, i, roles, space.id), split.members[i - 1], run, datum);
+      const own = levelOver(partRegion(region, split, datum, line, i, roles, space.id), split.members[i - 1], {
+        run,
+        datum,
+        setback: region.setback,
+      });
       const insets = kind.insets(part.id, context, region.clear);
       if (insets) this.insets.set(part.id, insets);
       this.regions.set(part.id, asMeasured(part, insets ? within(own, insets) : own, this.context.workshop.built));
@@ -206,17 +210,22 @@ const AFTER = { up: 'above', across: 'right', deep: 'front' } as const;
  * Between sides that lean, the room over a shelf is level and as deep as that, from the sides' front at its upper face;
  * what is in it stands upright again.
  */
-function levelOver({ lean, ...region }: ClearRegion, under: DividingMember | undefined, run: RunSolution, datum: Figure): ClearRegion {
+function levelOver(
+  { lean, ...region }: ClearRegion,
+  under: DividingMember | undefined,
+  { run, datum, setback }: { readonly run: RunSolution; readonly datum: Figure; readonly setback: Length },
+): ClearRegion {
   const foot = under?.room === undefined && run.lines.find((p) => p.line.id === under?.id)?.near;
   if (!lean || !under || !foot) return region;
   const deep =
     under.deep === undefined ? region.clear.depth : size('shelf, deep', under.deep, { in: 'member', id: under.id, field: 'deep' });
-  const back = size('shelves back from the front', region.setback);
-  const rear = frontAt(lean, datum.plus(foot)).minus(back).minus(deep);
+  const front = (height: Figure) =>
+    setback === ZERO ? frontAt(lean, height) : frontAt(lean, height).minus(size('shelves back from the front', setback));
+  const rear = front(datum.plus(foot)).minus(deep);
   return {
     ...region,
     start: { ...region.start, z: rear },
-    clear: { ...region.clear, depth: frontAt(lean, region.start.y).minus(back).minus(rear) },
+    clear: { ...region.clear, depth: front(region.start.y).minus(rear) },
     setback: ZERO,
   };
 }

@@ -48,6 +48,19 @@ function solidsApart({ shape }: Solution): void {
   });
 }
 
+/** Members at an angle are in no other but where one is let into the other, or where that is told. */
+function slantedApart({ shape, checks }: Solution): void {
+  if (checks.some((c) => c.id.startsWith('overlap-'))) return;
+  const slanted = shape.members.filter((m) => !isSquare(m));
+  slanted.forEach((m, i) => {
+    for (const other of shape.members.filter((o) => isSquare(o) || slanted.indexOf(o) > i)) {
+      const cut = [...m.features, ...other.features].some((f) => [m, other].some((o) => f.mate === housedAs(o.id)));
+      const deep = cut ? 0 : overlapOf(solidOfMember(m), solidOfMember(other));
+      if (deep > 0.05) throw new Error(`${m.id} and ${other.id} lie ${deep} in each other`);
+    }
+  });
+}
+
 const isJointed = ({ joints }: Shape, { id }: Member) => joints.some((j) => j.carried === id || j.carrier === id);
 
 function partsAreAsLargeAsPlaced({ shape }: Solution): void {
@@ -140,6 +153,7 @@ test(`${RUNS} pieces of any kind, each solved once: runs close, solids do not ov
       if (stopped(s)) return;
       built += 1;
       solidsApart(s);
+      slantedApart(s);
       partsAreAsLargeAsPlaced(s);
       thingsLieInTheirSpaces(s);
       driven += screwsStayInside(s);

@@ -1,4 +1,5 @@
 import { Figure } from '../figure/index.js';
+import { sub, type Length } from '../length/index.js';
 import { alongOf, type Axis, type Inset, type PlacedRun, type PlacedSpace } from '../piece/index.js';
 import type { GapRule } from '../run/index.js';
 import { dividingMemberId } from '../interiors/index.js';
@@ -154,6 +155,17 @@ function placed(lines: readonly Bare[]): readonly TapeLine[] {
   });
 }
 
+/** What lies behind and before a space over a shelf between sides that lean, from the wall to their foot. */
+function roundShelf({ shape }: Solution, path: ReadonlySet<string>): { readonly before: readonly Bare[]; readonly after: readonly Bare[] } {
+  const space = [...shape.spaces.values()].find((s) => path.has(s.id) && s.within && shape.spaces.get(s.within.owner)?.lean);
+  const gap = (label: string, length: Length): Bare[] =>
+    space && length > 0
+      ? [{ id: `${space.id}-${label}`, kind: 'gap', label, selects: space.id, size: Figure.leaf('length', length, label) }]
+      : [];
+  if (!space) return { before: [], after: [] };
+  return { before: gap('to the wall', space.box.z0), after: gap('to the front of the foot', sub(shape.overall.depth.value, space.box.z1)) };
+}
+
 /**
  * The tape through a chosen space along an axis: from the floor, the outside left or the
  * rear, over everything on that line, to the other side.
@@ -168,6 +180,7 @@ export function tapeThrough(solution: Solution, spaceId: string, axis: TapeAxis)
   const inside = within(solution, root, axis, path);
   const { before, after } = shape.outside.ends[axis];
   const { lean } = root;
-  const lines = placed([...before, ...inside, ...after]);
+  const about = lean && axis === 'deep' ? roundShelf(solution, path) : null;
+  const lines = placed([...(about?.before ?? before), ...inside, ...(about?.after ?? after)]);
   return { axis, overall, lines: lean && axis === 'up' ? lines.map((l) => ({ ...l, along: alongOf(lean, l.size) })) : lines };
 }

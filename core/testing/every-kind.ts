@@ -6,6 +6,7 @@ import type { InPlace, PanelCase } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import type { Solution } from '../solution/index.js';
 import { anyFrame } from './any-frame.js';
+import { anyLeaning } from './any-leaning.js';
 import { piece, space, stock, thing, workshop, panels } from './samples.js';
 
 /** The same pieces each time, so that a change is held against what the last one was. */
@@ -274,4 +275,8 @@ const boxed: fc.Arbitrary<Random> = fc
   });
 
 /** A piece of any shell with an interior of any kind. */
-export const anyPiece: fc.Arbitrary<Random> = fc.oneof({ arbitrary: boxed, weight: 3 }, { arbitrary: anyFrame, weight: 2 });
+export const anyPiece: fc.Arbitrary<Random> = fc.oneof(
+  { arbitrary: boxed, weight: 3 },
+  { arbitrary: anyFrame, weight: 2 },
+  { arbitrary: anyLeaning, weight: 1 },
+);

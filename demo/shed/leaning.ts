@@ -38,7 +38,7 @@ const proofDisplay: Leaning = {
         space('papers', { name: 'papers', things: [{ thing: 'paper-pack', count: 2 }] }),
         space('envelopes', { name: 'envelopes', things: [{ thing: 'envelope-pack', count: 2 }] }),
         space('tins', { name: 'tins', things: [{ thing: 'ink-tin', count: 8 }] }),
-        space('top', { name: 'top' }),
+        space('top', { name: 'top', things: [{ thing: 'ink-tin', count: 4 }] }),
       ],
     },
   }),

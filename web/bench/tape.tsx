@@ -9,6 +9,9 @@ import { ink, inkSoft, link, onTape, paper, red, tape as tapeYellow, tapePale } 
 import { canType, type Way } from './tape-state.js';
 import { useTape, type TapeHook, type TapeOptions } from './use-tape.js';
 
+/** From how long on a gap says what it is along what leans, px. */
+const ALONG_PX = 56;
+
 /** How thick a tape is drawn, px. */
 export const TAPE_THICKNESS = 58;
 
@@ -294,12 +297,15 @@ export function Tape({ tape, label, scale, left, top, way, ...rest }: TapeProps)
             >
               {movable ? <Grip $upright={upright} /> : null}
               {(upright ? px >= 15 : px >= 34) ? <LengthText value={line.size.value} precision={rest.precision} /> : null}
-              {line.along && px >= 46 ? (
-                <small>
-                  <LengthText value={line.along.value} precision={rest.precision} /> along
-                </small>
+              {line.along && px >= ALONG_PX ? (
+                <>
+                  <small>
+                    <LengthText value={line.along.value} precision={rest.precision} />
+                  </small>
+                  <small>along</small>
+                </>
               ) : null}
-              {(upright ? px >= (line.along ? 62 : 32) : wide >= 44) && ruleName(line) ? <small>{ruleName(line)}</small> : null}
+              {(upright ? px >= (line.along ? ALONG_PX + 16 : 32) : wide >= 44) && ruleName(line) ? <small>{ruleName(line)}</small> : null}
             </Line>
           );
         })}

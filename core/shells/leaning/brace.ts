@@ -44,7 +44,13 @@ function problem(piece: Leaning, id: string, sentence: ShapeProblem['sentence'],
  * A strip over the rear edges of the sides from corner to corner of one of its spaces, screwed to both: it lies behind
  * them, so that the shelves over and under it, which stand out at the rear, stop it.
  */
-export function braceOf(piece: Leaning, lean: Lean, width: Figure, spaces: readonly PlacedSpace[], wood: Wood | null): Braced {
+export function braceOf(
+  piece: Leaning,
+  lean: Lean,
+  { width, height }: { readonly width: Figure; readonly height: Figure },
+  spaces: readonly PlacedSpace[],
+  wood: Wood | null,
+): Braced {
   const { brace } = piece;
   if (!brace || !wood) return NONE;
   const space = spaces.find((s) => s.id === brace.space);
@@ -53,8 +59,9 @@ export function braceOf(piece: Leaning, lean: Lean, width: Figure, spaces: reado
   const [cos, sin] = [u[1], -u[2]];
   const t = toMm(wood.thickness.value);
   const rear = toMm(lean.front.value) - toMm(levelWidth(piece.sides.wide, lean).value);
-  // Along the rear edges: behind them it reaches lower than on them.
-  const [from, to] = [(toMm(space.box.y0) + t * sin) / cos + CLEAR, toMm(space.box.y1) / cos - CLEAR];
+  const head = toMm(height.value) - toMm(piece.sides.flat ?? ZERO);
+  // Along the rear edges, which end where the head is cut off plumb: behind them it reaches lower than on them.
+  const [from, to] = [(toMm(space.box.y0) + t * sin) / cos + CLEAR, Math.min(toMm(space.box.y1), head) / cos - CLEAR];
   const [W, H] = [toMm(width.value), to - from];
   const placeOn = (along: number, up: number) => {
     const [s, x] = [from + up, along];

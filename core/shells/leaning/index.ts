@@ -98,7 +98,7 @@ function shape(piece: Leaning, workshop: Workshop): Shape {
   const sides = sidesOf(piece, stance, lean, width.overall, wood);
   const braceWood: Wood | null = piece.brace ? woodOf(workshop, piece.brace.stock) : null;
   const open = (piece.interior.split?.spaces ?? []).flatMap((s) => made.spaces.get(s.id) ?? []);
-  const braced = braceOf(piece, lean, width.overall, open, braceWood);
+  const braced = braceOf(piece, lean, { width: width.overall, height }, open, braceWood);
   const own = [...sides, ...braced.members];
   const onSides = new Set(inner.joints.flatMap((j) => (j.carrier === LEANING.left ? [j.carried] : [])));
   const shelves = inner.members.filter((m) => onSides.has(m.id) && m.role === 'shelf');

@@ -100,14 +100,18 @@ const FROM_EDGE = 25;
 export const CLEARANCE = mm(4.5);
 
 /** The holes through a side for the two screws into the end of a shelf: right through, and broader from outside for a plug. */
-export function plugHoles({ plugs, sides: { wide } }: Leaning, shelf: Member): (side: Member) => readonly Feature[] {
+export function plugHoles({ plugs }: Leaning, shelf: Member): (side: Member) => readonly Feature[] {
   return (side) => {
     if (!plugs) return [];
-    const { y0 } = boxOf(shelf);
-    const middle = add(y0, mm(toMm(shelf.thickness.value) / 2));
+    const box = boxOf(shelf);
     const { origin, u, v } = side.frame;
-    const from = Math.min(FROM_EDGE, toMm(wide) / 4);
-    return [from, toMm(wide) - from].flatMap((across): Feature[] => {
+    const middle = add(box.y0, mm(toMm(shelf.thickness.value) / 2));
+    // Where the shelf's rear and front lie on the side, at the middle of its thickness.
+    const out = (z: Length) => toMm(Math.round(v[1] * (middle - origin.y) + v[2] * (z - origin.z)) as Length);
+    const bevel = (toMm(shelf.thickness.value) * v[1]) / v[2] / 2;
+    const [rear, front] = [Math.max(0, out(box.z0)), Math.min(toMm(side.width.value), out(sub(box.z1, mm(bevel))))];
+    const from = Math.min(FROM_EDGE, (front - rear) / 4);
+    return [rear + from, front - from].flatMap((across): Feature[] => {
       const at: Point = { u: Math.round((middle - origin.y - v[1] * mm(across)) / u[1]) as Length, v: mm(across) };
       const face = side.inner === 'up' ? 'down' : 'up';
       const hole = { kind: 'hole', face, at, mate: shelf.id } as const;

@@ -27,9 +27,6 @@ export interface Standing {
   readonly laid: readonly Laid[];
 }
 
-/** Closer to the wall than this it touches that, mm. */
-const TOUCHES = 0.5;
-
 /** The middle of what lies on a shelf, and of the shelf itself, from the wall, mm: things stand at its front. */
 function middleOut(shelf: Member, shape: Shape, carried: Carried): number {
   const own = carried.members.get(shelf.id);
@@ -52,13 +49,12 @@ function middleOut(shelf: Member, shape: Shape, carried: Carried): number {
 export function standingOf(piece: Leaning, shape: Shape, carried: Carried, lean: { readonly degrees: number }): Standing {
   const { kg, out } = massFromWall(shape, carried);
   const weight = kg * GRAVITY;
-  const side = shape.members.find((m) => m.id === LEANING.left);
   const front = toMm(shape.outside.foot ?? shape.overall.depth.value);
   const rear = front - toMm(levelWidth(piece.sides.wide, lean).value);
-  const touching = shape.members
-    .filter((m) => toMm(boxOf(m).z0) < TOUCHES)
-    .map((m) => (m === side ? toMm(boxOf(m).y1) : toMm(boxOf(m).y0)));
-  const high = Math.max(...touching, 1);
+  // What reaches furthest to the rear touches the wall: a side by its head, a shelf by its foot.
+  const touching = shape.members.filter((m) => m.role === 'side' || m.role === 'shelf').map((m) => ({ m, box: boxOf(m) }));
+  const rearmost = touching.reduce<(typeof touching)[number] | null>((a, b) => (a && a.box.z0 <= b.box.z0 ? a : b), null);
+  const high = rearmost ? toMm(rearmost.m.role === 'side' ? rearmost.box.y1 : rearmost.box.y0) : 1;
   const laid = shape.members.flatMap((shelf): Laid[] => {
     const own = shelf.role === 'shelf' ? carried.members.get(shelf.id) : undefined;
     const onSides = own?.supports.filter((s) => s.carrier === LEANING.left || s.carrier === LEANING.right) ?? [];

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import styled from 'styled-components';
 import { Plus } from 'lucide-react';
 import type { Length } from '../../../core/length/index.js';
 import type { Overall, Piece } from '../../../core/piece/index.js';
@@ -28,6 +29,10 @@ function overallOf(from: Overall['from'], now: Length): Overall {
   return from === 'bounded' ? { from, greatest: now } : { from };
 }
 
+const Reached = styled.div`
+  margin-bottom: 12px;
+`;
+
 /** What decides one overall size. */
 function OverallForm({ reach }: { reach: Reach }) {
   const { piece, commit, setDraft, solution } = useBench();
@@ -46,22 +51,31 @@ function OverallForm({ reach }: { reach: Reach }) {
     { id: 'inside', label: 'of the clear inside' },
     ...(reach === 'depth' ? [{ id: 'sides' as const, label: 'of the sides' }] : []),
   ];
+  const head = (
+    <Row style={{ justifyContent: 'space-between' }}>
+      <h3>{whole}</h3>
+      {solution.shape.assumed.includes(reach) ? (
+        <Assumed>
+          <LengthText value={overall} precision={precision} /> assumed
+        </Assumed>
+      ) : (
+        <strong style={{ fontSize: 16 }}>
+          <LengthText value={overall} precision={precision} stacked />
+        </strong>
+      )}
+    </Row>
+  );
+  if (said && 'follows' in said)
+    return (
+      <Reached>
+        {head}
+        <Faint>{said.follows}</Faint>
+      </Reached>
+    );
   return (
-    <div style={{ marginBottom: 12 }}>
-      <Row style={{ justifyContent: 'space-between' }}>
-        <h3>{whole}</h3>
-        {solution.shape.assumed.includes(reach) ? (
-          <Assumed>
-            <LengthText value={overall} precision={precision} /> assumed
-          </Assumed>
-        ) : (
-          <strong style={{ fontSize: 16 }}>
-            <LengthText value={overall} precision={precision} stacked />
-          </strong>
-        )}
-      </Row>
-      {said && 'follows' in said ? <Faint>{said.follows}</Faint> : null}
-      <Grid hidden={said !== undefined && 'follows' in said}>
+    <Reached>
+      {head}
+      <Grid>
         <Select
           label={`${title} comes from`}
           value={rule.from}
@@ -110,7 +124,7 @@ function OverallForm({ reach }: { reach: Reach }) {
           </>
         ) : null}
       </Grid>
-    </div>
+    </Reached>
   );
 }
 

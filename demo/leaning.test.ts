@@ -1,0 +1,36 @@
+import { machiningText } from '../core/parts/index.js';
+import { mm, toMm } from '../core/length/index.js';
+import { boxOf, type Member } from '../core/piece/index.js';
+import { solved } from './solved.js';
+
+const s = solved('proof-display');
+const member = (id: string) => s.shape.members.find((m) => m.id === id) as Member;
+const fact = (name: string) => toMm(s.shape.facts.get('inside')?.find((f) => f.name === name)?.figure?.value ?? mm(0));
+const SHELVES = ['lowest', 'second', 'third', 'highest'];
+
+test('a proof display: sides of 1950 x 120 x 20 at 13° reach 1900 and stand 438.7 out', () => {
+  expect(toMm(s.shape.overall.height.value)).toBeCloseTo(1900.0, 1);
+  expect(fact('foot, out')).toBeCloseTo(438.7, 1);
+  expect(fact('sides, along')).toBe(1950);
+});
+
+test('four shelves of 330 to 195, upper faces from 420 every 433.33 to 1720, 444.73 along the side', () => {
+  const tops = SHELVES.map((id) => toMm(boxOf(member(`${id}/shelf/1`)).y1));
+  expect(tops).toEqual([420, 420 + 1300 / 3, 420 + 2600 / 3, 1720].map((y) => expect.closeTo(y, 3)));
+  expect(fact('from shelf to shelf, along the side')).toBeCloseTo(444.73, 2);
+  expect(SHELVES.map((id) => toMm(member(`${id}/shelf/1`).width.value))).toEqual([330, 285, 240, 195]);
+  expect(SHELVES.map((id) => toMm(member(`${id}/shelf/1`).length.value))).toEqual([656, 656, 656, 656]);
+});
+
+test('housings 8 deep are 18.47 along the side, from 412.6 on; plugs leave 7 under the heads of the screws', () => {
+  expect(fact('housing, along the side')).toBeCloseTo(18.47, 2);
+  const [part] = s.parts;
+  if (!part) throw new Error('it has parts');
+  const first = part.features.find((f) => f.kind === 'housing');
+  // 402 / cos 13° from its level end to the lower face of the lowest shelf.
+  expect(first && machiningText(first, part, { unit: 'mm', step: mm(0.1) })).toBe(
+    'housing ≈18.5 long along the edges, 8 deep, on the inside, aslant by 13.0°, ≈412.6 along either edge from the lower end',
+  );
+  expect(fact('left under the head of a screw')).toBe(7);
+  expect(s.checks.filter((c) => c.severity === 'stop')).toEqual([]);
+});
