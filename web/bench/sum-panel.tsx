@@ -123,9 +123,11 @@ function Opening({ name, figure, children }: { name: string; figure: Figure; chi
 
 /** What else follows for the selected space: the sizes of its drawer, its slats, its cells, and how they are made. */
 function FactsOf() {
-  const { solution, selection } = useBench();
+  const { solution, selection, piece } = useBench();
   const precision = usePrecision();
-  const facts = solution.shape.facts.get(selection) ?? [];
+  const { facts: all, outside } = solution.shape;
+  // What is told of the whole piece is told where a member of its shell is selected.
+  const facts = all.get(selection) ?? (outside.members.has(selection) ? all.get(piece.interior.id) : undefined) ?? [];
   return facts.map(({ name, figure, count, remark }) => {
     if (count) {
       return (
