@@ -3,6 +3,7 @@ import { VERSION } from '../core/formats/versions/index.js';
 import { mm } from '../core/length/index.js';
 import { CASES } from './shed/cases.js';
 import { DRAWERS } from './shed/drawers.js';
+import { FOLDING } from './shed/folding.js';
 import { FRAMES } from './shed/frames.js';
 import { LEANING } from './shed/leaning.js';
 import { THINGS } from './shed/library.js';
@@ -36,6 +37,9 @@ export const PRINT_SHED: ProjectFile = {
   },
   readings: READINGS,
   pieces: Object.fromEntries(
-    Object.entries({ ...CASES, ...DRAWERS, ...RACKS, ...FRAMES, ...LEANING }).map(([id, piece]) => [id, { piece, letters: {} }]),
+    Object.entries({ ...CASES, ...DRAWERS, ...RACKS, ...FRAMES, ...LEANING, ...FOLDING }).map(([id, piece]) => [
+      id,
+      { piece, letters: {} },
+    ]),
   ),
 };

@@ -77,7 +77,10 @@ export function tippingCases(shape: Shape, carried: Carried): readonly TippingCa
   const bodyOf = new Map(shape.bodies.flatMap((b) => b.spaces.map((id) => [id, b] as const)));
   const pullAt = toMm(shape.overall.height.value);
   const fillings: readonly Fullness[] = ['empty', 'top only', 'open drawers only', 'all'];
-  return posesOf(shape.bodies).flatMap((pose) => {
+  // Put away it stands on nothing.
+  const away = new Set(shape.bodies.flatMap((b) => (b.away ? [b.id] : [])));
+  const stands = posesOf(shape.bodies).filter(({ pose }) => ![...pose].some(([id, part]) => part > 0 && away.has(id)));
+  return stands.flatMap((pose) => {
     const members = posed(shape.members, shape.bodies, pose.pose);
     // What stands on feet of its own neither pulls nor is leaned on.
     const out = shape.bodies.filter((b) => (pose.pose.get(b.id) ?? 0) > 0);

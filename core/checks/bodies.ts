@@ -5,13 +5,15 @@ import { fromUnits, mm } from '../length/index.js';
 import { overlapOf, type Solid } from '../solid/index.js';
 import {
   boxOf,
+  boxRound,
   overlap,
   solidOfMember,
-  solidsOnTheWay,
+  statesOnTheWay,
   sweptBox,
   type Body,
   type Box,
   type Member,
+  type OnTheWay,
   type Piece,
   type PieceEdit,
   type Shape,
@@ -47,31 +49,56 @@ const LEAST = 0.05;
 
 const comesInto = (solid: Solid, other: Member) => overlapOf(solid, solidOfMember(other)) > LEAST;
 
-/** What turns, at the states of its way: what it passes is only met where one of them comes into it. */
-function statesOf(member: Member, body: Body): readonly Solid[] | null {
-  return body.motion.kind === 'turn' ? solidsOnTheWay(member, body) : null;
+/** A member on its way: the box that it stays in, and for what turns it at states of its way, each with its own box. */
+interface Moved {
+  readonly member: Member;
+  readonly box: Box;
+  readonly swept: Box;
+  readonly states: readonly OnTheWay[] | null;
 }
 
-/** What a body runs into on its way: a member that stays, or one of another body. */
-function hits(body: Body, all: readonly Boxed[]): Check[] {
-  const own = new Set(body.members);
-  const moving = all
-    .filter(({ member }) => own.has(member.id))
-    .map((b) => ({ ...b, swept: sweptBox(b.member, body), states: statesOf(b.member, body) }));
-  const inTheWay = all.find(
-    ({ member, box }) =>
-      // What already stands in room of its own, such as a board let into a groove, is not run into by moving along.
-      !own.has(member.id) &&
-      moving.some((m) => overlap(m.swept, box) && !overlap(m.box, box) && (!m.states || m.states.some((s) => comesInto(s, member)))),
-  )?.member;
+function onTheWay({ member, box }: Boxed, body: Body, bodies: readonly Body[]): Moved {
+  if (body.motion.kind === 'slide') return { member, box, swept: sweptBox(member, body, bodies), states: null };
+  const states = statesOnTheWay(member, body, bodies);
+  return { member, box, swept: boxRound(states.map((s) => s.box)), states };
+}
+
+/** Whether two that turn together come into each other, each at the same states. */
+const meetOnTheWay = (a: Moved, b: Moved): boolean =>
+  overlap(a.swept, b.swept) &&
+  (a.states ?? []).some((at, i) => {
+    const other = b.states?.[i];
+    return other !== undefined && overlap(at.box, other.box) && overlapOf(at.solid(), other.solid()) > LEAST;
+  });
+
+/** Whether what moves comes into what stays; what already stands in room of its own, such as a board let into a groove, is not run into. */
+function runsInto({ member, box, swept, states }: Moved, there: Boxed): boolean {
+  if (!overlap(swept, there.box)) return false;
+  if (!states) return !overlap(box, there.box);
+  const met = states.some((s) => overlap(s.box, there.box) && comesInto(s.solid(), there.member));
+  return met && !comesInto(solidOfMember(member), there.member);
+}
+
+/** What a body runs into on its way: a member that stays, one of another body, or one of what it is on. */
+function hits(body: Body, all: readonly Boxed[], { bodies }: Shape): Check[] {
+  const lead = bodies.find((b) => b.id === body.on);
+  const of = (b: Body) => all.filter(({ member }) => b.members.includes(member.id)).map((m) => onTheWay(m, b, bodies));
+  const moving = of(body);
+  const along = bodies.filter((b) => b.on === body.id || b === lead);
+  const passed = new Set([...body.members, ...(body.outOf ?? []), ...along.flatMap((b) => b.members)]);
+  const ways = lead ? of(lead) : [];
+  const inTheWay =
+    all.find((b) => !passed.has(b.member.id) && moving.some((m) => runsInto(m, b)))?.member ??
+    ways.find((other) => moving.some((m) => meetOnTheWay(m, other)))?.member;
   if (!inTheWay) return [];
+  const away = (body.away ?? lead?.away)?.[1];
   return [
     {
       id: `hits-${body.id}`,
       severity: 'stop',
       state: 'fails',
       about: { kind: 'space', id: body.id },
-      sentence: say`${body.label} runs into ${inTheWay.label} when it is drawn out.`,
+      sentence: say`${body.label} ${away ? 'run' : 'runs'} into ${inTheWay.label} ${away ? `on their way to be ${away}` : 'when it is drawn out'}.`,
       fixes: [],
     },
   ];
@@ -113,21 +140,33 @@ function tips(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop):
   if (!worst || worst.tipping.state === 'fine') {
     if (!worst || unknown.length === 0) return [];
     const sentence = say`Whether it tips is not judged, since the mass of ${unknown.join(', ')} is not known.`;
-    return [{ id: 'tips-unknown', severity: 'look', state: 'not judged', about: { kind: 'piece' }, sentence, fixes: TO_WALL }];
+    return [
+      {
+        id: 'tips-unknown',
+        severity: 'look',
+        state: 'not judged',
+        about: { kind: 'piece' },
+        sentence,
+        fixes: shape.outside.carried ? [] : TO_WALL,
+      },
+    ];
   }
   const { pose, filling, kg, tipping } = worst;
-  const how = say`${pose.id === 'shut' ? 'With everything shut' : `With ${pose.label}`} and ${FILLED[filling]}`;
+  const wall = shape.outside.carried !== true;
+  const how = say`${pose.id === 'shut' ? (wall ? 'With everything shut' : 'Standing,') : `With ${pose.label}`} and ${FILLED[filling]}`;
   const about = { kind: 'piece' } as const;
-  const fixes = [...standingWider(piece, workshop), ...TO_WALL];
+  const fixes = [...standingWider(piece, workshop), ...(wall ? TO_WALL : [])];
+  const way = wall ? say` Fix it to the wall.` : say``;
   if (tipping.margin < 0) {
     const out = len(fromUnits(-tipping.margin * 80_000));
-    const sentence = say`${how} its ${mass(kg)} hang ${out} in front of its feet: it tips over. Fix it to the wall.`;
+    const sentence = say`${how} its ${mass(kg)} hang ${out} in front of its feet: it tips over.${way}`;
     return [{ id: 'tips-open', severity: 'stop', state: 'fails', about, sentence, fixes }];
   }
   const child = tipping.onDrawer === null ? [] : say`, or ${mass(tipping.onDrawer)} on the open drawer,`;
   const should = say`it should stand ${force(PASS.pull)} and ${mass(PASS.onDrawer)}`;
-  const sentence = say`${how} a pull of ${force(tipping.pull)} at the top${child} tips it; ${should}. Fix it to the wall.`;
-  return [{ id: 'tips-child', severity: 'stop', state: 'fails', about, sentence, fixes }];
+  const sentence = say`${how} a pull of ${force(tipping.pull)} at the top${child} tips it; ${should}.${way}`;
+  // A light table that is carried about tips under a pull, and is told so; what stands for good is not to.
+  return [{ id: 'tips-child', severity: wall ? 'stop' : 'look', state: 'fails', about, sentence, fixes }];
 }
 
 const FILLED = {
@@ -160,7 +199,7 @@ function covered(shape: Shape): Check[] {
 export function bodyChecks(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): Check[] {
   const slid = shape.bodies.filter((b) => onSlides(b, carried)?.state === 'fine');
   const boxes = shape.bodies.length > 0 ? shape.members.map((member): Boxed => ({ member, box: boxOf(member) })) : [];
-  const faults = shape.bodies.flatMap((body) => [...rated(body, carried), ...hits(body, boxes)]);
+  const faults = shape.bodies.flatMap((body) => [...rated(body, carried), ...hits(body, boxes, shape)]);
   const good: Check[] =
     slid.length > 0
       ? [

@@ -164,7 +164,8 @@ const TALL = mm(600);
 
 /** Free-standing storage over 600 mm is told to be fixed to the wall regardless of its sums. */
 function tipping(piece: Piece, shape: Shape): Check[] {
-  // What hangs there is on the wall as it is.
+  // What hangs there is on the wall as it is, and what is carried about is never fixed to it.
+  if (shape.outside.carried) return [];
   if (shape.overall.height.value <= TALL || piece.fixedToWall || hangs(shape)) return [];
   return [
     {

@@ -1,22 +1,8 @@
 import { len, say, type Sentence } from '../figure/index.js';
 import { ZERO, least, negative, sub, type Length } from '../length/index.js';
-import { boxOf, overlap, shiftBox, sweptBox, type Body, type Box, type Shape } from '../piece/index.js';
+import { boxOf, boxRound, overlap, shiftBox, sweptBox, type Body, type Box, type Shape } from '../piece/index.js';
 import { valuesOf, type Obstacle, type Opening } from '../survey/index.js';
 import type { Check } from '../finding/index.js';
-
-/** The box that holds all of some boxes. */
-function around(boxes: readonly Box[]): Box {
-  const low = (pick: (b: Box) => Length) => Math.min(...boxes.map(pick)) as Length;
-  const high = (pick: (b: Box) => Length) => Math.max(...boxes.map(pick)) as Length;
-  return {
-    x0: low((b) => b.x0),
-    x1: high((b) => b.x1),
-    y0: low((b) => b.y0),
-    y1: high((b) => b.y1),
-    z0: low((b) => b.z0),
-    z1: high((b) => b.z1),
-  };
-}
 
 function boxOfObstacle(o: Obstacle): Box {
   const end = (a: Length, d: Length) => (a + d) as Length;
@@ -49,15 +35,17 @@ export function reachChecks(shape: Shape, opening: Opening, standing: Box): read
   const members = new Map(shape.members.map((m) => [m.id, m] as const));
   return shape.bodies.flatMap((body): Check[] => {
     const own = body.members.flatMap((id) => members.get(id) ?? []);
-    if (own.length === 0) return [];
-    const swept = own.map((m) => shiftBox(sweptBox(m, body), at));
+    // What is put away is not in its place then.
+    const put = body.away ?? shape.bodies.find((b) => b.id === body.on)?.away;
+    if (own.length === 0 || put) return [];
+    const swept = own.map((m) => shiftBox(sweptBox(m, body, shape.bodies), at));
     const shut = own.map((m) => shiftBox(boxOf(m), at));
     const obstacle = opening.obstacles.find((o) => {
       const there = boxOfObstacle(o);
       // What is in the way of the piece while it is shut is told by its own check.
       return swept.some((b) => overlap(b, there)) && !shut.some((b) => overlap(b, there));
     });
-    const sentence = obstacle ? say`${body.label} runs into ${obstacle.name} when it is drawn out.` : wrong(body, around(swept), opening);
+    const sentence = obstacle ? say`${body.label} runs into ${obstacle.name} when it is drawn out.` : wrong(body, boxRound(swept), opening);
     if (!sentence) return [];
     return [{ id: `reach-${body.id}`, severity: 'stop', state: 'fails', about: { kind: 'space', id: body.id }, sentence, fixes: [] }];
   });

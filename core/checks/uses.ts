@@ -1,7 +1,9 @@
 import { len, say, type Sentence } from '../figure/index.js';
 import { pieceFix, type Check, type Fix } from '../finding/index.js';
 import { ZERO, add, greatest, mm, scale, sub, type Length } from '../length/index.js';
-import { boxOf, overlap, type Box, type Letters, type Piece, type Shape } from '../piece/index.js';
+import { isBlock } from '../carry/index.js';
+import { boxOf, overlap, solidOfBox, solidOfMember, type Box, type Letters, type Piece, type Shape } from '../piece/index.js';
+import { overlapOf } from '../solid/index.js';
 import { measureOf, type Person, type Workshop } from '../project/index.js';
 import { nameOf } from './names.js';
 
@@ -60,7 +62,9 @@ function knees({ shape, who, letters }: Using): Check {
     z0: greatest([ZERO, sub(front, KNEES.deep)]),
     z1: front,
   };
-  const inTheWay = shape.members.filter((m) => overlap(boxOf(m), room));
+  const solid = solidOfBox(room);
+  // What lies at an angle leaves room in its least box.
+  const inTheWay = shape.members.filter((m) => overlap(boxOf(m), room) && (isBlock(m) || overlapOf(solidOfMember(m), solid) > 0));
   const lowest = inTheWay.sort((a, b) => boxOf(a).y0 - boxOf(b).y0)[0];
   if (!lowest)
     return check(

@@ -112,6 +112,17 @@ export function sceneOf(solution: Solution, pose: Pose = SHUT, apart = 0): Scene
 
 /** The true outline of a member as it lies on the bench, its holes after it: loops of straight lines, mm along u and v. */
 export function flatOutline(member: Member): readonly (readonly (readonly [u: number, v: number])[])[] {
+  if (member.section) {
+    const [l, w] = [toMm(member.length.value), toMm(member.width.value)];
+    return [
+      [
+        [0, 0],
+        [l, 0],
+        [l, w],
+        [0, w],
+      ],
+    ];
+  }
   const { outline, holes } = solidOfMember(member).form.profile;
   return [outline, ...holes].map((loop) => cornersOf(loop));
 }

@@ -259,7 +259,8 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
       setOrDelete(member, 'rail', edit.rail);
       setOrDelete(member, 'room', edit.room);
       // What only panels have goes with the panel.
-      if (edit.rail !== null || edit.room !== null) for (const key of ['strip', 'doubled', 'toBack', 'fix', 'deep'] as const) delete member[key];
+      if (edit.rail !== null || edit.room !== null)
+        for (const key of ['strip', 'doubled', 'toBack', 'fix', 'deep'] as const) delete member[key];
       return piece;
     }
     case 'own-depth':

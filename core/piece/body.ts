@@ -1,9 +1,18 @@
 import type { Figure, Sentence } from '../figure/index.js';
 import { fromUnits, toMm, type Length } from '../length/index.js';
-import { placingAfter, solidAfter, type Motion as Moving, type Solid } from '../solid/index.js';
+import {
+  placeOf,
+  placesOf,
+  placingAfter,
+  solidAfter,
+  type Motion as Moving,
+  type Placing,
+  type Solid,
+  type Vector,
+} from '../solid/index.js';
 import type { Joint } from './joint.js';
 import type { Box, Direction, Member, Place } from './member.js';
-import { boxOf, boxOfSolid, solidOfMember } from './solid.js';
+import { boxOf, solidOfMember } from './solid.js';
 
 /** How a body moves from shut to its limit: along a line, or about an axis through a place, right-handed. */
 export type Motion =
@@ -24,6 +33,12 @@ export interface Body {
   readonly heldOut?: readonly Joint[];
   /** It stands on feet of its own wherever it is, so that nothing that leans on it tips the piece. */
   readonly standsOut?: true;
+  /** The body that it is on, and moves with as that goes: its own motion is told as that one is shut. */
+  readonly on?: string;
+  /** What it is lifted out of before it goes, so that it does not run into that. */
+  readonly outOf?: readonly string[];
+  /** What the piece is called shut, and at the limit of this, where it is put away and stands on nothing. */
+  readonly away?: readonly [shut: string, away: string];
 }
 
 /** How far each body stands out: those that are not named are shut. */
@@ -40,10 +55,13 @@ export interface NamedPose {
 
 /** The poses of some bodies; only `shut` where nothing moves. */
 export function posesOf(bodies: readonly Body[]): readonly NamedPose[] {
-  const shut: NamedPose = { id: 'shut', label: 'shut', pose: SHUT };
-  if (bodies.length === 0) return [shut];
-  const each = bodies.map((b): NamedPose => ({ id: `open-${b.id}`, label: `${b.label} open`, pose: new Map([[b.id, 1]]) }));
-  return [shut, ...each, { id: 'open', label: 'all open', pose: new Map(bodies.map((b) => [b.id, 1])) }];
+  const lead = bodies.filter((b) => b.on === undefined);
+  const put = lead.find((b) => b.away)?.away;
+  const shut: NamedPose = { id: 'shut', label: put?.[0] ?? 'shut', pose: SHUT };
+  if (lead.length === 0) return [shut];
+  const each = lead.map((b): NamedPose => ({ id: `open-${b.id}`, label: b.away?.[1] ?? `${b.label} open`, pose: new Map([[b.id, 1]]) }));
+  const all = { id: 'open', label: 'all open', pose: new Map(lead.map((b) => [b.id, 1])) };
+  return put && lead.length === 1 ? [shut, ...each] : [shut, ...each, all];
 }
 
 /** How far a body has slid in a pose; not at all where it turns. */
@@ -73,10 +91,20 @@ export function shiftBox(box: Box, by: Place): Box {
   };
 }
 
-/** A member turned with its body. */
-function turnedWith(member: Member, body: Body, part: number): Member {
+/** What a body is on, from itself on. */
+function ridesOn(body: Body, bodies: readonly Body[]): readonly Body[] {
+  const lead = bodies.find((b) => b.id === body.on);
+  return lead ? [body, lead] : [body];
+}
+
+/** How far a body has come in a pose: as far as what it is on. */
+const partOf = ({ id, on }: Body, pose: Pose): number => pose.get(on ?? id) ?? 0;
+
+/** A member turned with its body, and with what that is on. */
+function turnedWith(member: Member, rides: readonly Body[], part: number): Member {
   const { origin, ...ways } = member.frame;
-  const after = placingAfter(movingOf(body), part, { ...ways, origin: [toMm(origin.x), toMm(origin.y), toMm(origin.z)] });
+  const start: Placing = { ...ways, origin: [toMm(origin.x), toMm(origin.y), toMm(origin.z)] };
+  const after = rides.reduce((at, b) => placingAfter(movingOf(b), part, at), start);
   const [x, y, z] = after.origin.map((mm) => fromUnits(mm * 80_000)) as unknown as readonly [Length, Length, Length];
   return { ...member, frame: { u: after.u, v: after.v, n: after.n, origin: { x, y, z } } };
 }
@@ -88,8 +116,8 @@ export function posed(members: readonly Member[], bodies: readonly Body[], pose:
     const body = bodyOf.get(member.id);
     if (!body) return member;
     if (body.motion.kind === 'turn') {
-      const part = pose.get(body.id) ?? 0;
-      return part === 0 ? member : turnedWith(member, body, part);
+      const part = partOf(body, pose);
+      return part === 0 ? member : turnedWith(member, ridesOn(body, bodies), part);
     }
     const by = shiftOf(body, pose);
     const { origin } = member.frame;
@@ -104,18 +132,61 @@ export function posed(members: readonly Member[], bodies: readonly Body[], pose:
 /** So many states on the way of what turns are looked at. */
 const STATES = 24;
 
-/** A member as a solid at states of its way, from shut to the limit of its body; for what slides both ends are enough with what lies between. */
-export function solidsOnTheWay(member: Member, body: Body): readonly Solid[] {
-  const moving = movingOf(body);
-  return Array.from({ length: STATES + 1 }, (_, i) => solidAfter(moving, i / STATES, solidOfMember(member)));
+/** A member somewhere on its way: the least box round it, and the solid it is, where that is asked for. */
+export interface OnTheWay {
+  readonly box: Box;
+  readonly solid: () => Solid;
+}
+
+/** The piece's own directions. */
+const AS_IT_IS: Placing = { origin: [0, 0, 0], u: [1, 0, 0], v: [0, 1, 0], n: [0, 0, 1] };
+
+/** The least box round places that were turned. */
+function boxAt(corners: readonly Vector[], placing: Placing): Box {
+  const [low, high] = [
+    [Infinity, Infinity, Infinity],
+    [-Infinity, -Infinity, -Infinity],
+  ] as [number[], number[]];
+  for (const corner of corners) {
+    const at = placeOf(placing, corner);
+    for (const k of [0, 1, 2] as const) {
+      if (at[k] < (low[k] as number)) low[k] = at[k];
+      if (at[k] > (high[k] as number)) high[k] = at[k];
+    }
+  }
+  const [x0, y0, z0] = low.map((mm) => fromUnits(mm * 80_000)) as [Length, Length, Length];
+  const [x1, y1, z1] = high.map((mm) => fromUnits(mm * 80_000)) as [Length, Length, Length];
+  return { x0, x1, y0, y1, z0, z1 };
+}
+
+/** A member at states of its way, from shut to the limit of its body and of what that is on; for what slides both ends are enough with what lies between. */
+export function statesOnTheWay(member: Member, body: Body, bodies: readonly Body[]): readonly OnTheWay[] {
+  const moving = ridesOn(body, bodies).map(movingOf);
+  const still = solidOfMember(member);
+  const corners = still.bodies.flatMap(placesOf);
+  return Array.from({ length: STATES + 1 }, (_, i): OnTheWay => {
+    const part = i / STATES;
+    return {
+      box: boxAt(
+        corners,
+        moving.reduce((at, m) => placingAfter(m, part, at), AS_IT_IS),
+      ),
+      solid: () => moving.reduce((at, m) => solidAfter(m, part, at), still),
+    };
+  });
 }
 
 /** The least box that a member stays in on its way from shut to the limit of its body. */
-export function sweptBox(member: Member, body: Body): Box {
+export function sweptBox(member: Member, body: Body, bodies: readonly Body[]): Box {
   const all =
     body.motion.kind === 'slide'
       ? [boxOf(member), shiftBox(boxOf(member), shiftOf(body, new Map([[body.id, 1]])))]
-      : solidsOnTheWay(member, body).map(boxOfSolid);
+      : statesOnTheWay(member, body, bodies).map((s) => s.box);
+  return boxRound(all);
+}
+
+/** The least box round some boxes. */
+export function boxRound(all: readonly Box[]): Box {
   const least = (key: keyof Box) => Math.min(...all.map((box) => box[key])) as Length;
   const most = (key: keyof Box) => Math.max(...all.map((box) => box[key])) as Length;
   return { x0: least('x0'), x1: most('x1'), y0: least('y0'), y1: most('y1'), z0: least('z0'), z1: most('z1') };

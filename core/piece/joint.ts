@@ -14,7 +14,8 @@ export type Bearing =
   | 'glued'
   | 'screwed along'
   | 'held along'
-  | 'hung';
+  | 'hung'
+  | 'pivot';
 
 /** What holds the rear edge of a panel to a back. */
 export type HeldTo = 'glue' | { readonly studs: number };

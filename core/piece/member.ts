@@ -137,7 +137,11 @@ export type Role =
   | 'bumper'
   | 'stop'
   | 'stiffener'
-  | 'splice plate';
+  | 'splice plate'
+  | 'leg'
+  | 'pivot bar'
+  | 'seat bar'
+  | 'stretcher';
 
 /** How a cutting size is brought to the shop precision: what goes between is rounded down, what covers or is trimmed in place is rounded up. */
 export type Purpose = 'between' | 'covers' | 'trimmed';
@@ -171,6 +175,8 @@ export interface Member {
   readonly housedWith?: string;
   /** What of its height the screws in its ends keep out of, from its foot and from its head, so that they pass those of what meets there. */
   readonly screwsClear?: { readonly foot: Length; readonly head: Length };
+  /** Across its length, in v and n, where it is no rectangle there: a rod, a rebated bar. */
+  readonly section?: Outline;
   /** Held so that it may move across its grain. */
   readonly slides?: true;
   /** So many more of it are cut, to spare. */

@@ -140,6 +140,8 @@ export interface Outside {
   readonly behind: ReadonlySet<string>;
   /** How far what lies above stands out in front, where it should cover the fronts. */
   readonly cover?: Length;
+  /** It is carried about, so that it is never fixed to a wall. */
+  readonly carried?: true;
   /** A way of making it lower across its corners while it is stood up. */
   readonly lower?: { readonly way: string; readonly diagonal: Length; readonly edit: PieceEdit };
 }

@@ -13,7 +13,7 @@ import {
   posed,
   rectangular,
   solidOfMember,
-  solidsOnTheWay,
+  statesOnTheWay,
   sweptBox,
   uprightFrame,
   type Body,
@@ -101,11 +101,11 @@ describe('a lid hinged at its rear edge', () => {
   test('comes past what stands in its quarter circle, and not past what stands beyond', () => {
     const meets = (y: number, z: number) => {
       const there = solidOfMember(board(10, 10, { frame: flatFrame({ x: mm(100), y: mm(y), z: mm(z) }) }));
-      return solidsOnTheWay(lid, body).some((s) => overlapOf(s, there) > 0.05);
+      return statesOnTheWay(lid, body, []).some((s) => overlapOf(s.solid(), there) > 0.05);
     };
     expect(meets(200, 200)).toBe(true);
     // 300 x 300 is further from the hinge than the lid is deep.
     expect(meets(290, 290)).toBe(false);
-    expect(toMm(sweptBox(lid, body).y1)).toBeCloseTo(300.7, 0);
+    expect(toMm(sweptBox(lid, body, []).y1)).toBeCloseTo(300.7, 0);
   });
 });

@@ -1,6 +1,6 @@
 import { ZERO, add, fromUnits, toMm, type Length } from '../length/index.js';
 import { reachOf, solidOf, volumeOf, type Loop, type Placing, type Solid, type Vector } from '../solid/index.js';
-import type { Box, Frame, Member, Outline, Place } from './member.js';
+import type { Box, Frame, Member, Outline, Place, Point } from './member.js';
 
 const vector = ({ x, y, z }: Place): Vector => [toMm(x), toMm(y), toMm(z)];
 
@@ -15,8 +15,8 @@ function loopOf({ start, sides }: Outline): Loop {
 export const placingOf = ({ frame }: Pick<Member, 'frame'>): Placing => ({ ...frame, origin: vector(frame.origin) });
 
 /** Whether a member is a plain board: a rectangle as long and as wide as it is told, with no holes and square ends. */
-export function isPlain({ outline, holes, ends, length, width }: Member): boolean {
-  if (holes?.length || ends?.length) return false;
+export function isPlain({ outline, holes, ends, length, width, section }: Member): boolean {
+  if (holes?.length || ends?.length || section) return false;
   const { start, sides } = outline;
   const corners = [start, ...sides.map((s) => s.to)];
   const atCorner = corners.every(({ u, v }) => (u === ZERO || u === length.value) && (v === ZERO || v === width.value));
@@ -32,15 +32,52 @@ export function solidOfMember(member: Member): Solid {
   let solid = solids.get(member);
   if (!solid) {
     const { outline, holes = [], ends = [], thickness } = member;
-    solid = solidOf({
-      profile: { outline: loopOf(outline), holes: holes.map(loopOf) },
-      thickness: toMm(thickness.value),
-      cuts: ends.map(({ normal, at }) => ({ normal, at: toMm(at) })),
-      placing: placingOf(member),
-    });
+    solid = member.section
+      ? sweptAlong(member, member.section)
+      : solidOf({
+          profile: { outline: loopOf(outline), holes: holes.map(loopOf) },
+          thickness: toMm(thickness.value),
+          cuts: ends.map(({ normal, at }) => ({ normal, at: toMm(at) })),
+          placing: placingOf(member),
+        });
     solids.set(member, solid);
   }
   return solid;
+}
+
+/** A box of the piece as a solid. */
+export function solidOfBox({ x0, x1, y0, y1, z0, z1 }: Box): Solid {
+  const [w, h] = [toMm(fromUnits(x1 - x0)), toMm(fromUnits(y1 - y0))];
+  const corners = [
+    [w, 0],
+    [w, h],
+    [0, h],
+    [0, 0],
+  ] as const;
+  return solidOf({
+    profile: { outline: { start: [0, 0], sides: corners.map((to) => ({ to })) }, holes: [] },
+    thickness: toMm(fromUnits(z1 - z0)),
+    cuts: [],
+    placing: { origin: vector({ x: x0, y: y0, z: z0 }), u: [1, 0, 0], v: [0, 1, 0], n: [0, 0, 1] },
+  });
+}
+
+/** A section across u, swept along it. */
+function sweptAlong(member: Member, section: Outline): Solid {
+  const { u, v, n, origin } = placingOf(member);
+  return solidOf({
+    profile: { outline: loopOf(section), holes: [] },
+    thickness: toMm(member.length.value),
+    cuts: [],
+    placing: { origin, u: v, v: n, n: u },
+  });
+}
+
+/** A circle as a section, so far across. */
+export function circle(across: Length): Outline {
+  const half = fromUnits(across / 2);
+  const at = (u: Length): Point => ({ u, v: half });
+  return { start: at(ZERO), sides: [across, ZERO].map((u) => ({ kind: 'arc', to: at(u), bulge: 1 })) };
 }
 
 /** The volume of a member, mm³, and the middle of its mass in the piece, mm. */

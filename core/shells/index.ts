@@ -5,6 +5,7 @@ import { shellOf } from './kinds.js';
 export * from './kinds.js';
 export type * from './kind.js';
 export * from './panel-case/spec.js';
+export * from './folding/spec.js';
 export * from './frame/spec.js';
 export * from './in-place/spec.js';
 export * from './leaning/spec.js';

@@ -107,16 +107,56 @@ export function massOf(bodies: readonly Convex[]): { readonly volume: number; re
 }
 
 /** The least and the greatest of a body along a direction, mm. */
-export function extentOf({ faces }: Convex, direction: Vector): readonly [least: number, greatest: number] {
+export function extentOf(body: Convex, [x, y, z]: Vector): readonly [least: number, greatest: number] {
   let [least, greatest] = [Infinity, -Infinity];
-  for (const { corners } of faces)
-    for (const p of corners) {
-      const at = dot(direction, p);
-      least = Math.min(least, at);
-      greatest = Math.max(greatest, at);
-    }
+  for (const p of placesOf(body)) {
+    const at = x * p[0] + y * p[1] + z * p[2];
+    if (at < least) least = at;
+    if (at > greatest) greatest = at;
+  }
   return [least, greatest];
 }
+
+/** The corners of a body, each once, and which of them those of each face are. */
+interface Places {
+  readonly all: readonly Vector[];
+  readonly byFace: readonly (readonly number[])[];
+}
+
+/** Bodies never change, so that their corners, which several faces share, are gathered once. */
+const places = new WeakMap<Convex, Places>();
+
+function gathered(body: Convex): Places {
+  let known = places.get(body);
+  if (!known) {
+    const all: Vector[] = [];
+    const indexOf = (p: Vector) => {
+      const at = all.findIndex((q) => isAt(p, q));
+      return at >= 0 ? at : all.push(p) - 1;
+    };
+    known = { all, byFace: body.faces.map(({ corners }) => corners.map(indexOf)) };
+    places.set(body, known);
+  }
+  return known;
+}
+
+/** The corners of a body, each once. */
+export const placesOf = (body: Convex): readonly Vector[] => gathered(body).all;
+
+/** A body moved as a whole: its corners, and by `turn` the normals of its faces. */
+export function movedBody(body: Convex, move: (place: Vector) => Vector, turn: (way: Vector) => Vector): Convex {
+  const { all, byFace } = gathered(body);
+  const at = all.map(move);
+  const faces = body.faces.map(({ normal }, i): Face => ({
+    corners: (byFace[i] as readonly number[]).map((k) => at[k] as Vector),
+    normal: turn(normal),
+  }));
+  const moved: Convex = { faces };
+  places.set(moved, { all: at, byFace });
+  return moved;
+}
+
+const isAt = (p: Vector, q: Vector) => Math.abs(p[0] - q[0]) < CLOSE && Math.abs(p[1] - q[1]) < CLOSE && Math.abs(p[2] - q[2]) < CLOSE;
 
 /** The directions of the edges of a body, each once. */
 function edgesOf({ faces }: Convex): readonly Vector[] {
@@ -209,7 +249,9 @@ function sharedAlong(a: Convex, b: Convex, d: Vector): number {
 
 /** The directions that may separate two convex bodies: the normals of both, and what is square to an edge of each. */
 function* separating(a: Convex, b: Convex): Generator<Vector> {
-  for (const { normal } of [...a.faces, ...b.faces]) yield normal;
+  // Those of the plainer one first: most that are apart are so along one of them.
+  const [few, many] = a.faces.length <= b.faces.length ? [a, b] : [b, a];
+  for (const { normal } of [...few.faces, ...many.faces]) yield normal;
   const others = edgesOf(b);
   for (const e of edgesOf(a))
     for (const f of others) {

@@ -1,4 +1,18 @@
-import { CLOSE, cutBy, depthOf, extentOf, boxGap, gapOf, isBox, massOf, prism, type Convex, type Face, type Plane } from './convex.js';
+import {
+  CLOSE,
+  cutBy,
+  depthOf,
+  extentOf,
+  boxGap,
+  gapOf,
+  isBox,
+  massOf,
+  movedBody,
+  prism,
+  type Convex,
+  type Face,
+  type Plane,
+} from './convex.js';
 import { convexPieces, type Profile } from './profile.js';
 import { dot, minus, plus, scaled, turned, type Vector } from './vector.js';
 
@@ -102,7 +116,7 @@ export function solidAfter(motion: Motion, part: number, { form, bodies }: Solid
   const turn = (d: Vector) => minus(move(d), move([0, 0, 0]));
   return {
     form: { ...form, placing: placingAfter(motion, part, form.placing) },
-    bodies: bodies.map(({ faces }) => ({ faces: faces.map((f) => ({ corners: f.corners.map(move), normal: turn(f.normal) })) })),
+    bodies: bodies.map((body) => movedBody(body, move, turn)),
   };
 }
 

@@ -47,6 +47,17 @@ export const STOCK: ProjectFile['stock'] = {
     price: 34,
     onHand: 1,
   },
+  'birch-18-faced': {
+    name: 'Birch ply 18, calibrated',
+    form: 'sheet',
+    material: 'birch-plywood',
+    nominal: mm(18),
+    thickness: mm(18),
+    length: mm(1500),
+    width: mm(1500),
+    price: 58,
+    onHand: 1,
+  },
   'mdf-18': {
     name: 'MDF 18',
     form: 'sheet',

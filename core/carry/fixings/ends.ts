@@ -177,6 +177,7 @@ function fixingOf(support: Support, member: Member, carrier: Member | undefined,
     case 'nails':
       return [notJudged(support, 'what nails and glue hold is not known', () => say`Nails and glue: what they hold is not judged.`)];
     case 'hung':
+    case 'pivot':
     case 'slide':
     case 'glued':
     case 'screwed along':

@@ -70,6 +70,7 @@ const HOW = {
   'screwed along': 'is screwed along',
   'held along': 'is held along its edge by',
   hung: 'hangs on',
+  pivot: 'turns on a pin in',
 } as const;
 
 /** The way of a member's load to the floor, joint by joint; each step can be clicked and is drawn. */
