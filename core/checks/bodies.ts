@@ -98,7 +98,9 @@ function hits(body: Body, all: readonly Boxed[], { bodies }: Shape): Check[] {
       severity: 'stop',
       state: 'fails',
       about: { kind: 'space', id: body.id },
-      sentence: say`${body.label} ${away ? 'run' : 'runs'} into ${inTheWay.label} ${away ? `on their way to be ${away}` : 'when it is drawn out'}.`,
+      sentence: away
+        ? say`${body.label} run into ${inTheWay.label} on their way to be ${away}.`
+        : say`${body.label} runs into ${inTheWay.label} when it is drawn out.`,
       fixes: [],
     },
   ];

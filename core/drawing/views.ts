@@ -82,6 +82,7 @@ const SEEN_FROM_ABOVE: ReadonlySet<Role> = new Set<Role>([
   'rail',
   'cross piece',
   'corner block',
+  'top',
 ]);
 const HIDDEN_IN_FRONT: ReadonlySet<Role> = new Set<Role>(['bearer', 'plinth end', 'runner', 'runner board', 'packing upright']);
 
@@ -118,10 +119,14 @@ function membersIn(
     // The posts that stand next behind the cut are seen.
     const posts = all.filter(({ member, box }) => member.role === 'post' && box.x0 > cut && !open.has(member.id));
     const next = Math.min(...posts.map(({ box }) => box.x0));
-    const out = all.filter(({ member, box }) => open.has(member.id) && box.x0 > cut).sort((a, b) => b.box.x0 - a.box.x0);
+    const beyond = (which: (m: Member) => boolean) =>
+      all.filter(({ member, box }) => which(member) && box.x0 > cut).sort((a, b) => b.box.x0 - a.box.x0);
+    // Legs that cross are seen all, wherever they are.
+    const legs = beyond((m) => m.role === 'leg');
+    const out = beyond((m) => open.has(m.id) && m.role !== 'leg');
     return [
       ...side.map(({ member, box }) => memberShape(member, box, view, true)),
-      ...[...posts.filter(({ box }) => box.x0 === next), ...out].map(({ member, box }) => memberShape(member, box, view, false)),
+      ...[...posts.filter(({ box }) => box.x0 === next), ...legs, ...out].map(({ member, box }) => memberShape(member, box, view, false)),
       ...met,
     ];
   }
@@ -200,7 +205,15 @@ function spacesIn(spaces: readonly PlacedSpace[], stands: Shape['stands'], view:
 
 /** Where the sections are cut: through the middle of a chosen space. */
 export function cutThrough(solution: Solution, spaceId: string, view: View): Length {
-  const space = solution.shape.spaces.get(spaceId) ?? solution.shape.spaces.get(solution.piece.interior.id);
+  const { spaces } = solution.shape;
+  const root = spaces.get(solution.piece.interior.id);
+  const chosen = spaces.get(spaceId) ?? root;
+  // From above a table is looked at from over its top, where there is nothing under that.
+  const bare = view === 'top' && chosen === root && !root?.space.split && !root?.space.filling && root?.blocks.length === 0;
+  const onIt = bare ? [...spaces.values()].filter((s) => s.within === null && s !== root && s.blocks.length > 0) : [];
+  // Through the lowest of what stands there, so that all of it is met.
+  const [on] = onIt.sort((a, b) => a.box.y1 - b.box.y1);
+  const space = on ?? chosen;
   if (!space) return 0 as Length;
   const { box } = space;
   return Math.round(view === 'side' ? (box.x0 + box.x1) / 2 : (box.y0 + box.y1) / 2) as Length;
@@ -284,7 +297,9 @@ export function drawPiece(solution: Solution, view: View, spaceId: string, pose:
   const behind = view === 'front' ? members.filter((m) => outside.behind.has(m.of.id)) : [];
   // Posts behind a section are behind what stands before them, too.
   const far = new Set(
-    view === 'side' ? placed.flatMap((m) => (m.role === 'post' && !out.has(m.id) && boxOf(m).x0 > cut ? [m.id] : [])) : [],
+    view === 'side'
+      ? placed.flatMap((m) => ((m.role === 'post' || m.role === 'leg') && !out.has(m.id) && boxOf(m).x0 > cut ? [m.id] : []))
+      : [],
   );
   const posts = members.filter((m) => far.has(m.of.id));
   const others = [...feetIn(solution.shape, view, pose), ...members.filter((m) => !behind.includes(m) && !posts.includes(m))];

@@ -1,7 +1,18 @@
 import fc from 'fast-check';
 import { allScrews, extentsOf, isSquare, reachAlong } from '../carry/index.js';
 import { mm, negative, toMm, type Length } from '../length/index.js';
-import { boxOf, posed, posesOf, shiftOf, solidOfMember, type Box, type Feature, type Member, type Shape } from '../piece/index.js';
+import {
+  boxOf,
+  posed,
+  posesOf,
+  shiftOf,
+  solidOfMember,
+  type Body,
+  type Box,
+  type Feature,
+  type Member,
+  type Shape,
+} from '../piece/index.js';
 import { sumOfLines } from '../run/index.js';
 import { dot, overlapOf } from '../solid/index.js';
 import { solve, type Solution } from '../solution/index.js';
@@ -96,6 +107,19 @@ function drawerSidesAreReflections({ shape: { members } }: Solution): void {
   }
 }
 
+/** What turns stays as far from the others of its body as it was, at the same angle to them. */
+function turnsWhole(body: Body, after: Member, still: readonly Member[], turned: readonly Member[]): void {
+  const of = (all: readonly Member[], id: string | undefined) => all.find((m) => m.id === id) as Member;
+  const first = body.members[0];
+  const apart = (a: Member, b: Member) => {
+    const [p, q] = [a.frame.origin, b.frame.origin];
+    return Math.hypot(toMm((p.x - q.x) as Length), toMm((p.y - q.y) as Length), toMm((p.z - q.z) as Length));
+  };
+  const [before, lead, leadAfter] = [of(still, after.id), of(still, first), of(turned, first)];
+  expect(apart(after, leadAfter)).toBeCloseTo(apart(before, lead), 3);
+  expect(dot(after.frame.u, leadAfter.frame.u)).toBeCloseTo(dot(before.frame.u, lead.frame.u), 9);
+}
+
 /** In every pose members go just as far as their body, and shut is where they were. */
 function membersGoWithTheirBody({ shape: { members, bodies } }: Solution): void {
   const owner = new Map(bodies.flatMap((b) => b.members.map((id) => [id, b] as const)));
@@ -104,8 +128,9 @@ function membersGoWithTheirBody({ shape: { members, bodies } }: Solution): void 
       const body = owner.get(m.id);
       const by = body ? shiftOf(body, pose) : { x: 0, y: 0, z: 0 };
       const before = (members[i] as Member).frame.origin;
-      expect([m.frame.origin.x - before.x, m.frame.origin.z - before.z]).toEqual([by.x, by.z]);
       if (id === 'shut') expect(m.frame.origin).toEqual(before);
+      if (body?.motion.kind === 'turn') return turnsWhole(body, m, members, posed(members, bodies, pose));
+      expect([m.frame.origin.x - before.x, m.frame.origin.z - before.z]).toEqual([by.x, by.z]);
     });
   }
 }

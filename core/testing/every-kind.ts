@@ -5,6 +5,7 @@ import type { Boards, Cells, Drawers, Front, Grooves, Runner, Slats } from '../i
 import type { InPlace, PanelCase } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import type { Solution } from '../solution/index.js';
+import { anyFolding } from './any-folding.js';
 import { anyFrame } from './any-frame.js';
 import { anyLeaning } from './any-leaning.js';
 import { piece, space, stock, thing, workshop, panels } from './samples.js';
@@ -279,4 +280,5 @@ export const anyPiece: fc.Arbitrary<Random> = fc.oneof(
   { arbitrary: boxed, weight: 3 },
   { arbitrary: anyFrame, weight: 2 },
   { arbitrary: anyLeaning, weight: 1 },
+  { arbitrary: anyFolding, weight: 1 },
 );

@@ -1,7 +1,7 @@
 import { DEFAULT_STEP, ZERO, inch, mm, type Length, type LengthUnit } from '../../core/length/index.js';
 import type { Panels } from '../../core/interiors/index.js';
 import type { Space } from '../../core/piece/index.js';
-import type { Frame, InPlace, Leaning, PanelCase } from '../../core/shells/index.js';
+import type { Folding, Frame, InPlace, Leaning, PanelCase } from '../../core/shells/index.js';
 import type { Settings } from '../../core/project/index.js';
 import type { Stock } from '../../core/stock/index.js';
 import type { Opening } from '../../core/survey/index.js';
@@ -144,6 +144,29 @@ export function newFrame(unit: LengthUnit, stock: string): Frame {
     panels: usualPanels(unit, stock, ZERO),
     edges: { front: 'eased', banding: ZERO },
     fixedToWall: false,
+    interior: { id: 'inside', rule: { kind: 'share', weight: 1 }, things: [] },
+  };
+}
+
+/** A small table on legs that cross, with a top of a size that is given. */
+export function newFolding(unit: LengthUnit, stock: string): Folding {
+  const s = pick(unit);
+  const given = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
+  return {
+    name: 'New folding table',
+    shell: 'folding',
+    width: given(s(550, 22)),
+    height: given(s(640, 25)),
+    depth: given(s(450, 18)),
+    top: { stock, between: s(15, 5 / 8), margin: s(20, 3 / 4) },
+    legs: { stock, wide: s(40, 1.5), round: s(20, 3 / 4), over: s(530, 21), spacer: s(2, 1 / 16), apart: s(430, 17) },
+    pivot: { below: s(23, 7 / 8), pin: s(8, 5 / 16) },
+    bars: { stock, wide: s(45, 1.75) },
+    stretchers: { stock, wide: s(60, 2.5), up: s(110, 4.5) },
+    panels: usualPanels(unit, stock, ZERO),
+    edges: { front: 'eased', banding: ZERO },
+    fixedToWall: false,
+    noOneOn: true,
     interior: { id: 'inside', rule: { kind: 'share', weight: 1 }, things: [] },
   };
 }

@@ -2,6 +2,7 @@ import { kindList, type Piece } from '../../core/piece/index.js';
 import { boardsPage } from './boards/index.js';
 import { cellsPage } from './cells/index.js';
 import { drawersPage } from './drawers/index.js';
+import { foldingPage } from './folding/index.js';
 import { framePage } from './frame/index.js';
 import { groovesPage } from './grooves/index.js';
 import { inPlacePage } from './in-place/index.js';
@@ -13,7 +14,7 @@ import { panelsPage } from './panels/index.js';
 import { slatsPage } from './slats/index.js';
 
 /** The shells that the page shows. */
-export const SHELL_PAGES = kindList<ShellPage>([panelCasePage, framePage, leaningPage, inPlacePage]);
+export const SHELL_PAGES = kindList<ShellPage>([panelCasePage, framePage, leaningPage, foldingPage, inPlacePage]);
 
 /** The interiors that the page shows. */
 export const INTERIOR_PAGES = kindList<InteriorPage>([panelsPage, drawersPage, cellsPage, groovesPage, boardsPage, slatsPage, levelsPage]);

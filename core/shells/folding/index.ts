@@ -176,7 +176,7 @@ function shape(piece: Folding, workshop: Workshop): Shape {
       facts: [...inner.facts, { space: piece.interior.id, facts: [...legFacts(piece, stance, thick), ...folded] }],
     },
     { ...common, outside: outside(members) },
-    [...problems, ...on.problems, ...foldingProblems(piece, flat, woods)],
+    [...problems, ...on.problems, ...foldingProblems(piece, stance, flat, depth.overall.value, woods)],
   );
 }
 

@@ -1,5 +1,5 @@
 import { len, say, type Sentence } from '../../figure/index.js';
-import { add, mm, scale, toMm } from '../../length/index.js';
+import { add, mm, scale, sub, toMm, type Length } from '../../length/index.js';
 import type { PieceEdit, ShapeProblem } from '../../piece/index.js';
 import type { Woods } from './bars.js';
 import type { Folding } from './spec.js';
@@ -38,11 +38,47 @@ const withoutAngle = ({ degrees, ...legs }: Folding['legs']): Omit<Folding['legs
   return legs;
 };
 
+/** The holes at the heads of the legs past the edges of the top, or the bar there standing out before it. */
+function pastTheTop(piece: Folding, { apart }: Stance, deep: Length, woods: Woods): ShapeProblem[] {
+  const { legs } = piece;
+  // Half of the top is from its middle to its edge; the wall of the seat bar ends so far from there.
+  const most = sub(deep, scale(add(legs.round, woods.bars.thickness.value), 2));
+  const nearer = (to: Length) => ({ label: say`Feet ${len(to)} apart`, edit: patch({ legs: { ...withoutAngle(legs), apart: to } }) });
+  const fixes = [
+    ...(most > 0 ? [nearer(most)] : []),
+    ...(piece.depth.from === 'given'
+      ? [
+          {
+            label: say`A top as much deeper`,
+            edit: patch({
+              depth: { from: 'given', size: add(apart.value, scale(add(legs.round, woods.bars.thickness.value), 2)), of: 'overall' },
+            }),
+          },
+        ]
+      : []),
+  ];
+  if (apart.value >= deep)
+    return problem(
+      'top-short',
+      say`Feet ${len(apart.value)} apart put the heads of the legs past a top ${len(deep)} deep: nothing holds it there.`,
+      fixes,
+    );
+  const out = scale(sub(apart.value, most), 0.5);
+  if (out <= 0) return [];
+  return problem(
+    'bar-out',
+    say`The wall of the seat bar stands ${len(out)} out before the top, since the feet are ${len(apart.value)} apart.`,
+    fixes,
+    false,
+  );
+}
+
 /** What of a folding table does not go together. */
-export function foldingProblems(piece: Folding, flat: number, woods: Woods): readonly ShapeProblem[] {
+export function foldingProblems(piece: Folding, stance: Stance, flat: number, deep: Length, woods: Woods): readonly ShapeProblem[] {
   const { legs, pivot, bars, interior, stretchers } = piece;
   const half = scale(legs.wide, 0.5);
   return [
+    ...pastTheTop(piece, stance, deep, woods),
     ...(interior.split || interior.filling
       ? problem('folding-inside', say`Its legs fold through the room under the top: nothing can be built there.`, [
           { label: say`Empty it`, edit: { kind: 'clear', space: interior.id } },

@@ -176,7 +176,10 @@ function stopsOf({ spec, level, laid, wood, rails, broad, stroke }: At, slats: r
   });
   const guiding = clear.filter((s) => dealt.held(slats.indexOf(s) * 2 + 1) !== null);
   const on = guiding.length > 0 ? guiding : [...new Set([clear[0], clear.at(-1)])].flatMap((s) => (s ? [s] : []));
-  const rear = front.frame.v[2] === -1 ? sub(front.frame.origin.z, broad) : front.frame.origin.z;
+  // A bar of metal stands on the inner side of a rail.
+  const { bar, flat } = level.level.rails;
+  const barred = bar && !flat && level.posts.joined === 'between' ? woodOf(level.workshop, bar.stock).thickness.value : ZERO;
+  const rear = sub(front.frame.v[2] === -1 ? sub(front.frame.origin.z, broad) : front.frame.origin.z, barred);
   const end = sub(rear, stroke.value);
   const begins = sub(end, STOP);
   const members = on.map((slat, n) =>
@@ -198,7 +201,7 @@ function stopsOf({ spec, level, laid, wood, rails, broad, stroke }: At, slats: r
   );
   const joints = members.map((m, n): Joint => ({ carried: m.id, carrier: (on[n] as Member).id, how: 'glued' }));
   // Behind them are the ends of its slats, and the rear rail.
-  const free = greatest([add(laid.z, spec.behind), ...(level.level.rails.rear ? [add(ring.z, broad)] : [])]);
+  const free = greatest([add(laid.z, spec.behind), ...(level.level.rails.rear ? [add(ring.z, broad, barred)] : [])]);
   return { members, joints, room: sub(begins, free) };
 }
 

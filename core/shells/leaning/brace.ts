@@ -59,8 +59,9 @@ export function braceOf(
   const [cos, sin] = [u[1], -u[2]];
   const t = toMm(wood.thickness.value);
   const rear = toMm(lean.front.value) - toMm(levelWidth(piece.sides.wide, lean).value);
-  const head = toMm(height.value) - toMm(piece.sides.flat ?? ZERO);
-  // Along the rear edges, which end where the head is cut off plumb: behind them it reaches lower than on them.
+  // So far under the head that screws through it, square to the rear edges, stay in the sides.
+  const head = toMm(height.value) - Math.max(toMm(piece.sides.flat ?? ZERO), toMm(piece.sides.wide) * sin);
+  // Along the rear edges: behind them it reaches lower than on them.
   const [from, to] = [(toMm(space.box.y0) + t * sin) / cos + CLEAR, Math.min(toMm(space.box.y1), head) / cos - CLEAR];
   const [W, H] = [toMm(width.value), to - from];
   const placeOn = (along: number, up: number) => {
