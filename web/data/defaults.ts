@@ -179,7 +179,7 @@ export function newLeaning(unit: LengthUnit, stock: string): Leaning {
   const usual = usualPanels(unit, stock, ZERO);
   const deeps = [s(260, 10.5), s(220, 9), s(180, 7.5)];
   return {
-    name: 'New leaning shelves',
+    name: 'New leaning rack',
     shell: 'leaning',
     width: given(s(700, 28)),
     height: given(s(1760, 70)),

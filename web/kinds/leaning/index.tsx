@@ -23,7 +23,7 @@ export const leaningPage: ShellPage = {
   cards: [
     {
       id: 'leaning',
-      name: 'Leaning shelves',
+      name: 'Leaning rack',
       says: 'Two sides at the wall',
       picture: [
         [14, 2, 4, 44],

@@ -1,0 +1,108 @@
+import type { Page } from '@playwright/test';
+import { addStock, begin } from './begin.js';
+import { keyboard, pointer, sum, upright, type Hands } from './hands.js';
+import { expect, test } from './server.js';
+
+/** Puts a thing into the list, with its sizes and what it weighs. */
+async function list(page: Page, hands: Hands, name: string, [wide, high, deep]: readonly [string, string, string], kg: string) {
+  await hands.press('button', 'A thing');
+  await hands.fill('What it is', name);
+  await hands.fill('Wide', wide);
+  await hands.fill('High', high);
+  await hands.fill('Deep', deep);
+  await hands.fill('Mass of one, kg', kg);
+  await hands.press('button', 'Save');
+  await expect(page.getByRole('row', { name: new RegExp(name) }).first()).toBeVisible();
+}
+
+for (const by of [pointer, keyboard]) {
+  test(`job 10 from empty by ${by.name}: sides of 1950 at 13°, four shelves of 656, 426.3 along the side between them`, async ({
+    page,
+    empty,
+  }) => {
+    test.setTimeout(300_000);
+    const hands = by(page);
+    await begin(page, hands, empty, 'List the things');
+    await hands.press('link', 'Shed');
+    await hands.press('button', /Start a leaning rack/);
+    await hands.station('Measure');
+    await hands.choose('The width is', 'of the clear inside');
+    await hands.type('Width, given', '640');
+    await hands.type('Depth of the shelves, given', '330');
+    await hands.station('Divide');
+    await addStock(hands, 'Sides of', 'Ash 20', '20');
+    await hands.type('Sides wide', '120');
+    await hands.type('Off plumb, degrees', '13');
+    await hands.type('Sides long, along', '1950');
+    await hands.type('Housing depth', '8');
+    await hands.choose('What is rounded', 'Nothing: exact');
+    await hands.tick('Screws through the sides, under plugs');
+    await hands.type('Holes for plugs deep', '5');
+    // The lowest upper face at 420, the highest at 1720, those between share.
+    await hands.size(upright(page), /^space 1/, '402');
+    await hands.pick(upright(page), /^shelf 4/);
+    await hands.type('Underside from the floor', '1702');
+    for (const [n, deep] of [
+      [2, '285'],
+      [3, '240'],
+      [4, '195'],
+    ] as const) {
+      await hands.pick(upright(page), new RegExp(`^shelf ${n}`));
+      await hands.type('Its own depth', deep);
+    }
+    for (const n of [2, 3, 4])
+      await expect(upright(page).getByRole('option', { name: `space ${n}, 415.3 mm, 426.3 mm along the side, share` })).toHaveCount(1);
+    await hands.station('Parts');
+    await expect(page.getByRole('heading', { name: /680 × ≈1900 × ≈588/ })).toBeVisible();
+    const row = (name: RegExp, size: string) => page.getByRole('row', { name }).filter({ hasText: size });
+    await expect(row(/side/, '1950 along each edge')).toHaveCount(2);
+    for (const deep of ['330', '285', '240', '195']) await expect(row(/shelf/, deep).filter({ hasText: '656' })).toHaveCount(1);
+    await expect(page.getByRole('button', { name: /checks? stops?/ })).toHaveCount(0);
+  });
+
+  test(`job 2 from empty by ${by.name}: the least top is 530 x 470, legs of 765 that cross at 382.5`, async ({ page, empty }) => {
+    test.setTimeout(300_000);
+    const hands = by(page);
+    await begin(page, hands, empty, 'List the things');
+    await list(page, hands, 'Tray', ['430', '45', '310'], '3');
+    await list(page, hands, 'Jar', ['95', '190', '95'], '0.8');
+    await list(page, hands, 'Book', ['240', '30', '165'], '0.9');
+    await hands.press('link', 'Shed');
+    await hands.press('button', /Start a folding table/);
+    for (const [n, name] of ['Tray', 'Jar', 'Book'].entries()) {
+      await hands.press('button', 'Something that stands on it');
+      await hands.choose(`Stands on it, ${n + 1}`, name);
+    }
+    await addStock(hands, 'Legs of', 'Ash 20', '20');
+    for (const label of ['Bars of', 'Stretchers of']) await hands.choose(label, 'Ash 20');
+    for (const [label, size] of [
+      ['Legs wide', '45'],
+      ['Ends past their holes', '20'],
+      ['Over both outer legs', '520'],
+      ['Spacer between legs', '2'],
+      ['Pivot below the top', '22'],
+      ['Feet apart, hole to hole', '435'],
+    ] as const)
+      await hands.type(label, size);
+    await hands.station('Measure');
+    await hands.type('Height, given', '640');
+    await hands.choose('Width comes from', 'What it holds');
+    await hands.choose('Depth comes from', 'What it holds');
+    await expect(page.getByRole('heading', { name: 'Overall width: 530' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Overall depth: 470' })).toBeVisible();
+    await hands.station('Divide');
+    for (const fact of [
+      '580 from hole to hole, up',
+      '765 leg, over all',
+      '382.5 crossing hole, from either end',
+      '476 inner legs, over all',
+    ])
+      await expect(sum(page)).toContainText(fact);
+    await expect(sum(page)).toContainText('53.13° from the floor');
+    await hands.choose('What is open', 'folded');
+    await expect(page.getByRole('button', { name: /^folded/ })).toBeVisible();
+    await hands.station('Parts');
+    const legs = page.getByRole('row', { name: / leg$/ }).filter({ hasText: '765' });
+    await expect(legs).toHaveCount(2);
+  });
+}
