@@ -23,6 +23,9 @@ function flattest(id: string, thing: Thing, count: number, room: { width: Length
 /** Spaces where they are in a pose. */
 export function posedSpaces(solution: Solution, pose: Pose): readonly PlacedSpace[] {
   const { spaces, bodies } = solution.shape;
+  // Nothing stands on what is put away.
+  const away = bodies.some((b) => b.away && (pose.get(b.id) ?? 0) > 0);
+  if (away) return [...spaces.values()].map((space) => ({ ...space, blocks: [] }));
   const shifts = new Map(bodies.flatMap((body) => body.spaces.map((id) => [id, shiftOf(body, pose)] as const)));
   return [...spaces.values()].map((space) => {
     const grows = space.growsWith ? bodies.find((b) => b.id === space.growsWith) : undefined;
