@@ -14,6 +14,7 @@ export * from './cells/spec.js';
 export * from './drawers/spec.js';
 export { groovesIn } from './grooves/places.js';
 export { hasSides } from './grooves/problems.js';
+export * from './equipment/spec.js';
 export * from './grooves/spec.js';
 export { deckedAs } from './levels/index.js';
 export * from './levels/spec.js';

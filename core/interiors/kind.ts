@@ -167,4 +167,6 @@ export interface FillingKind<M = Filling> extends Kind<M> {
   /** What it is called, such as cells. */
   readonly filled: string;
   made(filling: M, at: MadeIn): Made;
+  /** What it needs clear along an axis; left out where that is not decided by it. */
+  need?(filling: M, axis: Axis, context: NeedContext): Figure | null;
 }

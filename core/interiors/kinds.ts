@@ -4,6 +4,7 @@ import type { Filling, Making, Space, Split } from '../piece/index.js';
 import { boards } from './boards/index.js';
 import { cells } from './cells/index.js';
 import { drawers } from './drawers/index.js';
+import { equipment } from './equipment/index.js';
 import type { DividingKind, FillingKind, SplitKind } from './kind.js';
 import { grooves } from './grooves/index.js';
 import { levels } from './levels/index.js';
@@ -14,7 +15,7 @@ import { slats } from './slats/index.js';
 export const DIVIDING = kindList<DividingKind>([panels, drawers, boards, slats, levels]);
 
 /** What a space may be filled with as a whole. */
-export const FILLINGS = kindList<FillingKind>([cells, grooves]);
+export const FILLINGS = kindList<FillingKind>([cells, grooves, equipment]);
 
 /** The kind of a divided space. @throws Error where there is no such kind */
 export function dividingKind({ making }: { readonly making?: Making | undefined }): DividingKind {

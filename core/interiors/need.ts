@@ -4,7 +4,7 @@ import type { Axis, Insets, Space, Split } from '../piece/index.js';
 import { solveRun, wantedTotal, type GapRule, type Rounding, type RunLine } from '../run/index.js';
 import { blockIn, rowsIn, type Block, type Clear, type Placement } from '../things/index.js';
 import type { NeedContext } from './kind.js';
-import { kindOf } from './kinds.js';
+import { fillingKind, kindOf } from './kinds.js';
 
 const BOUNDLESS = Number.MAX_SAFE_INTEGER as Length;
 
@@ -126,7 +126,8 @@ function contextsOf(space: Space, split: Split, context: NeedContext): (part: Sp
  * into; null where nothing with a size does.
  */
 export function spaceNeed(space: Space, axis: Axis, context: NeedContext): Figure | null {
-  const { split } = space;
+  const { split, filling } = space;
+  if (filling) return fillingKind(filling).need?.(filling, axis, context) ?? openNeed(space, axis, context);
   if (!split) return openNeed(space, axis, context);
   const contextOf = split.axis === axis ? () => context : contextsOf(space, split, context);
   const needs = split.spaces.flatMap((part) => partNeed(part, split, axis, contextOf(part)) ?? []);

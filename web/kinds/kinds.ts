@@ -2,6 +2,7 @@ import { kindList, type Piece } from '../../core/piece/index.js';
 import { boardsPage } from './boards/index.js';
 import { cellsPage } from './cells/index.js';
 import { drawersPage } from './drawers/index.js';
+import { equipmentPage } from './equipment/index.js';
 import { foldingPage } from './folding/index.js';
 import { framePage } from './frame/index.js';
 import { groovesPage } from './grooves/index.js';
@@ -17,7 +18,16 @@ import { slatsPage } from './slats/index.js';
 export const SHELL_PAGES = kindList<ShellPage>([panelCasePage, framePage, leaningPage, foldingPage, inPlacePage]);
 
 /** The interiors that the page shows. */
-export const INTERIOR_PAGES = kindList<InteriorPage>([panelsPage, drawersPage, cellsPage, groovesPage, boardsPage, slatsPage, levelsPage]);
+export const INTERIOR_PAGES = kindList<InteriorPage>([
+  panelsPage,
+  drawersPage,
+  cellsPage,
+  groovesPage,
+  equipmentPage,
+  boardsPage,
+  slatsPage,
+  levelsPage,
+]);
 
 /** Every way of filling an open space. */
 export const fillings = () => INTERIOR_PAGES.all.flatMap((page) => page.fillings);
