@@ -1,5 +1,5 @@
 import { Figure } from '../figure/index.js';
-import { mm, toMm, type Length } from '../length/index.js';
+import { mm, toMm } from '../length/index.js';
 
 /** How two sides lean back from the floor. */
 export interface Lean {
@@ -25,5 +25,5 @@ export function frontAt(lean: Lean, height: Figure): Figure {
 
 /** How long a height is along what leans: height / cos of the lean. */
 export function alongOf(lean: Pick<Lean, 'degrees'>, height: Figure): Figure {
-  return Figure.formula('length', 'height / cos of the lean', [height], mm(toMm(height.value) / uprightPart(lean)) as Length);
+  return Figure.formula('length', 'height / cos of the lean', [height], mm(toMm(height.value) / uprightPart(lean)));
 }

@@ -243,7 +243,75 @@ const rollerWallCase: PanelCase = {
   }),
 };
 
+const none = { size: ZERO, why: 'fit' } as const;
+
+/** The exposure unit: a lamp box over two power packs, with room for heat and cables. */
+const exposureUnit: PanelCase = {
+  name: 'Exposure unit',
+  shell: 'panel-case',
+  width: { from: 'contents' },
+  height: { from: 'contents' },
+  depth: { from: 'contents' },
+  base: { kind: 'plinth', height: mm(60), setback: mm(30), bearers: false },
+  top: 'between',
+  bottom: 'between',
+  back: { kind: 'applied', air: mm(80) },
+  stock: { sides: 'birch-18-faced', back: 'birch-6', base: 'birch-18-faced' },
+  panels: { ...plainPanels('birch-18-faced'), shelves: { fix: 'butted', housing: mm(6), looseEnd: mm(1), setback: ZERO } },
+  edges: { front: 'banded', banding: mm(1) },
+  fixedToWall: true,
+  noOneOn: true,
+  interior: space('inside', {
+    split: {
+      axis: 'up',
+      members: [{ id: 'lamp-panel' }],
+      spaces: [
+        space('power', {
+          name: 'power packs',
+          rule: { kind: 'fixed', size: mm(250) },
+          filling: {
+            kind: 'equipment',
+            thing: 'power-pack',
+            count: 2,
+            between: mm(30),
+            free: {
+              left: { size: mm(30), why: 'heat' },
+              right: { size: mm(30), why: 'heat' },
+              front: none,
+              rear: { size: mm(30), why: 'cables' },
+              above: { size: mm(30), why: 'heat' },
+              below: none,
+            },
+            heat: 60,
+          },
+        }),
+        space('lamp', {
+          name: 'lamp box',
+          rule: fit,
+          filling: {
+            kind: 'equipment',
+            thing: 'lamp-box',
+            count: 1,
+            between: ZERO,
+            free: {
+              left: { size: mm(6), why: 'fit' },
+              right: { size: mm(6), why: 'fit' },
+              front: none,
+              rear: { size: mm(45), why: 'cables' },
+              above: { size: mm(70), why: 'heat' },
+              below: none,
+            },
+            controls: { hang: mm(26), free: mm(8) },
+            heat: 400,
+          },
+        }),
+      ],
+    },
+  }),
+};
+
 export const CASES: Readonly<Record<string, Piece>> = {
+  'exposure-unit': exposureUnit,
   'ink-case': inkCase,
   'roller-case': rollerCase,
   'brayer-rack': brayerRack,

@@ -143,7 +143,7 @@ export function equipmentIn(equipment: Equipment, { space, spaces, workshop }: P
         filled: {
           thingId: equipment.thing,
           thing,
-          called: ['device', 'devices'],
+          called: ['place', 'places'],
           room: { width: stance.width, height: stance.height },
           places,
         },

@@ -141,7 +141,7 @@ export function stretchersOf(piece: Folding, stance: Stance, holes: Holes, width
         ...common,
         length: long,
         width: rod,
-        frame: { origin: { x: add(left, thick, -into as Length), ...at }, u: [1, 0, 0], v: u, n: v },
+        frame: { origin: { x: sub(add(left, thick), into), ...at }, u: [1, 0, 0], v: u, n: v },
       });
       return { ...plain, thickness: rod, section: circle(stretchers.rod), edges: SQUARE_EDGES };
     }

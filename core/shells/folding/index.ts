@@ -1,4 +1,4 @@
-import { Figure, len, say, size } from '../../figure/index.js';
+import { len, say, size, type Figure } from '../../figure/index.js';
 import { divide, interiorMembers } from '../../interiors/index.js';
 import type { NeedContext } from '../../interiors/kind.js';
 import { ZERO, add, scale, sub } from '../../length/index.js';
@@ -42,9 +42,7 @@ function legFacts(piece: Folding, stance: Stance, thick: Figure): readonly Fact[
   const { legs, pivot } = piece;
   const over = size('over both outer legs', legs.over, { in: 'piece', field: 'legs.over' });
   const spacer = size('spacer', legs.spacer, { in: 'piece', field: 'legs.spacer' });
-  const pin = say`Drill matched legs together, and mark from both ends: ${len(legs.round)} from each end${
-    '' as string
-  }, and ${len(stance.crossing.value)} in the middle. Boards sold as one width differ: plane the four to one, or they stand proud folded.`;
+  const pin = say`Drill matched legs together, and mark from both ends: ${len(legs.round)} from each end, and ${len(stance.crossing.value)} in the middle. Boards sold as one width differ: plane the four to one, or they stand proud folded.`;
   return [
     { name: 'from hole to hole, up', figure: stance.vertical },
     { name: 'feet apart', figure: stance.apart },

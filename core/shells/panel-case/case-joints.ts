@@ -22,7 +22,9 @@ function alongUnder(carried: string, under: readonly Member[]): Joint[] {
 function onBack(piece: PanelCase): Joint[] {
   const { back } = piece;
   if (back.kind !== 'applied' || !back.allRound) return [];
-  const held = [CASE.top, ...(piece.bottom === 'between' && piece.base.kind !== 'none' ? [CASE.bottom] : [])];
+  // One that stops over the bottom for air holds nothing of that.
+  const low = back.air === undefined && piece.base.kind !== 'none' && piece.bottom === 'between';
+  const held = [CASE.top, ...(low ? [CASE.bottom] : [])];
   return held.map((carried) => ({ carried, carrier: CASE.back, how: 'held along' }));
 }
 

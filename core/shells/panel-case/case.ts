@@ -108,10 +108,12 @@ function back(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const { width, height, depth, sidesDepth, baseHeight, inside, start } = envelope;
   const common = { id: CASE.back, node: CASE_NODE, role: 'back' as const, label: 'back', wood: woods.back };
   if (rule.kind === 'applied') {
+    const air = rule.air === undefined ? null : size('left open for air', rule.air, { in: 'piece', field: 'back.air' });
+    const foot = air ? start.y.plus(air).named('under the back') : baseHeight;
     return [
       rectangular({
         ...common,
-        ...inItsSheet(height.minus(baseHeight), width, { x: ZERO, y: baseHeight.value, z: ZERO }, woods.back.stock),
+        ...inItsSheet(height.minus(foot), width, { x: ZERO, y: foot.value, z: ZERO }, woods.back.stock),
         purpose: { length: 'covers', width: 'covers' },
       }),
     ];

@@ -48,6 +48,21 @@ function backSlips({ back }: PanelCase): ShapeProblem[] {
   return [{ id: 'back-slips', about: 'back', stops: true, sentence, fixes: [fix] }];
 }
 
+/** A back that leaves so much open for air that it no longer keeps the case square. */
+function backTooShort({ back }: PanelCase, { inside }: ReturnType<typeof envelopeOf>): ShapeProblem[] {
+  if (back.kind !== 'applied' || back.air === undefined || back.air * 2 < inside.height.value) return [];
+  const { air, ...closed } = back;
+  return [
+    {
+      id: 'back-air',
+      about: 'back',
+      stops: true,
+      sentence: say`${len(air)} left open under the back is half of the case or more: it no longer keeps it square.`,
+      fixes: [{ label: say`Close it`, edit: { kind: 'piece', patch: { back: closed } } }],
+    },
+  ];
+}
+
 /** The geometry of a panel case: its envelope, its spaces and runs, and every member with its joints. */
 function shape(piece: PanelCase, workshop: Workshop): Shape {
   const woods = woodsOf(piece, workshop);
@@ -108,7 +123,14 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
       facts: hanging.facts.length > 0 ? [...made.facts, { space: piece.interior.id, facts: hanging.facts }] : made.facts,
     },
     { overall, assumed, caseHeight, diagonal, outside: outsideOf(piece, envelope, own) },
-    [...envelope.problems, ...hanging.problems, ...bottomOverToe(piece), ...backSlips(piece), ...held.problems],
+    [
+      ...envelope.problems,
+      ...hanging.problems,
+      ...bottomOverToe(piece),
+      ...backSlips(piece),
+      ...backTooShort(piece, envelope),
+      ...held.problems,
+    ],
   );
 }
 

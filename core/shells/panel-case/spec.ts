@@ -28,8 +28,8 @@ export type Base = Static<typeof BaseSchema>;
 
 export const BackSchema = Type.Union([
   Type.Object({ kind: Type.Literal('none') }, closed),
-  /** Over the rear edges, screwed to the sides, or `allRound`: to top and bottom as well. */
-  Type.Object({ kind: Type.Literal('applied'), allRound: Type.Optional(Type.Boolean()) }, closed),
+  /** Over the rear edges, screwed to the sides, or `allRound`: to top and bottom as well. It may stop so far over the bottom, to let `air` and cables through. */
+  Type.Object({ kind: Type.Literal('applied'), allRound: Type.Optional(Type.Boolean()), air: Type.Optional(SizeSchema) }, closed),
   /** In grooves `depth` deep, `inset` in from the rear edges, cut `slack` small in all on each axis. */
   Type.Object(
     {

@@ -1,6 +1,6 @@
 import { Input } from 'react-aria-components';
 import { Plus, Trash2 } from 'lucide-react';
-import { scale, type Length } from '../../../core/length/index.js';
+import { scale } from '../../../core/length/index.js';
 import type { Folding } from '../../../core/shells/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { EdgeFields, GridFields, usePieceFields } from '../../bench/piece-fields.js';
@@ -104,7 +104,7 @@ function LegFields({ piece }: { piece: Folding }) {
     const { apart, degrees, ...rest } = legs;
     const kept: Folding['legs'] = {
       ...rest,
-      ...(next === 'angle' ? {} : { apart: apart ?? (spread as Length) }),
+      ...(next === 'angle' ? {} : { apart: apart ?? spread }),
       ...(next === 'apart' ? {} : { degrees: degrees ?? angle }),
     };
     const height = { height: { from: 'given', size: settled.shape.overall.height.value, of: 'overall' } as const };

@@ -115,13 +115,25 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
             isSelected={back.allRound ?? false}
             onChange={(allRound) =>
               change(
-                { back: allRound ? { kind: 'applied', allRound } : { kind: 'applied' } },
+                { back: allRound ? { ...back, allRound } : without(back, 'allRound') },
                 allRound ? 'Screwed the back to top and bottom too' : 'Screwed the back to the sides alone',
               )
             }
           >
             The back is screwed to top and bottom too
           </WideTick>
+        ) : null}
+        {back.kind === 'applied' ? (
+          <LengthField
+            label="Left open under the back, for air"
+            optional
+            of={{ in: 'piece', field: 'back.air' }}
+            value={back.air ?? null}
+            precision={precision}
+            onCommit={(air) =>
+              change({ back: air === null ? without(back, 'air') : { ...back, air } }, 'Changed what is open under the back')
+            }
+          />
         ) : null}
         {back.kind === 'groove' ? (
           <WideTick
