@@ -5,18 +5,22 @@ import { SHELLS } from '../shells/index.js';
 
 const closed = { additionalProperties: false } as const;
 
+/** What a space is called in the schema. */
+const SPACE = 'space';
+
 /** The schema of a piece, made of what each kind says of its own. */
 function makeSchema() {
   const kept = (kinds: readonly { readonly schema: TSchema | null }[]) => kinds.flatMap((k) => k.schema ?? []);
   const kinds = { makings: kept(DIVIDING.all), fillings: kept(FILLINGS.all) };
+  // One space for all shells: told whole in the first, and referred to by the others, as it refers to itself.
+  const space = spaceSchema(SPACE, kinds);
   const any = Type.Union(
-    SHELLS.all.map(({ kind, fields }) =>
+    SHELLS.all.map(({ kind, fields }, i) =>
       Type.Object(
         {
           ...commonFields(),
           shell: Type.Literal(kind),
-          // Each shell has its own name for a space that refers to itself, as JSON Schema asks.
-          interior: Type.Unsafe<Space>(spaceSchema(`space-in-${kind}`, kinds)),
+          interior: Type.Unsafe<Space>(i === 0 ? space : { $ref: SPACE }),
           ...fields,
         },
         closed,

@@ -91,7 +91,7 @@ export interface Space {
 
 /**
  * The schema of a space and all that is in it.
- * @param id under which it refers to itself: another one in each place it stands, as JSON Schema asks
+ * @param id under which it refers to itself, and others to it
  * @param kinds what a space may be divided by, and filled with
  */
 export const spaceSchema = (id: string, kinds: { readonly makings: readonly TSchema[]; readonly fillings: readonly TSchema[] }) =>

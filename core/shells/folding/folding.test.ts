@@ -118,8 +118,7 @@ describe('folded', () => {
     const s = solved();
     const legs = folded(s).filter((m) => m.role === 'leg');
     const [first, ...others] = legs.map((m) => m.frame.u);
-    for (const u of others)
-      expect(Math.abs((u[1]) * (first?.[1] as number) + (u[2]) * (first?.[2] as number))).toBeCloseTo(1, 9);
+    for (const u of others) expect(Math.abs(u[1] * (first?.[1] as number) + u[2] * (first?.[2] as number))).toBeCloseTo(1, 9);
     // Nothing is in anything else, and half a degree further up something would be.
     const still = s.shape.members.filter((m) => m.role === 'top' || m.role === 'seat bar');
     const deep = (part: number) =>
