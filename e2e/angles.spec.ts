@@ -105,4 +105,36 @@ for (const by of [pointer, keyboard]) {
     const legs = page.getByRole('row', { name: / leg$/ }).filter({ hasText: '765' });
     await expect(legs).toHaveCount(2);
   });
+
+  test(`the room of job 12 from empty by ${by.name}: a lamp box over two power packs is 552 inside, 588 over all`, async ({
+    page,
+    empty,
+  }) => {
+    test.setTimeout(300_000);
+    const hands = by(page);
+    await begin(page, hands, empty, 'List the things');
+    await list(page, hands, 'Lamp box', ['540', '190', '365'], '14');
+    await list(page, hands, 'Power pack', ['210', '95', '140'], '3.5');
+    await hands.press('link', 'Shed');
+    await hands.press('button', /Start a case/);
+    await hands.press('button', 'Shelf in it');
+    for (const [space, thing] of [
+      [/^space 2/, 'Lamp box'],
+      [/^space 1/, 'Power pack'],
+    ] as const) {
+      await hands.pick(upright(page), space);
+      await hands.choose('Or fill it with', 'Equipment with room round it');
+      await hands.choose('What it is', thing);
+    }
+    await hands.type('Side by side', '2');
+    await hands.type('Free at the left', '30');
+    await hands.type('Free at the right', '30');
+    await hands.type('Free between two', '30');
+    await expect(sum(page)).toContainText('510 needed across');
+    await hands.choose('Back', 'Applied behind');
+    await hands.type('Left open under the back, for air', '80');
+    await hands.station('Measure');
+    await hands.choose('Width comes from', 'What it holds');
+    await expect(page.getByRole('heading', { name: 'Overall width: 588' })).toBeVisible();
+  });
 }

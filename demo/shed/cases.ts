@@ -311,11 +311,11 @@ const exposureUnit: PanelCase = {
 };
 
 export const CASES: Readonly<Record<string, Piece>> = {
-  'exposure-unit': exposureUnit,
   'ink-case': inkCase,
   'roller-case': rollerCase,
   'brayer-rack': brayerRack,
   'solvent-cupboard': solventCupboard,
   'screen-cabinet': screenCabinet,
   'roller-wall-case': rollerWallCase,
+  'exposure-unit': exposureUnit,
 };

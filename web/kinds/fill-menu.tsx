@@ -28,6 +28,12 @@ export function FillMenu({ space }: { space: PlacedSpace }) {
       setProblem((error as Error).message);
     }
   };
+  // With nothing to be asked first it is filled at once.
+  const choose = (way: FillingWay | null) => {
+    const asked = way === null || way.uses(means).length > 0 || (way.asks?.(means) ?? []).length > 0;
+    if (asked) setWanted(way);
+    else fill(way, undefined);
+  };
   return (
     <div style={{ marginTop: 8 }}>
       <Select
@@ -35,7 +41,7 @@ export function FillMenu({ space }: { space: PlacedSpace }) {
         value={wanted?.id ?? null}
         placeholder="Choose what"
         choices={fillings().filter((f) => f.goesInto?.(space) ?? true)}
-        onChange={(id) => setWanted(fillings().find((f) => f.id === id) ?? null)}
+        onChange={(id) => choose(fillings().find((f) => f.id === id) ?? null)}
       />
       {wanted ? (
         <MadeOf

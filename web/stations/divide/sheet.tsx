@@ -247,6 +247,8 @@ export const DivideSheet = memo(function DivideSheet() {
     );
   }
   const owner = settled.shape.spaces.get(run.owner);
+  // A part that is filled itself is made in a way of its own.
+  const chosen = settled.shape.spaces.get(spaceId);
   const words = wordsFor(run, owner);
   const making = owner?.space.split?.making;
   const target = run.run.lines.some((l) => l.line.id === spaceId)
@@ -284,6 +286,7 @@ export const DivideSheet = memo(function DivideSheet() {
         ) : null}
       </Row>
       <div style={{ marginTop: 18 }}>
+        {chosen?.space.filling ? <MakingForm space={chosen} /> : null}
         {owner ? <MakingForm space={owner} /> : null}
         {owner && selection === run.owner ? <AsBuilt space={owner} /> : null}
         <NotPlaced />
