@@ -48,7 +48,7 @@ export const STOCK: ProjectFile['stock'] = {
     onHand: 1,
   },
   'birch-18-faced': {
-    name: 'Birch ply 18, calibrated',
+    name: 'Calibrated ply 18',
     form: 'sheet',
     material: 'birch-plywood',
     nominal: mm(18),

@@ -34,11 +34,8 @@ function middleOut(shelf: Member, shape: Shape, carried: Carried): number {
   const things = (own?.standing ?? []).map(({ space: id, kg }) => {
     const space = shape.spaces.get(id);
     if (!space) return { kg, z: self.z };
-    const deep = space.blocks.reduce((most, b) => Math.max(most, b.depth), 0);
-    return {
-      kg,
-      z: toMm(space.box.z1) - toMm(space.setback) - (deep * toMm(space.clear.depth.value)) / (2 * Math.max(deep, space.clear.depth.value)),
-    };
+    const deepest = space.blocks.reduce((most, b) => Math.max(most, toMm(b.depth)), 0);
+    return { kg, z: toMm(space.box.z1) - toMm(space.setback) - Math.min(deepest, toMm(space.clear.depth.value)) / 2 };
   });
   const all = [self, ...things];
   const kg = all.reduce((sum, a) => sum + a.kg, 0);
