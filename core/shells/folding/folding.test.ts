@@ -164,6 +164,17 @@ describe('what stands on it', () => {
   });
 });
 
+test('ten thousand things on top are told as too many, with a way out', () => {
+  const s = solved({
+    width: { from: 'contents' },
+    depth: { from: 'contents' },
+    top: { ...table().top, things: [{ thing: 'jar', count: 10_000 }] },
+  });
+  const problem = s.shape.problems.find((p) => p.id === 'top-many');
+  expect(writeExactly(problem?.sentence ?? [])).toContain('10000 things');
+  expect(problem?.fixes).toHaveLength(1);
+});
+
 describe('carried', () => {
   test('a cross of legs as a plane frame with a pin in its middle: tie and pin 0.75 W, each leg W s / 4', () => {
     const load = 100;

@@ -20,13 +20,36 @@ interface One {
   readonly thing: Thing;
 }
 
-/** What stands on the top, each by itself. */
+/** No more things than this are laid out on one top. */
+const MOST_THINGS = 40;
+
+const countOf = ({ top: { things = [] } }: Folding): number => things.reduce((sum, { count }) => sum + count, 0);
+
+/** What stands on the top, each by itself, as many as are laid out. */
 function thingsOn({ top: { things = [] } }: Folding, workshop: Workshop): readonly One[] {
-  const all = things.flatMap(({ thing: id, count }) => {
+  const all: Omit<One, 'id'>[] = [];
+  for (const { thing: id, count } of things) {
     const thing = workshop.things.get(id);
-    return thing ? Array.from({ length: count }, () => ({ thingId: id, thing })) : [];
-  });
+    for (let n = 0; thing && n < count && all.length < MOST_THINGS; n += 1) all.push({ thingId: id, thing });
+  }
   return all.map((one, i) => ({ ...one, id: onTop(i + 1) }));
+}
+
+/** More things than are laid out. */
+function tooMany(piece: Folding): ShapeProblem[] {
+  const count = countOf(piece);
+  if (count <= MOST_THINGS) return [];
+  const { top } = piece;
+  const one = (top.things ?? []).map((t) => ({ ...t, count: 1 }));
+  return [
+    {
+      id: 'top-many',
+      about: 'top',
+      stops: true,
+      sentence: say`${count} things are to stand on the top: no more than ${MOST_THINGS} are laid out beside each other.`,
+      fixes: [{ label: say`One of each`, edit: { kind: 'piece', patch: { top: { ...top, things: one } } } }],
+    },
+  ];
 }
 
 /** How much of the top one takes, the way it stands. */
@@ -66,9 +89,10 @@ export function placedOnTop(
   if (things.length === 0) return { spaces: [], problems: [] };
   const [wide, deep] = [toMm(width.value), toMm(depth.value)];
   const layout = leastArea(things.map(footprint), { ...spacingOf(piece), most: { wide, deep } });
-  if (!layout) return { spaces: [], problems: [noRoom(piece, workshop, width, depth)] };
+  const many = tooMany(piece);
+  if (!layout) return { spaces: [], problems: [...many, noRoom(piece, workshop, width, depth)] };
   const [dx, dz] = [(wide - layout.wide) / 2, (deep - layout.deep) / 2];
-  return { spaces: things.flatMap((one) => spaceOf(one, layout, dx, dz, height.value)), problems: [] };
+  return { spaces: things.flatMap((one) => spaceOf(one, layout, dx, dz, height.value)), problems: many };
 }
 
 function spaceOf({ id, thingId, thing }: One, layout: Layout, dx: number, dz: number, standing: Length): PlacedSpace[] {
