@@ -155,7 +155,7 @@ function tips(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop):
   }
   const { pose, filling, kg, tipping } = worst;
   const wall = shape.outside.carried !== true;
-  const how = say`${pose.id === 'shut' ? (wall ? 'With everything shut' : 'Standing,') : `With ${pose.label}`} and ${FILLED[filling]}`;
+  const how = say`${pose.id === 'shut' ? (wall ? 'With everything shut' : 'With it standing') : `With ${pose.label}`} and ${FILLED[filling]}`;
   const about = { kind: 'piece' } as const;
   const fixes = [...standingWider(piece, workshop), ...(wall ? TO_WALL : [])];
   const way = wall ? say` Fix it to the wall.` : say``;

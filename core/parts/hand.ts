@@ -61,7 +61,8 @@ function shapeOf({ shaped, length, width }: Marking, turn: Turn): string[] {
     const far = normal.reduce((sum, d, k) => sum - (turned[k] ? d * (sizes[k] as Length) : ZERO), at as number);
     return `${way.join(' ')} ${written(Math.round(far) as Length)}`;
   });
-  return [...loops, ...ends.sort()];
+  const section = shaped.section ? [JSON.stringify(shaped.section)] : [];
+  return [...loops, ...ends.sort(), ...section];
 }
 
 function markingOf(member: Member): Marking {

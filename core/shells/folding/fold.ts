@@ -33,7 +33,7 @@ export function foldedAt({ legs, pivot, bars }: Folding, { apart }: Stance, barW
 /** What folds: the inner legs turn up about their pivot, the outer ones about the pins they cross on, out of the bar first. */
 export function foldingBodies(members: readonly Member[], holes: Holes, degrees: number, flat: number): readonly Body[] {
   const of = (pair: 'inner' | 'outer') =>
-    members.filter((m) => m.id === FOLDING.stretcher(pair) || m.id.startsWith(`folding/leg/${pair}`)).map((m) => m.id);
+    [FOLDING.stretcher(pair), FOLDING.leg(pair, 'left'), FOLDING.leg(pair, 'right')].filter((id) => members.some((m) => m.id === id));
   const turned = (angle: number) => Figure.leaf('angle', angle, 'turned');
   const common = { spaces: [], runsOn: { kind: 'plain', name: 'pins', rating: null } } as const;
   const away = ['standing', 'folded'] as const;

@@ -113,14 +113,8 @@ function shape(piece: Folding, workshop: Workshop): Shape {
     height: height.minus(woods.top.thickness.named('top')),
     depth: depth.overall,
   };
-  const problems = [
-    ...width.problems,
-    ...depth.problems,
-    ...stance.height.problems,
-    ...nothingClear('width', inside.width),
-    ...nothingClear('height', inside.height),
-    ...legProblems(piece, stance),
-  ];
+  const falls = [...nothingClear('width', inside.width), ...nothingClear('height', inside.height), ...legProblems(piece, stance)];
+  const problems = [...width.problems, ...depth.problems, ...stance.height.problems, ...falls];
   const common = {
     overall: { width: width.overall, height, depth: depth.overall },
     assumed: assumedOf({ width, height: stance.height, depth }),
@@ -140,8 +134,7 @@ function shape(piece: Folding, workshop: Workshop): Shape {
     members: new Set(members.map((m) => m.id)),
     behind: new Set<string>(),
   });
-  const stands = problems.every((p) => !p.stops || p.id.startsWith('no-'));
-  if (!stands) return { ...NO_SHAPE, ...common, outside: outside([]), problems };
+  if (falls.length > 0) return { ...NO_SHAPE, ...common, outside: outside([]), problems };
   const made = divide(piece, context, {
     start: { x: size('left of the inside', add(places.inner[0], thick.value)), y: size('floor', ZERO), z: size('rear', ZERO) },
     clear: inside,
@@ -170,7 +163,7 @@ function shape(piece: Folding, workshop: Workshop): Shape {
       joints: [...jointsOf(members, holes, piece, width.overall, thick.value), ...inner.joints],
       bodies: [...bodies, ...inner.bodies],
       cuts: [...inner.cuts, ...rodHoles(piece, thick)],
-      bought: [...inner.bought, { what: `pins Ø${piece.pivot.pin / 80_000}, with washers`, count: 4, each: 'piece' }],
+      bought: [...inner.bought, { what: 'pins with washers', thick: piece.pivot.pin, count: 4, each: 'piece' }],
       facts: [...inner.facts, { space: piece.interior.id, facts: [...legFacts(piece, stance, thick), ...folded] }],
     },
     { ...common, outside: outside(members) },

@@ -9,7 +9,7 @@ import {
   type Carried,
   type State,
 } from '../../carry/index.js';
-import { fine, force, say, type Sentence } from '../../figure/index.js';
+import { fine, force, len, say, type Sentence } from '../../figure/index.js';
 import { pieceFix, toWall, type Check, type Fix } from '../../finding/index.js';
 import { add, mm, toMm } from '../../length/index.js';
 import { uprightPart, type Member, type Shape } from '../../piece/index.js';
@@ -18,7 +18,6 @@ import { propertiesOf } from '../../stock/index.js';
 import { LEANING } from './ids.js';
 import { leaningRacking } from './racking.js';
 import type { Leaning } from './spec.js';
-import { stanceOf } from './stance.js';
 import { bentMost, standingOf, type Standing } from './statics.js';
 
 /** What a foot of wood holds by on a smooth floor, typical; a rubber pad holds more. */
@@ -54,7 +53,7 @@ function footCheck(piece: Leaning, { weight, out, foot, high, wall }: Standing):
 
 function widerSides(piece: Leaning): Fix {
   const { sides } = piece;
-  return pieceFix(say`Sides ${WIDER / mm(1)} wider`, { kind: 'piece', patch: { sides: { ...sides, wide: add(sides.wide, WIDER) } } });
+  return pieceFix(say`Sides ${len(WIDER)} wider`, { kind: 'piece', patch: { sides: { ...sides, wide: add(sides.wide, WIDER) } } });
 }
 
 /** Whether a side breaks at a shelf, where its housing leaves less of it, or bows out under what it carries. */
@@ -146,8 +145,7 @@ function tiltCheck(piece: Leaning, shape: Shape, workshop: Workshop, standing: S
 
 /** What only sides that lean are asked: foot and wall, bending and bowing out, shelves that tilt, and leaning over sideways. */
 export function leaningChecks(piece: Leaning, shape: Shape, carried: Carried, workshop: Workshop): readonly Check[] {
-  const context = { workshop, panels: piece.panels, rounding: workshop.settings.rounding };
-  const { degrees } = stanceOf(piece, context);
+  const degrees = shape.spaces.get(piece.interior.id)?.lean?.degrees ?? 0;
   const racking = leaningRacking(piece, shape, carried, workshop);
   const unknown = unweighedIn(carried);
   if (unknown.length > 0) {
