@@ -1,0 +1,377 @@
+import { knapsack } from './knapsack.js';
+import type { Prices } from './listed.js';
+import type { Packing, Pattern } from './problem.js';
+
+/** What is in the basis: a pattern by its number, a length that is left out, or what is over of a row. */
+type Column =
+  | { readonly kind: 'pattern'; readonly pattern: number }
+  | { readonly kind: 'missing'; readonly row: number }
+  | { readonly kind: 'over'; readonly row: number; readonly sign: 1 | -1 };
+
+/** The rows that a column is in, and how much of it. */
+type Entries = readonly (readonly [row: number, by: number])[];
+
+const SMALL = 1e-9;
+/** Every so many pivots the inverse is worked out anew from its columns, so that errors do not add up. */
+const AFRESH = 120;
+/** What is wanted is made a very little uneven, since many ratios that are equal make a simplex stand still. */
+const UNEVEN = 1e-7;
+
+/** What a length costs that is not sawn at all: more than any board. */
+function costOfMissing({ boards }: Packing): number {
+  return 1000 * Math.max(1, ...boards.map((b) => b.cost));
+}
+
+/** All patterns that were found for a packing, with the rows they are in: what every state of the program draws from. */
+class Pool {
+  readonly lengths: readonly number[];
+  readonly limited: readonly number[];
+  readonly patterns: Pattern[] = [];
+  readonly entries: Entries[] = [];
+  readonly costs: number[] = [];
+  private readonly known = new Set<string>();
+
+  constructor(readonly packing: Packing) {
+    this.lengths = packing.sizes.map((_, i) => i).filter((i) => (packing.demand[i] as number) > 0);
+    this.limited = packing.boards.map((_, b) => b).filter((b) => Number.isFinite(packing.boards[b]?.count ?? 0));
+  }
+
+  /** Puts a pattern to the others. @returns its number, or -1 where it is known */
+  add(pattern: Pattern): number {
+    const key = `${pattern.board} ${pattern.takes.join()}`;
+    if (this.known.has(key)) return -1;
+    this.known.add(key);
+    const entries: [number, number][] = [];
+    this.lengths.forEach((i, row) => (pattern.takes[i] ?? 0) > 0 && entries.push([row, pattern.takes[i] as number]));
+    const limit = this.limited.indexOf(pattern.board);
+    if (limit >= 0) entries.push([this.lengths.length + limit, 1]);
+    this.entries.push(entries);
+    this.costs.push(this.packing.boards[pattern.board]?.cost ?? 0);
+    return this.patterns.push(pattern) - 1;
+  }
+}
+
+/**
+ * The linear program over patterns, held by the inverse of its basis (revised simplex). Its rows are the
+ * lengths that are wanted, at least so many of each, and the boards of which there are only so many.
+ */
+class Master {
+  private readonly rows: number;
+  private pivots = 0;
+
+  private constructor(
+    readonly pool: Pool,
+    readonly wanted: Float64Array,
+    private readonly basis: Column[],
+    private readonly inverse: Float64Array[],
+    private amounts: Float64Array,
+    /** The patterns that take no more than is wanted. Another that is in the basis yet costs as much as what is missing, so that it goes out. */
+    readonly fits: Set<number>,
+  ) {
+    this.rows = wanted.length;
+  }
+
+  /** Nothing is sawn yet: every length is missing. */
+  static of(pool: Pool): Master {
+    const { packing, lengths, limited } = pool;
+    const wanted = Float64Array.from([
+      ...lengths.map((i) => packing.demand[i] as number),
+      ...limited.map((b) => Math.max(0, packing.boards[b]?.count ?? 0)),
+    ]);
+    const basis = Array.from(wanted, (_, row): Column =>
+      row < lengths.length ? { kind: 'missing', row } : { kind: 'over', row, sign: 1 },
+    );
+    const inverse = Array.from(wanted, (_, row) => Float64Array.from(wanted, (__, at) => (row === at ? 1 : 0)));
+    return new Master(pool, wanted, basis, inverse, unevenly(wanted), new Set(pool.patterns.keys()));
+  }
+
+  /** The same program once a pattern was taken so many times: what it makes is wanted no more. Dual pivots set right what went under zero by it. */
+  after(pattern: number, times: number): Master {
+    const wanted = Float64Array.from(this.wanted);
+    for (const [row, by] of this.pool.entries[pattern] as Entries) wanted[row] = Math.max(0, (wanted[row] as number) - by * times);
+    const inverse = this.inverse.map((row) => Float64Array.from(row));
+    const next = new Master(this.pool, wanted, [...this.basis], inverse, this.amounts, new Set(this.fits));
+    next.amounts = next.solvedFor(unevenly(wanted));
+    next.setRight();
+    for (const i of next.fits) if ((this.pool.entries[i] as Entries).some(([row, by]) => by > (wanted[row] as number))) next.fits.delete(i);
+    return next;
+  }
+
+  private solvedFor(wanted: Float64Array): Float64Array {
+    return Float64Array.from(this.inverse, (row) => row.reduce((sum, by, at) => sum + by * (wanted[at] as number), 0));
+  }
+
+  /** Dual simplex: what is under zero goes out for what raises the cost least, until nothing is. */
+  private setRight(): void {
+    for (let n = 0; n < 20 * this.rows; n += 1) {
+      let out = 0;
+      for (let row = 1; row < this.rows; row += 1) if ((this.amounts[row] as number) < (this.amounts[out] as number)) out = row;
+      if ((this.amounts[out] as number) >= -UNEVEN / 100) return;
+      const column = this.cheapestFor(out);
+      if (!column) return;
+      this.swap(out, column, this.columnOf(column));
+    }
+  }
+
+  /** What can come in for a row under zero at the least cost. */
+  private cheapestFor(out: number): Column | null {
+    const along = this.inverse[out] as Float64Array;
+    const prices = this.prices();
+    let best: Column | null = null;
+    let least = Infinity;
+    const offer = (by: number, cost: number, column: () => Column) => {
+      if (by >= -1e-7) return;
+      const ratio = Math.max(0, cost) / -by;
+      if (ratio < least) [best, least] = [column(), ratio];
+    };
+    this.fits.forEach((pattern) => {
+      let by = 0;
+      for (const [row, takes] of this.pool.entries[pattern] as Entries) by += takes * (along[row] as number);
+      if (by < -1e-7) offer(by, this.reducedCost(pattern, prices), () => ({ kind: 'pattern', pattern }));
+    });
+    for (let row = 0; row < this.rows; row += 1) {
+      const [by, price] = [along[row] as number, prices[row] as number];
+      const isLength = row < this.pool.lengths.length;
+      const sign = isLength ? -1 : 1;
+      offer(sign * by, -sign * price, () => ({ kind: 'over', row, sign }));
+      if (isLength) offer(by, costOfMissing(this.pool.packing) - price, () => ({ kind: 'missing', row }));
+    }
+    return best;
+  }
+
+  private entries(column: Column): Entries {
+    if (column.kind === 'missing') return [[column.row, 1]];
+    if (column.kind === 'over') return [[column.row, column.sign]];
+    return this.pool.entries[column.pattern] as Entries;
+  }
+
+  private cost(column: Column): number {
+    if (column.kind === 'missing') return costOfMissing(this.pool.packing);
+    if (column.kind === 'over') return 0;
+    return this.fits.has(column.pattern) ? (this.pool.costs[column.pattern] as number) : costOfMissing(this.pool.packing);
+  }
+
+  /** Takes a new pattern into account. */
+  admit(pattern: number): void {
+    this.fits.add(pattern);
+  }
+
+  /** The price of each row: what one more of it would cost. */
+  prices(): Float64Array {
+    const prices = new Float64Array(this.rows);
+    this.basis.forEach((column, row) => {
+      const cost = this.cost(column);
+      if (cost === 0) return;
+      const inverse = this.inverse[row] as Float64Array;
+      for (let at = 0; at < this.rows; at += 1) prices[at] = (prices[at] as number) + cost * (inverse[at] as number);
+    });
+    return prices;
+  }
+
+  /** What a pattern costs less what it is worth at these prices; under zero where taking it makes all cheaper. */
+  reducedCost(pattern: number, prices: Float64Array): number {
+    let cost = this.pool.costs[pattern] as number;
+    for (const [row, by] of this.pool.entries[pattern] as Entries) cost -= by * (prices[row] as number);
+    return cost;
+  }
+
+  /** The price of having one board more of a kind; 0 where there are as many as one likes. */
+  priceOfBoard(board: number, prices: Float64Array): number {
+    const limit = this.pool.limited.indexOf(board);
+    return limit < 0 ? 0 : (prices[this.pool.lengths.length + limit] as number);
+  }
+
+  /** A column in terms of the basis. */
+  private columnOf(column: Column): Float64Array {
+    const entries = this.entries(column);
+    return Float64Array.from(this.inverse, (inverse) => {
+      let sum = 0;
+      for (const [at, by] of entries) sum += by * (inverse[at] as number);
+      return sum;
+    });
+  }
+
+  /** Takes a column in, and out what it brings to nothing first. */
+  enter(column: Column): void {
+    const into = this.columnOf(column);
+    let out = -1;
+    let least = Infinity;
+    for (let row = 0; row < this.rows; row += 1) {
+      const by = into[row] as number;
+      if (by <= 1e-7) continue;
+      const ratio = Math.max(0, this.amounts[row] as number) / by;
+      if (ratio < least - 1e-12 || (ratio < least + 1e-12 && by > (into[out] as number))) [least, out] = [ratio, row];
+    }
+    if (out >= 0) this.swap(out, column, into);
+  }
+
+  private swap(out: number, column: Column, into: Float64Array): void {
+    this.pivot(out, into);
+    this.basis[out] = column;
+    this.pivots += 1;
+    if (this.pivots % AFRESH === 0) this.afresh();
+  }
+
+  private pivot(out: number, into: Float64Array): void {
+    const pivotRow = this.inverse[out] as Float64Array;
+    const by = into[out] as number;
+    for (let at = 0; at < this.rows; at += 1) pivotRow[at] = (pivotRow[at] as number) / by;
+    this.amounts[out] = (this.amounts[out] as number) / by;
+    for (let row = 0; row < this.rows; row += 1) {
+      const factor = into[row] as number;
+      if (row === out || Math.abs(factor) < 1e-12) continue;
+      const inverse = this.inverse[row] as Float64Array;
+      for (let at = 0; at < this.rows; at += 1) inverse[at] = (inverse[at] as number) - factor * (pivotRow[at] as number);
+      this.amounts[row] = (this.amounts[row] as number) - factor * (this.amounts[out] as number);
+    }
+  }
+
+  /** The inverse from the columns of the basis (Gauss and Jordan, the largest pivot of each column). */
+  private afresh(): void {
+    const columns = [...this.basis];
+    for (let row = 0; row < this.rows; row += 1) (this.inverse[row] as Float64Array).fill(0)[row] = 1;
+    this.amounts = unevenly(this.wanted);
+    const free = new Set(columns.keys());
+    for (const column of columns) {
+      const into = this.columnOf(column);
+      const out = [...free].reduce((a, b) => (Math.abs(into[b] as number) > Math.abs(into[a] as number) ? b : a));
+      free.delete(out);
+      this.pivot(out, into);
+      this.basis[out] = column;
+    }
+  }
+
+  /** The row whose surplus it would pay to have more of; -1 for none. */
+  surplus(prices: Float64Array): number {
+    for (let row = 0; row < this.pool.lengths.length; row += 1) if ((prices[row] as number) < -SMALL) return row;
+    return -1;
+  }
+
+  /** How often each pattern is taken, of what is really wanted. */
+  times(): number[] {
+    const times = this.pool.patterns.map(() => 0);
+    const amounts = this.solvedFor(this.wanted);
+    this.basis.forEach((column, row) => {
+      if (column.kind === 'pattern') times[column.pattern] = Math.max(0, amounts[row] as number);
+    });
+    return times;
+  }
+
+  /** What is still wanted of each length of the packing, and how many boards there are of each. */
+  rest(): Packing {
+    const { packing, lengths, limited } = this.pool;
+    const demand = packing.sizes.map(() => 0);
+    lengths.forEach((i, row) => (demand[i] = Math.round(this.wanted[row] as number)));
+    const boards = packing.boards.map((board, b) => {
+      const limit = limited.indexOf(b);
+      return limit < 0 ? board : { ...board, count: Math.round(this.wanted[lengths.length + limit] as number) };
+    });
+    return { sizes: packing.sizes, demand, boards };
+  }
+}
+
+/** What is wanted, and of each row a repeatable little more that no two rows share. */
+function unevenly(wanted: Float64Array): Float64Array {
+  return wanted.map((w, i) => w + UNEVEN * (1 + ((i * 0.6180339887) % 1)));
+}
+
+/** The most pivots for each row, past which it is stopped: it would have come round in a circle. */
+const MOST_PIVOTS = 200;
+
+/** A program that is solved, and where one can go on from it. */
+export interface Relaxed {
+  /** All patterns that are known. */
+  readonly patterns: readonly Pattern[];
+  /** How often each is taken, in fractions. */
+  readonly times: readonly number[];
+  /** The least that any layout of what is wanted costs. */
+  readonly cost: number;
+  /** What is wanted, and the boards there are. */
+  readonly rest: Packing;
+  readonly prices: Prices;
+  /** The same once a pattern was taken so many times. */
+  readonly after: (pattern: number, times: number) => Relaxed;
+}
+
+function relaxed(master: Master): Relaxed {
+  const { pool } = master;
+  const rest = master.rest();
+  let prices = master.prices();
+  for (let n = 0; n < MOST_PIVOTS * (10 + pool.lengths.length); n += 1) {
+    prices = master.prices();
+    const over = master.surplus(prices);
+    if (over >= 0) {
+      master.enter({ kind: 'over', row: over, sign: -1 });
+      continue;
+    }
+    let [best, least] = [-1, -SMALL];
+    for (const i of master.fits) {
+      const cost = master.reducedCost(i, prices);
+      if (cost < least) [best, least] = [i, cost];
+    }
+    if (best < 0) best = priced(master, rest, prices);
+    if (best < 0) break;
+    master.admit(best);
+    master.enter({ kind: 'pattern', pattern: best });
+  }
+  return {
+    patterns: pool.patterns,
+    times: master.times(),
+    cost: boundAt(master, rest, prices),
+    rest,
+    prices: { worth: worthAt(master, prices), ofBoards: rest.boards.map((_, b) => master.priceOfBoard(b, prices)) },
+    after: (pattern, times) => relaxed(master.after(pattern, times)),
+  };
+}
+
+/**
+ * The linear program over all patterns there could be (Gilmore and Gomory 1961): starts
+ * with some, and takes in for every kind of board the one that the prices of the lengths make
+ * worth most (a bounded knapsack), until none is worth more than its board costs.
+ * @returns its cost is a bound on every layout
+ */
+export function relax(packing: Packing, start: readonly Pattern[]): Relaxed {
+  const pool = new Pool(packing);
+  start.forEach((pattern) => pool.add(pattern));
+  return relaxed(Master.of(pool));
+}
+
+/** What the prices of a program say each length of the packing is worth. */
+function worthAt({ pool: { packing, lengths } }: Master, prices: Float64Array): number[] {
+  const worth = packing.sizes.map(() => 0);
+  lengths.forEach((i, row) => (worth[i] = Math.max(0, prices[row] as number)));
+  return worth;
+}
+
+/** The pattern that pays most at these prices, put to the others; -1 where none does. */
+function priced(master: Master, rest: Packing, prices: Float64Array): number {
+  const worth = worthAt(master, prices);
+  let [best, least] = [-1, -1e-8];
+  rest.boards.forEach(({ room, cost, count }, board) => {
+    if (count <= 0) return;
+    const found = knapsack(rest.sizes, worth, rest.demand, room);
+    const reduced = cost - found.worth - master.priceOfBoard(board, prices);
+    const added = reduced < least ? master.pool.add({ board, takes: found.takes }) : -1;
+    if (added >= 0) [best, least] = [added, reduced];
+  });
+  return best;
+}
+
+/**
+ * What the prices prove (weak duality): what is wanted at its prices, scaled so that no pattern is worth more than
+ * its board costs. Rounding in the simplex can then not make a bound that is too high.
+ */
+function boundAt(master: Master, rest: Packing, prices: Float64Array): number {
+  const worth = worthAt(master, prices);
+  let scale = 1;
+  let limits = 0;
+  rest.boards.forEach(({ room, cost, count }, board) => {
+    if (count <= 0) return;
+    const limit = Math.max(0, -master.priceOfBoard(board, prices));
+    const most = knapsack(rest.sizes, worth, rest.demand, room).worth - limit;
+    if (most > cost) scale = Math.min(scale, cost / most);
+    if (limit > 0) limits += limit * count;
+  });
+  const value = rest.demand.reduce((sum, d, i) => sum + (worth[i] as number) * d, 0);
+  return scale * (value - limits);
+}
