@@ -3,7 +3,7 @@
 const CORE = [
   ['length', 'solid', 'ids'],
   ['figure'],
-  ['run', 'survey', 'stock', 'things'],
+  ['run', 'survey', 'stock', 'things', 'cutting'],
   ['project'],
   ['piece', 'joints'],
   ['carry', 'parts'],
@@ -13,6 +13,7 @@ const CORE = [
   ['kinds'],
   ['checks'],
   ['solution', 'proposal'],
+  ['layout'],
   ['drawing', 'formats'],
 ];
 const PAGE = [

@@ -4,6 +4,7 @@ import { ServeStaticModule } from '@nestjs/serve-static';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { CONFIG, type Config } from './config.js';
 import { DATABASE, type Database } from './data/database.js';
+import { CuttingsModule } from './cuttings/cuttings.module.js';
 import { HealthModule } from './health/health.module.js';
 import { HistoryModule } from './history/history.module.js';
 import { OpeningsModule } from './openings/openings.module.js';
@@ -25,6 +26,7 @@ const RESOURCES = [
   StockModule,
   SlidesModule,
   PeopleModule,
+  CuttingsModule,
   ReadingsModule,
   HistoryModule,
   HealthModule,

@@ -3,6 +3,7 @@ import { LettersSchema } from '../piece/index.js';
 import { pieceSchema } from '../kinds/index.js';
 import { VERSION } from './versions/index.js';
 import { IdSchema } from '../ids/index.js';
+import { CuttingSchema } from '../layout/index.js';
 import { PersonSchema, ProjectSchema, type Workshop } from '../project/index.js';
 import { BuiltReadingSchema, OpeningSchema } from '../survey/index.js';
 import { SlideSchema, StockSchema } from '../stock/index.js';
@@ -27,6 +28,8 @@ function makeSchemas(piece: ReturnType<typeof pieceSchema>) {
       slides: Type.Optional(Type.Record(IdSchema, SlideSchema)),
       people: Type.Record(IdSchema, PersonSchema),
       pieces: Type.Record(IdSchema, kept),
+      /** What is cut together, and what was decided about it; left out where nothing was. */
+      cuttings: Type.Optional(Type.Record(IdSchema, CuttingSchema)),
       /** What the tape found in pieces once they stood there, in the order it was read; left out where nothing was. */
       readings: Type.Optional(Type.Record(IdSchema, BuiltReadingSchema)),
     },

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { SizeSchema } from '../length/index.js';
+import { DistanceSchema, SizeSchema } from '../length/index.js';
 import { RoundingSchema } from '../run/index.js';
 import { NameSchema } from '../ids/index.js';
 
@@ -32,6 +32,38 @@ export const LimitSchema = Type.Union([
 ]);
 export type Limit = Static<typeof LimitSchema>;
 
+/** What there is to saw with, what limits it, and what is kept. */
+export const ToolsSchema = Type.Object(
+  {
+    /** Taken off each end of a board, and off each edge of a sheet, before anything is measured from it. */
+    trimEnds: Type.Optional(DistanceSchema),
+    trimEdges: Type.Optional(DistanceSchema),
+    /** The widest that a fence is set to; none where there is no table saw. */
+    fence: Type.Optional(SizeSchema),
+    /** The longest cut along a guide with a hand saw. */
+    guide: Type.Optional(SizeSchema),
+    /** The widest board that a mitre saw crosses. */
+    mitre: Type.Optional(SizeSchema),
+    /** The shop that sells it cuts sheets: so many cuts in the price, so much for each more, and no part narrower than this. */
+    shop: Type.Optional(
+      Type.Object(
+        {
+          free: Type.Integer({ minimum: 0, maximum: 1000 }),
+          each: Type.Number({ minimum: 0, maximum: 1e4 }),
+          least: SizeSchema,
+        },
+        closed,
+      ),
+    ),
+    /** What goes into the car: so long and so wide. */
+    car: Type.Optional(Type.Object({ length: SizeSchema, width: SizeSchema }, closed)),
+    /** The least rest that is worth keeping. */
+    keep: Type.Optional(Type.Object({ length: SizeSchema, width: SizeSchema }, closed)),
+  },
+  closed,
+);
+export type Tools = Static<typeof ToolsSchema>;
+
 /** The choices that hold for every piece of a project. */
 export const SettingsSchema = Type.Object(
   {
@@ -46,6 +78,7 @@ export const SettingsSchema = Type.Object(
     limit: LimitSchema,
     /** What the saw blade takes away; the usual one where it was not measured. */
     kerf: Type.Optional(SizeSchema),
+    tools: Type.Optional(ToolsSchema),
   },
   closed,
 );

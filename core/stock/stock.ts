@@ -5,6 +5,24 @@ import { MATERIALS, materialOf, type Material } from './material.js';
 
 const closed = { additionalProperties: false } as const;
 
+/** A rest that is kept, its edges sawn true. */
+export const OffcutSchema = Type.Object(
+  { name: NameSchema, length: SizeSchema, width: SizeSchema, count: Type.Integer({ minimum: 1, maximum: 1000 }) },
+  closed,
+);
+export type Offcut = Static<typeof OffcutSchema>;
+
+/** Another size that the same stock is sold in. */
+const OtherSizeSchema = Type.Object(
+  {
+    length: SizeSchema,
+    width: SizeSchema,
+    price: Type.Optional(Type.Number({ minimum: 0, maximum: 1e6 })),
+    onHand: Type.Optional(Type.Integer({ minimum: 0, maximum: 10_000 })),
+  },
+  closed,
+);
+
 /** A sheet or a board as it is bought, and as it was measured. The measured thickness counts. */
 export const StockSchema = Type.Object(
   {
@@ -19,6 +37,12 @@ export const StockSchema = Type.Object(
     width: SizeSchema,
     /** Price of one, in the project's money. */
     price: Type.Optional(Type.Number({ minimum: 0, maximum: 1e6 })),
+    /** What is left of one that was cut: offered before anything else. */
+    offcuts: Type.Optional(Type.Array(OffcutSchema, { maxItems: 200 })),
+    /** What else it is sold in, such as other lengths. */
+    sizes: Type.Optional(Type.Array(OtherSizeSchema, { maxItems: 20 })),
+    /** Whether its grain shows which way a part lies; by its material where it is left out. */
+    grain: Type.Optional(Type.Union([Type.Literal('along'), Type.Literal('none')])),
     /** How many are on hand. */
     onHand: Type.Optional(Type.Integer({ minimum: 0, maximum: 10_000 })),
     /** The maker's or a tested modulus of elasticity, GPa; the material's typical one when left out. */
@@ -90,4 +114,11 @@ export function propertiesOf(stock: Stock): StockProperties {
     ownElastic: stock.elastic !== undefined,
     ...(stock.test ? { spread: stock.test.readTo / stock.test.sag } : {}),
   };
+}
+
+/** Whether it matters which way a part lies: not in metal, fibres and chips, which look alike both ways. */
+export function hasGrain(stock: Stock): boolean {
+  if (stock.grain) return stock.grain === 'along';
+  const creep = materialOf(stock.material)?.creep;
+  return creep === 'solid' || creep === 'plywood';
 }

@@ -39,5 +39,6 @@ export const ONE: Readonly<Record<Kind, string>> = {
   slides: 'slide',
   people: 'person',
   pieces: 'piece',
+  cuttings: 'cutting',
   readings: 'reading',
 };

@@ -28,6 +28,7 @@ export const stock = pgTable('stock', owned, (t) => [primaryKey({ columns: [t.pr
 export const slides = pgTable('slides', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
 export const people = pgTable('people', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
 export const pieces = pgTable('pieces', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
+export const cuttings = pgTable('cuttings', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
 
 /** What the tape found in pieces once they stood there: rows are added and never changed. */
 export const readings = pgTable('readings', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);

@@ -5,6 +5,7 @@ import type { TypedQueryBuilder } from 'drizzle-orm/query-builders/query-builder
 import { KEPT_IN, VERSION, missingOf, pieceFaults, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
 import { type Letters, type Piece } from '../../core/piece/index.js';
 import { namedBy } from '../../core/kinds/index.js';
+import type { Cutting } from '../../core/layout/index.js';
 import { nameOfRecord, type Workshop } from '../../core/project/index.js';
 import { lettersOf } from '../../core/solution/index.js';
 import type { BuiltReading } from '../../core/survey/index.js';
@@ -232,6 +233,7 @@ export function fileOf(bench: Workbench): ProjectFile {
     slides: records('slides'),
     people: records('people'),
     pieces,
+    ...(bench.records.cuttings.length > 0 ? { cuttings: records<Cutting>('cuttings') } : {}),
     ...(readings.length > 0 ? { readings: Object.fromEntries(readings) } : {}),
   };
 }

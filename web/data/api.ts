@@ -1,5 +1,6 @@
 import type { Fault } from '../../core/formats/faults.js';
 import type { KeptPiece } from '../../core/formats/project-file.js';
+import type { Cutting } from '../../core/layout/index.js';
 import type { Person, Project } from '../../core/project/index.js';
 import type { BuiltReading, Opening } from '../../core/survey/index.js';
 import type { Slide, Stock } from '../../core/stock/index.js';
@@ -13,6 +14,7 @@ export interface Records {
   slides: Slide;
   people: Person;
   pieces: KeptPiece;
+  cuttings: Cutting;
 }
 export type Kind = keyof Records;
 

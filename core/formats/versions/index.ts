@@ -27,6 +27,7 @@ export const RECORD_KINDS = [
   'slides',
   'people',
   'pieces',
+  'cuttings',
   'readings',
 ] as const satisfies readonly RecordKind[];
 

@@ -1,0 +1,150 @@
+import { layBoardsWell, type BoardAnswer, type BoardProblem } from '../cutting/boards/index.js';
+import type { LaidSheet, Sawn } from '../cutting/laid.js';
+import type { ProgramSolver } from '../cutting/program.js';
+import { SheetSearch, type RectWanted, type SheetAnswer, type SheetProblem } from '../cutting/sheets/index.js';
+import { fromUnits, mm, type Length } from '../length/index.js';
+import type { Settings } from '../project/index.js';
+import type { Stock } from '../stock/index.js';
+import type { Blank } from './blanks.js';
+import type { Cutting } from './spec.js';
+import { sourcesOf, type Source } from './supply.js';
+
+/** The kerf where none was measured. */
+export const USUAL_KERF = mm(3);
+
+/** All that one stock is asked for, ready to be laid out: plain data, which a worker can be given. */
+export interface Asked {
+  readonly stockId: string;
+  readonly stock: Stock;
+  readonly blanks: readonly Pick<Blank, 'key'>[];
+  readonly sources: readonly Source[];
+  readonly problem: SheetProblem;
+  /** Everything lies one after the other along boards: nothing lies beside anything else. */
+  readonly along: boolean;
+}
+
+/** No two lie beside each other on any board, and all lie along it. */
+function areAlong({ wanted, sheets, kerf, pins }: SheetProblem): boolean {
+  if (pins.length > 0) return false;
+  const narrowest = Math.min(...wanted.map((w) => w.width));
+  const widest = Math.max(...wanted.map((w) => w.width));
+  return wanted.every((w) => !w.turns) && sheets.every((s) => 2 * narrowest + kerf > s.width && widest <= s.width);
+}
+
+/** What is to be laid out of one stock: the blanks that are not cut yet, on what there is. */
+export function askedOf(stockId: string, stock: Stock, blanks: readonly Blank[], cutting: Cutting, settings: Settings): Asked {
+  const begun = cutting.begun.filter((b) => b.stock === stockId);
+  const cut = new Set(begun.flatMap((b) => keysIn(b.sawn as Sawn).filter((key) => !b.spoiled?.includes(key))));
+  const left = blanks.filter((b) => !cut.has(b.key));
+  const sources = sourcesOf(stock, settings.tools, begun);
+  const wanted = left.map((b): RectWanted => ({ id: b.key, length: b.length, width: b.width, turns: !b.grain || cutting.turns.includes(b.key) }));
+  const problem: SheetProblem = {
+    kerf: settings.kerf ?? USUAL_KERF,
+    wanted,
+    sheets: sources.map((s) => s.sheet),
+    first: stock.form === 'board' ? 'crosscuts' : cutting.first,
+    pins: cutting.pins.filter((p) => p.stock === stockId && !cut.has(p.part)),
+  };
+  return { stockId, stock, blanks: left, sources, problem, along: stock.form === 'board' && areAlong(problem) };
+}
+
+/** The ids of the parts in a piece of a sheet. */
+export function keysIn(sawn: Sawn): string[] {
+  if (sawn.kind === 'part') return [sawn.id];
+  return sawn.kind === 'cut' ? [...keysIn(sawn.near), ...(sawn.far ? keysIn(sawn.far) : [])] : [];
+}
+
+/** A layout of what is left to cut of one stock. */
+export type Answer = SheetAnswer;
+
+/** The boards of an answer as they are sawn: crosscut one after the other, then each ripped to its width. */
+function laidAlong({ sawn }: BoardAnswer, { sheets, wanted, kerf }: SheetProblem): LaidSheet[] {
+  const widths = new Map(wanted.map((w) => [w.id, w.width]));
+  const copies = new Map<string, number>();
+  return sawn.flatMap(({ board, lengths }): LaidSheet[] => {
+    const sheet = sheets.find((s) => s.id === board.id);
+    if (!sheet) return [];
+    const copy = copies.get(sheet.id) ?? 0;
+    copies.set(sheet.id, copy + 1);
+    const { trim, length, width } = sheet;
+    const end = length - trim.ends;
+    const from = (nth: number, x: number): Sawn => {
+      const box = { x: fromUnits(x), y: trim.edges, length: fromUnits(end - x), width: fromUnits(width - 2 * trim.edges) };
+      const one = lengths[nth];
+      if (!one) return { kind: 'left', ...box };
+      const part = ripped({ ...box, length: one.length }, one.id, widths.get(one.id) ?? width, kerf);
+      if (box.length <= one.length) return part;
+      const rest = x + one.length + kerf;
+      return { kind: 'cut', ...box, way: 'crosscut', at: one.length, near: part, far: rest < end ? from(nth + 1, rest) : null };
+    };
+    return [{ sheet: sheet.id, copy, length, width, trim, sawn: from(0, trim.ends) }];
+  });
+}
+
+function ripped(box: Omit<Extract<Sawn, { kind: 'left' }>, 'kind'>, id: string, width: Length, kerf: Length): Sawn {
+  const part: Sawn = { kind: 'part', ...box, width, id, turned: false };
+  if (box.width <= width) return part;
+  const over = box.width - width - kerf;
+  const far: Sawn | null = over > 0 ? { kind: 'left', ...box, y: fromUnits(box.y + width + kerf), width: fromUnits(over) } : null;
+  return { kind: 'cut', ...box, way: 'rip', at: width, near: part, far };
+}
+
+function layAlong(problem: SheetProblem, solve: ProgramSolver): Answer {
+  const { wanted, sheets, kerf } = problem;
+  const byLength = new Map<Length, string[]>();
+  for (const w of wanted) byLength.set(w.length, [...(byLength.get(w.length) ?? []), w.id]);
+  // Every end that is trimmed is a part of the board that is gone.
+  const boards: BoardProblem = {
+    kerf,
+    trim: 0 as Length,
+    boards: sheets.map((s) => ({ id: s.id, length: fromUnits(Math.max(0, s.length - 2 * s.trim.ends)), count: s.count, cost: s.cost })),
+    wanted: [...byLength].map(([length, ids]) => ({ length, ids })),
+  };
+  const answer = layBoardsWell(boards, solve);
+  const { missing, cost, bound, proven } = answer;
+  return { laid: laidAlong(answer, problem), missing, unpinned: [], cost, bound, proven };
+}
+
+/** So many steps are taken between one word of how it stands and the next. */
+const STRIDE = 250;
+
+/** How long a layout is searched for: more where there is more to lay. */
+export function stepsFor({ problem }: Asked): number {
+  return Math.min(30_000, 3000 + 150 * problem.wanted.length);
+}
+
+/** Where nothing can be cheaper, so many steps are enough to look for a larger rest. */
+const ENOUGH = 2000;
+
+/** How a search stands. */
+export interface Standing {
+  readonly answer: Answer;
+  /** From 0 to 1. */
+  readonly done: number;
+}
+
+/**
+ * Lays out what one stock is asked for: an answer at once, then better ones.
+ * The same input gives the same answers.
+ * @param solve solves linear and integer programs, for what lies along boards
+ */
+export function* layOut(asked: Asked, solve: ProgramSolver): Generator<Standing> {
+  if (asked.along) {
+    yield { answer: layAlong(asked.problem, solve), done: 1 };
+    return;
+  }
+  const search = new SheetSearch(asked.problem);
+  const most = stepsFor(asked);
+  yield { answer: search.answer(), done: search.proven ? 1 : 0 };
+  while (search.steps < (search.proven ? Math.min(most, ENOUGH) : most) && asked.problem.wanted.length > 0) {
+    search.go(STRIDE);
+    yield { answer: search.answer(), done: Math.min(1, search.steps / most) };
+  }
+}
+
+/** The last answer of a search. */
+export function laidOut(asked: Asked, solve: ProgramSolver): Answer {
+  let last: Answer | null = null;
+  for (const { answer } of layOut(asked, solve)) last = answer;
+  return last as Answer;
+}

@@ -1,0 +1,78 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { IdSchema, NameSchema } from '../ids/index.js';
+import { DistanceSchema, SizeSchema } from '../length/index.js';
+
+const closed = { additionalProperties: false } as const;
+const whole = Type.Integer({ minimum: 0, maximum: 100_000 });
+/** Which blank, sheet or cut is meant; made by Ruvok and never taken apart. */
+const KeySchema = Type.String({ minLength: 1, maxLength: 300 });
+
+const rect = { x: DistanceSchema, y: DistanceSchema, length: SizeSchema, width: SizeSchema };
+
+/** A piece of a sheet that was begun: a part, something left, or cut in two. */
+const SawnSchema = Type.Recursive(
+  (Sawn) =>
+    Type.Union([
+      Type.Object({ ...rect, kind: Type.Literal('part'), id: KeySchema, turned: Type.Boolean() }, closed),
+      Type.Object({ ...rect, kind: Type.Literal('left') }, closed),
+      Type.Object(
+        {
+          ...rect,
+          kind: Type.Literal('cut'),
+          way: Type.Union([Type.Literal('rip'), Type.Literal('crosscut')]),
+          at: SizeSchema,
+          near: Sawn,
+          far: Type.Union([Sawn, Type.Null()]),
+        },
+        closed,
+      ),
+    ]),
+  { $id: 'Sawn' },
+);
+
+/** A sheet that was begun: it stays as it was laid out. */
+const BegunSchema = Type.Object(
+  {
+    stock: IdSchema,
+    sheet: KeySchema,
+    copy: whole,
+    length: SizeSchema,
+    width: SizeSchema,
+    trim: Type.Object({ ends: DistanceSchema, edges: DistanceSchema }, closed),
+    sawn: SawnSchema,
+    /** The cuts that are made, by their keys. */
+    done: Type.Array(KeySchema, { maxItems: 5000 }),
+    /** The parts of it that went wrong: they are cut again elsewhere. */
+    spoiled: Type.Optional(Type.Array(KeySchema, { maxItems: 1000 })),
+  },
+  closed,
+);
+export type Begun = Static<typeof BegunSchema>;
+
+const FirstSchema = Type.Union([Type.Literal('either'), Type.Literal('rips'), Type.Literal('crosscuts')]);
+
+/** What is cut together: the parts of which pieces, and what a person decided about where they lie. */
+export const CuttingSchema = Type.Object(
+  {
+    name: NameSchema,
+    pieces: Type.Array(IdSchema, { minItems: 1, maxItems: 200 }),
+    first: FirstSchema,
+    /** Parts that stay where a person put them. */
+    pins: Type.Array(
+      Type.Object({ part: KeySchema, stock: IdSchema, sheet: KeySchema, copy: whole, x: DistanceSchema, y: DistanceSchema, turned: Type.Boolean() }, closed),
+      { maxItems: 2000 },
+    ),
+    /** Parts that may lie across the grain. */
+    turns: Type.Array(KeySchema, { maxItems: 2000 }),
+    begun: Type.Array(BegunSchema, { maxItems: 500 }),
+    /** What it may cost, in the project's money. */
+    budget: Type.Optional(Type.Number({ minimum: 0, maximum: 1e7 })),
+  },
+  closed,
+);
+export type Cutting = Static<typeof CuttingSchema>;
+
+/** What is cut together before anyone decided anything: the parts of one piece. */
+export function cuttingOf(piece: { readonly id: string; readonly name: string }): Cutting {
+  return { name: piece.name, pieces: [piece.id], first: 'either', pins: [], turns: [], begun: [] };
+}

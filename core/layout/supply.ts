@@ -1,0 +1,51 @@
+import { ZERO } from '../length/index.js';
+import type { Sheet } from '../cutting/sheets/index.js';
+import type { Tools } from '../project/index.js';
+import type { Stock } from '../stock/index.js';
+import type { Begun } from './spec.js';
+
+/** A kind of sheet or board that parts can come from. */
+export interface Source {
+  readonly sheet: Sheet;
+  readonly from: 'offcut' | 'on hand' | 'to buy';
+  /** As builders call it: the name of an offcut, else of the stock. */
+  readonly name: string;
+  /** What one costs that is bought; null where no price is known. */
+  readonly price: number | null;
+}
+
+/**
+ * What opening a sheet that lies there already counts beside money: next to nothing, so that nothing is bought in its place, but
+ * enough that a rest is taken before a whole one.
+ */
+const OPENED = 0.01;
+
+/** What stands in for a price that is not known, so that fewer are still better. */
+const UNPRICED = 1;
+
+/**
+ * What there is of a stock, and what can be bought: offcuts, whole ones on hand, and as many new ones as are needed.
+ * @param begun the sheets that were begun: those are taken off
+ */
+export function sourcesOf(stock: Stock, tools: Tools | undefined, begun: readonly Pick<Begun, 'sheet'>[]): readonly Source[] {
+  const trim = { ends: tools?.trimEnds ?? ZERO, edges: stock.form === 'sheet' ? (tools?.trimEdges ?? ZERO) : ZERO };
+  const used = (id: string) => begun.filter((b) => b.sheet === id).length;
+  const whole = stock.length * stock.width;
+  const offcuts = (stock.offcuts ?? []).map((o, i): Source => {
+    const id = `offcut ${i}`;
+    const share = Math.min(1, (o.length * o.width) / whole);
+    const sheet: Sheet = { id, length: o.length, width: o.width, count: o.count, cost: OPENED * (0.2 + share / 2), trim: { ends: ZERO, edges: ZERO } };
+    return { sheet, from: 'offcut', name: o.name, price: null };
+  });
+  const sizes = [{ length: stock.length, width: stock.width, price: stock.price, onHand: stock.onHand }, ...(stock.sizes ?? [])];
+  const sold = sizes.flatMap(({ length, width, price, onHand = 0 }, i): Source[] => {
+    const of = { length, width, trim };
+    return [
+      { sheet: { ...of, id: `have ${i}`, count: onHand, cost: OPENED }, from: 'on hand', name: stock.name, price: null },
+      { sheet: { ...of, id: `buy ${i}`, count: Infinity, cost: OPENED + (price ?? UNPRICED) }, from: 'to buy', name: stock.name, price: price ?? null },
+    ];
+  });
+  return [...offcuts, ...sold]
+    .map((s) => ({ ...s, sheet: { ...s.sheet, count: s.sheet.count - used(s.sheet.id) } }))
+    .filter((s) => s.sheet.count > 0);
+}
