@@ -1,6 +1,6 @@
-import Papa from 'papaparse';
 import { exactText, formatLength, toMm, type Precision } from '../length/index.js';
 import { aslantText, edgesText, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../parts/index.js';
+import { csvOf } from './csv.js';
 
 const HEADER = [
   'letters',
@@ -48,6 +48,5 @@ function lineOf({ parts, first, count, spares, hand }: PartRow, precision: Preci
 /** The list of parts as CSV, equal parts on one line. @param times how many of the piece are made */
 export function partsCsv(parts: readonly Part[], precision: Precision, times = 1): string {
   const rows = [HEADER, ...rowsOf(parts).map((row) => lineOf(row, precision, times))];
-  // What a spreadsheet would take for a formula is made plain.
-  return `${Papa.unparse(rows, { newline: '\r\n', escapeFormulae: /^[=+\-@\t]/ })}\r\n`;
+  return csvOf(rows);
 }

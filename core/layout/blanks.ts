@@ -29,7 +29,12 @@ export interface Blank {
 const GLUED_OVER = { across: mm(6), along: mm(20) };
 
 /** How a part that is wider than the board is made of strips: as few as will do, each as wide as the others. */
-function stripsOf(length: Length, width: Length, board: Stock, step: Length): { readonly of: number; readonly length: Length; readonly width: Length } {
+function stripsOf(
+  length: Length,
+  width: Length,
+  board: Stock,
+  step: Length,
+): { readonly of: number; readonly length: Length; readonly width: Length } {
   const all = width + GLUED_OVER.across;
   const of = Math.ceil(all / board.width);
   const long = length + GLUED_OVER.along > board.length ? length : ((length + GLUED_OVER.along) as Length);

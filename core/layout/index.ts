@@ -4,3 +4,6 @@ export * from './supply.js';
 export * from './plan.js';
 export * from './sums.js';
 export * from './names.js';
+export * from './snap.js';
+export * from './buy.js';
+export * from './tools.js';

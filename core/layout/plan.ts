@@ -2,15 +2,13 @@ import { layBoardsWell, type BoardAnswer, type BoardProblem } from '../cutting/b
 import type { LaidSheet, Sawn } from '../cutting/laid.js';
 import type { ProgramSolver } from '../cutting/program.js';
 import { SheetSearch, type RectWanted, type SheetAnswer, type SheetProblem } from '../cutting/sheets/index.js';
-import { fromUnits, mm, type Length } from '../length/index.js';
+import { USUAL_KERF } from '../joints/index.js';
+import { fromUnits, type Length } from '../length/index.js';
 import type { Settings } from '../project/index.js';
 import type { Stock } from '../stock/index.js';
 import type { Blank } from './blanks.js';
-import type { Cutting } from './spec.js';
+import type { Begun, Cutting } from './spec.js';
 import { sourcesOf, type Source } from './supply.js';
-
-/** The kerf where none was measured. */
-export const USUAL_KERF = mm(3);
 
 /** All that one stock is asked for, ready to be laid out: plain data, which a worker can be given. */
 export interface Asked {
@@ -37,15 +35,25 @@ export function askedOf(stockId: string, stock: Stock, blanks: readonly Blank[],
   const cut = new Set(begun.flatMap((b) => keysIn(b.sawn as Sawn).filter((key) => !b.spoiled?.includes(key))));
   const left = blanks.filter((b) => !cut.has(b.key));
   const sources = sourcesOf(stock, settings.tools, begun);
-  const wanted = left.map((b): RectWanted => ({ id: b.key, length: b.length, width: b.width, turns: !b.grain || cutting.turns.includes(b.key) }));
+  const wanted = left.map((b): RectWanted => ({
+    id: b.key,
+    length: b.length,
+    width: b.width,
+    turns: !b.grain || cutting.turns.includes(b.key),
+  }));
   const problem: SheetProblem = {
     kerf: settings.kerf ?? USUAL_KERF,
     wanted,
-    sheets: sources.map((s) => s.sheet),
+    sheets: sources.map((s) => s.sheet).filter((s) => s.count > 0),
     first: stock.form === 'board' ? 'crosscuts' : cutting.first,
     pins: cutting.pins.filter((p) => p.stock === stockId && !cut.has(p.part)),
   };
   return { stockId, stock, blanks: left, sources, problem, along: stock.form === 'board' && areAlong(problem) };
+}
+
+/** A sheet that was begun, as it was laid out. */
+export function sheetOf({ sheet, copy, length, width, trim, sawn }: Begun): LaidSheet {
+  return { sheet, copy, length, width, trim, sawn: sawn as Sawn };
 }
 
 /** The ids of the parts in a piece of a sheet. */

@@ -42,6 +42,8 @@ const BegunSchema = Type.Object(
     sawn: SawnSchema,
     /** The cuts that are made, by their keys. */
     done: Type.Array(KeySchema, { maxItems: 5000 }),
+    /** It is taken off what is on hand already, and its rests were kept. */
+    booked: Type.Optional(Type.Boolean()),
     /** The parts of it that went wrong: they are cut again elsewhere. */
     spoiled: Type.Optional(Type.Array(KeySchema, { maxItems: 1000 })),
   },
@@ -59,7 +61,10 @@ export const CuttingSchema = Type.Object(
     first: FirstSchema,
     /** Parts that stay where a person put them. */
     pins: Type.Array(
-      Type.Object({ part: KeySchema, stock: IdSchema, sheet: KeySchema, copy: whole, x: DistanceSchema, y: DistanceSchema, turned: Type.Boolean() }, closed),
+      Type.Object(
+        { part: KeySchema, stock: IdSchema, sheet: KeySchema, copy: whole, x: DistanceSchema, y: DistanceSchema, turned: Type.Boolean() },
+        closed,
+      ),
       { maxItems: 2000 },
     ),
     /** Parts that may lie across the grain. */

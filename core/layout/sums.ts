@@ -3,7 +3,8 @@ import { leftOn, partsOn, type LaidSheet } from '../cutting/laid.js';
 import { mm, toMm, type Length } from '../length/index.js';
 import type { Tools } from '../project/index.js';
 import type { Blank } from './blanks.js';
-import type { Answer, Asked } from './plan.js';
+import { sheetOf, type Answer, type Asked } from './plan.js';
+import type { Begun } from './spec.js';
 import type { Source } from './supply.js';
 
 /** The least rest that is kept where nothing is said about it. */
@@ -44,15 +45,22 @@ export interface Sums {
 /** Rests that are worth keeping: as long and as wide as is wanted, one way or the other. */
 export function restsOf(laid: readonly LaidSheet[], tools: Tools | undefined): readonly Rest[] {
   const keep = tools?.keep ?? USUAL_KEEP;
-  const kept = (a: Length, b: Length) => Math.max(a, b) >= Math.max(keep.length, keep.width) && Math.min(a, b) >= Math.min(keep.length, keep.width);
+  const kept = (a: Length, b: Length) =>
+    Math.max(a, b) >= Math.max(keep.length, keep.width) && Math.min(a, b) >= Math.min(keep.length, keep.width);
   return laid
     .flatMap((sheet) => leftOn(sheet).map(({ length, width }): Rest => ({ sheet, length, width })))
     .filter(({ length, width }) => kept(length, width))
     .sort((a, b) => b.length * b.width - a.length * a.width);
 }
 
-/** What a layout comes to. */
-export function sumsOf({ sources }: Pick<Asked, 'sources'>, { laid, bound }: Answer, tools: Tools | undefined): Sums {
+/** What a layout comes to, with the sheets that were begun and not taken off what is on hand yet. */
+export function sumsOf(
+  { sources }: Pick<Asked, 'sources'>,
+  { laid: open, bound }: Answer,
+  tools: Tools | undefined,
+  begun: readonly Begun[] = [],
+): Sums {
+  const laid = [...begun.filter((b) => !b.booked).map(sheetOf), ...open];
   const used = sources
     .map((source): Used => {
       const count = laid.filter((l) => l.sheet === source.sheet.id).length;
@@ -71,7 +79,7 @@ export function sumsOf({ sources }: Pick<Asked, 'sources'>, { laid, bound }: Ans
     settings: inOrder(cuts).length,
     rests: restsOf(laid, tools),
     fewest: bound.count,
-    isFewest: laid.length <= bound.count,
+    isFewest: open.length <= bound.count,
   };
 }
 

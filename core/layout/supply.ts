@@ -25,16 +25,23 @@ const UNPRICED = 1;
 
 /**
  * What there is of a stock, and what can be bought: offcuts, whole ones on hand, and as many new ones as are needed.
- * @param begun the sheets that were begun: those are taken off
+ * @param begun the sheets that were begun: those that are not taken off what is on hand yet are taken off here
  */
-export function sourcesOf(stock: Stock, tools: Tools | undefined, begun: readonly Pick<Begun, 'sheet'>[]): readonly Source[] {
+export function sourcesOf(stock: Stock, tools: Tools | undefined, begun: readonly Pick<Begun, 'sheet' | 'booked'>[]): readonly Source[] {
   const trim = { ends: tools?.trimEnds ?? ZERO, edges: stock.form === 'sheet' ? (tools?.trimEdges ?? ZERO) : ZERO };
-  const used = (id: string) => begun.filter((b) => b.sheet === id).length;
+  const used = (id: string) => begun.filter((b) => b.sheet === id && !b.booked).length;
   const whole = stock.length * stock.width;
-  const offcuts = (stock.offcuts ?? []).map((o, i): Source => {
-    const id = `offcut ${i}`;
+  const offcuts = (stock.offcuts ?? []).map((o): Source => {
+    const id = `offcut ${o.name}`;
     const share = Math.min(1, (o.length * o.width) / whole);
-    const sheet: Sheet = { id, length: o.length, width: o.width, count: o.count, cost: OPENED * (0.2 + share / 2), trim: { ends: ZERO, edges: ZERO } };
+    const sheet: Sheet = {
+      id,
+      length: o.length,
+      width: o.width,
+      count: o.count,
+      cost: OPENED * (0.2 + share / 2),
+      trim: { ends: ZERO, edges: ZERO },
+    };
     return { sheet, from: 'offcut', name: o.name, price: null };
   });
   const sizes = [{ length: stock.length, width: stock.width, price: stock.price, onHand: stock.onHand }, ...(stock.sizes ?? [])];
@@ -42,10 +49,13 @@ export function sourcesOf(stock: Stock, tools: Tools | undefined, begun: readonl
     const of = { length, width, trim };
     return [
       { sheet: { ...of, id: `have ${i}`, count: onHand, cost: OPENED }, from: 'on hand', name: stock.name, price: null },
-      { sheet: { ...of, id: `buy ${i}`, count: Infinity, cost: OPENED + (price ?? UNPRICED) }, from: 'to buy', name: stock.name, price: price ?? null },
+      {
+        sheet: { ...of, id: `buy ${i}`, count: Infinity, cost: OPENED + (price ?? UNPRICED) },
+        from: 'to buy',
+        name: stock.name,
+        price: price ?? null,
+      },
     ];
   });
-  return [...offcuts, ...sold]
-    .map((s) => ({ ...s, sheet: { ...s.sheet, count: s.sheet.count - used(s.sheet.id) } }))
-    .filter((s) => s.sheet.count > 0);
+  return [...offcuts, ...sold].map((s) => ({ ...s, sheet: { ...s.sheet, count: Math.max(0, s.sheet.count - used(s.sheet.id)) } }));
 }

@@ -12,7 +12,8 @@ import { Assumed, Faint, Row, Select, Tick } from '../shared/ui.js';
 import { Bends } from './carry/bends.js';
 import { SolidStage } from '../solid/solid-stage.js';
 import { CarryBelow } from './carry/below.js';
-import { ink, link, paper, tapePale } from '../theme/tokens.js';
+import { ViewTab } from '../shared/view-tab.js';
+import { ink, paper, tapePale } from '../theme/tokens.js';
 import { SHUT, posesOf, type Piece } from '../../core/piece/index.js';
 import { useBench, useSettledBench } from '../bench/bench.js';
 import { PieceStage } from '../bench/drawing.js';
@@ -26,21 +27,6 @@ const Bar = styled.div`
   justify-content: space-between;
   gap: 6px 12px;
   padding: 10px 16px 0;
-`;
-
-const ViewTab = styled.button`
-  all: unset;
-  cursor: pointer;
-  padding: 4px 10px;
-  font-weight: 600;
-  font-size: 13px;
-  &:focus-visible {
-    outline: 3px solid ${link};
-  }
-  &[aria-pressed='true'] {
-    background: ${ink};
-    color: ${paper};
-  }
 `;
 
 const RuleMenu = styled(Popover)`

@@ -2,7 +2,8 @@ import { carry } from './carry/index.js';
 import { divide } from './divide/index.js';
 import { measure } from './measure/index.js';
 import { parts } from './parts/index.js';
+import { stock } from './stock/index.js';
 import type { Station } from './station.js';
 
 /** The stations of a piece, in the order of the work. */
-export const STATIONS: readonly Station[] = [measure, divide, carry, parts];
+export const STATIONS: readonly Station[] = [measure, divide, carry, parts, stock];

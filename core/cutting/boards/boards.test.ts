@@ -35,17 +35,39 @@ test.each([
 });
 
 // Falkenauer's triplets: three to a board with nothing left over.
-test.each([[1,20],[2,20],[3,20],[4,20],[1,40],[2,40],[1,83],[2,83]])('triplets %d %d', (seed, N) => {
-  const random = seeded(seed);
-  const lengths: number[] = [];
-  for (let i = 0; i < N; i += 1) {
-    const a = 380 + Math.floor(random() * 111);
-    const b = 250 + Math.floor(random() * ((1000 - a) / 2 - 250));
-    lengths.push(a, b, 1000 - a - b);
-  }
-  const problem: BoardProblem = { kerf: mm(0), trim: mm(0), boards: [{ id: 'b', length: mm(1000), count: Infinity, cost: 1 }], wanted: lengths.map((l, i) => ({ length: mm(l), ids: [`${i}`] })) };
-  console.log(layBoards(problem).cost);
-  let calls = 0; const t=Date.now();
-  const answer = layBoardsWell(problem, (p,n)=>{calls+=1; return solve(p,n);});
-  console.log(N, calls, Date.now()-t, answer.cost, answer.proven);
-}, 60000);
+test.each([
+  [1, 20],
+  [2, 20],
+  [3, 20],
+  [4, 20],
+  [1, 40],
+  [2, 40],
+  [1, 83],
+  [2, 83],
+])(
+  'triplets %d %d',
+  (seed, N) => {
+    const random = seeded(seed);
+    const lengths: number[] = [];
+    for (let i = 0; i < N; i += 1) {
+      const a = 380 + Math.floor(random() * 111);
+      const b = 250 + Math.floor(random() * ((1000 - a) / 2 - 250));
+      lengths.push(a, b, 1000 - a - b);
+    }
+    const problem: BoardProblem = {
+      kerf: mm(0),
+      trim: mm(0),
+      boards: [{ id: 'b', length: mm(1000), count: Infinity, cost: 1 }],
+      wanted: lengths.map((l, i) => ({ length: mm(l), ids: [`${i}`] })),
+    };
+    console.log(layBoards(problem).cost);
+    let calls = 0;
+    const t = Date.now();
+    const answer = layBoardsWell(problem, (p, n) => {
+      calls += 1;
+      return solve(p, n);
+    });
+    console.log(N, calls, Date.now() - t, answer.cost, answer.proven);
+  },
+  60000,
+);

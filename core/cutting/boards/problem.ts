@@ -56,7 +56,12 @@ const MOST_CELLS = 40_000;
  * The packing of a problem, sizes from the longest.
  * @returns with `exact` false where the unit had to be coarser than the lengths: sizes are then rounded up, so that a packing still fits but is no bound
  */
-export function packingOf({ wanted, boards, kerf, trim }: BoardProblem): Packing & { readonly order: readonly number[]; readonly exact: boolean } {
+export function packingOf({
+  wanted,
+  boards,
+  kerf,
+  trim,
+}: BoardProblem): Packing & { readonly order: readonly number[]; readonly exact: boolean } {
   const order = wanted.map((_, i) => i).sort((a, b) => (wanted[b] as LengthWanted).length - (wanted[a] as LengthWanted).length);
   const sizes = order.map((i) => (wanted[i] as LengthWanted).length + kerf);
   const rooms = boards.map((b) => Math.max(0, b.length - 2 * trim + kerf));

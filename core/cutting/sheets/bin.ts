@@ -144,7 +144,7 @@ export class Bin {
     else if (split === 'longer') way = a < b ? 'crosscut' : 'rip';
     else {
       const [ripLarge, crossLarge] = [(this.l[region] as number) * b, a * (this.w[region] as number)];
-      way = split === 'large' === ripLarge > crossLarge ? 'rip' : 'crosscut';
+      way = (split === 'large') === ripLarge > crossLarge ? 'rip' : 'crosscut';
     }
     this.part(region, way);
     return side === 'beside' ? (this.near[region] as number) : (this.far[region] as number);
@@ -205,7 +205,15 @@ export class Bin {
     }
     const [beside, beyond] = [this.treeOf(this.near[region] as number), this.treeOf(this.far[region] as number)];
     const [il, iw] = [beside.x - box.x, beyond.y - box.y];
-    const item: Region = { kind: 'item', x: box.x, y: box.y, l: il, w: iw, item: this.item[region] as number, turned: this.turned[region] as boolean };
+    const item: Region = {
+      kind: 'item',
+      x: box.x,
+      y: box.y,
+      l: il,
+      w: iw,
+      item: this.item[region] as number,
+      turned: this.turned[region] as boolean,
+    };
     if (this.way[region] === 'rip') {
       const strip = joined({ ...box, w: iw }, 'crosscut', il, item, beside);
       return joined(box, 'rip', iw, strip, beyond);

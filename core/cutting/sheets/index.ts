@@ -65,7 +65,16 @@ function laidOf(state: State, task: Task, { kerf }: SheetProblem): LaidSheet[] {
       let copy = pin?.copy ?? 0;
       while (!pin && used.has(copy)) copy += 1;
       used.add(copy);
-      return [{ sheet: sheet.id, copy, length: sheet.length, width: sheet.width, trim: sheet.trim, sawn: sawnOf(bin.tree(), task, kerf, sheet.trim) }];
+      return [
+        {
+          sheet: sheet.id,
+          copy,
+          length: sheet.length,
+          width: sheet.width,
+          trim: sheet.trim,
+          sawn: sawnOf(bin.tree(), task, kerf, sheet.trim),
+        },
+      ];
     })
     .sort((a, b) => problemOrder(task, a) - problemOrder(task, b) || a.copy - b.copy);
 }

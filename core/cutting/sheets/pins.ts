@@ -35,7 +35,10 @@ function clearCut(box: Box, held: readonly Held[], first: Way | null): { way: Wa
     const [from, size] = way === 'rip' ? (['y', 'w'] as const) : (['x', 'l'] as const);
     const edges = held.flatMap((h) => [h[from], h[from] + h[size]]).sort((a, b) => a - b);
     const at = edges.find(
-      (e) => held.every((h) => h[from] >= e || h[from] + h[size] <= e) && held.some((h) => h[from] >= e) && held.some((h) => h[from] + h[size] <= e),
+      (e) =>
+        held.every((h) => h[from] >= e || h[from] + h[size] <= e) &&
+        held.some((h) => h[from] >= e) &&
+        held.some((h) => h[from] + h[size] <= e),
     );
     if (at !== undefined) return { way, at: at - box[from] };
   }
@@ -52,7 +55,16 @@ function cutFree(bin: Bin, region: number, box: Box, held: readonly Held[], task
     const [near, far] = bin.cut(region, cut.way, cut.at);
     const [nearBox, farBox] = parted(box, cut.way, cut.at);
     const isNear = (h: Held) => (cut.way === 'rip' ? h.y < box.y + cut.at : h.x < box.x + cut.at);
-    return [...cutFree(bin, near, nearBox, held.filter(isNear), task), ...cutFree(bin, far, farBox, held.filter((h) => !isNear(h)), task)];
+    return [
+      ...cutFree(bin, near, nearBox, held.filter(isNear), task),
+      ...cutFree(
+        bin,
+        far,
+        farBox,
+        held.filter((h) => !isNear(h)),
+        task,
+      ),
+    ];
   }
   let [at, room] = [region, box];
   const off = { rip: one.y - box.y, crosscut: one.x - box.x };
@@ -69,8 +81,14 @@ function cutFree(bin: Bin, region: number, box: Box, held: readonly Held[], task
 
 function parted(box: Box, way: Way, at: number): readonly [Box, Box] {
   return way === 'rip'
-    ? [{ ...box, w: at }, { ...box, y: box.y + at, w: box.w - at }]
-    : [{ ...box, l: at }, { ...box, x: box.x + at, l: box.l - at }];
+    ? [
+        { ...box, w: at },
+        { ...box, y: box.y + at, w: box.w - at },
+      ]
+    : [
+        { ...box, l: at },
+        { ...box, x: box.x + at, l: box.l - at },
+      ];
 }
 
 /**

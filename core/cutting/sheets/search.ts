@@ -72,7 +72,10 @@ function groundFor(task: Task, item: Item, left: readonly number[], open: Recipe
     if (!lies && !(item.turns && item.width <= ground.length && item.length <= ground.width)) return;
     const area = ground.length * ground.width;
     const rank = open === 'cheap' ? ground.sheet.cost / area : open === 'small' ? area : -area;
-    if (rank < least || (rank === least && best >= 0 && area < (task.grounds[best] as Ground).length * (task.grounds[best] as Ground).width)) {
+    if (
+      rank < least ||
+      (rank === least && best >= 0 && area < (task.grounds[best] as Ground).length * (task.grounds[best] as Ground).width)
+    ) {
       [best, least] = [g, rank];
     }
   });
@@ -109,7 +112,11 @@ function build(task: Task, order: readonly number[], start: readonly Bin[], left
     if (at && best) at.place(index, item, best, recipe.taste);
     else missing.push(index);
   }
-  return rate(task, bins.filter((b) => b.items.length > 0), missing);
+  return rate(
+    task,
+    bins.filter((b) => b.items.length > 0),
+    missing,
+  );
 }
 
 /** The items that lie where they were put by a person. */

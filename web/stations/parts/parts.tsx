@@ -5,14 +5,14 @@ import { Download, Printer } from 'lucide-react';
 import { flatOutline } from '../../../core/drawing/index.js';
 import { recessCorners } from '../../../core/joints/index.js';
 import { partsCsv } from '../../../core/formats/parts-csv.js';
-import { exactText, formatLength, toMm, type Length, type Precision } from '../../../core/length/index.js';
+import { exactText, formatLength, toMm } from '../../../core/length/index.js';
 import { aslantText, doneText, faceName, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../../../core/parts/index.js';
 import { boughtFor } from '../../../core/solution/index.js';
-import type { Bought } from '../../../core/piece/index.js';
 import { massOf } from '../../../core/carry/index.js';
 import { writeMass } from '../../../core/figure/index.js';
 import { usePrecision } from '../../data/project.js';
 import { useBench } from '../../bench/bench.js';
+import { boughtText } from '../../shared/bought-text.js';
 import { LengthText } from '../../shared/length-text.js';
 import { Sum } from '../../shared/sum.js';
 import { Button, Faint, Fault, PickTable, Row } from '../../shared/ui.js';
@@ -31,13 +31,6 @@ const Area = styled.div`
 
 function LettersCell({ row }: { row: PartRow }) {
   return <strong style={{ fontSize: 15 }}>{lettersText(row.parts.map((p) => p.letter))}</strong>;
-}
-
-/** How much of a thing, and what it is: "12" and "wood screws No. 8, 40 mm"; of a run its whole length first. */
-function boughtText({ what, length, thick, count, each }: Bought, precision: Precision): readonly [string, string] {
-  const write = (l: Length) => `${formatLength(l, precision)} ${precision.unit}`;
-  if (each === 'run' && length !== undefined) return [write(length), `${what}${thick === undefined ? '' : `, ${write(thick)} thick`}`];
-  return [`${count}`, `${what}${length === undefined ? '' : `, ${write(length)}`}${each === 'pair' ? ', pairs' : ''}`];
 }
 
 /** What is bought for it besides wood, equal things counted together. */

@@ -1,0 +1,39 @@
+import { cutsOf, inOrder } from '../cutting/cuts.js';
+import type { LaidSheet, Sawn } from '../cutting/laid.js';
+import { keysIn } from '../layout/plan.js';
+import { formatLength, toMm, type Precision } from '../length/index.js';
+import { csvOf } from './csv.js';
+
+const HEADER = ['cut', 'setting', 'sheet', 'way', 'at', 'of length', 'of width', 'gives', 'and', 'at mm'];
+
+function falls(sawn: Sawn | null, marks: ReadonlyMap<string, string>): string {
+  if (!sawn) return 'dust';
+  if (sawn.kind === 'left') return 'left over';
+  return keysIn(sawn)
+    .map((key) => marks.get(key) ?? key)
+    .join(' ');
+}
+
+/** The order of cuts as CSV. @param marks what is written on each blank, by its key */
+export function cutsCsv(sheets: readonly LaidSheet[], marks: ReadonlyMap<string, string>, precision: Precision): string {
+  let nth = 0;
+  const rows = inOrder(cutsOf(sheets)).flatMap(({ way, at, cuts }, setting) =>
+    cuts.map((cut) => {
+      nth += 1;
+      const { of } = cut;
+      return [
+        nth,
+        setting + 1,
+        sheets.indexOf(cut.sheet) + 1,
+        way,
+        formatLength(at, precision),
+        formatLength(of.length, precision),
+        formatLength(of.width, precision),
+        falls(of.near, marks),
+        falls(of.far, marks),
+        toMm(at),
+      ];
+    }),
+  );
+  return csvOf([HEADER, ...rows]);
+}

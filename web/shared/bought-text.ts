@@ -1,0 +1,9 @@
+import { formatLength, type Length, type Precision } from '../../core/length/index.js';
+import type { Bought } from '../../core/piece/index.js';
+
+/** How much of a thing, and what it is: "12" and "wood screws No. 8, 40 mm"; of a run its whole length first. */
+export function boughtText({ what, length, thick, count, each }: Bought, precision: Precision): readonly [string, string] {
+  const write = (l: Length) => `${formatLength(l, precision)} ${precision.unit}`;
+  if (each === 'run' && length !== undefined) return [write(length), `${what}${thick === undefined ? '' : `, ${write(thick)} thick`}`];
+  return [`${count}`, `${what}${length === undefined ? '' : `, ${write(length)}`}${each === 'pair' ? ', pairs' : ''}`];
+}

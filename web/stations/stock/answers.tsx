@@ -1,0 +1,206 @@
+import { partsOn } from '../../../core/cutting/laid.js';
+import { markOf } from '../../../core/layout/names.js';
+import { formatLength, type Length } from '../../../core/length/index.js';
+import { usePrecision, useProject } from '../../data/project.js';
+import { LengthField } from '../../shared/length-field.js';
+import { Button, Faint, Grid, Row, Section, Select, Tick } from '../../shared/ui.js';
+import { WentWrong } from './cut-list.js';
+import { allPinned, pinned, turnable, unpinned } from './edits.js';
+import { boundText, moneyText, sheetName, sumsText } from './words.js';
+import {
+  lookAgain,
+  sheetsOf,
+  stopLooking,
+  sumsFor,
+  useCutting,
+  useLayouts,
+  usePicked,
+  useStockShown,
+  type StockToCut,
+} from './use-cutting.js';
+import type { Layout } from './layouts.js';
+
+/** How the search for a better layout stands, with a way to end it. */
+function Looking({ stock, layout }: { stock: StockToCut; layout: Layout | undefined }) {
+  const done = layout?.standing?.done ?? 0;
+  if (layout?.ended === 'stopped') {
+    return (
+      <Row style={{ marginTop: 6 }}>
+        <Faint>Stopped: the best so far is kept.</Faint>
+        <Button onPress={() => lookAgain(stock)}>Look on</Button>
+      </Row>
+    );
+  }
+  if (done >= 1 || layout?.ended) return null;
+  return (
+    <Row style={{ marginTop: 6 }}>
+      <progress max={1} value={done} aria-label={`Looking for a better layout of ${stock.stock.name}`} style={{ width: 120 }} />
+      <Faint>{Math.round(done * 100)} %</Faint>
+      <Button onPress={() => stopLooking(stock)}>Stop</Button>
+    </Row>
+  );
+}
+
+/** The part that is picked: where it lies, turned, held, moved to another sheet. */
+function PickedPart({ stock, layout }: { stock: StockToCut; layout: Layout | undefined }) {
+  const precision = usePrecision();
+  const { cutting, change, pieces } = useCutting();
+  const [picked] = usePicked(stock);
+  if (!picked) return <Faint>Pick a part to see where it lies, and to move it.</Faint>;
+  const sheets = sheetsOf(stock, layout);
+  const at = sheets.findIndex((s) => partsOn(s.laid).some((p) => p.id === picked.key) && !s.begun?.spoiled?.includes(picked.key));
+  const sheet = sheets[at];
+  const part = sheet && partsOn(sheet.laid).find((p) => p.id === picked.key);
+  const mark = markOf(picked, pieces);
+  const write = (l: Length) => formatLength(l, precision);
+  const isHeld = cutting.pins.some((p) => p.part === picked.key);
+  const may = !picked.grain || cutting.turns.includes(picked.key);
+  const put = (to: { sheet?: number; x?: Length; y?: Length; turned?: boolean }, label: string) => {
+    const target = sheets[to.sheet ?? at];
+    if (!part || !target) return;
+    const isMoved = to.sheet !== undefined && to.sheet !== at;
+    const x = to.x ?? (isMoved ? target.laid.trim.ends : part.x);
+    const y = to.y ?? (isMoved ? target.laid.trim.edges : part.y);
+    const { sheet: id, copy } = target.laid;
+    change(pinned(cutting, { part: picked.key, stock: stock.id, sheet: id, copy, x, y, turned: to.turned ?? part.turned }), label);
+  };
+  const open = sheets.map((s, nth) => ({ s, nth })).filter(({ s }) => !s.begun);
+  return (
+    <section aria-label={`Part ${mark}`}>
+      <h1>
+        {mark}: {picked.part.member.role}
+      </h1>
+      <Faint>
+        {pieces.length > 1 ? `${picked.piece.solution.piece.name}. ` : ''}
+        {write(picked.length)} × {write(picked.width)} {precision.unit}
+        {picked.strip ? `, strip ${picked.strip.nth + 1} of ${picked.strip.of} that it is glued from` : ''}
+        {picked.spare ? ', to spare' : ''}. {picked.grain ? 'Its grain runs along its length.' : 'It may lie either way.'}
+      </Faint>
+      {!part || !sheet ? (
+        <p>It has no place.</p>
+      ) : (
+        <>
+          <p style={{ margin: '6px 0' }}>
+            On {sheetName(stock, sheet, at).toLowerCase()}, {part.turned ? 'across' : 'along'} it{isHeld ? ', held there' : ''}.
+          </p>
+          {sheet.begun ? (
+            <WentWrong begun={sheet.begun} partKey={picked.key} mark={mark} props={{ stock, sheets, marks: new Map(), cutting, change }} />
+          ) : (
+            <>
+              <Grid $columns={2}>
+                <LengthField
+                  label="From the end"
+                  value={part.x}
+                  precision={precision}
+                  onCommit={(x) => x !== null && put({ x }, `Moved ${mark}`)}
+                />
+                <LengthField
+                  label="From the edge"
+                  value={part.y}
+                  precision={precision}
+                  onCommit={(y) => y !== null && put({ y }, `Moved ${mark}`)}
+                />
+              </Grid>
+              {open.length > 1 ? (
+                <div style={{ marginTop: 8 }}>
+                  <Select
+                    label="Lies on"
+                    value={`${at}`}
+                    choices={open.map(({ s, nth }) => ({ id: `${nth}`, label: sheetName(stock, s, nth) }))}
+                    onChange={(nth) => Number(nth) !== at && put({ sheet: Number(nth) }, `Moved ${mark} to another ${stock.stock.form}`)}
+                  />
+                </div>
+              ) : null}
+              <Row style={{ marginTop: 8 }}>
+                <Button
+                  onPress={() =>
+                    isHeld
+                      ? change(unpinned(cutting, new Set([picked.key])), `${mark} may lie anywhere`)
+                      : put({}, `Held ${mark} where it lies`)
+                  }
+                >
+                  {isHeld ? 'Let it lie anywhere' : 'Hold it here'}
+                </Button>
+                <Button isDisabled={!may} onPress={() => put({ turned: !part.turned }, `Turned ${mark}`)}>
+                  Turn
+                </Button>
+              </Row>
+              {picked.grain ? (
+                <div style={{ marginTop: 8 }}>
+                  <Tick
+                    isSelected={cutting.turns.includes(picked.key)}
+                    onChange={(to) => change(turnable(cutting, picked, to), `${mark} ${to ? 'may lie' : 'does not lie'} across the grain`)}
+                  >
+                    May lie across the grain
+                  </Tick>
+                </div>
+              ) : null}
+              <Row style={{ marginTop: 8 }}>
+                <Button
+                  data-quiet
+                  onPress={() =>
+                    change(allPinned(cutting, stock.id, sheet.laid), `Held all on ${sheetName(stock, sheet, at).toLowerCase()}`)
+                  }
+                >
+                  Hold everything on this {stock.stock.form}
+                </Button>
+              </Row>
+            </>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
+
+/** What the layout of a stock comes to, and the part that is picked. */
+export function StockAnswers() {
+  const { bench } = useProject();
+  const precision = usePrecision();
+  const { stocks, cutting, change } = useCutting();
+  const [stock] = useStockShown(stocks);
+  const layouts = useLayouts(stocks, stock);
+  if (!stock) return <Faint>No parts yet.</Faint>;
+  const layout = layouts.get(stock.id);
+  const sums = sumsFor(stock, layout, bench);
+  const missing = layout?.standing?.answer.missing.length ?? 0;
+  const looking = !layout?.ended && (layout?.standing?.done ?? 0) < 1;
+  const held = new Set(cutting.pins.filter((p) => p.stock === stock.id).map((p) => p.part));
+  return (
+    <>
+      <PickedPart stock={stock} layout={layout} />
+      <Section style={{ marginTop: 14 }} aria-label={`What ${stock.stock.name} comes to`}>
+        <h2>{stock.stock.name}</h2>
+        {sums ? (
+          <>
+            <p>
+              {sumsText(stock, sums) || 'Nothing is opened'}
+              {sums.money > 0 ? `: ${moneyText(sums.money)}` : ''}
+              {sums.atLeast ? ' (no price)' : ''}. {Math.round(sums.yield * 100)} % becomes parts; {sums.cuts}{' '}
+              {sums.cuts === 1 ? 'cut' : 'cuts'}, {sums.settings} {sums.settings === 1 ? 'setting' : 'settings'}.
+            </p>
+            <p>{boundText(stock, sums, missing, looking)}</p>
+            {sums.rests.length > 0 ? (
+              <p>
+                Left over to keep:{' '}
+                {sums.rests
+                  .slice(0, 4)
+                  .map((r) => `${formatLength(r.length, precision)} × ${formatLength(r.width, precision)}`)
+                  .join(', ')}
+                {sums.rests.length > 4 ? ` and ${sums.rests.length - 4} more` : ''}.
+              </p>
+            ) : null}
+          </>
+        ) : null}
+        <Looking stock={stock} layout={layout} />
+        {held.size > 0 ? (
+          <Row style={{ marginTop: 6 }}>
+            <Button onPress={() => change(unpinned(cutting, held), `All of ${stock.stock.name} may lie anywhere`)}>
+              Let all {held.size} held lie anywhere
+            </Button>
+          </Row>
+        ) : null}
+      </Section>
+    </>
+  );
+}

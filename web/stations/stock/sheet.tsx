@@ -1,0 +1,145 @@
+import { Input } from 'react-aria-components';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import type { FirstCuts } from '../../../core/cutting/sheets/index.js';
+import { moneyInAll } from '../../../core/layout/buy.js';
+import { useProject } from '../../data/project.js';
+import { useBench } from '../../bench/bench.js';
+import { Fold } from '../../shared/fold.js';
+import { StateMark } from '../../shared/state-mark.js';
+import { Faint, FieldLabel, NumberBox, Select, Tick } from '../../shared/ui.js';
+import { line, link, tape, tapePale } from '../../theme/tokens.js';
+import { counted, moneyText, sumsText } from './words.js';
+import { sumsFor, useCutting, useLayouts, useStockShown } from './use-cutting.js';
+
+const FIRST: readonly { readonly id: FirstCuts; readonly label: string }[] = [
+  { id: 'either', label: 'whichever wastes less' },
+  { id: 'rips', label: 'rips: strips along the sheet' },
+  { id: 'crosscuts', label: 'crosscuts: pieces across it' },
+];
+
+const List = styled.ul`
+  border-top: 1px solid ${line};
+  margin-bottom: 14px;
+  li {
+    border-bottom: 1px solid ${line};
+  }
+  button {
+    all: unset;
+    box-sizing: border-box;
+    display: flex;
+    gap: 8px;
+    width: 100%;
+    padding: 7px 6px;
+    cursor: pointer;
+  }
+  button:focus-visible {
+    outline: 3px solid ${link};
+  }
+  button[aria-pressed='true'] {
+    background: ${tapePale};
+    box-shadow: inset 0 0 0 2px ${tape};
+  }
+`;
+
+/** The worksheet of Stock: what is cut together, from which stocks, and what that comes to. */
+export function StockSheet() {
+  const { project } = useParams();
+  const { bench } = useProject();
+  const { pieceId } = useBench();
+  const { cutting, pieces, stocks, change } = useCutting();
+  const [shown, show] = useStockShown(stocks);
+  const layouts = useLayouts(stocks, shown);
+  const sums = stocks.flatMap((s) => {
+    const one = sumsFor(s, layouts.get(s.id), bench);
+    return one ? [one] : [];
+  });
+  const { money, atLeast } = moneyInAll(sums);
+  const taken = new Set(bench.records.cuttings.flatMap((c) => (c.data.pieces.includes(pieceId) ? [] : c.data.pieces)));
+  const others = bench.records.pieces.filter((p) => p.id !== pieceId && !taken.has(p.id));
+  const together = (id: string, name: string, to: boolean) =>
+    change(
+      { pieces: to ? [...cutting.pieces, id] : cutting.pieces.filter((p) => p !== id) },
+      `${name} is ${to ? '' : 'not '}cut together with it`.slice(0, 150),
+    );
+  return (
+    <>
+      <header style={{ marginBottom: 10 }}>
+        <h1>Stock</h1>
+        <Faint>Parts laid on what is on hand and what is bought, so that every cut runs from edge to edge.</Faint>
+      </header>
+      <List aria-label="Stocks">
+        {stocks.map((s) => {
+          const layout = layouts.get(s.id);
+          const one = sumsFor(s, layout, bench);
+          const lost = layout?.standing?.answer.missing.length ?? 0;
+          return (
+            <li key={s.id}>
+              <button type="button" aria-pressed={s === shown} onClick={() => show(s.id)}>
+                <StateMark state={!one ? 'not judged' : lost > 0 ? 'fails' : 'fine'} />
+                <span>
+                  <strong>{s.stock.name}</strong>
+                  <br />
+                  <Faint>
+                    {counted(s.blanks.length, 'sheet').replace(/sheets?/, s.blanks.length === 1 ? 'part' : 'parts')}
+                    {one ? `: ${sumsText(s, one) || 'nothing opened'}` : ': laying out'}
+                    {lost > 0 ? `, ${lost} without a place` : ''}
+                    {one && one.money > 0 ? `, ${moneyText(one.money)}` : ''}
+                  </Faint>
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </List>
+      <p style={{ marginBottom: 12 }}>
+        <strong>
+          Wood to buy: {atLeast ? 'at least ' : ''}
+          {moneyText(money)}
+        </strong>
+        {sums.length < stocks.length ? <Faint> so far</Faint> : null}
+      </p>
+      <div style={{ display: 'grid', gap: 10, marginBottom: 14 }}>
+        <NumberBox
+          value={cutting.budget ?? NaN}
+          minValue={0}
+          maxValue={1e7}
+          formatOptions={{ maximumFractionDigits: 2, useGrouping: false }}
+          onChange={(n) => {
+            const { budget, ...rest } = cutting;
+            if (Number.isFinite(n) ? n !== budget : budget !== undefined)
+              change(Number.isFinite(n) ? { budget: n } : { ...rest, budget: undefined as never }, 'Budget');
+          }}
+        >
+          <FieldLabel>Budget for wood</FieldLabel>
+          <Input />
+        </NumberBox>
+        <Select
+          label="First cuts of sheets"
+          value={cutting.first}
+          choices={FIRST}
+          onChange={(first) => change({ first }, 'First cuts of sheets')}
+        />
+        <Faint>
+          Saws, trim, and what is kept: <Link to={`/p/${project}/settings#tools`}>settings</Link>. Offcuts, prices and what is on hand:{' '}
+          <Link to={`/p/${project}/stock${shown ? `?open=${shown.id}` : ''}`}>stockroom</Link>.
+        </Faint>
+      </div>
+      {others.length > 0 || cutting.pieces.length > 1 ? (
+        <Fold
+          summary={`Cut together: ${pieces.length === 1 ? 'this piece alone' : pieces.map((p, i) => `${i + 1} ${p.solution.piece.name}`).join(', ')}`}
+        >
+          {() => (
+            <div style={{ display: 'grid', gap: 6, marginTop: 6 }}>
+              {others.map((p) => (
+                <Tick key={p.id} isSelected={cutting.pieces.includes(p.id)} onChange={(to) => together(p.id, p.data.piece.name, to)}>
+                  {p.data.piece.name}
+                </Tick>
+              ))}
+            </div>
+          )}
+        </Fold>
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,145 @@
+import { FileDown, Printer } from 'lucide-react';
+import { fittingsToBuy, moneyInAll, woodToBuy } from '../../../core/layout/buy.js';
+import { moneyByPiece, type Sums } from '../../../core/layout/sums.js';
+import type { PieceToCut } from '../../../core/layout/blanks.js';
+import type { Cutting } from '../../../core/layout/spec.js';
+import { toBuyCsv } from '../../../core/formats/to-buy-csv.js';
+import { formatLength } from '../../../core/length/index.js';
+import { usePrecision, useProject } from '../../data/project.js';
+import { boughtText } from '../../shared/bought-text.js';
+import { download, fileName } from '../../shared/download.js';
+import { Button, Faint, Fault, Row, Table } from '../../shared/ui.js';
+import type { Layout } from './layouts.js';
+import { sumsFor, type StockToCut } from './use-cutting.js';
+import { moneyText } from './words.js';
+
+/** What is bought for what is cut together: wood by whole sheets and boards, then everything else; against a budget. */
+export function ToBuy({
+  stocks,
+  pieces,
+  layouts,
+  cutting,
+  name,
+}: {
+  stocks: readonly StockToCut[];
+  pieces: readonly PieceToCut[];
+  layouts: ReadonlyMap<string, Layout>;
+  cutting: Cutting;
+  change: (next: Partial<Cutting>, label: string) => void;
+  name: string;
+}) {
+  const precision = usePrecision();
+  const { bench } = useProject();
+  const known = stocks.flatMap((s) => {
+    const sums = sumsFor(s, layouts.get(s.id), bench);
+    return sums ? [{ stock: s.stock, sums, blanks: s.blanks }] : [];
+  });
+  const wood = woodToBuy(known);
+  const fittings = fittingsToBuy(pieces).map((b) => boughtText(b, precision));
+  const { money, atLeast } = moneyInAll(known.map((k) => k.sums));
+  const shares = new Map<string, number>();
+  for (const { sums, blanks } of known) {
+    for (const [piece, share] of moneyByPiece(blanks, sums.money)) shares.set(piece, (shares.get(piece) ?? 0) + share);
+  }
+  const own = known.flatMap(({ stock, sums }: { stock: StockToCut['stock']; sums: Sums }) =>
+    sums.used
+      .filter((u) => u.source.from !== 'to buy')
+      .map((u) => ({ name: u.source.from === 'offcut' ? `${stock.name}, ${u.source.name}` : stock.name, count: u.count })),
+  );
+  const size = (w: (typeof wood)[number]) => `${formatLength(w.length, precision)} × ${formatLength(w.width, precision)} ${precision.unit}`;
+  const csv = () => download(`${fileName(name)}-to-buy.csv`, 'text/csv;charset=utf-8', `\ufeff${toBuyCsv(wood, fittings, precision)}`);
+  const over = cutting.budget !== undefined && money > cutting.budget;
+  return (
+    <section aria-label="What to buy">
+      <Row style={{ justifyContent: 'space-between', marginBottom: 8 }}>
+        <h2>What to buy for {pieces.map((p) => p.solution.piece.name).join(', ')}</h2>
+        <Row data-screen-only>
+          <Button onPress={csv}>
+            <FileDown aria-hidden /> As CSV
+          </Button>
+          <Button onPress={() => window.print()}>
+            <Printer aria-hidden /> Print
+          </Button>
+        </Row>
+      </Row>
+      {known.length < stocks.length ? (
+        <Faint role="status">
+          Still laying out {stocks.length - known.length} of {stocks.length} stocks…
+        </Faint>
+      ) : null}
+      <Table aria-label="Wood to buy">
+        <thead>
+          <tr>
+            <th className="figure">Qty</th>
+            <th>Wood</th>
+            <th>Each measures</th>
+            <th className="figure">Each</th>
+            <th className="figure">In all</th>
+          </tr>
+        </thead>
+        <tbody>
+          {wood.length === 0 ? (
+            <tr>
+              <td colSpan={5}>No wood: all of it comes from what is on hand.</td>
+            </tr>
+          ) : null}
+          {wood.map((w) => (
+            <tr key={`${w.name} ${w.length} ${w.width}`}>
+              <td className="figure">{w.count}</td>
+              <td>{w.name}</td>
+              <td>{size(w)}</td>
+              <td className="figure">{w.each === null ? 'no price' : moneyText(w.each)}</td>
+              <td className="figure">{w.money === null ? '' : moneyText(w.money)}</td>
+            </tr>
+          ))}
+          <tr>
+            <td colSpan={4}>
+              <strong>Wood in all{atLeast ? ', at least: a price is missing' : ''}</strong>
+              {cutting.budget === undefined ? '' : `, of a budget of ${moneyText(cutting.budget)}`}
+            </td>
+            <td className="figure">
+              <strong>{moneyText(money)}</strong>
+            </td>
+          </tr>
+        </tbody>
+      </Table>
+      {over ? <Fault role="alert">That is {moneyText(money - (cutting.budget ?? 0))} over the budget.</Fault> : null}
+      {pieces.length > 1 && money > 0 ? (
+        <>
+          <h3 style={{ marginTop: 14 }}>By piece, by the area of its parts</h3>
+          <ul>
+            {pieces.map((p) => (
+              <li key={p.id}>
+                {p.solution.piece.name}: <strong>{moneyText(Math.round((shares.get(p.id) ?? 0) * 100) / 100)}</strong>
+              </li>
+            ))}
+          </ul>
+        </>
+      ) : null}
+      {own.length > 0 ? (
+        <>
+          <h3 style={{ marginTop: 14 }}>From what is on hand</h3>
+          <ul>
+            {own.map((o) => (
+              <li key={o.name}>
+                <strong>{o.count}</strong> {o.name}
+              </li>
+            ))}
+          </ul>
+        </>
+      ) : null}
+      {fittings.length > 0 ? (
+        <>
+          <h3 style={{ marginTop: 14 }}>Besides wood</h3>
+          <ul>
+            {fittings.map(([amount, text]) => (
+              <li key={`${amount} ${text}`}>
+                <strong>{amount}</strong> {text}
+              </li>
+            ))}
+          </ul>
+        </>
+      ) : null}
+    </section>
+  );
+}

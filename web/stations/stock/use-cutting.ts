@@ -1,0 +1,169 @@
+import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react';
+import { useSearchParams } from 'react-router';
+import { blanksOf, type Blank, type PieceToCut } from '../../../core/layout/blanks.js';
+import { sheetOf, askedOf, type Asked } from '../../../core/layout/plan.js';
+import { cuttingOf, type Begun, type Cutting } from '../../../core/layout/spec.js';
+import { sumsOf, type Sums } from '../../../core/layout/sums.js';
+import type { LaidSheet } from '../../../core/cutting/laid.js';
+import { solve, type Solution } from '../../../core/solution/index.js';
+import type { Stock } from '../../../core/stock/index.js';
+import { useBench } from '../../bench/bench.js';
+import type { Workbench } from '../../data/api.js';
+import { newId } from '../../data/defaults.js';
+import { useProject } from '../../data/project.js';
+import { Layouts, type Layout } from './layouts.js';
+
+const layouts = new Layouts(() => new Worker(new URL('./layout.worker.ts', import.meta.url), { type: 'module' }));
+
+/** One stock with what is cut from it. */
+export interface StockToCut {
+  readonly id: string;
+  readonly stock: Stock;
+  readonly blanks: readonly Blank[];
+  readonly asked: Asked;
+  readonly key: string;
+  readonly begun: readonly Begun[];
+}
+
+/** A sheet as it is shown: laid out, and begun or not. */
+export interface ShownSheet {
+  readonly laid: LaidSheet;
+  readonly begun: Begun | null;
+}
+
+/** What is cut together with the piece on the bench. */
+export interface CuttingOnBench {
+  readonly cutting: Cutting;
+  readonly pieces: readonly PieceToCut[];
+  readonly stocks: readonly StockToCut[];
+}
+
+/** The cutting that a piece is in, where there is one. */
+export function cuttingWith(bench: Workbench, pieceId: string): Workbench['records']['cuttings'][number] | undefined {
+  return bench.records.cuttings.find((c) => c.data.pieces.includes(pieceId));
+}
+
+type OfPiece = (id: string) => Solution | null;
+
+function onBench(bench: Workbench, pieceId: string, name: string, solutionOf: OfPiece): CuttingOnBench {
+  const cutting = cuttingWith(bench, pieceId)?.data ?? cuttingOf({ id: pieceId, name });
+  const pieces = cutting.pieces.flatMap((id): PieceToCut[] => {
+    const solution = solutionOf(id);
+    return solution ? [{ id, solution }] : [];
+  });
+  const stocks = [...blanksOf(pieces)].flatMap(([id, blanks]): StockToCut[] => {
+    const stock = bench.records.stock.find((s) => s.id === id)?.data;
+    if (!stock) return [];
+    const asked = askedOf(id, stock, blanks, cutting, bench.project.settings);
+    const begun = cutting.begun.filter((b) => b.stock === id);
+    return [{ id, stock, blanks, asked, key: JSON.stringify([asked.problem, asked.along]), begun }];
+  });
+  return { cutting, pieces, stocks };
+}
+
+/** The pieces of a project as they were last solved: several parts of the screen ask for the same. */
+const solutions = new WeakMap<object, { readonly bench: Workbench; readonly solution: Solution }>();
+let last: { readonly bench: Workbench; readonly pieceId: string; readonly settled: Solution; readonly value: CuttingOnBench } | null = null;
+
+/** What is cut together with the piece on the bench, and how it is changed. */
+export function useCutting() {
+  const { bench, workshopOf, saver } = useProject();
+  const { pieceId, piece, settled } = useBench();
+  const value = useMemo(() => {
+    if (last?.bench === bench && last.pieceId === pieceId && last.settled === settled) return last.value;
+    const solutionOf: OfPiece = (id) => {
+      if (id === pieceId) return settled;
+      const kept = bench.records.pieces.find((p) => p.id === id)?.data;
+      if (!kept) return null;
+      const known = solutions.get(kept);
+      if (known?.bench === bench) return known.solution;
+      const solution = solve(kept.piece, workshopOf(id), kept.letters);
+      solutions.set(kept, { bench, solution });
+      return solution;
+    };
+    last = { bench, pieceId, settled, value: onBench(bench, pieceId, piece.name, solutionOf) };
+    return last.value;
+  }, [bench, workshopOf, pieceId, piece.name, settled]);
+  const { cutting } = value;
+  const change = useCallback(
+    (next: Partial<Cutting>, label: string) => {
+      const kept = cuttingWith(bench, pieceId);
+      const data = { ...cutting, ...next };
+      if (kept) return saver.save('cuttings', kept.id, data, label, cutting);
+      const id = newId(
+        `cut ${piece.name}`,
+        bench.records.cuttings.map((c) => c.id),
+      );
+      void saver.create('cuttings', id, data, label).catch((e: Error) => saver.say({ tone: 'refused', text: e.message }));
+    },
+    [bench, pieceId, cutting, saver, piece.name],
+  );
+  return { ...value, change };
+}
+
+/** The stock that is looked at: the one in the address, else the first. */
+export function useStockShown(stocks: readonly StockToCut[]): readonly [StockToCut | undefined, (id: string) => void] {
+  const [params, setParams] = useSearchParams();
+  const asked = params.get('stock');
+  const show = (id: string) =>
+    setParams(
+      (now) => {
+        now.set('stock', id);
+        return now;
+      },
+      { replace: true, preventScrollReset: true },
+    );
+  return [stocks.find((s) => s.id === asked) ?? stocks[0], show];
+}
+
+/** The layouts of all stocks, the one that is looked at first. */
+export function useLayouts(stocks: readonly StockToCut[], first: StockToCut | undefined) {
+  const version = useSyncExternalStore(layouts.subscribe, layouts.getVersion);
+  useEffect(() => {
+    const order = first ? [first, ...stocks.filter((s) => s !== first)] : stocks;
+    layouts.ask(order.map(({ key, asked }) => ({ key, asked })));
+  }, [stocks, first]);
+  return useMemo(() => {
+    void version;
+    return new Map<string, Layout>(stocks.map((s) => [s.id, layouts.get(s.key)]));
+  }, [stocks, version]);
+}
+
+export const stopLooking = (stock: StockToCut) => layouts.stop(stock.key);
+export const lookAgain = (stock: StockToCut) => layouts.again(stock.key, stock.asked);
+
+/** The sheets of a stock: those that were begun, then those that are laid out. */
+export function sheetsOf({ begun }: StockToCut, layout: Layout | undefined): readonly ShownSheet[] {
+  const laid = layout?.standing?.answer.laid ?? [];
+  return [...begun.map((b) => ({ laid: sheetOf(b), begun: b })), ...laid.map((l) => ({ laid: l, begun: null }))];
+}
+
+/** What a stock comes to, once it is laid out. */
+export function sumsFor(stock: StockToCut, layout: Layout | undefined, bench: Workbench): Sums | null {
+  const answer = layout?.standing?.answer;
+  return answer ? sumsOf(stock.asked, answer, bench.project.settings.tools, stock.begun) : null;
+}
+
+/** The blank that is picked: in the address, or one of the part that is selected on the bench. */
+export function usePicked(stock: StockToCut | undefined): readonly [Blank | undefined, (blank: Blank) => void] {
+  const [params, setParams] = useSearchParams();
+  const { selection, pieceId, select } = useBench();
+  const key = params.get('blank');
+  const blanks = stock?.blanks ?? [];
+  const isSelected = (b: Blank) => b.piece.id === pieceId && b.part.id === selection;
+  const inAddress = blanks.find((b) => b.key === key);
+  const selected = blanks.find(isSelected);
+  const picked = inAddress && (inAddress.piece.id !== pieceId || isSelected(inAddress) || !selected) ? inAddress : selected;
+  const pick = (blank: Blank) => {
+    if (blank.piece.id === pieceId) select(blank.part.id);
+    setParams(
+      (now) => {
+        now.set('blank', blank.key);
+        if (blank.piece.id === pieceId) now.set('at', blank.part.id);
+        return now;
+      },
+      { replace: true, preventScrollReset: true },
+    );
+  };
+  return [picked, pick];
+}
