@@ -7,3 +7,4 @@ export * from './names.js';
 export * from './snap.js';
 export * from './buy.js';
 export * from './tools.js';
+export * from './sizes.js';

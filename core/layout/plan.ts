@@ -3,22 +3,26 @@ import type { LaidSheet, Sawn } from '../cutting/laid.js';
 import type { ProgramSolver } from '../cutting/program.js';
 import { SheetSearch, type RectWanted, type SheetAnswer, type SheetProblem } from '../cutting/sheets/index.js';
 import { USUAL_KERF } from '../joints/index.js';
-import { fromUnits, type Length } from '../length/index.js';
+import { ZERO, fromUnits, type Length } from '../length/index.js';
 import type { Settings } from '../project/index.js';
 import type { Stock } from '../stock/index.js';
 import type { Blank } from './blanks.js';
 import type { Begun, Cutting } from './spec.js';
 import { sourcesOf, type Source } from './supply.js';
 
-/** All that one stock is asked for, ready to be laid out: plain data, which a worker can be given. */
-export interface Asked {
+/** What is to be laid out: plain data, which a worker can be given. */
+export interface ToLay {
+  readonly problem: SheetProblem;
+  /** Everything lies one after the other along boards: nothing lies beside anything else. */
+  readonly along: boolean;
+}
+
+/** All that one stock is asked for, ready to be laid out. */
+export interface Asked extends ToLay {
   readonly stockId: string;
   readonly stock: Stock;
   readonly blanks: readonly Pick<Blank, 'key'>[];
   readonly sources: readonly Source[];
-  readonly problem: SheetProblem;
-  /** Everything lies one after the other along boards: nothing lies beside anything else. */
-  readonly along: boolean;
 }
 
 /** No two lie beside each other on any board, and all lie along it. */
@@ -72,7 +76,8 @@ function laidAlong({ sawn }: BoardAnswer, { sheets, wanted, kerf }: SheetProblem
   return sawn.flatMap(({ board, lengths }): LaidSheet[] => {
     const sheet = sheets.find((s) => s.id === board.id);
     if (!sheet) return [];
-    const copy = copies.get(sheet.id) ?? 0;
+    let copy = copies.get(sheet.id) ?? 0;
+    while (sheet.taken?.includes(copy)) copy += 1;
     copies.set(sheet.id, copy + 1);
     const { trim, length, width } = sheet;
     const end = length - trim.ends;
@@ -97,18 +102,20 @@ function ripped(box: Omit<Extract<Sawn, { kind: 'left' }>, 'kind'>, id: string, 
   return { kind: 'cut', ...box, way: 'rip', at: width, near: part, far };
 }
 
-function layAlong(problem: SheetProblem, solve: ProgramSolver): Answer {
-  const { wanted, sheets, kerf } = problem;
+/** The same as a problem of lengths alone; what is trimmed off the ends is gone from each board. */
+export function boardsOf({ wanted, sheets, kerf }: SheetProblem): BoardProblem {
   const byLength = new Map<Length, string[]>();
   for (const w of wanted) byLength.set(w.length, [...(byLength.get(w.length) ?? []), w.id]);
-  // Every end that is trimmed is a part of the board that is gone.
-  const boards: BoardProblem = {
+  return {
     kerf,
-    trim: 0 as Length,
+    trim: ZERO,
     boards: sheets.map((s) => ({ id: s.id, length: fromUnits(Math.max(0, s.length - 2 * s.trim.ends)), count: s.count, cost: s.cost })),
     wanted: [...byLength].map(([length, ids]) => ({ length, ids })),
   };
-  const answer = layBoardsWell(boards, solve);
+}
+
+function layAlong(problem: SheetProblem, solve: ProgramSolver): Answer {
+  const answer = layBoardsWell(boardsOf(problem), solve);
   const { missing, cost, bound, proven } = answer;
   return { laid: laidAlong(answer, problem), missing, unpinned: [], cost, bound, proven };
 }
@@ -117,7 +124,7 @@ function layAlong(problem: SheetProblem, solve: ProgramSolver): Answer {
 const STRIDE = 250;
 
 /** How long a layout is searched for: more where there is more to lay. */
-export function stepsFor({ problem }: Asked): number {
+export function stepsFor({ problem }: ToLay): number {
   return Math.min(30_000, 3000 + 150 * problem.wanted.length);
 }
 
@@ -136,7 +143,7 @@ export interface Standing {
  * The same input gives the same answers.
  * @param solve solves linear and integer programs, for what lies along boards
  */
-export function* layOut(asked: Asked, solve: ProgramSolver): Generator<Standing> {
+export function* layOut(asked: ToLay, solve: ProgramSolver): Generator<Standing> {
   if (asked.along) {
     yield { answer: layAlong(asked.problem, solve), done: 1 };
     return;
@@ -151,7 +158,7 @@ export function* layOut(asked: Asked, solve: ProgramSolver): Generator<Standing>
 }
 
 /** The last answer of a search. */
-export function laidOut(asked: Asked, solve: ProgramSolver): Answer {
+export function laidOut(asked: ToLay, solve: ProgramSolver): Answer {
   let last: Answer | null = null;
   for (const { answer } of layOut(asked, solve)) last = answer;
   return last as Answer;

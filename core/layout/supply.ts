@@ -27,9 +27,13 @@ const UNPRICED = 1;
  * What there is of a stock, and what can be bought: offcuts, whole ones on hand, and as many new ones as are needed.
  * @param begun the sheets that were begun: those that are not taken off what is on hand yet are taken off here
  */
-export function sourcesOf(stock: Stock, tools: Tools | undefined, begun: readonly Pick<Begun, 'sheet' | 'booked'>[]): readonly Source[] {
+export function sourcesOf(
+  stock: Stock,
+  tools: Tools | undefined,
+  begun: readonly Pick<Begun, 'sheet' | 'copy' | 'booked'>[],
+): readonly Source[] {
   const trim = { ends: tools?.trimEnds ?? ZERO, edges: stock.form === 'sheet' ? (tools?.trimEdges ?? ZERO) : ZERO };
-  const used = (id: string) => begun.filter((b) => b.sheet === id && !b.booked).length;
+  const used = (id: string) => begun.filter((b) => b.sheet === id && !b.booked).map((b) => b.copy);
   const whole = stock.length * stock.width;
   const offcuts = (stock.offcuts ?? []).map((o): Source => {
     const id = `offcut ${o.name}`;
@@ -57,5 +61,8 @@ export function sourcesOf(stock: Stock, tools: Tools | undefined, begun: readonl
       },
     ];
   });
-  return [...offcuts, ...sold].map((s) => ({ ...s, sheet: { ...s.sheet, count: Math.max(0, s.sheet.count - used(s.sheet.id)) } }));
+  return [...offcuts, ...sold].map((s) => {
+    const taken = used(s.sheet.id);
+    return { ...s, sheet: { ...s.sheet, taken, count: Math.max(0, s.sheet.count - taken.length) } };
+  });
 }

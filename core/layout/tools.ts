@@ -1,5 +1,5 @@
 import type { Cut } from '../cutting/cuts.js';
-import { mm } from '../length/index.js';
+import { mm, type Length } from '../length/index.js';
 import type { Tools } from '../project/index.js';
 import type { Stock } from '../stock/index.js';
 
@@ -30,6 +30,24 @@ export function toolFor(
     return 'none';
   })();
   return { by, caution: cautionFor(way, { at, long, by }) };
+}
+
+/** How many of some cuts the shop that sells the sheets is asked to make. */
+export function shopCuts(cuts: readonly Cut[], tools: Tools | undefined, form: Stock['form']): number {
+  return cuts.filter((c) => toolFor(c, tools, form).by === 'shop').length;
+}
+
+/** What so many cuts cost there, past those that are in the price. */
+export function shopMoney(cuts: number, tools: Tools | undefined): number {
+  const { free, each } = tools?.shop ?? { free: 0, each: 0 };
+  return Math.max(0, cuts - free) * each;
+}
+
+/** Whether something goes into the car, one way or the other; true where nothing is known of one. */
+export function goesInCar(length: Length, width: Length, tools: Tools | undefined): boolean {
+  const car = tools?.car;
+  if (!car) return true;
+  return (length <= car.length && width <= car.width) || (width <= car.length && length <= car.width);
 }
 
 function cautionFor(

@@ -10,6 +10,7 @@ import { useRecordList } from '../data/record-list.js';
 import { TakeOut } from '../shared/take-out.js';
 import { Header } from '../shared/header.js';
 import { BoardTest } from './board-test.js';
+import { Offcuts } from './offcuts.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, Fault, FieldLabel, Grid, NumberBox, Page, Panel, Row, Scroll, Select, Table, TextInput } from '../shared/ui.js';
@@ -173,6 +174,7 @@ function StockForm({
           and {Math.round(known.density / perDense)} {dense}. The measured thickness counts everywhere; measure each new sheet.
         </Faint>
       </p>
+      <Offcuts stock={stock} onSave={onSave} />
       <BoardTest stock={stock} onUse={onSave} />
       <Row style={{ marginTop: 8 }}>
         <Button onPress={onClose}>Close</Button>

@@ -50,7 +50,7 @@ function sawnOf(region: Region, task: Task, kerf: Length, trim: Sheet['trim']): 
 /** Sheets in the order of their kinds, those with pins by the copy they were pinned on, the others on what copies are left. */
 function laidOf(state: State, task: Task, { kerf }: SheetProblem): LaidSheet[] {
   const copies = new Map<Sheet, Set<number>>();
-  const taken = (sheet: Sheet) => copies.get(sheet) ?? copies.set(sheet, new Set()).get(sheet) ?? new Set();
+  const taken = (sheet: Sheet) => copies.get(sheet) ?? copies.set(sheet, new Set(sheet.taken)).get(sheet) ?? new Set();
   task.pinned.forEach((p) => {
     const ground = task.grounds[p.ground];
     if (ground) taken(ground.sheet).add(p.copy);

@@ -91,6 +91,11 @@ function parted(box: Box, way: Way, at: number): readonly [Box, Box] {
       ];
 }
 
+/** A copy that is in use already, or that there is none of. */
+function isTaken({ sheet: { count, taken = [] } }: Ground, copy: number): boolean {
+  return taken.includes(copy) || copy >= count + taken.length;
+}
+
 /**
  * The sheets that something is held on, each a new one with what is held cut free.
  * @returns with what cannot stay where it was put, and why
@@ -110,7 +115,7 @@ export function pinnedOf(
     const ground = grounds.findIndex((g) => g.sheet.id === pin.sheet);
     const size = grounds[ground];
     if (!item) refuse('gone');
-    else if (!size || pin.copy >= size.sheet.count) refuse('no such sheet');
+    else if (!size || isTaken(size, pin.copy)) refuse('no such sheet');
     else if (pin.turned && !item.wanted.turns) refuse('against the grain');
     else {
       const { trim } = size.sheet;

@@ -7,6 +7,8 @@ export interface Sheet {
   readonly width: Length;
   /** How many there are; Infinity for what can be bought. */
   readonly count: number;
+  /** The copies of it that are in use already, by their numbers. */
+  readonly taken?: readonly number[];
   /** What one costs that is opened: money for what is bought, next to nothing for what lies there. */
   readonly cost: number;
   /** What is taken off each end and each edge first; its own kerf is in it. Nothing of an offcut, whose edges are true. */

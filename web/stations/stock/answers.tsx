@@ -81,7 +81,8 @@ function PickedPart({ stock, layout }: { stock: StockToCut; layout: Layout | und
       ) : (
         <>
           <p style={{ margin: '6px 0' }}>
-            On {sheetName(stock, sheet, at).toLowerCase()}, {part.turned ? 'across' : 'along'} it{isHeld ? ', held there' : ''}.
+            {sheetName(stock, sheet, at)}; it lies {part.turned ? 'across' : 'along'}
+            {isHeld ? ', held there' : ''}.
           </p>
           {sheet.begun ? (
             <WentWrong begun={sheet.begun} partKey={picked.key} mark={mark} props={{ stock, sheets, marks: new Map(), cutting, change }} />

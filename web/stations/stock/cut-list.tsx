@@ -54,6 +54,7 @@ function SettingRows({
   numbers,
   done,
   names,
+  withSaws,
   props,
 }: {
   setting: Setting;
@@ -62,13 +63,14 @@ function SettingRows({
   numbers: ReadonlyMap<string, number>;
   done: ReadonlySet<string>;
   names: ReadonlyMap<string, string>;
+  withSaws: boolean;
   props: CutListProps;
 }) {
   const precision = usePrecision();
   const { bench } = useProject();
   const { stock, marks, cutting, change, sheets } = props;
   const write = (l: Length) => formatLength(l, precision);
-  const of = ({ sheet }: Cut) => sheets.findIndex((s) => s.laid.sheet === sheet.sheet && s.laid.copy === sheet.copy);
+  const of = ({ sheet }: Cut) => sheets.findIndex((s) => !s.begun?.booked && s.laid.sheet === sheet.sheet && s.laid.copy === sheet.copy);
   return (
     <tbody>
       <tr>
@@ -103,15 +105,17 @@ function SettingRows({
             <td>{cut.after === null ? 'the whole' : `of cut ${numbers.get(cut.after)}`}</td>
             <td>{fallsText(cut.of.near, marks, write)}</td>
             <td>{fallsText(cut.of.far, marks, write)}</td>
-            <td>
-              {TOOL[tool.by]}
-              {tool.caution ? (
-                <>
-                  {TOOL[tool.by] ? <br /> : null}
-                  <Caution>{tool.caution}</Caution>
-                </>
-              ) : null}
-            </td>
+            {withSaws ? (
+              <td>
+                {TOOL[tool.by]}
+                {tool.caution ? (
+                  <>
+                    {TOOL[tool.by] ? <br /> : null}
+                    <Caution>{tool.caution}</Caution>
+                  </>
+                ) : null}
+              </td>
+            ) : null}
           </tr>
         );
       })}
@@ -160,7 +164,14 @@ export function CutList(props: CutListProps) {
   const names = new Map(sheets.map((s, i) => [`${s.laid.sheet} ${s.laid.copy}`, sheetName(stock, s, i).split(',')[0] as string]));
   const numbers = new Map<string, number>();
   for (const { cuts } of settings) for (const cut of cuts) numbers.set(cut.key, numbers.size + 1);
-  const { trimEnds, trimEdges } = useProject().bench.project.settings.tools ?? {};
+  const { tools } = useProject().bench.project.settings;
+  const withSaws = settings.some(({ cuts }) =>
+    cuts.some((c) => {
+      const { by, caution } = toolFor(c, tools, stock.stock.form);
+      return by !== 'unknown' || caution !== null;
+    }),
+  );
+  const { trimEnds, trimEdges } = tools ?? {};
   const trims = [
     ...(trimEnds ? [`${formatLength(trimEnds, precision)} off each end`] : []),
     ...(trimEdges && stock.stock.form === 'sheet' ? [`${formatLength(trimEdges, precision)} off each edge`] : []),
@@ -184,7 +195,7 @@ export function CutList(props: CutListProps) {
             <th>From</th>
             <th>At the fence or stop</th>
             <th>Beyond the blade</th>
-            <th>Saw</th>
+            {withSaws ? <th>Saw</th> : null}
           </tr>
         </thead>
         {settings.map((setting, i) => {
@@ -199,6 +210,7 @@ export function CutList(props: CutListProps) {
               numbers={numbers}
               done={done}
               names={names}
+              withSaws={withSaws}
               props={props}
             />
           );

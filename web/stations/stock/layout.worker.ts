@@ -1,6 +1,6 @@
 import loadHighs from 'highs';
 import wasm from 'highs/runtime?url';
-import { layOut, type Asked, type Standing } from '../../../core/layout/plan.js';
+import { layOut, type Standing, type ToLay } from '../../../core/layout/plan.js';
 import type { ProgramSolver, Solved } from '../../../core/cutting/program.js';
 
 /** The solver is large: it is loaded only for what lies along boards. */
@@ -12,7 +12,7 @@ async function solver(): Promise<ProgramSolver> {
 /** So often at most it is said how the search stands, ms. */
 const EVERY = 120;
 
-self.onmessage = async ({ data }: MessageEvent<Asked>) => {
+self.onmessage = async ({ data }: MessageEvent<ToLay>) => {
   const solve: ProgramSolver = data.along
     ? await solver()
     : () => {

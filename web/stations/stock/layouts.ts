@@ -1,4 +1,4 @@
-import type { Asked, Standing } from '../../../core/layout/plan.js';
+import type { Standing, ToLay } from '../../../core/layout/plan.js';
 
 /** How the layout of one stock stands. */
 export interface Layout {
@@ -19,7 +19,7 @@ const [AT_ONCE, KEPT] = [2, 120];
 export class Layouts {
   private readonly known = new Map<string, Layout>();
   private readonly running = new Map<string, Worker>();
-  private waiting: { readonly key: string; readonly asked: Asked }[] = [];
+  private waiting: { readonly key: string; readonly asked: ToLay }[] = [];
   private readonly listeners = new Set<() => void>();
   private version = 0;
 
@@ -43,7 +43,7 @@ export class Layouts {
   }
 
   /** Has these worked out, the first of them first; what nobody asks for any more is ended. */
-  ask(wanted: readonly { readonly key: string; readonly asked: Asked }[]): void {
+  ask(wanted: readonly { readonly key: string; readonly asked: ToLay }[]): void {
     const keys = new Set(wanted.map((w) => w.key));
     for (const [key, worker] of this.running) {
       if (keys.has(key)) continue;
@@ -69,7 +69,7 @@ export class Layouts {
     }
   }
 
-  private run(key: string, asked: Asked): void {
+  private run(key: string, asked: ToLay): void {
     const worker = this.start();
     this.running.set(key, worker);
     worker.onmessage = ({ data }: MessageEvent<Standing>) => {
@@ -82,7 +82,7 @@ export class Layouts {
       this.end(key);
       this.tell();
     };
-    worker.postMessage(asked);
+    worker.postMessage({ problem: asked.problem, along: asked.along } satisfies ToLay);
   }
 
   private end(key: string): void {
@@ -100,7 +100,7 @@ export class Layouts {
   }
 
   /** Looks on from the start, where it was stopped. */
-  again(key: string, asked: Asked): void {
+  again(key: string, asked: ToLay): void {
     this.known.delete(key);
     this.waiting = [{ key, asked }, ...this.waiting];
     this.next();

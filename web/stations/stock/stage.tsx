@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { Suspense, lazy, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { Cell, Column, Row as TableRow, TableBody, TableHeader } from 'react-aria-components';
 import { FileDown, Printer } from 'lucide-react';
@@ -33,10 +33,13 @@ const Area = styled.div`
   }
 `;
 
+const Sizes = lazy(() => import('./sizes.js'));
+
 const VIEWS = [
   { id: 'laid', label: 'Laid out' },
   { id: 'table', label: 'Table' },
   { id: 'cuts', label: 'Order of cuts' },
+  { id: 'sizes', label: 'Sizes that waste less' },
   { id: 'buy', label: 'What to buy' },
 ] as const;
 type Shown = (typeof VIEWS)[number]['id'];
@@ -220,7 +223,11 @@ export function StockStage() {
       </Row>
       <Area>
         <div ref={ref}>
-          {view === 'buy' ? (
+          {view === 'sizes' ? (
+            <Suspense fallback={null}>
+              <Sizes />
+            </Suspense>
+          ) : view === 'buy' ? (
             <ToBuy stocks={stocks} pieces={pieces} layouts={layouts} cutting={cutting} change={change} name={piece.name} />
           ) : stock && size.width > 0 ? (
             <OneStock key={stock.id} stock={stock} layout={layouts.get(stock.id)} view={view} width={size.width} name={piece.name} />
@@ -242,7 +249,7 @@ function OneStock({
 }: {
   stock: StockToCut;
   layout: ReturnType<typeof useLayouts> extends Map<string, infer L> ? L | undefined : never;
-  view: Exclude<Shown, 'buy'>;
+  view: Exclude<Shown, 'buy' | 'sizes'>;
   width: number;
   name: string;
 }) {

@@ -1,8 +1,10 @@
 import { FileDown, Printer } from 'lucide-react';
+import { cutsOf } from '../../../core/cutting/cuts.js';
 import { fittingsToBuy, moneyInAll, woodToBuy } from '../../../core/layout/buy.js';
 import { moneyByPiece, type Sums } from '../../../core/layout/sums.js';
 import type { PieceToCut } from '../../../core/layout/blanks.js';
 import type { Cutting } from '../../../core/layout/spec.js';
+import { goesInCar, shopCuts, shopMoney } from '../../../core/layout/tools.js';
 import { toBuyCsv } from '../../../core/formats/to-buy-csv.js';
 import { formatLength } from '../../../core/length/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
@@ -10,7 +12,7 @@ import { boughtText } from '../../shared/bought-text.js';
 import { download, fileName } from '../../shared/download.js';
 import { Button, Faint, Fault, Row, Table } from '../../shared/ui.js';
 import type { Layout } from './layouts.js';
-import { sumsFor, type StockToCut } from './use-cutting.js';
+import { sheetsOf, sumsFor, type StockToCut } from './use-cutting.js';
 import { moneyText } from './words.js';
 
 /** What is bought for what is cut together: wood by whole sheets and boards, then everything else; against a budget. */
@@ -48,6 +50,11 @@ export function ToBuy({
   );
   const size = (w: (typeof wood)[number]) => `${formatLength(w.length, precision)} × ${formatLength(w.width, precision)} ${precision.unit}`;
   const csv = () => download(`${fileName(name)}-to-buy.csv`, 'text/csv;charset=utf-8', `\ufeff${toBuyCsv(wood, fittings, precision)}`);
+  const { tools } = bench.project.settings;
+  const tooLarge = wood.filter((w) => !goesInCar(w.length, w.width, tools));
+  const asked = stocks.map((s) => shopCuts(cutsOf(sheetsOf(s, layouts.get(s.id)).map((l) => l.laid)), tools, s.stock.form));
+  const inShop = asked.reduce((sum, count) => sum + count, 0);
+  const cutThere = { count: inShop, money: shopMoney(inShop, tools) };
   const over = cutting.budget !== undefined && money > cutting.budget;
   return (
     <section aria-label="What to buy">
@@ -103,6 +110,17 @@ export function ToBuy({
           </tr>
         </tbody>
       </Table>
+      {cutThere.count > 0 ? (
+        <p>
+          The shop makes {cutThere.count} {cutThere.count === 1 ? 'cut' : 'cuts'}
+          {cutThere.money > 0 ? `, for ${moneyText(cutThere.money)} more` : ', in the price'}: they are marked in the order of cuts.
+        </p>
+      ) : null}
+      {tooLarge.map((w) => (
+        <Fault key={`${w.name} ${w.length}`}>
+          {w.name}, {size(w)}, does not go into the car whole: have it cut where it is sold, or delivered.
+        </Fault>
+      ))}
       {over ? <Fault role="alert">That is {moneyText(money - (cutting.budget ?? 0))} over the budget.</Fault> : null}
       {pieces.length > 1 && money > 0 ? (
         <>

@@ -38,7 +38,8 @@ export function sumsText(stock: StockToCut, sums: Sums): string {
 export function boundText(stock: StockToCut, sums: Sums, missing: number, looking: boolean): string {
   const few = counted(sums.fewest, stock.stock.form);
   if (missing > 0) return '';
-  if (sums.isFewest) return `No layout opens fewer than ${few}.`;
+  const rest = stock.begun.length > 0 ? 'For what is not begun, no' : 'No';
+  if (sums.isFewest) return `${rest} layout opens fewer than ${few}.`;
   const open = sums.used.reduce((n, u) => n + u.count, 0);
   return `${open} are opened; none could open fewer than ${few}${looking ? ', and fewer are looked for' : ', but a layout with fewer was not found'}.`;
 }

@@ -1,0 +1,123 @@
+import { layBoards } from '../cutting/boards/index.js';
+import { SheetSearch } from '../cutting/sheets/index.js';
+import { formatLength, roundTo, type Length } from '../length/index.js';
+import { sawStep } from '../parts/index.js';
+import type { Letters, Piece } from '../piece/index.js';
+import type { Workshop } from '../project/index.js';
+import { solve } from '../solution/index.js';
+import { blanksOf, type PieceToCut } from './blanks.js';
+import { askedOf, boardsOf, type ToLay } from './plan.js';
+import type { Cutting } from './spec.js';
+
+/** Which overall size is changed. */
+export type Reach = 'width' | 'height' | 'depth';
+
+/** A piece as it can be given to a worker. */
+export interface PieceGiven {
+  readonly id: string;
+  readonly piece: Piece;
+  readonly workshop: Workshop;
+  readonly letters: Letters;
+}
+
+/** What one size comes to. */
+export interface SizeTried {
+  readonly size: Length;
+  /** So many sheets and boards are opened, and so many of them bought for so much. */
+  readonly opened: number;
+  readonly bought: number;
+  readonly money: number;
+  /** Parts that have no place. */
+  readonly missing: number;
+  /** Checks that stop the build, and those to look at. */
+  readonly stops: number;
+  readonly looks: number;
+}
+
+/** So many sizes are tried, from this part of the present one to that. */
+const [STEPS, LEAST, GREATEST] = [30, 0.8, 1.06];
+
+/** So many steps of the search are enough to tell sizes apart. */
+const QUICK = 300;
+
+/** How many sheets of each kind a quick layout opens, by their ids. */
+function openedIn({ problem, along }: ToLay): { readonly sheets: readonly string[]; readonly missing: number } {
+  if (along) {
+    const { sawn, missing } = layBoards(boardsOf(problem));
+    return { sheets: sawn.map((s) => s.board.id), missing: missing.length };
+  }
+  const search = new SheetSearch(problem);
+  if (!search.proven) search.go(QUICK);
+  const { laid, missing } = search.answer();
+  return { sheets: laid.map((l) => l.sheet), missing: missing.length };
+}
+
+function tried(size: Length, pieces: readonly PieceToCut[], cutting: Cutting, about: string): SizeTried {
+  let [opened, bought, money, lost] = [0, 0, 0, 0];
+  const settings = (pieces[0] as PieceToCut).solution.workshop.settings;
+  for (const [stockId, blanks] of blanksOf(pieces)) {
+    const stock = (blanks[0] as (typeof blanks)[number]).part.member.stock;
+    // What lies somewhere lies there at the present size: sizes are compared without it.
+    const asked = askedOf(stockId, stock, blanks, { ...cutting, pins: [], begun: [] }, settings);
+    const { sheets, missing } = openedIn(asked);
+    lost += missing;
+    opened += sheets.length;
+    for (const id of sheets) {
+      const source = asked.sources.find((s) => s.sheet.id === id);
+      if (source?.from !== 'to buy') continue;
+      bought += 1;
+      money += source.price ?? 0;
+    }
+  }
+  const { checks } = (pieces.find((p) => p.id === about) as PieceToCut).solution;
+  const count = (severity: string) => checks.filter((c) => c.severity === severity).length;
+  return { size, opened, bought, money, missing: lost, stops: count('stop'), looks: count('look') };
+}
+
+/** A piece with one of its overall sizes given. */
+export function atSize(piece: Piece, reach: Reach, size: Length): Piece {
+  return { ...piece, [reach]: { from: 'given', size, of: 'overall' } };
+}
+
+/**
+ * What sizes of a piece come to, from the smallest: each solved, checked and laid out quickly with whatever is cut together with
+ * it. Sizes are on the grid that the piece is set out on; the present one is among them. A piece as large as its opening is not tried larger.
+ */
+export function* sizesTried(pieces: readonly PieceGiven[], about: string, reach: Reach, cutting: Cutting): Generator<SizeTried> {
+  const given = pieces.find((p) => p.id === about);
+  if (!given) return;
+  const others = pieces.filter((p) => p !== given).map((p): PieceToCut => ({ id: p.id, solution: solve(p.piece, p.workshop, p.letters) }));
+  const now = solve(given.piece, given.workshop, given.letters);
+  const present = now.shape.overall[reach].value;
+  const step = sawStep((given.piece.rounding ?? given.workshop.settings.rounding).grid);
+  const most = given.piece[reach].from === 'opening' ? 1 : GREATEST;
+  const sizes = new Set<Length>([present]);
+  for (let n = 0; n <= STEPS; n += 1) sizes.add(roundTo((present * (LEAST + ((most - LEAST) * n) / STEPS)) as Length, step));
+  for (const size of [...sizes].sort((a, b) => a - b)) {
+    if (most === 1 && size > present) continue;
+    const solution = size === present ? now : solve(atSize(given.piece, reach, size), given.workshop, given.letters);
+    yield tried(size, [{ id: about, solution }, ...others], cutting, about);
+  }
+}
+
+/** Sizes that cost less than the present one and pass as many checks: the nearest on either side, and the nearest that saves most. */
+export function cheaperSizes(all: readonly SizeTried[], present: Length): readonly SizeTried[] {
+  const now = all.find((t) => t.size === present);
+  if (!now) return [];
+  const saves = (t: SizeTried) =>
+    (t.money < now.money || (t.money === now.money && t.opened < now.opened)) && t.missing <= now.missing && t.stops <= now.stops;
+  const better = all.filter(saves);
+  const near = (list: readonly SizeTried[]) => [...list].sort((a, b) => Math.abs(a.size - present) - Math.abs(b.size - present))[0];
+  const least = Math.min(...better.map((t) => t.money));
+  const found = [
+    near(better.filter((t) => t.size < present)),
+    near(better.filter((t) => t.size > present)),
+    near(better.filter((t) => t.money === least)),
+  ];
+  return [...new Set(found.flatMap((t) => (t ? [t] : [])))];
+}
+
+/** What a change to another size is called. */
+export function sizeLabel(reach: Reach, size: Length, unit: 'mm' | 'in'): string {
+  return `Made the ${reach} ${formatLength(size, { unit, step: 8000 as Length })}`;
+}

@@ -1,0 +1,186 @@
+import { useEffect, useMemo, useState } from 'react';
+import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
+import { atSize, cheaperSizes, sizeLabel, type Reach, type SizeTried } from '../../../core/layout/sizes.js';
+import { formatLength, sub, toInches, toMm, type Length } from '../../../core/length/index.js';
+import { useBench } from '../../bench/bench.js';
+import { usePrecision, useProject } from '../../data/project.js';
+import { Fold } from '../../shared/fold.js';
+import { Button, Faint, Fault, Row, Select, Table } from '../../shared/ui.js';
+import { ink, lineFaint, red } from '../../theme/tokens.js';
+import type { SizesAsked, SizesSaid } from './sizes.worker.js';
+import { useCutting } from './use-cutting.js';
+import { moneyText } from './words.js';
+
+const REACHES: readonly { readonly id: Reach; readonly label: string }[] = [
+  { id: 'depth', label: 'Depth' },
+  { id: 'width', label: 'Width' },
+  { id: 'height', label: 'Height' },
+];
+
+/** Sizes tried one after the other in a worker, until they are all tried or it is stopped. */
+function useSizes(asked: SizesAsked) {
+  const [said, setSaid] = useState<{ readonly for: SizesAsked; readonly said: SizesSaid } | null>(null);
+  const [ended, setEnded] = useState<{ readonly for: SizesAsked; readonly how: 'stopped' | 'failed' } | null>(null);
+  const isEnded = ended?.for === asked;
+  useEffect(() => {
+    if (isEnded) return;
+    const worker = new Worker(new URL('./sizes.worker.ts', import.meta.url), { type: 'module' });
+    worker.onmessage = ({ data }: MessageEvent<SizesSaid>) => setSaid({ for: asked, said: data });
+    worker.onerror = () => setEnded({ for: asked, how: 'failed' });
+    worker.postMessage(asked);
+    return () => worker.terminate();
+  }, [asked, isEnded]);
+  const now = said?.for === asked ? said.said : null;
+  return {
+    tried: now?.tried ?? [],
+    done: now?.done ?? false,
+    ended: isEnded ? ended.how : null,
+    stop: () => setEnded({ for: asked, how: 'stopped' }),
+  };
+}
+
+/** What a size gains and loses beside the present one. */
+function sizeText(t: SizeTried, now: SizeTried, unit: 'mm' | 'in', step: Length): string {
+  const write = (l: Length) => `${formatLength(l, { unit, step })} ${unit}`;
+  const by = sub(t.size, now.size);
+  const fewer = now.opened - t.opened;
+  return [
+    ...(now.money > t.money ? [`saves ${moneyText(now.money - t.money)}`] : []),
+    ...(fewer > 0 ? [`opens ${fewer} fewer`] : fewer < 0 ? [`opens ${-fewer} more`] : []),
+    by < 0 ? `${write(-by as Length)} less of it` : `${write(by)} more of it`,
+    t.looks > now.looks
+      ? `${t.looks - now.looks} more to look at`
+      : t.looks < now.looks
+        ? `${now.looks - t.looks} fewer to look at`
+        : 'checks as now',
+  ].join(', ');
+}
+
+/** Money and sheets against one size of the piece, with the nearest sizes that cost less. */
+export default function Sizes() {
+  const { piece, pieceId, settled, commit } = useBench();
+  const { bench, workshopOf } = useProject();
+  const { cutting } = useCutting();
+  const precision = usePrecision();
+  const [reach, setReach] = useState<Reach>('depth');
+  const asked = useMemo<SizesAsked>(
+    () => ({
+      about: pieceId,
+      reach,
+      cutting,
+      pieces: bench.records.pieces
+        .filter((p) => cutting.pieces.includes(p.id))
+        .map((p) => ({ id: p.id, piece: p.data.piece, letters: p.data.letters, workshop: workshopOf(p.id) })),
+    }),
+    [bench, workshopOf, cutting, pieceId, reach],
+  );
+  const { tried, done, ended, stop } = useSizes(asked);
+  const present = settled.shape.overall[reach].value;
+  const now = tried.find((t) => t.size === present);
+  const cheaper = done && now ? cheaperSizes(tried, present) : [];
+  const at = precision.unit === 'mm' ? toMm : toInches;
+  const fits = tried.filter((t) => t.stops <= (now?.stops ?? Infinity) && t.missing <= (now?.missing ?? Infinity));
+  const rows = tried.map((t) => ({
+    size: at(t.size),
+    money: fits.includes(t) ? t.money : null,
+    opened: fits.includes(t) ? t.opened : null,
+  }));
+  const line = { type: 'stepAfter' as const, dot: false, isAnimationActive: false, strokeWidth: 2, connectNulls: false };
+  return (
+    <section aria-label="Sizes that waste less">
+      <Row style={{ justifyContent: 'space-between', marginBottom: 8, alignItems: 'end' }}>
+        <h2>Sizes that waste less</h2>
+        <div style={{ minWidth: 150 }}>
+          <Select label="What may change" value={reach} choices={REACHES} onChange={setReach} />
+        </div>
+      </Row>
+      {done || ended ? null : (
+        <Row>
+          <Faint role="status">Trying sizes: {tried.length} so far.</Faint>
+          <Button onPress={stop}>Stop</Button>
+        </Row>
+      )}
+      {ended === 'failed' ? <Fault role="alert">The sizes could not be tried. Take the page anew; nothing is lost.</Fault> : null}
+      {tried.length > 1 ? (
+        <figure aria-label={`Money and sheets against the ${reach}`}>
+          <figcaption style={{ fontWeight: 650, fontSize: 13, padding: '4px 0' }}>
+            Wood to buy (solid, left) and sheets and boards opened (dashed, right) against the {reach}, {precision.unit}; the upright line
+            is the size as it is. Sizes with more checks that stop the build are left out.
+          </figcaption>
+          <div style={{ height: 260 }} aria-hidden>
+            <ResponsiveContainer width="100%" height="100%">
+              <LineChart accessibilityLayer={false} data={rows} margin={{ top: 8, right: 8, bottom: 0, left: 0 }}>
+                <CartesianGrid stroke={lineFaint} />
+                <XAxis
+                  dataKey="size"
+                  type="number"
+                  domain={['dataMin', 'dataMax']}
+                  fontSize={12}
+                  tickFormatter={(v: number) => v.toFixed(precision.unit === 'mm' ? 0 : 1)}
+                />
+                <YAxis yAxisId="money" fontSize={12} width={52} domain={[0, 'auto']} />
+                <YAxis yAxisId="opened" orientation="right" fontSize={12} width={36} allowDecimals={false} domain={[0, 'auto']} />
+                <Tooltip labelFormatter={(v) => `${reach} ${Number(v).toFixed(1)} ${precision.unit}`} />
+                <ReferenceLine yAxisId="money" x={at(present)} stroke={red} strokeWidth={1.5} />
+                <Line {...line} yAxisId="money" dataKey="money" name="to buy" stroke={ink} />
+                <Line {...line} yAxisId="opened" dataKey="opened" name="opened" stroke={ink} strokeDasharray="5 4" />
+              </LineChart>
+            </ResponsiveContainer>
+          </div>
+        </figure>
+      ) : null}
+      {done && now && cheaper.length === 0 ? <p>No size near this one costs less and passes as many checks.</p> : null}
+      {now && cheaper.length > 0 ? (
+        <ul style={{ display: 'grid', gap: 8, marginTop: 8 }}>
+          {cheaper.map((t) => (
+            <li key={t.size}>
+              <Row>
+                <Button
+                  onPress={() =>
+                    commit(
+                      { kind: 'piece', patch: { [reach]: atSize(piece, reach, t.size)[reach] } },
+                      sizeLabel(reach, t.size, precision.unit),
+                    )
+                  }
+                >
+                  Make it {formatLength(t.size, precision)} {precision.unit}
+                </Button>
+                <span>{sizeText(t, now, precision.unit, precision.step)}</span>
+              </Row>
+            </li>
+          ))}
+        </ul>
+      ) : null}
+      {tried.length > 1 ? (
+        <div style={{ marginTop: 10 }}>
+          <Fold summary="The same as a table">
+            {() => (
+              <Table aria-label={`What each ${reach} comes to`}>
+                <thead>
+                  <tr>
+                    <th className="figure">Size</th>
+                    <th className="figure">To buy</th>
+                    <th className="figure">Money</th>
+                    <th className="figure">Opened</th>
+                    <th className="figure">Stop the build</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {tried.map((t) => (
+                    <tr key={t.size} aria-selected={t.size === present}>
+                      <td className="figure">{formatLength(t.size, precision)}</td>
+                      <td className="figure">{t.bought}</td>
+                      <td className="figure">{moneyText(t.money)}</td>
+                      <td className="figure">{t.opened}</td>
+                      <td className="figure">{t.stops}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </Table>
+            )}
+          </Fold>
+        </div>
+      ) : null}
+    </section>
+  );
+}
