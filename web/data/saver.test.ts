@@ -13,6 +13,7 @@ const bench: Workbench = {
     things: [{ id: 'tin', version: 4, data: thing() }],
     stock: [],
     slides: [],
+    cuttings: [],
     people: [{ id: 'ada', version: 1, data: { name: 'Ada', height: mm(1700) } }],
     pieces: [],
   },

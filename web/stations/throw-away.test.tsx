@@ -50,6 +50,7 @@ const bench: Workbench = {
     things: [one('tin', thing())],
     stock: [one('ply', stock())],
     slides: [],
+    cuttings: [],
     people: [],
     pieces: [one('it', { piece: throwAway, letters: {} })],
   },

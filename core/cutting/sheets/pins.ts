@@ -1,3 +1,4 @@
+import type { Length } from '../../length/index.js';
 import type { Way } from '../laid.js';
 import { Bin } from './bin.js';
 import type { Ground, Item, Pin, SheetProblem } from './problem.js';
@@ -16,7 +17,7 @@ interface Held {
 /** Why something does not stay where it was put. */
 export interface Unpinned {
   readonly part: string;
-  readonly why: 'gone' | 'no such sheet' | 'off the sheet' | 'overlaps' | 'not edge to edge' | 'against the grain';
+  readonly why: 'gone' | 'no such sheet' | 'off the sheet' | 'overlaps' | 'not edge to edge' | 'thin' | 'against the grain';
 }
 
 interface Box {
@@ -45,37 +46,52 @@ function clearCut(box: Box, held: readonly Held[], first: Way | null): { way: Wa
   return null;
 }
 
+/** What a sheet with something held on it is cut with. */
+interface Cutter {
+  readonly items: readonly Item[];
+  readonly first: Way | null;
+  readonly kerf: Length;
+}
+
+/** Something that cannot be cut free where it is held. */
+interface Stuck {
+  readonly held: Held;
+  readonly why: 'not edge to edge' | 'thin';
+}
+
 /** Cuts a region so that all that is held in it lies free. @returns what cannot be cut free */
-function cutFree(bin: Bin, region: number, box: Box, held: readonly Held[], task: Pick<Task, 'items' | 'first'>): Held[] {
+function cutFree(bin: Bin, region: number, box: Box, held: readonly Held[], cutter: Cutter): Stuck[] {
   const [one] = held;
   if (!one) return [];
   if (held.length > 1) {
-    const cut = clearCut(box, held, task.first);
-    if (!cut) return [one, ...cutFree(bin, region, box, held.slice(1), task)];
+    const cut = clearCut(box, held, cutter.first);
+    if (!cut) return [{ held: one, why: 'not edge to edge' }, ...cutFree(bin, region, box, held.slice(1), cutter)];
     const [near, far] = bin.cut(region, cut.way, cut.at);
     const [nearBox, farBox] = parted(box, cut.way, cut.at);
     const isNear = (h: Held) => (cut.way === 'rip' ? h.y < box.y + cut.at : h.x < box.x + cut.at);
     return [
-      ...cutFree(bin, near, nearBox, held.filter(isNear), task),
+      ...cutFree(bin, near, nearBox, held.filter(isNear), cutter),
       ...cutFree(
         bin,
         far,
         farBox,
         held.filter((h) => !isNear(h)),
-        task,
+        cutter,
       ),
     ];
   }
   let [at, room] = [region, box];
   const off = { rip: one.y - box.y, crosscut: one.x - box.x };
+  // A strip that is thinner than the blade cannot be sawn off.
+  if ([off.rip, off.crosscut].some((o) => o > 0 && o <= cutter.kerf)) return [{ held: one, why: 'thin' }];
   // The larger rest is cut off first, so that it stays whole.
   const order: readonly Way[] = off.rip * box.l > off.crosscut * box.w ? ['rip', 'crosscut'] : ['crosscut', 'rip'];
-  for (const way of task.first ? [task.first, ...order.filter((w) => w !== task.first)] : order) {
+  for (const way of cutter.first ? [cutter.first, ...order.filter((w) => w !== cutter.first)] : order) {
     if (off[way] <= 0) continue;
     at = bin.cut(at, way, off[way])[1];
     room = parted(room, way, off[way])[1];
   }
-  bin.put(one.index, task.items[one.index] as Item, at, one.pin.turned);
+  bin.put(one.index, cutter.items[one.index] as Item, at, one.pin.turned);
   return [];
 }
 
@@ -128,17 +144,18 @@ export function pinnedOf(
       else sheets.set(key, { ...sheet, held: [...sheet.held, held] });
     }
   }
+  const cutter: Cutter = { items, first, kerf: problem.kerf };
   const pinned = [...sheets.values()]
     .sort((a, b) => a.ground - b.ground || a.copy - b.copy)
     .map(({ ground, copy, held }, nth) => {
       const size = grounds[ground] as Ground;
       const box = { x: 0, y: 0, l: size.length, w: size.width };
-      const failing = cutFree(new Bin(ground, size, first), 0, box, held, { items, first });
-      failing.forEach((h) => unpinned.push({ part: h.pin.part, why: 'not edge to edge' }));
-      const stays = held.filter((h) => !failing.includes(h));
+      const failing = cutFree(new Bin(ground, size, first), 0, box, held, cutter);
+      failing.forEach(({ held: { pin }, why }) => unpinned.push({ part: pin.part, why }));
+      const stays = held.filter((h) => !failing.some((f) => f.held === h));
       const make = () => {
         const bin = new Bin(ground, size, first, nth);
-        cutFree(bin, 0, box, stays, { items, first });
+        cutFree(bin, 0, box, stays, cutter);
         return bin;
       };
       return { ground, copy, make };

@@ -50,6 +50,7 @@ const WHY: Readonly<Record<Unpinned['why'], string>> = {
   'off the sheet': 'it would reach over the edge there',
   overlaps: 'another part is held in the same place',
   'not edge to edge': 'no cut from edge to edge goes past it there',
+  thin: 'a strip thinner than the blade would be left beside it',
   'against the grain': 'its grain would run the wrong way',
 };
 
