@@ -1,6 +1,7 @@
 import { benchBrowser } from './browser.js';
 import { benchCarry } from './carry.js';
 import { benchFrames } from './frames.js';
+import { benchLayout } from './layout.js';
 import { benchRuns } from './runs.js';
 import { benchSolve } from './solve.js';
 import { benchServer } from './server.js';
@@ -15,6 +16,8 @@ export async function bench(): Promise<void> {
   benchFrames();
   console.log('\nCarry');
   benchCarry();
+  console.log('\nLayout');
+  await benchLayout();
   console.log('\nServer');
   await benchServer();
   console.log('\nPage, in Chromium');

@@ -13,26 +13,30 @@ import {
   type ProjectFile,
 } from '../core/formats/index.js';
 import { solve, type Solution } from '../core/solution/index.js';
+import { layOutFile } from './stock.js';
 
 /** Where the command writes. */
 export interface Output {
   write(text: string): unknown;
 }
 
-const USAGE = `Usage: ruvok solve|check|parts FILE [--piece ID] [--csv] [--plates]
+const USAGE = `Usage: ruvok solve|check|parts|stock FILE [--piece ID] [--csv] [--plates] [--together] [--out FOLDER]
 
   solve   everything that follows from each piece: sizes, sums, marks, loads, checks, parts
   check   the checks alone
   parts   the parts alone; with --csv as a table
+  stock   the parts laid out on stock, the order of cuts, what to buy
 
   --piece ID   one piece of the file instead of all of them
   --csv        parts as CSV, lengths in the project's unit and in mm
   --plates     with solve: every member that bends as a plate too, which takes a while
+  --together   with stock: all pieces cut together, instead of as the file has them
+  --out FOLDER with stock: every layout at full size as SVG and DXF, cuts and what to buy as CSV
 
-Exit code: 0 when nothing stops the build, 1 when a check does, 2 for a file or a call that cannot be read.
+Exit code: 0 when nothing stops the build, 1 when a check does or a part has no place on stock, 2 for a file or a call that cannot be read.
 `;
 
-const VERBS = ['solve', 'check', 'parts'] as const;
+const VERBS = ['solve', 'check', 'parts', 'stock'] as const;
 type Verb = (typeof VERBS)[number];
 
 /** A call or a file that cannot be used; the command ends with code 2. */
@@ -44,6 +48,8 @@ interface Call {
   readonly piece: string | undefined;
   readonly csv: boolean;
   readonly plates: boolean;
+  readonly together: boolean;
+  readonly out: string | undefined;
 }
 
 function readCall(args: readonly string[]): Call {
@@ -52,7 +58,14 @@ function readCall(args: readonly string[]): Call {
     parsed = parseArgs({
       args: [...args],
       allowPositionals: true,
-      options: { piece: { type: 'string' }, csv: { type: 'boolean' }, plates: { type: 'boolean' }, help: { type: 'boolean', short: 'h' } },
+      options: {
+        piece: { type: 'string' },
+        csv: { type: 'boolean' },
+        plates: { type: 'boolean' },
+        together: { type: 'boolean' },
+        out: { type: 'string' },
+        help: { type: 'boolean', short: 'h' },
+      },
     });
   } catch (error) {
     throw new Refused(`${error instanceof Error ? error.message : 'bad call'}\n\n${USAGE}`);
@@ -62,7 +75,9 @@ function readCall(args: readonly string[]): Call {
   if (!verb || !VERBS.includes(verb as Verb) || !path || rest.length > 0) throw new Refused(USAGE);
   if (parsed.values.plates && verb !== 'solve') throw new Refused(`--plates goes with solve\n\n${USAGE}`);
   if (parsed.values.csv && verb !== 'parts') throw new Refused(`--csv goes with parts\n\n${USAGE}`);
-  return { verb: verb as Verb, path, piece: parsed.values.piece, csv: parsed.values.csv ?? false, plates: parsed.values.plates ?? false };
+  const { piece, csv = false, plates = false, together = false, out } = parsed.values;
+  if ((together || out !== undefined) && verb !== 'stock') throw new Refused(`--together and --out go with stock\n\n${USAGE}`);
+  return { verb: verb as Verb, path, piece, csv, plates, together, out };
 }
 
 function faultText(path: string, fault: Fault): string {
@@ -109,12 +124,23 @@ function exitCode(solutions: readonly Solution[]): number {
 
 /**
  * Runs the command.
- * @returns the exit code: 0 when all is judged and nothing stops the build, 1 when a check stops it, 3 when none does but something is not judged, 2 for a bad call or file
+ * @returns the exit code, at once but for what is laid out on stock: 0 when all is judged and nothing stops the build, 1 when a check stops it or a part has no place on stock, 3 when none does but something is not judged, 2 for a bad call or file
  */
-export function main(args: readonly string[], out: Output, err: Output): number {
+export function main(args: readonly string[], out: Output, err: Output): number | Promise<number> {
+  const failed = (error: unknown) => {
+    // Whatever goes wrong, the command ends with what it was and not with a trace.
+    err.write(
+      error instanceof Refused ? error.message : `Could not be worked out: ${error instanceof Error ? error.message : String(error)}\n`,
+    );
+    return 2;
+  };
   try {
     const call = readCall(args);
     const file = readFile(call.path);
+    if (call.verb === 'stock') {
+      chosen(file, call.piece);
+      return layOutFile(file, call, (text) => out.write(text)).catch(failed);
+    }
     const workshop = workshopOf(file);
     const readings = Object.values(file.readings ?? {});
     const solutions = chosen(file, call.piece).map(([id, { piece, letters }]) => ({
@@ -129,10 +155,6 @@ export function main(args: readonly string[], out: Output, err: Output): number 
     }
     return exitCode(solutions.map((s) => s.solution));
   } catch (error) {
-    // Whatever goes wrong, the command ends with what it was and not with a trace.
-    err.write(
-      error instanceof Refused ? error.message : `Could not be worked out: ${error instanceof Error ? error.message : String(error)}\n`,
-    );
-    return 2;
+    return failed(error);
   }
 }

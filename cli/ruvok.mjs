@@ -8,4 +8,4 @@ if (!existsSync(fileURLToPath(built))) {
   process.exit(2);
 }
 const { main } = await import(built);
-process.exitCode = main(process.argv.slice(2), process.stdout, process.stderr);
+process.exitCode = await main(process.argv.slice(2), process.stdout, process.stderr);

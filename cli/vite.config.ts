@@ -29,6 +29,7 @@ function readyMade(): Plugin {
 export default defineConfig({
   root,
   plugins: [readyMade()],
-  ssr: { noExternal: true },
+  // The solver finds what it is made of beside itself.
+  ssr: { noExternal: true, external: ['highs'] },
   build: { ssr: 'build/node/cli/entry.js', outDir: 'build/cli', emptyOutDir: true, minify: true, target: 'node20' },
 });

@@ -1,0 +1,92 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import {
+  cutsCsv,
+  layCutting,
+  layoutDxf,
+  layoutSvg,
+  reportCutting,
+  toBuyCsv,
+  workshopOf,
+  type ProjectFile,
+  type StockLaid,
+} from '../core/formats/index.js';
+import { cuttingOf, woodToBuy, type Cutting, type PieceToCut } from '../core/layout/index.js';
+import type { ProgramSolver, Solved } from '../core/cutting/program.js';
+import { workshopFor } from '../core/project/index.js';
+import { solve } from '../core/solution/index.js';
+
+interface Highs {
+  solve(program: string, options: object): unknown;
+}
+
+/** The solver of programs as it is loaded in a terminal. */
+async function programs(): Promise<ProgramSolver> {
+  const module = (await import('highs')) as unknown as {
+    readonly default: (() => Promise<Highs>) & { readonly default?: () => Promise<Highs> };
+  };
+  const highs = await (module.default.default ?? module.default)();
+  return (program, nodes = 0) => highs.solve(program, nodes > 0 ? { mip_max_nodes: nodes } : {}) as Solved;
+}
+
+/** What of a file is laid out: one piece, all pieces together, or its cuttings and every piece that is in none. */
+export function cuttingsOf(file: ProjectFile, piece: string | undefined, together: boolean): readonly Cutting[] {
+  const alone = (id: string) => cuttingOf({ id, name: file.pieces[id]?.piece.name ?? id });
+  const kept = Object.values(file.cuttings ?? {}).map((c) => ({ ...c, pieces: c.pieces.filter((id) => Object.hasOwn(file.pieces, id)) }));
+  if (piece !== undefined) return [kept.find((c) => c.pieces.includes(piece)) ?? alone(piece)];
+  const ids = Object.keys(file.pieces);
+  if (together) return [{ ...cuttingOf({ id: '', name: file.project.name }), pieces: ids }];
+  const taken = new Set(kept.flatMap((c) => c.pieces));
+  return [...kept, ...ids.filter((id) => !taken.has(id)).map(alone)].filter((c) => c.pieces.length > 0);
+}
+
+const fileName = (...words: string[]) =>
+  words
+    .join(' ')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '');
+
+/** The files of one cutting: each stock at full size as SVG and DXF with its order of cuts, and what to buy. */
+function writeFiles(folder: string, cutting: Cutting, stocks: readonly StockLaid[], file: ProjectFile): void {
+  mkdirSync(folder, { recursive: true });
+  const precision = file.project.settings;
+  const put = (name: string, text: string) => writeFileSync(join(folder, name), text);
+  for (const { stock, sheets, marks } of stocks) {
+    const base = fileName(cutting.name, stock.name);
+    put(`${base}.svg`, layoutSvg(sheets, marks));
+    put(`${base}.dxf`, layoutDxf(sheets, marks));
+    put(`${base}-cuts.csv`, cutsCsv(sheets, marks, precision));
+  }
+  put(`${fileName(cutting.name)}-to-buy.csv`, toBuyCsv(woodToBuy(stocks), [], precision));
+}
+
+/**
+ * Lays out the parts of a file on its stock and writes that as JSON, and as files where a folder is named.
+ * @returns 0 when every part has a place, 1 when some have none
+ */
+export async function layOutFile(
+  file: ProjectFile,
+  asked: { readonly piece: string | undefined; readonly together: boolean; readonly out: string | undefined },
+  write: (text: string) => unknown,
+): Promise<number> {
+  const programSolver = await programs();
+  const workshop = workshopOf(file);
+  const readings = Object.values(file.readings ?? {});
+  const solved = new Map<string, PieceToCut>();
+  const pieceOf = (id: string): PieceToCut => {
+    const kept = file.pieces[id] as ProjectFile['pieces'][string];
+    const known = solved.get(id) ?? { id, solution: solve(kept.piece, workshopFor(workshop, readings, id), kept.letters) };
+    solved.set(id, known);
+    return known;
+  };
+  let lost = 0;
+  const cuttings = cuttingsOf(file, asked.piece, asked.together).map((cutting) => {
+    const stocks = layCutting(cutting, cutting.pieces.map(pieceOf), file.project.settings, programSolver);
+    lost += stocks.reduce((n, s) => n + s.answer.missing.length, 0);
+    if (asked.out !== undefined) writeFiles(asked.out, cutting, stocks, file);
+    return reportCutting(cutting, stocks);
+  });
+  write(`${JSON.stringify({ project: file.project.name, cuttings }, null, 2)}\n`);
+  return lost > 0 ? 1 : 0;
+}
