@@ -20,6 +20,7 @@ export const PRINT_SHED: ProjectFile = {
     settings: {
       unit: 'mm',
       kerf: mm(2.6),
+      tools: { fence: mm(650), mitre: mm(300), guide: mm(2700) },
       step: mm(0.1),
       rounding: { grid: mm(0.5), set: 'gaps', leftover: 'last' },
       serviceClass: 2,

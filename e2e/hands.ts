@@ -21,7 +21,7 @@ export interface Hands {
   station(name: Station): Promise<void>;
 }
 
-const STATIONS = ['Measure', 'Divide', 'Carry', 'Parts'] as const;
+const STATIONS = ['Measure', 'Divide', 'Carry', 'Parts', 'Stock'] as const;
 type Station = (typeof STATIONS)[number];
 
 export const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'Saving' })).toHaveCount(0);

@@ -57,7 +57,7 @@ export function askedOf(stockId: string, stock: Stock, blanks: readonly Blank[],
 
 /** A sheet that was begun, as it was laid out. */
 export function sheetOf({ sheet, copy, length, width, trim, sawn }: Begun): LaidSheet {
-  return { sheet, copy, length, width, trim, sawn: sawn as Sawn };
+  return { sheet, copy, length, width, trim, sawn: sawn };
 }
 
 /** The ids of the parts in a piece of a sheet. */

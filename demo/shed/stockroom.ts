@@ -93,6 +93,10 @@ export const STOCK: ProjectFile['stock'] = {
   },
   'birch-15': {
     name: 'Birch ply 15',
+    offcuts: [
+      { name: 'Behind the press', length: mm(1240), width: mm(620), count: 1 },
+      { name: 'From the last chest', length: mm(830), width: mm(410), count: 2 },
+    ],
     form: 'sheet',
     material: 'birch-plywood',
     nominal: mm(15),
@@ -126,6 +130,7 @@ export const STOCK: ProjectFile['stock'] = {
   },
   'ash-18': {
     name: 'Ash 18',
+    offcuts: [{ name: 'Short ash', length: mm(760), width: mm(170), count: 2 }],
     form: 'board',
     material: 'white-ash',
     nominal: mm(18),

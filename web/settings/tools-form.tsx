@@ -8,7 +8,7 @@ import { Faint, FieldLabel, Grid, NumberBox, Section, WideTick } from '../shared
 
 /** Tools with some of them changed; what is undefined is left out. */
 function changed(tools: Tools, patch: { readonly [K in keyof Tools]?: Tools[K] | undefined }): Tools {
-  return Object.fromEntries(Object.entries({ ...tools, ...patch }).filter(([, value]) => value !== undefined)) as Tools;
+  return Object.fromEntries(Object.entries({ ...tools, ...patch }).filter(([, value]) => value !== undefined));
 }
 
 /** What there is to saw with, what it is limited by, and what is kept of the rests. */

@@ -1,6 +1,7 @@
 import { Suspense, useDeferredValue, useEffect, useMemo } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
+import { cuttingWith } from '../data/cutting-with.js';
 import { useHistory } from '../data/history.js';
 import { useProject } from '../data/project.js';
 import { Boundary } from '../shared/boundary.js';
@@ -75,10 +76,14 @@ function useStationKeys(project: string, piece: string) {
 }
 
 function BenchPage({ station, pieceId, version }: { station: Station; pieceId: string; version: number }) {
-  const { id } = useProject();
+  const { id, bench } = useProject();
   const { piece, solution, selection } = useBench();
+  const cutting = cuttingWith(bench, pieceId)?.id;
   const opening = piece.opening;
-  const scope = useMemo(() => [`pieces/${pieceId}`, ...(opening ? [`openings/${opening}`] : [])], [pieceId, opening]);
+  const scope = useMemo(
+    () => [`pieces/${pieceId}`, ...(opening ? [`openings/${opening}`] : []), ...(cutting ? [`cuttings/${cutting}`] : [])],
+    [pieceId, opening, cutting],
+  );
   const history = useHistory(scope);
   useStationKeys(id, pieceId);
   useEffect(() => {

@@ -183,6 +183,13 @@ function StockForm({
   );
 }
 
+/** How many are on hand, and what is left of others. */
+function onHandText({ onHand, offcuts = [] }: Stock): string {
+  const rests = offcuts.reduce((sum, o) => sum + o.count, 0);
+  if (rests === 0) return onHand === undefined ? '' : `${onHand}`;
+  return `${onHand ?? 0} and ${rests} ${rests === 1 ? 'offcut' : 'offcuts'}`;
+}
+
 const ON_HAND = ['stock', 'slides'];
 
 /** What is on hand, measured and priced. */
@@ -243,7 +250,7 @@ export function Stockroom() {
                       />
                     </td>
                   ))}
-                  <td className="figure">{s.data.onHand ?? ''}</td>
+                  <td className="figure">{onHandText(s.data)}</td>
                   <td className="figure">{s.data.price ?? ''}</td>
                   <td className="figure">{writeStiffness(propertiesOf(s.data).elastic, precision.unit)}</td>
                   <td>

@@ -1,11 +1,6 @@
 import { sumText, type ProgramSolver } from '../program.js';
 import type { Relaxed } from './master.js';
-import type { Packing, Pattern } from './problem.js';
-
-/** What a length costs that is not sawn at all: more than any board. */
-function costOfMissing({ boards }: Packing): number {
-  return 1000 * Math.max(1, ...boards.map((b) => b.cost));
-}
+import { costOfMissing, type Packing, type Pattern } from './problem.js';
 
 const SMALL = 1e-7;
 

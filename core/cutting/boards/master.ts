@@ -1,6 +1,6 @@
 import { knapsack } from './knapsack.js';
 import type { Prices } from './listed.js';
-import type { Packing, Pattern } from './problem.js';
+import { costOfMissing, type Packing, type Pattern } from './problem.js';
 
 /** What is in the basis: a pattern by its number, a length that is left out, or what is over of a row. */
 type Column =
@@ -16,11 +16,6 @@ const SMALL = 1e-9;
 const AFRESH = 120;
 /** What is wanted is made a very little uneven, since many ratios that are equal make a simplex stand still. */
 const UNEVEN = 1e-7;
-
-/** What a length costs that is not sawn at all: more than any board. */
-function costOfMissing({ boards }: Packing): number {
-  return 1000 * Math.max(1, ...boards.map((b) => b.cost));
-}
 
 /** All patterns that were found for a packing, with the rows they are in: what every state of the program draws from. */
 class Pool {
@@ -222,7 +217,7 @@ class Master {
       if (row === out || Math.abs(factor) < 1e-12) continue;
       const inverse = this.inverse[row] as Float64Array;
       for (let at = 0; at < this.rows; at += 1) inverse[at] = (inverse[at] as number) - factor * (pivotRow[at] as number);
-      this.amounts[row] = (this.amounts[row] as number) - factor * (this.amounts[out] as number);
+      this.amounts[row] = (this.amounts[row] as number) - factor * (this.amounts[out]);
     }
   }
 

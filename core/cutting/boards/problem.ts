@@ -77,6 +77,11 @@ export function packingOf({
   };
 }
 
+/** What a length costs that is not sawn at all: more than any board. */
+export function costOfMissing({ boards }: Packing): number {
+  return 1000 * Math.max(1, ...boards.map((b) => b.cost));
+}
+
 /** The layout that patterns come to: ids are given out in the order they are wanted, the longest first on each board. */
 export function layoutOf(problem: BoardProblem, order: readonly number[], patterns: readonly Pattern[]): BoardLayout {
   const left = order.map((i) => [...(problem.wanted[i] as LengthWanted).ids]);

@@ -1,6 +1,6 @@
 import { partsOn } from '../../../core/cutting/laid.js';
 import { markOf } from '../../../core/layout/names.js';
-import { formatLength, type Length } from '../../../core/length/index.js';
+import { ZERO, formatLength, type Length } from '../../../core/length/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { Button, Faint, Grid, Row, Section, Select, Tick } from '../../shared/ui.js';
@@ -92,12 +92,14 @@ function PickedPart({ stock, layout }: { stock: StockToCut; layout: Layout | und
                 <LengthField
                   label="From the end"
                   value={part.x}
+                  least={ZERO}
                   precision={precision}
                   onCommit={(x) => x !== null && put({ x }, `Moved ${mark}`)}
                 />
                 <LengthField
                   label="From the edge"
                   value={part.y}
+                  least={ZERO}
                   precision={precision}
                   onCommit={(y) => y !== null && put({ y }, `Moved ${mark}`)}
                 />

@@ -177,7 +177,6 @@ export function CutList(props: CutListProps) {
     ...(trimEdges && stock.stock.form === 'sheet' ? [`${formatLength(trimEdges, precision)} off each edge`] : []),
   ];
   if (settings.length === 0) return <Faint>Nothing to saw: every part is as large as what it comes from.</Faint>;
-  let from = 1;
   return (
     <>
       <p style={{ marginBottom: 8 }}>
@@ -199,14 +198,13 @@ export function CutList(props: CutListProps) {
           </tr>
         </thead>
         {settings.map((setting, i) => {
-          const start = from;
-          from += setting.cuts.length;
+          const [first] = setting.cuts;
           return (
             <SettingRows
               key={`${i} ${setting.way} ${setting.at}`}
               setting={setting}
               nth={i + 1}
-              from={start}
+              from={first ? (numbers.get(first.key) ?? 1) : 1}
               numbers={numbers}
               done={done}
               names={names}

@@ -39,7 +39,7 @@ const isSame = (a: Pick<Begun, 'stock' | 'sheet' | 'copy'>, stock: string, laid:
  */
 export function cutMade(cutting: Cutting, stock: string, laid: LaidSheet, key: string, made: boolean): Partial<Cutting> {
   const begun = cutting.begun.find((b) => isSame(b, stock, laid) && !b.booked);
-  const now: Begun = begun ?? { stock, ...laid, sawn: laid.sawn as Begun['sawn'], done: [] };
+  const now: Begun = begun ?? { stock, ...laid, sawn: laid.sawn, done: [] };
   const done = made ? [...new Set([...now.done, key])] : now.done.filter((d) => d !== key);
   const others = cutting.begun.filter((b) => b !== begun);
   const keys = new Set(partsOn(laid).map((p) => p.id));

@@ -67,6 +67,16 @@ test('stopped: the best so far is kept and nothing is looked for until one asks 
   expect(told).toHaveBeenCalledTimes(3);
 });
 
+test('stopped before there is any answer: the first one is kept', () => {
+  const { workers, layouts, ask } = store();
+  ask('a');
+  layouts.stop('a');
+  expect(layouts.get('a').ended).toBeNull();
+  workers[0]?.onmessage?.({ data: standing(0) });
+  expect(layouts.get('a')).toMatchObject({ standing: { done: 0 }, ended: 'stopped' });
+  expect(workers[0]?.ended).toBe(true);
+});
+
 test('a worker that fails is told, and the others go on', () => {
   const { workers, layouts, ask } = store();
   ask('a', 'b', 'c');

@@ -21,6 +21,7 @@ export class Layouts {
   private readonly running = new Map<string, Worker>();
   private waiting: { readonly key: string; readonly asked: ToLay }[] = [];
   private readonly listeners = new Set<() => void>();
+  private readonly stopping = new Set<string>();
   private version = 0;
 
   constructor(private readonly start: () => Worker) {}
@@ -74,6 +75,7 @@ export class Layouts {
     this.running.set(key, worker);
     worker.onmessage = ({ data }: MessageEvent<Standing>) => {
       this.known.set(key, { standing: data, ended: null });
+      if (this.stopping.delete(key) && data.done < 1) return this.stop(key);
       if (data.done === 1) this.end(key);
       this.tell();
     };
@@ -91,8 +93,12 @@ export class Layouts {
     this.next();
   }
 
-  /** Keeps the best so far and looks no further. */
+  /** Keeps the best so far and looks no further; where there is none yet, the first. */
   stop(key: string): void {
+    if (!this.get(key).standing) {
+      this.stopping.add(key);
+      return;
+    }
     this.waiting = this.waiting.filter((w) => w.key !== key);
     this.known.set(key, { ...this.get(key), ended: 'stopped' });
     this.end(key);

@@ -1,4 +1,4 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import styled from 'styled-components';
 import { leftOn, partsOn, type LaidSheet } from '../../../core/cutting/laid.js';
 import type { Blank } from '../../../core/layout/blanks.js';
@@ -275,6 +275,11 @@ export function SheetsDrawing({ drawn, captionOf }: { drawn: SheetsDrawn; captio
   const [drag, setDrag] = useState<Drag | null>(null);
   const svgs = useRef(new Map<number, SVGSVGElement>());
   const { scale } = drawn;
+  // A part that moves to another sheet is drawn anew there: the focus goes with it.
+  const focused = useRef<string | null>(null);
+  useEffect(() => {
+    if (focused.current && document.activeElement === document.body) document.getElementById(`blank-${focused.current}`)?.focus();
+  }, [drawn.sheets]);
   const grab = (event: PointerEvent<SVGGElement>, blank: Blank, turned: boolean, x: number, y: number) => {
     if (event.button !== 0) return;
     const svg = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
@@ -315,7 +320,15 @@ export function SheetsDrawing({ drawn, captionOf }: { drawn: SheetsDrawn; captio
   };
   const held = drag?.moved ? drawn.blanks.get(drag.key) : undefined;
   return (
-    <>
+    <div
+      onFocus={(event) => {
+        const { id } = event.target;
+        focused.current = id.startsWith('blank-') ? id.slice('blank-'.length) : null;
+      }}
+      onBlur={(event) => {
+        if (event.relatedTarget) focused.current = null;
+      }}
+    >
       {drawn.sheets.map((sheet, nth) => (
         <Figure key={`${sheet.begun ? 'begun' : 'laid'} ${sheet.laid.sheet} ${sheet.laid.copy} ${nth}`}>
           <figcaption>
@@ -351,6 +364,6 @@ export function SheetsDrawing({ drawn, captionOf }: { drawn: SheetsDrawn; captio
           }}
         />
       ) : null}
-    </>
+    </div>
   );
 }

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { atSize, cheaperSizes, sizeLabel, type Reach, type SizeTried } from '../../../core/layout/sizes.js';
-import { formatLength, sub, toInches, toMm, type Length } from '../../../core/length/index.js';
+import { formatLength, negative, sub, toInches, toMm, type Length } from '../../../core/length/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { Fold } from '../../shared/fold.js';
@@ -47,7 +47,7 @@ function sizeText(t: SizeTried, now: SizeTried, unit: 'mm' | 'in', step: Length)
   return [
     ...(now.money > t.money ? [`saves ${moneyText(now.money - t.money)}`] : []),
     ...(fewer > 0 ? [`opens ${fewer} fewer`] : fewer < 0 ? [`opens ${-fewer} more`] : []),
-    by < 0 ? `${write(-by as Length)} less of it` : `${write(by)} more of it`,
+    by < 0 ? `${write(negative(by))} less of it` : `${write(by)} more of it`,
     t.looks > now.looks
       ? `${t.looks - now.looks} more to look at`
       : t.looks < now.looks

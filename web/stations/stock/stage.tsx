@@ -21,6 +21,7 @@ import { ToBuy } from './to-buy.js';
 import { missingText, sheetName, unpinnedText } from './words.js';
 import { sheetsOf, useCutting, useLayouts, usePicked, useStockShown, type ShownSheet, type StockToCut } from './use-cutting.js';
 import { cutsCsv } from '../../../core/formats/cuts-csv.js';
+import { layoutDxf } from '../../../core/formats/layout-dxf.js';
 import { layoutSvg } from '../../../core/formats/layout-svg.js';
 
 const Area = styled.div`
@@ -270,6 +271,15 @@ function OneStock({
         drawn.marks,
       ),
     );
+  const dxf = () =>
+    download(
+      `${base}.dxf`,
+      'image/vnd.dxf',
+      layoutDxf(
+        sheets.map((l) => l.laid),
+        drawn.marks,
+      ),
+    );
   const csv = () =>
     download(
       `${base}-cuts.csv`,
@@ -285,9 +295,20 @@ function OneStock({
       <Row style={{ justifyContent: 'space-between', marginBottom: 8 }}>
         <h2>{stock.stock.name}</h2>
         <Row data-screen-only>
-          <Button onPress={view === 'cuts' ? csv : svg} isDisabled={sheets.length === 0}>
-            <FileDown aria-hidden /> {view === 'cuts' ? 'Cuts as CSV' : 'Full size as SVG'}
-          </Button>
+          {view === 'cuts' ? (
+            <Button onPress={csv} isDisabled={sheets.length === 0}>
+              <FileDown aria-hidden /> Cuts as CSV
+            </Button>
+          ) : (
+            <>
+              <Button onPress={svg} isDisabled={sheets.length === 0}>
+                <FileDown aria-hidden /> Full size as SVG
+              </Button>
+              <Button onPress={dxf} isDisabled={sheets.length === 0}>
+                <FileDown aria-hidden /> As DXF
+              </Button>
+            </>
+          )}
           <Button onPress={() => window.print()}>
             <Printer aria-hidden /> Print
           </Button>

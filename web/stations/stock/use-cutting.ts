@@ -9,6 +9,7 @@ import { solve, type Solution } from '../../../core/solution/index.js';
 import type { Stock } from '../../../core/stock/index.js';
 import { useBench } from '../../bench/bench.js';
 import type { Workbench } from '../../data/api.js';
+import { cuttingWith } from '../../data/cutting-with.js';
 import { newId } from '../../data/defaults.js';
 import { useProject } from '../../data/project.js';
 import { Layouts, type Layout } from './layouts.js';
@@ -38,11 +39,6 @@ export interface CuttingOnBench {
   readonly stocks: readonly StockToCut[];
 }
 
-/** The cutting that a piece is in, where there is one. */
-export function cuttingWith(bench: Workbench, pieceId: string): Workbench['records']['cuttings'][number] | undefined {
-  return bench.records.cuttings.find((c) => c.data.pieces.includes(pieceId));
-}
-
 type OfPiece = (id: string) => Solution | null;
 
 function onBench(bench: Workbench, pieceId: string, name: string, solutionOf: OfPiece): CuttingOnBench {
@@ -63,26 +59,31 @@ function onBench(bench: Workbench, pieceId: string, name: string, solutionOf: Of
 
 /** The pieces of a project as they were last solved: several parts of the screen ask for the same. */
 const solutions = new WeakMap<object, { readonly bench: Workbench; readonly solution: Solution }>();
-let last: { readonly bench: Workbench; readonly pieceId: string; readonly settled: Solution; readonly value: CuttingOnBench } | null = null;
+const known = new WeakMap<Solution, { readonly bench: Workbench; readonly value: CuttingOnBench }>();
+
+/** Cuttings that are being made, by their piece: what is changed meanwhile waits for them. */
+const beingMade = new Map<string, Promise<string>>();
 
 /** What is cut together with the piece on the bench, and how it is changed. */
 export function useCutting() {
   const { bench, workshopOf, saver } = useProject();
   const { pieceId, piece, settled } = useBench();
   const value = useMemo(() => {
-    if (last?.bench === bench && last.pieceId === pieceId && last.settled === settled) return last.value;
+    const before = known.get(settled);
+    if (before?.bench === bench) return before.value;
     const solutionOf: OfPiece = (id) => {
       if (id === pieceId) return settled;
       const kept = bench.records.pieces.find((p) => p.id === id)?.data;
       if (!kept) return null;
-      const known = solutions.get(kept);
-      if (known?.bench === bench) return known.solution;
+      const solved = solutions.get(kept);
+      if (solved?.bench === bench) return solved.solution;
       const solution = solve(kept.piece, workshopOf(id), kept.letters);
       solutions.set(kept, { bench, solution });
       return solution;
     };
-    last = { bench, pieceId, settled, value: onBench(bench, pieceId, piece.name, solutionOf) };
-    return last.value;
+    const made = onBench(bench, pieceId, piece.name, solutionOf);
+    known.set(settled, { bench, value: made });
+    return made;
   }, [bench, workshopOf, pieceId, piece.name, settled]);
   const { cutting } = value;
   const change = useCallback(
@@ -94,7 +95,15 @@ export function useCutting() {
         `cut ${piece.name}`,
         bench.records.cuttings.map((c) => c.id),
       );
-      void saver.create('cuttings', id, data, label).catch((e: Error) => saver.say({ tone: 'refused', text: e.message }));
+      const making = beingMade.get(pieceId);
+      if (making) return void making.then((made) => saver.save('cuttings', made, data, label, cutting));
+      // It is made as it is without any choice, so that the first choice can be taken back like any other.
+      const made = saver.create('cuttings', id, cutting, `Began to plan what is cut for ${piece.name}`.slice(0, 150)).then(() => id);
+      beingMade.set(pieceId, made);
+      void made
+        .then(() => saver.save('cuttings', id, data, label, cutting))
+        .catch((e: Error) => saver.say({ tone: 'refused', text: e.message }))
+        .finally(() => beingMade.delete(pieceId));
     },
     [bench, pieceId, cutting, saver, piece.name],
   );
@@ -116,6 +125,20 @@ export function useStockShown(stocks: readonly StockToCut[]): readonly [StockToC
   return [stocks.find((s) => s.id === asked) ?? stocks[0], show];
 }
 
+/** The last layout of each stock that was shown: it stays until there is another, so that nothing flickers and the focus stays. */
+const lastShown = new Map<string, NonNullable<Layout['standing']>>();
+
+function shownOf({ id, key, blanks }: StockToCut): Layout {
+  const layout = layouts.get(key);
+  const of = `${id} ${blanks[0]?.piece.id}`;
+  if (layout.standing) {
+    lastShown.set(of, layout.standing);
+    return layout;
+  }
+  const before = lastShown.get(of);
+  return before && !layout.ended ? { ...layout, standing: { ...before, done: 0 } } : layout;
+}
+
 /** The layouts of all stocks, the one that is looked at first. */
 export function useLayouts(stocks: readonly StockToCut[], first: StockToCut | undefined) {
   const version = useSyncExternalStore(layouts.subscribe, layouts.getVersion);
@@ -125,7 +148,7 @@ export function useLayouts(stocks: readonly StockToCut[], first: StockToCut | un
   }, [stocks, first]);
   return useMemo(() => {
     void version;
-    return new Map<string, Layout>(stocks.map((s) => [s.id, layouts.get(s.key)]));
+    return new Map<string, Layout>(stocks.map((s) => [s.id, shownOf(s)]));
   }, [stocks, version]);
 }
 
@@ -134,7 +157,8 @@ export const lookAgain = (stock: StockToCut) => layouts.again(stock.key, stock.a
 
 /** The sheets of a stock: those that were begun, then those that are laid out. */
 export function sheetsOf({ begun }: StockToCut, layout: Layout | undefined): readonly ShownSheet[] {
-  const laid = layout?.standing?.answer.laid ?? [];
+  const open = new Set(begun.filter((b) => !b.booked).map((b) => `${b.sheet} ${b.copy}`));
+  const laid = (layout?.standing?.answer.laid ?? []).filter((l) => !open.has(`${l.sheet} ${l.copy}`));
   return [...begun.map((b) => ({ laid: sheetOf(b), begun: b })), ...laid.map((l) => ({ laid: l, begun: null }))];
 }
 

@@ -1,0 +1,169 @@
+import { readFileSync } from 'node:fs';
+import type { Locator, Page } from '@playwright/test';
+import { keyboard, pointer, saved, walk } from './hands.js';
+import { expect, test, type Running } from './server.js';
+
+const sheets = (page: Page) => page.getByRole('listbox', { name: /^Sheet/ });
+const part = (page: Page, mark: string) => page.getByRole('option', { name: new RegExp(`^${mark},`) });
+const comesTo = (page: Page, stock: string) => page.getByRole('region', { name: `What ${stock} comes to` });
+const looked = (page: Page) => expect(page.getByRole('progressbar')).toHaveCount(0, { timeout: 60_000 });
+
+async function open(page: Page, shed: Running, piece: string, more = '') {
+  await page.goto(`${shed.url}/p/print-shed/pieces/${piece}/stock${more}`);
+  await expect(page.getByRole('listbox').first()).toBeVisible({ timeout: 30_000 });
+  await looked(page);
+}
+
+const boxOf = async (locator: Locator) => {
+  const box = await locator.boundingBox();
+  if (!box) throw new Error('it is not drawn');
+  return box;
+};
+
+test('from the parts to a plan by pointer: two sheets, a part dragged and held, taken back, cut and ticked off, the rests kept', async ({
+  page,
+  shed,
+}) => {
+  test.setTimeout(180_000);
+  const hands = pointer(page);
+  await page.goto(`${shed.url}/p/print-shed/pieces/ink-case/parts`);
+  await hands.press('link', /Next: lay the parts out on stock/);
+  await expect(sheets(page)).toHaveCount(2, { timeout: 30_000 });
+  await looked(page);
+  // Thirteen parts of 18 and the back: 2 sheets are the fewest for the parts' 4.1 m² of 6.25, since both sides, 2091 long, lie under each other.
+  await expect(sheets(page).getByRole('option')).toHaveCount(13);
+  await expect(comesTo(page, 'Birch ply 18')).toContainText('2 sheets on hand');
+  await expect(comesTo(page, 'Birch ply 18')).toContainText('No layout opens fewer than 2 sheets');
+
+  // The toe board is dragged into the far corner of the sheet it lies on, and stays there.
+  const toe = part(page, 'F');
+  await toe.click();
+  await expect(page.getByRole('heading', { name: 'F: toe board' })).toBeVisible();
+  const sheet = sheets(page).filter({ has: toe });
+  const [from, on] = [await boxOf(toe), await boxOf(sheet)];
+  await page.mouse.move(from.x + 8, from.y + 6);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 40, from.y + 30, { steps: 4 });
+  await page.mouse.move(on.x + on.width - from.width + 6, on.y + on.height - from.height + 2, { steps: 6 });
+  await page.mouse.up();
+  await saved(page);
+  await looked(page);
+  await expect(toe).toHaveAccessibleName(/held here/);
+  // 2500 less 1167.5, and 1250 less 80.
+  await expect(page.getByRole('textbox', { name: 'From the end' })).toHaveValue('1332.5');
+  await expect(page.getByRole('textbox', { name: 'From the edge' })).toHaveValue('1170');
+  await expect(sheets(page).getByRole('option')).toHaveCount(13);
+
+  // Where another part is held it does not stay; that is told, and the rest is still laid out.
+  await hands.press('button', 'Hold everything on this sheet');
+  await hands.type('From the edge', '0');
+  await looked(page);
+  await expect(page.getByRole('alert').filter({ hasText: /does not stay where it was put: another part is held/ })).toBeVisible();
+  await expect(sheets(page).getByRole('option')).toHaveCount(13);
+  for (let n = 0; n < 3; n += 1) {
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await saved(page);
+  }
+  await looked(page);
+  await expect(page.getByRole('option', { name: /held here/ })).toHaveCount(0);
+
+  // Every cut of the back's sheet is ticked off; what is left goes into the stockroom.
+  await page.getByRole('button', { name: /^Birch ply 6/ }).click();
+  await looked(page);
+  await page.getByRole('button', { name: 'Order of cuts' }).click();
+  const cuts = page.getByRole('checkbox', { name: /^Cut \d+ is made/ });
+  await expect(cuts).toHaveCount(2);
+  for (let n = 0; n < 2; n += 1) {
+    await cuts.nth(n).locator('xpath=ancestor::label').click();
+    await saved(page);
+  }
+  await expect(page.getByRole('checkbox', { name: /is made/, checked: true })).toHaveCount(2);
+  await hands.press('button', /off what is on hand, keep 1 offcut/);
+  await page.getByRole('button', { name: 'Laid out' }).click();
+  await expect(page.getByText('Sheet 1, used up')).toBeVisible();
+  await page.goto(`${shed.url}/p/print-shed/stock?open=birch-6`);
+  await expect(
+    page.getByRole('group', { name: 'What is known of Birch ply 6' }).getByRole('textbox', { name: 'On hand' }).first(),
+  ).toHaveValue('1');
+  await expect(page.getByRole('group', { name: 'Offcut 1' })).toBeVisible();
+});
+
+test('what to buy: whole sheets with their prices against a budget, and everything besides wood; as CSV', async ({ page, shed }) => {
+  await open(page, shed, 'paper-chest', '?show=laid');
+  await page.getByRole('button', { name: 'What to buy' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Still laying out' })).toHaveCount(0, { timeout: 60_000 });
+  const table = page.getByRole('table', { name: 'Wood to buy' });
+  await expect(table).toBeVisible();
+  await expect(page.getByText(/pairs/)).toBeVisible();
+  const wanted = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'As CSV' }).click();
+  const path = await (await wanted).path();
+  expect(readFileSync(path, 'utf8')).toMatch(/quantity,what,size,price of one,price in all/);
+});
+
+test('by keyboard alone: parts are walked, one is moved and held, taken to the next sheet, let go; cuts are ticked', async ({
+  page,
+  shed,
+}) => {
+  test.setTimeout(120_000);
+  await open(page, shed, 'ink-case', '?stock=birch-18');
+  const hands = keyboard(page);
+  await walk(page, 'Tab', sheets(page).first().getByRole('option'), 60);
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  const heading = page.getByRole('heading', { level: 1 }).nth(1);
+  const mark = ((await heading.textContent()) ?? '').split(':')[0] as string;
+  await expect(part(page, mark)).toBeFocused();
+  await page.keyboard.press('p');
+  await saved(page);
+  await expect(part(page, mark)).toHaveAccessibleName(/held here/);
+  await looked(page);
+  await page.keyboard.press('p');
+  await saved(page);
+  await expect(part(page, mark)).not.toHaveAccessibleName(/held here/);
+  await looked(page);
+  await walk(page, 'Tab', part(page, mark), 60);
+  await page.keyboard.press('m');
+  await saved(page);
+  await looked(page);
+  await expect(
+    sheets(page)
+      .nth(1)
+      .getByRole('option', { name: new RegExp(`^${mark},.*held here`) }),
+  ).toBeVisible();
+  await hands.press('button', /^Let all 1 held lie anywhere/);
+  await looked(page);
+  await expect(page.getByRole('option', { name: /held here/ })).toHaveCount(0);
+  await hands.press('button', 'Order of cuts');
+  await hands.tick('Cut 1 is made');
+  await expect(page.getByRole('checkbox', { name: 'Cut 1 is made' })).toBeChecked();
+  await page.keyboard.press('Space');
+  await saved(page);
+  await expect(page.getByRole('checkbox', { name: 'Cut 1 is made' })).not.toBeChecked();
+});
+
+test('a long search is stopped, keeps the best so far, and goes on when asked', async ({ page, shed }) => {
+  test.setTimeout(120_000);
+  await page.goto(`${shed.url}/p/print-shed/pieces/ink-case/measure`);
+  await pointer(page).type('To make', '20');
+  await page.goto(`${shed.url}/p/print-shed/pieces/ink-case/stock?stock=birch-18`);
+  await page.getByRole('button', { name: 'Stop' }).click({ timeout: 60_000 });
+  await expect(page.getByText('Stopped: the best so far is kept.')).toBeVisible();
+  await expect(sheets(page).getByRole('option')).toHaveCount(260);
+  await page.getByRole('button', { name: 'Look on' }).click();
+  await expect(page.getByRole('progressbar')).toBeVisible();
+  await page.goto(`${shed.url}/p/print-shed/pieces/ink-case/measure`);
+  await pointer(page).type('To make', '1');
+});
+
+test('sizes that waste less are tried one after the other, with a table beside the plot', async ({ page, shed }) => {
+  test.setTimeout(120_000);
+  await open(page, shed, 'ink-case', '?stock=birch-18');
+  await page.getByRole('button', { name: 'Sizes that waste less' }).click();
+  await expect(page.getByRole('figure', { name: 'Money and sheets against the depth' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Trying sizes' })).toHaveCount(0, { timeout: 90_000 });
+  await page.getByText('The same as a table').click();
+  const rows = page.getByRole('table', { name: 'What each depth comes to' }).getByRole('row');
+  expect(await rows.count()).toBeGreaterThan(25);
+  await expect(rows.filter({ hasText: '326' }).first()).toBeVisible();
+});
