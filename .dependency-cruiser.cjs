@@ -60,7 +60,12 @@ module.exports = {
     },
     { name: 'server-and-page-apart', severity: 'error', from: { path: '^server/' }, to: { path: '^web/' } },
     { name: 'page-and-server-apart', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|cli)/' } },
-    { name: 'known-packages-only', severity: 'error', from: { pathNot: 'vite\\.config' }, to: { couldNotResolve: true, pathNot: '[?]url$' } },
+    {
+      name: 'known-packages-only',
+      severity: 'error',
+      from: { pathNot: 'vite\\.config' },
+      to: { couldNotResolve: true, pathNot: '[?]url$' },
+    },
     ...upwards,
   ],
   options: {

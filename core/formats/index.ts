@@ -12,3 +12,4 @@ export * from './layout-dxf.js';
 export * from './report-stock.js';
 export * from './report.js';
 export * from './things-csv.js';
+export * from './stock-csv.js';

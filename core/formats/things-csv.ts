@@ -1,16 +1,8 @@
 import Papa from 'papaparse';
 import { KG_PER_POUND } from '../figure/index.js';
-import { ZERO, readLength, type Length, type LengthUnit } from '../length/index.js';
+import { ZERO, type LengthUnit } from '../length/index.js';
 import type { Thing } from '../things/index.js';
-
-/** A line of a list that could not be read: which, what was wrong, and what would be taken. */
-export interface ListFault {
-  /** From 1, the heading counted. */
-  readonly line: number;
-  readonly column: string;
-  readonly given: string;
-  readonly accepted: string;
-}
+import { lengthIn, numberIn, type ListFault, type Read } from './csv.js';
 
 /** The things of a list, and its lines that could not be read. */
 export interface ListReading {
@@ -68,19 +60,6 @@ function columnsOf(first: readonly string[], unit: LengthUnit): Columns {
   }
   const head = heads[known.indexOf('mass')] ?? '';
   return { columns: known, heading: true, mass: /kg/.test(head) ? 'kg' : /lb|pound/.test(head) ? 'lb' : usual };
-}
-
-type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly accepted: string };
-
-function lengthIn(text: string, unit: LengthUnit, least?: Length): Read<Length> {
-  const read = readLength(text, least === undefined ? { unit } : { unit, least });
-  return read.ok ? { ok: true, value: read.length } : { ok: false, accepted: 'a length, such as 240 or 9 1/2"' };
-}
-
-function numberIn(text: string, whole: boolean, least: number, most: number): Read<number> {
-  const value = Number(text.replace(',', '.'));
-  const fits = text !== '' && Number.isFinite(value) && value >= least && value <= most && (!whole || Number.isInteger(value));
-  return fits ? { ok: true, value } : { ok: false, accepted: `a${whole ? ' whole' : ''} number from ${least} to ${most}` };
 }
 
 /** A mass in kg: "2.5 kg" and "5 lb" as they say, a bare number in what its column is in. */

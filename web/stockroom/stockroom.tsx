@@ -5,7 +5,7 @@ import { writeStiffness } from '../../core/figure/index.js';
 import { MATERIALS, propertiesOf, type Stock } from '../../core/stock/index.js';
 import { newStock } from '../data/defaults.js';
 import { useHistory } from '../data/history.js';
-import { usePrecision } from '../data/project.js';
+import { usePrecision, useProject } from '../data/project.js';
 import { useRecordList } from '../data/record-list.js';
 import { TakeOut } from '../shared/take-out.js';
 import { Header } from '../shared/header.js';
@@ -14,6 +14,7 @@ import { Offcuts } from './offcuts.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, Fault, FieldLabel, Grid, NumberBox, Page, Panel, Row, Scroll, Select, Table, TextInput } from '../shared/ui.js';
+import { StockList } from './stock-list.js';
 import { Slides } from './slides.js';
 
 const MATERIAL_CHOICES = MATERIALS.map((m) => ({ id: m.id, label: m.name }));
@@ -183,11 +184,15 @@ function StockForm({
   );
 }
 
-/** How many are on hand, and what is left of others. */
-function onHandText({ onHand, offcuts = [] }: Stock): string {
+/** How many are on hand, what is left of others, and how many are begun and not taken off yet. */
+function onHandText({ onHand, offcuts = [] }: Stock, begun: number): string {
   const rests = offcuts.reduce((sum, o) => sum + o.count, 0);
-  if (rests === 0) return onHand === undefined ? '' : `${onHand}`;
-  return `${onHand ?? 0} and ${rests} ${rests === 1 ? 'offcut' : 'offcuts'}`;
+  const words = [
+    ...(onHand !== undefined || rests > 0 || begun > 0 ? [`${onHand ?? 0}`] : []),
+    ...(rests > 0 ? [`${rests} ${rests === 1 ? 'offcut' : 'offcuts'}`] : []),
+    ...(begun > 0 ? [`${begun} begun`] : []),
+  ];
+  return words.join(', ');
 }
 
 const ON_HAND = ['stock', 'slides'];
@@ -197,6 +202,15 @@ export function Stockroom() {
   const precision = usePrecision();
   const { records: stock, open, setOpen, problem, chosen, add, keep, takeOut } = useRecordList('stock');
   const history = useHistory(ON_HAND);
+  const { bench } = useProject();
+  const begunOf = (id: string) => bench.records.cuttings.flatMap((c) => c.data.begun).filter((b) => b.stock === id && !b.booked).length;
+  const readIn = (read: readonly Stock[]) => {
+    for (const next of read) {
+      const there = stock.find((s) => s.data.name === next.name);
+      if (there) keep(there.id, next, `Read ${next.name} from a list`);
+      else void add(next);
+    }
+  };
   return (
     <>
       <Header history={history} />
@@ -210,6 +224,7 @@ export function Stockroom() {
           <Button data-main onPress={() => void add(newStock(precision.unit))}>
             <Plus aria-hidden /> Stock
           </Button>
+          <StockList stocks={stock.map((s) => s.data)} onRead={readIn} />
         </Row>
         <Scroll>
           <Table>
@@ -250,7 +265,7 @@ export function Stockroom() {
                       />
                     </td>
                   ))}
-                  <td className="figure">{onHandText(s.data)}</td>
+                  <td className="figure">{onHandText(s.data, begunOf(s.id))}</td>
                   <td className="figure">{s.data.price ?? ''}</td>
                   <td className="figure">{writeStiffness(propertiesOf(s.data).elastic, precision.unit)}</td>
                   <td>

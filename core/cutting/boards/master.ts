@@ -217,7 +217,7 @@ class Master {
       if (row === out || Math.abs(factor) < 1e-12) continue;
       const inverse = this.inverse[row] as Float64Array;
       for (let at = 0; at < this.rows; at += 1) inverse[at] = (inverse[at] as number) - factor * (pivotRow[at] as number);
-      this.amounts[row] = (this.amounts[row] as number) - factor * (this.amounts[out]);
+      this.amounts[row] = (this.amounts[row] as number) - factor * this.amounts[out];
     }
   }
 
@@ -236,10 +236,13 @@ class Master {
     }
   }
 
-  /** The row whose surplus it would pay to have more of; -1 for none. */
-  surplus(prices: Float64Array): number {
-    for (let row = 0; row < this.pool.lengths.length; row += 1) if ((prices[row] as number) < -SMALL) return row;
-    return -1;
+  /** What it would pay to have over: more of a length than is wanted, or a board that is not used. */
+  surplus(prices: Float64Array): Column | null {
+    for (let row = 0; row < this.rows; row += 1) {
+      const sign = row < this.pool.lengths.length ? -1 : 1;
+      if (sign * (prices[row] as number) > SMALL) return { kind: 'over', row, sign };
+    }
+    return null;
   }
 
   /** How often each pattern is taken, of what is really wanted. */
@@ -295,8 +298,8 @@ function relaxed(master: Master): Relaxed {
   for (let n = 0; n < MOST_PIVOTS * (10 + pool.lengths.length); n += 1) {
     prices = master.prices();
     const over = master.surplus(prices);
-    if (over >= 0) {
-      master.enter({ kind: 'over', row: over, sign: -1 });
+    if (over) {
+      master.enter(over);
       continue;
     }
     let [best, least] = [-1, -SMALL];

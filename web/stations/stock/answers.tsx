@@ -166,7 +166,7 @@ export function StockAnswers() {
   if (!stock) return <Faint>No parts yet.</Faint>;
   const layout = layouts.get(stock.id);
   const sums = sumsFor(stock, layout, bench);
-  const missing = layout?.standing?.answer.missing.length ?? 0;
+  const answer = layout?.standing?.answer;
   const looking = !layout?.ended && (layout?.standing?.done ?? 0) < 1;
   const held = new Set(cutting.pins.filter((p) => p.stock === stock.id).map((p) => p.part));
   return (
@@ -182,7 +182,7 @@ export function StockAnswers() {
               {sums.atLeast ? ' (no price)' : ''}. {Math.round(sums.yield * 100)} % becomes parts; {sums.cuts}{' '}
               {sums.cuts === 1 ? 'cut' : 'cuts'}, {sums.settings} {sums.settings === 1 ? 'setting' : 'settings'}.
             </p>
-            <p>{boundText(stock, sums, missing, looking)}</p>
+            {answer ? <p>{boundText(stock, sums, answer, looking)}</p> : null}
             {sums.rests.length > 0 ? (
               <p>
                 Left over to keep:{' '}

@@ -18,7 +18,7 @@ import { CutList } from './cut-list.js';
 import { pinned, unpinned } from './edits.js';
 import { SheetsDrawing, type Dropped, type SheetsDrawn } from './sheet-drawing.js';
 import { ToBuy } from './to-buy.js';
-import { missingText, sheetName, unpinnedText } from './words.js';
+import { missingText, sheetName, thinText, unpinnedText } from './words.js';
 import { sheetsOf, useCutting, useLayouts, usePicked, useStockShown, type ShownSheet, type StockToCut } from './use-cutting.js';
 import { cutsCsv } from '../../../core/formats/cuts-csv.js';
 import { layoutDxf } from '../../../core/formats/layout-dxf.js';
@@ -259,6 +259,7 @@ function OneStock({
   const sheets = sheetsOf(stock, layout);
   const drawn = useDrawn(stock, sheets, width);
   const answer = layout?.standing?.answer;
+  const thin = thinText(stock, drawn.marks, precision);
   const captionOf = ({ laid }: ShownSheet) =>
     `${formatLength(laid.length, precision)} × ${formatLength(laid.width, precision)} ${precision.unit}`;
   const base = `${fileName(name)}-${fileName(stock.stock.name)}`;
@@ -322,6 +323,7 @@ function OneStock({
             </Fault>
           ))
         : null}
+      {thin ? <Fault role="alert">{thin}</Fault> : null}
       {answer?.unpinned.map((u) => (
         <Row key={u.part}>
           <Fault role="alert">

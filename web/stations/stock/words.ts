@@ -1,4 +1,5 @@
 import type { Unpinned } from '../../../core/cutting/sheets/index.js';
+import type { Answer } from '../../../core/layout/plan.js';
 import { whyNot, type Sums } from '../../../core/layout/sums.js';
 import type { StockToCut, ShownSheet } from './use-cutting.js';
 import { formatLength, type Precision } from '../../../core/length/index.js';
@@ -35,11 +36,17 @@ export function sumsText(stock: StockToCut, sums: Sums): string {
 }
 
 /** Whether fewer would do, in words. */
-export function boundText(stock: StockToCut, sums: Sums, missing: number, looking: boolean): string {
+export function boundText(
+  stock: StockToCut,
+  sums: Sums,
+  { missing, proven }: Pick<Answer, 'missing' | 'proven'>,
+  looking: boolean,
+): string {
   const few = counted(sums.fewest, stock.stock.form);
-  if (missing > 0) return '';
+  if (missing.length > 0) return '';
   const rest = stock.begun.length > 0 ? 'For what is not begun, no' : 'No';
   if (sums.isFewest) return `${rest} layout opens fewer than ${few}.`;
+  if (proven) return `${rest} layout costs less; one with fewer would open what must be bought.`;
   const open = sums.used.reduce((n, u) => n + u.count, 0);
   return `${open} are opened; none could open fewer than ${few}${looking ? ', and fewer are looked for' : ', but a layout with fewer was not found'}.`;
 }
@@ -56,6 +63,15 @@ const WHY: Readonly<Record<Unpinned['why'], string>> = {
 
 /** Why a part does not stay where it was put. */
 export const unpinnedText = ({ why }: Unpinned): string => WHY[why];
+
+/** Parts that the blade is wider than: the kerf is likely a slip. */
+export function thinText(stock: StockToCut, marks: ReadonlyMap<string, string>, precision: Precision): string | null {
+  const { kerf } = stock.asked.problem;
+  const thin = stock.blanks.filter((b) => b.width <= kerf || b.length <= kerf);
+  if (thin.length === 0) return null;
+  const names = thin.map((b) => marks.get(b.key) ?? '').join(', ');
+  return `The saw blade takes ${formatLength(kerf, precision)}, which is wider than ${names}. Is the kerf in the settings right?`;
+}
 
 /** Why some parts have no place, and what to do about it. */
 export function missingText(

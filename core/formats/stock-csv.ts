@@ -1,0 +1,160 @@
+import Papa from 'papaparse';
+import { exactText, readLength, type Length, type LengthUnit } from '../length/index.js';
+import { MATERIALS, propertiesOf, type Stock } from '../stock/index.js';
+import { csvOf, lengthIn, numberIn, type ListFault } from './csv.js';
+
+const HEADER = ['stock', 'offcut', 'form', 'material', 'sold as', 'thickness', 'length', 'width', 'price', 'on hand'] as const;
+type Column = (typeof HEADER)[number];
+
+/** The longest list that is read at once. */
+const LONGEST = 1000;
+
+/** A length so that it is read back the same: in mm, and saying so, where it is no decimal of an inch. */
+function exactly(length: Length, unit: LengthUnit): string {
+  const text = exactText(length, unit);
+  const read = readLength(text, { unit });
+  return read.ok && read.length === length ? text : `${exactText(length, 'mm')} mm`;
+}
+
+/** What is on hand as CSV: a line for each stock, and one for each of its offcuts, with its name beside that of its stock. */
+export function stockCsv(stocks: readonly Stock[], unit: LengthUnit): string {
+  const write = (l: Length) => exactly(l, unit);
+  const rows = stocks.flatMap((s) => [
+    [
+      s.name,
+      '',
+      s.form,
+      propertiesOf(s).material.name,
+      write(s.nominal),
+      write(s.thickness),
+      write(s.length),
+      write(s.width),
+      s.price ?? '',
+      s.onHand ?? '',
+    ],
+    ...(s.offcuts ?? []).map((o) => [s.name, o.name, '', '', '', '', write(o.length), write(o.width), '', o.count]),
+  ]);
+  return csvOf([[...HEADER], ...rows]);
+}
+
+/** The stocks that a list changes or adds, and its lines that could not be read. */
+export interface StockReading {
+  readonly stocks: readonly Stock[];
+  readonly faults: readonly ListFault[];
+}
+
+type Cell = (column: Column) => string;
+type Fault = Omit<ListFault, 'line'>;
+
+/** A field of a line, where it is filled in; else as it was. */
+function field<T>(
+  cell: Cell,
+  column: Column,
+  before: T | undefined,
+  read: (text: string) => { readonly ok: true; readonly value: T } | { readonly ok: false; readonly accepted: string },
+): T | Fault | undefined {
+  const given = cell(column);
+  if (given === '') return before;
+  const found = read(given);
+  return found.ok ? found.value : { column, given, accepted: found.accepted };
+}
+
+const isFault = (value: unknown): value is Fault => typeof value === 'object' && value !== null && 'accepted' in value;
+
+function materialIn(text: string): { readonly ok: true; readonly value: string } | { readonly ok: false; readonly accepted: string } {
+  const found = MATERIALS.find((m) => m.name.toLowerCase() === text.toLowerCase() || m.id === text.toLowerCase());
+  return found
+    ? { ok: true, value: found.id }
+    : {
+        ok: false,
+        accepted: `a material, such as ${MATERIALS.slice(0, 3)
+          .map((m) => m.name)
+          .join(', ')}`,
+      };
+}
+
+function formIn(text: string): { readonly ok: true; readonly value: Stock['form'] } | { readonly ok: false; readonly accepted: string } {
+  const form = text.toLowerCase();
+  return form === 'sheet' || form === 'board' ? { ok: true, value: form } : { ok: false, accepted: 'sheet or board' };
+}
+
+/** What a line says of a stock, over what was known of it. */
+function stockFrom(cell: Cell, unit: LengthUnit, before: Stock | undefined): Stock | Fault {
+  const length = (column: Column, known: Length | undefined) => field(cell, column, known, (text) => lengthIn(text, unit));
+  const thickness = length('thickness', before?.thickness);
+  const read = {
+    form: field(cell, 'form', before?.form, formIn),
+    material: field(cell, 'material', before?.material, materialIn),
+    thickness,
+    nominal: cell('sold as') === '' && !before ? thickness : length('sold as', before?.nominal),
+    length: length('length', before?.length),
+    width: length('width', before?.width),
+    price: field(cell, 'price', before?.price, (text) => numberIn(text, false, 0, 1e6)),
+    onHand: field(cell, 'on hand', before?.onHand, (text) => numberIn(text, true, 0, 10_000)),
+  };
+  const wrong = Object.values(read).find(isFault);
+  if (wrong) return wrong;
+  const columns: Readonly<Record<string, Column>> = {
+    form: 'form',
+    material: 'material',
+    thickness: 'thickness',
+    nominal: 'sold as',
+    length: 'length',
+    width: 'width',
+  };
+  const lacking = Object.entries(columns).find(([key]) => read[key as keyof typeof read] === undefined);
+  if (lacking) return { column: lacking[1], given: '', accepted: 'filled in, since this stock is not there yet' };
+  const said = Object.fromEntries(Object.entries(read).filter(([, value]) => value !== undefined));
+  return { ...before, name: cell('stock').slice(0, 80), ...said } as Stock;
+}
+
+function offcutFrom(cell: Cell, unit: LengthUnit): NonNullable<Stock['offcuts']>[number] | Fault {
+  const length = lengthIn(cell('length'), unit);
+  if (!length.ok) return { column: 'length', given: cell('length'), accepted: length.accepted };
+  const width = lengthIn(cell('width'), unit);
+  if (!width.ok) return { column: 'width', given: cell('width'), accepted: width.accepted };
+  const count = cell('on hand') === '' ? ({ ok: true, value: 1 } as const) : numberIn(cell('on hand'), true, 1, 1000);
+  if (!count.ok) return { column: 'on hand', given: cell('on hand'), accepted: count.accepted };
+  return { name: cell('offcut').slice(0, 80), length: length.value, width: width.value, count: count.value };
+}
+
+/**
+ * Reads a list of what is on hand, as it is written here or kept in a spreadsheet. A stock that is there by its name is changed in what the line
+ * says, another is added; a line with an offcut adds it to its stock, or takes the place of the one of that name.
+ * @param known the stocks that are there
+ * @returns what changed, and every line that could not be read; never throws
+ */
+export function readStock(text: string, unit: LengthUnit, known: readonly Stock[]): StockReading {
+  const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, '').trim(), { skipEmptyLines: 'greedy' });
+  const [head = [], ...rows] = data;
+  const columns = head.map((h) => h.trim().toLowerCase());
+  const needed = (['stock', 'length', 'width'] as const).filter((c) => !columns.includes(c));
+  if (data.length === 0) return { stocks: [], faults: [] };
+  if (needed.length > 0) {
+    return {
+      stocks: [],
+      faults: [{ line: 1, column: needed.join(', '), given: head.join(', '), accepted: `a heading with ${HEADER.join(', ')}` }],
+    };
+  }
+  const changed = new Map<string, Stock>();
+  const faults: ListFault[] = [];
+  rows.slice(0, LONGEST).forEach((row, i) => {
+    const cell: Cell = (column) => (row[columns.indexOf(column)] ?? '').trim();
+    const fault = (wrong: Fault) => faults.push({ line: i + 2, ...wrong });
+    const name = cell('stock');
+    const before = changed.get(name) ?? known.find((s) => s.name === name);
+    if (name === '') return fault({ column: 'stock', given: '', accepted: 'what the stock is called' });
+    if (cell('offcut') === '') {
+      const stock = stockFrom(cell, unit, before);
+      return isFault(stock) ? fault(stock) : changed.set(name, stock);
+    }
+    if (!before) return fault({ column: 'stock', given: name, accepted: 'a stock that is there, or stands in a line above' });
+    const offcut = offcutFrom(cell, unit);
+    if (isFault(offcut)) return fault(offcut);
+    const others = (before.offcuts ?? []).filter((o) => o.name !== offcut.name);
+    return changed.set(name, { ...before, offcuts: [...others, offcut] });
+  });
+  if (rows.length > LONGEST)
+    faults.push({ line: LONGEST + 2, column: '', given: `${rows.length} lines`, accepted: `at most ${LONGEST} at once` });
+  return { stocks: [...changed.values()], faults };
+}
