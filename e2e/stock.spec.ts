@@ -165,6 +165,6 @@ test('sizes that waste less are tried one after the other, with a table beside t
   await expect(page.getByRole('status').filter({ hasText: 'Trying sizes' })).toHaveCount(0, { timeout: 90_000 });
   await page.getByText('The same as a table').click();
   const rows = page.getByRole('table', { name: 'What each depth comes to' }).getByRole('row');
-  expect(await rows.count()).toBeGreaterThan(25);
+  await expect.poll(() => rows.count()).toBeGreaterThan(25);
   await expect(rows.filter({ hasText: '326' }).first()).toBeVisible();
 });
