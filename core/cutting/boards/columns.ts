@@ -1,5 +1,5 @@
 import { sumText, type ProgramSolver } from '../program.js';
-import type { Relaxed } from './master.js';
+import type { Relaxed } from './relax.js';
 import { costOfMissing, type Packing, type Pattern } from './problem.js';
 
 const SMALL = 1e-7;

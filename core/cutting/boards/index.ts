@@ -4,7 +4,7 @@ import { continuousCost, fewestBoards } from './bounds.js';
 import { chosen, dive } from './columns.js';
 import { fitDecreasing } from './fit.js';
 import { noPrices, patternsListed } from './listed.js';
-import { relax } from './master.js';
+import { relax } from './relax.js';
 import { layoutOf, packingOf, type BoardLayout, type BoardProblem, type Packing, type Pattern } from './problem.js';
 
 export type { BoardLayout, BoardProblem, LengthWanted, SawnBoard } from './problem.js';
