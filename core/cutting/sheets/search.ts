@@ -128,12 +128,16 @@ function leftOf(task: Task, used: readonly Bin[]): number[] {
   return task.grounds.map((g, i) => g.sheet.count - used.filter((b) => b.ground === i).length);
 }
 
+/** Of more items than this fewer ways are tried at first, so that there is an answer soon. */
+const MANY = 800;
+
 /** A first answer at once: a few orders, each judged in a few ways; the best of them. */
 export function firstState(task: Task): State {
   let best: State | null = null;
+  const many = task.items.length > MANY;
   for (const key of ORDERS) {
-    for (const score of SCORES) {
-      for (const split of ['shorter', 'large'] as const) {
+    for (const score of many ? SCORES.slice(1, 2) : SCORES) {
+      for (const split of many ? SPLITS.slice(0, 1) : SPLITS.filter((s) => s === 'shorter' || s === 'large')) {
         const start = pinnedBins(task);
         const lying = new Set(start.flatMap((b) => b.items));
         const order = task.items.map((_, i) => i).filter((i) => !lying.has(i));
