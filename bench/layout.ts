@@ -4,7 +4,9 @@ import {
   SheetSearch,
   layBoards,
   layBoardsWell,
+  solverOf,
   type BoardProblem,
+  type Highs,
   type ProgramSolver,
   type SheetAnswer,
   type SheetProblem,
@@ -40,15 +42,10 @@ const { pack2D } = binpacking as unknown as {
   }) => { readonly packedBins: readonly { readonly boxes: readonly unknown[] }[] };
 };
 
-interface Highs {
-  solve(program: string, options: object): unknown;
-}
-
 /** The solver as a terminal has it. */
 async function programs(): Promise<ProgramSolver> {
   const module = (await import('highs')) as unknown as { readonly default: () => Promise<Highs> };
-  const highs = await module.default();
-  return (program, nodes = 0) => highs.solve(program, nodes > 0 ? { mip_max_nodes: nodes } : {}) as ReturnType<ProgramSolver>;
+  return solverOf(await module.default());
 }
 
 function boardProblem(lengths: readonly number[], room: number): BoardProblem {

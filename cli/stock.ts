@@ -12,21 +12,16 @@ import {
   type StockLaid,
 } from '../core/formats/index.js';
 import { cuttingOf, woodToBuy, type Cutting, type PieceToCut } from '../core/layout/index.js';
-import type { ProgramSolver, Solved } from '../core/cutting/program.js';
+import { solverOf, type Highs, type ProgramSolver } from '../core/cutting/program.js';
 import { workshopFor } from '../core/project/index.js';
 import { solve } from '../core/solution/index.js';
-
-interface Highs {
-  solve(program: string, options: object): unknown;
-}
 
 /** The solver of programs as it is loaded in a terminal. */
 async function programs(): Promise<ProgramSolver> {
   const module = (await import('highs')) as unknown as {
     readonly default: (() => Promise<Highs>) & { readonly default?: () => Promise<Highs> };
   };
-  const highs = await (module.default.default ?? module.default)();
-  return (program, nodes = 0) => highs.solve(program, nodes > 0 ? { mip_max_nodes: nodes } : {}) as Solved;
+  return solverOf(await (module.default.default ?? module.default)());
 }
 
 /** What of a file is laid out: one piece, all pieces together, or its cuttings and every piece that is in none. */

@@ -3,8 +3,6 @@ export interface Solved {
   readonly Status: string;
   readonly ObjectiveValue: number;
   readonly Columns: Readonly<Record<string, { readonly Primal?: number }>>;
-  /** Each with its price (dual value), where all is continuous. */
-  readonly Rows: readonly { readonly Name: string; readonly Dual?: number }[];
 }
 
 /**
@@ -12,6 +10,16 @@ export interface Solved {
  * @param nodes the most nodes that are branched to; the same number gives the same answer, which a limit of time does not
  */
 export type ProgramSolver = (program: string, nodes?: number) => Solved;
+
+/** The solver HiGHS, however it was loaded. */
+export interface Highs {
+  solve(program: string, options: object): unknown;
+}
+
+/** Solves programs with HiGHS, up to a number of nodes. */
+export function solverOf(highs: Highs): ProgramSolver {
+  return (program, nodes = 0) => highs.solve(program, nodes > 0 ? { mip_max_nodes: nodes } : {}) as Solved;
+}
 
 /** A sum as the LP format has it, broken into lines that are not too long; "0 x" for an empty one. */
 export function sumText(terms: readonly (readonly [number, string])[]): string {

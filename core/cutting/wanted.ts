@@ -26,11 +26,6 @@ export interface Bound {
   readonly cost: number;
 }
 
-/** How many times each choice is taken, a copy for each. */
-export function copies<T>(items: readonly T[], count: (item: T) => number): T[] {
-  return items.flatMap((item) => Array.from({ length: count(item) }, () => item));
-}
-
 /** A repeatable source of numbers from 0 to under 1 (mulberry32), so that the same input is laid out in the same way. */
 export function seeded(seed: number): () => number {
   let state = seed >>> 0;

@@ -149,11 +149,12 @@ export function* layOut(asked: ToLay, solve: ProgramSolver): Generator<Standing>
     return;
   }
   const search = new SheetSearch(asked.problem);
-  const most = stepsFor(asked);
-  yield { answer: search.answer(), done: search.proven ? 1 : 0 };
-  while (search.steps < (search.proven ? Math.min(most, ENOUGH) : most) && asked.problem.wanted.length > 0) {
+  const most = asked.problem.wanted.length > 0 ? stepsFor(asked) : 0;
+  const done = () => Math.min(1, search.steps / (search.proven ? Math.min(most, ENOUGH) : most) || 0);
+  yield { answer: search.answer(), done: most > 0 ? 0 : 1 };
+  while (most > 0 && done() < 1) {
     search.go(STRIDE);
-    yield { answer: search.answer(), done: Math.min(1, search.steps / most) };
+    yield { answer: search.answer(), done: done() };
   }
 }
 

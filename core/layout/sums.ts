@@ -84,7 +84,7 @@ export function sumsOf(
 }
 
 /** Why a blank has no place. */
-export type NoPlace = 'too large' | 'no more' | 'no size';
+export type NoPlace = 'too large' | 'no more';
 
 /** Why a blank is on no sheet: it is larger than any, or there are no more. */
 export function whyNot({ length, width, grain }: Pick<Blank, 'length' | 'width' | 'grain'>, { sources, problem }: Asked): NoPlace {

@@ -1,14 +1,7 @@
 import * as highsModule from 'highs';
-import type { ProgramSolver, Solved } from '../cutting/program.js';
-
-interface Highs {
-  solve(program: string, options: object): unknown;
-}
+import { solverOf, type Highs, type ProgramSolver } from '../cutting/program.js';
 
 const load = ((highsModule as { default?: unknown }).default ?? highsModule) as () => Promise<Highs>;
 
 /** The solver of programs that tests lay boards out with. */
-export async function programSolver(): Promise<ProgramSolver> {
-  const highs = await load();
-  return (program, nodes = 0) => highs.solve(program, nodes > 0 ? { mip_max_nodes: nodes } : {}) as Solved;
-}
+export const programSolver = async (): Promise<ProgramSolver> => solverOf(await load());

@@ -1,7 +1,7 @@
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { DEFAULT_STEP, PRECISIONS, fromUnits, type LengthUnit, type Precision } from '../../core/length/index.js';
-import type { Workshop } from '../../core/project/index.js';
+import type { Settings, Workshop } from '../../core/project/index.js';
 import { workshopFor } from '../../core/project/workshop.js';
 import { api, type Kind, type Records, type Workbench } from './api.js';
 import { Saver, benchKey } from './saver.js';
@@ -56,10 +56,13 @@ function useSwitchedPrecision(project: string, own: Precision | undefined) {
   return { precision, setPrecision };
 }
 
-function workshopFrom(bench: Workbench, precision: Precision): Workshop {
-  const map = <K extends Kind>(kind: K) => new Map(bench.records[kind].map((r) => [r.id, r.data]));
+/** The records that pieces rest on. */
+type Rests = Pick<Workbench['records'], 'openings' | 'things' | 'stock' | 'slides' | 'people'>;
+
+function workshopFrom(settings: Settings, records: Rests, precision: Precision): Workshop {
+  const map = <K extends keyof Rests>(kind: K) => new Map(records[kind].map((r) => [r.id, r.data] as const));
   return {
-    settings: { ...bench.project.settings, unit: precision.unit, step: fromUnits(precision.step) },
+    settings: { ...settings, unit: precision.unit, step: fromUnits(precision.step) },
     openings: map('openings'),
     things: map('things'),
     stock: map('stock'),
@@ -89,11 +92,21 @@ export function ProjectProvider({
   const bench = query.data;
   const { precision, setPrecision } = useSwitchedPrecision(id, bench?.project.settings);
   const { unit, step } = precision;
-  const workshop = useMemo(() => (bench ? workshopFrom(bench, { unit, step }) : null), [bench, unit, step]);
+  // What pieces rest on, and no more: another edit of the bench must not have them all worked out anew.
+  const settings = bench?.project.settings;
+  const { openings, things, stock, slides, people } = bench?.records ?? {};
+  const workshop = useMemo(
+    () =>
+      settings && openings && things && stock && slides && people
+        ? workshopFrom(settings, { openings, things, stock, slides, people }, { unit, step })
+        : null,
+    [settings, openings, things, stock, slides, people, unit, step],
+  );
+  const read = bench?.readings;
   const workshopOf = useMemo(() => {
-    const readings = bench?.readings.map((r) => r.data) ?? [];
+    const readings = read?.map((r) => r.data) ?? [];
     return (pieceId: string): Workshop => workshopFor(workshop as Workshop, readings, pieceId);
-  }, [bench, workshop]);
+  }, [read, workshop]);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
       if (saver.getWaiting() > 0 || saver.trouble) event.preventDefault();

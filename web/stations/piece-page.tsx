@@ -78,11 +78,19 @@ function useStationKeys(project: string, piece: string) {
 function BenchPage({ station, pieceId, version }: { station: Station; pieceId: string; version: number }) {
   const { id, bench } = useProject();
   const { piece, solution, selection } = useBench();
-  const cutting = cuttingWith(bench, pieceId)?.id;
+  const cutting = cuttingWith(bench, pieceId);
+  // Taking a sheet off what is on hand changes its stock as well: both can be taken back here.
+  const booked = [...new Set(cutting?.data.begun.flatMap((b) => (b.booked ? [b.stock] : [])))].join(' ');
+  const cuttingId = cutting?.id;
   const opening = piece.opening;
   const scope = useMemo(
-    () => [`pieces/${pieceId}`, ...(opening ? [`openings/${opening}`] : []), ...(cutting ? [`cuttings/${cutting}`] : [])],
-    [pieceId, opening, cutting],
+    () => [
+      `pieces/${pieceId}`,
+      ...(opening ? [`openings/${opening}`] : []),
+      ...(cuttingId ? [`cuttings/${cuttingId}`] : []),
+      ...(booked ? booked.split(' ').map((id) => `stock/${id}`) : []),
+    ],
+    [pieceId, opening, cuttingId, booked],
   );
   const history = useHistory(scope);
   useStationKeys(id, pieceId);

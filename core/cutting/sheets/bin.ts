@@ -17,8 +17,6 @@ export interface Offer {
 export interface Taste {
   readonly score: 'area' | 'short' | 'long';
   readonly split: 'shorter' | 'longer' | 'large' | 'even';
-  /** The way that the whole sheet is cut through first; null for whichever is better. */
-  readonly first: Way | null;
 }
 
 /**

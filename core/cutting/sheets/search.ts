@@ -45,12 +45,12 @@ function rate(task: Task, bins: readonly Bin[], missing: readonly number[]): Sta
 }
 
 /** Under zero where `a` is the better: less left out, then cheaper, then fewer sheets. */
-export function compare(a: State, b: State): number {
+function compare(a: State, b: State): number {
   return a.lost - b.lost || (Math.abs(a.cost - b.cost) > 1e-9 ? a.cost - b.cost : a.bins.length - b.bins.length);
 }
 
 /** What is left whole in one place, at most. */
-export function largestLeft({ bins }: Pick<State, 'bins'>): number {
+function largestLeft({ bins }: Pick<State, 'bins'>): number {
   return bins.reduce((most, b) => Math.max(most, b.largest()), 0);
 }
 
@@ -85,9 +85,8 @@ function groundFor(task: Task, item: Item, left: readonly number[], open: Recipe
 /**
  * Lays items one after the other, each where it lies best.
  * @param left how many sheets of each kind may be opened
- * @param most how many in all; past that what is left over is missing
  */
-function build(task: Task, order: readonly number[], start: readonly Bin[], left: number[], most: number, recipe: Recipe): State {
+function build(task: Task, order: readonly number[], start: readonly Bin[], left: number[], recipe: Recipe): State {
   const bins = [...start];
   const missing: number[] = [];
   for (const index of order) {
@@ -101,7 +100,7 @@ function build(task: Task, order: readonly number[], start: readonly Bin[], left
       if (offer && recipe.fit === 'first') break;
     }
     if (!at || !best) {
-      const ground = bins.length < most ? groundFor(task, item, left, recipe.open) : -1;
+      const ground = groundFor(task, item, left, recipe.open);
       if (ground >= 0) {
         left[ground] = (left[ground] as number) - 1;
         at = new Bin(ground, task.grounds[ground] as Ground, task.first);
@@ -142,8 +141,8 @@ export function firstState(task: Task): State {
         const lying = new Set(start.flatMap((b) => b.items));
         const order = task.items.map((_, i) => i).filter((i) => !lying.has(i));
         order.sort((a, b) => key(task.items[b] as Item) - key(task.items[a] as Item));
-        const recipe: Recipe = { taste: { score, split, first: task.first }, open: 'cheap', fit: 'best' };
-        const state = build(task, order, start, leftOf(task, start), Infinity, recipe);
+        const recipe: Recipe = { taste: { score, split }, open: 'cheap', fit: 'best' };
+        const state = build(task, order, start, leftOf(task, start), recipe);
         if (!best || compare(state, best) < 0 || (compare(state, best) === 0 && state.uneven > best.uneven)) best = state;
       }
     }
@@ -206,11 +205,11 @@ export class Search {
     const lying = new Set(start.flatMap((b) => b.items));
     const items = [...apart].flatMap((b) => b.items).filter((i) => !lying.has(i));
     const recipe: Recipe = {
-      taste: { score: this.pick(SCORES), split: this.pick(SPLITS), first: task.first },
+      taste: { score: this.pick(SCORES), split: this.pick(SPLITS) },
       open: this.pick(['cheap', 'cheap', 'small', 'large'] as const),
       fit: this.random() < 0.7 ? 'first' : 'best',
     };
-    const built = build(task, this.shuffled([...items, ...now.missing]), start, leftOf(task, [...kept, ...start]), Infinity, recipe);
+    const built = build(task, this.shuffled([...items, ...now.missing]), start, leftOf(task, [...kept, ...start]), recipe);
     const next = rate(task, [...kept, ...built.bins], built.missing);
     const better = compare(next, now);
     if (better > 0 || (better === 0 && next.uneven < now.uneven - 1e-12)) return;

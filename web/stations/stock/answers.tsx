@@ -1,11 +1,11 @@
-import { partsOn } from '../../../core/cutting/laid.js';
 import { markOf } from '../../../core/layout/names.js';
 import { ZERO, formatLength, type Length } from '../../../core/length/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { Button, Faint, Grid, Row, Section, Select, Tick } from '../../shared/ui.js';
 import { WentWrong } from './cut-list.js';
-import { allPinned, pinned, turnable, unpinned } from './edits.js';
+import { allPinned, turnable, unpinned } from './edits.js';
+import { useMoves } from './use-moves.js';
 import { boundText, moneyText, sheetName, sumsText } from './words.js';
 import {
   lookAgain,
@@ -46,24 +46,15 @@ function PickedPart({ stock, layout }: { stock: StockToCut; layout: Layout | und
   const precision = usePrecision();
   const { cutting, change, pieces } = useCutting();
   const [picked] = usePicked(stock);
-  if (!picked) return <Faint>Pick a part to see where it lies, and to move it.</Faint>;
   const sheets = sheetsOf(stock, layout);
-  const at = sheets.findIndex((s) => partsOn(s.laid).some((p) => p.id === picked.key) && !s.begun?.spoiled?.includes(picked.key));
-  const sheet = sheets[at];
-  const part = sheet && partsOn(sheet.laid).find((p) => p.id === picked.key);
+  const { placeOf, isHeld: held, mayTurn, move, turn, holdOrLetGo } = useMoves(stock, sheets);
+  if (!picked) return <Faint>Pick a part to see where it lies, and to move it.</Faint>;
+  const place = placeOf(picked);
+  const at = place?.nth ?? -1;
+  const [sheet, part] = [sheets[at], place?.part];
   const mark = markOf(picked, pieces);
   const write = (l: Length) => formatLength(l, precision);
-  const isHeld = cutting.pins.some((p) => p.part === picked.key);
-  const may = !picked.grain || cutting.turns.includes(picked.key);
-  const put = (to: { sheet?: number; x?: Length; y?: Length; turned?: boolean }, label: string) => {
-    const target = sheets[to.sheet ?? at];
-    if (!part || !target) return;
-    const isMoved = to.sheet !== undefined && to.sheet !== at;
-    const x = to.x ?? (isMoved ? target.laid.trim.ends : part.x);
-    const y = to.y ?? (isMoved ? target.laid.trim.edges : part.y);
-    const { sheet: id, copy } = target.laid;
-    change(pinned(cutting, { part: picked.key, stock: stock.id, sheet: id, copy, x, y, turned: to.turned ?? part.turned }), label);
-  };
+  const isHeld = held(picked);
   const open = sheets.map((s, nth) => ({ s, nth })).filter(({ s }) => !s.begun);
   return (
     <section aria-label={`Part ${mark}`}>
@@ -94,14 +85,14 @@ function PickedPart({ stock, layout }: { stock: StockToCut; layout: Layout | und
                   value={part.x}
                   least={ZERO}
                   precision={precision}
-                  onCommit={(x) => x !== null && put({ x }, `Moved ${mark}`)}
+                  onCommit={(x) => x !== null && move(picked, { spot: { x } })}
                 />
                 <LengthField
                   label="From the edge"
                   value={part.y}
                   least={ZERO}
                   precision={precision}
-                  onCommit={(y) => y !== null && put({ y }, `Moved ${mark}`)}
+                  onCommit={(y) => y !== null && move(picked, { spot: { y } })}
                 />
               </Grid>
               {open.length > 1 ? (
@@ -110,21 +101,13 @@ function PickedPart({ stock, layout }: { stock: StockToCut; layout: Layout | und
                     label="Lies on"
                     value={`${at}`}
                     choices={open.map(({ s, nth }) => ({ id: `${nth}`, label: sheetName(stock, s, nth) }))}
-                    onChange={(nth) => Number(nth) !== at && put({ sheet: Number(nth) }, `Moved ${mark} to another ${stock.stock.form}`)}
+                    onChange={(nth) => Number(nth) !== at && move(picked, { sheet: Number(nth) })}
                   />
                 </div>
               ) : null}
               <Row style={{ marginTop: 8 }}>
-                <Button
-                  onPress={() =>
-                    isHeld
-                      ? change(unpinned(cutting, new Set([picked.key])), `${mark} may lie anywhere`)
-                      : put({}, `Held ${mark} where it lies`)
-                  }
-                >
-                  {isHeld ? 'Let it lie anywhere' : 'Hold it here'}
-                </Button>
-                <Button isDisabled={!may} onPress={() => put({ turned: !part.turned }, `Turned ${mark}`)}>
+                <Button onPress={() => holdOrLetGo(picked)}>{isHeld ? 'Let it lie anywhere' : 'Hold it here'}</Button>
+                <Button isDisabled={!mayTurn(picked)} onPress={() => turn(picked)}>
                   Turn
                 </Button>
               </Row>

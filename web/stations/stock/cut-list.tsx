@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { cutsOf, inOrder, type Cut, type Setting } from '../../../core/cutting/cuts.js';
+import { cutsOf, inOrder, type Setting } from '../../../core/cutting/cuts.js';
 import { leftOn, type Sawn } from '../../../core/cutting/laid.js';
 import { keysIn } from '../../../core/layout/plan.js';
 import { restsOf } from '../../../core/layout/sums.js';
@@ -68,9 +68,8 @@ function SettingRows({
 }) {
   const precision = usePrecision();
   const { bench } = useProject();
-  const { stock, marks, cutting, change, sheets } = props;
+  const { stock, marks, cutting, change } = props;
   const write = (l: Length) => formatLength(l, precision);
-  const of = ({ sheet }: Cut) => sheets.findIndex((s) => !s.begun?.booked && s.laid.sheet === sheet.sheet && s.laid.copy === sheet.copy);
   return (
     <tbody>
       <tr>
@@ -80,7 +79,6 @@ function SettingRows({
         </th>
       </tr>
       {setting.cuts.map((cut, i) => {
-        const at = of(cut);
         const tool = toolFor(cut, bench.project.settings.tools, stock.stock.form);
         const waits = cut.after !== null && !done.has(cut.after);
         const made = done.has(cut.key);
@@ -89,7 +87,7 @@ function SettingRows({
             <td>
               <Tick
                 isSelected={made}
-                isDisabled={waits || sheets[at]?.begun?.booked === true}
+                isDisabled={waits}
                 onChange={(to) =>
                   change(
                     cutMade(cutting, stock.id, cut.sheet, cut.key, to),

@@ -1,5 +1,5 @@
 import { cutsOf } from '../../../core/cutting/cuts.js';
-import { leftOn, partsOn, type LaidSheet } from '../../../core/cutting/laid.js';
+import { partsOn, type LaidSheet } from '../../../core/cutting/laid.js';
 import type { Blank } from '../../../core/layout/blanks.js';
 import type { Begun, Cutting } from '../../../core/layout/spec.js';
 import type { Offcut, Stock } from '../../../core/stock/index.js';
@@ -84,6 +84,3 @@ export function stockAfter(stock: Stock, { sheet }: Pick<Begun, 'sheet'>, rests:
     offcuts: [...offcuts, ...named],
   };
 }
-
-/** What is left of one sheet. */
-export const restsOn = (laid: LaidSheet) => leftOn(laid);

@@ -1,12 +1,11 @@
 import loadHighs from 'highs';
 import wasm from 'highs/runtime?url';
 import { layOut, type Standing, type ToLay } from '../../../core/layout/plan.js';
-import type { ProgramSolver, Solved } from '../../../core/cutting/program.js';
+import { solverOf, type ProgramSolver } from '../../../core/cutting/program.js';
 
 /** The solver is large: it is loaded only for what lies along boards. */
 async function solver(): Promise<ProgramSolver> {
-  const highs = await loadHighs({ locateFile: () => wasm });
-  return (program, nodes = 0) => highs.solve(program, nodes > 0 ? { mip_max_nodes: nodes } : {}) as unknown as Solved;
+  return solverOf(await loadHighs({ locateFile: () => wasm }));
 }
 
 /** So often at most it is said how the search stands, ms. */

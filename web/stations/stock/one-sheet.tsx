@@ -224,7 +224,7 @@ export function OneSheet({
         return (
           <g
             key={p.id}
-            id={`blank-${p.id}`}
+            id={wrong ? undefined : `blank-${p.id}`}
             transform={`translate(${px(p.x)} ${px(p.y)})`}
             role="option"
             aria-selected={isPicked}

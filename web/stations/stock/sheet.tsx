@@ -50,10 +50,8 @@ export function StockSheet() {
   const { cutting, pieces, stocks, change } = useCutting();
   const [shown, show] = useStockShown(stocks);
   const layouts = useLayouts(stocks, shown);
-  const sums = stocks.flatMap((s) => {
-    const one = sumsFor(s, layouts.get(s.id), bench);
-    return one ? [one] : [];
-  });
+  const sumsOf = new Map(stocks.map((s) => [s.id, sumsFor(s, layouts.get(s.id), bench)]));
+  const sums = [...sumsOf.values()].filter((s) => s !== null);
   const { money, atLeast } = moneyInAll(sums);
   const taken = new Set(bench.records.cuttings.flatMap((c) => (c.data.pieces.includes(pieceId) ? [] : c.data.pieces)));
   const others = bench.records.pieces.filter((p) => p.id !== pieceId && !taken.has(p.id));
@@ -71,7 +69,7 @@ export function StockSheet() {
       <List aria-label="Stocks">
         {stocks.map((s) => {
           const layout = layouts.get(s.id);
-          const one = sumsFor(s, layout, bench);
+          const one = sumsOf.get(s.id);
           const lost = layout?.standing?.answer.missing.length ?? 0;
           return (
             <li key={s.id}>
@@ -81,7 +79,7 @@ export function StockSheet() {
                   <strong>{s.stock.name}</strong>
                   <br />
                   <Faint>
-                    {counted(s.blanks.length, 'sheet').replace(/sheets?/, s.blanks.length === 1 ? 'part' : 'parts')}
+                    {counted(s.blanks.length, 'part')}
                     {one ? `: ${sumsText(s, one) || 'nothing opened'}` : ': laying out'}
                     {lost > 0 ? `, ${lost} without a place` : ''}
                     {one && one.money > 0 ? `, ${moneyText(one.money)}` : ''}

@@ -58,7 +58,7 @@ function onBench(bench: Workbench, pieceId: string, name: string, solutionOf: Of
 }
 
 /** The pieces of a project as they were last solved: several parts of the screen ask for the same. */
-const solutions = new WeakMap<object, { readonly bench: Workbench; readonly solution: Solution }>();
+const solutions = new WeakMap<object, { readonly by: unknown; readonly solution: Solution }>();
 const known = new WeakMap<Solution, { readonly bench: Workbench; readonly value: CuttingOnBench }>();
 
 /** Cuttings that are being made, by their piece: what is changed meanwhile waits for them. */
@@ -76,9 +76,9 @@ export function useCutting() {
       const kept = bench.records.pieces.find((p) => p.id === id)?.data;
       if (!kept) return null;
       const solved = solutions.get(kept);
-      if (solved?.bench === bench) return solved.solution;
+      if (solved?.by === workshopOf) return solved.solution;
       const solution = solve(kept.piece, workshopOf(id), kept.letters);
-      solutions.set(kept, { bench, solution });
+      solutions.set(kept, { by: workshopOf, solution });
       return solution;
     };
     const made = onBench(bench, pieceId, piece.name, solutionOf);

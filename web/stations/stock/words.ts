@@ -5,7 +5,7 @@ import type { StockToCut, ShownSheet } from './use-cutting.js';
 import { formatLength, type Precision } from '../../../core/length/index.js';
 
 /** "1 sheet", "3 boards". */
-export function counted(count: number, form: 'sheet' | 'board'): string {
+export function counted(count: number, form: 'sheet' | 'board' | 'part'): string {
   return `${count} ${form}${count === 1 ? '' : 's'}`;
 }
 
