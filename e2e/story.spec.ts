@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { along, saved, upright, walk } from './hands.js';
 import { expect, test } from './server.js';
 
-const tabTo = (page: Page, role: 'textbox' | 'button' | 'option', name: RegExp) => walk(page, 'Tab', page.getByRole(role, { name }), 120);
+const tabTo = (page: Page, role: 'textbox' | 'button' | 'checkbox' | 'option', name: RegExp) => walk(page, 'Tab', page.getByRole(role, { name }), 120);
 
 /** Replaces what stands in the focused field and keeps it. */
 async function enter(page: Page, text: string) {
@@ -84,6 +84,22 @@ test('from an empty shed to the exported list with the keyboard alone', async ({
   expect(csv).toMatch(/side,/);
   expect(csv.match(/shelf,4/)).not.toBeNull();
 
+  // Laid out on stock: one part held by its key, the first cut ticked off.
+  await page.keyboard.press('Alt+5');
+  const sheets = page.getByRole('listbox', { name: /its parts$/ });
+  await expect(sheets.first()).toBeVisible();
+  await walk(page, 'Tab', sheets.first().getByRole('option'), 120);
+  await page.keyboard.press('p');
+  await saved(page);
+  await expect(sheets.getByRole('option', { name: /held here/ })).toHaveCount(1);
+  await tabTo(page, 'button', /^Order of cuts/);
+  await page.keyboard.press('Enter');
+  await tabTo(page, 'checkbox', /^Cut 1 is made/);
+  await page.keyboard.press('Space');
+  await saved(page);
+  await expect(page.getByRole('checkbox', { name: 'Cut 1 is made' })).toBeChecked();
+  await page.keyboard.press('Alt+4');
+
   // All of it is there after a reload.
   await page.reload();
   await expect(page.getByRole('grid', { name: 'Parts' }).getByText('shelf').first()).toBeVisible();
@@ -121,6 +137,15 @@ test('from an empty shed to the exported list with the pointer, starting from th
   await page.getByRole('link', { name: /Parts/ }).click();
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Parts as CSV' }).click()]);
   expect(readFileSync(await file.path(), 'utf8')).toMatch(/shelf,1/);
+
+  await page.getByRole('link', { name: /Next: lay the parts out on stock/ }).click();
+  const part = page.getByRole('option', { name: /^A,/ });
+  await part.click();
+  await page.getByRole('button', { name: 'Hold it here' }).click();
+  await saved(page);
+  await expect(part).toHaveAccessibleName(/held here/);
+  await page.getByRole('button', { name: 'What to buy' }).click();
+  await expect(page.getByRole('table', { name: 'Wood to buy' })).toBeVisible();
 
   await page.getByRole('link', { name: 'Tin room' }).click();
   await expect(page.getByRole('link', { name: 'New case', exact: true })).toBeVisible();
