@@ -11,6 +11,7 @@ import {
   type ProjectFile,
   type StockLaid,
 } from '../core/formats/index.js';
+import { fileName } from '../core/formats/file-name.js';
 import { cuttingOf, woodToBuy, type Cutting, type PieceToCut } from '../core/layout/index.js';
 import { solverOf, type Highs, type ProgramSolver } from '../core/cutting/program.js';
 import { workshopFor } from '../core/project/index.js';
@@ -35,20 +36,13 @@ export function cuttingsOf(file: ProjectFile, piece: string | undefined, togethe
   return [...kept, ...ids.filter((id) => !taken.has(id)).map(alone)].filter((c) => c.pieces.length > 0);
 }
 
-const fileName = (...words: string[]) =>
-  words
-    .join(' ')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '');
-
 /** The files of one cutting: each stock at full size as SVG and DXF with its order of cuts, and what to buy. */
 function writeFiles(folder: string, cutting: Cutting, stocks: readonly StockLaid[], file: ProjectFile): void {
   mkdirSync(folder, { recursive: true });
   const precision = file.project.settings;
   const put = (name: string, text: string) => writeFileSync(join(folder, name), text);
   for (const { stock, sheets, marks } of stocks) {
-    const base = fileName(cutting.name, stock.name);
+    const base = fileName(`${cutting.name} ${stock.name}`);
     put(`${base}.svg`, layoutSvg(sheets, marks));
     put(`${base}.dxf`, layoutDxf(sheets, marks));
     put(`${base}-cuts.csv`, cutsCsv(sheets, marks, precision));

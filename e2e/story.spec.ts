@@ -3,7 +3,8 @@ import type { Page } from '@playwright/test';
 import { along, saved, upright, walk } from './hands.js';
 import { expect, test } from './server.js';
 
-const tabTo = (page: Page, role: 'textbox' | 'button' | 'checkbox' | 'option', name: RegExp) => walk(page, 'Tab', page.getByRole(role, { name }), 120);
+const tabTo = (page: Page, role: 'textbox' | 'button' | 'checkbox' | 'option', name: RegExp) =>
+  walk(page, 'Tab', page.getByRole(role, { name }), 120);
 
 /** Replaces what stands in the focused field and keeps it. */
 async function enter(page: Page, text: string) {

@@ -1,5 +1,5 @@
 import type { Bought } from '../piece/index.js';
-import { boughtFor } from '../solution/index.js';
+import { boughtFor, together } from '../solution/index.js';
 import type { Stock } from '../stock/index.js';
 import type { PieceToCut } from './blanks.js';
 import type { Sums } from './sums.js';
@@ -34,15 +34,7 @@ export function woodToBuy(stocks: readonly { readonly stock: Stock; readonly sum
 
 /** What the pieces take besides wood, equal things together. */
 export function fittingsToBuy(pieces: readonly PieceToCut[]): readonly Bought[] {
-  const alike = new Map<string, Bought>();
-  for (const one of pieces.flatMap((p) => boughtFor(p.solution))) {
-    const key = [one.what, one.each, one.thick ?? '', one.each === 'run' ? '' : (one.length ?? '')].join('\n');
-    const known = alike.get(key);
-    if (!known) alike.set(key, one);
-    else if (one.each === 'run') alike.set(key, { ...known, length: ((known.length ?? 0) + (one.length ?? 0)) as Stock['length'] });
-    else alike.set(key, { ...known, count: known.count + one.count });
-  }
-  return [...alike.values()];
+  return together(pieces.flatMap((p) => boughtFor(p.solution)));
 }
 
 /** What all the wood that is bought costs, and whether that is all of it. */

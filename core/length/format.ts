@@ -30,7 +30,8 @@ export interface WrittenLength {
   readonly exact: boolean;
 }
 
-function greatestCommonDivisor(a: number, b: number): number {
+/** The greatest whole number that both are a multiple of. */
+export function greatestCommonDivisor(a: number, b: number): number {
   return b === 0 ? a : greatestCommonDivisor(b, a % b);
 }
 

@@ -1,6 +1,6 @@
 import { allScrews, fixingsOf } from '../carry/index.js';
 import { PIN, POCKET_HOLE, pocketScrewLength } from '../joints/index.js';
-import { ZERO, fromUnits, mm } from '../length/index.js';
+import { ZERO, add, fromUnits, mm } from '../length/index.js';
 import type { Bought, Feature, Member } from '../piece/index.js';
 import type { Solution } from './solve.js';
 
@@ -68,6 +68,20 @@ function edging({ parts, piece }: Solution): Bought[] {
   return [{ what, thick: banding, length: fromUnits(long * (1 + EDGING_SPARE)), count: 1, each: 'run' }];
 }
 
+/** Equal things counted together, and runs of one kind as one as long as all of them. */
+export function together(all: readonly Bought[]): readonly Bought[] {
+  const alike = new Map<string, Bought>();
+  for (const one of all) {
+    const isRun = one.each === 'run';
+    const key = [one.what, one.each, one.thick ?? '', isRun ? '' : (one.length ?? '')].join('\n');
+    const known = alike.get(key);
+    if (!known) alike.set(key, one);
+    else if (isRun) alike.set(key, { ...known, length: add(known.length ?? ZERO, one.length ?? ZERO) });
+    else alike.set(key, { ...known, count: known.count + one.count });
+  }
+  return [...alike.values()];
+}
+
 /** All that a piece, as often as it is made, takes besides wood, equal things together: slides, handles, pins, screws by size, edging with spare. */
 export function boughtFor(solution: Solution): readonly Bought[] {
   const all = [
@@ -78,15 +92,10 @@ export function boughtFor(solution: Solution): readonly Bought[] {
     ...pocketScrews(solution),
     ...edging(solution),
   ];
-  const alike = new Map<string, Bought>();
-  for (const one of all) {
-    const key = `${one.what} ${one.length ?? ''} ${one.each}`;
-    const known = alike.get(key);
-    alike.set(key, known ? { ...known, count: known.count + one.count } : one);
-  }
+  const alike = together(all);
   const times = solution.piece.times ?? 1;
-  if (times === 1) return [...alike.values()];
-  return [...alike.values()].map((one) =>
+  if (times === 1) return alike;
+  return alike.map((one) =>
     one.each === 'run' && one.length !== undefined
       ? { ...one, length: fromUnits(one.length * times) }
       : { ...one, count: one.count * times },

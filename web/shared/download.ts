@@ -8,12 +8,4 @@ export function download(name: string, type: string, text: string): void {
   URL.revokeObjectURL(url);
 }
 
-/** A name as a file name: small letters and hyphens. */
-export function fileName(name: string): string {
-  return (
-    name
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '') || 'piece'
-  );
-}
+export { fileName } from '../../core/formats/file-name.js';

@@ -1,4 +1,4 @@
-import { type Length } from '../../length/index.js';
+import { greatestCommonDivisor, type Length } from '../../length/index.js';
 import type { Blade, Board } from '../wanted.js';
 
 /** A length wanted so many times; each copy is known by the id of its part. */
@@ -43,12 +43,6 @@ export interface Pattern {
   readonly takes: readonly number[];
 }
 
-function commonDivisor(a: number, b: number): number {
-  let [x, y] = [a, b];
-  while (y !== 0) [x, y] = [y, x % y];
-  return x;
-}
-
 /** The finest that boards are told apart in; a finer unit makes tables too large to fill at once. */
 const MOST_CELLS = 40_000;
 
@@ -65,7 +59,7 @@ export function packingOf({
   const order = wanted.map((_, i) => i).sort((a, b) => (wanted[b] as LengthWanted).length - (wanted[a] as LengthWanted).length);
   const sizes = order.map((i) => (wanted[i] as LengthWanted).length + kerf);
   const rooms = boards.map((b) => Math.max(0, b.length - 2 * trim + kerf));
-  const divisor = [...sizes, ...rooms].reduce(commonDivisor, 0) || 1;
+  const divisor = [...sizes, ...rooms].reduce(greatestCommonDivisor, 0) || 1;
   const cells = Math.max(1, ...rooms) / divisor;
   const unit = cells > MOST_CELLS ? Math.ceil((divisor * cells) / MOST_CELLS) : divisor;
   return {
