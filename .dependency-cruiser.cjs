@@ -13,7 +13,7 @@ const CORE = [
   ['kinds'],
   ['checks'],
   ['solution', 'proposal'],
-  ['layout'],
+  ['layout', 'build'],
   ['drawing', 'formats'],
 ];
 const PAGE = [

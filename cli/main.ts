@@ -145,7 +145,7 @@ export function main(args: readonly string[], out: Output, err: Output): number 
     const readings = Object.values(file.readings ?? {});
     const solutions = chosen(file, call.piece).map(([id, { piece, letters }]) => ({
       id,
-      solution: solve(piece, workshopFor(workshop, readings, id), letters),
+      solution: solve(piece, workshopFor(workshop, readings, id, Object.values(file.made ?? {})), letters),
     }));
     if (call.csv) {
       solutions.forEach(({ solution }) => out.write(partsCsv(solution.parts, file.project.settings, solution.piece.times)));

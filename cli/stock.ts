@@ -65,7 +65,7 @@ export async function layOutFile(
   const solved = new Map<string, PieceToCut>();
   const pieceOf = (id: string): PieceToCut => {
     const kept = file.pieces[id] as ProjectFile['pieces'][string];
-    const known = solved.get(id) ?? { id, solution: solve(kept.piece, workshopFor(workshop, readings, id), kept.letters) };
+    const known = solved.get(id) ?? { id, solution: solve(kept.piece, workshopFor(workshop, readings, id, Object.values(file.made ?? {})), kept.letters) };
     solved.set(id, known);
     return known;
   };

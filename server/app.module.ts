@@ -4,9 +4,12 @@ import { ServeStaticModule } from '@nestjs/serve-static';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { CONFIG, type Config } from './config.js';
 import { DATABASE, type Database } from './data/database.js';
+import { BuildingsModule } from './buildings/buildings.module.js';
 import { CuttingsModule } from './cuttings/cuttings.module.js';
 import { HealthModule } from './health/health.module.js';
 import { HistoryModule } from './history/history.module.js';
+import { LogModule } from './log/log.module.js';
+import { MadeModule } from './made/made.module.js';
 import { OpeningsModule } from './openings/openings.module.js';
 import { PeopleModule } from './people/people.module.js';
 import { PiecesModule } from './pieces/pieces.module.js';
@@ -27,7 +30,10 @@ const RESOURCES = [
   SlidesModule,
   PeopleModule,
   CuttingsModule,
+  BuildingsModule,
+  LogModule,
   ReadingsModule,
+  MadeModule,
   HistoryModule,
   HealthModule,
 ];

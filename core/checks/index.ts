@@ -13,6 +13,7 @@ import { movementChecks } from './movement.js';
 import { peopleChecks } from './people.js';
 import { shellOf } from '../shells/index.js';
 import { machineFeetChecks } from './machine-feet.js';
+import { madeChecks } from './made.js';
 import { memberChecks } from './members.js';
 import { placeChecks } from './place.js';
 import { postChecks } from './posts.js';
@@ -24,6 +25,7 @@ import { useChecks } from './uses.js';
 import { uncuttableChecks } from './uncuttable.js';
 
 export * from '../finding/index.js';
+export { CUT_SLACK, againstPlan, type AgainstPlan } from './made.js';
 export { nameOf } from './names.js';
 export { clashSentence, heldIn } from './screws.js';
 export { standsWithJoints, weakEnds } from './stands.js';
@@ -31,6 +33,7 @@ export { standsWithJoints, weakEnds } from './stands.js';
 /**
  * Every check of a solved piece, worst first.
  * @param uncuttable parts that would have no size left
+ * @param parts what is cut
  */
 export function checksOf(
   piece: Piece,
@@ -39,6 +42,7 @@ export function checksOf(
   letters: Letters,
   workshop: Workshop,
   uncuttable: readonly Part[] = [],
+  parts: readonly Part[] = [],
 ): readonly Check[] {
   const problems = shape.problems.map((p): Check => ({
     id: p.id,
@@ -57,6 +61,7 @@ export function checksOf(
     ...missingStock(piece, workshop),
     ...problems,
     ...uncuttableChecks(uncuttable, letters),
+    ...madeChecks(parts, letters, workshop.made),
     ...place,
     ...runChecks(piece, shape),
     ...overlapChecks(shape, letters),

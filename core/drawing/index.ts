@@ -1,3 +1,4 @@
 export * from './shapes.js';
 export * from './views.js';
 export * from './solids.js';
+export * from './pictorial.js';

@@ -3,9 +3,10 @@ import { LettersSchema } from '../piece/index.js';
 import { pieceSchema } from '../kinds/index.js';
 import { VERSION } from './versions/index.js';
 import { IdSchema } from '../ids/index.js';
+import { BuildingSchema, LogEntrySchema } from '../build/spec.js';
 import { CuttingSchema } from '../layout/index.js';
 import { PersonSchema, ProjectSchema, type Workshop } from '../project/index.js';
-import { BuiltReadingSchema, OpeningSchema } from '../survey/index.js';
+import { BuiltReadingSchema, MadePartSchema, OpeningSchema } from '../survey/index.js';
 import { SlideSchema, StockSchema } from '../stock/index.js';
 import { ThingSchema } from '../things/index.js';
 
@@ -30,8 +31,13 @@ function makeSchemas(piece: ReturnType<typeof pieceSchema>) {
       pieces: Type.Record(IdSchema, kept),
       /** What is cut together, and what was decided about it; left out where nothing was. */
       cuttings: Type.Optional(Type.Record(IdSchema, CuttingSchema)),
+      /** How pieces are built and how far that is, and the log of it; left out where there is nothing. */
+      buildings: Type.Optional(Type.Record(IdSchema, BuildingSchema)),
+      log: Type.Optional(Type.Record(IdSchema, LogEntrySchema)),
       /** What the tape found in pieces once they stood there, in the order it was read; left out where nothing was. */
       readings: Type.Optional(Type.Record(IdSchema, BuiltReadingSchema)),
+      /** What became of parts, in the order it was noted; left out where nothing was. */
+      made: Type.Optional(Type.Record(IdSchema, MadePartSchema)),
     },
     closed,
   );

@@ -85,10 +85,11 @@ export function pieceFaults(piece: Piece, known: Known, path: string): readonly 
 export function referenceFaults(file: ProjectFile): readonly Fault[] {
   const known = workshopOf(file);
   const pieces = Object.entries(file.pieces).flatMap(([id, { piece }]) => pieceFaults(piece, known, `/pieces/${id}/piece`));
-  const readings = Object.entries(file.readings ?? {}).flatMap(([id, { piece }]): readonly Fault[] => {
-    if (piece in file.pieces) return [];
-    const accepted = `one of ${Object.keys(file.pieces).slice(0, 8).join(', ')}`;
-    return [{ path: `/readings/${id}/piece`, message: `there is no piece ${piece}`, given: piece, accepted }];
-  });
-  return [...pieces, ...readings];
+  const accepted = `one of ${Object.keys(file.pieces).slice(0, 8).join(', ')}`;
+  const ofPieces = (['readings', 'made', 'buildings', 'log'] as const).flatMap((kind) =>
+    Object.entries(file[kind] ?? {}).flatMap(([id, { piece }]): readonly Fault[] =>
+      piece in file.pieces ? [] : [{ path: `/${kind}/${id}/piece`, message: `there is no piece ${piece}`, given: piece, accepted }],
+    ),
+  );
+  return [...pieces, ...ofPieces];
 }

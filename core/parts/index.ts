@@ -2,5 +2,5 @@ export * from './letters.js';
 export * from './hand.js';
 export * from './parts.js';
 export { doneText, edgesText, holesText, machiningText } from './marking.js';
-export { faceName } from './sides.js';
+export { edgeName, faceName } from './sides.js';
 export { aslantText } from './aslant.js';

@@ -1,5 +1,10 @@
 /** What a record of any kind is called by whoever made it. */
 export function nameOfRecord(data: unknown): string {
-  const { name, piece } = data as { readonly name?: string; readonly piece?: { readonly name: string } };
-  return piece?.name ?? name ?? 'it';
+  const { name, piece, text } = data as {
+    readonly name?: string;
+    readonly piece?: { readonly name: string } | string;
+    readonly text?: string;
+  };
+  const named = (typeof piece === 'object' ? piece.name : undefined) ?? name ?? text;
+  return named ? named.slice(0, 60) : 'it';
 }

@@ -44,6 +44,10 @@ export const ToolsSchema = Type.Object(
     guide: Type.Optional(SizeSchema),
     /** The widest board that a mitre saw crosses. */
     mitre: Type.Optional(SizeSchema),
+    /** Whether there is a router; taken to be there where nothing is said. */
+    router: Type.Optional(Type.Boolean()),
+    /** The clamps there are: so many, of which the longest opens so far. */
+    clamps: Type.Optional(Type.Object({ count: Type.Integer({ minimum: 0, maximum: 200 }), reach: SizeSchema }, closed)),
     /** The shop that sells it cuts sheets: so many cuts in the price, so much for each more, and no part narrower than this. */
     shop: Type.Optional(
       Type.Object(

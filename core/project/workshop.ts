@@ -1,6 +1,7 @@
 import { size, type Figure } from '../figure/index.js';
 import { mm } from '../length/index.js';
 import { builtOf, type Built, type BuiltReading } from '../survey/built.js';
+import { madeOf, type Made, type MadePart } from '../survey/made.js';
 import type { Opening } from '../survey/index.js';
 import type { Slide, Stock } from '../stock/index.js';
 import type { Thing } from '../things/index.js';
@@ -16,11 +17,18 @@ export interface Workshop {
   readonly people: ReadonlyMap<string, Person>;
   /** What the tape found in the piece that is solved, once it stood there; none where it is left out. */
   readonly built?: Built;
+  /** Its parts that are cut already, as the tape found them; none where it is left out. */
+  readonly made?: Made;
 }
 
-/** What one piece is solved with: the workshop, and what the tape found in it once it stood there. @param readings in the order they were added */
-export function workshopFor(workshop: Workshop, readings: Iterable<BuiltReading>, pieceId: string): Workshop {
-  return { ...workshop, built: builtOf(readings, pieceId) };
+/** What one piece is solved with: the workshop, what the tape found in it once it stood there, and its parts that are cut. @param readings and `made` in the order they were added */
+export function workshopFor(
+  workshop: Workshop,
+  readings: Iterable<BuiltReading>,
+  pieceId: string,
+  made: Iterable<MadePart> = [],
+): Workshop {
+  return { ...workshop, built: builtOf(readings, pieceId), made: madeOf(made, pieceId) };
 }
 
 /** The measured thickness of a stock as a figure that leads back to its record. */

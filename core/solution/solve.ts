@@ -34,7 +34,7 @@ export function solve(piece: Piece, workshop: Workshop, ledger: Letters): Soluti
   const { letters } = made;
   // What is only drawn needs no loads: they are worked out when they are first asked for, and once.
   const carried = once(() => carry(shape, workshop));
-  const checks = once(() => checksOf(piece, shape, carried(), letters, workshop, uncuttable));
+  const checks = once(() => checksOf(piece, shape, carried(), letters, workshop, uncuttable, parts));
   return {
     piece,
     workshop,

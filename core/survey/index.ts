@@ -1,3 +1,4 @@
 export * from './built.js';
 export * from './opening.js';
 export * from './room.js';
+export * from './made.js';

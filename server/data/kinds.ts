@@ -7,8 +7,9 @@ export const KINDS = RECORD_KINDS;
 export type Kind = (typeof KINDS)[number];
 
 /** Those that are facts: added, never changed, and no part of undo. */
-const FACTS = ['readings'] as const satisfies readonly Kind[];
-export type EditedKind = Exclude<Kind, (typeof FACTS)[number]>;
+export const FACTS = ['readings', 'made'] as const satisfies readonly Kind[];
+export type FactKind = (typeof FACTS)[number];
+export type EditedKind = Exclude<Kind, FactKind>;
 
 /** Those that are edited, each edit a change that can be taken back. */
 export const EDITED = KINDS.filter((kind): kind is EditedKind => !FACTS.some((fact) => fact === kind));
@@ -40,5 +41,8 @@ export const ONE: Readonly<Record<Kind, string>> = {
   people: 'person',
   pieces: 'piece',
   cuttings: 'cutting',
+  buildings: 'plan of building',
+  log: 'entry of the log',
   readings: 'reading',
+  made: 'note of a part',
 };

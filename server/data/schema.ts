@@ -29,6 +29,11 @@ export const slides = pgTable('slides', owned, (t) => [primaryKey({ columns: [t.
 export const people = pgTable('people', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
 export const pieces = pgTable('pieces', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
 export const cuttings = pgTable('cuttings', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
+export const buildings = pgTable('buildings', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
+export const log = pgTable('log', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
+
+/** What became of parts: rows are added and never changed. */
+export const made = pgTable('made', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
 
 /** What the tape found in pieces once they stood there: rows are added and never changed. */
 export const readings = pgTable('readings', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);

@@ -27,6 +27,7 @@ const WORKBENCH = object({
   project: { type: 'object' },
   records: object(Object.fromEntries(EDITED.map((kind) => [kind, listOf(recordOf(`The ${ONE[kind]}`))]))),
   readings: listOf(recordOf('The reading')),
+  made: listOf(recordOf('What became of the part')),
 });
 
 class CreateProjectDto {

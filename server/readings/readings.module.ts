@@ -31,7 +31,7 @@ class ReadingsController {
   @Post()
   @Answers('Add what the tape found; the last of each space and reach counts, none is ever changed', recordOf('The reading'), 201)
   read(@Param('project') project: string, @Body(edge(ReadDto)) { id, data }: ReadDto) {
-    return this.records.read(project, id, data);
+    return this.records.addFact(project, 'readings', id, data);
   }
 }
 

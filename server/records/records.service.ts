@@ -5,14 +5,15 @@ import type { TypedQueryBuilder } from 'drizzle-orm/query-builders/query-builder
 import { KEPT_IN, VERSION, missingOf, pieceFaults, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
 import { type Letters, type Piece } from '../../core/piece/index.js';
 import { namedBy } from '../../core/kinds/index.js';
+import type { Building, LogEntry } from '../../core/build/index.js';
 import type { Cutting } from '../../core/layout/index.js';
 import { nameOfRecord, type Workshop } from '../../core/project/index.js';
 import { lettersOf } from '../../core/solution/index.js';
-import type { BuiltReading } from '../../core/survey/index.js';
+import type { BuiltReading, MadePart } from '../../core/survey/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { changes, projects } from '../data/schema.js';
 import { badInput, inUse, lostRace, notFound } from '../problems/problem.js';
-import { EDITED, ONE, tableOf, type EditedKind, type Kind, type StoredRecord } from '../data/kinds.js';
+import { EDITED, ONE, tableOf, type EditedKind, type FactKind, type Kind, type StoredRecord } from '../data/kinds.js';
 
 /** A transaction of the database. */
 export type Tx = Parameters<Parameters<Database['transaction']>[0]>[0];
@@ -31,6 +32,8 @@ export interface Workbench {
   readonly records: Readonly<Record<EditedKind, readonly StoredRecord[]>>;
   /** What the tape found in pieces once they stood there, oldest first. */
   readonly readings: readonly StoredRecord[];
+  /** What became of parts, oldest first. */
+  readonly made: readonly StoredRecord[];
 }
 
 /** Keeps the records of projects: every committed edit is one change that can be taken back. */
@@ -45,7 +48,8 @@ export class RecordsService {
     const records = {} as Record<EditedKind, StoredRecord[]>;
     for (const kind of EDITED) records[kind] = await this.list(projectId, kind, from);
     const readings = await this.list(projectId, 'readings', from);
-    return { id: project.id, version: project.version, project: project.data as ProjectFile['project'], records, readings };
+    const made = await this.list(projectId, 'made', from);
+    return { id: project.id, version: project.version, project: project.data as ProjectFile['project'], records, readings, made };
   }
 
   async list(projectId: string, kind: Kind, from: Database | Tx = this.db): Promise<StoredRecord[]> {
@@ -101,17 +105,17 @@ export class RecordsService {
     });
   }
 
-  /** Adds what the tape found in a piece: no edit of the plan, so that undo leaves it. @throws ProblemException 409 when its id is taken, 404 when there is no such piece */
-  async read(projectId: string, id: string, data: BuiltReading): Promise<StoredRecord> {
+  /** Adds what was found in a piece or of a part: no edit of the plan, so that undo leaves it. @throws ProblemException 409 when its id is taken, 404 when there is no such piece */
+  async addFact(projectId: string, kind: FactKind, id: string, data: BuiltReading | MadePart): Promise<StoredRecord> {
     return this.db.transaction(async (tx) => {
       await this.one(projectId, 'pieces', data.piece, tx);
-      const table = tableOf('readings');
+      const table = tableOf(kind);
       const made = await tx
         .insert(table)
         .values({ projectId, id, version: 1, data, createdAt: NOW })
         .onConflictDoNothing()
         .returning({ id: table.id });
-      if (made.length === 0) throw inUse(`There is a reading ${id} already.`);
+      if (made.length === 0) throw inUse(`There is a ${ONE[kind]} ${id} already.`);
       return { id, version: 1, data };
     });
   }
@@ -221,8 +225,11 @@ export function fileOf(bench: Workbench): ProjectFile {
   const byId = <T>(list: readonly StoredRecord[]) => Object.fromEntries(list.map((r) => [r.id, r.data as T]));
   const records = <T>(kind: EditedKind) => byId<T>(bench.records[kind]);
   const pieces = records<KeptPiece>('pieces');
-  // Of a piece that was taken out they wait here until it is brought back.
-  const readings = Object.entries(byId<BuiltReading>(bench.readings)).filter(([, { piece }]) => piece in pieces);
+  // What belongs to a piece that was taken out waits here until it is brought back.
+  const ofPieces = <T extends { readonly piece: string }>(all: Record<string, T>) =>
+    Object.entries(all).filter(([, { piece }]) => piece in pieces);
+  const some = <T>(kind: 'buildings' | 'log' | 'readings' | 'made', entries: readonly (readonly [string, T])[]) =>
+    entries.length > 0 ? { [kind]: Object.fromEntries(entries) } : {};
   return {
     format: 'ruvok-project',
     version: VERSION,
@@ -234,7 +241,10 @@ export function fileOf(bench: Workbench): ProjectFile {
     people: records('people'),
     pieces,
     ...(bench.records.cuttings.length > 0 ? { cuttings: records<Cutting>('cuttings') } : {}),
-    ...(readings.length > 0 ? { readings: Object.fromEntries(readings) } : {}),
+    ...some('buildings', ofPieces(records<Building>('buildings'))),
+    ...some('log', ofPieces(records<LogEntry>('log'))),
+    ...some('readings', ofPieces(byId<BuiltReading>(bench.readings))),
+    ...some('made', ofPieces(byId<MadePart>(bench.made))),
   };
 }
 

@@ -10,7 +10,7 @@ export const TASKS = {
     const kept = file.pieces[id];
     if (!kept) return null;
     const { grid } = kept.piece.rounding ?? file.project.settings.rounding;
-    return reportSolution(solve(kept.piece, workshopFor(workshopOf(file), Object.values(file.readings ?? {}), id), kept.letters), grid);
+    return reportSolution(solve(kept.piece, workshopFor(workshopOf(file), Object.values(file.readings ?? {}), id, Object.values(file.made ?? {})), kept.letters), grid);
   },
 
   /** The letters of the parts of every piece of a project, by the ledgers that came with it. */

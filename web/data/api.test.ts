@@ -1,3 +1,4 @@
+import { mm } from '../../core/length/index.js';
 import { readFileSync } from 'node:fs';
 import { api } from './api.js';
 
@@ -37,6 +38,17 @@ const CALLS: Readonly<Record<keyof typeof api, () => Promise<unknown>>> = {
   create: () => api.create('shed', 'things', 'tin', {}, 'Added a tin'),
   save: () => api.save('shed', 'things', 'tin', 1, {}, 'Changed a tin'),
   read: () => api.read('shed', 'reading', { piece: 'case', space: 'in', reach: 'width', value: null }),
+  make: () =>
+    api.make('shed', 'made', {
+      piece: 'case',
+      part: 'top',
+      is: 'cut',
+      length: mm(500),
+      width: mm(300),
+      thickness: mm(18),
+      planned: { length: mm(500), width: mm(300), thickness: mm(18) },
+      at: '2026-05-04T18:00:00Z',
+    }),
   remove: () => api.remove('shed', 'things', 'tin', 1),
   history: () => api.history('shed', ['things']),
   undo: () => api.undo('shed', ['things']),

@@ -1,8 +1,9 @@
 import type { Fault } from '../../core/formats/faults.js';
 import type { KeptPiece } from '../../core/formats/project-file.js';
+import type { Building, LogEntry } from '../../core/build/index.js';
 import type { Cutting } from '../../core/layout/index.js';
 import type { Person, Project } from '../../core/project/index.js';
-import type { BuiltReading, Opening } from '../../core/survey/index.js';
+import type { BuiltReading, MadePart, Opening } from '../../core/survey/index.js';
 import type { Slide, Stock } from '../../core/stock/index.js';
 import type { Thing } from '../../core/things/index.js';
 
@@ -15,6 +16,8 @@ export interface Records {
   people: Person;
   pieces: KeptPiece;
   cuttings: Cutting;
+  buildings: Building;
+  log: LogEntry;
 }
 export type Kind = keyof Records;
 
@@ -33,6 +36,8 @@ export interface Workbench {
   readonly records: { readonly [K in Kind]: readonly Versioned<Records[K]>[] };
   /** What the tape found in pieces once they stood there, oldest first. */
   readonly readings: readonly Versioned<BuiltReading>[];
+  /** What became of parts, oldest first. */
+  readonly made: readonly Versioned<MadePart>[];
 }
 
 /** What an error of the server says, by RFC 9457. */
@@ -117,6 +122,7 @@ export const api = {
     call<Versioned<unknown>>('PUT', `/projects/${project}/${kind}/${id}`, { version, data, label }),
   read: (project: string, id: string, data: BuiltReading) =>
     call<Versioned<BuiltReading>>('POST', `/projects/${project}/readings`, { id, data }),
+  make: (project: string, id: string, data: MadePart) => call<Versioned<MadePart>>('POST', `/projects/${project}/made`, { id, data }),
   remove: (project: string, kind: Kind, id: string, version: number) =>
     call<void>('DELETE', `/projects/${project}/${kind}/${id}?version=${version}`),
   history: (project: string, scope: readonly string[]) =>

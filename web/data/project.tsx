@@ -103,10 +103,12 @@ export function ProjectProvider({
     [settings, openings, things, stock, slides, people, unit, step],
   );
   const read = bench?.readings;
+  const parts = bench?.made;
   const workshopOf = useMemo(() => {
     const readings = read?.map((r) => r.data) ?? [];
-    return (pieceId: string): Workshop => workshopFor(workshop as Workshop, readings, pieceId);
-  }, [read, workshop]);
+    const made = parts?.map((r) => r.data) ?? [];
+    return (pieceId: string): Workshop => workshopFor(workshop as Workshop, readings, pieceId, made);
+  }, [read, parts, workshop]);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
       if (saver.getWaiting() > 0 || saver.trouble) event.preventDefault();

@@ -14,10 +14,13 @@ const bench: Workbench = {
     stock: [],
     slides: [],
     cuttings: [],
+    buildings: [],
+    log: [],
     people: [{ id: 'ada', version: 1, data: { name: 'Ada', height: mm(1700) } }],
     pieces: [],
   },
   readings: [],
+  made: [],
 };
 
 const problem = (status: number, extra: Partial<Problem> = {}) => new ApiError({ type: '', title: '', status, detail: 'no', ...extra });

@@ -1,7 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { nameOfRecord } from '../../core/project/record-name.js';
 import type { Piece } from '../../core/piece/index.js';
-import type { BuiltReading } from '../../core/survey/index.js';
+import type { BuiltReading, MadePart } from '../../core/survey/index.js';
 import { ApiError, api, type Kind, type Records, type Versioned, type Workbench } from './api.js';
 import { rebase } from './rebase.js';
 
@@ -100,6 +100,14 @@ export class Saver {
     return this.telling(async () => {
       const added = await api.read(this.project, id, data);
       this.change((bench) => ({ ...bench, readings: [...bench.readings, added] }));
+    });
+  }
+
+  /** Adds what became of a part: a fact, which undo leaves; tells why not where it is refused. */
+  make(id: string, data: MadePart): Promise<void> {
+    return this.telling(async () => {
+      const added = await api.make(this.project, id, data);
+      this.change((bench) => ({ ...bench, made: [...bench.made, added] }));
     });
   }
 

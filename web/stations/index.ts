@@ -1,3 +1,4 @@
+import { build } from './build/index.js';
 import { carry } from './carry/index.js';
 import { divide } from './divide/index.js';
 import { measure } from './measure/index.js';
@@ -6,4 +7,4 @@ import { stock } from './stock/index.js';
 import type { Station } from './station.js';
 
 /** The stations of a piece, in the order of the work. */
-export const STATIONS: readonly Station[] = [measure, divide, carry, parts, stock];
+export const STATIONS: readonly Station[] = [measure, divide, carry, parts, stock, build];

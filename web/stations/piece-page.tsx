@@ -82,15 +82,17 @@ function BenchPage({ station, pieceId, version }: { station: Station; pieceId: s
   // Taking a sheet off what is on hand changes its stock as well: both can be taken back here.
   const booked = [...new Set(cutting?.data.begun.flatMap((b) => (b.booked ? [b.stock] : [])))].join(' ');
   const cuttingId = cutting?.id;
+  const buildingId = bench.records.buildings.find((b) => b.data.piece === pieceId)?.id;
   const opening = piece.opening;
   const scope = useMemo(
     () => [
       `pieces/${pieceId}`,
       ...(opening ? [`openings/${opening}`] : []),
       ...(cuttingId ? [`cuttings/${cuttingId}`] : []),
+      ...(buildingId ? [`buildings/${buildingId}`] : []),
       ...(booked ? booked.split(' ').map((id) => `stock/${id}`) : []),
     ],
-    [pieceId, opening, cuttingId, booked],
+    [pieceId, opening, cuttingId, buildingId, booked],
   );
   const history = useHistory(scope);
   useStationKeys(id, pieceId);

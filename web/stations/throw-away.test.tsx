@@ -51,10 +51,13 @@ const bench: Workbench = {
     stock: [one('ply', stock())],
     slides: [],
     cuttings: [],
+    buildings: [],
+    log: [],
     people: [],
     pieces: [one('it', { piece: throwAway, letters: {} })],
   },
   readings: [],
+  made: [],
 };
 
 async function open(at: string) {

@@ -28,7 +28,10 @@ export const RECORD_KINDS = [
   'people',
   'pieces',
   'cuttings',
+  'buildings',
+  'log',
   'readings',
+  'made',
 ] as const satisfies readonly RecordKind[];
 
 /** The records that were a part of a record in an earlier version, as this program has them. @param from the version it was written in */

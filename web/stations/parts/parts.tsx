@@ -2,22 +2,20 @@ import { useMemo } from 'react';
 import { Cell, Column, Row as TableRow, TableBody, TableHeader } from 'react-aria-components';
 import styled from 'styled-components';
 import { Download, Printer } from 'lucide-react';
-import { flatOutline } from '../../../core/drawing/index.js';
-import { recessCorners } from '../../../core/joints/index.js';
 import { partsCsv } from '../../../core/formats/parts-csv.js';
 import { exactText, formatLength, toMm } from '../../../core/length/index.js';
-import { aslantText, doneText, faceName, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../../../core/parts/index.js';
+import { aslantText, doneText, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../../../core/parts/index.js';
 import { boughtFor } from '../../../core/solution/index.js';
 import { massOf } from '../../../core/carry/index.js';
 import { writeMass } from '../../../core/figure/index.js';
 import { usePrecision } from '../../data/project.js';
 import { useBench } from '../../bench/bench.js';
 import { boughtText } from '../../shared/bought-text.js';
+import { PartDrawing } from '../../shared/part-drawing.js';
 import { LengthText } from '../../shared/length-text.js';
 import { Sum } from '../../shared/sum.js';
 import { Button, Faint, Fault, PickTable, Row } from '../../shared/ui.js';
 import { download, fileName } from '../../shared/download.js';
-import { ink, inkSoft, wood, woodDark } from '../../theme/tokens.js';
 
 const Area = styled.div`
   flex: 1;
@@ -181,75 +179,6 @@ function CutCell({ part, side }: { part: Part; side: 'length' | 'width' }) {
         </>
       )}
     </>
-  );
-}
-
-/** One part drawn flat, its upper face towards you, with what is cut into it. */
-function PartDrawing({ part }: { part: Part }) {
-  const precision = usePrecision();
-  const [l, w] = [toMm(part.length.value), toMm(part.width.value)];
-  const upright = l > w * 1.2;
-  const [across, up] = upright ? [w, l] : [l, w];
-  const scale = Math.min(150 / across, 300 / up, 1);
-  const [W, H] = [across * scale, up * scale];
-  const left = (270 - W) / 2;
-  // On an upright sheet u runs up the page and v to the left, else u to the right and v up: the upper face looks out of it.
-  const place = (u: number, v: number) =>
-    upright ? { x: left + (w - v) * scale, y: 24 + (l - u) * scale } : { x: left + u * scale, y: 24 + (w - v) * scale };
-  const point = ([u, v]: readonly [number, number]) => {
-    const { x, y } = place(u, v);
-    return `${x} ${y}`;
-  };
-  const flat = flatOutline(part.member)
-    .map((loop) => `M${loop.map(point).join('L')}z`)
-    .join('');
-  return (
-    <svg
-      viewBox={`0 0 270 ${H + 48}`}
-      width="100%"
-      role="img"
-      aria-label={`${part.member.role} ${part.letter} drawn flat`}
-      style={{ maxHeight: 360, display: 'block' }}
-    >
-      <path d={flat} fillRule="evenodd" fill={wood} stroke={ink} />
-      {part.features.map((f, i) => {
-        if (f.kind === 'hole') {
-          const at = place(toMm(f.at.u), toMm(f.at.v));
-          return (
-            <circle
-              key={i}
-              cx={at.x}
-              cy={at.y}
-              r={Math.max(1.6, (toMm(f.diameter) / 2) * scale)}
-              fill={f.face === 'up' ? ink : 'none'}
-              stroke={ink}
-              strokeDasharray={f.face === 'up' ? undefined : '2 1'}
-            />
-          );
-        }
-        return (
-          <polygon
-            key={i}
-            points={recessCorners(f).map(point).join(',')}
-            fill={f.face === 'up' ? woodDark : 'none'}
-            stroke={ink}
-            strokeWidth={0.9}
-            strokeDasharray={f.face === 'up' ? undefined : '3 2'}
-          />
-        );
-      })}
-      <text x={left + W / 2} y={16} textAnchor="middle" fontSize={12} fontWeight={700} fill={ink}>
-        {formatLength(upright ? part.width.value : part.length.value, precision)}
-      </text>
-      <text x={left - 6} y={24 + H / 2} textAnchor="end" fontSize={12} fontWeight={700} fill={ink} dominantBaseline="middle">
-        {formatLength(upright ? part.length.value : part.width.value, precision)}
-      </text>
-      <text x={left + W / 2} y={H + 42} textAnchor="middle" fontSize={11} fill={inkSoft}>
-        {part.features.length > 0
-          ? `solid: ${faceName(part.member, 'up')}; dashed: ${faceName(part.member, 'down')}`
-          : 'nothing is cut into it'}
-      </text>
-    </svg>
   );
 }
 

@@ -12,6 +12,7 @@ import type { Workbench } from '../../data/api.js';
 import { cuttingWith } from '../../data/cutting-with.js';
 import { newId } from '../../data/defaults.js';
 import { useProject } from '../../data/project.js';
+import { changeRecordOf } from '../../data/record-of.js';
 import { Layouts, type Layout } from './layouts.js';
 
 const layouts = new Layouts(() => new Worker(new URL('./layout.worker.ts', import.meta.url), { type: 'module' }));
@@ -61,9 +62,6 @@ function onBench(bench: Workbench, pieceId: string, name: string, solutionOf: Of
 const solutions = new WeakMap<object, { readonly by: unknown; readonly solution: Solution }>();
 const known = new WeakMap<Solution, { readonly bench: Workbench; readonly value: CuttingOnBench }>();
 
-/** Cuttings that are being made, by their piece: what is changed meanwhile waits for them. */
-const beingMade = new Map<string, Promise<string>>();
-
 /** What is cut together with the piece on the bench, and how it is changed. */
 export function useCutting() {
   const { bench, workshopOf, saver } = useProject();
@@ -88,22 +86,14 @@ export function useCutting() {
   const { cutting } = value;
   const change = useCallback(
     (next: Partial<Cutting>, label: string) => {
+      const newOne = () =>
+        newId(
+          `cut ${piece.name}`,
+          bench.records.cuttings.map((c) => c.id),
+        );
+      const made = `Began to plan what is cut for ${piece.name}`;
       const kept = cuttingWith(bench, pieceId);
-      const data = { ...cutting, ...next };
-      if (kept) return saver.save('cuttings', kept.id, data, label, cutting);
-      const id = newId(
-        `cut ${piece.name}`,
-        bench.records.cuttings.map((c) => c.id),
-      );
-      const making = beingMade.get(pieceId);
-      if (making) return void making.then((made) => saver.save('cuttings', made, data, label, cutting));
-      // It is made as it is without any choice, so that the first choice can be taken back like any other.
-      const made = saver.create('cuttings', id, cutting, `Began to plan what is cut for ${piece.name}`.slice(0, 150)).then(() => id);
-      beingMade.set(pieceId, made);
-      void made
-        .then(() => saver.save('cuttings', id, data, label, cutting))
-        .catch((e: Error) => saver.say({ tone: 'refused', text: e.message }))
-        .finally(() => beingMade.delete(pieceId));
+      changeRecordOf(saver, { kind: 'cuttings', owner: pieceId, kept, now: cutting, newId: newOne, made }, { ...cutting, ...next }, label);
     },
     [bench, pieceId, cutting, saver, piece.name],
   );

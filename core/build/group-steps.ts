@@ -1,0 +1,201 @@
+import { contactOf, isBlock, massOf } from '../carry/index.js';
+import { fine, len, mass, say, type Sentence } from '../figure/index.js';
+import { fromUnits, mm, toMm, type Length } from '../length/index.js';
+import type { Part } from '../parts/index.js';
+import { lettersText } from '../parts/letters.js';
+import { boxOf, boxRound, type Body, type Joint, type Member } from '../piece/index.js';
+import type { Settings } from '../project/index.js';
+import { glueOf, timeAt, type Glue } from './products.js';
+import type { Group, Stage } from './groups.js';
+import type { Building } from './spec.js';
+import { TAKES, timeText } from './minutes.js';
+import { ALONE, draft, type Draft, type Wait } from './step.js';
+import type { Work } from './works.js';
+
+type Join = Extract<Work, { kind: 'join' }>;
+
+/** Joints that glue goes into, unless none is used. */
+const GLUED: ReadonlySet<Joint['how']> = new Set(['housed', 'glued', 'nails', 'screws', 'pocket screws']);
+/** What must be held shut until the glue does. */
+const CLAMPED: ReadonlySet<Joint['how']> = new Set(['housed', 'glued']);
+/** Along a joint a clamp presses about so much, mm. */
+const CLAMP_EVERY = 250;
+
+/** What is said of a piece as it is put together. */
+export interface Assembling {
+  readonly building: Building;
+  readonly settings: Settings;
+  readonly parts: ReadonlyMap<string, Part>;
+  readonly members: ReadonlyMap<string, Member>;
+}
+
+/** More letters than this are told as ranges, whatever their order. */
+const IN_ORDER = 16;
+
+const letters = (members: readonly Member[], { parts }: Assembling) => {
+  const all = members.flatMap((m) => parts.get(m.id)?.letter ?? []);
+  return all.length > IN_ORDER ? lettersText(all) : all.join(', ');
+};
+
+const HOW: Readonly<Partial<Record<Joint['how'], string>>> = {
+  housed: 'into its housing',
+  screws: 'screwed',
+  'pocket screws': 'by pocket screws',
+  bolts: 'bolted',
+  nails: 'glued and nailed',
+  glued: 'glued',
+  'screwed along': 'screwed all along',
+  'held along': 'held all along',
+  pivot: 'on its pivot',
+  bearing: 'lies on it',
+  pins: 'on pins',
+  hung: 'hung',
+  slide: 'on its slides',
+};
+
+/** What goes to what, the same joints together: which parts, how, to which. */
+export function joinsSaid(joins: readonly Join[], a: Assembling): readonly Sentence[] {
+  const byHow = new Map<string, { how: Joint['how']; to: string; carried: Set<string> }>();
+  for (const { joint } of joins) {
+    const to = a.parts.get(joint.carrier)?.letter ?? joint.carrier;
+    const key = `${joint.how} ${to}`;
+    const group = byHow.get(key) ?? { how: joint.how, to, carried: new Set<string>() };
+    const letter = a.parts.get(joint.carried)?.letter;
+    if (letter) group.carried.add(letter);
+    byHow.set(key, group);
+  }
+  // The same parts to several others, such as shelves between two sides, are one line.
+  const byParts = new Map<string, { how: Joint['how']; to: string[]; carried: string }>();
+  for (const { how, to, carried } of byHow.values()) {
+    const text = lettersText([...carried]);
+    const line = byParts.get(`${how} ${text}`) ?? { how, to: [], carried: text };
+    line.to.push(to);
+    byParts.set(`${how} ${text}`, line);
+  }
+  return [...byParts.values()].map(({ how, to, carried }) => say`${carried} to ${lettersText(to)}: ${HOW[how] ?? how}.`);
+}
+
+/** How far the joints that are clamped are apart, along the axis that they press along: what a clamp must span. */
+function clampsFor(members: readonly Member[], joins: readonly Join[], a: Assembling): { count: number; reach: Length } | null {
+  let count = 0;
+  const spans = new Set<0 | 1 | 2>();
+  for (const { joint } of joins) {
+    if (!CLAMPED.has(joint.how)) continue;
+    const [one, two] = [a.members.get(joint.carrier), a.members.get(joint.carried)];
+    const met = one && two ? contactOf(one, two) : null;
+    const normal = met?.normal ?? [1, 0, 0];
+    const axis = ([0, 1, 2] as const).reduce((best, k) => (Math.abs(normal[k]) > Math.abs(normal[best]) ? k : best));
+    spans.add(axis);
+    const long = met ? met.over[0][1] - met.over[0][0] : 0;
+    count += Math.max(2, Math.ceil(long / CLAMP_EVERY));
+  }
+  if (count === 0) return null;
+  const { x0, x1, y0, y1, z0, z1 } = boxRound(members.map(boxOf));
+  const sizes = [x1 - x0, y1 - y0, z1 - z0];
+  // One clamp presses the joints at both of its ends.
+  return { count: Math.max(2, Math.ceil(count / 2)), reach: fromUnits(Math.max(...[...spans].map((k) => sizes[k] as number))) };
+}
+
+/** Whether the clamps that there are do, or what to do where they do not. */
+function clampsSaid({ count, reach }: { count: number; reach: Length }, { clamps }: NonNullable<Settings['tools']>): Sentence {
+  const asked = say`${count} clamps that open to ${len(reach)} or more, one about every ${len(mm(CLAMP_EVERY))} along a joint`;
+  if (!clamps) return say`${asked}.`;
+  if (clamps.reach < reach) return say`${asked}: yours open to ${len(clamps.reach)}. Use screws, a strap all round, or wedges against a stop.`;
+  if (clamps.count < count) return say`${asked}: you have ${clamps.count}. Glue it in two goes, or press the middle with a bowed batten.`;
+  return say`${asked}; you have ${clamps.count}.`;
+}
+
+/** Which diagonals are read, and what is done about a difference. */
+function squareSaid(members: readonly Member[]): readonly Sentence[] {
+  if (members.length < 4 || !members.every(isBlock)) return [];
+  const { x0, x1, y0, y1, z0, z1 } = boxRound(members.map(boxOf));
+  const [a, b] = [x1 - x0, y1 - y0, z1 - z0].map((l) => toMm(fromUnits(l))).sort((p, q) => q - p) as [number, number];
+  return [
+    say`Square: both diagonals of its outside ${fine(Math.hypot(a, b), 2)}, read corner to corner. Where they differ, press the longer one together until they are alike, then let the glue set.`,
+  ];
+}
+
+/** What glue asks for: how long it may stay open, and the order to put things together without glue first. */
+function glueSaid(glue: Glue, celsius: number, joints: number): readonly Sentence[] {
+  if (glue.id === 'none') return [];
+  const open = timeAt(glue.open, celsius);
+  const hurry = joints * 1.5 > open ? ` With ${joints} joints that is short: work in halves, or take a glue that stays open longer.` : '';
+  const cold = celsius < glue.least ? ` At ${celsius} °C it does not set: ${glue.least} °C is the least.` : '';
+  return [say`Glue: ${glue.name}; everything must be closed within ${timeText(open)} at ${celsius} °C.${hurry}${cold}`];
+}
+
+const TITLES: Readonly<Record<Exclude<Stage, 'moving' | 'frames'>, string>> = {
+  together: 'Put the main of it together',
+  close: 'Put on what closes and stiffens it',
+  fronts: 'Fit the fronts',
+  loose: 'Put in what stays loose',
+};
+
+/** Roles of some members with their count. @example "2 posts, 3 rails" */
+function rolesText(members: readonly Member[]): string {
+  const roles = new Map<string, number>();
+  for (const { role } of members) roles.set(role, (roles.get(role) ?? 0) + 1);
+  const several = (role: string) => (/(s|sh|ch|x)$/.test(role) ? `${role}es` : role.endsWith('shelf') ? `${role.slice(0, -1)}ves` : `${role}s`);
+  return [...roles].map(([role, n]) => `${n} ${n === 1 ? role : several(role)}`).join(', ');
+}
+
+const bodiesText = (bodies: readonly Body[]) => (bodies.length <= 3 ? bodies.map((b) => b.label).join(', ') : `${bodies.length} like ${bodies[0]?.label ?? ''}`);
+
+function titleOf({ stage, each, bodies }: Group): string {
+  if (stage === 'moving') return `Put together ${bodiesText(bodies)}`;
+  if (stage !== 'frames') return TITLES[stage];
+  const one = each[0] ?? [];
+  return each.length > 1 ? `${each.length} frames alike, each of ${rolesText(one)}` : `A frame of ${rolesText(one)}`;
+}
+
+const ways: Readonly<Record<Building['stands'], string | null>> = {
+  upright: null,
+  'upside down': 'It is put together upside down, and drawn so: left stays left when you stand before it, up and down change places.',
+  'on its back': 'It is put together lying on its back, and drawn from above.',
+};
+
+/**
+ * The step that puts the parts of a group together.
+ * @param standing what stands by then, with these; `frames` how many of its parts come as frames that are ready
+ */
+export function groupStep(
+  group: Group,
+  joins: readonly Join[],
+  standing: readonly string[],
+  frames: { readonly count: number; readonly parts: number },
+  a: Assembling,
+): Draft {
+  const { building, settings } = a;
+  const { stage, each } = group;
+  const members = each.flat();
+  const glue = glueOf(building.glue);
+  const glued = joins.filter((j) => GLUED.has(j.joint.how)).length;
+  const clamps = glue.id === 'none' ? null : clampsFor(each[0] ?? [], stage === 'frames' || stage === 'moving' ? joins.slice(0, Math.ceil(joins.length / each.length)) : joins, a);
+  const kg = Math.max(...each.map((some) => some.reduce((sum, m) => sum + massOf(m), 0)));
+  const whole = stage === 'frames' || stage === 'moving' ? kg : standing.reduce((sum, id) => sum + massOf(a.members.get(id) as Member), 0);
+  const way = stage === 'together' ? ways[building.stands] : null;
+  const sets = glued > 0 && glue.clamp > 0;
+  const wait: Wait | null = sets ? { minutes: timeAt(glue.clamp, building.celsius), why: `${glue.name} sets in the clamps` } : null;
+  const lift: readonly Sentence[] = whole > ALONE ? [say`${mass(whole)} by then: two people lift and turn it.`] : [];
+  return draft({
+    id: group.id,
+    phase: stage,
+    title: titleOf(group),
+    parts: members.map((m) => m.id),
+    works: joins,
+    standing: stage === 'frames' || stage === 'moving' ? (each[0] ?? []).map((m) => m.id) : standing,
+    kg: whole,
+    wait,
+    minutes: (members.length - frames.parts + frames.count) * TAKES.part + joins.length * TAKES.joint + (sets ? TAKES.clampUp * each.length : 0),
+    says: [
+      ...(way ? [say`${way}`] : []),
+      say`In this order: ${letters(each[0] ?? [], a)}${each.length > 1 ? say`, and the others like it` : ''}.`,
+      ...joinsSaid(joins, a),
+      ...(glued > 0 ? glueSaid(glue, building.celsius, glued / (stage === 'frames' || stage === 'moving' ? each.length : 1)) : []),
+      ...(clamps ? [clampsSaid(clamps, settings.tools ?? {})] : []),
+      ...(stage === 'frames' || stage === 'together' || stage === 'moving' ? squareSaid(each[0] ?? []) : []),
+      ...lift,
+    ],
+    cautions: glued > 0 && glue.caution ? [glue.caution] : [],
+  });
+}

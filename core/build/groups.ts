@@ -1,0 +1,125 @@
+import { likenessOf } from '../parts/hand.js';
+import { FLOOR, PLACE, boxOf, type Body, type Box, type Joint, type Member, type Role } from '../piece/index.js';
+import { fromUnits, mm, type Length } from '../length/index.js';
+import type { Solution } from '../solution/index.js';
+
+/** When parts are put together: in frames first, then the main of it, then what closes it, and what moves in it. */
+export type Stage = 'frames' | 'together' | 'close' | 'moving' | 'fronts' | 'loose';
+
+/** Parts that are put together in one go, with others like it where there are several. */
+export interface Group {
+  readonly id: string;
+  readonly stage: Stage;
+  /** What is put together, each time by itself. */
+  readonly each: readonly (readonly Member[])[];
+  readonly bodies: readonly Body[];
+}
+
+/** Joints that only let something lie, hang or run: it can be taken out again. */
+const LETS_GO: ReadonlySet<Joint['how']> = new Set(['bearing', 'pins', 'hung', 'slide']);
+
+/** What is put on once the rest stands: it would close it, or cannot stand alone. */
+const CLOSES: ReadonlySet<Role> = new Set<Role>(['back', 'deck', 'slat', 'toe board', 'brace', 'gusset', 'corner block', 'stop']);
+
+/** What may lie or stand in its place without anything that holds it. */
+const MAY_LIE: ReadonlySet<Role> = new Set<Role>(['shelf', 'shelf layer', 'shelf strip', 'board', 'partition', 'divider']);
+
+/** The thickest that something flat is, which is put together lying down. */
+const FLAT = mm(150);
+
+const reachOn = (axis: 'x' | 'y', box: Box): readonly [Length, Length] => (axis === 'x' ? [box.x0, box.x1] : [box.y0, box.y1]);
+
+/** Clusters of members that are held to each other and lie in one flat layer along an axis. */
+function layersAlong(axis: 'x' | 'y', members: readonly Member[], joints: readonly Joint[]): Member[][] {
+  const of = new Map(members.map((m) => [m.id, { members: [m], reach: reachOn(axis, boxOf(m)) }]));
+  for (const { carried, carrier } of joints) {
+    const [a, b] = [of.get(carried), of.get(carrier)];
+    if (!a || !b || a === b) continue;
+    const shared = Math.min(a.reach[1], b.reach[1]) - Math.max(a.reach[0], b.reach[0]);
+    const thick = [a, b].map((c) => c.reach[1] - c.reach[0]) as [number, number];
+    const reach = [Math.min(a.reach[0], b.reach[0]), Math.max(a.reach[1], b.reach[1])].map((l) => fromUnits(l)) as [Length, Length];
+    // Side by side they are one frame, such as the steps of a ladder on its posts; what only lies on another is none.
+    const least = axis === 'x' ? 0 : Math.min(...thick) / 2;
+    if (shared < least || reach[1] - reach[0] > FLAT) continue;
+    const merged = { members: [...a.members, ...b.members], reach };
+    for (const m of merged.members) of.set(m.id, merged);
+  }
+  return [...new Set(of.values())].map((c) => c.members).filter((c) => c.length > 1);
+}
+
+/** Frames that are put together flat before they are joined: side frames and ladders first, then the frames of levels. */
+function framesOf(members: readonly Member[], joints: readonly Joint[]): Member[][] {
+  const upright = layersAlong('x', members, joints);
+  const taken = new Set(upright.flat());
+  const level = layersAlong(
+    'y',
+    members.filter((m) => !taken.has(m)),
+    joints,
+  );
+  const all = [...upright, ...level];
+  // All of it in one layer is no frame of it.
+  return all.length === 1 && all[0]?.length === members.length ? [] : all;
+}
+
+/** The same for sets of parts that are alike, though one may be the reflection of the other. */
+function likeness(members: readonly Member[]): string {
+  return members
+    .map((m) => `${m.role} ${likenessOf(m).either}`)
+    .sort()
+    .join('\n');
+}
+
+/** Groups with those that are alike in one. */
+function alike<T>(all: readonly T[], membersOf: (one: T) => readonly Member[]): T[][] {
+  const found = new Map<string, T[]>();
+  for (const one of all) {
+    const key = likeness(membersOf(one));
+    found.set(key, [...(found.get(key) ?? []), one]);
+  }
+  return [...found.values()];
+}
+
+const isFront = (m: Member) => m.role === 'drawer front';
+
+/** In which groups the parts of a piece are put together, in the order of the work. */
+export function groupsOf({ shape, parts }: Solution, order: 'bottom up' | 'top down'): readonly Group[] {
+  const members = parts.map((p) => p.member);
+  const inBody = new Map(shape.bodies.flatMap((b) => b.members.map((id) => [id, b] as const)));
+  const up = order === 'bottom up' ? 1 : -1;
+  const low = (m: Member) => boxOf(m).y0;
+  const sorted = (all: readonly Member[]) => [...all].sort((a, b) => up * (low(a) - low(b)));
+  const still = sorted(members.filter((m) => !inBody.has(m.id)));
+  const firm = shape.joints.filter((j) => !LETS_GO.has(j.how));
+  const held = new Set(firm.flatMap((j) => (j.carrier === FLOOR ? [] : [j.carried, j.carrier])));
+  const carries = new Set(shape.joints.map((j) => j.carrier));
+  const isLoose = (m: Member) => MAY_LIE.has(m.role) && !held.has(m.id) && !carries.has(m.id);
+  const main = still.filter((m) => !isLoose(m) && !CLOSES.has(m.role));
+  const closing = still.filter((m) => CLOSES.has(m.role));
+  const loose = still.filter((m) => isLoose(m) && !CLOSES.has(m.role));
+  const group = (stage: Stage, each: readonly (readonly Member[])[], bodies: readonly Body[] = []): Group[] =>
+    each.some((e) => e.length > 0) ? [{ id: `${stage} ${each[0]?.[0]?.id ?? ''}`, stage, each, bodies }] : [];
+  const bodyMembers = (b: Body, front: boolean) => members.filter((m) => inBody.get(m.id) === b && isFront(m) === front);
+  const bodies = [...shape.bodies].filter((b) => bodyMembers(b, false).length > 0);
+  const bottomOf = (b: Body) => up * Math.min(...bodyMembers(b, false).map(low));
+  const fronts = sorted(members.filter((m) => inBody.has(m.id) && isFront(m)));
+  return [
+    ...alike(framesOf(main, firm), (f) => f).flatMap((each) => group('frames', each)),
+    ...group('together', [main]),
+    ...group('close', [closing]),
+    ...alike(
+      bodies.sort((a, b) => bottomOf(a) - bottomOf(b)),
+      (b) => bodyMembers(b, false),
+    ).flatMap((all) =>
+      group(
+        'moving',
+        all.map((b) => bodyMembers(b, false)),
+        all,
+      ),
+    ),
+    ...group('fronts', [fronts]),
+    ...group('loose', [loose]),
+  ];
+}
+
+/** Whether a joint is with what is not part of the piece: the floor, a wall, a cabinet that is there. */
+export const isOutside = ({ carrier }: Joint): boolean => carrier === FLOOR || carrier === PLACE;

@@ -1,0 +1,139 @@
+import { allScrews, rootOf, type PlacedRow, type PlacedScrew } from '../carry/index.js';
+import { PIN, POCKET_HOLE } from '../joints/index.js';
+import { toMm } from '../length/index.js';
+import { placingOf, type Edges, type Face, type Feature, type Member } from '../piece/index.js';
+import { dot, minus, type Vector } from '../solid/index.js';
+import type { Solution } from '../solution/index.js';
+
+type HoleFeature = Extract<Feature, { kind: 'hole' }>;
+
+/** A broad face of a part, or one of its edges. */
+export type Surface = Face | keyof Edges;
+
+/** What a hole is for, which says how it is drilled. */
+export type HoleUse = 'pin' | 'pocket' | 'plugged' | 'through' | 'screw' | 'pilot';
+
+/** A hole in a part, where it is drilled from. All mm. */
+export interface Hole {
+  readonly id: string;
+  readonly part: string;
+  /** The part that it is there for. */
+  readonly mate: string;
+  readonly use: HoleUse;
+  readonly on: Surface;
+  /** On a face and in a long edge: from the start of the length. In an end: from the edge at the start of the width. */
+  readonly along: number;
+  /** On a face: from the edge at the start of the width. In an edge or an end: from the lower face. */
+  readonly across: number;
+  readonly diameter: number;
+  readonly depth: number;
+  readonly through: boolean;
+  /** Its head goes flush. */
+  readonly countersunk: boolean;
+}
+
+/** Bits come in halves of a mm: a shank passes the next one up, a thread bites in the next one down from its root. */
+const bitOver = (d: number) => Math.ceil(d * 2 - 1e-9) / 2;
+const bitUnder = (d: number) => Math.floor(d * 2 + 1e-9) / 2;
+
+/** A place or a direction in a member's own u, v and n. */
+const own = (member: Member, from: Vector): Vector => {
+  const { u, v, n } = placingOf(member);
+  return [dot(from, u), dot(from, v), dot(from, n)];
+};
+
+const placeIn = (member: Member, place: Vector): Vector => own(member, minus(place, placingOf(member).origin));
+
+/** The surface of a member that something enters by, that goes a given way in its own directions. */
+function entered([u, v, n]: Vector): Surface {
+  const most = Math.max(Math.abs(u), Math.abs(v), Math.abs(n));
+  if (Math.abs(n) === most) return n < 0 ? 'up' : 'down';
+  if (Math.abs(u) === most) return u > 0 ? 'u0' : 'u1';
+  return v > 0 ? 'v0' : 'v1';
+}
+
+/** Where a hole is on a surface: along it and across it. */
+function onSurface(surface: Surface, [u, v, n]: Vector): readonly [along: number, across: number] {
+  if (surface === 'up' || surface === 'down') return [u, v];
+  return surface === 'u0' || surface === 'u1' ? [v, n] : [u, n];
+}
+
+function useOf(hole: HoleFeature, thickness: number): HoleUse {
+  if (hole.plugged) return 'plugged';
+  if (hole.diameter === PIN.diameter) return 'pin';
+  if (hole.diameter === POCKET_HOLE) return 'pocket';
+  return toMm(hole.depth) >= thickness ? 'through' : 'pilot';
+}
+
+/** The holes that the joints of a member are made with. */
+function holesMade(member: Member): Hole[] {
+  const thick = toMm(member.thickness.value);
+  return member.features.flatMap((f, i): Hole[] => {
+    if (f.kind !== 'hole') return [];
+    const use = useOf(f, thick);
+    return [
+      {
+        id: `${member.id} hole ${i}`,
+        part: member.id,
+        mate: f.mate,
+        use,
+        on: f.face,
+        along: toMm(f.at.u),
+        across: toMm(f.at.v),
+        diameter: toMm(f.diameter),
+        depth: Math.min(thick, toMm(f.depth)),
+        through: toMm(f.depth) >= thick,
+        countersunk: false,
+      },
+    ];
+  });
+}
+
+function enteringAt(member: Member, place: Vector, way: Vector): Pick<Hole, 'on' | 'along' | 'across'> {
+  const on = entered(own(member, way));
+  const [along, across] = onSurface(on, placeIn(member, place));
+  return { on, along, across };
+}
+
+/** What one screw is drilled for: a hole that its shank passes, and one that its thread bites in. */
+function holesFor({ row }: PlacedRow, placed: PlacedScrew, nth: string): Hole[] {
+  const { through, into, joint } = row;
+  const { head, way, screw, length, across } = placed;
+  const side = joint.side.thickness;
+  const meets: Vector = [head[0] + way[0] * side, head[1] + way[1] * side, head[2] + way[2] * side];
+  const shank: Hole = {
+    id: `${nth} through`,
+    part: through.id,
+    mate: into.id,
+    use: 'screw',
+    ...enteringAt(through, head, way),
+    diameter: bitOver(across),
+    depth: side,
+    through: true,
+    countersunk: true,
+  };
+  const thread: Hole = {
+    id: `${nth} pilot`,
+    part: into.id,
+    mate: through.id,
+    use: 'pilot',
+    ...enteringAt(into, meets, way),
+    diameter: bitUnder(rootOf(screw)),
+    depth: Math.min(joint.main.thickness, length - side),
+    through: false,
+    countersunk: false,
+  };
+  // Where a joint made the holes in what it goes through, only those for the thread are left to drill.
+  return row.holes ? [thread] : [shank, thread];
+}
+
+/**
+ * Every hole of a piece: pins, pocket holes and plugged holes as its joints say, and for each screw that was sized
+ * the one that its shank passes and the pilot that its thread bites in.
+ */
+export function holesOf({ parts, carried }: Solution): readonly Hole[] {
+  const cut = new Set(parts.map((p) => p.id));
+  const made = parts.flatMap((p) => holesMade(p.member));
+  const screwed = allScrews(carried).flatMap((row, r) => row.screws.flatMap((s, i) => holesFor(row, s, `${row.holds} screw ${r}.${i}`)));
+  return [...made, ...screwed].filter((h) => cut.has(h.part));
+}

@@ -1,0 +1,148 @@
+import { len, say, type Sentence } from '../figure/index.js';
+import { USUAL_KERF, bladePasses } from '../joints/index.js';
+import { fromUnits, mm, type Length } from '../length/index.js';
+import { edgeName, faceName, type Part } from '../parts/index.js';
+import type { Edges } from '../piece/index.js';
+import type { Settings } from '../project/index.js';
+import { TAKES } from './minutes.js';
+import type { Setup } from './step.js';
+import type { PartWork } from './works.js';
+
+type RecessWork = Extract<PartWork, { kind: 'recess' }>;
+type HoleWork = Extract<PartWork, { kind: 'hole' }>;
+
+/** Setups with what they take in all, minutes. */
+export interface SetUp {
+  readonly setups: readonly Setup[];
+  readonly minutes: number;
+}
+
+function grouped<T>(all: readonly T[], keyOf: (one: T) => string): T[][] {
+  const groups = new Map<string, T[]>();
+  for (const one of all) {
+    const key = keyOf(one);
+    const group = groups.get(key);
+    if (group) group.push(one);
+    else groups.set(key, [one]);
+  }
+  return [...groups.values()];
+}
+
+const partsIn = (works: readonly { readonly part: string }[]) => [...new Set(works.map((w) => w.part))];
+
+/** The settings of the saw: every width that is ripped, then every length that is crossed, the largest first. */
+export function sawSetups(parts: readonly Part[]): SetUp {
+  const by = (sizeOf: (p: Part) => Length, way: 'rip' | 'crosscut') =>
+    grouped([...parts].sort((a, b) => sizeOf(b) - sizeOf(a)), (p) => `${sizeOf(p)}`).map((alike): Setup => {
+      const at = len(sizeOf(alike[0] as Part));
+      return { says: way === 'rip' ? say`Rip to ${at}` : say`Crosscut to ${at}`, parts: alike.map((p) => p.id), count: alike.length };
+    });
+  const setups = [...by((p) => p.cut.width.set, 'rip'), ...by((p) => p.cut.length.set, 'crosscut')];
+  return { setups, minutes: setups.length * TAKES.setSaw + 2 * parts.length * TAKES.cut };
+}
+
+/** Bits that a router is usually at hand with, mm across. */
+const BITS = [20, 19, 18, 16, 15, 12, 10, 8, 6, 5, 4, 3].map((d) => mm(d));
+
+/** A recess as it is set up: which way it runs, how far from which edge, how wide, and whether it runs out at both ends. */
+interface Cutting {
+  readonly runs: 'along' | 'across';
+  readonly from: keyof Edges;
+  readonly at: Length;
+  readonly width: Length;
+  readonly depth: Length;
+  readonly goesThrough: boolean;
+}
+
+function cuttingOf({ recess }: RecessWork, { member }: Part): Cutting {
+  const { u0, u1, v0, v1 } = recess.region;
+  const along = u1 - u0 > v1 - v0;
+  const [from, to, whole] = along ? [v0, v1, member.width.value] : [u0, u1, member.length.value];
+  const [start, end, run] = along ? [u0, u1, member.length.value] : [v0, v1, member.width.value];
+  // Along a fence the nearer edge is the surer one; across, all are marked from the same end.
+  const far = along ? whole - to < from : to === whole && from > 0;
+  const edge = along ? (far ? 'v1' : 'v0') : far ? 'u1' : 'u0';
+  return {
+    runs: along ? 'along' : 'across',
+    from: edge,
+    at: fromUnits(far ? whole - to : from),
+    width: fromUnits(to - from),
+    depth: recess.depth,
+    goesThrough: start <= 0 && end >= run,
+  };
+}
+
+/** How one recess is made with the tools that are there. */
+function madeBy(cutting: Cutting, { kerf = USUAL_KERF, tools = {} }: Settings): { readonly says: Sentence; readonly passes: number } {
+  const { at, width, depth, goesThrough } = cutting;
+  if (tools.fence !== undefined && goesThrough && at <= tools.fence) {
+    const passes = bladePasses(at, width, kerf);
+    const last = passes.at(-1) as Length;
+    const says =
+      passes.length === 1
+        ? say`the blade ${len(depth)} high, the fence at ${len(at)}, one pass`
+        : passes.length === 2
+          ? say`the blade ${len(depth)} high, two passes, the fence at ${len(at)} and ${len(last)}`
+          : say`the blade ${len(depth)} high, ${passes.length} passes, the fence from ${len(at)} on by ${len(fromUnits((last - at) / (passes.length - 1)))} to ${len(last)}`;
+    return { says, passes: passes.length };
+  }
+  if (tools.router === false) {
+    return { says: say`saw both sides ${len(depth)} deep and clear it with a chisel`, passes: Math.max(2, Math.ceil(width / mm(4))) };
+  }
+  const bit = BITS.find((b) => b <= width);
+  const deep = Math.max(1, Math.ceil(depth / mm(5)));
+  if (!bit) return { says: say`saw it along a guide, ${len(depth)} deep`, passes: deep };
+  const wide = Math.ceil(width / bit);
+  const stops = goesThrough ? '' : ', and stop where it is marked';
+  return { says: say`router, bit of ${len(bit)}, ${len(depth)} deep${deep > 1 ? ` in ${deep} goes` : ''}${wide > 1 ? ', its guide moved for the rest of the width' : ''}${stops}`, passes: deep * wide };
+}
+
+/** The settings for grooves, housings, rebates and notches: what is cut alike is cut together. */
+export function recessSetups(works: readonly RecessWork[], parts: ReadonlyMap<string, Part>, settings: Settings): SetUp {
+  let minutes = 0;
+  const all = works.flatMap((work) => {
+    const part = parts.get(work.part);
+    return part ? [{ work, part, cutting: cuttingOf(work, part) }] : [];
+  });
+  const key = ({ work, part, cutting: c }: (typeof all)[number]) =>
+    [work.recess.kind, c.runs, c.at, c.width, c.depth, c.goesThrough, edgeName(part.member, c.from), work.recess.slant ?? 0].join(' ');
+  const setups = grouped(all, key).map((alike): Setup => {
+    const [{ work, part, cutting }] = alike as [(typeof all)[number]];
+    const { recess } = work;
+    const count = alike.length;
+    const what = `${recess.kind}${count === 1 ? '' : 's'}`;
+    const place = say`${len(cutting.at)} from the ${edgeName(part.member, cutting.from)}`;
+    if (recess.kind === 'notch') {
+      minutes += TAKES.setDrill + count * TAKES.shape;
+      return { says: say`${count} ${what} ${len(cutting.width)} wide, ${place}: sawn out`, parts: partsIn(alike.map((a) => a.work)), count };
+    }
+    const made = madeBy(cutting, settings);
+    minutes += TAKES.setRecess + count * made.passes * TAKES.pass;
+    const slant = recess.slant ? ', aslant' : '';
+    return {
+      says: say`${count} ${what} ${len(cutting.width)} wide${slant}, on the ${faceName(part.member, recess.face)}, ${place}: ${made.says}`,
+      parts: partsIn(alike.map((a) => a.work)),
+      count,
+    };
+  });
+  return { setups, minutes };
+}
+
+const USES: Readonly<Record<HoleWork['hole']['use'], string>> = {
+  pin: 'shelf pin holes',
+  pocket: 'pocket holes, in the pocket jig',
+  plugged: 'holes for head and plug',
+  through: 'holes',
+  screw: 'screw holes, countersunk',
+  pilot: 'pilot holes',
+};
+
+/** The settings of the drill: what has the same bit and the same depth is drilled together. */
+export function drillSetups(works: readonly HoleWork[]): SetUp {
+  const setups = grouped(works, ({ hole: h }) => `${h.use} ${h.diameter} ${h.through ? 'through' : h.depth.toFixed(1)}`).map((alike): Setup => {
+    const { use, diameter, depth, through } = (alike[0] as HoleWork).hole;
+    const deep: Sentence = through ? say`right through` : say`${len(mm(Math.round(depth * 2) / 2))} deep, by a stop on the bit`;
+    return { says: say`${alike.length} ${USES[use]}, Ø${len(mm(diameter))}, ${deep}`, parts: partsIn(alike), count: alike.length };
+  });
+  return { setups, minutes: setups.length * TAKES.setDrill + works.length * TAKES.hole };
+}

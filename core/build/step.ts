@@ -1,0 +1,73 @@
+import type { Sentence } from '../figure/index.js';
+import type { Work } from './works.js';
+
+/** What a step is a part of, in the order of the work. */
+export const PHASES = [
+  'buy',
+  'saw',
+  'shape',
+  'band',
+  'recess',
+  'drill',
+  'sand',
+  'dry fit',
+  'frames',
+  'together',
+  'close',
+  'moving',
+  'fronts',
+  'loose',
+  'ease',
+  'coats',
+  'stand',
+  'check',
+] as const;
+export type Phase = (typeof PHASES)[number];
+
+/** One setting of a tool, and what is done with it before it is changed. */
+export interface Setup {
+  readonly says: Sentence;
+  readonly parts: readonly string[];
+  readonly count: number;
+}
+
+/** A time in which nothing is done to what waits. */
+export interface Wait {
+  readonly minutes: number;
+  readonly why: string;
+}
+
+/** One step of building a piece. */
+export interface Step {
+  readonly id: string;
+  readonly phase: Phase;
+  readonly title: string;
+  /** The parts that it is about, in the order that they are taken up. */
+  readonly parts: readonly string[];
+  readonly works: readonly Work[];
+  readonly setups: readonly Setup[];
+  /** What is done, a sentence each. */
+  readonly says: readonly Sentence[];
+  readonly cautions: readonly string[];
+  /** What is put together so far is drawn; the parts alone where it is not. */
+  readonly standing: readonly string[];
+  /** What is lifted in it at the most, kg. */
+  readonly kg: number;
+  readonly wait: Wait | null;
+  /** Steps that must be done before it. */
+  readonly needs: readonly string[];
+  /** Time at work, minutes. */
+  readonly minutes: number;
+}
+
+/** A step before it is known what it needs. */
+export type Draft = Omit<Step, 'needs'>;
+
+const NOTHING = { parts: [], works: [], setups: [], says: [], cautions: [], standing: [], kg: 0, wait: null } as const;
+
+export function draft(step: Pick<Draft, 'id' | 'phase' | 'title' | 'minutes'> & Partial<Draft>): Draft {
+  return { ...NOTHING, ...step };
+}
+
+/** More than this is lifted by two (about what is usually advised for one person at the height of the waist). */
+export const ALONE = 20;

@@ -1,0 +1,34 @@
+import type { Kind, Versioned } from './api.js';
+import type { Saver, Sent } from './saver.js';
+
+/** Records that are being made, by what they belong to: what is changed meanwhile waits for them. */
+const beingMade = new Map<string, Promise<string>>();
+
+/** A record of which something has at most one, which is made when something is first decided about it. */
+export interface RecordOf<K extends Kind> {
+  readonly kind: K;
+  /** What it belongs to. */
+  readonly owner: string;
+  readonly kept: Versioned<Sent<K>> | undefined;
+  /** As it is before anything is decided. */
+  readonly now: Sent<K>;
+  readonly newId: () => string;
+  /** What making it is called. */
+  readonly made: string;
+}
+
+/** Changes such a record, and makes it first where there is none: as it was, so that the first choice can be taken back too. */
+export function changeRecordOf<K extends Kind>(saver: Saver, of: RecordOf<K>, data: Sent<K>, label: string): void {
+  const { kind, owner, kept, now } = of;
+  if (kept) return saver.save(kind, kept.id, data, label, now);
+  const key = `${kind} ${owner}`;
+  const making = beingMade.get(key);
+  if (making) return void making.then((made) => saver.save(kind, made, data, label, now));
+  const id = of.newId();
+  const made = saver.create(kind, id, now, of.made.slice(0, 150)).then(() => id);
+  beingMade.set(key, made);
+  void made
+    .then(() => saver.save(kind, id, data, label, now))
+    .catch((e: Error) => saver.say({ tone: 'refused', text: e.message }))
+    .finally(() => beingMade.delete(key));
+}

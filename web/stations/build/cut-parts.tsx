@@ -1,0 +1,206 @@
+import { useState } from 'react';
+import { againstPlan, type AgainstPlan } from '../../../core/checks/index.js';
+import { formatLength, fromUnits, type Length } from '../../../core/length/index.js';
+import { couldBecome } from '../../../core/build/rework.js';
+import { lettersText, rowsOf, type Part } from '../../../core/parts/index.js';
+import type { MadePart } from '../../../core/survey/index.js';
+import { useSettledBench } from '../../bench/bench.js';
+import { newId } from '../../data/defaults.js';
+import { usePrecision, useProject } from '../../data/project.js';
+import { LengthField } from '../../shared/length-field.js';
+import { Button, Faint, Fault, Grid, Row, Table } from '../../shared/ui.js';
+
+/** Ten times the plan, or a tenth of it, is more likely a slip of the finger. */
+function isUnlikely(measured: Length, planned: Length): boolean {
+  const ratio = measured / planned;
+  return ratio > 1.5 || ratio < 0.5;
+}
+
+/** How a part compares with the plan, in a few words. */
+function againstText(off: AgainstPlan, write: (l: Length) => string): string {
+  const said = [
+    ['long', 'short', off.length],
+    ['wide', 'narrow', off.width],
+  ] as const;
+  const parts = said.flatMap(([over, under, by]) => (by === 0 ? [] : [`${write(fromUnits(Math.abs(by)))} too ${by > 0 ? over : under}`]));
+  return off.is === 'as planned' ? 'as planned' : parts.join(', ');
+}
+
+/** Notes what became of a part; the last note counts, none is ever changed. */
+function useNote() {
+  const { bench, saver } = useProject();
+  const { pieceId } = useSettledBench();
+  return (part: Part, is: MadePart['is'], sizes: Pick<MadePart, 'length' | 'width' | 'thickness'>) => {
+    const id = newId(
+      `made ${part.letter}`,
+      bench.made.map((m) => m.id),
+    );
+    const planned = { length: part.cut.length.set, width: part.cut.width.set, thickness: part.thickness.value };
+    void saver.make(id, { piece: pieceId, part: part.id, is, ...sizes, planned, at: new Date().toISOString() });
+  };
+}
+
+/** One part that is measured: its sizes as the tape found them, asked again where they cannot well be right. */
+function Measured({ part, made }: { part: Part; made: MadePart | undefined }) {
+  const precision = usePrecision();
+  const { settled, workshop } = useSettledBench();
+  const note = useNote();
+  const planned = { length: part.cut.length.set, width: part.cut.width.set, thickness: part.thickness.value };
+  const start = made ? { length: made.length, width: made.width, thickness: made.thickness } : planned;
+  const [sizes, setSizes] = useState(start);
+  const doubtful = (['length', 'width', 'thickness'] as const).filter((k) => isUnlikely(sizes[k], planned[k]));
+  const write = (l: Length) => `${formatLength(l, precision)} ${precision.unit}`;
+  const field = (key: keyof typeof planned, label: string) => (
+    <LengthField
+      label={label}
+      value={sizes[key]}
+      precision={precision}
+      onCommit={(value) => value !== null && setSizes({ ...sizes, [key]: value })}
+    />
+  );
+  const off = made ? againstPlan(part, made) : null;
+  const uses = off?.is === 'too small' && made ? couldBecome(made, part, settled.parts, workshop.made) : [];
+  return (
+    <section aria-label={`Part ${part.letter} as it was cut`} style={{ maxWidth: 560 }}>
+      <h3>
+        {part.letter}: {part.member.role}
+      </h3>
+      <Faint>
+        Planned {write(planned.length)} by {write(planned.width)}, {write(planned.thickness)} thick.
+      </Faint>
+      <Grid $columns={3} style={{ margin: '8px 0' }}>
+        {field('length', 'Length as cut')}
+        {field('width', 'Width as cut')}
+        {field('thickness', 'Thickness')}
+      </Grid>
+      {doubtful.length > 0 ? (
+        <Fault role="alert">
+          {doubtful.map((k) => `The ${k} of ${write(sizes[k])} is far from the ${write(planned[k])} that was planned`).join('. ')}. Read the tape
+          again; if it is so, note it.
+        </Fault>
+      ) : null}
+      <Row>
+        <Button onPress={() => note(part, 'cut', sizes)}>{made ? 'Note it again' : 'It is cut'}</Button>
+        {made ? (
+          <>
+            <Button onPress={() => note(part, 'spoiled', sizes)}>It is spoiled: cut another</Button>
+            <Button onPress={() => note(part, 'planned', planned)}>It was not cut after all</Button>
+          </>
+        ) : null}
+      </Row>
+      {off && off.is !== 'as planned' ? (
+        <p style={{ marginTop: 8 }}>
+          It is {againstText(off, write)} for the plan as it is now.
+          {off.is === 'too large' ? ' It can be cut down.' : ''}
+        </p>
+      ) : null}
+      {off?.is === 'too small' ? (
+        <p>
+          {uses.length > 0
+            ? `It can still become ${uses.map((u) => `${u.part.letter} (${u.part.member.role}, ${write(u.off.length)} off its length and ${write(u.off.width)} off its width)`).join(', or ')}.`
+            : 'No part that is not cut yet comes out of it.'}
+        </p>
+      ) : null}
+    </section>
+  );
+}
+
+/** What is cut already, beside what is planned of it now. */
+export function CutParts() {
+  const { settled, workshop, pieceId, selection, select } = useSettledBench();
+  const { bench } = useProject();
+  const precision = usePrecision();
+  const note = useNote();
+  const made = workshop.made ?? new Map<string, MadePart>();
+  const rows = rowsOf(settled.parts);
+  const picked = settled.parts.find((p) => p.id === selection);
+  const write = (l: Length) => formatLength(l, precision);
+  const notes = bench.made.filter((m) => m.data.piece === pieceId);
+  return (
+    <>
+      <h2>Parts that are cut</h2>
+      <Faint>
+        {made.size} of {settled.parts.length} are cut. A part that is cut never changes: what is not cut follows, and what no longer fits is told
+        by the checks. Pick one to enter what the tape says.
+      </Faint>
+      <Table aria-label="Parts that are cut" style={{ margin: '10px 0 16px' }}>
+        <thead>
+          <tr>
+            <th>Part</th>
+            <th className="figure">Planned</th>
+            <th className="figure">As cut</th>
+            <th>Against the plan</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {rows.flatMap((row) => {
+            const open = row.parts.filter((p) => !made.has(p.id));
+            const cut = row.parts.filter((p) => made.has(p.id));
+            const plan = `${write(row.first.cut.length.set)} × ${write(row.first.cut.width.set)}`;
+            return [
+              ...cut.map((p) => {
+                const fact = made.get(p.id) as MadePart;
+                const off = againstPlan(p, fact);
+                return (
+                  <tr key={p.id}>
+                    <td>
+                      <strong>{p.letter}</strong> {p.member.role}
+                    </td>
+                    <td className="figure">{plan}</td>
+                    <td className="figure">
+                      {write(fact.length)} × {write(fact.width)}
+                    </td>
+                    <td>{off.is === 'too small' ? <Fault as="span">{againstText(off, write)}</Fault> : againstText(off, write)}</td>
+                    <td>
+                      <Button data-quiet onPress={() => select(p.id)}>
+                        Measure
+                      </Button>
+                    </td>
+                  </tr>
+                );
+              }),
+              ...(open.length > 0
+                ? [
+                    <tr key={`${row.first.id} open`}>
+                      <td>
+                        <strong>{lettersText(open.map((p) => p.letter))}</strong> {row.first.member.role}
+                      </td>
+                      <td className="figure">{plan}</td>
+                      <td />
+                      <td>
+                        <Faint>not cut yet</Faint>
+                      </td>
+                      <td>
+                        <Row>
+                          <Button data-quiet onPress={() => select((open[0] as Part).id)}>
+                            Measure {open[0]?.letter}
+                          </Button>
+                          <Button
+                            data-quiet
+                            onPress={() =>
+                              open.forEach((p) =>
+                                note(p, 'cut', { length: p.cut.length.set, width: p.cut.width.set, thickness: p.thickness.value }),
+                              )
+                            }
+                          >
+                            {open.length > 1 ? `All ${open.length} are cut as planned` : 'Cut as planned'}
+                          </Button>
+                        </Row>
+                      </td>
+                    </tr>,
+                  ]
+                : []),
+            ];
+          })}
+        </tbody>
+      </Table>
+      {picked ? <Measured key={`${picked.id} ${made.get(picked.id)?.at ?? ''}`} part={picked} made={made.get(picked.id)} /> : null}
+      {notes.length > 0 ? (
+        <Faint as="p" style={{ marginTop: 12 }}>
+          {notes.length} {notes.length === 1 ? 'note is' : 'notes are'} kept; a later one stands over an earlier one, and undo leaves them all.
+        </Faint>
+      ) : null}
+    </>
+  );
+}

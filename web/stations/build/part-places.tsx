@@ -1,0 +1,101 @@
+import { useMemo } from 'react';
+import { holeRows, holesOf, type Hole, type HoleRow } from '../../../core/build/index.js';
+import { formatLength, mm } from '../../../core/length/index.js';
+import { lettersText, machiningText, type Part } from '../../../core/parts/index.js';
+import type { Solution } from '../../../core/solution/index.js';
+import { usePrecision } from '../../data/project.js';
+import { PartDrawing } from '../../shared/part-drawing.js';
+import { Faint, Table } from '../../shared/ui.js';
+
+/** Parts that are machined and drilled alike, told once. */
+interface Alike {
+  readonly parts: readonly Part[];
+  readonly lines: readonly string[];
+  readonly rows: readonly HoleRow[];
+  readonly holes: readonly Hole[];
+}
+
+function alikeIn(solution: Solution, precision: ReturnType<typeof usePrecision>, only: ReadonlySet<string>): readonly Alike[] {
+  const holes = new Map<string, Hole[]>();
+  for (const hole of holesOf(solution)) holes.set(hole.part, [...(holes.get(hole.part) ?? []), hole]);
+  const found = new Map<string, Alike & { parts: Part[] }>();
+  for (const part of solution.parts) {
+    if (!only.has(part.id)) continue;
+    const own = holes.get(part.id) ?? [];
+    const rows = holeRows(own, part, precision);
+    const lines = [...new Set(part.features.filter((f) => f.kind !== 'hole').map((f) => machiningText(f, part, precision)))];
+    const key = JSON.stringify([part.member.role, part.cut.length.set, part.cut.width.set, lines, rows]);
+    const known = found.get(key);
+    if (known) known.parts.push(part);
+    else found.set(key, { parts: [part], lines, rows, holes: own });
+  }
+  return [...found.values()].filter((a) => a.lines.length > 0 || a.rows.length > 0);
+}
+
+/** Each kind of part with all that is cut into it, and every hole from both ends: what one drills by. */
+export function PartPlaces({ solution, only }: { solution: Solution; only: ReadonlySet<string> }) {
+  const precision = usePrecision();
+  const alike = useMemo(() => alikeIn(solution, precision, only), [solution, precision, only]);
+  const write = (x: number) => formatLength(mm(x), precision);
+  if (alike.length === 0) return <Faint>Nothing is cut into these parts.</Faint>;
+  return (
+    <>
+      {alike.map(({ parts, lines, rows, holes }) => {
+        const [part] = parts as [Part];
+        const letters = lettersText(parts.map((p) => p.letter));
+        return (
+          <section key={part.id} aria-label={`Machining of ${letters}`} style={{ breakInside: 'avoid', marginBottom: 22 }}>
+            <h3>
+              {letters}: {part.member.role}, {formatLength(part.cut.length.set, precision)} × {formatLength(part.cut.width.set, precision)}
+            </h3>
+            <div style={{ display: 'flex', flexWrap: 'wrap', gap: 16, alignItems: 'flex-start' }}>
+              <div style={{ flex: '0 0 260px' }}>
+                <PartDrawing part={part} holes={holes} />
+              </div>
+              <div style={{ flex: '1 1 360px' }}>
+                {lines.length > 0 ? (
+                  <ul style={{ fontSize: 13, marginBottom: 8 }}>
+                    {lines.map((line) => (
+                      <li key={line}>{line}</li>
+                    ))}
+                  </ul>
+                ) : null}
+                {rows.length > 0 ? (
+                  <Table aria-label={`Holes of ${letters}`}>
+                    <thead>
+                      <tr>
+                        <th>Hole</th>
+                        <th>In the</th>
+                        <th>Aside</th>
+                        <th>Along, from both ends</th>
+                      </tr>
+                    </thead>
+                    <tbody>
+                      {rows.map((row, i) => (
+                        <tr key={i}>
+                          <td>
+                            {row.places.length > 1 ? `${row.places.length} × ` : ''}
+                            {row.text}
+                          </td>
+                          <td>{row.surface}</td>
+                          <td>
+                            {write(row.aside[1])} from the {row.aside[0]}
+                          </td>
+                          <td>
+                            {row.places.map(([a]) => write(a)).join(', ')} <Faint>from the {row.from[0]}</Faint>
+                            <br />
+                            {row.places.map(([, b]) => write(b)).join(', ')} <Faint>from the {row.from[1]}</Faint>
+                          </td>
+                        </tr>
+                      ))}
+                    </tbody>
+                  </Table>
+                ) : null}
+              </div>
+            </div>
+          </section>
+        );
+      })}
+    </>
+  );
+}

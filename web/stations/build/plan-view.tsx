@@ -1,0 +1,120 @@
+import { CalendarPlus } from 'lucide-react';
+import { useMemo } from 'react';
+import { DAY, NoHours, dayAfter, nextDayOf, planOf, timeText, type Hours, type Plan, type Step } from '../../../core/build/index.js';
+import { useSettledBench } from '../../bench/bench.js';
+import { Button, Faint, Fault, Row, Table } from '../../shared/ui.js';
+import { download, fileName } from '../../shared/download.js';
+import { clockText, dayText, minutesSince, today, usualHours } from './clock.js';
+import { useBuilding } from './use-building.js';
+
+interface Planned {
+  readonly plan: Plan | null;
+  readonly hours: Hours;
+  readonly why: string | null;
+}
+
+/** The plan of what is left, from now on: waits of what is done count from when it was done. */
+export function usePlan(): Planned {
+  const { building, steps, done } = useBuilding();
+  return useMemo(() => {
+    const now = new Date();
+    const hours = building.hours ?? usualHours(today(now));
+    const left = steps.filter((s) => !done.has(s.id));
+    const ready = new Map(
+      steps.flatMap((s): [string, number][] => {
+        const at = done.get(s.id)?.at;
+        return at ? [[s.id, minutesSince(hours.from, new Date(at)) + (s.wait?.minutes ?? 0)]] : [];
+      }),
+    );
+    try {
+      return { plan: planOf(left, hours, Math.max(0, minutesSince(hours.from, now)), ready), hours, why: null };
+    } catch (error) {
+      if (error instanceof NoHours) return { plan: null, hours, why: error.message };
+      throw error;
+    }
+  }, [building.hours, steps, done]);
+}
+
+const byId = (steps: readonly Step[]) => new Map(steps.map((s) => [s.id, s]));
+
+/** When each step is done in the hours there are, what to do next, and when it is ready. */
+export function PlanView() {
+  const { building, steps } = useBuilding();
+  const { piece } = useSettledBench();
+  const { plan, hours, why } = usePlan();
+  const known = byId(steps);
+  if (!plan) return <Fault role="alert">There is no plan: {why}.</Fault>;
+  if (plan.sessions.length === 0) return <Faint>Nothing is left to plan: every step is done.</Faint>;
+  const dayOf = (minute: number) => dayAfter(hours.from, Math.floor(minute / DAY));
+  const clock = (minute: number) => clockText(minute % DAY === 0 && minute > 0 ? DAY : minute % DAY);
+  const next = nextDayOf(plan);
+  const days = [...new Set(plan.sessions.map((s) => dayOf(s.from)))];
+  const chain = plan.chain.flatMap((id) => known.get(id) ?? []);
+  const waits = chain.reduce((sum, s) => sum + (s.wait?.minutes ?? 0), 0);
+  const calendar = async () => {
+    const { calendarOf } = await import('../../../core/formats/calendar.js');
+    download(`${fileName(piece.name)}.ics`, 'text/calendar;charset=utf-8', calendarOf(piece.name, plan, steps, hours.from));
+  };
+  return (
+    <>
+      <Row style={{ justifyContent: 'space-between' }}>
+        <h2>{plan.done === null ? 'It does not end within three years' : `Ready on ${dayText(dayOf(plan.done))}`}</h2>
+        <Row data-screen-only>
+          <Button onPress={() => void calendar()}>
+            <CalendarPlus aria-hidden /> As a calendar
+          </Button>
+        </Row>
+      </Row>
+      <Faint>
+        {building.hours ? '' : 'By evenings and Saturdays, until you say which hours you have. '}
+        {days.length} {days.length === 1 ? 'day' : 'days'} of work. Its end hangs on a chain of {chain.length} steps, of which {timeText(waits)} are
+        waits: glue and finish dry while you are away.
+      </Faint>
+      <h3 style={{ marginTop: 14 }}>Next, on {dayText(dayOf(next[0]?.from ?? 0))}</h3>
+      <ul>
+        {next.map((s) => (
+          <li key={`${s.step} ${s.from}`}>
+            {clock(s.from)}–{clock(s.to)} {known.get(s.step)?.title}
+          </li>
+        ))}
+      </ul>
+      <Table aria-label="The plan" style={{ marginTop: 14 }}>
+        <thead>
+          <tr>
+            <th>Day</th>
+            <th>From</th>
+            <th>To</th>
+            <th>Step</th>
+            <th>Then</th>
+          </tr>
+        </thead>
+        <tbody>
+          {plan.sessions.map((s, i) => {
+            const step = known.get(s.step);
+            const ends = plan.ends.get(s.step);
+            const last = ends?.work === s.to;
+            const day = dayOf(s.from);
+            return (
+              <tr key={`${s.step} ${s.from}`}>
+                <td>{i === 0 || dayOf(plan.sessions[i - 1]?.from ?? 0) !== day ? dayText(day) : ''}</td>
+                <td>{clock(s.from)}</td>
+                <td>{clock(s.to)}</td>
+                <td>
+                  {step?.title}
+                  {last ? '' : ', goes on'}
+                </td>
+                <td>
+                  {last && step?.wait && ends ? (
+                    <Faint>
+                      {step.wait.why} until {dayText(dayOf(ends.ready))}, {clock(ends.ready)}
+                    </Faint>
+                  ) : null}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </Table>
+    </>
+  );
+}

@@ -1,0 +1,137 @@
+import { Input } from 'react-aria-components';
+import styled from 'styled-components';
+import { FINISHES, GLUES, outOfOrder, timeText, type Building } from '../../../core/build/index.js';
+import { StateMark } from '../../shared/state-mark.js';
+import { Faint, FieldLabel, NumberBox, Select } from '../../shared/ui.js';
+import { Fold } from '../../shared/fold.js';
+import { ink, line, link, tape, tapePale } from '../../theme/tokens.js';
+import { HoursForm } from './hours-form.js';
+import { useBuilding, useStepShown } from './use-building.js';
+
+const List = styled.ol`
+  border-top: 1px solid ${line};
+  margin: 0 0 14px;
+  padding: 0;
+  list-style: none;
+  li {
+    border-bottom: 1px solid ${line};
+  }
+  button {
+    all: unset;
+    box-sizing: border-box;
+    display: flex;
+    gap: 8px;
+    width: 100%;
+    padding: 6px;
+    cursor: pointer;
+  }
+  button > span:nth-child(2) {
+    flex: 1;
+  }
+  button:focus-visible {
+    outline: 3px solid ${link};
+  }
+  button[aria-current='step'] {
+    background: ${tapePale};
+    box-shadow: inset 0 0 0 2px ${tape};
+  }
+`;
+
+const Nth = styled.span`
+  min-width: 22px;
+  font-weight: 700;
+  color: ${ink};
+`;
+
+const named = <T extends string>(all: readonly { readonly id: T; readonly name: string }[]) => all.map(({ id, name }) => ({ id, label: name }));
+
+const CUT: readonly { readonly id: Building['cut']; readonly label: string }[] = [
+  { id: 'all first', label: 'every part before it is put together' },
+  { id: 'as it goes', label: 'what comes later once it can be measured' },
+];
+const ORDER: readonly { readonly id: Building['order']; readonly label: string }[] = [
+  { id: 'bottom up', label: 'from the floor up' },
+  { id: 'top down', label: 'from the top down' },
+];
+const STANDS: readonly { readonly id: Building['stands']; readonly label: string }[] = [
+  { id: 'upright', label: 'upright' },
+  { id: 'upside down', label: 'upside down' },
+  { id: 'on its back', label: 'lying on its back' },
+];
+
+/** What a builder chooses about how it is built. */
+function Choices() {
+  const { building, change } = useBuilding();
+  const number = (key: 'coats' | 'celsius', label: string, least: number, most: number) => (
+    <NumberBox
+      value={building[key]}
+      minValue={least}
+      maxValue={most}
+      onChange={(n) => Number.isFinite(n) && n !== building[key] && change({ [key]: key === 'coats' ? Math.round(n) : n }, label)}
+    >
+      <FieldLabel>{label}</FieldLabel>
+      <Input />
+    </NumberBox>
+  );
+  return (
+    <div style={{ display: 'grid', gap: 8, marginTop: 8 }}>
+      <Select label="Parts are cut" value={building.cut} choices={CUT} onChange={(cut) => change({ cut }, 'When parts are cut')} />
+      <Select label="It is built" value={building.order} choices={ORDER} onChange={(order) => change({ order }, 'Which way it is built')} />
+      <Select
+        label="While it is put together it stands"
+        value={building.stands}
+        choices={STANDS}
+        onChange={(stands) => change({ stands }, 'How it stands while it is built')}
+      />
+      <Select label="Glue" value={building.glue} choices={named(GLUES)} onChange={(glue) => change({ glue }, 'Glue')} />
+      <Select label="Finish" value={building.finish} choices={named(FINISHES)} onChange={(finish) => change({ finish }, 'Finish')} />
+      {building.finish === 'none' ? null : number('coats', 'Coats', 1, 12)}
+      {number('celsius', 'It is glued and dries at, °C', -10, 45)}
+    </div>
+  );
+}
+
+/** The worksheet of Build: the steps in order, what is done, and how it is built. */
+export function BuildSheet() {
+  const { building, steps, done } = useBuilding();
+  const [shown, show] = useStepShown(steps, done);
+  const wrong = new Map(outOfOrder(steps).map((o) => [o.step.id, o]));
+  const left = steps.filter((s) => !done.has(s.id));
+  const gone = building.done.filter((d) => !steps.some((s) => s.id === d.step)).length;
+  return (
+    <>
+      <header style={{ marginBottom: 10 }}>
+        <h1>Build</h1>
+        <Faint>
+          {left.length === 0
+            ? 'Every step is done.'
+            : `${steps.length - left.length} of ${steps.length} steps done, ${timeText(left.reduce((sum, s) => sum + s.minutes, 0))} of work left.`}
+          {gone > 0 ? ` ${gone} that ${gone === 1 ? 'was' : 'were'} done ${gone === 1 ? 'is' : 'are'} no longer in the plan; ${gone === 1 ? 'it stays' : 'they stay'} in the log.` : ''}
+        </Faint>
+      </header>
+      <List aria-label="Steps">
+        {steps.map((step, i) => {
+          const out = wrong.get(step.id);
+          return (
+            <li key={step.id}>
+              <button type="button" aria-current={step === shown ? 'step' : undefined} onClick={() => show(step.id)}>
+                <Nth>{i + 1}</Nth>
+                <span>
+                  {step.title}
+                  <br />
+                  <Faint>
+                    {done.has(step.id) ? 'done' : timeText(step.minutes)}
+                    {out ? `, before ${out.before.map((b) => b.title.toLowerCase()).join(' and ')}, which it needs` : ''}
+                  </Faint>
+                </span>
+                {done.has(step.id) || out ? <StateMark state={out ? 'close' : 'fine'} /> : null}
+              </button>
+            </li>
+          );
+        })}
+      </List>
+      <Fold summary="How it is built">{() => <Choices />}</Fold>
+      <Fold summary="The hours there are">{() => <HoursForm />}</Fold>
+    </>
+  );
+}
