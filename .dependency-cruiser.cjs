@@ -14,6 +14,7 @@ const CORE = [
   ['checks'],
   ['solution', 'proposal'],
   ['layout', 'build'],
+  ['log'],
   ['drawing', 'formats'],
 ];
 const PAGE = [

@@ -12,6 +12,7 @@ import { LogModule } from './log/log.module.js';
 import { MadeModule } from './made/made.module.js';
 import { OpeningsModule } from './openings/openings.module.js';
 import { PeopleModule } from './people/people.module.js';
+import { PhotosModule } from './photos/photos.module.js';
 import { PiecesModule } from './pieces/pieces.module.js';
 import { ProjectsModule } from './projects/projects.module.js';
 import { ReadingsModule } from './readings/readings.module.js';
@@ -34,6 +35,7 @@ const RESOURCES = [
   LogModule,
   ReadingsModule,
   MadeModule,
+  PhotosModule,
   HistoryModule,
   HealthModule,
 ];

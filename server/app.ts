@@ -4,7 +4,7 @@ import { NestFactory } from '@nestjs/core';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import compression from 'compression';
-import { json, type NextFunction, type Request, type Response } from 'express';
+import { json, raw, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
@@ -13,6 +13,7 @@ import type { Config } from './config.js';
 import type { Database } from './data/database.js';
 import { policy, servePage } from './page.js';
 import { PROBLEM } from './problems/answers.js';
+import { MOST_BYTES } from './photos/picture.js';
 import { ProblemFilter } from './problems/problem.filter.js';
 
 const DOCS = '/api/docs';
@@ -38,6 +39,7 @@ export async function buildApp(config: Config, db: Database, log: Logger): Promi
   app.use(compression());
   if (config.webFolder) app.use(servePage(config.webFolder));
   app.use('/api/projects/files', json({ limit: '12mb' }));
+  app.use(/^\/api\/projects\/[^/]+\/photos$/, raw({ type: () => true, limit: MOST_BYTES }));
   app.useBodyParser('json', { limit: '2mb' });
   app.useGlobalFilters(new ProblemFilter(log));
   // The document is made when it is first asked for, not at every start.

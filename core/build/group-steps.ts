@@ -127,6 +127,7 @@ function glueSaid(glue: Glue, celsius: number, joints: number): readonly Sentenc
 const TITLES: Readonly<Record<Exclude<Stage, 'moving' | 'frames'>, string>> = {
   together: 'Put the main of it together',
   close: 'Put on what closes and stiffens it',
+  hang: 'Put in what moves',
   fronts: 'Fit the fronts',
   loose: 'Put in what stays loose',
 };
@@ -147,6 +148,16 @@ function titleOf({ stage, each, bodies }: Group): string {
   const one = each[0] ?? [];
   return each.length > 1 ? `${each.length} frames alike, each of ${rolesText(one)}` : `A frame of ${rolesText(one)}`;
 }
+
+/** In which order what moves goes in. */
+const hangSaid = ({ bodies }: Group, { building }: Assembling): readonly Sentence[] =>
+  bodies.length > 1
+    ? [
+        building.order === 'bottom up'
+          ? say`From the floor up: ${bodies.map((b) => b.label).join(', ')}. Spacers set each above the one before.`
+          : say`From the top down, where the floor is uneven: ${bodies.map((b) => b.label).join(', ')}. Each is set from the one over it.`,
+      ]
+    : [];
 
 const ways: Readonly<Record<Building['stands'], string | null>> = {
   upright: null,
@@ -189,6 +200,7 @@ export function groupStep(
     minutes: (members.length - frames.parts + frames.count) * TAKES.part + joins.length * TAKES.joint + (sets ? TAKES.clampUp * each.length : 0),
     says: [
       ...(way ? [say`${way}`] : []),
+      ...hangSaid(group, a),
       say`In this order: ${letters(each[0] ?? [], a)}${each.length > 1 ? say`, and the others like it` : ''}.`,
       ...joinsSaid(joins, a),
       ...(glued > 0 ? glueSaid(glue, building.celsius, glued / (stage === 'frames' || stage === 'moving' ? each.length : 1)) : []),

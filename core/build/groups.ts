@@ -4,7 +4,7 @@ import { fromUnits, mm, type Length } from '../length/index.js';
 import type { Solution } from '../solution/index.js';
 
 /** When parts are put together: in frames first, then the main of it, then what closes it, and what moves in it. */
-export type Stage = 'frames' | 'together' | 'close' | 'moving' | 'fronts' | 'loose';
+export type Stage = 'frames' | 'together' | 'close' | 'moving' | 'hang' | 'fronts' | 'loose';
 
 /** Parts that are put together in one go, with others like it where there are several. */
 export interface Group {
@@ -96,6 +96,8 @@ export function groupsOf({ shape, parts }: Solution, order: 'bottom up' | 'top d
   const main = still.filter((m) => !isLoose(m) && !CLOSES.has(m.role));
   const closing = still.filter((m) => CLOSES.has(m.role));
   const loose = still.filter((m) => isLoose(m) && !CLOSES.has(m.role));
+  // Posts lie on the bench first, then what goes between them.
+  const carriersFirst = (some: readonly Member[]) => [...some].sort((a, b) => Number(carries.has(b.id)) - Number(carries.has(a.id)));
   const group = (stage: Stage, each: readonly (readonly Member[])[], bodies: readonly Body[] = []): Group[] =>
     each.some((e) => e.length > 0) ? [{ id: `${stage} ${each[0]?.[0]?.id ?? ''}`, stage, each, bodies }] : [];
   const bodyMembers = (b: Body, front: boolean) => members.filter((m) => inBody.get(m.id) === b && isFront(m) === front);
@@ -103,7 +105,7 @@ export function groupsOf({ shape, parts }: Solution, order: 'bottom up' | 'top d
   const bottomOf = (b: Body) => up * Math.min(...bodyMembers(b, false).map(low));
   const fronts = sorted(members.filter((m) => inBody.has(m.id) && isFront(m)));
   return [
-    ...alike(framesOf(main, firm), (f) => f).flatMap((each) => group('frames', each)),
+    ...alike(framesOf(main, firm).map(carriersFirst), (f) => f).flatMap((each) => group('frames', each)),
     ...group('together', [main]),
     ...group('close', [closing]),
     ...alike(
@@ -116,6 +118,7 @@ export function groupsOf({ shape, parts }: Solution, order: 'bottom up' | 'top d
         all,
       ),
     ),
+    ...group('hang', [bodies.flatMap((b) => bodyMembers(b, false))], bodies),
     ...group('fronts', [fronts]),
     ...group('loose', [loose]),
   ];

@@ -44,12 +44,23 @@ const own = (member: Member, from: Vector): Vector => {
 
 const placeIn = (member: Member, place: Vector): Vector => own(member, minus(place, placingOf(member).origin));
 
-/** The surface of a member that something enters by, that goes a given way in its own directions. */
-function entered([u, v, n]: Vector): Surface {
-  const most = Math.max(Math.abs(u), Math.abs(v), Math.abs(n));
-  if (Math.abs(n) === most) return n < 0 ? 'up' : 'down';
-  if (Math.abs(u) === most) return u > 0 ? 'u0' : 'u1';
-  return v > 0 ? 'v0' : 'v1';
+const SURFACES = [
+  ['u0', 'u1'],
+  ['v0', 'v1'],
+  ['down', 'up'],
+] as const;
+
+/** The surface of a member that a straight line enters it by, and where: the last of those planes that it comes through. */
+function entered(member: Member, from: Vector, way: Vector): { readonly on: Surface; readonly at: Vector } {
+  const sizes = [member.length.value, member.width.value, member.thickness.value].map(toMm) as [number, number, number];
+  let [on, last] = ['up' as Surface, -Infinity];
+  for (const k of [0, 1, 2] as const) {
+    if (Math.abs(way[k]) < 1e-9) continue;
+    const start = way[k] > 0;
+    const t = ((start ? 0 : sizes[k]) - from[k]) / way[k];
+    if (t > last) [on, last] = [SURFACES[k][start ? 0 : 1], t];
+  }
+  return { on, at: [from[0] + last * way[0], from[1] + last * way[1], from[2] + last * way[2]] };
 }
 
 /** Where a hole is on a surface: along it and across it. */
@@ -90,8 +101,8 @@ function holesMade(member: Member): Hole[] {
 }
 
 function enteringAt(member: Member, place: Vector, way: Vector): Pick<Hole, 'on' | 'along' | 'across'> {
-  const on = entered(own(member, way));
-  const [along, across] = onSurface(on, placeIn(member, place));
+  const { on, at } = entered(member, placeIn(member, place), own(member, way));
+  const [along, across] = onSurface(on, at);
   return { on, along, across };
 }
 

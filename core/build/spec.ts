@@ -103,6 +103,8 @@ export const LogEntrySchema = Type.Object(
     minutes: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 100_000 })),
     /** In the project's money. */
     money: Type.Optional(Type.Number({ minimum: -1e6, maximum: 1e6 })),
+    /** The piece that this one was started from. */
+    from: Type.Optional(IdSchema),
     /** The photo that it shows, by the name it is kept under. */
     photo: Type.Optional(IdSchema),
   },

@@ -15,6 +15,7 @@ export const PHASES = [
   'together',
   'close',
   'moving',
+  'hang',
   'fronts',
   'loose',
   'ease',

@@ -29,15 +29,19 @@ function joinsIn(groups: readonly Group[], joins: readonly Join[]): ReadonlyMap<
   // Parts of frames and of what moves are placed once by themselves; their joints to others come with the main of it.
   groups.forEach((g, i) => g.each.forEach((some) => some.forEach((m) => placed.has(m.id) || placed.set(m.id, i))));
   const clusterOf = new Map<string, readonly Member[]>();
-  groups.forEach((g) => g.stage === 'frames' && g.each.forEach((some) => some.forEach((m) => clusterOf.set(m.id, some))));
+  const byThemselves = (g: Group | undefined) => g?.stage === 'frames' || g?.stage === 'moving';
+  groups.forEach((g) => byThemselves(g) && g.each.forEach((some) => some.forEach((m) => clusterOf.set(m.id, some))));
   const main = groups.findIndex((g) => g.stage === 'together');
+  const hang = groups.findIndex((g) => g.stage === 'hang');
   const made = new Map<Group, Join[]>(groups.map((g) => [g, []]));
   for (const join of joins) {
     const { carried, carrier } = join.joint;
     const [a, b] = [placed.get(carried), placed.get(carrier)];
     if (a === undefined || b === undefined) continue;
     const within = clusterOf.get(carried) !== undefined && clusterOf.get(carried) === clusterOf.get(carrier);
-    const at = within ? a : Math.max(a, b, groups[Math.max(a, b)]?.stage === 'frames' ? main : 0);
+    const later = Math.max(a, b);
+    const joined = { frames: main, moving: hang }[groups[later]?.stage as string] ?? later;
+    const at = within ? a : Math.max(later, joined);
     const group = groups[at];
     if (group) made.get(group)?.push(join);
   }
@@ -61,7 +65,15 @@ function batchesOf(groups: readonly Group[], parts: ReadonlyMap<string, Part>, b
   if (building.cut === 'all first') return [of(groups), ...groups.map(() => [])];
   const early = new Set(groups.filter((g) => g.stage === 'frames' || g.stage === 'together'));
   const first = of([...early]);
-  return [first, ...groups.map((g) => (early.has(g) ? [] : of([g]).filter((p) => !first.includes(p))))];
+  const taken = new Set(first);
+  return [
+    first,
+    ...groups.map((g) => {
+      const own = of([g]).filter((p) => !taken.has(p));
+      own.forEach((p) => taken.add(p));
+      return own;
+    }),
+  ];
 }
 
 /** Steps with their times as this builder takes them. */

@@ -4,7 +4,9 @@ import { DAY, dayAfter, type Plan, type Step } from '../build/index.js';
 /** A minute of a plan as a date without a time zone: clocks show it wherever one works. */
 function dateOf(minute: number, first: string): DateArray {
   const whole = Math.round(minute);
-  const [y, m, d] = dayAfter(first, Math.floor(whole / DAY)).split('-').map(Number) as [number, number, number];
+  const [y, m, d] = dayAfter(first, Math.floor(whole / DAY))
+    .split('-')
+    .map(Number) as [number, number, number];
   return [y, m, d, Math.floor((whole % DAY) / 60), whole % 60];
 }
 
@@ -15,7 +17,13 @@ function dateOf(minute: number, first: string): DateArray {
  */
 export function calendarOf(name: string, { sessions, done }: Plan, steps: readonly Step[], first: string): string {
   const known = new Map(steps.map((s) => [s.id, s]));
-  const common = { productId: 'ruvok', startInputType: 'local', startOutputType: 'local', endInputType: 'local', endOutputType: 'local' } as const;
+  const common = {
+    productId: 'ruvok',
+    startInputType: 'local',
+    startOutputType: 'local',
+    endInputType: 'local',
+    endOutputType: 'local',
+  } as const;
   const events = sessions.map((s, i): EventAttributes => ({
     ...common,
     uid: `${i}-${Math.round(s.from)}@ruvok`,
@@ -24,7 +32,17 @@ export function calendarOf(name: string, { sessions, done }: Plan, steps: readon
     end: dateOf(Math.max(s.to, s.from + 1), first),
   }));
   const ready: EventAttributes[] =
-    done === null ? [] : [{ ...common, uid: `ready-${Math.round(done)}@ruvok`, title: `${name} is ready`, start: dateOf(done, first), duration: { minutes: 15 } }];
+    done === null
+      ? []
+      : [
+          {
+            ...common,
+            uid: `ready-${Math.round(done)}@ruvok`,
+            title: `${name} is ready`,
+            start: dateOf(done, first),
+            duration: { minutes: 15 },
+          },
+        ];
   const { error, value } = createEvents([...events, ...ready]);
   if (error || !value) throw error ?? new Error('no calendar was written');
   return value;

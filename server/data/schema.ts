@@ -1,4 +1,4 @@
-import { boolean, index, integer, jsonb, pgTable, primaryKey, serial, text, timestamp } from 'drizzle-orm/pg-core';
+import { boolean, customType, index, integer, jsonb, pgTable, primaryKey, serial, text, timestamp } from 'drizzle-orm/pg-core';
 
 const times = {
   createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
@@ -37,6 +37,24 @@ export const made = pgTable('made', owned, (t) => [primaryKey({ columns: [t.proj
 
 /** What the tape found in pieces once they stood there: rows are added and never changed. */
 export const readings = pgTable('readings', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
+
+const bytea = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' });
+
+/** Photos of the log, scaled down: rows are added and never changed. */
+export const photos = pgTable(
+  'photos',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    id: text('id').notNull(),
+    bytes: bytea('bytes').notNull(),
+    width: integer('width').notNull(),
+    height: integer('height').notNull(),
+    createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [primaryKey({ columns: [t.projectId, t.id] })],
+);
 
 /** Every committed edit, with what was there before and after it; undo and redo walk along it. */
 export const changes = pgTable(

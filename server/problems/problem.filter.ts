@@ -35,7 +35,7 @@ function fromParser(error: unknown): Problem | null {
       type: 'about:blank',
       title: 'Too large',
       status: 413,
-      detail: 'What was sent is too large; at most 12 MB is accepted for a file and 2 MB for anything else.',
+      detail: 'What was sent is too large; at most 12 MB is accepted for a file, 25 MB for a photo and 2 MB for anything else.',
     };
   }
   if (typeof type === 'string' && type.startsWith('entity.'))

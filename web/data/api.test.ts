@@ -49,6 +49,7 @@ const CALLS: Readonly<Record<keyof typeof api, () => Promise<unknown>>> = {
       planned: { length: mm(500), width: mm(300), thickness: mm(18) },
       at: '2026-05-04T18:00:00Z',
     }),
+  keepPhoto: () => api.keepPhoto('shed', 'photo-1', new Blob(['x'], { type: 'image/png' })),
   remove: () => api.remove('shed', 'things', 'tin', 1),
   history: () => api.history('shed', ['things']),
   undo: () => api.undo('shed', ['things']),

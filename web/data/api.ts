@@ -74,13 +74,16 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
   return (text ? JSON.parse(text) : undefined) as T;
 }
 
+function sentAs(body: unknown): RequestInit {
+  if (body === undefined) return {};
+  if (body instanceof Blob) return { headers: { 'content-type': body.type || 'application/octet-stream' }, body };
+  return { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
+}
+
 async function callForText(method: string, path: string, body?: unknown): Promise<string> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, {
-      method,
-      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-    });
+    response = await fetch(`/api${path}`, { method, ...sentAs(body) });
   } catch {
     throw new ApiError(UNREACHED);
   }
@@ -123,6 +126,8 @@ export const api = {
   read: (project: string, id: string, data: BuiltReading) =>
     call<Versioned<BuiltReading>>('POST', `/projects/${project}/readings`, { id, data }),
   make: (project: string, id: string, data: MadePart) => call<Versioned<MadePart>>('POST', `/projects/${project}/made`, { id, data }),
+  keepPhoto: (project: string, id: string, photo: Blob) =>
+    call<{ id: string; width: number; height: number }>('POST', `/projects/${project}/photos?id=${id}`, photo),
   remove: (project: string, kind: Kind, id: string, version: number) =>
     call<void>('DELETE', `/projects/${project}/${kind}/${id}?version=${version}`),
   history: (project: string, scope: readonly string[]) =>

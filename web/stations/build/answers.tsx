@@ -4,7 +4,7 @@ import { writeMass } from '../../../core/figure/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import { Faint, WordButton } from '../../shared/ui.js';
-import { clockText, dayText } from './clock.js';
+import { clockText, dayText } from '../../shared/clock.js';
 import { usePlan } from './plan-view.js';
 import { useBuilding, useStepShown } from './use-building.js';
 

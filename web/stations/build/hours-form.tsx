@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import type { Hours } from '../../../core/build/index.js';
 import { Button, Faint, Fault, FieldLabel, Row, TextInput } from '../../shared/ui.js';
 import { TakeOut } from '../../shared/take-out.js';
-import { clockOf, clockText, dayText, today, usualHours } from './clock.js';
+import { clockOf, clockText, dayText, today, usualHours } from '../../shared/clock.js';
 import { useBuilding } from './use-building.js';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];

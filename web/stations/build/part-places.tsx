@@ -66,7 +66,6 @@ export function PartPlaces({ solution, only }: { solution: Solution; only: Reado
                       <tr>
                         <th>Hole</th>
                         <th>In the</th>
-                        <th>Aside</th>
                         <th>Along, from both ends</th>
                       </tr>
                     </thead>
@@ -77,9 +76,8 @@ export function PartPlaces({ solution, only }: { solution: Solution; only: Reado
                             {row.places.length > 1 ? `${row.places.length} × ` : ''}
                             {row.text}
                           </td>
-                          <td>{row.surface}</td>
                           <td>
-                            {write(row.aside[1])} from the {row.aside[0]}
+                            {row.surface}, {write(row.aside[1])} from the {row.aside[0]}
                           </td>
                           <td>
                             {row.places.map(([a]) => write(a)).join(', ')} <Faint>from the {row.from[0]}</Faint>

@@ -4,7 +4,7 @@ import { DAY, NoHours, dayAfter, nextDayOf, planOf, timeText, type Hours, type P
 import { useSettledBench } from '../../bench/bench.js';
 import { Button, Faint, Fault, Row, Table } from '../../shared/ui.js';
 import { download, fileName } from '../../shared/download.js';
-import { clockText, dayText, minutesSince, today, usualHours } from './clock.js';
+import { clockText, dayText, minutesSince, today, usualHours } from '../../shared/clock.js';
 import { useBuilding } from './use-building.js';
 
 interface Planned {

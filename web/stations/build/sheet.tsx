@@ -1,8 +1,9 @@
 import { Input } from 'react-aria-components';
 import styled from 'styled-components';
 import { FINISHES, GLUES, outOfOrder, timeText, type Building } from '../../../core/build/index.js';
+import { useSettledBench } from '../../bench/bench.js';
 import { StateMark } from '../../shared/state-mark.js';
-import { Faint, FieldLabel, NumberBox, Select } from '../../shared/ui.js';
+import { Faint, Fault, FieldLabel, NumberBox, Select } from '../../shared/ui.js';
 import { Fold } from '../../shared/fold.js';
 import { ink, line, link, tape, tapePale } from '../../theme/tokens.js';
 import { HoursForm } from './hours-form.js';
@@ -94,6 +95,8 @@ function Choices() {
 /** The worksheet of Build: the steps in order, what is done, and how it is built. */
 export function BuildSheet() {
   const { building, steps, done } = useBuilding();
+  const { settled } = useSettledBench();
+  const stops = settled.checks.filter((c) => c.severity === 'stop').length;
   const [shown, show] = useStepShown(steps, done);
   const wrong = new Map(outOfOrder(steps).map((o) => [o.step.id, o]));
   const left = steps.filter((s) => !done.has(s.id));
@@ -109,6 +112,11 @@ export function BuildSheet() {
           {gone > 0 ? ` ${gone} that ${gone === 1 ? 'was' : 'were'} done ${gone === 1 ? 'is' : 'are'} no longer in the plan; ${gone === 1 ? 'it stays' : 'they stay'} in the log.` : ''}
         </Faint>
       </header>
+      {stops > 0 ? (
+        <Fault role="alert" style={{ marginBottom: 10 }}>
+          {stops} {stops === 1 ? 'check stops' : 'checks stop'} the build: settle {stops === 1 ? 'it' : 'them'} before you cut.
+        </Fault>
+      ) : null}
       <List aria-label="Steps">
         {steps.map((step, i) => {
           const out = wrong.get(step.id);

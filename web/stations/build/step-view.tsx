@@ -78,6 +78,7 @@ export function StepView({ step, show }: { step: Step; show: (id: string) => voi
   const precision = usePrecision();
   const at = steps.indexOf(step);
   const fresh = useMemo(() => new Set(step.parts), [step]);
+  const all = useMemo(() => settled.parts.map((p) => p.id), [settled]);
   const letterOf = useMemo(() => new Map(settled.parts.map((p) => [p.id, p.letter])), [settled]);
   const letters = (ids: readonly string[]) => lettersText(ids.flatMap((id) => letterOf.get(id) ?? []));
   const out = outOfOrder(steps).find((o) => o.step.id === step.id);
@@ -117,15 +118,17 @@ export function StepView({ step, show }: { step: Step; show: (id: string) => voi
           </Button>
         </Fault>
       ) : null}
-      {step.standing.length > 0 ? (
-        <StepDrawing
-          solution={settled}
-          ids={step.standing}
-          fresh={fresh}
-          stands={stands}
-          label={`What is put together by step ${at + 1}${stands === 'upright' ? '' : `, ${stands}`}`}
-        />
-      ) : null}
+      <StepDrawing
+        solution={settled}
+        ids={step.standing.length > 0 ? step.standing : all}
+        fresh={fresh}
+        stands={stands}
+        label={
+          step.standing.length > 0
+            ? `What is put together by step ${at + 1}${stands === 'upright' ? '' : `, ${stands}`}`
+            : `The parts of step ${at + 1}, in their places`
+        }
+      />
       {step.cautions.map((text) => (
         <Caution key={text}>{text}</Caution>
       ))}

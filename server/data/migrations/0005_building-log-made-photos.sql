@@ -28,6 +28,17 @@ CREATE TABLE "made" (
 	CONSTRAINT "made_project_id_id_pk" PRIMARY KEY("project_id","id")
 );
 --> statement-breakpoint
+CREATE TABLE "photos" (
+	"project_id" text NOT NULL,
+	"id" text NOT NULL,
+	"bytes" "bytea" NOT NULL,
+	"width" integer NOT NULL,
+	"height" integer NOT NULL,
+	"created_at" timestamp with time zone DEFAULT now() NOT NULL,
+	CONSTRAINT "photos_project_id_id_pk" PRIMARY KEY("project_id","id")
+);
+--> statement-breakpoint
 ALTER TABLE "buildings" ADD CONSTRAINT "buildings_project_id_projects_id_fk" FOREIGN KEY ("project_id") REFERENCES "public"."projects"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "log" ADD CONSTRAINT "log_project_id_projects_id_fk" FOREIGN KEY ("project_id") REFERENCES "public"."projects"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE "made" ADD CONSTRAINT "made_project_id_projects_id_fk" FOREIGN KEY ("project_id") REFERENCES "public"."projects"("id") ON DELETE cascade ON UPDATE no action;
+ALTER TABLE "made" ADD CONSTRAINT "made_project_id_projects_id_fk" FOREIGN KEY ("project_id") REFERENCES "public"."projects"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "photos" ADD CONSTRAINT "photos_project_id_projects_id_fk" FOREIGN KEY ("project_id") REFERENCES "public"."projects"("id") ON DELETE cascade ON UPDATE no action;

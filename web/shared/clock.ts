@@ -1,4 +1,4 @@
-import type { Hours } from '../../../core/build/index.js';
+import type { Hours } from '../../core/build/index.js';
 
 /** The day that it is here, such as 2026-05-04. */
 export function today(now = new Date()): string {

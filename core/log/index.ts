@@ -1,0 +1,2 @@
+export * from './learnt.js';
+export * from './owner.js';
