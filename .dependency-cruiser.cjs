@@ -46,7 +46,7 @@ const upwards = [
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
-    { name: 'core-stands-alone', severity: 'error', from: { path: '^core/' }, to: { path: '^(server|web|cli|demo|e2e|bench)/' } },
+    { name: 'core-stands-alone', severity: 'error', from: { path: '^core/' }, to: { path: '^(server|web|cli|demo|e2e|bench|print)/' } },
     {
       name: 'core-has-no-node-and-no-interface',
       severity: 'error',
@@ -60,7 +60,8 @@ module.exports = {
       to: { path: 'node_modules/(react|styled-components|@nestjs|drizzle|@electric)' },
     },
     { name: 'server-and-page-apart', severity: 'error', from: { path: '^server/' }, to: { path: '^web/' } },
-    { name: 'page-and-server-apart', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|cli)/' } },
+    { name: 'page-and-server-apart', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|cli|print)/' } },
+    { name: 'print-knows-the-core-alone', severity: 'error', from: { path: '^print/' }, to: { path: '^(server|web|cli|demo|e2e|bench)/' } },
     {
       name: 'known-packages-only',
       severity: 'error',

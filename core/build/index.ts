@@ -9,3 +9,6 @@ export * from './steps.js';
 export * from './order.js';
 export * from './plan.js';
 export * from './places.js';
+export * from './jigs.js';
+export * from './rework.js';
+export * from './alike-parts.js';

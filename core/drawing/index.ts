@@ -2,3 +2,4 @@ export * from './shapes.js';
 export * from './views.js';
 export * from './solids.js';
 export * from './pictorial.js';
+export * from './full-size.js';

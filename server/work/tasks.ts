@@ -1,16 +1,43 @@
 import { workshopFor } from '../../core/project/index.js';
 import { reportSolution, workshopOf, type ProjectFile } from '../../core/formats/index.js';
+import { buildingOf, jigsOf, inOrder, stepsOf } from '../../core/build/index.js';
+import { fullSizesOf } from '../../core/drawing/index.js';
+import { fullSizePages } from '../../print/tiles.js';
+import { shopSheets } from '../../print/shop-sheets.js';
 import type { Letters } from '../../core/piece/index.js';
-import { lettersOf, solve } from '../../core/solution/index.js';
+import { lettersOf, solve, type Solution } from '../../core/solution/index.js';
+
+function solvedIn(file: ProjectFile, id: string): Solution | null {
+  const kept = file.pieces[id];
+  if (!kept) return null;
+  const shop = workshopFor(workshopOf(file), Object.values(file.readings ?? {}), id, Object.values(file.made ?? {}));
+  return solve(kept.piece, shop, kept.letters);
+}
 
 /** What takes long enough to hold up every other request: each is given plain data and gives plain data back. */
 export const TASKS = {
   /** All that follows from one piece of a project; null where there is no such piece. */
   report(file: ProjectFile, id: string) {
-    const kept = file.pieces[id];
-    if (!kept) return null;
-    const { grid } = kept.piece.rounding ?? file.project.settings.rounding;
-    return reportSolution(solve(kept.piece, workshopFor(workshopOf(file), Object.values(file.readings ?? {}), id, Object.values(file.made ?? {})), kept.letters), grid);
+    const solution = solvedIn(file, id);
+    if (!solution) return null;
+    const { grid } = solution.piece.rounding ?? file.project.settings.rounding;
+    return reportSolution(solution, grid);
+  },
+
+  /** What is taken into the shop for one piece, as PDF; null where there is no such piece. */
+  async sheets(file: ProjectFile, id: string): Promise<Uint8Array | null> {
+    const solution = solvedIn(file, id);
+    if (!solution) return null;
+    const building = Object.values(file.buildings ?? {}).find((b) => b.piece === id) ?? buildingOf(id);
+    return shopSheets({ solution, building, steps: inOrder(stepsOf(solution, building), building) });
+  },
+
+  /** What is worth printing as large as it is of one piece, as PDF in pages; null where there is no such piece. */
+  async fullSize(file: ProjectFile, id: string): Promise<Uint8Array | null> {
+    const solution = solvedIn(file, id);
+    if (!solution) return null;
+    const { settings } = file.project;
+    return fullSizePages(solution.piece.name, fullSizesOf(solution, jigsOf(solution, settings), settings));
   },
 
   /** The letters of the parts of every piece of a project, by the ledgers that came with it. */

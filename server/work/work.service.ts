@@ -15,9 +15,9 @@ export class WorkService implements OnApplicationShutdown {
     this.pool = worker === null ? null : new Piscina({ filename: worker, minThreads: 0, maxThreads: 2, idleTimeout: IDLE });
   }
 
-  async run<K extends keyof Tasks>(task: K, ...given: Parameters<Tasks[K]>): Promise<ReturnType<Tasks[K]>> {
+  async run<K extends keyof Tasks>(task: K, ...given: Parameters<Tasks[K]>): Promise<Awaited<ReturnType<Tasks[K]>>> {
     const here = TASKS[task] as (...given: Parameters<Tasks[K]>) => ReturnType<Tasks[K]>;
-    return this.pool ? ((await this.pool.run({ task, given })) as ReturnType<Tasks[K]>) : here(...given);
+    return this.pool ? ((await this.pool.run({ task, given })) as Awaited<ReturnType<Tasks[K]>>) : await here(...given);
   }
 
   async onApplicationShutdown(): Promise<void> {

@@ -1,41 +1,16 @@
 import { useMemo } from 'react';
-import { holeRows, holesOf, type Hole, type HoleRow } from '../../../core/build/index.js';
+import { alikeParts } from '../../../core/build/index.js';
 import { formatLength, mm } from '../../../core/length/index.js';
-import { lettersText, machiningText, type Part } from '../../../core/parts/index.js';
+import { lettersText, type Part } from '../../../core/parts/index.js';
 import type { Solution } from '../../../core/solution/index.js';
 import { usePrecision } from '../../data/project.js';
 import { PartDrawing } from '../../shared/part-drawing.js';
 import { Faint, Table } from '../../shared/ui.js';
 
-/** Parts that are machined and drilled alike, told once. */
-interface Alike {
-  readonly parts: readonly Part[];
-  readonly lines: readonly string[];
-  readonly rows: readonly HoleRow[];
-  readonly holes: readonly Hole[];
-}
-
-function alikeIn(solution: Solution, precision: ReturnType<typeof usePrecision>, only: ReadonlySet<string>): readonly Alike[] {
-  const holes = new Map<string, Hole[]>();
-  for (const hole of holesOf(solution)) holes.set(hole.part, [...(holes.get(hole.part) ?? []), hole]);
-  const found = new Map<string, Alike & { parts: Part[] }>();
-  for (const part of solution.parts) {
-    if (!only.has(part.id)) continue;
-    const own = holes.get(part.id) ?? [];
-    const rows = holeRows(own, part, precision);
-    const lines = [...new Set(part.features.filter((f) => f.kind !== 'hole').map((f) => machiningText(f, part, precision)))];
-    const key = JSON.stringify([part.member.role, part.cut.length.set, part.cut.width.set, lines, rows]);
-    const known = found.get(key);
-    if (known) known.parts.push(part);
-    else found.set(key, { parts: [part], lines, rows, holes: own });
-  }
-  return [...found.values()].filter((a) => a.lines.length > 0 || a.rows.length > 0);
-}
-
 /** Each kind of part with all that is cut into it, and every hole from both ends: what one drills by. */
 export function PartPlaces({ solution, only }: { solution: Solution; only: ReadonlySet<string> }) {
   const precision = usePrecision();
-  const alike = useMemo(() => alikeIn(solution, precision, only), [solution, precision, only]);
+  const alike = useMemo(() => alikeParts(solution, precision, only), [solution, precision, only]);
   const write = (x: number) => formatLength(mm(x), precision);
   if (alike.length === 0) return <Faint>Nothing is cut into these parts.</Faint>;
   return (

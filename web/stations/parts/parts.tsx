@@ -10,7 +10,7 @@ import { massOf } from '../../../core/carry/index.js';
 import { writeMass } from '../../../core/figure/index.js';
 import { usePrecision } from '../../data/project.js';
 import { useBench } from '../../bench/bench.js';
-import { boughtText } from '../../shared/bought-text.js';
+import { boughtText } from '../../../core/formats/bought-text.js';
 import { PartDrawing } from '../../shared/part-drawing.js';
 import { LengthText } from '../../shared/length-text.js';
 import { Sum } from '../../shared/sum.js';

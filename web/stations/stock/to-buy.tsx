@@ -8,7 +8,7 @@ import { goesInCar, shopCuts, shopMoney } from '../../../core/layout/tools.js';
 import { toBuyCsv } from '../../../core/formats/to-buy-csv.js';
 import { formatLength } from '../../../core/length/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
-import { boughtText } from '../../shared/bought-text.js';
+import { boughtText } from '../../../core/formats/bought-text.js';
 import { download, fileName } from '../../shared/download.js';
 import { Button, Faint, Fault, Row, Table } from '../../shared/ui.js';
 import type { Layout } from './layouts.js';

@@ -1,5 +1,5 @@
-import { formatLength, type Length, type Precision } from '../../core/length/index.js';
-import type { Bought } from '../../core/piece/index.js';
+import { formatLength, type Length, type Precision } from '../length/index.js';
+import type { Bought } from '../piece/index.js';
 
 /** How much of a thing, and what it is: "12" and "wood screws No. 8, 40 mm"; of a run its whole length first. */
 export function boughtText({ what, length, thick, count, each }: Bought, precision: Precision): readonly [string, string] {
