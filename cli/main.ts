@@ -20,23 +20,26 @@ export interface Output {
   write(text: string): unknown;
 }
 
-const USAGE = `Usage: ruvok solve|check|parts|stock FILE [--piece ID] [--csv] [--plates] [--together] [--out FOLDER]
+const USAGE = `Usage: ruvok solve|check|parts|stock|build|calendar FILE [--piece ID] [--csv] [--plates] [--together] [--out FOLDER]
 
   solve   everything that follows from each piece: sizes, sums, marks, loads, checks, parts
   check   the checks alone
   parts   the parts alone; with --csv as a table
   stock   the parts laid out on stock, the order of cuts, what to buy
+  build   the steps of building each piece, the settings of tools, every hole from both ends
+  calendar  when the steps of one piece are done, as iCalendar; needs --piece where the file has several
 
   --piece ID   one piece of the file instead of all of them
   --csv        parts as CSV, lengths in the project's unit and in mm
   --plates     with solve: every member that bends as a plate too, which takes a while
   --together   with stock: all pieces cut together, instead of as the file has them
-  --out FOLDER with stock: every layout at full size as SVG and DXF, cuts and what to buy as CSV
+  --out FOLDER with stock: every layout at full size as SVG and DXF, as PDF with its order of cuts, cuts and what to buy as CSV;
+               with build: what is taken into the shop as PDF, and sticks and templates at full size as PDF, SVG and DXF
 
 Exit code: 0 when nothing stops the build, 1 when a check does or a part has no place on stock, 2 for a file or a call that cannot be read.
 `;
 
-const VERBS = ['solve', 'check', 'parts', 'stock'] as const;
+const VERBS = ['solve', 'check', 'parts', 'stock', 'build', 'calendar'] as const;
 type Verb = (typeof VERBS)[number];
 
 /** A call or a file that cannot be used; the command ends with code 2. */
@@ -76,7 +79,8 @@ function readCall(args: readonly string[]): Call {
   if (parsed.values.plates && verb !== 'solve') throw new Refused(`--plates goes with solve\n\n${USAGE}`);
   if (parsed.values.csv && verb !== 'parts') throw new Refused(`--csv goes with parts\n\n${USAGE}`);
   const { piece, csv = false, plates = false, together = false, out } = parsed.values;
-  if ((together || out !== undefined) && verb !== 'stock') throw new Refused(`--together and --out go with stock\n\n${USAGE}`);
+  if (together && verb !== 'stock') throw new Refused(`--together goes with stock\n\n${USAGE}`);
+  if (out !== undefined && verb !== 'stock' && verb !== 'build') throw new Refused(`--out goes with stock and build\n\n${USAGE}`);
   return { verb: verb as Verb, path, piece, csv, plates, together, out };
 }
 
@@ -147,6 +151,15 @@ export function main(args: readonly string[], out: Output, err: Output): number 
       id,
       solution: solve(piece, workshopFor(workshop, readings, id, Object.values(file.made ?? {})), letters),
     }));
+    // Only those who print load what prints.
+    if (call.verb === 'build')
+      return import('./build.js').then(({ buildFile }) => buildFile(file, solutions, call.out, (text) => out.write(text))).catch(failed);
+    if (call.verb === 'calendar') {
+      const [piece, ...more] = solutions;
+      if (!piece || more.length > 0) throw new Refused(`say which piece with --piece; there is: ${Object.keys(file.pieces).join(', ')}\n`);
+      const today = new Date().toISOString().slice(0, 10);
+      return import('./build.js').then(({ calendarFile }) => calendarFile(file, piece, today, (text) => out.write(text))).catch(failed);
+    }
     if (call.csv) {
       solutions.forEach(({ solution }) => out.write(partsCsv(solution.parts, file.project.settings, solution.piece.times)));
     } else {

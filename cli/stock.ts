@@ -36,8 +36,8 @@ export function cuttingsOf(file: ProjectFile, piece: string | undefined, togethe
   return [...kept, ...ids.filter((id) => !taken.has(id)).map(alone)].filter((c) => c.pieces.length > 0);
 }
 
-/** The files of one cutting: each stock at full size as SVG and DXF with its order of cuts, and what to buy. */
-function writeFiles(folder: string, cutting: Cutting, stocks: readonly StockLaid[], file: ProjectFile): void {
+/** The files of one cutting: each stock at full size as SVG and DXF with its order of cuts, all of it as PDF, and what to buy. */
+async function writeFiles(folder: string, cutting: Cutting, stocks: readonly StockLaid[], file: ProjectFile): Promise<void> {
   mkdirSync(folder, { recursive: true });
   const precision = file.project.settings;
   const put = (name: string, text: string) => writeFileSync(join(folder, name), text);
@@ -47,6 +47,9 @@ function writeFiles(folder: string, cutting: Cutting, stocks: readonly StockLaid
     put(`${base}.dxf`, layoutDxf(sheets, marks));
     put(`${base}-cuts.csv`, cutsCsv(sheets, marks, precision));
   }
+  const laid = stocks.map(({ stock, sheets, marks }) => ({ name: stock.name, sheets, marks }));
+  const { layoutPages } = await import('../print/layouts.js');
+  writeFileSync(join(folder, `${fileName(cutting.name)}-layouts.pdf`), await layoutPages(cutting.name, laid, precision));
   put(`${fileName(cutting.name)}-to-buy.csv`, toBuyCsv(woodToBuy(stocks), [], precision));
 }
 
@@ -65,17 +68,21 @@ export async function layOutFile(
   const solved = new Map<string, PieceToCut>();
   const pieceOf = (id: string): PieceToCut => {
     const kept = file.pieces[id] as ProjectFile['pieces'][string];
-    const known = solved.get(id) ?? { id, solution: solve(kept.piece, workshopFor(workshop, readings, id, Object.values(file.made ?? {})), kept.letters) };
+    const known = solved.get(id) ?? {
+      id,
+      solution: solve(kept.piece, workshopFor(workshop, readings, id, Object.values(file.made ?? {})), kept.letters),
+    };
     solved.set(id, known);
     return known;
   };
   let lost = 0;
-  const cuttings = cuttingsOf(file, asked.piece, asked.together).map((cutting) => {
+  const cuttings: object[] = [];
+  for (const cutting of cuttingsOf(file, asked.piece, asked.together)) {
     const stocks = layCutting(cutting, cutting.pieces.map(pieceOf), file.project.settings, programSolver);
     lost += stocks.reduce((n, s) => n + s.answer.missing.length, 0);
-    if (asked.out !== undefined) writeFiles(asked.out, cutting, stocks, file);
-    return reportCutting(cutting, stocks);
-  });
+    if (asked.out !== undefined) await writeFiles(asked.out, cutting, stocks, file);
+    cuttings.push(reportCutting(cutting, stocks));
+  }
   write(`${JSON.stringify({ project: file.project.name, cuttings }, null, 2)}\n`);
   return lost > 0 ? 1 : 0;
 }

@@ -30,6 +30,6 @@ export default defineConfig({
   root,
   plugins: [readyMade()],
   // The solver finds what it is made of beside itself.
-  ssr: { noExternal: true, external: ['highs'] },
+  ssr: { noExternal: true, external: ['highs', 'pdfkit', 'qrcode', 'ics'] },
   build: { ssr: 'build/node/cli/entry.js', outDir: 'build/cli', emptyOutDir: true, minify: true, target: 'node20' },
 });

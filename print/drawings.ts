@@ -74,19 +74,15 @@ export function drawPart(
     if (h.on === 'down') pdf.dash(1, { space: 1 });
     pdf.lineWidth(0.5).circle(x, y, r).stroke('black').undash();
   }
-  paper
-    .at('bold', 9)
-    .text(formatLength(part.length.value, precision), left * PT, (top - 5) * PT, {
-      width: l * scale * PT,
-      align: 'center',
-      lineBreak: false,
-    });
-  paper
-    .at('bold', 9)
-    .text(formatLength(part.width.value, precision), paper.left * PT, (top + (w * scale) / 2 - 1.5) * PT, {
-      width: 11 * PT,
-      align: 'right',
-      lineBreak: false,
-    });
+  paper.at('bold', 9).text(formatLength(part.length.value, precision), left * PT, (top - 5) * PT, {
+    width: l * scale * PT,
+    align: 'center',
+    lineBreak: false,
+  });
+  paper.at('bold', 9).text(formatLength(part.width.value, precision), paper.left * PT, (top + (w * scale) / 2 - 1.5) * PT, {
+    width: 11 * PT,
+    align: 'right',
+    lineBreak: false,
+  });
   return w * scale + 8;
 }
