@@ -1,12 +1,12 @@
-import { Controller, Get, Inject, Module, Param, Res } from '@nestjs/common';
+import { Controller, Get, Inject, Module, Param, Query, Res } from '@nestjs/common';
 import type { Response } from 'express';
-import { ApiProduces, ApiTags } from '@nestjs/swagger';
+import { ApiProduces, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { pieceSchema } from '../../core/kinds/index.js';
 import { recordController } from '../records/record.controller.js';
 import { RecordsModule } from '../records/records.module.js';
 import { WorkService } from '../work/work.service.js';
 import { Answers, listOf, object } from '../problems/answers.js';
-import { notFound } from '../problems/problem.js';
+import { badInput, notFound } from '../problems/problem.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
 
 class PiecesController extends recordController('pieces', pieceSchema) {}
@@ -58,12 +58,22 @@ class PrintsController {
   @Get('full-size.pdf')
   @ApiProduces('application/pdf')
   @Answers('Sticks, outlines and templates as large as they are, in pages that are laid on each other', PDF)
-  fullSize(@Param('project') project: string, @Param('id') id: string, @Res() res: Response): Promise<void> {
-    return this.print('fullSize', project, id, res);
+  @ApiQuery({ name: 'jig', required: false, description: 'Which of its jigs, counted from 0; all of them where it is left out' })
+  fullSize(
+    @Param('project') project: string,
+    @Param('id') id: string,
+    @Query('jig') jig: string | undefined,
+    @Res() res: Response,
+  ): Promise<void> {
+    const only = jig === undefined ? undefined : Number(jig);
+    if (only !== undefined && !Number.isInteger(only))
+      throw badInput([{ path: '/jig', message: 'this is no number', given: jig, accepted: 'a whole number from 0' }]);
+    return this.print('fullSize', project, id, res, only);
   }
 
-  private async print(what: 'sheets' | 'fullSize', project: string, id: string, res: Response): Promise<void> {
-    const bytes = await this.work.run(what, fileOf(await this.records.workbench(project)), id);
+  private async print(what: 'sheets' | 'fullSize', project: string, id: string, res: Response, only?: number): Promise<void> {
+    const file = fileOf(await this.records.workbench(project));
+    const bytes = what === 'sheets' ? await this.work.run('sheets', file, id) : await this.work.run('fullSize', file, id, only);
     if (!bytes) throw notFound(`piece ${id}`);
     const name = `${id}${what === 'sheets' ? '' : '-full-size'}.pdf`;
     res

@@ -33,11 +33,12 @@ export const TASKS = {
   },
 
   /** What is worth printing as large as it is of one piece, as PDF in pages; null where there is no such piece. */
-  async fullSize(file: ProjectFile, id: string): Promise<Uint8Array | null> {
+  async fullSize(file: ProjectFile, id: string, only?: number): Promise<Uint8Array | null> {
     const solution = solvedIn(file, id);
     if (!solution) return null;
     const { settings } = file.project;
-    return fullSizePages(solution.piece.name, fullSizesOf(solution, jigsOf(solution, settings), settings));
+    const jigs = jigsOf(solution, settings).filter((_, i) => only === undefined || i === only);
+    return fullSizePages(solution.piece.name, fullSizesOf(solution, jigs, settings));
   },
 
   /** The letters of the parts of every piece of a project, by the ledgers that came with it. */

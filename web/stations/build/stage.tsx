@@ -3,9 +3,11 @@ import { Printer } from 'lucide-react';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { useSettledBench } from '../../bench/bench.js';
+import { useProject } from '../../data/project.js';
 import { Button, Faint, Row } from '../../shared/ui.js';
 import { ViewTab } from '../../shared/view-tab.js';
 import { CutParts } from './cut-parts.js';
+import { JigsView } from './jigs-view.js';
 import { PartPlaces } from './part-places.js';
 import { PlanView } from './plan-view.js';
 import { StepView } from './step-view.js';
@@ -24,6 +26,7 @@ const Area = styled.div`
 const VIEWS = [
   { id: 'steps', label: 'Steps' },
   { id: 'places', label: 'Parts set out' },
+  { id: 'jigs', label: 'Jigs' },
   { id: 'plan', label: 'When' },
   { id: 'cut', label: 'What is cut' },
 ] as const;
@@ -31,7 +34,8 @@ type Shown = (typeof VIEWS)[number]['id'];
 
 /** The steps one by one, the parts as they are set out, when it is done, and what is cut. */
 export function BuildStage() {
-  const { settled } = useSettledBench();
+  const { settled, pieceId } = useSettledBench();
+  const { id } = useProject();
   const { steps, done } = useBuilding();
   const [step, show] = useStepShown(steps, done);
   const [params, setParams] = useSearchParams();
@@ -58,8 +62,11 @@ export function BuildStage() {
             {v.label}
           </ViewTab>
         ))}
-        <Button style={{ marginLeft: 'auto' }} onPress={() => window.print()}>
-          <Printer aria-hidden /> Print
+        <Button
+          style={{ marginLeft: 'auto' }}
+          onPress={() => window.open(`/api/projects/${id}/pieces/${pieceId}/sheets.pdf`, '_blank', 'noopener')}
+        >
+          <Printer aria-hidden /> Shop sheets
         </Button>
       </Row>
       <Area>
@@ -67,6 +74,8 @@ export function BuildStage() {
           <Faint>There are no parts to build from yet.</Faint>
         ) : view === 'places' ? (
           <PartPlaces solution={settled} only={all} />
+        ) : view === 'jigs' ? (
+          <JigsView />
         ) : view === 'plan' ? (
           <PlanView />
         ) : view === 'cut' ? (
