@@ -23,6 +23,7 @@ const PAGE = [
   ['bench'],
   ['kinds', 'proposal', 'solid'],
   ['stations'],
+  ['phone'],
   ['shed', 'stockroom', 'things', 'people', 'settings', 'handbook'],
 ];
 

@@ -17,6 +17,7 @@ import { PiecesModule } from './pieces/pieces.module.js';
 import { ProjectsModule } from './projects/projects.module.js';
 import { ReadingsModule } from './readings/readings.module.js';
 import { DiskGuard } from './records/disk.guard.js';
+import { ShopModule } from './shop/shop.module.js';
 import { SlidesModule } from './slides/slides.module.js';
 import { StockModule } from './stock/stock.module.js';
 import { WorkService } from './work/work.service.js';
@@ -36,6 +37,7 @@ const RESOURCES = [
   ReadingsModule,
   MadeModule,
   PhotosModule,
+  ShopModule,
   HistoryModule,
   HealthModule,
 ];

@@ -14,6 +14,8 @@ import type { Database } from './data/database.js';
 import { policy, servePage } from './page.js';
 import { PROBLEM } from './problems/answers.js';
 import { MOST_BYTES } from './photos/picture.js';
+import { gate } from './shop/gate.js';
+import { ShopService } from './shop/shop.service.js';
 import { ProblemFilter } from './problems/problem.filter.js';
 
 const DOCS = '/api/docs';
@@ -36,6 +38,7 @@ export async function buildApp(config: Config, db: Database, log: Logger): Promi
     res.locals['nonce'] = nonce;
     return helmet({ contentSecurityPolicy: policy(`'nonce-${nonce}'`), strictTransportSecurity: false })(req, res, next);
   });
+  app.use(gate(app.get(ShopService)));
   app.use(compression());
   if (config.webFolder) app.use(servePage(config.webFolder));
   app.use('/api/projects/files', json({ limit: '12mb' }));

@@ -16,6 +16,8 @@ export interface Config {
   /** Requests of one address in a minute; far past what a person at the bench makes. */
   readonly perMinute: number;
   readonly logLevel: string;
+  /** Whether phones in the same network are let in once they are paired. */
+  readonly shop: boolean;
 }
 
 const DEFAULT_PORT = 4170;
@@ -40,6 +42,7 @@ export function readConfig(env: NodeJS.ProcessEnv, args: readonly string[], buil
     leastFree,
     perMinute,
     logLevel: env['RUVOK_LOG'] ?? 'warn',
+    shop: args.includes('--shop'),
   };
 }
 

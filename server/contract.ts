@@ -6,7 +6,17 @@ import { openDatabase } from './data/database.js';
 /** The contract of the server, as it is published: what it is asked, what it answers, and how it tells an error. */
 export async function contract(): Promise<OpenAPIObject> {
   const database = await openDatabase(null);
-  const config = { dataFolder: '', port: 0, demo: false, webFolder: null, worker: null, leastFree: 0, perMinute: 1, logLevel: 'silent' };
+  const config = {
+    dataFolder: '',
+    port: 0,
+    demo: false,
+    webFolder: null,
+    worker: null,
+    leastFree: 0,
+    perMinute: 1,
+    logLevel: 'silent',
+    shop: false,
+  };
   const app = await buildApp(config, database.db, pino({ level: 'silent' }));
   await app.init();
   const document = contractOf(app);

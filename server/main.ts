@@ -1,4 +1,5 @@
 import { existsSync } from 'node:fs';
+import type { NestExpressApplication } from '@nestjs/platform-express';
 import pino from 'pino';
 import { readConfig } from './config.js';
 import { FolderInUse, holdFolder } from './data/lock.js';
@@ -6,6 +7,16 @@ import { openDatabase } from './data/database.js';
 import { PAGE, WORKER } from './places.js';
 
 const whereBuilt = (path: string) => (existsSync(path) ? path : null);
+
+/** What a phone is opened with: the addresses of this machine, the code, and both as a picture to take. */
+async function toldToPhones(app: NestExpressApplication, port: number): Promise<string> {
+  const [{ ShopService, addressesHere }, { default: QRCode }] = await Promise.all([import('./shop/shop.service.js'), import('qrcode')]);
+  const { code } = app.get(ShopService);
+  const [first, ...more] = addressesHere().map((a) => `http://${a}:${port}/pair`);
+  if (!first) return 'No network was found that a phone could reach this machine by.\n';
+  const picture = await QRCode.toString(`${first}#${code}`, { type: 'terminal', small: true });
+  return `For phones in the same network: ${[first, ...more].join(', ')}\nThe code is ${code}. Anyone in this network can ask to be paired; whoever has the code is let in.\n${picture}\n`;
+}
 
 async function start(): Promise<void> {
   const config = readConfig(process.env, process.argv.slice(2), { webFolder: whereBuilt(PAGE), worker: whereBuilt(WORKER) });
@@ -28,9 +39,10 @@ async function start(): Promise<void> {
   process.once('SIGINT', () => void stop());
   process.once('SIGTERM', () => void stop());
 
-  await app.listen(config.port, '127.0.0.1');
+  await app.listen(config.port, config.shop ? '0.0.0.0' : '127.0.0.1');
   const address = app.getHttpServer().address() as { port: number };
   process.stdout.write(`Ruvok is at http://127.0.0.1:${address.port}/\n`);
+  if (config.shop) process.stdout.write(await toldToPhones(app, address.port));
 }
 
 start().catch((error: unknown) => {

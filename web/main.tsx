@@ -39,6 +39,9 @@ function Missing({ children }: { children: ReactNode }) {
   );
 }
 
+const Pair = fetched(() => import('./phone/pair.js').then((m) => m.Pair));
+const BenchOnPhone = fetched(() => import('./phone/bench-page.js').then((m) => m.BenchOnPhone));
+
 const NoticeBar = fetched(() => import('./shared/notice-bar.js').then((m) => m.NoticeBar));
 const TroubleDialog = fetched(() => import('./shared/trouble-dialog.js').then((m) => m.TroubleDialog));
 
@@ -84,6 +87,14 @@ function App() {
           </Suspense>
         }
       />
+      <Route
+        path="pair"
+        element={
+          <Suspense fallback={<Page role="status">Opening…</Page>}>
+            <Pair />
+          </Suspense>
+        }
+      />
       <Route path="p/:project" element={<ProjectRoute />}>
         <Route index element={<Shed />} />
         <Route path="stock" element={<Stockroom />} />
@@ -92,6 +103,7 @@ function App() {
         <Route path="settings" element={<ProjectSettings />} />
         <Route path="handbook" element={<Navigate to="sag" replace relative="path" />} />
         <Route path="handbook/:page" element={<Handbook />} />
+        <Route path="pieces/:piece/bench" element={<BenchOnPhone />} />
         <Route path="pieces/:piece/:station?" element={<PiecePage />} />
       </Route>
       <Route path="*" element={<Missing>There is no such page.</Missing>} />

@@ -110,8 +110,9 @@ export function recessSetups(works: readonly RecessWork[], parts: ReadonlyMap<st
     const [{ work, part, cutting }] = alike as [(typeof all)[number]];
     const { recess } = work;
     const count = alike.length;
-    const what = `${recess.kind}${count === 1 ? '' : 's'}`;
-    const place = say`${len(cutting.at)} from the ${edgeName(part.member, cutting.from)}`;
+    const what = count === 1 ? recess.kind : recess.kind === 'notch' ? 'notches' : `${recess.kind}s`;
+    const edge = edgeName(part.member, cutting.from);
+    const place = cutting.at > 0 ? say`${len(cutting.at)} from the ${edge}` : say`at the ${edge}`;
     if (recess.kind === 'notch') {
       minutes += TAKES.setDrill + count * TAKES.shape;
       return { says: say`${count} ${what} ${len(cutting.width)} wide, ${place}: sawn out`, parts: partsIn(alike.map((a) => a.work)), count };

@@ -56,6 +56,14 @@ export const photos = pgTable(
   (t) => [primaryKey({ columns: [t.projectId, t.id] })],
 );
 
+/** Phones that were paired: what is kept of their token cannot be read back. */
+export const phones = pgTable('phones', {
+  id: text('id').primaryKey(),
+  hash: text('hash').notNull(),
+  name: text('name').notNull(),
+  pairedAt: timestamp('paired_at', { withTimezone: true }).notNull().defaultNow(),
+});
+
 /** Every committed edit, with what was there before and after it; undo and redo walk along it. */
 export const changes = pgTable(
   'changes',

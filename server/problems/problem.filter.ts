@@ -21,9 +21,17 @@ export function saysDiskFull(error: unknown): boolean {
   return /ENOSPC|No space left|53100|disk.?full/i.test(messagesOf(error));
 }
 
+const TOO_LARGE: Problem = {
+  type: 'about:blank',
+  title: 'Too large',
+  status: 413,
+  detail: 'What was sent is too large; at most 12 MB is accepted for a file, 25 MB for a photo and 2 MB for anything else.',
+};
+
 function fromHttp(error: HttpException): Problem {
   const status = error.getStatus();
-  const titles: Readonly<Record<number, string>> = { 400: 'Bad request', 404: 'Not found', 413: 'Too large', 429: 'Too many requests' };
+  if (status === TOO_LARGE.status) return TOO_LARGE;
+  const titles: Readonly<Record<number, string>> = { 400: 'Bad request', 404: 'Not found', 429: 'Too many requests' };
   return { type: 'about:blank', title: titles[status] ?? 'Error', status, detail: error.message };
 }
 
@@ -31,12 +39,7 @@ function fromHttp(error: HttpException): Problem {
 function fromParser(error: unknown): Problem | null {
   const { type, status } = error as { type?: unknown; status?: unknown };
   if (type === 'entity.too.large') {
-    return {
-      type: 'about:blank',
-      title: 'Too large',
-      status: 413,
-      detail: 'What was sent is too large; at most 12 MB is accepted for a file, 25 MB for a photo and 2 MB for anything else.',
-    };
+    return TOO_LARGE;
   }
   if (typeof type === 'string' && type.startsWith('entity.'))
     return { type: 'about:blank', title: 'Bad request', status: 400, detail: 'What was sent breaks off or is not JSON.' };

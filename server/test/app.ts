@@ -30,6 +30,7 @@ export async function startApp(extra: Partial<Config> = {}): Promise<TestApp> {
     leastFree: 0,
     perMinute: 1500,
     logLevel: 'silent',
+    shop: false,
     ...extra,
   };
   const app = await buildApp(config, database.db, pino({ level: 'silent' }));

@@ -110,6 +110,14 @@ export interface HistoryAnswer {
   } | null;
 }
 
+/** Whether phones can be paired, how, and which are. */
+export interface Shop {
+  readonly on: boolean;
+  readonly code: string | null;
+  readonly addresses: readonly string[];
+  readonly phones: readonly { readonly id: string; readonly name: string; readonly pairedAt: string }[];
+}
+
 export const api = {
   projects: () => call<Versioned<Project>[]>('GET', '/projects'),
   createProject: (id: string, data: Project) => call<Versioned<Project>>('POST', '/projects', { id, data }),
@@ -128,6 +136,11 @@ export const api = {
   make: (project: string, id: string, data: MadePart) => call<Versioned<MadePart>>('POST', `/projects/${project}/made`, { id, data }),
   keepPhoto: (project: string, id: string, photo: Blob) =>
     call<{ id: string; width: number; height: number }>('POST', `/projects/${project}/photos?id=${id}`, photo),
+  tick: (project: string, piece: string, tick: { readonly step: string; readonly at: string; readonly done: boolean }) =>
+    call<Versioned<Building>>('POST', `/projects/${project}/pieces/${piece}/steps`, tick),
+  shop: () => call<Shop>('GET', '/shop'),
+  pair: (code: string, name: string) => call<{ id: string; name: string }>('POST', '/shop/pair', { code, name }),
+  letGo: (phone: string) => call<void>('DELETE', `/shop/phones/${phone}`),
   remove: (project: string, kind: Kind, id: string, version: number) =>
     call<void>('DELETE', `/projects/${project}/${kind}/${id}?version=${version}`),
   history: (project: string, scope: readonly string[]) =>

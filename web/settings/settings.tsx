@@ -6,6 +6,7 @@ import { NAMED_LIMITS } from '../../core/carry/index.js';
 import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { Header } from '../shared/header.js';
+import { Phones } from '../phone/phones.js';
 import { ToolsForm } from './tools-form.js';
 import { WhatItDoes } from './what-it-does.js';
 import { LengthField } from '../shared/length-field.js';
@@ -134,6 +135,7 @@ export function ProjectSettings() {
           </Grid>
         </Section>
         <ToolsForm settings={settings} onSave={save} />
+        <Phones />
       </Page>
     </>
   );

@@ -15,7 +15,7 @@ function changed(tools: Tools, patch: { readonly [K in keyof Tools]?: Tools[K] |
 export function ToolsForm({ settings, onSave }: { settings: Settings; onSave: (patch: Partial<Settings>) => void }) {
   const precision = usePrecision();
   const { tools = {} } = settings;
-  const { shop, car, keep = USUAL_KEEP } = tools;
+  const { shop, car, clamps, keep = USUAL_KEEP } = tools;
   const save = (patch: { readonly [K in keyof Tools]?: Tools[K] | undefined }) => onSave({ tools: changed(tools, patch) });
   const size = (metric: number, imperial: number): Length => (precision.unit === 'mm' ? mm(metric) : inch(imperial));
   const limit = (key: 'fence' | 'guide' | 'mitre', label: string) => (
@@ -58,6 +58,28 @@ export function ToolsForm({ settings, onSave }: { settings: Settings; onSave: (p
           precision={precision}
           onCommit={(width) => width !== null && save({ keep: { ...keep, width } })}
         />
+        <WideTick isSelected={tools.router !== false} onChange={(has) => save({ router: has ? undefined : false })}>
+          There is a router; without one, grooves are sawn and cleared with a chisel
+        </WideTick>
+        <NumberBox
+          value={clamps?.count ?? NaN}
+          minValue={0}
+          maxValue={200}
+          onChange={(n) =>
+            save({ clamps: Number.isFinite(n) ? { count: Math.round(n), reach: clamps?.reach ?? size(1000, 40) } : undefined })
+          }
+        >
+          <FieldLabel>Clamps</FieldLabel>
+          <Input />
+        </NumberBox>
+        {clamps ? (
+          <LengthField
+            label="The longest of them opens to"
+            value={clamps.reach}
+            precision={precision}
+            onCommit={(reach) => reach !== null && save({ clamps: { ...clamps, reach } })}
+          />
+        ) : null}
         <WideTick
           isSelected={shop !== undefined}
           onChange={(has) => save({ shop: has ? { free: 3, each: 1, least: size(200, 8) } : undefined })}

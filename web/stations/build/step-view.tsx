@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp } from 'lucide-react';
 import { Input } from 'react-aria-components';
+import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { movedBy, outOfOrder, timeText, waitText, type Building, type Step } from '../../../core/build/index.js';
 import { writeSentence } from '../../../core/figure/index.js';
@@ -74,7 +75,8 @@ function DoneField({ step, reckoned }: { step: Step; reckoned: number }) {
 /** One step: what it looks like, its settings, what is done, what to look out for. */
 export function StepView({ step, show }: { step: Step; show: (id: string) => void }) {
   const { building, steps, pace, change } = useBuilding();
-  const { settled } = useSettledBench();
+  const { settled, pieceId } = useSettledBench();
+  const { project } = useParams();
   const precision = usePrecision();
   const at = steps.indexOf(step);
   const fresh = useMemo(() => new Set(step.parts), [step]);
@@ -97,6 +99,7 @@ export function StepView({ step, show }: { step: Step; show: (id: string) => voi
           <Button data-quiet isDisabled={at >= steps.length - 1} onPress={() => move(1)} aria-label="Do this step later">
             <ArrowDown aria-hidden />
           </Button>
+          <Link to={`/p/${project}/pieces/${pieceId}/bench?step=${encodeURIComponent(step.id)}`}>At the bench</Link>
           <Button isDisabled={at <= 0} onPress={() => show(steps[at - 1]?.id ?? step.id)}>
             <ArrowLeft aria-hidden /> Before
           </Button>

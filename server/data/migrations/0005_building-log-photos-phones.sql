@@ -28,6 +28,13 @@ CREATE TABLE "made" (
 	CONSTRAINT "made_project_id_id_pk" PRIMARY KEY("project_id","id")
 );
 --> statement-breakpoint
+CREATE TABLE "phones" (
+	"id" text PRIMARY KEY NOT NULL,
+	"hash" text NOT NULL,
+	"name" text NOT NULL,
+	"paired_at" timestamp with time zone DEFAULT now() NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE "photos" (
 	"project_id" text NOT NULL,
 	"id" text NOT NULL,

@@ -1,0 +1,47 @@
+import type { NextFunction, Request, Response } from 'express';
+import type { ShopService } from './shop.service.js';
+
+const HERE: ReadonlySet<string> = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
+
+/** The cookie that a phone is known by. */
+export const COOKIE = 'ruvok_phone';
+
+/** Whether a request comes from this machine, to its own address. */
+export function isDesk({ socket }: Request): boolean {
+  return HERE.has(socket.remoteAddress ?? '') && HERE.has(socket.localAddress ?? '');
+}
+
+/** The token that a request carries, if any. */
+export function tokenIn(req: Request): string | undefined {
+  const found = (req.headers.cookie ?? '').split(';').map((c) => c.trim().split('='));
+  return found.find(([name]) => name === COOKIE)?.[1];
+}
+
+/** What one needs to be let in, and nothing else: the page that asks for the code, and what it is made of. */
+function isDoor(req: Request): boolean {
+  if (req.method === 'POST') return req.path === '/api/shop/pair';
+  return req.method === 'GET' && (req.path === '/pair' || /^\/(assets\/[\w.-]+|[\w-]+\.(svg|png|ico|webmanifest))$/.test(req.path));
+}
+
+/** Whether a phone may ask this: which phones there are is the desk's to say. */
+const isForDesk = (req: Request) => req.path.startsWith('/api/shop');
+
+/**
+ * Lets in this machine and the phones that were paired; everything else is refused. A server that listens to this machine
+ * alone lets everything pass.
+ */
+export function gate(shop: ShopService) {
+  return (req: Request, res: Response, next: NextFunction): void => {
+    if (!shop.isOpen || isDesk(req) || isDoor(req)) return next();
+    const isPhone = shop.phoneOf(tokenIn(req)) !== undefined;
+    if (isPhone && !isForDesk(req)) return next();
+    if (!isPhone && req.method === 'GET' && !req.path.startsWith('/api')) return res.redirect(302, '/pair');
+    const [status, detail] = isPhone
+      ? [403, 'Only the desk does this.']
+      : [401, 'This phone is not paired. Open /pair and give the code that stands on the page of the desk.'];
+    res
+      .status(status)
+      .type('application/problem+json')
+      .send(JSON.stringify({ type: 'about:blank', title: 'Not let in', status, detail, instance: req.originalUrl }));
+  };
+}

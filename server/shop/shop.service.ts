@@ -1,0 +1,93 @@
+import { networkInterfaces } from 'node:os';
+import { Inject, Injectable, type OnModuleInit } from '@nestjs/common';
+import { eq } from 'drizzle-orm';
+import { CONFIG, type Config } from '../config.js';
+import { DATABASE, type Database } from '../data/database.js';
+import { phones } from '../data/schema.js';
+import { ProblemException, notFound } from '../problems/problem.js';
+import { Pairing, hashOf } from './pairing.js';
+
+/** A phone that was let in. */
+export interface Phone {
+  readonly id: string;
+  readonly name: string;
+  readonly pairedAt: string;
+}
+
+/** Under which addresses others in the same network reach this machine. */
+export function addressesHere(): readonly string[] {
+  return Object.values(networkInterfaces())
+    .flat()
+    .flatMap((n) => (n && !n.internal && n.family === 'IPv4' ? [n.address] : []));
+}
+
+/** Which phones are let in, and the code that lets one in. */
+@Injectable()
+export class ShopService implements OnModuleInit {
+  private readonly pairing = new Pairing();
+  private readonly known = new Map<string, Phone>();
+
+  constructor(
+    @Inject(CONFIG) private readonly config: Config,
+    @Inject(DATABASE) private readonly db: Database,
+  ) {}
+
+  async onModuleInit(): Promise<void> {
+    for (const p of await this.db.select().from(phones))
+      this.known.set(p.hash, { id: p.id, name: p.name, pairedAt: p.pairedAt.toISOString() });
+  }
+
+  get isOpen(): boolean {
+    return this.config.shop;
+  }
+
+  get code(): string {
+    return this.pairing.code;
+  }
+
+  /** The phone that a token was given to; undefined for one that is not let in. */
+  phoneOf(token: string | undefined): Phone | undefined {
+    return token === undefined ? undefined : this.known.get(hashOf(token));
+  }
+
+  all(): readonly Phone[] {
+    return [...this.known.values()];
+  }
+
+  /** @throws ProblemException 403 for a wrong code, 429 when codes were tried too often */
+  async pair(code: string, name: string): Promise<{ readonly token: string; readonly phone: Phone }> {
+    const tried = this.pairing.try(code);
+    if ('why' in tried) {
+      const seconds = Math.ceil(tried.wait / 1000);
+      throw new ProblemException(
+        tried.why === 'wrong'
+          ? {
+              type: 'urn:ruvok:problem:wrong-code',
+              title: 'Wrong code',
+              status: 403,
+              detail: 'That is not the code. It stands on the page of the desk, under Settings.',
+            }
+          : {
+              type: 'urn:ruvok:problem:too-often',
+              title: 'Too often',
+              status: 429,
+              detail: `Too many wrong codes: no code is taken for ${seconds} seconds, and there is a new one on the page of the desk.`,
+            },
+      );
+    }
+    const hash = hashOf(tried.token);
+    const id = hash.slice(0, 12);
+    const [row] = await this.db.insert(phones).values({ id, hash, name }).returning();
+    const phone: Phone = { id, name, pairedAt: (row?.pairedAt ?? new Date()).toISOString() };
+    this.known.set(hash, phone);
+    return { token: tried.token, phone };
+  }
+
+  /** @throws ProblemException 404 when there is no such phone */
+  async letGo(id: string): Promise<void> {
+    const found = [...this.known].find(([, p]) => p.id === id);
+    if (!found) throw notFound(`phone ${id}`);
+    await this.db.delete(phones).where(eq(phones.id, id));
+    this.known.delete(found[0]);
+  }
+}

@@ -1,0 +1,53 @@
+import { useState } from 'react';
+import { TextField } from 'react-aria-components';
+import { useNavigate } from 'react-router';
+import { api } from '../data/api.js';
+import { Page } from '../shared/plain.js';
+import { Button, Faint, Fault, FieldLabel, TextInput } from '../shared/ui.js';
+
+/** Asks a phone for the code that stands on the page of the desk. */
+export function Pair() {
+  const navigate = useNavigate();
+  const [code, setCode] = useState(() => window.location.hash.slice(1).replace(/\D/g, '').slice(0, 6));
+  const [name, setName] = useState('Phone in the shop');
+  const [wrong, setWrong] = useState('');
+  const [busy, setBusy] = useState(false);
+  const send = async () => {
+    setBusy(true);
+    setWrong('');
+    try {
+      await api.pair(code, name.trim() || 'A phone');
+      void navigate('/', { replace: true });
+    } catch (error) {
+      setWrong((error as Error).message);
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <Page>
+      <h1>Pair this phone</h1>
+      <form
+        style={{ display: 'grid', gap: 14, maxWidth: 360, marginTop: 14 }}
+        onSubmit={(e) => {
+          e.preventDefault();
+          void send();
+        }}
+      >
+        <TextField value={code} onChange={setCode}>
+          <FieldLabel>The six figures on the page of the desk</FieldLabel>
+          <TextInput inputMode="numeric" autoComplete="one-time-code" maxLength={6} style={{ fontSize: 28, letterSpacing: 6 }} />
+        </TextField>
+        <TextField value={name} onChange={setName}>
+          <FieldLabel>What this phone is called</FieldLabel>
+          <TextInput maxLength={60} />
+        </TextField>
+        {wrong ? <Fault role="alert">{wrong}</Fault> : null}
+        <Button type="submit" isDisabled={busy || !/^\d{6}$/.test(code)} style={{ minHeight: 56 }}>
+          Pair it
+        </Button>
+        <Faint>It stays paired until it is let go at the desk.</Faint>
+      </form>
+    </Page>
+  );
+}

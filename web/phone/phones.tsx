@@ -1,0 +1,90 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { api } from '../data/api.js';
+import { TakeOut } from '../shared/take-out.js';
+import { Button, Faint, Row, Section } from '../shared/ui.js';
+
+const KEY = ['shop'] as const;
+
+/** A QR code as a picture of squares. */
+function Code({ text }: { text: string }) {
+  const [path, setPath] = useState<{ readonly d: string; readonly size: number } | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void import('qrcode').then(({ default: QRCode }) => {
+      const { modules } = QRCode.create(text, { errorCorrectionLevel: 'M' });
+      const squares = Array.from({ length: modules.size ** 2 }, (_, i) => [Math.floor(i / modules.size), i % modules.size] as const);
+      const d = squares.flatMap(([row, column]) => (modules.get(row, column) ? [`M${column} ${row}h1v1h-1z`] : [])).join('');
+      if (!gone) setPath({ d, size: modules.size });
+    });
+    return () => {
+      gone = true;
+    };
+  }, [text]);
+  if (!path) return null;
+  return (
+    <svg
+      viewBox={`-2 -2 ${path.size + 4} ${path.size + 4}`}
+      width={190}
+      role="img"
+      aria-label={`A code that opens ${text}`}
+      style={{ background: 'white' }}
+    >
+      <path d={path.d} fill="black" shapeRendering="crispEdges" />
+    </svg>
+  );
+}
+
+/** Phones at the bench: how one is let in, and which are. */
+export function Phones() {
+  const client = useQueryClient();
+  const { data: shop } = useQuery({ queryKey: KEY, queryFn: () => api.shop(), refetchInterval: 3000 });
+  if (!shop) return null;
+  const [address] = shop.addresses;
+  return (
+    <Section aria-label="Phones at the bench">
+      <h2>Phones at the bench</h2>
+      {shop.on ? (
+        <>
+          <Faint>A phone in the same network opens this address and gives the code. Everything else in the network is refused.</Faint>
+          {address ? (
+            <Row style={{ marginTop: 8, alignItems: 'center', gap: 18 }}>
+              <Code text={`${address}/pair#${shop.code ?? ''}`} />
+              <div>
+                <p>
+                  {shop.addresses.map((a) => (
+                    <span key={a} style={{ display: 'block' }}>
+                      {a}/pair
+                    </span>
+                  ))}
+                </p>
+                <p style={{ fontSize: 30, fontWeight: 750, letterSpacing: 4 }} aria-label="The code">
+                  {shop.code}
+                </p>
+              </div>
+            </Row>
+          ) : (
+            <p>No network was found that a phone could reach this machine by. The code is {shop.code}.</p>
+          )}
+        </>
+      ) : (
+        <Faint>
+          Ruvok listens to this machine alone. Start it with <code>npm start -- --shop</code> to have the steps on a phone in the shop.
+        </Faint>
+      )}
+      {shop.phones.length > 0 ? (
+        <ul style={{ marginTop: 10 }} aria-label="Phones that are paired">
+          {shop.phones.map((p) => (
+            <li key={p.id}>
+              <Row>
+                {p.name} <Faint>since {new Date(p.pairedAt).toLocaleDateString('en-GB')}</Faint>
+                <TakeOut name={p.name} onPress={() => void api.letGo(p.id).then(() => client.invalidateQueries({ queryKey: KEY }))} />
+              </Row>
+            </li>
+          ))}
+        </ul>
+      ) : null}
+      {shop.on ? <Button onPress={() => void client.invalidateQueries({ queryKey: KEY })}>Look again</Button> : null}
+    </Section>
+  );
+}
