@@ -12,3 +12,4 @@ export * from './places.js';
 export * from './jigs.js';
 export * from './rework.js';
 export * from './alike-parts.js';
+export * from './shrink.js';

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { againstPlan, type AgainstPlan } from '../../../core/checks/index.js';
 import { formatLength, fromUnits, type Length } from '../../../core/length/index.js';
-import { couldBecome } from '../../../core/build/rework.js';
+import { couldBecome } from '../../../core/build/index.js';
 import { lettersText, rowsOf, type Part } from '../../../core/parts/index.js';
 import type { MadePart } from '../../../core/survey/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { newId } from '../../data/defaults.js';
 import { usePrecision, useProject } from '../../data/project.js';
+import { ReworkView } from './rework-view.js';
 import { LengthField } from '../../shared/length-field.js';
 import { Button, Faint, Fault, Grid, Row, Table } from '../../shared/ui.js';
 
@@ -196,6 +197,7 @@ export function CutParts() {
         </tbody>
       </Table>
       {picked ? <Measured key={`${picked.id} ${made.get(picked.id)?.at ?? ''}`} part={picked} made={made.get(picked.id)} /> : null}
+      {made.size > 0 ? <ReworkView /> : null}
       {notes.length > 0 ? (
         <Faint as="p" style={{ marginTop: 12 }}>
           {notes.length} {notes.length === 1 ? 'note is' : 'notes are'} kept; a later one stands over an earlier one, and undo leaves them all.
