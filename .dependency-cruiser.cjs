@@ -14,7 +14,7 @@ const CORE = [
   ['checks'],
   ['solution', 'proposal'],
   ['layout', 'build'],
-  ['log'],
+  ['log', 'elsewhere'],
   ['drawing', 'formats'],
 ];
 const PAGE = [

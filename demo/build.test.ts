@@ -155,3 +155,17 @@ test('a part that is cut short is told against the plan', () => {
     'too small',
   ]);
 });
+
+test('what the shed has built is of steps that there are: the display is finished, the table half', () => {
+  const buildings = Object.values(PRINT_SHED.buildings ?? {});
+  const left = buildings.map((b) => {
+    const steps = stepsOf(solved(b.piece), b);
+    const ids = new Set(steps.map((s) => s.id));
+    expect(b.done.filter((d) => !ids.has(d.step))).toEqual([]);
+    return [b.piece, steps.length - b.done.length];
+  });
+  expect(left.find(([piece]) => piece === 'proof-display')).toEqual(['proof-display', 0]);
+  expect(left.find(([piece]) => piece === 'composing-table')?.[1]).toBeGreaterThan(5);
+  // Cut by the plan, to within what a saw leaves: nothing about them is told.
+  expect(solved('composing-table').checks.filter((c) => c.id.startsWith('made-'))).toEqual([]);
+});

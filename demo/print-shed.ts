@@ -1,6 +1,7 @@
 import type { ProjectFile } from '../core/formats/project-file.js';
 import { VERSION } from '../core/formats/versions/index.js';
 import { mm } from '../core/length/index.js';
+import { BUILDINGS, LOG, MADE } from './shed/built.js';
 import { CASES } from './shed/cases.js';
 import { DRAWERS } from './shed/drawers.js';
 import { FOLDING } from './shed/folding.js';
@@ -36,7 +37,10 @@ export const PRINT_SHED: ProjectFile = {
     wren: { name: 'Wren', height: mm(1680), reach: mm(2040) },
     odo: { name: 'Odo', height: mm(1830), reach: mm(2230) },
   },
+  buildings: BUILDINGS,
+  log: LOG,
   readings: READINGS,
+  made: MADE,
   pieces: Object.fromEntries(
     Object.entries({ ...CASES, ...DRAWERS, ...RACKS, ...FRAMES, ...LEANING, ...FOLDING }).map(([id, piece]) => [
       id,

@@ -6,9 +6,10 @@ import { solve, type Solution } from '../core/solution/index.js';
 import { PRINT_SHED } from './print-shed.js';
 
 const readings = Object.values(PRINT_SHED.readings ?? {});
+const made = Object.values(PRINT_SHED.made ?? {});
 
 /** What a piece of the print shed is solved with. */
-export const shopOf = (id: string): Workshop => workshopFor(workshopOf(PRINT_SHED), readings, id);
+export const shopOf = (id: string): Workshop => workshopFor(workshopOf(PRINT_SHED), readings, id, made);
 
 /**
  * A piece of the print shed, solved as it is or after some edits.

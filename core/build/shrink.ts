@@ -32,7 +32,7 @@ function given(piece: Piece, reach: Reach, size: Length): Piece {
 }
 
 /** What a size of the whole is given as: of the outside where it follows from something else. */
-function presentOf({ piece, shape }: Solution, reach: Reach): Length {
+export function sizeGiven({ piece, shape }: Solution, reach: Reach): Length {
   const rule = piece[reach];
   return rule.from === 'given' ? rule.size : shape.overall[reach].value;
 }
@@ -51,7 +51,7 @@ export function shrunkTo(solution: Solution, sizes: readonly { readonly reach: R
   const piece = sizes.reduce((now, { reach, size }) => given(now, reach, size), solution.piece);
   const after = planned(piece, solution.workshop, solution);
   return {
-    sizes: sizes.map((s) => ({ ...s, was: presentOf(solution, s.reach) })),
+    sizes: sizes.map((s) => ({ ...s, was: sizeGiven(solution, s.reach) })),
     piece,
     rework: reworkOf(solution, after, made),
   };
@@ -69,7 +69,7 @@ export function largestFromCut(solution: Solution): Shrunk | null {
   if (start === 0) return null;
   let [sizes, best] = [[] as { reach: Reach; size: Length }[], start];
   for (const reach of REACHES) {
-    const now = presentOf(solution, reach);
+    const now = sizeGiven(solution, reach);
     const at = (steps: number) => fromUnits(now - steps * step);
     const most = Math.floor((now * (1 - LEAST)) / step);
     const reached = anew([...sizes, { reach, size: at(most) }]);

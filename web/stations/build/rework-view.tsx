@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { largestFromCut, shrunkTo, type Shrunk } from '../../../core/build/index.js';
+import { largestFromCut, shrunkTo, sizeGiven, type Shrunk } from '../../../core/build/index.js';
 import { formatLength, type Length } from '../../../core/length/index.js';
 import { lettersText } from '../../../core/parts/index.js';
 import type { PieceEdit } from '../../../core/piece/index.js';
@@ -83,7 +83,7 @@ export function ReworkView() {
   const tried = useMemo(() => {
     const sizes = REACHES.flatMap((reach) => {
       const size = asked[reach];
-      return size === undefined || size === settled.shape.overall[reach].value ? [] : [{ reach, size }];
+      return size === undefined || size === sizeGiven(settled, reach) ? [] : [{ reach, size }];
     });
     return sizes.length > 0 ? shrunkTo(settled, sizes) : null;
   }, [settled, asked]);
@@ -102,7 +102,7 @@ export function ReworkView() {
           <LengthField
             key={reach}
             label={`${reach.charAt(0).toUpperCase()}${reach.slice(1)} it may have`}
-            value={asked[reach] ?? settled.shape.overall[reach].value}
+            value={asked[reach] ?? sizeGiven(settled, reach)}
             precision={precision}
             onCommit={(size) => size !== null && setAsked({ ...asked, [reach]: size })}
           />

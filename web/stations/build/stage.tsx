@@ -7,6 +7,7 @@ import { useProject } from '../../data/project.js';
 import { Button, Faint, Row } from '../../shared/ui.js';
 import { ViewTab } from '../../shared/view-tab.js';
 import { CutParts } from './cut-parts.js';
+import { ElsewhereView } from './elsewhere-view.js';
 import { JigsView } from './jigs-view.js';
 import { PartPlaces } from './part-places.js';
 import { PlanView } from './plan-view.js';
@@ -29,6 +30,7 @@ const VIEWS = [
   { id: 'jigs', label: 'Jigs' },
   { id: 'plan', label: 'When' },
   { id: 'cut', label: 'What is cut' },
+  { id: 'elsewhere', label: 'Another plan' },
 ] as const;
 type Shown = (typeof VIEWS)[number]['id'];
 
@@ -80,6 +82,8 @@ export function BuildStage() {
           <PlanView />
         ) : view === 'cut' ? (
           <CutParts />
+        ) : view === 'elsewhere' ? (
+          <ElsewhereView />
         ) : step ? (
           <StepView step={step} show={show} />
         ) : null}

@@ -1,0 +1,3 @@
+export * from './list.js';
+export * from './causes.js';
+export * from './against.js';

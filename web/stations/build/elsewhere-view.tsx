@@ -1,0 +1,94 @@
+import { useDeferredValue, useMemo, useState } from 'react';
+import { TextArea, TextField } from 'react-aria-components';
+import styled from 'styled-components';
+import { againstList } from '../../../core/elsewhere/index.js';
+import { writeSentence } from '../../../core/figure/index.js';
+import { readCutList } from '../../../core/formats/cut-list-in.js';
+import { useSettledBench } from '../../bench/bench.js';
+import { usePrecision } from '../../data/project.js';
+import { StateMark } from '../../shared/state-mark.js';
+import { Faint, Fault, FieldLabel, Row, WordButton, fieldBox } from '../../shared/ui.js';
+
+const Pasted = styled(TextArea)`
+  ${fieldBox}
+  width: 100%;
+  min-height: 170px;
+  resize: vertical;
+  font-variant-numeric: tabular-nums;
+`;
+
+const Found = styled.ul`
+  margin: 12px 0 0;
+  padding: 0;
+  list-style: none;
+  max-width: 80ch;
+  li {
+    padding: 6px 0;
+  }
+`;
+
+const EXAMPLE = 'Side, 2, 2091, 320, 18';
+
+/** A cut list that was found or bought, held against this piece: what does not add up, and what it would do. */
+export function ElsewhereView() {
+  const { settled, select } = useSettledBench();
+  const precision = usePrecision();
+  const [text, setText] = useState('');
+  const later = useDeferredValue(text);
+  const read = useMemo(() => readCutList(later, precision.unit), [later, precision.unit]);
+  const told = useMemo(() => (read.rows.length > 0 ? againstList(read.rows, settled) : []), [read, settled]);
+  const load = async (files: FileList | null) => {
+    const file = files?.[0];
+    if (file) setText(await file.text());
+  };
+  return (
+    <>
+      <h2>A plan from elsewhere</h2>
+      <Faint>
+        Give this piece the overall sizes of a plan that you found or bought, and paste its cut list: name, count, length, width, thickness, a
+        line each. What does not add up is told before it is sawn.
+      </Faint>
+      <TextField value={text} onChange={setText} style={{ marginTop: 10 }}>
+        <FieldLabel>Cut list, in {precision.unit} where it says nothing else</FieldLabel>
+        <Pasted placeholder={EXAMPLE} />
+      </TextField>
+      <Row data-screen-only style={{ marginTop: 6 }}>
+        <label>
+          <Faint>or a CSV file: </Faint>
+          <input type="file" accept=".csv,.tsv,.txt,text/csv,text/plain" aria-label="Cut list as a file" onChange={(e) => void load(e.target.files)} />
+        </label>
+      </Row>
+      {read.faults.map((f) => (
+        <Fault key={`${f.line} ${f.column}`} role="alert">
+          Line {f.line}{f.column ? `, ${f.column}` : ''}: “{f.given}” cannot be read; accepted is {f.accepted}.
+        </Fault>
+      ))}
+      {read.rows.length > 0 ? (
+        <section aria-label="What does not add up">
+          <h3 style={{ marginTop: 14 }}>
+            {told.length === 0
+              ? `All ${read.rows.length} lines add up with this piece.`
+              : `${told.length} ${told.length === 1 ? 'thing does' : 'things do'} not add up`}
+          </h3>
+          <Found>
+            {told.map((d, i) => (
+              <li key={i}>
+                <Row style={{ alignItems: 'flex-start', flexWrap: 'nowrap' }}>
+                  <StateMark state="fails" />
+                  <span>
+                    {writeSentence(d.sentence, precision)}{' '}
+                    {d.parts[0] ? (
+                      <WordButton type="button" onClick={() => select(d.parts[0] as string)}>
+                        Pick it
+                      </WordButton>
+                    ) : null}
+                  </span>
+                </Row>
+              </li>
+            ))}
+          </Found>
+        </section>
+      ) : null}
+    </>
+  );
+}
