@@ -51,6 +51,7 @@ test('the ink case: thirteen parts on two sheets, and no layout has fewer; writt
     'ink-case-birch-ply-6-cuts.csv',
     'ink-case-birch-ply-6.dxf',
     'ink-case-birch-ply-6.svg',
+    'ink-case-layouts.pdf',
     'ink-case-to-buy.csv',
   ]);
   expect(readFileSync(join(out, 'ink-case-birch-ply-18.svg'), 'utf8')).toContain('width="2500mm"');
@@ -66,10 +67,10 @@ test('a part that is larger than any sheet: named, the rest still laid out, and 
   expect(birch?.sheets.flatMap((s) => s.parts)).toHaveLength(11);
 });
 
-test('--together and --out go with stock alone', () => {
+test('--together goes with stock alone', () => {
   const err: string[] = [];
   expect(main(['solve', 'x.json', '--together'], { write: () => 0 }, { write: (t) => err.push(t) })).toBe(2);
-  expect(err.join('')).toMatch(/go with stock/);
+  expect(err.join('')).toMatch(/goes with stock/);
 });
 
 test('a piece that is not there is told with those that are', async () => {

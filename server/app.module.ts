@@ -14,6 +14,7 @@ import { OpeningsModule } from './openings/openings.module.js';
 import { PeopleModule } from './people/people.module.js';
 import { PhotosModule } from './photos/photos.module.js';
 import { PiecesModule } from './pieces/pieces.module.js';
+import { PrintsModule } from './prints/prints.module.js';
 import { ProjectsModule } from './projects/projects.module.js';
 import { ReadingsModule } from './readings/readings.module.js';
 import { DiskGuard } from './records/disk.guard.js';
@@ -38,6 +39,7 @@ const RESOURCES = [
   MadeModule,
   PhotosModule,
   ShopModule,
+  PrintsModule,
   HistoryModule,
   HealthModule,
 ];

@@ -30,16 +30,40 @@ const SawnSchema = Type.Recursive(
   { $id: 'Sawn' },
 );
 
+const whereSheet = {
+  sheet: KeySchema,
+  copy: whole,
+  length: SizeSchema,
+  width: SizeSchema,
+  trim: Type.Object({ ends: DistanceSchema, edges: DistanceSchema }, closed),
+  sawn: SawnSchema,
+};
+
+/** Layouts as they are sent to be printed: each stock with its sheets and what is written on each part. */
+export const ToPrintSchema = Type.Object(
+  {
+    title: NameSchema,
+    stocks: Type.Array(
+      Type.Object(
+        {
+          name: NameSchema,
+          sheets: Type.Array(Type.Object(whereSheet, closed), { maxItems: 500 }),
+          marks: Type.Record(KeySchema, Type.String({ maxLength: 40 })),
+        },
+        closed,
+      ),
+      { minItems: 1, maxItems: 60 },
+    ),
+  },
+  closed,
+);
+export type ToPrint = Static<typeof ToPrintSchema>;
+
 /** A sheet that was begun: it stays as it was laid out. */
 const BegunSchema = Type.Object(
   {
     stock: IdSchema,
-    sheet: KeySchema,
-    copy: whole,
-    length: SizeSchema,
-    width: SizeSchema,
-    trim: Type.Object({ ends: DistanceSchema, edges: DistanceSchema }, closed),
-    sawn: SawnSchema,
+    ...whereSheet,
     /** The cuts that are made, by their keys. */
     done: Type.Array(KeySchema, { maxItems: 5000 }),
     /** It is taken off what is on hand already, and its rests were kept. */

@@ -2,6 +2,10 @@ import { workshopFor } from '../../core/project/index.js';
 import { reportSolution, workshopOf, type ProjectFile } from '../../core/formats/index.js';
 import { buildingOf, jigsOf, inOrder, stepsOf } from '../../core/build/index.js';
 import { fullSizesOf } from '../../core/drawing/index.js';
+import type { LaidSheet } from '../../core/cutting/laid.js';
+import type { ToPrint } from '../../core/layout/index.js';
+import type { Precision } from '../../core/length/index.js';
+import { layoutPages } from '../../print/layouts.js';
 import { fullSizePages } from '../../print/tiles.js';
 import { shopSheets } from '../../print/shop-sheets.js';
 import type { Letters } from '../../core/piece/index.js';
@@ -30,6 +34,16 @@ export const TASKS = {
     if (!solution) return null;
     const building = Object.values(file.buildings ?? {}).find((b) => b.piece === id) ?? buildingOf(id);
     return shopSheets({ solution, building, steps: inOrder(stepsOf(solution, building), building) });
+  },
+
+  /** Layouts with the order of their cuts, as PDF. */
+  layouts({ title, stocks }: ToPrint, precision: Precision): Promise<Uint8Array> {
+    const laid = stocks.map(({ name, sheets, marks }) => ({
+      name,
+      sheets: sheets as readonly LaidSheet[],
+      marks: new Map(Object.entries(marks)),
+    }));
+    return layoutPages(title, laid, precision);
   },
 
   /** What is worth printing as large as it is of one piece, as PDF in pages; null where there is no such piece. */

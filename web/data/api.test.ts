@@ -19,7 +19,7 @@ beforeEach(() => {
   globalThis.fetch = ((url: string, { method, body }: { method: string; body?: string }) => {
     const { pathname, searchParams } = new URL(url, 'http://here');
     asked.push({ method: method.toLowerCase(), path: pathname, query: [...searchParams.keys()], body: body !== undefined });
-    return Promise.resolve({ ok: true, text: () => Promise.resolve('{}') });
+    return Promise.resolve({ ok: true, text: () => Promise.resolve('{}'), blob: () => Promise.resolve(new Blob()) });
   }) as unknown as typeof fetch;
 });
 
@@ -50,6 +50,7 @@ const CALLS: Readonly<Record<keyof typeof api, () => Promise<unknown>>> = {
       at: '2026-05-04T18:00:00Z',
     }),
   keepPhoto: () => api.keepPhoto('shed', 'photo-1', new Blob(['x'], { type: 'image/png' })),
+  printLayouts: () => api.printLayouts('shed', { title: 'Case', stocks: [] }),
   tick: () => api.tick('shed', 'case', { step: 'saw', at: '2026-05-04T18:00:00Z', done: true }),
   shop: () => api.shop(),
   pair: () => api.pair('123456', 'Phone'),

@@ -1,7 +1,7 @@
 import type { Fault } from '../../core/formats/faults.js';
 import type { KeptPiece } from '../../core/formats/project-file.js';
 import type { Building, LogEntry } from '../../core/build/index.js';
-import type { Cutting } from '../../core/layout/index.js';
+import type { Cutting, ToPrint } from '../../core/layout/index.js';
 import type { Person, Project } from '../../core/project/index.js';
 import type { BuiltReading, MadePart, Opening } from '../../core/survey/index.js';
 import type { Slide, Stock } from '../../core/stock/index.js';
@@ -81,14 +81,18 @@ function sentAs(body: unknown): RequestInit {
 }
 
 async function callForText(method: string, path: string, body?: unknown): Promise<string> {
+  return (await answered(method, path, body)).text();
+}
+
+async function answered(method: string, path: string, body?: unknown): Promise<Response> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, { method, ...sentAs(body) });
   } catch {
     throw new ApiError(UNREACHED);
   }
+  if (response.ok) return response;
   const text = await response.text();
-  if (response.ok) return text;
   let problem: Problem;
   try {
     problem = JSON.parse(text) as Problem;
@@ -136,6 +140,8 @@ export const api = {
   make: (project: string, id: string, data: MadePart) => call<Versioned<MadePart>>('POST', `/projects/${project}/made`, { id, data }),
   keepPhoto: (project: string, id: string, photo: Blob) =>
     call<{ id: string; width: number; height: number }>('POST', `/projects/${project}/photos?id=${id}`, photo),
+  printLayouts: async (project: string, data: ToPrint): Promise<Blob> =>
+    (await answered('POST', `/projects/${project}/prints/layouts`, { data })).blob(),
   tick: (project: string, piece: string, tick: { readonly step: string; readonly at: string; readonly done: boolean }) =>
     call<Versioned<Building>>('POST', `/projects/${project}/pieces/${piece}/steps`, tick),
   shop: () => call<Shop>('GET', '/shop'),

@@ -6,7 +6,9 @@ import styled from 'styled-components';
 import { partsOn } from '../../../core/cutting/laid.js';
 import { formatLength, type Length } from '../../../core/length/index.js';
 import { useSize } from '../../bench/drawing.js';
-import { usePrecision } from '../../data/project.js';
+import type { ToPrint } from '../../../core/layout/spec.js';
+import { api } from '../../data/api.js';
+import { usePrecision, useProject } from '../../data/project.js';
 import { fileName, download } from '../../shared/download.js';
 import { Button, Faint, Fault, PickTable, Row } from '../../shared/ui.js';
 import { ViewTab } from '../../shared/view-tab.js';
@@ -156,6 +158,7 @@ function OneStock({
   name: string;
 }) {
   const precision = usePrecision();
+  const { id, saver } = useProject();
   const { cutting, change } = useCutting();
   const sheets = sheetsOf(stock, layout);
   const drawn = useDrawn(stock, sheets, width);
@@ -182,6 +185,14 @@ function OneStock({
         drawn.marks,
       ),
     );
+  const pdf = async () => {
+    const stocks = [{ name: stock.stock.name, sheets: sheets.map((s) => s.laid), marks: Object.fromEntries(drawn.marks) }];
+    try {
+      download(`${base}.pdf`, 'application/pdf', await api.printLayouts(id, { title: name, stocks: stocks as ToPrint['stocks'] }));
+    } catch (error) {
+      saver.say({ tone: 'refused', text: (error as Error).message });
+    }
+  };
   const csv = () =>
     download(
       `${base}-cuts.csv`,
@@ -211,6 +222,9 @@ function OneStock({
               </Button>
             </>
           )}
+          <Button onPress={() => void pdf()} isDisabled={sheets.length === 0}>
+            <FileDown aria-hidden /> As PDF
+          </Button>
           <Button onPress={() => window.print()}>
             <Printer aria-hidden /> Print
           </Button>
