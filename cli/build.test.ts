@@ -2,10 +2,13 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { execFileSync } from 'node:child_process';
-import { DxfParser } from 'dxf-parser';
+import * as dxfModule from 'dxf-parser';
 import ICAL from 'ical.js';
 import { PRINT_SHED } from '../demo/print-shed.js';
 import { main } from './main.js';
+
+// Its default is the class, or holds it, by how modules are put together.
+const DxfParser = ((dxfModule as { default?: unknown }).default ?? dxfModule) as typeof dxfModule.DxfParser;
 
 const folder = mkdtempSync(join(tmpdir(), 'ruvok-build-'));
 afterAll(() => rmSync(folder, { recursive: true }));

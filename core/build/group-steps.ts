@@ -142,6 +142,18 @@ function rolesText(members: readonly Member[]): string {
 
 const bodiesText = (bodies: readonly Body[]) => (bodies.length <= 3 ? bodies.map((b) => b.label).join(', ') : `${bodies.length} like ${bodies[0]?.label ?? ''}`);
 
+const BRIEFLY: Readonly<Record<Exclude<Stage, 'moving'>, string>> = {
+  frames: 'the frames',
+  together: 'the main of it',
+  close: 'what closes it',
+  hang: 'what moves',
+  fronts: 'the fronts',
+  loose: 'what stays loose',
+};
+
+/** What a group is called beside what is done for it. */
+export const calledBriefly = ({ stage, bodies }: Group): string => (stage === 'moving' ? bodiesText(bodies) : BRIEFLY[stage]);
+
 function titleOf({ stage, each, bodies }: Group): string {
   if (stage === 'moving') return `Put together ${bodiesText(bodies)}`;
   if (stage !== 'frames') return TITLES[stage];

@@ -29,6 +29,9 @@ const FLAT = mm(150);
 
 const reachOn = (axis: 'x' | 'y', box: Box): readonly [Length, Length] => (axis === 'x' ? [box.x0, box.x1] : [box.y0, box.y1]);
 
+/** What was measured nearer than drawn still lies beside what it is held to, where it is no further off than this. */
+const BESIDE = mm(10);
+
 /** Clusters of members that are held to each other and lie in one flat layer along an axis. */
 function layersAlong(axis: 'x' | 'y', members: readonly Member[], joints: readonly Joint[]): Member[][] {
   const of = new Map(members.map((m) => [m.id, { members: [m], reach: reachOn(axis, boxOf(m)) }]));
@@ -39,7 +42,7 @@ function layersAlong(axis: 'x' | 'y', members: readonly Member[], joints: readon
     const thick = [a, b].map((c) => c.reach[1] - c.reach[0]) as [number, number];
     const reach = [Math.min(a.reach[0], b.reach[0]), Math.max(a.reach[1], b.reach[1])].map((l) => fromUnits(l)) as [Length, Length];
     // Side by side they are one frame, such as the steps of a ladder on its posts; what only lies on another is none.
-    const least = axis === 'x' ? 0 : Math.min(...thick) / 2;
+    const least = axis === 'x' ? -BESIDE : Math.min(...thick) / 2;
     if (shared < least || reach[1] - reach[0] > FLAT) continue;
     const merged = { members: [...a.members, ...b.members], reach };
     for (const m of merged.members) of.set(m.id, merged);

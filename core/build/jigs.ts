@@ -50,7 +50,7 @@ function sticks({ shape, workshop, piece }: Solution): Jig[] {
           { at: m.near.value, label: m.label },
           { at: m.far.value, label: "" },
         ]),
-        why: `${marks.length} places from one end; hold it against every part that is marked, and nothing adds up`,
+        why: `${marks.length} ${marks.length === 1 ? 'place' : 'places'} from one end; hold it against every part that is marked, and nothing adds up`,
       },
     ];
   });

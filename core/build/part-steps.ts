@@ -29,15 +29,16 @@ export function partSteps(
   parts: readonly Part[],
   worksOf: ReadonlyMap<string, readonly PartWork[]>,
   settings: Settings,
-  suffix: string,
+  batch: { readonly suffix: string; readonly of: string },
 ): readonly Draft[] {
   const byId = new Map(parts.map((p) => [p.id, p]));
   const works = parts.flatMap((p) => worksOf.get(p.id) ?? []);
   const of = <K extends PartWork['kind']>(kind: K) => works.filter((w): w is Of<K> => w.kind === kind);
   const edges = (is: EdgeTreatment) => of('edge').filter((w) => w.is === is);
   const ids = (some: readonly PartWork[]) => [...new Set(some.map((w) => w.part))];
+  const { suffix } = batch;
   const step = (phase: Draft['phase'], title: string, some: readonly PartWork[], rest: Pick<Draft, 'minutes'> & Partial<Draft>): Draft[] =>
-    some.length > 0 ? [draft({ id: `${phase}${suffix}`, phase, title, parts: ids(some), works: some, ...rest })] : [];
+    some.length > 0 ? [draft({ id: `${phase}${suffix}`, phase, title: `${title}${batch.of}`, parts: ids(some), works: some, ...rest })] : [];
   const [recesses, holes, banded] = [of('recess'), of('hole'), edges('banded')];
   const [sawn, cut, drilled] = [sawSetups(parts), recessSetups(recesses, byId, settings), drillSetups(holes)];
   const pieceMetres = banded.reduce((sum, w) => sum + metres(w, byId), 0);
@@ -76,7 +77,7 @@ export function partSteps(
           draft({
             id: `sand${suffix}`,
             phase: 'sand',
-            title: 'Sand what cannot be reached later',
+            title: `Sand what cannot be reached later${batch.of}`,
             parts: parts.map((p) => p.id),
             minutes: (faces / 2) * TAKES.sandPerSquare,
             says: [say`Insides before they are closed, ${faces.toFixed(1)} m² with both faces. Joints stay as they are sawn: glue wants them bare.`],

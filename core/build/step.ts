@@ -25,6 +25,29 @@ export const PHASES = [
 ] as const;
 export type Phase = (typeof PHASES)[number];
 
+/** What each is called by those who do it. */
+export const PHASE_NAMES: Readonly<Record<Phase, string>> = {
+  buy: 'buying',
+  saw: 'sawing',
+  shape: 'cutting outlines',
+  band: 'edging',
+  recess: 'grooving',
+  drill: 'drilling',
+  sand: 'sanding',
+  'dry fit': 'dry fitting',
+  frames: 'making frames',
+  together: 'putting together',
+  close: 'closing',
+  moving: 'making drawers',
+  hang: 'hanging drawers',
+  fronts: 'fitting fronts',
+  loose: 'putting in shelves',
+  ease: 'easing edges',
+  coats: 'finishing',
+  stand: 'standing it up',
+  check: 'checking',
+};
+
 /** One setting of a tool, and what is done with it before it is changed. */
 export interface Setup {
   readonly says: Sentence;

@@ -1,7 +1,7 @@
 import type { Part } from '../parts/index.js';
 import type { Joint, Member } from '../piece/index.js';
 import type { Solution } from '../solution/index.js';
-import { groupStep, type Assembling } from './group-steps.js';
+import { calledBriefly, groupStep, type Assembling } from './group-steps.js';
 import { groupsOf, isOutside, type Group } from './groups.js';
 import { buyStep, checkStep, coatSteps, dryStep, standStep } from './last-steps.js';
 import type { OwnPace } from './minutes.js';
@@ -117,7 +117,7 @@ export function stepsOf(solution: Solution, building: Building, pace: OwnPace = 
   const batches = batchesOf(groups, parts, building);
   const standing: string[] = [];
   const assembly = groups.flatMap((group, i): Draft[] => {
-    const before = partSteps(batches[i + 1] ?? [], works, assembling.settings, ` for ${group.id}`);
+    const before = partSteps(batches[i + 1] ?? [], works, assembling.settings, { suffix: ` for ${group.id}`, of: `: ${calledBriefly(group)}` });
     for (const m of group.each.flat()) if (!standing.includes(m.id)) standing.push(m.id);
     return [...before, groupStep(group, made.get(group) ?? [], [...standing], framesIn(group, groups), assembling)];
   });
@@ -129,7 +129,7 @@ export function stepsOf(solution: Solution, building: Building, pace: OwnPace = 
   );
   const drafts = [
     buyStep(solution),
-    ...partSteps(batches[0] ?? [], works, assembling.settings, ''),
+    ...partSteps(batches[0] ?? [], works, assembling.settings, { suffix: '', of: '' }),
     ...(main >= 0 ? [dry] : []),
     ...assembly,
     ...easeStep(solution.parts, works),

@@ -173,7 +173,7 @@ export function CutParts() {
                         <Faint>not cut yet</Faint>
                       </td>
                       <td>
-                        <Row>
+                        <Row style={{ flexWrap: 'nowrap' }}>
                           <Button data-quiet onPress={() => select((open[0] as Part).id)}>
                             Measure {open[0]?.letter}
                           </Button>
@@ -185,7 +185,7 @@ export function CutParts() {
                               )
                             }
                           >
-                            {open.length > 1 ? `All ${open.length} are cut as planned` : 'Cut as planned'}
+                            {open.length > 1 ? `All ${open.length} cut` : 'Cut'}
                           </Button>
                         </Row>
                       </td>

@@ -1,4 +1,5 @@
 import { useNavigate } from 'react-router';
+import { PHASE_NAMES } from '../../../core/build/index.js';
 import { cutTruth, paceLearnt } from '../../../core/log/index.js';
 import { formatLength } from '../../../core/length/index.js';
 import { useSettledBench } from '../../bench/bench.js';
@@ -60,8 +61,9 @@ export function LogAnswers() {
         )}
         {paces.map(({ phase, times }) => (
           <p key={phase}>
-            “{phase}” takes you {times > 1 ? `${times.toFixed(1)} times as long as` : `${Math.round(times * 100)} % of what is`} reckoned;
-            plans go by that.
+            {PHASE_NAMES[phase].charAt(0).toUpperCase()}
+            {PHASE_NAMES[phase].slice(1)} takes you{' '}
+            {times > 1 ? `${times.toFixed(1)} times as long as` : `${Math.round(times * 100)} % of what is`} reckoned; plans go by that.
           </p>
         ))}
       </section>

@@ -127,12 +127,13 @@ function NewEntry() {
 export function LogSheet() {
   const { bench } = useProject();
   const { pieceId } = useSettledBench();
-  const { steps, done, building } = useBuilding();
+  const { building } = useBuilding();
   const { entries } = useLog();
   const spent = spentIn(entries.map((e) => e.data));
-  const stepMinutes = building.done.reduce((sum, d) => sum + (d.took?.minutes ?? 0), 0);
-  const planned = steps.filter((s) => done.has(s.id)).reduce((sum, s) => sum + s.minutes, 0);
-  const noted = spent.minutes + stepMinutes;
+  const timed = building.done.flatMap((d) => d.took ?? []);
+  const took = timed.reduce((sum, t) => sum + t.minutes, 0);
+  const reckoned = timed.reduce((sum, t) => sum + t.reckoned, 0);
+  const noted = spent.minutes + took;
   const budget = cuttingWith(bench, pieceId)?.data.budget;
   return (
     <>
@@ -145,7 +146,7 @@ export function LogSheet() {
         <h3>Against the plan</h3>
         <p>
           {noted > 0 ? `${timeText(noted)} noted` : 'No time noted yet'}
-          {planned > 0 ? `; the steps that are done were reckoned at ${timeText(planned)}` : ''}.
+          {took > 0 ? `; the steps that were timed took ${timeText(took)}, and were reckoned at ${timeText(reckoned)}` : ''}.
         </p>
         <p>
           {spent.money === 0 ? 'No money noted yet' : `${spent.money.toFixed(2)} spent`}
