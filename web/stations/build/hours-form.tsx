@@ -53,15 +53,16 @@ export function HoursForm() {
       <Week>
         {DAYS.map((name, day) => {
           const [first, ...more] = hours.week[day] ?? [];
-          const put = (from: number | null, to: number | null) => {
-            if (from === null && to === null) return set(day, more);
-            const [begins, ends] = [from ?? Math.max(0, (to ?? 60) - 60), to ?? Math.min(24 * 60, (from ?? 0) + 60)];
+          // One time that is emptied empties the day; one that is typed alone makes an hour.
+          const put = (from: number | null, to: number | null, typed: number | null) => {
+            if (typed === null) return set(day, more);
+            const [begins, ends] = [from ?? Math.max(0, typed - 60), to ?? Math.min(24 * 60, typed + 60)];
             return set(day, [{ from: Math.min(begins, ends), to: Math.max(begins, ends) }, ...more]);
           };
           return [
             <span key={name}>{name}</span>,
-            <ClockField key={`${name} from`} label={`${name} from`} value={first?.from ?? null} onCommit={(t) => t !== (first?.from ?? null) && put(t, first?.to ?? null)} />,
-            <ClockField key={`${name} to`} label={`${name} to`} value={first?.to ?? null} onCommit={(t) => t !== (first?.to ?? null) && put(first?.from ?? null, t)} />,
+            <ClockField key={`${name} from`} label={`${name} from`} value={first?.from ?? null} onCommit={(t) => t !== (first?.from ?? null) && put(t, first?.to ?? null, t)} />,
+            <ClockField key={`${name} to`} label={`${name} to`} value={first?.to ?? null} onCommit={(t) => t !== (first?.to ?? null) && put(first?.from ?? null, t, t)} />,
           ];
         })}
       </Week>
