@@ -1,5 +1,5 @@
 import QRCode from 'qrcode';
-import { alikeParts, timeText, waitText, type Building, type Hole, type Step } from '../core/build/index.js';
+import { alikeParts, timeText, waitText, type Building, type Step } from '../core/build/index.js';
 import { writeSentence } from '../core/figure/index.js';
 import { pictorialOf } from '../core/drawing/index.js';
 import { formatLength, mm, type Length, type Precision } from '../core/length/index.js';
@@ -86,7 +86,7 @@ function placesPages(paper: Paper, { solution }: ToPrint, precision: Precision):
       `${lettersText(parts.map((p) => p.letter))}: ${part.member.role}, ${formatLength(part.cut.length.set, precision)} × ${formatLength(part.cut.width.set, precision)}`,
       { bold: true, size: 12 },
     );
-    paper.y += drawPart(paper, part, holes as Hole[], precision, { width: paper.width, height: 46 });
+    paper.y += drawPart(paper, part, holes, precision, { width: paper.width, height: 46 });
     lines.forEach((line) => paper.text(line, { size: 10 }));
     if (rows.length > 0)
       paper.table(

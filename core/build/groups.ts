@@ -1,6 +1,6 @@
 import { likenessOf } from '../parts/hand.js';
 import { FLOOR, PLACE, boxOf, type Body, type Box, type Joint, type Member, type Role } from '../piece/index.js';
-import { fromUnits, mm, type Length } from '../length/index.js';
+import { fromUnits, mm, negative, type Length } from '../length/index.js';
 import type { Solution } from '../solution/index.js';
 
 /** When parts are put together: in frames first, then the main of it, then what closes it, and what moves in it. */
@@ -42,7 +42,7 @@ function layersAlong(axis: 'x' | 'y', members: readonly Member[], joints: readon
     const thick = [a, b].map((c) => c.reach[1] - c.reach[0]) as [number, number];
     const reach = [Math.min(a.reach[0], b.reach[0]), Math.max(a.reach[1], b.reach[1])].map((l) => fromUnits(l)) as [Length, Length];
     // Side by side they are one frame, such as the steps of a ladder on its posts; what only lies on another is none.
-    const least = axis === 'x' ? -BESIDE : Math.min(...thick) / 2;
+    const least = axis === 'x' ? negative(BESIDE) : Math.min(...thick) / 2;
     if (shared < least || reach[1] - reach[0] > FLAT) continue;
     const merged = { members: [...a.members, ...b.members], reach };
     for (const m of merged.members) of.set(m.id, merged);

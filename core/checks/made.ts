@@ -1,5 +1,5 @@
 import { len, say, type Sentence } from '../figure/index.js';
-import { fromUnits, mm, type Length } from '../length/index.js';
+import { fromUnits, mm, negative, type Length } from '../length/index.js';
 import type { Part } from '../parts/index.js';
 import type { Letters } from '../piece/index.js';
 import type { Made, MadePart } from '../survey/index.js';
@@ -24,7 +24,7 @@ export function againstPlan(part: Part, made: MadePart): AgainstPlan {
   const length = fromUnits(made.length - part.cut.length.set);
   const width = fromUnits(made.width - part.cut.width.set);
   const thickness = fromUnits(made.thickness - part.thickness.value);
-  const small = Math.min(length, width) < -CUT_SLACK;
+  const small = Math.min(length, width) < negative(CUT_SLACK);
   const large = Math.max(length, width) > CUT_SLACK;
   return { made, length, width, thickness, is: small ? 'too small' : large ? 'too large' : 'as planned' };
 }

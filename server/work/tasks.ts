@@ -2,7 +2,6 @@ import { workshopFor } from '../../core/project/index.js';
 import { reportSolution, workshopOf, type ProjectFile } from '../../core/formats/index.js';
 import { buildingOf, jigsOf, inOrder, stepsOf } from '../../core/build/index.js';
 import { fullSizesOf } from '../../core/drawing/index.js';
-import type { LaidSheet } from '../../core/cutting/laid.js';
 import type { ToPrint } from '../../core/layout/index.js';
 import type { Precision } from '../../core/length/index.js';
 import { layoutPages } from '../../print/layouts.js';
@@ -40,7 +39,7 @@ export const TASKS = {
   layouts({ title, stocks }: ToPrint, precision: Precision): Promise<Uint8Array> {
     const laid = stocks.map(({ name, sheets, marks }) => ({
       name,
-      sheets: sheets as readonly LaidSheet[],
+      sheets: sheets,
       marks: new Map(Object.entries(marks)),
     }));
     return layoutPages(title, laid, precision);

@@ -2,7 +2,6 @@ import { useMemo, useState } from 'react';
 import { largestFromCut, shrunkTo, sizeGiven, type Shrunk } from '../../../core/build/index.js';
 import { formatLength, type Length } from '../../../core/length/index.js';
 import { lettersText } from '../../../core/parts/index.js';
-import type { PieceEdit } from '../../../core/piece/index.js';
 import type { Reach } from '../../../core/survey/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
@@ -67,7 +66,7 @@ function Becomes({ shrunk }: { shrunk: Shrunk }) {
       ) : null}
       {sizes.length > 0 ? (
         <Row style={{ marginTop: 8 }}>
-          <Button onPress={() => commit({ kind: 'piece', patch } as PieceEdit, `Made it from what is cut: ${said}`.slice(0, 150))}>Make it so</Button>
+          <Button onPress={() => commit({ kind: 'piece', patch }, `Made it from what is cut: ${said}`.slice(0, 150))}>Make it so</Button>
         </Row>
       ) : null}
     </>

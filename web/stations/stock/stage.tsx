@@ -6,7 +6,6 @@ import styled from 'styled-components';
 import { partsOn } from '../../../core/cutting/laid.js';
 import { formatLength, type Length } from '../../../core/length/index.js';
 import { useSize } from '../../bench/drawing.js';
-import type { ToPrint } from '../../../core/layout/spec.js';
 import { api } from '../../data/api.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { fileName, download } from '../../shared/download.js';
@@ -188,7 +187,7 @@ function OneStock({
   const pdf = async () => {
     const stocks = [{ name: stock.stock.name, sheets: sheets.map((s) => s.laid), marks: Object.fromEntries(drawn.marks) }];
     try {
-      download(`${base}.pdf`, 'application/pdf', await api.printLayouts(id, { title: name, stocks: stocks as ToPrint['stocks'] }));
+      download(`${base}.pdf`, 'application/pdf', await api.printLayouts(id, { title: name, stocks: stocks }));
     } catch (error) {
       saver.say({ tone: 'refused', text: (error as Error).message });
     }
