@@ -1,4 +1,5 @@
 import { benchBrowser } from './browser.js';
+import { benchBuild } from './build.js';
 import { benchCarry } from './carry.js';
 import { benchFrames } from './frames.js';
 import { benchLayout } from './layout.js';
@@ -18,6 +19,8 @@ export async function bench(): Promise<void> {
   benchCarry();
   console.log('\nLayout');
   await benchLayout();
+  console.log('\nBuild and log');
+  await benchBuild();
   console.log('\nServer');
   await benchServer();
   console.log('\nPage, in Chromium');

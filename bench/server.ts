@@ -13,10 +13,10 @@ export interface Served {
 }
 
 /** Starts the built server and waits for its address. */
-export function serve(folder: string): Promise<Served> {
+export function serve(folder: string, env: NodeJS.ProcessEnv = {}): Promise<Served> {
   const start = performance.now();
   const child = spawn('node', ['build/server/main.js'], {
-    env: { ...process.env, RUVOK_DATA: folder, PORT: '0' },
+    env: { ...process.env, RUVOK_DATA: folder, PORT: '0', ...env },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   return new Promise((resolve, reject) => {

@@ -35,12 +35,13 @@ const SEVERAL = 3;
 
 const AXES = { up: 'upright', across: 'across', deep: 'from the rear' } as const;
 
-function sticks({ shape, workshop, piece }: Solution): Jig[] {
+function sticks({ shape, workshop, piece }: Solution, precision: Precision): Jig[] {
   const { grid } = piece.rounding ?? workshop.settings.rounding;
   return [...shape.runs.values()].flatMap(({ owner, axis, run }): Jig[] => {
     const marks = marksOf(run, grid);
     if (marks.length === 0) return [];
     const label = shape.spaces.get(owner)?.label ?? piece.name;
+    const chained = Math.max(...marks.map((m) => m.chainedError));
     return [
       {
         kind: 'stick',
@@ -50,7 +51,7 @@ function sticks({ shape, workshop, piece }: Solution): Jig[] {
           { at: m.near.value, label: m.label },
           { at: m.far.value, label: "" },
         ]),
-        why: `${marks.length} ${marks.length === 1 ? 'place' : 'places'} from one end; hold it against every part that is marked, and nothing adds up`,
+        why: `${marks.length} ${marks.length === 1 ? 'place' : 'places'} from one end, held against every part that is marked; gap after gap the last could be ${formatLength(fromUnits(chained), precision)} off`,
       },
     ];
   });
@@ -111,5 +112,5 @@ function templates({ parts }: Solution): Jig[] {
 
 /** What is worth making before a piece is built, sticks first. */
 export function jigsOf(solution: Solution, precision: Precision): readonly Jig[] {
-  return [...sticks(solution), ...spacers(solution, precision), ...stops(solution, precision), ...templates(solution)];
+  return [...sticks(solution, precision), ...spacers(solution, precision), ...stops(solution, precision), ...templates(solution)];
 }

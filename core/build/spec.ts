@@ -44,6 +44,8 @@ export const BuildingSchema = Type.Object(
     /** Where it is glued and dries, °C. */
     celsius: Type.Number({ minimum: -10, maximum: 45 }),
     hours: Type.Optional(HoursSchema),
+    /** The day that it was planned to be ready on, when that was kept: what is later or sooner is told against it. */
+    promised: Type.Optional(DaySchema),
     /** Steps in the order that a person wants them; those that are not named keep theirs. */
     moved: Type.Array(StepKeySchema, { maxItems: 1000 }),
     /** Steps that are done, when, and how long they took where that was noted. */

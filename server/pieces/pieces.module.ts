@@ -7,6 +7,8 @@ import { RecordsModule } from '../records/records.module.js';
 import { WorkService } from '../work/work.service.js';
 import { Answers, listOf, object } from '../problems/answers.js';
 import { badInput, notFound } from '../problems/problem.js';
+import { ShopModule } from '../shop/shop.module.js';
+import { ShopService, addressesHere } from '../shop/shop.service.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
 
 class PiecesController extends recordController('pieces', pieceSchema) {}
@@ -46,6 +48,7 @@ class PrintsController {
   constructor(
     @Inject(RecordsService) private readonly records: RecordsService,
     @Inject(WorkService) private readonly work: WorkService,
+    @Inject(ShopService) private readonly shop: ShopService,
   ) {}
 
   @Get('sheets.pdf')
@@ -73,7 +76,10 @@ class PrintsController {
 
   private async print(what: 'sheets' | 'fullSize', project: string, id: string, res: Response, only?: number): Promise<void> {
     const file = fileOf(await this.records.workbench(project));
-    const bytes = what === 'sheets' ? await this.work.run('sheets', file, id) : await this.work.run('fullSize', file, id, only);
+    // Where phones are let in, each step on paper opens itself on one.
+    const here = this.shop.isOpen ? addressesHere()[0] : undefined;
+    const address = here ? `http://${here}:${res.req.socket.localPort}/p/${project}/pieces/${id}/bench` : undefined;
+    const bytes = what === 'sheets' ? await this.work.run('sheets', file, id, address) : await this.work.run('fullSize', file, id, only);
     if (!bytes) throw notFound(`piece ${id}`);
     const name = `${id}${what === 'sheets' ? '' : '-full-size'}.pdf`;
     res
@@ -84,5 +90,5 @@ class PrintsController {
   }
 }
 
-@Module({ imports: [RecordsModule], controllers: [PiecesController, SolutionController, PrintsController] })
+@Module({ imports: [RecordsModule, ShopModule], controllers: [PiecesController, SolutionController, PrintsController] })
 export class PiecesModule {}

@@ -28,11 +28,12 @@ export const TASKS = {
   },
 
   /** What is taken into the shop for one piece, as PDF; null where there is no such piece. */
-  async sheets(file: ProjectFile, id: string): Promise<Uint8Array | null> {
+  async sheets(file: ProjectFile, id: string, address?: string): Promise<Uint8Array | null> {
     const solution = solvedIn(file, id);
     if (!solution) return null;
     const building = Object.values(file.buildings ?? {}).find((b) => b.piece === id) ?? buildingOf(id);
-    return shopSheets({ solution, building, steps: inOrder(stepsOf(solution, building), building) });
+    const steps = inOrder(stepsOf(solution, building), building);
+    return shopSheets({ solution, building, steps, ...(address ? { address } : {}) });
   },
 
   /** Layouts with the order of their cuts, as PDF. */

@@ -1,5 +1,6 @@
 import type { ComponentType } from 'react';
 import { Anchoring } from './anchoring.js';
+import { Chained } from './chained.js';
 import { Cleat } from './cleat.js';
 import { Creep } from './creep.js';
 import { Direction } from './direction.js';
@@ -13,6 +14,7 @@ import { Sight } from './sight.js';
 import { Stiffeners } from './stiffeners.js';
 import { Tables } from './tables.js';
 import { Thumb } from './thumb.js';
+import { Waits } from './waits.js';
 
 /** A page of the handbook. */
 export interface HandbookPage {
@@ -36,4 +38,6 @@ export const PAGES: readonly HandbookPage[] = [
   { id: 'anchoring', title: 'Tipping and anchoring', body: Anchoring },
   { id: 'cleat', title: 'Hung on a bevelled cleat', body: Cleat },
   { id: 'movement', title: 'Solid wood moves', body: Movement },
+  { id: 'chained', title: 'Chained, or from one end', body: Chained },
+  { id: 'waits', title: 'Glue, paint and the cold', body: Waits },
 ];

@@ -1,6 +1,6 @@
 import { CalendarPlus } from 'lucide-react';
 import { useMemo } from 'react';
-import { DAY, NoHours, dayAfter, nextDayOf, planOf, timeText, type Hours, type Plan, type Step } from '../../../core/build/index.js';
+import { DAY, NoHours, dayAfter, daysBetween, nextDayOf, planOf, timeText, type Hours, type Plan, type Step } from '../../../core/build/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { Button, Faint, Fault, Row, Table } from '../../shared/ui.js';
 import { download, fileName } from '../../shared/download.js';
@@ -37,9 +37,17 @@ export function usePlan(): Planned {
 
 const byId = (steps: readonly Step[]) => new Map(steps.map((s) => [s.id, s]));
 
+/** How a plan has moved against the day that was kept. @example "Three days later than Mon 14 Dec, which was kept." */
+function laterText(kept: string, now: string): string {
+  const by = daysBetween(kept, now);
+  if (by === 0) return `As kept: ${dayText(kept)}.`;
+  const days = `${Math.abs(by)} ${Math.abs(by) === 1 ? 'day' : 'days'}`;
+  return `${days} ${by > 0 ? 'later' : 'sooner'} than ${dayText(kept)}, which was kept.`;
+}
+
 /** When each step is done in the hours there are, what to do next, and when it is ready. */
 export function PlanView() {
-  const { building, steps } = useBuilding();
+  const { building, steps, change } = useBuilding();
   const { piece } = useSettledBench();
   const { plan, hours, why } = usePlan();
   const known = byId(steps);
@@ -70,6 +78,14 @@ export function PlanView() {
         {days.length} {days.length === 1 ? 'day' : 'days'} of work. Its end hangs on a chain of {chain.length} steps, of which {timeText(waits)} are
         waits: glue and finish dry while you are away.
       </Faint>
+      {plan.done === null ? null : (
+        <Row style={{ marginTop: 8 }}>
+          {building.promised ? <span>{laterText(building.promised, dayOf(plan.done))}</span> : null}
+          <Button data-screen-only onPress={() => change({ promised: dayOf(plan.done as number) }, `Ready on ${dayText(dayOf(plan.done as number))}`)}>
+            {building.promised ? 'Keep this day instead' : 'Keep this day'}
+          </Button>
+        </Row>
+      )}
       <h3 style={{ marginTop: 14 }}>Next, on {dayText(dayOf(next[0]?.from ?? 0))}</h3>
       <ul>
         {next.map((s) => (
