@@ -6,6 +6,7 @@ import { CONFIG, type Config } from './config.js';
 import { DATABASE, type Database } from './data/database.js';
 import { BuildingsModule } from './buildings/buildings.module.js';
 import { CuttingsModule } from './cuttings/cuttings.module.js';
+import { HardwareModule } from './hardware/hardware.module.js';
 import { HealthModule } from './health/health.module.js';
 import { HistoryModule } from './history/history.module.js';
 import { LogModule } from './log/log.module.js';
@@ -31,6 +32,7 @@ const RESOURCES = [
   ThingsModule,
   StockModule,
   SlidesModule,
+  HardwareModule,
   PeopleModule,
   CuttingsModule,
   BuildingsModule,

@@ -13,3 +13,4 @@ export * from './jigs.js';
 export * from './rework.js';
 export * from './alike-parts.js';
 export * from './shrink.js';
+export * from './finish-to-buy.js';

@@ -10,7 +10,7 @@ import { ALONE, draft, type Draft } from './step.js';
 import type { Work } from './works.js';
 
 /** All faces and edges of a part, m². */
-function areaOf({ length, width, thickness }: Part): number {
+export function areaOf({ length, width, thickness }: Part): number {
   const [l, w, t] = [length.value, width.value, thickness.value].map((x) => toMm(x) / 1000) as [number, number, number];
   return 2 * (l * w + l * t + w * t);
 }

@@ -5,5 +5,6 @@ import type { Bought } from '../piece/index.js';
 export function boughtText({ what, length, thick, count, each }: Bought, precision: Precision): readonly [string, string] {
   const write = (l: Length) => `${formatLength(l, precision)} ${precision.unit}`;
   if (each === 'run' && length !== undefined) return [write(length), `${what}${thick === undefined ? '' : `, ${write(thick)} thick`}`];
+  if (each === 'litre') return [`${count} l`, what];
   return [`${count}`, `${what}${length === undefined ? '' : `, ${write(length)}`}${each === 'pair' ? ', pairs' : ''}`];
 }

@@ -7,7 +7,7 @@ import { BuildingSchema, LogEntrySchema } from '../build/spec.js';
 import { CuttingSchema } from '../layout/index.js';
 import { PersonSchema, ProjectSchema, type Workshop } from '../project/index.js';
 import { BuiltReadingSchema, MadePartSchema, OpeningSchema } from '../survey/index.js';
-import { SlideSchema, StockSchema } from '../stock/index.js';
+import { HardwareSchema, SlideSchema, StockSchema } from '../stock/index.js';
 import { ThingSchema } from '../things/index.js';
 
 const closed = { additionalProperties: false } as const;
@@ -27,6 +27,8 @@ function makeSchemas(piece: ReturnType<typeof pieceSchema>) {
       stock: Type.Record(IdSchema, StockSchema),
       /** Left out in files that were written before there were drawers. */
       slides: Type.Optional(Type.Record(IdSchema, SlideSchema)),
+      /** What is bought besides wood, as it is sold; left out where nothing was entered. */
+      hardware: Type.Optional(Type.Record(IdSchema, HardwareSchema)),
       people: Type.Record(IdSchema, PersonSchema),
       pieces: Type.Record(IdSchema, kept),
       /** What is cut together, and what was decided about it; left out where nothing was. */

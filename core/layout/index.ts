@@ -8,3 +8,4 @@ export * from './snap.js';
 export * from './buy.js';
 export * from './tools.js';
 export * from './sizes.js';
+export * from './fittings.js';

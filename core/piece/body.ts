@@ -204,7 +204,7 @@ export interface Bought {
   readonly length?: Length;
   readonly thick?: Length;
   readonly count: number;
-  readonly each: 'pair' | 'piece' | 'run';
+  readonly each: 'pair' | 'piece' | 'run' | 'litre';
 }
 
 /** A named figure of a space, such as the width of a drawer box, or a plain remark about it. */

@@ -1,3 +1,4 @@
 export * from './material.js';
 export * from './slide.js';
 export * from './stock.js';
+export * from './hardware.js';

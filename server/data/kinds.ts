@@ -38,6 +38,7 @@ export const ONE: Readonly<Record<Kind, string>> = {
   things: 'thing',
   stock: 'stock',
   slides: 'slide',
+  hardware: 'hardware',
   people: 'person',
   pieces: 'piece',
   cuttings: 'cutting',

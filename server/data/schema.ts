@@ -26,6 +26,7 @@ export const openings = pgTable('openings', owned, (t) => [primaryKey({ columns:
 export const things = pgTable('things', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
 export const stock = pgTable('stock', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
 export const slides = pgTable('slides', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
+export const hardware = pgTable('hardware', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
 export const people = pgTable('people', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
 export const pieces = pgTable('pieces', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);
 export const cuttings = pgTable('cuttings', owned, (t) => [primaryKey({ columns: [t.projectId, t.id] })]);

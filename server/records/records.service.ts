@@ -6,6 +6,7 @@ import { KEPT_IN, VERSION, missingOf, pieceFaults, workshopOf, type KeptPiece, t
 import { type Letters, type Piece } from '../../core/piece/index.js';
 import { namedBy } from '../../core/kinds/index.js';
 import type { Building, LogEntry } from '../../core/build/index.js';
+import type { Hardware } from '../../core/stock/index.js';
 import type { Cutting } from '../../core/layout/index.js';
 import { nameOfRecord, type Workshop } from '../../core/project/index.js';
 import { lettersOf } from '../../core/solution/index.js';
@@ -238,6 +239,7 @@ export function fileOf(bench: Workbench): ProjectFile {
     things: records('things'),
     stock: records('stock'),
     slides: records('slides'),
+    ...(bench.records.hardware.length > 0 ? { hardware: records<Hardware>('hardware') } : {}),
     people: records('people'),
     pieces,
     ...(bench.records.cuttings.length > 0 ? { cuttings: records<Cutting>('cuttings') } : {}),

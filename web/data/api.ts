@@ -4,7 +4,7 @@ import type { Building, LogEntry } from '../../core/build/index.js';
 import type { Cutting, ToPrint } from '../../core/layout/index.js';
 import type { Person, Project } from '../../core/project/index.js';
 import type { BuiltReading, MadePart, Opening } from '../../core/survey/index.js';
-import type { Slide, Stock } from '../../core/stock/index.js';
+import type { Hardware, Slide, Stock } from '../../core/stock/index.js';
 import type { Thing } from '../../core/things/index.js';
 
 /** The kinds of record a project holds, with what each record is. */
@@ -13,6 +13,7 @@ export interface Records {
   things: Thing;
   stock: Stock;
   slides: Slide;
+  hardware: Hardware;
   people: Person;
   pieces: KeptPiece;
   cuttings: Cutting;

@@ -13,6 +13,7 @@ const bench: Workbench = {
     things: [{ id: 'tin', version: 4, data: thing() }],
     stock: [],
     slides: [],
+    hardware: [],
     cuttings: [],
     buildings: [],
     log: [],

@@ -50,6 +50,7 @@ const bench: Workbench = {
     things: [one('tin', thing())],
     stock: [one('ply', stock())],
     slides: [],
+    hardware: [],
     cuttings: [],
     buildings: [],
     log: [],

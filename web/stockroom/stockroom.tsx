@@ -15,6 +15,7 @@ import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, Fault, FieldLabel, Grid, NumberBox, Page, Panel, Row, Scroll, Select, Table, TextInput } from '../shared/ui.js';
 import { StockList } from './stock-list.js';
+import { HardwareList } from './hardware-list.js';
 import { Slides } from './slides.js';
 
 const MATERIAL_CHOICES = MATERIALS.map((m) => ({ id: m.id, label: m.name }));
@@ -286,6 +287,7 @@ export function Stockroom() {
           />
         ) : null}
         <Slides />
+        <HardwareList />
       </Page>
     </>
   );

@@ -25,6 +25,7 @@ export const RECORD_KINDS = [
   'things',
   'stock',
   'slides',
+  'hardware',
   'people',
   'pieces',
   'cuttings',

@@ -3,7 +3,19 @@ export type Raw = Readonly<Record<string, unknown>>;
 
 /** What records a project has, each by its name in a file and in the data folder. */
 export type RecordKind =
-  'project' | 'openings' | 'things' | 'stock' | 'slides' | 'people' | 'pieces' | 'cuttings' | 'buildings' | 'log' | 'readings' | 'made';
+  | 'project'
+  | 'openings'
+  | 'things'
+  | 'stock'
+  | 'slides'
+  | 'hardware'
+  | 'people'
+  | 'pieces'
+  | 'cuttings'
+  | 'buildings'
+  | 'log'
+  | 'readings'
+  | 'made';
 
 /** A record that was a part of another one before. */
 export interface Found {

@@ -150,7 +150,7 @@ export function LogSheet() {
         </p>
         <p>
           {spent.money === 0 ? 'No money noted yet' : `${spent.money.toFixed(2)} spent`}
-          {budget === undefined ? '.' : ` of a budget of ${budget} for wood.`}
+          {budget === undefined ? '.' : ` of a budget of ${budget}.`}
         </p>
       </section>
     </>

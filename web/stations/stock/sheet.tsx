@@ -109,7 +109,7 @@ export function StockSheet() {
               change(Number.isFinite(n) ? { budget: n } : { ...rest, budget: undefined as never }, 'Budget');
           }}
         >
-          <FieldLabel>Budget for wood</FieldLabel>
+          <FieldLabel>Budget</FieldLabel>
           <Input />
         </NumberBox>
         <Select

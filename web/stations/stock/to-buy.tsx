@@ -1,6 +1,9 @@
 import { FileDown, Printer } from 'lucide-react';
 import { cutsOf } from '../../../core/cutting/cuts.js';
+import { buildingOf, finishFor } from '../../../core/build/index.js';
 import { fittingsToBuy, moneyInAll, woodToBuy } from '../../../core/layout/buy.js';
+import { fittingLines, fittingsMoney } from '../../../core/layout/fittings.js';
+import { together } from '../../../core/solution/index.js';
 import { moneyByPiece, type Sums } from '../../../core/layout/sums.js';
 import type { PieceToCut } from '../../../core/layout/blanks.js';
 import type { Cutting } from '../../../core/layout/spec.js';
@@ -11,6 +14,7 @@ import { usePrecision, useProject } from '../../data/project.js';
 import { boughtText } from '../../../core/formats/bought-text.js';
 import { download, fileName } from '../../shared/download.js';
 import { Button, Faint, Fault, Row, Table } from '../../shared/ui.js';
+import { FittingsTable } from './fittings-table.js';
 import type { Layout } from './layouts.js';
 import { sheetsOf, sumsFor, type StockToCut } from './use-cutting.js';
 import { moneyText } from './words.js';
@@ -37,8 +41,17 @@ export function ToBuy({
     return sums ? [{ stock: s.stock, sums, blanks: s.blanks }] : [];
   });
   const wood = woodToBuy(known);
-  const fittings = fittingsToBuy(pieces).map((b) => boughtText(b, precision));
+  const finishes = pieces.flatMap((p) =>
+    finishFor(p.solution, bench.records.buildings.find((b) => b.data.piece === p.id)?.data ?? buildingOf(p.id)),
+  );
+  const lines = fittingLines(
+    together([...fittingsToBuy(pieces), ...finishes]),
+    bench.records.hardware.map((h) => h.data),
+  );
+  const fittings = lines.map((l) => [...boughtText(l.bought, precision), l.packs, l.money] as const);
+  const besides = fittingsMoney(lines);
   const { money, atLeast } = moneyInAll(known.map((k) => k.sums));
+  const inAll = money + besides.money;
   const shares = new Map<string, number>();
   for (const { sums, blanks } of known) {
     for (const [piece, share] of moneyByPiece(blanks, sums.money)) shares.set(piece, (shares.get(piece) ?? 0) + share);
@@ -55,7 +68,7 @@ export function ToBuy({
   const asked = stocks.map((s) => shopCuts(cutsOf(sheetsOf(s, layouts.get(s.id)).map((l) => l.laid)), tools, s.stock.form));
   const inShop = asked.reduce((sum, count) => sum + count, 0);
   const cutThere = { count: inShop, money: shopMoney(inShop, tools) };
-  const over = cutting.budget !== undefined && money > cutting.budget;
+  const over = cutting.budget !== undefined && inAll > cutting.budget;
   return (
     <section aria-label="What to buy">
       <Row style={{ justifyContent: 'space-between', marginBottom: 8 }}>
@@ -102,7 +115,6 @@ export function ToBuy({
           <tr>
             <td colSpan={4}>
               <strong>Wood in all{atLeast ? ', at least: a price is missing' : ''}</strong>
-              {cutting.budget === undefined ? '' : `, of a budget of ${moneyText(cutting.budget)}`}
             </td>
             <td className="figure">
               <strong>{moneyText(money)}</strong>
@@ -121,7 +133,6 @@ export function ToBuy({
           {w.name}, {size(w)}, does not go into the car whole: have it cut where it is sold, or delivered.
         </Fault>
       ))}
-      {over ? <Fault role="alert">That is {moneyText(money - (cutting.budget ?? 0))} over the budget.</Fault> : null}
       {pieces.length > 1 && money > 0 ? (
         <>
           <h3 style={{ marginTop: 14 }}>By piece, by the area of its parts</h3>
@@ -149,14 +160,17 @@ export function ToBuy({
       {fittings.length > 0 ? (
         <>
           <h3 style={{ marginTop: 14 }}>Besides wood</h3>
-          <ul>
-            {fittings.map(([amount, text]) => (
-              <li key={`${amount} ${text}`}>
-                <strong>{amount}</strong> {text}
-              </li>
-            ))}
-          </ul>
+          <FittingsTable lines={lines} />
         </>
+      ) : null}
+      <p style={{ marginTop: 14 }}>
+        <strong>
+          In all{atLeast || besides.atLeast ? ', at least' : ''}: {moneyText(Math.round(inAll * 100) / 100)}
+        </strong>
+        {cutting.budget === undefined ? '' : `, of a budget of ${moneyText(cutting.budget)}`}
+      </p>
+      {over ? (
+        <Fault role="alert">That is {moneyText(Math.round((inAll - (cutting.budget ?? 0)) * 100) / 100)} over the budget.</Fault>
       ) : null}
     </section>
   );

@@ -1,0 +1,57 @@
+import { toMm } from '../length/index.js';
+import type { Bought } from '../piece/index.js';
+import type { Hardware } from '../stock/index.js';
+
+/** What is needed of something besides wood, what of it is there, and what the rest costs by what is sold. */
+export interface FittingLine {
+  readonly bought: Bought;
+  /** How it is sold; none where that is not known yet. */
+  readonly hardware: Hardware | null;
+  /** Pieces, pairs, metres or litres. */
+  readonly need: number;
+  readonly onHand: number;
+  /** Of what is sold, so many are bought; null where it is not known how it is sold. */
+  readonly packs: number | null;
+  /** Null where a price is missing. */
+  readonly money: number | null;
+}
+
+/** How much of something is needed, in what it is counted by: metres for what comes off a roll. */
+export function needOf({ each, length, count }: Bought): number {
+  return each === 'run' && length !== undefined ? toMm(length) / 1000 : count;
+}
+
+/** Whether something sold is what a list asks for. */
+export function isSoldAs(hardware: Hardware, { what, each, length, thick }: Bought): boolean {
+  const sameLength = each === 'run' || hardware.length === length;
+  return hardware.what === what && hardware.each === each && sameLength && hardware.thick === thick;
+}
+
+/** What there is to buy besides wood, by whole packets, rolls and tins. */
+export function fittingLines(all: readonly Bought[], hardware: readonly Hardware[]): readonly FittingLine[] {
+  return all.map((bought): FittingLine => {
+    const sold = hardware.find((h) => isSoldAs(h, bought)) ?? null;
+    const need = needOf(bought);
+    const onHand = sold?.onHand ?? 0;
+    const packs = sold ? Math.ceil(Math.max(0, need - onHand) / sold.pack - 1e-9) : null;
+    const money = packs === 0 ? 0 : packs === null || sold?.price === undefined ? null : packs * sold.price;
+    return { bought, hardware: sold, need, onHand, packs: packs === null ? null : Math.max(0, packs), money };
+  });
+}
+
+/** What all of it costs, and whether a price is missing. */
+export function fittingsMoney(lines: readonly FittingLine[]): { readonly money: number; readonly atLeast: boolean } {
+  return { money: lines.reduce((sum, l) => sum + (l.money ?? 0), 0), atLeast: lines.some((l) => l.money === null) };
+}
+
+/** How something is sold before anyone said: one at a time, or by the usual box, roll or tin. */
+export function soldAs({ what, each, length, thick }: Bought): Hardware {
+  const pack = each === 'run' ? 10 : /screws/.test(what) ? 100 : 1;
+  return {
+    what,
+    each,
+    ...(length !== undefined && each !== 'run' ? { length } : {}),
+    ...(thick === undefined ? {} : { thick }),
+    pack,
+  };
+}

@@ -1,0 +1,55 @@
+import { formatLength } from '../../core/length/index.js';
+import type { Hardware } from '../../core/stock/index.js';
+import { usePrecision, useProject } from '../data/project.js';
+import { TakeOut } from '../shared/take-out.js';
+import { Faint, Section, Table } from '../shared/ui.js';
+
+const UNIT: Readonly<Record<Hardware['each'], string>> = { piece: '', pair: ' pairs', run: ' m', litre: ' l' };
+
+/** Screws, edging, finish and the like as they are sold: entered where they are asked for, listed here. */
+export function HardwareList() {
+  const { bench, saver } = useProject();
+  const precision = usePrecision();
+  const all = bench.records.hardware;
+  return (
+    <Section aria-label="Hardware, edging and finish">
+      <h2>Hardware, edging and finish</h2>
+      <Faint>How each is sold, for how much, and what there is, is entered where a piece asks for it: at Stock, under What to buy.</Faint>
+      {all.length > 0 ? (
+        <Table aria-label="Hardware" style={{ marginTop: 8 }}>
+          <thead>
+            <tr>
+              <th>What</th>
+              <th className="figure">In one pack</th>
+              <th className="figure">Price</th>
+              <th className="figure">On hand</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {all.map(({ id, data: h }) => (
+              <tr key={id}>
+                <td>
+                  {h.what}
+                  {h.length === undefined ? '' : `, ${formatLength(h.length, precision)} ${precision.unit}`}
+                </td>
+                <td className="figure">
+                  {h.pack}
+                  {UNIT[h.each]}
+                </td>
+                <td className="figure">{h.price ?? ''}</td>
+                <td className="figure">
+                  {h.onHand ?? 0}
+                  {UNIT[h.each]}
+                </td>
+                <td>
+                  <TakeOut name={h.what} onPress={() => void saver.remove('hardware', id)} />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      ) : null}
+    </Section>
+  );
+}
