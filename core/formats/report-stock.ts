@@ -42,7 +42,7 @@ export function layCutting(
   settings: Settings,
   solve: ProgramSolver,
 ): readonly StockLaid[] {
-  return [...blanksOf(pieces)].map(([id, blanks]): StockLaid => {
+  return [...blanksOf(pieces, cutting.testLong)].map(([id, blanks]): StockLaid => {
     const { stock } = (blanks[0] as Blank).part.member;
     const asked = askedOf(id, stock, blanks, cutting, settings);
     const answer = laidOut(asked, solve);

@@ -21,6 +21,8 @@ export interface Blank {
   readonly grain: boolean;
   /** Cut to spare. */
   readonly spare: boolean;
+  /** It becomes no part: settings are tried on it. */
+  readonly test: boolean;
   /** Which of how many strips it is, where the part is glued from several. */
   readonly strip: { readonly nth: number; readonly of: number } | null;
 }
@@ -58,13 +60,24 @@ function blanksOfPart(piece: PieceToCut, part: Part, board: Stock): Blank[] {
       width: glued?.width ?? width,
       grain: hasGrain(board),
       spare: copy >= times,
+      test: false,
       strip: glued ? { nth, of: glued.of } : null,
     })),
   ).flat();
 }
 
-/** What must be sawn of each stock, for pieces that are cut together; stocks in the order that they are first asked for. */
-export function blanksOf(pieces: readonly PieceToCut[]): ReadonlyMap<string, readonly Blank[]> {
+/** A piece of each stock that settings are tried on: as long as is asked for, and as wide as its narrowest part. */
+function testPiece(blanks: readonly Blank[], long: Length): Blank {
+  const narrowest = blanks.reduce((a, b) => (b.width < a.width ? b : a));
+  const { piece, part, width, grain } = narrowest;
+  return { key: [part.member.stockId, 'test'].join(' '), piece, part, length: long, width, grain, spare: false, test: true, strip: null };
+}
+
+/**
+ * What must be sawn of each stock, for pieces that are cut together; stocks in the order that they are first asked for.
+ * @param testLong how long a piece is, of each stock, that settings are tried on; none where it is left out
+ */
+export function blanksOf(pieces: readonly PieceToCut[], testLong?: Length): ReadonlyMap<string, readonly Blank[]> {
   const byStock = new Map<string, Blank[]>();
   for (const piece of pieces) {
     for (const part of piece.solution.parts) {
@@ -74,5 +87,6 @@ export function blanksOf(pieces: readonly PieceToCut[]): ReadonlyMap<string, rea
       byStock.set(stockId, list);
     }
   }
+  if (testLong !== undefined) for (const list of byStock.values()) list.push(testPiece(list, testLong));
   return byStock;
 }

@@ -77,6 +77,18 @@ describe('blanks', () => {
     expect(toCut(stock({ material: 'mdf', grain: 'along' })).blanks.every((b) => b.grain)).toBe(true);
   });
 
+  test('a piece to try settings on is as long as asked for and as wide as the narrowest part of its stock', () => {
+    const { pieces } = toCut(stock({}));
+    const [plain] = blanksOf(pieces);
+    const [tested] = blanksOf(pieces, mm(320));
+    const blanks = tested?.[1] ?? [];
+    expect(blanks).toHaveLength((plain?.[1].length ?? 0) + 1);
+    const test = blanks.find((b) => b.test);
+    expect(test).toMatchObject({ length: mm(320), width: Math.min(...blanks.map((b) => b.width)) });
+    expect(test && markOf(test, pieces)).toBe('test');
+    expect(new Set(blanks.map((b) => b.key)).size).toBe(blanks.length);
+  });
+
   test('the mark has the number of its piece where several are cut together', () => {
     const { blanks, pieces } = toCut(stock({}));
     const [first] = blanks as [Blank];
@@ -288,6 +300,9 @@ describe('sizes that waste less', () => {
     expect(all.map((t) => t.size)).toEqual([...all.map((t) => t.size)].sort((a, b) => a - b));
     expect(all.some((t) => t.size === present)).toBe(true);
     for (const t of all) expect(t.money).toBe(30 * t.bought);
+    // Three spaces of 960 x 640 x 300 are 552.96 litres; the front is 2000 over 1000.
+    expect(all.find((t) => t.size === present)).toMatchObject({ front: 2 });
+    expect(all.find((t) => t.size === present)?.room).toBeCloseTo(552.96, 6);
     expect(solve(atSize(given.piece, 'depth', mm(250)), shop, {}).shape.overall.depth.value).toBe(mm(250));
   });
 
@@ -300,6 +315,9 @@ describe('sizes that waste less', () => {
       missing: 0,
       stops,
       looks: 0,
+      room: 100,
+      sag: 0.5,
+      front: 2,
     });
     const all = [one(280, 10), one(290, 20, 1), one(295, 20), one(300, 30), one(310, 30), one(320, 20)];
     expect(cheaperSizes(all, mm(300)).map((t) => t.size / mm(1))).toEqual([295, 320, 280]);

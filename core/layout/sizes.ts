@@ -1,10 +1,10 @@
 import { layBoards } from '../cutting/boards/index.js';
 import { SheetSearch } from '../cutting/sheets/index.js';
-import { formatLength, roundTo, type Length } from '../length/index.js';
+import { formatLength, roundTo, toMm, type Length } from '../length/index.js';
 import { sawStep } from '../parts/index.js';
 import type { Letters, Piece } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { solve } from '../solution/index.js';
+import { solve, type Solution } from '../solution/index.js';
 import { blanksOf, type PieceToCut } from './blanks.js';
 import { askedOf, boardsOf, type ToLay } from './plan.js';
 import type { Cutting } from './spec.js';
@@ -32,6 +32,27 @@ export interface SizeTried {
   /** Checks that stop the build, and those to look at. */
   readonly stops: number;
   readonly looks: number;
+  /** The clear room in its spaces, litres. */
+  readonly room: number;
+  /** How far the worst of its shelves sags in the long term, as a part of what is allowed; 0 where none is judged. */
+  readonly sag: number;
+  /** What its front is like: height over width. */
+  readonly front: number;
+}
+
+/** What a piece is like at a size: the room in it, how its shelves do, and how its front looks. */
+function likenessOf({ shape, carried }: Solution): Pick<SizeTried, 'room' | 'sag' | 'front'> {
+  const open = [...shape.spaces.values()].filter((s) => !s.space.split);
+  const room = open.reduce(
+    (sum, { clear }) => sum + (toMm(clear.width.value) * toMm(clear.height.value) * toMm(clear.depth.value)) / 1e6,
+    0,
+  );
+  const sags = [...carried.members.values()].flatMap(({ bending }) => {
+    const verdict = bending?.verdict;
+    return verdict && verdict.allowed > 0 ? [(verdict.later ?? verdict.today).mm / verdict.allowed] : [];
+  });
+  const { width, height } = shape.overall;
+  return { room, sag: Math.max(0, ...sags), front: height.value / width.value };
 }
 
 /** So many sizes are tried, from this part of the present one to that. */
@@ -55,7 +76,7 @@ function openedIn({ problem, along }: ToLay): { readonly sheets: readonly string
 function tried(size: Length, pieces: readonly PieceToCut[], cutting: Cutting, about: string): SizeTried {
   let [opened, bought, money, lost] = [0, 0, 0, 0];
   const settings = (pieces[0] as PieceToCut).solution.workshop.settings;
-  for (const [stockId, blanks] of blanksOf(pieces)) {
+  for (const [stockId, blanks] of blanksOf(pieces, cutting.testLong)) {
     const stock = (blanks[0] as (typeof blanks)[number]).part.member.stock;
     // What lies somewhere lies there at the present size: sizes are compared without it.
     const asked = askedOf(stockId, stock, blanks, { ...cutting, pins: [], begun: [] }, settings);
@@ -69,9 +90,10 @@ function tried(size: Length, pieces: readonly PieceToCut[], cutting: Cutting, ab
       money += source.price ?? 0;
     }
   }
-  const { checks } = (pieces.find((p) => p.id === about) as PieceToCut).solution;
+  const { solution } = pieces.find((p) => p.id === about) as PieceToCut;
+  const { checks } = solution;
   const count = (severity: string) => checks.filter((c) => c.severity === severity).length;
-  return { size, opened, bought, money, missing: lost, stops: count('stop'), looks: count('look') };
+  return { size, opened, bought, money, missing: lost, stops: count('stop'), looks: count('look'), ...likenessOf(solution) };
 }
 
 /** A piece with one of its overall sizes given. */

@@ -58,9 +58,7 @@ function PickedPart({ stock, layout }: { stock: StockToCut; layout: Layout | und
   const open = sheets.map((s, nth) => ({ s, nth })).filter(({ s }) => !s.begun);
   return (
     <section aria-label={`Part ${mark}`}>
-      <h1>
-        {mark}: {picked.part.member.role}
-      </h1>
+      <h1>{picked.test ? 'To try settings on' : `${mark}: ${picked.part.member.role}`}</h1>
       <Faint>
         {pieces.length > 1 ? `${picked.piece.solution.piece.name}. ` : ''}
         {write(picked.length)} × {write(picked.width)} {precision.unit}

@@ -3,8 +3,9 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import type { FirstCuts } from '../../../core/cutting/sheets/index.js';
 import { moneyInAll } from '../../../core/layout/buy.js';
-import { useProject } from '../../data/project.js';
+import { usePrecision, useProject } from '../../data/project.js';
 import { useBench } from '../../bench/bench.js';
+import { LengthField } from '../../shared/length-field.js';
 import { Fold } from '../../shared/fold.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, FieldLabel, NumberBox, Select, Tick } from '../../shared/ui.js';
@@ -47,6 +48,7 @@ export function StockSheet() {
   const { project } = useParams();
   const { bench } = useProject();
   const { pieceId } = useBench();
+  const precision = usePrecision();
   const { cutting, pieces, stocks, change } = useCutting();
   const [shown, show] = useStockShown(stocks);
   const layouts = useLayouts(stocks, shown);
@@ -112,6 +114,17 @@ export function StockSheet() {
           <FieldLabel>Budget</FieldLabel>
           <Input />
         </NumberBox>
+        <LengthField
+          label="A test piece of each stock, this long"
+          value={cutting.testLong ?? null}
+          optional
+          precision={precision}
+          onCommit={(testLong) => {
+            const { testLong: before, ...rest } = cutting;
+            if (testLong !== (before ?? null))
+              change(testLong === null ? { ...rest, testLong: undefined as never } : { testLong }, 'Test pieces');
+          }}
+        />
         <Select
           label="First cuts of sheets"
           value={cutting.first}

@@ -39,6 +39,21 @@ function useSizes(asked: SizesAsked) {
   };
 }
 
+/** Less than this is no difference to speak of. */
+const SAME = 0.005;
+
+/** What a size is like beside the present one: the room in it, how far its shelves sag, how its front looks. */
+function likenessText(t: SizeTried, now: SizeTried): readonly string[] {
+  const percent = (part: number) => `${Math.round(part * 100)} %`;
+  const room = now.room > 0 ? t.room / now.room - 1 : 0;
+  const front = (f: number) => (f >= 1 ? `1 to ${f.toFixed(2)}` : `${(1 / f).toFixed(2)} to 1`);
+  return [
+    ...(Math.abs(room) > SAME ? [`${percent(Math.abs(room))} ${room < 0 ? 'less' : 'more'} room`] : []),
+    ...(Math.abs(t.sag - now.sag) > SAME ? [`the worst shelf sags to ${percent(t.sag)} of what is allowed, now ${percent(now.sag)}`] : []),
+    ...(Math.abs(t.front / now.front - 1) > SAME ? [`a front of ${front(t.front)}, now ${front(now.front)}`] : []),
+  ];
+}
+
 /** What a size gains and loses beside the present one. */
 function sizeText(t: SizeTried, now: SizeTried, unit: 'mm' | 'in', step: Length): string {
   const write = (l: Length) => `${formatLength(l, { unit, step })} ${unit}`;
@@ -53,6 +68,7 @@ function sizeText(t: SizeTried, now: SizeTried, unit: 'mm' | 'in', step: Length)
       : t.looks < now.looks
         ? `${now.looks - t.looks} fewer to look at`
         : 'checks as now',
+    ...likenessText(t, now),
   ].join(', ');
 }
 

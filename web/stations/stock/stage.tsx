@@ -79,7 +79,7 @@ function LaidTable({ stock, drawn }: { stock: StockToCut; drawn: SheetsDrawn }) 
           return (
             <TableRow key={p.id} id={p.id}>
               <Cell>
-                <strong>{marks.get(p.id)}</strong> {blank?.part.member.role}
+                <strong>{marks.get(p.id)}</strong> {blank?.test ? 'piece to try settings on' : blank?.part.member.role}
                 {blank?.strip ? `, strip ${blank.strip.nth + 1} of ${blank.strip.of}` : ''}
                 {blank?.spare ? ', to spare' : ''}
               </Cell>

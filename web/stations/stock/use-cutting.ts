@@ -48,7 +48,7 @@ function onBench(bench: Workbench, pieceId: string, name: string, solutionOf: Of
     const solution = solutionOf(id);
     return solution ? [{ id, solution }] : [];
   });
-  const stocks = [...blanksOf(pieces)].flatMap(([id, blanks]): StockToCut[] => {
+  const stocks = [...blanksOf(pieces, cutting.testLong)].flatMap(([id, blanks]): StockToCut[] => {
     const stock = bench.records.stock.find((s) => s.id === id)?.data;
     if (!stock) return [];
     const asked = askedOf(id, stock, blanks, cutting, bench.project.settings);
