@@ -9,3 +9,4 @@ export * from './buy.js';
 export * from './tools.js';
 export * from './sizes.js';
 export * from './fittings.js';
+export * from './matched.js';

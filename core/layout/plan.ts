@@ -8,6 +8,7 @@ import type { Settings } from '../project/index.js';
 import type { Stock } from '../stock/index.js';
 import type { Blank } from './blanks.js';
 import type { Begun, Cutting } from './spec.js';
+import { frontStrips, stripsCut, type Strip } from './matched.js';
 import { sourcesOf, type Source } from './supply.js';
 
 /** What is to be laid out: plain data, which a worker can be given. */
@@ -15,6 +16,8 @@ export interface ToLay {
   readonly problem: SheetProblem;
   /** Everything lies one after the other along boards: nothing lies beside anything else. */
   readonly along: boolean;
+  /** Fronts that come from one strip each, which is laid out in their place. */
+  readonly strips: readonly Strip[];
 }
 
 /** All that one stock is asked for, ready to be laid out. */
@@ -39,20 +42,24 @@ export function askedOf(stockId: string, stock: Stock, blanks: readonly Blank[],
   const cut = new Set(begun.flatMap((b) => keysIn(b.sawn as Sawn).filter((key) => !b.spoiled?.includes(key))));
   const left = blanks.filter((b) => !cut.has(b.key));
   const sources = sourcesOf(stock, settings.tools, begun);
-  const wanted = left.map((b): RectWanted => ({
-    id: b.key,
-    length: b.length,
-    width: b.width,
-    turns: !b.grain || cutting.turns.includes(b.key),
-  }));
+  const kerf = settings.kerf ?? USUAL_KERF;
+  const held = new Set([...cutting.pins.map((p) => p.part), ...cutting.turns]);
+  const fits = (length: Length, width: Length) =>
+    sources.some(({ sheet: { length: l, width: w, trim } }) => length <= l - 2 * trim.ends && width <= w - 2 * trim.edges);
+  const strips = cutting.matched ? frontStrips(left, kerf, held, fits) : [];
+  const inStrip = new Set(strips.flatMap((s) => s.parts.map((p) => p.key)));
+  const alone = left
+    .filter((b) => !inStrip.has(b.key))
+    .map((b): RectWanted => ({ id: b.key, length: b.length, width: b.width, turns: !b.grain || cutting.turns.includes(b.key) }));
+  const wanted = [...alone, ...strips.map(({ key, length, width }): RectWanted => ({ id: key, length, width, turns: false }))];
   const problem: SheetProblem = {
-    kerf: settings.kerf ?? USUAL_KERF,
+    kerf,
     wanted,
     sheets: sources.map((s) => s.sheet).filter((s) => s.count > 0),
     first: stock.form === 'board' ? 'crosscuts' : cutting.first,
     pins: cutting.pins.filter((p) => p.stock === stockId && !cut.has(p.part)),
   };
-  return { stockId, stock, blanks: left, sources, problem, along: stock.form === 'board' && areAlong(problem) };
+  return { stockId, stock, blanks: left, sources, problem, strips, along: stock.form === 'board' && areAlong(problem) };
 }
 
 /** A sheet that was begun, as it was laid out. */
@@ -144,6 +151,11 @@ export interface Standing {
  * @param solve solves linear and integer programs, for what lies along boards
  */
 export function* layOut(asked: ToLay, solve: ProgramSolver): Generator<Standing> {
+  for (const { answer, done } of layWhole(asked, solve)) yield { answer: stripsCut(answer, asked.strips, asked.problem.kerf), done };
+}
+
+/** The same with strips whole. */
+function* layWhole(asked: ToLay, solve: ProgramSolver): Generator<Standing> {
   if (asked.along) {
     yield { answer: layAlong(asked.problem, solve), done: 1 };
     return;

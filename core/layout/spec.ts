@@ -94,6 +94,8 @@ export const CuttingSchema = Type.Object(
     /** Parts that may lie across the grain. */
     turns: Type.Array(KeySchema, { maxItems: 2000 }),
     begun: Type.Array(BegunSchema, { maxItems: 500 }),
+    /** Fronts come from one strip in their order, so that the grain runs on over them. */
+    matched: Type.Optional(Type.Boolean()),
     /** So long is a piece that is cut of each stock to try settings on; none where it is left out. */
     testLong: Type.Optional(SizeSchema),
     /** What it may cost, in the project's money. */

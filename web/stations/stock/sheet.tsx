@@ -114,6 +114,9 @@ export function StockSheet() {
           <FieldLabel>Budget</FieldLabel>
           <Input />
         </NumberBox>
+        <Tick isSelected={cutting.matched === true} onChange={(matched) => change({ matched }, 'Fronts from one strip')}>
+          Fronts from one strip, the grain running on
+        </Tick>
         <LengthField
           label="A test piece of each stock, this long"
           value={cutting.testLong ?? null}

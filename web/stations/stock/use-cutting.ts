@@ -53,7 +53,7 @@ function onBench(bench: Workbench, pieceId: string, name: string, solutionOf: Of
     if (!stock) return [];
     const asked = askedOf(id, stock, blanks, cutting, bench.project.settings);
     const begun = cutting.begun.filter((b) => b.stock === id);
-    return [{ id, stock, blanks, asked, key: JSON.stringify([asked.problem, asked.along]), begun }];
+    return [{ id, stock, blanks, asked, key: JSON.stringify([asked.problem, asked.along, asked.strips]), begun }];
   });
   return { cutting, pieces, stocks };
 }
