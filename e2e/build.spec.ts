@@ -16,7 +16,7 @@ const row = (page: Page, letter: string) =>
 
 test('from a solved piece to a finished log: steps, their settings, what is cut, what came out short, and what it taught', async ({
   page,
-  shed,
+  own: shed,
 }) => {
   test.setTimeout(240_000);
   const hands = pointer(page);
@@ -143,7 +143,7 @@ test('from a solved piece to a finished log: steps, their settings, what is cut,
   await expect(page.getByText('It was started from Ink case.')).toBeVisible();
 });
 
-test('by keyboard alone: to a step, done, and an entry in the log', async ({ page, shed }) => {
+test('by keyboard alone: to a step, done, and an entry in the log', async ({ page, own: shed }) => {
   await page.goto(`${shed.url}/p/print-shed/pieces/type-tray/build`);
   await expect(step(page, /Buy/)).toBeVisible({ timeout: 30_000 });
   const hands = keyboard(page);

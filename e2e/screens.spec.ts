@@ -21,6 +21,17 @@ const SCREENS = [
   ['divide, cells', '/p/print-shed/pieces/tube-rack/divide?at=gable'],
   ['carry', '/p/print-shed/pieces/ink-case/carry?at=right-2/shelf/1'],
   ['parts', '/p/print-shed/pieces/ink-case/parts?at=post/divider/1'],
+  ['stock, what to buy', '/p/print-shed/pieces/paper-chest/stock?show=buy'],
+  ['build', '/p/print-shed/pieces/composing-table/build'],
+  ['build, set out', '/p/print-shed/pieces/mat-stand/build?show=places'],
+  ['build, jigs', '/p/print-shed/pieces/ink-case/build?show=jigs'],
+  ['build, when', '/p/print-shed/pieces/composing-table/build?show=plan'],
+  ['build, what is cut', '/p/print-shed/pieces/composing-table/build?show=cut'],
+  ['build, another plan', '/p/print-shed/pieces/ink-case/build?show=elsewhere'],
+  ['log', '/p/print-shed/pieces/proof-display/log'],
+  ['log, its owner', '/p/print-shed/pieces/proof-display/log?show=owner'],
+  ['at the bench', '/p/print-shed/pieces/mat-stand/bench'],
+  ['pairing', '/pair'],
 ] as const;
 
 for (const [name, path] of SCREENS) {
@@ -40,7 +51,7 @@ for (const [name, path] of SCREENS) {
 }
 
 test('the bench is whole at 1280 x 800: the page itself does not scroll', async ({ page, shed }) => {
-  for (const station of ['measure', 'divide', 'carry', 'parts']) {
+  for (const station of ['measure', 'divide', 'carry', 'parts', 'build', 'log']) {
     await page.goto(`${shed.url}/p/print-shed/pieces/ink-case/${station}`);
     await expect(page.locator('h1').first()).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)).toBeLessThanOrEqual(0);
@@ -54,6 +65,10 @@ test('at phone width every station can be reached and nothing is cut off', async
     '/p/print-shed/pieces/ink-case/divide?at=tubs',
     '/p/print-shed/pieces/ink-case/parts',
     '/p/print-shed/pieces/ink-case/carry',
+    '/p/print-shed/pieces/composing-table/build',
+    '/p/print-shed/pieces/composing-table/build?show=cut',
+    '/p/print-shed/pieces/composing-table/log',
+    '/p/print-shed/pieces/mat-stand/bench',
   ]) {
     await page.goto(shed.url + path);
     await expect(page.locator('h1').first()).toBeVisible();

@@ -56,7 +56,16 @@ async function serve(args: readonly string[], use: (running: Running) => Promise
   rmSync(folder, { recursive: true, force: true });
 }
 
-export const test = base.extend<object, Fixtures>({
+interface OwnFixtures {
+  /** With the print shed as it ships: no other test has been in it. */
+  own: Running;
+}
+
+export const test = base.extend<OwnFixtures, Fixtures>({
+  own: async ({ browserName }, use) => {
+    void browserName;
+    await serve([], use);
+  },
   shed: [
     async ({ browserName }, use) => {
       void browserName;

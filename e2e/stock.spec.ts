@@ -22,7 +22,7 @@ const boxOf = async (locator: Locator) => {
 
 test('from the parts to a plan by pointer: two sheets, a part dragged and held, taken back, cut and ticked off, the rests kept', async ({
   page,
-  shed,
+  own: shed,
 }) => {
   test.setTimeout(180_000);
   const hands = pointer(page);
@@ -95,11 +95,25 @@ test('what to buy: whole sheets with their prices against a budget, and everythi
   await expect(page.getByRole('status').filter({ hasText: 'Still laying out' })).toHaveCount(0, { timeout: 60_000 });
   const table = page.getByRole('table', { name: 'Wood to buy' });
   await expect(table).toBeVisible();
-  await expect(page.getByText(/pairs/)).toBeVisible();
+  // Seven pairs of slides at 24, two of them there already: five are bought.
+  const slides = page.getByRole('table', { name: 'Besides wood' }).getByRole('row', { name: /Ball slide 45, 500 mm, pairs/ });
+  await expect(slides).toContainText('no price');
+  const hands = pointer(page);
+  await hands.type(/^Price of a pack of Ball slide 45/, '24');
+  await expect(slides.getByRole('cell').last()).toHaveText('168');
+  await hands.type(/^On hand of Ball slide 45/, '2');
+  await expect(slides.getByRole('cell').last()).toHaveText('120');
+  await expect(page.getByRole('table', { name: 'Besides wood' }).getByRole('row', { name: /oil/ })).toBeVisible();
   const wanted = page.waitForEvent('download');
   await page.getByRole('button', { name: 'As CSV' }).click();
   const path = await (await wanted).path();
   expect(readFileSync(path, 'utf8')).toMatch(/quantity,what,size,price of one,price in all/);
+  // The fronts come from one strip: all parts still have their place.
+  await page.getByRole('button', { name: 'Laid out' }).click();
+  const before = await sheets(page).getByRole('option').count();
+  await hands.tick('Fronts from one strip, the grain running on');
+  await looked(page);
+  await expect(sheets(page).getByRole('option')).toHaveCount(before);
 });
 
 test('by keyboard alone: parts are walked, one is moved and held, taken to the next sheet, let go; cuts are ticked', async ({

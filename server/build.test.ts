@@ -77,7 +77,7 @@ test('facts, the building and the log go through a file and back', async () => {
     ...buildingOf('mat-drawer'),
     done: [{ step: 'saw', at: '2026-05-04T18:00:00.000Z' }],
   });
-});
+}, 60_000);
 
 test('the sheets and the full-size prints are PDF; of no piece there are none', async () => {
   for (const path of ['sheets.pdf', 'full-size.pdf', 'full-size.pdf?jig=0']) {

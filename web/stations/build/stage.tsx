@@ -71,7 +71,7 @@ export function BuildStage() {
           <Printer aria-hidden /> Shop sheets
         </Button>
       </Row>
-      <Area>
+      <Area role="region" aria-label="What is built" tabIndex={0}>
         {settled.parts.length === 0 ? (
           <Faint>There are no parts to build from yet.</Faint>
         ) : view === 'places' ? (

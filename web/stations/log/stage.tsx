@@ -175,7 +175,9 @@ export function LogStage() {
           <Printer aria-hidden /> Print
         </Button>
       </Row>
-      <Area>{view === 'owner' ? <OwnersPage /> : <ByDay />}</Area>
+      <Area role="region" aria-label="The log" tabIndex={0}>
+        {view === 'owner' ? <OwnersPage /> : <ByDay />}
+      </Area>
     </>
   );
 }
