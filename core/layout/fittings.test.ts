@@ -1,7 +1,7 @@
 import { mm } from '../length/index.js';
 import type { Bought } from '../piece/index.js';
 import type { Hardware } from '../stock/index.js';
-import { fittingLines, fittingsMoney, soldAs } from './index.js';
+import { fittingLines, fittingsMoney, slidesSold, soldAs } from './index.js';
 
 const screws: Bought = { what: 'wood screws No. 8', length: mm(60), count: 230, each: 'piece' };
 const edging: Bought = { what: 'edging', thick: mm(1), length: mm(12_400), count: 1, each: 'run' };
@@ -30,4 +30,20 @@ test('a start for what nobody said how it is sold', () => {
   expect(soldAs(screws)).toEqual({ what: 'wood screws No. 8', each: 'piece', length: mm(60), pack: 100 });
   expect(soldAs(edging)).toEqual({ what: 'edging', each: 'run', thick: mm(1), pack: 10 });
   expect(soldAs({ what: 'slides', length: mm(500), count: 7, each: 'pair' })).toMatchObject({ pack: 1, each: 'pair' });
+});
+
+test('slides are priced by their own record, a pair at a time', () => {
+  const slide = {
+    name: 'Ball slide',
+    lengths: [mm(450), mm(500)],
+    side: mm(12.7),
+    height: mm(45),
+    setback: mm(0),
+    extension: 1,
+    price: 19,
+  };
+  const asked: Bought = { what: 'Ball slide', length: mm(500), count: 7, each: 'pair' };
+  expect(fittingLines([asked], slidesSold([slide]))[0]).toMatchObject({ packs: 7, money: 133 });
+  const { price: _, ...free } = slide;
+  expect(slidesSold([free])).toEqual([]);
 });

@@ -1,6 +1,6 @@
 import { toMm } from '../length/index.js';
 import type { Bought } from '../piece/index.js';
-import type { Hardware } from '../stock/index.js';
+import type { Hardware, Slide } from '../stock/index.js';
 
 /** What is needed of something besides wood, what of it is there, and what the rest costs by what is sold. */
 export interface FittingLine {
@@ -25,6 +25,13 @@ export function needOf({ each, length, count }: Bought): number {
 export function isSoldAs(hardware: Hardware, { what, each, length, thick }: Bought): boolean {
   const sameLength = each === 'run' || hardware.length === length;
   return hardware.what === what && hardware.each === each && sameLength && hardware.thick === thick;
+}
+
+/** Slides as their own records have them: a pair at a time, by their price where that is known. */
+export function slidesSold(slides: readonly Slide[]): readonly Hardware[] {
+  return slides.flatMap(({ name, lengths, price }) =>
+    price === undefined ? [] : lengths.map((length): Hardware => ({ what: name, each: 'pair', length, pack: 1, price })),
+  );
 }
 
 /** What there is to buy besides wood, by whole packets, rolls and tins. */

@@ -2,7 +2,7 @@ import { FileDown, Printer } from 'lucide-react';
 import { cutsOf } from '../../../core/cutting/cuts.js';
 import { buildingOf, finishFor } from '../../../core/build/index.js';
 import { fittingsToBuy, moneyInAll, woodToBuy } from '../../../core/layout/buy.js';
-import { fittingLines, fittingsMoney } from '../../../core/layout/fittings.js';
+import { fittingLines, fittingsMoney, slidesSold } from '../../../core/layout/fittings.js';
 import { together } from '../../../core/solution/index.js';
 import { moneyByPiece, type Sums } from '../../../core/layout/sums.js';
 import type { PieceToCut } from '../../../core/layout/blanks.js';
@@ -44,10 +44,10 @@ export function ToBuy({
   const finishes = pieces.flatMap((p) =>
     finishFor(p.solution, bench.records.buildings.find((b) => b.data.piece === p.id)?.data ?? buildingOf(p.id)),
   );
-  const lines = fittingLines(
-    together([...fittingsToBuy(pieces), ...finishes]),
-    bench.records.hardware.map((h) => h.data),
-  );
+  const lines = fittingLines(together([...fittingsToBuy(pieces), ...finishes]), [
+    ...bench.records.hardware.map((h) => h.data),
+    ...slidesSold(bench.records.slides.map((s) => s.data)),
+  ]);
   const fittings = lines.map((l) => [...boughtText(l.bought, precision), l.packs, l.money] as const);
   const besides = fittingsMoney(lines);
   const { money, atLeast } = moneyInAll(known.map((k) => k.sums));
