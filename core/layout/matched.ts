@@ -88,11 +88,11 @@ function cutUp(leaf: Leaf, { stacked, parts }: Strip, kerf: Length): Sawn {
     const rest = across
       ? { ...box, y: fromUnits(box.y + at + kerf), width: fromUnits(box.width - at - kerf) }
       : { ...box, x: fromUnits(box.x + at + kerf), length: fromUnits(box.length - at - kerf) };
-    const { turned: _, ...whole } = box;
-    return { kind: 'cut', ...whole, way: across ? 'rip' : 'crosscut', at, near, far: from(nth + 1, rest) };
+    const { x, y, length, width } = box;
+    return { kind: 'cut', x, y, length, width, way: across ? 'rip' : 'crosscut', at, near, far: from(nth + 1, rest) };
   };
-  const { kind: _, id: __, ...box } = leaf;
-  return from(0, box);
+  const { x, y, length, width, turned } = leaf;
+  return from(0, { x, y, length, width, turned });
 }
 
 function withStrips(sawn: Sawn, strips: ReadonlyMap<string, Strip>, kerf: Length): Sawn {

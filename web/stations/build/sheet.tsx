@@ -5,38 +5,10 @@ import { useSettledBench } from '../../bench/bench.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Fault, FieldLabel, NumberBox, Select } from '../../shared/ui.js';
 import { Fold } from '../../shared/fold.js';
-import { ink, line, link, tape, tapePale } from '../../theme/tokens.js';
+import { PickList } from '../../shared/pick-list.js';
+import { ink } from '../../theme/tokens.js';
 import { HoursForm } from './hours-form.js';
 import { useBuilding, useStepShown } from './use-building.js';
-
-const List = styled.ol`
-  border-top: 1px solid ${line};
-  margin: 0 0 14px;
-  padding: 0;
-  list-style: none;
-  li {
-    border-bottom: 1px solid ${line};
-  }
-  button {
-    all: unset;
-    box-sizing: border-box;
-    display: flex;
-    gap: 8px;
-    width: 100%;
-    padding: 6px;
-    cursor: pointer;
-  }
-  button > span:nth-child(2) {
-    flex: 1;
-  }
-  button:focus-visible {
-    outline: 3px solid ${link};
-  }
-  button[aria-current='step'] {
-    background: ${tapePale};
-    box-shadow: inset 0 0 0 2px ${tape};
-  }
-`;
 
 const Nth = styled.span`
   min-width: 22px;
@@ -117,14 +89,14 @@ export function BuildSheet() {
           {stops} {stops === 1 ? 'check stops' : 'checks stop'} the build: settle {stops === 1 ? 'it' : 'them'} before you cut.
         </Fault>
       ) : null}
-      <List aria-label="Steps">
+      <PickList as="ol" aria-label="Steps">
         {steps.map((step, i) => {
           const out = wrong.get(step.id);
           return (
             <li key={step.id}>
               <button type="button" aria-current={step === shown ? 'step' : undefined} onClick={() => show(step.id)}>
                 <Nth>{i + 1}</Nth>
-                <span>
+                <span style={{ flex: 1 }}>
                   {step.title}
                   <br />
                   <Faint>
@@ -137,7 +109,7 @@ export function BuildSheet() {
             </li>
           );
         })}
-      </List>
+      </PickList>
       <Fold summary="How it is built">{() => <Choices />}</Fold>
       <Fold summary="The hours there are">{() => <HoursForm />}</Fold>
     </>

@@ -1,6 +1,5 @@
 import { useMemo } from 'react';
 import { Printer } from 'lucide-react';
-import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { writeSentence, type Sentence } from '../../../core/figure/index.js';
 import { ownersPage } from '../../../core/log/index.js';
@@ -10,20 +9,10 @@ import { usePrecision, useProject } from '../../data/project.js';
 import { dayText } from '../../shared/clock.js';
 import { TakeOut } from '../../shared/take-out.js';
 import { Button, Faint, Row, Section } from '../../shared/ui.js';
-import { ViewTab } from '../../shared/view-tab.js';
+import { Area, Views, useView } from '../views.js';
 import { StepDrawing } from '../build/step-drawing.js';
 import { line } from '../../theme/tokens.js';
 import { useLog, type LogLine } from './use-log.js';
-
-const Area = styled.div`
-  flex: 1;
-  overflow: auto;
-  padding: 12px 16px 16px;
-  @media print {
-    overflow: visible;
-    padding: 0;
-  }
-`;
 
 const Days = styled.ol`
   list-style: none;
@@ -153,28 +142,14 @@ const VIEWS = [
 
 /** The log by day, and the page for whoever owns the piece later. */
 export function LogStage() {
-  const [params, setParams] = useSearchParams();
-  const view = VIEWS.find((v) => v.id === params.get('show'))?.id ?? 'days';
-  const show = (id: string) =>
-    setParams(
-      (now) => {
-        now.set('show', id);
-        return now;
-      },
-      { replace: true },
-    );
+  const [view, show] = useView(VIEWS);
   return (
     <>
-      <Row data-screen-only role="group" aria-label="What is shown" style={{ padding: '10px 16px 0', gap: 0 }}>
-        {VIEWS.map((v) => (
-          <ViewTab key={v.id} type="button" aria-pressed={view === v.id} onClick={() => show(v.id)}>
-            {v.label}
-          </ViewTab>
-        ))}
-        <Button style={{ marginLeft: 'auto' }} onPress={() => window.print()}>
+      <Views views={VIEWS} shown={view} onShow={show}>
+        <Button onPress={() => window.print()}>
           <Printer aria-hidden /> Print
         </Button>
-      </Row>
+      </Views>
       <Area role="region" aria-label="The log" tabIndex={0}>
         {view === 'owner' ? <OwnersPage /> : <ByDay />}
       </Area>

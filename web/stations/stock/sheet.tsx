@@ -1,6 +1,5 @@
 import { Input } from 'react-aria-components';
 import { Link, useParams } from 'react-router';
-import styled from 'styled-components';
 import type { FirstCuts } from '../../../core/cutting/sheets/index.js';
 import { moneyInAll } from '../../../core/layout/buy.js';
 import { usePrecision, useProject } from '../../data/project.js';
@@ -9,7 +8,7 @@ import { LengthField } from '../../shared/length-field.js';
 import { Fold } from '../../shared/fold.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, FieldLabel, NumberBox, Select, Tick } from '../../shared/ui.js';
-import { line, link, tape, tapePale } from '../../theme/tokens.js';
+import { PickList } from '../../shared/pick-list.js';
 import { counted, moneyText, sumsText } from './words.js';
 import { sumsFor, useCutting, useLayouts, useStockShown } from './use-cutting.js';
 
@@ -18,30 +17,6 @@ const FIRST: readonly { readonly id: FirstCuts; readonly label: string }[] = [
   { id: 'rips', label: 'rips: strips along the sheet' },
   { id: 'crosscuts', label: 'crosscuts: pieces across it' },
 ];
-
-const List = styled.ul`
-  border-top: 1px solid ${line};
-  margin-bottom: 14px;
-  li {
-    border-bottom: 1px solid ${line};
-  }
-  button {
-    all: unset;
-    box-sizing: border-box;
-    display: flex;
-    gap: 8px;
-    width: 100%;
-    padding: 7px 6px;
-    cursor: pointer;
-  }
-  button:focus-visible {
-    outline: 3px solid ${link};
-  }
-  button[aria-pressed='true'] {
-    background: ${tapePale};
-    box-shadow: inset 0 0 0 2px ${tape};
-  }
-`;
 
 /** The worksheet of Stock: what is cut together, from which stocks, and what that comes to. */
 export function StockSheet() {
@@ -68,7 +43,7 @@ export function StockSheet() {
         <h1>Stock</h1>
         <Faint>Parts laid on what is on hand and what is bought, so that every cut runs from edge to edge.</Faint>
       </header>
-      <List aria-label="Stocks">
+      <PickList aria-label="Stocks">
         {stocks.map((s) => {
           const layout = layouts.get(s.id);
           const one = sumsOf.get(s.id);
@@ -91,7 +66,7 @@ export function StockSheet() {
             </li>
           );
         })}
-      </List>
+      </PickList>
       <p style={{ marginBottom: 12 }}>
         <strong>
           Wood to buy: {atLeast ? 'at least ' : ''}

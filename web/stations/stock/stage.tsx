@@ -1,8 +1,6 @@
 import { Suspense, lazy } from 'react';
-import { useSearchParams } from 'react-router';
 import { Cell, Column, Row as TableRow, TableBody, TableHeader } from 'react-aria-components';
 import { FileDown, Printer } from 'lucide-react';
-import styled from 'styled-components';
 import { partsOn } from '../../../core/cutting/laid.js';
 import { formatLength, type Length } from '../../../core/length/index.js';
 import { useSize } from '../../bench/drawing.js';
@@ -10,7 +8,7 @@ import { api } from '../../data/api.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { fileName, download } from '../../shared/download.js';
 import { Button, Faint, Fault, PickTable, Row } from '../../shared/ui.js';
-import { ViewTab } from '../../shared/view-tab.js';
+import { Area, Views, useView } from '../views.js';
 import { useBench } from '../../bench/bench.js';
 import { CutList } from './cut-list.js';
 import { unpinned } from './edits.js';
@@ -23,16 +21,6 @@ import { sheetsOf, useCutting, useLayouts, useStockShown, type ShownSheet, type 
 import { cutsCsv } from '../../../core/formats/cuts-csv.js';
 import { layoutDxf } from '../../../core/formats/layout-dxf.js';
 import { layoutSvg } from '../../../core/formats/layout-svg.js';
-
-const Area = styled.div`
-  flex: 1;
-  overflow: auto;
-  padding: 12px 16px 16px;
-  @media print {
-    overflow: visible;
-    padding: 0;
-  }
-`;
 
 const Sizes = lazy(() => import('./sizes.js'));
 
@@ -104,26 +92,11 @@ export function StockStage() {
   const { stocks, cutting, change, pieces } = useCutting();
   const [stock] = useStockShown(stocks);
   const layouts = useLayouts(stocks, stock);
-  const [params, setParams] = useSearchParams();
-  const view: Shown = VIEWS.find((v) => v.id === params.get('show'))?.id ?? 'laid';
-  const show = (id: Shown) =>
-    setParams(
-      (now) => {
-        now.set('show', id);
-        return now;
-      },
-      { replace: true },
-    );
+  const [view, show] = useView(VIEWS);
   const { ref, size } = useSize();
   return (
     <>
-      <Row data-screen-only role="group" aria-label="What is shown" style={{ padding: '10px 16px 0', gap: 0 }}>
-        {VIEWS.map((v) => (
-          <ViewTab key={v.id} type="button" aria-pressed={view === v.id} onClick={() => show(v.id)}>
-            {v.label}
-          </ViewTab>
-        ))}
-      </Row>
+      <Views views={VIEWS} shown={view} onShow={show} />
       <Area>
         <div ref={ref}>
           {view === 'sizes' ? (
