@@ -191,11 +191,15 @@ export function groupStep(
   const { building, settings } = a;
   const { stage, each } = group;
   const members = each.flat();
+  // Frames and what moves are put together one at a time, each by itself.
+  const byItself = stage === 'frames' || stage === 'moving';
+  const one = each[0] ?? [];
+  const own = byItself ? joins.slice(0, Math.ceil(joins.length / each.length)) : joins;
   const glue = glueOf(building.glue);
   const glued = joins.filter((j) => GLUED.has(j.joint.how)).length;
-  const clamps = glue.id === 'none' ? null : clampsFor(each[0] ?? [], stage === 'frames' || stage === 'moving' ? joins.slice(0, Math.ceil(joins.length / each.length)) : joins, a);
+  const clamps = glue.id === 'none' ? null : clampsFor(one, own, a);
   const kg = Math.max(...each.map((some) => some.reduce((sum, m) => sum + massOf(m), 0)));
-  const whole = stage === 'frames' || stage === 'moving' ? kg : standing.reduce((sum, id) => sum + massOf(a.members.get(id) as Member), 0);
+  const whole = byItself ? kg : standing.reduce((sum, id) => sum + massOf(a.members.get(id) as Member), 0);
   const way = stage === 'together' ? ways[building.stands] : null;
   const sets = glued > 0 && glue.clamp > 0;
   const wait: Wait | null = sets ? { minutes: timeAt(glue.clamp, building.celsius), why: `${glue.name} sets in the clamps` } : null;
@@ -206,18 +210,18 @@ export function groupStep(
     title: titleOf(group),
     parts: members.map((m) => m.id),
     works: joins,
-    standing: stage === 'frames' || stage === 'moving' ? (each[0] ?? []).map((m) => m.id) : standing,
+    standing: byItself ? one.map((m) => m.id) : standing,
     kg: whole,
     wait,
     minutes: (members.length - frames.parts + frames.count) * TAKES.part + joins.length * TAKES.joint + (sets ? TAKES.clampUp * each.length : 0),
     says: [
       ...(way ? [say`${way}`] : []),
       ...hangSaid(group, a),
-      say`In this order: ${letters(each[0] ?? [], a)}${each.length > 1 ? say`, and the others like it` : ''}.`,
+      say`In this order: ${letters(one, a)}${each.length > 1 ? say`, and the others like it` : ''}.`,
       ...joinsSaid(joins, a),
-      ...(glued > 0 ? glueSaid(glue, building.celsius, glued / (stage === 'frames' || stage === 'moving' ? each.length : 1)) : []),
+      ...(glued > 0 ? glueSaid(glue, building.celsius, glued / (byItself ? each.length : 1)) : []),
       ...(clamps ? [clampsSaid(clamps, settings.tools ?? {})] : []),
-      ...(stage === 'frames' || stage === 'together' || stage === 'moving' ? squareSaid(each[0] ?? []) : []),
+      ...(byItself || stage === 'together' ? squareSaid(one) : []),
       ...lift,
     ],
     cautions: glued > 0 && glue.caution ? [glue.caution] : [],

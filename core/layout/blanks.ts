@@ -23,6 +23,8 @@ export interface Blank {
   readonly spare: boolean;
   /** It becomes no part: settings are tried on it. */
   readonly test: boolean;
+  /** Its part is cut already, as was noted when it was built. */
+  readonly isCut: boolean;
   /** Which of how many strips it is, where the part is glued from several. */
   readonly strip: { readonly nth: number; readonly of: number } | null;
 }
@@ -61,6 +63,7 @@ function blanksOfPart(piece: PieceToCut, part: Part, board: Stock): Blank[] {
       grain: hasGrain(board),
       spare: copy >= times,
       test: false,
+      isCut: copy === 0 && solution.workshop.made?.has(part.id) === true,
       strip: glued ? { nth, of: glued.of } : null,
     })),
   ).flat();
@@ -70,7 +73,18 @@ function blanksOfPart(piece: PieceToCut, part: Part, board: Stock): Blank[] {
 function testPiece(blanks: readonly Blank[], long: Length): Blank {
   const narrowest = blanks.reduce((a, b) => (b.width < a.width ? b : a));
   const { piece, part, width, grain } = narrowest;
-  return { key: [part.member.stockId, 'test'].join(' '), piece, part, length: long, width, grain, spare: false, test: true, strip: null };
+  return {
+    key: [part.member.stockId, 'test'].join(' '),
+    piece,
+    part,
+    length: long,
+    width,
+    grain,
+    spare: false,
+    test: true,
+    isCut: false,
+    strip: null,
+  };
 }
 
 /**

@@ -77,6 +77,20 @@ describe('blanks', () => {
     expect(toCut(stock({ material: 'mdf', grain: 'along' })).blanks.every((b) => b.grain)).toBe(true);
   });
 
+  test('a part that is noted as cut is not laid out again, and its mark stays known', () => {
+    const { pieces } = toCut(stock({}));
+    const [first] = pieces as [PieceToCut];
+    const [part] = first.solution.parts as [PieceToCut['solution']['parts'][number]];
+    const planned = { length: part.cut.length.set, width: part.cut.width.set, thickness: part.thickness.value };
+    const fact = { piece: first.id, part: part.id, is: 'cut' as const, ...planned, planned, at: '2026-05-04T18:00:00Z' };
+    const made = { ...first.solution, workshop: { ...first.solution.workshop, made: new Map([[part.id, fact]]) } };
+    const blanks = blanksOf([{ id: first.id, solution: made }]).get(part.member.stockId) ?? [];
+    const asked = askedOf(part.member.stockId, part.member.stock, blanks, cutting, made.workshop.settings);
+    expect(blanks.filter((b) => b.isCut).map((b) => b.part.id)).toEqual([part.id]);
+    expect(asked.problem.wanted).toHaveLength(blanks.length - 1);
+    expect(asked.problem.wanted.map((w) => w.id)).not.toContain(blanks.find((b) => b.isCut)?.key);
+  });
+
   test('a piece to try settings on is as long as asked for and as wide as the narrowest part of its stock', () => {
     const { pieces } = toCut(stock({}));
     const [plain] = blanksOf(pieces);

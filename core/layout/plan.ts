@@ -40,7 +40,7 @@ function areAlong({ wanted, sheets, kerf, pins }: SheetProblem): boolean {
 export function askedOf(stockId: string, stock: Stock, blanks: readonly Blank[], cutting: Cutting, settings: Settings): Asked {
   const begun = cutting.begun.filter((b) => b.stock === stockId);
   const cut = new Set(begun.flatMap((b) => keysIn(b.sawn as Sawn).filter((key) => !b.spoiled?.includes(key))));
-  const left = blanks.filter((b) => !cut.has(b.key));
+  const left = blanks.filter((b) => !cut.has(b.key) && !b.isCut);
   const sources = sourcesOf(stock, settings.tools, begun);
   const kerf = settings.kerf ?? USUAL_KERF;
   const held = new Set([...cutting.pins.map((p) => p.part), ...cutting.turns]);
