@@ -110,10 +110,14 @@ test('what to buy: whole sheets with their prices against a budget, and everythi
   expect(readFileSync(path, 'utf8')).toMatch(/quantity,what,size,price of one,price in all/);
   // The fronts come from one strip: all parts still have their place.
   await page.getByRole('button', { name: 'Laid out' }).click();
-  const before = await sheets(page).getByRole('option').count();
+  // Seven fronts of ash, which come from boards.
+  await page.getByRole('button', { name: /^Ash 18/ }).click();
+  const boards = page.getByRole('listbox', { name: /^Board/ }).getByRole('option');
+  await expect(boards).toHaveCount(7);
   await hands.tick('Fronts from one strip, the grain running on');
   await looked(page);
-  await expect(sheets(page).getByRole('option')).toHaveCount(before);
+  await expect(boards).toHaveCount(7);
+  await expect(page.getByRole('checkbox', { name: 'Fronts from one strip, the grain running on' })).toBeChecked();
 });
 
 test('by keyboard alone: parts are walked, one is moved and held, taken to the next sheet, let go; cuts are ticked', async ({
