@@ -25,7 +25,8 @@ export interface Notice {
   readonly undo?: readonly string[];
 }
 
-export const benchKey = (project: string) => ['bench', project] as const;
+export const EVERY_BENCH = ['bench'] as const;
+export const benchKey = (project: string) => [...EVERY_BENCH, project] as const;
 
 type Listener = () => void;
 

@@ -8,7 +8,7 @@ import { writeSentence } from '../../core/figure/index.js';
 import { lettersText } from '../../core/parts/index.js';
 import { BenchProvider, useSettledBench } from '../bench/bench.js';
 import { usePrecision, useProject } from '../data/project.js';
-import { benchKey } from '../data/saver.js';
+import { EVERY_BENCH } from '../data/saver.js';
 import { StepDrawing } from '../stations/build/step-drawing.js';
 import { PartPlaces } from '../stations/build/part-places.js';
 import { useBuilding, useStepShown } from '../stations/build/use-building.js';
@@ -106,8 +106,8 @@ let outbox: Outbox | null = null;
 /** What waits to be sent from this phone; read anew from the server once it is. */
 function useOutbox() {
   const client = useQueryClient();
-  const { id } = useProject();
-  outbox ??= new Outbox(window.localStorage, undefined, () => void client.invalidateQueries({ queryKey: benchKey(id) }));
+  // Whatever project a tick was for: what is shown of it is read anew.
+  outbox ??= new Outbox(window.localStorage, undefined, () => void client.invalidateQueries({ queryKey: EVERY_BENCH }));
   const box = outbox;
   const waiting = useSyncExternalStore(box.subscribe, box.getWaiting);
   useEffect(() => {
