@@ -174,7 +174,7 @@ const hangSaid = ({ bodies }: Group, { building }: Assembling): readonly Sentenc
 const ways: Readonly<Record<Building['stands'], string | null>> = {
   upright: null,
   'upside down': 'It is put together upside down, and drawn so, turned over sideways: its left lies to your right, and what is up lies down. Go by the letters.',
-  'on its back': 'It is put together lying on its back, and drawn from above.',
+  'on its back': 'It is put together lying on its back, and drawn so: its front looks up, its foot towards you.',
 };
 
 /**
