@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import {
   buildingOf,
   holesOf,
+  hoursFrom,
   inOrder,
   jigsOf,
   placedHole,
@@ -126,7 +127,7 @@ function usual(from: string): Hours {
 export function calendarFile(file: ProjectFile, piece: ToBuild, today: string, write: (text: string) => unknown): number {
   const { building, steps } = stepsIn(file, piece);
   const done = new Set(building.done.map((d) => d.step));
-  const hours = building.hours ?? usual(today);
+  const hours = hoursFrom(building.hours ?? usual(today), today);
   const left = steps.filter((s) => !done.has(s.id));
   write(calendarOf(piece.solution.piece.name, planOf(left, hours), steps, hours.from));
   return 0;

@@ -1,4 +1,5 @@
-import { NoHours, dayAfter, daysBetween, nextDayOf, paceOf, planOf, timeAt, timeText, waitText, weekdayOf, type Hours, type Step } from './index.js';
+import { NoHours, dayAfter,
+  hoursFrom, daysBetween, nextDayOf, paceOf, planOf, timeAt, timeText, waitText, weekdayOf, type Hours, type Step } from './index.js';
 
 /** A step that takes so long and is followed by a wait. */
 function step(id: string, minutes: number, needs: readonly string[] = [], wait = 0, phase: Step['phase'] = 'saw'): Step {
@@ -23,6 +24,11 @@ function step(id: string, minutes: number, needs: readonly string[] = [], wait =
 const evening = [{ from: 1140, to: 1260 }];
 const hours: Hours = { from: '2026-05-04', week: [evening, evening, evening, evening, [], [{ from: 540, to: 960 }], []], off: [] };
 const DAY = 1440;
+
+test('hours that began long ago go on from today', () => {
+  expect(hoursFrom(hours, '2026-05-03').from).toBe('2026-05-04');
+  expect(hoursFrom(hours, '2031-07-01').from).toBe('2031-07-01');
+});
 
 test('days', () => {
   expect([weekdayOf('2026-05-04'), weekdayOf('2026-05-10')]).toEqual([0, 6]);

@@ -41,6 +41,11 @@ export function daysBetween(from: string, to: string): number {
   return Math.round((utc(to) - utc(from)) / (DAY * 60_000));
 }
 
+/** Hours from a day on: what lies before it is over. */
+export function hoursFrom(hours: Hours, day: string): Hours {
+  return hours.from >= day ? hours : { ...hours, from: day };
+}
+
 /** The day of the week, Monday 0. */
 export const weekdayOf = (day: string): number => (new Date(utc(day)).getUTCDay() + 6) % 7;
 

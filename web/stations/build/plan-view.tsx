@@ -1,6 +1,6 @@
 import { CalendarPlus } from 'lucide-react';
 import { useMemo } from 'react';
-import { DAY, NoHours, dayAfter, daysBetween, nextDayOf, planOf, timeText, type Hours, type Plan, type Step } from '../../../core/build/index.js';
+import { DAY, NoHours, dayAfter, daysBetween, hoursFrom, nextDayOf, planOf, timeText, type Hours, type Plan, type Step } from '../../../core/build/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { Button, Faint, Fault, Row, Table } from '../../shared/ui.js';
 import { download, fileName } from '../../shared/download.js';
@@ -18,7 +18,7 @@ export function usePlan(): Planned {
   const { building, steps, done } = useBuilding();
   return useMemo(() => {
     const now = new Date();
-    const hours = building.hours ?? usualHours(today(now));
+    const hours = hoursFrom(building.hours ?? usualHours(today(now)), today(now));
     const left = steps.filter((s) => !done.has(s.id));
     const ready = new Map(
       steps.flatMap((s): [string, number][] => {
