@@ -9,13 +9,8 @@ import { newId } from '../../data/defaults.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { ReworkView } from './rework-view.js';
 import { LengthField } from '../../shared/length-field.js';
+import { isUnlikely } from '../../shared/unlikely.js';
 import { Button, Faint, Fault, Grid, Row, Table } from '../../shared/ui.js';
-
-/** Ten times the plan, or a tenth of it, is more likely a slip of the finger. */
-function isUnlikely(measured: Length, planned: Length): boolean {
-  const ratio = measured / planned;
-  return ratio > 1.5 || ratio < 0.5;
-}
 
 /** How a part compares with the plan, in a few words. */
 function againstText(off: AgainstPlan, write: (l: Length) => string): string {

@@ -1,11 +1,13 @@
+import { useState } from 'react';
 import styled from 'styled-components';
-import { formatLength } from '../../../core/length/index.js';
+import { formatLength, type Length } from '../../../core/length/index.js';
 import type { PlacedSpace } from '../../../core/piece/index.js';
-import type { BuiltReading } from '../../../core/survey/index.js';
+import type { BuiltReading, Reach } from '../../../core/survey/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
-import { Faint, Grid } from '../../shared/ui.js';
+import { isUnlikely } from '../../shared/unlikely.js';
+import { Button, Faint, Fault, Grid } from '../../shared/ui.js';
 
 const Plain = styled.ul`
   margin: 6px 0;
@@ -22,6 +24,7 @@ export function AsBuilt({ space }: { space: PlacedSpace }) {
   const { addReading, workshop, pieceId } = useSettledBench();
   const { bench } = useProject();
   const precision = usePrecision();
+  const [doubt, setDoubt] = useState<{ readonly reach: Reach; readonly value: Length; readonly planned: Length } | null>(null);
   const measured = workshop.built?.get(space.id) ?? {};
   const taken = bench.readings.filter(({ data }) => data.piece === pieceId && data.space === space.id);
   return (
@@ -37,11 +40,31 @@ export function AsBuilt({ space }: { space: PlacedSpace }) {
             value={measured[reach] ?? null}
             precision={precision}
             onCommit={(value) => {
-              if (value !== (measured[reach] ?? null)) addReading({ space: space.id, reach, value });
+              if (value === (measured[reach] ?? null)) return;
+              const planned = space.clear[reach].value;
+              if (value !== null && isUnlikely(value, planned)) setDoubt({ reach, value, planned });
+              else {
+                setDoubt(null);
+                addReading({ space: space.id, reach, value });
+              }
             }}
           />
         ))}
       </Grid>
+      {doubt ? (
+        <Fault role="alert">
+          A {doubt.reach} of {formatLength(doubt.value, precision)} {precision.unit} is far from the{' '}
+          {formatLength(doubt.planned, precision)} that was planned. Read the tape again, or{' '}
+          <Button
+            onPress={() => {
+              addReading({ space: space.id, reach: doubt.reach, value: doubt.value });
+              setDoubt(null);
+            }}
+          >
+            note it: it is so
+          </Button>
+        </Fault>
+      ) : null}
       <Taken readings={taken.map((r) => r.data)} />
     </details>
   );
