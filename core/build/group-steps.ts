@@ -100,7 +100,8 @@ function clampsFor(members: readonly Member[], joins: readonly Join[], a: Assemb
 function clampsSaid({ count, reach }: { count: number; reach: Length }, { clamps }: NonNullable<Settings['tools']>): Sentence {
   const asked = say`${count} clamps that open to ${len(reach)} or more, one about every ${len(mm(CLAMP_EVERY))} along a joint`;
   if (!clamps) return say`${asked}.`;
-  if (clamps.reach < reach) return say`${asked}: yours open to ${len(clamps.reach)}. Use screws, a strap all round, or wedges against a stop.`;
+  if (clamps.reach < reach)
+    return say`${asked}: yours open to ${len(clamps.reach)}. Use screws, a strap all round, or wedges against a stop.`;
   if (clamps.count < count) return say`${asked}: you have ${clamps.count}. Glue it in two goes, or press the middle with a bowed batten.`;
   return say`${asked}; you have ${clamps.count}.`;
 }
@@ -136,11 +137,13 @@ const TITLES: Readonly<Record<Exclude<Stage, 'moving' | 'frames'>, string>> = {
 function rolesText(members: readonly Member[]): string {
   const roles = new Map<string, number>();
   for (const { role } of members) roles.set(role, (roles.get(role) ?? 0) + 1);
-  const several = (role: string) => (/(s|sh|ch|x)$/.test(role) ? `${role}es` : role.endsWith('shelf') ? `${role.slice(0, -1)}ves` : `${role}s`);
+  const several = (role: string) =>
+    /(s|sh|ch|x)$/.test(role) ? `${role}es` : role.endsWith('shelf') ? `${role.slice(0, -1)}ves` : `${role}s`;
   return [...roles].map(([role, n]) => `${n} ${n === 1 ? role : several(role)}`).join(', ');
 }
 
-const bodiesText = (bodies: readonly Body[]) => (bodies.length <= 3 ? bodies.map((b) => b.label).join(', ') : `${bodies.length} like ${bodies[0]?.label ?? ''}`);
+const bodiesText = (bodies: readonly Body[]) =>
+  bodies.length <= 3 ? bodies.map((b) => b.label).join(', ') : `${bodies.length} like ${bodies[0]?.label ?? ''}`;
 
 const BRIEFLY: Readonly<Record<Exclude<Stage, 'moving'>, string>> = {
   frames: 'the frames',
@@ -173,7 +176,8 @@ const hangSaid = ({ bodies }: Group, { building }: Assembling): readonly Sentenc
 
 const ways: Readonly<Record<Building['stands'], string | null>> = {
   upright: null,
-  'upside down': 'It is put together upside down, and drawn so, turned over sideways: its left lies to your right, and what is up lies down. Go by the letters.',
+  'upside down':
+    'It is put together upside down, and drawn so, turned over sideways: its left lies to your right, and what is up lies down. Go by the letters.',
   'on its back': 'It is put together lying on its back, and drawn so: its front looks up, its foot towards you.',
 };
 
@@ -213,7 +217,8 @@ export function groupStep(
     standing: byItself ? one.map((m) => m.id) : standing,
     kg: whole,
     wait,
-    minutes: (members.length - frames.parts + frames.count) * TAKES.part + joins.length * TAKES.joint + (sets ? TAKES.clampUp * each.length : 0),
+    minutes:
+      (members.length - frames.parts + frames.count) * TAKES.part + joins.length * TAKES.joint + (sets ? TAKES.clampUp * each.length : 0),
     says: [
       ...(way ? [say`${way}`] : []),
       ...hangSaid(group, a),

@@ -49,7 +49,7 @@ function sticks({ shape, workshop, piece }: Solution, precision: Precision): Jig
         length: run.total.value,
         marks: marks.flatMap((m): StickMark[] => [
           { at: m.near.value, label: m.label },
-          { at: m.far.value, label: "" },
+          { at: m.far.value, label: '' },
         ]),
         why: `${marks.length} ${marks.length === 1 ? 'place' : 'places'} from one end, held against every part that is marked; gap after gap the last could be ${formatLength(fromUnits(chained), precision)} off`,
       },
@@ -60,7 +60,7 @@ function sticks({ shape, workshop, piece }: Solution, precision: Precision): Jig
 function spacers({ shape }: Solution, precision: Precision): Jig[] {
   return [...shape.runs.values()].flatMap(({ owner, run }): Jig[] => {
     const gaps = new Map<number, number>();
-    for (const l of run.lines) if (l.line.kind === "gap" && l.size.value > ZERO) gaps.set(l.size.value, (gaps.get(l.size.value) ?? 0) + 1);
+    for (const l of run.lines) if (l.line.kind === 'gap' && l.size.value > ZERO) gaps.set(l.size.value, (gaps.get(l.size.value) ?? 0) + 1);
     const label = shape.spaces.get(owner)?.label ?? 'the piece';
     return [...gaps]
       .filter(([, count]) => count >= SEVERAL)

@@ -58,7 +58,9 @@ function doorSaid({ shape, piece, workshop }: Solution): readonly Sentence[] {
     .sort((a, b) => a - b) as [Length, Length, Length];
   const passes = least <= Math.min(door.width, door.height) && middle <= Math.max(door.width, door.height);
   const size = say`the door of ${len(door.width)} by ${len(door.height)}`;
-  return [passes ? say`It passes ${size}, its ${len(least)} across it.` : say`It does not pass ${size} in one piece: put it together behind it.`];
+  return [
+    passes ? say`It passes ${size}, its ${len(least)} across it.` : say`It does not pass ${size} in one piece: put it together behind it.`,
+  ];
 }
 
 /** Moving it, standing it up, and fixing it where it stays. */
@@ -72,14 +74,35 @@ export function standStep(solution: Solution, works: readonly Work[]): Draft {
     say`It weighs ${mass(kg)} without its drawers taken out and with nothing in it${kg > ALONE ? ': two people carry it, and drawers and loose shelves come out first' : ''}.`,
     ...(built ? [say`${overallSaid(solution)}: hold that against every door and turn on its way.`] : []),
     ...doorSaid(solution),
-    ...(built && stands && !shape.outside.carried ? [say`Tipped up from its back it reaches ${fine(up, 1)}: so much must be free under the ceiling.`] : []),
-    ...(stands && !shape.outside.carried ? [say`Set it from the highest place of the floor: shim the other feet until it is level both ways, then scribe what meets the wall.`] : []),
-    ...(piece.fixedToWall ? [say`Fixed to the wall: into studs, or with the plug that the wall wants; where you do not know what is in the wall, ask someone licensed before you drill.`] : []),
+    ...(built && stands && !shape.outside.carried
+      ? [say`Tipped up from its back it reaches ${fine(up, 1)}: so much must be free under the ceiling.`]
+      : []),
+    ...(stands && !shape.outside.carried
+      ? [say`Set it from the highest place of the floor: shim the other feet until it is level both ways, then scribe what meets the wall.`]
+      : []),
+    ...(piece.fixedToWall
+      ? [
+          say`Fixed to the wall: into studs, or with the plug that the wall wants; where you do not know what is in the wall, ask someone licensed before you drill.`,
+        ]
+      : []),
     ...(built ? [] : [say`Try it in its place before the last coat: it must go in without force.`]),
   ];
   const cautions =
-    !piece.fixedToWall && up > 1200 && !shape.outside.carried && built ? ['Tall and not fixed: it can be pulled over. Fix it to the wall where children are.'] : [];
-  return draft({ id: 'stand', phase: 'stand', title: built ? 'Move it, stand it up, fix it' : 'Put it in its place', parts: parts.map((p) => p.id), works, standing: parts.map((p) => p.id), says, cautions, kg, minutes: TAKES.stand });
+    !piece.fixedToWall && up > 1200 && !shape.outside.carried && built
+      ? ['Tall and not fixed: it can be pulled over. Fix it to the wall where children are.']
+      : [];
+  return draft({
+    id: 'stand',
+    phase: 'stand',
+    title: built ? 'Move it, stand it up, fix it' : 'Put it in its place',
+    parts: parts.map((p) => p.id),
+    works,
+    standing: parts.map((p) => p.id),
+    says,
+    cautions,
+    kg,
+    minutes: TAKES.stand,
+  });
 }
 
 /** What is tried and measured before it is used. */
@@ -94,7 +117,11 @@ export function checkStep(solution: Solution): Draft {
     standing: parts.map((p) => p.id),
     says: [
       say`As planned it is ${overallSaid(solution)}. Measure it, and enter what differs.`,
-      ...(bodies > 0 ? [say`Everything that moves goes all the way and stops: ${shape.bodies.length === 1 ? shape.bodies[0]?.label ?? '' : `all ${bodies}`}.`] : []),
+      ...(bodies > 0
+        ? [
+            say`Everything that moves goes all the way and stops: ${shape.bodies.length === 1 ? (shape.bodies[0]?.label ?? '') : `all ${bodies}`}.`,
+          ]
+        : []),
       say`Load it as it will be, and look along the shelves after a day.`,
     ],
     minutes: TAKES.check,
@@ -133,4 +160,3 @@ export function dryStep(parts: readonly string[], minutes: number): Draft {
     minutes,
   });
 }
-

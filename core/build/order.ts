@@ -23,7 +23,7 @@ export function inOrder(steps: readonly Step[], { moved }: Pick<Building, 'moved
 export function outOfOrder(steps: readonly Step[]): readonly OutOfOrder[] {
   const at = new Map(steps.map((s, i) => [s.id, i]));
   return steps.flatMap((step, i) => {
-    const before = step.needs.flatMap((id) => (((at.get(id) ?? -1) > i ? steps[at.get(id) as number] : undefined) ?? []));
+    const before = step.needs.flatMap((id) => ((at.get(id) ?? -1) > i ? steps[at.get(id) as number] : undefined) ?? []);
     return before.length > 0 ? [{ step, before }] : [];
   });
 }

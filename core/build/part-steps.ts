@@ -10,7 +10,8 @@ import type { PartWork } from './works.js';
 
 const CAUTIONS = {
   saw: 'Guard on, push stick for anything narrow, eyes and ears covered.',
-  recess: 'Hold the board down with featherboards or a block, never with fingers over the cutter; no stop block against the fence where a piece comes free.',
+  recess:
+    'Hold the board down with featherboards or a block, never with fingers over the cutter; no stop block against the fence where a piece comes free.',
   drill: 'Clamp what is drilled; a backing board keeps the far side clean.',
   sand: 'Dust of boards and hardwoods: a mask, and the vacuum on the sander.',
 } as const;
@@ -38,7 +39,9 @@ export function partSteps(
   const ids = (some: readonly PartWork[]) => [...new Set(some.map((w) => w.part))];
   const { suffix } = batch;
   const step = (phase: Draft['phase'], title: string, some: readonly PartWork[], rest: Pick<Draft, 'minutes'> & Partial<Draft>): Draft[] =>
-    some.length > 0 ? [draft({ id: `${phase}${suffix}`, phase, title: `${title}${batch.of}`, parts: ids(some), works: some, ...rest })] : [];
+    some.length > 0
+      ? [draft({ id: `${phase}${suffix}`, phase, title: `${title}${batch.of}`, parts: ids(some), works: some, ...rest })]
+      : [];
   const [recesses, holes, banded] = [of('recess'), of('hole'), edges('banded')];
   const [sawn, cut, drilled] = [sawSetups(parts), recessSetups(recesses, byId, settings), drillSetups(holes)];
   const pieceMetres = banded.reduce((sum, w) => sum + metres(w, byId), 0);
@@ -80,7 +83,9 @@ export function partSteps(
             title: `Sand what cannot be reached later${batch.of}`,
             parts: parts.map((p) => p.id),
             minutes: (faces / 2) * TAKES.sandPerSquare,
-            says: [say`Insides before they are closed, ${faces.toFixed(1)} m² with both faces. Joints stay as they are sawn: glue wants them bare.`],
+            says: [
+              say`Insides before they are closed, ${faces.toFixed(1)} m² with both faces. Joints stay as they are sawn: glue wants them bare.`,
+            ],
             cautions: [CAUTIONS.sand],
           }),
         ]

@@ -1,5 +1,18 @@
-import { NoHours, dayAfter,
-  hoursFrom, daysBetween, nextDayOf, paceOf, planOf, timeAt, timeText, waitText, weekdayOf, type Hours, type Step } from './index.js';
+import {
+  NoHours,
+  dayAfter,
+  hoursFrom,
+  daysBetween,
+  nextDayOf,
+  paceOf,
+  planOf,
+  timeAt,
+  timeText,
+  waitText,
+  weekdayOf,
+  type Hours,
+  type Step,
+} from './index.js';
 
 /** A step that takes so long and is followed by a wait. */
 function step(id: string, minutes: number, needs: readonly string[] = [], wait = 0, phase: Step['phase'] = 'saw'): Step {
@@ -32,7 +45,11 @@ test('hours that began long ago go on from today', () => {
 
 test('days', () => {
   expect([weekdayOf('2026-05-04'), weekdayOf('2026-05-10')]).toEqual([0, 6]);
-  expect([dayAfter('2026-02-27', 2), dayAfter('2028-02-28', 1), dayAfter('2026-12-31', 1)]).toEqual(['2026-03-01', '2028-02-29', '2027-01-01']);
+  expect([dayAfter('2026-02-27', 2), dayAfter('2028-02-28', 1), dayAfter('2026-12-31', 1)]).toEqual([
+    '2026-03-01',
+    '2028-02-29',
+    '2027-01-01',
+  ]);
   expect(daysBetween('2026-05-04', '2026-06-04')).toBe(31);
 });
 
@@ -80,7 +97,9 @@ test('nothing is planned before now, and what was done holds others until its wa
 test('without hours there is no plan, and it says so', () => {
   const none: Hours = { ...hours, week: [[], [], [], [], [], [], []] };
   expect(() => planOf([step('saw', 10)], none)).toThrow(NoHours);
-  expect(() => planOf([step('saw', 10)], { ...none, week: [[{ from: 600, to: 605 }], [], [], [], [], [], []] })).toThrow('at least ten minutes');
+  expect(() => planOf([step('saw', 10)], { ...none, week: [[{ from: 600, to: 605 }], [], [], [], [], [], []] })).toThrow(
+    'at least ten minutes',
+  );
   expect(planOf([], hours)).toMatchObject({ sessions: [], done: 0 });
 });
 

@@ -17,7 +17,15 @@ const DAY = 24 * 60;
 export const GLUES = [
   { id: 'pva', name: 'white wood glue (PVA D3)', open: 8, clamp: 45, cure: DAY, least: 10, caution: null },
   { id: 'pu', name: 'polyurethane glue', open: 20, clamp: 180, cure: DAY, least: 5, caution: 'Polyurethane glue: gloves, and air.' },
-  { id: 'epoxy', name: 'epoxy', open: 30, clamp: 480, cure: 2 * DAY, least: 10, caution: 'Epoxy: gloves, air, and no sanding before it is hard.' },
+  {
+    id: 'epoxy',
+    name: 'epoxy',
+    open: 30,
+    clamp: 480,
+    cure: 2 * DAY,
+    least: 10,
+    caution: 'Epoxy: gloves, air, and no sanding before it is hard.',
+  },
   { id: 'none', name: 'no glue', open: 0, clamp: 0, cure: 0, least: -40, caution: null },
 ] as const satisfies readonly Glue[];
 
@@ -40,7 +48,14 @@ export const FINISHES = [
   { id: 'oil', name: 'oil', spread: 12, between: 12 * 60, before: 5 * DAY, caution: RAGS },
   { id: 'hard-wax-oil', name: 'hard wax oil', spread: 24, between: 10 * 60, before: 3 * DAY, caution: RAGS },
   { id: 'water-varnish', name: 'water-based varnish', spread: 10, between: 3 * 60, before: 2 * DAY, caution: 'Varnish: air, and no dust.' },
-  { id: 'paint', name: 'primer and paint', spread: 10, between: 6 * 60, before: 2 * DAY, caution: 'Paint: air, and a mask for sanding between coats.' },
+  {
+    id: 'paint',
+    name: 'primer and paint',
+    spread: 10,
+    between: 6 * 60,
+    before: 2 * DAY,
+    caution: 'Paint: air, and a mask for sanding between coats.',
+  },
   { id: 'none', name: 'left bare', spread: 1, between: 0, before: 0, caution: null },
 ] as const satisfies readonly Finish[];
 

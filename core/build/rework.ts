@@ -26,7 +26,10 @@ export function couldBecome(made: MadePart, spoiled: Part, parts: readonly Part[
   return parts
     .filter((p) => p.id !== spoiled.id && p.member.stockId === spoiled.member.stockId && !cut?.has(p.id))
     .filter((p) => reachesTo(made.length, p.cut.length.set) && reachesTo(made.width, p.cut.width.set))
-    .map((part): Becomes => ({ part, off: { length: over(made.length, part.cut.length.set), width: over(made.width, part.cut.width.set) } }))
+    .map((part): Becomes => ({
+      part,
+      off: { length: over(made.length, part.cut.length.set), width: over(made.width, part.cut.width.set) },
+    }))
     .sort((a, b) => a.off.length * made.width + a.off.width * made.length - (b.off.length * made.width + b.off.width * made.length))
     .filter(({ part }) => {
       const kind = `${part.cut.length.set} ${part.cut.width.set}`;
@@ -79,7 +82,9 @@ export function reworkOf(before: Solution, after: Solution, made: Made): Rework 
     };
   });
   const there = new Set(after.parts.map((p) => p.id));
-  const lost = parts.filter((r) => r.reaches).reduce((sum, { was: w, off }) => sum + w.length * w.width - (w.length - off.length) * (w.width - off.width), 0);
+  const lost = parts
+    .filter((r) => r.reaches)
+    .reduce((sum, { was: w, off }) => sum + w.length * w.width - (w.length - off.length) * (w.width - off.width), 0);
   return {
     parts,
     unused: [...made.values()].filter((m) => !there.has(m.part)),

@@ -5,8 +5,10 @@ import { divided, panels, piece, workshop } from '../testing/samples.js';
 import { buildingOf, stepsOf, type Building, type Step } from './index.js';
 
 // 1000 x 2000 x 300 of 20, two shelves housed 5 deep between sides: 640, 640, 640 between.
-const housed = (settings: object = {}) => solve(piece(divided('in', 'up', 3), { panels: panels({ fix: 'housed' }) }), workshop({ settings }), {});
-const steps = (building: Partial<Building> = {}, settings: object = {}) => stepsOf(housed(settings), { ...buildingOf('sample'), ...building });
+const housed = (settings: object = {}) =>
+  solve(piece(divided('in', 'up', 3), { panels: panels({ fix: 'housed' }) }), workshop({ settings }), {});
+const steps = (building: Partial<Building> = {}, settings: object = {}) =>
+  stepsOf(housed(settings), { ...buildingOf('sample'), ...building });
 const texts = (all: readonly Step[], phase: Step['phase']) =>
   all.filter((s) => s.phase === phase).flatMap((s) => s.setups.map((x) => writeExactly(x.says)));
 const says = (all: readonly Step[], phase: Step['phase']) =>
@@ -57,5 +59,7 @@ test('schools: upside down, as it goes, in coats', () => {
   const coats = steps({ finish: 'paint', coats: 2, celsius: 20 }).filter((s) => s.phase === 'coats');
   expect(coats.map((s) => s.wait?.minutes)).toEqual([360, 2880]);
   // Two sides 2000 x 300 x 20: 1.292 m² each; top and bottom 960: 0.6264; shelves 970: 0.6328. In all 5.1024 m².
-  expect(coats[0]?.says.map(writeExactly)[0]).toContain('5.1 m² with all faces and edges, 2 coats: about 1.02 l of primer and paint at 10 m² a litre.');
+  expect(coats[0]?.says.map(writeExactly)[0]).toContain(
+    '5.1 m² with all faces and edges, 2 coats: about 1.02 l of primer and paint at 10 m² a litre.',
+  );
 });

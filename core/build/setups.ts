@@ -33,7 +33,10 @@ const partsIn = (works: readonly { readonly part: string }[]) => [...new Set(wor
 /** The settings of the saw: every width that is ripped, then every length that is crossed, the largest first. */
 export function sawSetups(parts: readonly Part[]): SetUp {
   const by = (sizeOf: (p: Part) => Length, way: 'rip' | 'crosscut') =>
-    grouped([...parts].sort((a, b) => sizeOf(b) - sizeOf(a)), (p) => `${sizeOf(p)}`).map((alike): Setup => {
+    grouped(
+      [...parts].sort((a, b) => sizeOf(b) - sizeOf(a)),
+      (p) => `${sizeOf(p)}`,
+    ).map((alike): Setup => {
       const at = len(sizeOf(alike[0] as Part));
       return { says: way === 'rip' ? say`Rip to ${at}` : say`Crosscut to ${at}`, parts: alike.map((p) => p.id), count: alike.length };
     });
@@ -94,7 +97,10 @@ function madeBy(cutting: Cutting, { kerf = USUAL_KERF, tools = {} }: Settings): 
   if (!bit) return { says: say`saw it along a guide, ${len(depth)} deep`, passes: deep };
   const wide = Math.ceil(width / bit);
   const stops = goesThrough ? '' : ', and stop where it is marked';
-  return { says: say`router, bit of ${len(bit)}, ${len(depth)} deep${deep > 1 ? ` in ${deep} goes` : ''}${wide > 1 ? ', its guide moved for the rest of the width' : ''}${stops}`, passes: deep * wide };
+  return {
+    says: say`router, bit of ${len(bit)}, ${len(depth)} deep${deep > 1 ? ` in ${deep} goes` : ''}${wide > 1 ? ', its guide moved for the rest of the width' : ''}${stops}`,
+    passes: deep * wide,
+  };
 }
 
 /** The settings for grooves, housings, rebates and notches: what is cut alike is cut together. */
@@ -115,7 +121,11 @@ export function recessSetups(works: readonly RecessWork[], parts: ReadonlyMap<st
     const place = cutting.at > 0 ? say`${len(cutting.at)} from the ${edge}` : say`at the ${edge}`;
     if (recess.kind === 'notch') {
       minutes += TAKES.setDrill + count * TAKES.shape;
-      return { says: say`${count} ${what} ${len(cutting.width)} wide, ${place}: sawn out`, parts: partsIn(alike.map((a) => a.work)), count };
+      return {
+        says: say`${count} ${what} ${len(cutting.width)} wide, ${place}: sawn out`,
+        parts: partsIn(alike.map((a) => a.work)),
+        count,
+      };
     }
     const made = madeBy(cutting, settings);
     minutes += TAKES.setRecess + count * made.passes * TAKES.pass;
@@ -140,10 +150,12 @@ const USES: Readonly<Record<HoleWork['hole']['use'], string>> = {
 
 /** The settings of the drill: what has the same bit and the same depth is drilled together. */
 export function drillSetups(works: readonly HoleWork[]): SetUp {
-  const setups = grouped(works, ({ hole: h }) => `${h.use} ${h.diameter} ${h.through ? 'through' : h.depth.toFixed(1)}`).map((alike): Setup => {
-    const { use, diameter, depth, through } = (alike[0] as HoleWork).hole;
-    const deep: Sentence = through ? say`right through` : say`${len(mm(Math.round(depth * 2) / 2))} deep, by a stop on the bit`;
-    return { says: say`${alike.length} ${USES[use]}, Ø${len(mm(diameter))}, ${deep}`, parts: partsIn(alike), count: alike.length };
-  });
+  const setups = grouped(works, ({ hole: h }) => `${h.use} ${h.diameter} ${h.through ? 'through' : h.depth.toFixed(1)}`).map(
+    (alike): Setup => {
+      const { use, diameter, depth, through } = (alike[0] as HoleWork).hole;
+      const deep: Sentence = through ? say`right through` : say`${len(mm(Math.round(depth * 2) / 2))} deep, by a stop on the bit`;
+      return { says: say`${alike.length} ${USES[use]}, Ø${len(mm(diameter))}, ${deep}`, parts: partsIn(alike), count: alike.length };
+    },
+  );
   return { setups, minutes: setups.length * TAKES.setDrill + works.length * TAKES.hole };
 }

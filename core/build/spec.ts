@@ -113,4 +113,3 @@ export const LogEntrySchema = Type.Object(
   closed,
 );
 export type LogEntry = Static<typeof LogEntrySchema>;
-

@@ -117,7 +117,10 @@ export function stepsOf(solution: Solution, building: Building, pace: OwnPace = 
   const batches = batchesOf(groups, parts, building);
   const standing: string[] = [];
   const assembly = groups.flatMap((group, i): Draft[] => {
-    const before = partSteps(batches[i + 1] ?? [], works, assembling.settings, { suffix: ` for ${group.id}`, of: `: ${calledBriefly(group)}` });
+    const before = partSteps(batches[i + 1] ?? [], works, assembling.settings, {
+      suffix: ` for ${group.id}`,
+      of: `: ${calledBriefly(group)}`,
+    });
     for (const m of group.each.flat()) if (!standing.includes(m.id)) standing.push(m.id);
     return [...before, groupStep(group, made.get(group) ?? [], [...standing], framesIn(group, groups), assembling)];
   });

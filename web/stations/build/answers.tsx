@@ -49,7 +49,8 @@ export function BuildAnswers() {
         <section aria-label="This step" style={{ marginTop: 14 }}>
           <h3>This step</h3>
           <Faint>
-            {timeText(step.minutes)} of work{step.kg > 0 ? `; ${writeMass(step.kg, precision.unit)} by then, of ${writeMass(kg, precision.unit)}` : ''}
+            {timeText(step.minutes)} of work
+            {step.kg > 0 ? `; ${writeMass(step.kg, precision.unit)} by then, of ${writeMass(kg, precision.unit)}` : ''}
             {step.works.length > 0 ? `; ${step.works.length} cuts, holes or joints in it` : ''}.
           </Faint>
         </section>

@@ -71,8 +71,8 @@ function Measured({ part, made }: { part: Part; made: MadePart | undefined }) {
       </Grid>
       {doubtful.length > 0 ? (
         <Fault role="alert">
-          {doubtful.map((k) => `The ${k} of ${write(sizes[k])} is far from the ${write(planned[k])} that was planned`).join('. ')}. Read the tape
-          again; if it is so, note it.
+          {doubtful.map((k) => `The ${k} of ${write(sizes[k])} is far from the ${write(planned[k])} that was planned`).join('. ')}. Read the
+          tape again; if it is so, note it.
         </Fault>
       ) : null}
       <Row>
@@ -116,8 +116,8 @@ export function CutParts() {
     <>
       <h2>Parts that are cut</h2>
       <Faint>
-        {made.size} of {settled.parts.length} are cut. A part that is cut never changes: what is not cut follows, and what no longer fits is told
-        by the checks. Pick one to enter what the tape says.
+        {made.size} of {settled.parts.length} are cut. A part that is cut never changes: what is not cut follows, and what no longer fits is
+        told by the checks. Pick one to enter what the tape says.
       </Faint>
       <Table aria-label="Parts that are cut" style={{ margin: '10px 0 16px' }}>
         <thead>
@@ -195,7 +195,8 @@ export function CutParts() {
       {made.size > 0 ? <ReworkView /> : null}
       {notes.length > 0 ? (
         <Faint as="p" style={{ marginTop: 12 }}>
-          {notes.length} {notes.length === 1 ? 'note is' : 'notes are'} kept; a later one stands over an earlier one, and undo leaves them all.
+          {notes.length} {notes.length === 1 ? 'note is' : 'notes are'} kept; a later one stands over an earlier one, and undo leaves them
+          all.
         </Faint>
       ) : null}
     </>

@@ -45,8 +45,8 @@ export function ElsewhereView() {
     <>
       <h2>A plan from elsewhere</h2>
       <Faint>
-        Give this piece the overall sizes of a plan that you found or bought, and paste its cut list: name, count, length, width, thickness, a
-        line each. What does not add up is told before it is sawn.
+        Give this piece the overall sizes of a plan that you found or bought, and paste its cut list: name, count, length, width, thickness,
+        a line each. What does not add up is told before it is sawn.
       </Faint>
       <TextField value={text} onChange={setText} style={{ marginTop: 10 }}>
         <FieldLabel>Cut list, in {precision.unit} where it says nothing else</FieldLabel>
@@ -55,12 +55,18 @@ export function ElsewhereView() {
       <Row data-screen-only style={{ marginTop: 6 }}>
         <label>
           <Faint>or a CSV file: </Faint>
-          <input type="file" accept=".csv,.tsv,.txt,text/csv,text/plain" aria-label="Cut list as a file" onChange={(e) => void load(e.target.files)} />
+          <input
+            type="file"
+            accept=".csv,.tsv,.txt,text/csv,text/plain"
+            aria-label="Cut list as a file"
+            onChange={(e) => void load(e.target.files)}
+          />
         </label>
       </Row>
       {read.faults.map((f) => (
         <Fault key={`${f.line} ${f.column}`} role="alert">
-          Line {f.line}{f.column ? `, ${f.column}` : ''}: “{f.given}” cannot be read; accepted is {f.accepted}.
+          Line {f.line}
+          {f.column ? `, ${f.column}` : ''}: “{f.given}” cannot be read; accepted is {f.accepted}.
         </Fault>
       ))}
       {read.rows.length > 0 ? (

@@ -27,7 +27,14 @@ function ClockField({ label, value, onCommit }: { label: string; value: number |
     if (!bad) setText(null);
   };
   return (
-    <TextField aria-label={label} value={text ?? said} isInvalid={bad} onChange={setText} onBlur={commit} onKeyDown={(e) => e.key === 'Enter' && commit()}>
+    <TextField
+      aria-label={label}
+      value={text ?? said}
+      isInvalid={bad}
+      onChange={setText}
+      onBlur={commit}
+      onKeyDown={(e) => e.key === 'Enter' && commit()}
+    >
       <TextInput placeholder="–" inputMode="numeric" />
       {bad ? <Fault role="alert">As 19:30</Fault> : null}
     </TextField>
@@ -61,8 +68,18 @@ export function HoursForm() {
           };
           return [
             <span key={name}>{name}</span>,
-            <ClockField key={`${name} from`} label={`${name} from`} value={first?.from ?? null} onCommit={(t) => t !== (first?.from ?? null) && put(t, first?.to ?? null, t)} />,
-            <ClockField key={`${name} to`} label={`${name} to`} value={first?.to ?? null} onCommit={(t) => t !== (first?.to ?? null) && put(first?.from ?? null, t, t)} />,
+            <ClockField
+              key={`${name} from`}
+              label={`${name} from`}
+              value={first?.from ?? null}
+              onCommit={(t) => t !== (first?.from ?? null) && put(t, first?.to ?? null, t)}
+            />,
+            <ClockField
+              key={`${name} to`}
+              label={`${name} to`}
+              value={first?.to ?? null}
+              onCommit={(t) => t !== (first?.to ?? null) && put(first?.from ?? null, t, t)}
+            />,
           ];
         })}
       </Week>
@@ -86,7 +103,10 @@ export function HoursForm() {
           <li key={day}>
             <Row>
               {dayText(day)}
-              <TakeOut name={`the day off, ${dayText(day)}`} onPress={() => save({ off: hours.off.filter((d) => d !== day) }, `Not off on ${dayText(day)}`)} />
+              <TakeOut
+                name={`the day off, ${dayText(day)}`}
+                onPress={() => save({ off: hours.off.filter((d) => d !== day) }, `Not off on ${dayText(day)}`)}
+              />
             </Row>
           </li>
         ))}

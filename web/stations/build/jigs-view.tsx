@@ -33,8 +33,8 @@ export function JigsView() {
         </Row>
       </Row>
       <Faint>
-        Prints are as large as the wood, in pages that lie on each other by their crosses. Print them at 100 % and measure the line at the foot
-        first.
+        Prints are as large as the wood, in pages that lie on each other by their crosses. Print them at 100 % and measure the line at the
+        foot first.
       </Faint>
       <Table aria-label="Jigs" style={{ marginTop: 10 }}>
         <thead>

@@ -1,6 +1,18 @@
 import { CalendarPlus } from 'lucide-react';
 import { useMemo } from 'react';
-import { DAY, NoHours, dayAfter, daysBetween, hoursFrom, nextDayOf, planOf, timeText, type Hours, type Plan, type Step } from '../../../core/build/index.js';
+import {
+  DAY,
+  NoHours,
+  dayAfter,
+  daysBetween,
+  hoursFrom,
+  nextDayOf,
+  planOf,
+  timeText,
+  type Hours,
+  type Plan,
+  type Step,
+} from '../../../core/build/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { Button, Faint, Fault, Row, Table } from '../../shared/ui.js';
 import { download, fileName } from '../../shared/download.js';
@@ -75,13 +87,16 @@ export function PlanView() {
       </Row>
       <Faint>
         {building.hours ? '' : 'By evenings and Saturdays, until you say which hours you have. '}
-        {days.length} {days.length === 1 ? 'day' : 'days'} of work. Its end hangs on a chain of {chain.length} steps, of which {timeText(waits)} are
-        waits: glue and finish dry while you are away.
+        {days.length} {days.length === 1 ? 'day' : 'days'} of work. Its end hangs on a chain of {chain.length} steps, of which{' '}
+        {timeText(waits)} are waits: glue and finish dry while you are away.
       </Faint>
       {plan.done === null ? null : (
         <Row style={{ marginTop: 8 }}>
           {building.promised ? <span>{laterText(building.promised, dayOf(plan.done))}</span> : null}
-          <Button data-screen-only onPress={() => change({ promised: dayOf(plan.done as number) }, `Ready on ${dayText(dayOf(plan.done as number))}`)}>
+          <Button
+            data-screen-only
+            onPress={() => change({ promised: dayOf(plan.done as number) }, `Ready on ${dayText(dayOf(plan.done as number))}`)}
+          >
             {building.promised ? 'Keep this day instead' : 'Keep this day'}
           </Button>
         </Row>

@@ -16,7 +16,8 @@ const Nth = styled.span`
   color: ${ink};
 `;
 
-const named = <T extends string>(all: readonly { readonly id: T; readonly name: string }[]) => all.map(({ id, name }) => ({ id, label: name }));
+const named = <T extends string>(all: readonly { readonly id: T; readonly name: string }[]) =>
+  all.map(({ id, name }) => ({ id, label: name }));
 
 const CUT: readonly { readonly id: Building['cut']; readonly label: string }[] = [
   { id: 'all first', label: 'every part before it is put together' },
@@ -81,7 +82,9 @@ export function BuildSheet() {
           {left.length === 0
             ? 'Every step is done.'
             : `${steps.length - left.length} of ${steps.length} steps done, ${timeText(left.reduce((sum, s) => sum + s.minutes, 0))} of work left.`}
-          {gone > 0 ? ` ${gone} that ${gone === 1 ? 'was' : 'were'} done ${gone === 1 ? 'is' : 'are'} no longer in the plan; ${gone === 1 ? 'it stays' : 'they stay'} in the log.` : ''}
+          {gone > 0
+            ? ` ${gone} that ${gone === 1 ? 'was' : 'were'} done ${gone === 1 ? 'is' : 'are'} no longer in the plan; ${gone === 1 ? 'it stays' : 'they stay'} in the log.`
+            : ''}
         </Faint>
       </header>
       {stops > 0 ? (

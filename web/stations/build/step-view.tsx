@@ -111,7 +111,9 @@ export function StepView({ step, show }: { step: Step; show: (id: string) => voi
       <Faint>
         About {timeText(step.minutes)} of work
         {step.wait ? `, then ${waitText(step.wait.minutes)} while ${step.wait.why}` : ''}.
-        {step.parts.length < settled.parts.length ? ` ${step.parts.length} ${step.parts.length === 1 ? 'part' : 'parts'}: ${letters(step.parts)}.` : ' All parts.'}
+        {step.parts.length < settled.parts.length
+          ? ` ${step.parts.length} ${step.parts.length === 1 ? 'part' : 'parts'}: ${letters(step.parts)}.`
+          : ' All parts.'}
       </Faint>
       {out ? (
         <Fault role="alert">

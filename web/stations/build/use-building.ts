@@ -63,7 +63,10 @@ export function useBuilding() {
 }
 
 /** The step that is looked at: the one in the address, else the first that is not done. */
-export function useStepShown(steps: readonly Step[], done: ReadonlyMap<string, unknown>): readonly [Step | undefined, (id: string) => void] {
+export function useStepShown(
+  steps: readonly Step[],
+  done: ReadonlyMap<string, unknown>,
+): readonly [Step | undefined, (id: string) => void] {
   const [params, setParams] = useSearchParams();
   const asked = params.get('step');
   const show = useCallback(
