@@ -29,7 +29,12 @@ export default {
       ...common,
       displayName: 'core',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/core/**/*.test.ts', '<rootDir>/cli/**/*.test.ts', '<rootDir>/print/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+      testMatch: [
+        '<rootDir>/core/**/*.test.ts',
+        '<rootDir>/cli/**/*.test.ts',
+        '<rootDir>/print/**/*.test.ts',
+        '<rootDir>/demo/**/*.test.ts',
+      ],
     },
     {
       ...common,
