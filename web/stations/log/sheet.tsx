@@ -106,7 +106,10 @@ function NewEntry() {
             aria-label="Photo"
             onChange={() => setWrong('')}
           />
-          <Faint> It is scaled down, and where it was taken is removed.</Faint>
+          <Faint>
+            {' '}
+            It is scaled down, and where it was taken is removed. Photos stay in the data folder: a saved file does not hold them.
+          </Faint>
         </label>
       ) : null}
       <TextField value={text} onChange={setText}>
