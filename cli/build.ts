@@ -1,16 +1,15 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import {
-  buildingOf,
+  buildingFor,
   holesOf,
-  hoursFrom,
+  hoursNow,
   inOrder,
   jigsOf,
   placedHole,
-  planOf,
+  planLeft,
   stepsOf,
   type Building,
-  type Hours,
   type Step,
 } from '../core/build/index.js';
 import { writeExactly } from '../core/figure/index.js';
@@ -30,12 +29,8 @@ export interface ToBuild {
   readonly solution: Solution;
 }
 
-function buildingIn(file: ProjectFile, id: string): Building {
-  return Object.values(file.buildings ?? {}).find((b) => b.piece === id) ?? buildingOf(id);
-}
-
 function stepsIn(file: ProjectFile, { id, solution }: ToBuild): { readonly building: Building; readonly steps: readonly Step[] } {
-  const building = buildingIn(file, id);
+  const building = buildingFor(Object.values(file.buildings ?? {}), id);
   return { building, steps: inOrder(stepsOf(solution, building), building) };
 }
 
@@ -113,22 +108,12 @@ export async function buildFile(
   return 0;
 }
 
-/** Evenings of the week and Saturdays, for a piece whose builder did not say which hours there are. */
-function usual(from: string): Hours {
-  const evening = [{ from: 19 * 60, to: 21 * 60 }];
-  return { from, week: [evening, evening, evening, evening, [], [{ from: 9 * 60, to: 16 * 60 }], []], off: [] };
-}
-
 /**
  * Writes when the steps of one piece are done, as iCalendar.
- * @param today the day from which it is planned where the file has no hours
  * @throws NoHours where its week has none
  */
-export function calendarFile(file: ProjectFile, piece: ToBuild, today: string, write: (text: string) => unknown): number {
+export function calendarFile(file: ProjectFile, piece: ToBuild, now: Date, write: (text: string) => unknown): number {
   const { building, steps } = stepsIn(file, piece);
-  const done = new Set(building.done.map((d) => d.step));
-  const hours = hoursFrom(building.hours ?? usual(today), today);
-  const left = steps.filter((s) => !done.has(s.id));
-  write(calendarOf(piece.solution.piece.name, planOf(left, hours), steps, hours.from));
+  write(calendarOf(piece.solution.piece.name, planLeft(steps, building, now), steps, hoursNow(building, now).from));
   return 0;
 }

@@ -157,8 +157,9 @@ export function main(args: readonly string[], out: Output, err: Output): number 
     if (call.verb === 'calendar') {
       const [piece, ...more] = solutions;
       if (!piece || more.length > 0) throw new Refused(`say which piece with --piece; there is: ${Object.keys(file.pieces).join(', ')}\n`);
-      const today = new Date().toISOString().slice(0, 10);
-      return import('./build.js').then(({ calendarFile }) => calendarFile(file, piece, today, (text) => out.write(text))).catch(failed);
+      return import('./build.js')
+        .then(({ calendarFile }) => calendarFile(file, piece, new Date(), (text) => out.write(text)))
+        .catch(failed);
     }
     if (call.csv) {
       solutions.forEach(({ solution }) => out.write(partsCsv(solution.parts, file.project.settings, solution.piece.times)));

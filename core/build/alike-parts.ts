@@ -1,7 +1,7 @@
 import type { Precision } from '../length/index.js';
 import { machiningText, type Part } from '../parts/index.js';
 import type { Solution } from '../solution/index.js';
-import { holesOf, type Hole } from './holes.js';
+import { holesByPart, type Hole } from './holes.js';
 import { holeRows, type HoleRow } from './places.js';
 
 /** Parts that are machined and drilled alike, told once. */
@@ -16,8 +16,7 @@ export interface AlikeParts {
 
 /** The parts of a piece that anything is cut into, those that are set out alike together. @param only the ids of those that are asked for */
 export function alikeParts(solution: Solution, precision: Precision, only?: ReadonlySet<string>): readonly AlikeParts[] {
-  const holes = new Map<string, Hole[]>();
-  for (const hole of holesOf(solution)) holes.set(hole.part, [...(holes.get(hole.part) ?? []), hole]);
+  const holes = holesByPart(solution);
   const found = new Map<string, AlikeParts & { parts: Part[] }>();
   for (const part of solution.parts) {
     if (only && !only.has(part.id)) continue;

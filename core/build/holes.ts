@@ -148,3 +148,18 @@ export function holesOf({ parts, carried }: Solution): readonly Hole[] {
   const screwed = allScrews(carried).flatMap((row, r) => row.screws.flatMap((s, i) => holesFor(row, s, `${row.holds} screw ${r}.${i}`)));
   return [...made, ...screwed].filter((h) => cut.has(h.part));
 }
+
+/** The holes of a solution are worked out once: its sheets, its steps and its drawings all ask for them. */
+const known = new WeakMap<Solution, ReadonlyMap<string, readonly Hole[]>>();
+
+/** The holes of each part, by its id. */
+export function holesByPart(solution: Solution): ReadonlyMap<string, readonly Hole[]> {
+  let holes = known.get(solution);
+  if (!holes) {
+    const byPart = new Map<string, Hole[]>(solution.parts.map((p) => [p.id, []]));
+    for (const hole of holesOf(solution)) byPart.get(hole.part)?.push(hole);
+    holes = byPart;
+    known.set(solution, holes);
+  }
+  return holes;
+}

@@ -14,3 +14,4 @@ export * from './rework.js';
 export * from './alike-parts.js';
 export * from './shrink.js';
 export * from './finish-to-buy.js';
+export * from './now.js';

@@ -15,9 +15,9 @@ export type Jig =
   /** A lath with every place marked on it, held against each part in turn. */
   | { readonly kind: 'stick'; readonly name: string; readonly length: Length; readonly marks: readonly StickMark[]; readonly why: string }
   /** A block as long as a gap, set between what is fastened. */
-  | { readonly kind: 'spacer'; readonly name: string; readonly length: Length; readonly count: number; readonly why: string }
+  | { readonly kind: 'spacer'; readonly name: string; readonly length: Length; readonly why: string }
   /** A block that parts are pushed against, so that all come out as long. */
-  | { readonly kind: 'stop'; readonly name: string; readonly length: Length; readonly count: number; readonly why: string }
+  | { readonly kind: 'stop'; readonly name: string; readonly length: Length; readonly why: string }
   /** The outline of a part, or where it is drilled, from which others are traced; left and right where it is turned over. */
   | {
       readonly kind: 'template';
@@ -25,8 +25,6 @@ export type Jig =
       readonly part: string;
       readonly length: Length;
       readonly width: Length;
-      readonly count: number;
-      readonly handed: boolean;
       readonly why: string;
     };
 
@@ -68,8 +66,7 @@ function spacers({ shape }: Solution, precision: Precision): Jig[] {
         kind: 'spacer' as const,
         name: `Spacer of ${formatLength(fromUnits(length), precision)}`,
         length: fromUnits(length),
-        count: 2,
-        why: `${count} gaps alike in ${label}; one at each end of what is set`,
+        why: `${count} gaps alike in ${label}; make two, one for each end of what is set`,
       }));
   });
 }
@@ -81,7 +78,6 @@ function stops({ parts }: Solution, precision: Precision): Jig[] {
       kind: 'stop' as const,
       name: `Stop at ${formatLength(row.first.cut.length.set, precision)}`,
       length: row.first.cut.length.set,
-      count: 1,
       why: `${row.count} alike: ${lettersText(row.parts.map((p) => p.letter))}, cut one after the other without measuring`,
     }));
 }
@@ -102,8 +98,6 @@ function templates({ parts }: Solution): Jig[] {
         part: first.id,
         length: first.length.value,
         width: first.width.value,
-        count: row.count,
-        handed,
         why: `${shaped ? 'its outline' : `${holes} holes in it`}${row.count > 1 ? `, ${row.count} alike traced from one` : ''}${handed ? '; write left and right on its two faces' : ''}`,
       },
     ];

@@ -1,6 +1,5 @@
-import { massOf } from '../carry/index.js';
 import { fine, len, mass, say, type Sentence } from '../figure/index.js';
-import { toMm, type Length } from '../length/index.js';
+import { toMm } from '../length/index.js';
 import type { Part } from '../parts/index.js';
 import type { Solution } from '../solution/index.js';
 import { finishOf, timeAt } from './products.js';
@@ -49,31 +48,18 @@ export function coatSteps({ parts }: Solution, building: Building): readonly Dra
 const overallSaid = ({ shape: { overall } }: Solution): Sentence =>
   say`${len(overall.width.value)} wide, ${len(overall.height.value)} high, ${len(overall.depth.value)} deep`;
 
-/** Whether it passes the door of its place, lying on whichever side it likes. */
-function doorSaid({ shape, piece, workshop }: Solution): readonly Sentence[] {
-  const door = piece.opening ? workshop.openings.get(piece.opening)?.door : undefined;
-  if (!door || shape.outside.is !== 'built') return [];
-  const [least, middle] = Object.values(shape.overall)
-    .map((f) => f.value)
-    .sort((a, b) => a - b) as [Length, Length, Length];
-  const passes = least <= Math.min(door.width, door.height) && middle <= Math.max(door.width, door.height);
-  const size = say`the door of ${len(door.width)} by ${len(door.height)}`;
-  return [
-    passes ? say`It passes ${size}, its ${len(least)} across it.` : say`It does not pass ${size} in one piece: put it together behind it.`,
-  ];
-}
-
 /** Moving it, standing it up, and fixing it where it stays. */
 export function standStep(solution: Solution, works: readonly Work[]): Draft {
   const { shape, piece, parts } = solution;
-  const kg = parts.reduce((sum, p) => sum + massOf(p.member), 0);
+  const kg = solution.carried.massKg;
+  const door = solution.checks.find((c) => c.id === 'passes-door');
   const built = shape.outside.is === 'built';
   const stands = shape.outside.foot !== null;
   const up = toMm(shape.diagonal.value);
   const says: Sentence[] = [
-    say`It weighs ${mass(kg)} without its drawers taken out and with nothing in it${kg > ALONE ? ': two people carry it, and drawers and loose shelves come out first' : ''}.`,
+    say`It weighs ${mass(kg)} with nothing in it${kg > ALONE ? ': two people carry it, and drawers and loose shelves come out first' : ''}.`,
     ...(built ? [say`${overallSaid(solution)}: hold that against every door and turn on its way.`] : []),
-    ...doorSaid(solution),
+    ...(door ? [door.sentence] : []),
     ...(built && stands && !shape.outside.carried
       ? [say`Tipped up from its back it reaches ${fine(up, 1)}: so much must be free under the ceiling.`]
       : []),

@@ -49,7 +49,7 @@ function planned(piece: Piece, { made: _, ...workshop }: Workshop, solution: Sol
 export function shrunkTo(solution: Solution, sizes: readonly { readonly reach: Reach; readonly size: Length }[]): Shrunk {
   const made = solution.workshop.made ?? new Map();
   const piece = sizes.reduce((now, { reach, size }) => given(now, reach, size), solution.piece);
-  const after = planned(piece, solution.workshop, solution);
+  const after = sizes.length === 0 ? solution : planned(piece, solution.workshop, solution);
   return {
     sizes: sizes.map((s) => ({ ...s, was: sizeGiven(solution, s.reach) })),
     piece,

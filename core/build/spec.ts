@@ -91,6 +91,12 @@ export function buildingOf(piece: string): Building {
   };
 }
 
+/** How a piece is built: as its builder chose, or as it is before that. */
+export function buildingFor(all: Iterable<Building>, piece: string): Building {
+  for (const building of all) if (building.piece === piece) return building;
+  return buildingOf(piece);
+}
+
 /** One line of the log of a piece. */
 export const LogEntrySchema = Type.Object(
   {

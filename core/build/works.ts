@@ -1,7 +1,7 @@
 import { isPlain, type EdgeTreatment, type Edges, type Feature, type Joint } from '../piece/index.js';
 import type { Part } from '../parts/index.js';
 import type { Solution } from '../solution/index.js';
-import { holesOf, type Hole } from './holes.js';
+import { holesByPart, type Hole } from './holes.js';
 
 type Recess = Exclude<Feature, { kind: 'hole' }>;
 
@@ -36,7 +36,6 @@ function worksOf(part: Part, holes: readonly Hole[]): PartWork[] {
 
 /** What is done to each part of a piece, by its id. */
 export function partWorksOf(solution: Solution): ReadonlyMap<string, readonly PartWork[]> {
-  const holes = new Map<string, Hole[]>();
-  for (const hole of holesOf(solution)) holes.set(hole.part, [...(holes.get(hole.part) ?? []), hole]);
+  const holes = holesByPart(solution);
   return new Map(solution.parts.map((p) => [p.id, worksOf(p, holes.get(p.id) ?? [])]));
 }

@@ -1,6 +1,6 @@
 import { recessCorners } from '../joints/index.js';
 import { formatLength, toMm, type Precision } from '../length/index.js';
-import { holesOf, type Hole, type Jig } from '../build/index.js';
+import { holesByPart, type Hole, type Jig } from '../build/index.js';
 import { faceName, type Part } from '../parts/index.js';
 import type { Solution } from '../solution/index.js';
 import { flatOutline } from './solids.js';
@@ -105,8 +105,7 @@ export function stickFullSize({ name, marks, length }: Extract<Jig, { kind: 'sti
 
 /** Everything of a piece that is worth printing as large as it is: outlines that are no rectangles, parts to drill by, and sticks. */
 export function fullSizesOf(solution: Solution, jigs: readonly Jig[], precision: Precision): readonly FullSize[] {
-  const holes = new Map<string, Hole[]>();
-  for (const h of holesOf(solution)) holes.set(h.part, [...(holes.get(h.part) ?? []), h]);
+  const holes = holesByPart(solution);
   return jigs.flatMap((jig): FullSize[] => {
     if (jig.kind === 'stick') return [stickFullSize(jig, precision)];
     const part = jig.kind === 'template' ? solution.parts.find((p) => p.id === jig.part) : undefined;

@@ -14,10 +14,10 @@ export interface Strip {
 }
 
 /** Which fronts lie in one column or one row: those of a piece with the same reach across, or up. */
-function placed({ part, piece, key }: Blank): { readonly column: string; readonly row: string; readonly copy: string } {
+function placed({ part, piece, key }: Blank): { readonly column: string; readonly row: string } {
   const { x0, x1, y0, y1 } = boxOf(part.member);
   const copy = [piece.id, key.slice(piece.id.length + part.id.length + 2)].join(' ');
-  return { column: `${copy} ${x0} ${x1}`, row: `${copy} ${y0} ${y1}`, copy };
+  return { column: `${copy} ${x0} ${x1}`, row: `${copy} ${y0} ${y1}` };
 }
 
 function grouped(blanks: readonly Blank[], keyOf: (b: Blank) => string): readonly (readonly Blank[])[] {

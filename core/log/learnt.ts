@@ -1,6 +1,4 @@
-import { againstPlan } from '../checks/index.js';
 import { mm, toMm, type Length } from '../length/index.js';
-import type { Part } from '../parts/index.js';
 import type { LogEntry } from '../build/spec.js';
 import type { OwnPace } from '../build/minutes.js';
 import type { Phase } from '../build/step.js';
@@ -22,14 +20,6 @@ export function cutTruth(made: Made): CutTruth | null {
   if (offs.length === 0) return null;
   const farthest = offs.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a), 0);
   return { count: made.size, usually: mm(offs[Math.floor(offs.length / 2)] ?? 0), farthest: mm(farthest) };
-}
-
-/** Parts of a piece that are not as they are planned now. */
-export function offPlan(parts: readonly Part[], made: Made): readonly Part[] {
-  return parts.filter((p) => {
-    const fact = made.get(p.id);
-    return fact !== undefined && againstPlan(p, fact).is !== 'as planned';
-  });
 }
 
 /** Phases that take this builder clearly longer or shorter than reckoned, the farthest off first. */

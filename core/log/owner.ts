@@ -2,6 +2,7 @@ import { massOf } from '../carry/index.js';
 import { GRAVITY, mass, say, type Sentence } from '../figure/index.js';
 import { lettersText, type Part } from '../parts/index.js';
 import { FLOOR, PLACE, type Joint } from '../piece/index.js';
+import type { Building } from '../build/spec.js';
 import type { Solution } from '../solution/index.js';
 
 /** What whoever owns a piece later should know. */
@@ -47,9 +48,8 @@ function carries({ carried, parts }: Solution): Sentence[] {
     );
 }
 
+/** What comes apart whether glue was used or not. */
 const OPENS: ReadonlyMap<Joint['how'], string> = new Map([
-  ['screws', 'unscrew'],
-  ['pocket screws', 'unscrew, where no glue was used'],
   ['bolts', 'undo the bolts'],
   ['screwed along', 'unscrew'],
   ['pins', 'lift off its pins'],
@@ -59,13 +59,22 @@ const OPENS: ReadonlyMap<Joint['how'], string> = new Map([
   ['pivot', 'draw the pivot'],
 ]);
 
-function apart({ shape, parts }: Solution): Sentence[] {
+/** What comes apart only where it was put together without glue. */
+const OPENS_DRY: ReadonlyMap<Joint['how'], string> = new Map([
+  ['screws', 'unscrew'],
+  ['pocket screws', 'unscrew'],
+  ['housed', 'draw out of its housing'],
+]);
+
+const GLUED = 'glued: does not come apart';
+
+function apart({ shape, parts }: Solution, glue: Building['glue']): Sentence[] {
   const letter = new Map(parts.map((p) => [p.id, p.letter]));
   const byHow = new Map<string, Set<string>>();
   for (const { how, carried, carrier } of shape.joints) {
     const l = letter.get(carried);
     if (!l || carrier === FLOOR) continue;
-    const way = OPENS.get(how) ?? 'glued: does not come apart';
+    const way = OPENS.get(how) ?? (glue === 'none' ? OPENS_DRY.get(how) : undefined) ?? GLUED;
     byHow.set(way, (byHow.get(way) ?? new Set<string>()).add(l));
   }
   return [...byHow].map(([way, letters]) => say`${lettersText([...letters])}: ${way}.`);
@@ -81,6 +90,6 @@ function fixedTo({ piece, shape }: Solution): Sentence[] {
 }
 
 /** What a piece is made of, what it was planned to carry, where it is fixed, and how it comes apart. */
-export function ownersPage(solution: Solution): OwnersPage {
-  return { madeOf: madeOf(solution), carries: carries(solution), fixed: fixedTo(solution), apart: apart(solution) };
+export function ownersPage(solution: Solution, { glue }: Pick<Building, 'glue'>): OwnersPage {
+  return { madeOf: madeOf(solution), carries: carries(solution), fixed: fixedTo(solution), apart: apart(solution, glue) };
 }

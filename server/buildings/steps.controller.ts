@@ -59,6 +59,6 @@ export class StepsController {
     const label = done ? 'Done at the bench' : 'Not done after all';
     return kept
       ? this.records.save(project, 'buildings', kept.id, kept.version, next, label)
-      : this.records.create(project, 'buildings', `build-${piece}`.slice(0, 60), next, label);
+      : this.records.create(project, 'buildings', piece, next, label);
   }
 }

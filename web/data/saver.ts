@@ -104,11 +104,18 @@ export class Saver {
     });
   }
 
-  /** Adds what became of a part: a fact, which undo leaves; tells why not where it is refused. */
-  make(id: string, data: MadePart): Promise<void> {
+  /**
+   * Adds what became of parts: facts, which undo leaves; tells why not where one is refused. They are shown together, so that
+   * the piece is worked out once and not after each.
+   */
+  make(facts: readonly { readonly id: string; readonly data: MadePart }[]): Promise<void> {
     return this.telling(async () => {
-      const added = await api.make(this.project, id, data);
-      this.change((bench) => ({ ...bench, made: [...bench.made, added] }));
+      const added: Versioned<MadePart>[] = [];
+      try {
+        for (const { id, data } of facts) added.push(await api.make(this.project, id, data));
+      } finally {
+        this.change((bench) => ({ ...bench, made: [...bench.made, ...added] }));
+      }
     });
   }
 

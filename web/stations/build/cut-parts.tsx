@@ -22,17 +22,24 @@ function againstText(off: AgainstPlan, write: (l: Length) => string): string {
   return off.is === 'as planned' ? 'as planned' : parts.join(', ');
 }
 
-/** Notes what became of a part; the last note counts, none is ever changed. */
+type Sizes = Pick<MadePart, 'length' | 'width' | 'thickness'>;
+
+const plannedOf = (part: Part): Sizes => ({ length: part.cut.length.set, width: part.cut.width.set, thickness: part.thickness.value });
+
+/** Notes what became of parts; the last note of each counts, none is ever changed. @param sizes as measured; as planned where they are left out */
 function useNote() {
   const { bench, saver } = useProject();
   const { pieceId } = useSettledBench();
-  return (part: Part, is: MadePart['is'], sizes: Pick<MadePart, 'length' | 'width' | 'thickness'>) => {
-    const id = newId(
-      `made ${part.letter}`,
-      bench.made.map((m) => m.id),
-    );
-    const planned = { length: part.cut.length.set, width: part.cut.width.set, thickness: part.thickness.value };
-    void saver.make(id, { piece: pieceId, part: part.id, is, ...sizes, planned, at: new Date().toISOString() });
+  return (parts: readonly Part[], is: MadePart['is'], sizes?: Sizes) => {
+    const taken = bench.made.map((m) => m.id);
+    const at = new Date().toISOString();
+    const facts = parts.map((part) => {
+      const id = newId(`made ${part.letter}`, taken);
+      taken.push(id);
+      const planned = plannedOf(part);
+      return { id, data: { piece: pieceId, part: part.id, is, ...(sizes ?? planned), planned, at } };
+    });
+    void saver.make(facts);
   };
 }
 
@@ -41,7 +48,7 @@ function Measured({ part, made }: { part: Part; made: MadePart | undefined }) {
   const precision = usePrecision();
   const { settled, workshop } = useSettledBench();
   const note = useNote();
-  const planned = { length: part.cut.length.set, width: part.cut.width.set, thickness: part.thickness.value };
+  const planned = plannedOf(part);
   const start = made ? { length: made.length, width: made.width, thickness: made.thickness } : planned;
   const [sizes, setSizes] = useState(start);
   const doubtful = (['length', 'width', 'thickness'] as const).filter((k) => isUnlikely(sizes[k], planned[k]));
@@ -76,11 +83,11 @@ function Measured({ part, made }: { part: Part; made: MadePart | undefined }) {
         </Fault>
       ) : null}
       <Row>
-        <Button onPress={() => note(part, 'cut', sizes)}>{made ? 'Note it again' : 'It is cut'}</Button>
+        <Button onPress={() => note([part], 'cut', sizes)}>{made ? 'Note it again' : 'It is cut'}</Button>
         {made ? (
           <>
-            <Button onPress={() => note(part, 'spoiled', sizes)}>It is spoiled: cut another</Button>
-            <Button onPress={() => note(part, 'planned', planned)}>It was not cut after all</Button>
+            <Button onPress={() => note([part], 'spoiled', sizes)}>It is spoiled: cut another</Button>
+            <Button onPress={() => note([part], 'planned')}>It was not cut after all</Button>
           </>
         ) : null}
       </Row>
@@ -172,14 +179,7 @@ export function CutParts() {
                           <Button data-quiet onPress={() => select((open[0] as Part).id)}>
                             Measure {open[0]?.letter}
                           </Button>
-                          <Button
-                            data-quiet
-                            onPress={() =>
-                              open.forEach((p) =>
-                                note(p, 'cut', { length: p.cut.length.set, width: p.cut.width.set, thickness: p.thickness.value }),
-                              )
-                            }
-                          >
+                          <Button data-quiet onPress={() => note(open, 'cut')}>
                             {open.length > 1 ? `All ${open.length} cut` : 'Cut'}
                           </Button>
                         </Row>

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
 import styled from 'styled-components';
-import type { Hours } from '../../../core/build/index.js';
+import { usualHours, type Hours } from '../../../core/build/index.js';
 import { Button, Faint, Fault, FieldLabel, Row, TextInput } from '../../shared/ui.js';
 import { TakeOut } from '../../shared/take-out.js';
-import { clockOf, clockText, dayText, today, usualHours } from '../../shared/clock.js';
+import { clockOf, clockText, dayText, today } from '../../shared/clock.js';
 import { useBuilding } from './use-building.js';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];

@@ -5,9 +5,9 @@ import {
   NoHours,
   dayAfter,
   daysBetween,
-  hoursFrom,
+  hoursNow,
   nextDayOf,
-  planOf,
+  planLeft,
   timeText,
   type Hours,
   type Plan,
@@ -16,7 +16,7 @@ import {
 import { useSettledBench } from '../../bench/bench.js';
 import { Button, Faint, Fault, Row, Table } from '../../shared/ui.js';
 import { download, fileName } from '../../shared/download.js';
-import { clockText, dayText, minutesSince, today, usualHours } from '../../shared/clock.js';
+import { clockText, dayText } from '../../shared/clock.js';
 import { useBuilding } from './use-building.js';
 
 interface Planned {
@@ -27,24 +27,17 @@ interface Planned {
 
 /** The plan of what is left, from now on: waits of what is done count from when it was done. */
 export function usePlan(): Planned {
-  const { building, steps, done } = useBuilding();
+  const { building, steps } = useBuilding();
   return useMemo(() => {
     const now = new Date();
-    const hours = hoursFrom(building.hours ?? usualHours(today(now)), today(now));
-    const left = steps.filter((s) => !done.has(s.id));
-    const ready = new Map(
-      steps.flatMap((s): [string, number][] => {
-        const at = done.get(s.id)?.at;
-        return at ? [[s.id, minutesSince(hours.from, new Date(at)) + (s.wait?.minutes ?? 0)]] : [];
-      }),
-    );
+    const hours = hoursNow(building, now);
     try {
-      return { plan: planOf(left, hours, Math.max(0, minutesSince(hours.from, now)), ready), hours, why: null };
+      return { plan: planLeft(steps, building, now), hours, why: null };
     } catch (error) {
       if (error instanceof NoHours) return { plan: null, hours, why: error.message };
       throw error;
     }
-  }, [building.hours, steps, done]);
+  }, [building, steps]);
 }
 
 const byId = (steps: readonly Step[]) => new Map(steps.map((s) => [s.id, s]));

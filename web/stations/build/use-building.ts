@@ -4,7 +4,6 @@ import { buildingOf, inOrder, paceOf, stepsOf, type Building, type OwnPace, type
 import type { Solution } from '../../../core/solution/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import type { Workbench } from '../../data/api.js';
-import { newId } from '../../data/defaults.js';
 import { useProject } from '../../data/project.js';
 import { changeRecordOf } from '../../data/record-of.js';
 
@@ -41,7 +40,6 @@ export function useBuilding() {
   const steps = useMemo(() => inOrder(made, building), [made, building]);
   const change = useCallback(
     (next: Partial<Building>, label: string) => {
-      const ids = bench.records.buildings.map((b) => b.id);
       changeRecordOf(
         saver,
         {
@@ -49,14 +47,15 @@ export function useBuilding() {
           owner: pieceId,
           kept,
           now: building,
-          newId: () => newId(`build ${piece.name}`, ids),
+          // One to a piece, under its own id: a phone that makes it at once makes the same one.
+          newId: () => pieceId,
           made: `Began to build ${piece.name}`,
         },
         { ...building, ...next },
         label.slice(0, 150),
       );
     },
-    [bench, saver, pieceId, kept, building, piece.name],
+    [saver, pieceId, kept, building, piece.name],
   );
   const done = useMemo(() => new Map(building.done.map((d) => [d.step, d])), [building]);
   return { building, steps, made, done, pace, change };

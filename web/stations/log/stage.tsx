@@ -10,6 +10,7 @@ import { dayText } from '../../shared/clock.js';
 import { TakeOut } from '../../shared/take-out.js';
 import { Button, Faint, Row, Section } from '../../shared/ui.js';
 import { Area, Views, useView } from '../views.js';
+import { useBuilding } from '../build/use-building.js';
 import { StepDrawing } from '../build/step-drawing.js';
 import { line } from '../../theme/tokens.js';
 import { useLog, type LogLine } from './use-log.js';
@@ -115,7 +116,8 @@ function OwnersPage() {
   const { settled } = useSettledBench();
   const precision = usePrecision();
   const { entries } = useLog();
-  const page = useMemo(() => ownersPage(settled), [settled]);
+  const { building } = useBuilding();
+  const page = useMemo(() => ownersPage(settled, building), [settled, building]);
   const all = useMemo(() => settled.parts.map((p) => p.id), [settled]);
   const fresh = useMemo(() => new Set(all), [all]);
   const { width, height, depth } = settled.shape.overall;

@@ -1,6 +1,6 @@
 import { FileDown, Printer } from 'lucide-react';
 import { cutsOf } from '../../../core/cutting/cuts.js';
-import { buildingOf, finishFor } from '../../../core/build/index.js';
+import { buildingFor, finishFor } from '../../../core/build/index.js';
 import { fittingsToBuy, moneyInAll, woodToBuy } from '../../../core/layout/buy.js';
 import { fittingLines, fittingsMoney, slidesSold } from '../../../core/layout/fittings.js';
 import { together } from '../../../core/solution/index.js';
@@ -41,9 +41,8 @@ export function ToBuy({
     return sums ? [{ stock: s.stock, sums, blanks: s.blanks }] : [];
   });
   const wood = woodToBuy(known);
-  const finishes = pieces.flatMap((p) =>
-    finishFor(p.solution, bench.records.buildings.find((b) => b.data.piece === p.id)?.data ?? buildingOf(p.id)),
-  );
+  const buildings = bench.records.buildings.map((b) => b.data);
+  const finishes = pieces.flatMap((p) => finishFor(p.solution, buildingFor(buildings, p.id)));
   const lines = fittingLines(together([...fittingsToBuy(pieces), ...finishes]), [
     ...bench.records.hardware.map((h) => h.data),
     ...slidesSold(bench.records.slides.map((s) => s.data)),
