@@ -1,17 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import {
-  buildingFor,
-  holesOf,
-  hoursNow,
-  inOrder,
-  jigsOf,
-  placedHole,
-  planLeft,
-  stepsOf,
-  type Building,
-  type Step,
-} from '../core/build/index.js';
+import { buildingFor, holesOf, hoursNow, jigsOf, placedHole, planLeft, stepsFor, type Building, type Step } from '../core/build/index.js';
 import { writeExactly } from '../core/figure/index.js';
 import { fullSizesOf } from '../core/drawing/index.js';
 import { calendarOf } from '../core/formats/calendar.js';
@@ -31,7 +20,7 @@ export interface ToBuild {
 
 function stepsIn(file: ProjectFile, { id, solution }: ToBuild): { readonly building: Building; readonly steps: readonly Step[] } {
   const building = buildingFor(Object.values(file.buildings ?? {}), id);
-  return { building, steps: inOrder(stepsOf(solution, building), building) };
+  return { building, steps: stepsFor(solution, building) };
 }
 
 const rounded = (x: number) => Math.round(x * 1000) / 1000;

@@ -1,5 +1,6 @@
 import { againstPlan } from '../core/checks/index.js';
 import {
+  arranged,
   buildingOf,
   holesOf,
   inOrder,
@@ -62,6 +63,17 @@ describe.each(cases)('%s, %s', (id, _, school) => {
     );
   });
 
+  test('with a part of every step done by itself nothing is lost, nothing done twice, and the order holds', () => {
+    const apart = steps.filter((s) => s.parts.length > 1).map((s) => ({ step: s.id, parts: s.parts.slice(0, 1) }));
+    const split = arranged(steps, { moved: [], apart }, solution);
+    expect(split).toHaveLength(steps.length + apart.length);
+    const works = (some: readonly Step[]) => some.flatMap((s) => s.works.map((w) => w.id)).sort();
+    expect(works(split)).toEqual(works(steps));
+    expect(outOfOrder(split)).toEqual([]);
+    const minutes = (some: readonly Step[]) => some.reduce((sum, s) => sum + s.minutes, 0);
+    expect(minutes(split)).toBeCloseTo(minutes(steps), 6);
+  });
+
   test('both of what is joined stand there by then', () => {
     const parts = new Set<string>();
     for (const s of steps) {
@@ -114,6 +126,12 @@ test('a step that is put before one that it needs is told, with what it needs', 
   expect(moved.map((s) => s.id).slice(3, 5)).toEqual(['sand', 'drill']);
   // Sanding takes up the parts that are drilled: it comes before them now.
   expect(outOfOrder(moved).map((o) => [o.step.id, o.before.map((b) => b.id)])).toEqual([['sand', ['drill']]]);
+  const close = steps.findIndex((s) => s.phase === 'close');
+  const [main, back] = [steps[close - 1], steps[close]] as [Step, Step];
+  const early = inOrder(steps, { moved: [...movedBy(steps, back.id, -1)] });
+  // The back is held to what the step before puts together.
+  expect(main.phase).toBe('together');
+  expect(outOfOrder(early).map((o) => [o.step.id, o.before.map((b) => b.id)])).toEqual([[back.id, [main.id]]]);
   // Names of steps that are gone change nothing.
   expect(inOrder(steps, { moved: ['gone', 'also gone'] })).toEqual(steps);
 });

@@ -2,6 +2,7 @@ import { likenessOf } from '../parts/hand.js';
 import { FLOOR, PLACE, boxOf, type Body, type Box, type Joint, type Member, type Role } from '../piece/index.js';
 import { fromUnits, mm, negative, type Length } from '../length/index.js';
 import type { Solution } from '../solution/index.js';
+import { inAssemblyOrder } from './captive.js';
 
 /** When parts are put together: in frames first, then the main of it, then what closes it, and what moves in it. */
 export type Stage = 'frames' | 'together' | 'close' | 'moving' | 'hang' | 'fronts' | 'loose';
@@ -107,9 +108,10 @@ export function groupsOf({ shape, parts }: Solution, order: 'bottom up' | 'top d
   const bodies = [...shape.bodies].filter((b) => bodyMembers(b, false).length > 0);
   const bottomOf = (b: Body) => up * Math.min(...bodyMembers(b, false).map(low));
   const fronts = sorted(members.filter((m) => inBody.has(m.id) && isFront(m)));
+  const frames = framesOf(main, firm).map(carriersFirst);
   return [
-    ...alike(framesOf(main, firm).map(carriersFirst), (f) => f).flatMap((each) => group('frames', each)),
-    ...group('together', [main]),
+    ...alike(frames, (f) => f).flatMap((each) => group('frames', each)),
+    ...group('together', [main]).map((g) => ({ ...g, each: [inAssemblyOrder(main, firm, frames)] })),
     ...group('close', [closing]),
     ...alike(
       bodies.sort((a, b) => bottomOf(a) - bottomOf(b)),

@@ -7,6 +7,7 @@ export * from './step.js';
 export * from './minutes.js';
 export * from './steps.js';
 export * from './order.js';
+export * from './arrange.js';
 export * from './plan.js';
 export * from './places.js';
 export * from './jigs.js';

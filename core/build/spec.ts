@@ -48,6 +48,18 @@ export const BuildingSchema = Type.Object(
     promised: Type.Optional(DaySchema),
     /** Steps in the order that a person wants them; those that are not named keep theirs. */
     moved: Type.Array(StepKeySchema, { maxItems: 1000 }),
+    /** Parts of a step that are done by themselves, after the rest of it. */
+    apart: Type.Optional(
+      Type.Array(
+        Type.Object(
+          { step: StepKeySchema, parts: Type.Array(Type.String({ minLength: 1, maxLength: 200 }), { minItems: 1, maxItems: 2000 }) },
+          closed,
+        ),
+        { maxItems: 200 },
+      ),
+    ),
+    /** Steps that are done in one go, each time under the first of them. */
+    inOneGo: Type.Optional(Type.Array(Type.Array(StepKeySchema, { minItems: 2, maxItems: 50 }), { maxItems: 200 })),
     /** Steps that are done, when, and how long they took where that was noted. */
     done: Type.Array(
       Type.Object(

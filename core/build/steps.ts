@@ -5,6 +5,7 @@ import { calledBriefly, groupStep, type Assembling } from './group-steps.js';
 import { groupsOf, isOutside, type Group } from './groups.js';
 import { buyStep, checkStep, coatSteps, dryStep, standStep } from './last-steps.js';
 import type { OwnPace } from './minutes.js';
+import { withNeeds } from './needs.js';
 import { easeStep, partSteps } from './part-steps.js';
 import type { Building } from './spec.js';
 import type { Draft, Step } from './step.js';
@@ -46,16 +47,6 @@ function joinsIn(groups: readonly Group[], joins: readonly Join[]): ReadonlyMap<
     if (group) made.get(group)?.push(join);
   }
   return made;
-}
-
-/** What a step needs: for each of its parts, the step that had it in hand before. */
-function withNeeds(drafts: readonly Draft[]): readonly Step[] {
-  const last = new Map<string, string>();
-  return drafts.map((d): Step => {
-    const needs = [...new Set(d.parts.flatMap((p) => last.get(p) ?? []))];
-    for (const p of d.parts) last.set(p, d.id);
-    return { ...d, needs };
-  });
 }
 
 /** The parts that are cut with the first, and those that wait for what stands then, by group. */

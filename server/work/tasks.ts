@@ -1,6 +1,6 @@
 import { workshopFor } from '../../core/project/index.js';
 import { reportSolution, workshopOf, type ProjectFile } from '../../core/formats/index.js';
-import { buildingFor, jigsOf, inOrder, stepsOf } from '../../core/build/index.js';
+import { buildingFor, jigsOf, stepsFor } from '../../core/build/index.js';
 import { fullSizesOf } from '../../core/drawing/index.js';
 import type { ToPrint } from '../../core/layout/index.js';
 import type { Precision } from '../../core/length/index.js';
@@ -32,7 +32,7 @@ export const TASKS = {
     const solution = solvedIn(file, id);
     if (!solution) return null;
     const building = buildingFor(Object.values(file.buildings ?? {}), id);
-    const steps = inOrder(stepsOf(solution, building), building);
+    const steps = stepsFor(solution, building);
     return shopSheets({ solution, building, steps, ...(address ? { address } : {}) });
   },
 

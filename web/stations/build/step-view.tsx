@@ -10,6 +10,7 @@ import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import { Button, Faint, Fault, FieldLabel, NumberBox, Row, Table, Tick } from '../../shared/ui.js';
 import { amber } from '../../theme/tokens.js';
+import { ArrangeStep } from './arrange-step.js';
 import { PartPlaces } from './part-places.js';
 import { StepDrawing } from './step-drawing.js';
 import { useBuilding } from './use-building.js';
@@ -165,6 +166,7 @@ export function StepView({ step, show }: { step: Step; show: (id: string) => voi
       {SET_OUT.has(step.phase) ? <PartPlaces solution={settled} only={fresh} /> : null}
       <div data-screen-only style={{ marginTop: 12 }}>
         <DoneField key={step.id} step={step} reckoned={step.minutes / (pace[step.phase] ?? 1)} />
+        <ArrangeStep key={`arrange ${step.id}`} step={step} next={steps[at + 1]} show={show} />
       </div>
     </article>
   );

@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import { buildingOf, inOrder, paceOf, stepsOf, type Building, type OwnPace, type Step } from '../../../core/build/index.js';
+import { arranged, buildingOf, paceOf, stepsOf, type Building, type OwnPace, type Step } from '../../../core/build/index.js';
 import type { Solution } from '../../../core/solution/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import type { Workbench } from '../../data/api.js';
@@ -19,7 +19,7 @@ export function ownPaceIn(bench: Workbench): OwnPace {
 /** The steps of a piece are worked out once for what they follow from: several parts of the page ask for them. */
 const known = new WeakMap<Solution, { readonly by: string; readonly steps: readonly Step[] }>();
 
-function stepsFor(solution: Solution, building: Building, pace: OwnPace): readonly Step[] {
+function madeFor(solution: Solution, building: Building, pace: OwnPace): readonly Step[] {
   const { cut, order, stands, glue, finish, coats, celsius } = building;
   const by = JSON.stringify([cut, order, stands, glue, finish, coats, celsius, pace]);
   const before = known.get(solution);
@@ -36,8 +36,8 @@ export function useBuilding() {
   const kept = bench.records.buildings.find((b) => b.data.piece === pieceId);
   const building = useMemo(() => kept?.data ?? buildingOf(pieceId), [kept, pieceId]);
   const pace = useMemo(() => ownPaceIn(bench), [bench]);
-  const made = useMemo(() => stepsFor(settled, building, pace), [settled, building, pace]);
-  const steps = useMemo(() => inOrder(made, building), [made, building]);
+  const made = useMemo(() => madeFor(settled, building, pace), [settled, building, pace]);
+  const steps = useMemo(() => arranged(made, building, settled), [made, building, settled]);
   const change = useCallback(
     (next: Partial<Building>, label: string) => {
       changeRecordOf(
