@@ -1,7 +1,7 @@
-import { allScrews, rootOf, type PlacedRow, type PlacedScrew } from '../carry/index.js';
+import { allBolts, allScrews, extentsOf, rootOf, type PlacedBolts, type PlacedRow, type PlacedScrew } from '../carry/index.js';
 import { PIN, POCKET_HOLE } from '../joints/index.js';
-import { toMm } from '../length/index.js';
-import { placingOf, type Edges, type Face, type Feature, type Member } from '../piece/index.js';
+import { fromUnits, toMm, type Length } from '../length/index.js';
+import { boxOf, boxRound, placingOf, type Edges, type Face, type Feature, type Member } from '../piece/index.js';
 import { dot, minus, type Vector } from '../solid/index.js';
 import type { Solution } from '../solution/index.js';
 
@@ -11,7 +11,7 @@ type HoleFeature = Extract<Feature, { kind: 'hole' }>;
 export type Surface = Face | keyof Edges;
 
 /** What a hole is for, which says how it is drilled. */
-export type HoleUse = 'pin' | 'pocket' | 'plugged' | 'through' | 'screw' | 'pilot';
+export type HoleUse = 'pin' | 'pocket' | 'plugged' | 'through' | 'screw' | 'pilot' | 'bolt' | 'nut';
 
 /** A hole in a part, where it is drilled from. All mm. */
 export interface Hole {
@@ -138,15 +138,102 @@ function holesFor({ row }: PlacedRow, placed: PlacedScrew, nth: string): Hole[] 
   return row.holes ? [thread] : [shank, thread];
 }
 
+/** A bolt goes in with so much to spare, mm (1/16 in is the most: NDS 2018 12.1.3). */
+const BOLT_PLAY = 1;
+/** A barrel nut is so much thicker than its bolt, and reaches so far past the middle of it, mm: typical, measure yours. */
+const NUT = { over: 4, past: 10 } as const;
+
+const mid = (a: Length, b: Length) => fromUnits((a + b) / 2);
+
+/** The middle of all that stands. */
+function middleOfAll(members: readonly Member[]): Vector {
+  const { x0, x1, y0, y1, z0, z1 } = boxRound(members.map(boxOf));
+  return [toMm(mid(x0, x1)), toMm(mid(y0, y1)), toMm(mid(z0, z1))];
+}
+
+/** The face that a nut is let into: the one that looks into the piece, where its hole is not seen, unless that is covered. */
+function freeFace(member: Member, nut: Vector, all: readonly Member[]): Face {
+  const { n } = placingOf(member);
+  const inward: Face = dot(n, minus(middleOfAll(all), nut)) > 0 ? 'up' : 'down';
+  const outward: Face = inward === 'up' ? 'down' : 'up';
+  const [, , deep] = placeIn(member, nut);
+  const isCovered = (face: Face) => {
+    const by = face === 'up' ? toMm(member.thickness.value) - deep + 1 : -deep - 1;
+    const before: Vector = [nut[0] + n[0] * by, nut[1] + n[1] * by, nut[2] + n[2] * by];
+    return all.some(
+      (other) =>
+        other !== member && extentsOf(other).every(([low, high], k) => low < (before[k] as number) && (before[k] as number) < high),
+    );
+  };
+  return isCovered(inward) && !isCovered(outward) ? outward : inward;
+}
+
+/** What bolts at one end of a member are drilled for: through what carries it, into or through it, and for barrel nuts. */
+function holesForBolts({ member, carrier, end }: PlacedBolts, all: readonly Member[], nth: string): Hole[] {
+  const { way } = end;
+  const from = (at: Vector, by: number): Vector => [at[0] + way[0] * by, at[1] + way[1] * by, at[2] + way[2] * by];
+  const rest = { diameter: end.diameter + BOLT_PLAY, countersunk: false } as const;
+  const barrel = end.nut === 'barrel';
+  return end.at.flatMap((at, i): Hole[] => {
+    const through: Hole = {
+      ...rest,
+      id: `${nth}.${i} through`,
+      part: carrier.id,
+      mate: member.id,
+      use: 'bolt',
+      ...enteringAt(carrier, from(at, -end.through), way),
+      depth: end.through,
+      through: true,
+    };
+    const into: Hole = {
+      ...rest,
+      id: `${nth}.${i} into`,
+      part: member.id,
+      mate: carrier.id,
+      use: 'bolt',
+      ...enteringAt(member, at, way),
+      depth: barrel ? end.into + end.diameter : end.into,
+      through: !barrel,
+    };
+    if (!barrel) return [through, into];
+    const nut = from(at, end.into);
+    const on = freeFace(member, nut, all);
+    const [u, v, deep] = placeIn(member, nut);
+    const thick = toMm(member.thickness.value);
+    const depth = Math.min(thick, (on === 'up' ? thick - deep : deep) + NUT.past);
+    const across = end.diameter + NUT.over;
+    return [
+      through,
+      into,
+      {
+        id: `${nth}.${i} nut`,
+        part: member.id,
+        mate: carrier.id,
+        use: 'nut',
+        on,
+        along: u,
+        across: v,
+        diameter: across,
+        depth,
+        through: depth >= thick - 1e-9,
+        countersunk: false,
+      },
+    ];
+  });
+}
+
 /**
- * Every hole of a piece: pins, pocket holes and plugged holes as its joints say, and for each screw that was sized
- * the one that its shank passes and the pilot that its thread bites in.
+ * Every hole of a piece: pins, pocket holes and plugged holes as its joints say, for each screw that was sized
+ * the one that its shank passes and the pilot that its thread bites in, and for each bolt the ones that it passes and
+ * the one that its nut is let into.
  */
 export function holesOf({ parts, carried }: Solution): readonly Hole[] {
   const cut = new Set(parts.map((p) => p.id));
   const made = parts.flatMap((p) => holesMade(p.member));
   const screwed = allScrews(carried).flatMap((row, r) => row.screws.flatMap((s, i) => holesFor(row, s, `${row.holds} screw ${r}.${i}`)));
-  return [...made, ...screwed].filter((h) => cut.has(h.part));
+  const members = parts.map((p) => p.member);
+  const bolts = allBolts(carried).flatMap((b, i) => holesForBolts(b, members, `${b.member.id} bolt ${i}`));
+  return [...made, ...screwed, ...bolts].filter((h) => cut.has(h.part));
 }
 
 /** The holes of a solution are worked out once: its sheets, its steps and its drawings all ask for them. */

@@ -59,6 +59,8 @@ const USE: Readonly<Record<Hole['use'], string>> = {
   through: 'hole',
   screw: 'screw hole',
   pilot: 'pilot',
+  bolt: 'bolt hole',
+  nut: 'hole for a barrel nut',
 };
 
 /** What a hole is, in a few words. @example "pilot Ø3, 44 deep" */

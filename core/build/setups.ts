@@ -146,6 +146,8 @@ const USES: Readonly<Record<HoleWork['hole']['use'], string>> = {
   through: 'holes',
   screw: 'screw holes, countersunk',
   pilot: 'pilot holes',
+  bolt: 'bolt holes',
+  nut: 'holes for barrel nuts (by the nut that you have)',
 };
 
 /** The settings of the drill: what has the same bit and the same depth is drilled together. */

@@ -4,9 +4,8 @@ import { mm } from '../length/index.js';
 import { boxOf, facingFrame, rectangular, type Space } from '../piece/index.js';
 import { size } from '../figure/index.js';
 import { woodOf } from '../project/index.js';
-import type { Frame } from '../shells/index.js';
 import { solve, type Solution } from '../solution/index.js';
-import { divided, panels, piece, space, stock, workshop } from '../testing/samples.js';
+import { boltedBench, divided, panels, piece, workshop } from '../testing/samples.js';
 import { handChecks } from './hands.js';
 
 const told = (s: Solution) => s.checks.filter((c) => c.id.startsWith('driver-')).map((c) => [c.state, writeExactly(c.sentence)]);
@@ -30,35 +29,7 @@ test('a driver needs room behind what it screws through: a bay of 60 has none, o
 });
 
 test('nuts in the end of a rail want one of its faces free', () => {
-  const shop = workshop({
-    stock: {
-      post: stock({ form: 'board', material: 'white-ash', thickness: mm(45), width: mm(95) }),
-      rail: stock({ form: 'board', material: 'white-ash', thickness: mm(27), width: mm(95) }),
-      bar: stock({ form: 'board', material: 'steel', thickness: mm(4), width: mm(40) }),
-    },
-  });
-  const bench: Frame = {
-    name: 'bench',
-    shell: 'frame',
-    width: { from: 'given', size: mm(1200), of: 'overall' },
-    height: { from: 'given', size: mm(450), of: 'overall' },
-    depth: { from: 'given', size: mm(500), of: 'overall' },
-    panels: panels(),
-    edges: { front: 'square', banding: mm(0) },
-    fixedToWall: true,
-    posts: { stock: 'post', wide: mm(45), turned: 'across' },
-    joined: 'between',
-    held: 'bolts',
-    through: 'across',
-    top: {
-      level: {
-        rails: { stock: 'rail', wide: mm(95), front: true, rear: true, left: false, right: false, bar: { stock: 'bar', high: mm(40) } },
-        cross: { most: mm(600) },
-      },
-      over: { front: mm(0), rear: mm(0), left: mm(0), right: mm(0) },
-    },
-    interior: space('in'),
-  };
+  const { bench, shop } = boltedBench();
   const s = solve(bench, shop, {});
   const nuts = (of: Solution['shape']) => handChecks(of, carry(of, shop), s.letters, shop.settings).filter((c) => c.id.startsWith('nuts-'));
   // The bar covers the inside; from outside they are put in.

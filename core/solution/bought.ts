@@ -1,4 +1,4 @@
-import { allScrews, fixingsOf } from '../carry/index.js';
+import { allBolts, allScrews } from '../carry/index.js';
 import { PIN, POCKET_HOLE, pocketScrewLength } from '../joints/index.js';
 import { ZERO, add, fromUnits, mm } from '../length/index.js';
 import type { Bought, Feature, Member } from '../piece/index.js';
@@ -28,23 +28,13 @@ function screws({ carried }: Solution): Bought[] {
 }
 
 /** Bolts, each with its nut and washers, where they hold something. */
-function bolts({ carried, workshop }: Solution): Bought[] {
-  const byId = new Map([...carried.members.values()].map((c) => [c.member.id, c.member]));
-  const bolted = [...carried.members.values()].filter((c) => c.supports.some(({ how }) => how === 'bolts'));
-  return bolted.flatMap((c) =>
-    fixingsOf(c, byId, workshop.settings).flatMap(({ bolts: end }): Bought[] =>
-      end
-        ? [
-            {
-              what: `bolts M${end.diameter} with ${end.nut === 'barrel' ? 'barrel nuts' : 'nuts'}`,
-              length: mm(end.length),
-              count: end.count,
-              each: 'piece',
-            },
-          ]
-        : [],
-    ),
-  );
+function bolts({ carried }: Solution): Bought[] {
+  return allBolts(carried).map(({ end }) => ({
+    what: `bolts M${end.diameter} with ${end.nut === 'barrel' ? 'barrel nuts' : 'nuts'}`,
+    length: mm(end.length),
+    count: end.count,
+    each: 'piece',
+  }));
 }
 
 /** A pocket screw for every pocket hole, by the thickness of what it goes through. */

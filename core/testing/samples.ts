@@ -1,7 +1,7 @@
 import { ZERO, mm, type Length } from '../length/index.js';
 import type { Axis, Space } from '../piece/index.js';
 import type { Panels } from '../interiors/index.js';
-import type { PanelCase } from '../shells/index.js';
+import type { Frame, PanelCase } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import type { GapRule } from '../run/index.js';
 import type { Opening, Reach } from '../survey/index.js';
@@ -130,4 +130,38 @@ export function piece(interior: Space, extra: Partial<PanelCase> = {}): PanelCas
     interior,
     ...extra,
   };
+}
+
+/** A low bench on four posts of 45, its rails between them on bolts, and the workshop that it is made in. */
+export function boltedBench(): { readonly bench: Frame; readonly shop: ReturnType<typeof workshop> } {
+  const shop = workshop({
+    stock: {
+      post: stock({ form: 'board', material: 'white-ash', thickness: mm(45), width: mm(95) }),
+      rail: stock({ form: 'board', material: 'white-ash', thickness: mm(27), width: mm(95) }),
+      bar: stock({ form: 'board', material: 'steel', thickness: mm(4), width: mm(40) }),
+    },
+  });
+  const bench: Frame = {
+    name: 'bench',
+    shell: 'frame',
+    width: { from: 'given', size: mm(1200), of: 'overall' },
+    height: { from: 'given', size: mm(450), of: 'overall' },
+    depth: { from: 'given', size: mm(500), of: 'overall' },
+    panels: panels(),
+    edges: { front: 'square', banding: mm(0) },
+    fixedToWall: true,
+    posts: { stock: 'post', wide: mm(45), turned: 'across' },
+    joined: 'between',
+    held: 'bolts',
+    through: 'across',
+    top: {
+      level: {
+        rails: { stock: 'rail', wide: mm(95), front: true, rear: true, left: false, right: false, bar: { stock: 'bar', high: mm(40) } },
+        cross: { most: mm(600) },
+      },
+      over: { front: mm(0), rear: mm(0), left: mm(0), right: mm(0) },
+    },
+    interior: space('in'),
+  };
+  return { bench, shop };
 }

@@ -1,10 +1,13 @@
 import { flatOutline } from '../../core/drawing/index.js';
-import type { Hole } from '../../core/build/index.js';
+import type { Hole, HoleUse } from '../../core/build/index.js';
 import { recessCorners } from '../../core/joints/index.js';
 import { formatLength, toMm } from '../../core/length/index.js';
 import { faceName, type Part } from '../../core/parts/index.js';
 import { usePrecision } from '../data/project.js';
 import { ink, inkSoft, paper, wood, woodDark } from '../theme/tokens.js';
+
+/** Holes that no joint cuts into a part, but what it is fastened with. */
+const FOR_FIXINGS: ReadonlySet<HoleUse> = new Set<HoleUse>(['screw', 'pilot', 'bolt', 'nut']);
 
 /** Where a hole is on a part that lies flat: those in its ends and edges at the rim of it. */
 function onFlat({ on, along, across }: Hole, { length, width }: Part): readonly [u: number, v: number] {
@@ -78,7 +81,7 @@ export function PartDrawing({ part, holes = [] }: { part: Part; holes?: readonly
         );
       })}
       {holes
-        .filter((h) => h.use === 'screw' || h.use === 'pilot')
+        .filter((h) => FOR_FIXINGS.has(h.use))
         .map((h) => {
           const [u, v] = onFlat(h, part);
           const at = place(u, v);
@@ -87,7 +90,7 @@ export function PartDrawing({ part, holes = [] }: { part: Part; holes?: readonly
               key={h.id}
               cx={at.x}
               cy={at.y}
-              r={2.4}
+              r={Math.max(2.4, (h.diameter / 2) * scale)}
               fill={h.on === 'down' ? 'none' : h.use === 'pilot' ? paper : ink}
               stroke={ink}
               strokeDasharray={h.on === 'down' ? '2 1' : undefined}

@@ -4,7 +4,7 @@ import { propertiesOf } from '../../stock/index.js';
 import { BOLTS, KEEP_BOLTS, boltLateral, boltsIn, type BoltedWood } from '../bolts.js';
 import { heldAt, type Support } from '../support.js';
 import { stateOf } from '../verdict.js';
-import { contactOf, depthFrom, grainAlong } from './contact.js';
+import { contactOf, depthFrom, grainAlong, middleOf, placeIn, type Contact } from './contact.js';
 import { gravityOf } from './driven.js';
 import { notJudged, type BoltedEnd, type Fixing } from './fixing.js';
 
@@ -15,6 +15,18 @@ const WASHERS = 15;
 
 /** Whether the load, which goes down, goes along the grain of a member. */
 const along = ({ frame }: Member) => Math.abs(frame.u[1]) > Math.SQRT1_2;
+
+/** Where bolts go through the plane that two meet in: in the middle of its width, from the upper edge down. */
+function placesOf(met: Contact, upright: 0 | 1, count: number, diameter: number, head: number) {
+  const [low, high] = met.over[upright];
+  const up = Math.sign(met.axes[upright][1]);
+  const beside = middleOf(met.over[upright === 0 ? 1 : 0]);
+  return Array.from({ length: count }, (_, k) => {
+    const from = KEEP_BOLTS.loaded * diameter + head + k * KEEP_BOLTS.between * diameter;
+    const at = up > 0 ? high - from : low + from;
+    return upright === 0 ? placeIn(met, at, beside, met.plane) : placeIn(met, beside, at, met.plane);
+  });
+}
 
 /** Bolts through what carries a member into a nut in its end, or right through both where they lie side by side. */
 export function bolted(support: Support, member: Member, carrier: Member): Fixing {
@@ -37,13 +49,10 @@ export function bolted(support: Support, member: Member, carrier: Member): Fixin
   const [deep, far] = [depthFrom(carrier, met, -1), depthFrom(member, met, 1)];
   const main: BoltedWood = { thickness: inEnd ? Math.min(TO_NUT, far) : far, gravity: h, along: along(member) };
   const side: BoltedWood = { thickness: deep, gravity: g, along: along(carrier) };
-  const [high] = [0, 1].flatMap((i) => {
-    const axis = met.axes[i as 0 | 1];
-    const [from, to] = met.over[i as 0 | 1];
-    return Math.abs(axis[1]) > Math.SQRT1_2 ? [to - from] : [];
-  });
-  if (high === undefined)
+  const upright = ([0, 1] as const).find((i) => Math.abs(met.axes[i][1]) > Math.SQRT1_2);
+  if (upright === undefined)
     return notJudged(support, 'it lies on what carries it', () => say`It lies on ${carrier.label}: its bolts only keep it there.`);
+  const high = met.over[upright][1] - met.over[upright][0];
   const load = heldAt(support);
   // Bolts of rails that meet in a post pass each other.
   const passes = (diameter: number) => {
@@ -72,7 +81,16 @@ export function bolted(support: Support, member: Member, carrier: Member): Fixin
   }
   const count = Math.min(most, Math.max(1, Math.ceil(load / each - 1e-9)));
   const through = deep + (inEnd ? TO_NUT : far + WASHERS);
-  const end: BoltedEnd = { diameter, length: Math.ceil(through / 10) * 10, count, nut: inEnd ? 'barrel' : 'plain' };
+  const end: BoltedEnd = {
+    diameter,
+    length: Math.ceil(through / 10) * 10,
+    count,
+    nut: inEnd ? 'barrel' : 'plain',
+    at: placesOf(met, upright, count, diameter, passes(diameter).head),
+    way: met.normal,
+    through: deep,
+    into: inEnd ? TO_NUT : far,
+  };
   const how = inEnd ? say`through ${carrier.label} into nuts in its end` : say`through ${carrier.label} and it`;
   const places = say`${fine(KEEP_BOLTS.loaded * diameter + passes(diameter).head, 0)} from its upper edge${most > 1 ? say` and ${fine(KEEP_BOLTS.between * diameter, 0)} apart` : ''}`;
   return {

@@ -1,4 +1,5 @@
 import type { Sentence } from '../../figure/index.js';
+import type { Vector } from '../../solid/index.js';
 import type { Support } from '../support.js';
 import type { State } from '../verdict.js';
 import type { Row } from './driven.js';
@@ -16,6 +17,13 @@ export interface BoltedEnd {
   readonly count: number;
   /** With a nut let in from the side, or with one on its far end. */
   readonly nut: 'barrel' | 'plain';
+  /** Where each comes out of what carries into what it holds, the upper one first. */
+  readonly at: readonly Vector[];
+  /** The way that they go in. */
+  readonly way: Vector;
+  /** How far they go through what carries, and to the nut or right through what they hold, mm. */
+  readonly through: number;
+  readonly into: number;
 }
 
 /** How one end of a member is held, and whether that holds what it gives on. */

@@ -3,9 +3,11 @@ import type { Vector } from '../../solid/index.js';
 import type { Carried, CarriedMember } from '../carry.js';
 import { shankOf, type WoodScrew } from '../screws.js';
 import { screwsAlong } from './along.js';
+import { bolted } from './bolted.js';
 import { middleOf, placeIn, type Extent, type Extents } from './contact.js';
 import { spacedAlong, type Row } from './driven.js';
 import { screwedEnds } from './ends.js';
+import type { BoltedEnd } from './fixing.js';
 
 /** A screw in its place. */
 export interface PlacedScrew {
@@ -105,4 +107,22 @@ export function allScrews(carried: Carried): readonly PlacedRow[] {
     known.set(carried, rows);
   }
   return rows;
+}
+
+/** Bolts that hold one end of a member. */
+export interface PlacedBolts {
+  readonly member: Member;
+  readonly carrier: Member;
+  readonly end: BoltedEnd;
+}
+
+/** The bolts of a piece, where they hold something. */
+export function allBolts({ members }: Carried): readonly PlacedBolts[] {
+  return [...members.values()].flatMap(({ member, supports }) =>
+    supports.flatMap((support): PlacedBolts[] => {
+      const carrier = support.how === 'bolts' ? members.get(support.carrier)?.member : undefined;
+      const end = carrier && bolted(support, member, carrier).bolts;
+      return carrier && end ? [{ member, carrier, end }] : [];
+    }),
+  );
 }
