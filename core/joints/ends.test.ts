@@ -97,3 +97,16 @@ test('pins lie just under the shelf, 37 in from its front and rear, nearer on a 
   ]);
   expect(toMm(PIN.diameter)).toBe(5);
 });
+
+test('rows of pin holes go up and down by the pitch as far as 30 stay clear of what is over and under the shelf', () => {
+  const rows = { pitch: mm(32), each: 3, from: mm(400), to: mm(580) };
+  const holes = pinHoles(board(uprightFrame(origin)), 'down', 'shelf', box(120, 700, 450, 470, 300, 600), rows);
+  // Its underside at 450 may go down to 430 and its upper face at 470 up to 550: 450, 482 and 514, less 2.5 and the 50 of the board.
+  expect(holes.map((f) => (f.kind === 'hole' ? [toMm(f.at.u), toMm(f.at.v), f.spare ?? false] : []))).toEqual(
+    [37, 263].flatMap((v) => [
+      [397.5, v, false],
+      [429.5, v, true],
+      [461.5, v, true],
+    ]),
+  );
+});

@@ -96,16 +96,39 @@ export function recess(kind: 'housing' | 'groove' | 'rebate', into: Member, face
 /** Shelf pins: 5 mm, 10 mm deep, 37 mm from the front and the rear of the shelf. */
 export const PIN = { diameter: mm(5), depth: mm(10), fromEdge: mm(37) } as const;
 
-/** The two pin holes in a member for one end of a loose shelf whose underside is at the bottom of `box`. */
-export function pinHoles(into: Member, face: Face, mate: string, box: Box): readonly Feature[] {
-  const y = sub(box.y0, (PIN.diameter / 2) as Length);
+/** Rows of pin holes by which a shelf can be moved up and down, and between which heights. */
+export interface PinRows {
+  readonly pitch: Length;
+  /** So many over its own and under it, as far as there is room. */
+  readonly each: number;
+  readonly from: Length;
+  readonly to: Length;
+}
+
+/** So much stays clear between the pin of a shelf and what is over or under it, beside the shelf itself. */
+const ROOM = mm(30);
+
+/** How far the holes of a row are over the one that is used; those without room are left out. */
+function steps({ pitch, each, from, to }: PinRows, { y0, y1 }: Box): readonly number[] {
+  const all = Array.from({ length: 2 * each + 1 }, (_, i) => (i - each) * pitch);
+  return all.filter((by) => by === 0 || (y0 + by >= from + ROOM && y1 + by <= to - ROOM));
+}
+
+/**
+ * The pin holes in a member for one end of a loose shelf whose underside is at the bottom of `box`: two, or two rows
+ * where it is to be moved.
+ */
+export function pinHoles(into: Member, face: Face, mate: string, box: Box, rows?: PinRows): readonly Feature[] {
   const inset = Math.min(PIN.fromEdge, (box.z1 - box.z0) / 4) as Length;
-  return [add(box.z0, inset), sub(box.z1, inset)].map((z) => ({
-    kind: 'hole' as const,
-    face,
-    at: onFace(into, box.x0, y, z),
-    diameter: PIN.diameter,
-    depth: PIN.depth,
-    mate,
-  }));
+  return [add(box.z0, inset), sub(box.z1, inset)].flatMap((z) =>
+    (rows ? steps(rows, box) : [0]).map((by) => ({
+      kind: 'hole' as const,
+      face,
+      at: onFace(into, box.x0, (box.y0 + by - PIN.diameter / 2) as Length, z),
+      diameter: PIN.diameter,
+      depth: PIN.depth,
+      mate,
+      ...(by === 0 ? {} : { spare: true as const }),
+    })),
+  );
 }

@@ -84,6 +84,8 @@ export type Feature =
       readonly mate: string;
       /** It takes the head of a screw and a plug over it. */
       readonly plugged?: true;
+      /** Nothing is in it until what it is for is moved there. */
+      readonly spare?: true;
     };
 
 /** What becomes of an edge. */

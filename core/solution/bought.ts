@@ -13,7 +13,7 @@ function holes({ features }: Member, are: (hole: Extract<Feature, { kind: 'hole'
 
 /** A pin for every pin hole: the shelf lies on it. */
 function pins({ shape }: Solution): Bought[] {
-  const count = shape.members.reduce((sum, m) => sum + holes(m, (h) => h.diameter === PIN.diameter), 0);
+  const count = shape.members.reduce((sum, m) => sum + holes(m, (h) => h.diameter === PIN.diameter && !h.spare), 0);
   return count > 0 ? [{ what: `shelf pins Ø${PIN.diameter / mm(1)}`, count, each: 'piece' }] : [];
 }
 

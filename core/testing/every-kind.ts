@@ -208,6 +208,7 @@ const boxed: fc.Arbitrary<Random> = fc
     wall: length(10, 14),
     set: fc.constantFrom('gaps' as const, 'edges' as const, 'exact' as const),
     fix: fc.constantFrom('butted' as const, 'housed' as const),
+    rows: fc.option(fc.record({ pitch: fc.constantFrom(mm(12), mm(32)), each: fc.integer({ min: 1, max: 6 }) }), { freq: 3 }),
     corner: fc.constantFrom('between' as const, 'rebated' as const),
     hung: fc.boolean(),
     stiff: fc.constantFrom<Pick<DividingMember, 'strip' | 'doubled' | 'toBack' | 'deep'>>(
@@ -219,7 +220,7 @@ const boxed: fc.Arbitrary<Random> = fc
       { strip: { stock: 'wall', high: mm(12), at: 'both', top: 'flush', held: 'screwed' } },
     ),
   })
-  .map(({ fill, cased, beside, width, height, depth, thickness, wall, set, fix, corner, hung, stiff }) => {
+  .map(({ fill, cased, beside, width, height, depth, thickness, wall, set, fix, rows, corner, hung, stiff }) => {
     const open = space('open', { things: [{ thing: 'tin', count: 2 }] });
     const interior =
       beside === 'alone'
@@ -237,7 +238,7 @@ const boxed: fc.Arbitrary<Random> = fc
       height: given(height),
       depth: given(depth),
       rounding: { grid: mm(0.5), set, leftover: 'spread' },
-      panels: panels({ fix, housing: mm(4) }, { fix, housing: mm(4) }),
+      panels: panels({ fix: rows ? 'loose' : fix, housing: mm(4), ...(rows ? { rows } : {}) }, { fix, housing: mm(4) }),
     } as const;
     const shop = workshop({
       stock: {

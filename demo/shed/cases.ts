@@ -209,7 +209,10 @@ const rollerWallCase: PanelCase = {
   back: { kind: 'groove', depth: mm(6), inset: mm(10), slack: mm(1) },
   hung: { cleat: { stock: 'birch-18', wide: mm(120) } },
   stock: { sides: 'birch-18', bottom: 'birch-24', back: 'birch-6' },
-  panels: { ...plainPanels('birch-18'), shelves: { fix: 'loose', housing: mm(6), looseEnd: mm(1), setback: ZERO } },
+  panels: {
+    ...plainPanels('birch-18'),
+    shelves: { fix: 'loose', housing: mm(6), looseEnd: mm(1), rows: { pitch: mm(32), each: 2 }, setback: ZERO },
+  },
   fixedToWall: true,
   interior: space('rollers', {
     split: {

@@ -101,9 +101,10 @@ export function shelf(making: PanelMaking): Made {
   const box = { ...boxOf(member), y1: add(datum, line.far.value) };
   const added = [...layerOf(making, member), ...stripsOf(making, member)];
   const { left, right } = space.neighbours;
+  const { rows } = piece.panels.shelves;
   const cut = (face: Face) => (mate: Member) => {
     if (ends.fix === 'housed') return [recess('housing', mate, face, id, box, ends.housing)];
-    return ends.fix === 'loose' ? pinHoles(mate, face, id, box) : [];
+    return ends.fix === 'loose' ? pinHoles(mate, face, id, box, rows && { ...rows, from: space.box.y0, to: space.box.y1 }) : [];
   };
   return {
     ...NOTHING,

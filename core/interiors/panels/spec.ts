@@ -16,6 +16,8 @@ export const PanelsSchema = Type.Object(
         housing: SizeSchema,
         /** What a loose shelf is short at each end. */
         looseEnd: DistanceSchema,
+        /** Pin holes over and under those of a loose shelf, so that it can be moved: how far apart, and how many each way. */
+        rows: Type.Optional(Type.Object({ pitch: SizeSchema, each: Type.Integer({ minimum: 1, maximum: 20 }) }, closed)),
         /** How far shelves stand back from the front. */
         setback: DistanceSchema,
       },
