@@ -53,7 +53,7 @@ test('steps in one go take as long as both, wait as long as the longer, and say 
   const one = all[2] as Step;
   expect([one.title, one.minutes, one.wait?.minutes]).toEqual(['glue, then paint', 80, 60]);
   expect(one.needs).toEqual(['drill', 'saw']);
-  expect(one.cautions).toEqual(['In one go there is no 1 h in which glue sets: “glue” needs that first.']);
+  expect(one.cautions).toEqual(['In one go there are not the 1 h after “glue” in which glue sets.']);
 });
 
 test('steps in one go that another must come between are told', () => {

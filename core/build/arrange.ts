@@ -3,7 +3,7 @@ import { lettersText } from '../parts/index.js';
 import { waitText, type OwnPace } from './minutes.js';
 import { inOrder } from './order.js';
 import type { Building } from './spec.js';
-import type { Setup, Step } from './step.js';
+import { titleWithin, type Setup, type Step } from './step.js';
 import { stepsOf } from './steps.js';
 import type { Work } from './works.js';
 
@@ -75,7 +75,7 @@ function asOne(steps: readonly Step[]): Step {
   const wait = steps.reduce<Step['wait']>((most, s) => ((s.wait?.minutes ?? 0) > (most?.minutes ?? 0) ? s.wait : most), null);
   return {
     ...first,
-    title: [first.title, ...rest.map((s) => s.title.charAt(0).toLowerCase() + s.title.slice(1))].join(', then '),
+    title: [first.title, ...rest.map(titleWithin)].join(', then '),
     parts: once(steps.flatMap((s) => s.parts)),
     works: steps.flatMap((s) => s.works),
     setups: steps.flatMap((s) => s.setups),
@@ -83,7 +83,7 @@ function asOne(steps: readonly Step[]): Step {
     cautions: once([
       ...steps.flatMap((s) => s.cautions),
       ...waited.flatMap((s) =>
-        s.wait ? [`In one go there is no ${waitText(s.wait.minutes)} in which ${s.wait.why}: “${s.title}” needs that first.`] : [],
+        s.wait ? [`In one go there are not the ${waitText(s.wait.minutes)} after “${titleWithin(s)}” in which ${s.wait.why}.`] : [],
       ),
     ]),
     standing: once(steps.flatMap((s) => s.standing)),

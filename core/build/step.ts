@@ -93,5 +93,8 @@ export function draft(step: Pick<Draft, 'id' | 'phase' | 'title' | 'minutes'> & 
   return { ...NOTHING, ...step };
 }
 
+/** The title of a step inside a sentence. */
+export const titleWithin = ({ title }: Pick<Step, 'title'>): string => title.charAt(0).toLowerCase() + title.slice(1);
+
 /** More than this is lifted by two (about what is usually advised for one person at the height of the waist). */
 export const ALONE = 20;

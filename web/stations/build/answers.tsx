@@ -51,7 +51,7 @@ export function BuildAnswers() {
           <Faint>
             {timeText(step.minutes)} of work
             {step.kg > 0 ? `; ${writeMass(step.kg, precision.unit)} by then, of ${writeMass(kg, precision.unit)}` : ''}
-            {step.works.length > 0 ? `; ${step.works.length} cuts, holes or joints in it` : ''}.
+            {step.works.length > 0 ? `; cuts, holes and joints in it: ${step.works.length}` : ''}.
           </Faint>
         </section>
       ) : null}

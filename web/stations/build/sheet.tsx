@@ -1,6 +1,6 @@
 import { Input } from 'react-aria-components';
 import styled from 'styled-components';
-import { FINISHES, GLUES, outOfOrder, timeText, type Building } from '../../../core/build/index.js';
+import { FINISHES, GLUES, outOfOrder, timeText, titleWithin, type Building } from '../../../core/build/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Fault, FieldLabel, NumberBox, Select } from '../../shared/ui.js';
@@ -104,7 +104,7 @@ export function BuildSheet() {
                   <br />
                   <Faint>
                     {done.has(step.id) ? 'done' : timeText(step.minutes)}
-                    {out ? `, before ${out.before.map((b) => b.title.toLowerCase()).join(' and ')}, which it needs` : ''}
+                    {out ? `, before ${out.before.map(titleWithin).join(' and ')}, which it needs` : ''}
                   </Faint>
                 </span>
                 {done.has(step.id) || out ? <StateMark state={out ? 'close' : 'fine'} /> : null}

@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import { arranged, buildingOf, paceOf, stepsOf, type Building, type OwnPace, type Step } from '../../../core/build/index.js';
+import { buildingOf, paceOf, stepsFor, type Building, type OwnPace, type Step } from '../../../core/build/index.js';
 import type { Solution } from '../../../core/solution/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import type { Workbench } from '../../data/api.js';
@@ -19,12 +19,12 @@ export function ownPaceIn(bench: Workbench): OwnPace {
 /** The steps of a piece are worked out once for what they follow from: several parts of the page ask for them. */
 const known = new WeakMap<Solution, { readonly by: string; readonly steps: readonly Step[] }>();
 
-function madeFor(solution: Solution, building: Building, pace: OwnPace): readonly Step[] {
-  const { cut, order, stands, glue, finish, coats, celsius } = building;
-  const by = JSON.stringify([cut, order, stands, glue, finish, coats, celsius, pace]);
+function knownSteps(solution: Solution, building: Building, pace: OwnPace): readonly Step[] {
+  // What is done, and when there is time for the rest, changes no step.
+  const by = JSON.stringify([{ ...building, done: [], hours: null, promised: null }, pace]);
   const before = known.get(solution);
   if (before?.by === by) return before.steps;
-  const steps = stepsOf(solution, building, pace);
+  const steps = stepsFor(solution, building, pace);
   known.set(solution, { by, steps });
   return steps;
 }
@@ -36,8 +36,7 @@ export function useBuilding() {
   const kept = bench.records.buildings.find((b) => b.data.piece === pieceId);
   const building = useMemo(() => kept?.data ?? buildingOf(pieceId), [kept, pieceId]);
   const pace = useMemo(() => ownPaceIn(bench), [bench]);
-  const made = useMemo(() => madeFor(settled, building, pace), [settled, building, pace]);
-  const steps = useMemo(() => arranged(made, building, settled), [made, building, settled]);
+  const steps = useMemo(() => knownSteps(settled, building, pace), [settled, building, pace]);
   const change = useCallback(
     (next: Partial<Building>, label: string) => {
       changeRecordOf(
@@ -58,7 +57,7 @@ export function useBuilding() {
     [saver, pieceId, kept, building, piece.name],
   );
   const done = useMemo(() => new Map(building.done.map((d) => [d.step, d])), [building]);
-  return { building, steps, made, done, pace, change };
+  return { building, steps, done, pace, change };
 }
 
 /** The step that is looked at: the one in the address, else the first that is not done. */
