@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { along, saved, upright, walk } from './hands.js';
+import { along, keyboard, saved, upright, walk } from './hands.js';
 import { expect, test } from './server.js';
 
 const tabTo = (page: Page, role: 'textbox' | 'button' | 'checkbox' | 'option', name: RegExp) =>
@@ -14,7 +14,7 @@ async function enter(page: Page, text: string) {
   await saved(page);
 }
 
-test('from an empty shed to the exported list with the keyboard alone', async ({ page, empty }) => {
+test('from an empty shed to what was built and noted with the keyboard alone', async ({ page, empty }) => {
   test.setTimeout(300_000);
   await page.goto(empty.url);
   await expect(page.getByRole('button', { name: 'Measure an opening' })).toBeVisible();
@@ -99,10 +99,40 @@ test('from an empty shed to the exported list with the keyboard alone', async ({
   await page.keyboard.press('Space');
   await saved(page);
   await expect(page.getByRole('checkbox', { name: 'Cut 1 is made' })).toBeChecked();
-  await page.keyboard.press('Alt+4');
+
+  // Built: the first step done, the second in two, and one of those in one go with what follows.
+  const hands = keyboard(page);
+  await page.keyboard.press('Alt+6');
+  const steps = page.getByRole('list', { name: 'Steps' }).getByRole('button');
+  await expect(steps.first()).toContainText('Buy, and let it settle');
+  const count = await steps.count();
+  await hands.tick('This step is done');
+  await hands.press('button', 'Next');
+  await walk(page, 'Tab', page.getByText('Split this step, or do it in one go with the next'), 120);
+  await page.keyboard.press('Enter');
+  await hands.tick('A side');
+  await hands.press('button', 'Make two steps of it');
+  await expect(steps).toHaveCount(count + 1);
+  await expect(page.getByRole('article', { name: 'Step 3: Saw the parts to size: A' })).toBeVisible();
+  await walk(page, 'Tab', page.getByText('Split this step, or do it in one go with the next'), 120);
+  await page.keyboard.press('Enter');
+  await hands.press('button', /^In one go with/);
+  await expect(steps).toHaveCount(count);
+  await hands.press('button', 'Take them apart again');
+  await hands.press('button', 'Put it back with the rest');
+  await expect(steps).toHaveCount(count);
+  await expect(page.getByRole('article', { name: 'Step 2: Saw the parts to size' })).toBeVisible();
+
+  // Kept: what was done is there by itself, and a note beside it.
+  await page.keyboard.press('Alt+7');
+  await expect(page.getByText('Buy, and let it settle')).toBeVisible();
+  await hands.type('In words', 'The alcove leans: its top is 2 wider.');
+  await hands.press('button', 'Add to the log');
 
   // All of it is there after a reload.
   await page.reload();
+  await expect(page.getByText('The alcove leans: its top is 2 wider.')).toBeVisible();
+  await page.keyboard.press('Alt+4');
   await expect(page.getByRole('grid', { name: 'Parts' }).getByText('shelf').first()).toBeVisible();
 });
 

@@ -98,10 +98,10 @@ export function PartDrawing({ part, holes = [] }: { part: Part; holes?: readonly
           );
         })}
       <text x={left + W / 2} y={16} textAnchor="middle" fontSize={12} fontWeight={700} fill={ink}>
-        {formatLength(upright ? part.width.value : part.length.value, precision)}
+        {formatLength(upright ? part.cut.width.set : part.cut.length.set, precision)}
       </text>
       <text x={left - 6} y={24 + H / 2} textAnchor="end" fontSize={12} fontWeight={700} fill={ink} dominantBaseline="middle">
-        {formatLength(upright ? part.length.value : part.width.value, precision)}
+        {formatLength(upright ? part.cut.length.set : part.cut.width.set, precision)}
       </text>
       <text x={left + W / 2} y={H + 42} textAnchor="middle" fontSize={11} fill={inkSoft}>
         {part.features.length > 0 || holes.length > 0

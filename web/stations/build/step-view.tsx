@@ -34,8 +34,8 @@ const Says = styled.ul`
 /** Steps of which the parts are drawn with what is cut into them. */
 const SET_OUT: ReadonlySet<Step['phase']> = new Set(['recess', 'drill', 'shape']);
 
-/** A step is done, or not yet: what it took is noted beside it. */
-function DoneField({ step, reckoned }: { step: Step; reckoned: number }) {
+/** A step is done, or not yet: what it took is noted beside it, so that the step stays in view. */
+function DoneField({ step, reckoned, onTick }: { step: Step; reckoned: number; onTick: () => void }) {
   const { building, done, change } = useBuilding();
   const entry = done.get(step.id);
   const others = building.done.filter((d) => d.step !== step.id);
@@ -44,12 +44,13 @@ function DoneField({ step, reckoned }: { step: Step; reckoned: number }) {
     <Row>
       <Tick
         isSelected={entry !== undefined}
-        onChange={(is) =>
+        onChange={(is) => {
+          onTick();
           change(
             { done: is ? [...others, { step: step.id, at: new Date().toISOString() }] : others },
             is ? `Done: ${step.title}` : `Not done after all: ${step.title}`,
-          )
-        }
+          );
+        }}
       >
         This step is done
       </Tick>
@@ -165,7 +166,7 @@ export function StepView({ step, show }: { step: Step; show: (id: string) => voi
       ) : null}
       {SET_OUT.has(step.phase) ? <PartPlaces solution={settled} only={fresh} /> : null}
       <div data-screen-only style={{ marginTop: 12 }}>
-        <DoneField key={step.id} step={step} reckoned={step.minutes / (pace[step.phase] ?? 1)} />
+        <DoneField key={step.id} step={step} reckoned={step.minutes / (pace[step.phase] ?? 1)} onTick={() => show(step.id)} />
         <ArrangeStep key={`arrange ${step.id}`} step={step} next={steps[at + 1]} show={show} />
       </div>
     </article>
