@@ -1,10 +1,12 @@
 import { existsSync, readFileSync, renameSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { MIGRATIONS, SEED } from '../places.js';
+import { holdStore } from './lock.js';
 import * as schema from './schema.js';
+import { DURABLE, SyncedFolder, syncFolder, syncPath } from './synced.js';
 import { upgrade } from './upgrade.js';
 
 /** The database, through Drizzle. Inside a transaction only the transaction may be used. */
@@ -26,17 +28,25 @@ async function makeDatabase(place: string): Promise<void> {
   const client = existsSync(SEED) ? new PGlite({ dataDir: fresh, loadDataDir: new Blob([readFileSync(SEED)]) }) : new PGlite(fresh);
   await client.waitReady;
   await client.close();
+  syncFolder(fresh);
   renameSync(fresh, place);
+  syncPath(dirname(place));
 }
 
 /**
- * Opens the database in a folder and brings it up to date; in memory where no folder is given.
- * The caller holds the folder's lock: two processes on one folder would corrupt it.
+ * Opens the database in a folder and brings it up to date; in memory where no folder is given. What is committed is on
+ * the disk itself. The caller holds the folder's lock: two processes on one folder would corrupt it.
+ * @param filesOf the files of a database in a folder, such as those of a disk that is tried out
+ * @throws FolderInUse where another process has the database open all the same
  */
-export async function openDatabase(folder: string | null): Promise<OpenDatabase> {
+export async function openDatabase(
+  folder: string | null,
+  filesOf: (place: string) => SyncedFolder = (place) => new SyncedFolder(place),
+): Promise<OpenDatabase> {
   const place = folder === null ? null : join(folder, 'db');
   if (place !== null && !existsSync(place)) await makeDatabase(place);
-  const client = place === null ? new PGlite() : new PGlite(place);
+  const letGo = place === null ? () => undefined : holdStore(place);
+  const client = place === null ? new PGlite() : new PGlite({ fs: filesOf(place), startParams: DURABLE });
   await client.waitReady;
   const db = drizzle(client, { schema });
   try {
@@ -44,7 +54,12 @@ export async function openDatabase(folder: string | null): Promise<OpenDatabase>
     await upgrade(db);
   } catch (error) {
     await client.close();
+    letGo();
     throw error;
   }
-  return { db, close: () => client.close() };
+  const close = async () => {
+    await client.close();
+    letGo();
+  };
+  return { db, close };
 }
