@@ -18,6 +18,7 @@ import { PiecesModule } from './pieces/pieces.module.js';
 import { PrintsModule } from './prints/prints.module.js';
 import { ProjectsModule } from './projects/projects.module.js';
 import { ReadingsModule } from './readings/readings.module.js';
+import { RequestGuard } from './problems/request.guard.js';
 import { DiskGuard } from './records/disk.guard.js';
 import { ShopModule } from './shop/shop.module.js';
 import { SlidesModule } from './slides/slides.module.js';
@@ -68,6 +69,7 @@ export class AppModule {
         WorkService,
         { provide: APP_GUARD, useClass: ThrottlerGuard },
         { provide: APP_GUARD, useClass: DiskGuard },
+        { provide: APP_GUARD, useClass: RequestGuard },
       ],
       exports: [CONFIG, DATABASE, WorkService],
     };

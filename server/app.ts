@@ -13,6 +13,7 @@ import type { Config } from './config.js';
 import type { Database } from './data/database.js';
 import { policy, servePage } from './page.js';
 import { PROBLEM } from './problems/answers.js';
+import { ownPagesOnly } from './problems/same-place.js';
 import { MOST_BYTES } from './photos/picture.js';
 import { gate } from './shop/gate.js';
 import { ShopService } from './shop/shop.service.js';
@@ -38,6 +39,7 @@ export async function buildApp(config: Config, db: Database, log: Logger): Promi
     res.locals['nonce'] = nonce;
     return helmet({ contentSecurityPolicy: policy(`'nonce-${nonce}'`), strictTransportSecurity: false })(req, res, next);
   });
+  app.use(ownPagesOnly(config.hosts));
   app.use(gate(app.get(ShopService)));
   app.use(compression());
   if (config.webFolder) app.use(servePage(config.webFolder));

@@ -18,6 +18,8 @@ export interface Config {
   readonly logLevel: string;
   /** Whether phones in the same network are let in once they are paired. */
   readonly shop: boolean;
+  /** Names that this machine is reached by, beside its addresses and localhost; in small letters. */
+  readonly hosts: ReadonlySet<string>;
 }
 
 const DEFAULT_PORT = 4170;
@@ -43,6 +45,12 @@ export function readConfig(env: NodeJS.ProcessEnv, args: readonly string[], buil
     perMinute,
     logLevel: env['RUVOK_LOG'] ?? 'warn',
     shop: args.includes('--shop'),
+    hosts: new Set(
+      (env['RUVOK_HOSTS'] ?? '')
+        .toLowerCase()
+        .split(/[\s,]+/)
+        .filter((h) => h !== ''),
+    ),
   };
 }
 

@@ -1,9 +1,30 @@
 import Papa from 'papaparse';
 import { readLength, type Length, type LengthUnit } from '../length/index.js';
 
+/** What a spreadsheet begins a formula with, written narrow or wide. */
+const FORMULA = '[=+\\-@\uff1d\uff0b\uff0d\uff20]';
+/** Where a cell begins: at its start, and for spreadsheets that part cells at a semicolon or a tab after every one of those. */
+const RUN = new RegExp(`(^|[;\\t\\r\\n|])(["\\s]*)(?=${FORMULA})`, 'g');
+const PLAIN = new RegExp(`(^|[;\\t\\r\\n|])(["\\s]*)'(?=${FORMULA})`, 'g');
+
+/** A cell that no spreadsheet runs, whichever sign it parts cells at. @example "=1+1": "'=1+1" */
+const plain = (cell: string | number): string | number => (typeof cell === 'string' ? cell.replace(RUN, "$1$2'") : cell);
+
 /** Rows as CSV with line ends as spreadsheets have them; what one would take for a formula is made plain. */
 export function csvOf(rows: readonly (readonly (string | number)[])[]): string {
-  return `${Papa.unparse(rows as (string | number)[][], { newline: '\r\n', escapeFormulae: /^[=+\-@\t]/ })}\r\n`;
+  return `${Papa.unparse(
+    rows.map((row) => row.map(plain)),
+    { newline: '\r\n' },
+  )}\r\n`;
+}
+
+/** The cells of a list, with a byte order mark or without; what was made plain for spreadsheets is as it was. */
+export function cellsOf(text: string, delimiters?: readonly string[]): readonly string[][] {
+  const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, '').trim(), {
+    skipEmptyLines: 'greedy',
+    ...(delimiters ? { delimitersToGuess: [...delimiters] } : {}),
+  });
+  return data.map((row) => row.map((cell) => cell.replace(PLAIN, '$1$2')));
 }
 
 /** A line of a list that could not be read: which, what was wrong, and what would be taken. */

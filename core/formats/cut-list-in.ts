@@ -1,7 +1,6 @@
-import Papa from 'papaparse';
 import type { PlanRow } from '../elsewhere/list.js';
 import { ZERO, type LengthUnit } from '../length/index.js';
-import { lengthIn, numberIn, type ListFault } from './csv.js';
+import { cellsOf, lengthIn, numberIn, type ListFault } from './csv.js';
 
 /** A cut list that was typed or pasted: its lines, and those that could not be read. */
 export interface ListRead {
@@ -37,10 +36,7 @@ function columnsOf(first: readonly string[]): { readonly at: ReadonlyMap<Column,
 
 /** Reads a cut list: commas, semicolons or tabs between name, count, length, width and thickness, with a heading or without. @param unit of lengths that name none */
 export function readCutList(text: string, unit: LengthUnit): ListRead {
-  const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, '').trim(), {
-    skipEmptyLines: 'greedy',
-    delimitersToGuess: ['\t', ';', ',', '|'],
-  });
+  const data = cellsOf(text, ['\t', ';', ',', '|']);
   if (data.length === 0) return { rows: [], faults: [] };
   const { at, heading } = columnsOf(data[0] ?? []);
   const lines = data.map((cells, i) => ({ cells, line: i + 1 })).slice(heading ? 1 : 0);

@@ -1,5 +1,6 @@
 export * from './project-file.js';
 export * from './faults.js';
+export * from './text.js';
 export * from './validate.js';
 export * from './references.js';
 export * from './read.js';

@@ -22,24 +22,24 @@ function makeSchemas(piece: ReturnType<typeof pieceSchema>) {
       format: Type.Literal(FORMAT),
       version: Type.Literal(VERSION),
       project: ProjectSchema,
-      openings: Type.Record(IdSchema, OpeningSchema),
-      things: Type.Record(IdSchema, ThingSchema),
-      stock: Type.Record(IdSchema, StockSchema),
+      openings: Type.Record(IdSchema, OpeningSchema, closed),
+      things: Type.Record(IdSchema, ThingSchema, closed),
+      stock: Type.Record(IdSchema, StockSchema, closed),
       /** Left out in files that were written before there were drawers. */
-      slides: Type.Optional(Type.Record(IdSchema, SlideSchema)),
+      slides: Type.Optional(Type.Record(IdSchema, SlideSchema, closed)),
       /** What is bought besides wood, as it is sold; left out where nothing was entered. */
-      hardware: Type.Optional(Type.Record(IdSchema, HardwareSchema)),
-      people: Type.Record(IdSchema, PersonSchema),
-      pieces: Type.Record(IdSchema, kept),
+      hardware: Type.Optional(Type.Record(IdSchema, HardwareSchema, closed)),
+      people: Type.Record(IdSchema, PersonSchema, closed),
+      pieces: Type.Record(IdSchema, kept, closed),
       /** What is cut together, and what was decided about it; left out where nothing was. */
-      cuttings: Type.Optional(Type.Record(IdSchema, CuttingSchema)),
+      cuttings: Type.Optional(Type.Record(IdSchema, CuttingSchema, closed)),
       /** How pieces are built and how far that is, and the log of it; left out where there is nothing. */
-      buildings: Type.Optional(Type.Record(IdSchema, BuildingSchema)),
-      log: Type.Optional(Type.Record(IdSchema, LogEntrySchema)),
+      buildings: Type.Optional(Type.Record(IdSchema, BuildingSchema, closed)),
+      log: Type.Optional(Type.Record(IdSchema, LogEntrySchema, closed)),
       /** What the tape found in pieces once they stood there, in the order it was read; left out where nothing was. */
-      readings: Type.Optional(Type.Record(IdSchema, BuiltReadingSchema)),
+      readings: Type.Optional(Type.Record(IdSchema, BuiltReadingSchema, closed)),
       /** What became of parts, in the order it was noted; left out where nothing was. */
-      made: Type.Optional(Type.Record(IdSchema, MadePartSchema)),
+      made: Type.Optional(Type.Record(IdSchema, MadePartSchema, closed)),
     },
     closed,
   );

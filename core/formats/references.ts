@@ -2,6 +2,7 @@ import { dividingMembersOf, findMember, spacesOf, type Named, type Piece } from 
 import { areCrossed, namedBy } from '../kinds/index.js';
 import type { Fault } from './faults.js';
 import { workshopOf, type ProjectFile } from './project-file.js';
+import { firstOf } from './validate.js';
 
 /** The records that there are, by their ids; a workshop is one. */
 export type Known = Readonly<Record<'openings' | 'stock' | 'slides' | 'things' | 'people', ReadonlyMap<string, unknown>>>;
@@ -88,8 +89,10 @@ export function referenceFaults(file: ProjectFile): readonly Fault[] {
   const accepted = `one of ${Object.keys(file.pieces).slice(0, 8).join(', ')}`;
   const ofPieces = (['readings', 'made', 'buildings', 'log'] as const).flatMap((kind) =>
     Object.entries(file[kind] ?? {}).flatMap(([id, { piece }]): readonly Fault[] =>
-      piece in file.pieces ? [] : [{ path: `/${kind}/${id}/piece`, message: `there is no piece ${piece}`, given: piece, accepted }],
+      Object.hasOwn(file.pieces, piece)
+        ? []
+        : [{ path: `/${kind}/${id}/piece`, message: `there is no piece ${piece}`, given: piece, accepted }],
     ),
   );
-  return [...pieces, ...ofPieces];
+  return firstOf([...pieces, ...ofPieces]);
 }

@@ -1,7 +1,6 @@
-import Papa from 'papaparse';
 import { exactText, readLength, type Length, type LengthUnit } from '../length/index.js';
 import { MATERIALS, propertiesOf, type Stock } from '../stock/index.js';
-import { csvOf, lengthIn, numberIn, type ListFault } from './csv.js';
+import { cellsOf, csvOf, lengthIn, numberIn, type ListFault } from './csv.js';
 
 const HEADER = ['stock', 'offcut', 'form', 'material', 'sold as', 'thickness', 'length', 'width', 'price', 'on hand'] as const;
 type Column = (typeof HEADER)[number];
@@ -125,7 +124,7 @@ function offcutFrom(cell: Cell, unit: LengthUnit): NonNullable<Stock['offcuts']>
  * @returns what changed, and every line that could not be read; never throws
  */
 export function readStock(text: string, unit: LengthUnit, known: readonly Stock[]): StockReading {
-  const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, '').trim(), { skipEmptyLines: 'greedy' });
+  const data = cellsOf(text);
   const [head = [], ...rows] = data;
   const columns = head.map((h) => h.trim().toLowerCase());
   const needed = (['stock', 'length', 'width'] as const).filter((c) => !columns.includes(c));

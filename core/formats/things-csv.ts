@@ -1,8 +1,7 @@
-import Papa from 'papaparse';
 import { KG_PER_POUND } from '../figure/index.js';
 import { ZERO, type LengthUnit } from '../length/index.js';
 import type { Thing } from '../things/index.js';
-import { lengthIn, numberIn, type ListFault, type Read } from './csv.js';
+import { cellsOf, lengthIn, numberIn, type ListFault, type Read } from './csv.js';
 
 /** The things of a list, and its lines that could not be read. */
 export interface ListReading {
@@ -119,7 +118,7 @@ function thingFrom(
  * @returns what could be read, and every line that could not; never throws
  */
 export function readThings(text: string, unit: LengthUnit): ListReading {
-  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
+  const data = cellsOf(text);
   const [first, ...rest] = data;
   if (!first) return { things: [], faults: [] };
   const { columns, heading, mass } = columnsOf(first, unit);

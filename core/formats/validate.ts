@@ -32,8 +32,8 @@ export function quickCheckCode(schema: TSchema, write: (compiler: Ajv, check: Va
 /** How deep a document may be nested: a piece divided twenty times over, and no more. */
 export const DEEPEST = 100;
 
-/** How many faults are named at once. */
-const MOST_FAULTS = 20;
+/** So many faults are named at once; of more it is said how many there are. */
+export const MOST_FAULTS = 50;
 
 /** Whether a document is nested deeper than `most`; it never recurses itself. */
 export function isTooDeep(document: unknown, most = DEEPEST): boolean {
@@ -60,5 +60,15 @@ export function faultsIn(schema: TSchema, document: unknown): readonly Fault[] {
     compiled.set(schema, check);
   }
   if (check(document)) return [];
-  return faultsOf(document, check.errors ?? []).slice(0, MOST_FAULTS);
+  return firstOf(faultsOf(document, check.errors ?? []));
+}
+
+/** As many faults as can be read, and how many more there are. */
+export function firstOf(faults: readonly Fault[]): readonly Fault[] {
+  const more = faults.length - MOST_FAULTS;
+  if (more <= 0) return faults;
+  return [
+    ...faults.slice(0, MOST_FAULTS),
+    { path: '', message: `and ${more} more like these`, accepted: 'mend those that are named first' },
+  ];
 }

@@ -31,6 +31,7 @@ export async function startApp(extra: Partial<Config> = {}): Promise<TestApp> {
     perMinute: 1500,
     logLevel: 'silent',
     shop: false,
+    hosts: new Set(),
     ...extra,
   };
   const app = await buildApp(config, database.db, pino({ level: 'silent' }));
