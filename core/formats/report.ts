@@ -89,7 +89,8 @@ export function reportLoads(solution: Solution, plates = false) {
           today: c.bending.verdict.today.mm,
           withShear: c.bending.sag.withShear().greatest.mm,
           later: c.bending.verdict.later?.mm ?? null,
-          allowed: c.bending.verdict.allowed,
+          // Where nothing limits it there is no figure.
+          allowed: Number.isFinite(c.bending.verdict.allowed) ? c.bending.verdict.allowed : null,
           limits: NAMED_LIMITS.map((l) => ({ over: l.over, mm: (c.bending?.span ?? 0) / l.over })),
           meets: c.bending.verdict.meets?.over ?? null,
           strengthUsed: c.bending.strength.used,

@@ -1,6 +1,6 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, Post, Query } from '@nestjs/common';
 import { ApiProperty, ApiQuery, ApiTags } from '@nestjs/swagger';
-import { ArrayMaxSize, ArrayMinSize, IsArray, Matches } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsOptional, Matches, Max, Min } from 'class-validator';
 import { Answers, PROSPECTS, object, orNull, recordOf } from '../problems/answers.js';
 import { edge } from '../problems/schema.validator.js';
 import { EDITED, PROJECT, type EditedKind } from '../data/kinds.js';
@@ -18,6 +18,19 @@ class ScopeDto {
   @ArrayMaxSize(100)
   @Matches(ENTRY, { each: true, message: 'each must be a kind, or a kind and an id, such as pieces/ink-case' })
   scope!: string[];
+}
+
+class WalkDto extends ScopeDto {
+  @ApiProperty({
+    required: false,
+    example: 1204,
+    description: 'The change that is meant, as the history tells it; 409 where another comes first',
+  })
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(Number.MAX_SAFE_INTEGER)
+  change?: number;
 }
 
 function scopeOf(entries: readonly string[]): Scope {
@@ -51,20 +64,22 @@ export class HistoryController {
   @Answers('What could be taken back and done again next, for some records', object(PROSPECTS))
   prospects(@Param('project') project: string, @Query('scope') scope: string | string[] = []) {
     const entries = (Array.isArray(scope) ? scope : [scope]).filter((entry) => ENTRY.test(entry));
-    return entries.length === 0 ? { undo: null, redo: null } : this.history.prospects(project, scopeOf(entries));
+    return entries.length === 0
+      ? { undo: null, redo: null, undoChange: null, redoChange: null }
+      : this.history.prospects(project, scopeOf(entries));
   }
 
   @Post('undo')
   @HttpCode(200)
   @Answers('Take back the latest change of some records', WALKED)
-  async undo(@Param('project') project: string, @Body(edge(ScopeDto)) { scope }: ScopeDto) {
-    return { step: await this.history.undo(project, scopeOf(scope)), ...(await this.history.prospects(project, scopeOf(scope))) };
+  async undo(@Param('project') project: string, @Body(edge(WalkDto)) { scope, change }: WalkDto) {
+    return { step: await this.history.undo(project, scopeOf(scope), change), ...(await this.history.prospects(project, scopeOf(scope))) };
   }
 
   @Post('redo')
   @HttpCode(200)
   @Answers('Do again the change that was taken back last', WALKED)
-  async redo(@Param('project') project: string, @Body(edge(ScopeDto)) { scope }: ScopeDto) {
-    return { step: await this.history.redo(project, scopeOf(scope)), ...(await this.history.prospects(project, scopeOf(scope))) };
+  async redo(@Param('project') project: string, @Body(edge(WalkDto)) { scope, change }: WalkDto) {
+    return { step: await this.history.redo(project, scopeOf(scope), change), ...(await this.history.prospects(project, scopeOf(scope))) };
   }
 }

@@ -3,6 +3,7 @@ import { and, asc, desc, eq, isNotNull, or, sql, type SQL } from 'drizzle-orm';
 import type { KeptPiece } from '../../core/formats/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { changes, projects } from '../data/schema.js';
+import { inUse } from '../problems/problem.js';
 import { RecordsService, type Tx } from '../records/records.service.js';
 import { PROJECT, tableOf, type EditedKind, type StoredRecord } from '../data/kinds.js';
 
@@ -26,6 +27,9 @@ export interface Step {
 export interface Prospects {
   readonly undo: string | null;
   readonly redo: string | null;
+  /** The numbers of those changes: who walks names the one that is meant. */
+  readonly undoChange: number | null;
+  readonly redoChange: number | null;
 }
 
 type ChangeRow = typeof changes.$inferSelect;
@@ -41,17 +45,22 @@ export class HistoryService {
   async prospects(projectId: string, scope: Scope, from: Database | Tx = this.db): Promise<Prospects> {
     const undo = await this.next(projectId, scope, false, from);
     const redo = await this.next(projectId, scope, true, from);
-    return { undo: undo?.label ?? null, redo: redo?.label ?? null };
+    return { undo: undo?.label ?? null, redo: redo?.label ?? null, undoChange: undo?.seq ?? null, redoChange: redo?.seq ?? null };
   }
 
-  /** Takes back the latest change in the scope. @returns null when there is none */
-  undo(projectId: string, scope: Scope): Promise<Step | null> {
-    return this.walk(projectId, scope, false);
+  /**
+   * Takes back the latest change in the scope.
+   * @param meant the change that whoever asks saw as the latest; where it is taken back already nothing is done
+   * @returns null when there is none
+   * @throws ProblemException 409 when another change has come in between
+   */
+  undo(projectId: string, scope: Scope, meant?: number): Promise<Step | null> {
+    return this.walk(projectId, scope, false, meant);
   }
 
-  /** Does the change again that was taken back last. @returns null when there is none */
-  redo(projectId: string, scope: Scope): Promise<Step | null> {
-    return this.walk(projectId, scope, true);
+  /** Does the change again that was taken back last; the same of `meant` as of undo. @returns null when there is none */
+  redo(projectId: string, scope: Scope, meant?: number): Promise<Step | null> {
+    return this.walk(projectId, scope, true, meant);
   }
 
   private async next(projectId: string, scope: Scope, undone: boolean, from: Database | Tx): Promise<ChangeRow | undefined> {
@@ -71,9 +80,26 @@ export class HistoryService {
     return row;
   }
 
-  private walk(projectId: string, scope: Scope, again: boolean): Promise<Step | null> {
+  /** Whether a change was walked already, by an asking whose answer was lost. */
+  private async isWalked(projectId: string, meant: number, again: boolean, tx: Tx): Promise<boolean> {
+    const [row] = await tx
+      .select({ undone: changes.undone })
+      .from(changes)
+      .where(and(eq(changes.projectId, projectId), eq(changes.seq, meant)));
+    return row?.undone === !again;
+  }
+
+  private walk(projectId: string, scope: Scope, again: boolean, meant?: number): Promise<Step | null> {
     return this.db.transaction(async (tx) => {
       const change = await this.next(projectId, scope, again, tx);
+      if (meant !== undefined && change?.seq !== meant) {
+        if (await this.isWalked(projectId, meant, again, tx)) return null;
+        throw inUse(
+          change
+            ? `Nothing was ${again ? 'done again' : 'taken back'}: “${change.label}” was done elsewhere meanwhile, and comes first. Look at it, and ask again.`
+            : `Nothing was ${again ? 'done again' : 'taken back'}: another change has taken its place.`,
+        );
+      }
       if (!change) return null;
       await tx.update(changes).set({ undone: !again }).where(eq(changes.seq, change.seq));
       const wanted = again ? change.after : change.before;

@@ -18,11 +18,12 @@ export const orNull = (schema: SchemaObject): SchemaObject => ({ ...schema, null
 /** A document of the project file. */
 const documented = (what: string): SchemaObject => ({ type: 'object', description: `${what}, as docs/project.schema.json has it` });
 
-/** A record with the version that an edit of it must name. */
-export const recordOf = (what: string): SchemaObject => object({ id: TEXT, version: WHOLE, data: documented(what) });
+/** A record with the version that an edit of it must name, and the change that made it so where an edit was answered. */
+export const recordOf = (what: string): SchemaObject =>
+  object({ id: TEXT, version: WHOLE, data: documented(what), change: WHOLE }, ['change']);
 
 /** What could be taken back and done again next. */
-export const PROSPECTS = { undo: orNull(TEXT), redo: orNull(TEXT) };
+export const PROSPECTS = { undo: orNull(TEXT), redo: orNull(TEXT), undoChange: orNull(WHOLE), redoChange: orNull(WHOLE) };
 
 const FAULT = object({ path: TEXT, message: TEXT, given: {}, accepted: TEXT }, ['given']);
 

@@ -1,12 +1,13 @@
-import { Body, Controller, Delete, Get, Header, HttpCode, Inject, Param, ParseIntPipe, Post, Put, Query } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Header, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
 import { ApiBody, ApiProperty, ApiTags } from '@nestjs/swagger';
-import { IsInt, Matches, Min } from 'class-validator';
+import { Matches } from 'class-validator';
 import { writeProjectFile } from '../../core/formats/index.js';
 import { ProjectSchema } from '../../core/project/index.js';
 import { PRINT_SHED } from '../../demo/print-shed.js';
 import { EDITED, ONE } from '../data/kinds.js';
 import { Answers, listOf, object, recordOf } from '../problems/answers.js';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
+import { IsVersion, VersionPipe } from '../problems/version.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
 import { DEMO_ID } from './demo.js';
 import { ProjectsService } from './projects.service.js';
@@ -41,9 +42,7 @@ class CreateProjectDto {
 }
 
 class SaveProjectDto {
-  @ApiProperty({ example: 1 })
-  @IsInt()
-  @Min(1)
+  @IsVersion()
   version!: number;
 
   @ApiProperty(PROJECT)
@@ -113,7 +112,7 @@ export class ProjectsController {
   @Delete(':project')
   @HttpCode(204)
   @Answers('Take a project away with everything in it', null)
-  remove(@Param('project') project: string, @Query('version', ParseIntPipe) version: number) {
+  remove(@Param('project') project: string, @Query('version', new VersionPipe()) version: number) {
     return this.projects.remove(project, version);
   }
 }

@@ -41,8 +41,9 @@ export class ProjectsService {
         .where(and(eq(projects.id, id), eq(projects.version, version)))
         .returning({ id: projects.id });
       const change = { projectId: id, kind: PROJECT, recordId: id, label: 'Changed the settings', before: now.data, after: data };
-      if (!(await this.records.commit(tx, written, change))) throw lostRace(await this.one(id, tx), data);
-      return { id, version: version + 1, data };
+      const made = await this.records.commit(tx, written, change);
+      if (made === null) throw lostRace(await this.one(id, tx), data);
+      return { id, version: version + 1, data, change: made };
     });
   }
 

@@ -1,10 +1,11 @@
-import { Body, Controller, Delete, Get, HttpCode, Inject, Param, ParseIntPipe, Post, Put, Query, type Type } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Query, type Type } from '@nestjs/common';
 import { ApiBody, ApiProperty, ApiTags } from '@nestjs/swagger';
-import { IsInt, IsString, Length, Matches, Min } from 'class-validator';
+import { IsString, Length, Matches } from 'class-validator';
 import type { TSchema } from '@sinclair/typebox';
 import { Answers, listOf, recordOf } from '../problems/answers.js';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
 import { ONE, type EditedKind } from '../data/kinds.js';
+import { IsVersion, VersionPipe } from '../problems/version.js';
 import { RecordsService } from './records.service.js';
 
 const LABEL = { example: 'Made the tub space 380', description: 'What was done, as undo will name it' } as const;
@@ -32,9 +33,7 @@ function createDto(kind: EditedKind, schema: () => TSchema) {
 /** The body that replaces a record of one kind. */
 function saveDto(kind: EditedKind, schema: () => TSchema) {
   class SaveDto {
-    @ApiProperty({ example: 1, description: 'The version that the edit was made on' })
-    @IsInt()
-    @Min(1)
+    @IsVersion()
     version!: number;
 
     @ApiProperty({ type: 'object', additionalProperties: true, description: `The ${ONE[kind]}, as docs/project.schema.json has it` })
@@ -95,7 +94,7 @@ export function recordController(kind: EditedKind, schema: () => TSchema) {
     @Delete(':id')
     @HttpCode(204)
     @Answers(`Take a ${ONE[kind]} away; 409 while a piece uses it`, null)
-    remove(@Param('project') project: string, @Param('id') id: string, @Query('version', ParseIntPipe) version: number) {
+    remove(@Param('project') project: string, @Param('id') id: string, @Query('version', new VersionPipe()) version: number) {
       return this.records.remove(project, kind, id, version);
     }
   }

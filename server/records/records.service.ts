@@ -37,6 +37,9 @@ export interface Workbench {
   readonly made: readonly StoredRecord[];
 }
 
+/** A record with the number of the change that made it so. */
+export type ChangedRecord = StoredRecord & { readonly change: number };
+
 /** Keeps the records of projects: every committed edit is one change that can be taken back. */
 @Injectable()
 export class RecordsService {
@@ -73,7 +76,7 @@ export class RecordsService {
   }
 
   /** Makes a new record. @throws ProblemException 409 when its id is taken, 400 when it leads nowhere */
-  async create(projectId: string, kind: EditedKind, id: string, sent: unknown, label: string): Promise<StoredRecord> {
+  async create(projectId: string, kind: EditedKind, id: string, sent: unknown, label: string): Promise<ChangedRecord> {
     return this.db.transaction(async (tx) => {
       const workshop = await this.workshop(projectId, tx);
       const data = kind === 'pieces' ? kept(sent as Piece, workshop, {}) : sent;
@@ -83,14 +86,14 @@ export class RecordsService {
         .values({ projectId, id, version: 1, data, createdAt: NOW })
         .onConflictDoNothing()
         .returning({ id: table.id });
-      if (!(await this.commit(tx, made, { projectId, kind, recordId: id, label, before: null, after: data })))
-        throw inUse(`There is a ${ONE[kind]} ${id} already.`);
-      return { id, version: 1, data };
+      const change = await this.commit(tx, made, { projectId, kind, recordId: id, label, before: null, after: data });
+      if (change === null) throw inUse(`There is a ${ONE[kind]} ${id} already.`);
+      return { id, version: 1, data, change };
     });
   }
 
   /** Replaces a record that is still at the version the edit was made on. @throws ProblemException 409 with both when it is not */
-  async save(projectId: string, kind: EditedKind, id: string, version: number, sent: unknown, label: string): Promise<StoredRecord> {
+  async save(projectId: string, kind: EditedKind, id: string, version: number, sent: unknown, label: string): Promise<ChangedRecord> {
     return this.db.transaction(async (tx) => {
       const before = await this.one(projectId, kind, id, tx);
       const data = kind === 'pieces' ? kept(sent as Piece, await this.workshop(projectId, tx), (before.data as KeptPiece).letters) : sent;
@@ -100,9 +103,9 @@ export class RecordsService {
         .set({ version: version + 1, data, updatedAt: sql`now()` })
         .where(and(eq(table.projectId, projectId), eq(table.id, id), eq(table.version, version)))
         .returning({ id: table.id });
-      if (!(await this.commit(tx, written, { projectId, kind, recordId: id, label, before: before.data, after: data })))
-        throw lostRace(await this.one(projectId, kind, id, tx), sent);
-      return { id, version: version + 1, data };
+      const change = await this.commit(tx, written, { projectId, kind, recordId: id, label, before: before.data, after: data });
+      if (change === null) throw lostRace(await this.one(projectId, kind, id, tx), sent);
+      return { id, version: version + 1, data, change };
     });
   }
 
@@ -132,7 +135,7 @@ export class RecordsService {
         .where(and(eq(table.projectId, projectId), eq(table.id, id), eq(table.version, version)))
         .returning({ id: table.id });
       const label = `Took out ${nameOfRecord(before.data)}`;
-      if (!(await this.commit(tx, gone, { projectId, kind, recordId: id, label, before: before.data, after: null })))
+      if ((await this.commit(tx, gone, { projectId, kind, recordId: id, label, before: before.data, after: null })) === null)
         throw lostRace(await this.one(projectId, kind, id, tx), null);
     });
   }
@@ -181,16 +184,16 @@ export class RecordsService {
   /**
    * Writes a record and notes the edit, in one question to the database.
    * @param writing that gives a row back when the record was as the edit took it to be
-   * @returns whether it was; if not, the transaction must be given up
+   * @returns the number of the change; null where the record was not so, and the transaction must be given up
    */
-  async commit(tx: Tx, writing: Writing, change: Omit<typeof changes.$inferInsert, 'seq'>): Promise<boolean> {
+  async commit(tx: Tx, writing: Writing, change: Omit<typeof changes.$inferInsert, 'seq'>): Promise<number | null> {
     const written = tx.$with('written').as(writing);
     const noted = await tx
       .with(written, this.closing(tx, change.projectId, change.kind, change.recordId))
       .insert(changes)
       .values(change)
-      .returning({ written: sql<number>`(select count(*)::int from "written")` });
-    return noted[0]?.written === 1;
+      .returning({ seq: changes.seq, written: sql<number>`(select count(*)::int from "written")` });
+    return noted[0]?.written === 1 ? noted[0].seq : null;
   }
 
   /** What pieces of a project are solved with, in one question to the database. */

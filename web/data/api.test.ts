@@ -36,6 +36,7 @@ const CALLS: Readonly<Record<keyof typeof api, () => Promise<unknown>>> = {
   file: () => api.file('shed'),
   workbench: () => api.workbench('shed'),
   create: () => api.create('shed', 'things', 'tin', {}, 'Added a tin'),
+  one: () => api.one('shed', 'things', 'tin'),
   save: () => api.save('shed', 'things', 'tin', 1, {}, 'Changed a tin'),
   read: () => api.read('shed', 'reading', { piece: 'case', space: 'in', reach: 'width', value: null }),
   make: () =>
@@ -57,8 +58,8 @@ const CALLS: Readonly<Record<keyof typeof api, () => Promise<unknown>>> = {
   letGo: () => api.letGo('abc'),
   remove: () => api.remove('shed', 'things', 'tin', 1),
   history: () => api.history('shed', ['things']),
-  undo: () => api.undo('shed', ['things']),
-  redo: () => api.redo('shed', ['things']),
+  undo: () => api.undo('shed', ['things'], 7),
+  redo: () => api.redo('shed', ['things'], null),
 };
 
 /** The published path of a request: as many fixed parts as there are. */

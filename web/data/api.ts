@@ -24,6 +24,8 @@ export type Kind = keyof Records;
 
 /** A record with the version that an edit must name. */
 export interface Versioned<T> {
+  /** The change that made it so, where an edit was answered with it. */
+  readonly change?: number;
   readonly id: string;
   readonly version: number;
   readonly data: T;
@@ -67,7 +69,7 @@ const UNREACHED: Problem = {
   type: 'about:blank',
   title: 'Not reached',
   status: 0,
-  detail: 'Ruvok’s server does not answer. Is it still running? Your last edit is kept here and can be sent again.',
+  detail: 'Ruvok’s server does not answer. Is it still running? Your edits are kept here and are sent by themselves once it does.',
 };
 
 async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
@@ -107,6 +109,9 @@ async function answered(method: string, path: string, body?: unknown): Promise<R
 export interface HistoryAnswer {
   readonly undo: string | null;
   readonly redo: string | null;
+  /** Which changes those are. */
+  readonly undoChange: number | null;
+  readonly redoChange: number | null;
   readonly step?: {
     readonly label: string;
     readonly kind: Kind;
@@ -134,6 +139,7 @@ export const api = {
   workbench: (project: string) => call<Workbench>('GET', `/projects/${project}`),
   create: (project: string, kind: Kind, id: string, data: unknown, label: string) =>
     call<Versioned<unknown>>('POST', `/projects/${project}/${kind}`, { id, data, label }),
+  one: (project: string, kind: Kind, id: string) => call<Versioned<unknown>>('GET', `/projects/${project}/${kind}/${id}`),
   save: (project: string, kind: Kind, id: string, version: number, data: unknown, label: string) =>
     call<Versioned<unknown>>('PUT', `/projects/${project}/${kind}/${id}`, { version, data, label }),
   read: (project: string, id: string, data: BuiltReading) =>
@@ -152,6 +158,8 @@ export const api = {
     call<void>('DELETE', `/projects/${project}/${kind}/${id}?version=${version}`),
   history: (project: string, scope: readonly string[]) =>
     call<HistoryAnswer>('GET', `/projects/${project}/history?${scope.map((s) => `scope=${encodeURIComponent(s)}`).join('&')}`),
-  undo: (project: string, scope: readonly string[]) => call<HistoryAnswer>('POST', `/projects/${project}/undo`, { scope }),
-  redo: (project: string, scope: readonly string[]) => call<HistoryAnswer>('POST', `/projects/${project}/redo`, { scope }),
+  undo: (project: string, scope: readonly string[], change: number | null) =>
+    call<HistoryAnswer>('POST', `/projects/${project}/undo`, change === null ? { scope } : { scope, change }),
+  redo: (project: string, scope: readonly string[], change: number | null) =>
+    call<HistoryAnswer>('POST', `/projects/${project}/redo`, change === null ? { scope } : { scope, change }),
 };

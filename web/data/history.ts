@@ -1,7 +1,9 @@
 import { useEffect, useMemo } from 'react';
 import { useQuery } from '@tanstack/react-query';
-import { api } from './api.js';
+import { api, type HistoryAnswer } from './api.js';
+import type { Change } from './errands.js';
 import { useProject, useSaverState } from './project.js';
+import type { Saver } from './saver.js';
 
 /** The field in which something is typed that is not an edit yet: there Ctrl+Z takes back the typing. */
 class Typing {
@@ -22,6 +24,13 @@ class Typing {
   }
 }
 
+/** The change that is shown as the next one; with edits on their way it is the last of those, and not known yet. */
+function shown(saver: Saver, next: HistoryAnswer | undefined, direction: 'undo' | 'redo'): Change {
+  if (saver.getWaiting() > 0) return direction === 'undo' ? 'last' : null;
+  if (!next) return null;
+  return direction === 'undo' ? next.undoChange : next.redoChange;
+}
+
 /** Undo and redo over some records, `kind/id` or a whole `kind` each, kept on the server so that they outlive a reload. */
 export function useHistory(scope: readonly string[]) {
   const { id, bench, saver } = useProject();
@@ -37,6 +46,7 @@ export function useHistory(scope: readonly string[]) {
     enabled: waiting === 0 && scope.length > 0,
     placeholderData: (before) => before,
   });
+  const next = query.data;
   useEffect(() => {
     const typing = new Typing();
     const onKey = (event: KeyboardEvent) => {
@@ -45,7 +55,8 @@ export function useHistory(scope: readonly string[]) {
       const key = event.key.toLowerCase();
       if (key !== 'z' && key !== 'y') return;
       event.preventDefault();
-      void saver.walk(key === 'y' || event.shiftKey ? 'redo' : 'undo', scope);
+      const direction = key === 'y' || event.shiftKey ? 'redo' : 'undo';
+      void saver.walk(direction, scope, shown(saver, next, direction));
     };
     const onInput = (event: Event) => typing.at(event.target);
     const onLeave = () => typing.end();
@@ -57,12 +68,11 @@ export function useHistory(scope: readonly string[]) {
       window.removeEventListener('input', onInput, true);
       window.removeEventListener('focusin', onLeave, true);
     };
-  }, [saver, scope]);
-  const next = query.data;
+  }, [saver, scope, next]);
   return useMemo(
     () => ({
-      undo: () => void saver.walk('undo', scope),
-      redo: () => void saver.walk('redo', scope),
+      undo: () => void saver.walk('undo', scope, shown(saver, next, 'undo')),
+      redo: () => void saver.walk('redo', scope, shown(saver, next, 'redo')),
       next: next ?? { undo: null, redo: null },
     }),
     [saver, scope, next],

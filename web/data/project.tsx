@@ -1,9 +1,10 @@
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { DEFAULT_STEP, PRECISIONS, fromUnits, type LengthUnit, type Precision } from '../../core/length/index.js';
 import type { Settings, Workshop } from '../../core/project/index.js';
 import { workshopFor } from '../../core/project/workshop.js';
 import { api, type Kind, type Records, type Workbench } from './api.js';
+import { BrowserErrands, NOWHERE, type ErrandBox } from './errands.js';
 import { Saver, benchKey } from './saver.js';
 
 /** What every screen of a project works with. */
@@ -71,6 +72,20 @@ function workshopFrom(settings: Settings, records: Rests, precision: Precision):
   };
 }
 
+/** So often it is looked whether something was changed elsewhere, ms. */
+const LOOKS = 20_000;
+
+/** Where errands are kept: one box for all projects of this page, made when it is first needed. */
+let box: ErrandBox | null = null;
+
+/** Pages of this browser tell each other what they saved. */
+const others = 'BroadcastChannel' in globalThis ? new BroadcastChannel('ruvok') : null;
+
+function saverOf(client: QueryClient, project: string): Saver {
+  box ??= 'indexedDB' in globalThis ? new BrowserErrands() : NOWHERE;
+  return new Saver(client, project, box, () => others?.postMessage(project));
+}
+
 /** Loads a project and gives it to the screens inside. */
 export function ProjectProvider({
   id,
@@ -82,12 +97,17 @@ export function ProjectProvider({
   fallback: (error: Error | null) => ReactNode;
 }) {
   const client = useQueryClient();
-  const saver = useMemo(() => new Saver(client, id), [client, id]);
+  const saver = useMemo(() => saverOf(client, id), [client, id]);
   const query = useQuery({
     queryKey: benchKey(id),
-    queryFn: () => api.workbench(id),
+    queryFn: async () => {
+      await saver.ready;
+      return saver.over(await api.workbench(id));
+    },
     staleTime: Infinity,
     refetchOnWindowFocus: () => saver.getWaiting() === 0 && saver.trouble === null && 'always',
+    // What phones tick off, and other devices change.
+    refetchInterval: () => (saver.getWaiting() === 0 && saver.trouble === null ? LOOKS : false),
   });
   const bench = query.data;
   const { precision, setPrecision } = useSwitchedPrecision(id, bench?.project.settings);
@@ -110,8 +130,21 @@ export function ProjectProvider({
     return (pieceId: string): Workshop => workshopFor(workshop as Workshop, readings, pieceId, made);
   }, [read, parts, workshop]);
   useEffect(() => {
+    const look = ({ data }: MessageEvent<unknown>) => {
+      if (data === id && saver.getWaiting() === 0 && !saver.trouble) void client.invalidateQueries({ queryKey: benchKey(id) });
+    };
+    const now = () => saver.tryNow();
+    others?.addEventListener('message', look);
+    window.addEventListener('online', now);
+    return () => {
+      others?.removeEventListener('message', look);
+      window.removeEventListener('online', now);
+    };
+  }, [saver, client, id]);
+  useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
-      if (saver.getWaiting() > 0 || saver.trouble) event.preventDefault();
+      // What waits is kept and sent by the page that is opened next; what one has to choose is asked again.
+      if (saver.trouble) event.preventDefault();
     };
     window.addEventListener('beforeunload', warn);
     return () => window.removeEventListener('beforeunload', warn);
@@ -129,5 +162,6 @@ export function useSaverState(saver: Saver) {
   const trouble = useSyncExternalStore(saver.subscribe, saver.getTrouble);
   const waiting = useSyncExternalStore(saver.subscribe, saver.getWaiting);
   const notice = useSyncExternalStore(saver.subscribe, saver.getNotice);
-  return { trouble, waiting, notice };
+  const away = useSyncExternalStore(saver.subscribe, saver.getAway);
+  return { trouble, waiting, notice, away };
 }

@@ -1,11 +1,8 @@
+import { sameData } from './same.js';
+
 type Fields = Readonly<Record<string, unknown>>;
 
 const isFields = (value: unknown): value is Fields => value !== null && typeof value === 'object' && !Array.isArray(value);
-
-/** Whether two values of a record say the same. */
-function same(a: unknown, b: unknown): boolean {
-  return a === b || JSON.stringify(a) === JSON.stringify(b);
-}
 
 /**
  * An edit brought onto what a record has become since the edit's form was drawn: what the edit changed is
@@ -16,8 +13,8 @@ function same(a: unknown, b: unknown): boolean {
  * @param now the record as it is
  */
 export function rebase<T>(seen: T, next: T, now: T): T {
-  if (seen === now || same(next, now)) return next;
-  if (same(seen, next)) return now;
+  if (seen === now || sameData(next, now)) return next;
+  if (sameData(seen, next)) return now;
   if (Array.isArray(seen) && Array.isArray(next) && Array.isArray(now)) {
     if (seen.length !== next.length || seen.length !== now.length) return next;
     return next.map((value, i) => rebase<unknown>(seen[i], value, now[i])) as T;

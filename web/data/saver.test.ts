@@ -85,16 +85,80 @@ test('taking what is stored shows it and sends nothing', async () => {
   expect([tin()?.version, tin()?.data.count, save.mock.calls.length]).toEqual([9, 77, 1]);
 });
 
-test('an edit that was not reached is kept and can be sent again', async () => {
-  save.mockRejectedValueOnce(problem(0));
+test('edits wait while the server is away, and are sent by themselves, in order, once each', async () => {
+  jest.useFakeTimers();
+  save.mockRejectedValue(problem(0));
+  const { saver, tin } = setUp();
+  saver.save('things', 'tin', thing({ count: 5 }), 'five');
+  saver.save('people', 'ada', { name: 'Ada', height: mm(1710) }, 'taller');
+  await saver.settled();
+  expect([saver.trouble, saver.getWaiting(), saver.getAway(), tin()?.data.count]).toEqual([null, 2, true, 5]);
+  expect(saver.names()).toEqual(['five', 'taller']);
+  await jest.advanceTimersByTimeAsync(1000);
+  // Asked again, and still away: the second one does not overtake the first.
+  expect(save.mock.calls.map((c) => c[5])).toEqual(['five', 'five']);
+  save.mockClear();
+  keeping();
+  await jest.advanceTimersByTimeAsync(2000);
+  await saver.settled();
+  jest.useRealTimers();
+  expect(save.mock.calls.map((c) => c[5])).toEqual(['five', 'taller']);
+  expect([saver.getWaiting(), saver.getAway(), tin()?.version]).toEqual([0, false, 5]);
+});
+
+test('an edit of which the answer was lost is not sent over itself, and not asked about', async () => {
+  // The server took it, and counted up; the fields of what it has are in another order.
+  const { kind, ...rest } = thing({ count: 5 }) as unknown as Record<string, unknown>;
+  save.mockRejectedValue(problem(409, { current: { version: 5, data: { ...rest, kind } } }));
   const { saver, tin } = setUp();
   saver.save('things', 'tin', thing({ count: 5 }), 'five');
   await saver.settled();
-  expect([saver.trouble?.error.lostRace, tin()?.data.count]).toEqual([false, 5]);
-  keeping();
-  saver.resolve('mine');
-  await saver.settled();
-  expect(tin()).toMatchObject({ version: 5, data: { count: 5 } });
+  expect([saver.trouble, tin()?.version, tin()?.data.count]).toEqual([null, 5, 5]);
+});
+
+describe('an edit by another tab', () => {
+  test('is never written over by one that was made before it was seen', async () => {
+    keeping();
+    const { client, saver } = setUp();
+    save.mockRejectedValueOnce(problem(0));
+    saver.save('things', 'tin', thing({ count: 5 }), 'five');
+    await saver.settled();
+    // The page has looked meanwhile: the record is at another version there.
+    client.setQueryData<Workbench>(benchKey('shed'), (now) => ({
+      ...(now as Workbench),
+      records: { ...(now as Workbench).records, things: [{ id: 'tin', version: 9, data: thing({ count: 77 }) }] },
+    }));
+    saver.tryNow();
+    await saver.settled();
+    expect(save.mock.calls.map((c) => c[3])).toEqual([4, 4]);
+  });
+
+  test('keeps its fields where mine is kept and did not touch them', async () => {
+    const seen = thing({ count: 2 });
+    save.mockRejectedValueOnce(problem(409, { current: { version: 9, data: { ...seen, name: 'Tub' } } }));
+    const { client, saver, tin } = setUp();
+    client.setQueryData<Workbench>(benchKey('shed'), (now) => ({
+      ...(now as Workbench),
+      records: { ...(now as Workbench).records, things: [{ id: 'tin', version: 4, data: seen }] },
+    }));
+    saver.save('things', 'tin', { ...seen, count: 5 }, 'five', seen);
+    await saver.settled();
+    keeping();
+    saver.resolve('mine');
+    await saver.settled();
+    expect([save.mock.lastCall?.[3], tin()?.data]).toEqual([9, { ...seen, name: 'Tub', count: 5 }]);
+  });
+
+  test('is not taken back by an undo that was meant for one’s own', async () => {
+    keeping();
+    save.mockImplementation((_, __, id, version, data) => Promise.resolve({ id, version: version + 1, data, change: 40 }));
+    const undo = jest.spyOn(api, 'undo').mockResolvedValue({ undo: null, redo: null, undoChange: null, redoChange: null });
+    const { saver } = setUp();
+    saver.save('things', 'tin', thing({ count: 5 }), 'five');
+    void saver.walk('undo', ['things/tin'], 'last');
+    await saver.settled();
+    expect(undo.mock.calls.map((c) => c[2])).toEqual([40]);
+  });
 });
 
 test('listeners hear of every change', async () => {

@@ -33,10 +33,32 @@ const Bar = styled.div<{ $refused: boolean }>`
   }
 `;
 
+/** So many of the edits that wait are named. */
+const NAMED = 3;
+
+/** Edits that wait because the server does not answer: which, that they are kept, and a way to ask at once. */
+function AwayBar() {
+  const { saver } = useProject();
+  const names = saver.names();
+  const more = names.length - NAMED;
+  return (
+    <Bar $refused={false} role="status">
+      <span>
+        Ruvok’s server does not answer. {names.length === 1 ? 'An edit waits' : `${names.length} edits wait`}:{' '}
+        {names.slice(0, NAMED).join(', ')}
+        {more > 0 ? ` and ${more} more` : ''}. {names.length === 1 ? 'It is' : 'They are'} kept in this browser, also when it is closed, and
+        sent by {names.length === 1 ? 'itself' : 'themselves'}.
+      </span>
+      <Button onPress={() => saver.tryNow()}>Try now</Button>
+    </Bar>
+  );
+}
+
 /** What the saver tells at the foot of the page: what was taken out, with the way back, or why something was refused. */
 export function NoticeBar() {
   const { saver } = useProject();
-  const { notice } = useSaverState(saver);
+  const { notice, waiting, away } = useSaverState(saver);
+  if (away && waiting > 0) return <AwayBar />;
   if (!notice) return null;
   const { undo } = notice;
   return (

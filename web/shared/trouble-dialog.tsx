@@ -1,9 +1,11 @@
 import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import styled from 'styled-components';
-import type { KeptPiece } from '../../core/formats/project-file.js';
+import { projectFileSchema, type KeptPiece } from '../../core/formats/project-file.js';
 import type { Piece } from '../../core/piece/index.js';
 import { compare, solve } from '../../core/solution/index.js';
 import { usePrecision, useProject, useSaverState } from '../data/project.js';
+import type { Trouble } from '../data/saver.js';
+import { differencesOf, isLengthAt, pathText, valueText } from './differences.js';
 import { LengthText } from './length-text.js';
 import { Button, Faint, Row } from './ui.js';
 import { ink, paper } from '../theme/tokens.js';
@@ -68,6 +70,44 @@ function PieceDifference({ id, mine, theirs }: { id: string; mine: Piece; theirs
   );
 }
 
+/** So many fields are shown. */
+const SHOWN = 12;
+
+/** What differs between two versions of any record: field by field, as it is stored now and as the edit would have it. */
+function FieldDifference({ trouble }: { trouble: Trouble }) {
+  const precision = usePrecision();
+  const { kind, id, yours } = trouble;
+  const stored = trouble.error.problem.current?.data;
+  const differing = differencesOf(stored, yours);
+  const schema = projectFileSchema().properties[kind] as Parameters<typeof isLengthAt>[0];
+  const write = (value: unknown, path: readonly string[]) => valueText(value, isLengthAt(schema, [id, ...path]), precision);
+  return (
+    <table aria-label="What differs">
+      <thead>
+        <tr>
+          <th>Field</th>
+          <th>Stored now</th>
+          <th>Yours</th>
+        </tr>
+      </thead>
+      <tbody>
+        {differing.slice(0, SHOWN).map(({ path, theirs, mine }) => (
+          <tr key={path.join('/')}>
+            <td>{pathText(path)}</td>
+            <td>{write(theirs, path)}</td>
+            <td>{write(mine, path)}</td>
+          </tr>
+        ))}
+        {differing.length > SHOWN ? (
+          <tr>
+            <td colSpan={3}>and {differing.length - SHOWN} more</td>
+          </tr>
+        ) : null}
+      </tbody>
+    </table>
+  );
+}
+
 /** An edit that lost a race or could not be kept: both are shown, and the person chooses. */
 export function TroubleDialog() {
   const { saver } = useProject();
@@ -94,6 +134,8 @@ export function TroubleDialog() {
           {raced && trouble.kind === 'pieces' ? (
             <PieceDifference id={trouble.id} mine={trouble.yours as Piece} theirs={error.problem.current?.data as KeptPiece} />
           ) : null}
+          {raced && trouble.kind !== 'pieces' ? <FieldDifference trouble={trouble} /> : null}
+          {raced ? <Faint>Keeping yours changes only what you changed: what else was changed there stays.</Faint> : null}
           <Row style={{ marginTop: 14 }}>
             <Button data-main autoFocus onPress={() => saver.resolve('mine')}>
               {raced ? 'Keep mine' : 'Try again'}
