@@ -5,6 +5,7 @@ import { BrowserRouter, Link, Navigate, Outlet, Route, Routes, matchPath, useLoc
 import '@fontsource-variable/archivo/wdth.css';
 import { ProjectProvider, useProject, useSaverState } from './data/project.js';
 import { Boundary, fetched } from './shared/boundary.js';
+import { NoticeBar } from './shared/notice-bar.js';
 import { Page } from './shared/plain.js';
 import { GlobalStyle } from './theme/global.js';
 
@@ -42,18 +43,18 @@ function Missing({ children }: { children: ReactNode }) {
 const Pair = fetched(() => import('./phone/pair.js').then((m) => m.Pair));
 const BenchOnPhone = fetched(() => import('./phone/bench-page.js').then((m) => m.BenchOnPhone));
 
-const NoticeBar = fetched(() => import('./shared/notice-bar.js').then((m) => m.NoticeBar));
 const TroubleDialog = fetched(() => import('./shared/trouble-dialog.js').then((m) => m.TroubleDialog));
 
-/** What the saver has to tell, once there is something. */
+/** What the saver has to tell. */
 function Told() {
   const { saver } = useProject();
-  const { notice, trouble } = useSaverState(saver);
+  const { trouble } = useSaverState(saver);
   return (
-    <Suspense fallback={null}>
-      {notice ? <NoticeBar /> : null}
-      {trouble ? <TroubleDialog /> : null}
-    </Suspense>
+    <>
+      {/* Here from the start: it tells that the server, which would give it, is away. */}
+      <NoticeBar />
+      <Suspense fallback={null}>{trouble ? <TroubleDialog /> : null}</Suspense>
+    </>
   );
 }
 

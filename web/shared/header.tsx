@@ -186,7 +186,7 @@ const UnitSwitch = memo(function UnitSwitch() {
 /** The bar along the top: where one is, the stations of a piece, undo, and units. */
 export const Header = memo(function Header({ piece, history }: { piece?: HeaderPiece; history?: ReturnType<typeof useHistory> }) {
   const { id, bench, saver } = useProject();
-  const { waiting } = useSaverState(saver);
+  const { waiting, away } = useSaverState(saver);
   const { search, pathname } = useLocation();
   const links = [
     ['', 'Shed'],
@@ -234,7 +234,7 @@ export const Header = memo(function Header({ piece, history }: { piece?: HeaderP
       </Stations>
       <Tools>
         <span role="status" style={{ fontSize: 12, width: 44, opacity: 0.8 }}>
-          {waiting > 0 ? 'Saving' : ''}
+          {waiting > 0 ? (away ? `${waiting} waiting` : 'Saving') : ''}
         </span>
         {history ? (
           <>

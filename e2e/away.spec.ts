@@ -1,0 +1,121 @@
+import type { Page } from '@playwright/test';
+import { freshFolder } from './record.js';
+import { saved } from './hands.js';
+import { expect, startServer, test, type Running } from './server.js';
+
+const folder = freshFolder();
+
+const depth = (page: Page) => page.getByRole('textbox', { name: 'Depth, middle' });
+const awayBar = (page: Page) => page.getByRole('status').filter({ hasText: 'server does not answer' });
+
+async function measure(page: Page, name: string, value: string): Promise<void> {
+  await page.getByRole('textbox', { name }).fill(value);
+  await page.getByRole('textbox', { name }).press('Enter');
+}
+
+/** What the server has of the alcove, mm. */
+async function kept({ url }: Running): Promise<{ readonly width: number; readonly depth: number; readonly version: number }> {
+  const { data, version } = (await (await fetch(`${url}/api/projects/print-shed/openings/alcove`)).json()) as {
+    version: number;
+    data: { widths: { value: number }[]; depths: { value: number }[] };
+  };
+  return { width: (data.widths[0]?.value ?? 0) / 80_000, depth: (data.depths[0]?.value ?? 0) / 80_000, version };
+}
+
+test('the server is killed under the page: edits wait, outlive a reload, and arrive once each when it is back', async ({ page }) => {
+  test.setTimeout(240_000);
+  let running = await startServer(folder());
+  const { port } = new URL(running.url);
+  await page.goto(`${running.url}/p/print-shed/pieces/ink-case/measure`);
+  await measure(page, 'Width, top', '1214');
+  await saved(page);
+  const before = await kept(running);
+
+  const killed = new Promise((resolve) => running.process.once('exit', resolve));
+  running.process.kill('SIGKILL');
+  await killed;
+  await measure(page, 'Width, top', '1216');
+  await measure(page, 'Depth, middle', '352');
+  await expect(awayBar(page)).toContainText('2 edits wait');
+  await expect(awayBar(page)).toContainText('kept in this browser');
+  await expect(page.getByRole('alertdialog')).toHaveCount(0);
+
+  // The page is opened anew while they wait; the server comes back at the address that it had.
+  running = await startServer(folder(), [], { PORT: port });
+  await page.route('**/api/projects/print-shed/openings/**', (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  );
+  await page.reload();
+  await expect(depth(page)).toHaveValue('352');
+  await expect(awayBar(page)).toContainText('2 edits wait');
+  expect(await kept(running)).toEqual(before);
+  await page.unroute('**/api/projects/print-shed/openings/**');
+  await page.getByRole('button', { name: 'Try now' }).click();
+  await saved(page);
+  await expect(awayBar(page)).toHaveCount(0);
+  expect(await kept(running)).toEqual({ width: 1216, depth: 352, version: before.version + 2 });
+
+  // Undo takes back the last of them.
+  await page.getByRole('button', { name: /^Undo: Measured depth/ }).click();
+  await saved(page);
+  expect((await kept(running)).depth).toBe(before.depth);
+  await running.stop();
+});
+
+test('an answer that is lost on its way is no second edit', async ({ page, own: running }) => {
+  await page.goto(`${running.url}/p/print-shed/pieces/ink-case/measure`);
+  const before = await kept(running);
+  let lost = 0;
+  await page.route('**/api/projects/print-shed/openings/alcove', async (route) => {
+    if (route.request().method() !== 'PUT' || lost > 0) return route.continue();
+    lost += 1;
+    // It is taken, and the page never hears of it.
+    await route.fetch();
+    return route.abort();
+  });
+  await measure(page, 'Depth, middle', '347');
+  await expect.poll(() => lost).toBe(1);
+  await saved(page);
+  await expect(page.getByRole('alertdialog')).toHaveCount(0);
+  expect(await kept(running)).toEqual({ ...before, depth: 347, version: before.version + 1 });
+});
+
+test('two tabs: each sees what the other saved; undo takes back nothing that came from elsewhere; a conflict shows its fields', async ({
+  page,
+  context,
+  own: running,
+}) => {
+  test.setTimeout(120_000);
+  const path = `${running.url}/p/print-shed/pieces/ink-case/measure`;
+  const other = await context.newPage();
+  await page.goto(path);
+  await other.goto(path);
+  await expect(depth(other)).toBeVisible();
+  await measure(page, 'Depth, middle', '341');
+  await saved(page);
+  // Told by the tab beside it.
+  await expect(depth(other)).toHaveValue('341', { timeout: 5000 });
+  await expect(other.getByRole('button', { name: /^Undo: Measured depth/ })).toBeVisible();
+
+  // One tab no longer hears of the other: it still shows the depth as what Undo takes back.
+  await context.route('**/api/projects/print-shed', (route) =>
+    route.request().frame().page() === other ? route.abort() : route.continue(),
+  );
+  await context.route('**/history?**', (route) => (route.request().frame().page() === other ? route.abort() : route.continue()));
+  await measure(page, 'Width, top', '1222');
+  await saved(page);
+  await other.getByRole('button', { name: /^Undo: Measured depth/ }).click();
+  await expect(other.getByRole('alert')).toContainText('was done elsewhere meanwhile');
+  expect(await kept(running)).toMatchObject({ width: 1222, depth: 341 });
+
+  // It changes the depth of what it last saw: both are shown, and keeping its own leaves the width.
+  await measure(other, 'Depth, middle', '339');
+  const dialog = other.getByRole('alertdialog');
+  await expect(dialog.getByRole('row', { name: /widths, 1, value/ })).toContainText('1222 mm');
+  await expect(dialog.getByRole('row', { name: /depths, 1, value/ })).toContainText('339 mm');
+  await context.unroute('**/api/projects/print-shed');
+  await context.unroute('**/history?**');
+  await dialog.getByRole('button', { name: 'Keep mine' }).click();
+  await saved(other);
+  expect(await kept(running)).toMatchObject({ width: 1222, depth: 339 });
+});
