@@ -20,6 +20,8 @@ export interface Config {
   readonly shop: boolean;
   /** Names that this machine is reached by, beside its addresses and localhost; in small letters. */
   readonly hosts: ReadonlySet<string>;
+  /** The day whose backup is put back before anything else; null for the newest, left out where none is. */
+  readonly restore?: string | null;
 }
 
 const DEFAULT_PORT = 4170;
@@ -36,7 +38,10 @@ export function readConfig(env: NodeJS.ProcessEnv, args: readonly string[], buil
   const perMinute = Number(env['RUVOK_PER_MINUTE'] ?? DEFAULT_PER_MINUTE);
   if (!Number.isInteger(perMinute) || perMinute < 1)
     throw new RangeError(`RUVOK_PER_MINUTE is ${env['RUVOK_PER_MINUTE']}; a whole number of requests from 1 on is accepted`);
+  const restoring = args.indexOf('--restore');
+  const day = args[restoring + 1];
   return {
+    ...(restoring >= 0 ? { restore: day !== undefined && !day.startsWith('--') ? day : null } : {}),
     dataFolder: resolve(env['RUVOK_DATA'] ?? 'data'),
     port,
     demo: !args.includes('--empty'),

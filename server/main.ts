@@ -1,10 +1,12 @@
 import { existsSync } from 'node:fs';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import pino from 'pino';
-import { readConfig } from './config.js';
-import { FolderInUse, holdFolder } from './data/lock.js';
+import { readConfig, type Config } from './config.js';
+import { Backups, restore } from './data/backups.js';
+import { holdFolder } from './data/lock.js';
 import { openDatabase } from './data/database.js';
 import { PAGE, WORKER } from './places.js';
+import { startFault } from './start-fault.js';
 
 const whereBuilt = (path: string) => (existsSync(path) ? path : null);
 
@@ -18,20 +20,40 @@ async function toldToPhones(app: NestExpressApplication, port: number): Promise<
   return `For phones in the same network: ${[first, ...more].join(', ')}\nThe code is ${code}. Anyone in this network can ask to be paired; whoever has the code is let in.\n${picture}\n`;
 }
 
+/** It is looked so often whether the backup of the day is behind, ms. */
+const BACKUP_EVERY = 3_600_000;
+
+async function putBack({ dataFolder, restore: day }: Config): Promise<void> {
+  if (day === undefined) return;
+  const restored = await restore(dataFolder, day);
+  process.stdout.write(
+    `The backup of ${restored.day} is in its place.${restored.aside ? ` What was there before is kept in ${restored.aside}.` : ''}\n`,
+  );
+}
+
+/** The configuration, once it was read. */
+let known: Config | null = null;
+
 async function start(): Promise<void> {
   const config = readConfig(process.env, process.argv.slice(2), { webFolder: whereBuilt(PAGE), worker: whereBuilt(WORKER) });
+  known = config;
   const letGo = holdFolder(config.dataFolder);
+  await putBack(config);
   const log = pino({ level: config.logLevel });
   // The database opens while the framework is read, which together take most of a start.
   const [database, { buildApp, loadDemo }] = await Promise.all([openDatabase(config.dataFolder), import('./app.js')]);
   const app = await buildApp(config, database.db, log);
   if (config.demo) await loadDemo(app);
 
+  const backups = new Backups(config.dataFolder, database.db, database.client);
+  backups.start(BACKUP_EVERY);
   let stopping = false;
   const stop = async () => {
     if (stopping) return;
     stopping = true;
+    backups.stop();
     await app.close();
+    await backups.backUp().catch((error: unknown) => log.error({ err: error }, 'the backup of today could not be made'));
     await database.close();
     letGo();
     process.exit(0);
@@ -46,7 +68,7 @@ async function start(): Promise<void> {
 }
 
 start().catch((error: unknown) => {
-  const known = error instanceof FolderInUse || error instanceof RangeError || (error as { code?: string }).code === 'EADDRINUSE';
-  process.stderr.write(`${known ? (error as Error).message : ((error as Error).stack ?? String(error))}\n`);
-  process.exit(1);
+  const told = startFault(error, known);
+  process.stderr.write(`${told ?? `Ruvok did not start, by a fault of its own: ${(error as Error).stack ?? String(error)}`}\n`);
+  process.exit(told === null ? 70 : 1);
 });

@@ -1,12 +1,12 @@
-import { existsSync, readFileSync, renameSync, rmSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { MIGRATIONS, SEED } from '../places.js';
 import { holdStore } from './lock.js';
 import * as schema from './schema.js';
-import { DURABLE, SyncedFolder, syncFolder, syncPath } from './synced.js';
+import { DURABLE, SyncedFolder, moved } from './synced.js';
 import { upgrade } from './upgrade.js';
 
 /** The database, through Drizzle. Inside a transaction only the transaction may be used. */
@@ -15,9 +15,13 @@ export type Database = PgliteDatabase<typeof schema>;
 /** The token under which the database is injected. */
 export const DATABASE = Symbol('database');
 
+/** The store is there and cannot be opened. */
+export class StoreBroken extends Error {}
+
 /** An open database and how to close it. */
 export interface OpenDatabase {
   readonly db: Database;
+  readonly client: PGlite;
   readonly close: () => Promise<void>;
 }
 
@@ -28,15 +32,14 @@ async function makeDatabase(place: string): Promise<void> {
   const client = existsSync(SEED) ? new PGlite({ dataDir: fresh, loadDataDir: new Blob([readFileSync(SEED)]) }) : new PGlite(fresh);
   await client.waitReady;
   await client.close();
-  syncFolder(fresh);
-  renameSync(fresh, place);
-  syncPath(dirname(place));
+  moved(fresh, place);
 }
 
 /**
  * Opens the database in a folder and brings it up to date; in memory where no folder is given. What is committed is on
  * the disk itself. The caller holds the folder's lock: two processes on one folder would corrupt it.
  * @param filesOf the files of a database in a folder, such as those of a disk that is tried out
+ * @throws StoreBroken where it is there and cannot be opened
  * @throws FolderInUse where another process has the database open all the same
  */
 export async function openDatabase(
@@ -47,7 +50,12 @@ export async function openDatabase(
   if (place !== null && !existsSync(place)) await makeDatabase(place);
   const letGo = place === null ? () => undefined : holdStore(place);
   const client = place === null ? new PGlite() : new PGlite({ fs: filesOf(place), startParams: DURABLE });
-  await client.waitReady;
+  try {
+    await client.waitReady;
+  } catch (error) {
+    letGo();
+    throw new StoreBroken(error instanceof Error ? error.message : String(error));
+  }
   const db = drizzle(client, { schema });
   try {
     await migrate(db, { migrationsFolder: MIGRATIONS });
@@ -61,5 +69,5 @@ export async function openDatabase(
     await client.close();
     letGo();
   };
-  return { db, close };
+  return { db, client, close };
 }

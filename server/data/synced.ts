@@ -1,5 +1,5 @@
-import { closeSync, fsyncSync, openSync, readdirSync } from 'node:fs';
-import { join } from 'node:path';
+import { closeSync, fsyncSync, openSync, readdirSync, renameSync, statSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { NodeFS } from '@electric-sql/pglite/nodefs';
 
@@ -35,6 +35,13 @@ export function syncFolder(folder: string): void {
     else if (entry.isFile()) syncPath(path);
   }
   syncPath(folder);
+}
+
+/** Gives a file or a folder that is on the disk its name, so that the name is on the disk too. */
+export function moved(from: string, to: string): void {
+  if (statSync(from).isDirectory()) syncFolder(from);
+  renameSync(from, to);
+  syncPath(dirname(to));
 }
 
 /**

@@ -233,7 +233,7 @@ export const Header = memo(function Header({ piece, history }: { piece?: HeaderP
             ))}
       </Stations>
       <Tools>
-        <span role="status" style={{ fontSize: 12, width: 44, opacity: 0.8 }}>
+        <span role="status" style={{ fontSize: 12, minWidth: 44, whiteSpace: 'nowrap', opacity: 0.8 }}>
           {waiting > 0 ? (away ? `${waiting} waiting` : 'Saving') : ''}
         </span>
         {history ? (

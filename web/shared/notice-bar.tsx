@@ -21,6 +21,7 @@ const Bar = styled.div<{ $refused: boolean }>`
   box-shadow: 0 6px 20px rgb(0 0 0 / 18%);
   font-size: 14px;
   button {
+    flex: none;
     background: transparent;
     color: ${paper};
     border-color: ${inkLine};
@@ -45,7 +46,7 @@ function AwayBar() {
     <Bar $refused={false} role="status">
       <span>
         Ruvok’s server does not answer. {names.length === 1 ? 'An edit waits' : `${names.length} edits wait`}:{' '}
-        {names.slice(0, NAMED).join(', ')}
+        {names.slice(0, NAMED).join('; ')}
         {more > 0 ? ` and ${more} more` : ''}. {names.length === 1 ? 'It is' : 'They are'} kept in this browser, also when it is closed, and
         sent by {names.length === 1 ? 'itself' : 'themselves'}.
       </span>
