@@ -148,3 +148,20 @@ test('joints that are not judged count: the rack has hundreds, and ends with 3; 
   // Pins that hold less than they have to stop the build.
   expect(run('check', shed, '--piece', 'ink-case').out).toContain('more than that holds');
 });
+
+test('a piece by a name that every object has, a mark before the file, and a fault of ours', () => {
+  expect(run('solve', shed, '--piece', 'constructor')).toMatchObject({
+    code: 2,
+    err: expect.stringContaining('there is no piece constructor'),
+  });
+  expect(run('solve', shed, '--piece', '__proto__')).toMatchObject({ code: 2 });
+  expect(run('parts', file(`\ufeff${JSON.stringify(PRINT_SHED)}`, 'marked.json'), '--piece', 'ink-case').code).toBe(1);
+  const broken = {
+    write: () => {
+      throw new TypeError('x of nothing');
+    },
+  };
+  const err: string[] = [];
+  expect(main(['check', shed, '--piece', 'ink-case'], broken, { write: (t) => err.push(t) })).toBe(70);
+  expect(err.join('')).toContain('a fault of Ruvok and not of your file');
+});

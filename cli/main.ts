@@ -4,6 +4,7 @@ import { parseArgs } from 'node:util';
 import {
   LARGEST_FILE,
   partsCsv,
+  pieceIn,
   readProjectFile,
   reportChecks,
   reportParts,
@@ -36,11 +37,15 @@ const USAGE = `Usage: ruvok solve|check|parts|stock|build|calendar FILE [--piece
   --out FOLDER with stock: every layout at full size as SVG and DXF, as PDF with its order of cuts, cuts and what to buy as CSV;
                with build: what is taken into the shop as PDF, and sticks and templates at full size as PDF, SVG and DXF
 
-Exit code: 0 when nothing stops the build, 1 when a check does or a part has no place on stock, 2 for a file or a call that cannot be read.
+Exit code: 0 when nothing stops the build, 1 when a check does or a part has no place on stock, 2 for a file or a call that
+cannot be read or written, 3 when something is not judged, 70 for a fault of Ruvok's own.
 `;
 
 const VERBS = ['solve', 'check', 'parts', 'stock', 'build', 'calendar'] as const;
 type Verb = (typeof VERBS)[number];
+
+/** By the usual codes of commands (sysexits.h, EX_SOFTWARE). */
+const FAULT_OF_OURS = 70;
 
 /** A call or a file that cannot be used; the command ends with code 2. */
 class Refused extends Error {}
@@ -107,7 +112,7 @@ function readFile(path: string): ProjectFile {
 
 function chosen(file: ProjectFile, id: string | undefined): readonly (readonly [string, ProjectFile['pieces'][string]])[] {
   if (id === undefined) return Object.entries(file.pieces);
-  const piece = file.pieces[id];
+  const piece = pieceIn(file, id);
   if (!piece) throw new Refused(`there is no piece ${id} in the file; there is: ${Object.keys(file.pieces).join(', ')}\n`);
   return [[id, piece]];
 }
@@ -128,15 +133,18 @@ function exitCode(solutions: readonly Solution[]): number {
 
 /**
  * Runs the command.
- * @returns the exit code, at once but for what is laid out on stock: 0 when all is judged and nothing stops the build, 1 when a check stops it or a part has no place on stock, 3 when none does but something is not judged, 2 for a bad call or file
+ * @returns the exit code, at once but for what is laid out on stock: 0 when all is judged and nothing stops the build, 1 when a check stops it or a part has no place on stock, 3 when none does but something is not judged, 2 for a bad call or file, 70 for a fault of ours
  */
 export function main(args: readonly string[], out: Output, err: Output): number | Promise<number> {
   const failed = (error: unknown) => {
-    // Whatever goes wrong, the command ends with what it was and not with a trace.
-    err.write(
-      error instanceof Refused ? error.message : `Could not be worked out: ${error instanceof Error ? error.message : String(error)}\n`,
-    );
-    return 2;
+    const { message, syscall } = error instanceof Error ? (error as NodeJS.ErrnoException) : { message: String(error), syscall: undefined };
+    if (error instanceof Refused || syscall !== undefined) {
+      err.write(error instanceof Refused ? message : `Could not be written: ${message}\n`);
+      return 2;
+    }
+    // Whatever else goes wrong is no fault of the file, and is told as what it is and not with a trace.
+    err.write(`This is a fault of Ruvok and not of your file, which is as it was: ${message}. Please report it with the file.\n`);
+    return FAULT_OF_OURS;
   };
   try {
     const call = readCall(args);

@@ -61,6 +61,11 @@ export const projectFileSchema = () => schemas().file;
 export type KeptPiece = Static<typeof made.kept>;
 export type ProjectFile = Static<typeof made.file>;
 
+/** A piece of a file by its id, and nothing that the file merely inherits. */
+export function pieceIn({ pieces }: Pick<ProjectFile, 'pieces'>, id: string): KeptPiece | undefined {
+  return Object.hasOwn(pieces, id) ? pieces[id] : undefined;
+}
+
 /** The schema of a project file as it is published. */
 export function publishedSchema(): object {
   return {

@@ -44,7 +44,8 @@ export function readProjectFile(text: string): FileReading {
   }
   let document: unknown;
   try {
-    document = JSON.parse(text);
+    // With the mark that some editors put before UTF-8, or without.
+    document = JSON.parse(text.replace(/^\ufeff/, ''));
   } catch (error) {
     const why = error instanceof Error ? error.message : 'not JSON';
     return refuse('', `this file breaks off or is not JSON: ${why}`, 'a whole JSON document');

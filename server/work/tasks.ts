@@ -1,5 +1,5 @@
 import { workshopFor } from '../../core/project/index.js';
-import { reportSolution, workshopOf, type ProjectFile } from '../../core/formats/index.js';
+import { pieceIn, reportSolution, workshopOf, type ProjectFile } from '../../core/formats/index.js';
 import { buildingFor, jigsOf, stepsFor } from '../../core/build/index.js';
 import { fullSizesOf } from '../../core/drawing/index.js';
 import type { ToPrint } from '../../core/layout/index.js';
@@ -11,7 +11,7 @@ import type { Letters } from '../../core/piece/index.js';
 import { lettersOf, solve, type Solution } from '../../core/solution/index.js';
 
 function solvedIn(file: ProjectFile, id: string): Solution | null {
-  const kept = file.pieces[id];
+  const kept = pieceIn(file, id);
   if (!kept) return null;
   const shop = workshopFor(workshopOf(file), Object.values(file.readings ?? {}), id, Object.values(file.made ?? {}));
   return solve(kept.piece, shop, kept.letters);
