@@ -1,6 +1,7 @@
 import type { Fault } from './faults.js';
 import { FORMAT, projectFileSchema, type ProjectFile } from './project-file.js';
 import { referenceFaults } from './references.js';
+import { textFaults } from './text.js';
 import { DEEPEST, faultsIn, isTooDeep } from './validate.js';
 import { OLDEST, VERSION, fileBroughtUp, type Raw } from './versions/index.js';
 
@@ -27,6 +28,8 @@ export function readProject(document: unknown): FileReading {
   const old = typeof version === 'number' && Number.isInteger(version) && version >= OLDEST && version < VERSION;
   if (old && isTooDeep(document)) return refuse('', `this is nested more than ${DEEPEST} levels deep`, `at most ${DEEPEST} levels`);
   const now = old ? fileBroughtUp(document as Raw, version) : document;
+  const unkept = textFaults(now);
+  if (unkept.length > 0) return { ok: false, faults: unkept };
   const faults = faultsIn(projectFileSchema(), now);
   if (faults.length > 0) return { ok: false, faults };
   const file = now as ProjectFile;

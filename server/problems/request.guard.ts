@@ -7,6 +7,8 @@ import { DATABASE, type Database } from '../data/database.js';
 import { projects } from '../data/schema.js';
 import { badInput, notFound } from './problem.js';
 
+const FILES = '/api/projects/files';
+
 /** Where a request for a project that is not there yet may name it. */
 const ONE_OF: Readonly<Record<string, string>> = { project: 'project', piece: 'piece', id: 'record', phone: 'phone' };
 
@@ -19,12 +21,13 @@ export class RequestGuard implements CanActivate {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
-    const { params, body, method } = context.switchToHttp().getRequest<Request<Record<string, string>, unknown, unknown>>();
+    const { params, body, method, path } = context.switchToHttp().getRequest<Request<Record<string, string>, unknown, unknown>>();
     for (const [name, value] of Object.entries(params)) {
       const what = ONE_OF[name];
       if (what && !isId(value)) throw notFound(`${what} of that name`);
     }
-    if (method !== 'GET' && !Buffer.isBuffer(body)) {
+    // A whole file is looked through where it is read, off this thread.
+    if (method !== 'GET' && !Buffer.isBuffer(body) && path !== FILES) {
       const faults = textFaults(body);
       if (faults.length > 0) throw badInput(faults);
     }

@@ -8,5 +8,5 @@ export const DEMO_ID = 'print-shed';
 /** Loads the print shed into a store that is empty. */
 export async function loadDemo(app: INestApplicationContext): Promise<void> {
   const projects = app.get(ProjectsService);
-  if (await projects.isEmpty()) await projects.store(DEMO_ID, PRINT_SHED);
+  if (await projects.isEmpty()) await projects.read(DEMO_ID, PRINT_SHED);
 }

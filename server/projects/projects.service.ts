@@ -1,10 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql } from 'drizzle-orm';
-import { readProject, type ProjectFile } from '../../core/formats/index.js';
+import type { ProjectFile } from '../../core/formats/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { projects } from '../data/schema.js';
 import { badInput, inUse, lostRace, notFound } from '../problems/problem.js';
 import { KINDS, PROJECT } from '../data/kinds.js';
+import { lettered } from '../work/tasks.js';
 import { WorkService } from '../work/work.service.js';
 import { RecordsService, type Tx } from '../records/records.service.js';
 
@@ -64,25 +65,23 @@ export class ProjectsService {
 
   /** Reads a whole project in under a new id. @throws ProblemException 400 with every fault of the file */
   async read(id: string, document: unknown): Promise<{ id: string }> {
-    const reading = readProject(document);
+    const reading = await this.work.run('read', document);
     if (!reading.ok) throw badInput(reading.faults, 'This file cannot be read as a project. Nothing was changed.');
     await this.free(id);
-    await this.store(id, reading.file);
+    await this.write(id, reading.file);
     return { id };
   }
 
   /** Writes a project that was checked already, all of it or nothing. */
   async store(id: string, file: ProjectFile): Promise<void> {
-    const letters = await this.work.run('letters', file);
-    const pieces = Object.fromEntries(
-      Object.entries(file.pieces).map(([pieceId, { piece }]) => [pieceId, { piece, letters: letters[pieceId] ?? {} }]),
-    );
+    await this.write(id, lettered(file));
+  }
+
+  private async write(id: string, file: ProjectFile): Promise<void> {
     await this.db.transaction(async (tx) => {
       await tx.insert(projects).values({ id, version: 1, data: file.project });
       for (const kind of KINDS) {
-        const records = kind === 'pieces' ? pieces : file[kind];
-        for (const [recordId, data] of Object.entries(records ?? {}))
-          await this.records.put(tx, id, kind, { id: recordId, version: 1, data });
+        await this.records.putAll(tx, id, kind, Object.entries(file[kind] ?? {}));
       }
     });
   }

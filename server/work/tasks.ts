@@ -1,5 +1,5 @@
 import { workshopFor } from '../../core/project/index.js';
-import { pieceIn, reportSolution, workshopOf, type ProjectFile } from '../../core/formats/index.js';
+import { pieceIn, readProject, reportSolution, workshopOf, type FileReading, type ProjectFile } from '../../core/formats/index.js';
 import { buildingFor, jigsOf, stepsFor } from '../../core/build/index.js';
 import { fullSizesOf } from '../../core/drawing/index.js';
 import type { ToPrint } from '../../core/layout/index.js';
@@ -7,7 +7,6 @@ import type { Precision } from '../../core/length/index.js';
 import { layoutPages } from '../../print/layouts.js';
 import { fullSizePages } from '../../print/tiles.js';
 import { shopSheets } from '../../print/shop-sheets.js';
-import type { Letters } from '../../core/piece/index.js';
 import { lettersOf, solve, type Solution } from '../../core/solution/index.js';
 
 function solvedIn(file: ProjectFile, id: string): Solution | null {
@@ -15,6 +14,16 @@ function solvedIn(file: ProjectFile, id: string): Solution | null {
   if (!kept) return null;
   const shop = workshopFor(workshopOf(file), Object.values(file.readings ?? {}), id, Object.values(file.made ?? {}));
   return solve(kept.piece, shop, kept.letters);
+}
+
+/** A project in which the parts of every piece have their letters, by the ledgers that came with it. */
+export function lettered(file: ProjectFile): ProjectFile {
+  const workshop = workshopOf(file);
+  const pieces = Object.entries(file.pieces).map(([id, { piece, letters }]) => [
+    id,
+    { piece, letters: lettersOf(piece, workshop, letters) },
+  ]);
+  return { ...file, pieces: Object.fromEntries(pieces) as ProjectFile['pieces'] };
 }
 
 /** What takes long enough to hold up every other request: each is given plain data and gives plain data back. */
@@ -55,10 +64,10 @@ export const TASKS = {
     return fullSizePages(solution.piece.name, fullSizesOf(solution, jigs, settings));
   },
 
-  /** The letters of the parts of every piece of a project, by the ledgers that came with it. */
-  letters(file: ProjectFile): Readonly<Record<string, Letters>> {
-    const workshop = workshopOf(file);
-    return Object.fromEntries(Object.entries(file.pieces).map(([id, { piece, letters }]) => [id, lettersOf(piece, workshop, letters)]));
+  /** A project file as it is kept, checked and with the letters of its parts, or every fault of it. */
+  read(document: unknown): FileReading {
+    const reading = readProject(document);
+    return reading.ok ? { ok: true, file: lettered(reading.file) } : reading;
   },
 };
 
