@@ -62,7 +62,7 @@ export default ts.config(
     },
   },
   {
-    files: ['scripts/**', 'print/test/**', '*.mjs', '*.cjs', 'cli/*.mjs', 'bench/**'],
+    files: ['scripts/**', 'print/test/**', '*.mjs', '*.cjs', 'cli/*.mjs', 'bench/**', 'hard/**'],
     languageOptions: {
       globals: {
         process: 'readonly',

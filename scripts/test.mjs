@@ -64,6 +64,8 @@ await runChecks([
     'web',
     'cli',
     'demo',
+    'print',
+    'hard',
   ],
 ]);
 ensureBuilt();

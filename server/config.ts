@@ -20,12 +20,15 @@ export interface Config {
   readonly shop: boolean;
   /** Names that this machine is reached by, beside its addresses and localhost; in small letters. */
   readonly hosts: ReadonlySet<string>;
+  /** So many days the history reaches back; what was changed before cannot be taken back any more. */
+  readonly historyDays: number;
   /** The day whose backup is put back before anything else; null for the newest, left out where none is. */
   readonly restore?: string | null;
 }
 
 const DEFAULT_PORT = 4170;
 const DEFAULT_PER_MINUTE = 1500;
+const DEFAULT_HISTORY_DAYS = 730;
 const DEFAULT_LEAST_FREE = 48 * 1024 * 1024;
 
 /** Reads the configuration. @throws RangeError for a port or a size that is none */
@@ -38,6 +41,9 @@ export function readConfig(env: NodeJS.ProcessEnv, args: readonly string[], buil
   const perMinute = Number(env['RUVOK_PER_MINUTE'] ?? DEFAULT_PER_MINUTE);
   if (!Number.isInteger(perMinute) || perMinute < 1)
     throw new RangeError(`RUVOK_PER_MINUTE is ${env['RUVOK_PER_MINUTE']}; a whole number of requests from 1 on is accepted`);
+  const historyDays = Number(env['RUVOK_HISTORY_DAYS'] ?? DEFAULT_HISTORY_DAYS);
+  if (!(historyDays >= 1))
+    throw new RangeError(`RUVOK_HISTORY_DAYS is ${env['RUVOK_HISTORY_DAYS']}; a number of days from 1 on is accepted`);
   const restoring = args.indexOf('--restore');
   const day = args[restoring + 1];
   return {
@@ -48,6 +54,7 @@ export function readConfig(env: NodeJS.ProcessEnv, args: readonly string[], buil
     ...built,
     leastFree,
     perMinute,
+    historyDays,
     logLevel: env['RUVOK_LOG'] ?? 'warn',
     shop: args.includes('--shop'),
     hosts: new Set(

@@ -16,6 +16,7 @@ export async function contract(): Promise<OpenAPIObject> {
     perMinute: 1,
     logLevel: 'silent',
     shop: false,
+    historyDays: 730,
     hosts: new Set<string>(),
   };
   const app = await buildApp(config, database.db, pino({ level: 'silent' }));

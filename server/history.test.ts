@@ -2,6 +2,8 @@ import { PRINT_SHED } from '../demo/print-shed.js';
 import { readProject } from '../core/formats/index.js';
 import type { DividingMember, Space, Split } from '../core/piece/index.js';
 import type { PanelCase } from '../core/shells/index.js';
+import { changes } from './data/schema.js';
+import { forgetBefore } from './history/forget.js';
 import { ProjectsService } from './projects/projects.service.js';
 import { RecordsService } from './records/records.service.js';
 import { startApp, type TestApp } from './test/app.js';
@@ -164,3 +166,42 @@ test('versions are compared where they are written, not where they were read', a
   expect(late.status).toBe(409);
   expect((await get('people/wren')).data.name).toBe(now.data.name);
 });
+
+test('history further back than is wanted is forgotten; what it made stays, and later changes are still taken back', async () => {
+  const own = await startApp();
+  const { db } = own.database;
+  const save = async (version: number, name: string) => {
+    const data = { ...((await own.http.get('/api/projects/print-shed/people/wren')).body as { data: object }).data, name };
+    await own.http.put('/api/projects/print-shed/people/wren').send({ version, data, label: name }).expect(200);
+  };
+  await save(1, 'Old');
+  await db.update(changes).set({ at: new Date(Date.now() - 40 * 86_400_000) });
+  await save(2, 'New');
+  expect(await forgetBefore(db, 60)).toBe(0);
+  expect(await forgetBefore(db, 30)).toBe(1);
+  const undo = () => own.http.post('/api/projects/print-shed/undo').send({ scope: ['people/wren'] });
+  expect((await undo()).body).toMatchObject({ step: { label: 'New', record: { data: { name: 'Old' } } }, undo: null });
+  expect((await undo()).body).toMatchObject({ step: null });
+  await own.close();
+}, 60_000);
+
+test('a change that is named is taken back only while it is the latest, and once', async () => {
+  const own = await startApp();
+  const path = '/api/projects/print-shed/people/wren';
+  const save = async (version: number, name: string) => {
+    const { data } = (await own.http.get(path)).body as { data: object };
+    const { body } = await own.http.put(path).send({ version, data: { ...data, name }, label: name });
+    return (body as { change: number }).change;
+  };
+  const undo = (change: number) => own.http.post('/api/projects/print-shed/undo').send({ scope: ['people/wren'], change });
+  const [first, second] = [await save(1, 'First'), await save(2, 'Second')];
+  const prospects = await own.http.get('/api/projects/print-shed/history?scope=people/wren');
+  expect(prospects.body).toMatchObject({ undo: 'Second', undoChange: second, redoChange: null });
+  const early = await undo(first);
+  expect([early.status, (early.body as { detail: string }).detail]).toEqual([409, expect.stringContaining('“Second” was done elsewhere')]);
+  expect((await undo(second)).body).toMatchObject({ step: { label: 'Second' }, undoChange: first, redoChange: second });
+  // Asked again, since the answer was lost: nothing more is taken back.
+  expect((await undo(second)).body).toMatchObject({ step: null, undo: 'First' });
+  expect(((await own.http.get(path)).body as { data: { name: string } }).data.name).toBe('First');
+  await own.close();
+}, 60_000);

@@ -5,6 +5,7 @@ import { readConfig, type Config } from './config.js';
 import { Backups, restore } from './data/backups.js';
 import { holdFolder } from './data/lock.js';
 import { openDatabase } from './data/database.js';
+import { forgetBefore } from './history/forget.js';
 import { PAGE, WORKER } from './places.js';
 import { startFault } from './start-fault.js';
 
@@ -47,6 +48,7 @@ async function start(): Promise<void> {
 
   const backups = new Backups(config.dataFolder, database.db, database.client);
   backups.start(BACKUP_EVERY);
+  await forgetBefore(database.db, config.historyDays);
   let stopping = false;
   const stop = async () => {
     if (stopping) return;

@@ -88,7 +88,7 @@ export function referenceFaults(file: ProjectFile): readonly Fault[] {
   const pieces = Object.entries(file.pieces).flatMap(([id, { piece }]) => pieceFaults(piece, known, `/pieces/${id}/piece`));
   const accepted = `one of ${Object.keys(file.pieces).slice(0, 8).join(', ')}`;
   const ofPieces = (['readings', 'made', 'buildings', 'log'] as const).flatMap((kind) =>
-    Object.entries(file[kind] ?? {}).flatMap(([id, { piece }]): readonly Fault[] =>
+    Object.entries<{ readonly piece: string }>(file[kind] ?? {}).flatMap(([id, { piece }]): readonly Fault[] =>
       Object.hasOwn(file.pieces, piece)
         ? []
         : [{ path: `/${kind}/${id}/piece`, message: `there is no piece ${piece}`, given: piece, accepted }],

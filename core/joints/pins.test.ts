@@ -1,4 +1,4 @@
-import { mm, toMm, type Length } from '../length/index.js';
+import { mm, toMm } from '../length/index.js';
 import type { Face, Feature, Member } from '../piece/index.js';
 import { PIN, pinsApart, pinsThrough } from './index.js';
 
@@ -12,7 +12,7 @@ const pin = (face: Face, u: number, v: number, mate: string, spare = false): Fea
   ...(spare ? { spare: true as const } : {}),
 });
 const member = (features: readonly Feature[]) =>
-  ({ features, thickness: { value: mm(18) as Length }, width: { value: mm(300) as Length } }) as unknown as Member;
+  ({ features, thickness: { value: mm(18) }, width: { value: mm(300) } }) as unknown as Member;
 const places = ({ features }: Member) => features.map((f) => (f.kind === 'hole' ? `${f.mate} ${toMm(f.at.u)} ${toMm(f.at.v)}` : ''));
 
 test('a hole that nothing is in gives way to one that is used, and to one of another row before it', () => {

@@ -10,7 +10,7 @@ const Fixed = Type.Object({ kind: Type.Literal('fixed'), size: SizeSchema }, clo
 const Fit = Type.Object({ kind: Type.Literal('fit'), clearance: DistanceSchema }, closed);
 
 /** A gap that takes a weighted part of what is left. */
-const Share = Type.Object({ kind: Type.Literal('share'), weight: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }) }, closed);
+const Share = Type.Object({ kind: Type.Literal('share'), weight: Type.Number({ minimum: 0.001, maximum: 1000 }) }, closed);
 
 /** A gap larger (or, below zero, smaller) than the graded gap before it in the run by a length. */
 const GradedStep = Type.Object(
@@ -19,7 +19,7 @@ const GradedStep = Type.Object(
 );
 
 /** A gap so many times the graded gap before it in the run. */
-const GradedRatio = Type.Object({ kind: Type.Literal('graded'), ratio: Type.Number({ exclusiveMinimum: 0, maximum: 10 }) }, closed);
+const GradedRatio = Type.Object({ kind: Type.Literal('graded'), ratio: Type.Number({ minimum: 0.01, maximum: 10 }) }, closed);
 
 /**
  * A gap of so many steps of a hole or groove pitch. With `overMember` the pitch runs from

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { SizeSchema } from '../length/index.js';
+import { SizeSchema, mm, sizeFrom } from '../length/index.js';
 import { NameSchema } from '../ids/index.js';
 import { MATERIALS, materialOf, type Material } from './material.js';
 
@@ -11,6 +11,9 @@ export const OffcutSchema = Type.Object(
   closed,
 );
 export type Offcut = Static<typeof OffcutSchema>;
+
+/** Nothing shorter or narrower is sold as stock that parts come from. */
+const LEAST = mm(10);
 
 /** Another size that the same stock is sold in. */
 const OtherSizeSchema = Type.Object(
@@ -33,8 +36,8 @@ export const StockSchema = Type.Object(
     nominal: SizeSchema,
     /** What the calliper says. */
     thickness: SizeSchema,
-    length: SizeSchema,
-    width: SizeSchema,
+    length: sizeFrom(LEAST),
+    width: sizeFrom(LEAST),
     /** Price of one, in the project's money. */
     price: Type.Optional(Type.Number({ minimum: 0, maximum: 1e6 })),
     /** What is left of one that was cut: offered before anything else. */

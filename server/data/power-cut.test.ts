@@ -67,7 +67,9 @@ class Disk extends SyncedFolder {
       NODEFS.stream_ops.fsync = (stream) => {
         const answer = fsync(stream);
         const path = NODEFS.realPath(stream.node);
-        if (this.keeps && existsSync(path)) statSync(path).isFile() ? this.syncedFile(path) : this.syncedNames(path);
+        if (!this.keeps || !existsSync(path)) return answer;
+        if (statSync(path).isFile()) this.syncedFile(path);
+        else this.syncedNames(path);
         return answer;
       };
     });

@@ -31,6 +31,7 @@ export async function startApp(extra: Partial<Config> = {}): Promise<TestApp> {
     perMinute: 1500,
     logLevel: 'silent',
     shop: false,
+    historyDays: 730,
     hosts: new Set(),
     ...extra,
   };

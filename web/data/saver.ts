@@ -226,7 +226,14 @@ export class Saver {
   private run(errand: Errand): Promise<void> {
     const n = this.box.keep(this.project, errand).catch(() => -1);
     const done = new Promise<void>((resolve, reject) => {
-      this.waiting = [...this.waiting, { errand, n, done: (error) => (error === undefined ? resolve() : reject(error as Error)) }];
+      this.waiting = [
+        ...this.waiting,
+        {
+          errand,
+          n,
+          done: (error) => (error === undefined ? resolve() : reject(error instanceof Error ? error : new Error(String(error)))),
+        },
+      ];
     });
     this.change((bench) => withErrand(bench, errand));
     this.tell();

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { DistanceSchema, SizeSchema } from '../../length/index.js';
+import { DistanceSchema, SizeSchema, mm, sizeFrom } from '../../length/index.js';
 import { IdSchema } from '../../ids/index.js';
 
 const closed = { additionalProperties: false } as const;
@@ -46,7 +46,7 @@ export const LevelSchema = Type.Object(
     /** Plates over the seams of rails that are longer than their stock, on the inside of them. */
     splice: Type.Optional(Type.Object({ stock: IdSchema, long: SizeSchema }, closed)),
     /** Pieces from the rear rail to the front one, at most so far apart. */
-    cross: Type.Optional(Type.Object({ most: SizeSchema }, closed)),
+    cross: Type.Optional(Type.Object({ most: sizeFrom(mm(20)) }, closed)),
   },
   closed,
 );

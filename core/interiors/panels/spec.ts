@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { IdSchema } from '../../ids/index.js';
-import { DistanceSchema, SizeSchema } from '../../length/index.js';
+import { DistanceSchema, SizeSchema, mm, sizeFrom } from '../../length/index.js';
 import { FixSchema, type Piece } from '../../piece/index.js';
 
 const closed = { additionalProperties: false } as const;
@@ -17,7 +17,7 @@ export const PanelsSchema = Type.Object(
         /** What a loose shelf is short at each end. */
         looseEnd: DistanceSchema,
         /** Pin holes over and under those of a loose shelf, so that it can be moved: how far apart, and how many each way. */
-        rows: Type.Optional(Type.Object({ pitch: SizeSchema, each: Type.Integer({ minimum: 1, maximum: 20 }) }, closed)),
+        rows: Type.Optional(Type.Object({ pitch: sizeFrom(mm(5)), each: Type.Integer({ minimum: 1, maximum: 20 }) }, closed)),
         /** How far shelves stand back from the front. */
         setback: DistanceSchema,
       },
