@@ -231,7 +231,10 @@ export class Saver {
         {
           errand,
           n,
-          done: (error) => (error === undefined ? resolve() : reject(error instanceof Error ? error : new Error(String(error)))),
+          done: (error) =>
+            error === undefined
+              ? resolve()
+              : reject(error instanceof Error ? error : new Error('an edit could not be sent', { cause: error })),
         },
       ];
     });
