@@ -4,8 +4,8 @@ import { workshopFor } from '../core/project/index.js';
 import { solve } from '../core/solution/index.js';
 import { PRINT_SHED } from '../demo/print-shed.js';
 import { namedBy } from '../core/kinds/index.js';
-import { mutated } from './mutate.js';
-import { oneOf, randomOf } from './random.js';
+import { seeded } from '../core/cutting/index.js';
+import { mutated, oneOf } from './mutate.js';
 
 /** The shed with one of its pieces and what that names, so that a change hits it more often than not. */
 export function fileOfOne(id: string): ProjectFile {
@@ -82,7 +82,7 @@ const FILES = new Map(IDS.map((id) => [id, fileOfOne(id)]));
 
 /** A file of the shed changed at random; the same seed makes the same. */
 export function fileOf(seed: number): { readonly piece: string; readonly document: unknown } {
-  const random = randomOf(seed);
+  const random = seeded(seed);
   const piece = oneOf(IDS, random);
   return { piece, document: mutated(FILES.get(piece), random) };
 }

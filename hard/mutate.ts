@@ -1,4 +1,9 @@
-import { oneOf } from './random.js';
+/** One of some. @throws RangeError where there is none */
+export function oneOf<T>(all: readonly T[], random: () => number): T {
+  const item = all[Math.floor(random() * all.length)];
+  if (item === undefined) throw new RangeError('there is nothing to choose from');
+  return item;
+}
 
 type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
 

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { request as ask } from 'node:http';
-import { mutated } from './mutate.js';
-import { oneOf, randomOf } from './random.js';
+import { seeded } from '../core/cutting/index.js';
+import { mutated, oneOf } from './mutate.js';
 
 /** An endpoint as it is published. */
 interface Endpoint {
@@ -65,7 +65,7 @@ export interface Sent {
  * @param project the print shed, as the server gives it out
  */
 export function sentBy(seed: number, known: readonly Endpoint[], project: Readonly<Record<string, unknown>>): Sent {
-  const random = randomOf(seed);
+  const random = seeded(seed);
   const endpoint = oneOf(known, random);
   const kind = KINDS.find((k) => endpoint.path.includes(`/${k}`)) ?? 'things';
   const records = Object.entries((project[kind] ?? {}) as Readonly<Record<string, unknown>>);

@@ -2,6 +2,9 @@ import { Type, type Static } from '@sinclair/typebox';
 import { IdSchema } from '../ids/index.js';
 import { SizeSchema } from '../length/index.js';
 
+/** The version of this program, as package.json has it. */
+export const PROGRAM = '0.1.0';
+
 const closed = { additionalProperties: false } as const;
 
 /** What became of a part, as the tape found it: a fact that is added and never changed. */
@@ -17,6 +20,8 @@ export const MadePartSchema = Type.Object(
     thickness: SizeSchema,
     /** What was planned then. */
     planned: Type.Object({ length: SizeSchema, width: SizeSchema, thickness: SizeSchema }, closed),
+    /** The version of the program that worked those sizes out; left out in what was noted before it was kept. */
+    program: Type.Optional(Type.String({ minLength: 1, maxLength: 40 })),
     at: Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}(\\.\\d+)?Z$' }),
   },
   closed,

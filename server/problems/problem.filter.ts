@@ -1,7 +1,7 @@
 import { Catch, HttpException, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import type { Request, Response } from 'express';
 import type { Logger } from 'pino';
-import { ProblemException, diskFull, type Problem } from './problem.js';
+import { ProblemException, diskFull, tellProblem, type Problem } from './problem.js';
 
 /** Every message in a chain of errors, outermost first. */
 function messagesOf(error: unknown): string {
@@ -57,11 +57,7 @@ export class ProblemFilter implements ExceptionFilter {
     const http = host.switchToHttp();
     const problem = this.problemOf(error);
     if (problem.status >= 500) this.log.error({ err: error }, problem.detail);
-    http
-      .getResponse<Response>()
-      .status(problem.status)
-      .type('application/problem+json')
-      .send(JSON.stringify({ ...problem, instance: http.getRequest<Request>().originalUrl }));
+    tellProblem(http.getRequest<Request>(), http.getResponse<Response>(), problem);
   }
 
   private problemOf(error: unknown): Problem {

@@ -1,4 +1,5 @@
 import { HttpException } from '@nestjs/common';
+import type { Request, Response } from 'express';
 import type { Fault } from '../../core/formats/index.js';
 
 /** Problem details by RFC 9457, with the fields at fault. */
@@ -20,6 +21,14 @@ export class ProblemException extends HttpException {
   constructor(readonly problem: Problem) {
     super(problem, problem.status);
   }
+}
+
+/** Answers a request with what is wrong, as problem details. */
+export function tellProblem(req: Request, res: Response, problem: Problem): void {
+  res
+    .status(problem.status)
+    .type('application/problem+json')
+    .send(JSON.stringify({ ...problem, instance: req.originalUrl }));
 }
 
 const TYPE = 'urn:ruvok:problem:';

@@ -1,5 +1,6 @@
 import { isIP } from 'node:net';
 import type { NextFunction, Request, Response } from 'express';
+import { tellProblem } from './problem.js';
 
 /** The name in a host, without its port and the brackets of an address. */
 function nameOf(host: string): string | null {
@@ -34,9 +35,6 @@ export function ownPagesOnly(named: ReadonlySet<string>) {
     const isLink = req.method === 'GET' && req.headers['sec-fetch-mode'] === 'navigate';
     const why = strangeIn(isLink ? { host: req.headers.host } : req.headers, named);
     if (why === null) return next();
-    res
-      .status(403)
-      .type('application/problem+json')
-      .send(JSON.stringify({ type: 'about:blank', title: 'Not from here', status: 403, detail: why, instance: req.originalUrl }));
+    tellProblem(req, res, { type: 'about:blank', title: 'Not from here', status: 403, detail: why });
   };
 }

@@ -1,4 +1,5 @@
 import type { NextFunction, Request, Response } from 'express';
+import { tellProblem } from '../problems/problem.js';
 import type { ShopService } from './shop.service.js';
 
 const HERE: ReadonlySet<string> = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
@@ -37,11 +38,8 @@ export function gate(shop: ShopService) {
     if (isPhone && !isForDesk(req)) return next();
     if (!isPhone && req.method === 'GET' && !req.path.startsWith('/api')) return res.redirect(302, '/pair');
     const [status, detail] = isPhone
-      ? [403, 'Only the desk does this.']
-      : [401, 'This phone is not paired. Open /pair and give the code that stands on the page of the desk.'];
-    res
-      .status(status)
-      .type('application/problem+json')
-      .send(JSON.stringify({ type: 'about:blank', title: 'Not let in', status, detail, instance: req.originalUrl }));
+      ? ([403, 'Only the desk does this.'] as const)
+      : ([401, 'This phone is not paired. Open /pair and give the code that stands on the page of the desk.'] as const);
+    tellProblem(req, res, { type: 'about:blank', title: 'Not let in', status, detail });
   };
 }

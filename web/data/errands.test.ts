@@ -49,19 +49,22 @@ test('edits that waited when the page was closed are shown and sent by the next 
   const client = new QueryClient();
   client.setQueryData(benchKey('shop'), bench);
   const before = new Saver(client, 'shop', box('three'));
-  await before.ready;
   before.save('things', 'tin', thing({ count: 8 }), 'eight');
   before.save('people', 'ada', { name: 'Ada', height: mm(1720) }, 'taller');
   await before.settled();
   expect(await names('three', 'shop')).toEqual(['eight', 'taller']);
 
   save.mockClear();
-  save.mockImplementation((_, __, id, version, data) => Promise.resolve({ id, version: version + 1, data }));
+  const soon = () => new Promise((resolve) => setTimeout(resolve, 10));
+  save.mockImplementation(async (_, __, id, version, data) => {
+    await soon();
+    return { id, version: version + 1, data };
+  });
   const next = new QueryClient();
   const after = new Saver(next, 'shop', box('three'));
-  await after.ready;
   // As the server has it, with what waits over it.
-  const shown = after.over(bench);
+  jest.spyOn(api, 'workbench').mockResolvedValue(bench);
+  const shown = await after.look();
   await after.settled();
   expect([save.mock.calls.map((c) => [c[3], c[5]]), after.getWaiting()]).toEqual([
     [

@@ -3,7 +3,7 @@ import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-quer
 import { DEFAULT_STEP, PRECISIONS, fromUnits, type LengthUnit, type Precision } from '../../core/length/index.js';
 import type { Settings, Workshop } from '../../core/project/index.js';
 import { workshopFor } from '../../core/project/workshop.js';
-import { api, type Kind, type Records, type Workbench } from './api.js';
+import { type Kind, type Records, type Workbench } from './api.js';
 import { BrowserErrands, NOWHERE, type ErrandBox } from './errands.js';
 import { Saver, benchKey } from './saver.js';
 
@@ -100,10 +100,7 @@ export function ProjectProvider({
   const saver = useMemo(() => saverOf(client, id), [client, id]);
   const query = useQuery({
     queryKey: benchKey(id),
-    queryFn: async () => {
-      await saver.ready;
-      return saver.over(await api.workbench(id));
-    },
+    queryFn: () => saver.look(),
     staleTime: Infinity,
     refetchOnWindowFocus: () => saver.getWaiting() === 0 && saver.trouble === null && 'always',
     // What phones tick off, and other devices change.

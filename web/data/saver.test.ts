@@ -116,6 +116,28 @@ test('an edit of which the answer was lost is not sent over itself, and not aske
   expect([saver.trouble, tin()?.version, tin()?.data.count]).toEqual([null, 5, 5]);
 });
 
+test('what was read before an edit was taken is read again, so that it is not shown in its place', async () => {
+  let answer: (saved: { id: string; version: number; data: unknown }) => void = () => undefined;
+  save.mockImplementation(
+    (_, __, id, version, data) => new Promise((resolve) => (answer = () => resolve({ id, version: version + 1, data }))),
+  );
+  const { saver } = setUp();
+  const later = { ...bench, records: { ...bench.records, things: [{ id: 'tin', version: 5, data: thing({ count: 5 }) }] } };
+  const look = jest.spyOn(api, 'workbench');
+  look.mockImplementationOnce(async () => {
+    // The edit is made and taken while this answer, which knows nothing of it, is on its way.
+    saver.save('things', 'tin', thing({ count: 5 }), 'five');
+    await Promise.resolve();
+    answer({ id: 'tin', version: 5, data: null });
+    await saver.settled();
+    return bench;
+  });
+  look.mockImplementation(() => Promise.resolve(later));
+  const shown = await saver.look();
+  expect([shown.records.things[0]?.version, look.mock.calls.length]).toEqual([5, 2]);
+  look.mockRestore();
+});
+
 describe('an edit by another tab', () => {
   test('is never written over by one that was made before it was seen', async () => {
     keeping();

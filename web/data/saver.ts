@@ -65,6 +65,8 @@ export class Saver {
   private waiting: readonly Waiting[] = [];
   private running: Promise<void> = Promise.resolve();
   private isRunning = false;
+  /** How many errands are done. */
+  private done = 0;
   /** How often the server was away, one time after the other. */
   private away = 0;
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -74,7 +76,7 @@ export class Saver {
   /** The latest change that was made here. */
   private lastChange: number | null = null;
   /** Errands that were left by the page before are in the queue. */
-  readonly ready: Promise<void>;
+  private readonly ready: Promise<void>;
   trouble: Trouble | null = null;
   private notice: Notice | null = null;
 
@@ -121,9 +123,17 @@ export class Saver {
     return this.find(kind, id)?.data as Records[K] | undefined;
   }
 
-  /** A project as the server has it, with what waits shown in it. */
-  over(bench: Workbench): Workbench {
-    return this.waiting.reduce((now, { errand }) => withErrand(now, errand), bench);
+  /**
+   * A project as the server has it, with what waits shown in it. What was read before an edit was taken does not know of
+   * it, so that it is read again then.
+   */
+  async look(): Promise<Workbench> {
+    await this.ready;
+    for (;;) {
+      const before = this.done;
+      const bench = await api.workbench(this.project);
+      if (before === this.done) return this.waiting.reduce((now, { errand }) => withErrand(now, errand), bench);
+    }
   }
 
   /**
@@ -271,6 +281,7 @@ export class Saver {
         continue;
       }
       this.away = 0;
+      this.done += 1;
       this.end(next);
       this.onSaved();
     }

@@ -3,11 +3,12 @@ import { againstPlan, type AgainstPlan } from '../../../core/checks/index.js';
 import { formatLength, fromUnits, type Length } from '../../../core/length/index.js';
 import { couldBecome } from '../../../core/build/index.js';
 import { lettersText, rowsOf, type Part } from '../../../core/parts/index.js';
-import type { MadePart } from '../../../core/survey/index.js';
+import { PROGRAM, type MadePart } from '../../../core/survey/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { newId } from '../../data/defaults.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { ReworkView } from './rework-view.js';
+import { dayText } from '../../shared/clock.js';
 import { LengthField } from '../../shared/length-field.js';
 import { isUnlikely } from '../../shared/unlikely.js';
 import { Button, Faint, Fault, Grid, Row, Table } from '../../shared/ui.js';
@@ -37,7 +38,7 @@ function useNote() {
       const id = newId(`made ${part.letter}`, taken);
       taken.push(id);
       const planned = plannedOf(part);
-      return { id, data: { piece: pieceId, part: part.id, is, ...(sizes ?? planned), planned, at } };
+      return { id, data: { piece: pieceId, part: part.id, is, ...(sizes ?? planned), planned, program: PROGRAM, at } };
     });
     void saver.make(facts);
   };
@@ -70,6 +71,9 @@ function Measured({ part, made }: { part: Part; made: MadePart | undefined }) {
       </h3>
       <Faint>
         Planned {write(planned.length)} by {write(planned.width)}, {write(planned.thickness)} thick.
+        {made
+          ? ` Noted on ${dayText(made.at.slice(0, 10))}, when ${write(made.planned.length)} by ${write(made.planned.width)} was planned${made.program ? ` by version ${made.program}` : ''}.`
+          : ''}
       </Faint>
       <Grid $columns={3} style={{ margin: '8px 0' }}>
         {field('length', 'Length as cut')}
