@@ -1,8 +1,8 @@
 import type { Kind, Versioned } from './api.js';
 import type { Saver, Sent } from './saver.js';
 
-/** Records that are being made, by what they belong to: what is changed meanwhile waits for them. */
-const beingMade = new Map<string, Promise<string>>();
+/** Records that are being made, by what they belong to: what is changed meanwhile is changed in them. */
+const beingMade = new Map<string, string>();
 
 /** A record of which something has at most one, which is made when something is first decided about it. */
 export interface RecordOf<K extends Kind> {
@@ -23,12 +23,14 @@ export function changeRecordOf<K extends Kind>(saver: Saver, of: RecordOf<K>, da
   if (kept) return saver.save(kind, kept.id, data, label, now);
   const key = `${kind} ${owner}`;
   const making = beingMade.get(key);
-  if (making) return void making.then((made) => saver.save(kind, made, data, label, now));
-  const id = of.newId();
-  const made = saver.create(kind, id, now, of.made.slice(0, 150)).then(() => id);
-  beingMade.set(key, made);
-  void made
-    .then(() => saver.save(kind, id, data, label, now))
-    .catch((e: Error) => saver.say({ tone: 'refused', text: e.message }))
-    .finally(() => beingMade.delete(key));
+  const id = making ?? of.newId();
+  if (making === undefined) {
+    beingMade.set(key, id);
+    void saver
+      .create(kind, id, now, of.made.slice(0, 150))
+      .catch((e: Error) => saver.say({ tone: 'refused', text: e.message }))
+      .finally(() => beingMade.delete(key));
+  }
+  // Sent right behind it, so that it waits with it where the server is away.
+  saver.save(kind, id, data, label, now);
 }

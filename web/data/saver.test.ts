@@ -138,6 +138,29 @@ test('what was read before an edit was taken is read again, so that it is not sh
   look.mockRestore();
 });
 
+test('what is made while the server is away is shown, and is there for what is changed in it next', async () => {
+  const away = problem(0);
+  const create = jest.spyOn(api, 'create').mockRejectedValueOnce(away);
+  keeping();
+  const { client, saver } = setUp();
+  const adas = () => client.getQueryData<Workbench>(benchKey('shed'))?.records.people;
+  void saver.create('people', 'ben', { name: 'Ben', height: mm(1800) }, 'Added Ben');
+  saver.save('people', 'ben', { name: 'Ben', height: mm(1810) }, 'taller');
+  await saver.settled();
+  expect([saver.getWaiting(), adas()?.map((p) => p.data.height)]).toEqual([2, [mm(1700), mm(1810)]]);
+  create.mockImplementation((_, __, id, data) => Promise.resolve({ id, version: 1, data }));
+  saver.tryNow();
+  await saver.settled();
+  expect(save.mock.calls.map((c) => [c[2], c[3]])).toEqual([['ben', 1]]);
+  expect(adas()?.at(-1)).toMatchObject({ id: 'ben', version: 2, data: { height: mm(1810) } });
+  // One that is refused is taken away again.
+  create.mockRejectedValue(problem(400));
+  const looked = jest.spyOn(client, 'invalidateQueries');
+  await expect(saver.create('people', 'cas', { name: 'Cas', height: mm(1750) }, 'Added Cas')).rejects.toThrow('no');
+  expect(looked).toHaveBeenCalled();
+  create.mockRestore();
+});
+
 describe('an edit by another tab', () => {
   test('is never written over by one that was made before it was seen', async () => {
     keeping();

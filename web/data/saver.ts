@@ -50,6 +50,9 @@ const AWAY: ReadonlySet<number> = new Set([0, 429, 502, 503, 504]);
 /** How long it waits before it asks again: longer each time, ms. */
 const AGAIN = [1000, 2000, 4000, 8000, 15_000] as const;
 
+/** What is shown before the server has it, or changes what it has in ways that only it knows. */
+const SHOWN_AHEAD: ReadonlySet<Errand['does']> = new Set(['create', 'settings', 'undo', 'redo']);
+
 const isAway = (error: unknown): boolean => error instanceof ApiError && AWAY.has(error.problem.status);
 
 /** What of a stored record an edit sends. */
@@ -308,7 +311,8 @@ export class Saver {
       return;
     }
     this.dropped(waiting);
-    if (error !== undefined && (errand.does === 'settings' || errand.does === 'undo' || errand.does === 'redo')) void this.refresh();
+    // What was shown ahead of it is not so.
+    if (error !== undefined && SHOWN_AHEAD.has(errand.does)) void this.refresh();
     waiting.done(error);
   }
 
@@ -346,7 +350,9 @@ export class Saver {
         });
         this.lastChange = record.change ?? this.lastChange;
         this.own.set(`${kind}/${id}`, record.version);
-        this.change((bench) => withRecord(bench, kind, record));
+        // What was changed in it since it was made is on its way, and stays as it is shown.
+        const shown = this.find(kind, id);
+        this.change((bench) => withRecord(bench, kind, shown ? { ...record, data: shown.data } : record));
         return;
       }
       case 'remove': {

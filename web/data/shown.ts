@@ -26,6 +26,9 @@ export function withFact<T>(facts: readonly Versioned<T>[], added: Versioned<T>)
 /** A project as it looks with an edit that is on its way. What only the server can say is shown when it has said it. */
 export function withErrand(bench: Workbench, errand: Errand): Workbench {
   if (errand.does === 'settings') return { ...bench, project: errand.data };
+  // The letters of a piece are the server's to give.
+  if (errand.does === 'create' && errand.kind !== 'pieces')
+    return withRecord(bench, errand.kind, { id: errand.id, version: 1, data: errand.data });
   if (errand.does !== 'save') return bench;
   const { kind, id, data } = errand;
   const shown = (now: unknown) => (kind === 'pieces' ? { ...(now as Records['pieces']), piece: data } : data);
