@@ -105,6 +105,9 @@ test('from a solved piece to a finished log: steps, their settings, what is cut,
   await expect(page.getByText(/Line 1, Top: .* too long/)).toContainText('two thicknesses of Birch ply 18');
   await expect(page.getByRole('alert').filter({ hasText: 'Line 3, count' })).toBeVisible();
 
+  // And its place: as planned it cannot be stood up in the room.
+  await expect(page.getByRole('region', { name: 'Once it stands there' })).toContainText('cannot be tipped upright');
+
   // The log has it all; a photo is kept small, and something that is none is refused.
   await page.getByRole('link', { name: /Next: keep what it taught/ }).click();
   await expect(page.getByText('H was spoiled, and is cut anew')).toBeVisible();

@@ -3,6 +3,8 @@ import {
   dayAfter,
   hoursFrom,
   daysBetween,
+  daysOf,
+  movedSteps,
   nextDayOf,
   paceOf,
   planOf,
@@ -126,4 +128,23 @@ test.each([
 test('times are written as one says them', () => {
   expect([5, 60, 85, 0.2].map(timeText)).toEqual(['5 min', '1 h', '1 h 25 min', '1 min']);
   expect([90, 1440, 2880, 2160].map(waitText)).toEqual(['1 h 30 min', '1 day', '2 days', '1.5 days']);
+});
+
+test('a plan that begins a day late says which steps moved, and from which day to which', () => {
+  const steps = [step('saw', 120), step('glue', 120, ['saw']), step('paint', 60, ['glue'])];
+  const kept = daysOf(planOf(steps, hours), hours.from);
+  // An evening each: Monday, Tuesday, Wednesday.
+  expect(kept.map((k) => k.day)).toEqual(['2026-05-04', '2026-05-05', '2026-05-06']);
+  const late = planOf(steps, hours, DAY);
+  expect(movedSteps(kept, late, hours.from)).toEqual([
+    { step: 'saw', was: '2026-05-04', day: '2026-05-05' },
+    { step: 'glue', was: '2026-05-05', day: '2026-05-06' },
+    { step: 'paint', was: '2026-05-06', day: '2026-05-07' },
+  ]);
+  // What is done already is none of it, and what nobody kept has not moved.
+  expect(movedSteps(kept, planOf(steps.slice(1), hours), '2026-05-04').map((m) => [m.step, m.day])).toEqual([
+    ['glue', '2026-05-04'],
+    ['paint', '2026-05-05'],
+  ]);
+  expect(movedSteps([], late, hours.from)).toEqual([]);
 });

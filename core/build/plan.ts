@@ -143,6 +143,31 @@ function chainOf(steps: readonly Step[]): readonly string[] {
   return chain;
 }
 
+/** The day that each step is done on, by a plan whose first day is given. */
+export function daysOf({ ends }: Pick<Plan, 'ends'>, from: string): readonly { readonly step: string; readonly day: string }[] {
+  return [...ends].map(([step, { work }]) => ({ step, day: dayAfter(from, Math.floor((work - 1) / DAY)) }));
+}
+
+/** A step that is done on another day than was kept. */
+export interface MovedStep {
+  readonly step: string;
+  readonly was: string;
+  readonly day: string;
+}
+
+/** Steps that are done on other days than were kept, in the order of the plan. */
+export function movedSteps(
+  kept: readonly { readonly step: string; readonly day: string }[],
+  plan: Pick<Plan, 'ends'>,
+  from: string,
+): readonly MovedStep[] {
+  const was = new Map(kept.map((k) => [k.step, k.day]));
+  return daysOf(plan, from).flatMap(({ step, day }): MovedStep[] => {
+    const before = was.get(step);
+    return before === undefined || before === day ? [] : [{ step, was: before, day }];
+  });
+}
+
 /** What is done in the next stretch of work: its day, and the sessions in it. */
 export function nextDayOf({ sessions }: Plan): readonly Session[] {
   const first = sessions[0];

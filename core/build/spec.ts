@@ -46,6 +46,8 @@ export const BuildingSchema = Type.Object(
     hours: Type.Optional(HoursSchema),
     /** The day that it was planned to be ready on, when that was kept: what is later or sooner is told against it. */
     promised: Type.Optional(DaySchema),
+    /** The days that its steps were to be done on then. */
+    keptDays: Type.Optional(Type.Array(Type.Object({ step: StepKeySchema, day: DaySchema }, closed), { maxItems: 2000 })),
     /** Steps in the order that a person wants them; those that are not named keep theirs. */
     moved: Type.Array(StepKeySchema, { maxItems: 1000 }),
     /** Parts of a step that are done by themselves, after the rest of it. */

@@ -1,3 +1,4 @@
 export * from './list.js';
 export * from './causes.js';
 export * from './against.js';
+export * from './stands-there.js';

@@ -1,7 +1,7 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { TextArea, TextField } from 'react-aria-components';
 import styled from 'styled-components';
-import { againstList } from '../../../core/elsewhere/index.js';
+import { againstList, standsThere } from '../../../core/elsewhere/index.js';
 import { writeSentence } from '../../../core/figure/index.js';
 import { readCutList } from '../../../core/formats/cut-list-in.js';
 import { useSettledBench } from '../../bench/bench.js';
@@ -28,6 +28,32 @@ const Found = styled.ul`
 `;
 
 const EXAMPLE = 'Side, 2, 2091, 320, 18';
+
+/** Whether a piece of the plan's sizes does where it is to stand, and for whoever uses it. */
+function OnceThere() {
+  const { settled } = useSettledBench();
+  const precision = usePrecision();
+  const { checks, missing } = standsThere(settled);
+  const unsaid = { place: 'which place it is for', person: 'who uses it' } as const;
+  return (
+    <section aria-label="Once it stands there">
+      <h3 style={{ marginTop: 18 }}>Once it stands there</h3>
+      <Found>
+        {checks.map((c) => (
+          <li key={c.id}>
+            <Row style={{ alignItems: 'flex-start', flexWrap: 'nowrap' }}>
+              <StateMark state={c.state} />
+              <span>{writeSentence(c.sentence, precision)}</span>
+            </Row>
+          </li>
+        ))}
+      </Found>
+      {missing.length > 0 ? (
+        <Faint>Not held against everything: say at Measure {missing.map((m) => unsaid[m]).join(' and ')}.</Faint>
+      ) : null}
+    </section>
+  );
+}
 
 /** A cut list that was found or bought, held against this piece: what does not add up, and what it would do. */
 export function ElsewhereView() {
@@ -95,6 +121,7 @@ export function ElsewhereView() {
           </Found>
         </section>
       ) : null}
+      <OnceThere />
     </>
   );
 }

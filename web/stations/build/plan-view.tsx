@@ -5,7 +5,9 @@ import {
   NoHours,
   dayAfter,
   daysBetween,
+  daysOf,
   hoursNow,
+  movedSteps,
   nextDayOf,
   planLeft,
   timeText,
@@ -50,6 +52,9 @@ function laterText(kept: string, now: string): string {
   return `${days} ${by > 0 ? 'later' : 'sooner'} than ${dayText(kept)}, which was kept.`;
 }
 
+/** So many steps that moved are named. */
+const MOVED = 6;
+
 /** When each step is done in the hours there are, what to do next, and when it is ready. */
 export function PlanView() {
   const { building, steps, change } = useBuilding();
@@ -61,6 +66,7 @@ export function PlanView() {
   const dayOf = (minute: number) => dayAfter(hours.from, Math.floor(minute / DAY));
   const clock = (minute: number) => clockText(minute % DAY === 0 && minute > 0 ? DAY : minute % DAY);
   const next = nextDayOf(plan);
+  const moved = movedSteps(building.keptDays ?? [], plan, hours.from).filter((m) => known.has(m.step));
   const days = [...new Set(plan.sessions.map((s) => dayOf(s.from)))];
   const chain = plan.chain.flatMap((id) => known.get(id) ?? []);
   const waits = chain.reduce((sum, s) => sum + (s.wait?.minutes ?? 0), 0);
@@ -88,12 +94,27 @@ export function PlanView() {
           {building.promised ? <span>{laterText(building.promised, dayOf(plan.done))}</span> : null}
           <Button
             data-screen-only
-            onPress={() => change({ promised: dayOf(plan.done as number) }, `Ready on ${dayText(dayOf(plan.done as number))}`)}
+            onPress={() =>
+              change(
+                { promised: dayOf(plan.done as number), keptDays: [...daysOf(plan, hours.from)] },
+                `Ready on ${dayText(dayOf(plan.done as number))}`,
+              )
+            }
           >
             {building.promised ? 'Keep this day instead' : 'Keep this day'}
           </Button>
         </Row>
       )}
+      {moved.length > 0 ? (
+        <ul aria-label="What moved since" style={{ marginTop: 8 }}>
+          {moved.slice(0, MOVED).map((m) => (
+            <li key={m.step}>
+              {known.get(m.step)?.title}: {dayText(m.day)}, was {dayText(m.was)}
+            </li>
+          ))}
+          {moved.length > MOVED ? <li>and {moved.length - MOVED} more steps</li> : null}
+        </ul>
+      ) : null}
       <h3 style={{ marginTop: 14 }}>Next, on {dayText(dayOf(next[0]?.from ?? 0))}</h3>
       <ul>
         {next.map((s) => (

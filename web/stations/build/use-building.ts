@@ -21,7 +21,7 @@ const known = new WeakMap<Solution, { readonly by: string; readonly steps: reado
 
 function knownSteps(solution: Solution, building: Building, pace: OwnPace): readonly Step[] {
   // What is done, and when there is time for the rest, changes no step.
-  const by = JSON.stringify([{ ...building, done: [], hours: null, promised: null }, pace]);
+  const by = JSON.stringify([{ ...building, done: [], hours: null, promised: null, keptDays: null }, pace]);
   const before = known.get(solution);
   if (before?.by === by) return before.steps;
   const steps = stepsFor(solution, building, pace);
