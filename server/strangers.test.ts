@@ -8,7 +8,7 @@ import { startApp, type TestApp } from './test/app.js';
 let shed: TestApp;
 beforeAll(async () => {
   shed = await startApp();
-});
+}, 60_000);
 afterAll(() => shed.close());
 
 const thing = { name: 'Tin', kind: 'block', count: 1 };
