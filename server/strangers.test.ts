@@ -1,6 +1,5 @@
 import request from 'supertest';
-import { faultOfAnswer, sentBy, type Answered } from '../hard/requests.js';
-import { endpoints } from '../hard/requests.js';
+import { endpoints, faultOfAnswer, sentBy, type Answered } from '../hard/requests.js';
 import { PRINT_SHED } from '../demo/print-shed.js';
 import { strangeIn } from './problems/same-place.js';
 import { startApp, type TestApp } from './test/app.js';

@@ -3,8 +3,11 @@ import type { Project } from '../../core/project/index.js';
 import type { BuiltReading, MadePart } from '../../core/survey/index.js';
 import type { Kind } from './api.js';
 
-/** Which change is walked: the one of that number, the last one made here, or whichever comes next. */
-export type Change = number | 'last' | null;
+/** Which change is meant by an undo or redo, as it was shown, and when that was known; null for whichever comes next. */
+export interface Meant {
+  readonly change: number | null;
+  readonly asOf: number;
+}
 
 /** One thing that the server has to be told; kept until it has answered. */
 export type Errand =
@@ -23,7 +26,7 @@ export type Errand =
   | { readonly does: 'read'; readonly id: string; readonly data: BuiltReading }
   | { readonly does: 'make'; readonly facts: readonly { readonly id: string; readonly data: MadePart }[] }
   | { readonly does: 'settings'; readonly base: number; readonly seen: Project; readonly data: Project }
-  | { readonly does: 'undo' | 'redo'; readonly scope: readonly string[]; readonly change: Change };
+  | { readonly does: 'undo' | 'redo'; readonly scope: readonly string[]; readonly meant: Meant | null };
 
 /** What an errand is called where it waits. */
 export function errandName(errand: Errand): string {

@@ -1,9 +1,7 @@
-import { useEffect, useMemo } from 'react';
+import { useCallback, useEffect, useMemo } from 'react';
 import { useQuery } from '@tanstack/react-query';
-import { api, type HistoryAnswer } from './api.js';
-import type { Change } from './errands.js';
+import { api } from './api.js';
 import { useProject, useSaverState } from './project.js';
-import type { Saver } from './saver.js';
 
 /** The field in which something is typed that is not an edit yet: there Ctrl+Z takes back the typing. */
 class Typing {
@@ -24,13 +22,6 @@ class Typing {
   }
 }
 
-/** The change that is shown as the next one; with edits on their way it is the last of those, and not known yet. */
-function shown(saver: Saver, next: HistoryAnswer | undefined, direction: 'undo' | 'redo'): Change {
-  if (saver.getWaiting() > 0) return direction === 'undo' ? 'last' : null;
-  if (!next) return null;
-  return direction === 'undo' ? next.undoChange : next.redoChange;
-}
-
 /** Undo and redo over some records, `kind/id` or a whole `kind` each, kept on the server so that they outlive a reload. */
 export function useHistory(scope: readonly string[]) {
   const { id, bench, saver } = useProject();
@@ -47,6 +38,9 @@ export function useHistory(scope: readonly string[]) {
     placeholderData: (before) => before,
   });
   const next = query.data;
+  const asOf = query.dataUpdatedAt;
+  // The change that is shown as the next one, and since when that is known.
+  const meant = useCallback((direction: 'undo' | 'redo') => ({ change: next?.[`${direction}Change`] ?? null, asOf }), [next, asOf]);
   useEffect(() => {
     const typing = new Typing();
     const onKey = (event: KeyboardEvent) => {
@@ -56,7 +50,7 @@ export function useHistory(scope: readonly string[]) {
       if (key !== 'z' && key !== 'y') return;
       event.preventDefault();
       const direction = key === 'y' || event.shiftKey ? 'redo' : 'undo';
-      void saver.walk(direction, scope, shown(saver, next, direction));
+      void saver.walk(direction, scope, meant(direction));
     };
     const onInput = (event: Event) => typing.at(event.target);
     const onLeave = () => typing.end();
@@ -68,13 +62,13 @@ export function useHistory(scope: readonly string[]) {
       window.removeEventListener('input', onInput, true);
       window.removeEventListener('focusin', onLeave, true);
     };
-  }, [saver, scope, next]);
+  }, [saver, scope, meant]);
   return useMemo(
     () => ({
-      undo: () => void saver.walk('undo', scope, shown(saver, next, 'undo')),
-      redo: () => void saver.walk('redo', scope, shown(saver, next, 'redo')),
+      undo: () => void saver.walk('undo', scope, meant('undo')),
+      redo: () => void saver.walk('redo', scope, meant('redo')),
       next: next ?? { undo: null, redo: null },
     }),
-    [saver, scope, next],
+    [saver, scope, next, meant],
   );
 }

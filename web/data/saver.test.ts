@@ -199,10 +199,31 @@ describe('an edit by another tab', () => {
     save.mockImplementation((_, __, id, version, data) => Promise.resolve({ id, version: version + 1, data, change: 40 }));
     const undo = jest.spyOn(api, 'undo').mockResolvedValue({ undo: null, redo: null, undoChange: null, redoChange: null });
     const { saver } = setUp();
+    const shown = { change: 12, asOf: Date.now() - 1000 };
     saver.save('things', 'tin', thing({ count: 5 }), 'five');
-    void saver.walk('undo', ['things/tin'], 'last');
+    // Pressed while the edit is on its way, and what is shown is still the one before it.
+    void saver.walk('undo', ['things/tin'], shown);
     await saver.settled();
     expect(undo.mock.calls.map((c) => c[2])).toEqual([40]);
+  });
+
+  test('is stepped over by none of several undos in a row, each of which takes back one', async () => {
+    const undo = jest.spyOn(api, 'undo');
+    undo.mockClear();
+    const before = new Map<number | null, number | null>([
+      [40, 39],
+      [39, 38],
+      [38, null],
+    ]);
+    undo.mockImplementation((_, __, change) =>
+      Promise.resolve({ undo: null, redo: null, undoChange: before.get(change) ?? null, redoChange: change }),
+    );
+    const { saver } = setUp();
+    const shown = { change: 40, asOf: Date.now() - 1000 };
+    for (let i = 0; i < 4; i += 1) void saver.walk('undo', ['things'], shown);
+    await saver.settled();
+    // The fourth has nothing to take back.
+    expect(undo.mock.calls.map((c) => c[2])).toEqual([40, 39, 38]);
   });
 });
 

@@ -3,7 +3,7 @@ import { nameOfRecord } from '../../core/project/record-name.js';
 import type { Piece } from '../../core/piece/index.js';
 import type { BuiltReading, MadePart } from '../../core/survey/index.js';
 import { ApiError, api, type Kind, type Records, type Versioned, type Workbench } from './api.js';
-import { errandName, NOWHERE, type Change, type Errand, type ErrandBox } from './errands.js';
+import { errandName, NOWHERE, type Errand, type ErrandBox, type Meant } from './errands.js';
 import { rebase } from './rebase.js';
 import { sameData } from './same.js';
 import { withErrand, withFact, withRecord, withUpdated } from './shown.js';
@@ -44,6 +44,14 @@ interface Waiting {
   readonly done: (error?: unknown) => void;
 }
 
+/** What a walk would meet next, in one scope or, after an edit, in any that it is in. */
+interface Next {
+  readonly at: number;
+  readonly scope: string | null;
+  readonly undo: number | null;
+  readonly redo: number | null;
+}
+
 /** Answers that say nothing of the errand: the server is away, busy or starting. It is asked again. */
 const AWAY: ReadonlySet<number> = new Set([0, 429, 502, 503, 504]);
 
@@ -76,8 +84,8 @@ export class Saver {
   private readonly listeners = new Set<Listener>();
   /** The versions that records have by what was saved here. */
   private readonly own = new Map<string, number>();
-  /** The latest change that was made here. */
-  private lastChange: number | null = null;
+  /** What could be taken back and done again next, by what was done here last. */
+  private next: Next | null = null;
   /** Errands that were left by the page before are in the queue. */
   private readonly ready: Promise<void>;
   trouble: Trouble | null = null;
@@ -184,10 +192,10 @@ export class Saver {
 
   /**
    * Takes back or does again the latest change in a scope, after everything that waits was sent.
-   * @param change which one that is, as it is shown; nothing is done where another has come in between
+   * @param meant which one that is, as it is shown; nothing is done where another has come in between
    */
-  walk(direction: 'undo' | 'redo', scope: readonly string[], change: Change = null): Promise<void> {
-    return this.telling({ does: direction, scope, change });
+  walk(direction: 'undo' | 'redo', scope: readonly string[], meant: Meant | null = null): Promise<void> {
+    return this.telling({ does: direction, scope, meant });
   }
 
   /** Sends what waits now and not later. */
@@ -336,7 +344,7 @@ export class Saver {
           sameData(sentOf(kind, current.data), errand.data),
         );
         this.own.set(key, saved.version);
-        this.lastChange = saved.change ?? this.lastChange;
+        this.edited(saved.change);
         const last = this.waiting.length === 1;
         this.show(kind, id, (record) => ({ ...record, version: saved.version, data: last ? (saved.data as never) : record.data }));
         return;
@@ -348,7 +356,7 @@ export class Saver {
           if (there && sameData(sentOf(kind, there.data), data)) return there;
           throw error;
         });
-        this.lastChange = record.change ?? this.lastChange;
+        this.edited(record.change);
         this.own.set(`${kind}/${id}`, record.version);
         // What was changed in it since it was made is on its way, and stays as it is shown.
         const shown = this.find(kind, id);
@@ -389,12 +397,27 @@ export class Saver {
       }
       case 'undo':
       case 'redo': {
-        const change = errand.change === 'last' ? this.lastChange : errand.change;
-        await api[errand.does](this.project, errand.scope, change);
+        const change = this.changeFor(errand.does, errand.scope, errand.meant);
+        if (change === undefined) return;
+        const { undoChange, redoChange } = await api[errand.does](this.project, errand.scope, change);
+        this.next = { at: Date.now(), scope: errand.scope.join(' '), undo: undoChange, redo: redoChange };
         this.notice = null;
         await this.refresh();
       }
     }
+  }
+
+  /** An edit was taken: it is what is taken back next, and nothing is done again. */
+  private edited(change: number | undefined): void {
+    if (change !== undefined) this.next = { at: Date.now(), scope: null, undo: change, redo: null };
+  }
+
+  /** The change that a walk names: as it was shown, or by what was done here since. @returns undefined where there is none */
+  private changeFor(direction: 'undo' | 'redo', scope: readonly string[], meant: Meant | null): number | null | undefined {
+    if (meant === null) return null;
+    const { next } = this;
+    const isNewer = next !== null && next.at >= meant.asOf && (next.scope === null || next.scope === scope.join(' '));
+    return isNewer ? (next[direction] ?? undefined) : meant.change;
   }
 
   /** A fact that is added; one that is there already with the same in it was taken before. */
