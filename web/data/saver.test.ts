@@ -275,3 +275,18 @@ test('two edits of one record made on the same view both arrive', async () => {
   await saver.settled();
   expect(save.mock.calls.at(-1)?.[4]).toEqual({ ...seen, count: 7, mass: 3 });
 });
+
+test('what is added by whoever waited for the last errand is done too', async () => {
+  keeping();
+  jest.spyOn(api, 'create').mockImplementation((_, __, id, data) => Promise.resolve({ id, version: 1, data }));
+  const { saver } = setUp();
+  const added = ['a', 'b', 'c'];
+  for (const id of added) await saver.create('people', id, { name: id, height: mm(1700) }, 'Added');
+  let taken = false;
+  void saver.create('people', 'd', { name: 'd', height: mm(1700) }, 'Added').then(() => {
+    saver.save('people', 'd', { name: 'd', height: mm(1710) }, 'taller');
+    taken = true;
+  });
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  expect([taken, saver.getWaiting()]).toEqual([true, 0]);
+});

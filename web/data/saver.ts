@@ -269,33 +269,39 @@ export class Saver {
     if (this.isRunning) return this.running;
     this.isRunning = true;
     clearTimeout(this.timer);
-    this.running = this.doAll().finally(() => {
-      this.isRunning = false;
-      this.tell();
-    });
+    this.running = this.doAll().finally(() => this.tell());
     return this.running;
   }
 
   private async doAll(): Promise<void> {
-    for (let next = this.waiting[0]; next; next = this.waiting[0]) {
-      try {
-        if (this.joinsTrouble(next)) continue;
-        await this.do(next.errand);
-      } catch (error) {
-        if (isAway(error)) {
-          this.timer = setTimeout(() => void this.flush(), AGAIN[Math.min(this.away, AGAIN.length - 1)]);
-          this.away += 1;
-          return;
-        }
-        this.away = 0;
-        this.end(next, error);
-        continue;
+    try {
+      for (let next = this.waiting[0]; next; next = this.waiting[0]) if (!(await this.doNext(next))) return;
+    } finally {
+      // Here and not once this is waited for: what is added by whoever waited for the last errand begins anew.
+      this.isRunning = false;
+    }
+  }
+
+  /** @returns whether the next one can be done */
+  private async doNext(next: Waiting): Promise<boolean> {
+    if (this.joinsTrouble(next)) return true;
+    try {
+      await this.do(next.errand);
+    } catch (error) {
+      if (isAway(error)) {
+        this.timer = setTimeout(() => void this.flush(), AGAIN[Math.min(this.away, AGAIN.length - 1)]);
+        this.away += 1;
+        return false;
       }
       this.away = 0;
-      this.done += 1;
-      this.end(next);
-      this.onSaved();
+      this.end(next, error);
+      return true;
     }
+    this.away = 0;
+    this.done += 1;
+    this.end(next);
+    this.onSaved();
+    return true;
   }
 
   /** A later edit of a record in trouble stands on that: it joins it, so that nothing typed is lost. */

@@ -66,7 +66,8 @@ function NewEntry() {
     setWrong('');
     try {
       const photo = is === 'photo' && file ? await keep(file) : undefined;
-      await add({
+      // It is in the log at once, and waits there where the server is away.
+      void add({
         day,
         is,
         text: text.trim(),
