@@ -3,10 +3,12 @@ import { nameOfRecord } from '../../core/project/record-name.js';
 import type { Piece } from '../../core/piece/index.js';
 import type { BuiltReading, MadePart } from '../../core/survey/index.js';
 import { ApiError, api, type Kind, type Records, type Versioned, type Workbench } from './api.js';
-import { errandName, NOWHERE, type Errand, type ErrandBox, type Meant } from './errands.js';
+import { ErrandQueue, type Waiting } from './errand-queue.js';
+import { NOWHERE, type Errand, type ErrandBox, type Meant } from './errands.js';
 import { rebase } from './rebase.js';
 import { sameData } from './same.js';
 import { withErrand, withFact, withRecord, withUpdated } from './shown.js';
+import { addedOrThere, goneOrNotThere, madeOrThere, savedOrThere, sentOf } from './taken.js';
 
 /** What is sent for a record of each kind; of a piece only the piece, its letters are the server's. */
 export type Sent<K extends Kind> = K extends 'pieces' ? Piece : Records[K];
@@ -37,13 +39,6 @@ export const benchKey = (project: string) => [...EVERY_BENCH, project] as const;
 
 type Listener = () => void;
 
-/** An errand that waits to be done. */
-interface Waiting {
-  readonly errand: Errand;
-  readonly n: Promise<number>;
-  readonly done: (error?: unknown) => void;
-}
-
 /** What a walk would meet next, in one scope or, after an edit, in any that it is in. */
 interface Next {
   readonly at: number;
@@ -52,19 +47,8 @@ interface Next {
   readonly redo: number | null;
 }
 
-/** Answers that say nothing of the errand: the server is away, busy or starting. It is asked again. */
-const AWAY: ReadonlySet<number> = new Set([0, 429, 502, 503, 504]);
-
-/** How long it waits before it asks again: longer each time, ms. */
-const AGAIN = [1000, 2000, 4000, 8000, 15_000] as const;
-
 /** What is shown before the server has it, or changes what it has in ways that only it knows. */
 const SHOWN_AHEAD: ReadonlySet<Errand['does']> = new Set(['create', 'settings', 'undo', 'redo']);
-
-const isAway = (error: unknown): boolean => error instanceof ApiError && AWAY.has(error.problem.status);
-
-/** What of a stored record an edit sends. */
-const sentOf = (kind: Kind, data: unknown): unknown => (kind === 'pieces' ? (data as Records['pieces']).piece : data);
 
 /**
  * Tells the server of the edits of one project, one after another, while the page shows them at once. Each is kept in the
@@ -73,14 +57,7 @@ const sentOf = (kind: Kind, data: unknown): unknown => (kind === 'pieces' ? (dat
  * as a trouble until the person chooses.
  */
 export class Saver {
-  private waiting: readonly Waiting[] = [];
-  private running: Promise<void> = Promise.resolve();
-  private isRunning = false;
-  /** How many errands are done. */
-  private done = 0;
-  /** How often the server was away, one time after the other. */
-  private away = 0;
-  private timer: ReturnType<typeof setTimeout> | undefined;
+  private readonly queue: ErrandQueue;
   private readonly listeners = new Set<Listener>();
   /** The versions that records have by what was saved here. */
   private readonly own = new Map<string, number>();
@@ -91,13 +68,20 @@ export class Saver {
   trouble: Trouble | null = null;
   private notice: Notice | null = null;
 
+  /** @param saved told when something was saved, so that other pages look */
   constructor(
     private readonly client: QueryClient,
     private readonly project: string,
-    private readonly box: ErrandBox = NOWHERE,
-    /** Told when something was saved, so that other pages look. */
-    private readonly onSaved: () => void = () => undefined,
+    box: ErrandBox = NOWHERE,
+    saved: () => void = () => undefined,
   ) {
+    this.queue = new ErrandQueue(project, box, {
+      do: (errand) => this.do(errand),
+      joins: (waiting) => this.joinsTrouble(waiting),
+      keeps: (waiting, error) => this.keepsAsTrouble(waiting, error),
+      changed: () => this.tell(),
+      saved,
+    });
     this.ready = this.takeUp();
   }
 
@@ -108,15 +92,15 @@ export class Saver {
 
   getTrouble = () => this.trouble;
 
-  getWaiting = () => this.waiting.length;
+  getWaiting = () => this.queue.count;
 
   getNotice = () => this.notice;
 
   /** Whether what waits does so because the server is away. */
-  getAway = () => this.away > 0;
+  getAway = () => this.queue.isAway;
 
   /** What waits, by its name, in order. */
-  names = (): readonly string[] => this.waiting.map((w) => errandName(w.errand));
+  names = (): readonly string[] => this.queue.names;
 
   /** Tells something in place of what was told before; null takes it away. */
   say(notice: Notice | null): void {
@@ -126,7 +110,7 @@ export class Saver {
 
   /** Resolves when everything that was sent so far is settled, or the server is away. */
   settled(): Promise<void> {
-    return this.running;
+    return this.queue.settled();
   }
 
   /** A record as the page has it now: edits that are on their way are in it, though a form may not have been drawn anew since. */
@@ -141,9 +125,9 @@ export class Saver {
   async look(): Promise<Workbench> {
     await this.ready;
     for (;;) {
-      const before = this.done;
+      const before = this.queue.done;
       const bench = await api.workbench(this.project);
-      if (before === this.done) return this.waiting.reduce((now, { errand }) => withErrand(now, errand), bench);
+      if (before === this.queue.done) return this.queue.errands.reduce(withErrand, bench);
     }
   }
 
@@ -200,8 +184,7 @@ export class Saver {
 
   /** Sends what waits now and not later. */
   tryNow(): void {
-    clearTimeout(this.timer);
-    void this.flush();
+    void this.queue.flush();
   }
 
   /** Work whose refusal is told at the foot of the page. */
@@ -217,7 +200,7 @@ export class Saver {
     const { trouble } = this;
     if (!trouble) return;
     this.trouble = null;
-    trouble.kept.forEach((w) => this.dropped(w));
+    trouble.kept.forEach((w) => this.queue.drop(w));
     const { kind, id, label, seen, yours } = trouble;
     const current = trouble.error.problem.current;
     if (current) this.show(kind, id, (record) => ({ ...record, version: current.version, data: current.data as never }));
@@ -231,112 +214,37 @@ export class Saver {
 
   /** Takes up what the page before left, and sends it. */
   private async takeUp(): Promise<void> {
-    const left = await this.box.left(this.project).catch(() => []);
-    if (left.length === 0) return;
-    const before = left.map(({ n, errand }): Waiting => ({ errand, n: Promise.resolve(n), done: (error) => this.toldLater(error) }));
-    this.waiting = [...before, ...this.waiting];
-    this.tell();
-    void this.flush().then(() => this.refresh());
+    const refused = (error: unknown) => {
+      if (error instanceof ApiError) this.say({ text: error.message, tone: 'refused' });
+    };
+    if (await this.queue.takeUp(refused)) void this.queue.flush().then(() => this.refresh());
   }
 
-  private toldLater(error: unknown): void {
-    if (error instanceof ApiError) this.say({ text: error.message, tone: 'refused' });
-  }
-
-  /** Keeps an errand, shows it, and does it after those before it. */
+  /** Shows an errand, and does it after those before it. */
   private run(errand: Errand): Promise<void> {
-    const n = this.box.keep(this.project, errand).catch(() => -1);
-    const done = new Promise<void>((resolve, reject) => {
-      this.waiting = [
-        ...this.waiting,
-        {
-          errand,
-          n,
-          done: (error) =>
-            error === undefined
-              ? resolve()
-              : reject(error instanceof Error ? error : new Error('an edit could not be sent', { cause: error })),
-        },
-      ];
-    });
     this.change((bench) => withErrand(bench, errand));
-    this.tell();
-    void this.flush();
+    const done = this.queue.run(errand);
+    // What was shown ahead of it is not so where it is refused.
+    if (SHOWN_AHEAD.has(errand.does)) done.catch(() => void this.refresh());
     return done;
   }
 
-  private flush(): Promise<void> {
-    if (this.isRunning) return this.running;
-    this.isRunning = true;
-    clearTimeout(this.timer);
-    this.running = this.doAll().finally(() => this.tell());
-    return this.running;
-  }
-
-  private async doAll(): Promise<void> {
-    try {
-      for (let next = this.waiting[0]; next; next = this.waiting[0]) if (!(await this.doNext(next))) return;
-    } finally {
-      // Here and not once this is waited for: what is added by whoever waited for the last errand begins anew.
-      this.isRunning = false;
-    }
-  }
-
-  /** @returns whether the next one can be done */
-  private async doNext(next: Waiting): Promise<boolean> {
-    if (this.joinsTrouble(next)) return true;
-    try {
-      await this.do(next.errand);
-    } catch (error) {
-      if (isAway(error)) {
-        this.timer = setTimeout(() => void this.flush(), AGAIN[Math.min(this.away, AGAIN.length - 1)]);
-        this.away += 1;
-        return false;
-      }
-      this.away = 0;
-      this.end(next, error);
-      return true;
-    }
-    this.away = 0;
-    this.done += 1;
-    this.end(next);
-    this.onSaved();
-    return true;
-  }
-
   /** A later edit of a record in trouble stands on that: it joins it, so that nothing typed is lost. */
-  private joinsTrouble(next: Waiting): boolean {
-    const { errand } = next;
+  private joinsTrouble(waiting: Waiting): boolean {
+    const { errand } = waiting;
     const { trouble } = this;
     if (!trouble || errand.does !== 'save' || errand.kind !== trouble.kind || errand.id !== trouble.id) return false;
-    this.trouble = { ...trouble, yours: errand.data, label: errand.label, kept: [...trouble.kept, next] };
-    this.leave(next);
-    next.done();
+    this.trouble = { ...trouble, yours: errand.data, label: errand.label, kept: [...trouble.kept, waiting] };
     return true;
   }
 
-  private end(waiting: Waiting, error?: unknown): void {
+  private keepsAsTrouble(waiting: Waiting, error: unknown): boolean {
     const { errand } = waiting;
-    this.leave(waiting);
-    if (errand.does === 'save' && error instanceof ApiError) {
-      const { kind, id, label, seen, data } = errand;
-      this.trouble = { kind, id, label, seen, yours: data, error, kept: [waiting] };
-      waiting.done();
-      return;
-    }
-    this.dropped(waiting);
-    // What was shown ahead of it is not so.
-    if (error !== undefined && SHOWN_AHEAD.has(errand.does)) void this.refresh();
-    waiting.done(error);
-  }
-
-  private leave(waiting: Waiting): void {
-    this.waiting = this.waiting.filter((w) => w !== waiting);
+    if (errand.does !== 'save' || !(error instanceof ApiError)) return false;
+    const { kind, id, label, seen, data } = errand;
+    this.trouble = { kind, id, label, seen, yours: data, error, kept: [waiting] };
     this.tell();
-  }
-
-  private dropped({ n }: Waiting): void {
-    void n.then((at) => (at >= 0 ? this.box.drop(at) : undefined)).catch(() => undefined);
+    return true;
   }
 
   /** Does one errand. What the server has taken before, though its answer was lost, counts as done. */
@@ -346,22 +254,17 @@ export class Saver {
         const { kind, id } = errand;
         const key = `${kind}/${id}`;
         const version = Math.max(errand.base, this.own.get(key) ?? 0);
-        const saved = await taken(api.save(this.project, kind, id, version, errand.data, errand.label), (current) =>
-          sameData(sentOf(kind, current.data), errand.data),
-        );
+        const saving = api.save(this.project, kind, id, version, errand.data, errand.label);
+        const saved = await savedOrThere(saving, (data) => sameData(sentOf(kind, data), errand.data));
         this.own.set(key, saved.version);
         this.edited(saved.change);
-        const last = this.waiting.length === 1;
+        const last = this.queue.count === 1;
         this.show(kind, id, (record) => ({ ...record, version: saved.version, data: last ? (saved.data as never) : record.data }));
         return;
       }
       case 'create': {
         const { kind, id, data, label } = errand;
-        const record = await api.create(this.project, kind, id, data, label).catch(async (error: unknown) => {
-          const there = isTaken(error) ? await api.one(this.project, kind, id) : null;
-          if (there && sameData(sentOf(kind, there.data), data)) return there;
-          throw error;
-        });
+        const record = await madeOrThere(this.project, kind, id, data, label);
         this.edited(record.change);
         this.own.set(`${kind}/${id}`, record.version);
         // What was changed in it since it was made is on its way, and stays as it is shown.
@@ -372,23 +275,23 @@ export class Saver {
       case 'remove': {
         const { kind, id, base, name } = errand;
         const version = Math.max(base, this.own.get(`${kind}/${id}`) ?? 0);
-        await api.remove(this.project, kind, id, version).catch((error: unknown) => {
-          if (!(error instanceof ApiError && error.problem.status === 404)) throw error;
-        });
+        await goneOrNotThere(this.project, kind, id, version);
         this.own.delete(`${kind}/${id}`);
         this.change((bench) => ({ ...bench, records: { ...bench.records, [kind]: bench.records[kind].filter((r) => r.id !== id) } }));
         this.notice = { text: `Took out ${name}.`, tone: 'done', undo: [`${kind}/${id}`] };
         return;
       }
       case 'read': {
-        const added = await this.fact(() => api.read(this.project, errand.id, errand.data), 'readings', errand.id, errand.data);
+        const { id, data } = errand;
+        const added = await addedOrThere(this.project, 'readings', id, data, api.read(this.project, id, data));
         this.change((bench) => ({ ...bench, readings: withFact(bench.readings, added) }));
         return;
       }
       case 'make': {
         const added: Versioned<MadePart>[] = [];
         try {
-          for (const { id, data } of errand.facts) added.push(await this.fact(() => api.make(this.project, id, data), 'made', id, data));
+          for (const { id, data } of errand.facts)
+            added.push(await addedOrThere(this.project, 'made', id, data, api.make(this.project, id, data)));
         } finally {
           this.change((bench) => ({ ...bench, made: added.reduce(withFact, bench.made) }));
         }
@@ -396,7 +299,7 @@ export class Saver {
       }
       case 'settings': {
         const version = Math.max(errand.base, this.own.get('project') ?? 0);
-        const saved = await taken(api.saveProject(this.project, version, errand.data), (current) => sameData(current.data, errand.data));
+        const saved = await savedOrThere(api.saveProject(this.project, version, errand.data), (data) => sameData(data, errand.data));
         this.own.set('project', saved.version);
         this.change((bench) => ({ ...bench, version: saved.version }));
         return;
@@ -426,18 +329,6 @@ export class Saver {
     return isNewer ? (next[direction] ?? undefined) : meant.change;
   }
 
-  /** A fact that is added; one that is there already with the same in it was taken before. */
-  private async fact<T>(add: () => Promise<Versioned<T>>, list: 'readings' | 'made', id: string, data: T): Promise<Versioned<T>> {
-    try {
-      return await add();
-    } catch (error) {
-      const bench = isTaken(error) ? await api.workbench(this.project) : null;
-      const there = (bench?.[list] as readonly Versioned<unknown>[] | undefined)?.find((r) => r.id === id);
-      if (there && sameData(there.data, data)) return there as Versioned<T>;
-      throw error;
-    }
-  }
-
   private bench(): Workbench | undefined {
     return this.client.getQueryData<Workbench>(benchKey(this.project));
   }
@@ -460,22 +351,5 @@ export class Saver {
 
   private tell(): void {
     this.listeners.forEach((listener) => listener());
-  }
-}
-
-/** The id of what was to be made is taken. */
-const isTaken = (error: unknown): boolean => error instanceof ApiError && error.problem.status === 409;
-
-/** What was saved, or what is there where that is just what was sent: then its answer was lost. */
-async function taken<T extends { readonly version: number; readonly data: unknown; readonly change?: number }>(
-  saving: Promise<T>,
-  isOurs: (current: { readonly version: number; readonly data: unknown }) => boolean,
-): Promise<{ readonly version: number; readonly data: unknown; readonly change?: number }> {
-  try {
-    return await saving;
-  } catch (error) {
-    const current = error instanceof ApiError ? error.problem.current : undefined;
-    if (current && isOurs(current)) return current;
-    throw error;
   }
 }
