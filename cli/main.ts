@@ -1,3 +1,4 @@
+import { NoHours } from '../core/build/index.js';
 import { workshopFor } from '../core/project/index.js';
 import { readFileSync, statSync } from 'node:fs';
 import { parseArgs } from 'node:util';
@@ -138,8 +139,10 @@ function exitCode(solutions: readonly Solution[]): number {
 export function main(args: readonly string[], out: Output, err: Output): number | Promise<number> {
   const failed = (error: unknown) => {
     const { message, syscall } = error instanceof Error ? (error as NodeJS.ErrnoException) : { message: String(error), syscall: undefined };
-    if (error instanceof Refused || syscall !== undefined) {
-      err.write(error instanceof Refused ? message : `Could not be written: ${message}\n`);
+    if (error instanceof Refused || error instanceof NoHours || syscall !== undefined) {
+      err.write(
+        error instanceof Refused ? message : `${syscall === undefined ? 'Could not be planned' : 'Could not be written'}: ${message}\n`,
+      );
       return 2;
     }
     // Whatever else goes wrong is no fault of the file, and is told as what it is and not with a trace.

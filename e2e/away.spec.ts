@@ -53,12 +53,11 @@ test('the server is killed under the page: edits wait, outlive a reload, and arr
   await page.getByRole('button', { name: 'Try now' }).click();
   await saved(page);
   await expect(awayBar(page)).toHaveCount(0);
-  expect(await kept(running)).toEqual({ width: 1216, depth: 352, version: before.version + 2 });
+  await expect.poll(() => kept(running)).toEqual({ width: 1216, depth: 352, version: before.version + 2 });
 
   // Undo takes back the last of them.
   await page.getByRole('button', { name: /^Undo: Measured depth/ }).click();
-  await saved(page);
-  expect((await kept(running)).depth).toBe(before.depth);
+  await expect.poll(async () => (await kept(running)).depth).toBe(before.depth);
   await running.stop();
 });
 
@@ -75,6 +74,7 @@ test('an answer that is lost on its way is no second edit', async ({ page, own: 
   });
   await measure(page, 'Depth, middle', '347');
   await expect.poll(() => lost).toBe(1);
+  await expect(page.getByRole('button', { name: /^Undo: Measured depth/ })).toBeVisible();
   await saved(page);
   await expect(page.getByRole('alertdialog')).toHaveCount(0);
   expect(await kept(running)).toEqual({ ...before, depth: 347, version: before.version + 1 });
