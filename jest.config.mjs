@@ -34,6 +34,7 @@ export default {
         '<rootDir>/cli/**/*.test.ts',
         '<rootDir>/print/**/*.test.ts',
         '<rootDir>/demo/**/*.test.ts',
+        '<rootDir>/hard/**/*.test.ts',
       ],
     },
     {
