@@ -48,7 +48,6 @@ async function start(): Promise<void> {
 
   const backups = new Backups(config.dataFolder, database.db, database.client);
   backups.start(BACKUP_EVERY);
-  await forgetBefore(database.db, config.historyDays);
   let stopping = false;
   const stop = async () => {
     if (stopping) return;
@@ -66,6 +65,8 @@ async function start(): Promise<void> {
   await app.listen(config.port, config.shop ? '0.0.0.0' : '127.0.0.1');
   const address = app.getHttpServer().address() as { port: number };
   process.stdout.write(`Ruvok is at http://127.0.0.1:${address.port}/\n`);
+  // Nobody waits for this.
+  await forgetBefore(database.db, config.historyDays);
   if (config.shop) process.stdout.write(await toldToPhones(app, address.port));
 }
 

@@ -1,6 +1,7 @@
 import type { Solution } from '../solution/index.js';
 import { lettersText } from '../parts/index.js';
 import { waitText, type OwnPace } from './minutes.js';
+import { inHand } from './needs.js';
 import { inOrder } from './order.js';
 import type { Building } from './spec.js';
 import { titleWithin, type Setup, type Step } from './step.js';
@@ -58,7 +59,7 @@ function split(steps: readonly Step[], apart: readonly Split[], lettersOf: (ids:
       if (s === step) return two;
       if (!s.needs.includes(one.step)) return [s];
       // What goes on with parts of only one of them does not wait for the other.
-      const hands = new Set([...s.parts, ...s.works.flatMap((w) => (w.kind === 'join' ? [w.joint.carried, w.joint.carrier] : []))]);
+      const hands = inHand(s);
       const of = two.filter((t) => t.parts.some((p) => hands.has(p))).map((t) => t.id);
       return [{ ...s, needs: s.needs.flatMap((id) => (id === one.step ? (of.length > 0 ? of : [id]) : [id])) }];
     });

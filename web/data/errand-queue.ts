@@ -39,6 +39,8 @@ export class ErrandQueue {
   /** How often the server was away, one time after the other. */
   private away = 0;
   private timer: ReturnType<typeof setTimeout> | undefined;
+  /** Errands that are in the box by now. */
+  private readonly kept = new WeakSet<Errand>();
   /** How many errands are done. */
   done = 0;
 
@@ -55,6 +57,11 @@ export class ErrandQueue {
   /** Whether what waits does so because the server is away. */
   get isAway(): boolean {
     return this.away > 0;
+  }
+
+  /** Whether all that waits would outlive this page. */
+  get isKept(): boolean {
+    return this.waiting.every((w) => this.kept.has(w.errand));
   }
 
   get errands(): readonly Errand[] {
@@ -74,6 +81,7 @@ export class ErrandQueue {
   /** Keeps an errand, and does it after those before it. */
   run(errand: Errand): Promise<void> {
     const n = this.box.keep(this.project, errand).catch(() => -1);
+    void n.then((at) => at >= 0 && this.kept.add(errand));
     const done = new Promise<void>((resolve, reject) => {
       const end = (error?: unknown) => (error === undefined ? resolve() : reject(asError(error)));
       this.waiting = [...this.waiting, { errand, n, done: end }];
@@ -86,6 +94,7 @@ export class ErrandQueue {
   /** Takes up what the page before left. @returns whether there was anything */
   async takeUp(refused: (error: unknown) => void): Promise<boolean> {
     const left = await this.box.left(this.project).catch(() => []);
+    left.forEach(({ errand }) => this.kept.add(errand));
     const before = left.map(({ n, errand }): Waiting => ({ errand, n: Promise.resolve(n), done: refused }));
     this.waiting = [...before, ...this.waiting];
     this.doing.changed();

@@ -46,6 +46,13 @@ test('edits that waited when the page was closed are shown and sent by the next 
   } as unknown as Workbench;
   const away = new ApiError({ type: '', title: '', status: 0, detail: 'away' });
   const save = jest.spyOn(api, 'save').mockRejectedValue(away);
+  const nowhere = new QueryClient();
+  nowhere.setQueryData(benchKey('shop'), bench);
+  const unkept = new Saver(nowhere, 'shop');
+  unkept.save('things', 'tin', thing({ count: 8 }), 'eight');
+  await unkept.settled();
+  // In a browser without a store of its own it would be lost with the page, which asks before it is closed.
+  expect(unkept.isKept()).toBe(false);
   const client = new QueryClient();
   client.setQueryData(benchKey('shop'), bench);
   const before = new Saver(client, 'shop', box('three'));
@@ -53,6 +60,7 @@ test('edits that waited when the page was closed are shown and sent by the next 
   before.save('people', 'ada', { name: 'Ada', height: mm(1720) }, 'taller');
   await before.settled();
   expect(await names('three', 'shop')).toEqual(['eight', 'taller']);
+  expect(before.isKept()).toBe(true);
 
   save.mockClear();
   const soon = () => new Promise((resolve) => setTimeout(resolve, 10));
@@ -77,5 +85,6 @@ test('edits that waited when the page was closed are shown and sent by the next 
   await new Promise((resolve) => setTimeout(resolve, 20));
   expect(await names('three', 'shop')).toEqual([]);
   before.tryNow();
+  unkept.tryNow();
   save.mockRestore();
 });

@@ -25,7 +25,7 @@ export type Errand =
   | { readonly does: 'remove'; readonly kind: Kind; readonly id: string; readonly base: number; readonly name: string }
   | { readonly does: 'read'; readonly id: string; readonly data: BuiltReading }
   | { readonly does: 'make'; readonly facts: readonly { readonly id: string; readonly data: MadePart }[] }
-  | { readonly does: 'settings'; readonly base: number; readonly seen: Project; readonly data: Project }
+  | { readonly does: 'settings'; readonly base: number; readonly data: Project }
   | { readonly does: 'undo' | 'redo'; readonly scope: readonly string[]; readonly meant: Meant | null };
 
 /** What an errand is called where it waits. */

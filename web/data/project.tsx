@@ -3,7 +3,7 @@ import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-quer
 import { DEFAULT_STEP, PRECISIONS, fromUnits, type LengthUnit, type Precision } from '../../core/length/index.js';
 import type { Settings, Workshop } from '../../core/project/index.js';
 import { workshopFor } from '../../core/project/workshop.js';
-import { type Kind, type Records, type Workbench } from './api.js';
+import type { Kind, Records, Workbench } from './api.js';
 import { BrowserErrands, NOWHERE, type ErrandBox } from './errands.js';
 import { Saver, benchKey } from './saver.js';
 
@@ -141,7 +141,7 @@ export function ProjectProvider({
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
       // What waits is kept and sent by the page that is opened next; what one has to choose is asked again.
-      if (saver.trouble) event.preventDefault();
+      if (saver.trouble || !saver.isKept()) event.preventDefault();
     };
     window.addEventListener('beforeunload', warn);
     return () => window.removeEventListener('beforeunload', warn);

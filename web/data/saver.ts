@@ -99,6 +99,9 @@ export class Saver {
   /** Whether what waits does so because the server is away. */
   getAway = () => this.queue.isAway;
 
+  /** Whether all that waits would outlive this page. */
+  isKept = () => this.queue.isKept;
+
   /** What waits, by its name, in order. */
   names = (): readonly string[] => this.queue.names;
 
@@ -171,7 +174,7 @@ export class Saver {
   saveProject(next: Workbench['project'], seen: Workbench['project']): void {
     const bench = this.bench();
     const data = rebase(seen, next, bench?.project ?? next);
-    void this.telling({ does: 'settings', base: bench?.version ?? 1, seen: bench?.project ?? seen, data });
+    void this.telling({ does: 'settings', base: bench?.version ?? 1, data });
   }
 
   /**
