@@ -42,7 +42,7 @@ export default {
       displayName: 'server',
       testEnvironment: 'node',
       testMatch: ['<rootDir>/server/**/*.test.ts'],
-      transformIgnorePatterns: modules('@nestjs|file-type|strtok3|token-types|uint8array-extras|@tokenizer|load-esm|earcut'),
+      transformIgnorePatterns: modules('@nestjs|file-type|strtok3|token-types|uint8array-extras|@tokenizer|load-esm|earcut|jsondiffpatch|@dmsnell'),
     },
     {
       ...common,

@@ -24,6 +24,17 @@ export function said(command, args) {
   });
 }
 
+/** Installs a package of Debian where that is allowed. @returns whether it is there by then */
+export function installed(name, isThere) {
+  const isRoot = typeof process.getuid === 'function' && process.getuid() === 0;
+  if (!isRoot || !existsSync('/usr/bin/apt-get')) return isThere();
+  console.log(`Installing ${name}…`);
+  const options = { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }, stdio: ['ignore', 'ignore', 'inherit'] };
+  run('apt-get', ['update', '-qq'], options);
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], options);
+  return isThere();
+}
+
 export function must(command, args, options) {
   const status = run(command, args, options);
   if (status !== 0) process.exit(status);

@@ -1,6 +1,6 @@
-import { existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { ROOT, ensureBuilt, ensureInstalled, run, said } from './lib.mjs';
+import { ROOT, ensureBuilt, ensureInstalled, installed, run, said } from './lib.mjs';
 
 let passed = 0;
 let failed = 0;
@@ -31,17 +31,19 @@ function readJson(path) {
   return existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : null;
 }
 
+/** Adds what a run of tests came to. */
+function countReport(path, code, name) {
+  const report = readJson(path);
+  const bad = report ? report.numFailedTests + report.numRuntimeErrorTestSuites : 0;
+  passed += report?.numPassedTests ?? 0;
+  failed += bad;
+  if (!report || (code !== 0 && bad === 0)) count(false, name);
+}
+
 /** Debian's Chromium for the browser tests: installed when it is missing and that is allowed. */
 function ensureChromium() {
-  if (process.env.RUVOK_CHROMIUM || existsSync('/usr/bin/chromium')) return true;
-  const root = typeof process.getuid === 'function' && process.getuid() === 0;
-  if (root && existsSync('/usr/bin/apt-get')) {
-    console.log('Installing Chromium…');
-    const options = { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }, stdio: ['ignore', 'ignore', 'inherit'] };
-    run('apt-get', ['update', '-qq'], options);
-    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], options);
-    if (existsSync('/usr/bin/chromium')) return true;
-  }
+  const isThere = () => existsSync('/usr/bin/chromium');
+  if (process.env.RUVOK_CHROMIUM || isThere() || installed('chromium', isThere)) return true;
   console.error('The browser tests need Chromium. On Debian: apt-get install chromium. Elsewhere set RUVOK_CHROMIUM to its program.');
   return false;
 }
@@ -80,12 +82,13 @@ const unitCode = run('node', [
   `--outputFile=${unitReport}`,
   '--silent=false',
 ]);
-const unit = readJson(unitReport);
-if (unit) {
-  passed += unit.numPassedTests;
-  failed += unit.numFailedTests + unit.numRuntimeErrorTestSuites;
-}
-if (!unit || (unitCode !== 0 && unit.numFailedTests + unit.numRuntimeErrorTestSuites === 0)) count(false, 'unit and server tests');
+countReport(unitReport, unitCode, 'unit and server tests');
+
+console.log('\n== Server tests on PostgreSQL');
+const postgresReport = join(ROOT, 'build/jest-postgres.json');
+rmSync(postgresReport, { force: true });
+const postgresCode = run('node', ['scripts/postgres.mjs']);
+if (existsSync(postgresReport) || postgresCode !== 0) countReport(postgresReport, postgresCode, 'server tests on PostgreSQL');
 
 console.log('\n== Browser tests');
 if (ensureChromium()) {

@@ -40,7 +40,7 @@ export async function buildApp(config: Config, db: Database, log: Logger): Promi
     return helmet({ contentSecurityPolicy: policy(`'nonce-${nonce}'`), strictTransportSecurity: false })(req, res, next);
   });
   app.use(ownPagesOnly(config.hosts));
-  app.use(gate(app.get(ShopService)));
+  app.use(gate(app.get(ShopService), config.device));
   app.use(compression());
   if (config.webFolder) app.use(servePage(config.webFolder));
   app.use('/api/projects/files', json({ limit: '12mb' }));

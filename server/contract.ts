@@ -17,6 +17,8 @@ export async function contract(): Promise<OpenAPIObject> {
     logLevel: 'silent',
     shop: false,
     historyDays: 730,
+    databaseUrl: null,
+    device: 'desk',
     hosts: new Set<string>(),
   };
   const app = await buildApp(config, database.db, pino({ level: 'silent' }));

@@ -1,10 +1,10 @@
 import { existsSync } from 'node:fs';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import pino from 'pino';
+import pino, { type Logger } from 'pino';
 import { readConfig, type Config } from './config.js';
 import { Backups, restore } from './data/backups.js';
 import { holdFolder } from './data/lock.js';
-import { openDatabase } from './data/database.js';
+import { openDatabase, type OpenDatabase } from './data/database.js';
 import { forgetBefore } from './history/forget.js';
 import { PAGE, WORKER } from './places.js';
 import { startFault } from './start-fault.js';
@@ -32,31 +32,54 @@ async function putBack({ dataFolder, restore: day }: Config): Promise<void> {
   );
 }
 
+/** What is open of a store, and what is done as it is closed. */
+interface Store {
+  readonly database: OpenDatabase;
+  readonly close: (log: Logger) => Promise<void>;
+}
+
+/** Opens the store in the data folder, which this process then holds, with its backups. */
+async function openFolder(config: Config): Promise<Store> {
+  const letGo = holdFolder(config.dataFolder);
+  await putBack(config);
+  const database = await openDatabase(config.dataFolder);
+  const backups = new Backups(config.dataFolder, database);
+  backups.start(BACKUP_EVERY);
+  const close = async (log: Logger) => {
+    backups.stop();
+    await backups.backUp().catch((error: unknown) => log.error({ err: error }, 'the backup of today could not be made'));
+    await database.close();
+    letGo();
+  };
+  return { database, close };
+}
+
+/** Opens the store on a database server, which keeps its own backups. */
+async function openServer(url: string, log: Logger): Promise<Store> {
+  const { openDatabaseOn } = await import('./data/database-server.js');
+  const database = await openDatabaseOn(url, (error) => log.warn({ err: error }, 'a connection to the database broke'));
+  return { database, close: () => database.close() };
+}
+
 /** The configuration, once it was read. */
 let known: Config | null = null;
 
 async function start(): Promise<void> {
   const config = readConfig(process.env, process.argv.slice(2), { webFolder: whereBuilt(PAGE), worker: whereBuilt(WORKER) });
   known = config;
-  const letGo = holdFolder(config.dataFolder);
-  await putBack(config);
   const log = pino({ level: config.logLevel });
   // The database opens while the framework is read, which together take most of a start.
-  const [database, { buildApp, loadDemo }] = await Promise.all([openDatabase(config.dataFolder), import('./app.js')]);
+  const opening = config.databaseUrl === null ? openFolder(config) : openServer(config.databaseUrl, log);
+  const [{ database, close }, { buildApp, loadDemo }] = await Promise.all([opening, import('./app.js')]);
   const app = await buildApp(config, database.db, log);
-  if (config.demo) await loadDemo(app);
+  if (config.demo) await database.alone(() => loadDemo(app));
 
-  const backups = new Backups(config.dataFolder, database.db, database.client);
-  backups.start(BACKUP_EVERY);
   let stopping = false;
   const stop = async () => {
     if (stopping) return;
     stopping = true;
-    backups.stop();
     await app.close();
-    await backups.backUp().catch((error: unknown) => log.error({ err: error }, 'the backup of today could not be made'));
-    await database.close();
-    letGo();
+    await close(log);
     process.exit(0);
   };
   process.once('SIGINT', () => void stop());

@@ -10,12 +10,13 @@ const LEVEL = mm(1);
 /** Machines that stand on feet, where one of them is over nothing. */
 export function machineFeetChecks({ spaces, members, stands }: Shape): Check[] {
   return [...spaces.values()].flatMap((space): Check[] => {
+    if (space.neighbours.below === 'floor') return [];
     const isOpen = !space.space.split && !space.space.filling;
     if (!isOpen && !stands.has(space.id)) return [];
-    const under = members.map(boxOf).filter((b) => Math.abs(b.y1 - space.standing) <= LEVEL);
     return space.blocks.flatMap((block): Check[] => {
       const feet = feetOf(block, { ...space.box, setback: space.setback });
-      if (!feet || space.neighbours.below === 'floor') return [];
+      if (!feet) return [];
+      const under = members.map(boxOf).filter((b) => Math.abs(b.y1 - space.standing) <= LEVEL);
       const all = feet.xs.flatMap((x) => feet.zs.map((z) => ({ x, z })));
       const bare = all.filter(({ x, z }) => !under.some((b) => b.x0 <= x && x <= b.x1 && b.z0 <= z && z <= b.z1));
       const [first] = bare;

@@ -22,7 +22,7 @@ test('each day that was worked on has its backup, the last ten are kept, and one
   const { db, client, close } = await openDatabase(folder);
   const add = (id: string) => db.insert(projects).values({ id, version: 1, data: { name: id } });
   let day = '';
-  const backups = new Backups(folder, db, client, () => day);
+  const backups = new Backups(folder, { db, client }, () => day);
   for (let d = 1; d <= 12; d += 1) {
     day = `2026-03-${`${d}`.padStart(2, '0')}`;
     await add(`project-${d}`);
@@ -56,7 +56,7 @@ test('a store that is broken is told with the backup that can be put back, and i
     (e: unknown) => e,
   );
   expect(error).toBeInstanceOf(StoreBroken);
-  expect(startFault(error, { dataFolder: folder, port: 4170 })).toMatch(
+  expect(startFault(error, { dataFolder: folder, databaseUrl: null, port: 4170 })).toMatch(
     /cannot be opened .* Nothing was changed\. The newest backup is of 2026-03-12: npm start -- --restore 2026-03-12/,
   );
   expect(readdirSync(folder).sort()).toEqual(before);
@@ -73,11 +73,11 @@ test.each([
   [new FolderInUse('in use'), 'in use'],
   [new StoreBroken('half gone'), 'There is no backup of it yet.'],
 ])('%o is told in words', (error, text) => {
-  expect(startFault(error, { dataFolder: '/here', port: 4170 })).toContain(text);
+  expect(startFault(error, { dataFolder: '/here', databaseUrl: null, port: 4170 })).toContain(text);
 });
 
 test('what is none of these is a fault of ours, and is not dressed up', () => {
-  expect(startFault(new TypeError('x is undefined'), { dataFolder: '/here', port: 1 })).toBeNull();
+  expect(startFault(new TypeError('x is undefined'), { dataFolder: '/here', databaseUrl: null, port: 1 })).toBeNull();
 });
 
 test.each([

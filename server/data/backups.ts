@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, readFileSync, readdirSync, renameSync, rmSync, w
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { sql } from 'drizzle-orm';
-import type { Database } from './database.js';
+import type { EmbeddedDatabase } from './database.js';
 import { moved, syncPath } from './synced.js';
 
 /** So many days that were worked on are kept. */
@@ -23,10 +23,12 @@ export function backupDays(dataFolder: string): readonly string[] {
 }
 
 /** What everything that was ever kept comes to: another figure after each edit, fact and photo. */
-async function editionOf(db: Database): Promise<string> {
-  const { rows } = await db.execute<{ edition: string }>(sql`select concat_ws(' ',
+async function editionOf(db: EmbeddedDatabase['db']): Promise<string> {
+  const { rows } = (await db.execute(sql`select concat_ws(' ',
     (select count(*) from projects), (select coalesce(max(seq), 0) from changes), (select count(*) from changes where undone),
-    (select count(*) from readings), (select count(*) from made), (select count(*) from photos)) as edition`);
+    (select count(*) from readings), (select count(*) from made), (select count(*) from photos)) as edition`)) as {
+    readonly rows: readonly { readonly edition: string }[];
+  };
   return rows[0]?.edition ?? '';
 }
 
@@ -36,8 +38,7 @@ export class Backups {
 
   constructor(
     private readonly dataFolder: string,
-    private readonly db: Database,
-    private readonly client: Pick<PGlite, 'dumpDataDir'>,
+    private readonly database: Pick<EmbeddedDatabase, 'db'> & { readonly client: Pick<PGlite, 'dumpDataDir'> },
     private readonly today: () => string = () => new Date().toISOString().slice(0, 10),
   ) {}
 
@@ -57,11 +58,11 @@ export class Backups {
    */
   async backUp(): Promise<string | null> {
     const mark = join(folderOf(this.dataFolder), 'edition');
-    const edition = await editionOf(this.db);
+    const edition = await editionOf(this.database.db);
     if (existsSync(mark) && readFileSync(mark, 'utf8') === edition) return null;
     mkdirSync(folderOf(this.dataFolder), { recursive: true });
     const day = this.today();
-    const dump = await this.client.dumpDataDir('gzip');
+    const dump = await this.database.client.dumpDataDir('gzip');
     const path = fileOf(this.dataFolder, day);
     writeFileSync(`${path}.new`, new Uint8Array(await dump.arrayBuffer()));
     syncPath(`${path}.new`);

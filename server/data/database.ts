@@ -1,7 +1,8 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
-import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
+import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
+import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { MIGRATIONS, SEED } from '../places.js';
 import { holdStore } from './lock.js';
@@ -9,8 +10,8 @@ import * as schema from './schema.js';
 import { DURABLE, SyncedFolder, moved } from './synced.js';
 import { upgrade } from './upgrade.js';
 
-/** The database, through Drizzle. Inside a transaction only the transaction may be used. */
-export type Database = PgliteDatabase<typeof schema>;
+/** The database, embedded or on a server of its own, through Drizzle. Inside a transaction only the transaction may be used. */
+export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
 
 /** The token under which the database is injected. */
 export const DATABASE = Symbol('database');
@@ -21,8 +22,14 @@ export class StoreBroken extends Error {}
 /** An open database and how to close it. */
 export interface OpenDatabase {
   readonly db: Database;
-  readonly client: PGlite;
+  /** Does what only one of several processes on this database may do at a time. */
+  readonly alone: <T>(work: () => Promise<T>) => Promise<T>;
   readonly close: () => Promise<void>;
+}
+
+/** A database that is embedded in this process, which nobody else has open. */
+export interface EmbeddedDatabase extends OpenDatabase {
+  readonly client: PGlite;
 }
 
 /** Makes the database of a new folder beside its place and moves it there whole, so that a start that is killed leaves nothing half made. */
@@ -45,7 +52,7 @@ async function makeDatabase(place: string): Promise<void> {
 export async function openDatabase(
   folder: string | null,
   filesOf: (place: string) => SyncedFolder = (place) => new SyncedFolder(place),
-): Promise<OpenDatabase> {
+): Promise<EmbeddedDatabase> {
   const place = folder === null ? null : join(folder, 'db');
   if (place !== null && !existsSync(place)) await makeDatabase(place);
   const letGo = place === null ? () => undefined : holdStore(place);
@@ -69,5 +76,5 @@ export async function openDatabase(
     await client.close();
     letGo();
   };
-  return { db, client, close };
+  return { db, client, alone: (work) => work(), close };
 }

@@ -65,7 +65,10 @@ export const phones = pgTable('phones', {
   pairedAt: timestamp('paired_at', { withTimezone: true }).notNull().defaultNow(),
 });
 
-/** Every committed edit, with what was there before and after it; undo and redo walk along it. */
+/**
+ * Every committed edit, with what it changed; undo and redo walk along it. Of what was made or taken out the document
+ * stands here, of an edit the difference, or both documents where that is not exact.
+ */
 export const changes = pgTable(
   'changes',
   {
@@ -78,6 +81,10 @@ export const changes = pgTable(
     label: text('label').notNull(),
     before: jsonb('before'),
     after: jsonb('after'),
+    /** What differs between the document before and after, to be walked either way. */
+    delta: jsonb('delta'),
+    /** The device that the edit came from; null for what was edited before that was kept. */
+    device: text('device'),
     /** Taken back, and open to be done again. */
     undone: boolean('undone').notNull().default(false),
     /** Taken back, and closed by a later edit of the same record. */

@@ -2,7 +2,8 @@
 import { readFileSync } from 'node:fs';
 import { eq } from 'drizzle-orm';
 import { VERSION, readProjectFile, type ProjectFile } from '../../core/formats/index.js';
-import { openDatabase, type OpenDatabase } from './database.js';
+import { openTestDatabase } from '../test/database.js';
+import type { OpenDatabase } from './database.js';
 import { changes, folder, pieces, projects, readings } from './schema.js';
 import { upgrade } from './upgrade.js';
 
@@ -12,7 +13,7 @@ let open: OpenDatabase;
 
 /** A folder as the program of the first version left it: the tube rack, and the edit that made it. */
 beforeEach(async () => {
-  open = await openDatabase(null);
+  open = await openTestDatabase();
   const { db } = open;
   await db.delete(folder);
   await db.insert(projects).values({ id: 'shed', version: 1, data: first.project });

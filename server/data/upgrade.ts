@@ -1,11 +1,12 @@
-import { and, eq } from 'drizzle-orm';
+import { and, asc, eq } from 'drizzle-orm';
 import { VERSION, foundIn, idOfFound, recordBroughtUp } from '../../core/formats/index.js';
-import { KINDS, tableOf, type Kind, type PROJECT } from './kinds.js';
-import type { PgliteDatabase } from 'drizzle-orm/pglite';
-import type * as schema from './schema.js';
+import { KINDS, PROJECT, tableOf, type EditedKind } from './kinds.js';
+import type { Database } from './database.js';
+import { acrossChange, sidesOf } from './difference.js';
 import { changes, folder, projects } from './schema.js';
 
-type Database = PgliteDatabase<typeof schema>;
+type Tx = Parameters<Parameters<Database['transaction']>[0]>[0];
+type Change = typeof changes.$inferSelect;
 
 /** The one row that says what version the documents are in. */
 const ROW = 1;
@@ -18,6 +19,62 @@ async function versionOf(db: Database): Promise<number> {
   return any ? 1 : VERSION;
 }
 
+/** The documents on both sides of each change of one record, walked from the one that there is now: back over what was done, forth over what was taken back. */
+function walked(
+  kind: EditedKind | typeof PROJECT,
+  rows: readonly Change[],
+  now: unknown,
+): readonly (Change & { was: unknown; is: unknown })[] {
+  const done = rows.filter((r) => !r.undone);
+  const toDoAgain = rows.filter((r) => r.undone && !r.closed);
+  let here = now;
+  const before = done.toReversed().map((row) => {
+    const is = here;
+    here = acrossChange(kind, row, here, false);
+    return { ...row, was: here, is: row.delta === null ? row.after : is };
+  });
+  here = now;
+  const after = toDoAgain.map((row) => {
+    const was = here;
+    here = acrossChange(kind, row, here, true);
+    return { ...row, was: row.delta === null ? row.before : was, is: here };
+  });
+  return [...before, ...after];
+}
+
+/** Brings up what undo and redo would bring back. */
+async function bringUpHistory(tx: Tx, from: number): Promise<void> {
+  const ofRecord = new Map<string, Change[]>();
+  for (const row of await tx.select().from(changes).orderBy(asc(changes.seq))) {
+    const key = JSON.stringify([row.projectId, row.kind, row.recordId]);
+    const rows = ofRecord.get(key) ?? [];
+    rows.push(row);
+    ofRecord.set(key, rows);
+  }
+  for (const rows of ofRecord.values()) {
+    const [{ projectId, recordId, ...first }] = rows as [Change];
+    const kind = first.kind as EditedKind | typeof PROJECT;
+    for (const { seq, was, is } of walked(kind, rows, await documentNow(tx, kind, projectId, recordId))) {
+      const sides = sidesOf(kind, recordBroughtUp(kind, was, from), recordBroughtUp(kind, is, from));
+      await tx.update(changes).set(sides).where(eq(changes.seq, seq));
+    }
+  }
+}
+
+/** A record's document; null where it is taken out. */
+async function documentNow(tx: Tx, kind: EditedKind | typeof PROJECT, projectId: string, id: string): Promise<unknown> {
+  if (kind === PROJECT) {
+    const [row] = await tx.select({ data: projects.data }).from(projects).where(eq(projects.id, id));
+    return row?.data ?? null;
+  }
+  const table = tableOf(kind);
+  const [row] = await tx
+    .select({ data: table.data })
+    .from(table)
+    .where(and(eq(table.projectId, projectId), eq(table.id, id)));
+  return row?.data ?? null;
+}
+
 /**
  * Brings every document of a folder, and what undo would bring back, to the version that this program writes; all or nothing.
  * @throws Error where a newer program wrote it
@@ -28,6 +85,8 @@ export async function upgrade(db: Database): Promise<void> {
     throw new Error(`this data folder was written by a newer program (its documents are version ${from}, this one reads up to ${VERSION})`);
   await db.transaction(async (tx) => {
     if (from < VERSION) {
+      // The history stands on the documents as they are, so it is brought up before them.
+      await bringUpHistory(tx, from);
       let nth = 0;
       for (const kind of KINDS) {
         const table = tableOf(kind);
@@ -47,11 +106,6 @@ export async function upgrade(db: Database): Promise<void> {
       for (const { id, data } of await tx.select().from(projects)) {
         const now = recordBroughtUp('project', data, from);
         if (now !== data) await tx.update(projects).set({ data: now }).where(eq(projects.id, id));
-      }
-      for (const { seq, kind, before, after } of await tx.select().from(changes)) {
-        const of = kind as Kind | typeof PROJECT;
-        const now = { before: recordBroughtUp(of, before, from), after: recordBroughtUp(of, after, from) };
-        if (now.before !== before || now.after !== after) await tx.update(changes).set(now).where(eq(changes.seq, seq));
       }
     }
     await tx

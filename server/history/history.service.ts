@@ -4,6 +4,7 @@ import type { KeptPiece } from '../../core/formats/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { changes, projects } from '../data/schema.js';
 import { inUse } from '../problems/problem.js';
+import { acrossChange } from '../data/difference.js';
 import { RecordsService, type Tx } from '../records/records.service.js';
 import { PROJECT, tableOf, type EditedKind, type StoredRecord } from '../data/kinds.js';
 
@@ -68,7 +69,7 @@ export class HistoryService {
       ...scope.map(({ kind, id }) =>
         id === undefined
           ? eq(changes.kind, kind)
-          : (and(eq(changes.kind, kind), eq(changes.recordId, id), isNotNull(changes.before)) as SQL),
+          : (and(eq(changes.kind, kind), eq(changes.recordId, id), or(isNotNull(changes.before), isNotNull(changes.delta))) as SQL),
       ),
     );
     const [row] = await from
@@ -90,7 +91,7 @@ export class HistoryService {
   }
 
   private walk(projectId: string, scope: Scope, again: boolean, meant?: number): Promise<Step | null> {
-    return this.db.transaction(async (tx) => {
+    return this.records.edit(projectId, async (tx) => {
       const change = await this.next(projectId, scope, again, tx);
       if (meant !== undefined && change?.seq !== meant) {
         if (await this.isWalked(projectId, meant, again, tx)) return null;
@@ -102,13 +103,14 @@ export class HistoryService {
       }
       if (!change) return null;
       await tx.update(changes).set({ undone: !again }).where(eq(changes.seq, change.seq));
-      const wanted = again ? change.after : change.before;
       const { label, recordId } = change;
-      if (change.kind === PROJECT) return { label, kind: PROJECT, record: await this.settings(tx, projectId, wanted), recordId };
+      if (change.kind === PROJECT) return { label, kind: PROJECT, record: await this.settings(tx, change, again), recordId };
       const kind = change.kind as EditedKind;
       const table = tableOf(kind);
       const where = and(eq(table.projectId, projectId), eq(table.id, recordId));
       const [now] = await tx.select({ version: table.version, data: table.data }).from(table).where(where);
+      if (!now && change.delta !== null) throw inUse(`“${label}” was done to what was taken out meanwhile. Bring that back first.`);
+      const wanted = acrossChange(kind, change, now?.data ?? null, again);
       if (wanted === null) {
         await this.records.unused(tx, projectId, kind, recordId);
         await tx.delete(table).where(where);
@@ -122,8 +124,11 @@ export class HistoryService {
     });
   }
 
-  /** Puts the project's own settings back. */
-  private async settings(tx: Tx, id: string, data: unknown): Promise<StoredRecord> {
+  /** Walks across a change of the project's own settings. */
+  private async settings(tx: Tx, change: ChangeRow, again: boolean): Promise<StoredRecord> {
+    const id = change.projectId;
+    const [now] = await tx.select({ data: projects.data }).from(projects).where(eq(projects.id, id));
+    const data = acrossChange(PROJECT, change, now?.data, again);
     const [row] = await tx
       .update(projects)
       .set({ data, version: sql`${projects.version} + 1` })

@@ -1,7 +1,7 @@
 import { Catch, HttpException, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import type { Request, Response } from 'express';
 import type { Logger } from 'pino';
-import { ProblemException, diskFull, tellProblem, type Problem } from './problem.js';
+import { ProblemException, databaseAway, diskFull, tellProblem, type Problem } from './problem.js';
 
 /** Every message in a chain of errors, outermost first. */
 function messagesOf(error: unknown): string {
@@ -19,6 +19,13 @@ function messagesOf(error: unknown): string {
 /** Whether an error of the database or the file system says that the disk is full. */
 export function saysDiskFull(error: unknown): boolean {
   return /ENOSPC|No space left|53100|disk.?full/i.test(messagesOf(error));
+}
+
+/** Whether an error says that the database server cannot be reached or is going down. */
+export function saysDatabaseAway(error: unknown): boolean {
+  return /ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOTFOUND|57P0[123]|08006|08003|53300|Connection terminated|timeout exceeded when trying to connect/i.test(
+    messagesOf(error),
+  );
 }
 
 const TOO_LARGE: Problem = {
@@ -65,6 +72,7 @@ export class ProblemFilter implements ExceptionFilter {
     if (saysDiskFull(error))
       return diskFull('The disk is full, so this edit was not kept. Everything saved before it is safe. Free some space and try again.')
         .problem;
+    if (saysDatabaseAway(error)) return databaseAway().problem;
     if (error instanceof HttpException) return fromHttp(error);
     return (
       fromParser(error) ?? {

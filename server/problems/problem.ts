@@ -56,6 +56,28 @@ export function inUse(detail: string): ProblemException {
   return new ProblemException({ type: `${TYPE}in-use`, title: 'In use', status: 409, detail });
 }
 
+/** A newer program has brought the store up to documents that this one cannot write. */
+export function outOfDate(): ProblemException {
+  return new ProblemException({
+    type: `${TYPE}out-of-date`,
+    title: 'Out of date',
+    status: 503,
+    detail:
+      'A newer Ruvok works on this store by now, and this one would write over what it cannot read. End this one and start the newer. Edits wait in the page until then.',
+  });
+}
+
+/** The database does not answer. */
+export function databaseAway(): ProblemException {
+  return new ProblemException({
+    type: `${TYPE}database-away`,
+    title: 'Database away',
+    status: 503,
+    detail:
+      'The database server does not answer, so nothing can be read or kept just now. Edits wait in the page and are sent again by themselves.',
+  });
+}
+
 export function diskFull(detail: string): ProblemException {
   return new ProblemException({ type: `${TYPE}disk-full`, title: 'Disk full', status: 507, detail });
 }

@@ -27,22 +27,21 @@ export class ProjectsService {
   }
 
   async create(id: string, data: unknown) {
-    await this.free(id);
-    await this.db.insert(projects).values({ id, version: 1, data });
+    await this.insert(this.db, id, data);
     return { id, version: 1, data };
   }
 
   /** Renames a project or changes its settings. @throws ProblemException 409 when it was changed meanwhile */
   async save(id: string, version: number, data: unknown) {
-    return this.db.transaction(async (tx) => {
+    return this.records.edit(id, async (tx) => {
       const now = await this.one(id, tx);
       const written = tx
         .update(projects)
         .set({ version: version + 1, data, updatedAt: sql`now()` })
         .where(and(eq(projects.id, id), eq(projects.version, version)))
         .returning({ id: projects.id });
-      const change = { projectId: id, kind: PROJECT, recordId: id, label: 'Changed the settings', before: now.data, after: data };
-      const made = await this.records.commit(tx, written, change);
+      const edit = { projectId: id, recordId: id, label: 'Changed the settings', before: now.data, after: data };
+      const made = await this.records.commit(tx, written, { ...edit, kind: PROJECT });
       if (made === null) throw lostRace(await this.one(id, tx), data);
       return { id, version: version + 1, data, change: made };
     });
@@ -55,19 +54,19 @@ export class ProjectsService {
   }
 
   async remove(id: string, version: number): Promise<void> {
-    const gone = await this.db
-      .delete(projects)
-      .where(and(eq(projects.id, id), eq(projects.version, version)))
-      .returning({ id: projects.id });
-    if (gone.length > 0) return;
-    throw lostRace(await this.one(id, this.db), null);
+    await this.records.edit(id, async (tx) => {
+      const gone = await tx
+        .delete(projects)
+        .where(and(eq(projects.id, id), eq(projects.version, version)))
+        .returning({ id: projects.id });
+      if (gone.length === 0) throw lostRace(await this.one(id, tx), null);
+    });
   }
 
   /** Reads a whole project in under a new id. @throws ProblemException 400 with every fault of the file */
   async read(id: string, document: unknown): Promise<{ id: string }> {
     const reading = await this.work.run('read', document);
     if (!reading.ok) throw badInput(reading.faults, 'This file cannot be read as a project. Nothing was changed.');
-    await this.free(id);
     await this.write(id, reading.file);
     return { id };
   }
@@ -79,15 +78,16 @@ export class ProjectsService {
 
   private async write(id: string, file: ProjectFile): Promise<void> {
     await this.db.transaction(async (tx) => {
-      await tx.insert(projects).values({ id, version: 1, data: file.project });
+      await this.insert(tx, id, file.project);
       for (const kind of KINDS) {
         await this.records.putAll(tx, id, kind, Object.entries(file[kind] ?? {}));
       }
     });
   }
 
-  private async free(id: string): Promise<void> {
-    const taken = await this.db.select({ id: projects.id }).from(projects).where(eq(projects.id, id));
-    if (taken.length > 0) throw inUse(`There is a project ${id} already.`);
+  /** @throws ProblemException 409 where there is one of that id */
+  private async insert(tx: Database | Tx, id: string, data: unknown): Promise<void> {
+    const made = await tx.insert(projects).values({ id, version: 1, data }).onConflictDoNothing().returning({ id: projects.id });
+    if (made.length === 0) throw inUse(`There is a project ${id} already.`);
   }
 }

@@ -11,6 +11,8 @@ export class DiskGuard implements CanActivate {
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
     if (context.switchToHttp().getRequest<Request>().method === 'GET') return true;
+    // The disk of a database server is its own to watch.
+    if (this.config.databaseUrl !== null) return true;
     const { bavail, bsize } = await statfs(this.config.dataFolder);
     const free = bavail * bsize;
     if (free >= this.config.leastFree) return true;

@@ -12,9 +12,11 @@ import { nameOfRecord, type Workshop } from '../../core/project/index.js';
 import { lettersOf } from '../../core/solution/index.js';
 import type { BuiltReading, MadePart } from '../../core/survey/index.js';
 import { DATABASE, type Database } from '../data/database.js';
-import { changes, projects } from '../data/schema.js';
-import { badInput, inUse, lostRace, notFound } from '../problems/problem.js';
-import { EDITED, ONE, tableOf, type EditedKind, type FactKind, type Kind, type StoredRecord } from '../data/kinds.js';
+import { changes, folder, projects } from '../data/schema.js';
+import { deviceNow } from './device.js';
+import { sidesOf } from '../data/difference.js';
+import { badInput, inUse, lostRace, notFound, outOfDate } from '../problems/problem.js';
+import { EDITED, ONE, PROJECT, tableOf, type EditedKind, type FactKind, type Kind, type StoredRecord } from '../data/kinds.js';
 
 /** A transaction of the database. */
 export type Tx = Parameters<Parameters<Database['transaction']>[0]>[0];
@@ -27,6 +29,16 @@ const AT_ONCE = 25;
 
 /** A write that gives back the id of what it wrote. */
 type Writing = TypedQueryBuilder<ColumnsSelection>;
+
+/** One edit of a record, with the document on either side of it. */
+interface Edit {
+  readonly projectId: string;
+  readonly kind: EditedKind | typeof PROJECT;
+  readonly recordId: string;
+  readonly label: string;
+  readonly before: unknown;
+  readonly after: unknown;
+}
 
 /** A project with everything in it, each record with its version. */
 export interface Workbench {
@@ -78,9 +90,22 @@ export class RecordsService {
     return record;
   }
 
+  /**
+   * Does one edit of a project, all of it or nothing, after those that others are at.
+   * @throws ProblemException 503 where a newer program has taken the store over
+   */
+  edit<T>(projectId: string, work: (tx: Tx) => Promise<T>): Promise<T> {
+    return this.db.transaction(async (tx) => {
+      await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${projectId}))`);
+      const [store] = await tx.select({ documents: folder.documents }).from(folder);
+      if (store && store.documents > VERSION) throw outOfDate();
+      return work(tx);
+    });
+  }
+
   /** Makes a new record. @throws ProblemException 409 when its id is taken, 400 when it leads nowhere */
   async create(projectId: string, kind: EditedKind, id: string, sent: unknown, label: string): Promise<ChangedRecord> {
-    return this.db.transaction(async (tx) => {
+    return this.edit(projectId, async (tx) => {
       const workshop = await this.workshop(projectId, tx);
       const data = kind === 'pieces' ? kept(sent as Piece, workshop, {}) : sent;
       const table = tableOf(kind);
@@ -97,7 +122,7 @@ export class RecordsService {
 
   /** Replaces a record that is still at the version the edit was made on. @throws ProblemException 409 with both when it is not */
   async save(projectId: string, kind: EditedKind, id: string, version: number, sent: unknown, label: string): Promise<ChangedRecord> {
-    return this.db.transaction(async (tx) => {
+    return this.edit(projectId, async (tx) => {
       const before = await this.one(projectId, kind, id, tx);
       const data = kind === 'pieces' ? kept(sent as Piece, await this.workshop(projectId, tx), (before.data as KeptPiece).letters) : sent;
       const table = tableOf(kind);
@@ -114,7 +139,7 @@ export class RecordsService {
 
   /** Adds what was found in a piece or of a part: no edit of the plan, so that undo leaves it. @throws ProblemException 409 when its id is taken, 404 when there is no such piece */
   async addFact(projectId: string, kind: FactKind, id: string, data: BuiltReading | MadePart): Promise<StoredRecord> {
-    return this.db.transaction(async (tx) => {
+    return this.edit(projectId, async (tx) => {
       await this.one(projectId, 'pieces', data.piece, tx);
       const table = tableOf(kind);
       const made = await tx
@@ -129,7 +154,7 @@ export class RecordsService {
 
   /** Takes a record away. @throws ProblemException 409 when a piece still uses it */
   async remove(projectId: string, kind: EditedKind, id: string, version: number): Promise<void> {
-    await this.db.transaction(async (tx) => {
+    await this.edit(projectId, async (tx) => {
       const before = await this.one(projectId, kind, id, tx);
       await this.unused(tx, projectId, kind, id);
       const table = tableOf(kind);
@@ -191,13 +216,13 @@ export class RecordsService {
     }
   }
 
-  /** Closes what was taken back of a record, so that it cannot be done again after a later edit. */
+  /** Closes what was taken back of a record: after a later edit it cannot be done again, so what it changed is let go. */
   private closing(tx: Tx, projectId: string, kind: string, id: string) {
     const ofRecord = and(eq(changes.projectId, projectId), eq(changes.kind, kind), eq(changes.recordId, id));
     return tx.$with('closing').as(
       tx
         .update(changes)
-        .set({ closed: true })
+        .set({ closed: true, before: null, after: null, delta: null })
         .where(and(ofRecord, eq(changes.undone, true)))
         .returning({ seq: changes.seq }),
     );
@@ -208,12 +233,12 @@ export class RecordsService {
    * @param writing that gives a row back when the record was as the edit took it to be
    * @returns the number of the change; null where the record was not so, and the transaction must be given up
    */
-  async commit(tx: Tx, writing: Writing, change: Omit<typeof changes.$inferInsert, 'seq'>): Promise<number | null> {
+  async commit(tx: Tx, writing: Writing, { before, after, ...edit }: Edit): Promise<number | null> {
     const written = tx.$with('written').as(writing);
     const noted = await tx
-      .with(written, this.closing(tx, change.projectId, change.kind, change.recordId))
+      .with(written, this.closing(tx, edit.projectId, edit.kind, edit.recordId))
       .insert(changes)
-      .values(change)
+      .values({ ...edit, ...sidesOf(edit.kind, before, after), device: deviceNow() })
       .returning({ seq: changes.seq, written: sql<number>`(select count(*)::int from "written")` });
     return noted[0]?.written === 1 ? noted[0].seq : null;
   }

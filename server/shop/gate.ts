@@ -1,5 +1,6 @@
 import type { NextFunction, Request, Response } from 'express';
 import { tellProblem } from '../problems/problem.js';
+import { asDevice } from '../records/device.js';
 import type { ShopService } from './shop.service.js';
 
 const HERE: ReadonlySet<string> = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
@@ -29,13 +30,16 @@ const isForDesk = (req: Request) => req.path.startsWith('/api/shop');
 
 /**
  * Lets in this machine and the phones that were paired; everything else is refused. A server that listens to this machine
- * alone lets everything pass.
+ * alone lets everything pass. What is let in is done under the name of its device.
+ * @param desk what this machine is called
  */
-export function gate(shop: ShopService) {
-  return (req: Request, res: Response, next: NextFunction): void => {
-    if (!shop.isOpen || isDesk(req) || isDoor(req)) return next();
-    const isPhone = shop.phoneOf(tokenIn(req)) !== undefined;
-    if (isPhone && !isForDesk(req)) return next();
+export function gate(shop: ShopService, desk: string) {
+  return async (req: Request, res: Response, next: NextFunction): Promise<void> => {
+    if (!shop.isOpen || isDesk(req)) return asDevice(desk, next);
+    if (isDoor(req)) return next();
+    const phone = await shop.phoneOf(tokenIn(req));
+    const isPhone = phone !== undefined;
+    if (isPhone && !isForDesk(req)) return asDevice(phone.name, next);
     if (!isPhone && req.method === 'GET' && !req.path.startsWith('/api')) return res.redirect(302, '/pair');
     const [status, detail] = isPhone
       ? ([403, 'Only the desk does this.'] as const)

@@ -36,11 +36,11 @@ class ShopController {
 
   @Get()
   @Answers('Whether phones can be paired, by which code and address, and which are', SHOP)
-  state(@Req() req: Request) {
+  async state(@Req() req: Request) {
     const on = this.shop.isOpen;
     const port = req.socket.localPort;
     const addresses = on ? addressesHere().map((a) => `http://${a}:${port}`) : [];
-    return { on, code: on ? this.shop.code : null, addresses, phones: this.shop.all() };
+    return { on, code: on ? this.shop.code : null, addresses, phones: await this.shop.all() };
   }
 
   @Post('pair')

@@ -7,6 +7,9 @@ import { phones } from '../data/schema.js';
 import { ProblemException, notFound } from '../problems/problem.js';
 import { Pairing, hashOf } from './pairing.js';
 
+/** What was read of the phones counts for so long, ms: one that is let go elsewhere is refused after that. */
+const FRESH = 2000;
+
 /** A phone that was let in. */
 export interface Phone {
   readonly id: string;
@@ -25,7 +28,8 @@ export function addressesHere(): readonly string[] {
 @Injectable()
 export class ShopService implements OnModuleInit {
   private readonly pairing = new Pairing();
-  private readonly known = new Map<string, Phone>();
+  private known: ReadonlyMap<string, Phone> = new Map();
+  private readAt = 0;
 
   constructor(
     @Inject(CONFIG) private readonly config: Config,
@@ -33,8 +37,18 @@ export class ShopService implements OnModuleInit {
   ) {}
 
   async onModuleInit(): Promise<void> {
-    for (const p of await this.db.select().from(phones))
-      this.known.set(p.hash, { id: p.id, name: p.name, pairedAt: p.pairedAt.toISOString() });
+    await this.read();
+  }
+
+  private async read(): Promise<void> {
+    const rows = await this.db.select().from(phones);
+    this.known = new Map(rows.map((p) => [p.hash, { id: p.id, name: p.name, pairedAt: p.pairedAt.toISOString() }]));
+    this.readAt = Date.now();
+  }
+
+  /** Looks again which phones there are, where another process may have let one in or go since. */
+  private async fresh(): Promise<void> {
+    if (this.config.databaseUrl !== null && Date.now() - this.readAt > FRESH) await this.read();
   }
 
   get isOpen(): boolean {
@@ -46,11 +60,14 @@ export class ShopService implements OnModuleInit {
   }
 
   /** The phone that a token was given to; undefined for one that is not let in. */
-  phoneOf(token: string | undefined): Phone | undefined {
-    return token === undefined ? undefined : this.known.get(hashOf(token));
+  async phoneOf(token: string | undefined): Promise<Phone | undefined> {
+    if (token === undefined) return undefined;
+    await this.fresh();
+    return this.known.get(hashOf(token));
   }
 
-  all(): readonly Phone[] {
+  async all(): Promise<readonly Phone[]> {
+    await this.fresh();
     return [...this.known.values()];
   }
 
@@ -79,15 +96,14 @@ export class ShopService implements OnModuleInit {
     const id = hash.slice(0, 12);
     const [row] = await this.db.insert(phones).values({ id, hash, name }).returning();
     const phone: Phone = { id, name, pairedAt: (row?.pairedAt ?? new Date()).toISOString() };
-    this.known.set(hash, phone);
+    await this.read();
     return { token: tried.token, phone };
   }
 
   /** @throws ProblemException 404 when there is no such phone */
   async letGo(id: string): Promise<void> {
-    const found = [...this.known].find(([, p]) => p.id === id);
-    if (!found) throw notFound(`phone ${id}`);
-    await this.db.delete(phones).where(eq(phones.id, id));
-    this.known.delete(found[0]);
+    const gone = await this.db.delete(phones).where(eq(phones.id, id)).returning({ id: phones.id });
+    if (gone.length === 0) throw notFound(`phone ${id}`);
+    await this.read();
   }
 }

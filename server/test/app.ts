@@ -7,7 +7,8 @@ import request from 'supertest';
 import { PRINT_SHED } from '../../demo/print-shed.js';
 import { buildApp } from '../app.js';
 import type { Config } from '../config.js';
-import { openDatabase, type OpenDatabase } from '../data/database.js';
+import type { OpenDatabase } from '../data/database.js';
+import { openTestDatabase } from './database.js';
 import { ProjectsService } from '../projects/projects.service.js';
 
 /** The application over a database in memory, with the print shed in it. */
@@ -20,7 +21,7 @@ export interface TestApp {
 
 export async function startApp(extra: Partial<Config> = {}): Promise<TestApp> {
   const dataFolder = mkdtempSync(join(tmpdir(), 'ruvok-server-'));
-  const database = await openDatabase(null);
+  const database = await openTestDatabase();
   const config: Config = {
     dataFolder,
     port: 0,
@@ -32,6 +33,8 @@ export async function startApp(extra: Partial<Config> = {}): Promise<TestApp> {
     logLevel: 'silent',
     shop: false,
     historyDays: 730,
+    databaseUrl: null,
+    device: 'Desk in the shed',
     hosts: new Set(),
     ...extra,
   };

@@ -1,0 +1,2 @@
+ALTER TABLE "changes" ADD COLUMN "delta" jsonb;--> statement-breakpoint
+ALTER TABLE "changes" ADD COLUMN "device" text;

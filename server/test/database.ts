@@ -1,0 +1,40 @@
+import { randomBytes } from 'node:crypto';
+import pg from 'pg';
+import { openDatabaseOn } from '../data/database-server.js';
+import { openDatabase, type OpenDatabase } from '../data/database.js';
+
+/** A PostgreSQL server on which databases may be made and dropped; the tests then run on it, not on the embedded one. */
+export const TEST_SERVER = process.env['RUVOK_TEST_POSTGRES'];
+
+async function onServer(server: string, statement: string): Promise<void> {
+  const client = new pg.Client({ connectionString: server });
+  await client.connect();
+  try {
+    await client.query(statement);
+  } finally {
+    await client.end();
+  }
+}
+
+/** A database of its own on a server, with how to reach and drop it. */
+export async function makeDatabaseOn(server: string): Promise<{ readonly url: string; readonly drop: () => Promise<void> }> {
+  const name = `ruvok_${randomBytes(6).toString('hex')}`;
+  await onServer(server, `create database ${name} encoding 'UTF8' template template0`);
+  const url = new URL(server);
+  url.pathname = `/${name}`;
+  return { url: url.href, drop: () => onServer(server, `drop database ${name} with (force)`) };
+}
+
+/** An empty database that is gone when it is closed: in memory, or on the server that the tests were given. */
+export async function openTestDatabase(): Promise<OpenDatabase> {
+  if (TEST_SERVER === undefined) return openDatabase(null);
+  const { url, drop } = await makeDatabaseOn(TEST_SERVER);
+  const database = await openDatabaseOn(url);
+  return {
+    ...database,
+    close: async () => {
+      await database.close();
+      await drop();
+    },
+  };
+}
