@@ -83,13 +83,14 @@ test('answers and errors are as it says, from the first project to what is taken
     await ask('post', `${shed}/people`, { id: 'younger', data: wren, label: 'Added one' }),
     await ask('put', `${shed}/people/younger`, { version: 1, data: { ...wren, height: 131_000_000 }, label: 'Grew' }),
     await ask('get', `${shed}/history?scope=people`),
+    await ask('get', `${shed}/changes`),
     await ask('post', `${shed}/undo`, { scope: ['people'] }),
     await ask('post', `${shed}/redo`, { scope: ['people'] }),
     await ask('post', `${shed}/undo`, { scope: ['people/nobody'] }),
     await ask('delete', `${shed}/people/younger?version=4`),
     await ask('get', `${shed}/readings`),
   ];
-  expect(asked.map((a) => a.status)).toEqual([200, 200, 200, 200, 200, 200, 201, 200, 200, 200, 200, 200, 204, 200]);
+  expect(asked.map((a) => a.status)).toEqual([200, 200, 200, 200, 200, 200, 201, 200, 200, 200, 200, 200, 200, 204, 200]);
   const refused = [
     await ask('get', `${shed}/pieces/no-such-piece`),
     await ask('get', '/api/projects/no-such-project'),
@@ -97,8 +98,9 @@ test('answers and errors are as it says, from the first project to what is taken
     await ask('put', `${shed}/people/wren`, { version: 99, data: wren, label: 'Late' }),
     await ask('post', '/api/projects/files?id=other', { format: 'something else' }),
     await ask('delete', `${shed}/stock/birch-18?version=1`),
+    await ask('get', `${shed}/changes?before=yesterday`),
   ];
-  expect(refused.map((a) => a.status)).toEqual([404, 404, 400, 409, 400, 409]);
+  expect(refused.map((a) => a.status)).toEqual([404, 404, 400, 409, 400, 409, 400]);
 });
 
 test('what is not as it says is noticed', () => {

@@ -2,6 +2,7 @@ import { PRINT_SHED } from '../demo/print-shed.js';
 import { readProject } from '../core/formats/index.js';
 import type { DividingMember, Space, Split } from '../core/piece/index.js';
 import type { PanelCase } from '../core/shells/index.js';
+import { desc, eq } from 'drizzle-orm';
 import { changes } from './data/schema.js';
 import { forgetBefore } from './history/forget.js';
 import { ProjectsService } from './projects/projects.service.js';
@@ -184,6 +185,32 @@ test('history further back than is wanted is forgotten; what it made stays, and 
   expect((await undo()).body).toMatchObject({ step: null });
   await own.close();
 }, 60_000);
+
+test('what an edit changed is told with the device that it came from', async () => {
+  await put<{ height: number }>('people/wren', (p) => (p.height = 140_000_000), 'Grew');
+  const [latest] = (await http().get(`${shed}/changes`)).body as { change: number; label: string; device: string; undone: boolean }[];
+  expect(latest).toMatchObject({ label: 'Grew', kind: 'people', recordId: 'wren', device: 'Desk in the shed', undone: false });
+  const before = (await http().get(`${shed}/changes?before=${latest?.change}`)).body as { change: number }[];
+  expect(before.every((c) => c.change < (latest?.change ?? 0))).toBe(true);
+  await walk('undo', 'people/wren');
+  expect((await http().get(`${shed}/changes`)).body[0]).toMatchObject({ label: 'Grew', undone: true });
+});
+
+test('an edit of a large piece adds what it changed to the history, and not the piece', async () => {
+  const { data } = await get('pieces/tube-rack');
+  await put('pieces/tube-rack', (p) => (p.name = 'Rack'), 'Renamed it');
+  const [row] = await running.database.db.select().from(changes).orderBy(desc(changes.seq)).limit(1);
+  expect([row?.before, row?.after, row?.delta]).toEqual([null, null, { piece: { name: [data.piece.name, 'Rack'] } }]);
+  await walk('undo', 'pieces/tube-rack');
+  expect((await get('pieces/tube-rack')).data).toEqual(data);
+  await walk('redo', 'pieces/tube-rack');
+  expect((await get('pieces/tube-rack')).data.piece.name).toBe('Rack');
+  await walk('undo', 'pieces/tube-rack');
+  // Edited anew, what was taken back cannot be done again, so nothing is kept of it.
+  await put('pieces/tube-rack', (p) => (p.name = 'Rack by the door'), 'Renamed it again');
+  const [closed] = await running.database.db.select().from(changes).where(eq(changes.closed, true)).orderBy(desc(changes.seq)).limit(1);
+  expect(closed).toMatchObject({ label: 'Renamed it', before: null, after: null, delta: null });
+});
 
 test('a change that is named is taken back only while it is the latest, and once', async () => {
   const own = await startApp();

@@ -47,6 +47,12 @@ test('with the code it is let in, until it is let go; which phones there are is 
   const headers = { cookie };
   expect((await phone('/api/projects', { headers })).status).toBe(200);
   expect((await phone('/api/shop', { headers })).status).toBe(403);
+  const wren = (await (await phone('/api/projects/print-shed/people/wren', { headers })).json()) as { version: number; data: object };
+  const body = JSON.stringify({ version: wren.version, data: wren.data, label: 'Edited at the bench' });
+  const edit = { method: 'PUT', headers: { ...headers, 'content-type': 'application/json' }, body };
+  expect((await phone('/api/projects/print-shed/people/wren', edit)).status).toBe(200);
+  const [told] = (await (await desk('/api/projects/print-shed/changes')).json()) as { label: string; device: string }[];
+  expect(told).toMatchObject({ label: 'Edited at the bench', device: 'Phone' });
   const { phones } = (await (await desk('/api/shop')).json()) as { phones: { id: string; name: string }[] };
   expect(phones.map((p) => p.name)).toEqual(['Phone']);
   expect((await phone(`/api/shop/phones/${phones[0]?.id}`, { method: 'DELETE', headers })).status).toBe(403);

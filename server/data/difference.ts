@@ -10,8 +10,8 @@ export type Sides = Pick<typeof changes.$inferSelect, 'before' | 'after' | 'delt
 type Edited = EditedKind | typeof PROJECT;
 
 const differ = create({
-  // Members, spaces and the like are told from each other by their ids, wherever they stand in their list.
-  objectHash: (item) => ('id' in item ? String(item.id) : undefined),
+  // Members, spaces and the like are told from each other by their ids, wherever they stand in their list; what has none by its place.
+  objectHash: (item, index) => ('id' in item ? String(item.id) : `at ${index}`),
 });
 
 /** A document as it is compared: letters that were given stay given, so they are no part of what is walked. */
@@ -21,13 +21,16 @@ function bare(kind: Edited, document: unknown): unknown {
   return rest;
 }
 
-const forth = (document: unknown, delta: unknown) => differ.patch(structuredClone(document), structuredClone(delta) as Delta);
-const back = (document: unknown, delta: unknown) => differ.unpatch(structuredClone(document), structuredClone(delta) as Delta);
+/** Another of the same, as it would be read from the store. */
+const copied = (document: unknown): unknown => JSON.parse(JSON.stringify(document));
+
+const forth = (document: unknown, delta: unknown) => differ.patch(copied(document), copied(delta) as Delta);
+const back = (document: unknown, delta: unknown) => differ.unpatch(copied(document), copied(delta) as Delta);
 
 /** What is kept of an edit: how its documents differ, or both where one is none or the difference is larger or not exact. */
 export function sidesOf(kind: Edited, before: unknown, after: unknown): Sides {
   if (before === null || after === null) return { before, after, delta: null };
-  const [was, is] = [bare(kind, before), bare(kind, after)];
+  const [was, is] = [copied(bare(kind, before)), copied(bare(kind, after))];
   const delta = differ.diff(was, is) ?? {};
   const isExact = isDeepStrictEqual(forth(was, delta), is) && isDeepStrictEqual(back(is, delta), was);
   const isSmaller = JSON.stringify(delta).length < JSON.stringify(was).length + JSON.stringify(is).length;

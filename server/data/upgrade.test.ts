@@ -1,8 +1,9 @@
 /** @jest-environment node */
 import { readFileSync } from 'node:fs';
-import { eq } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
 import { VERSION, readProjectFile, type ProjectFile } from '../../core/formats/index.js';
 import { openTestDatabase } from '../test/database.js';
+import { acrossChange, sidesOf } from './difference.js';
 import type { OpenDatabase } from './database.js';
 import { changes, folder, pieces, projects, readings } from './schema.js';
 import { upgrade } from './upgrade.js';
@@ -54,6 +55,34 @@ test('what the tape said of a space in the plan is a reading of its own after th
   );
   const [table] = await open.db.select().from(pieces).where(eq(pieces.id, 'composing-table'));
   expect(JSON.stringify(table?.data)).not.toContain('measured');
+});
+
+test('edits of which only the difference was kept are brought up by walking them, done and taken back', async () => {
+  const { db } = open;
+  const was = first.pieces['tube-rack'] as { piece: { name: string } };
+  const named = (name: string) => ({ ...was, piece: { ...was.piece, name } });
+  const edit = (before: string, after: string, undone: boolean) => ({
+    ...sidesOf('pieces', named(before), named(after)),
+    projectId: 'shed',
+    kind: 'pieces',
+    recordId: 'tube-rack',
+    label: after,
+    undone,
+  });
+  await db.update(pieces).set({ data: named('B') });
+  await db.insert(changes).values([edit(was.piece.name, 'A', false), edit('A', 'B', false), edit('B', 'C', true)]);
+  await upgrade(db);
+  const [piece] = await db.select().from(pieces);
+  const rows = (await db.select().from(changes).orderBy(asc(changes.seq))).slice(1);
+  const nameOf = (document: unknown) => (document as { piece: { name: string } }).piece.name;
+  const [toA, toB, toC] = rows;
+  if (!toA || !toB || !toC) throw new Error('the changes are gone');
+  const a = acrossChange('pieces', toB, piece?.data, false);
+  const begun = acrossChange('pieces', toA, a, false);
+  const c = acrossChange('pieces', toC, piece?.data, true);
+  expect([begun, a, c].map(nameOf)).toEqual([was.piece.name, 'A', 'C']);
+  // What undo ends at is in the words of today, but for its name as it was.
+  expect((begun as { piece: object }).piece).toEqual(now()?.piece);
 });
 
 test('what was brought up already is left alone', async () => {

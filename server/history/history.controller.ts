@@ -1,7 +1,8 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, Post, Query } from '@nestjs/common';
 import { ApiProperty, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsOptional, Matches, Max, Min } from 'class-validator';
-import { Answers, PROSPECTS, object, orNull, recordOf } from '../problems/answers.js';
+import { ChangePipe } from '../problems/version.js';
+import { Answers, PROSPECTS, listOf, object, orNull, recordOf } from '../problems/answers.js';
 import { edge } from '../problems/schema.validator.js';
 import { EDITED, PROJECT, type EditedKind } from '../data/kinds.js';
 import { HistoryService, type Scope } from './history.service.js';
@@ -48,6 +49,16 @@ const WALKED = object({
   ),
 });
 
+const CHANGE = object({
+  change: { type: 'integer' },
+  label: { type: 'string' },
+  kind: { type: 'string' },
+  recordId: { type: 'string' },
+  device: { type: 'string', nullable: true },
+  at: { type: 'string', format: 'date-time' },
+  undone: { type: 'boolean' },
+});
+
 @ApiTags('history')
 @Controller('projects/:project')
 export class HistoryController {
@@ -67,6 +78,13 @@ export class HistoryController {
     return entries.length === 0
       ? { undo: null, redo: null, undoChange: null, redoChange: null }
       : this.history.prospects(project, scopeOf(entries));
+  }
+
+  @Get('changes')
+  @ApiQuery({ name: 'before', type: Number, required: false, description: 'Only changes older than this one' })
+  @Answers('What was changed, when, and by which device; the latest 50 first', listOf(CHANGE))
+  changes(@Param('project') project: string, @Query('before', new ChangePipe()) before: number | undefined) {
+    return this.history.list(project, before);
   }
 
   @Post('undo')

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { and, asc, desc, eq, isNotNull, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, lt, or, sql, type SQL } from 'drizzle-orm';
 import type { KeptPiece } from '../../core/formats/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { changes, projects } from '../data/schema.js';
@@ -33,6 +33,21 @@ export interface Prospects {
   readonly redoChange: number | null;
 }
 
+/** One change as it is told to people. */
+export interface ToldChange {
+  readonly change: number;
+  readonly label: string;
+  readonly kind: string;
+  readonly recordId: string;
+  /** The device that it came from; null for what was changed before that was kept. */
+  readonly device: string | null;
+  readonly at: string;
+  readonly undone: boolean;
+}
+
+/** So many changes are told at once. */
+const TOLD = 50;
+
 type ChangeRow = typeof changes.$inferSelect;
 
 /** Walks back and forth along the kept changes. Letters that were given stay given. */
@@ -42,6 +57,18 @@ export class HistoryService {
     @Inject(DATABASE) private readonly db: Database,
     @Inject(RecordsService) private readonly records: RecordsService,
   ) {}
+
+  /** What was changed in a project and by which device, the latest first. @param before only changes older than that one */
+  async list(projectId: string, before: number | undefined): Promise<readonly ToldChange[]> {
+    const { seq, label, kind, recordId, device, at, undone } = changes;
+    const rows = await this.db
+      .select({ change: seq, label, kind, recordId, device, at, undone })
+      .from(changes)
+      .where(and(eq(changes.projectId, projectId), before === undefined ? undefined : lt(seq, before)))
+      .orderBy(desc(seq))
+      .limit(TOLD);
+    return rows.map((row) => ({ ...row, at: row.at.toISOString() }));
+  }
 
   async prospects(projectId: string, scope: Scope, from: Database | Tx = this.db): Promise<Prospects> {
     const undo = await this.next(projectId, scope, false, from);
@@ -97,7 +124,7 @@ export class HistoryService {
         if (await this.isWalked(projectId, meant, again, tx)) return null;
         throw inUse(
           change
-            ? `Nothing was ${again ? 'done again' : 'taken back'}: “${change.label}” was done elsewhere meanwhile, and comes first. Look at it, and ask again.`
+            ? `Nothing was ${again ? 'done again' : 'taken back'}: “${change.label}” was done elsewhere${change.device === null ? '' : ` (${change.device})`} meanwhile, and comes first. Look at it, and ask again.`
             : `Nothing was ${again ? 'done again' : 'taken back'}: another change has taken its place.`,
         );
       }

@@ -11,11 +11,23 @@ export function IsVersion(): PropertyDecorator {
   return applyDecorators(ApiProperty({ example: 1, description: 'The version that the edit was made on' }), IsInt(), Min(1), Max(MOST));
 }
 
-/** The same in a query. @throws ProblemException 400 for what is none */
+/** A number in a query that counts up from 1. @throws ProblemException 400 for what is none */
+function counted(name: string, given: unknown): number {
+  const number = typeof given === 'string' && /^\d{1,10}$/.test(given) ? Number(given) : NaN;
+  if (number >= 1 && number <= MOST) return number;
+  throw badInput([{ path: `/${name}`, message: `this is no ${name}`, given, accepted: `a whole number from 1 to ${MOST}` }]);
+}
+
+/** The version that an edit was made on, in a query. @throws ProblemException 400 for what is none */
 export class VersionPipe implements PipeTransform<unknown, number> {
   transform(given: unknown): number {
-    const version = typeof given === 'string' && /^\d{1,10}$/.test(given) ? Number(given) : NaN;
-    if (version >= 1 && version <= MOST) return version;
-    throw badInput([{ path: '/version', message: 'this is no version', given, accepted: `a whole number from 1 to ${MOST}` }]);
+    return counted('version', given);
+  }
+}
+
+/** The number of a change in a query, where one is given. @throws ProblemException 400 for what is none */
+export class ChangePipe implements PipeTransform<unknown, number | undefined> {
+  transform(given: unknown): number | undefined {
+    return given === undefined ? undefined : counted('change', given);
   }
 }

@@ -57,6 +57,7 @@ const CALLS: Readonly<Record<keyof typeof api, () => Promise<unknown>>> = {
   pair: () => api.pair('123456', 'Phone'),
   letGo: () => api.letGo('abc'),
   remove: () => api.remove('shed', 'things', 'tin', 1),
+  changes: () => api.changes('shed', 7),
   history: () => api.history('shed', ['things']),
   undo: () => api.undo('shed', ['things'], 7),
   redo: () => api.redo('shed', ['things'], null),

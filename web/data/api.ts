@@ -120,6 +120,18 @@ export interface HistoryAnswer {
   } | null;
 }
 
+/** One change as the server tells it. */
+export interface ToldChange {
+  readonly change: number;
+  readonly label: string;
+  readonly kind: string;
+  readonly recordId: string;
+  /** The device that it came from; null for what was changed before that was kept. */
+  readonly device: string | null;
+  readonly at: string;
+  readonly undone: boolean;
+}
+
 /** Whether phones can be paired, how, and which are. */
 export interface Shop {
   readonly on: boolean;
@@ -156,6 +168,8 @@ export const api = {
   letGo: (phone: string) => call<void>('DELETE', `/shop/phones/${phone}`),
   remove: (project: string, kind: Kind, id: string, version: number) =>
     call<void>('DELETE', `/projects/${project}/${kind}/${id}?version=${version}`),
+  changes: (project: string, before: number | null) =>
+    call<ToldChange[]>('GET', `/projects/${project}/changes${before === null ? '' : `?before=${before}`}`),
   history: (project: string, scope: readonly string[]) =>
     call<HistoryAnswer>('GET', `/projects/${project}/history?${scope.map((s) => `scope=${encodeURIComponent(s)}`).join('&')}`),
   undo: (project: string, scope: readonly string[], change: number | null) =>

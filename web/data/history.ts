@@ -22,15 +22,20 @@ class Typing {
   }
 }
 
-/** Undo and redo over some records, `kind/id` or a whole `kind` each, kept on the server so that they outlive a reload. */
-export function useHistory(scope: readonly string[]) {
-  const { id, bench, saver } = useProject();
-  const { waiting } = useSaverState(saver);
-  // Any edit gives its record another version, and with it another history.
-  const edition = useMemo(() => {
+/** What tells one state of the project's history from the next: any edit gives its record another version. */
+export function useEdition(): string {
+  const { bench } = useProject();
+  return useMemo(() => {
     const versions = Object.values(bench.records).flatMap((kind) => kind.map((r) => `${r.id} ${r.version}`));
     return `${bench.version} ${versions.join(' ')}`;
   }, [bench]);
+}
+
+/** Undo and redo over some records, `kind/id` or a whole `kind` each, kept on the server so that they outlive a reload. */
+export function useHistory(scope: readonly string[]) {
+  const { id, saver } = useProject();
+  const { waiting } = useSaverState(saver);
+  const edition = useEdition();
   const query = useQuery({
     queryKey: ['history', id, scope, edition],
     queryFn: () => api.history(id, scope),

@@ -7,6 +7,7 @@ import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { Header } from '../shared/header.js';
 import { Phones } from '../phone/phones.js';
+import { Changes } from './changes.js';
 import { ToolsForm } from './tools-form.js';
 import { WhatItDoes } from './what-it-does.js';
 import { LengthField } from '../shared/length-field.js';
@@ -136,6 +137,7 @@ export function ProjectSettings() {
         </Section>
         <ToolsForm settings={settings} onSave={save} />
         <Phones />
+        <Changes />
       </Page>
     </>
   );

@@ -16,6 +16,17 @@ export function clockOf(text: string): number | null {
   return Number(found[2]) < 60 && minutes <= 24 * 60 ? minutes : null;
 }
 
+const MOMENT_TEXT = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  hour: '2-digit',
+  minute: '2-digit',
+});
+
+/** A moment for reading, by the clock here. @example "4 May 2026, 18:05" */
+export const momentText = (at: string): string => MOMENT_TEXT.format(new Date(at));
+
 const DAY_TEXT = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
 
 /** A day for reading. @example "Mon, 4 May" */
