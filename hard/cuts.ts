@@ -3,7 +3,7 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { counted, edit } from './edits.js';
-import { startServer } from './server.js';
+import { startServer, type Running } from './server.js';
 
 /** What came of cutting the power. */
 export interface CutsTried {
@@ -35,8 +35,9 @@ export async function cutPower(times: number, told: (text: string) => void): Pro
     return null;
   }
   let [acknowledged, lost] = [0, 0];
+  let running: Running | null = null;
   try {
-    const running = await startServer(join(live, 'data'));
+    running = await startServer(join(live, 'data'));
     let { version } = await counted(running.url);
     for (let cut = 0; cut < times; cut += 1) {
       for (let i = 0; i < 1 + ((cut * 7) % 13); i += 1) {
@@ -70,6 +71,7 @@ export async function cutPower(times: number, told: (text: string) => void): Pro
     }
     await running.stop();
   } finally {
+    await running?.kill();
     can('umount', live);
     rmSync(folder, { recursive: true, force: true });
   }

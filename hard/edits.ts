@@ -18,13 +18,13 @@ export async function counted(url: string): Promise<Counted> {
 }
 
 /** One edit of that height. @returns the version that was acknowledged; null where there was no answer */
-export async function edit(url: string, version: number, height: number): Promise<number | null> {
+export async function edit(url: string, version: number, height: number, label = `Edit ${version}`): Promise<number | null> {
   try {
     const now = (await (await fetch(url + PERSON)).json()) as Answer;
     const response = await fetch(url + PERSON, {
       method: 'PUT',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ version, data: { ...now.data, height }, label: `Edit ${version}` }),
+      body: JSON.stringify({ version, data: { ...now.data, height }, label }),
     });
     return response.ok ? ((await response.json()) as Answer).version : null;
   } catch {

@@ -6,6 +6,7 @@ import type { FileTried } from './files.js';
 import { killServer } from './kills.js';
 import { load, twoOnOne } from './load.js';
 import { endpoints, faultOfAnswer, send, sentBy } from './requests.js';
+import { shareDatabase } from './shared.js';
 import { ROOT, startServer } from './server.js';
 import { onThreads } from './threads.js';
 
@@ -102,6 +103,17 @@ export async function hard(scale: number): Promise<number> {
     survived: two.tried - two.letIn,
     lost: two.letIn,
   });
+  const shared = await shareDatabase(some(200), told);
+  if (shared === null) console.log('  two processes on one database: there is no PostgreSQL here, so they were not tried');
+  else {
+    add({
+      what: 'edits acknowledged by two processes on one database server',
+      tried: shared.acknowledged,
+      survived: shared.acknowledged - shared.lost,
+      lost: shared.lost,
+    });
+    told(`${shared.refused} more met another's or came while something was down, and were told so`);
+  }
   for (const row of await tryRequests(1, some(20_000))) add(row);
   const many = await load(50, 6, some(60));
   add({

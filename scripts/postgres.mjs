@@ -28,9 +28,13 @@ const code = run(
     // What is about the folder of the embedded one.
     '--testPathIgnorePatterns',
     'data/(power-cut|backups|lock)|config|page',
-    ...process.argv.slice(2),
+    '--testPathPatterns',
+    process.argv[2] ?? '.',
   ],
   { env: { ...process.env, RUVOK_TEST_POSTGRES: cluster.url } },
 );
 await cluster.stop();
-process.exit(code);
+const { shareDatabase } = await import('../build/node/hard/shared.js');
+const shared = await shareDatabase(40, (text) => console.log(text));
+console.log(`Two processes on one database: ${shared.acknowledged} edits acknowledged, ${shared.refused} refused, ${shared.lost} lost`);
+process.exit(code !== 0 ? code : shared.lost === 0 && shared.acknowledged > 0 ? 0 : 1);

@@ -55,7 +55,7 @@ const CHANGE = object({
   kind: { type: 'string' },
   recordId: { type: 'string' },
   device: { type: 'string', nullable: true },
-  at: { type: 'string', format: 'date-time' },
+  at: { type: 'string' },
   undone: { type: 'boolean' },
 });
 

@@ -19,25 +19,26 @@ export interface TestApp {
   readonly close: () => Promise<void>;
 }
 
+/** How a server is run in tests. */
+export const configForTests = (): Config => ({
+  dataFolder: mkdtempSync(join(tmpdir(), 'ruvok-server-')),
+  port: 0,
+  demo: true,
+  webFolder: null,
+  worker: null,
+  leastFree: 0,
+  perMinute: 1500,
+  logLevel: 'silent',
+  shop: false,
+  historyDays: 730,
+  databaseUrl: null,
+  device: 'Desk in the shed',
+  hosts: new Set(),
+});
+
 export async function startApp(extra: Partial<Config> = {}): Promise<TestApp> {
-  const dataFolder = mkdtempSync(join(tmpdir(), 'ruvok-server-'));
   const database = await openTestDatabase();
-  const config: Config = {
-    dataFolder,
-    port: 0,
-    demo: true,
-    webFolder: null,
-    worker: null,
-    leastFree: 0,
-    perMinute: 1500,
-    logLevel: 'silent',
-    shop: false,
-    historyDays: 730,
-    databaseUrl: null,
-    device: 'Desk in the shed',
-    hosts: new Set(),
-    ...extra,
-  };
+  const config = { ...configForTests(), ...extra };
   const app = await buildApp(config, database.db, pino({ level: 'silent' }));
   await app.init();
   await app.get(ProjectsService).store('print-shed', PRINT_SHED);
@@ -48,7 +49,7 @@ export async function startApp(extra: Partial<Config> = {}): Promise<TestApp> {
     close: async () => {
       await app.close();
       await database.close();
-      rmSync(dataFolder, { recursive: true, force: true });
+      rmSync(config.dataFolder, { recursive: true, force: true });
     },
   };
 }

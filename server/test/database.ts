@@ -17,9 +17,12 @@ async function onServer(server: string, statement: string): Promise<void> {
 }
 
 /** A database of its own on a server, with how to reach and drop it. */
-export async function makeDatabaseOn(server: string): Promise<{ readonly url: string; readonly drop: () => Promise<void> }> {
+export async function makeDatabaseOn(
+  server: string,
+  encoding = 'UTF8',
+): Promise<{ readonly url: string; readonly drop: () => Promise<void> }> {
   const name = `ruvok_${randomBytes(6).toString('hex')}`;
-  await onServer(server, `create database ${name} encoding 'UTF8' template template0`);
+  await onServer(server, `create database ${name} encoding '${encoding}' template template0`);
   const url = new URL(server);
   url.pathname = `/${name}`;
   return { url: url.href, drop: () => onServer(server, `drop database ${name} with (force)`) };
