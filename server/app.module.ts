@@ -1,6 +1,5 @@
 import { Global, Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
-import { ServeStaticModule } from '@nestjs/serve-static';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { CONFIG, type Config } from './config.js';
 import { DATABASE, type Database } from './data/database.js';
@@ -51,18 +50,9 @@ const RESOURCES = [
 @Module({})
 export class AppModule {
   static with(config: Config, db: Database): DynamicModule {
-    const page = config.webFolder
-      ? [
-          ServeStaticModule.forRoot({
-            rootPath: config.webFolder,
-            exclude: ['/api/{*any}'],
-            serveStaticOptions: { index: false, maxAge: '1y', immutable: true },
-          }),
-        ]
-      : [];
     return {
       module: AppModule,
-      imports: [ThrottlerModule.forRoot([{ ttl: 60_000, limit: config.perMinute }]), ...page, ...RESOURCES],
+      imports: [ThrottlerModule.forRoot([{ ttl: 60_000, limit: config.perMinute }]), ...RESOURCES],
       providers: [
         { provide: CONFIG, useValue: config },
         { provide: DATABASE, useValue: db },

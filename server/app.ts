@@ -11,7 +11,7 @@ import { pinoHttp } from 'pino-http';
 import { AppModule } from './app.module.js';
 import type { Config } from './config.js';
 import type { Database } from './data/database.js';
-import { policy, servePage } from './page.js';
+import { noFile, policy, servePage } from './page.js';
 import { PROBLEM } from './problems/answers.js';
 import { ownPagesOnly } from './problems/same-place.js';
 import { MOST_BYTES } from './photos/picture.js';
@@ -42,7 +42,11 @@ export async function buildApp(config: Config, db: Database, log: Logger): Promi
   app.use(ownPagesOnly(config.hosts));
   app.use(gate(app.get(ShopService), config.device));
   app.use(compression());
-  if (config.webFolder) app.use(servePage(config.webFolder));
+  if (config.webFolder) {
+    app.use(servePage(config.webFolder));
+    app.useStaticAssets(config.webFolder, { index: false, maxAge: '1y', immutable: true });
+    app.use(noFile);
+  }
   app.use('/api/projects/files', json({ limit: '12mb' }));
   app.use(/^\/api\/projects\/[^/]+\/photos$/, raw({ type: () => true, limit: MOST_BYTES }));
   app.useBodyParser('json', { limit: '2mb' });

@@ -25,6 +25,7 @@ test('every path of the page gets its one document, with the nonce of the answer
 test.each([
   ['GET', '/api/projects'],
   ['GET', '/assets/index.js'],
+  ['GET', '/assets/nothing'],
   ['POST', '/p/print-shed'],
 ])('%s %s is not the page', (method, path) => {
   expect(ask(method, path)).toEqual({ sent: null, passed: true });

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { NextFunction, Request, Response } from 'express';
+import { tellProblem } from './problems/problem.js';
 
 const SELF = "'self'";
 
@@ -31,11 +32,18 @@ export function policy(style: string) {
 export function servePage(folder: string) {
   const html = readFileSync(join(folder, 'index.html'), 'utf8');
   return (req: Request, res: Response, next: NextFunction): void => {
-    const page = (req.method === 'GET' || req.method === 'HEAD') && !req.path.startsWith('/api') && !/\.[a-z0-9]+$/i.test(req.path);
+    const isFile = /^\/(api|assets)(\/|$)|\.[a-z0-9]+$/i.test(req.path);
+    const page = (req.method === 'GET' || req.method === 'HEAD') && !isFile;
     if (!page) return next();
     res
       .type('html')
       .set('Cache-Control', 'no-cache')
       .send(html.replace('__CSP_NONCE__', res.locals['nonce'] as string));
   };
+}
+
+/** Tells of a file of the page that is not there. */
+export function noFile(req: Request, res: Response, next: NextFunction): void {
+  if (req.path.startsWith('/api')) return next();
+  tellProblem(req, res, { type: 'about:blank', title: 'Not found', status: 404, detail: `There is no ${req.path}.` });
 }

@@ -8,10 +8,12 @@ import { momentText } from '../shared/clock.js';
 import { Fold } from '../shared/fold.js';
 import { Button, Faint, Fault, Row, Scroll, Section, Table } from '../shared/ui.js';
 
-/** What was taken back is still told, as what no longer counts. */
-const Told = styled.td<{ $undone: boolean }>`
-  text-decoration: ${(p) => (p.$undone ? 'line-through' : 'none')};
+const When = styled.td`
+  white-space: nowrap;
 `;
+
+/** So many the server tells at once. */
+const PAGE = 50;
 
 /** What a record is called now; nothing where it is taken out, or where it is the project itself. */
 function useNames(): (told: ToldChange) => string {
@@ -34,7 +36,7 @@ function List() {
     enabled: waiting === 0,
     queryFn: ({ pageParam }) => api.changes(id, pageParam),
     initialPageParam: null as number | null,
-    getNextPageParam: (page) => (page.length > 0 ? (page.at(-1)?.change ?? null) : null),
+    getNextPageParam: (page) => (page.length < PAGE ? null : (page.at(-1)?.change ?? null)),
     placeholderData: (before) => before,
   });
   const rows = (query.data?.pages ?? []).flat();
@@ -56,11 +58,11 @@ function List() {
           <tbody>
             {rows.map((told) => (
               <tr key={told.change}>
-                <td className="figure">{momentText(told.at)}</td>
-                <Told $undone={told.undone}>
-                  {told.label}
-                  {told.undone ? <Faint> (taken back)</Faint> : null}
-                </Told>
+                <When>{momentText(told.at)}</When>
+                <td>
+                  {told.undone ? <del>{told.label}</del> : told.label}
+                  {told.undone ? <Faint> taken back</Faint> : null}
+                </td>
                 <td>{nameOf(told)}</td>
                 <td>{told.device ?? <Faint>not kept then</Faint>}</td>
               </tr>
