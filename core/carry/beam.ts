@@ -1,4 +1,5 @@
 import { factor, heldBack, hold, solveBanded } from './banded.js';
+import { settledOn } from './touching.js';
 
 /** A support under a beam. A one-way support pushes and never pulls. */
 export interface BeamSupport {
@@ -346,23 +347,15 @@ export function solveBeam(given: BeamSpec): BeamResult {
   const spec = withoutSlivers(given);
   const nodes = nodesOf(spec);
   const elements = elementsOf(spec, nodes);
-  const touching = spec.supports.map(() => true);
-  for (let round = 0; round <= 2 * spec.supports.length + 2; round += 1) {
-    if (turnsOver(spec, touching)) throw new Falls('the beam can fall: its supports do not hold it');
-    const solved = solveWith(spec, nodes, elements, touching);
-    const scale = Math.max(...solved.reactions.map(Math.abs), 1e-12);
-    let changed = false;
-    spec.supports.forEach((s, i) => {
-      if (!s.oneWay) return;
-      if (touching[i] && (solved.reactions[i] as number) < -1e-9 * scale) {
-        touching[i] = false;
-        changed = true;
-      } else if (!touching[i] && (solved.displacements[2 * nodeAt(nodes, s.x, spec.length)] as number) > 1e-12) {
-        touching[i] = true;
-        changed = true;
-      }
-    });
-    if (!changed) return resultOf(spec, elements, solved, touching);
-  }
+  const settled = settledOn(
+    spec.supports.map((s) => s.oneWay === true),
+    (touching) => {
+      if (turnsOver(spec, touching)) throw new Falls('the beam can fall: its supports do not hold it');
+      const solved = solveWith(spec, nodes, elements, touching);
+      const sunk = spec.supports.map((s, i) => (touching[i] ? 0 : (solved.displacements[2 * nodeAt(nodes, s.x, spec.length)] as number)));
+      return { ...solved, sunk, pushes: solved.reactions };
+    },
+  );
+  if (settled) return resultOf(spec, elements, settled.held, settled.touching);
   throw new BeamError('the supports that lift could not be settled');
 }
