@@ -29,6 +29,7 @@ export { CUT_SLACK, againstPlan, type AgainstPlan } from './made.js';
 export { nameOf } from './names.js';
 export { clashSentence, heldIn } from './screws.js';
 export { standsWithJoints, weakEnds } from './stands.js';
+export { tooManyParts } from './too-many.js';
 
 /**
  * Every check of a solved piece, worst first.

@@ -2,6 +2,7 @@ export * from './project-file.js';
 export * from './faults.js';
 export * from './text.js';
 export * from './validate.js';
+export * from './limits.js';
 export * from './references.js';
 export * from './read.js';
 export { RECORD_KINDS, VERSION, foundIn, idOfFound, recordBroughtUp } from './versions/index.js';

@@ -1,6 +1,8 @@
 import { dividingMembersOf, findMember, spacesOf, type Named, type Piece } from '../piece/index.js';
 import { areCrossed, namedBy } from '../kinds/index.js';
+import { shapeOf } from '../shells/index.js';
 import type { Fault } from './faults.js';
+import { partFaults, spaceFaults } from './limits.js';
 import { workshopOf, type ProjectFile } from './project-file.js';
 import { firstOf } from './validate.js';
 
@@ -70,6 +72,8 @@ export function missingOf(piece: Piece, known: Known): readonly Named[] {
  * @param path of the piece in its document
  */
 export function pieceFaults(piece: Piece, known: Known, path: string): readonly Fault[] {
+  const tooMany = spaceFaults(piece, path);
+  if (tooMany.length > 0) return tooMany;
   const missing = missingOf(piece, known).map(({ kind, id, where }): Fault => {
     const ids = [...known[KEPT_IN[kind]].keys()].slice(0, 8).join(', ');
     return {
@@ -85,7 +89,12 @@ export function pieceFaults(piece: Piece, known: Known, path: string): readonly 
 /** Ids in a project file that lead nowhere. */
 export function referenceFaults(file: ProjectFile): readonly Fault[] {
   const known = workshopOf(file);
-  const pieces = Object.entries(file.pieces).flatMap(([id, { piece }]) => pieceFaults(piece, known, `/pieces/${id}/piece`));
+  const pieces = Object.entries(file.pieces).flatMap(([id, { piece }]) => {
+    const path = `/pieces/${id}/piece`;
+    const faults = pieceFaults(piece, known, path);
+    // What leads nowhere cannot be worked out, so that its parts cannot be counted.
+    return faults.length > 0 ? faults : partFaults(shapeOf(piece, known), path);
+  });
   const accepted = `one of ${Object.keys(file.pieces).slice(0, 8).join(', ')}`;
   const ofPieces = (['readings', 'made', 'buildings', 'log'] as const).flatMap((kind) =>
     Object.entries<{ readonly piece: string }>(file[kind] ?? {}).flatMap(([id, { piece }]): readonly Fault[] =>

@@ -13,4 +13,5 @@ export * from './make.js';
 export * from './hangs.js';
 export * from './notched.js';
 export * from './lean.js';
+export * from './most.js';
 export type * from './posts.js';

@@ -1,5 +1,5 @@
 import { carry, type Carried } from '../carry/index.js';
-import { checksOf, type Check } from '../checks/index.js';
+import { checksOf, tooManyParts, type Check } from '../checks/index.js';
 import { isCuttable, letter, partsOf, sawStep, type Part } from '../parts/index.js';
 import type { Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
@@ -34,7 +34,8 @@ export function solve(piece: Piece, workshop: Workshop, ledger: Letters): Soluti
   const { letters } = made;
   // What is only drawn needs no loads: they are worked out when they are first asked for, and once.
   const carried = once(() => carry(shape, workshop));
-  const checks = once(() => checksOf(piece, shape, carried(), letters, workshop, uncuttable, parts));
+  const tooMany = tooManyParts(shape);
+  const checks = once(() => (tooMany ? [tooMany] : checksOf(piece, shape, carried(), letters, workshop, uncuttable, parts)));
   return {
     piece,
     workshop,
@@ -58,8 +59,13 @@ function once<T>(work: () => T): () => T {
 
 /** The ledger of a piece with a letter for every part it has, without working out the rest. */
 export function lettersOf(piece: Piece, workshop: Workshop, ledger: Letters): Letters {
+  return lettersFor(shapeOf(piece, workshop), ledger);
+}
+
+/** The same for a shape that is there already. */
+export function lettersFor({ members }: Pick<Shape, 'members'>, ledger: Letters): Letters {
   return letter(
-    shapeOf(piece, workshop).members.map((m) => m.id),
+    members.map((m) => m.id),
     ledger,
   );
 }

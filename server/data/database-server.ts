@@ -2,7 +2,7 @@ import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
 import { MIGRATIONS } from '../places.js';
-import type { OpenDatabase } from './database.js';
+import type { OpenDatabase } from './handle.js';
 import * as schema from './schema.js';
 import { upgrade } from './upgrade.js';
 

@@ -1,31 +1,19 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
-import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { MIGRATIONS, SEED } from '../places.js';
+import type { OpenDatabase } from './handle.js';
 import { holdStore } from './lock.js';
 import * as schema from './schema.js';
 import { DURABLE, SyncedFolder, moved } from './synced.js';
 import { upgrade } from './upgrade.js';
 
-/** The database, embedded or on a server of its own, through Drizzle. Inside a transaction only the transaction may be used. */
-export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
-
-/** The token under which the database is injected. */
-export const DATABASE = Symbol('database');
+export { DATABASE, type Database, type OpenDatabase } from './handle.js';
 
 /** The store is there and cannot be opened. */
 export class StoreBroken extends Error {}
-
-/** An open database and how to close it. */
-export interface OpenDatabase {
-  readonly db: Database;
-  /** Does what only one of several processes on this database may do at a time. */
-  readonly alone: <T>(work: () => Promise<T>) => Promise<T>;
-  readonly close: () => Promise<void>;
-}
 
 /** A database that is embedded in this process, which nobody else has open. */
 export interface EmbeddedDatabase extends OpenDatabase {

@@ -1,7 +1,7 @@
 import { and, asc, eq } from 'drizzle-orm';
 import { VERSION, foundIn, idOfFound, recordBroughtUp } from '../../core/formats/index.js';
 import { KINDS, PROJECT, tableOf, type EditedKind } from './kinds.js';
-import type { Database } from './database.js';
+import type { Database } from './handle.js';
 import { acrossChange, sidesOf } from './difference.js';
 import { changes, folder, projects } from './schema.js';
 

@@ -2,14 +2,24 @@ import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql, type ColumnsSelection } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
 import type { TypedQueryBuilder } from 'drizzle-orm/query-builders/query-builder';
-import { KEPT_IN, VERSION, missingOf, pieceFaults, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
+import {
+  KEPT_IN,
+  VERSION,
+  missingOf,
+  partFaults,
+  pieceFaults,
+  workshopOf,
+  type KeptPiece,
+  type ProjectFile,
+} from '../../core/formats/index.js';
 import { type Letters, type Piece } from '../../core/piece/index.js';
 import { namedBy } from '../../core/kinds/index.js';
 import type { Building, LogEntry } from '../../core/build/index.js';
 import type { Hardware } from '../../core/stock/index.js';
 import type { Cutting } from '../../core/layout/index.js';
 import { nameOfRecord, type Workshop } from '../../core/project/index.js';
-import { lettersOf } from '../../core/solution/index.js';
+import { shapeOf } from '../../core/shells/index.js';
+import { lettersFor } from '../../core/solution/index.js';
 import type { BuiltReading, MadePart } from '../../core/survey/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { changes, folder, projects } from '../data/schema.js';
@@ -304,5 +314,8 @@ export function fileOf(bench: Workbench): ProjectFile {
 function kept(piece: Piece, workshop: Workshop, ledger: Letters): KeptPiece {
   const faults = pieceFaults(piece, workshop, '/data');
   if (faults.length > 0) throw badInput(faults);
-  return { piece, letters: lettersOf(piece, workshop, ledger) };
+  const shape = shapeOf(piece, workshop);
+  const tooMany = partFaults(shape, '/data');
+  if (tooMany.length > 0) throw badInput(tooMany);
+  return { piece, letters: lettersFor(shape, ledger) };
 }

@@ -1,6 +1,6 @@
 import { Figure, size } from '../../figure/index.js';
 import { ZERO, type Length } from '../../length/index.js';
-import type { PlacedSpace } from '../../piece/index.js';
+import { MOST_CELLS, type PlacedSpace } from '../../piece/index.js';
 import type { Cells } from './spec.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import { stancesOf, type Stance, type Thing } from '../../things/index.js';
@@ -21,6 +21,8 @@ export interface CellGrid {
   /** What a thing takes up across and up, with what stays free. */
   readonly clear: { readonly across: Figure; readonly up: Figure };
   readonly pitch: { readonly across: Figure; readonly up: Figure };
+  /** How many would go in, where that is more than are worked out; there are none then. */
+  readonly tooMany: number | null;
   readonly columns: number;
   readonly rows: number;
   /** What the grid takes of the space. */
@@ -86,10 +88,12 @@ export function cellGrid(space: PlacedSpace, cells: Cells, workshop: Workshop): 
   };
   const ladders = cells.make.kind === 'ladders';
   const room = space.clear;
-  const columns = countIn(room.width.value, clear.across.value, beside.thickness.value, ladders);
-  const rows = ladders
+  const across = countIn(room.width.value, clear.across.value, beside.thickness.value, ladders);
+  const up = ladders
     ? Math.floor(room.height.value / (clear.up.value + under.thickness.value))
     : countIn(room.height.value, clear.up.value, under.thickness.value, false);
+  const tooMany = across * up > MOST_CELLS ? across * up : null;
+  const [columns, rows] = tooMany === null ? [across, up] : [0, 0];
   const pitchOf = (own: Figure, wood: Figure, total: Figure, n: number) => {
     // Between the sides of a case what is left over is shared, so that all cells are equal.
     if (ladders || n < 1) return own.plus(wood);
@@ -120,6 +124,7 @@ export function cellGrid(space: PlacedSpace, cells: Cells, workshop: Workshop): 
     thing,
     clear,
     pitch,
+    tooMany,
     columns,
     rows,
     width: pitch.across.times(columns).plus(edge(beside.thickness)).named('wide in all'),

@@ -1,6 +1,7 @@
 import { len, say, type Figure } from '../../figure/index.js';
 import { ZERO, add, fromUnits, sub, type Length } from '../../length/index.js';
 import {
+  MOST_CELLS,
   atX,
   flatFrame,
   rectangular,
@@ -164,6 +165,11 @@ export function cellMembers(cells: Cells, { space, workshop }: Pick<MadeIn, 'spa
     problems: [{ id: `${id}-${space.id}`, about: space.id, stops: true, sentence, fixes: [] }],
   });
   if (!grid) return problem('cells-thing', say`The thing that the cells of ${space.label} are for is not in the library any more.`);
+  if (grid.tooMany !== null)
+    return problem(
+      'cells-many',
+      say`${grid.tooMany} cells of ${len(grid.pitch.across.value)} by ${len(grid.pitch.up.value)} would go into ${space.label}; up to ${MOST_CELLS} are worked out. Leave more free round ${grid.thing.name}, or divide the space.`,
+    );
   if (grid.columns < 1 || grid.rows < 1) {
     return problem(
       'cells-none',
