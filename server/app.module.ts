@@ -22,6 +22,7 @@ import { DiskGuard } from './records/disk.guard.js';
 import { ShopModule } from './shop/shop.module.js';
 import { SlidesModule } from './slides/slides.module.js';
 import { StockModule } from './stock/stock.module.js';
+import { WorkController } from './work/work.controller.js';
 import { WorkService } from './work/work.service.js';
 import { ThingsModule } from './things/things.module.js';
 
@@ -53,6 +54,7 @@ export class AppModule {
     return {
       module: AppModule,
       imports: [ThrottlerModule.forRoot([{ ttl: 60_000, limit: config.perMinute }]), ...RESOURCES],
+      controllers: [WorkController],
       providers: [
         { provide: CONFIG, useValue: config },
         { provide: DATABASE, useValue: db },

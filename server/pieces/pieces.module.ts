@@ -1,12 +1,15 @@
 import { Controller, Get, Inject, Module, Param, Query, Res } from '@nestjs/common';
 import type { Response } from 'express';
-import { ApiProduces, ApiQuery, ApiTags } from '@nestjs/swagger';
+import { ApiProduces, ApiProperty, ApiTags } from '@nestjs/swagger';
+import { IsOptional, Matches } from 'class-validator';
 import { pieceSchema } from '../../core/kinds/index.js';
 import { recordController } from '../records/record.controller.js';
 import { RecordsModule } from '../records/records.module.js';
-import { WorkService } from '../work/work.service.js';
+import { JobDto } from '../work/job.js';
+import { WorkService, whileWaited } from '../work/work.service.js';
 import { Answers, listOf, object } from '../problems/answers.js';
-import { badInput, notFound } from '../problems/problem.js';
+import { edge } from '../problems/schema.validator.js';
+import { notFound } from '../problems/problem.js';
 import { ShopModule } from '../shop/shop.module.js';
 import { ShopService, addressesHere } from '../shop/shop.service.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
@@ -33,14 +36,22 @@ class SolutionController {
 
   @Get()
   @Answers('All that follows from a piece: sizes with their sums, marks, loads, checks and parts', SOLUTION)
-  async solution(@Param('project') project: string, @Param('id') id: string) {
-    const report = await this.work.run('report', fileOf(await this.records.workbench(project)), id);
+  async solution(@Param('project') project: string, @Param('id') id: string, @Res({ passthrough: true }) res: Response) {
+    const file = fileOf(await this.records.workbench(project));
+    const report = await this.work.run('report', [file, id], { signal: whileWaited(res) });
     if (!report) throw notFound(`piece ${id}`);
     return report;
   }
 }
 
 const PDF = { type: 'string', format: 'binary' } as const;
+
+class FullSizeDto extends JobDto {
+  @ApiProperty({ required: false, description: 'Which of its jigs, counted from 0; all of them where it is left out' })
+  @IsOptional()
+  @Matches(/^\d{1,4}$/, { message: 'a whole number from 0' })
+  jig?: string;
+}
 
 @ApiTags('pieces')
 @Controller('projects/:project/pieces/:id')
@@ -54,32 +65,44 @@ class PrintsController {
   @Get('sheets.pdf')
   @ApiProduces('application/pdf')
   @Answers('What is taken into the shop: parts, each as it is set out, and the steps', PDF)
-  sheets(@Param('project') project: string, @Param('id') id: string, @Res() res: Response): Promise<void> {
-    return this.print('sheets', project, id, res);
+  sheets(
+    @Param('project') project: string,
+    @Param('id') id: string,
+    @Query(edge(JobDto)) { job }: JobDto,
+    @Res() res: Response,
+  ): Promise<void> {
+    return this.print('sheets', project, id, res, job);
   }
 
   @Get('full-size.pdf')
   @ApiProduces('application/pdf')
   @Answers('Sticks, outlines and templates as large as they are, in pages that are laid on each other', PDF)
-  @ApiQuery({ name: 'jig', required: false, description: 'Which of its jigs, counted from 0; all of them where it is left out' })
   fullSize(
     @Param('project') project: string,
     @Param('id') id: string,
-    @Query('jig') jig: string | undefined,
+    @Query(edge(FullSizeDto)) { jig, job }: FullSizeDto,
     @Res() res: Response,
   ): Promise<void> {
-    const only = jig === undefined ? undefined : Number(jig);
-    if (only !== undefined && !Number.isInteger(only))
-      throw badInput([{ path: '/jig', message: 'this is no number', given: jig, accepted: 'a whole number from 0' }]);
-    return this.print('fullSize', project, id, res, only);
+    return this.print('fullSize', project, id, res, job, jig === undefined ? undefined : Number(jig));
   }
 
-  private async print(what: 'sheets' | 'fullSize', project: string, id: string, res: Response, only?: number): Promise<void> {
+  private async print(
+    what: 'sheets' | 'fullSize',
+    project: string,
+    id: string,
+    res: Response,
+    job: string | undefined,
+    only?: number,
+  ): Promise<void> {
     const file = fileOf(await this.records.workbench(project));
     // Where phones are let in, each step on paper opens itself on one.
     const here = this.shop.isOpen ? addressesHere()[0] : undefined;
     const address = here ? `http://${here}:${res.req.socket.localPort}/p/${project}/pieces/${id}/bench` : undefined;
-    const bytes = what === 'sheets' ? await this.work.run('sheets', file, id, address) : await this.work.run('fullSize', file, id, only);
+    const watched = { job, signal: whileWaited(res) };
+    const bytes =
+      what === 'sheets'
+        ? await this.work.run('sheets', [file, id, address], watched)
+        : await this.work.run('fullSize', [file, id, only], watched);
     if (!bytes) throw notFound(`piece ${id}`);
     const name = `${id}${what === 'sheets' ? '' : '-full-size'}.pdf`;
     res

@@ -6,7 +6,7 @@ import { Answers } from '../problems/answers.js';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
 import { RecordsModule } from '../records/records.module.js';
 import { RecordsService } from '../records/records.service.js';
-import { WorkService } from '../work/work.service.js';
+import { WorkService, whileWaited } from '../work/work.service.js';
 
 class LayoutsDto {
   @MatchesSchema(() => ToPrintSchema)
@@ -31,7 +31,8 @@ class PrintsController {
   @Answers('Layouts with the order of their cuts, as PDF', { type: 'string', format: 'binary' })
   async layouts(@Param('project') project: string, @Body(edge(LayoutsDto)) { data }: LayoutsDto, @Res() res: Response): Promise<void> {
     const { settings } = (await this.records.workbench(project)).project;
-    const bytes = await this.work.run('layouts', data, { unit: settings.unit, step: settings.step });
+    const precision = { unit: settings.unit, step: settings.step };
+    const bytes = await this.work.run('layouts', [data, precision], { signal: whileWaited(res) });
     res.type('application/pdf').set('Cache-Control', 'no-store').send(Buffer.from(bytes));
   }
 }

@@ -56,6 +56,11 @@ export function inUse(detail: string): ProblemException {
   return new ProblemException({ type: `${TYPE}in-use`, title: 'In use', status: 409, detail });
 }
 
+/** Whoever waited no longer does; told to nobody, but it ends what was begun. */
+export function stopped(): ProblemException {
+  return new ProblemException({ type: `${TYPE}stopped`, title: 'Stopped', status: 409, detail: 'This was stopped. Nothing was changed.' });
+}
+
 /** A newer program has brought the store up to documents that this one cannot write. */
 export function outOfDate(): ProblemException {
   return new ProblemException({

@@ -1,12 +1,15 @@
-import { Body, Controller, Delete, Get, Header, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Header, HttpCode, Inject, Param, Post, Put, Query, Res } from '@nestjs/common';
 import { ApiBody, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { Matches } from 'class-validator';
+import type { Response } from 'express';
 import { writeProjectFile } from '../../core/formats/index.js';
 import { ProjectSchema } from '../../core/project/index.js';
 import { PRINT_SHED } from '../../demo/print-shed.js';
 import { EDITED, ONE } from '../data/kinds.js';
 import { Answers, listOf, object, recordOf } from '../problems/answers.js';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
+import { IsJob } from '../work/job.js';
+import { whileWaited } from '../work/work.service.js';
 import { IsVersion, VersionPipe } from '../problems/version.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
 import { DEMO_ID } from './demo.js';
@@ -50,10 +53,13 @@ class SaveProjectDto {
   data!: unknown;
 }
 
-class NewIdDto {
+class NewFileDto {
   @ApiProperty({ example: 'print-shed' })
   @Matches(ID, { message: ID_TEXT })
   id!: string;
+
+  @IsJob()
+  job?: string;
 }
 
 @ApiTags('projects')
@@ -86,8 +92,8 @@ export class ProjectsController {
   @Post('files')
   @ApiBody({ description: 'A project file, as docs/project.schema.json has it', schema: { type: 'object' } })
   @Answers('Read a project file in under a new id', NEW, 201)
-  read(@Query(edge(NewIdDto)) { id }: NewIdDto, @Body() document: unknown) {
-    return this.projects.read(id, document);
+  read(@Query(edge(NewFileDto)) { id, job }: NewFileDto, @Body() document: unknown, @Res({ passthrough: true }) res: Response) {
+    return this.projects.read(id, document, { job, signal: whileWaited(res) });
   }
 
   @Get(':project')

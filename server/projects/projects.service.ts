@@ -6,7 +6,7 @@ import { projects } from '../data/schema.js';
 import { badInput, inUse, lostRace, notFound } from '../problems/problem.js';
 import { KINDS, PROJECT } from '../data/kinds.js';
 import { lettered } from '../work/tasks.js';
-import { WorkService } from '../work/work.service.js';
+import { WorkService, type Watched } from '../work/work.service.js';
 import { RecordsService, type Tx } from '../records/records.service.js';
 
 /** Projects by themselves, and as files that are read in and written out whole. */
@@ -63,11 +63,11 @@ export class ProjectsService {
     });
   }
 
-  /** Reads a whole project in under a new id. @throws ProblemException 400 with every fault of the file */
-  async read(id: string, document: unknown): Promise<{ id: string }> {
-    const reading = await this.work.run('read', document);
+  /** Reads a whole project in under a new id. @throws ProblemException 400 with every fault of the file, 409 where it was stopped */
+  async read(id: string, document: unknown, watched: Watched = {}): Promise<{ id: string }> {
+    const reading = await this.work.run('read', [document], watched);
     if (!reading.ok) throw badInput(reading.faults, 'This file cannot be read as a project. Nothing was changed.');
-    await this.write(id, reading.file);
+    await this.write(id, reading.file, watched.signal);
     return { id };
   }
 
@@ -76,11 +76,11 @@ export class ProjectsService {
     await this.write(id, lettered(file));
   }
 
-  private async write(id: string, file: ProjectFile): Promise<void> {
+  private async write(id: string, file: ProjectFile, signal?: AbortSignal): Promise<void> {
     await this.db.transaction(async (tx) => {
       await this.insert(tx, id, file.project);
       for (const kind of KINDS) {
-        await this.records.putAll(tx, id, kind, Object.entries(file[kind] ?? {}));
+        await this.records.putAll(tx, id, kind, Object.entries(file[kind] ?? {}), signal);
       }
     });
   }

@@ -25,7 +25,7 @@ import { DATABASE, type Database } from '../data/database.js';
 import { changes, folder, projects } from '../data/schema.js';
 import { deviceNow } from './device.js';
 import { sidesOf } from '../data/difference.js';
-import { badInput, inUse, lostRace, notFound, outOfDate } from '../problems/problem.js';
+import { badInput, inUse, lostRace, notFound, outOfDate, stopped } from '../problems/problem.js';
 import { EDITED, ONE, PROJECT, tableOf, type EditedKind, type FactKind, type Kind, type StoredRecord } from '../data/kinds.js';
 
 /** A transaction of the database. */
@@ -208,11 +208,18 @@ export class RecordsService {
   }
 
   /** Writes many new records of a kind, in their order; for import inside its transaction. */
-  async putAll(tx: Tx, projectId: string, kind: Kind, records: readonly (readonly [id: string, data: unknown])[]): Promise<void> {
+  async putAll(
+    tx: Tx,
+    projectId: string,
+    kind: Kind,
+    records: readonly (readonly [id: string, data: unknown])[],
+    signal?: AbortSignal,
+  ): Promise<void> {
     const table = tableOf(kind);
     for (let from = 0; from < records.length; from += AT_ONCE) {
       // The embedded database answers before anything else gets its turn: others are let in between.
       await new Promise((resolve) => setImmediate(resolve));
+      if (signal?.aborted) throw stopped();
       const some = records.slice(from, from + AT_ONCE);
       await tx.insert(table).values(
         some.map(([id, data], i) => ({

@@ -16,20 +16,25 @@ function solvedIn(file: ProjectFile, id: string): Solution | null {
   return solve(kept.piece, shop, kept.letters);
 }
 
+/** Told how far some work is: so many of so many. */
+export type Told = (done: number, of: number) => void;
+
+const nobody: Told = () => undefined;
+
 /** A project in which the parts of every piece have their letters, by the ledgers that came with it. */
-export function lettered(file: ProjectFile): ProjectFile {
+export function lettered(file: ProjectFile, told: Told = nobody): ProjectFile {
   const workshop = workshopOf(file);
-  const pieces = Object.entries(file.pieces).map(([id, { piece, letters }]) => [
-    id,
-    { piece, letters: lettersOf(piece, workshop, letters) },
-  ]);
+  const pieces = Object.entries(file.pieces).map(([id, { piece, letters }], i, { length }) => {
+    told(i, length);
+    return [id, { piece, letters: lettersOf(piece, workshop, letters) }];
+  });
   return { ...file, pieces: Object.fromEntries(pieces) as ProjectFile['pieces'] };
 }
 
-/** What takes long enough to hold up every other request: each is given plain data and gives plain data back. */
+/** What takes long enough to hold up every other request: each tells how far it is, is given plain data and gives plain data back. */
 export const TASKS = {
   /** All that follows from one piece of a project; null where there is no such piece. */
-  report(file: ProjectFile, id: string) {
+  report(_told: Told, file: ProjectFile, id: string) {
     const solution = solvedIn(file, id);
     if (!solution) return null;
     const { grid } = solution.piece.rounding ?? file.project.settings.rounding;
@@ -37,16 +42,16 @@ export const TASKS = {
   },
 
   /** What is taken into the shop for one piece, as PDF; null where there is no such piece. */
-  async sheets(file: ProjectFile, id: string, address?: string): Promise<Uint8Array | null> {
+  async sheets(told: Told, file: ProjectFile, id: string, address?: string): Promise<Uint8Array | null> {
     const solution = solvedIn(file, id);
     if (!solution) return null;
     const building = buildingFor(Object.values(file.buildings ?? {}), id);
     const steps = stepsFor(solution, building);
-    return shopSheets({ solution, building, steps, ...(address ? { address } : {}) });
+    return shopSheets({ solution, building, steps, ...(address ? { address } : {}) }, (part) => told(Math.round(part * 100), 100));
   },
 
   /** Layouts with the order of their cuts, as PDF. */
-  layouts({ title, stocks }: ToPrint, precision: Precision): Promise<Uint8Array> {
+  layouts(_told: Told, { title, stocks }: ToPrint, precision: Precision): Promise<Uint8Array> {
     const laid = stocks.map(({ name, sheets, marks }) => ({
       name,
       sheets: sheets,
@@ -56,7 +61,7 @@ export const TASKS = {
   },
 
   /** What is worth printing as large as it is of one piece, as PDF in pages; null where there is no such piece. */
-  async fullSize(file: ProjectFile, id: string, only?: number): Promise<Uint8Array | null> {
+  async fullSize(_told: Told, file: ProjectFile, id: string, only?: number): Promise<Uint8Array | null> {
     const solution = solvedIn(file, id);
     if (!solution) return null;
     const { settings } = file.project;
@@ -65,13 +70,21 @@ export const TASKS = {
   },
 
   /** A project file as it is kept, checked and with the letters of its parts, or every fault of it. */
-  read(document: unknown): FileReading {
+  read(told: Told, document: unknown): FileReading {
     const reading = readProject(document);
-    return reading.ok ? { ok: true, file: lettered(reading.file) } : reading;
+    return reading.ok ? { ok: true, file: lettered(reading.file, told) } : reading;
   },
 };
 
 export type Tasks = typeof TASKS;
 
+/** What a task is given, beside whom it tells. */
+export type Given<K extends keyof Tasks> = Parameters<Tasks[K]> extends [Told, ...infer G] ? G : never;
+
 /** One task with what it is given. */
-export type Asked = { readonly [K in keyof Tasks]: { readonly task: K; readonly given: Parameters<Tasks[K]> } }[keyof Tasks];
+export type Asked = { readonly [K in keyof Tasks]: { readonly task: K; readonly given: Given<K> } }[keyof Tasks];
+
+/** Does one task. */
+export function doTask<K extends keyof Tasks>(task: K, told: Told, given: Given<K>): ReturnType<Tasks[K]> {
+  return (TASKS[task] as (told: Told, ...given: readonly unknown[]) => ReturnType<Tasks[K]>)(told, ...given);
+}

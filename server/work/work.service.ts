@@ -1,23 +1,73 @@
+import { MessageChannel } from 'node:worker_threads';
 import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
+import type { Response } from 'express';
 import { Piscina } from 'piscina';
 import { CONFIG, type Config } from '../config.js';
-import { TASKS, type Tasks } from './tasks.js';
+import { stopped } from '../problems/problem.js';
+import { doTask, type Given, type Tasks, type Told } from './tasks.js';
 
 /** A thread that nobody asks anything for so long ends, ms. */
 const IDLE = 60_000;
+
+/** How far some work is. */
+export interface Progress {
+  readonly done: number;
+  readonly of: number;
+}
+
+/** How work is watched, and stopped, by whoever waits for it. */
+export interface Watched {
+  /** The name that how far it is can be asked by. */
+  readonly job?: string | undefined;
+  readonly signal?: AbortSignal | undefined;
+}
+
+/** Stops once the connection that waits for an answer is gone. */
+export function whileWaited(res: Response): AbortSignal {
+  const gone = new AbortController();
+  res.once('close', () => {
+    if (!res.writableFinished) gone.abort();
+  });
+  return gone.signal;
+}
 
 /** Does heavy work off the thread that answers requests, or on it where there is no built worker. */
 @Injectable()
 export class WorkService implements OnApplicationShutdown {
   private readonly pool: Piscina | null;
+  private readonly jobs = new Map<string, Progress>();
 
   constructor(@Inject(CONFIG) { worker }: Config) {
     this.pool = worker === null ? null : new Piscina({ filename: worker, minThreads: 0, maxThreads: 2, idleTimeout: IDLE });
   }
 
-  async run<K extends keyof Tasks>(task: K, ...given: Parameters<Tasks[K]>): Promise<Awaited<ReturnType<Tasks[K]>>> {
-    const here = TASKS[task] as (...given: Parameters<Tasks[K]>) => ReturnType<Tasks[K]>;
-    return this.pool ? ((await this.pool.run({ task, given })) as Awaited<ReturnType<Tasks[K]>>) : await here(...given);
+  /** How far a job is; undefined for one that is over, or was never begun. */
+  progressOf(job: string): Progress | undefined {
+    return this.jobs.get(job);
+  }
+
+  /** Does one task. @throws ProblemException where it was stopped; the thread that was at it is ended */
+  async run<K extends keyof Tasks>(task: K, given: Given<K>, { job, signal }: Watched = {}): Promise<Awaited<ReturnType<Tasks[K]>>> {
+    const told: Told = (done, of) => {
+      if (job !== undefined) this.jobs.set(job, { done, of });
+    };
+    told(0, 0);
+    const { port1, port2 } = new MessageChannel();
+    port1.on('message', ({ done, of }: Progress) => told(done, of));
+    try {
+      if (this.pool) {
+        const asked = { task, given, port: port2 };
+        return (await this.pool.run(asked, { transferList: [port2], signal: signal ?? null })) as Awaited<ReturnType<Tasks[K]>>;
+      }
+      const answer = await doTask(task, told, given);
+      if (signal?.aborted) throw stopped();
+      return answer;
+    } catch (error) {
+      throw signal?.aborted ? stopped() : error;
+    } finally {
+      port1.close();
+      if (job !== undefined) this.jobs.delete(job);
+    }
   }
 
   async onApplicationShutdown(): Promise<void> {

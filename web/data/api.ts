@@ -87,10 +87,10 @@ async function callForText(method: string, path: string, body?: unknown): Promis
   return (await answered(method, path, body)).text();
 }
 
-async function answered(method: string, path: string, body?: unknown): Promise<Response> {
+async function answered(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<Response> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, { method, ...sentAs(body) });
+    response = await fetch(`/api${path}`, { method, ...sentAs(body), ...(signal ? { signal } : {}) });
   } catch {
     throw new ApiError(UNREACHED);
   }
@@ -120,6 +120,12 @@ export interface HistoryAnswer {
   } | null;
 }
 
+/** How far a job is that the server is at. */
+export interface JobProgress {
+  readonly done: number;
+  readonly of: number;
+}
+
 /** One change as the server tells it. */
 export interface ToldChange {
   readonly change: number;
@@ -146,7 +152,12 @@ export const api = {
   saveProject: (id: string, version: number, data: Project) => call<Versioned<Project>>('PUT', `/projects/${id}`, { version, data }),
   removeProject: (id: string, version: number) => call<void>('DELETE', `/projects/${id}?version=${version}`),
   loadDemo: () => call<{ id: string }>('POST', '/projects/demo'),
-  readFile: (id: string, document: unknown) => call<{ id: string }>('POST', `/projects/files?id=${id}`, document),
+  readFile: async (id: string, document: unknown, job: string, signal: AbortSignal): Promise<void> => {
+    await answered('POST', `/projects/files?id=${id}&job=${job}`, document, signal);
+  },
+  progress: (job: string) => call<JobProgress>('GET', `/work/${job}`),
+  shopSheets: async (project: string, piece: string, job: string, signal: AbortSignal): Promise<Blob> =>
+    (await answered('GET', `/projects/${project}/pieces/${piece}/sheets.pdf?job=${job}`, undefined, signal)).blob(),
   file: (project: string) => callForText('GET', `/projects/${project}/file`),
   workbench: (project: string) => call<Workbench>('GET', `/projects/${project}`),
   create: (project: string, kind: Kind, id: string, data: unknown, label: string) =>

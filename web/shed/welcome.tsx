@@ -6,6 +6,8 @@ import styled from 'styled-components';
 import { DEFAULT_STEP, type LengthUnit } from '../../core/length/index.js';
 import { ApiError, api } from '../data/api.js';
 import { newCase, newId, newOpening, newSettings, newStock } from '../data/defaults.js';
+import { useJob } from '../data/job.js';
+import { JobBar } from '../shared/job-bar.js';
 import { Button, Faint, Fault, FieldLabel, Page, Panel, Row, Select, TextInput } from '../shared/ui.js';
 import { ghost, ink, inkSoft, paper, tape, wood } from '../theme/tokens.js';
 
@@ -82,16 +84,24 @@ export function Welcome() {
   const navigate = useNavigate();
   const [params] = useSearchParams();
   const [problem, setProblem] = useState<string | null>(null);
+  const [stopped, setStopped] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const [name, setName] = useState('My workshop');
   const [unit, setUnit] = useState<LengthUnit>('mm');
   const ids = (projects.data ?? []).map((p) => p.id);
 
-  const attempt = async (work: () => Promise<string>) => {
+  const job = useJob();
+
+  const attempt = async (work: () => Promise<string | null>) => {
     setBusy(true);
     setProblem(null);
+    setStopped(null);
     try {
       const path = await work();
+      if (path === null) {
+        setBusy(false);
+        return;
+      }
       await client.invalidateQueries({ queryKey: ['projects'] });
       void navigate(path);
     } catch (error) {
@@ -131,8 +141,12 @@ export function Welcome() {
         throw new Error(`${file.name} breaks off or is not a project file.`);
       }
       const id = newId(file.name.replace(/\.json$/i, ''), ids);
-      await api.readFile(id, document);
-      return `/p/${id}`;
+      const read = await job.run(async (name, signal) => {
+        await api.readFile(id, document, name, signal);
+        return `/p/${id}`;
+      });
+      if (read === null) setStopped(`${file.name} was not read to its end. Nothing was changed.`);
+      return read;
     });
   };
   // With one workshop one is in it at once; all of them are a click away there.
@@ -209,7 +223,8 @@ export function Welcome() {
         <FileTrigger acceptedFileTypes={['.json', 'application/json']} onSelect={readFile}>
           <Button isDisabled={busy}>Read a project file</Button>
         </FileTrigger>
-        <Faint>A file that was saved from another shed, up to 10 MB.</Faint>
+        {stopped === null ? <Faint>A file that was saved from another shed, up to 10 MB.</Faint> : <Faint role="status">{stopped}</Faint>}
+        <JobBar job={job} label="Reading the file, pieces" />
       </Row>
     </Page>
   );
