@@ -2,9 +2,9 @@ import type { Limit, Settings } from '../project/index.js';
 import { Falls } from './beam.js';
 import type { BendingAnswer } from './bend.js';
 import { sagAllRound } from './panel.js';
-import { allLoaded, loadPatterns, type BeamLoads, type PatternedLoads } from './patterns.js';
+import { allLoaded, loadPatterns, type BeamLoads, type LoadPattern, type PatternedLoads } from './patterns.js';
 import { shortestSpan } from './spans.js';
-import { allowed, stateOf, stiffnessOf, worse, worstSag, type Bending, type State } from './verdict.js';
+import { allowed, sagOf, stateOf, stiffnessOf, worse, worstSag, type Sag, type Bending, type State } from './verdict.js';
 
 /** By how many times something is other than it was taken for; 1 where it is left out. */
 export interface Times {
@@ -42,8 +42,9 @@ function stretched({ base, always, maybe, rows = [] }: PatternedLoads, span: num
 /**
  * What a member would do if something about it were otherwise. One that is held all round is
  * solved anew; sag of a panel that twists is taken to change as that of its section does.
+ * @param every whether all patterns of load are tried, where there are many; else those that come near to deciding as it is
  */
-export function wouldBe(answer: BendingAnswer, settings: Pick<Settings, 'limit'>, times: Times): Would {
+export function wouldBe(answer: BendingAnswer, settings: Pick<Settings, 'limit'>, times: Times, every = true): Would {
   const { span = 1, thickness = 1, load = 1, elastic = 1, creep = 1 } = times;
   const { section, verdict, strength } = answer;
   const changed: Bending = {
@@ -52,7 +53,7 @@ export function wouldBe(answer: BendingAnswer, settings: Pick<Settings, 'limit'>
     EI: stiffnessOf(section) * elastic * thickness ** 3,
     ...(section.narrow ? { narrow: section.narrow.map((n) => ({ ...n, from: n.from * span, to: n.to * span })) } : {}),
   };
-  const then = asFarAsHeld(() => bent(answer, stretched(answer.loads, span, load, thickness), changed, elastic));
+  const then = asFarAsHeld(() => bent(answer, stretched(answer.loads, span, load, thickness), changed, { elastic, every }));
   const factor = verdict.creep.judged ? verdict.creep.factor * creep : 1;
   const mm = then.mm * factor;
   // Held all round, the shorter way decides what is seen of it.
@@ -73,16 +74,62 @@ function asFarAsHeld(bend: () => { mm: number; moments: number }): { mm: number;
   }
 }
 
+/** From so many patterns of load on, what would be is asked of those that come near to deciding as it is. */
+const MANY_PATTERNS = 24;
+
+/** A pattern that does less than this part of the worst is not the worst of the same member a little otherwise either. */
+const FAR_FROM_WORST = 0.95;
+
+/** The patterns that are known to decide something about a member. */
+const deciding = new WeakMap<BendingAnswer, Set<number>>();
+
+const sagsUnder = (patterns: readonly LoadPattern[], section: Bending, { base }: PatternedLoads): readonly Sag[] =>
+  patterns.map((p) => sagOf(p, section, shortestSpan(base)));
+
+/** The places of the greatest sag and of the greatest moment. */
+function placesOfWorst(sags: readonly Sag[]): readonly number[] {
+  const greatest = (of: (s: Sag) => number) => sags.reduce((w, s, i) => (of(s) > of(sags[w] as Sag) ? i : w), 0);
+  return [greatest((s) => s.mm), greatest((s) => s.result.moment)];
+}
+
+/** Which patterns come near to the greatest sag or moment of a member as it is, and which were found to decide since. */
+function patternsThatDecide(answer: BendingAnswer): Set<number> {
+  const known = deciding.get(answer);
+  if (known) return known;
+  const as = sagsUnder(loadPatterns(answer.loads), answer.section, answer.loads);
+  const [sag, moment] = placesOfWorst(as).map((i) => as[i] as Sag) as [Sag, Sag];
+  const isNear = (s: Sag) => s.mm >= FAR_FROM_WORST * sag.mm || s.result.moment >= FAR_FROM_WORST * moment.result.moment;
+  // Of those that do the same within a hundredth, such as one bay loaded or another like it, one is enough.
+  const alike = (s: Sag) => `${s.mm.toPrecision(2)} ${s.result.moment.toPrecision(2)}`;
+  const first = new Map<string, number>();
+  as.forEach((s, i) => {
+    if (isNear(s) && !first.has(alike(s))) first.set(alike(s), i);
+  });
+  const chosen = new Set(first.values());
+  deciding.set(answer, chosen);
+  return chosen;
+}
+
 /** The sag of a changed member today, mm, and by how many times its moments are greater. */
-function bent(answer: BendingAnswer, loads: PatternedLoads, changed: Bending, elastic: number): { mm: number; moments: number } {
+function bent(
+  answer: BendingAnswer,
+  loads: PatternedLoads,
+  changed: Bending,
+  { elastic, every }: { elastic: number; every: boolean },
+): { mm: number; moments: number } {
   const { panel } = answer;
   if (panel && answer.beside === 'both') {
     const then = sagAllRound({ beam: allLoaded(loads), section: changed, soften: 1 / elastic });
     const [was, is] = [panel.result.moment, then.result.moment];
     return { mm: then.mm, moments: Math.max(is.x / was.x, is.y / was.y) };
   }
-  const then = worstSag(loadPatterns(loads), changed, shortestSpan(loads.base));
-  return { mm: then.sag.mm * (panel ? panel.mm / answer.sag.mm : 1), moments: then.moment / answer.moment };
+  const patterns = loadPatterns(loads);
+  const decide = patterns.length < MANY_PATTERNS ? null : patternsThatDecide(answer);
+  const sags = sagsUnder(decide && !every ? patterns.filter((_, i) => decide.has(i)) : patterns, changed, loads);
+  const worst = placesOfWorst(sags);
+  if (every) worst.forEach((i) => decide?.add(i));
+  const [sag, moment] = worst.map((i) => sags[i] as Sag) as [Sag, Sag];
+  return { mm: sag.mm * (panel ? panel.mm / answer.sag.mm : 1), moments: moment.result.moment / answer.moment };
 }
 
 /** What a beam would sag today with its ends held so that they cannot turn, mm: the best there could be; null for a panel, whose edges are held already. */
@@ -102,8 +149,23 @@ const HALVINGS = 27;
 /** As many for a plate, which takes longer: within a thousandth. */
 const PLATE_HALVINGS = 14;
 
-/** The greatest factor up to `most` with which something still holds, where holding ends once and for all; null for none from `least` on. */
-function greatestThatHolds(holds: (factor: number) => boolean, least: number, most: number, halvings = HALVINGS): number | null {
+/** Whether something holds with a factor, by the patterns that come near to deciding, or by every one. */
+type Holds = (factor: number, every: boolean) => boolean;
+
+/**
+ * The greatest factor up to `most` with which something still holds, where holding ends once and for all; null for none from
+ * `least` on. What the patterns that come near to deciding say is tried with every one in the end.
+ */
+function greatestThatHolds(holds: Holds, least: number, most: number, halvings: number): number | null {
+  for (let tries = 0; tries < 8; tries += 1) {
+    const found = byHalving((factor) => holds(factor, false), least, most, halvings);
+    // Where every one is tried, those that decide there are known from then on.
+    if (found === null || holds(found, true)) return found;
+  }
+  return byHalving((factor) => holds(factor, true), least, most, halvings);
+}
+
+function byHalving(holds: (factor: number) => boolean, least: number, most: number, halvings: number): number | null {
   if (!holds(least)) return null;
   if (holds(most)) return most;
   let [low, high] = [least, most];
@@ -131,17 +193,26 @@ const halvingsFor = ({ beside }: BendingAnswer) => (beside === 'both' ? PLATE_HA
 
 /** The longest span that passes under as much on each length of it, mm; null where none within reason does, Infinity where all do. */
 export function longestThatPasses(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): number | null {
-  const span = greatestThatHolds((times) => passes(wouldBe(answer, settings, { span: times })), 1 / WITHIN, WITHIN, halvingsFor(answer));
+  const span = greatestThatHolds(
+    (times, every) => passes(wouldBe(answer, settings, { span: times }, every)),
+    1 / WITHIN,
+    WITHIN,
+    halvingsFor(answer),
+  );
   return span === null ? null : span === WITHIN ? Infinity : answer.span * span;
 }
 
 /** The longest, thinnest and heaviest that still passes the limit in the long term and holds. */
 export function getAwayWith(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): GetAwayWith {
-  const holds = (times: Times) => passes(wouldBe(answer, settings, times));
-  const thin = answer.builtUp ? null : greatestThatHolds((f) => holds({ thickness: 1 / f }), 1 / WITHIN, WITHIN, halvingsFor(answer));
+  const holds = (times: Times, every: boolean) => passes(wouldBe(answer, settings, times, every));
+  const thin = answer.builtUp
+    ? null
+    : greatestThatHolds((f, every) => holds({ thickness: 1 / f }, every), 1 / WITHIN, WITHIN, halvingsFor(answer));
   const { maybe, rows = [] } = answer.loads;
   const live = maybe.lines.length + maybe.points.length + rows.length > 0;
-  const load = live ? greatestThatHolds((load) => holds({ load }), 1 / (WITHIN * 50), WITHIN * 50, halvingsFor(answer)) : null;
+  const load = live
+    ? greatestThatHolds((load, every) => holds({ load }, every), 1 / (WITHIN * 50), WITHIN * 50, halvingsFor(answer))
+    : null;
   return {
     span: longestThatPasses(answer, settings),
     thickness: thin === null ? null : answer.section.thickness / thin,

@@ -86,6 +86,12 @@ const LONGEST = 2;
 /** Where supports can lift, sums of patterns say nothing: up to so many stretches every pattern is tried. */
 const EVERY_PATTERN = 6;
 
+/**
+ * Two loaded stretches are tried as far from each other as this: what one does to a beam over many supports falls to about a
+ * quarter with each stretch between (0.27, the three-moment equation of Clapeyron on equal spans), so beyond it to a fiftieth.
+ */
+const NEAR = 3;
+
 /** Whether the patterns tried are sure to hold the worst; where supports can lift and there are many, it may be some per cent worse. */
 export function everyPattern({ base }: PatternedLoads): boolean {
   return !base.supports.some((s) => s.oneWay) || stretchesOf(base).length <= EVERY_PATTERN;
@@ -105,7 +111,7 @@ const without = (patterns: readonly (readonly boolean[])[]) => {
  * Which stretches of a beam are loaded in each pattern that can be the worst for something:
  * all; every other one, both ways, for sag; and the two beside a support with every other one
  * from there, for what it carries. Where supports can lift these are not enough: every pattern is tried
- * up to six stretches, and beyond that every one or two of them besides.
+ * up to six stretches, and beyond that every one of them, and every two that are near each other, besides.
  * @param lengths of the stretches, in order; `lifts` whether a support can lift
  */
 export function patternsFor(lengths: readonly number[], lifts = false): readonly (readonly boolean[])[] {
@@ -128,7 +134,7 @@ export function patternsFor(lengths: readonly number[], lifts = false): readonly
     .map((_, k) => k)
     .filter((k) => count <= EVERY_SUPPORT || longest.includes(k));
   const pairs = after.map((k) => pattern((i) => (i <= k ? (k - i) % 2 === 0 : (i - k - 1) % 2 === 0)));
-  const two = lifts ? lengths.flatMap((_, a) => lengths.slice(a).map((__, n) => pattern((i) => i === a || i === a + n))) : [];
+  const two = lifts ? lengths.flatMap((_, a) => lengths.slice(a, a + NEAR + 1).map((__, n) => pattern((i) => i === a || i === a + n))) : [];
   return without([all, ...others, ...pairs, ...two]);
 }
 

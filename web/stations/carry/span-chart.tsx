@@ -26,7 +26,7 @@ export default function SpanChart({ drawn, span }: { drawn: readonly StockChoice
     () =>
       Array.from({ length: STEPS + 1 }, (_, i): Row => {
         const k = FROM + ((TO - FROM) * i) / STEPS;
-        const sags = Object.fromEntries(drawn.map((d) => [d.stockId, wouldBe(d.answer, settings, { span: k }).mm / per]));
+        const sags = Object.fromEntries(drawn.map((d) => [d.stockId, wouldBe(d.answer, settings, { span: k }, false).mm / per]));
         return { span: (span * k) / per, limit: allowed(settings.limit, span * k) / per, ...sags };
       }),
     [drawn, span, settings, per],
