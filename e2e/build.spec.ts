@@ -224,6 +224,16 @@ test('sheets and full-size prints are PDF that a browser is given', async ({ pag
       '%PDF-',
     ]);
   }
+  await page.goto(`${shed.url}/p/print-shed/pieces/tube-rack/build`);
+  const drawn = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Shop sheets' }).click();
+  const file = await drawn;
+  expect(file.suggestedFilename()).toMatch(/-shop-sheets\.pdf$/);
+  expect(
+    readFileSync(await file.path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-');
   await page.goto(`${shed.url}/p/print-shed/pieces/mat-drawer/stock`);
   await expect(page.getByRole('listbox').first()).toBeVisible({ timeout: 30_000 });
   const wanted = page.waitForEvent('download');

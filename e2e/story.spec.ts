@@ -203,6 +203,30 @@ test('a project file is saved and read in again; a bad one is refused with its f
   await expect(page.getByRole('alert')).toContainText('/things/ink-tub/count: this is too small');
 });
 
+test('a long file is read with how far it is, and Stop leaves nothing of it', async ({ page, own }) => {
+  test.setTimeout(120_000);
+  const file = (await (await page.request.get(`${own.url}/api/projects/print-shed/file`)).json()) as { pieces: Record<string, object> };
+  const many = Array.from({ length: 12 }, (_, i) => Object.entries(file.pieces).map(([id, kept]) => [`${id}-${i}`, kept] as const)).flat();
+  const { buildings, log, readings, made, cuttings, ...rest } = file as Record<string, unknown>;
+  void [buildings, log, readings, made, cuttings];
+  const long = Buffer.from(JSON.stringify({ ...rest, pieces: Object.fromEntries(many) }));
+  const read = () => page.locator('input[type=file]').setInputFiles({ name: 'long.json', mimeType: 'application/json', buffer: long });
+  await page.goto(`${own.url}/?all`);
+  await read();
+  const bar = page.getByRole('progressbar', { name: 'Reading the file' });
+  await expect(bar).toBeVisible();
+  await expect(page.getByText(/^Reading the file: \d+ %$/)).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText('long.json was not read to its end. Nothing was changed.')).toBeVisible();
+  await expect(bar).toHaveCount(0);
+  const projects = async () => ((await (await page.request.get(`${own.url}/api/projects`)).json()) as { id: string }[]).map((p) => p.id);
+  expect(await projects()).toEqual(['print-shed']);
+  // Not stopped, it is read.
+  await read();
+  await expect(page).toHaveURL(/\/p\/long/, { timeout: 90_000 });
+  expect((await projects()).sort()).toEqual(['long', 'print-shed']);
+});
+
 test('the built server works a piece out on a thread of its own, and says what it has not', async ({ request, shed }) => {
   const solution = (id: string) => request.get(`${shed.url}/api/projects/print-shed/pieces/${id}/solution`);
   const answers = await Promise.all([solution('ink-case'), solution('paper-chest'), request.get(`${shed.url}/api/health`)]);

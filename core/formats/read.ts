@@ -15,8 +15,8 @@ function refuse(path: string, message: string, accepted: string, given?: unknown
   return { ok: false, faults: [given === undefined ? { path, message, accepted } : { path, message, accepted, given }] };
 }
 
-/** Reads a project from a value that was parsed already. */
-export function readProject(document: unknown): FileReading {
+/** Reads a project from a value that was parsed already. @param told how many of its pieces were looked at */
+export function readProject(document: unknown, told?: (done: number, of: number) => void): FileReading {
   if (document === null || typeof document !== 'object' || Array.isArray(document)) {
     return refuse('', 'this is not a project file', `an object with "format": "${FORMAT}"`);
   }
@@ -33,7 +33,7 @@ export function readProject(document: unknown): FileReading {
   const faults = faultsIn(projectFileSchema(), now);
   if (faults.length > 0) return { ok: false, faults };
   const file = now as ProjectFile;
-  const dangling = referenceFaults(file);
+  const dangling = referenceFaults(file, told);
   return dangling.length > 0 ? { ok: false, faults: dangling } : { ok: true, file };
 }
 

@@ -86,10 +86,11 @@ export function pieceFaults(piece: Piece, known: Known, path: string): readonly 
   return [...nodeFaults(piece, path), ...missing];
 }
 
-/** Ids in a project file that lead nowhere. */
-export function referenceFaults(file: ProjectFile): readonly Fault[] {
+/** Ids in a project file that lead nowhere, and pieces that have more of something than is worked out. @param told how many pieces were looked at */
+export function referenceFaults(file: ProjectFile, told: (done: number, of: number) => void = () => undefined): readonly Fault[] {
   const known = workshopOf(file);
-  const pieces = Object.entries(file.pieces).flatMap(([id, { piece }]) => {
+  const pieces = Object.entries(file.pieces).flatMap(([id, { piece }], i, { length }) => {
+    told(i, length);
     const path = `/pieces/${id}/piece`;
     const faults = pieceFaults(piece, known, path);
     // What leads nowhere cannot be worked out, so that its parts cannot be counted.

@@ -71,8 +71,9 @@ export const TASKS = {
 
   /** A project file as it is kept, checked and with the letters of its parts, or every fault of it. */
   read(told: Told, document: unknown): FileReading {
-    const reading = readProject(document);
-    return reading.ok ? { ok: true, file: lettered(reading.file, told) } : reading;
+    // Each piece is looked at twice: whether it can be kept, and for the letters of its parts.
+    const reading = readProject(document, (done, of) => told(done, 2 * of));
+    return reading.ok ? { ok: true, file: lettered(reading.file, (done, of) => told(of + done, 2 * of)) } : reading;
   },
 };
 

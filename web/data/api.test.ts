@@ -32,7 +32,6 @@ const CALLS: Readonly<Record<keyof typeof api, () => Promise<unknown>>> = {
   saveProject: () => api.saveProject('shed', 1, project),
   removeProject: () => api.removeProject('shed', 1),
   loadDemo: () => api.loadDemo(),
-  readFile: () => api.readFile('shed', {}),
   file: () => api.file('shed'),
   workbench: () => api.workbench('shed'),
   create: () => api.create('shed', 'things', 'tin', {}, 'Added a tin'),

@@ -8,7 +8,7 @@ export function JobBar({ job: { progress, stop }, label }: { job: Job; label: st
   return (
     <Row role="status">
       <progress max={1} {...(of === 0 ? {} : { value: done / of })} aria-label={label} />
-      <Faint>{of === 0 ? `${label}…` : `${label}: ${done} of ${of}`}</Faint>
+      <Faint>{of === 0 ? `${label}…` : `${label}: ${Math.floor((100 * done) / of)} %`}</Faint>
       <Button onPress={stop}>Stop</Button>
     </Row>
   );

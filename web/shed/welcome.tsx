@@ -223,8 +223,12 @@ export function Welcome() {
         <FileTrigger acceptedFileTypes={['.json', 'application/json']} onSelect={readFile}>
           <Button isDisabled={busy}>Read a project file</Button>
         </FileTrigger>
-        {stopped === null ? <Faint>A file that was saved from another shed, up to 10 MB.</Faint> : <Faint role="status">{stopped}</Faint>}
-        <JobBar job={job} label="Reading the file, pieces" />
+        {job.progress ? null : (
+          <Faint {...(stopped === null ? {} : { role: 'status' })}>
+            {stopped ?? 'A file that was saved from another shed, up to 10 MB.'}
+          </Faint>
+        )}
+        <JobBar job={job} label="Reading the file" />
       </Row>
     </Page>
   );

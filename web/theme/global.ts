@@ -21,6 +21,7 @@ export const GlobalStyle = createGlobalStyle`
   a { color: ${link}; }
   table { border-collapse: collapse; }
   button, input, select, textarea { font: inherit; color: inherit; font-variant-numeric: tabular-nums; }
+  progress { accent-color: ${ink}; width: 130px; }
   :focus-visible, [data-focus-visible] { outline: 3px solid ${link}; outline-offset: 1px; }
   ::selection { background: ${tape}; }
   @media (prefers-reduced-motion: reduce) { *, *::before, *::after { transition: none !important; animation: none !important; } }
