@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { largeCase } from '../bench/cases.js';
 import { PRINT_SHED } from '../demo/print-shed.js';
 import { startServer, type Running } from './server.js';
 
@@ -18,7 +19,7 @@ export interface LoadTried {
 
 const at = (sorted: readonly number[], part: number) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * part))] ?? 0;
 
-/** A project of so many pieces, with those of the shed over and over. */
+/** A project of so many pieces, with those of the shed over and over, and one of a thousand parts. */
 function shopOf(pieces: number): object {
   const all = Object.entries(PRINT_SHED.pieces);
   const some = Array.from({ length: pieces }, (_, i) => {
@@ -27,7 +28,8 @@ function shopOf(pieces: number): object {
   });
   // What belongs to pieces by other names is left out.
   const { format, version, project, openings, things, stock, slides, people } = PRINT_SHED;
-  return { format, version, project, openings, things, stock, slides, people, pieces: Object.fromEntries(some) as unknown };
+  const large = ['large', { piece: largeCase(64, 15), letters: {} }];
+  return { format, version, project, openings, things, stock, slides, people, pieces: Object.fromEntries([...some, large]) as unknown };
 }
 
 async function asked(url: string, method: string, body?: unknown): Promise<{ readonly status: number; readonly json: unknown }> {

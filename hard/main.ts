@@ -7,6 +7,7 @@ import { killServer } from './kills.js';
 import { load, twoOnOne } from './load.js';
 import { endpoints, faultOfAnswer, send, sentBy } from './requests.js';
 import { shareDatabase } from './shared.js';
+import { twoTabs } from './tabs.js';
 import { ROOT, startServer } from './server.js';
 import { onThreads } from './threads.js';
 
@@ -66,66 +67,76 @@ async function tryRequests(from: number, count: number): Promise<readonly Row[]>
 const line = ({ what, tried, survived, lost }: Row) =>
   `${what.padEnd(62)} ${`${tried}`.padStart(8)} ${`${survived}`.padStart(9)} ${`${lost}`.padStart(6)}`;
 
+/** Edits that were acknowledged, and how many of them are gone. */
+const kept = (what: string, { acknowledged, lost }: { readonly acknowledged: number; readonly lost: number }): readonly Row[] => [
+  { what, tried: acknowledged, survived: acknowledged - lost, lost },
+];
+
+/** Tells what this machine has not, so that something was not tried. */
+function untried(what: string): readonly Row[] {
+  console.log(`  ${what}, so it was not tried`);
+  return [];
+}
+
+/** What is tried, by the name that it can be asked for by. @param some so many of all, by the share that is wanted */
+const GROUPS: Readonly<Record<string, (some: (all: number) => number) => Promise<readonly Row[]>>> = {
+  async kills(some) {
+    const came = await killServer(some(120), told);
+    return kept(`edits acknowledged before ${came.tried} kills`, came);
+  },
+  async cuts(some) {
+    const came = await cutPower(some(50), told);
+    return came ? kept(`edits acknowledged before ${came.tried} power cuts`, came) : untried('this machine cannot mount a disk in a file');
+  },
+  async folder() {
+    const { tried, letIn } = await twoOnOne();
+    return [{ what: 'second servers on one folder, with its lock and without', tried, survived: tried - letIn, lost: letIn }];
+  },
+  async shared(some) {
+    const came = await shareDatabase(some(200), told);
+    if (came === null) return untried('there is no PostgreSQL here');
+    told(`${came.refused} more met another's or came while something was down, and were told so`);
+    return kept('edits acknowledged by two processes on one database server', came);
+  },
+  async tabs(some) {
+    const came = await twoTabs(some(300), 1, told);
+    if (came === null) return untried('there is no Chromium here');
+    told(`${came.refused} undos were told that another change came first`);
+    return [{ what: 'edits and undos in two tabs on one opening', tried: came.tried, survived: came.tried - came.lost, lost: came.lost }];
+  },
+  requests: (some) => tryRequests(1, some(20_000)),
+  async load(some) {
+    const came = await load(50, 6, some(60));
+    const lost = came.lost + came.unanswered;
+    told(
+      `${came.refused} of them met another's and were told so; an edit ${came.median.toFixed(0)} ms in the middle, ${came.slowest.toFixed(0)} at most; health in ${came.health.toFixed(0)} ms at most`,
+    );
+    return [{ what: 'edits of 50 pieces and one of 1,000 parts by 6 people', tried: came.tried, survived: came.tried - lost, lost }];
+  },
+  files: (some) => tryFiles(1, some(100_000)),
+};
+
 /**
- * Tries to break the built product: kills, power cuts, files and requests of strangers, many at once. Prints what was tried,
- * what survived and what was lost.
+ * Tries to break the built product: kills, power cuts, files and requests of strangers, several at once. Prints what was
+ * tried, what survived and what was lost.
  * @param scale 1 for all of it; less for a look
+ * @param only the groups that are wanted; all of them where none is named
  * @returns how much was lost in all
+ * @throws RangeError for a group that there is not
  */
-export async function hard(scale: number): Promise<number> {
+export async function hard(scale: number, only: readonly string[]): Promise<number> {
+  const names = only.length > 0 ? only : Object.keys(GROUPS);
   const some = (all: number) => Math.max(1, Math.round(all * scale));
   const rows: Row[] = [];
-  const add = (row: Row) => {
-    rows.push(row);
-    console.log(line(row));
-  };
   console.log(`${'tried'.padStart(71)} ${'survived'.padStart(9)} ${'lost'.padStart(6)}`);
-  const kills = await killServer(some(120), told);
-  add({
-    what: `edits acknowledged before ${kills.tried} kills`,
-    tried: kills.acknowledged,
-    survived: kills.acknowledged - kills.lost,
-    lost: kills.lost,
-  });
-  const cuts = await cutPower(some(50), told);
-  if (cuts === null) console.log('  power cuts: this machine cannot mount a disk in a file, so they were not tried');
-  else
-    add({
-      what: `edits acknowledged before ${cuts.tried} power cuts`,
-      tried: cuts.acknowledged,
-      survived: cuts.acknowledged - cuts.lost,
-      lost: cuts.lost,
-    });
-  const two = await twoOnOne();
-  add({
-    what: 'second servers on one folder, with its lock and without',
-    tried: two.tried,
-    survived: two.tried - two.letIn,
-    lost: two.letIn,
-  });
-  const shared = await shareDatabase(some(200), told);
-  if (shared === null) console.log('  two processes on one database: there is no PostgreSQL here, so they were not tried');
-  else {
-    add({
-      what: 'edits acknowledged by two processes on one database server',
-      tried: shared.acknowledged,
-      survived: shared.acknowledged - shared.lost,
-      lost: shared.lost,
-    });
-    told(`${shared.refused} more met another's or came while something was down, and were told so`);
+  for (const name of names) {
+    const group = GROUPS[name];
+    if (!group) throw new RangeError(`there is no ${name}; there are ${Object.keys(GROUPS).join(', ')}`);
+    for (const row of await group(some)) {
+      rows.push(row);
+      console.log(line(row));
+    }
   }
-  for (const row of await tryRequests(1, some(20_000))) add(row);
-  const many = await load(50, 6, some(60));
-  add({
-    what: 'edits of 50 pieces by 6 people at once',
-    tried: many.tried,
-    survived: many.tried - many.unanswered - many.lost,
-    lost: many.lost + many.unanswered,
-  });
-  told(
-    `${many.refused} of them met another's and were told so; an edit ${many.median.toFixed(0)} ms in the middle, ${many.slowest.toFixed(0)} at most; health in ${many.health.toFixed(0)} ms at most`,
-  );
-  for (const row of await tryFiles(1, some(100_000))) add(row);
   console.log(`\n${'tried'.padStart(71)} ${'survived'.padStart(9)} ${'lost'.padStart(6)}`);
   rows.forEach((row) => console.log(line(row)));
   return rows.reduce((sum, row) => sum + row.lost, 0);

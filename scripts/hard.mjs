@@ -3,5 +3,6 @@ import { ensureBuilt, ensureInstalled } from './lib.mjs';
 ensureInstalled();
 ensureBuilt();
 const { hard } = await import('../build/node/hard/main.js');
-const lost = await hard(Number(process.argv[2] ?? 1));
+const [share = '1', ...only] = process.argv.slice(2);
+const lost = await hard(Number(share), only);
 process.exit(lost === 0 ? 0 : 1);

@@ -165,11 +165,13 @@ interface Solved {
 
 const HALF_BAND = 3;
 
-/**
- * Solves for displacements (v downwards, θ) with some supports taken as touching. Plain arrays, since most
- * beams have two or three nodes and a typed array costs more to make than they cost to solve.
- */
-function solveWith(spec: BeamSpec, nodes: readonly number[], elements: readonly Element[], touching: readonly boolean[]): Solved {
+/** The stiffness of a whole beam, banded, and the forces on its nodes, before anything holds it. */
+interface Assembled {
+  readonly band: readonly number[];
+  readonly force: readonly number[];
+}
+
+function assembled(spec: BeamSpec, nodes: readonly number[], elements: readonly Element[]): Assembled {
   const size = nodes.length * 2;
   const band = new Array<number>(size * (HALF_BAND + 1)).fill(0);
   const force = new Array<number>(size).fill(0);
@@ -187,6 +189,21 @@ function solveWith(spec: BeamSpec, nodes: readonly number[], elements: readonly 
     const n = nodeAt(nodes, p.x, spec.length);
     force[2 * n] = (force[2 * n] as number) + p.newtons;
   });
+  return { band, force };
+}
+
+/**
+ * Solves for displacements (v downwards, θ) with some supports taken as touching. Plain arrays, since most
+ * beams have two or three nodes and a typed array costs more to make than they cost to solve.
+ */
+function solveWith(
+  spec: BeamSpec,
+  nodes: readonly number[],
+  elements: readonly Element[],
+  { band: full, force }: Assembled,
+  touching: readonly boolean[],
+): Solved {
+  const size = nodes.length * 2;
   const held = new Set<number>();
   spec.supports.forEach((s, i) => {
     if (!touching[i]) return;
@@ -194,7 +211,7 @@ function solveWith(spec: BeamSpec, nodes: readonly number[], elements: readonly 
     held.add(2 * n);
     if (s.fixed) held.add(2 * n + 1);
   });
-  const full = band.slice();
+  const band = full.slice();
   const right = force.slice();
   hold(band, right, size, HALF_BAND, held);
   if (!factor(band, size, HALF_BAND)) throw new Falls('the beam can fall: its supports do not hold it');
@@ -347,11 +364,12 @@ export function solveBeam(given: BeamSpec): BeamResult {
   const spec = withoutSlivers(given);
   const nodes = nodesOf(spec);
   const elements = elementsOf(spec, nodes);
+  const whole = assembled(spec, nodes, elements);
   const settled = settledOn(
     spec.supports.map((s) => s.oneWay === true),
     (touching) => {
       if (turnsOver(spec, touching)) throw new Falls('the beam can fall: its supports do not hold it');
-      const solved = solveWith(spec, nodes, elements, touching);
+      const solved = solveWith(spec, nodes, elements, whole, touching);
       const sunk = spec.supports.map((s, i) => (touching[i] ? 0 : (solved.displacements[2 * nodeAt(nodes, s.x, spec.length)] as number)));
       return { ...solved, sunk, pushes: solved.reactions };
     },

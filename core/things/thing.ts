@@ -1,16 +1,19 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { DistanceSchema, SizeSchema, type Length } from '../length/index.js';
+import { DistanceSchema, mm, sizeFrom, type Length } from '../length/index.js';
 import { IdSchema, NameSchema } from '../ids/index.js';
 
 const closed = { additionalProperties: false } as const;
+
+/** A size of a thing: thinner than a sheet of card there is none to keep. */
+const LeastSchema = sizeFrom(mm(0.5));
 
 /** Something that a piece must hold. */
 export const ThingSchema = Type.Object(
   {
     name: NameSchema,
     shape: Type.Union([
-      Type.Object({ kind: Type.Literal('box'), width: SizeSchema, height: SizeSchema, depth: SizeSchema }, closed),
-      Type.Object({ kind: Type.Literal('cylinder'), diameter: SizeSchema, height: SizeSchema }, closed),
+      Type.Object({ kind: Type.Literal('box'), width: LeastSchema, height: LeastSchema, depth: LeastSchema }, closed),
+      Type.Object({ kind: Type.Literal('cylinder'), diameter: LeastSchema, height: LeastSchema }, closed),
     ]),
     /** Of one, kg. Left out where it is not known: what it loads is then not judged. */
     mass: Type.Optional(Type.Number({ minimum: 0, maximum: 5000 })),

@@ -1,9 +1,9 @@
-import { PRINT_SHED } from '../../demo/print-shed.js';
-import { mm } from '../length/index.js';
-import type { Piece, Space } from '../piece/index.js';
-import { solve } from '../solution/index.js';
-import { pieceFaults, referenceFaults, workshopOf } from './index.js';
-import type { ProjectFile } from './project-file.js';
+import { PRINT_SHED } from './print-shed.js';
+import { mm } from '../core/length/index.js';
+import type { Piece, Space } from '../core/piece/index.js';
+import { solve } from '../core/solution/index.js';
+import { pieceFaults, referenceFaults, workshopOf } from '../core/formats/index.js';
+import type { ProjectFile } from '../core/formats/index.js';
 
 const share = { kind: 'share', weight: 1 } as const;
 const space = (id: string): Space => ({ id, rule: share, things: [] });
