@@ -1,6 +1,9 @@
 import { machiningText } from '../core/parts/index.js';
-import { mm, toMm } from '../core/length/index.js';
-import { boxOf, type Member } from '../core/piece/index.js';
+import { workshopOf } from '../core/formats/index.js';
+import { mm, toMm, type Length } from '../core/length/index.js';
+import { boxOf, type Member, type Piece } from '../core/piece/index.js';
+import { solve } from '../core/solution/index.js';
+import { PRINT_SHED } from './print-shed.js';
 import { solved } from './solved.js';
 
 const s = solved('proof-display');
@@ -33,4 +36,14 @@ test('housings 8 deep are 18.47 along the side, from 412.6 on; plugs leave 7 und
   );
   expect(fact('left under the head of a screw')).toBe(7);
   expect(s.checks.filter((c) => c.severity === 'stop')).toEqual([]);
+});
+
+test('a shelf that is so shallow that its bevel leaves nothing of it is told, and is no crash', () => {
+  const kept = PRINT_SHED.pieces['proof-display'] as { piece: Piece };
+  const piece = structuredClone(kept.piece);
+  const shelf = piece.interior.split?.members.find((m) => m.id === 'second');
+  if (!shelf) throw new Error('no second shelf');
+  shelf.deep = 1 as Length;
+  const { checks } = solve(piece, workshopOf(PRINT_SHED), {});
+  expect(checks.find((c) => c.id.startsWith('uncuttable-second'))?.severity).toBe('stop');
 });

@@ -112,9 +112,10 @@ export function boxOf(member: Member): Box {
   return box;
 }
 
-/** By its three edges, exact, where it is a plain board; by its true corners where it is not. */
+/** By its three edges, exact, where it is a plain board, or where its ends leave nothing of it; by its true corners else. */
 function leastBox(member: Member): Box {
-  if (!isPlain(member)) return boxOfSolid(solidOfMember(member));
+  const solid = isPlain(member) ? null : solidOfMember(member);
+  if (solid && Number.isFinite(reachOf(solid, [1, 0, 0])[0])) return boxOfSolid(solid);
   const { frame } = member;
   const ends = ([axis, start]: readonly [0 | 1 | 2, Length]) => {
     const spans = [
