@@ -92,6 +92,11 @@ if (existsSync(postgresReport) || postgresCode !== 0) countReport(postgresReport
 
 console.log('\n== Browser tests');
 if (ensureChromium()) {
+  console.log('A little of what tries to break it (npm run hard)');
+  count(
+    run('node', ['scripts/hard.mjs', '0.02', 'kills', 'cuts', 'folder', 'tabs', 'requests', 'load']) === 0,
+    'npm run hard, a little of it',
+  );
   const browserReport = join(ROOT, 'build/playwright.json');
   const code = run('node', ['node_modules/@playwright/test/cli.js', 'test', '-c', 'e2e/playwright.config.ts'], {
     env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport },
