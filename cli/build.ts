@@ -67,6 +67,7 @@ function reportBuilding(file: ProjectFile, piece: ToBuild): object {
       kind: j.kind,
       name: j.name,
       lengthMm: rounded(toMm(j.length)),
+      ...('width' in j ? { widthMm: rounded(toMm(j.width)) } : {}),
       why: j.why,
     })),
   };

@@ -10,6 +10,7 @@ export * from './order.js';
 export * from './arrange.js';
 export * from './plan.js';
 export * from './places.js';
+export * from './boards.js';
 export * from './jigs.js';
 export * from './rework.js';
 export * from './alike-parts.js';

@@ -3,6 +3,7 @@ import { lettersText, rowsOf } from '../parts/index.js';
 import { isPlain } from '../piece/index.js';
 import { marksOf } from '../run/index.js';
 import type { Solution } from '../solution/index.js';
+import { assemblyBoards, type AssemblyBoard } from './boards.js';
 
 /** A place on a stick, from its datum. */
 export interface StickMark {
@@ -26,7 +27,8 @@ export type Jig =
       readonly length: Length;
       readonly width: Length;
       readonly why: string;
-    };
+    }
+  | AssemblyBoard;
 
 /** From so many alike on it is worth making something for them. */
 const SEVERAL = 3;
@@ -106,5 +108,11 @@ function templates({ parts }: Solution): Jig[] {
 
 /** What is worth making before a piece is built, sticks first. */
 export function jigsOf(solution: Solution, precision: Precision): readonly Jig[] {
-  return [...sticks(solution, precision), ...spacers(solution, precision), ...stops(solution, precision), ...templates(solution)];
+  return [
+    ...sticks(solution, precision),
+    ...spacers(solution, precision),
+    ...stops(solution, precision),
+    ...assemblyBoards(solution, precision),
+    ...templates(solution),
+  ];
 }

@@ -64,6 +64,13 @@ export function partFullSize(part: Part, holes: readonly Hole[]): FullSize {
   };
 }
 
+const boxPoints = (width: number, height: number): readonly At[] => [
+  [0, 0],
+  [width, 0],
+  [width, height],
+  [0, height],
+];
+
 /** As wide as a stick is drawn, mm. */
 const STICK = 40;
 
@@ -77,12 +84,7 @@ export function stickFullSize({ name, marks, length }: Extract<Jig, { kind: 'sti
     lines: [
       {
         use: 'cut',
-        points: [
-          [0, 0],
-          [long, 0],
-          [long, STICK],
-          [0, STICK],
-        ],
+        points: boxPoints(long, STICK),
         closed: true,
       },
       ...marks.map(({ at }) => ({
@@ -103,11 +105,33 @@ export function stickFullSize({ name, marks, length }: Extract<Jig, { kind: 'sti
   };
 }
 
+/** A board with the parts of a frame as they lie on it. */
+function boardFullSize({ name, length, width, margin, parts }: Extract<Jig, { kind: 'board' }>): FullSize {
+  const [long, wide, edge] = [toMm(length), toMm(width), toMm(margin)];
+  const onBoard = ([x, y]: At): At => [x + edge, y + edge];
+  const middle = (points: readonly At[], i: 0 | 1) => points.reduce((sum, p) => sum + p[i], 0) / points.length;
+  return {
+    name,
+    width: long,
+    height: wide,
+    lines: [
+      { use: 'cut', points: boxPoints(long, wide), closed: true },
+      ...parts.flatMap((p) => p.loops.map((loop) => ({ use: 'mark' as const, points: loop.map(onBoard), closed: true }))),
+    ],
+    circles: [],
+    texts: parts.flatMap(({ letter, loops: [outline = []] }) => {
+      const points = outline.map(onBoard);
+      return points.length > 0 ? [{ at: [middle(points, 0), middle(points, 1)] as const, size: 10, text: letter }] : [];
+    }),
+  };
+}
+
 /** Everything of a piece that is worth printing as large as it is: outlines that are no rectangles, parts to drill by, and sticks. */
 export function fullSizesOf(solution: Solution, jigs: readonly Jig[], precision: Precision): readonly FullSize[] {
   const holes = holesByPart(solution);
   return jigs.flatMap((jig): FullSize[] => {
     if (jig.kind === 'stick') return [stickFullSize(jig, precision)];
+    if (jig.kind === 'board') return [boardFullSize(jig)];
     const part = jig.kind === 'template' ? solution.parts.find((p) => p.id === jig.part) : undefined;
     return part ? [{ ...partFullSize(part, holes.get(part.id) ?? []), name: jig.name }] : [];
   });

@@ -9,7 +9,13 @@ import { usePrecision, useProject } from '../../data/project.js';
 import { download, fileName } from '../../shared/download.js';
 import { Button, Faint, Row, Table } from '../../shared/ui.js';
 
-const KINDS: Readonly<Record<Jig['kind'], string>> = { stick: 'Stick', spacer: 'Spacer', stop: 'Stop block', template: 'Template' };
+const KINDS: Readonly<Record<Jig['kind'], string>> = {
+  stick: 'Stick',
+  spacer: 'Spacer',
+  stop: 'Stop block',
+  board: 'Assembly board',
+  template: 'Template',
+};
 
 /** What is worth making first: sticks, spacers, stops and templates, with prints as large as they are. */
 export function JigsView() {
@@ -20,7 +26,7 @@ export function JigsView() {
   const write = (l: Length) => formatLength(l, precision);
   const drawn = (some: readonly Jig[]) => fullSizesOf(settled, some, precision);
   const open = (query: string) => window.open(`/api/projects/${id}/pieces/${pieceId}/full-size.pdf${query}`, '_blank', 'noopener');
-  const isDrawn = (jig: Jig) => jig.kind === 'stick' || jig.kind === 'template';
+  const isDrawn = (jig: Jig) => jig.kind === 'stick' || 'width' in jig;
   if (jigs.length === 0) return <Faint>Nothing here is worth a jig: there are not three of anything, and every part is a rectangle.</Faint>;
   return (
     <>
@@ -53,7 +59,7 @@ export function JigsView() {
                 <br />
                 <Faint>{KINDS[jig.kind]}</Faint>
               </td>
-              <td className="figure">{jig.kind === 'template' ? `${write(jig.length)} × ${write(jig.width)}` : write(jig.length)}</td>
+              <td className="figure">{'width' in jig ? `${write(jig.length)} × ${write(jig.width)}` : write(jig.length)}</td>
               <td>
                 {jig.why}
                 {jig.kind === 'stick' ? (
