@@ -9,6 +9,7 @@ import { fullSizeDxf, fullSizeSvg } from '../core/formats/full-size-files.js';
 import type { ProjectFile } from '../core/formats/index.js';
 import { toMm } from '../core/length/index.js';
 import type { Solution } from '../core/solution/index.js';
+import { laidFor } from '../print/laid.js';
 import { shopSheets } from '../print/shop-sheets.js';
 import { fullSizePages } from '../print/tiles.js';
 
@@ -78,7 +79,7 @@ async function writeSheets(file: ProjectFile, piece: ToBuild, folder: string): P
   const { settings } = file.project;
   mkdirSync(folder, { recursive: true });
   const base = join(folder, fileName(solution.piece.name));
-  writeFileSync(`${base}.pdf`, await shopSheets({ solution, ...stepsIn(file, piece) }));
+  writeFileSync(`${base}.pdf`, await shopSheets({ solution, laid: await laidFor(file, piece.id, solution), ...stepsIn(file, piece) }));
   const drawings = fullSizesOf(solution, jigsOf(solution, settings), settings);
   if (drawings.length === 0) return;
   writeFileSync(`${base}-full-size.pdf`, await fullSizePages(solution.piece.name, drawings));

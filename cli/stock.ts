@@ -2,6 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import {
   cutsCsv,
+  cuttingsOf,
   layCutting,
   layoutDxf,
   layoutSvg,
@@ -12,29 +13,10 @@ import {
   type StockLaid,
 } from '../core/formats/index.js';
 import { fileName } from '../core/formats/file-name.js';
-import { cuttingOf, woodToBuy, type Cutting, type PieceToCut } from '../core/layout/index.js';
-import { solverOf, type Highs, type ProgramSolver } from '../core/cutting/program.js';
+import { woodToBuy, type Cutting, type PieceToCut } from '../core/layout/index.js';
+import { programs } from '../print/laid.js';
 import { workshopFor } from '../core/project/index.js';
 import { solve } from '../core/solution/index.js';
-
-/** The solver of programs as it is loaded in a terminal. */
-async function programs(): Promise<ProgramSolver> {
-  const module = (await import('highs')) as unknown as {
-    readonly default: (() => Promise<Highs>) & { readonly default?: () => Promise<Highs> };
-  };
-  return solverOf(await (module.default.default ?? module.default)());
-}
-
-/** What of a file is laid out: one piece, all pieces together, or its cuttings and every piece that is in none. */
-export function cuttingsOf(file: ProjectFile, piece: string | undefined, together: boolean): readonly Cutting[] {
-  const alone = (id: string) => cuttingOf({ id, name: file.pieces[id]?.piece.name ?? id });
-  const kept = Object.values(file.cuttings ?? {}).map((c) => ({ ...c, pieces: c.pieces.filter((id) => Object.hasOwn(file.pieces, id)) }));
-  if (piece !== undefined) return [kept.find((c) => c.pieces.includes(piece)) ?? alone(piece)];
-  const ids = Object.keys(file.pieces);
-  if (together) return [{ ...cuttingOf({ id: '', name: file.project.name }), pieces: ids }];
-  const taken = new Set(kept.flatMap((c) => c.pieces));
-  return [...kept, ...ids.filter((id) => !taken.has(id)).map(alone)].filter((c) => c.pieces.length > 0);
-}
 
 /** The files of one cutting: each stock at full size as SVG and DXF with its order of cuts, all of it as PDF, and what to buy. */
 async function writeFiles(folder: string, cutting: Cutting, stocks: readonly StockLaid[], file: ProjectFile): Promise<void> {

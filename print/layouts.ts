@@ -44,6 +44,12 @@ function drawSheet(paper: Paper, sheet: LaidSheet, marks: ReadonlyMap<string, st
 /** Layouts with the order of their cuts, a box before each to tick. */
 export function layoutPages(title: string, stocks: readonly LaidStock[], precision: Precision): Promise<Buffer> {
   const paper = new Paper(title);
+  layoutsOn(paper, stocks, precision);
+  return paper.end();
+}
+
+/** The same on pages of a paper that has others too; each stock begins a page. */
+export function layoutsOn(paper: Paper, stocks: readonly LaidStock[], precision: Precision): void {
   const write = (x: Length) => formatLength(x, precision);
   for (const { name, sheets, marks } of stocks) {
     if (sheets.length === 0) continue;
@@ -66,5 +72,4 @@ export function layoutPages(title: string, stocks: readonly LaidStock[], precisi
       }
     }
   }
-  return paper.end();
 }

@@ -3,8 +3,12 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildingOf, jigsOf, stepsOf } from '../core/build/index.js';
+import { cutsOf, inOrder } from '../core/cutting/cuts.js';
 import { fullSizesOf, type FullSize } from '../core/drawing/index.js';
+import { layCutting } from '../core/formats/index.js';
+import { cuttingOf } from '../core/layout/index.js';
 import { solve } from '../core/solution/index.js';
+import { programSolver } from '../core/testing/programs.js';
 import { divided, piece, workshop } from '../core/testing/samples.js';
 import { shopSheets } from './shop-sheets.js';
 import { CHECK, fullSizePages, tilesFor } from './tiles.js';
@@ -94,12 +98,29 @@ test('a stick and the sheets for the shop: every part and every step is in them'
   const building = buildingOf('sample');
   const steps = stepsOf(solution, building);
   const told: number[] = [];
+  const cutting = cuttingOf({ id: 'sample', name: 'Sample' });
+  const laid = layCutting(cutting, [{ id: 'sample', solution }], settings, await programSolver()).map((s) => ({
+    ...s,
+    name: s.stock.name,
+  }));
   const pages = read(
-    await shopSheets({ solution, building, steps, address: 'http://127.0.0.1:4173/p/shed/pieces/sample/build' }, (part) => told.push(part)),
+    await shopSheets({ solution, building, steps, laid, address: 'http://127.0.0.1:4173/p/shed/pieces/sample/build' }, (part) =>
+      told.push(part),
+    ),
   );
   const text = pages.flatMap((p) => p.texts).join(' ');
   for (const s of steps) expect(text).toContain(s.title);
   for (const p of solution.parts) expect(text).toContain(p.member.role);
+  // Every part falls in one cut of the order, which stands on the sheets with its fence or stop.
+  const fall = laid.flatMap((s) =>
+    inOrder(cutsOf(s.sheets)).flatMap((setting) =>
+      setting.cuts.flatMap((c) => (c.of.near.kind === 'part' ? [s.marks.get(c.of.near.id)] : [])),
+    ),
+  );
+  expect(fall.length).toBeGreaterThan(0);
+  expect(text).toContain('Order of cuts');
+  for (const mark of fall) expect(text).toMatch(new RegExp(`\\d+\\. from \\d+: ${mark},`));
+  expect(text).toMatch(/(Rip, fence|Crosscut, stop) at \d/);
   expect(text).toMatch(/No check stops the build|checks? stops? the build/);
   expect(told.at(-1)).toBeCloseTo(1, 9);
   expect([...told].sort((a, b) => a - b)).toEqual(told);

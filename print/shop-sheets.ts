@@ -7,6 +7,7 @@ import { doneText, lettersText, rowsOf } from '../core/parts/index.js';
 import { boughtFor, type Solution } from '../core/solution/index.js';
 import { boughtText } from '../core/formats/bought-text.js';
 import { drawPart, drawPictorial } from './drawings.js';
+import { layoutsOn, type LaidStock } from './layouts.js';
 import { PT, Paper } from './page.js';
 
 /** What is printed of a piece. */
@@ -14,6 +15,8 @@ export interface ToPrint {
   readonly solution: Solution;
   readonly building: Building;
   readonly steps: readonly Step[];
+  /** Its parts laid out on stock, with what is cut together with it. */
+  readonly laid: readonly LaidStock[];
   /** Where a step is opened on a phone; none where there is no such place. */
   readonly address?: string;
 }
@@ -153,7 +156,7 @@ function stepPages(paper: Paper, { solution, building, steps, address }: ToPrint
 
 /**
  * What a builder takes into the shop, black on white: how many checks stop the build, the whole of it with letters, the
- * parts, what is bought, each part as it is set out, and the steps.
+ * parts, what is bought, the order of cuts, each part as it is set out, and the steps.
  * @param done told how much of it is drawn, from 0 to 1
  */
 export function shopSheets(what: ToPrint, done: Done = () => undefined): Promise<Buffer> {
@@ -163,6 +166,8 @@ export function shopSheets(what: ToPrint, done: Done = () => undefined): Promise
   firstPage(paper, what, precision);
   partsTable(paper, what, precision);
   done(0.2);
+  layoutsOn(paper, what.laid, precision);
+  done(0.3);
   placesPages(paper, what, precision);
   done(0.4);
   stepPages(paper, what, precision, done);

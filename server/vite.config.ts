@@ -10,6 +10,7 @@ export default defineConfig({
     external: [
       '@electric-sql/pglite',
       'fs-native-extensions',
+      'highs',
       'piscina',
       'pdfkit',
       'qrcode',

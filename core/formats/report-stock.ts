@@ -4,6 +4,7 @@ import type { ProgramSolver } from '../cutting/program.js';
 import {
   askedOf,
   blanksOf,
+  cuttingOf,
   laidOut,
   markOf,
   moneyInAll,
@@ -21,6 +22,7 @@ import {
 import { toMm } from '../length/index.js';
 import type { Settings } from '../project/index.js';
 import type { Stock } from '../stock/index.js';
+import type { ProjectFile } from './project-file.js';
 
 /** One stock of a cutting, laid out to the end. */
 export interface StockLaid {
@@ -33,6 +35,17 @@ export interface StockLaid {
   readonly sheets: readonly LaidSheet[];
   readonly blanks: readonly Blank[];
   readonly marks: ReadonlyMap<string, string>;
+}
+
+/** What of a file is laid out: one piece, all pieces together, or its cuttings and every piece that is in none. */
+export function cuttingsOf(file: ProjectFile, piece: string | undefined, together: boolean): readonly Cutting[] {
+  const alone = (id: string) => cuttingOf({ id, name: file.pieces[id]?.piece.name ?? id });
+  const kept = Object.values(file.cuttings ?? {}).map((c) => ({ ...c, pieces: c.pieces.filter((id) => Object.hasOwn(file.pieces, id)) }));
+  if (piece !== undefined) return [kept.find((c) => c.pieces.includes(piece)) ?? alone(piece)];
+  const ids = Object.keys(file.pieces);
+  if (together) return [{ ...cuttingOf({ id: '', name: file.project.name }), pieces: ids }];
+  const taken = new Set(kept.flatMap((c) => c.pieces));
+  return [...kept, ...ids.filter((id) => !taken.has(id)).map(alone)].filter((c) => c.pieces.length > 0);
 }
 
 /** Lays out all that is cut together. @param solve solves linear and integer programs */

@@ -6,6 +6,7 @@ import type { ToPrint } from '../../core/layout/index.js';
 import type { Precision } from '../../core/length/index.js';
 import { layoutPages } from '../../print/layouts.js';
 import { fullSizePages } from '../../print/tiles.js';
+import { laidFor } from '../../print/laid.js';
 import { shopSheets } from '../../print/shop-sheets.js';
 import { lettersOf, solve, type Solution } from '../../core/solution/index.js';
 
@@ -47,7 +48,8 @@ export const TASKS = {
     if (!solution) return null;
     const building = buildingFor(Object.values(file.buildings ?? {}), id);
     const steps = stepsFor(solution, building);
-    return shopSheets({ solution, building, steps, ...(address ? { address } : {}) }, (part) => told(Math.round(part * 100), 100));
+    const laid = await laidFor(file, id, solution);
+    return shopSheets({ solution, building, steps, laid, ...(address ? { address } : {}) }, (part) => told(Math.round(part * 100), 100));
   },
 
   /** Layouts with the order of their cuts, as PDF. */
