@@ -1,3 +1,4 @@
+import sharp from 'sharp';
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { along, keyboard, saved, upright, walk } from './hands.js';
@@ -201,6 +202,27 @@ test('a project file is saved and read in again; a bad one is refused with its f
   const bad = text.replace('"count": 11', '"count": -11');
   await page.locator('input[type=file]').setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from(bad) });
   await expect(page.getByRole('alert')).toContainText('/things/ink-tub/count: this is too small');
+});
+
+test('a project with photos is saved with them, and read in again with them', async ({ page, own }) => {
+  const photo = await sharp({ create: { width: 600, height: 400, channels: 3, background: '#6a5' } })
+    .jpeg()
+    .toBuffer();
+  const at = `${own.url}/api/projects/print-shed`;
+  expect((await page.request.post(`${at}/photos?id=edge`, { headers: { 'content-type': 'image/jpeg' }, data: photo })).status()).toBe(201);
+  const data = { piece: 'ink-case', day: '2026-05-04', is: 'photo', text: 'The edge', photo: 'edge' };
+  expect((await page.request.post(`${at}/log`, { data: { id: 'one', data, label: 'Photo' } })).status()).toBe(201);
+  await page.goto(`${own.url}/p/print-shed`);
+  const wanted = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'With its photos' }).click();
+  const zip = readFileSync(await (await wanted).path());
+  await page.goto(`${own.url}/?all`);
+  await page.locator('input[type=file]').setInputFiles({ name: 'copy.zip', mimeType: 'application/zip', buffer: zip });
+  await expect(page).toHaveURL(/\/p\/copy/, { timeout: 60_000 });
+  await page.goto(`${own.url}/p/copy/pieces/ink-case/log`);
+  const shown = page.getByRole('img', { name: 'The edge' });
+  await expect(shown).toBeVisible();
+  expect(await shown.evaluate((img) => (img as HTMLImageElement).naturalWidth)).toBe(600);
 });
 
 test('a long file is read with how far it is, and Stop leaves nothing of it', async ({ page, own }) => {

@@ -14,6 +14,7 @@ import type { Database } from './data/database.js';
 import { noFile, policy, servePage } from './page.js';
 import { PROBLEM } from './problems/answers.js';
 import { ownPagesOnly } from './problems/same-place.js';
+import { MOST_ARCHIVE } from './projects/archive.js';
 import { MOST_BYTES } from './photos/picture.js';
 import { gate } from './shop/gate.js';
 import { ShopService } from './shop/shop.service.js';
@@ -47,7 +48,7 @@ export async function buildApp(config: Config, db: Database, log: Logger): Promi
     app.useStaticAssets(config.webFolder, { index: false, maxAge: '1y', immutable: true });
     app.use(noFile);
   }
-  app.use('/api/projects/files', json({ limit: '12mb' }));
+  app.use('/api/projects/files', json({ limit: '12mb' }), raw({ type: 'application/zip', limit: MOST_ARCHIVE }));
   app.use(/^\/api\/projects\/[^/]+\/photos$/, raw({ type: () => true, limit: MOST_BYTES }));
   app.useBodyParser('json', { limit: '2mb' });
   app.useGlobalFilters(new ProblemFilter(log));

@@ -20,6 +20,29 @@ function refused(message: string) {
   return badInput([{ path: '/photo', message, accepted: ACCEPTED }], `This photo cannot be kept: ${message}. Taken is ${ACCEPTED}.`);
 }
 
+/** Whether a photo is as this program keeps them: small enough, and with nothing in it about when and where. */
+function isKeptSo({ format, width = Infinity, height = Infinity, exif, xmp, iptc }: Metadata): boolean {
+  return format === 'jpeg' && Math.max(width, height) <= KEPT && !exif && !xmp && !iptc;
+}
+
+/**
+ * A photo that was kept before, as it comes back: as it is where it is what this program keeps, else made so anew.
+ * @throws ProblemException 400 for what is no picture, is too large, or is broken
+ */
+export async function pictureAgain(bytes: Buffer): Promise<Picture> {
+  const known = await sharp(bytes, { limitInputPixels: MOST_PIXELS })
+    .metadata()
+    .catch(() => null);
+  if (!known || !isKeptSo(known)) return pictureOf(bytes);
+  // All of it is looked at, so that what breaks off is not kept.
+  await sharp(bytes, { failOn: 'error' })
+    .stats()
+    .catch(() => {
+      throw refused('it is broken off or damaged');
+    });
+  return { bytes, width: known.width, height: known.height };
+}
+
 /**
  * Makes a photo ready to be kept.
  * @throws ProblemException 400 for what is no picture, is too large, or is broken

@@ -32,7 +32,8 @@ const TOO_LARGE: Problem = {
   type: 'about:blank',
   title: 'Too large',
   status: 413,
-  detail: 'What was sent is too large; at most 12 MB is accepted for a file, 25 MB for a photo and 2 MB for anything else.',
+  detail:
+    'What was sent is too large; at most 12 MB is accepted for a file, 150 MB for one packed with its photos, 25 MB for a photo and 2 MB for anything else.',
 };
 
 function fromHttp(error: HttpException): Problem {

@@ -1,5 +1,5 @@
 import { Body, Controller, Delete, Get, Header, HttpCode, Inject, Param, Post, Put, Query, Res } from '@nestjs/common';
-import { ApiBody, ApiProperty, ApiTags } from '@nestjs/swagger';
+import { ApiBody, ApiConsumes, ApiProduces, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { Matches } from 'class-validator';
 import type { Response } from 'express';
 import { writeProjectFile } from '../../core/formats/index.js';
@@ -8,7 +8,7 @@ import { PRINT_SHED } from '../../demo/print-shed.js';
 import { EDITED, ONE } from '../data/kinds.js';
 import { Answers, listOf, object, recordOf } from '../problems/answers.js';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
-import { IsJob } from '../work/job.js';
+import { IsJob, JobDto } from '../work/job.js';
 import { whileWaited } from '../work/work.service.js';
 import { IsVersion, VersionPipe } from '../problems/version.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
@@ -90,10 +90,12 @@ export class ProjectsController {
   }
 
   @Post('files')
-  @ApiBody({ description: 'A project file, as docs/project.schema.json has it', schema: { type: 'object' } })
+  @ApiConsumes('application/json', 'application/zip')
+  @ApiBody({ description: 'A project file, as docs/project.schema.json has it; or one packed with its photos', schema: { type: 'object' } })
   @Answers('Read a project file in under a new id', NEW, 201)
   read(@Query(edge(NewFileDto)) { id, job }: NewFileDto, @Body() document: unknown, @Res({ passthrough: true }) res: Response) {
-    return this.projects.read(id, document, { job, signal: whileWaited(res) });
+    const watched = { job, signal: whileWaited(res) };
+    return Buffer.isBuffer(document) ? this.projects.readPacked(id, document, watched) : this.projects.read(id, document, watched);
   }
 
   @Get(':project')
@@ -107,6 +109,14 @@ export class ProjectsController {
   @Answers('A project as a file', { type: 'object', description: 'As docs/project.schema.json has it' })
   async file(@Param('project') project: string) {
     return writeProjectFile(fileOf(await this.records.workbench(project)));
+  }
+
+  @Get(':project/archive')
+  @ApiProduces('application/zip')
+  @Answers('A project with its photos as a ZIP: project.json and photos/ID.jpg', { type: 'string', format: 'binary' })
+  async archive(@Param('project') project: string, @Query(edge(JobDto)) { job }: JobDto, @Res() res: Response): Promise<void> {
+    const bytes = await this.projects.packed(project, { job, signal: whileWaited(res) });
+    res.type('application/zip').set('Content-Disposition', `attachment; filename="${project}.zip"`).send(Buffer.from(bytes));
   }
 
   @Put(':project')

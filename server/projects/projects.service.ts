@@ -2,12 +2,16 @@ import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql } from 'drizzle-orm';
 import type { ProjectFile } from '../../core/formats/index.js';
 import { DATABASE, type Database } from '../data/database.js';
-import { projects } from '../data/schema.js';
-import { badInput, inUse, lostRace, notFound } from '../problems/problem.js';
+import { photos, projects } from '../data/schema.js';
+import { pictureAgain, type Picture } from '../photos/picture.js';
+import { badInput, inUse, lostRace, notFound, stopped } from '../problems/problem.js';
 import { KINDS, PROJECT } from '../data/kinds.js';
 import { lettered } from '../work/tasks.js';
 import { WorkService, type Watched } from '../work/work.service.js';
-import { RecordsService, type Tx } from '../records/records.service.js';
+import { RecordsService, fileOf, type Tx } from '../records/records.service.js';
+
+/** A photo with the id that it is kept under. */
+type KeptPhoto = Picture & { readonly id: string };
 
 /** Projects by themselves, and as files that are read in and written out whole. */
 @Injectable()
@@ -67,8 +71,28 @@ export class ProjectsService {
   async read(id: string, document: unknown, watched: Watched = {}): Promise<{ id: string }> {
     const reading = await this.work.run('read', [document], watched);
     if (!reading.ok) throw badInput(reading.faults, 'This file cannot be read as a project. Nothing was changed.');
-    await this.write(id, reading.file, watched.signal);
+    await this.write(id, reading.file, { signal: watched.signal });
     return { id };
+  }
+
+  /** The same of a project that is packed with its photos. @throws ProblemException 400 for a photo that is none, too */
+  async readPacked(id: string, bytes: Buffer, watched: Watched = {}): Promise<{ id: string }> {
+    const reading = await this.work.run('readPacked', [bytes], watched);
+    if (!reading.ok) throw badInput(reading.faults, 'This archive cannot be read as a project. Nothing was changed.');
+    const photos: KeptPhoto[] = [];
+    for (const photo of reading.photos) {
+      if (watched.signal?.aborted) throw stopped();
+      photos.push({ id: photo.id, ...(await pictureAgain(Buffer.from(photo.bytes))) });
+    }
+    await this.write(id, reading.file, { photos, signal: watched.signal });
+    return { id };
+  }
+
+  /** A project with its photos, packed. @throws ProblemException 404 when there is no such project */
+  async packed(id: string, watched: Watched = {}): Promise<Uint8Array> {
+    const file = fileOf(await this.records.workbench(id));
+    const kept = await this.db.select({ id: photos.id, bytes: photos.bytes }).from(photos).where(eq(photos.projectId, id));
+    return this.work.run('pack', [file, kept], watched);
   }
 
   /** Writes a project that was checked already, all of it or nothing. */
@@ -76,11 +100,19 @@ export class ProjectsService {
     await this.write(id, lettered(file));
   }
 
-  private async write(id: string, file: ProjectFile, signal?: AbortSignal): Promise<void> {
+  private async write(
+    id: string,
+    file: ProjectFile,
+    { photos: pictures = [], signal }: { readonly photos?: readonly KeptPhoto[]; readonly signal?: AbortSignal | undefined } = {},
+  ): Promise<void> {
     await this.db.transaction(async (tx) => {
       await this.insert(tx, id, file.project);
       for (const kind of KINDS) {
         await this.records.putAll(tx, id, kind, Object.entries(file[kind] ?? {}), signal);
+      }
+      for (const picture of pictures) {
+        if (signal?.aborted) throw stopped();
+        await tx.insert(photos).values({ projectId: id, ...picture });
       }
     });
   }

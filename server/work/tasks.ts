@@ -1,5 +1,13 @@
 import { workshopFor } from '../../core/project/index.js';
-import { pieceIn, readProject, reportSolution, workshopOf, type FileReading, type ProjectFile } from '../../core/formats/index.js';
+import {
+  pieceIn,
+  readProject,
+  reportSolution,
+  workshopOf,
+  writeProjectFile,
+  type FileReading,
+  type ProjectFile,
+} from '../../core/formats/index.js';
 import { buildingFor, jigsOf, stepsFor } from '../../core/build/index.js';
 import { fullSizesOf } from '../../core/drawing/index.js';
 import type { ToPrint } from '../../core/layout/index.js';
@@ -8,6 +16,7 @@ import { layoutPages } from '../../print/layouts.js';
 import { fullSizePages } from '../../print/tiles.js';
 import { laidFor } from '../../print/laid.js';
 import { shopSheets } from '../../print/shop-sheets.js';
+import { packed, unpacked, type PackedPhoto } from '../projects/archive.js';
 import { lettersOf, solve, type Solution } from '../../core/solution/index.js';
 
 function solvedIn(file: ProjectFile, id: string): Solution | null {
@@ -69,6 +78,17 @@ export const TASKS = {
     const { settings } = file.project;
     const jigs = jigsOf(solution, settings).filter((_, i) => only === undefined || i === only);
     return fullSizePages(solution.piece.name, fullSizesOf(solution, jigs, settings));
+  },
+
+  /** A project with its photos, packed. */
+  pack(_told: Told, file: ProjectFile, photos: readonly PackedPhoto[]): Uint8Array {
+    return packed(writeProjectFile(file), photos);
+  },
+
+  /** The same as of a project file, of one that is packed with its photos. */
+  readPacked(told: Told, bytes: Uint8Array): FileReading & { readonly photos: readonly PackedPhoto[] } {
+    const found = unpacked(bytes);
+    return found.ok ? { ...TASKS.read(told, found.document), photos: found.photos } : { ...found, photos: [] };
   },
 
   /** A project file as it is kept, checked and with the letters of its parts, or every fault of it. */

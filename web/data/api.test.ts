@@ -32,6 +32,7 @@ const CALLS: Readonly<Record<keyof typeof api, () => Promise<unknown>>> = {
   saveProject: () => api.saveProject('shed', 1, project),
   removeProject: () => api.removeProject('shed', 1),
   loadDemo: () => api.loadDemo(),
+  archive: () => api.archive('shed', 'job-1', new AbortController().signal),
   file: () => api.file('shed'),
   workbench: () => api.workbench('shed'),
   create: () => api.create('shed', 'things', 'tin', {}, 'Added a tin'),

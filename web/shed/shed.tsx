@@ -12,6 +12,8 @@ import { usePrecision, useProject } from '../data/project.js';
 import { useSize } from '../bench/drawing.js';
 import { Person } from '../bench/person.js';
 import { Header } from '../shared/header.js';
+import { JobBar } from '../shared/job-bar.js';
+import { useJob } from '../data/job.js';
 import { download, fileName } from '../shared/download.js';
 import { outline, type Placing } from '../shared/outline.js';
 import { LengthText } from '../shared/length-text.js';
@@ -223,9 +225,20 @@ export function Shed() {
   const pieces = useSolved();
   const history = useHistory(PIECES);
   const { stock, choose } = useStartStock();
+  const job = useJob();
   const save = async () => {
     await saver.settled();
     download(`${fileName(bench.project.name)}.json`, 'application/json', await api.file(id));
+  };
+  const hasPhotos = bench.records.log.some((e) => e.data.photo !== undefined);
+  const savePacked = async () => {
+    await saver.settled();
+    try {
+      const zip = await job.run((name, signal) => api.archive(id, name, signal));
+      if (zip) download(`${fileName(bench.project.name)}.zip`, 'application/zip', zip);
+    } catch (error) {
+      saver.say({ tone: 'refused', text: (error as Error).message });
+    }
   };
   return (
     <>
@@ -237,7 +250,13 @@ export function Shed() {
           <Button onPress={() => void save()}>
             <Download aria-hidden /> Project file
           </Button>
+          {hasPhotos ? (
+            <Button isDisabled={job.isRunning} onPress={() => void savePacked()}>
+              <Download aria-hidden /> With its photos
+            </Button>
+          ) : null}
         </Row>
+        <JobBar job={job} label="Packing" />
         {pieces.length === 0 ? (
           <div style={{ margin: '18px 0', maxWidth: 620 }}>
             <p style={{ marginBottom: 10 }}>

@@ -77,6 +77,15 @@ function Picture({ kind }: { kind: 'demo' | 'opening' | 'things' }) {
   );
 }
 
+/** The project file that was chosen. @throws Error in words where it is none */
+async function documentIn(file: File): Promise<unknown> {
+  try {
+    return JSON.parse(await file.text());
+  } catch {
+    throw new Error(`${file.name} breaks off or is not a project file.`);
+  }
+}
+
 /** The first page: the projects there are, and ways to begin. */
 export function Welcome() {
   const projects = useQuery({ queryKey: ['projects'], queryFn: api.projects });
@@ -133,16 +142,13 @@ export function Welcome() {
     const file = files?.[0];
     if (!file) return;
     void attempt(async () => {
-      if (file.size > 10_000_000) throw new Error(`${file.name} is ${Math.round(file.size / 1e6)} MB long; at most 10 MB is read.`);
-      let document: unknown;
-      try {
-        document = JSON.parse(await file.text());
-      } catch {
-        throw new Error(`${file.name} breaks off or is not a project file.`);
-      }
-      const id = newId(file.name.replace(/\.json$/i, ''), ids);
+      const isPacked = /\.zip$/i.test(file.name);
+      const most = isPacked ? 150 : 10;
+      if (file.size > most * 1e6) throw new Error(`${file.name} is ${Math.round(file.size / 1e6)} MB long; at most ${most} MB is read.`);
+      const sent = isPacked ? new Blob([file], { type: 'application/zip' }) : await documentIn(file);
+      const id = newId(file.name.replace(/\.(json|zip)$/i, ''), ids);
       const read = await job.run(async (name, signal) => {
-        await api.readFile(id, document, name, signal);
+        await api.readFile(id, sent, name, signal);
         return `/p/${id}`;
       });
       if (read === null) setStopped(`${file.name} was not read to its end. Nothing was changed.`);
@@ -220,12 +226,12 @@ export function Welcome() {
         </Panel>
       </Offers>
       <Row>
-        <FileTrigger acceptedFileTypes={['.json', 'application/json']} onSelect={readFile}>
+        <FileTrigger acceptedFileTypes={['.json', 'application/json', '.zip', 'application/zip']} onSelect={readFile}>
           <Button isDisabled={busy}>Read a project file</Button>
         </FileTrigger>
         {job.progress ? null : (
           <Faint {...(stopped === null ? {} : { role: 'status' })}>
-            {stopped ?? 'A file that was saved from another shed, up to 10 MB.'}
+            {stopped ?? 'A file that was saved from another shed, by itself or packed with its photos.'}
           </Faint>
         )}
         <JobBar job={job} label="Reading the file" />

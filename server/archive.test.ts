@@ -1,0 +1,112 @@
+import { unzipSync, zipSync } from 'fflate';
+import sharp, { type Sharp } from 'sharp';
+import { PRINT_SHED } from '../demo/print-shed.js';
+import { packed } from './projects/archive.js';
+import { startApp, type TestApp } from './test/app.js';
+
+let running: TestApp;
+beforeAll(async () => {
+  running = await startApp();
+}, 60_000);
+afterAll(() => running.close());
+
+const shed = '/api/projects/print-shed';
+/** The shed with one piece in it. */
+const SMALL = JSON.stringify({
+  ...PRINT_SHED,
+  pieces: { 'ink-case': PRINT_SHED.pieces['ink-case'] },
+  cuttings: {},
+  buildings: {},
+  log: {},
+  readings: {},
+  made: {},
+});
+const PROJECT = new TextEncoder().encode(SMALL);
+const picture = (extra: (s: Sharp) => Sharp = (s) => s) =>
+  extra(sharp({ create: { width: 400, height: 300, channels: 3, background: '#845' } }))
+    .jpeg()
+    .toBuffer();
+const binary = (path: string) =>
+  running.http
+    .get(path)
+    .buffer(true)
+    .parse((res, done) => {
+      const chunks: Buffer[] = [];
+      res.on('data', (chunk: Buffer) => chunks.push(chunk));
+      res.on('end', () => done(null, Buffer.concat(chunks)));
+    });
+const read = (id: string, zip: Uint8Array) =>
+  running.http.post(`/api/projects/files?id=${id}`).set('content-type', 'application/zip').send(Buffer.from(zip));
+const faultsOf = (answer: { text: string }) => (JSON.parse(answer.text) as { errors: { path: string; message: string }[] }).errors;
+
+test('a project goes out with its photos and comes back with them, bit for bit', async () => {
+  await running.http
+    .post(`${shed}/photos?id=glue-up`)
+    .set('content-type', 'image/jpeg')
+    .send(await picture())
+    .expect(201);
+  const data = { piece: 'ink-case', day: '2026-05-04', is: 'photo', text: 'Glue-up', photo: 'glue-up' };
+  await running.http.post(`${shed}/log`).send({ id: 'one', data, label: 'Photo' }).expect(201);
+  const kept = (await binary(`${shed}/photos/glue-up`)).body as Buffer;
+  const out = await binary(`${shed}/archive`);
+  expect([out.status, out.headers['content-type']]).toEqual([200, 'application/zip']);
+  const inside = unzipSync(new Uint8Array(out.body as Buffer));
+  expect(Object.keys(inside).sort()).toEqual(['photos/glue-up.jpg', 'project.json']);
+  expect(Buffer.compare(Buffer.from(inside['photos/glue-up.jpg'] as Uint8Array), kept)).toBe(0);
+
+  await read('again', out.body as Buffer).expect(201);
+  const back = (await binary('/api/projects/again/photos/glue-up')).body as Buffer;
+  expect(Buffer.compare(back, kept)).toBe(0);
+  const log = (await running.http.get('/api/projects/again/log/one')).body as { data: object };
+  expect(log.data).toEqual(data);
+}, 60_000);
+
+test('a photo that is not as this program keeps them is made so: smaller, and with nothing about when and where', async () => {
+  const told = await picture((s) =>
+    s.resize(3000, 2000).withExif({ IFD0: { Copyright: 'somebody' }, IFD3: { GPSLatitude: '51/1 30/1 0/1' } }),
+  );
+  await read('told', packed(SMALL, [{ id: 'p', bytes: told }])).expect(201);
+  const kept = await sharp((await binary('/api/projects/told/photos/p')).body as Buffer).metadata();
+  expect([kept.format, kept.width, kept.exif]).toEqual(['jpeg', 1600, undefined]);
+}, 30_000);
+
+test.each<[string, () => Uint8Array | Promise<Uint8Array>, string, RegExp]>([
+  ['no ZIP at all', () => Buffer.from('nothing of the kind'), '', /this is no ZIP/],
+  ['one that breaks off', () => packed(SMALL, []).slice(0, 1500), '', /this is no ZIP/],
+  ['one without a project', () => zipSync({ 'photos/a.jpg': new Uint8Array(3) }), '', /there is no project\.json in it/],
+  [
+    'a way out of its folder',
+    () => zipSync({ 'project.json': PROJECT, 'photos/../../x.jpg': new Uint8Array(3) }),
+    '/photos/../../x.jpg',
+    /none of what a project has/,
+  ],
+  [
+    'what is no photo by its name',
+    () => zipSync({ 'project.json': PROJECT, 'run.sh': new Uint8Array(3) }),
+    '/run.sh',
+    /none of what a project has/,
+  ],
+  [
+    'a photo of 200 MB that packs small',
+    () => zipSync({ 'project.json': PROJECT, 'photos/a.jpg': new Uint8Array(200e6) }),
+    '/photos/a.jpg',
+    /200 MB long/,
+  ],
+  ['a project that is none', () => zipSync({ 'project.json': new TextEncoder().encode('{"format":') }), '/project.json', /not JSON/],
+  ['what is no picture', () => zipSync({ 'project.json': PROJECT, 'photos/a.jpg': new Uint8Array(300) }), '/photo', /not a picture/],
+  [
+    'a picture that breaks off',
+    async () => zipSync({ 'project.json': PROJECT, 'photos/a.jpg': new Uint8Array(await picture()).slice(0, 900) }),
+    '/photo',
+    /broken off|not a picture/,
+  ],
+])(
+  '%s is refused in words, and nothing is there',
+  async (_, make, path, message) => {
+    const answer = await read('bad', await make());
+    expect([answer.status, faultsOf(answer)[0]?.path]).toEqual([400, path]);
+    expect(faultsOf(answer)[0]?.message).toMatch(message);
+    expect((await running.http.get('/api/projects/bad')).status).toBe(404);
+  },
+  30_000,
+);
