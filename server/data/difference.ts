@@ -17,8 +17,7 @@ const differ = create({
 /** A document as it is compared: letters that were given stay given, so they are no part of what is walked. */
 function bare(kind: Edited, document: unknown): unknown {
   if (kind !== 'pieces') return document;
-  const { letters: _letters, ...rest } = document as KeptPiece;
-  return rest;
+  return { piece: (document as KeptPiece).piece };
 }
 
 /** Another of the same, as it would be read from the store. */
