@@ -5,7 +5,7 @@ import { Answers, object } from '../problems/answers.js';
 import { DATABASE, type Database } from '../data/database.js';
 
 /** The database is given so long before it counts as busy, ms. */
-const PATIENCE = 50;
+const PATIENCE = 20;
 
 @ApiTags('health')
 @Controller('health')

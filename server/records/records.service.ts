@@ -2,27 +2,18 @@ import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql, type ColumnsSelection } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
 import type { TypedQueryBuilder } from 'drizzle-orm/query-builders/query-builder';
-import {
-  KEPT_IN,
-  VERSION,
-  missingOf,
-  partFaults,
-  pieceFaults,
-  workshopOf,
-  type KeptPiece,
-  type ProjectFile,
-} from '../../core/formats/index.js';
-import { type Letters, type Piece } from '../../core/piece/index.js';
+import { KEPT_IN, VERSION, missingOf, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
+import { spacesOf, type Letters, type Piece } from '../../core/piece/index.js';
 import { namedBy } from '../../core/kinds/index.js';
 import type { Building, LogEntry } from '../../core/build/index.js';
 import type { Hardware } from '../../core/stock/index.js';
 import type { Cutting } from '../../core/layout/index.js';
 import { nameOfRecord, type Workshop } from '../../core/project/index.js';
-import { shapeOf } from '../../core/shells/index.js';
-import { lettersFor } from '../../core/solution/index.js';
 import type { BuiltReading, MadePart } from '../../core/survey/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { changes, folder, projects } from '../data/schema.js';
+import { keptOf } from '../work/tasks.js';
+import { WorkService } from '../work/work.service.js';
 import { deviceNow } from './device.js';
 import { sidesOf } from '../data/difference.js';
 import { badInput, inUse, lostRace, notFound, outOfDate, stopped } from '../problems/problem.js';
@@ -33,6 +24,9 @@ export type Tx = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 /** The clock and not the transaction's time, so that records read in together keep their order. */
 const NOW = sql`clock_timestamp()`;
+
+/** A piece of more spaces than this takes longer than anyone else should wait for. */
+const LARGE = 100;
 
 /** So many records are written in one question to the database. */
 const AT_ONCE = 25;
@@ -68,7 +62,10 @@ export type ChangedRecord = StoredRecord & { readonly change: number };
 /** Keeps the records of projects: every committed edit is one change that can be taken back. */
 @Injectable()
 export class RecordsService {
-  constructor(@Inject(DATABASE) private readonly db: Database) {}
+  constructor(
+    @Inject(DATABASE) private readonly db: Database,
+    @Inject(WorkService) private readonly work: WorkService,
+  ) {}
 
   /** @throws ProblemException 404 when there is no such project */
   async workbench(projectId: string, from: Database | Tx = this.db): Promise<Workbench> {
@@ -117,7 +114,7 @@ export class RecordsService {
   async create(projectId: string, kind: EditedKind, id: string, sent: unknown, label: string): Promise<ChangedRecord> {
     return this.edit(projectId, async (tx) => {
       const workshop = await this.workshop(projectId, tx);
-      const data = kind === 'pieces' ? kept(sent as Piece, workshop, {}) : sent;
+      const data = kind === 'pieces' ? await this.kept(sent as Piece, workshop, {}) : sent;
       const table = tableOf(kind);
       const made = tx
         .insert(table)
@@ -134,7 +131,8 @@ export class RecordsService {
   async save(projectId: string, kind: EditedKind, id: string, version: number, sent: unknown, label: string): Promise<ChangedRecord> {
     return this.edit(projectId, async (tx) => {
       const before = await this.one(projectId, kind, id, tx);
-      const data = kind === 'pieces' ? kept(sent as Piece, await this.workshop(projectId, tx), (before.data as KeptPiece).letters) : sent;
+      const data =
+        kind === 'pieces' ? await this.kept(sent as Piece, await this.workshop(projectId, tx), (before.data as KeptPiece).letters) : sent;
       const table = tableOf(kind);
       const written = tx
         .update(table)
@@ -260,6 +258,14 @@ export class RecordsService {
     return noted[0]?.written === 1 ? noted[0].seq : null;
   }
 
+  /** What is stored of a piece that was sent: with the letters of its parts, by its ledger. A large one is looked at on another thread. */
+  private async kept(piece: Piece, workshop: Workshop, ledger: Letters): Promise<KeptPiece> {
+    const isLarge = [...spacesOf(piece.interior)].length > LARGE;
+    const found = isLarge ? await this.work.run('keep', [piece, workshop, ledger]) : keptOf(piece, workshop, ledger);
+    if (!found.ok) throw badInput(found.faults);
+    return { piece, letters: found.letters };
+  }
+
   /** What pieces of a project are solved with, in one question to the database. */
   private async workshop(projectId: string, tx: Tx): Promise<Workshop> {
     const part = (kind: 'openings' | 'things' | 'stock' | 'slides' | 'people') => {
@@ -315,14 +321,4 @@ export function fileOf(bench: Workbench): ProjectFile {
     ...some('readings', ofPieces(byId<BuiltReading>(bench.readings))),
     ...some('made', ofPieces(byId<MadePart>(bench.made))),
   };
-}
-
-/** What is stored of a piece that was sent: with the letters of its parts, by its ledger. */
-function kept(piece: Piece, workshop: Workshop, ledger: Letters): KeptPiece {
-  const faults = pieceFaults(piece, workshop, '/data');
-  if (faults.length > 0) throw badInput(faults);
-  const shape = shapeOf(piece, workshop);
-  const tooMany = partFaults(shape, '/data');
-  if (tooMany.length > 0) throw badInput(tooMany);
-  return { piece, letters: lettersFor(shape, ledger) };
 }

@@ -1,10 +1,15 @@
-import { workshopFor } from '../../core/project/index.js';
+import type { Letters, Piece } from '../../core/piece/index.js';
+import { workshopFor, type Workshop } from '../../core/project/index.js';
+import { shapeOf } from '../../core/shells/index.js';
 import {
+  partFaults,
+  pieceFaults,
   pieceIn,
   readProject,
   reportSolution,
   workshopOf,
   writeProjectFile,
+  type Fault,
   type FileReading,
   type ProjectFile,
 } from '../../core/formats/index.js';
@@ -17,7 +22,7 @@ import { fullSizePages } from '../../print/tiles.js';
 import { laidFor } from '../../print/laid.js';
 import { shopSheets } from '../../print/shop-sheets.js';
 import { packed, unpacked, type PackedPhoto } from '../projects/archive.js';
-import { lettersOf, solve, type Solution } from '../../core/solution/index.js';
+import { lettersFor, lettersOf, solve, type Solution } from '../../core/solution/index.js';
 
 function solvedIn(file: ProjectFile, id: string): Solution | null {
   const kept = pieceIn(file, id);
@@ -30,6 +35,18 @@ function solvedIn(file: ProjectFile, id: string): Solution | null {
 export type Told = (done: number, of: number) => void;
 
 const nobody: Told = () => undefined;
+
+/** The letters of a piece that was sent, or why it cannot be kept. */
+export type Keeping = { readonly ok: true; readonly letters: Letters } | { readonly ok: false; readonly faults: readonly Fault[] };
+
+/** Whether a piece can be kept, with the letters of its parts by its ledger. */
+export function keptOf(piece: Piece, workshop: Workshop, ledger: Letters): Keeping {
+  const faults = pieceFaults(piece, workshop, '/data');
+  if (faults.length > 0) return { ok: false, faults };
+  const shape = shapeOf(piece, workshop);
+  const tooMany = partFaults(shape, '/data');
+  return tooMany.length > 0 ? { ok: false, faults: tooMany } : { ok: true, letters: lettersFor(shape, ledger) };
+}
 
 /** A project in which the parts of every piece have their letters, by the ledgers that came with it. */
 export function lettered(file: ProjectFile, told: Told = nobody): ProjectFile {
@@ -79,6 +96,9 @@ export const TASKS = {
     const jigs = jigsOf(solution, settings).filter((_, i) => only === undefined || i === only);
     return fullSizePages(solution.piece.name, fullSizesOf(solution, jigs, settings));
   },
+
+  /** Whether a large piece can be kept, with its letters. */
+  keep: (_told: Told, piece: Piece, workshop: Workshop, ledger: Letters): Keeping => keptOf(piece, workshop, ledger),
 
   /** A project with its photos, packed. */
   pack(_told: Told, file: ProjectFile, photos: readonly PackedPhoto[]): Uint8Array {
