@@ -42,7 +42,9 @@ export default {
       displayName: 'server',
       testEnvironment: 'node',
       testMatch: ['<rootDir>/server/**/*.test.ts'],
-      transformIgnorePatterns: modules('@nestjs|file-type|strtok3|token-types|uint8array-extras|@tokenizer|load-esm|earcut|jsondiffpatch|@dmsnell'),
+      transformIgnorePatterns: modules(
+        '@nestjs|file-type|strtok3|token-types|uint8array-extras|@tokenizer|load-esm|earcut|jsondiffpatch|@dmsnell',
+      ),
     },
     {
       ...common,
