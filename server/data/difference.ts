@@ -20,8 +20,9 @@ function bare(kind: Edited, document: unknown): unknown {
   return { piece: (document as KeptPiece).piece };
 }
 
-/** Another of the same, as it would be read from the store. */
-const copied = (document: unknown): unknown => JSON.parse(JSON.stringify(document));
+/** A document as it is read from the store. */
+const read = (text: string): unknown => JSON.parse(text);
+const copied = (document: unknown): unknown => read(JSON.stringify(document));
 
 const forth = (document: unknown, delta: unknown) => differ.patch(copied(document), copied(delta) as Delta);
 const back = (document: unknown, delta: unknown) => differ.unpatch(copied(document), copied(delta) as Delta);
@@ -29,11 +30,16 @@ const back = (document: unknown, delta: unknown) => differ.unpatch(copied(docume
 /** What is kept of an edit: how its documents differ, or both where one is none or the difference is larger or not exact. */
 export function sidesOf(kind: Edited, before: unknown, after: unknown): Sides {
   if (before === null || after === null) return { before, after, delta: null };
-  const [was, is] = [copied(bare(kind, before)), copied(bare(kind, after))];
-  const delta = differ.diff(was, is) ?? {};
-  const isExact = isDeepStrictEqual(forth(was, delta), is) && isDeepStrictEqual(back(is, delta), was);
-  const isSmaller = JSON.stringify(delta).length < JSON.stringify(was).length + JSON.stringify(is).length;
-  return isExact && isSmaller ? { before: null, after: null, delta } : { before, after, delta: null };
+  const [was, is] = [JSON.stringify(bare(kind, before)), JSON.stringify(bare(kind, after))];
+  const delta = differ.diff(read(was), read(is)) ?? {};
+  const kept = JSON.stringify(delta);
+  const isSmaller = kept.length < was.length + is.length;
+  // A document that a difference was walked on is another from then on, so that each is read anew.
+  const isExact =
+    isSmaller &&
+    isDeepStrictEqual(differ.patch(read(was), read(kept) as Delta), read(is)) &&
+    isDeepStrictEqual(differ.unpatch(read(is), read(kept) as Delta), read(was));
+  return isExact ? { before: null, after: null, delta } : { before, after, delta: null };
 }
 
 /**

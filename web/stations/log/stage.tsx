@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { Printer } from 'lucide-react';
 import styled from 'styled-components';
 import { writeSentence, type Sentence } from '../../../core/figure/index.js';
@@ -23,6 +23,12 @@ const Days = styled.ol`
   > li {
     border-top: 1px solid ${line};
     padding: 8px 0;
+    /* Days that are not on the screen are laid out once they come there. */
+    content-visibility: auto;
+    contain-intrinsic-size: auto 300px;
+    @media print {
+      content-visibility: visible;
+    }
   }
   ul {
     margin: 4px 0 0;
@@ -66,6 +72,9 @@ function Line({ of }: { of: LogLine }) {
   );
 }
 
+/** So many days are shown before the rest is worked out. */
+const FIRST_DAYS = 20;
+
 /** What was noted, day by day, the last day first. */
 function ByDay() {
   const { lines } = useLog();
@@ -74,6 +83,8 @@ function ByDay() {
     for (const l of lines) found.set(l.day, [...(found.get(l.day) ?? []), l]);
     return [...found].reverse();
   }, [lines]);
+  // The last days are there at once, a long year of others right after.
+  const shown = useDeferredValue(days, days.slice(0, FIRST_DAYS));
   if (days.length === 0)
     return (
       <Faint>
@@ -82,7 +93,7 @@ function ByDay() {
     );
   return (
     <Days>
-      {days.map(([day, some]) => (
+      {shown.map(([day, some]) => (
         <li key={day}>
           <h3>{day ? dayText(day) : 'Before there were dates'}</h3>
           <ul>
