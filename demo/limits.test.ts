@@ -81,7 +81,7 @@ test('cells by the thousand are told, and none of them is made', () => {
   const things = new Map(workshop.things);
   const tube = things.get('proof-tube');
   if (!tube) throw new Error('no proof tube');
-  // 10 wide and 7 left free, in a rack of 2 m by 2 m: some 60 by 60 and more.
+  // 4 across with 7 left free, and wood between: in a rack that is some 2 m wide and high, more than 45 by 45 of them.
   things.set('proof-tube', { ...tube, shape: { kind: 'cylinder', diameter: mm(4), height: mm(420) } });
   const { checks, parts } = solve((PRINT_SHED.pieces['tube-rack'] as { piece: Piece }).piece, { ...workshop, things }, {});
   const told = checks.find((c) => c.id.startsWith('cells-many'));

@@ -41,7 +41,7 @@ const DEFAULT_LEAST_FREE = 48 * 1024 * 1024;
 /** The address of a database server. @throws RangeError for one that is none */
 function databaseIn(text: string | undefined): string | null {
   if (text === undefined || text === '') return null;
-  const isOne = /^postgres(ql)?:$/.test(URL.parse(text)?.protocol ?? '');
+  const isOne = URL.canParse(text) && /^postgres(ql)?:$/.test(new URL(text).protocol);
   // What was given is not repeated: there may be a password in it.
   if (!isOne)
     throw new RangeError(

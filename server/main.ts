@@ -88,9 +88,9 @@ async function start(): Promise<void> {
   await app.listen(config.port, config.shop ? '0.0.0.0' : '127.0.0.1');
   const address = app.getHttpServer().address() as { port: number };
   process.stdout.write(`Ruvok is at http://127.0.0.1:${address.port}/\n`);
-  // Nobody waits for this.
-  await forgetBefore(database.db, config.historyDays);
   if (config.shop) process.stdout.write(await toldToPhones(app, address.port));
+  // Nobody waits for this, and nothing ends where it fails: it is done at the next start.
+  await forgetBefore(database.db, config.historyDays).catch((error: unknown) => log.warn({ err: error }, 'old history was not forgotten'));
 }
 
 start().catch((error: unknown) => {

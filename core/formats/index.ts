@@ -4,6 +4,7 @@ export * from './text.js';
 export * from './validate.js';
 export * from './limits.js';
 export * from './references.js';
+export * from './solved-in.js';
 export * from './read.js';
 export { RECORD_KINDS, VERSION, foundIn, idOfFound, recordBroughtUp } from './versions/index.js';
 export * from './parts-csv.js';

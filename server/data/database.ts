@@ -10,7 +10,7 @@ import * as schema from './schema.js';
 import { DURABLE, SyncedFolder, moved } from './synced.js';
 import { upgrade } from './upgrade.js';
 
-export { DATABASE, type Database, type OpenDatabase } from './handle.js';
+export { DATABASE, type Database, type OpenDatabase, type Tx } from './handle.js';
 
 /** The store is there and cannot be opened. */
 export class StoreBroken extends Error {}

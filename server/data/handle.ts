@@ -4,6 +4,9 @@ import type * as schema from './schema.js';
 /** The database, embedded or on a server of its own, through Drizzle. Inside a transaction only the transaction may be used. */
 export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
 
+/** A transaction of the database. */
+export type Tx = Parameters<Parameters<Database['transaction']>[0]>[0];
+
 /** The token under which the database is injected. */
 export const DATABASE = Symbol('database');
 

@@ -1,11 +1,10 @@
 import { and, asc, eq } from 'drizzle-orm';
 import { VERSION, foundIn, idOfFound, recordBroughtUp } from '../../core/formats/index.js';
 import { KINDS, PROJECT, tableOf, type EditedKind } from './kinds.js';
-import type { Database } from './handle.js';
+import type { Database, Tx } from './handle.js';
 import { acrossChange, sidesOf } from './difference.js';
 import { changes, folder, projects } from './schema.js';
 
-type Tx = Parameters<Parameters<Database['transaction']>[0]>[0];
 type Change = typeof changes.$inferSelect;
 
 /** The one row that says what version the documents are in. */

@@ -1,11 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, desc, eq, isNotNull, lt, or, sql, type SQL } from 'drizzle-orm';
 import type { KeptPiece } from '../../core/formats/index.js';
-import { DATABASE, type Database } from '../data/database.js';
+import { DATABASE, type Database, type Tx } from '../data/database.js';
 import { changes, projects } from '../data/schema.js';
 import { inUse } from '../problems/problem.js';
 import { acrossChange } from '../data/difference.js';
-import { RecordsService, type Tx } from '../records/records.service.js';
+import { RecordsService } from '../records/records.service.js';
 import { PROJECT, tableOf, type EditedKind, type StoredRecord } from '../data/kinds.js';
 
 /**

@@ -1,14 +1,14 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql } from 'drizzle-orm';
 import type { ProjectFile } from '../../core/formats/index.js';
-import { DATABASE, type Database } from '../data/database.js';
+import { DATABASE, type Database, type Tx } from '../data/database.js';
 import { photos, projects } from '../data/schema.js';
 import { pictureAgain, type Picture } from '../photos/picture.js';
 import { badInput, inUse, lostRace, notFound, stopped } from '../problems/problem.js';
 import { KINDS, PROJECT } from '../data/kinds.js';
 import { lettered } from '../work/tasks.js';
 import { WorkService, type Watched } from '../work/work.service.js';
-import { RecordsService, fileOf, type Tx } from '../records/records.service.js';
+import { RecordsService, fileOf } from '../records/records.service.js';
 
 /** A photo with the id that it is kept under. */
 type KeptPhoto = Picture & { readonly id: string };

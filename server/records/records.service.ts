@@ -10,7 +10,7 @@ import type { Hardware } from '../../core/stock/index.js';
 import type { Cutting } from '../../core/layout/index.js';
 import { nameOfRecord, type Workshop } from '../../core/project/index.js';
 import type { BuiltReading, MadePart } from '../../core/survey/index.js';
-import { DATABASE, type Database } from '../data/database.js';
+import { DATABASE, type Database, type Tx } from '../data/database.js';
 import { changes, folder, projects } from '../data/schema.js';
 import { keptOf } from '../work/tasks.js';
 import { WorkService } from '../work/work.service.js';
@@ -18,9 +18,6 @@ import { deviceNow } from './device.js';
 import { sidesOf } from '../data/difference.js';
 import { badInput, inUse, lostRace, notFound, outOfDate, stopped } from '../problems/problem.js';
 import { EDITED, ONE, PROJECT, tableOf, type EditedKind, type FactKind, type Kind, type StoredRecord } from '../data/kinds.js';
-
-/** A transaction of the database. */
-export type Tx = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 /** The clock and not the transaction's time, so that records read in together keep their order. */
 const NOW = sql`clock_timestamp()`;

@@ -1,12 +1,12 @@
 import type { Letters, Piece } from '../../core/piece/index.js';
-import { workshopFor, type Workshop } from '../../core/project/index.js';
+import type { Workshop } from '../../core/project/index.js';
 import { shapeOf } from '../../core/shells/index.js';
 import {
   partFaults,
   pieceFaults,
-  pieceIn,
   readProject,
   reportSolution,
+  solvedIn,
   workshopOf,
   writeProjectFile,
   type Fault,
@@ -22,14 +22,7 @@ import { fullSizePages } from '../../print/tiles.js';
 import { laidFor } from '../../print/laid.js';
 import { shopSheets } from '../../print/shop-sheets.js';
 import { packed, unpacked, type PackedPhoto } from '../projects/archive.js';
-import { lettersFor, lettersOf, solve, type Solution } from '../../core/solution/index.js';
-
-function solvedIn(file: ProjectFile, id: string): Solution | null {
-  const kept = pieceIn(file, id);
-  if (!kept) return null;
-  const shop = workshopFor(workshopOf(file), Object.values(file.readings ?? {}), id, Object.values(file.made ?? {}));
-  return solve(kept.piece, shop, kept.letters);
-}
+import { lettersFor, lettersOf } from '../../core/solution/index.js';
 
 /** Told how far some work is: so many of so many. */
 export type Told = (done: number, of: number) => void;
