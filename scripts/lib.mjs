@@ -78,7 +78,7 @@ const CORE = ['core', 'demo', 'package-lock.json', 'tsconfig.base.json'];
 
 /** Builds what is stale: server, command and core with the TypeScript compiler, the page with Vite. */
 export function ensureBuilt() {
-  unlessFresh('build/.node-stamp', [...CORE, 'server', 'cli', 'print', 'bench', 'hard', 'tsconfig.json'], () => {
+  unlessFresh('build/.node-stamp', [...CORE, 'server', 'cli', 'print', 'bench', 'hard', 'scripts/ready-made.ts', 'tsconfig.json'], () => {
     console.log('Building server and command…');
     must('node', ['node_modules/typescript/bin/tsc', '-p', 'tsconfig.json']);
     must('node', ['node_modules/vite/bin/vite.js', 'build', '--config', 'server/vite.config.ts', '--logLevel', 'error']);

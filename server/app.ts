@@ -8,7 +8,10 @@ import { json, raw, type NextFunction, type Request, type Response } from 'expre
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { keepQuick } from '../core/formats/index.js';
+import { pieceSchema } from '../core/kinds/index.js';
 import { AppModule } from './app.module.js';
+import { pieceCheck } from './compiled.js';
 import type { Config } from './config.js';
 import type { Database } from './data/database.js';
 import { noFile, policy, servePage } from './page.js';
@@ -23,6 +26,8 @@ import { ProblemFilter } from './problems/problem.filter.js';
 const DOCS = '/api/docs';
 
 export { loadDemo } from './projects/demo.js';
+
+if (pieceCheck) keepQuick(pieceSchema(), pieceCheck);
 
 /** Builds the application; it does not listen yet. */
 export async function buildApp(config: Config, db: Database, log: Logger): Promise<NestExpressApplication> {

@@ -5,6 +5,7 @@ import { DATABASE, type Database, type Tx } from '../data/database.js';
 import { photos, projects } from '../data/schema.js';
 import { pictureAgain, type Picture } from '../photos/picture.js';
 import { badInput, inUse, lostRace, notFound, stopped } from '../problems/problem.js';
+import { sidesOf } from '../data/difference.js';
 import { KINDS, PROJECT } from '../data/kinds.js';
 import { lettered } from '../work/tasks.js';
 import { WorkService, type Watched } from '../work/work.service.js';
@@ -44,7 +45,7 @@ export class ProjectsService {
         .set({ version: version + 1, data, updatedAt: sql`now()` })
         .where(and(eq(projects.id, id), eq(projects.version, version)))
         .returning({ id: projects.id });
-      const edit = { projectId: id, recordId: id, label: 'Changed the settings', before: now.data, after: data };
+      const edit = { projectId: id, recordId: id, label: 'Changed the settings', sides: sidesOf(PROJECT, now.data, data) };
       const made = await this.records.commit(tx, written, { ...edit, kind: PROJECT });
       if (made === null) throw lostRace(await this.one(id, tx), data);
       return { id, version: version + 1, data, change: made };

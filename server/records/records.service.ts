@@ -3,7 +3,7 @@ import { and, eq, sql, type ColumnsSelection } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
 import type { TypedQueryBuilder } from 'drizzle-orm/query-builders/query-builder';
 import { KEPT_IN, VERSION, missingOf, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
-import { spacesOf, type Letters, type Piece } from '../../core/piece/index.js';
+import { spacesOf, type Piece } from '../../core/piece/index.js';
 import { namedBy } from '../../core/kinds/index.js';
 import type { Building, LogEntry } from '../../core/build/index.js';
 import type { Hardware } from '../../core/stock/index.js';
@@ -15,7 +15,7 @@ import { changes, folder, projects } from '../data/schema.js';
 import { keptOf } from '../work/tasks.js';
 import { WorkService } from '../work/work.service.js';
 import { deviceNow } from './device.js';
-import { sidesOf } from '../data/difference.js';
+import { sidesOf, type Sides } from '../data/difference.js';
 import { badInput, inUse, lostRace, notFound, outOfDate, stopped } from '../problems/problem.js';
 import { EDITED, ONE, PROJECT, tableOf, type EditedKind, type FactKind, type Kind, type StoredRecord } from '../data/kinds.js';
 
@@ -31,14 +31,20 @@ const AT_ONCE = 25;
 /** A write that gives back the id of what it wrote. */
 type Writing = TypedQueryBuilder<ColumnsSelection>;
 
-/** One edit of a record, with the document on either side of it. */
+/** One edit of a record. */
 interface Edit {
   readonly projectId: string;
   readonly kind: EditedKind | typeof PROJECT;
   readonly recordId: string;
   readonly label: string;
-  readonly before: unknown;
-  readonly after: unknown;
+  /** What is kept of the documents on either side of it. */
+  readonly sides: Sides;
+}
+
+/** What an edit makes of a record. */
+interface Made {
+  readonly data: unknown;
+  readonly sides: Sides;
 }
 
 /** A project with everything in it, each record with its version. */
@@ -110,15 +116,14 @@ export class RecordsService {
   /** Makes a new record. @throws ProblemException 409 when its id is taken, 400 when it leads nowhere */
   async create(projectId: string, kind: EditedKind, id: string, sent: unknown, label: string): Promise<ChangedRecord> {
     return this.edit(projectId, async (tx) => {
-      const workshop = await this.workshop(projectId, tx);
-      const data = kind === 'pieces' ? await this.kept(sent as Piece, workshop, {}) : sent;
+      const { data, sides } = await this.made(tx, projectId, kind, null, sent);
       const table = tableOf(kind);
       const made = tx
         .insert(table)
         .values({ projectId, id, version: 1, data, createdAt: NOW })
         .onConflictDoNothing()
         .returning({ id: table.id });
-      const change = await this.commit(tx, made, { projectId, kind, recordId: id, label, before: null, after: data });
+      const change = await this.commit(tx, made, { projectId, kind, recordId: id, label, sides });
       if (change === null) throw inUse(`There is a ${ONE[kind]} ${id} already.`);
       return { id, version: 1, data, change };
     });
@@ -128,15 +133,14 @@ export class RecordsService {
   async save(projectId: string, kind: EditedKind, id: string, version: number, sent: unknown, label: string): Promise<ChangedRecord> {
     return this.edit(projectId, async (tx) => {
       const before = await this.one(projectId, kind, id, tx);
-      const data =
-        kind === 'pieces' ? await this.kept(sent as Piece, await this.workshop(projectId, tx), (before.data as KeptPiece).letters) : sent;
+      const { data, sides } = await this.made(tx, projectId, kind, before.data, sent);
       const table = tableOf(kind);
       const written = tx
         .update(table)
         .set({ version: version + 1, data, updatedAt: sql`now()` })
         .where(and(eq(table.projectId, projectId), eq(table.id, id), eq(table.version, version)))
         .returning({ id: table.id });
-      const change = await this.commit(tx, written, { projectId, kind, recordId: id, label, before: before.data, after: data });
+      const change = await this.commit(tx, written, { projectId, kind, recordId: id, label, sides });
       if (change === null) throw lostRace(await this.one(projectId, kind, id, tx), sent);
       return { id, version: version + 1, data, change };
     });
@@ -168,7 +172,8 @@ export class RecordsService {
         .where(and(eq(table.projectId, projectId), eq(table.id, id), eq(table.version, version)))
         .returning({ id: table.id });
       const label = `Took out ${nameOfRecord(before.data)}`;
-      if ((await this.commit(tx, gone, { projectId, kind, recordId: id, label, before: before.data, after: null })) === null)
+      const sides = sidesOf(kind, before.data, null);
+      if ((await this.commit(tx, gone, { projectId, kind, recordId: id, label, sides })) === null)
         throw lostRace(await this.one(projectId, kind, id, tx), null);
     });
   }
@@ -245,22 +250,25 @@ export class RecordsService {
    * @param writing that gives a row back when the record was as the edit took it to be
    * @returns the number of the change; null where the record was not so, and the transaction must be given up
    */
-  async commit(tx: Tx, writing: Writing, { before, after, ...edit }: Edit): Promise<number | null> {
+  async commit(tx: Tx, writing: Writing, { sides, ...edit }: Edit): Promise<number | null> {
     const written = tx.$with('written').as(writing);
     const noted = await tx
       .with(written, this.closing(tx, edit.projectId, edit.kind, edit.recordId))
       .insert(changes)
-      .values({ ...edit, ...sidesOf(edit.kind, before, after), device: deviceNow() })
+      .values({ ...edit, ...sides, device: deviceNow() })
       .returning({ seq: changes.seq, written: sql<number>`(select count(*)::int from "written")` });
     return noted[0]?.written === 1 ? noted[0].seq : null;
   }
 
-  /** What is stored of a piece that was sent: with the letters of its parts, by its ledger. A large one is looked at on another thread. */
-  private async kept(piece: Piece, workshop: Workshop, ledger: Letters): Promise<KeptPiece> {
+  /** What is stored of a record that was sent, for a piece with the letters of its parts. A large piece is looked at on another thread. */
+  private async made(tx: Tx, projectId: string, kind: EditedKind, before: unknown, sent: unknown): Promise<Made> {
+    if (kind !== 'pieces') return { data: sent, sides: sidesOf(kind, before, sent) };
+    const piece = sent as Piece;
+    const given = [piece, await this.workshop(projectId, tx), before as KeptPiece | null] as const;
     const isLarge = [...spacesOf(piece.interior)].length > LARGE;
-    const found = isLarge ? await this.work.run('keep', [piece, workshop, ledger]) : keptOf(piece, workshop, ledger);
+    const found = isLarge ? await this.work.run('keep', [...given]) : keptOf(...given);
     if (!found.ok) throw badInput(found.faults);
-    return { piece, letters: found.letters };
+    return { data: { piece, letters: found.letters } satisfies KeptPiece, sides: found.sides };
   }
 
   /** What pieces of a project are solved with, in one question to the database. */

@@ -11,6 +11,7 @@ import {
   writeProjectFile,
   type Fault,
   type FileReading,
+  type KeptPiece,
   type ProjectFile,
 } from '../../core/formats/index.js';
 import { buildingFor, jigsOf, stepsFor } from '../../core/build/index.js';
@@ -21,6 +22,7 @@ import { layoutPages } from '../../print/layouts.js';
 import { fullSizePages } from '../../print/tiles.js';
 import { laidFor } from '../../print/laid.js';
 import { shopSheets } from '../../print/shop-sheets.js';
+import { sidesOf, type Sides } from '../data/difference.js';
 import { packed, unpacked, type PackedPhoto } from '../projects/archive.js';
 import { lettersFor, lettersOf } from '../../core/solution/index.js';
 
@@ -29,16 +31,19 @@ export type Told = (done: number, of: number) => void;
 
 const nobody: Told = () => undefined;
 
-/** The letters of a piece that was sent, or why it cannot be kept. */
-export type Keeping = { readonly ok: true; readonly letters: Letters } | { readonly ok: false; readonly faults: readonly Fault[] };
+/** What is kept of a piece that was sent and of the edit that it is, or why it cannot be kept. */
+export type Keeping =
+  { readonly ok: true; readonly letters: Letters; readonly sides: Sides } | { readonly ok: false; readonly faults: readonly Fault[] };
 
-/** Whether a piece can be kept, with the letters of its parts by its ledger. */
-export function keptOf(piece: Piece, workshop: Workshop, ledger: Letters): Keeping {
+/** Whether a piece can be kept, with the letters of its parts by the ledger of what it was before; null for a new one. */
+export function keptOf(piece: Piece, workshop: Workshop, before: KeptPiece | null): Keeping {
   const faults = pieceFaults(piece, workshop, '/data');
   if (faults.length > 0) return { ok: false, faults };
   const shape = shapeOf(piece, workshop);
   const tooMany = partFaults(shape, '/data');
-  return tooMany.length > 0 ? { ok: false, faults: tooMany } : { ok: true, letters: lettersFor(shape, ledger) };
+  if (tooMany.length > 0) return { ok: false, faults: tooMany };
+  const letters = lettersFor(shape, before?.letters ?? {});
+  return { ok: true, letters, sides: sidesOf('pieces', before, { piece, letters }) };
 }
 
 /** A project in which the parts of every piece have their letters, by the ledgers that came with it. */
@@ -90,8 +95,8 @@ export const TASKS = {
     return fullSizePages(solution.piece.name, fullSizesOf(solution, jigs, settings));
   },
 
-  /** Whether a large piece can be kept, with its letters. */
-  keep: (_told: Told, piece: Piece, workshop: Workshop, ledger: Letters): Keeping => keptOf(piece, workshop, ledger),
+  /** Whether a large piece can be kept, with its letters and what is kept of the edit. */
+  keep: (_told: Told, piece: Piece, workshop: Workshop, before: KeptPiece | null): Keeping => keptOf(piece, workshop, before),
 
   /** A project with its photos, packed. */
   pack(_told: Told, file: ProjectFile, photos: readonly PackedPhoto[]): Uint8Array {
