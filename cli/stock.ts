@@ -6,6 +6,7 @@ import {
   layCutting,
   layoutDxf,
   layoutSvg,
+  othersIn,
   reportCutting,
   toBuyCsv,
   workshopOf,
@@ -14,7 +15,7 @@ import {
 } from '../core/formats/index.js';
 import { fileName } from '../core/formats/file-name.js';
 import { woodToBuy, type Cutting, type PieceToCut } from '../core/layout/index.js';
-import { programs } from '../print/laid.js';
+import { laidStock, programs } from '../print/laid.js';
 import { workshopFor } from '../core/project/index.js';
 import { solve } from '../core/solution/index.js';
 
@@ -29,9 +30,15 @@ async function writeFiles(folder: string, cutting: Cutting, stocks: readonly Sto
     put(`${base}.dxf`, layoutDxf(sheets, marks));
     put(`${base}-cuts.csv`, cutsCsv(sheets, marks, precision));
   }
-  const laid = stocks.map(({ stock, sheets, marks }) => ({ name: stock.name, sheets, marks }));
   const { layoutPages } = await import('../print/layouts.js');
-  writeFileSync(join(folder, `${fileName(cutting.name)}-layouts.pdf`), await layoutPages(cutting.name, laid, precision));
+  writeFileSync(
+    join(folder, `${fileName(cutting.name)}-layouts.pdf`),
+    await layoutPages(
+      cutting.name,
+      stocks.map((s) => laidStock(s, precision)),
+      { precision, tools: precision.tools },
+    ),
+  );
   put(`${fileName(cutting.name)}-to-buy.csv`, toBuyCsv(woodToBuy(stocks), [], precision));
 }
 
@@ -60,7 +67,7 @@ export async function layOutFile(
   let lost = 0;
   const cuttings: object[] = [];
   for (const cutting of cuttingsOf(file, asked.piece, asked.together)) {
-    const stocks = layCutting(cutting, cutting.pieces.map(pieceOf), file.project.settings, programSolver);
+    const stocks = layCutting(cutting, cutting.pieces.map(pieceOf), file.project.settings, programSolver, othersIn(file, cutting));
     lost += stocks.reduce((n, s) => n + s.answer.missing.length, 0);
     if (asked.out !== undefined) await writeFiles(asked.out, cutting, stocks, file);
     cuttings.push(reportCutting(cutting, stocks));

@@ -1,6 +1,8 @@
-import { cuttingsOf, layCutting, solvedIn, type ProjectFile } from '../core/formats/index.js';
+import { cuttingsOf, layCutting, othersIn, solvedIn, type ProjectFile, type StockLaid } from '../core/formats/index.js';
 import { solverOf, type Highs, type ProgramSolver } from '../core/cutting/program.js';
 import type { Solution } from '../core/solution/index.js';
+import { beforeCuts } from '../core/layout/index.js';
+import type { Precision } from '../core/length/index.js';
 import type { LaidStock } from './layouts.js';
 
 /** The solver of programs as it is loaded outside of a browser. */
@@ -11,6 +13,11 @@ export async function programs(): Promise<ProgramSolver> {
   return solverOf(await (module.default.default ?? module.default)());
 }
 
+/** One stock that was laid out, as it is printed. */
+export function laidStock({ stock, sheets, marks, blanks }: StockLaid, precision: Precision): LaidStock {
+  return { name: stock.name, form: stock.form, sheets, marks, before: beforeCuts(sheets, blanks, marks, precision) };
+}
+
 /** How a piece is laid out on its stock, with the pieces that are cut together with it. @param solution of the piece itself */
 export async function laidFor(file: ProjectFile, id: string, solution: Solution): Promise<readonly LaidStock[]> {
   const [cutting] = cuttingsOf(file, id, false);
@@ -19,9 +26,7 @@ export async function laidFor(file: ProjectFile, id: string, solution: Solution)
     const found = other === id ? solution : solvedIn(file, other);
     return found ? [{ id: other, solution: found }] : [];
   });
-  return layCutting(cutting, pieces, file.project.settings, await programs()).map(({ stock, sheets, marks }) => ({
-    name: stock.name,
-    sheets,
-    marks,
-  }));
+  return layCutting(cutting, pieces, file.project.settings, await programs(), othersIn(file, cutting)).map((laid) =>
+    laidStock(laid, file.project.settings),
+  );
 }

@@ -39,7 +39,9 @@ test('a layout is read back by another library: its parts with their sizes, and 
   const file = join(folder, 'layout.pdf');
   writeFileSync(
     file,
-    await layoutPages('Case', [{ name: 'Ply 18', sheets: [sheet], marks: new Map([['a', 'A']]) }], { unit: 'mm', step: mm(0.1) }),
+    await layoutPages('Case', [{ name: 'Ply 18', form: 'sheet', sheets: [sheet], marks: new Map([['a', 'A']]) }], {
+      precision: { unit: 'mm', step: mm(0.1) },
+    }),
   );
   const [page, ...more] = JSON.parse(execFileSync(process.execPath, ['print/test/read-pdf.mjs', file], { encoding: 'utf8' })) as {
     texts: string[];

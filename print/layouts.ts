@@ -1,5 +1,8 @@
-import { leftOn, partsOn, type LaidSheet } from '../core/cutting/laid.js';
+import { flawsOn, leftOn, partsOn, type LaidSheet, type Sawn } from '../core/cutting/laid.js';
 import { cutsOf, inOrder } from '../core/cutting/cuts.js';
+import { shopMoney, toolFor } from '../core/layout/index.js';
+import type { Tools } from '../core/project/index.js';
+import type { Stock } from '../core/stock/index.js';
 import { formatLength, toMm, type Length, type Precision } from '../core/length/index.js';
 import { PT, Paper } from './page.js';
 
@@ -7,8 +10,17 @@ import { PT, Paper } from './page.js';
 export interface LaidStock {
   readonly name: string;
   readonly sheets: readonly LaidSheet[];
+  readonly form: Stock['form'];
   /** What is written on each part. */
   readonly marks: ReadonlyMap<string, string>;
+  /** What is done before a cut, by the key of the cut. */
+  readonly before?: ReadonlyMap<string, string>;
+}
+
+/** What lengths are written with, and what there is to saw with. */
+export interface PrintedWith {
+  readonly precision: Precision;
+  readonly tools?: Tools | undefined;
 }
 
 function drawSheet(paper: Paper, sheet: LaidSheet, marks: ReadonlyMap<string, string>, precision: Precision): void {
@@ -24,6 +36,17 @@ function drawSheet(paper: Paper, sheet: LaidSheet, marks: ReadonlyMap<string, st
   for (const rest of leftOn(sheet)) {
     pdf.dash(3, { space: 2 });
     box(toMm(rest.x), toMm(rest.y), toMm(rest.length), toMm(rest.width)).lineWidth(0.4).stroke('black').undash();
+  }
+  for (const { x, y, length, width } of flawsOn(sheet)) {
+    const [a, b] = [left + toMm(x) * scale, top + toMm(y) * scale];
+    const [c, d] = [a + toMm(length) * scale, b + toMm(width) * scale];
+    pdf
+      .moveTo(a * PT, b * PT)
+      .lineTo(c * PT, d * PT)
+      .moveTo(c * PT, b * PT)
+      .lineTo(a * PT, d * PT)
+      .lineWidth(0.6)
+      .stroke('black');
   }
   for (const p of partsOn(sheet)) {
     const [x, y, long, wide] = [toMm(p.x), toMm(p.y), toMm(p.length), toMm(p.width)];
@@ -41,23 +64,56 @@ function drawSheet(paper: Paper, sheet: LaidSheet, marks: ReadonlyMap<string, st
   paper.y += w * scale + 6;
 }
 
-/** Layouts with the order of their cuts, a box before each to tick. */
-export function layoutPages(title: string, stocks: readonly LaidStock[], precision: Precision): Promise<Buffer> {
+/** Layouts with the order of their cuts, a box before each to tick; what the shop is to cut stands on a page of its own before all. */
+export function layoutPages(title: string, stocks: readonly LaidStock[], by: PrintedWith): Promise<Buffer> {
   const paper = new Paper(title);
-  layoutsOn(paper, stocks, precision);
+  shopPage(paper, stocks, by);
+  layoutsOn(paper, stocks, by);
   return paper.end();
 }
 
+/** The cuts that are asked of the shop that sells the sheets, to be handed over there. */
+function shopPage(paper: Paper, stocks: readonly LaidStock[], { precision, tools }: PrintedWith): void {
+  const write = (x: Length) => `${formatLength(x, precision)} ${precision.unit}`;
+  const asked = stocks.flatMap(({ name, form, sheets }) => {
+    const cuts = inOrder(cutsOf(sheets))
+      .flatMap((s) => s.cuts)
+      .filter((c) => toolFor(c, tools, form).by === 'shop');
+    return cuts.length > 0 ? [{ name, sheets, cuts }] : [];
+  });
+  if (asked.length === 0) return;
+  paper.page();
+  paper.heading('For the saw of the shop');
+  const count = asked.reduce((sum, a) => sum + a.cuts.length, 0);
+  const money = shopMoney(count, tools);
+  paper.text(
+    `${count} ${count === 1 ? 'cut' : 'cuts'}${money > 0 ? `, for ${Math.round(money * 100) / 100} more` : ', in the price'}. Each figure is what the first piece keeps.`,
+  );
+  for (const { name, sheets, cuts } of asked) {
+    paper.heading(name, 13);
+    cuts.forEach(({ way, at, of, sheet }, i) => {
+      const nth = sheets.indexOf(sheet) + 1;
+      const how = way === 'rip' ? 'along its length, keeping a width of' : 'across, keeping a length of';
+      paper.text(
+        `${i + 1}. sheet ${nth}, from the piece of ${formatLength(of.length, precision)} × ${write(of.width)}: ${how} ${write(at)}`,
+        { box: true, size: 10 },
+      );
+    });
+  }
+}
+
 /** The same on pages of a paper that has others too; each stock begins a page. */
-export function layoutsOn(paper: Paper, stocks: readonly LaidStock[], precision: Precision): void {
+export function layoutsOn(paper: Paper, stocks: readonly LaidStock[], { precision, tools }: PrintedWith): void {
   const write = (x: Length) => formatLength(x, precision);
-  for (const { name, sheets, marks } of stocks) {
+  for (const { name, form, sheets, marks, before } of stocks) {
     if (sheets.length === 0) continue;
     paper.page();
     paper.heading(name);
     sheets.forEach((sheet, i) => {
       paper.room(30);
-      paper.text(`Sheet or board ${i + 1}: ${write(sheet.length)} × ${write(sheet.width)} ${precision.unit}`, { bold: true });
+      paper.text(`${form === 'sheet' ? 'Sheet' : 'Board'} ${i + 1}: ${write(sheet.length)} × ${write(sheet.width)} ${precision.unit}`, {
+        bold: true,
+      });
       drawSheet(paper, sheet, marks, precision);
     });
     paper.heading('Order of cuts', 13);
@@ -66,10 +122,24 @@ export function layoutsOn(paper: Paper, stocks: readonly LaidStock[], precision:
       paper.text(`${setting.way === 'rip' ? 'Rip, fence at' : 'Crosscut, stop at'} ${write(setting.at)}`, { bold: true });
       for (const cut of setting.cuts) {
         nth += 1;
-        const falls = cut.of.near.kind === 'part' ? (marks.get(cut.of.near.id) ?? '') : 'a piece to cut on';
+        const first = before?.get(cut.key);
+        if (first) paper.text(first, { box: true, size: 10 });
+        const { by } = toolFor(cut, tools, form);
         const from = sheets.findIndex((s) => s.sheet === cut.sheet.sheet && s.copy === cut.sheet.copy) + 1;
-        paper.text(`${nth}. from ${from}: ${falls}, ${write(cut.of.near.length)} × ${write(cut.of.near.width)}`, { box: true, size: 10 });
+        const saw = by === 'unknown' ? '' : by === 'none' ? ', by no saw there is' : `, ${SAWS[by]}`;
+        paper.text(
+          `${nth}. from ${from}: ${fallsText(cut.of.near, marks)}, ${write(cut.of.near.length)} × ${write(cut.of.near.width)}${saw}`,
+          { box: true, size: 10 },
+        );
       }
     }
   }
+}
+
+const SAWS = { 'table saw': 'table saw', 'mitre saw': 'mitre saw', guide: 'along a guide', shop: 'at the shop' } as const;
+
+function fallsText(near: Sawn, marks: ReadonlyMap<string, string>): string {
+  if (near.kind === 'part') return marks.get(near.id) ?? '';
+  if (near.kind === 'left') return near.flaw ? 'a knot or split, not used' : 'left over';
+  return 'a piece to cut on';
 }

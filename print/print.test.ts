@@ -102,6 +102,7 @@ test('a stick and the sheets for the shop: every part and every step is in them'
   const laid = layCutting(cutting, [{ id: 'sample', solution }], settings, await programSolver()).map((s) => ({
     ...s,
     name: s.stock.name,
+    form: s.stock.form,
   }));
   const pages = read(
     await shopSheets({ solution, building, steps, laid, address: 'http://127.0.0.1:4173/p/shed/pieces/sample/build' }, (part) =>

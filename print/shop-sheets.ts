@@ -166,7 +166,7 @@ export function shopSheets(what: ToPrint, done: Done = () => undefined): Promise
   firstPage(paper, what, precision);
   partsTable(paper, what, precision);
   done(0.2);
-  layoutsOn(paper, what.laid, precision);
+  layoutsOn(paper, what.laid, { precision, tools: what.solution.workshop.settings.tools });
   done(0.3);
   placesPages(paper, what, precision);
   done(0.4);

@@ -79,4 +79,4 @@ test('they are in the file and come in with it; of a piece that was taken out th
     .post(`${shed}/undo`)
     .send({ scope: ['pieces'] });
   expect(Object.keys(JSON.parse((await http().get(`${shed}/file`)).text).readings)).toHaveLength(4);
-});
+}, 60_000);

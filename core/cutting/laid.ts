@@ -15,7 +15,8 @@ export type Way = 'rip' | 'crosscut';
 export type Sawn = Rect &
   (
     | { readonly kind: 'part'; readonly id: string; readonly turned: boolean }
-    | { readonly kind: 'left' }
+    /** Something left over; a flaw is of no use to anyone. */
+    | { readonly kind: 'left'; readonly flaw?: true }
     /** `at` is what the nearer of the two keeps, which the fence or the stop is set to. The other is null where the blade leaves nothing of it. */
     | { readonly kind: 'cut'; readonly way: Way; readonly at: Length; readonly near: Sawn; readonly far: Sawn | null }
   );
@@ -41,9 +42,16 @@ export function partsOn(sheet: LaidSheet): Extract<Sawn, { kind: 'part' }>[] {
   return all(sheet.sawn).filter((s) => s.kind === 'part');
 }
 
-/** What is left of a sheet, the largest first. */
+const restsIn = (sheet: LaidSheet) => all(sheet.sawn).filter((s) => s.kind === 'left');
+
+/** What was cut round on a sheet: knots, splits. */
+export function flawsOn(sheet: LaidSheet): Extract<Sawn, { kind: 'left' }>[] {
+  return restsIn(sheet).filter((s) => s.flaw);
+}
+
+/** What is left of a sheet that can be used, the largest first. */
 export function leftOn(sheet: LaidSheet): Extract<Sawn, { kind: 'left' }>[] {
-  return all(sheet.sawn)
-    .filter((s) => s.kind === 'left')
+  return restsIn(sheet)
+    .filter((s) => !s.flaw)
     .sort((a, b) => b.length * b.width - a.length * a.width);
 }

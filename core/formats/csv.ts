@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { readLength, type Length, type LengthUnit } from '../length/index.js';
+import { exactText, readLength, type Length, type LengthUnit } from '../length/index.js';
 
 /** What a spreadsheet begins a formula with, written narrow or wide. */
 const FORMULA = '[=+\\-@\uff1d\uff0b\uff0d\uff20]';
@@ -50,4 +50,38 @@ export function numberIn(text: string, whole: boolean, least: number, most: numb
   const value = Number(text.replace(',', '.'));
   const fits = text !== '' && Number.isFinite(value) && value >= least && value <= most && (!whole || Number.isInteger(value));
   return fits ? { ok: true, value } : { ok: false, accepted: `a${whole ? ' whole' : ''} number from ${least} to ${most}` };
+}
+
+/** A cell of a line by its column; empty where there is no such column. */
+export type CellOf<C extends string> = (column: C) => string;
+
+/** A cell that could not be read, without its line. */
+export interface FieldFault<C extends string = string> {
+  readonly column: C;
+  readonly given: string;
+  readonly accepted: string;
+}
+
+/** A field of a line, where it is filled in; else as it was. */
+export function field<C extends string, T>(
+  cell: CellOf<C>,
+  column: C,
+  before: T | undefined,
+  read: (text: string) => Read<T>,
+): T | FieldFault<C> | undefined {
+  const given = cell(column);
+  if (given === '') return before;
+  const found = read(given);
+  return found.ok ? found.value : { column, given, accepted: found.accepted };
+}
+
+export function isFault<C extends string>(value: unknown): value is FieldFault<C> {
+  return typeof value === 'object' && value !== null && 'accepted' in value;
+}
+
+/** A length so that it is read back the same: in mm, and saying so, where it is no decimal of an inch. */
+export function exactly(length: Length, unit: LengthUnit): string {
+  const text = exactText(length, unit);
+  const read = readLength(text, { unit });
+  return read.ok && read.length === length ? text : `${exactText(length, 'mm')} mm`;
 }

@@ -8,7 +8,7 @@ const HEADER = ['cut', 'setting', 'sheet', 'way', 'at', 'of length', 'of width',
 
 function falls(sawn: Sawn | null, marks: ReadonlyMap<string, string>): string {
   if (!sawn) return 'dust';
-  if (sawn.kind === 'left') return 'left over';
+  if (sawn.kind === 'left') return sawn.flaw ? 'knot or split' : 'left over';
   return keysIn(sawn)
     .map((key) => marks.get(key) ?? key)
     .join(' ');

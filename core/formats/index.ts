@@ -16,3 +16,4 @@ export * from './report-stock.js';
 export * from './report.js';
 export * from './things-csv.js';
 export * from './stock-csv.js';
+export * from './hardware-csv.js';

@@ -48,16 +48,22 @@ export function cuttingsOf(file: ProjectFile, piece: string | undefined, togethe
   return [...kept, ...ids.filter((id) => !taken.has(id)).map(alone)].filter((c) => c.pieces.length > 0);
 }
 
-/** Lays out all that is cut together. @param solve solves linear and integer programs */
+/** What else a file plans to cut, beside one of its cuttings. */
+export function othersIn(file: ProjectFile, { pieces }: Cutting): readonly Cutting[] {
+  return Object.values(file.cuttings ?? {}).filter((c) => !c.pieces.some((id) => pieces.includes(id)));
+}
+
+/** Lays out all that is cut together. @param solve solves linear and integer programs @param others what else is planned to be cut */
 export function layCutting(
   cutting: Cutting,
   pieces: readonly PieceToCut[],
   settings: Settings,
   solve: ProgramSolver,
+  others: readonly Cutting[] = [],
 ): readonly StockLaid[] {
   return [...blanksOf(pieces, cutting.testLong)].map(([id, blanks]): StockLaid => {
     const { stock } = (blanks[0] as Blank).part.member;
-    const asked = askedOf(id, stock, blanks, cutting, settings);
+    const asked = askedOf(id, stock, blanks, cutting, settings, others);
     const answer = laidOut(asked, solve);
     const begun = cutting.begun.filter((b) => b.stock === id);
     const marks = new Map(blanks.map((b) => [b.key, markOf(b, pieces)]));

@@ -1,19 +1,24 @@
-import { exactText, readLength, type Length, type LengthUnit } from '../length/index.js';
-import { MATERIALS, propertiesOf, type Stock } from '../stock/index.js';
-import { cellsOf, csvOf, lengthIn, numberIn, type ListFault } from './csv.js';
+import { ZERO, type Length, type LengthUnit } from '../length/index.js';
+import { MATERIALS, propertiesOf, type Flaw, type Stock } from '../stock/index.js';
+import { cellsOf, csvOf, exactly, field, isFault, lengthIn, numberIn, type CellOf, type FieldFault, type ListFault } from './csv.js';
 
-const HEADER = ['stock', 'offcut', 'form', 'material', 'sold as', 'thickness', 'length', 'width', 'price', 'on hand'] as const;
+const HEADER = [
+  'stock',
+  'offcut',
+  'form',
+  'material',
+  'sold as',
+  'thickness',
+  'length',
+  'width',
+  'price',
+  'on hand',
+  'keep clear',
+] as const;
 type Column = (typeof HEADER)[number];
 
 /** The longest list that is read at once. */
 const LONGEST = 1000;
-
-/** A length so that it is read back the same: in mm, and saying so, where it is no decimal of an inch. */
-function exactly(length: Length, unit: LengthUnit): string {
-  const text = exactText(length, unit);
-  const read = readLength(text, { unit });
-  return read.ok && read.length === length ? text : `${exactText(length, 'mm')} mm`;
-}
 
 /** What is on hand as CSV: a line for each stock, and one for each of its offcuts, with its name beside that of its stock. */
 export function stockCsv(stocks: readonly Stock[], unit: LengthUnit): string {
@@ -30,8 +35,12 @@ export function stockCsv(stocks: readonly Stock[], unit: LengthUnit): string {
       write(s.width),
       s.price ?? '',
       s.onHand ?? '',
+      '',
     ],
-    ...(s.offcuts ?? []).map((o) => [s.name, o.name, '', '', '', '', write(o.length), write(o.width), '', o.count]),
+    ...(s.offcuts ?? []).map((o) => {
+      const flaws = (o.flaws ?? []).map(({ from, to }) => `${write(from)} to ${write(to)}`).join('; ');
+      return [s.name, o.name, '', '', '', '', write(o.length), write(o.width), '', o.count, flaws];
+    }),
   ]);
   return csvOf([[...HEADER], ...rows]);
 }
@@ -42,23 +51,8 @@ export interface StockReading {
   readonly faults: readonly ListFault[];
 }
 
-type Cell = (column: Column) => string;
-type Fault = Omit<ListFault, 'line'>;
-
-/** A field of a line, where it is filled in; else as it was. */
-function field<T>(
-  cell: Cell,
-  column: Column,
-  before: T | undefined,
-  read: (text: string) => { readonly ok: true; readonly value: T } | { readonly ok: false; readonly accepted: string },
-): T | Fault | undefined {
-  const given = cell(column);
-  if (given === '') return before;
-  const found = read(given);
-  return found.ok ? found.value : { column, given, accepted: found.accepted };
-}
-
-const isFault = (value: unknown): value is Fault => typeof value === 'object' && value !== null && 'accepted' in value;
+type Cell = CellOf<Column>;
+type Fault = FieldFault<Column>;
 
 function materialIn(text: string): { readonly ok: true; readonly value: string } | { readonly ok: false; readonly accepted: string } {
   const found = MATERIALS.find((m) => m.name.toLowerCase() === text.toLowerCase() || m.id === text.toLowerCase());
@@ -91,7 +85,7 @@ function stockFrom(cell: Cell, unit: LengthUnit, before: Stock | undefined): Sto
     price: field(cell, 'price', before?.price, (text) => numberIn(text, false, 0, 1e6)),
     onHand: field(cell, 'on hand', before?.onHand, (text) => numberIn(text, true, 0, 10_000)),
   };
-  const wrong = Object.values(read).find(isFault);
+  const wrong = Object.values(read).find((one) => isFault<Column>(one));
   if (wrong) return wrong;
   const columns: Readonly<Record<string, Column>> = {
     form: 'form',
@@ -107,6 +101,18 @@ function stockFrom(cell: Cell, unit: LengthUnit, before: Stock | undefined): Sto
   return { ...before, name: cell('stock').slice(0, 80), ...said } as Stock;
 }
 
+/** Knots and splits as they are written in one cell; null where one of them cannot be read. */
+function flawsIn(text: string, unit: LengthUnit): Flaw[] | null {
+  const flaws = text
+    .split(';')
+    .filter((one) => one.trim() !== '')
+    .map((one): Flaw | null => {
+      const [from, to, ...more] = one.split(/\bto\b/).map((side) => lengthIn(side.trim(), unit, ZERO));
+      return from?.ok && to?.ok && more.length === 0 && to.value > from.value ? { from: from.value, to: to.value } : null;
+    });
+  return flaws.every((f) => f !== null) ? flaws : null;
+}
+
 function offcutFrom(cell: Cell, unit: LengthUnit): NonNullable<Stock['offcuts']>[number] | Fault {
   const length = lengthIn(cell('length'), unit);
   if (!length.ok) return { column: 'length', given: cell('length'), accepted: length.accepted };
@@ -114,7 +120,20 @@ function offcutFrom(cell: Cell, unit: LengthUnit): NonNullable<Stock['offcuts']>
   if (!width.ok) return { column: 'width', given: cell('width'), accepted: width.accepted };
   const count = cell('on hand') === '' ? ({ ok: true, value: 1 } as const) : numberIn(cell('on hand'), true, 1, 1000);
   if (!count.ok) return { column: 'on hand', given: cell('on hand'), accepted: count.accepted };
-  return { name: cell('offcut').slice(0, 80), length: length.value, width: width.value, count: count.value };
+  const flaws = flawsIn(cell('keep clear'), unit);
+  if (!flaws)
+    return {
+      column: 'keep clear',
+      given: cell('keep clear'),
+      accepted: 'from and to of each knot or split, such as 310 to 355; 900 to 940',
+    };
+  return {
+    name: cell('offcut').slice(0, 80),
+    length: length.value,
+    width: width.value,
+    count: count.value,
+    ...(flaws.length > 0 ? { flaws } : {}),
+  };
 }
 
 /**

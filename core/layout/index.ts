@@ -10,3 +10,5 @@ export * from './tools.js';
 export * from './sizes.js';
 export * from './fittings.js';
 export * from './matched.js';
+export * from './flaws.js';
+export * from './run-first.js';

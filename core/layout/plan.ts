@@ -2,14 +2,15 @@ import { layBoardsWell, type BoardAnswer, type BoardProblem } from '../cutting/b
 import type { LaidSheet, Sawn } from '../cutting/laid.js';
 import type { ProgramSolver } from '../cutting/program.js';
 import { SheetSearch, type RectWanted, type SheetAnswer, type SheetProblem } from '../cutting/sheets/index.js';
-import { USUAL_KERF } from '../joints/index.js';
 import { ZERO, fromUnits, type Length } from '../length/index.js';
 import type { Settings } from '../project/index.js';
 import type { Stock } from '../stock/index.js';
 import type { Blank } from './blanks.js';
 import type { Begun, Cutting } from './spec.js';
 import { frontStrips, stripsCut, type Strip } from './matched.js';
-import { sourcesOf, type Source } from './supply.js';
+import { boardsWhole, clearSheets, pinOnClear, stretchesOf, type Flawed } from './flaws.js';
+import { reservedOf, sourcesOf, type Source } from './supply.js';
+import { kerfOf } from './tools.js';
 
 /** What is to be laid out: plain data, which a worker can be given. */
 export interface ToLay {
@@ -18,6 +19,8 @@ export interface ToLay {
   readonly along: boolean;
   /** Fronts that come from one strip each, which is laid out in their place. */
   readonly strips: readonly Strip[];
+  /** Boards with knots or splits, whose clear lengths are laid out in their place. */
+  readonly flawed: readonly Flawed[];
 }
 
 /** All that one stock is asked for, ready to be laid out. */
@@ -36,16 +39,37 @@ function areAlong({ wanted, sheets, kerf, pins }: SheetProblem): boolean {
   return wanted.every((w) => !w.turns) && sheets.every((s) => 2 * narrowest + kerf > s.width && widest <= s.width);
 }
 
-/** What is to be laid out of one stock: the blanks that are not cut yet, on what there is. */
-export function askedOf(stockId: string, stock: Stock, blanks: readonly Blank[], cutting: Cutting, settings: Settings): Asked {
+/** Whether anything is ripped off boards of a stock, or off what is left of them. */
+function isRipped(stock: Stock, blanks: readonly Blank[]): boolean {
+  const sold = [stock, ...(stock.sizes ?? []), ...(stock.offcuts ?? [])];
+  return [...sold, ...blanks].some((s) => s.width !== stock.width);
+}
+
+/**
+ * What is to be laid out of one stock: the blanks that are not cut yet, on what there is.
+ * @param others what else is planned to be cut: what it keeps of the stock is not there
+ */
+export function askedOf(
+  stockId: string,
+  stock: Stock,
+  blanks: readonly Blank[],
+  cutting: Cutting,
+  settings: Settings,
+  others: readonly Cutting[] = [],
+): Asked {
   const begun = cutting.begun.filter((b) => b.stock === stockId);
   const cut = new Set(begun.flatMap((b) => keysIn(b.sawn as Sawn).filter((key) => !b.spoiled?.includes(key))));
   const left = blanks.filter((b) => !cut.has(b.key) && !b.isCut);
-  const sources = sourcesOf(stock, settings.tools, begun);
-  const kerf = settings.kerf ?? USUAL_KERF;
+  const sources = sourcesOf(stock, settings.tools, begun, reservedOf(stockId, others));
+  const kerf = kerfOf(stock, isRipped(stock, left), settings);
+  const flawed = sources.flatMap(({ sheet, flaws }): Flawed[] =>
+    flaws && sheet.count > 0 ? [{ sheet, stretches: stretchesOf(sheet, flaws, kerf) }] : [],
+  );
+  const whole = sources.flatMap((s) => (s.flaws || s.sheet.count === 0 ? [] : [s.sheet]));
+  const sheets = [...clearSheets(flawed), ...whole];
   const held = new Set([...cutting.pins.map((p) => p.part), ...cutting.turns]);
   const fits = (length: Length, width: Length) =>
-    sources.some(({ sheet: { length: l, width: w, trim } }) => length <= l - 2 * trim.ends && width <= w - 2 * trim.edges);
+    sheets.some(({ length: l, width: w, trim }) => length <= l - 2 * trim.ends && width <= w - 2 * trim.edges);
   const strips = cutting.matched ? frontStrips(left, kerf, held, fits) : [];
   const inStrip = new Set(strips.flatMap((s) => s.parts.map((p) => p.key)));
   const alone = left
@@ -55,11 +79,11 @@ export function askedOf(stockId: string, stock: Stock, blanks: readonly Blank[],
   const problem: SheetProblem = {
     kerf,
     wanted,
-    sheets: sources.map((s) => s.sheet).filter((s) => s.count > 0),
+    sheets,
     first: stock.form === 'board' ? 'crosscuts' : cutting.first,
-    pins: cutting.pins.filter((p) => p.stock === stockId && !cut.has(p.part)),
+    pins: cutting.pins.filter((p) => p.stock === stockId && !cut.has(p.part)).map((p) => pinOnClear(p, flawed)),
   };
-  return { stockId, stock, blanks: left, sources, problem, strips, along: stock.form === 'board' && areAlong(problem) };
+  return { stockId, stock, blanks: left, sources, problem, strips, flawed, along: stock.form === 'board' && areAlong(problem) };
 }
 
 /** A sheet that was begun, as it was laid out. */
@@ -151,7 +175,8 @@ export interface Standing {
  * @param solve solves linear and integer programs, for what lies along boards
  */
 export function* layOut(asked: ToLay, solve: ProgramSolver): Generator<Standing> {
-  for (const { answer, done } of layWhole(asked, solve)) yield { answer: stripsCut(answer, asked.strips, asked.problem.kerf), done };
+  for (const { answer, done } of layWhole(asked, solve))
+    yield { answer: boardsWhole(stripsCut(answer, asked.strips, asked.problem.kerf), asked.flawed), done };
 }
 
 /** The same with strips whole. */

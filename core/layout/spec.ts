@@ -14,7 +14,7 @@ const SawnSchema = Type.Recursive(
   (Sawn) =>
     Type.Union([
       Type.Object({ ...rect, kind: Type.Literal('part'), id: KeySchema, turned: Type.Boolean() }, closed),
-      Type.Object({ ...rect, kind: Type.Literal('left') }, closed),
+      Type.Object({ ...rect, kind: Type.Literal('left'), flaw: Type.Optional(Type.Literal(true)) }, closed),
       Type.Object(
         {
           ...rect,
@@ -47,8 +47,11 @@ export const ToPrintSchema = Type.Object(
       Type.Object(
         {
           name: NameSchema,
+          form: Type.Union([Type.Literal('sheet'), Type.Literal('board')]),
           sheets: Type.Array(Type.Object(whereSheet, closed), { maxItems: 500 }),
           marks: Type.Record(KeySchema, Type.String({ maxLength: 40 })),
+          /** What is done before a cut, by the key of the cut. */
+          before: Type.Optional(Type.Record(KeySchema, Type.String({ maxLength: 2000 }))),
         },
         closed,
       ),
@@ -94,6 +97,12 @@ export const CuttingSchema = Type.Object(
     /** Parts that may lie across the grain. */
     turns: Type.Array(KeySchema, { maxItems: 2000 }),
     begun: Type.Array(BegunSchema, { maxItems: 500 }),
+    /** What is on hand and kept for this, so that nothing else is laid out on it. */
+    reserved: Type.Optional(
+      Type.Array(Type.Object({ stock: IdSchema, sheet: KeySchema, count: Type.Integer({ minimum: 1, maximum: 10_000 }) }, closed), {
+        maxItems: 1000,
+      }),
+    ),
     /** Fronts come from one strip in their order, so that the grain runs on over them. */
     matched: Type.Optional(Type.Boolean()),
     /** So long is a piece that is cut of each stock to try settings on; none where it is left out. */

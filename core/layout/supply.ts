@@ -1,8 +1,8 @@
 import { ZERO } from '../length/index.js';
 import type { Sheet } from '../cutting/sheets/index.js';
 import type { Tools } from '../project/index.js';
-import type { Stock } from '../stock/index.js';
-import type { Begun } from './spec.js';
+import type { Flaw, Stock } from '../stock/index.js';
+import type { Begun, Cutting } from './spec.js';
 
 /** A kind of sheet or board that parts can come from. */
 export interface Source {
@@ -12,6 +12,27 @@ export interface Source {
   readonly name: string;
   /** What one costs that is bought; null where no price is known. */
   readonly price: number | null;
+  /** Knots and splits in it. */
+  readonly flaws?: readonly Flaw[];
+}
+
+/** So many of a sheet that is on hand are kept for something else. */
+export interface Reserved {
+  readonly sheet: string;
+  readonly count: number;
+}
+
+/** What other cuttings keep of a stock: what they reserved, and what they began and did not take off what is on hand yet; the more of the two. */
+export function reservedOf(stockId: string, others: readonly Cutting[]): readonly Reserved[] {
+  return others.flatMap(({ reserved = [], begun }) => {
+    const open = begun.filter((b) => b.stock === stockId && !b.booked);
+    const kept = reserved.filter((r) => r.stock === stockId);
+    const sheets = [...new Set([...open.map((b) => b.sheet), ...kept.map((r) => r.sheet)])];
+    return sheets.map((sheet): Reserved => {
+      const own = kept.filter((r) => r.sheet === sheet).reduce((sum, r) => sum + r.count, 0);
+      return { sheet, count: Math.max(own, open.filter((b) => b.sheet === sheet).length) };
+    });
+  });
 }
 
 /**
@@ -26,11 +47,13 @@ const UNPRICED = 1;
 /**
  * What there is of a stock, and what can be bought: offcuts, whole ones on hand, and as many new ones as are needed.
  * @param begun the sheets that were begun: those that are not taken off what is on hand yet are taken off here
+ * @param reserved what is kept for something else
  */
 export function sourcesOf(
   stock: Stock,
   tools: Tools | undefined,
   begun: readonly Pick<Begun, 'sheet' | 'copy' | 'booked'>[],
+  reserved: readonly Reserved[] = [],
 ): readonly Source[] {
   const trim = { ends: tools?.trimEnds ?? ZERO, edges: stock.form === 'sheet' ? (tools?.trimEdges ?? ZERO) : ZERO };
   const used = (id: string) => begun.filter((b) => b.sheet === id && !b.booked).map((b) => b.copy);
@@ -42,11 +65,11 @@ export function sourcesOf(
       id,
       length: o.length,
       width: o.width,
-      count: o.count,
+      count: o.flaws ? 1 : o.count,
       cost: OPENED * (0.2 + share / 2),
       trim: { ends: ZERO, edges: ZERO },
     };
-    return { sheet, from: 'offcut', name: o.name, price: null };
+    return { sheet, from: 'offcut', name: o.name, price: null, ...(o.flaws ? { flaws: o.flaws } : {}) };
   });
   const sizes = [{ length: stock.length, width: stock.width, price: stock.price, onHand: stock.onHand }, ...(stock.sizes ?? [])];
   const sold = sizes.flatMap(({ length, width, price, onHand = 0 }, i): Source[] => {
@@ -63,6 +86,9 @@ export function sourcesOf(
   });
   return [...offcuts, ...sold].map((s) => {
     const taken = used(s.sheet.id);
-    return { ...s, sheet: { ...s.sheet, taken, count: Math.max(0, s.sheet.count - taken.length) } };
+    const kept = reserved.reduce((sum, r) => (r.sheet === s.sheet.id ? sum + r.count : sum), 0);
+    // What is bought is bought for this alone.
+    const others = s.from === 'to buy' ? 0 : kept;
+    return { ...s, sheet: { ...s.sheet, taken, count: Math.max(0, s.sheet.count - taken.length - others) } };
   });
 }

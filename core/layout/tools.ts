@@ -1,6 +1,7 @@
 import type { Cut } from '../cutting/cuts.js';
+import { USUAL_KERF } from '../joints/index.js';
 import { mm, type Length } from '../length/index.js';
-import type { Tools } from '../project/index.js';
+import type { Settings, Tools } from '../project/index.js';
 import type { Stock } from '../stock/index.js';
 
 /** What a cut is made with. */
@@ -12,6 +13,23 @@ const SHORT_AT_FENCE = mm(300);
 const NARROW = mm(50);
 /** What falls is easily caught by the blade of a mitre saw where it is so short. */
 const SHORT_AT_STOP = mm(100);
+
+/**
+ * What is sawn away at each cut of a stock: the widest kerf of the saws that may come to it, so that nothing is short whichever makes the cut.
+ * @param isRipped whether anything of it is narrower than it is
+ */
+export function kerfOf(stock: Stock, isRipped: boolean, { kerf = USUAL_KERF, tools = {} }: Pick<Settings, 'kerf' | 'tools'>): Length {
+  const { kerfs = {}, fence, guide, mitre, shop } = tools;
+  const crosses = stock.form === 'board' && mitre !== undefined && stock.width <= mitre;
+  if (crosses && !isRipped) return kerfs.mitre ?? kerf;
+  const saws = [
+    ...(crosses ? [kerfs.mitre] : []),
+    ...(fence === undefined ? [] : [kerfs.fence]),
+    ...(guide === undefined ? [] : [kerfs.guide]),
+    ...(stock.form === 'sheet' && shop ? [kerfs.shop] : []),
+  ].map((own) => own ?? kerf);
+  return saws.length > 0 ? (Math.max(...saws) as Length) : kerf;
+}
 
 /** The saw that makes a cut, and what to look out for. @param tools none where nothing is known of them */
 export function toolFor(

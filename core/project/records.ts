@@ -44,6 +44,18 @@ export const ToolsSchema = Type.Object(
     guide: Type.Optional(SizeSchema),
     /** The widest board that a mitre saw crosses. */
     mitre: Type.Optional(SizeSchema),
+    /** What the blade of each takes, where it is another than the usual one of the settings. */
+    kerfs: Type.Optional(
+      Type.Object(
+        {
+          fence: Type.Optional(SizeSchema),
+          guide: Type.Optional(SizeSchema),
+          mitre: Type.Optional(SizeSchema),
+          shop: Type.Optional(SizeSchema),
+        },
+        closed,
+      ),
+    ),
     /** Whether there is a router; taken to be there where nothing is said. */
     router: Type.Optional(Type.Boolean()),
     /** The clamps there are: so many, of which the longest opens so far. */

@@ -21,3 +21,8 @@ export const HardwareSchema = Type.Object(
   closed,
 );
 export type Hardware = Static<typeof HardwareSchema>;
+
+/** Whether two are one thing: alike in name, in what they are counted by, and in their sizes. */
+export function isSameHardware(a: Omit<Hardware, 'pack'>, b: Omit<Hardware, 'pack'>): boolean {
+  return a.what === b.what && a.each === b.each && a.length === b.length && a.thick === b.thick;
+}

@@ -1,13 +1,24 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { SizeSchema, mm, sizeFrom } from '../length/index.js';
+import { DistanceSchema, SizeSchema, mm, sizeFrom } from '../length/index.js';
 import { NameSchema } from '../ids/index.js';
 import { MATERIALS, materialOf, type Material } from './material.js';
 
 const closed = { additionalProperties: false } as const;
 
-/** A rest that is kept, its edges sawn true. */
+/** Where nothing may come from, right across: a knot, a split, a dent; from the end that is measured from. */
+const FlawSchema = Type.Object({ from: DistanceSchema, to: SizeSchema }, closed);
+export type Flaw = Static<typeof FlawSchema>;
+
+/** A rest that is kept, or a board that was looked over; its edges sawn true. */
 export const OffcutSchema = Type.Object(
-  { name: NameSchema, length: SizeSchema, width: SizeSchema, count: Type.Integer({ minimum: 1, maximum: 1000 }) },
+  {
+    name: NameSchema,
+    length: SizeSchema,
+    width: SizeSchema,
+    count: Type.Integer({ minimum: 1, maximum: 1000 }),
+    /** Knots and splits that parts are laid clear of; of one board only, so that the count is taken to be 1. */
+    flaws: Type.Optional(Type.Array(FlawSchema, { maxItems: 40 })),
+  },
   closed,
 );
 export type Offcut = Static<typeof OffcutSchema>;

@@ -32,7 +32,7 @@ class PrintsController {
   async layouts(@Param('project') project: string, @Body(edge(LayoutsDto)) { data }: LayoutsDto, @Res() res: Response): Promise<void> {
     const { settings } = (await this.records.workbench(project)).project;
     const precision = { unit: settings.unit, step: settings.step };
-    const bytes = await this.work.run('layouts', [data, precision], { signal: whileWaited(res) });
+    const bytes = await this.work.run('layouts', [data, { precision, tools: settings.tools }], { signal: whileWaited(res) });
     res.type('application/pdf').set('Cache-Control', 'no-store').send(Buffer.from(bytes));
   }
 }

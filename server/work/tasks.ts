@@ -17,8 +17,7 @@ import {
 import { buildingFor, jigsOf, stepsFor } from '../../core/build/index.js';
 import { fullSizesOf } from '../../core/drawing/index.js';
 import type { ToPrint } from '../../core/layout/index.js';
-import type { Precision } from '../../core/length/index.js';
-import { layoutPages } from '../../print/layouts.js';
+import { layoutPages, type PrintedWith } from '../../print/layouts.js';
 import { fullSizePages } from '../../print/tiles.js';
 import { laidFor } from '../../print/laid.js';
 import { shopSheets } from '../../print/shop-sheets.js';
@@ -77,13 +76,13 @@ export const TASKS = {
   },
 
   /** Layouts with the order of their cuts, as PDF. */
-  layouts(_told: Told, { title, stocks }: ToPrint, precision: Precision): Promise<Uint8Array> {
-    const laid = stocks.map(({ name, sheets, marks }) => ({
-      name,
-      sheets: sheets,
+  layouts(_told: Told, { title, stocks }: ToPrint, by: PrintedWith): Promise<Uint8Array> {
+    const laid = stocks.map(({ marks, before = {}, ...rest }) => ({
+      ...rest,
       marks: new Map(Object.entries(marks)),
+      before: new Map(Object.entries(before)),
     }));
-    return layoutPages(title, laid, precision);
+    return layoutPages(title, laid, by);
   },
 
   /** What is worth printing as large as it is of one piece, as PDF in pages; null where there is no such piece. */

@@ -27,6 +27,21 @@ export function ToolsForm({ settings, onSave }: { settings: Settings; onSave: (p
       onCommit={(value) => save({ [key]: value ?? undefined })}
     />
   );
+  const kerf = (key: keyof NonNullable<Tools['kerfs']>, label: string) =>
+    tools[key] === undefined ? null : (
+      <LengthField
+        label={label}
+        value={tools.kerfs?.[key] ?? null}
+        optional
+        precision={precision}
+        onCommit={(value) => {
+          const { [key]: before, ...others } = tools.kerfs ?? {};
+          void before;
+          const kerfs = { ...others, ...(value === null ? {} : { [key]: value }) };
+          save({ kerfs: Object.keys(kerfs).length > 0 ? kerfs : undefined });
+        }}
+      />
+    );
   const trim = (key: 'trimEnds' | 'trimEdges', label: string) => (
     <LengthField
       label={label}
@@ -39,11 +54,17 @@ export function ToolsForm({ settings, onSave }: { settings: Settings; onSave: (p
   return (
     <Section id="tools" aria-label="Saws and stock">
       <h2>Saws and stock</h2>
-      <Faint>Leave empty what there is none of. Each cut then says what it is made with, and which no saw here can make.</Faint>
+      <Faint>
+        Leave empty what there is none of. Each cut then says what it is made with, and which no saw here can make. A stock is laid out with
+        the widest kerf of the saws that may come to it.
+      </Faint>
       <Grid $columns={2} style={{ marginTop: 8 }}>
         {limit('fence', 'Table saw: the fence opens to')}
         {limit('mitre', 'Mitre saw: crosses boards up to')}
         {limit('guide', 'Hand saw along a guide: cuts up to')}
+        {kerf('fence', 'Kerf of the table saw, if another')}
+        {kerf('mitre', 'Kerf of the mitre saw, if another')}
+        {kerf('guide', 'Kerf of the hand saw, if another')}
         {trim('trimEnds', 'Taken off each end first')}
         {trim('trimEdges', 'Taken off each edge of a sheet first')}
         <LengthField
@@ -115,6 +136,7 @@ export function ToolsForm({ settings, onSave }: { settings: Settings; onSave: (p
             />
           </>
         ) : null}
+        {kerf('shop', 'Kerf of the saw of the shop, if another')}
         <WideTick
           isSelected={car !== undefined}
           onChange={(has) => save({ car: has ? { length: size(2000, 78), width: size(1000, 40) } : undefined })}

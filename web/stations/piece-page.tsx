@@ -91,8 +91,10 @@ function BenchPage({ station, pieceId, version }: { station: Station; pieceId: s
       ...(cuttingId ? [`cuttings/${cuttingId}`] : []),
       ...(buildingId ? [`buildings/${buildingId}`] : []),
       ...(booked ? booked.split(' ').map((id) => `stock/${id}`) : []),
+      // What things are sold for is typed where they are bought.
+      ...(station.id === 'stock' ? ['hardware'] : []),
     ],
-    [pieceId, opening, cuttingId, buildingId, booked],
+    [pieceId, opening, cuttingId, buildingId, booked, station.id],
   );
   const history = useHistory(scope);
   useStationKeys(id, pieceId);

@@ -1,8 +1,12 @@
+import { hardwareCsv, readHardware } from '../../core/formats/hardware-csv.js';
+import { isSameHardware } from '../../core/stock/index.js';
 import { formatLength } from '../../core/length/index.js';
 import type { Hardware } from '../../core/stock/index.js';
+import { newId } from '../data/defaults.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { TakeOut } from '../shared/take-out.js';
-import { Faint, Section, Table } from '../shared/ui.js';
+import { Faint, Row, Section, Table } from '../shared/ui.js';
+import { CsvList } from './csv-list.js';
 
 const UNIT: Readonly<Record<Hardware['each'], string>> = { piece: '', pair: ' pairs', run: ' m', litre: ' l' };
 
@@ -11,10 +15,45 @@ export function HardwareList() {
   const { bench, saver } = useProject();
   const precision = usePrecision();
   const all = bench.records.hardware;
+  const read = (text: string) => {
+    const { hardware, faults } = readHardware(
+      text,
+      precision.unit,
+      all.map((h) => h.data),
+    );
+    const ids = all.map((h) => h.id);
+    for (const one of hardware) {
+      const there = all.find((h) => isSameHardware(h.data, one));
+      const label = `Read ${one.what} from a list`.slice(0, 150);
+      if (there) saver.save('hardware', there.id, one, label, there.data);
+      else {
+        const id = newId(one.what, ids);
+        ids.push(id);
+        void saver.create('hardware', id, one, label);
+      }
+    }
+    return { count: hardware.length, faults };
+  };
   return (
     <Section aria-label="Hardware, edging and finish">
       <h2>Hardware, edging and finish</h2>
-      <Faint>How each is sold, for how much, and what there is, is entered where a piece asks for it: at Stock, under What to buy.</Faint>
+      <Faint>
+        How each is sold, for how much, and what there is, is entered where a piece asks for it: at Stock, under What to buy; or read from a
+        list.
+      </Faint>
+      <Row>
+        <CsvList
+          file="hardware"
+          told={{ one: 'line', more: 'lines of hardware' }}
+          write={() =>
+            hardwareCsv(
+              all.map((h) => h.data),
+              precision.unit,
+            )
+          }
+          read={read}
+        />
+      </Row>
       {all.length > 0 ? (
         <Table aria-label="Hardware" style={{ marginTop: 8 }}>
           <thead>

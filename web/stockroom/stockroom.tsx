@@ -3,6 +3,7 @@ import { Input, TextField } from 'react-aria-components';
 import { Plus } from 'lucide-react';
 import { writeStiffness } from '../../core/figure/index.js';
 import { MATERIALS, propertiesOf, type Stock } from '../../core/stock/index.js';
+import { reservedOf } from '../../core/layout/supply.js';
 import { newStock } from '../data/defaults.js';
 import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
@@ -185,18 +186,19 @@ function StockForm({
   );
 }
 
-/** How many are on hand, what is left of others, and how many are begun and not taken off yet. */
-function onHandText({ onHand, offcuts = [] }: Stock, begun: number): string {
+/** How many are on hand, what is left of others, how many of both are reserved, and how many are begun and not taken off yet. */
+function onHandText({ onHand, offcuts = [] }: Stock, begun: number, reserved: number): string {
   const rests = offcuts.reduce((sum, o) => sum + o.count, 0);
   const words = [
     ...(onHand !== undefined || rests > 0 || begun > 0 ? [`${onHand ?? 0}`] : []),
     ...(rests > 0 ? [`${rests} ${rests === 1 ? 'offcut' : 'offcuts'}`] : []),
+    ...(reserved > 0 ? [`${reserved} reserved`] : []),
     ...(begun > 0 ? [`${begun} begun`] : []),
   ];
   return words.join(', ');
 }
 
-const ON_HAND = ['stock', 'slides'];
+const ON_HAND = ['stock', 'slides', 'hardware'];
 
 /** What is on hand, measured and priced. */
 export function Stockroom() {
@@ -204,7 +206,10 @@ export function Stockroom() {
   const { records: stock, open, setOpen, problem, chosen, add, keep, takeOut } = useRecordList('stock');
   const history = useHistory(ON_HAND);
   const { bench } = useProject();
-  const begunOf = (id: string) => bench.records.cuttings.flatMap((c) => c.data.begun).filter((b) => b.stock === id && !b.booked).length;
+  const cuttings = bench.records.cuttings.map((c) => c.data);
+  const begunOf = (id: string) => cuttings.flatMap((c) => c.begun).filter((b) => b.stock === id && !b.booked).length;
+  // What is begun is counted among what is kept: it is told on its own.
+  const reservedFor = (id: string) => Math.max(0, reservedOf(id, cuttings).reduce((sum, r) => sum + r.count, 0) - begunOf(id));
   const readIn = (read: readonly Stock[]) => {
     for (const next of read) {
       const there = stock.find((s) => s.data.name === next.name);
@@ -266,7 +271,7 @@ export function Stockroom() {
                       />
                     </td>
                   ))}
-                  <td className="figure">{onHandText(s.data, begunOf(s.id))}</td>
+                  <td className="figure">{onHandText(s.data, begunOf(s.id), reservedFor(s.id))}</td>
                   <td className="figure">{s.data.price ?? ''}</td>
                   <td className="figure">{writeStiffness(propertiesOf(s.data).elastic, precision.unit)}</td>
                   <td>

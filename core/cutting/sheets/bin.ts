@@ -39,6 +39,8 @@ export class Bin {
   private readonly far: number[] = [];
   /** Regions that may yet take something. */
   private open: number[] = [];
+  /** The settings that its cuts needed when so many items lay on it. */
+  private set: { readonly for: number; readonly needed: ReadonlySet<number> } | null = null;
   load = 0;
   readonly items: number[] = [];
 
@@ -183,6 +185,35 @@ export class Bin {
       if (this.state[r] === FREE) return Math.max(most, l * w);
       return Math.max(most, (l - (this.near[r] as number)) * w, l * (w - (this.far[r] as number)));
     }, 0);
+  }
+
+  /** The settings of fence and stop that its cuts need: which way and how far from the nearer edge, as one number each. */
+  settings(): ReadonlySet<number> {
+    if (this.set?.for !== this.items.length) {
+      const needed = new Set<number>();
+      this.settingsIn(0, needed);
+      this.set = { for: this.items.length, needed };
+    }
+    return this.set.needed;
+  }
+
+  private settingsIn(region: number, into: Set<number>): void {
+    const add = (way: Way, at: number) => into.add(2 * at + (way === 'rip' ? 1 : 0));
+    if (this.state[region] === FREE) return;
+    const [near, far, way] = [this.near[region] as number, this.far[region] as number, this.way[region] ?? null];
+    const [l, w] = [this.l[region] as number, this.w[region] as number];
+    if (this.state[region] === CUT) add(way as Way, this.at[region] as number);
+    else {
+      const [il, iw] =
+        way === null
+          ? [near, far]
+          : [(this.x[near] as number) - (this.x[region] as number), (this.y[far] as number) - (this.y[region] as number)];
+      if (l > il) add('crosscut', il);
+      if (w > iw) add('rip', iw);
+      if (way === null) return;
+    }
+    this.settingsIn(near, into);
+    this.settingsIn(far, into);
   }
 
   /** The sheet as a tree of cuts. A region whose parting was left open is parted so that the larger rest stays whole. */

@@ -30,10 +30,13 @@ const pieces =
 
 const itself: Weigh = (x) => x;
 
+const VERY_MANY = 2000;
+
 function weighings(sides: readonly number[]): Weigh[] {
   const limits = [...new Set(sides.map((s) => (s <= 0.5 ? s : 1 - s)).filter((s) => s > TINY && s <= 0.5))].sort((a, b) => a - b);
-  // Of many sides some are enough: each weighing is a bound by itself.
-  const every = Math.max(1, Math.ceil(limits.length / 40));
+  // Of many sides some are enough: each weighing is a bound by itself. Of very many, fewer.
+  const most = sides.length > VERY_MANY ? 10 : 40;
+  const every = Math.max(1, Math.ceil(limits.length / most));
   const some = limits.filter((_, i) => i % every === 0);
   return [itself, ...[1, 2, 3, 4, 5].map(stepped), ...some.map(large), large(0.5), ...some.map(pieces)];
 }

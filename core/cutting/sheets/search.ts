@@ -54,6 +54,13 @@ function largestLeft({ bins }: Pick<State, 'bins'>): number {
   return bins.reduce((most, b) => Math.max(most, b.largest()), 0);
 }
 
+/** How many different settings of fence and stop all its cuts need. */
+function settingsIn({ bins }: Pick<State, 'bins'>): number {
+  const all = new Set<number>();
+  for (const bin of bins) for (const setting of bin.settings()) all.add(setting);
+  return all.size;
+}
+
 /** How a layout is built up. */
 interface Recipe {
   readonly taste: Taste;
@@ -127,14 +134,14 @@ function leftOf(task: Task, used: readonly Bin[]): number[] {
   return task.grounds.map((g, i) => g.sheet.count - used.filter((b) => b.ground === i).length);
 }
 
-/** Of more items than this fewer ways are tried at first, so that there is an answer soon. */
-const MANY = 800;
+/** Of more items than this fewer ways are tried at first, and of more than that one order alone, so that there is an answer soon. */
+const [MANY, VERY_MANY] = [800, 2000];
 
 /** A first answer at once: a few orders, each judged in a few ways; the best of them. */
 export function firstState(task: Task): State {
   let best: State | null = null;
   const many = task.items.length > MANY;
-  for (const key of ORDERS) {
+  for (const key of task.items.length > VERY_MANY ? ORDERS.slice(-1) : ORDERS) {
     for (const score of many ? SCORES.slice(1, 2) : SCORES) {
       for (const split of many ? SPLITS.slice(0, 1) : SPLITS.filter((s) => s === 'shorter' || s === 'large')) {
         const start = pinnedBins(task);
@@ -156,6 +163,7 @@ export class Search {
   private now: State;
   best: State;
   private bestLeft: number;
+  private bestSettings: number;
   steps = 0;
 
   constructor(
@@ -167,6 +175,7 @@ export class Search {
     this.now = start;
     this.best = start;
     this.bestLeft = largestLeft(start);
+    this.bestSettings = settingsIn(start);
   }
 
   private pick<T>(list: readonly T[]): T {
@@ -216,6 +225,9 @@ export class Search {
     this.now = next;
     const overall = compare(next, this.best);
     const left = overall <= 0 ? largestLeft(next) : 0;
-    if (overall < 0 || left > this.bestLeft) [this.best, this.bestLeft] = [next, left];
+    if (overall > 0 || (overall === 0 && left < this.bestLeft)) return;
+    const settings = settingsIn(next);
+    const isBetter = overall < 0 || left > this.bestLeft || settings < this.bestSettings;
+    if (isBetter) [this.best, this.bestLeft, this.bestSettings] = [next, left, settings];
   }
 }

@@ -1,7 +1,9 @@
+import { Fragment } from 'react';
 import styled from 'styled-components';
 import { cutsOf, inOrder, type Setting } from '../../../core/cutting/cuts.js';
 import { leftOn, type Sawn } from '../../../core/cutting/laid.js';
 import { keysIn } from '../../../core/layout/plan.js';
+import { beforeCuts } from '../../../core/layout/run-first.js';
 import { restsOf } from '../../../core/layout/sums.js';
 import { toolFor, type ToolChoice } from '../../../core/layout/tools.js';
 import { formatLength, type Length } from '../../../core/length/index.js';
@@ -40,7 +42,7 @@ interface CutListProps {
 function fallsText(sawn: Sawn | null, marks: ReadonlyMap<string, string>, write: (l: Length) => string): string {
   if (!sawn) return 'dust';
   const size = `${write(sawn.length)} × ${write(sawn.width)}`;
-  if (sawn.kind === 'left') return `left over, ${size}`;
+  if (sawn.kind === 'left') return `${sawn.flaw ? 'knot or split, not used' : 'left over'}, ${size}`;
   const letters = keysIn(sawn).map((key) => marks.get(key) ?? '?');
   if (sawn.kind === 'part') return `${letters[0]}, ${size}`;
   return `${letters.slice(0, 6).join(', ')}${letters.length > 6 ? ` and ${letters.length - 6} more` : ''}, ${size}`;
@@ -55,6 +57,7 @@ function SettingRows({
   done,
   names,
   withSaws,
+  before,
   props,
 }: {
   setting: Setting;
@@ -64,6 +67,7 @@ function SettingRows({
   done: ReadonlySet<string>;
   names: ReadonlyMap<string, string>;
   withSaws: boolean;
+  before: ReadonlyMap<string, string>;
   props: CutListProps;
 }) {
   const precision = usePrecision();
@@ -82,39 +86,50 @@ function SettingRows({
         const tool = toolFor(cut, bench.project.settings.tools, stock.stock.form);
         const waits = cut.after !== null && !done.has(cut.after);
         const made = done.has(cut.key);
+        const first = before.get(cut.key);
         return (
-          <tr key={cut.key}>
-            <td>
-              <Tick
-                isSelected={made}
-                isDisabled={waits}
-                onChange={(to) =>
-                  change(
-                    cutMade(cutting, stock.id, cut.sheet, cut.key, to),
-                    `${to ? 'Made' : 'Took back'} cut ${from + i} of ${stock.stock.name}`.slice(0, 150),
-                  )
-                }
-                aria-label={`Cut ${from + i} is made`}
-              >
-                {`${from + i}`}
-              </Tick>
-            </td>
-            <td>{names.get(`${cut.sheet.sheet} ${cut.sheet.copy}`)}</td>
-            <td>{cut.after === null ? 'the whole' : `of cut ${numbers.get(cut.after)}`}</td>
-            <td>{fallsText(cut.of.near, marks, write)}</td>
-            <td>{fallsText(cut.of.far, marks, write)}</td>
-            {withSaws ? (
-              <td>
-                {TOOL[tool.by]}
-                {tool.caution ? (
-                  <>
-                    {TOOL[tool.by] ? <br /> : null}
-                    <Caution>{tool.caution}</Caution>
-                  </>
-                ) : null}
-              </td>
+          <Fragment key={cut.key}>
+            {first ? (
+              <tr>
+                <td />
+                <td colSpan={5}>
+                  <strong>{first}</strong>
+                </td>
+              </tr>
             ) : null}
-          </tr>
+            <tr>
+              <td>
+                <Tick
+                  isSelected={made}
+                  isDisabled={waits}
+                  onChange={(to) =>
+                    change(
+                      cutMade(cutting, stock.id, cut.sheet, cut.key, to),
+                      `${to ? 'Made' : 'Took back'} cut ${from + i} of ${stock.stock.name}`.slice(0, 150),
+                    )
+                  }
+                  aria-label={`Cut ${from + i} is made`}
+                >
+                  {`${from + i}`}
+                </Tick>
+              </td>
+              <td>{names.get(`${cut.sheet.sheet} ${cut.sheet.copy}`)}</td>
+              <td>{cut.after === null ? 'the whole' : `of cut ${numbers.get(cut.after)}`}</td>
+              <td>{fallsText(cut.of.near, marks, write)}</td>
+              <td>{fallsText(cut.of.far, marks, write)}</td>
+              {withSaws ? (
+                <td>
+                  {TOOL[tool.by]}
+                  {tool.caution ? (
+                    <>
+                      {TOOL[tool.by] ? <br /> : null}
+                      <Caution>{tool.caution}</Caution>
+                    </>
+                  ) : null}
+                </td>
+              ) : null}
+            </tr>
+          </Fragment>
         );
       })}
     </tbody>
@@ -163,6 +178,12 @@ export function CutList(props: CutListProps) {
   const numbers = new Map<string, number>();
   for (const { cuts } of settings) for (const cut of cuts) numbers.set(cut.key, numbers.size + 1);
   const { tools } = useProject().bench.project.settings;
+  const before = beforeCuts(
+    open.map((s) => s.laid),
+    stock.blanks,
+    props.marks,
+    precision,
+  );
   const withSaws = settings.some(({ cuts }) =>
     cuts.some((c) => {
       const { by, caution } = toolFor(c, tools, stock.stock.form);
@@ -207,6 +228,7 @@ export function CutList(props: CutListProps) {
               done={done}
               names={names}
               withSaws={withSaws}
+              before={before}
               props={props}
             />
           );

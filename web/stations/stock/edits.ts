@@ -3,7 +3,7 @@ import { partsOn, type LaidSheet } from '../../../core/cutting/laid.js';
 import type { Blank } from '../../../core/layout/blanks.js';
 import type { Begun, Cutting } from '../../../core/layout/spec.js';
 import type { Offcut, Stock } from '../../../core/stock/index.js';
-import type { Rest } from '../../../core/layout/sums.js';
+import type { Rest, Sums } from '../../../core/layout/sums.js';
 
 type Pin = Cutting['pins'][number];
 
@@ -57,9 +57,29 @@ export function spoiled(cutting: Cutting, begun: Begun, key: string): Partial<Cu
   return { begun: cutting.begun.map((b) => (b === begun ? { ...b, spoiled: [...(b.spoiled ?? []), key] } : b)) };
 }
 
-/** A sheet that is done with is taken off what is on hand. */
+type Kept = NonNullable<Cutting['reserved']>;
+
+/** A sheet that is done with is taken off what is on hand, and off what was reserved. */
 export function booked(cutting: Cutting, begun: Begun): Partial<Cutting> {
-  return { begun: cutting.begun.map((b) => (b === begun ? { ...b, booked: true } : b)) };
+  const { reserved } = cutting;
+  const isIt = (r: Kept[number]) => r.stock === begun.stock && r.sheet === begun.sheet;
+  const left = reserved?.flatMap((r) => (!isIt(r) ? [r] : r.count > 1 ? [{ ...r, count: r.count - 1 }] : []));
+  return { begun: cutting.begun.map((b) => (b === begun ? { ...b, booked: true } : b)), ...(left ? { reserved: left } : {}) };
+}
+
+/** What layouts take of what is on hand, to be reserved. */
+export function onHandUsed(stocks: readonly { readonly id: string; readonly sums: Sums }[]): Kept {
+  return stocks.flatMap(({ id, sums }) =>
+    sums.used
+      .filter((u) => u.source.from !== 'to buy')
+      .map(({ source, count }): Kept[number] => ({ stock: id, sheet: source.sheet.id, count })),
+  );
+}
+
+/** Whether two reservations are the same, in whatever order. */
+export function areSame(a: Kept, b: Kept): boolean {
+  const text = (kept: Kept) => kept.map((r) => `${r.stock} ${r.sheet} ${r.count}`).sort();
+  return text(a).join() === text(b).join();
 }
 
 /** The stock once a sheet of it is used up and its rests are kept. */

@@ -84,7 +84,7 @@ export class Layouts {
       this.end(key);
       this.tell();
     };
-    worker.postMessage({ problem: asked.problem, along: asked.along, strips: asked.strips } satisfies ToLay);
+    worker.postMessage({ problem: asked.problem, along: asked.along, strips: asked.strips, flawed: asked.flawed } satisfies ToLay);
   }
 
   private end(key: string): void {

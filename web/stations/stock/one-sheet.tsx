@@ -1,6 +1,6 @@
 import type { KeyboardEvent, PointerEvent } from 'react';
 import styled from 'styled-components';
-import { leftOn, partsOn, type LaidSheet } from '../../../core/cutting/laid.js';
+import { flawsOn, leftOn, partsOn, type LaidSheet } from '../../../core/cutting/laid.js';
 import type { Blank } from '../../../core/layout/blanks.js';
 import { formatLength, toMm, type Length, type Precision } from '../../../core/length/index.js';
 import { film, ghost, ghostEdge, ink, inkSoft, link, red, tape, wood, woodDark, woodPale } from '../../theme/tokens.js';
@@ -204,6 +204,15 @@ export function OneSheet({
                 {text}
               </text>
             ) : null}
+          </g>
+        );
+      })}
+      {flawsOn(laid).map((f) => {
+        const [x, y, w, h] = [px(f.x), px(f.y), px(f.length), px(f.width)];
+        return (
+          <g key={`flaw ${f.x}`} aria-hidden>
+            <rect x={x} y={y} width={w} height={h} fill={film} stroke={red} />
+            <path d={`M${x} ${y}l${w} ${h}m${-w} 0l${w} ${-h}`} stroke={red} fill="none" />
           </g>
         );
       })}

@@ -9,6 +9,7 @@ import { Fold } from '../../shared/fold.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, FieldLabel, NumberBox, Select, Tick } from '../../shared/ui.js';
 import { PickList } from '../../shared/pick-list.js';
+import { Reserve } from './reserve.js';
 import { counted, moneyText, sumsText } from './words.js';
 import { sumsFor, useCutting, useLayouts, useStockShown } from './use-cutting.js';
 
@@ -75,6 +76,12 @@ export function StockSheet() {
         {sums.length < stocks.length ? <Faint> so far</Faint> : null}
       </p>
       <div style={{ display: 'grid', gap: 10, marginBottom: 14 }}>
+        <Reserve
+          laid={stocks.flatMap((stock) => {
+            const one = sumsOf.get(stock.id);
+            return one ? [{ stock, sums: one }] : [];
+          })}
+        />
         <NumberBox
           value={cutting.budget ?? NaN}
           minValue={0}

@@ -1,7 +1,16 @@
 import { useEffect, useMemo, useState } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import { atSize, cheaperSizes, sizeLabel, type Reach, type SizeTried } from '../../../core/layout/sizes.js';
-import { formatLength, negative, sub, toInches, toMm, type Length } from '../../../core/length/index.js';
+import {
+  cheaperSizes,
+  presentSize,
+  shelvedIn,
+  sizeEdit,
+  sizeLabel,
+  type Measure,
+  type Reach,
+  type SizeTried,
+} from '../../../core/layout/sizes.js';
+import { formatLength, toInches, toMm, type Length, type Precision } from '../../../core/length/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { Fold } from '../../shared/fold.js';
@@ -54,15 +63,22 @@ function likenessText(t: SizeTried, now: SizeTried): readonly string[] {
   ];
 }
 
+const shelves = (n: number) => `${n} ${n === 1 ? 'shelf' : 'shelves'}`;
+
+/** How a size differs from the present one. */
+function byText(t: SizeTried, now: SizeTried, measure: Measure, precision: Precision): string {
+  const by = t.size - now.size;
+  const much = typeof measure === 'string' ? `${formatLength(Math.abs(by) as Length, precision)} ${precision.unit}` : shelves(Math.abs(by));
+  return `${much} ${by < 0 ? 'less' : 'more'}${typeof measure === 'string' ? ' of it' : ''}`;
+}
+
 /** What a size gains and loses beside the present one. */
-function sizeText(t: SizeTried, now: SizeTried, unit: 'mm' | 'in', step: Length): string {
-  const write = (l: Length) => `${formatLength(l, { unit, step })} ${unit}`;
-  const by = sub(t.size, now.size);
+function sizeText(t: SizeTried, now: SizeTried, measure: Measure, precision: Precision): string {
   const fewer = now.opened - t.opened;
   return [
     ...(now.money > t.money ? [`saves ${moneyText(now.money - t.money)}`] : []),
     ...(fewer > 0 ? [`opens ${fewer} fewer`] : fewer < 0 ? [`opens ${-fewer} more`] : []),
-    by < 0 ? `${write(negative(by))} less of it` : `${write(by)} more of it`,
+    byText(t, now, measure, precision),
     t.looks > now.looks
       ? `${t.looks - now.looks} more to look at`
       : t.looks < now.looks
@@ -78,23 +94,38 @@ export default function Sizes() {
   const { bench, workshopOf } = useProject();
   const { cutting } = useCutting();
   const precision = usePrecision();
-  const [reach, setReach] = useState<Reach>('depth');
+  const [what, setWhat] = useState<string>('depth');
+  const shelved = useMemo(() => shelvedIn(settled.piece), [settled]);
+  const choices = [
+    ...REACHES,
+    ...shelved.map(({ space }) => {
+      const label = settled.shape.spaces.get(space.id)?.label ?? 'inside';
+      return { id: `shelves ${space.id}`, label: shelved.length === 1 ? 'Number of shelves' : `Number of shelves, ${label}` };
+    }),
+  ];
+  const inSpace = shelved.find(({ space }) => what === `shelves ${space.id}`)?.space.id;
+  const reach = REACHES.find((r) => r.id === what)?.id ?? 'depth';
+  const measure = useMemo<Measure>(() => (inSpace === undefined ? reach : { shelves: inSpace }), [inSpace, reach]);
+  const told = inSpace === undefined ? reach : 'number of shelves';
   const asked = useMemo<SizesAsked>(
     () => ({
       about: pieceId,
-      reach,
+      measure,
       cutting,
       pieces: bench.records.pieces
         .filter((p) => cutting.pieces.includes(p.id))
         .map((p) => ({ id: p.id, piece: p.data.piece, letters: p.data.letters, workshop: workshopOf(p.id) })),
     }),
-    [bench, workshopOf, cutting, pieceId, reach],
+    [bench, workshopOf, cutting, pieceId, measure],
   );
   const { tried, done, ended, stop } = useSizes(asked);
-  const present = settled.shape.overall[reach].value;
+  const present = presentSize(settled, measure) ?? 0;
   const now = tried.find((t) => t.size === present);
   const cheaper = done && now ? cheaperSizes(tried, present) : [];
-  const at = precision.unit === 'mm' ? toMm : toInches;
+  const inUnit = precision.unit === 'mm' ? toMm : toInches;
+  const at = (size: number) => (inSpace === undefined ? inUnit(size as Length) : size);
+  const places = inSpace === undefined && precision.unit === 'in' ? 1 : 0;
+  const write = (size: number) => (inSpace === undefined ? `${formatLength(size as Length, precision)} ${precision.unit}` : shelves(size));
   const fits = tried.filter((t) => t.stops <= (now?.stops ?? Infinity) && t.missing <= (now?.missing ?? Infinity));
   const rows = tried.map((t) => ({
     size: at(t.size),
@@ -107,7 +138,7 @@ export default function Sizes() {
       <Row style={{ justifyContent: 'space-between', marginBottom: 8, alignItems: 'end' }}>
         <h2>Sizes that waste less</h2>
         <div style={{ minWidth: 150 }}>
-          <Select label="What may change" value={reach} choices={REACHES} onChange={setReach} />
+          <Select label="What may change" value={inSpace === undefined ? reach : what} choices={choices} onChange={setWhat} />
         </div>
       </Row>
       {done || ended ? null : (
@@ -118,10 +149,11 @@ export default function Sizes() {
       )}
       {ended === 'failed' ? <Fault role="alert">The sizes could not be tried. Take the page anew; nothing is lost.</Fault> : null}
       {tried.length > 1 ? (
-        <figure aria-label={`Money and sheets against the ${reach}`}>
+        <figure aria-label={`Money and sheets against the ${told}`}>
           <figcaption style={{ fontWeight: 650, fontSize: 13, padding: '4px 0' }}>
-            Wood to buy (solid, left) and sheets and boards opened (dashed, right) against the {reach}, {precision.unit}; the upright line
-            is the size as it is. Sizes with more checks that stop the build are left out.
+            Wood to buy (solid, left) and sheets and boards opened (dashed, right) against the {told}
+            {inSpace === undefined ? `, ${precision.unit}` : ''}; the upright line is the size as it is. Sizes with more checks that stop
+            the build are left out.
           </figcaption>
           <div style={{ height: 260 }} aria-hidden>
             <ResponsiveContainer width="100%" height="100%">
@@ -132,11 +164,16 @@ export default function Sizes() {
                   type="number"
                   domain={['dataMin', 'dataMax']}
                   fontSize={12}
-                  tickFormatter={(v: number) => v.toFixed(precision.unit === 'mm' ? 0 : 1)}
+                  allowDecimals={inSpace === undefined}
+                  tickFormatter={(v: number) => v.toFixed(places)}
                 />
                 <YAxis yAxisId="money" fontSize={12} width={52} domain={[0, 'auto']} />
                 <YAxis yAxisId="opened" orientation="right" fontSize={12} width={36} allowDecimals={false} domain={[0, 'auto']} />
-                <Tooltip labelFormatter={(v) => `${reach} ${Number(v).toFixed(1)} ${precision.unit}`} />
+                <Tooltip
+                  labelFormatter={(v) =>
+                    inSpace === undefined ? `${reach} ${Number(v).toFixed(1)} ${precision.unit}` : shelves(Number(v))
+                  }
+                />
                 <ReferenceLine yAxisId="money" x={at(present)} stroke={red} strokeWidth={1.5} />
                 <Line {...line} yAxisId="money" dataKey="money" name="to buy" stroke={ink} />
                 <Line {...line} yAxisId="opened" dataKey="opened" name="opened" stroke={ink} strokeDasharray="5 4" />
@@ -151,17 +188,10 @@ export default function Sizes() {
           {cheaper.map((t) => (
             <li key={t.size}>
               <Row>
-                <Button
-                  onPress={() =>
-                    commit(
-                      { kind: 'piece', patch: { [reach]: atSize(piece, reach, t.size)[reach] } },
-                      sizeLabel(reach, t.size, precision.unit),
-                    )
-                  }
-                >
-                  Make it {formatLength(t.size, precision)} {precision.unit}
+                <Button onPress={() => commit(sizeEdit(piece, measure, t.size), sizeLabel(measure, t.size, precision.unit))}>
+                  Make it {write(t.size)}
                 </Button>
-                <span>{sizeText(t, now, precision.unit, precision.step)}</span>
+                <span>{sizeText(t, now, measure, precision)}</span>
               </Row>
             </li>
           ))}
@@ -171,10 +201,10 @@ export default function Sizes() {
         <div style={{ marginTop: 10 }}>
           <Fold summary="The same as a table">
             {() => (
-              <Table aria-label={`What each ${reach} comes to`}>
+              <Table aria-label={`What each ${told} comes to`}>
                 <thead>
                   <tr>
-                    <th className="figure">Size</th>
+                    <th className="figure">{inSpace === undefined ? 'Size' : 'Shelves'}</th>
                     <th className="figure">To buy</th>
                     <th className="figure">Money</th>
                     <th className="figure">Opened</th>
@@ -184,7 +214,7 @@ export default function Sizes() {
                 <tbody>
                   {tried.map((t) => (
                     <tr key={t.size} aria-selected={t.size === present}>
-                      <td className="figure">{formatLength(t.size, precision)}</td>
+                      <td className="figure">{inSpace === undefined ? formatLength(t.size as Length, precision) : t.size}</td>
                       <td className="figure">{t.bought}</td>
                       <td className="figure">{moneyText(t.money)}</td>
                       <td className="figure">{t.opened}</td>

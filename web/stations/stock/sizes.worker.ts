@@ -1,11 +1,11 @@
-import { sizesTried, type PieceGiven, type Reach, type SizeTried } from '../../../core/layout/sizes.js';
+import { sizesTried, type PieceGiven, type Measure, type SizeTried } from '../../../core/layout/sizes.js';
 import type { Cutting } from '../../../core/layout/spec.js';
 
 /** Which size of which piece is to be tried, with what is cut together with it. */
 export interface SizesAsked {
   readonly pieces: readonly PieceGiven[];
   readonly about: string;
-  readonly reach: Reach;
+  readonly measure: Measure;
   readonly cutting: Cutting;
 }
 
@@ -15,9 +15,9 @@ export interface SizesSaid {
   readonly done: boolean;
 }
 
-self.onmessage = ({ data: { pieces, about, reach, cutting } }: MessageEvent<SizesAsked>) => {
+self.onmessage = ({ data: { pieces, about, measure, cutting } }: MessageEvent<SizesAsked>) => {
   const tried: SizeTried[] = [];
-  for (const one of sizesTried(pieces, about, reach, cutting)) {
+  for (const one of sizesTried(pieces, about, measure, cutting)) {
     tried.push(one);
     self.postMessage({ tried: [...tried], done: false } satisfies SizesSaid);
   }

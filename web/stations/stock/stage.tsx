@@ -1,8 +1,9 @@
 import { Suspense, lazy } from 'react';
 import { Cell, Column, Row as TableRow, TableBody, TableHeader } from 'react-aria-components';
 import { FileDown, Printer } from 'lucide-react';
-import { partsOn } from '../../../core/cutting/laid.js';
-import { formatLength, type Length } from '../../../core/length/index.js';
+import { flawsOn, partsOn } from '../../../core/cutting/laid.js';
+import { beforeCuts } from '../../../core/layout/run-first.js';
+import { add, formatLength, type Length } from '../../../core/length/index.js';
 import { useSize } from '../../bench/drawing.js';
 import { api } from '../../data/api.js';
 import { usePrecision, useProject } from '../../data/project.js';
@@ -136,8 +137,11 @@ function OneStock({
   const drawn = useDrawn(stock, sheets, width);
   const answer = layout?.standing?.answer;
   const thin = thinText(stock, drawn.marks, precision);
-  const captionOf = ({ laid }: ShownSheet) =>
-    `${formatLength(laid.length, precision)} × ${formatLength(laid.width, precision)} ${precision.unit}`;
+  const captionOf = ({ laid }: ShownSheet) => {
+    const flaws = flawsOn(laid).map((f) => `${formatLength(f.x, precision)} to ${formatLength(add(f.x, f.length), precision)}`);
+    const clear = flaws.length > 0 ? `, clear of ${flaws.join(' and ')}` : '';
+    return `${formatLength(laid.length, precision)} × ${formatLength(laid.width, precision)} ${precision.unit}${clear}`;
+  };
   const base = `${fileName(name)}-${fileName(stock.stock.name)}`;
   const svg = () =>
     download(
@@ -158,7 +162,9 @@ function OneStock({
       ),
     );
   const pdf = async () => {
-    const stocks = [{ name: stock.stock.name, sheets: sheets.map((s) => s.laid), marks: Object.fromEntries(drawn.marks) }];
+    const laid = sheets.map((s) => s.laid);
+    const before = Object.fromEntries(beforeCuts(laid, stock.blanks, drawn.marks, precision));
+    const stocks = [{ name: stock.stock.name, form: stock.stock.form, sheets: laid, marks: Object.fromEntries(drawn.marks), before }];
     try {
       download(`${base}.pdf`, 'application/pdf', await api.printLayouts(id, { title: name, stocks: stocks }));
     } catch (error) {

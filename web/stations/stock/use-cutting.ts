@@ -43,7 +43,9 @@ export interface CuttingOnBench {
 type OfPiece = (id: string) => Solution | null;
 
 function onBench(bench: Workbench, pieceId: string, name: string, solutionOf: OfPiece): CuttingOnBench {
-  const cutting = cuttingWith(bench, pieceId)?.data ?? cuttingOf({ id: pieceId, name });
+  const kept = cuttingWith(bench, pieceId);
+  const cutting = kept?.data ?? cuttingOf({ id: pieceId, name });
+  const others = bench.records.cuttings.filter((c) => c.id !== kept?.id).map((c) => c.data);
   const pieces = cutting.pieces.flatMap((id): PieceToCut[] => {
     const solution = solutionOf(id);
     return solution ? [{ id, solution }] : [];
@@ -51,9 +53,9 @@ function onBench(bench: Workbench, pieceId: string, name: string, solutionOf: Of
   const stocks = [...blanksOf(pieces, cutting.testLong)].flatMap(([id, blanks]): StockToCut[] => {
     const stock = bench.records.stock.find((s) => s.id === id)?.data;
     if (!stock) return [];
-    const asked = askedOf(id, stock, blanks, cutting, bench.project.settings);
+    const asked = askedOf(id, stock, blanks, cutting, bench.project.settings, others);
     const begun = cutting.begun.filter((b) => b.stock === id);
-    return [{ id, stock, blanks, asked, key: JSON.stringify([asked.problem, asked.along, asked.strips]), begun }];
+    return [{ id, stock, blanks, asked, key: JSON.stringify([asked.problem, asked.along, asked.strips, asked.flawed]), begun }];
   });
   return { cutting, pieces, stocks };
 }
