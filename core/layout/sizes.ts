@@ -137,6 +137,12 @@ export function sizeEdit(piece: Piece, measure: Measure, size: number): PieceEdi
 
 /** A piece with one of its sizes another; null where that cannot be, such as a shelf less over a space that is divided itself. */
 export function atSize(piece: Piece, measure: Measure, size: number): Piece | null {
+  if (typeof measure !== 'string') {
+    const { space, shelves } = shelvedIn(piece).find((s) => s.space.id === measure.shelves) ?? {};
+    if (!space || shelves === undefined) return null;
+    // The spaces over the last shelf that stays become one: what those are divided into would be lost.
+    if (size < shelves && space.split?.spaces.slice(size).some((s) => s.split ?? s.filling)) return null;
+  }
   try {
     return applyEdit(piece, sizeEdit(piece, measure, size));
   } catch (error) {

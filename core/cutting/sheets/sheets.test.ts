@@ -155,6 +155,26 @@ test('the same input gives the same answer', () => {
   expect(answerTo(p)).toEqual(answerTo(p));
 });
 
+test('of layouts that cost the same and leave as much, the one with fewer settings of fence and stop is kept', () => {
+  // Sixteen parts of four sizes on one sheet: 4 x 590 and 3 x 3 are 2369, 2 x 300, 2 x 250 and 3 x 3 are 1109.
+  const wanted = [300, 300, 250, 250].flatMap((width, row) =>
+    Array.from({ length: 4 }, (_, n): RectWanted => ({ id: `${row} ${n}`, length: mm(590), width: mm(width), turns: true })),
+  );
+  const search = new SheetSearch(problem(wanted));
+  const settingsOf = (answer: SheetAnswer) => new Set(cutsOf(answer.laid).map((c) => `${c.way} ${c.at}`)).size;
+  const largest = (answer: SheetAnswer) => Math.max(0, ...answer.laid.flatMap((l) => leftOn(l)).map((l) => l.length * l.width));
+  let before = search.answer();
+  for (let n = 0; n < 40; n += 1) {
+    search.go(50);
+    const now = search.answer();
+    expect(now.cost).toBeLessThanOrEqual(before.cost);
+    const isAlike = now.cost === before.cost && largest(now) === largest(before);
+    if (isAlike) expect(settingsOf(now)).toBeLessThanOrEqual(settingsOf(before));
+    before = now;
+  }
+  expect(before.laid).toHaveLength(1);
+});
+
 describe('held where a person put it', () => {
   const mixed = [...rects(3, 800, 500), ...rects(4, 600, 300)];
   const pin = (x: number, y: number, part = '800x500-1', copy = 0) => ({ part, sheet: 'birch', copy, x: mm(x), y: mm(y), turned: false });
