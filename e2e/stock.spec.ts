@@ -191,3 +191,70 @@ test('sizes that waste less are tried one after the other, with a table beside t
   await expect.poll(() => rows.count()).toBeGreaterThan(25);
   await expect(rows.filter({ hasText: '326' }).first()).toBeVisible();
 });
+
+test('a board with a knot is entered and laid out clear of it; what the plan takes is reserved, and is not there for another', async ({
+  page,
+  own: shed,
+}) => {
+  test.setTimeout(120_000);
+  const hands = pointer(page);
+  await page.goto(`${shed.url}/p/print-shed/stock`);
+  await hands.press('button', 'Change Ash 20');
+  const form = page.getByRole('group', { name: 'What is known of Ash 20' });
+  await form.getByRole('button', { name: 'Offcut', exact: true }).click();
+  const board = form.getByRole('group', { name: 'Offcut 1', exact: true });
+  const set = async (field: Locator, value: string) => {
+    await field.fill(value);
+    await field.press('Enter');
+    await saved(page);
+  };
+  await set(board.getByRole('textbox', { name: 'Long' }), '4200');
+  await set(board.getByRole('textbox', { name: 'Wide' }), '170');
+  await form.getByRole('button', { name: 'Knot or split in Offcut 1' }).click();
+  const knot = form.getByRole('group', { name: 'Knot or split 1 of Offcut 1' });
+  await set(knot.getByRole('textbox', { name: 'to, from the same end' }), '2030');
+  await set(knot.getByRole('textbox', { name: 'Knot or split, from' }), '1990');
+
+  // Two uprights of some 1980, one to either side of the knot: 1990 and 4200 less 2030 are long enough.
+  await open(page, shed, 'proof-display', '?stock=ash-20');
+  await expect(page.getByText('clear of 1990 to 2030')).toBeVisible();
+  await expect(comesTo(page, 'Ash 20')).toContainText('1 offcut');
+  const order = () => page.getByRole('table', { name: 'Order of cuts of Ash 20' });
+  await hands.press('button', 'Order of cuts');
+  await expect(order()).toContainText('knot or split, not used');
+  await expect(order()).toContainText('stop at 1990 mm');
+  await hands.press('button', 'Reserve what is on hand');
+  await expect(page.getByRole('region', { name: 'Reserved' })).toContainText('Offcut 1');
+  await saved(page);
+
+  await page.goto(`${shed.url}/p/print-shed/stock`);
+  await expect(page.getByRole('row', { name: /Ash 20/ })).toContainText('1 reserved');
+  // Taken back where it was done, it is there again.
+  await open(page, shed, 'proof-display', '?stock=ash-20');
+  await hands.press('button', 'Let it go');
+  await saved(page);
+  await page.goto(`${shed.url}/p/print-shed/stock`);
+  await expect(page.getByRole('row', { name: /Ash 20/ })).not.toContainText('reserved');
+});
+
+test('the number of shelves is a size that is tried, and a list of hardware is read in', async ({ page, own: shed }) => {
+  test.setTimeout(120_000);
+  const hands = pointer(page);
+  await open(page, shed, 'proof-display');
+  await hands.press('button', 'Sizes that waste less');
+  await page.getByRole('button', { name: /What may change/ }).click();
+  await page.getByRole('option', { name: 'Number of shelves' }).click();
+  await page.getByText('The same as a table').click();
+  // Four as it is, up to four less and four more, of which one would be no shelf at all.
+  await expect(page.getByRole('table', { name: 'What each number of shelves comes to' }).getByRole('row')).toHaveCount(1 + 8);
+
+  await page.goto(`${shed.url}/p/print-shed/stock`);
+  await page.getByLabel('Read a list of lines of hardware (CSV)').setInputFiles({
+    name: 'hardware.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('what,counted by,in one pack,price,on hand\nhard wax oil,litre,0.75,24,0.5\nglue,barrel,1,1,1\n'),
+  });
+  await expect(page.getByText('1 line was read.')).toBeVisible();
+  await expect(page.getByText(/Line 3, counted by: “barrel”/)).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Hardware' }).getByRole('row', { name: /hard wax oil/ })).toContainText('0.75 l');
+});

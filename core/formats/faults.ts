@@ -1,4 +1,5 @@
 import type { ErrorObject } from 'ajv';
+import { ID_ACCEPTED } from '../ids/index.js';
 
 /** One thing wrong in a document: where, what, and what would be taken. */
 export interface Fault {
@@ -40,7 +41,7 @@ function describe(error: ErrorObject): { path: string; message: string; accepted
         return {
           path: `${path}/${String(p['additionalProperty'])}`,
           message: 'this is no id',
-          accepted: 'small letters, digits and hyphens, at most 60',
+          accepted: ID_ACCEPTED,
         };
       return {
         path: `${path}/${String(p['additionalProperty'])}`,

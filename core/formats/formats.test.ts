@@ -67,6 +67,12 @@ test.each<[string, string, unknown, object]>([
   ['half a unit', '/stock/ply/width', 1.5, { path: '/stock/ply/width', message: 'this is of the wrong kind' }],
   ['a text for a length', '/stock/ply/width', '20 mm', { path: '/stock/ply/width', given: '20 mm' }],
   ['a missing field', '/things/tin/stack', undefined, { path: '/things/tin/stack', message: 'this field is missing' }],
+  [
+    'a node that every object has already',
+    '/pieces/case/piece/interior/split/members/0/id',
+    'constructor',
+    { path: '/pieces/case/piece/interior/split/members/0/id', given: 'constructor' },
+  ],
   ['an extra field', '/things/tin/colour', 'red', { path: '/things/tin/colour', message: 'this field is not known here' }],
   [
     'an unknown rule',

@@ -113,5 +113,5 @@ export function runFirstText({ way, parts, runs }: RunFirst, marks: ReadonlyMap<
       `${kind} ${write(wide)} wide, ${write(deep)} deep, ${at > 0 ? `${write(at)} from the ${edge}` : `at the ${edge}`}`,
   );
   const names = parts.map((id) => marks.get(id) ?? id).join(', ');
-  return `Run it before this is cut apart: ${told.join('; ')}, ${way === 'along' ? 'along' : 'across'} all of it (${names}).`;
+  return `Before this is cut apart: ${told.join('; ')}, ${way === 'along' ? 'along' : 'across'} all of it (${names}).`;
 }

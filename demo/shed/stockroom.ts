@@ -130,7 +130,10 @@ export const STOCK: ProjectFile['stock'] = {
   },
   'ash-18': {
     name: 'Ash 18',
-    offcuts: [{ name: 'Short ash', length: mm(760), width: mm(170), count: 2 }],
+    offcuts: [
+      { name: 'Short ash', length: mm(760), width: mm(170), count: 2 },
+      { name: 'Ash with a knot', length: mm(1840), width: mm(170), count: 1, flaws: [{ from: mm(1060), to: mm(1104) }] },
+    ],
     form: 'board',
     material: 'white-ash',
     nominal: mm(18),

@@ -1,6 +1,7 @@
 import { Body, Controller, Get, Inject, Module, Param, Post } from '@nestjs/common';
 import { ApiProperty, ApiTags } from '@nestjs/swagger';
 import { Matches } from 'class-validator';
+import { ID_ACCEPTED, ID_PATTERN } from '../../core/ids/index.js';
 import { MadePartSchema, type MadePart } from '../../core/survey/index.js';
 import { Answers, listOf, recordOf } from '../problems/answers.js';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
@@ -9,7 +10,7 @@ import { RecordsService } from '../records/records.service.js';
 
 class MadeDto {
   @ApiProperty({ example: 'made-1', description: 'A new id: small letters, digits and hyphens' })
-  @Matches(/^[a-z0-9][a-z0-9-]{0,59}$/, { message: 'an id has small letters, digits and hyphens, at most 60' })
+  @Matches(ID_PATTERN, { message: `an id has ${ID_ACCEPTED}` })
   id!: string;
 
   @ApiProperty({ type: 'object', additionalProperties: true, description: 'What became of a part, as docs/project.schema.json has it' })

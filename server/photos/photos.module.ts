@@ -2,13 +2,13 @@ import { Controller, Get, Inject, Injectable, Module, Param, Post, Query, Req, R
 import { ApiConsumes, ApiBody, ApiProduces, ApiTags, ApiQuery } from '@nestjs/swagger';
 import { and, eq } from 'drizzle-orm';
 import type { Request, Response } from 'express';
+import { ID_ACCEPTED, ID_PATTERN } from '../../core/ids/index.js';
 import { DATABASE, type Database } from '../data/database.js';
 import { photos, projects } from '../data/schema.js';
 import { Answers, object } from '../problems/answers.js';
 import { badInput, inUse, notFound } from '../problems/problem.js';
 import { pictureOf } from './picture.js';
 
-const ID = /^[a-z0-9][a-z0-9-]{0,59}$/;
 const KEPT = object({ id: { type: 'string' }, width: { type: 'integer' }, height: { type: 'integer' } });
 
 /** Photos are kept beside the records of a project, under ids of their own; they are added and never changed. */
@@ -18,8 +18,7 @@ export class PhotosService {
 
   /** @throws ProblemException 400 for what is no picture, 404 without a project, 409 when the id is taken */
   async add(projectId: string, id: string, sent: Buffer) {
-    if (!ID.test(id))
-      throw badInput([{ path: '/id', message: 'this is no id', given: id, accepted: 'small letters, digits and hyphens, at most 60' }]);
+    if (!ID_PATTERN.test(id)) throw badInput([{ path: '/id', message: 'this is no id', given: id, accepted: ID_ACCEPTED }]);
     const [project] = await this.db.select({ id: projects.id }).from(projects).where(eq(projects.id, projectId));
     if (!project) throw notFound(`project ${projectId}`);
     const { bytes, width, height } = await pictureOf(sent);

@@ -2,6 +2,7 @@ import { Body, Controller, Delete, Get, Header, HttpCode, Inject, Param, Post, P
 import { ApiBody, ApiConsumes, ApiProduces, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { Matches } from 'class-validator';
 import type { Response } from 'express';
+import { ID_ACCEPTED, ID_PATTERN } from '../../core/ids/index.js';
 import { writeProjectFile } from '../../core/formats/index.js';
 import { ProjectSchema } from '../../core/project/index.js';
 import { PRINT_SHED } from '../../demo/print-shed.js';
@@ -15,8 +16,7 @@ import { RecordsService, fileOf } from '../records/records.service.js';
 import { DEMO_ID } from './demo.js';
 import { ProjectsService } from './projects.service.js';
 
-const ID = /^[a-z0-9][a-z0-9-]{0,59}$/;
-const ID_TEXT = 'an id has small letters, digits and hyphens, at most 60';
+const ID_TEXT = `an id has ${ID_ACCEPTED}`;
 const PROJECT = {
   type: 'object',
   additionalProperties: true,
@@ -36,7 +36,7 @@ const WORKBENCH = object({
 
 class CreateProjectDto {
   @ApiProperty({ example: 'print-shed' })
-  @Matches(ID, { message: ID_TEXT })
+  @Matches(ID_PATTERN, { message: ID_TEXT })
   id!: string;
 
   @ApiProperty(PROJECT)
@@ -55,7 +55,7 @@ class SaveProjectDto {
 
 class NewFileDto {
   @ApiProperty({ example: 'print-shed' })
-  @Matches(ID, { message: ID_TEXT })
+  @Matches(ID_PATTERN, { message: ID_TEXT })
   id!: string;
 
   @IsJob()

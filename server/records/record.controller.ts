@@ -2,6 +2,7 @@ import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Quer
 import { ApiBody, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { IsString, Length, Matches } from 'class-validator';
 import type { TSchema } from '@sinclair/typebox';
+import { ID_ACCEPTED, ID_PATTERN } from '../../core/ids/index.js';
 import { Answers, listOf, recordOf } from '../problems/answers.js';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
 import { ONE, type EditedKind } from '../data/kinds.js';
@@ -14,7 +15,7 @@ const LABEL = { example: 'Made the tub space 380', description: 'What was done, 
 function createDto(kind: EditedKind, schema: () => TSchema) {
   class CreateDto {
     @ApiProperty({ example: 'alcove', description: 'A new id: small letters, digits and hyphens' })
-    @Matches(/^[a-z0-9][a-z0-9-]{0,59}$/, { message: 'an id has small letters, digits and hyphens, at most 60' })
+    @Matches(ID_PATTERN, { message: `an id has ${ID_ACCEPTED}` })
     id!: string;
 
     @ApiProperty({ type: 'object', additionalProperties: true, description: `The ${ONE[kind]}, as docs/project.schema.json has it` })

@@ -13,6 +13,8 @@ test.each([
   ['Ink tub', ['ink-tub', 'ink-tub-2'], 'ink-tub-3'],
   ['  ¡Ölkanne! ', [], 'lkanne'],
   ['***', [], 'new'],
+  // Every object has that already.
+  ['Constructor', [], 'constructor-2'],
 ])('a new id for %s beside %o is %s', (word, taken, expected) => {
   expect(newId(word, taken)).toBe(expected);
 });

@@ -1,3 +1,4 @@
+import { isId } from '../../core/ids/index.js';
 import { DEFAULT_STEP, ZERO, inch, mm, type Length, type LengthUnit } from '../../core/length/index.js';
 import type { Panels } from '../../core/interiors/index.js';
 import type { Space } from '../../core/piece/index.js';
@@ -17,7 +18,7 @@ export function newId(word: string, taken: readonly string[]): string {
       .slice(0, 40) || 'new';
   for (let n = 1; ; n += 1) {
     const id = n === 1 ? base : `${base}-${n}`;
-    if (!taken.includes(id)) return id;
+    if (!taken.includes(id) && isId(id)) return id;
   }
 }
 

@@ -1,10 +1,16 @@
 import { Input, TextField } from 'react-aria-components';
 import { Plus } from 'lucide-react';
+import styled from 'styled-components';
 import { ZERO, fromUnits, inch, mm, type Length } from '../../core/length/index.js';
 import { hasGrain, type Flaw, type Offcut, type Stock } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { Button, Faint, FieldLabel, Grid, NumberBox, Row, Select, TextInput } from '../shared/ui.js';
+
+const Line = styled(Grid).attrs({ $columns: 5 })`
+  margin-top: 6px;
+  align-items: end;
+`;
 
 /** A name that no other offcut has. */
 function newName(offcuts: readonly Offcut[]): string {
@@ -29,7 +35,7 @@ function Flaws({ offcut, onChange }: { offcut: Offcut; onChange: (patch: Partial
   return (
     <>
       {flaws.map((f, i) => (
-        <Grid key={i} $columns={5} role="group" aria-label={`Knot or split ${i + 1} of ${name}`}>
+        <Line key={i} role="group" aria-label={`Knot or split ${i + 1} of ${name}`}>
           <span />
           <LengthField
             label="Knot or split, from"
@@ -48,7 +54,7 @@ function Flaws({ offcut, onChange }: { offcut: Offcut; onChange: (patch: Partial
           <Button aria-label={`Take out knot or split ${i + 1} of ${name}`} onPress={() => keep(flaws.filter((_, at) => at !== i))}>
             Take out
           </Button>
-        </Grid>
+        </Line>
       ))}
       {offcut.count === 1 ? (
         <Button data-quiet aria-label={`Knot or split in ${name}`} onPress={add}>
@@ -75,7 +81,7 @@ function OneOffcut({
   const { name, length, width, count } = offcut;
   return (
     <>
-      <Grid $columns={5} style={{ marginTop: 6, alignItems: 'end' }} role="group" aria-label={name}>
+      <Line role="group" aria-label={name}>
         <TextField
           defaultValue={name}
           onBlur={(event) => {
@@ -100,7 +106,7 @@ function OneOffcut({
         <Button aria-label={`Take out ${name}`} onPress={onTakeOut}>
           Take out
         </Button>
-      </Grid>
+      </Line>
       <Flaws offcut={offcut} onChange={onChange} />
     </>
   );
@@ -147,7 +153,7 @@ export function Offcuts({ stock, onSave }: { stock: Stock; onSave: (stock: Stock
         />
       ))}
       {sizes.map((s, i) => (
-        <Grid key={`size ${i}`} $columns={5} style={{ marginTop: 6, alignItems: 'end' }} role="group" aria-label={`Other size ${i + 1}`}>
+        <Line key={`size ${i}`} role="group" aria-label={`Other size ${i + 1}`}>
           <LengthField
             label="Also sold, long"
             value={s.length}
@@ -182,7 +188,7 @@ export function Offcuts({ stock, onSave }: { stock: Stock; onSave: (stock: Stock
           <Button aria-label={`Take out other size ${i + 1}`} onPress={() => keepSizes(sizes.filter((_, at) => at !== i))}>
             Take out
           </Button>
-        </Grid>
+        </Line>
       ))}
       <Row style={{ marginTop: 8 }}>
         <Button

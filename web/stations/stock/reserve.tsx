@@ -25,7 +25,7 @@ export function Reserve({ laid }: { laid: readonly { readonly stock: StockToCut;
       <Row>
         {!isSo && wanted.length > 0 ? (
           <Button isDisabled={!isWhole} onPress={() => change({ reserved: wanted }, 'Reserved what is on hand')}>
-            {reserved.length > 0 ? 'Reserve what it takes now' : 'Reserve what it takes of what is on hand'}
+            {reserved.length > 0 ? 'Reserve what it takes now' : 'Reserve what is on hand'}
           </Button>
         ) : null}
         {reserved.length > 0 ? <Button onPress={() => change({ reserved: [] }, 'Let go of what was reserved')}>Let it go</Button> : null}

@@ -1,9 +1,9 @@
 import { Suspense, lazy } from 'react';
 import { Cell, Column, Row as TableRow, TableBody, TableHeader } from 'react-aria-components';
 import { FileDown, Printer } from 'lucide-react';
-import { flawsOn, partsOn } from '../../../core/cutting/laid.js';
+import { partsOn } from '../../../core/cutting/laid.js';
 import { beforeCuts } from '../../../core/layout/run-first.js';
-import { add, formatLength, type Length } from '../../../core/length/index.js';
+import { formatLength, type Length } from '../../../core/length/index.js';
 import { useSize } from '../../bench/drawing.js';
 import { api } from '../../data/api.js';
 import { usePrecision, useProject } from '../../data/project.js';
@@ -138,7 +138,8 @@ function OneStock({
   const answer = layout?.standing?.answer;
   const thin = thinText(stock, drawn.marks, precision);
   const captionOf = ({ laid }: ShownSheet) => {
-    const flaws = flawsOn(laid).map((f) => `${formatLength(f.x, precision)} to ${formatLength(add(f.x, f.length), precision)}`);
+    const known = stock.asked.sources.find((s) => s.sheet.id === laid.sheet)?.flaws ?? [];
+    const flaws = known.map((f) => `${formatLength(f.from, precision)} to ${formatLength(f.to, precision)}`);
     const clear = flaws.length > 0 ? `, clear of ${flaws.join(' and ')}` : '';
     return `${formatLength(laid.length, precision)} × ${formatLength(laid.width, precision)} ${precision.unit}${clear}`;
   };
