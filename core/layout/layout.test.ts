@@ -204,6 +204,25 @@ describe('laid out', () => {
     expect(whyNot({ length: mm(10), width: mm(301), grain: false }, asked)).toBe('too large');
   });
 
+  test('narrow parts come from a wide board ripped first where that costs less than crosscutting it first', async () => {
+    const solver = await programSolver();
+    // Two strips of 100 and a kerf of 3 are 203; 1150, 3 and 840 are 1993, and so are 995, 3 and 995. No crosscut meets none of the four.
+    const wide = stock({ form: 'board', material: 'white-ash', length: mm(1993), width: mm(203), price: 30, onHand: 0 });
+    const wanted = [1150, 840, 995, 995].map((length, i) => ({ id: `${i}`, length: mm(length), width: mm(100), turns: false }));
+    const { blanks, id } = toCut(wide);
+    const asked = askedOf(id, wide, blanks, cutting, settings);
+    const problem = { ...asked.problem, wanted };
+    const crosscut = laidOut({ ...asked, problem, along: false, orRips: false }, solver);
+    const either = laidOut({ ...asked, problem, along: false }, solver);
+    expect(asked.orRips).toBe(true);
+    expect([crosscut.laid.length, either.laid.length]).toEqual([2, 1]);
+    expect(cutsOf(either.laid)[0]?.way).toBe('rip');
+    // Where crosscuts do as well, they come first.
+    const plain = [1150, 1150, 840, 840].map((length, i) => ({ id: `${i}`, length: mm(length), width: mm(100), turns: false }));
+    const same = laidOut({ ...asked, problem: { ...asked.problem, wanted: plain }, along: false }, solver);
+    expect([same.laid.length, cutsOf(same.laid)[0]?.way]).toEqual([1, 'crosscut']);
+  });
+
   test('what lies along boards is crosscut to length and then ripped to width, and what is cut is not laid out again', async () => {
     const solver = await programSolver();
     const narrow = stock({ form: 'board', length: mm(2400), width: mm(320), material: 'white-ash' });

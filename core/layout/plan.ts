@@ -19,6 +19,8 @@ export interface ToLay {
   readonly along: boolean;
   /** Fronts that come from one strip each, which is laid out in their place. */
   readonly strips: readonly Strip[];
+  /** Boards are crosscut first, and ripped first where that costs less. */
+  readonly orRips: boolean;
   /** Boards with knots or splits, whose clear lengths are laid out in their place. */
   readonly flawed: readonly Flawed[];
 }
@@ -61,6 +63,7 @@ export function askedOf(
   const cut = new Set(begun.flatMap((b) => keysIn(b.sawn as Sawn).filter((key) => !b.spoiled?.includes(key))));
   const left = blanks.filter((b) => !cut.has(b.key) && !b.isCut);
   const sources = sourcesOf(stock, settings.tools, begun, reservedOf(stockId, others));
+  const isBoard = stock.form === 'board';
   const kerf = kerfOf(stock, isRipped(stock, left), settings);
   const flawed = sources.flatMap(({ sheet, flaws }): Flawed[] =>
     flaws && sheet.count > 0 ? [{ sheet, stretches: stretchesOf(sheet, flaws, kerf) }] : [],
@@ -80,10 +83,10 @@ export function askedOf(
     kerf,
     wanted,
     sheets,
-    first: stock.form === 'board' ? 'crosscuts' : cutting.first,
+    first: isBoard ? 'crosscuts' : cutting.first,
     pins: cutting.pins.filter((p) => p.stock === stockId && !cut.has(p.part)).map((p) => pinOnClear(p, flawed)),
   };
-  return { stockId, stock, blanks: left, sources, problem, strips, flawed, along: stock.form === 'board' && areAlong(problem) };
+  return { stockId, stock, blanks: left, sources, problem, strips, flawed, along: isBoard && areAlong(problem), orRips: isBoard };
 }
 
 /** A sheet that was begun, as it was laid out. */
@@ -185,8 +188,29 @@ function* layWhole(asked: ToLay, solve: ProgramSolver): Generator<Standing> {
     yield { answer: layAlong(asked.problem, solve), done: 1 };
     return;
   }
-  const search = new SheetSearch(asked.problem);
   const most = asked.problem.wanted.length > 0 ? stepsFor(asked) : 0;
+  let last: Standing | null = null;
+  for (const standing of searched(asked.problem, most)) {
+    last = standing;
+    yield asked.orRips ? { ...standing, done: standing.done / 2 } : standing;
+  }
+  if (!asked.orRips || !last) return;
+  const { answer } = last;
+  if (answer.proven || most === 0) {
+    yield { answer, done: 1 };
+    return;
+  }
+  for (const ripped of searched({ ...asked.problem, first: 'rips' }, most))
+    yield { answer: isCheaper(ripped.answer, answer) ? ripped.answer : answer, done: 0.5 + ripped.done / 2 };
+}
+
+/** Whether an answer leaves less out than another, or costs less. */
+function isCheaper(a: Answer, b: Answer): boolean {
+  return a.missing.length < b.missing.length || (a.missing.length === b.missing.length && a.cost < b.cost - 1e-9);
+}
+
+function* searched(problem: SheetProblem, most: number): Generator<Standing> {
+  const search = new SheetSearch(problem);
   const done = () => Math.min(1, search.steps / (search.proven ? Math.min(most, ENOUGH) : most) || 0);
   yield { answer: search.answer(), done: most > 0 ? 0 : 1 };
   while (most > 0 && done() < 1) {

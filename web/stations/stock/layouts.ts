@@ -84,7 +84,8 @@ export class Layouts {
       this.end(key);
       this.tell();
     };
-    worker.postMessage({ problem: asked.problem, along: asked.along, strips: asked.strips, flawed: asked.flawed } satisfies ToLay);
+    const { problem, along, orRips, strips, flawed } = asked;
+    worker.postMessage({ problem, along, orRips, strips, flawed } satisfies ToLay);
   }
 
   private end(key: string): void {
