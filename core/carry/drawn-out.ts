@@ -1,4 +1,4 @@
-import { posed, type Body, type Shape } from '../piece/index.js';
+import { keptMembers, posed, type Body, type Shape } from '../piece/index.js';
 
 /**
  * A piece with one of its bodies at its limit, on what holds it there; null for a body that is held as it is when it
@@ -9,7 +9,7 @@ export function drawnOut(shape: Shape, body: Body): Shape | null {
   const own = new Set(body.members);
   return {
     ...shape,
-    members: posed(shape.members, [body], new Map([[body.id, 1]])),
+    members: keptMembers(posed(shape.members, [body], new Map([[body.id, 1]]))),
     joints: [...shape.joints.filter((j) => !own.has(j.carried)), ...body.heldOut],
   };
 }

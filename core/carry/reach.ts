@@ -1,5 +1,5 @@
 import { toMm } from '../length/index.js';
-import { FLOOR, PLACE, solidOfMember, type Joint, type Member } from '../piece/index.js';
+import { FLOOR, PLACE, ofTwo, solidOfMember, type Joint, type Member } from '../piece/index.js';
 import { apartOf, type Vector } from '../solid/index.js';
 import { extentsOf, isBlock, reachAlong, type AxisIndex } from './fixings/contact.js';
 
@@ -15,6 +15,11 @@ function gap(a: Member, b: Member, axis: AxisIndex): number {
   return Math.max(0, p[0] - q[1], q[0] - p[1]);
 }
 
+/** Members never change, so that how far two of them are apart is worked out once. */
+const known = ofTwo<Member, Member, number>();
+
+const apartFrom = (a: Member, b: Member) => known(a, b, () => apartOf(solidOfMember(a), solidOfMember(b)));
+
 /**
  * Whether what is to carry a member is where it can: against it, but for what a joint is slack or a
  * pin or a slide bridges. A floor, and a place that is there already, are where they are said to be.
@@ -25,7 +30,7 @@ export function isInReach(member: Member, carrier: Member | undefined, { carrier
   const most = Math.max(how === 'pins' ? PIN_BRIDGES : SLACK, apart === undefined ? 0 : toMm(apart) + 0.1);
   // What stands on something has nothing else under it.
   if (how === 'bearing' && gap(member, carrier, 1) > SLACK) return false;
-  if (!isBlock(member) || !isBlock(carrier)) return apartOf(solidOfMember(member), solidOfMember(carrier)) <= most;
+  if (!isBlock(member) || !isBlock(carrier)) return apartFrom(member, carrier) <= most;
   return gap(member, carrier, 0) <= most && gap(member, carrier, 1) <= most && gap(member, carrier, 2) <= most;
 }
 

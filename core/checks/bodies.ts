@@ -6,6 +6,7 @@ import { overlapOf, type Solid } from '../solid/index.js';
 import {
   boxOf,
   boxRound,
+  ofTwo,
   overlap,
   solidOfMember,
   statesOnTheWay,
@@ -49,6 +50,10 @@ const LEAST = 0.05;
 
 const comesInto = (solid: Solid, other: Member) => overlapOf(solid, solidOfMember(other)) > LEAST;
 
+/** The states of a member on its way stay the same as long as it does, so that what they come into is looked at once. */
+const turnedBoth = ofTwo<readonly OnTheWay[], readonly OnTheWay[], boolean>();
+const turnedInto = ofTwo<readonly OnTheWay[], Member, boolean>();
+
 /** A member on its way: the box that it stays in, and for what turns it at states of its way, each with its own box. */
 interface Moved {
   readonly member: Member;
@@ -64,19 +69,25 @@ function onTheWay({ member, box }: Boxed, body: Body, bodies: readonly Body[]): 
 }
 
 /** Whether two that turn together come into each other, each at the same states. */
-const meetOnTheWay = (a: Moved, b: Moved): boolean =>
-  overlap(a.swept, b.swept) &&
-  (a.states ?? []).some((at, i) => {
-    const other = b.states?.[i];
-    return other !== undefined && overlap(at.box, other.box) && overlapOf(at.solid(), other.solid()) > LEAST;
-  });
+function meetOnTheWay({ swept, states }: Moved, other: Moved): boolean {
+  if (!states || !other.states || !overlap(swept, other.swept)) return false;
+  const others = other.states;
+  return turnedBoth(states, others, () =>
+    states.some((at, i) => {
+      const there = others[i];
+      return there !== undefined && overlap(at.box, there.box) && overlapOf(at.solid(), there.solid()) > LEAST;
+    }),
+  );
+}
 
 /** Whether what moves comes into what stays; what already stands in room of its own, such as a board let into a groove, is not run into. */
 function runsInto({ member, box, swept, states }: Moved, there: Boxed): boolean {
   if (!overlap(swept, there.box)) return false;
   if (!states) return !overlap(box, there.box);
-  const met = states.some((s) => overlap(s.box, there.box) && comesInto(s.solid(), there.member));
-  return met && !comesInto(solidOfMember(member), there.member);
+  return turnedInto(states, there.member, () => {
+    const met = states.some((s) => overlap(s.box, there.box) && comesInto(s.solid(), there.member));
+    return met && !comesInto(solidOfMember(member), there.member);
+  });
 }
 
 /** What a body runs into on its way: a member that stays, one of another body, or one of what it is on. */

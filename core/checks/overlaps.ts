@@ -1,8 +1,7 @@
-import { isSquare } from '../carry/index.js';
 import { fine, len, say } from '../figure/index.js';
 import { fromUnits, mm, negative, toMm } from '../length/index.js';
 import { overlapOf } from '../solid/index.js';
-import { boxOf, isPlain, solidOfMember, type Box, type Letters, type Member, type Shape } from '../piece/index.js';
+import { boxOf, isBlock, solidOfMember, type Box, type Letters, type Member, type Shape } from '../piece/index.js';
 import type { Check } from '../finding/index.js';
 import { capital, nameOf } from './names.js';
 
@@ -22,9 +21,6 @@ function boxDepth(a: Box, b: Box): number {
   return toMm(fromUnits(Math.min(shared(a.x0, a.x1, b.x0, b.x1), shared(a.y0, a.y1, b.y0, b.y1), shared(a.z0, a.z1, b.z0, b.z1))));
 }
 
-/** Whether the least box of a member is all of it. */
-const isBox = (member: Member) => isSquare(member) && isPlain(member);
-
 /** Members that are in each other while all is shut, in an order that does not depend on them. */
 function overlapping(members: readonly Member[]): { readonly a: Member; readonly b: Member; readonly by: number }[] {
   const sorted = members.map((member) => ({ member, box: boxOf(member) })).sort((p, q) => p.box.x0 - q.box.x0);
@@ -35,7 +31,7 @@ function overlapping(members: readonly Member[]): { readonly a: Member; readonly
       if (q.box.x0 >= p.box.x1) break;
       const rough = boxDepth(p.box, q.box);
       if (rough <= LEAST || letIn(p.member, q.member)) continue;
-      const by = isBox(p.member) && isBox(q.member) ? rough : overlapOf(solidOfMember(p.member), solidOfMember(q.member));
+      const by = isBlock(p.member) && isBlock(q.member) ? rough : overlapOf(solidOfMember(p.member), solidOfMember(q.member));
       if (by > LEAST) found.push({ a: p.member, b: q.member, by });
     }
   });

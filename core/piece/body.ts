@@ -159,21 +159,30 @@ function boxAt(corners: readonly Vector[], placing: Placing): Box {
   return { x0, x1, y0, y1, z0, z1 };
 }
 
+/** The states of members on the last way that was asked for. */
+const lastWays = new WeakMap<Member, { readonly by: string; readonly states: readonly OnTheWay[] }>();
+
 /** A member at states of its way, from shut to the limit of its body and of what that is on; for what slides both ends are enough with what lies between. */
 export function statesOnTheWay(member: Member, body: Body, bodies: readonly Body[]): readonly OnTheWay[] {
   const moving = ridesOn(body, bodies).map(movingOf);
+  const by = JSON.stringify(moving);
+  const before = lastWays.get(member);
+  if (before?.by === by) return before.states;
   const still = solidOfMember(member);
   const corners = still.bodies.flatMap(placesOf);
-  return Array.from({ length: STATES + 1 }, (_, i): OnTheWay => {
+  const states = Array.from({ length: STATES + 1 }, (_, i): OnTheWay => {
     const part = i / STATES;
+    let solid: Solid | null = null;
     return {
       box: boxAt(
         corners,
         moving.reduce((at, m) => placingAfter(m, part, at), AS_IT_IS),
       ),
-      solid: () => moving.reduce((at, m) => solidAfter(m, part, at), still),
+      solid: () => (solid ??= moving.reduce((at, m) => solidAfter(m, part, at), still)),
     };
   });
+  lastWays.set(member, { by, states });
+  return states;
 }
 
 /** The least box that a member stays in on its way from shut to the limit of its body. */

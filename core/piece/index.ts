@@ -2,6 +2,8 @@ export * from './space.js';
 export * from './spec.js';
 export * from './member.js';
 export * from './solid.js';
+export * from './kept-members.js';
+export * from './of-two.js';
 export * from './tree.js';
 export * from './named.js';
 export * from './kind-list.js';

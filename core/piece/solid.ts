@@ -14,6 +14,24 @@ function loopOf({ start, sides }: Outline): Loop {
 /** The frame of a member in mm. */
 export const placingOf = ({ frame }: Pick<Member, 'frame'>): Placing => ({ ...frame, origin: vector(frame.origin) });
 
+/** Whether a direction lies along an axis of the piece. */
+const isAlongAxis = (d: Vector) => d.some((part) => Math.abs(part) > 1 - 1e-9);
+
+/** Whether a member lies square to the piece, so that its box is its body. */
+export const isSquare = ({ frame }: Member): boolean => isAlongAxis(frame.u) && isAlongAxis(frame.v);
+
+const blocks = new WeakMap<Member, boolean>();
+
+/** Whether a member fills its box. */
+export function isBlock(member: Member): boolean {
+  let known = blocks.get(member);
+  if (known === undefined) {
+    known = isSquare(member) && isPlain(member);
+    blocks.set(member, known);
+  }
+  return known;
+}
+
 /** Whether a member is a plain board: a rectangle as long and as wide as it is told, with no holes and square ends. */
 export function isPlain({ outline, holes, ends, length, width, section }: Member): boolean {
   if (holes?.length || ends?.length || section) return false;
@@ -23,8 +41,9 @@ export function isPlain({ outline, holes, ends, length, width, section }: Member
   return atCorner && sides.length === 4 && sides.every((s) => s.kind === 'line');
 }
 
-/** Members never change, so that the solid and the box of each are worked out once. */
+/** Members never change, so that the solid, the mass and the box of each are worked out once. */
 const solids = new WeakMap<Member, Solid>();
+const masses = new WeakMap<Member, ReturnType<typeof volumeOf>>();
 const boxes = new WeakMap<Member, Box>();
 
 /** A member as the solid it is: its outline and holes through its thickness, its ends cut, in its frame; mm. */
@@ -82,7 +101,11 @@ export function circle(across: Length): Outline {
 
 /** The volume of a member, mm³, and the middle of its mass in the piece, mm. */
 export function massMiddleOf(member: Member): { readonly volume: number; readonly middle: Vector } {
-  if (!isPlain(member)) return volumeOf(solidOfMember(member));
+  if (!isPlain(member)) {
+    const mass = masses.get(member) ?? volumeOf(solidOfMember(member));
+    masses.set(member, mass);
+    return mass;
+  }
   const box = boxOf(member);
   const middle = (a: Length, b: Length) => toMm(fromUnits((a + b) / 2));
   return {

@@ -1,4 +1,4 @@
-import type { Piece, Shape } from '../piece/index.js';
+import { keptMembers, type Piece, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { shellOf } from './kinds.js';
 
@@ -13,5 +13,6 @@ export { CASE } from './panel-case/ids.js';
 
 /** The geometry of a piece, whatever its shell is. */
 export function shapeOf(piece: Piece, workshop: Workshop): Shape {
-  return shellOf(piece).shape(piece, workshop);
+  const shape = shellOf(piece).shape(piece, workshop);
+  return { ...shape, members: keptMembers(shape.members) };
 }

@@ -1,5 +1,5 @@
 import { UNITS_PER, fromUnits, toMm } from '../../length/index.js';
-import { boxOf, isPlain, placingOf, solidOfMember, type Member } from '../../piece/index.js';
+import { boxOf, isBlock, ofTwo, placingOf, solidOfMember, type Member } from '../../piece/index.js';
 import { chordsOf, contactsOf, dot, plus, reachOf, scaled, type Stretch, type Vector } from '../../solid/index.js';
 
 /** An axis of the piece: across, up, out. */
@@ -64,13 +64,7 @@ export function reachAlong(member: Member, d: Vector): Extent {
   return d[k] > 0 ? [low, high] : [-high, -low];
 }
 
-/** Whether a member lies square to the piece, so that its box is its body. */
-export function isSquare({ frame }: Member): boolean {
-  return axisOf(frame.u) !== undefined && axisOf(frame.v) !== undefined;
-}
-
-/** Whether a member fills its box. */
-export const isBlock = (member: Member) => isSquare(member) && isPlain(member);
+export { isBlock, isSquare } from '../../piece/index.js';
 
 /** Faces closer to each other than this touch, mm. */
 const TOUCH = 0.05;
@@ -118,19 +112,10 @@ function longerFirst(two: readonly { axis: Vector; over: Extent }[]): Pick<Conta
 }
 
 /** Where two members meet; null where they do not. What lies at an angle meets where a plane of one lies on a plane of the other. */
-export function contactOf(a: Member, b: Member): Contact | null {
-  const others = contacts.get(a) ?? new WeakMap<Member, Contact | null>();
-  contacts.set(a, others);
-  let met = others.get(b);
-  if (met === undefined) {
-    met = newContact(a, b);
-    others.set(b, met);
-  }
-  return met;
-}
+export const contactOf = (a: Member, b: Member): Contact | null => contacts(a, b, () => newContact(a, b));
 
 /** Members never change, so that where two of them meet is worked out once. */
-const contacts = new WeakMap<Member, WeakMap<Member, Contact | null>>();
+const contacts = ofTwo<Member, Member, Contact | null>();
 
 function newContact(a: Member, b: Member): Contact | null {
   const rebate = inRebate(a, b) ? rebated(a, b) : inRebate(b, a) ? turned(rebated(b, a)) : null;

@@ -1,5 +1,5 @@
 import { toMm } from '../../length/index.js';
-import { placingOf, type Feature, type Member } from '../../piece/index.js';
+import { ofTwo, placingOf, type Feature, type Member } from '../../piece/index.js';
 import { dot, placeOf, type Vector } from '../../solid/index.js';
 import { DENSITY_PER_G, propertiesOf, type StockProperties } from '../../stock/index.js';
 import {
@@ -151,16 +151,10 @@ function nearEndOf(through: Member, beside: Vector, over: Extent, screw: WoodScr
 }
 
 /** Members never change, so that the row between two of them is worked out once. */
-const rows = new WeakMap<Member, WeakMap<Member, Row | NoRow>>();
+const rows = ofTwo<Member, Member, Row | NoRow>();
 
 /** The row of screws that would hold two members that meet, the carrier given first; or why there is none. */
-export function rowBetween(carrier: Member, carried: Member): Row | NoRow {
-  const known = rows.get(carried) ?? new WeakMap<Member, Row | NoRow>();
-  rows.set(carried, known);
-  const row = known.get(carrier) ?? newRow(carrier, carried);
-  known.set(carrier, row);
-  return row;
-}
+export const rowBetween = (carrier: Member, carried: Member): Row | NoRow => rows(carrier, carried, () => newRow(carrier, carried));
 
 /** What of a joint its screws may take up: less what one of the two keeps clear for others, where the row runs up it. */
 function roomFor([low, high]: Extent, along: Vector, members: readonly Member[]): Extent {
