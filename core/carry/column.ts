@@ -57,12 +57,30 @@ export interface ColumnAnswer {
   readonly state: State;
 }
 
+/** What each member carries, by the joints of a piece, which never change. */
+const carriedBy = new WeakMap<readonly Joint[], ReadonlyMap<string, readonly string[]>>();
+
+function carriedIn(joints: readonly Joint[]): ReadonlyMap<string, readonly string[]> {
+  let known = carriedBy.get(joints);
+  if (!known) {
+    const lists = new Map<string, string[]>();
+    for (const { carrier, carried } of joints) {
+      const list = lists.get(carrier);
+      if (list) list.push(carried);
+      else lists.set(carrier, [carried]);
+    }
+    known = lists;
+    carriedBy.set(joints, known);
+  }
+  return known;
+}
+
 /** The longest stretch of a post that nothing meets, mm. */
 function freeLength(post: Member, joints: readonly Joint[], members: ReadonlyMap<string, Member>): number {
   const [from, to] = extentsOf(post)[1];
-  const met = joints
-    .flatMap((j) => {
-      const other = j.carrier === post.id ? members.get(j.carried) : undefined;
+  const met = (carriedIn(joints).get(post.id) ?? [])
+    .flatMap((id) => {
+      const other = members.get(id);
       return other ? [extentsOf(other)[1]] : [];
     })
     .map(([low, high]) => [Math.max(from, low), Math.min(to, high)] as const)

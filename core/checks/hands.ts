@@ -1,4 +1,4 @@
-import { allScrews, axisOf, contactOf, extentsOf, fixingsOf, type Carried, type Extents } from '../carry/index.js';
+import { allScrews, axisOf, contactOf, extentsOf, fixingsOf, type AxisIndex, type Carried, type Extents } from '../carry/index.js';
 import { fine, say, type Sentence } from '../figure/index.js';
 import type { Check } from '../finding/index.js';
 import type { Letters, Member, Role, Shape } from '../piece/index.js';
@@ -24,11 +24,37 @@ interface Way {
   readonly by: Member;
 }
 
+interface There {
+  readonly member: Member;
+  readonly extents: Extents;
+}
+
+/** The axes that are square to one. */
+const besideAxis = (axis: AxisIndex) => ([0, 1, 2] as const).filter((k) => k !== axis);
+
+/** What may be in the way out of some places along an axis of the piece: what is beside them no further than so much. */
+function inTheWay(from: readonly Vector[], out: Vector, all: readonly There[], round: number): readonly There[] {
+  const axis = axisOf(out);
+  if (axis === undefined) return [];
+  const [p, q] = besideAxis(axis) as [AxisIndex, AxisIndex];
+  let [p0, p1, q0, q1] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const place of from) {
+    [p0, p1] = [Math.min(p0, place[p] - round), Math.max(p1, place[p] + round)];
+    [q0, q1] = [Math.min(q0, place[q] - round), Math.max(q1, place[q] + round)];
+  }
+  const found: There[] = [];
+  for (const there of all) {
+    const { extents } = there;
+    if (extents[p][0] < p1 && extents[p][1] > p0 && extents[q][0] < q1 && extents[q][1] > q0) found.push(there);
+  }
+  return found;
+}
+
 /** What is nearest in the way out of a place along an axis of the piece; null where nothing is. */
-function nearest(from: Vector, out: Vector, all: readonly { readonly member: Member; readonly extents: Extents }[], round: number) {
+function nearest(from: Vector, out: Vector, all: readonly There[], round: number) {
   const axis = axisOf(out);
   if (axis === undefined) return null;
-  const beside = ([0, 1, 2] as const).filter((k) => k !== axis);
+  const beside = besideAxis(axis);
   let found: { readonly member: Member; readonly free: number } | null = null;
   for (const { member, extents } of all) {
     if (!beside.every((k) => extents[k][0] < from[k] + round && extents[k][1] > from[k] - round)) continue;
@@ -66,9 +92,10 @@ export function handChecks(shape: Shape, carried: Carried, letters: Letters, set
   const ways = allScrews(carried)
     .filter(({ holds, row }) => !moves.has(holds) && !LAST.has(row.through.role) && axisOf(row.contact.normal) !== undefined)
     .flatMap(({ holds, row, screws }) => {
-      const others = stays.filter(({ member }) => member !== row.through && member !== row.into);
       const out = row.contact.normal.map((c) => -c) as unknown as Vector;
-      return screws.flatMap(({ head }): Way[] => {
+      const heads = screws.map((s) => s.head);
+      const others = inTheWay(heads, out, stays, ROUND).filter(({ member }) => member !== row.through && member !== row.into);
+      return heads.flatMap((head): Way[] => {
         const met = nearest(head, out, others, ROUND);
         // What lies on the heads faces them, and is told as that.
         return met && met.free > 0 && met.free < DRIVER.straight ? [{ holds, through: row.through, free: met.free, by: met.member }] : [];
@@ -92,13 +119,7 @@ export function handChecks(shape: Shape, carried: Carried, letters: Letters, set
 }
 
 /** Bolts whose nuts go into the end of a rail from its side: one of its broad faces has to be free there. */
-function nuts(
-  shape: Shape,
-  carried: Carried,
-  letters: Letters,
-  settings: Settings,
-  stays: readonly { readonly member: Member; readonly extents: Extents }[],
-): Check[] {
+function nuts(shape: Shape, carried: Carried, letters: Letters, settings: Settings, stays: readonly There[]): Check[] {
   if (!shape.joints.some((j) => j.how === 'bolts')) return [];
   const byId = new Map(shape.members.map((m) => [m.id, m]));
   return [...carried.members.values()].flatMap((c): Check[] => {

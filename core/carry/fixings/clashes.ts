@@ -111,20 +111,22 @@ function meetings(rows: readonly PlacedRow[]): Clash[] {
       else inMember.set(id, [row]);
     }
   }
+  const places = new Map(rows.map((row, i) => [row, i]));
   const known = new Set<string>();
   const found: Clash[] = [];
   for (const list of inMember.values()) {
-    list.forEach((row, i) =>
-      list.slice(i + 1).forEach((other) => {
-        if (!overlap(row.reach, other.reach, HEAD_ROOM)) return;
-        const key = `${rows.indexOf(row)} ${rows.indexOf(other)}`;
-        if (known.has(key)) return;
+    list.forEach((row, i) => {
+      for (let k = i + 1; k < list.length; k += 1) {
+        const other = list[k] as PlacedRow;
+        if (!overlap(row.reach, other.reach, HEAD_ROOM)) continue;
+        const key = `${places.get(row)} ${places.get(other)}`;
+        if (known.has(key)) continue;
         known.add(key);
         const apart = nearest(row, other);
         if (under(row, other) && under(other, row)) found.push({ kind: 'facing', row, other });
         else if (apart < WOOD_BETWEEN) found.push({ kind: 'meets', row, other, apart: Math.max(0, apart) });
-      }),
-    );
+      }
+    });
   }
   return found;
 }
