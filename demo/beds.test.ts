@@ -3,7 +3,7 @@ import { writeExactly } from '../core/figure/index.js';
 import { toMm, type Length } from '../core/length/index.js';
 import { boxOf, type Member, type PieceEdit } from '../core/piece/index.js';
 import { measureOf } from '../core/project/index.js';
-import { boughtFor, type Solution } from '../core/solution/index.js';
+import { boughtFor, drawnOutOf, heldOutOf, type Solution } from '../core/solution/index.js';
 import type { Frame } from '../core/shells/index.js';
 import { PRINT_SHED } from './print-shed.js';
 import { solved } from './solved.js';
@@ -56,6 +56,13 @@ test('drawn out, its stops meet the front rail, and each slat lies on that and o
   expect(kg).toBeCloseTo(s.carried.floor / GRAVITY, 6);
   expect(kg).toBeCloseTo(s.carried.massKg + 212, 6);
   expect(said(s, 'out-pull-out')).toMatchObject({ severity: 'good' });
+  // The same as a solution of its own: its members moved, its loads and its checks those of that state.
+  expect(heldOutOf(s).map((b) => b.id)).toEqual([body.id]);
+  const posed = drawnOutOf(s, body);
+  expect(posed.carried.members.get('frame-top/slat/8')?.supports).toEqual(slat.supports);
+  expect(posed.shape.members).toEqual(out.members);
+  expect(posed.checks.filter((c) => c.state !== 'fine')).toEqual([]);
+  expect([posed.parts, posed.letters]).toEqual([s.parts, s.letters]);
 });
 
 test('made wrong, a pull-out says what is wrong with it, with ways out', () => {

@@ -210,6 +210,17 @@ for (const by of [pointer, keyboard]) {
     for (const told of ['8 of 9.5 mm, 4 of 9 mm, 4 of 1 mm', '420', '1060']) await expect(sum(page)).toContainText(told);
     await hands.choose('What is open', 'the pull-out open');
     await expect(page.getByRole('group', { name: /to scale/ })).toBeVisible();
+    // From the side the stroke is a tape of its own, and what is drawn on it draws the bed out.
+    await hands.press('button', 'Side');
+    const stroke = page.getByRole('slider', { name: /^How far the pull-out is drawn out/ });
+    await stroke.focus();
+    await page.keyboard.press('Home');
+    await expect(page.getByText('out 0 of 420')).toBeVisible();
+    await page.keyboard.press('End');
+    await expect(page.getByText('out 420 of 420')).toBeVisible();
+    await hands.station('Carry');
+    await hands.choose('What is drawn out', 'the pull-out drawn out');
+    await expect(page.getByRole('button', { name: /rail .*the pull-out/ })).toBeVisible();
     await hands.station('Parts');
     for (const size of ['620', '600']) await expect(part(page, /slat/, size)).toBeVisible();
   });

@@ -1,5 +1,10 @@
 import fc from 'fast-check';
-import { enColumn, ndsColumn } from './column.js';
+import { size } from '../figure/index.js';
+import { ZERO, mm } from '../length/index.js';
+import { rectangular, uprightFrame, type Feature, type Member } from '../piece/index.js';
+import { woodOf } from '../project/index.js';
+import { shop } from '../testing/frame-samples.js';
+import { columnOf, enColumn, ndsColumn } from './column.js';
 
 // A post of 45 x 95, 605 long, twice that counted, about its weak axis.
 const POST = { effective: 1210, thick: 45 };
@@ -40,4 +45,45 @@ test('a longer or thinner post never holds more', () => {
       }
     }),
   );
+});
+
+describe('a post that something is let into', () => {
+  // Spruce of 45 x 95 upright, 150 long between what meets it, so short that it does not bow.
+  const wood = woodOf(shop, 'deal45');
+  const post = (features: readonly Feature[]): Member =>
+    rectangular({
+      id: 'post',
+      node: 'post',
+      role: 'post',
+      label: 'post',
+      wood,
+      length: size('long', mm(150)),
+      width: size('wide', mm(95)),
+      frame: uprightFrame({ x: ZERO, y: ZERO, z: ZERO }),
+      features,
+    });
+  const holds = (features: readonly Feature[]) =>
+    columnOf({ member: post(features), total: 0 }, [], new Map(), shop.settings, 1)?.holds as number;
+  const cut = (u0: number, u1: number, deep: number): Feature => ({
+    kind: 'notch',
+    face: 'up',
+    region: { u0: mm(u0), u1: mm(u1), v0: ZERO, v1: mm(95) },
+    depth: mm(deep),
+    mate: 'rail',
+  });
+
+  test('is crushed where most is cut out of it: by what is left there', () => {
+    // 15 of 45 deep over all of its width leaves two thirds.
+    expect(holds([cut(50, 90, 15)]) / holds([])).toBeCloseTo(2 / 3, 9);
+    // Two beside each other along it do not add up; two at one height do.
+    expect(holds([cut(20, 50, 15), cut(90, 120, 15)]) / holds([])).toBeCloseTo(2 / 3, 9);
+    expect(holds([cut(20, 60, 15), cut(50, 90, 15)]) / holds([])).toBeCloseTo(1 / 3, 9);
+    expect(holds([cut(20, 60, 45)])).toBe(0);
+  });
+
+  test('and by a bolt hole less than by its own width', () => {
+    const hole: Feature = { kind: 'hole', face: 'up', at: { u: mm(75), v: mm(47.5) }, diameter: mm(9.5), depth: mm(45), mate: 'rail' };
+    // 9.5 of 95.
+    expect(holds([hole]) / holds([])).toBeCloseTo(0.9, 9);
+  });
 });

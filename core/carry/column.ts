@@ -1,4 +1,4 @@
-import { toMm } from '../length/index.js';
+import { fromUnits, toMm } from '../length/index.js';
 import type { Joint, Member } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
@@ -95,6 +95,21 @@ function freeLength(post: Member, joints: readonly Joint[], members: ReadonlyMap
   return met.length > 0 ? free : to - from;
 }
 
+/** What is left of the section of a post where most is cut out of it, mm²: notches, housings, holes of bolts. */
+function netSection({ features, width, thickness }: Member): number {
+  const cuts = features.map((f) => {
+    if (f.kind === 'hole') {
+      const half = toMm(f.diameter) / 2;
+      return { from: toMm(f.at.u) - half, to: toMm(f.at.u) + half, area: 2 * half * toMm(f.depth) };
+    }
+    const { u0, u1, v0, v1 } = f.region;
+    return { from: toMm(u0), to: toMm(u1), area: toMm(fromUnits(v1 - v0)) * toMm(f.depth) };
+  });
+  const gone = cuts.map(({ from }) => cuts.reduce((sum, c) => (c.from <= from && c.to > from ? sum + c.area : sum), 0));
+  const whole = toMm(width.value) * toMm(thickness.value);
+  return Math.max(0, whole - Math.max(0, ...gone));
+}
+
 /**
  * How a post stands to what it carries, by EN 1995-1-1 6.3.2 with the least grade of its wood, across its thinner side;
  * null for what is no solid wood, which is not judged.
@@ -117,6 +132,8 @@ export function columnOf(
     thick: Math.min(wide, thick),
     ...GRADE[woodKind(material)],
   });
-  const holds = strength.allowed * part * wide * thick;
+  // What is cut out of it lies where something meets it, and not where it bows: the net section is crushed, the whole one bows
+  // (NDS 2018 3.6.3).
+  const holds = strength.allowed * Math.min(part * wide * thick, netSection(member));
   return { free, slender, holds, state: stateOf(total / holds, 1) };
 }

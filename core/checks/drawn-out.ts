@@ -1,26 +1,41 @@
-import { carry, drawnOut, unweighedIn } from '../carry/index.js';
+import { carry, drawnOut, unweighedIn, type Carried } from '../carry/index.js';
 import { fine, mass, say } from '../figure/index.js';
 import type { Check } from '../finding/index.js';
-import type { Letters, Piece, Shape } from '../piece/index.js';
+import type { Body, Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { holdChecks } from './holds.js';
 import { memberSags } from './members.js';
 import { peopleChecks } from './people.js';
 import { postChecks } from './posts.js';
 
+/** A piece with one of its bodies drawn out: where its members are then, how all is carried, and what is asked of it. */
+export interface DrawnOut {
+  readonly shape: Shape;
+  readonly carried: Carried;
+  readonly checks: readonly Check[];
+}
+
+/** The same with one of its bodies drawn out; null where that is held no otherwise than it is shut. */
+export function drawnOutAt(piece: Piece, shape: Shape, body: Body, letters: Letters, workshop: Workshop): DrawnOut | null {
+  const out = drawnOut(shape, body);
+  if (!out) return null;
+  const carried = carry(out, workshop);
+  const checks = [
+    ...memberSags(carried, letters, workshop),
+    ...holdChecks(piece, carried, letters, workshop),
+    ...peopleChecks(piece, out, carried, letters, workshop),
+    ...postChecks(piece, out, carried, letters, workshop),
+  ];
+  return { shape: out, carried, checks };
+}
+
 /** What is held otherwise when it is drawn out than when it is shut, asked the same there as it is shut. */
 export function drawnOutChecks(piece: Piece, shape: Shape, letters: Letters, workshop: Workshop): Check[] {
   return shape.bodies.flatMap((body): Check[] => {
-    const out = drawnOut(shape, body);
+    const out = drawnOutAt(piece, shape, body, letters, workshop);
     if (!out) return [];
-    const carried = carry(out, workshop);
-    const all = [
-      ...memberSags(carried, letters, workshop),
-      ...holdChecks(piece, carried, letters, workshop),
-      ...peopleChecks(piece, out, carried, letters, workshop),
-      ...postChecks(piece, out, carried, letters, workshop),
-    ];
-    const open = all
+    const { carried, checks } = out;
+    const open = checks
       .filter((c) => c.state !== 'fine')
       .map((c): Check => ({ ...c, id: `out-${c.id}`, sentence: say`With ${body.label} drawn out: ${c.sentence}` }));
     if (open.length > 0) return open;

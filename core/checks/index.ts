@@ -26,6 +26,7 @@ import { uncuttableChecks } from './uncuttable.js';
 
 export * from '../finding/index.js';
 export { CUT_SLACK, againstPlan, type AgainstPlan } from './made.js';
+export { drawnOutAt, type DrawnOut } from './drawn-out.js';
 export { nameOf } from './names.js';
 export { clashSentence, heldIn } from './screws.js';
 export { standsWithJoints, weakEnds } from './stands.js';

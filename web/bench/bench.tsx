@@ -187,6 +187,19 @@ export function BenchProvider({ pieceId, children }: { pieceId: string; children
   );
 }
 
+/** The bench with the piece in another pose, for what asks only what follows from it. */
+export function PosedBench({ posed, children }: { posed: Solution; children: ReactNode }) {
+  const value = useBench();
+  const settled = useSettledBench();
+  const still = useMemo<SettledBench>(() => ({ ...settled, settled: posed }), [settled, posed]);
+  const whole = useMemo<BenchValue>(() => ({ ...value, settled: posed, solution: posed }), [value, posed]);
+  return (
+    <SettledContext.Provider value={still}>
+      <BenchContext.Provider value={whole}>{children}</BenchContext.Provider>
+    </SettledContext.Provider>
+  );
+}
+
 /** The opening of the piece on the bench, with its id. */
 export function useOpening(): { readonly id: string; readonly opening: Opening } | null {
   const { piece } = useBench();

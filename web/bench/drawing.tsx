@@ -27,6 +27,7 @@ import { PersonBeside, besideBy, tallOf, type Beside } from './person.js';
 import { useBench, useOpening } from './bench.js';
 import { DropZones } from './drop-zones.js';
 import { newNodes } from './nodes.js';
+import { STROKE_TAPE, StrokeTape, type Sliding } from './stroke-tape.js';
 import { TAPE_THICKNESS, Tape } from './tape.js';
 
 const Stage = styled.div`
@@ -79,8 +80,8 @@ export function useSize() {
 /** Room round a drawing for tapes, marks and the opening, px. */
 const ROOM = { left: TAPE_THICKNESS + 76, right: 78, top: 34, bottom: TAPE_THICKNESS + 30 };
 
-function placing(drawing: DrawingData, width: number, height: number, tapes: boolean): Placing {
-  const room = tapes ? ROOM : { left: 40, right: 40, top: 34, bottom: 40 };
+function placing(drawing: DrawingData, width: number, height: number, tapes: boolean, below: number): Placing {
+  const room = tapes ? { ...ROOM, bottom: ROOM.bottom + below } : { left: 40, right: 40, top: 34, bottom: 40 };
   const scale = Math.max(
     0.005,
     Math.min((width - room.left - room.right) / drawing.width, (height - room.top - room.bottom) / drawing.height),
@@ -244,12 +245,14 @@ export interface StageProps {
   readonly person: Beside | null;
   readonly onRules: (line: TapeLine) => void;
   readonly onDropThing?: (space: string, thing: string) => void;
+  /** What slides out, how far it is and how it is drawn; none where nothing does. */
+  readonly stroke?: { readonly body: Sliding; readonly part: number; readonly onPart: (part: number) => void } | null;
   /** Drawn over the piece, at its scale. */
   readonly over?: (at: Placing) => ReactNode;
 }
 
 /** The drawing to scale in the middle, with a tape up and a tape along. */
-export function PieceStage({ view, pose, contents, tapes, person, onRules, onDropThing, over }: StageProps) {
+export function PieceStage({ view, pose, contents, tapes, person, onRules, onDropThing, stroke, over }: StageProps) {
   const { solution, space, selection, select, setDraft, commit, piece } = useBench();
   const precision = usePrecision();
   const { ref, size } = useSize();
@@ -258,7 +261,15 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
   const withPerson = person
     ? { ...drawing, width: drawing.width + besideBy(person).room, height: Math.max(drawing.height, tallOf(person)) }
     : drawing;
-  const at = placing(withPerson, size.width, size.height, tapes);
+  const drawn = view === 'side' && tapes && stroke ? stroke : null;
+  const farOut = drawn?.body.id;
+  // The scale stays as it is while something is drawn out: there is room for all of its way from the start.
+  const open = useMemo(
+    () => (farOut === undefined ? null : drawPiece(solution, view, space, new Map([[farOut, 1]]))),
+    [solution, view, space, farOut],
+  );
+  const whole = open ? { ...withPerson, width: Math.max(withPerson.width, open.width) } : withPerson;
+  const at = placing(whole, size.width, size.height, tapes, drawn ? STROKE_TAPE + 12 : 0);
   const upright = useMemo(() => tapeThrough(solution, space, view === 'top' ? 'deep' : 'up'), [solution, space, view]);
   const along = useMemo(() => tapeThrough(solution, space, view === 'side' ? 'deep' : 'across'), [solution, space, view]);
   const shared = {
@@ -322,6 +333,13 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
             left={at.left}
             top={at.foot + 14}
           />
+          {drawn ? (
+            <StrokeTape
+              {...drawn}
+              shape={solution.shape}
+              at={{ left: at.left, top: at.foot + 14 + TAPE_THICKNESS + 10, scale: at.scale }}
+            />
+          ) : null}
           <Mark className="overall" style={{ left: at.left + toMm(overallAlong) * at.scale + 8, top: at.foot + 34 }}>
             <LengthText value={overallAlong} precision={precision} />
           </Mark>

@@ -6,10 +6,11 @@ import type { View } from '../../core/drawing/index.js';
 import { dividingKind, fillingKind } from '../../core/interiors/index.js';
 
 import type { GapRule } from '../../core/run/index.js';
-import type { TapeLine } from '../../core/solution/index.js';
+import { heldOutOf, type TapeLine } from '../../core/solution/index.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { Assumed, Faint, Row, Select, Tick } from '../shared/ui.js';
 import { Bends } from './carry/bends.js';
+import { useDrawnOut } from './carry/in-pose.js';
 import { SolidStage } from '../solid/solid-stage.js';
 import { CarryBelow } from './carry/below.js';
 import { ViewTab } from '../shared/view-tab.js';
@@ -17,6 +18,7 @@ import { ink, paper, tapePale } from '../theme/tokens.js';
 import { SHUT, posesOf, type Piece } from '../../core/piece/index.js';
 import { useBench, useSettledBench } from '../bench/bench.js';
 import { PieceStage } from '../bench/drawing.js';
+import { strokeOf } from '../bench/stroke-tape.js';
 import { besideOf } from '../bench/person.js';
 import { ruleOf } from '../bench/rule-form.js';
 import { SpaceTable } from '../bench/space-table.js';
@@ -98,10 +100,16 @@ function RulePicker({ line, onClose }: { line: TapeLine; onClose: () => void }) 
 interface Shows {
   /** `shut`, `open` for all, or `open-` and the id of a body. */
   readonly pose: string;
+  /** How far what is open there is, from 0 to 1. */
+  readonly part: number;
   readonly contents: boolean;
   readonly tapes: boolean;
   readonly person: boolean;
 }
+
+const DrawnOutSelect = styled.div`
+  min-width: 190px;
+`;
 
 /** Which view is drawn (none to choose from at Carry), and what with it. */
 const StageBar = memo(function StageBar({
@@ -118,6 +126,8 @@ const StageBar = memo(function StageBar({
   const [, setParams] = useSearchParams();
   const { settled } = useSettledBench();
   const poses = posesOf(settled.shape.bodies);
+  const heldOut = heldOutOf(settled);
+  const [out, setOut] = useDrawnOut();
   const setView = (next: Shown) =>
     setParams(
       (now) => {
@@ -146,6 +156,17 @@ const StageBar = memo(function StageBar({
       )}
       <Row style={{ gap: 14 }}>
         {settled.shape.assumed.length > 0 ? <Assumed>{settled.shape.assumed.join(', ')} assumed</Assumed> : null}
+        {shown === null && heldOut.length > 0 ? (
+          <DrawnOutSelect>
+            <Select
+              label="What is drawn out"
+              hideLabel
+              value={heldOut.some((b) => b.id === out) ? (out ?? '') : ''}
+              choices={[{ id: '', label: 'all shut' }, ...heldOut.map((b) => ({ id: b.id, label: `${b.label} drawn out` }))]}
+              onChange={(id) => setOut(id === '' ? null : id)}
+            />
+          </DrawnOutSelect>
+        ) : null}
         {poses.length > 1 && shown !== null ? (
           <div style={{ width: 150 }}>
             <Select
@@ -153,7 +174,7 @@ const StageBar = memo(function StageBar({
               hideLabel
               value={show.pose}
               choices={poses.map((p) => ({ id: p.id, label: p.label }))}
-              onChange={(pose) => setShow({ ...show, pose })}
+              onChange={(pose) => setShow({ ...show, pose, part: 1 })}
             />
           </div>
         ) : null}
@@ -174,14 +195,31 @@ function firstView({ interior }: Piece): View {
 /** The drawing of the piece with its tapes, or at Carry with its members bent. */
 export function DrawingMiddle({ carrying }: { carrying: boolean }) {
   const { bench } = useProject();
-  const { commit, solution } = useBench();
+  const { commit, solution, selection } = useBench();
   const [params] = useSearchParams();
-  const [show, setShow] = useState<Shows>({ pose: 'shut', contents: true, tapes: true, person: solution.piece.usedBy !== undefined });
+  const [show, setShow] = useState<Shows>({
+    pose: 'shut',
+    part: 1,
+    contents: true,
+    tapes: true,
+    person: solution.piece.usedBy !== undefined,
+  });
   const [ruled, setRuled] = useState<TapeLine | null>(null);
   const view = carrying ? 'front' : (VIEWS.find((v) => v.id === params.get('view'))?.id ?? firstView(solution.piece));
   const { usedBy } = solution.piece;
   const who = bench.records.people.find((p) => p.id === usedBy?.person) ?? bench.records.people[0];
-  const pose = useMemo(() => posesOf(solution.shape.bodies).find((p) => p.id === show.pose)?.pose ?? SHUT, [solution, show.pose]);
+  const pose = useMemo(() => {
+    const named = posesOf(solution.shape.bodies).find((p) => p.id === show.pose)?.pose ?? SHUT;
+    return show.part === 1 ? named : new Map([...named].map(([id, whole]) => [id, whole * show.part]));
+  }, [solution, show.pose, show.part]);
+  const sliding = strokeOf(solution.shape, solution.shape.bodies.find((b) => show.pose === `open-${b.id}`)?.id ?? null, selection);
+  const stroke = sliding
+    ? {
+        body: sliding,
+        part: pose.get(sliding.id) ?? 0,
+        onPart: (part: number) => setShow({ ...show, pose: part === 0 ? 'shut' : `open-${sliding.id}`, part: part === 0 ? 1 : part }),
+      }
+    : null;
   const drop = (space: string, thing: string) => {
     const target = solution.shape.spaces.get(space);
     const record = bench.records.things.find((t) => t.id === thing);
@@ -202,6 +240,7 @@ export function DrawingMiddle({ carrying }: { carrying: boolean }) {
         <PieceStage
           view={view}
           pose={pose}
+          stroke={carrying ? null : stroke}
           contents={show.contents}
           tapes={show.tapes && !carrying}
           person={show.person && who && !carrying ? besideOf(who.data, usedBy) : null}

@@ -3,6 +3,7 @@ import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Row } from '../../shared/ui.js';
 import { useCarried, useLoaded } from './loaded.js';
 import { Fixings } from './fixings.js';
+import { useDrawnOut } from './in-pose.js';
 import { FloorPath, LoadList } from './loads.js';
 import { AsPlate } from './as-plate.js';
 import { Remedies } from './remedies.js';
@@ -13,6 +14,7 @@ import { GetAwayWith, IfOff } from './what-if.js';
 export function CarryAnswers() {
   const { solution } = useBench();
   const loaded = useLoaded();
+  const [out] = useDrawnOut();
   const c = useCarried() ?? loaded[0];
   if (!c) return <Faint>Nothing to carry yet.</Faint>;
   const letter = solution.letters[c.member.id] ?? '';
@@ -30,7 +32,7 @@ export function CarryAnswers() {
       ) : null}
       {c.throughout ? <p>Carried along its whole length, so that nothing bends.</p> : null}
       <Verdict c={c} />
-      <Remedies c={c} />
+      {out === null ? <Remedies c={c} /> : null}
       <div style={{ marginTop: 12 }}>
         <LoadList c={c} />
         <FloorPath c={c} />

@@ -10,6 +10,7 @@ import { fetched } from '../../shared/boundary.js';
 import { Button, Faint, Row, Table, Tick } from '../../shared/ui.js';
 import { phone } from '../../theme/tokens.js';
 import { useCarried, useLoaded, seen } from './loaded.js';
+import { useDrawnOut } from './in-pose.js';
 import { MOST_LINES } from './strokes.js';
 
 const SagChart = fetched(() => import('./sag-chart.js').then((m) => m.default));
@@ -146,7 +147,12 @@ export function CarryBelow() {
   // As on the right: what is chosen, or else what stands worst.
   const c = carried ?? loaded[0];
   const id = c?.bending ? c.member.id : undefined;
-  const choices = useMemo(() => (id ? stockChoices(settled, workshop, settled.letters, id) : []), [settled, workshop, id]);
+  // Other stocks are tried with all shut: drawn out there are none to choose from.
+  const [out] = useDrawnOut();
+  const choices = useMemo(
+    () => (id && out === null ? stockChoices(settled, workshop, settled.letters, id) : []),
+    [settled, workshop, id, out],
+  );
   // The one in use and the two cheapest others that pass, until others are ticked.
   const drawn = useMemo(() => new Set(picked ?? usualOf(choices)), [picked, choices]);
   const shown = useMemo(() => choices.filter((s) => drawn.has(s.stockId)), [choices, drawn]);

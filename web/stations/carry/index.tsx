@@ -1,6 +1,7 @@
 import { standsWithJoints } from '../../../core/checks/index.js';
 import type { Solution } from '../../../core/solution/index.js';
 import { fetched } from '../../shared/boundary.js';
+import { inPose } from './in-pose.js';
 import type { Badge, Station } from '../station.js';
 
 /** How many members fail, or are not judged: a member that fails and one whose ends do not hold are each one. */
@@ -21,7 +22,7 @@ export const carry: Station = {
   badge,
   shows: 'The drawing',
   next: 'Next: see what it carries',
-  Sheet: fetched(() => import('./sheet.js').then((m) => m.CarrySheet)),
-  Stage: fetched(() => import('../drawing-middle.js').then((m) => m.CarriedMiddle)),
-  Answers: fetched(() => import('./answers.js').then((m) => m.CarryAnswers)),
+  Sheet: inPose(fetched(() => import('./sheet.js').then((m) => m.CarrySheet))),
+  Stage: inPose(fetched(() => import('../drawing-middle.js').then((m) => m.CarriedMiddle))),
+  Answers: inPose(fetched(() => import('./answers.js').then((m) => m.CarryAnswers))),
 };

@@ -9,6 +9,7 @@ import { useBench } from '../../bench/bench.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Button, Faint } from '../../shared/ui.js';
 import { line, link, tape, tapePale } from '../../theme/tokens.js';
+import { useDrawnOut } from './in-pose.js';
 import { standingOf, useCarried, useLoaded } from './loaded.js';
 import { TipList } from './tip-list.js';
 
@@ -59,6 +60,7 @@ export function CarrySheet() {
   const precision = usePrecision();
   const { project } = useParams();
   const loaded = useLoaded();
+  const [out] = useDrawnOut();
   const { settings } = workshop;
   return (
     <>
@@ -79,7 +81,7 @@ export function CarrySheet() {
         <strong>{writeWeight(solution.carried.floor, precision.unit)}</strong>, of which the piece itself is{' '}
         {writeMass(solution.carried.massKg, precision.unit)}.
       </p>
-      <TipList />
+      {out === null ? <TipList /> : null}
     </>
   );
 }

@@ -1,0 +1,91 @@
+import { Slider, SliderThumb, SliderTrack } from 'react-aria-components';
+import styled from 'styled-components';
+import { fromUnits, mm, toMm } from '../../core/length/index.js';
+import { boxOf, type Body, type Shape } from '../../core/piece/index.js';
+import { usePrecision } from '../data/project.js';
+import { LengthText } from '../shared/length-text.js';
+import { ink, link, paper, tape } from '../theme/tokens.js';
+
+/** How thick the tape of a stroke is, px. */
+export const STROKE_TAPE = 18;
+
+const Row = styled.div`
+  position: absolute;
+  height: ${STROKE_TAPE}px;
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  font-size: 12px;
+  white-space: nowrap;
+  color: ${ink};
+  .react-aria-SliderTrack {
+    height: ${STROKE_TAPE}px;
+    background: ${tape};
+    border: 1px solid ${ink};
+  }
+  .react-aria-SliderThumb {
+    width: 14px;
+    height: ${STROKE_TAPE + 8}px;
+    top: 50%;
+    background: ${paper};
+    border: 2px solid ${ink};
+    cursor: ew-resize;
+  }
+  .react-aria-SliderThumb[data-focus-visible] {
+    outline: 3px solid ${link};
+  }
+`;
+
+/** A body that slides out to the front, with how far it may. */
+export type Sliding = Body & { readonly motion: Extract<Body['motion'], { kind: 'slide' }> };
+
+/** The body whose stroke is told: what is open, else what is selected, else what stands on feet of its own. */
+export function strokeOf({ bodies }: Shape, open: string | null, selection: string): Sliding | null {
+  const out = bodies.filter((b): b is Sliding => b.on === undefined && b.motion.kind === 'slide' && b.motion.along[2] > 0.99);
+  const isSelected = (b: Body) => b.id === selection || b.members.includes(selection) || b.spaces.includes(selection);
+  return out.find((b) => b.id === open) ?? out.find(isSelected) ?? out.find((b) => b.heldOut) ?? null;
+}
+
+/** The stroke of what slides out, beside the tape: from where its front is shut to where it is at its limit. Dragging opens it. */
+export function StrokeTape({
+  body,
+  shape,
+  part,
+  at,
+  onPart,
+}: {
+  body: Sliding;
+  shape: Shape;
+  /** From 0, shut, to 1, at its limit. */
+  part: number;
+  at: { readonly left: number; readonly top: number; readonly scale: number };
+  onPart: (part: number) => void;
+}) {
+  const precision = usePrecision();
+  const travel = body.motion.travel.value;
+  const front = shape.members.reduce((most, m) => (body.members.includes(m.id) ? Math.max(most, boxOf(m).z1) : most), 0);
+  const long = toMm(travel);
+  const step = precision.unit === 'mm' ? 1 : 25.4 / 16;
+  return (
+    <Row style={{ left: at.left + toMm(fromUnits(front)) * at.scale, top: at.top }}>
+      <Slider
+        aria-label={`How far ${body.label} is drawn out, ${precision.unit}`}
+        minValue={0}
+        maxValue={long}
+        step={step}
+        value={long * part}
+        onChange={(to) => onPart(Math.min(1, to / long))}
+      >
+        <SliderTrack style={{ width: Math.max(24, long * at.scale) }}>
+          <SliderThumb />
+        </SliderTrack>
+      </Slider>
+      <span>
+        out <LengthText value={mm(Math.round(long * part * 10) / 10)} precision={precision} /> of{' '}
+        <strong>
+          <LengthText value={travel} precision={precision} />
+        </strong>
+      </span>
+    </Row>
+  );
+}
