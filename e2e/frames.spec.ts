@@ -220,7 +220,7 @@ for (const by of [pointer, keyboard]) {
     await expect(page.getByText('out 420 of 420')).toBeVisible();
     await hands.station('Carry');
     await hands.choose('What is drawn out', 'the pull-out drawn out');
-    await expect(page.getByRole('button', { name: /^slat .*the pull-out/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^slat .*the pull-out/ }).first()).toBeVisible();
     await hands.station('Parts');
     for (const size of ['620', '600']) await expect(part(page, /slat/, size)).toBeVisible();
   });
