@@ -135,5 +135,5 @@ export function columnOf(
   // What is cut out of it lies where something meets it, and not where it bows: the net section is crushed, the whole one bows
   // (NDS 2018 3.6.3).
   const holds = strength.allowed * Math.min(part * wide * thick, netSection(member));
-  return { free, slender, holds, state: stateOf(total / holds, 1) };
+  return { free, slender, holds, state: holds > 0 ? stateOf(total / holds, 1) : 'fails' };
 }

@@ -38,7 +38,7 @@ export function postChecks(piece: Piece, shape: Shape, carried: Carried, letters
   const posts = shape.members.flatMap((m): Judged[] => {
     const c = m.role === 'post' ? carried.members.get(m.id) : undefined;
     const answer = c && c.unknown.length === 0 ? columnOf(c, shape.joints, byId, workshop.settings) : null;
-    return c && answer ? [{ c, answer, used: c.total / answer.holds }] : [];
+    return c && answer ? [{ c, answer, used: answer.holds > 0 ? c.total / answer.holds : Infinity }] : [];
   });
   const [first, ...rest] = posts;
   if (!first) return open;

@@ -40,7 +40,7 @@ export class Bin {
   /** Regions that may yet take something. */
   private open: number[] = [];
   /** The settings that its cuts needed when so many items lay on it. */
-  private set: { readonly for: number; readonly needed: ReadonlySet<number> } | null = null;
+  private lastSettings: { readonly for: number; readonly needed: ReadonlySet<number> } | null = null;
   load = 0;
   readonly items: number[] = [];
 
@@ -189,12 +189,12 @@ export class Bin {
 
   /** The settings of fence and stop that its cuts need: which way and how far from the nearer edge, as one number each. */
   settings(): ReadonlySet<number> {
-    if (this.set?.for !== this.items.length) {
+    if (this.lastSettings?.for !== this.items.length) {
       const needed = new Set<number>();
       this.settingsIn(0, needed);
-      this.set = { for: this.items.length, needed };
+      this.lastSettings = { for: this.items.length, needed };
     }
-    return this.set.needed;
+    return this.lastSettings.needed;
   }
 
   private settingsIn(region: number, into: Set<number>): void {

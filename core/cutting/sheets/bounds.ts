@@ -30,6 +30,7 @@ const pieces =
 
 const itself: Weigh = (x) => x;
 
+/** Of more sides than this fewer are weighed, so that there is an answer soon. */
 const VERY_MANY = 2000;
 
 function weighings(sides: readonly number[]): Weigh[] {
