@@ -196,6 +196,28 @@ test('what an edit changed is told with the device that it came from', async () 
   expect((await http().get(`${shed}/changes`)).body[0]).toMatchObject({ label: 'Grew', undone: true });
 });
 
+test('what was found in what is built is told with its device as well, under its piece; undo leaves it', async () => {
+  const piece = 'composing-table';
+  const reading = { piece, space: 'front-bay', reach: 'width', value: 45_000_000 };
+  const sent = await http().post(`${shed}/readings`).send({ id: 'told-1', data: reading });
+  expect([sent.status, sent.body.errors]).toEqual([201, undefined]);
+  const again = await http()
+    .post(`${shed}/readings`)
+    .send({ id: 'told-2', data: { ...reading, value: null } });
+  expect(again.status).toBe(201);
+  const told = (await http().get(`${shed}/changes`)).body.slice(0, 2) as object[];
+  expect(told).toEqual([
+    expect.objectContaining({ kind: 'readings', recordId: piece, label: 'The planned width counts again', device: 'Desk in the shed' }),
+    expect.objectContaining({ kind: 'readings', recordId: piece, label: 'Read the width of a space as it is built' }),
+  ]);
+  const before = await http().get(`${shed}/history?scope=pieces/${piece}&scope=pieces`);
+  expect(before.body.undo).not.toBe('Read the width of a space as it is built');
+  await walk('undo', `pieces/${piece}`);
+  expect((await http().get(`${shed}`)).body.readings.map((r: { id: string }) => r.id)).toEqual(
+    expect.arrayContaining(['told-1', 'told-2']),
+  );
+});
+
 test('an edit of a large piece adds what it changed to the history, and not the piece', async () => {
   const { data } = await get('pieces/tube-rack');
   await put('pieces/tube-rack', (p) => (p.name = 'Rack'), 'Renamed it');

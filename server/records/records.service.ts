@@ -59,6 +59,20 @@ export interface Workbench {
   readonly made: readonly StoredRecord[];
 }
 
+/** What was noted of a part, as the history tells it. */
+const NOTED: Readonly<Record<MadePart['is'], string>> = {
+  cut: 'A part is cut',
+  fitted: 'A part is fitted',
+  spoiled: 'A part went wrong',
+  planned: 'A part is as planned again',
+};
+
+/** What is told of a fact in the history. */
+function factLabel(fact: BuiltReading | MadePart): string {
+  if ('is' in fact) return NOTED[fact.is];
+  return fact.value === null ? `The planned ${fact.reach} counts again` : `Read the ${fact.reach} of a space as it is built`;
+}
+
 /** A record with the number of the change that made it so. */
 export type ChangedRecord = StoredRecord & { readonly change: number };
 
@@ -157,6 +171,8 @@ export class RecordsService {
         .onConflictDoNothing()
         .returning({ id: table.id });
       if (made.length === 0) throw inUse(`There is a ${ONE[kind]} ${id} already.`);
+      // It stands in the history under its piece, with its device; there is nothing on either side of it to walk to.
+      await tx.insert(changes).values({ projectId, kind, recordId: data.piece, label: factLabel(data), device: deviceNow() });
       return { id, version: 1, data };
     });
   }

@@ -18,7 +18,9 @@ const PAGE = 50;
 /** What a record is called now; nothing where it is taken out, or where it is the project itself. */
 function useNames(): (told: ToldChange) => string {
   const { bench } = useProject();
-  return ({ kind, recordId }) => {
+  return ({ kind: of, recordId }) => {
+    // What was found in what is built stands under its piece.
+    const kind = of === 'readings' || of === 'made' ? 'pieces' : of;
     const record = Object.entries(bench.records)
       .find(([k]) => k === kind)?.[1]
       .find((r) => r.id === recordId);
