@@ -43,7 +43,7 @@ export function paceOf(noted: readonly { readonly phase: Phase; readonly took: n
   return Object.fromEntries([...sums].map(([phase, { took, reckoned }]) => [phase, took / reckoned]));
 }
 
-/** A time at work for reading. @example "1 h 25 min" */
+/** A time at work for reading. @example timeText(85) // '1 h 25 min' */
 export function timeText(minutes: number): string {
   const whole = Math.max(1, Math.round(minutes));
   const [hours, rest] = [Math.floor(whole / 60), whole % 60];
@@ -51,7 +51,7 @@ export function timeText(minutes: number): string {
   return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
 }
 
-/** A wait for reading: days where it is one or more. @example "5 days" */
+/** A wait for reading: days where it is one or more. @example waitText(7200) // '5 days' */
 export function waitText(minutes: number): string {
   const days = minutes / (24 * 60);
   if (days < 1) return timeText(minutes);

@@ -31,12 +31,12 @@ const AHEAD = 3 * 366;
 
 const utc = (day: string) => Date.parse(`${day}T00:00:00Z`);
 
-/** A day so many after another. @example dayAfter('2026-02-27', 2): "2026-03-01" */
+/** A day so many after another. @example dayAfter('2026-02-27', 2) // '2026-03-01' */
 export function dayAfter(day: string, by: number): string {
   return new Date(utc(day) + by * DAY * 60_000).toISOString().slice(0, 10);
 }
 
-/** How many days a day is after another. */
+/** How many days a day is after another. @example daysBetween('2026-02-27', '2026-03-01') // 2 */
 export function daysBetween(from: string, to: string): number {
   return Math.round((utc(to) - utc(from)) / (DAY * 60_000));
 }

@@ -75,7 +75,8 @@ const CLEAR_WOOD = 4;
  * How a stress stands to what is safe for years, in words.
  * @param used the stress over what is allowed
  * @param lasting whether that is for years, or for a moment
- * @example ofWhatIsSafe(1.32): "1.3 times what is safe for years"; ofWhatIsSafe(0.95): "95 % of what is safe for years"
+ * @example ofWhatIsSafe(1.32) // '1.3 times what is safe for years'
+ * @example ofWhatIsSafe(0.95) // '95 % of what is safe for years'
  */
 export function ofWhatIsSafe(used: number, lasting = true): string {
   const many = used >= 1.1 ? `${Number(used.toFixed(1))}` : used.toFixed(2);

@@ -7,10 +7,10 @@ const FORMULA = '[=+\\-@\uff1d\uff0b\uff0d\uff20]';
 const RUN = new RegExp(`(^|[;\\t\\r\\n|])(["\\s]*)(?=${FORMULA})`, 'g');
 const PLAIN = new RegExp(`(^|[;\\t\\r\\n|])(["\\s]*)'(?=${FORMULA})`, 'g');
 
-/** A cell that no spreadsheet runs, whichever sign it parts cells at. @example "=1+1": "'=1+1" */
+/** A cell that no spreadsheet runs, whichever sign it parts cells at. */
 const plain = (cell: string | number): string | number => (typeof cell === 'string' ? cell.replace(RUN, "$1$2'") : cell);
 
-/** Rows as CSV with line ends as spreadsheets have them; what one would take for a formula is made plain. */
+/** Rows as CSV with line ends as spreadsheets have them; what one would take for a formula is made plain. @example csvOf([['=1+1']]).trim() // "'=1+1" */
 export function csvOf(rows: readonly (readonly (string | number)[])[]): string {
   return `${Papa.unparse(
     rows.map((row) => row.map(plain)),
@@ -45,7 +45,7 @@ export function lengthIn(text: string, unit: LengthUnit, least?: Length): Read<L
   return read.ok ? { ok: true, value: read.length } : { ok: false, accepted: 'a length, such as 240 or 9 1/2"' };
 }
 
-/** A number in a cell, with a point or a comma. */
+/** A number in a cell, with a point or a comma. @example numberIn('2,5', false, 0, 10) // { ok: true, value: 2.5 } */
 export function numberIn(text: string, whole: boolean, least: number, most: number): Read<number> {
   const value = Number(text.replace(',', '.'));
   const fits = text !== '' && Number.isFinite(value) && value >= least && value <= most && (!whole || Number.isInteger(value));

@@ -1,4 +1,4 @@
-/** A name as a file name: small letters and hyphens. */
+/** A name as a file name: small letters and hyphens. @example fileName('Ink case, 2') // 'ink-case-2' */
 export function fileName(name: string): string {
   return (
     name

@@ -6,7 +6,7 @@ export const USUAL_KERF = mm(3);
 /**
  * Where the fence is set for each pass of a blade that cuts a channel wider than itself:
  * evenly spaced, the first at the near edge and the last short of the far edge by the kerf.
- * @example bladePasses(mm(78), mm(15), mm(2.6)): 78, 80.48, 82.96, 85.44, 87.92, 90.4
+ * @example bladePasses(mm(78), mm(15), mm(2.6)).map(toMm) // [78, 80.48, 82.96, 85.44, 87.92, 90.4]
  */
 export function bladePasses(near: Length, width: Length, kerf: Length): readonly Length[] {
   if (width <= kerf) return [near];
@@ -23,7 +23,7 @@ export interface RipYield {
 
 /**
  * How many pieces of a length come from another, a kerf lost between each two.
- * @example piecesFrom(mm(2400), mm(300), mm(3)): seven, since eight would need 21 more for the cuts
+ * @example piecesFrom(mm(2400), mm(300), mm(3)) // 7
  */
 export function piecesFrom(whole: Length, piece: Length, kerf: Length): number {
   return Math.max(0, Math.floor((whole + kerf) / (piece + kerf)));
@@ -32,7 +32,7 @@ export function piecesFrom(whole: Length, piece: Length, kerf: Length): number {
 /**
  * How many strips of a width come out of a board, a kerf lost with each but, where it just
  * comes out, the last.
- * @example ripYield(mm(170), mm(31), mm(2.6)): five strips, 2.0 left after five cuts
+ * @example ripYield(mm(170), mm(31), mm(2.6)) // { strips: 5, left: mm(2) }
  */
 export function ripYield(board: Length, strip: Length, kerf: Length): RipYield {
   const strips = piecesFrom(board, strip, kerf);

@@ -13,7 +13,7 @@ const POCKET_LENGTHS: readonly (readonly [upTo: number, length: number])[] = [
 /** How wide a pocket hole is. */
 export const POCKET_HOLE = mm(9.5);
 
-/** The usual pocket screw for a stock; null for stock too thin or thick for one. */
+/** The usual pocket screw for a stock; null for stock too thin or thick for one. @example pocketScrewLength(mm(8)) // null */
 export function pocketScrewLength(thickness: Length): Length | null {
   if (thickness < mm(12)) return null;
   const found = POCKET_LENGTHS.find(([upTo]) => thickness <= mm(upTo));

@@ -55,13 +55,16 @@ export function shopCuts(cuts: readonly Cut[], tools: Tools | undefined, form: S
   return cuts.filter((c) => toolFor(c, tools, form).by === 'shop').length;
 }
 
-/** What so many cuts cost there, past those that are in the price. */
+/** What so many cuts cost there, past those that are in the price. @example shopMoney(7, { shop: { free: 3, each: 0.5, least: mm(200) } }) // 2 */
 export function shopMoney(cuts: number, tools: Tools | undefined): number {
   const { free, each } = tools?.shop ?? { free: 0, each: 0 };
   return Math.max(0, cuts - free) * each;
 }
 
-/** Whether something goes into the car, one way or the other; true where nothing is known of one. */
+/**
+ * Whether something goes into the car, one way or the other; true where nothing is known of one.
+ * @example goesInCar(mm(950), mm(1900), { car: { length: mm(2000), width: mm(1000) } }) // true
+ */
 export function goesInCar(length: Length, width: Length, tools: Tools | undefined): boolean {
   const car = tools?.car;
   if (!car) return true;

@@ -37,8 +37,7 @@ export function greatestCommonDivisor(a: number, b: number): number {
 
 /**
  * Writes a length to a precision, in pieces.
- * @example writeLength(inch(12.375), { unit: 'in', step: inch(1 / 32) })
- * // { negative: false, whole: '12', numerator: 3, denominator: 8, exact: true }
+ * @example writeLength(inch(12.375), { unit: 'in', step: inch(1 / 32) }) // { negative: false, whole: '12', numerator: 3, denominator: 8, exact: true }
  */
 export function writeLength(length: Length, { unit, step }: Precision): WrittenLength {
   const steps = Math.round(Math.abs(length) / step);

@@ -63,35 +63,35 @@ export function toMm(length: Length): number {
   return length / UNITS_PER_MM;
 }
 
-/** A length in decimal inches. */
+/** A length in decimal inches. @example toInches(mm(25.4)) // 1 */
 export function toInches(length: Length): number {
   return length / UNITS_PER_INCH;
 }
 
-/** The sum of lengths, exact. */
+/** The sum of lengths, exact. @example add(mm(15.4), inch(1)) // mm(40.8) */
 export function add(...lengths: readonly Length[]): Length {
   return lengths.reduce((sum, length) => sum + length, 0) as Length;
 }
 
-/** The same length the other way. @example negative(mm(3)) is −3 mm */
+/** The same length the other way. @example negative(mm(3)) // mm(-3) */
 export const negative = (a: Length): Length => -(a as number) as Length;
 
-/** `a` less `b`, exact. */
+/** `a` less `b`, exact. @example sub(mm(880), mm(25.4)) // mm(854.6) */
 export function sub(a: Length, b: Length): Length {
   return (a - b) as Length;
 }
 
-/** A length times a number, rounded to the unit. */
+/** A length times a number, rounded to the unit. @example scale(mm(116), 1 / 8) // mm(14.5) */
 export function scale(length: Length, factor: number): Length {
   return fromUnits(length * factor);
 }
 
-/** The greatest of some lengths; zero for none. */
+/** The greatest of some lengths; zero for none. @example greatest([mm(3), mm(5), mm(4)]) // mm(5) */
 export function greatest(lengths: readonly Length[]): Length {
   return lengths.reduce<Length>((best, l) => (l > best ? l : best), lengths[0] ?? ZERO);
 }
 
-/** The least of some lengths; zero for none. */
+/** The least of some lengths; zero for none. @example least([]) // ZERO */
 export function least(lengths: readonly Length[]): Length {
   return lengths.reduce<Length>((best, l) => (l < best ? l : best), lengths[0] ?? ZERO);
 }
@@ -104,17 +104,17 @@ export function hypot(a: Length, b: Length): Length {
   return fromUnits(Math.hypot(a, b));
 }
 
-/** The greatest multiple of `step` that is not over `length`. */
+/** The greatest multiple of `step` that is not over `length`. @example floorTo(mm(16.769), mm(0.5)) // mm(16.5) */
 export function floorTo(length: Length, step: Length): Length {
   return fromUnits(Math.floor(length / step) * step);
 }
 
-/** The least multiple of `step` that is not under `length`. */
+/** The least multiple of `step` that is not under `length`. @example ceilTo(mm(16.769), mm(0.5)) // mm(17) */
 export function ceilTo(length: Length, step: Length): Length {
   return fromUnits(Math.ceil(length / step) * step);
 }
 
-/** The multiple of `step` nearest to `length`; halves go up. */
+/** The multiple of `step` nearest to `length`; halves go up. @example roundTo(mm(16.75), mm(0.5)) // mm(17) */
 export function roundTo(length: Length, step: Length): Length {
   return fromUnits(Math.round(length / step) * step);
 }

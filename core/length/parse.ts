@@ -224,7 +224,7 @@ function refuse(message: string, at: number, accepted: string): LengthReading {
  * fraction is a mixed number. A bare number takes the unit of the options.
  * @returns the length with an echo of how it was understood, or the problem: what was
  *   not understood, where, and what is accepted
- * @example readLength('33-1/2"', { unit: 'mm' }) // { ok: true, length: inch(33.5), … }
+ * @example readLength('33-1/2"', { unit: 'mm' }).length // inch(33.5)
  */
 export function readLength(text: string, options: ReadingOptions): LengthReading {
   const accepted = ACCEPTED[options.unit];

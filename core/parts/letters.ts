@@ -1,6 +1,6 @@
 import type { Letters } from '../piece/index.js';
 
-/** The letters of the nth part: A to Z, then AA, AB and on. */
+/** The letters of the nth part: A to Z, then AA, AB and on. @example letterAt(27) // 'AB' */
 export function letterAt(index: number): string {
   const last = String.fromCharCode(65 + (index % 26));
   return index < 26 ? last : `${letterAt(Math.floor(index / 26) - 1)}${last}`;
@@ -13,7 +13,7 @@ function placeOf(text: string): number {
 
 /**
  * Letters as builders note them: three and more in a row as a range.
- * @example lettersText(['A', 'C', 'D', 'E', 'G']): "A, C–E, G"
+ * @example lettersText(['A', 'C', 'D', 'E', 'G']) // 'A, C–E, G'
  */
 export function lettersText(letters: readonly string[], between = ', '): string {
   const places = letters.map(placeOf).sort((a, b) => a - b);

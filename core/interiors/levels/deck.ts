@@ -67,12 +67,8 @@ function innerPosts(rails: Rails): Built {
   return { members: made.map((m) => m.member), joints: made.map((m) => m.joint) };
 }
 
-/** Where posts go through a deck, or stand on the rails beside it: notches so much larger. */
-function notchesFor(
-  { at: { posts, above, level, workshop } }: Rails,
-  { left, front, wide, long, gap }: Record<'left' | 'front' | 'wide' | 'long' | 'gap', Length>,
-): Feature[] {
-  const depth = woodOf(workshop, level.deck?.stock ?? '').thickness.value;
+/** What stands in a deck: posts that go through it, and those that stand on the rails beside it. */
+function standingIn({ posts, above }: LevelAt) {
   const outer = posts.pairs.flatMap((pair) => SIDES.map((side) => ({ ...pair[side], mate: pair[side].id })));
   const inner =
     posts.joined === 'end-on' && above
@@ -84,14 +80,24 @@ function notchesFor(
           mate: levelIds(above).inner(side, n + 1),
         }))
       : [];
-  return [...outer, ...inner].flatMap(({ x0, x1, z0, z1, mate }): Feature[] => {
+  return [...outer, ...inner];
+}
+
+/** Notches round what stands in a deck, so much larger. */
+function notchesFor(
+  standing: ReturnType<typeof standingIn>,
+  depth: Length,
+  { left, front, wide, long, gap }: Record<'left' | 'front' | 'wide' | 'long' | 'gap', Length>,
+): Feature[] {
+  const [right, rear] = [add(left, long), sub(front, wide)];
+  return standing.flatMap(({ x0, x1, z0, z1, mate }): Feature[] => {
+    if (x1 <= left || x0 >= right || z1 <= rear || z0 >= front) return [];
     // The deck lies with u to the right from its left end, and v to the rear from its front.
     const u0 = Math.max(0, x0 - left - gap) as Length;
     const u1 = Math.min(long, x1 - left + gap) as Length;
     const v0 = Math.max(0, front - z1 - gap) as Length;
     const v1 = Math.min(wide, front - z0 + gap) as Length;
-    const through = x1 > left && x0 < add(left, long) && z1 > sub(front, wide) && z0 < front;
-    return through ? [{ kind: 'notch', face: 'up', region: { u0, u1, v0, v1 }, depth, mate }] : [];
+    return [{ kind: 'notch', face: 'up', region: { u0, u1, v0, v1 }, depth, mate }];
   });
 }
 
@@ -123,6 +129,7 @@ function deckOf(rails: Rails, under: readonly Member[]): Built {
   const back = strip ? scale(sub(ring.depth.value, strip.value), 0.5) : ZERO;
   const boards = deckBoards(rails);
   const front = sub(add(add(ring.z, ring.depth.value), by('front')), back);
+  const standing = covers ? [] : standingIn(rails.at);
   const members = boards.map((board, i) => {
     const ends = [...(i === 0 ? (['left'] as const) : []), ...(i === boards.length - 1 ? (['right'] as const) : [])];
     const length = grow(boards.length === 1 ? ring.width : size('from seam to seam', sub(board.to, board.from)), ...ends);
@@ -137,7 +144,7 @@ function deckOf(rails: Rails, under: readonly Member[]): Built {
       width,
       frame: flatFrame({ x, y: add(y, rails.high.value), z: front }),
       purpose: { length: 'covers', width: 'covers' },
-      features: covers ? [] : notchesFor(rails, { left: x, front, wide: width.value, long: length.value, gap: deck.gap }),
+      features: notchesFor(standing, wood.thickness.value, { left: x, front, wide: width.value, long: length.value, gap: deck.gap }),
     });
     return notched(deck.slides ? { ...plain, slides: true } : plain);
   });
@@ -152,11 +159,12 @@ function deckJoints(rails: Rails, deck: Member, board: Stretch, under: readonly 
   const b = rails.broad.value;
   return under.flatMap((m): Joint[] => {
     const { origin, u, v } = m.frame;
-    const joint = { carried: deck.id, carrier: m.id, how: 'bearing' as const };
+    const joint = { carried: deck.id, carrier: m.id, how: 'bearing' } as const;
     if (u[0] === 1) {
       const met = common(board, { from: origin.x, to: add(origin.x, m.length.value) });
+      if (!met) return [];
       const z = v[2] === -1 ? sub(origin.z, b) : origin.z;
-      return met ? [{ ...joint, on: atZ(middle(z, add(z, b))), part: toMm(sub(met.to, met.from)) }] : [];
+      return [{ ...joint, on: atZ(middle(z, add(z, b))), part: toMm(sub(met.to, met.from)) }];
     }
     const x = v[0] === 1 ? origin.x : sub(origin.x, b);
     const met = common(board, { from: x, to: add(x, b) });

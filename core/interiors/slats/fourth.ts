@@ -15,12 +15,16 @@ function gapsOf({ count, ends }: Pick<SlatDeck, 'count' | 'ends'>): number {
   return ends === 'flush' ? count - 1 : count;
 }
 
-/** The overall length of so many slats. @example 14 of 31 with 22 between, flush: 720; with half a gap at the ends: 742 */
+/** The overall length of so many slats. @example slatOverall({ count: 14, width: mm(31), gap: mm(22), ends: 'flush' }) // mm(720) */
 export function slatOverall(deck: Omit<SlatDeck, 'overall'>): Length {
   return fromUnits(deck.count * deck.width + gapsOf(deck) * deck.gap);
 }
 
-/** The gap between so many slats in a length, exactly. @example 14 of 31 in 652, flush: 16.769 @throws RangeError where there is no gap */
+/**
+ * The gap between so many slats in a length, exactly.
+ * @throws RangeError where there is no gap
+ * @example toMm(slatGap({ count: 14, width: mm(31), overall: mm(652), ends: 'flush' })) // 16.769
+ */
 export function slatGap(deck: Omit<SlatDeck, 'gap'>): Length {
   const gaps = gapsOf(deck);
   if (gaps < 1) throw new RangeError('there is no gap beside so few slats');
