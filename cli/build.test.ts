@@ -61,7 +61,7 @@ test('the steps, settings and holes of the ink case as JSON, and beside it what 
     texts: string[];
   }[];
   expect(pages[0]?.texts.join(' ')).toContain('2 checks stop the build');
-});
+}, 60_000);
 
 test('a calendar of one piece is read by another library: an event for each stretch, none of them before the one it needs', async () => {
   const { code, out } = await run('calendar', PRINT_SHED, '--piece', 'composing-table');

@@ -2,6 +2,7 @@ import type { Limit, Settings } from '../project/index.js';
 import { Falls } from './beam.js';
 import type { BendingAnswer } from './bend.js';
 import { sagAllRound } from './panel.js';
+import { remembered } from './remembered.js';
 import { allLoaded, loadPatterns, type BeamLoads, type LoadPattern, type PatternedLoads } from './patterns.js';
 import { shortestSpan } from './spans.js';
 import { allowed, sagOf, stateOf, stiffnessOf, worse, worstSag, type Sag, type Bending, type State } from './verdict.js';
@@ -202,8 +203,15 @@ export function longestThatPasses(answer: BendingAnswer, settings: Pick<Settings
   return span === null ? null : span === WITHIN ? Infinity : answer.span * span;
 }
 
-/** The longest, thinnest and heaviest that still passes the limit in the long term and holds. */
+const kept = remembered<GetAwayWith>(500);
+
+/** The longest, thinnest and heaviest that still passes the limit in the long term and holds; of members that bend alike worked out once. */
 export function getAwayWith(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): GetAwayWith {
+  // All that is asked follows from what is in the answer, however it was come by.
+  return kept(JSON.stringify([answer, settings.limit]), () => mostThatPasses(answer, settings));
+}
+
+function mostThatPasses(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): GetAwayWith {
   const holds = (times: Times, every: boolean) => passes(wouldBe(answer, settings, times, every));
   const thin = answer.builtUp
     ? null
