@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { mm, type Length } from '../../length/index.js';
 import { cutsOf, inOrder } from '../cuts.js';
 import { leftOn, partsOn, type LaidSheet, type Rect, type Sawn } from '../laid.js';
+import { seeded } from '../wanted.js';
 import { SheetSearch, type RectWanted, type Sheet, type SheetAnswer, type SheetProblem } from './index.js';
 
 const none = { ends: mm(0), edges: mm(0) };
@@ -293,4 +294,24 @@ test('any parts that are held and do not lie over each other stay where they are
     ),
     { numRuns: 80 },
   );
+});
+
+test('more to saw from never costs more, but for what opening a rest counts', () => {
+  const opened = 0.006;
+  for (let seed = 1; seed <= 40; seed += 1) {
+    const random = seeded(seed);
+    const upTo = (least: number, most: number) => mm(least + Math.floor(random() * (most - least)));
+    const wanted = Array.from({ length: 4 + Math.floor(random() * 20) }, (_, i): RectWanted => ({
+      id: `${i}`,
+      length: upTo(60, 1100),
+      width: upTo(40, 900),
+      turns: random() < 0.5,
+    }));
+    const sheet: Sheet = { ...birch, length: mm(1220), width: mm(1000) };
+    const rest: Sheet = { ...sheet, id: 'rest', length: upTo(300, 1200), width: upTo(200, 900), count: 2, cost: opened };
+    const without = answerTo(problem(wanted, { sheets: [sheet] }));
+    const withRests = answerTo(problem(wanted, { sheets: [sheet, rest] }));
+    expect(withRests.missing.length).toBeLessThanOrEqual(without.missing.length);
+    expect(withRests.cost).toBeLessThanOrEqual(without.cost + 2 * opened);
+  }
 });
