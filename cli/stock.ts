@@ -8,16 +8,14 @@ import {
   layoutSvg,
   othersIn,
   reportCutting,
+  solvedIn,
   toBuyCsv,
-  workshopOf,
   type ProjectFile,
   type StockLaid,
 } from '../core/formats/index.js';
 import { fileName } from '../core/formats/file-name.js';
 import { woodToBuy, type Cutting, type PieceToCut } from '../core/layout/index.js';
 import { laidStock, programs } from '../print/laid.js';
-import { workshopFor } from '../core/project/index.js';
-import { solve } from '../core/solution/index.js';
 
 /** The files of one cutting: each stock at full size as SVG and DXF with its order of cuts, all of it as PDF, and what to buy. */
 async function writeFiles(folder: string, cutting: Cutting, stocks: readonly StockLaid[], file: ProjectFile): Promise<void> {
@@ -52,22 +50,14 @@ export async function layOutFile(
   write: (text: string) => unknown,
 ): Promise<number> {
   const programSolver = await programs();
-  const workshop = workshopOf(file);
-  const readings = Object.values(file.readings ?? {});
-  const solved = new Map<string, PieceToCut>();
-  const pieceOf = (id: string): PieceToCut => {
-    const kept = file.pieces[id] as ProjectFile['pieces'][string];
-    const known = solved.get(id) ?? {
-      id,
-      solution: solve(kept.piece, workshopFor(workshop, readings, id, Object.values(file.made ?? {})), kept.letters),
-    };
-    solved.set(id, known);
-    return known;
+  const pieceOf = (id: string): PieceToCut[] => {
+    const solution = solvedIn(file, id);
+    return solution ? [{ id, solution }] : [];
   };
   let lost = 0;
   const cuttings: object[] = [];
   for (const cutting of cuttingsOf(file, asked.piece, asked.together)) {
-    const stocks = layCutting(cutting, cutting.pieces.map(pieceOf), file.project.settings, programSolver, othersIn(file, cutting));
+    const stocks = layCutting(cutting, cutting.pieces.flatMap(pieceOf), file.project.settings, programSolver, othersIn(file, cutting));
     lost += stocks.reduce((n, s) => n + s.answer.missing.length, 0);
     if (asked.out !== undefined) await writeFiles(asked.out, cutting, stocks, file);
     cuttings.push(reportCutting(cutting, stocks));

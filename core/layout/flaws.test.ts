@@ -52,6 +52,15 @@ test.each([
     ],
   ],
   [
+    'told from its far end',
+    [flaw(355, 310)],
+    [
+      [0, 310, 'clear'],
+      [313, 352, 'flaw'],
+      [355, 2400, 'clear'],
+    ],
+  ],
+  [
     'at the near end',
     [flaw(0, 40)],
     [

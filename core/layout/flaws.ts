@@ -27,7 +27,11 @@ const THINNEST = mm(1);
 export function stretchesOf({ id, length }: Sheet, flaws: readonly Flaw[], kerf: Length): readonly Stretch[] {
   const stretches: Stretch[] = [];
   let start: Length = ZERO;
-  const inOrder = [...flaws].filter((f) => f.to > f.from && f.from < length).sort((a, b) => a.from - b.from);
+  // One that was told from its far end is the same one.
+  const inOrder = flaws
+    .map((f) => ({ from: fromUnits(Math.min(f.from, f.to)), to: fromUnits(Math.max(f.from, f.to)) }))
+    .filter((f) => f.to > f.from && f.from < length)
+    .sort((a, b) => a.from - b.from);
   for (const { from, to } of inOrder) {
     if (to <= start) continue;
     if (from > start) {

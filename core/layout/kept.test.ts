@@ -48,6 +48,11 @@ describe('what is reserved', () => {
     expect(reservedOf('ply', [other({ begun: [begun('have 0', 0)] })])).toEqual([{ sheet: 'have 0', count: 1 }]);
   });
 
+  test('no knots at all are no reason to take several for one', () => {
+    const offcuts = [{ name: 'Rest', length: mm(900), width: mm(600), count: 2, flaws: [] }];
+    expect(sourcesOf({ ...ply, offcuts }, undefined, []).find((s) => s.from === 'offcut')).toMatchObject({ sheet: { count: 2 } });
+  });
+
   test('never less than none', () => {
     const kept = [{ sheet: 'have 0', count: 7 }];
     expect(sourcesOf(ply, undefined, [], kept).find((s) => s.from === 'on hand')?.sheet.count).toBe(0);

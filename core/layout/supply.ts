@@ -65,11 +65,11 @@ export function sourcesOf(
       id,
       length: o.length,
       width: o.width,
-      count: o.flaws ? 1 : o.count,
+      count: o.flaws?.length ? 1 : o.count,
       cost: OPENED * (0.2 + share / 2),
       trim: { ends: ZERO, edges: ZERO },
     };
-    return { sheet, from: 'offcut', name: o.name, price: null, ...(o.flaws ? { flaws: o.flaws } : {}) };
+    return { sheet, from: 'offcut', name: o.name, price: null, ...(o.flaws?.length ? { flaws: o.flaws } : {}) };
   });
   const sizes = [{ length: stock.length, width: stock.width, price: stock.price, onHand: stock.onHand }, ...(stock.sizes ?? [])];
   const sold = sizes.flatMap(({ length, width, price, onHand = 0 }, i): Source[] => {

@@ -1,6 +1,6 @@
 import { Slider, SliderThumb, SliderTrack } from 'react-aria-components';
 import styled from 'styled-components';
-import { fromUnits, mm, toMm } from '../../core/length/index.js';
+import { fromUnits, mm, toInches, toMm } from '../../core/length/index.js';
 import { boxOf, type Body, type Shape } from '../../core/piece/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthText } from '../shared/length-text.js';
@@ -64,8 +64,9 @@ export function StrokeTape({
   const precision = usePrecision();
   const travel = body.motion.travel.value;
   const front = shape.members.reduce((most, m) => (body.members.includes(m.id) ? Math.max(most, boxOf(m).z1) : most), 0);
-  const long = toMm(travel);
-  const step = precision.unit === 'mm' ? 1 : 25.4 / 16;
+  const long = precision.unit === 'mm' ? toMm(travel) : toInches(travel);
+  // Steps of about a millimetre, of which a whole number reaches the limit.
+  const step = long / Math.max(1, Math.round(toMm(travel)));
   return (
     <Row style={{ left: at.left + toMm(fromUnits(front)) * at.scale, top: at.top }}>
       <Slider
@@ -76,12 +77,12 @@ export function StrokeTape({
         value={long * part}
         onChange={(to) => onPart(Math.min(1, to / long))}
       >
-        <SliderTrack style={{ width: Math.max(24, long * at.scale) }}>
+        <SliderTrack style={{ width: Math.max(24, toMm(travel) * at.scale) }}>
           <SliderThumb />
         </SliderTrack>
       </Slider>
       <span>
-        out <LengthText value={mm(Math.round(long * part * 10) / 10)} precision={precision} /> of{' '}
+        out <LengthText value={mm(Math.round(toMm(travel) * part * 10) / 10)} precision={precision} /> of{' '}
         <strong>
           <LengthText value={travel} precision={precision} />
         </strong>

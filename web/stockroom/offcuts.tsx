@@ -24,7 +24,7 @@ const NEW_FLAW = { mm: { at: mm(100), long: mm(40) }, in: { at: inch(4), long: i
 function Flaws({ offcut, onChange }: { offcut: Offcut; onChange: (patch: Partial<Offcut>) => void }) {
   const precision = usePrecision();
   const { flaws = [], name, length } = offcut;
-  const keep = (next: readonly Flaw[]) => onChange({ flaws: next.length > 0 ? [...next] : (undefined as never), count: 1 });
+  const keep = (next: readonly Flaw[]) => onChange({ flaws: [...next], count: 1 });
   const change = (at: number, patch: Partial<Flaw>) => keep(flaws.map((f, i) => (i === at ? { ...f, ...patch } : f)));
   const add = () => {
     const { at, long } = NEW_FLAW[precision.unit];
@@ -41,12 +41,15 @@ function Flaws({ offcut, onChange }: { offcut: Offcut; onChange: (patch: Partial
             label="Knot or split, from"
             value={f.from}
             least={ZERO}
+            greatest={f.to}
             precision={precision}
             onCommit={(from) => from !== null && from < f.to && change(i, { from })}
           />
           <LengthField
             label="to, from the same end"
             value={f.to}
+            least={f.from}
+            greatest={length}
             precision={precision}
             onCommit={(to) => to !== null && to > f.from && change(i, { to })}
           />
@@ -121,7 +124,7 @@ export function Offcuts({ stock, onSave }: { stock: Stock; onSave: (stock: Stock
   const change = (at: number, patch: Partial<Offcut>) => {
     const patched = (o: Offcut) => {
       const { flaws, ...rest } = { ...o, ...patch };
-      return flaws ? { ...rest, flaws } : rest;
+      return flaws?.length ? { ...rest, flaws } : rest;
     };
     keepOffcuts(
       offcuts.map((o, i) => (i === at ? patched(o) : o)),

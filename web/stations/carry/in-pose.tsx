@@ -1,11 +1,14 @@
 import { useMemo, type ComponentType } from 'react';
 import { useSearchParams } from 'react-router';
 import { drawnOutOf, heldOutOf } from '../../../core/solution/index.js';
-import { PosedBench, useBench } from '../../bench/bench.js';
+import { PosedBench, useBench, useSettledBench } from '../../bench/bench.js';
 
 /** Which body is drawn out at Carry: in the address, so that all three columns show the same. */
 export function useDrawnOut(): readonly [string | null, (id: string | null) => void] {
   const [params, setParams] = useSearchParams();
+  const { settled } = useSettledBench();
+  // What the address names may be taken out of the piece by now.
+  const out = heldOutOf(settled).find((b) => b.id === params.get('out'))?.id ?? null;
   const set = (id: string | null) =>
     setParams(
       (now) => {
@@ -15,7 +18,7 @@ export function useDrawnOut(): readonly [string | null, (id: string | null) => v
       },
       { replace: true },
     );
-  return [params.get('out'), set];
+  return [out, set];
 }
 
 /** A part of the Carry station as it is with what is drawn out. */
