@@ -32,22 +32,36 @@ interface There {
 /** The axes that are square to one. */
 const besideAxis = (axis: AxisIndex) => ([0, 1, 2] as const).filter((k) => k !== axis);
 
-/** What may be in the way out of some places along an axis of the piece: what is beside them no further than so much. */
-function inTheWay(from: readonly Vector[], out: Vector, all: readonly There[], round: number): readonly There[] {
-  const axis = axisOf(out);
-  if (axis === undefined) return [];
-  const [p, q] = besideAxis(axis) as [AxisIndex, AxisIndex];
-  let [p0, p1, q0, q1] = [Infinity, -Infinity, Infinity, -Infinity];
-  for (const place of from) {
-    [p0, p1] = [Math.min(p0, place[p] - round), Math.max(p1, place[p] + round)];
-    [q0, q1] = [Math.min(q0, place[q] - round), Math.max(q1, place[q] + round)];
+/** So many figures for each member: where it begins and ends along each axis. */
+const ENDS = 6;
+
+/** What stands for good, and where each of it begins and ends, one after the other, so that all of it is looked through quickly. */
+class Standing {
+  private readonly ends: Float64Array;
+
+  constructor(private readonly all: readonly There[]) {
+    this.ends = Float64Array.from(all.flatMap(({ extents }) => extents.flat()));
   }
-  const found: There[] = [];
-  for (const there of all) {
-    const { extents } = there;
-    if (extents[p][0] < p1 && extents[p][1] > p0 && extents[q][0] < q1 && extents[q][1] > q0) found.push(there);
+
+  /** What may be in the way out of some places along an axis of the piece: what is beside them no further than so much. */
+  inTheWay(from: readonly Vector[], out: Vector, round: number): readonly There[] {
+    const axis = axisOf(out);
+    if (axis === undefined) return [];
+    const [p, q] = besideAxis(axis) as [AxisIndex, AxisIndex];
+    let [p0, p1, q0, q1] = [Infinity, -Infinity, Infinity, -Infinity];
+    for (const place of from) {
+      [p0, p1] = [Math.min(p0, place[p] - round), Math.max(p1, place[p] + round)];
+      [q0, q1] = [Math.min(q0, place[q] - round), Math.max(q1, place[q] + round)];
+    }
+    const { all, ends } = this;
+    const [low, high] = [2 * p, 2 * q];
+    const found: There[] = [];
+    for (let at = 0; at < ends.length; at += ENDS) {
+      const [a, b] = [at + low, at + high];
+      if (ends[a]! < p1 && ends[a + 1]! > p0 && ends[b]! < q1 && ends[b + 1]! > q0) found.push(all[at / ENDS] as There);
+    }
+    return found;
   }
-  return found;
 }
 
 /** What is nearest in the way out of a place along an axis of the piece; null where nothing is. */
@@ -84,6 +98,7 @@ export function handChecks(shape: Shape, carried: Carried, letters: Letters, set
   const stays = shape.members
     .filter((m) => !moves.has(m.id) && !LAST.has(m.role))
     .map((member) => ({ member, extents: extentsOf(member) }));
+  const standing = new Standing(stays);
   const byId = new Map(shape.members.map((m) => [m.id, m]));
   const name = (id: string) => {
     const member = byId.get(id);
@@ -94,7 +109,7 @@ export function handChecks(shape: Shape, carried: Carried, letters: Letters, set
     .flatMap(({ holds, row, screws }) => {
       const out = row.contact.normal.map((c) => -c) as unknown as Vector;
       const heads = screws.map((s) => s.head);
-      const others = inTheWay(heads, out, stays, ROUND).filter(({ member }) => member !== row.through && member !== row.into);
+      const others = standing.inTheWay(heads, out, ROUND).filter(({ member }) => member !== row.through && member !== row.into);
       return heads.flatMap((head): Way[] => {
         const met = nearest(head, out, others, ROUND);
         // What lies on the heads faces them, and is told as that.

@@ -1,5 +1,5 @@
 import { toMm } from '../../length/index.js';
-import { placingOf, type Feature, type Member } from '../../piece/index.js';
+import { ofTwo, placingOf, type Feature, type Member } from '../../piece/index.js';
 import { dot, minus, plus, scaled, type Vector } from '../../solid/index.js';
 import { ownExtents, type Extent, type Extents } from './contact.js';
 import type { PlacedRow, PlacedScrew } from './placed.js';
@@ -101,6 +101,16 @@ function between(a: PlacedScrew, b: PlacedScrew): number {
 /** Wood that has to stay between two screws, mm. */
 const WOOD_BETWEEN = 1.5;
 
+const meetingsOfTwo = ofTwo<PlacedRow, PlacedRow, readonly Clash[]>();
+
+/** What is wrong with two rows that come near each other. */
+const meeting = (row: PlacedRow, other: PlacedRow) =>
+  meetingsOfTwo(row, other, () => {
+    if (under(row, other) && under(other, row)) return [{ kind: 'facing', row, other }];
+    const apart = nearest(row, other);
+    return apart < WOOD_BETWEEN ? [{ kind: 'meets', row, other, apart: Math.max(0, apart) }] : [];
+  });
+
 /** Rows that lie in one member and come too near to each other, each pair once. */
 function meetings(rows: readonly PlacedRow[]): Clash[] {
   const inMember = new Map<string, PlacedRow[]>();
@@ -122,9 +132,7 @@ function meetings(rows: readonly PlacedRow[]): Clash[] {
         const key = `${places.get(row)} ${places.get(other)}`;
         if (known.has(key)) continue;
         known.add(key);
-        const apart = nearest(row, other);
-        if (under(row, other) && under(other, row)) found.push({ kind: 'facing', row, other });
-        else if (apart < WOOD_BETWEEN) found.push({ kind: 'meets', row, other, apart: Math.max(0, apart) });
+        found.push(...meeting(row, other));
       }
     });
   }
@@ -138,8 +146,16 @@ function nearest(row: PlacedRow, other: PlacedRow): number {
   return least;
 }
 
-/** Where a screw lands in what is cut into its members for others. */
-function landings(row: PlacedRow): Clash[] {
+const landed = new WeakMap<PlacedRow, readonly Clash[]>();
+
+/** Where a screw lands in what is cut into its members for others; found out once, since neither changes. */
+function landings(row: PlacedRow): readonly Clash[] {
+  const known = landed.get(row) ?? landingsOf(row);
+  landed.set(row, known);
+  return known;
+}
+
+function landingsOf(row: PlacedRow): readonly Clash[] {
   const { through, into } = row.row;
   const own = (id: string) => id === through.id || id === into.id || id === row.holds;
   return [through, into].flatMap((member): Clash[] => {

@@ -77,9 +77,19 @@ type Held =
 function heldBy(support: Support, member: Member, carrier: Member, pull: boolean): Held {
   const row = rowBetween(carrier, member);
   if ('why' in row) return { row };
-  const value = valueOf(row, carrier, pull);
+  const value = valueFor(row, carrier, pull);
   if (!value.judged) return { row, reason: value.reason };
   return { row, each: value.newtons, basis: value.basis, count: countFor(row, heldAt(support), value.newtons) };
+}
+
+/** What screws of rows hold, pulled and not; rows never change, and each has one carrier. */
+const values = { pulled: new WeakMap<Row, ScrewValue>(), pushed: new WeakMap<Row, ScrewValue>() };
+
+function valueFor(row: Row, carrier: Member, pull: boolean): ScrewValue {
+  const known = pull ? values.pulled : values.pushed;
+  const value = known.get(row) ?? valueOf(row, carrier, pull);
+  known.set(row, value);
+  return value;
 }
 
 /**

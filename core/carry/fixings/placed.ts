@@ -45,7 +45,7 @@ export class PlacedRow {
   constructor(
     readonly holds: string,
     readonly row: Row,
-    count: number,
+    readonly count: number,
   ) {
     this.lengthwise = spacedAlong(row, count);
     const radius = shankOf(row.screw) / 2;
@@ -87,12 +87,24 @@ export class PlacedRow {
   }
 }
 
+/** Rows never change, so that their screws are placed once for so many of them. */
+const placed = new WeakMap<Row, readonly PlacedRow[]>();
+
+function placedRow(holds: string, row: Row, count: number): PlacedRow {
+  const ways = placed.get(row) ?? [];
+  const known = ways.find((p) => p.holds === holds && p.count === count);
+  if (known) return known;
+  const one = new PlacedRow(holds, row, count);
+  placed.set(row, [one, ...ways.slice(0, 3)]);
+  return one;
+}
+
 /** The rows of screws that hold one member, at its ends and along what it is held to. */
 export function rowsOfScrews(carried: CarriedMember, members: ReadonlyMap<string, Member>): readonly PlacedRow[] {
   const { member, bending } = carried;
-  const ends = screwedEnds(carried, members).map((e) => new PlacedRow(member.id, e.row, e.count));
+  const ends = screwedEnds(carried, members).map((e) => placedRow(member.id, e.row, e.count));
   const along = bending?.builtUp ? screwsAlong(bending.builtUp) : [];
-  return [...ends, ...along.flatMap((a) => (a.row ? [new PlacedRow(a.member.id, a.row, a.count)] : []))];
+  return [...ends, ...along.flatMap((a) => (a.row ? [placedRow(a.member.id, a.row, a.count)] : []))];
 }
 
 /** What is carried never changes, so that its screws are placed once. */

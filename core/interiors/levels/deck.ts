@@ -159,16 +159,15 @@ function deckJoints(rails: Rails, deck: Member, board: Stretch, under: readonly 
   const b = rails.broad.value;
   return under.flatMap((m): Joint[] => {
     const { origin, u, v } = m.frame;
-    const joint = { carried: deck.id, carrier: m.id, how: 'bearing' } as const;
     if (u[0] === 1) {
       const met = common(board, { from: origin.x, to: add(origin.x, m.length.value) });
       if (!met) return [];
       const z = v[2] === -1 ? sub(origin.z, b) : origin.z;
-      return [{ ...joint, on: atZ(middle(z, add(z, b))), part: toMm(sub(met.to, met.from)) }];
+      return [{ carried: deck.id, carrier: m.id, how: 'bearing', on: atZ(middle(z, add(z, b))), part: toMm(sub(met.to, met.from)) }];
     }
     const x = v[0] === 1 ? origin.x : sub(origin.x, b);
     const met = common(board, { from: x, to: add(x, b) });
-    return met ? [{ ...joint, on: atX(middle(met.from, met.to)) }] : [];
+    return met ? [{ carried: deck.id, carrier: m.id, how: 'bearing', on: atX(middle(met.from, met.to)) }] : [];
   });
 }
 
