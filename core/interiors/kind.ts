@@ -144,7 +144,7 @@ interface Kind<M> {
   /** Made of another stock, where a member of it is made with all that are like it; null where it is not. */
   withStock(making: M, member: Member, stock: string): M | null;
   /** What else might make a member of it pass, besides other stock and less load. */
-  remedies(making: M, owner: Space, member: Member): readonly Candidate[];
+  remedies(making: M, owner: Space, member: Member, workshop: Workshop): readonly Candidate[];
 }
 
 /** How far up things stand on what divides a space. */

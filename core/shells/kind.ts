@@ -34,4 +34,6 @@ export interface ShellKind<P extends Piece = Piece> {
   standingWider?(piece: P, by: Length): PieceEdit | null;
   /** What might make a member of the shell itself pass. */
   remedies(piece: P, asked: Asked): readonly Candidate[];
+  /** What of the shell might make a member inside it pass. */
+  remediesWithin?(piece: P, asked: Asked): readonly Candidate[];
 }

@@ -1,15 +1,16 @@
 import { memo, useDeferredValue, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { writeSentence } from '../../core/figure/index.js';
+import { writeExactly, writeSentence } from '../../core/figure/index.js';
 import type { Check, Fix } from '../../core/checks/index.js';
-import { compare } from '../../core/solution/index.js';
+import { compare, type TriedFix } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
 import { StateMark, severityWord } from '../shared/state-mark.js';
 import { Button, Faint } from '../shared/ui.js';
 import { line as rule, link } from '../theme/tokens.js';
 import { useBench, useSettledBench, type Draft } from './bench.js';
 import { MovedList } from './moved.js';
+import { TriedLine, TryAll, useTriedFixes } from './tried-fixes.js';
 
 const List = styled.ul`
   border-top: 1px solid ${rule};
@@ -65,7 +66,7 @@ function draftOf(change: Fix['change']): Draft {
 }
 
 /** A way to mend something: looked at on the drawing first, then used. */
-function FixRow({ fix, name, looking }: { fix: Fix; name: string; looking: boolean }) {
+function FixRow({ fix, name, looking, tried }: { fix: Fix; name: string; looking: boolean; tried: TriedFix | undefined }) {
   const { applyChange, setDraft } = useSettledBench();
   const precision = usePrecision();
   const [open, setOpen] = useState(false);
@@ -84,6 +85,7 @@ function FixRow({ fix, name, looking }: { fix: Fix; name: string; looking: boole
         <Button onPress={look} aria-label={`${label}: look at it first. ${name}`} style={{ textAlign: 'left' }}>
           {label}
         </Button>
+        {tried ? <TriedLine tried={tried} /> : null}
       </li>
     );
   }
@@ -98,6 +100,28 @@ function FixRow({ fix, name, looking }: { fix: Fix; name: string; looking: boole
         <Button onPress={leave}>Cancel</Button>
       </div>
     </li>
+  );
+}
+
+/** The ways to mend what a check tells; those that were tried in the order of what they come to. */
+function FixList({ check, looking }: { check: Check; looking: boolean }) {
+  const precision = usePrecision();
+  const trying = useTriedFixes(check);
+  if (check.fixes.length === 0) return null;
+  const name = `For: ${writeSentence(check.sentence, precision)}`;
+  const labelled = check.fixes.map((fix, i) => ({ fix, label: writeExactly(fix.label), key: i }));
+  const order = trying.tried.map((t) => writeExactly(t.fix.label));
+  const place = (label: string) => (order.includes(label) ? order.indexOf(label) : order.length);
+  const sorted = [...labelled].sort((a, b) => place(a.label) - place(b.label));
+  return (
+    <Fixes>
+      {sorted.map(({ fix, label, key }) => (
+        <FixRow key={key} fix={fix} looking={looking} name={name} tried={trying.tried[order.indexOf(label)]} />
+      ))}
+      <li>
+        <TryAll check={check} trying={trying} />
+      </li>
+    </Fixes>
   );
 }
 
@@ -148,13 +172,7 @@ const CheckList = memo(function CheckList({ checks, looking }: { checks: readonl
                 <p>{writeSentence(check.sentence, precision)}</p>
               )}
               <CheckLink check={check} />
-              {check.fixes.length > 0 ? (
-                <Fixes>
-                  {check.fixes.map((fix, i) => (
-                    <FixRow key={i} fix={fix} looking={looking} name={`For: ${writeSentence(check.sentence, precision)}`} />
-                  ))}
-                </Fixes>
-              ) : null}
+              <FixList check={check} looking={looking} />
             </div>
           </li>
         ))}

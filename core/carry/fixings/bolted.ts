@@ -72,7 +72,8 @@ export function bolted(support: Support, member: Member, carrier: Member): Fixin
     rest.reduce((a, b) => (b.holds > a.holds ? b : a), first);
   const { diameter, most, each, holds } = best;
   if (most === 0) {
-    const least = (KEEP_BOLTS.loaded + KEEP_BOLTS.edge) * (BOLTS[0] as number);
+    const clear = passes(BOLTS[0] as number);
+    const least = (KEEP_BOLTS.loaded + KEEP_BOLTS.edge) * (BOLTS[0] as number) + clear.foot + clear.head;
     return {
       support,
       state: 'fails',

@@ -178,14 +178,14 @@ export const levels: DividingKind<Levels> = {
     if (own) return { ...making, own: { ...making.own, [node]: levelWith(own, role, stock) } };
     return { ...making, level: levelWith(making.level, role, stock) };
   },
-  remedies: (making, owner, member) => {
+  remedies: (making, owner, member, workshop) => {
     const { node } = member;
     const edit = (level: Level): PieceEdit => ({
       kind: 'making',
       space: owner.id,
       making: making.own?.[node] ? { ...making, own: { ...making.own, [node]: level } } : { ...making, level },
     });
-    return levelRemedies(levelOf(making, node), member, edit);
+    return levelRemedies(levelOf(making, node), member, workshop, edit);
   },
   memberRemedies: null,
 };

@@ -26,7 +26,7 @@ import { onTop } from './on-top.js';
 import { feetBought, feetUnder } from './feet.js';
 import { frameProblems } from './problems.js';
 import { frameRacking } from './racking.js';
-import { frameRemedies } from './remedies.js';
+import { atPosts, frameRemedies } from './remedies.js';
 import { frameStock } from './stock.js';
 import { frameFields, type Frame } from './spec.js';
 
@@ -222,4 +222,5 @@ export const frame: ShellKind<Frame> = {
   standingWider: ({ depth }, by) =>
     depth.from === 'given' ? { kind: 'piece', patch: { depth: { ...depth, size: add(depth.size, by) } } } : null,
   remedies: frameRemedies,
+  remediesWithin: atPosts,
 };

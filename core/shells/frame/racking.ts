@@ -1,11 +1,12 @@
 import { columnOf, lateral, pushOf, rowBetween, stateOf, worse, type Carried } from '../../carry/index.js';
 import { force, say } from '../../figure/index.js';
-import { leanCheck, pieceFix, toWall, type Check, type Fix } from '../../finding/index.js';
+import { leanCheck, type Check } from '../../finding/index.js';
 import { greatest, sub, toMm } from '../../length/index.js';
 import { boxOf, type Member, type Shape } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { FRAME } from './ids.js';
 import { byCorners, byGussets, type Takes } from './knees.js';
+import { standingFast } from './racking-fixes.js';
 import type { Frame } from './spec.js';
 
 /** Screws round a sheet, one so often, mm, typical. */
@@ -79,22 +80,8 @@ export function frameRacking(piece: Frame, shape: Shape, carried: Carried, works
   const forward =
     (sheets?.ends ? null : braced('ends', toFront)) ?? bySheet(sheets?.ends ? [FRAME.left, FRAME.right] : [], shape, push, toFront);
   const state = worse(sideways.state, forward.state);
-  const [thin] = [...workshop.stock].filter(([, s]) => s.form === 'sheet').sort(([, a], [, b]) => a.thickness - b.thickness);
-  const add = (which: 'rear' | 'ends', label: string): Fix[] =>
-    thin && !sheets?.[which]
-      ? [pieceFix(say`${label} of ${thin[1].name}`, { kind: 'piece', patch: { sheets: { ...sheets, [which]: { stock: thin[0] } } } })]
-      : [];
-  const { split } = piece.interior;
-  const { stock, wide } = piece.top.level.rails;
-  const brace = (at: 'ends' | 'rear', label: string): Fix => {
-    const one = { at, is: 'diagonal', space: split?.spaces[0]?.id ?? piece.interior.id, stock, wide } as const;
-    return pieceFix(say`${label}`, { kind: 'piece', patch: { braces: [...(piece.braces ?? []), one] } });
-  };
-  const fixes = [
-    ...(sideways.state === 'fails' ? [...add('rear', 'A sheet at its rear'), brace('rear', 'A brace across its rear')] : []),
-    ...(forward.state === 'fails' ? [...add('ends', 'Sheets at its ends'), brace('ends', 'A brace at each end')] : []),
-    toWall(),
-  ];
+  const leans = [...(sideways.state === 'fails' ? ['rear' as const] : []), ...(forward.state === 'fails' ? ['ends' as const] : [])];
+  const fixes = standingFast(piece, leans, workshop);
   const blocks = shape.members.some((m) => m.role === 'corner block');
   const bare = state === 'fails' && !blocks && !sheets?.rear && !sheets?.ends && !piece.braces?.length;
   const sentence = say`${pushed}: ${sideways.sentence}, and ${forward.sentence}.${bare ? ' Rails screwed to posts are not counted on: they lean.' : ''}`;

@@ -35,11 +35,12 @@ function forMade(asked: Asked, owner: Space | undefined): Candidate[] {
     label: say`${c.label} for every ${member.role}`,
   }));
   const own = owner?.filling
-    ? fillingKind(owner.filling).remedies(owner.filling, owner, member)
+    ? fillingKind(owner.filling).remedies(owner.filling, owner, member, asked.workshop)
     : owner?.split
-      ? dividingKind(owner.split).remedies(owner.split.making, owner, member)
+      ? dividingKind(owner.split).remedies(owner.split.making, owner, member, asked.workshop)
       : [];
-  return [...other, ...own, ...moveLoad(asked)];
+  const within = shellOf(piece).remediesWithin?.(piece, asked) ?? [];
+  return [...other, ...own, ...within, ...moveLoad(asked)];
 }
 
 /** Every change that might make a member pass. */

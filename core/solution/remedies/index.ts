@@ -10,8 +10,10 @@ import { addedCost } from '../cost.js';
 import { solve, type Solution } from '../solve.js';
 import type { Candidate } from '../../remedies/index.js';
 import { candidatesFor } from './candidates.js';
+import { failing } from './failing.js';
 
 export * from './choices.js';
+export * from './tried-fixes.js';
 
 /** A change that makes a member pass, tried in the solver. */
 export interface Remedy {
@@ -33,13 +35,6 @@ export interface Remedy {
   readonly moved: readonly Moved[];
   /** Members under it that carry more after it, by their ids, with N before and after. */
   readonly below: readonly { readonly id: string; readonly before: number; readonly after: number }[];
-}
-
-/** Members that fail, and joints and all else that stops the build, by their ids. */
-function failing({ carried, checks }: Solution): ReadonlySet<string> {
-  const members = [...carried.members.values()].filter((c) => c.state === 'fails').map((c) => c.member.id);
-  const stops = checks.filter((c) => c.state === 'fails' && (c.severity === 'stop' || c.joint !== undefined)).map((c) => c.id);
-  return new Set([...members, ...stops]);
 }
 
 /** Whether a member itself is close to what it may. */
