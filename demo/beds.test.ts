@@ -1,7 +1,8 @@
 import { GRAVITY, carry, drawnOut, getAwayWith, wouldBe, type CarriedMember } from '../core/carry/index.js';
 import { writeExactly } from '../core/figure/index.js';
 import { toMm, type Length } from '../core/length/index.js';
-import { boxOf, type Member, type PieceEdit } from '../core/piece/index.js';
+import { boxOf, posed, type Member, type PieceEdit, type Pose } from '../core/piece/index.js';
+import { drawPiece } from '../core/drawing/index.js';
 import { measureOf } from '../core/project/index.js';
 import { boughtFor, drawnOutOf, heldOutOf, type Solution } from '../core/solution/index.js';
 import type { Frame } from '../core/shells/index.js';
@@ -63,6 +64,36 @@ test('drawn out, its stops meet the front rail, and each slat lies on that and o
   expect(posed.shape.members).toEqual(out.members);
   expect(posed.checks.filter((c) => c.state !== 'fine')).toEqual([]);
   expect([posed.parts, posed.letters]).toEqual([s.parts, s.letters]);
+});
+
+test('its slats are hinged at the board: 600 of them lifted by 75° stand 579.6 over a deck of 360, shut or drawn out', () => {
+  const s = solved('guest-bed');
+  const [sin, cos] = [Math.sin((75 * Math.PI) / 180), Math.cos((75 * Math.PI) / 180)];
+  expect(factOf(s, 'lifted, their rear ends are high')).toBeCloseTo(360 + 600 * sin, 3);
+  // A slat of 27: √(600² + 27²) − 600 behind, of 20 that are free.
+  expect(factOf(s, 'they swing out behind by')).toBeCloseTo(0.607, 3);
+  const at = (pose: Pose) => {
+    const slat = posed(s.shape.members, s.shape.bodies, pose).find((m) => m.id === 'frame-top/slat/8') as Member;
+    return [toMm(boxOf(slat).y1), toMm(boxOf(slat).z0)].map((v) => Number(v.toFixed(2)));
+  };
+  const behind = 620 - 600 * cos - 27 * sin;
+  expect(at(new Map([['pull-out-slats', 1]]))).toEqual([360 + 600 * sin, behind].map((v) => Number(v.toFixed(2))));
+  expect(
+    at(
+      new Map([
+        ['pull-out-slats', 1],
+        ['pull-out', 1],
+      ]),
+    )[1],
+  ).toBeCloseTo(behind + 420, 2);
+  expect(s.checks.filter((c) => c.id.startsWith('hits') || c.id.startsWith('hinged'))).toEqual([]);
+  expect(boughtFor(s).find((b) => b.what === 'hinges')?.count).toBe(8);
+  // The mattress is taken off before they are lifted.
+  const lying = (pose: Pose) => drawPiece(s, 'side', s.piece.interior.id, pose).shapes.some((shape) => shape.of.kind === 'thing');
+  expect([lying(new Map()), lying(new Map([['pull-out-slats', 1]]))]).toEqual([true, false]);
+  // With nothing free behind no finger gets in.
+  const tight = solved('guest-bed', patch({ pullOut: { ...(bed.pullOut as NonNullable<Frame['pullOut']>), behind: 0 as Length } }));
+  expect(said(tight, 'hinged-behind')?.fixes).toHaveLength(1);
 });
 
 test('made wrong, a pull-out says what is wrong with it, with ways out', () => {

@@ -88,7 +88,9 @@ const isFront = (m: Member) => m.role === 'drawer front';
 /** In which groups the parts of a piece are put together, in the order of the work. */
 export function groupsOf({ shape, parts }: Solution, order: 'bottom up' | 'top down'): readonly Group[] {
   const members = parts.map((p) => p.member);
-  const inBody = new Map(shape.bodies.flatMap((b) => b.members.map((id) => [id, b] as const)));
+  // What moves by itself on another is built with that.
+  const builtWith = (b: Body) => (b.byItself ? (shape.bodies.find((lead) => lead.id === b.on) ?? b) : b);
+  const inBody = new Map(shape.bodies.flatMap((b) => b.members.map((id) => [id, builtWith(b)] as const)));
   const up = order === 'bottom up' ? 1 : -1;
   const low = (m: Member) => boxOf(m).y0;
   const sorted = (all: readonly Member[]) => [...all].sort((a, b) => up * (low(a) - low(b)));

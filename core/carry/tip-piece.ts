@@ -1,6 +1,7 @@
 import { fromUnits, toMm } from '../length/index.js';
 import {
   boxOf,
+  hasMoved,
   massMiddleOf,
   movingOf,
   posed,
@@ -83,9 +84,11 @@ export function tippingCases(shape: Shape, carried: Carried): readonly TippingCa
   return stands.flatMap((pose) => {
     const members = posed(shape.members, shape.bodies, pose.pose);
     // What stands on feet of its own neither pulls nor is leaned on.
-    const out = shape.bodies.filter((b) => (pose.pose.get(b.id) ?? 0) > 0);
-    const open = new Set(out.filter((b) => !b.standsOut).flatMap((b) => b.members));
-    const byItself = new Set(out.filter((b) => b.standsOut).flatMap((b) => b.members));
+    const out = shape.bodies.filter((b) => hasMoved(b, pose.pose));
+    const onFeet = (b: Body) => b.standsOut ?? shape.bodies.some((lead) => lead.id === b.on && lead.standsOut);
+    // Nobody leans on what is lifted.
+    const open = new Set(out.filter((b) => !onFeet(b) && b.motion.kind === 'slide').flatMap((b) => b.members));
+    const byItself = new Set(out.filter(onFeet).flatMap((b) => b.members));
     const wood = woodOf(
       members.filter((m) => !byItself.has(m.id)),
       carried,

@@ -1,13 +1,16 @@
 import { PASS, carry, onSlides, tippingCases, unweighedIn, worstTipping, type Carried } from '../carry/index.js';
 import { force, len, mass, say } from '../figure/index.js';
 import { applyEdit } from '../kinds/index.js';
-import { fromUnits, mm } from '../length/index.js';
+import { add, fromUnits, mm } from '../length/index.js';
 import { overlapOf, type Solid } from '../solid/index.js';
 import {
   boxOf,
   boxRound,
+  keptMembers,
   ofTwo,
   overlap,
+  posed,
+  shiftOf,
   solidOfMember,
   statesOnTheWay,
   sweptBox,
@@ -17,6 +20,7 @@ import {
   type OnTheWay,
   type Piece,
   type PieceEdit,
+  type Pose,
   type Shape,
 } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
@@ -90,19 +94,45 @@ function runsInto({ member, box, swept, states }: Moved, there: Boxed): boolean 
   });
 }
 
-/** What a body runs into on its way: a member that stays, one of another body, or one of what it is on. */
-function hits(body: Body, all: readonly Boxed[], { bodies }: Shape): Check[] {
+/** A body with its axis where it is while what it is on is drawn out, and all members as they are then; null for what is on nothing that slides. */
+function withLeadOut(body: Body, { members, bodies }: Shape): { readonly body: Body; readonly all: readonly Boxed[] } | null {
   const lead = bodies.find((b) => b.id === body.on);
-  const of = (b: Body) => all.filter(({ member }) => b.members.includes(member.id)).map((m) => onTheWay(m, b, bodies));
-  const moving = of(body);
+  if (!body.byItself || lead?.motion.kind !== 'slide') return null;
+  const pose: Pose = new Map([[lead.id, 1]]);
+  const by = shiftOf(lead, pose);
+  const { motion } = body;
+  const { at } = motion.kind === 'turn' ? motion : { at: by };
+  const moved = motion.kind === 'turn' ? { ...motion, at: { x: add(at.x, by.x), y: add(at.y, by.y), z: add(at.z, by.z) } } : motion;
+  return { body: { ...body, motion: moved }, all: boxed(keptMembers(posed(members, bodies, pose))) };
+}
+
+const boxed = (members: readonly Member[]): readonly Boxed[] => members.map((member) => ({ member, box: boxOf(member) }));
+
+/** What is first in the way of a body: a member that stays, one of another body, or one of what it goes with. */
+function inTheWay(body: Body, all: readonly Boxed[], bodies: readonly Body[]): Member | undefined {
+  const lead = body.byItself ? undefined : bodies.find((b) => b.id === body.on);
+  const of = (b: Body, way = b) => all.filter(({ member }) => b.members.includes(member.id)).map((m) => onTheWay(m, way, bodies));
+  const carried = bodies.filter((b) => b.on === body.id && b.byItself);
+  const moving = [...of(body), ...carried.flatMap((b) => of(b, body))];
   const along = bodies.filter((b) => b.on === body.id || b === lead);
   const passed = new Set([...body.members, ...(body.outOf ?? []), ...along.flatMap((b) => b.members)]);
   const ways = lead ? of(lead) : [];
-  const inTheWay =
+  return (
     all.find((b) => !passed.has(b.member.id) && moving.some((m) => runsInto(m, b)))?.member ??
-    ways.find((other) => moving.some((m) => meetOnTheWay(m, other)))?.member;
-  if (!inTheWay) return [];
-  const away = (body.away ?? lead?.away)?.[1];
+    ways.find((other) => moving.some((m) => meetOnTheWay(m, other)))?.member
+  );
+}
+
+/** What a body runs into on its way, wherever what it is on has come to. */
+function hits(body: Body, all: readonly Boxed[], shape: Shape): Check[] {
+  const { bodies } = shape;
+  const shut = inTheWay(body, all, bodies);
+  const out = shut ? null : withLeadOut(body, shape);
+  const met = shut ?? (out ? inTheWay(out.body, out.all, bodies) : undefined);
+  if (!met) return [];
+  const away = (body.away ?? bodies.find((b) => b.id === body.on)?.away)?.[1];
+  const how = body.byItself || body.motion.kind === 'turn' ? 'opened' : 'drawn out';
+  const lead = shut ? '' : ' and what it is on is drawn out';
   return [
     {
       id: `hits-${body.id}`,
@@ -110,8 +140,8 @@ function hits(body: Body, all: readonly Boxed[], { bodies }: Shape): Check[] {
       state: 'fails',
       about: { kind: 'space', id: body.id },
       sentence: away
-        ? say`${body.label} run into ${inTheWay.label} on their way to be ${away}.`
-        : say`${body.label} runs into ${inTheWay.label} when it is drawn out.`,
+        ? say`${body.label} run into ${met.label} on their way to be ${away}.`
+        : say`${body.label} runs into ${met.label} when it is ${how}${lead}.`,
       fixes: [],
     },
   ];
@@ -211,7 +241,7 @@ function covered(shape: Shape): Check[] {
 /** Whether what moves is carried, has room to move, and does not tip the piece over. */
 export function bodyChecks(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): Check[] {
   const slid = shape.bodies.filter((b) => onSlides(b, carried)?.state === 'fine');
-  const boxes = shape.bodies.length > 0 ? shape.members.map((member): Boxed => ({ member, box: boxOf(member) })) : [];
+  const boxes = shape.bodies.length > 0 ? boxed(shape.members) : [];
   const faults = shape.bodies.flatMap((body) => [...rated(body, carried), ...hits(body, boxes, shape)]);
   const good: Check[] =
     slid.length > 0

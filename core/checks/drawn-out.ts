@@ -1,7 +1,7 @@
 import { carry, drawnOut, unweighedIn, type Carried } from '../carry/index.js';
 import { fine, mass, say } from '../figure/index.js';
 import type { Check } from '../finding/index.js';
-import type { Body, Letters, Piece, Shape } from '../piece/index.js';
+import { membersMovedBy, type Body, type Letters, type Piece, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { holdChecks } from './holds.js';
 import { memberSags } from './members.js';
@@ -45,7 +45,7 @@ export function drawnOutChecks(piece: Piece, shape: Shape, letters: Letters, wor
       return [{ id: `out-${body.id}`, severity: 'look', state: 'not judged', about: { kind: 'piece' }, sentence, fixes: [] }];
     }
     const worst = Math.max(0, ...[...carried.members.values()].map((c) => c.bending?.verdict.today.mm ?? 0));
-    const weighs = body.members.reduce((sum, id) => sum + (carried.members.get(id)?.selfKg ?? 0), 0);
+    const weighs = membersMovedBy(body, shape.bodies).reduce((sum, id) => sum + (carried.members.get(id)?.selfKg ?? 0), 0);
     return [
       {
         id: `out-${body.id}`,

@@ -1,6 +1,18 @@
-import { Figure, size } from '../figure/index.js';
-import { ZERO, mm } from '../length/index.js';
-import { facingFrame, flatFrame, rectangular, type Body, type Member, type Shape } from '../piece/index.js';
+import { Figure, size, writeExactly } from '../figure/index.js';
+import { ZERO, mm, toMm } from '../length/index.js';
+import {
+  SHUT,
+  boxOf,
+  facingFrame,
+  flatFrame,
+  posed,
+  posesOf,
+  rectangular,
+  type Body,
+  type Member,
+  type Pose,
+  type Shape,
+} from '../piece/index.js';
 import { woodOf } from '../project/index.js';
 import { solve } from '../solution/index.js';
 import { divided, piece, workshop } from '../testing/samples.js';
@@ -58,6 +70,64 @@ test.each([
 ])('a rail %s: %i up, %i out', (_, up, out, hits) => {
   const checks = told(rail(up, out));
   expect(checks).toHaveLength(hits);
-  if (hits)
-    expect(checks[0]).toMatchObject({ severity: 'stop', sentence: ['the flap', ' runs into ', 'the rail', ' when it is drawn out.'] });
+  if (hits) {
+    expect(checks[0]?.severity).toBe('stop');
+    expect(writeExactly(checks[0]?.sentence ?? [])).toBe('the flap runs into the rail when it is opened.');
+  }
+});
+
+describe('a flap on a tray that slides out by 500, opened wherever that has come to', () => {
+  const tray = rectangular({ ...flap, wood, id: 'tray/shelf/1', label: 'tray', frame: flatFrame({ x: mm(100), y: mm(960), z: mm(300) }) });
+  const slides: Body = {
+    ...turns,
+    id: 'tray',
+    label: 'the tray',
+    members: [tray.id],
+    motion: { kind: 'slide', along: [0, 0, 1], travel: size('stroke', mm(500)) },
+  };
+  const lifts: Body = { ...turns, on: 'tray', byItself: true };
+  const bodies = [slides, lifts];
+  const at = (other: Member) =>
+    bodyChecks(base, { ...shape, members: [flap, tray, other], bodies }, carried, shop)
+      .filter((c) => c.id.startsWith('hits'))
+      .map((c) => writeExactly(c.sentence));
+
+  test('its poses: shut, drawn out, lifted, and both', () => {
+    expect(posesOf(bodies).map((p) => [p.id, [...p.pose.keys()]])).toEqual([
+      ['shut', []],
+      ['open-tray', ['tray']],
+      ['open-flap', ['flap']],
+      ['open', ['tray', 'flap']],
+    ]);
+    // Lifted by itself, it stands up over its hinge; drawn out as well, 500 further out.
+    const z = (pose: Pose) => posed([flap], bodies, pose).map((m) => toMm(boxOf(m).z1))[0];
+    expect(z(SHUT)).toBe(300);
+    expect(z(new Map([['tray', 1]]))).toBe(800);
+    expect(z(new Map([['flap', 1]]))).toBeCloseTo(0, 6);
+    expect(
+      z(
+        new Map([
+          ['tray', 1],
+          ['flap', 1],
+        ]),
+      ),
+    ).toBeCloseTo(500, 6);
+    expect(
+      z(
+        new Map([
+          ['tray', 0.5],
+          ['flap', 1],
+        ]),
+      ),
+    ).toBeCloseTo(250, 6);
+  });
+
+  test.each([
+    ['over it while it is shut', 150, 150, ['the flap runs into the rail when it is opened.']],
+    // 150 up and out from its hinge as the tray is out.
+    ['over where it is drawn out', 150, 650, ['the flap runs into the rail when it is opened and what it is on is drawn out.']],
+    ['beyond both quarter circles', 310, 400, []],
+    // At the height of the flap, before it: the tray takes it there.
+    ['in the way of the tray', 0, 600, ['the tray runs into the rail when it is drawn out.']],
+  ])('a rail %s', (_, up, out, said) => expect(at(rail(up, out))).toEqual(said));
 });

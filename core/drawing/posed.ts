@@ -26,9 +26,12 @@ export function posedSpaces(solution: Solution, pose: Pose): readonly PlacedSpac
   // Nothing stands on what is put away.
   const away = bodies.some((b) => b.away && (pose.get(b.id) ?? 0) > 0);
   if (away) return [...spaces.values()].map((space) => ({ ...space, blocks: [] }));
+  // What lay on it is taken off before it is lifted.
+  const lifted = new Set(bodies.flatMap((b) => (b.byItself && b.on && (pose.get(b.id) ?? 0) > 0 ? [b.on] : [])));
   const shifts = new Map(bodies.flatMap((body) => body.spaces.map((id) => [id, shiftOf(body, pose)] as const)));
   return [...spaces.values()].map((space) => {
     const grows = space.growsWith ? bodies.find((b) => b.id === space.growsWith) : undefined;
+    if (grows && lifted.has(grows.id)) return { ...space, blocks: [] };
     const out = grows ? shiftOf(grows, pose).z : ZERO;
     if (out > ZERO) return grown(space, out, solution.workshop);
     const by = shifts.get(space.id);

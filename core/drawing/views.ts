@@ -4,6 +4,7 @@ import {
   boxOf,
   isPlain,
   solidOfMember,
+  hasMoved,
   posed,
   type Box,
   type Member,
@@ -291,7 +292,7 @@ export function drawPiece(solution: Solution, view: View, spaceId: string, pose:
     return filled ? filledShapes(s, filled, view) : thingShapes(s, view);
   });
   const placed = posed(solution.shape.members, bodies, pose);
-  const out = new Set(bodies.flatMap((b) => ((pose.get(b.id) ?? 0) > 0 ? b.members : [])));
+  const out = new Set(bodies.flatMap((b) => (hasMoved(b, pose) ? b.members : [])));
   const members = membersIn(placed, view, cut, upFrom(solution, spaceId), out);
   // Seen from the front the back lies behind what stands before it.
   const behind = view === 'front' ? members.filter((m) => outside.behind.has(m.of.id)) : [];

@@ -35,6 +35,8 @@ export interface Body {
   readonly standsOut?: true;
   /** The body that it is on, and moves with as that goes: its own motion is told as that one is shut. */
   readonly on?: string;
+  /** It moves when it is moved, wherever what it is on has come to, and not as that goes. */
+  readonly byItself?: true;
   /** What it is lifted out of before it goes, so that it does not run into that. */
   readonly outOf?: readonly string[];
   /** What the piece is called shut, and at the limit of this, where it is put away and stands on nothing. */
@@ -55,7 +57,7 @@ export interface NamedPose {
 
 /** The poses of some bodies; only `shut` where nothing moves. */
 export function posesOf(bodies: readonly Body[]): readonly NamedPose[] {
-  const lead = bodies.filter((b) => b.on === undefined);
+  const lead = bodies.filter((b) => b.on === undefined || b.byItself);
   const put = lead.find((b) => b.away)?.away;
   const shut: NamedPose = { id: 'shut', label: put?.[0] ?? 'shut', pose: SHUT };
   if (lead.length === 0) return [shut];
@@ -91,22 +93,43 @@ export function shiftBox(box: Box, by: Place): Box {
   };
 }
 
-/** What a body is on, from itself on. */
-function ridesOn(body: Body, bodies: readonly Body[]): readonly Body[] {
+/** What moves a member of a body, from that on: each of them, and how far it has come in a pose. */
+function ridesOn(body: Body, bodies: readonly Body[], pose: Pose): readonly { readonly body: Body; readonly part: number }[] {
   const lead = bodies.find((b) => b.id === body.on);
-  return lead ? [body, lead] : [body];
+  const part = pose.get(body.byItself ? body.id : (body.on ?? body.id)) ?? 0;
+  return lead
+    ? [
+        { body, part },
+        { body: lead, part: pose.get(lead.id) ?? 0 },
+      ]
+    : [{ body, part }];
 }
 
-/** How far a body has come in a pose: as far as what it is on. */
-const partOf = ({ id, on }: Body, pose: Pose): number => pose.get(on ?? id) ?? 0;
+/** The members that move as a body goes: its own, and those of what is on it. */
+export function membersMovedBy({ id, members }: Body, bodies: readonly Body[]): readonly string[] {
+  return [...members, ...bodies.flatMap((b) => (b.on === id ? b.members : []))];
+}
+
+/** Whether a body, or what it is on, is not shut in a pose. */
+export const hasMoved = ({ id, on }: Body, pose: Pose): boolean => (pose.get(id) ?? 0) > 0 || (on !== undefined && (pose.get(on) ?? 0) > 0);
 
 /** A member turned with its body, and with what that is on. */
-function turnedWith(member: Member, rides: readonly Body[], part: number): Member {
+function turnedWith(member: Member, rides: ReturnType<typeof ridesOn>): Member {
   const { origin, ...ways } = member.frame;
   const start: Placing = { ...ways, origin: [toMm(origin.x), toMm(origin.y), toMm(origin.z)] };
-  const after = rides.reduce((at, b) => placingAfter(movingOf(b), part, at), start);
+  const after = rides.reduce((at, { body, part }) => placingAfter(movingOf(body), part, at), start);
   const [x, y, z] = after.origin.map((mm) => fromUnits(mm * 80_000)) as unknown as readonly [Length, Length, Length];
   return { ...member, frame: { u: after.u, v: after.v, n: after.n, origin: { x, y, z } } };
+}
+
+/** A member moved by so much. */
+function movedBy(member: Member, by: Place): Member {
+  const { origin } = member.frame;
+  const moved = (a: Length, d: Length) => (a + d) as Length;
+  return {
+    ...member,
+    frame: { ...member.frame, origin: { x: moved(origin.x, by.x), y: moved(origin.y, by.y), z: moved(origin.z, by.z) } },
+  };
 }
 
 /** Members where they are in a pose. */
@@ -115,17 +138,10 @@ export function posed(members: readonly Member[], bodies: readonly Body[], pose:
   return members.map((member) => {
     const body = bodyOf.get(member.id);
     if (!body) return member;
-    if (body.motion.kind === 'turn') {
-      const part = partOf(body, pose);
-      return part === 0 ? member : turnedWith(member, ridesOn(body, bodies), part);
-    }
-    const by = shiftOf(body, pose);
-    const { origin } = member.frame;
-    const moved = (a: Length, d: Length) => (a + d) as Length;
-    return {
-      ...member,
-      frame: { ...member.frame, origin: { x: moved(origin.x, by.x), y: moved(origin.y, by.y), z: moved(origin.z, by.z) } },
-    };
+    const rides = ridesOn(body, bodies, pose).filter((r) => r.part > 0);
+    if (rides.length === 0) return member;
+    if (rides.some((r) => r.body.motion.kind === 'turn')) return turnedWith(member, rides);
+    return rides.reduce((at, r) => movedBy(at, shiftOf(r.body, pose)), member);
   });
 }
 
@@ -162,9 +178,10 @@ function boxAt(corners: readonly Vector[], placing: Placing): Box {
 /** The states of members on the last way that was asked for. */
 const lastWays = new WeakMap<Member, { readonly by: string; readonly states: readonly OnTheWay[] }>();
 
-/** A member at states of its way, from shut to the limit of its body and of what that is on; for what slides both ends are enough with what lies between. */
+/** A member at states of its way, from shut to the limit of its body and of what that goes with; for what slides both ends are enough with what lies between. */
 export function statesOnTheWay(member: Member, body: Body, bodies: readonly Body[]): readonly OnTheWay[] {
-  const moving = ridesOn(body, bodies).map(movingOf);
+  const rides = body.byItself ? [body] : ridesOn(body, bodies, SHUT).map((r) => r.body);
+  const moving = rides.map(movingOf);
   const by = JSON.stringify(moving);
   const before = lastWays.get(member);
   if (before?.by === by) return before.states;

@@ -65,7 +65,13 @@ export const anyFrame: fc.Arbitrary<{ readonly piece: Frame; readonly shop: Work
     splice: fc.boolean(),
     slats: fc.option(fc.integer({ min: 3, max: 11 })),
     pullOut: fc.option(
-      fc.record({ overlap: length(120, 200), guides: fc.nat(2), legs: fc.integer({ min: 2, max: 4 }), hand: fc.boolean() }),
+      fc.record({
+        overlap: length(120, 200),
+        guides: fc.nat(2),
+        legs: fc.integer({ min: 2, max: 4 }),
+        hand: fc.boolean(),
+        opens: fc.option(fc.integer({ min: 10, max: 100 })),
+      }),
     ),
     people: fc.nat(2),
     letIn: fc.option(length(4, 12)),
@@ -145,6 +151,7 @@ export const anyFrame: fc.Arbitrary<{ readonly piece: Frame; readonly shop: Work
               behind: mm(20),
               guides: { count: drawn.guides, gap: mm(1) },
               ...(drawn.hand ? { handHold: true } : {}),
+              ...(drawn.opens === null ? {} : { hinged: { opens: drawn.opens } }),
             },
           }
         : {}),

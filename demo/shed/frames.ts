@@ -179,6 +179,7 @@ const guestBed: Frame = {
     behind: mm(20),
     guides: { count: 2, gap: mm(1) },
     handHold: true,
+    hinged: { opens: 75 },
   },
   panels: plainPanels('birch-18'),
   edges: PLAIN_EDGES,

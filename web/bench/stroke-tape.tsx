@@ -1,7 +1,7 @@
 import { Slider, SliderThumb, SliderTrack } from 'react-aria-components';
 import styled from 'styled-components';
 import { fromUnits, mm, toInches, toMm } from '../../core/length/index.js';
-import { boxOf, type Body, type Shape } from '../../core/piece/index.js';
+import { boxOf, membersMovedBy, type Body, type Shape } from '../../core/piece/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthText } from '../shared/length-text.js';
 import { ink, link, paper, tape } from '../theme/tokens.js';
@@ -63,7 +63,8 @@ export function StrokeTape({
 }) {
   const precision = usePrecision();
   const travel = body.motion.travel.value;
-  const front = shape.members.reduce((most, m) => (body.members.includes(m.id) ? Math.max(most, boxOf(m).z1) : most), 0);
+  const moved = membersMovedBy(body, shape.bodies);
+  const front = shape.members.reduce((most, m) => (moved.includes(m.id) ? Math.max(most, boxOf(m).z1) : most), 0);
   const long = precision.unit === 'mm' ? toMm(travel) : toInches(travel);
   // Steps of about a millimetre, of which a whole number reaches the limit.
   const step = long / Math.max(1, Math.round(toMm(travel)));

@@ -4,6 +4,8 @@ export const TOP_NODE = 'frame-top';
 
 /** The node of what is drawn out of it, which is a body of that name. */
 export const PULL_OUT = 'pull-out';
+/** Its slats where they are hinged, a body that goes with it. */
+export const HINGED = 'pull-out-slats';
 
 export const FRAME = {
   post: (side: 'rear' | 'front', pair: number) => `${FRAME_NODE}/post/${side}-${pair + 1}`,

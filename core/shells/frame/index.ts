@@ -183,7 +183,7 @@ function shape(piece: Frame, workshop: Workshop): Shape {
     members: [...shell, ...made.members],
     joints: [...onFloor(own), ...top.joints, ...drawn.joints, ...braced.joints, ...made.joints],
     bodies: [...made.bodies, ...drawn.bodies],
-    bought: [...made.bought, ...bought, ...(piece.pullOut ? [{ what: 'catch', count: 1, each: 'piece' as const }] : [])],
+    bought: [...made.bought, ...bought, ...drawn.bought, ...(piece.pullOut ? [{ what: 'catch', count: 1, each: 'piece' as const }] : [])],
     problems: [...top.problems, ...drawn.problems, ...braced.problems, ...made.problems],
     facts: [
       ...made.facts,

@@ -19,6 +19,7 @@ import {
   facingFrame,
   rectangular,
   type Body,
+  type Bought,
   type Fact,
   type Joint,
   type Member,
@@ -27,6 +28,7 @@ import {
 } from '../../piece/index.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import { FRAME, PULL_OUT } from './ids.js';
+import { hingedProblems, hingedSlats } from './hinged.js';
 import { STOP, pastOuterPosts, pullOutProblems, withoutSlats } from './pull-out-problems.js';
 import type { Frame, PullOut } from './spec.js';
 
@@ -76,10 +78,11 @@ export interface Drawn {
   readonly joints: readonly Joint[];
   readonly bodies: readonly Body[];
   readonly facts: readonly Fact[];
+  readonly bought: readonly Bought[];
   readonly problems: readonly ShapeProblem[];
 }
 
-const NOT_DRAWN: Drawn = { members: [], joints: [], bodies: [], facts: [], problems: [] };
+const NOT_DRAWN: Drawn = { members: [], joints: [], bodies: [], facts: [], bought: [], problems: [] };
 
 /** What is drawn out is worked out with. */
 interface At {
@@ -226,9 +229,11 @@ export function pullOutOf(piece: Frame, level: LevelAt, overall: At['overall'], 
   const sliding = laid.slats.filter(({ n }) => n % 2 === 1);
   const slats = sliding.map((s) => slatMember(rails, s, { y: laid.y, z, long }));
   const stops = stopsOf(at, slats);
-  const problems = pullOutProblems(at, stops.room);
+  const problems = [...pullOutProblems(at, stops.room), ...hingedProblems(spec)];
   if (problems.some((p) => p.stops)) return { ...NOT_DRAWN, problems };
+  const hinged = hingedSlats(spec, laid, slats, stops.members);
   const own = [...front.members, ...slats, ...stops.members];
+  const lifted = new Set(hinged?.body.members);
   const thick = wood.legs.thickness.value;
   const onFront = (slat: Member, out: Length): Joint => ({
     carried: slat.id,
@@ -247,13 +252,14 @@ export function pullOutOf(piece: Frame, level: LevelAt, overall: At['overall'], 
       {
         id: PULL_OUT,
         label: 'the pull-out',
-        members: own.map((m) => m.id),
+        members: own.flatMap((m) => (lifted.has(m.id) ? [] : [m.id])),
         spaces: [],
         motion: { kind: 'slide', along: [0, 0, 1], travel: stroke },
         runsOn: { kind: 'plain', name: spec.feet?.are === 'castors' ? 'its castors' : 'its legs', rating: null },
         heldOut: [...always, ...heldAt(stroke.value)],
         standsOut: true,
       },
+      ...(hinged ? [hinged.body] : []),
     ],
     facts: [
       { name: 'stroke of the pull-out', figure: stroke },
@@ -261,7 +267,9 @@ export function pullOutOf(piece: Frame, level: LevelAt, overall: At['overall'], 
       { name: 'slats of the frame', figure: laid.long },
       { name: 'slats of the pull-out', figure: long },
       { name: 'legs of the pull-out', figure: (front.members[2] as Member).length },
+      ...(hinged?.facts ?? []),
     ],
+    bought: hinged?.bought ?? [],
     problems,
   };
 }

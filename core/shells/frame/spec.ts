@@ -53,6 +53,8 @@ export const PullOutSchema = Type.Object(
     guides: Type.Object({ count: Type.Integer({ minimum: 0, maximum: 20 }), gap: DistanceSchema }, closed),
     /** A hole for hands in its board. */
     handHold: Type.Optional(Type.Literal(true)),
+    /** Its slats are hinged to its board, to be lifted from behind so far, degrees. */
+    hinged: Type.Optional(Type.Object({ opens: Type.Number({ minimum: 10, maximum: 100 }) }, closed)),
     feet: Type.Optional(FeetSchema),
   },
   closed,

@@ -9,6 +9,9 @@ import { FieldLabel, Grid, NumberBox, Section, WideTick } from '../../shared/ui.
 import { without } from '../../shared/without.js';
 import { FeetFields } from './feet-fields.js';
 
+/** Hinged slats are lifted so far as they are begun, degrees. */
+const OPENS = 75;
+
 /** A pull-out as it is begun: of what the top is made of, drawn out by two thirds. */
 function usual(piece: Frame, unit: 'mm' | 'in', stock: readonly { readonly id: string }[]): PullOut {
   const s = (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
@@ -107,6 +110,28 @@ export function PullOutFields({ piece }: { piece: Frame }) {
             >
               A hand-hold in its board
             </WideTick>
+            <WideTick
+              isSelected={pullOut.hinged !== undefined}
+              onChange={(on) =>
+                change(
+                  on ? put({ hinged: { opens: OPENS } }) : { pullOut: without(pullOut, 'hinged') },
+                  on ? 'Hinged its slats' : 'Fixed its slats',
+                )
+              }
+            >
+              Its slats are hinged at the board, to be lifted
+            </WideTick>
+            {pullOut.hinged ? (
+              <NumberBox
+                value={pullOut.hinged.opens}
+                minValue={10}
+                maxValue={100}
+                onChange={(opens) => Number.isFinite(opens) && change(put({ hinged: { opens } }), 'Changed how far its slats are lifted')}
+              >
+                <FieldLabel>They are lifted by, degrees</FieldLabel>
+                <Input />
+              </NumberBox>
+            ) : null}
           </>
         ) : null}
       </Grid>
