@@ -177,7 +177,7 @@ for (const by of [pointer, keyboard]) {
     await hands.choose('Rails and posts', 'Rails outside posts');
     await expect(page.getByText(/Corner blocks go between rails that meet at a post/).first()).toBeVisible();
     await hands.tick('Blocks in the corners of the top rails');
-    await hands.type('Rails let into the posts by', '8');
+    await hands.type('Let into the posts, glued, by', '8');
     await expect(page.getByText(/Corner blocks go between rails/)).toHaveCount(0);
   });
 

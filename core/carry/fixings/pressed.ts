@@ -151,8 +151,8 @@ export function ledge(support: Support, member: Member, carrier: Member, depth: 
 /** The ledge that a housing or a groove leaves under a member. */
 export function onLedge(support: Support, member: Member, carrier: Member, settings: Settings): readonly Fixing[] {
   const cut = carrier.features.find((f) => f.kind !== 'hole' && f.kind !== 'rebate' && f.mate === member.id);
-  // An upright back in its groove stands on what is below it.
-  if (!cut || cut.kind === 'hole' || member.frame.n[1] === 0) return [];
+  // An upright back in its groove stands on what is below it; a rail on edge lies on the shoulder that it is let in on.
+  if (!cut || cut.kind === 'hole' || (member.frame.n[1] === 0 && member.role !== 'rail')) return [];
   const { u0, u1, v0, v1 } = cut.region;
   // Level, along the face of what it is cut into; a notch goes right through that.
   const level = carrier.frame.u[1] ** 2 > 0.5 ? v1 - v0 : u1 - u0;

@@ -12,24 +12,31 @@ import {
   type ShapeProblem,
 } from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
-import { ENDS, NUMBER, SIDES, across, acrossAt, deep, deepAt, levelIds, middle, type Built, type Rails } from './level.js';
+import { ENDS, NUMBER, SIDES, across, acrossAt, deep, deepAt, levelIds, middle, type Built, type LevelAt, type Rails } from './level.js';
 import { common, shifted, stretchLength, stretches, type Stretch } from './seams.js';
 
-/** Rails that go from post to post. */
+/** How the end of a rail between posts is held: on the shoulder of what it is let into, or by what holds it there. */
+const seat = (letIn: Length, held: LevelAt['posts']['held']): Pick<Joint, 'how' | 'broad'> =>
+  letIn > ZERO ? { how: 'housed', broad: letIn } : { how: held };
+
+/** Rails that go from post to post, or as far into them as they are let in. */
 function betweenPosts(rails: Rails): Built {
   const { level, posts, node } = rails.at;
   const ids = levelIds(node);
-  const { pairs, ring, post } = posts;
+  const { pairs, ring, post, letIn } = posts;
+  const into = letIn > ZERO ? size('let in', letIn, { in: 'piece', field: 'posts.letIn' }).times(2).named('into both posts') : null;
+  const withInto = (between: Figure) => (into ? between.plus(into) : between);
   const bays = pairs.slice(1).map((right, i) => [pairs[i] as (typeof pairs)[number], right] as const);
   const long = bays.flatMap(([left, right], bay) =>
     SIDES.filter((side) => level.rails[side]).map((side) => {
       const [from, to] = [left[side], right[side]];
-      const length =
+      const between =
         bays.length === 1
           ? ring.width.minus(post.across.times(2).named('two posts'))
           : size(`between posts ${bay + 1} and ${bay + 2}`, sub(to.x0, from.x1));
       const id = ids.rail(bay === 0 ? NUMBER[side] : `${NUMBER[side]}-${bay + 1}`);
-      return { member: across(rails, id, `${side} rail`, length, from.x1, side), ends: [from, to] as const, side };
+      const member = across(rails, id, `${side} rail`, withInto(between), sub(from.x1, letIn), side);
+      return { member, ends: [from, to] as const, side };
     }),
   );
   const last = pairs.length - 1;
@@ -38,19 +45,22 @@ function betweenPosts(rails: Rails): Built {
     if (end ? !level.rails[end] : !level.rails.left && !level.rails.right) return [];
     const x = end ? deepAt(rails, end) : (Math.round((rear.x0 + rear.x1 - rails.broad.value) / 2) as Length);
     const id = ids.rail(end ? NUMBER[end] : `5-${i}`);
-    const length = ring.depth.minus(post.deep.times(2).named('two posts'));
-    return [{ member: deep(rails, id, `${end ?? 'middle'} rail`, length, x, rear.z1), rear, front }];
+    const between = ring.depth.minus(post.deep.times(2).named('two posts'));
+    // One in the middle of its posts would want a mortise, and is butted.
+    const by = end ? letIn : ZERO;
+    const length = end ? withInto(between) : between;
+    return [{ member: deep(rails, id, `${end ?? 'middle'} rail`, length, x, sub(rear.z1, by)), rear, front, by }];
   });
   return {
     members: [...long, ...short].map((r) => r.member),
     joints: [
       ...long.flatMap(({ member, ends: [from, to] }): Joint[] => [
-        { carried: member.id, carrier: from.id, how: posts.held, on: atX(from.x1) },
-        { carried: member.id, carrier: to.id, how: posts.held, on: atX(to.x0) },
+        { carried: member.id, carrier: from.id, ...seat(letIn, posts.held), on: atX(sub(from.x1, scale(letIn, 0.5))) },
+        { carried: member.id, carrier: to.id, ...seat(letIn, posts.held), on: atX(add(to.x0, scale(letIn, 0.5))) },
       ]),
-      ...short.flatMap(({ member, rear, front }): Joint[] => [
-        { carried: member.id, carrier: rear.id, how: posts.held, on: atZ(rear.z1) },
-        { carried: member.id, carrier: front.id, how: posts.held, on: atZ(front.z0) },
+      ...short.flatMap(({ member, rear, front, by }): Joint[] => [
+        { carried: member.id, carrier: rear.id, ...seat(by, posts.held), on: atZ(sub(rear.z1, scale(by, 0.5))) },
+        { carried: member.id, carrier: front.id, ...seat(by, posts.held), on: atZ(add(front.z0, scale(by, 0.5))) },
       ]),
     ],
   };
@@ -186,6 +196,8 @@ export function barsOf(rails: Rails, across: readonly Member[]): Built {
   if (!bar || level.rails.flat || posts.joined !== 'between') return { members: [], joints: [] };
   const ids = levelIds(node);
   const wood = woodOf(workshop, bar.stock);
+  // A bar ends at the posts.
+  const between = posts.letIn > ZERO ? size('let in', posts.letIn).times(2).named('into both posts') : null;
   const made = across
     .filter((r) => r.frame.u[0] === 1)
     .map((rail) => {
@@ -197,9 +209,9 @@ export function barsOf(rails: Rails, across: readonly Member[]): Built {
         role: 'stiffener',
         label: `bar along ${rail.label}, ${label}`,
         wood,
-        length: rail.length,
+        length: between ? rail.length.minus(between) : rail.length,
         width: size('bar', bar.high, rails.at.source('rails.bar.high')),
-        frame: facingFrame({ x, y: add(y, scale(sub(rails.high.value, bar.high), 0.5)), z: inside }),
+        frame: facingFrame({ x: add(x, posts.letIn), y: add(y, scale(sub(rails.high.value, bar.high), 0.5)), z: inside }),
       });
       return { member, rail: rail.id };
     });

@@ -1,6 +1,6 @@
-import { massOf } from '../../carry/index.js';
+import { fixingsOf, massOf } from '../../carry/index.js';
 import { writeExactly } from '../../figure/index.js';
-import { mm, toMm, type Length } from '../../length/index.js';
+import { ZERO, mm, toMm, type Length } from '../../length/index.js';
 import { boxOf, type Member } from '../../piece/index.js';
 import { solve, type Solution } from '../../solution/index.js';
 import { NO_OVER, box, framePiece, given, level, shop, stops } from '../../testing/frame-samples.js';
@@ -89,6 +89,36 @@ describe('what keeps the corners of a frame stiff', () => {
     expect(s.shape.problems.map((p) => p.id)).toEqual([]);
     expect(on(18).shape.problems.map((p) => [p.id, p.stops])).toEqual([['let-in', false]]);
     expect(stops(on(22))).toContain('let-in');
+  });
+
+  test('rails between posts are let in too: as much longer at each end, on a ledge as wide as that and as broad as the rail', () => {
+    const on = (letIn: number, rail = 'deal21', turned: 'across' | 'deep' = 'across') =>
+      legs({
+        top: { level: { ...level(rail, 70, { stock: 'ply12', goes: 'over', gap: ZERO }) }, over: NO_OVER, people: 1 },
+        posts: { stock: 'deal45', wide: mm(45), turned, letIn: mm(letIn) },
+      });
+    for (const turned of ['across', 'deep'] as const) {
+      const s = on(12, 'deal21', turned);
+      // 1000 − 2 × 45 + 2 × 12, and from the rear to the front 500 − 90 + 24.
+      expect(box(s, 'frame-top/rail/1').slice(0, 2)).toEqual([33, 967]);
+      expect(box(s, 'frame-top/rail/3').slice(4)).toEqual([33, 467]);
+      const post = s.shape.members.find((m) => m.id === 'frame/post/front-1') as Member;
+      expect(post.features.map((f) => [f.kind, 'depth' in f ? toMm(f.depth) : 0]).sort()).toEqual([
+        ['housing', 12],
+        ['housing', 21],
+      ]);
+      expect(stops(s)).toEqual([]);
+      expect(s.shape.problems).toEqual([]);
+      expect(s.checks.filter((c) => c.id.startsWith('overlap'))).toEqual([]);
+      const rail = s.carried.members.get('frame-top/rail/1');
+      // Between the middles of its ledges.
+      expect(rail?.bending?.span).toBeCloseTo(934 - 12, 3);
+      const [end] = rail ? fixingsOf(rail, new Map(s.shape.members.map((m) => [m.id, m])), shop.settings) : [];
+      // Square to the grain 0.007 × 448 / 1.2 = 2.61 MPa, for long 0.7 / 1.3 of it, loads times 1.5, on 12 by 21.
+      expect(end?.holds).toBeCloseTo(((2.61 * 0.7) / 1.3 / 1.5) * 12 * 21, 3);
+    }
+    // As thick as its posts, a rail is in a notch; posts of 45 with rails of 45 from two sides have no room for both.
+    expect(stops(on(12, 'deal45'))).toContain('let-in');
   });
 
   test('a brace between posts that rails are lapped on goes from post to post', () => {

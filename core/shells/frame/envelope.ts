@@ -114,7 +114,7 @@ export function envelopeOf(piece: Frame, workshop: Workshop): Envelope {
   const [left, right, rear, front] = [past('left'), past('right'), past('rear'), past('front')];
   const figures = (...all: (ReturnType<typeof past> | null)[]) => all.flatMap((p) => (p ? [p.size.named(p.label)] : []));
   const { broad } = railSection(top.level, woodOf(workshop, top.level.rails.stock), topSource);
-  const by = joined === 'lapped' && piece.posts.letIn ? size('let in', piece.posts.letIn, { in: 'piece', field: 'posts.letIn' }) : null;
+  const by = joined !== 'end-on' && piece.posts.letIn ? size('let in', piece.posts.letIn, { in: 'piece', field: 'posts.letIn' }) : null;
   const lap = joined === 'lapped' ? (by ? broad.minus(by) : broad) : null;
   const laps = lap ? [lap.times(2).named('two rails')] : [];
   const inner = post.across;

@@ -167,7 +167,7 @@ function shape(piece: Frame, workshop: Workshop): Shape {
         },
       ]
     : [];
-  const shell = [...letIn(own, levelled, posts.letIn), ...top.members, ...drawn.members, ...braced.members];
+  const shell = [...letIn(own, levelled, posts), ...top.members, ...drawn.members, ...braced.members];
   const onTheFloor = new Set([...top.joints, ...made.joints].flatMap((j) => (j.carrier === FLOOR ? [j.carried] : [])));
   const standing = [...own, ...top.members, ...made.members].filter((m) => m.role === 'post' && (own.includes(m) || onTheFloor.has(m.id)));
   const legs = drawn.members.filter((m) => m.role === 'post');

@@ -26,9 +26,18 @@ export function atPosts(piece: Frame, { member, workshop }: Asked): readonly Can
       ? []
       : [
           patch(
-            joined === 'lapped' ? say`Let the rails ${len(by)} into the posts` : say`Lap the rails on the posts, let in ${len(by)}`,
+            say`Let the rails ${len(by)} into the posts`,
+            { posts: { ...posts, letIn: by } },
+            say`glued on shoulders in the posts: it does not come apart`,
+          ),
+        ]),
+    ...(joined === 'lapped' || by <= 0
+      ? []
+      : [
+          patch(
+            say`Lap the rails on the posts, let in ${len(by)}`,
             { joined: 'lapped', posts: { ...posts, letIn: by } },
-            say`rails on the outside, on shoulders in the posts`,
+            say`rails on the outside, glued on shoulders in the posts`,
           ),
         ]),
     patch(say`Carry the rails on inner posts`, { joined: 'end-on' }, say`two posts at each corner`),

@@ -72,7 +72,7 @@ export const frameFields = {
       turned: Type.Union([Type.Literal('across'), Type.Literal('deep')]),
       /** The left faces of more pairs of posts, from the outside left. */
       middles: Type.Optional(Type.Array(SizeSchema, { maxItems: 20 })),
-      /** How deep rails that are lapped on them are let in; they lie on the shoulders of the notches. */
+      /** How deep rails are let in, lapped on them or between them, and glued; they lie on the shoulders of what is cut. */
       letIn: Type.Optional(SizeSchema),
     },
     closed,

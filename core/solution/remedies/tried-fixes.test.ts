@@ -63,7 +63,7 @@ describe('rails of a frame', () => {
     const s = benchOf('deal42', 70, 2);
     expect(s.carried.members.get(front)?.state).toBe('fine');
     expect(s.checks.some((c) => c.id === `ends-${front}`)).toBe(true);
-    // Two thirds of posts of 45 stay.
+    // Two thirds of posts of 45 stay; between them rails of 42 would meet in each post.
     expect(labels(s)).toEqual(
       expect.arrayContaining(['Hold the rails by bolts', 'Lap the rails on the posts, let in 15 mm', 'Carry the rails on inner posts']),
     );

@@ -141,7 +141,7 @@ export function FrameForm({ piece }: { piece: Frame }) {
             change={change}
             length={length}
           />
-          {piece.joined === 'end-on' ? null : (
+          {piece.joined === 'end-on' || piece.posts.letIn !== undefined ? null : (
             <Select
               label="Rails held by"
               value={piece.held ?? 'screws'}
@@ -156,9 +156,9 @@ export function FrameForm({ piece }: { piece: Frame }) {
               }
             />
           )}
-          {piece.joined === 'lapped' ? (
+          {piece.joined !== 'end-on' ? (
             <LengthField
-              label="Rails let into the posts by"
+              label="Let into the posts, glued, by"
               optional
               value={piece.posts.letIn ?? null}
               precision={precision}
