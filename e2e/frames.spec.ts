@@ -164,6 +164,10 @@ for (const by of [pointer, keyboard]) {
     await hands.station('Divide');
     // Bare rails lean; blocks hold the corners; gussets go before them.
     await expect(page.getByText(/Rails screwed to posts are not counted on/).first()).toBeVisible();
+    // Each way out is tried on asking; those that are enough come first.
+    await hands.press('button', 'Try each of them');
+    await expect(page.getByText(/^Mends it/).first()).toBeVisible();
+    await expect(page.getByText(/^Not enough: .*nothing keeps it from leaning/).first()).toBeVisible();
     await hands.tick('Blocks in the corners of the top rails');
     await expect(page.getByText(/its corner blocks take/).first()).toBeVisible();
     await hands.tick('A brace at each end');
@@ -195,6 +199,7 @@ for (const by of [pointer, keyboard]) {
     await hands.type(/^Top slats$/, '17');
     await hands.choose('Rails held by', 'Bolts: comes apart');
     await hands.tick('A pull-out with every other slat of the top');
+    await hands.tick('Its slats are hinged at the board, to be lifted');
     await addStock(hands, 'Its front board of', 'Spruce 20', '20');
     await hands.type('Its front board wide', '104');
     await addStock(hands, 'Its legs and rail of', 'Spruce 21', '21');
@@ -218,9 +223,12 @@ for (const by of [pointer, keyboard]) {
     await expect(page.getByText('out 0 of 420')).toBeVisible();
     await page.keyboard.press('End');
     await expect(page.getByText('out 420 of 420')).toBeVisible();
+    // Its slats are lifted by 75° from a height of 400, √(600² + 27²) − 600 out behind them.
+    for (const told of ['979.5555', 'they swing out behind by']) await expect(sum(page)).toContainText(told);
+    await hands.choose('What is open', 'the hinged slats open');
     await hands.station('Carry');
     await hands.choose('What is drawn out', 'the pull-out drawn out');
-    await expect(page.getByRole('button', { name: /^slat .*the pull-out/ }).first()).toBeVisible();
+    await expect(page.getByRole('button', { name: /^slat .*the hinged slats/ }).first()).toBeVisible();
     await hands.station('Parts');
     for (const size of ['620', '600']) await expect(part(page, /slat/, size)).toBeVisible();
   });
