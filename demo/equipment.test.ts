@@ -1,5 +1,7 @@
+import { writeExactly } from '../core/figure/index.js';
 import { toMm, mm } from '../core/length/index.js';
 import { boxOf, type Member } from '../core/piece/index.js';
+import { boughtFor } from '../core/solution/index.js';
 import { solved } from './solved.js';
 
 const s = solved('exposure-unit');
@@ -9,7 +11,35 @@ const fact = (space: string, name: string) => toMm(s.shape.facts.get(space)?.fin
 test('an exposure unit: the lamp box wants 552 inside, the packs 510, overall 588; all cross panels are 552', () => {
   expect([fact('lamp', 'needed across'), fact('power', 'needed across')]).toEqual([552, 510]);
   expect(toMm(s.shape.overall.width.value)).toBe(588);
-  expect(['case/top/1', 'case/bottom/1', 'lamp-panel/shelf/1'].map((id) => toMm(member(id).length.value))).toEqual([552, 552, 552]);
+  expect(['case/bottom/1', 'lamp-panel/shelf/1', 'lid/rail/1'].map((id) => toMm(member(id).length.value))).toEqual([552, 552, 552]);
+});
+
+test('its lid is 549, 1.5 free at each side; packed off the back by 18 it opens to 92.9° against the wall, and a stay holds it at 92°', () => {
+  expect(toMm(member('case/top/1').length.value)).toBe(549);
+  // Behind it the back of 6, the rail of 18 and 1.5; before them 520 + 6 − 1.5 − 25.5 of lid.
+  const [behind, deep] = [6 + 18 + 1.5, 520 + 6 - 1.5 - 25.5];
+  expect([toMm(boxOf(member('case/top/1')).z0), toMm(member('case/top/1').width.value)]).toEqual([behind, deep]);
+  const most = 90 + (Math.asin(behind / deep) * 180) / Math.PI;
+  expect(s.shape.facts.get('inside')?.map((f) => writeExactly(f.remark ?? []))).toContain(
+    `Against a wall the lid opens by ${most.toFixed(1)}° before it meets it.`,
+  );
+  expect(s.checks.find((c) => c.id === 'lid-opens')?.state).toBe('fine');
+  expect(
+    boughtFor(s)
+      .filter((b) => /hinge|stay/.test(b.what))
+      .map((b) => [b.what, b.count]),
+  ).toEqual([
+    ['hinges', 3],
+    ['lid stay', 1],
+  ]);
+});
+
+test('its sides of 700 by 520 have corners of 60: 2336.99 along each, 5141.4 of edging for both', () => {
+  expect([toMm(member('case/side/left').length.value), toMm(member('case/side/left').width.value)]).toEqual([700, 520]);
+  expect(fact('inside', 'along the edges of a side')).toBeCloseTo(2336.99, 2);
+  expect(fact('inside', 'edging of both sides, to buy')).toBeCloseTo(5141.38, 2);
+  // What is between them stands in 1.5 from the trim at the front, and over and under it where the corners are.
+  expect(toMm(boxOf(member('case/side/left')).z1) - toMm(boxOf(member('lamp-panel/shelf/1')).z1)).toBe(1.5);
 });
 
 test('its controls take 34 under their panel, and the back stops 80 over the bottom', () => {

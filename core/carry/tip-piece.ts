@@ -87,7 +87,7 @@ export function tippingCases(shape: Shape, carried: Carried): readonly TippingCa
     const out = shape.bodies.filter((b) => hasMoved(b, pose.pose));
     const onFeet = (b: Body) => b.standsOut ?? shape.bodies.some((lead) => lead.id === b.on && lead.standsOut);
     // Nobody leans on what is lifted.
-    const open = new Set(out.filter((b) => !onFeet(b) && b.motion.kind === 'slide').flatMap((b) => b.members));
+    const open = new Set(out.filter((b) => !onFeet(b) && b.motion.kind === 'slide' && b.motion.along[1] === 0).flatMap((b) => b.members));
     const byItself = new Set(out.filter(onFeet).flatMap((b) => b.members));
     const wood = woodOf(
       members.filter((m) => !byItself.has(m.id)),

@@ -14,6 +14,7 @@ export * from './body.js';
 export * from './make.js';
 export * from './hangs.js';
 export * from './notched.js';
+export * from './outline.js';
 export * from './lean.js';
 export * from './most.js';
 export type * from './posts.js';

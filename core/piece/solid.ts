@@ -4,7 +4,8 @@ import type { Box, Frame, Member, Outline, Place, Point } from './member.js';
 
 const vector = ({ x, y, z }: Place): Vector => [toMm(x), toMm(y), toMm(z)];
 
-function loopOf({ start, sides }: Outline): Loop {
+/** An outline in mm. */
+export function loopOf({ start, sides }: Outline): Loop {
   return {
     start: [toMm(start.u), toMm(start.v)],
     sides: sides.map((s) => ({ to: [toMm(s.to.u), toMm(s.to.v)], ...(s.kind === 'arc' ? { bulge: s.bulge } : {}) })),

@@ -1,11 +1,9 @@
 import { allBolts, allScrews } from '../carry/index.js';
 import { PIN, POCKET_HOLE, pocketScrewLength } from '../joints/index.js';
 import { ZERO, add, fromUnits, mm } from '../length/index.js';
+import { EDGING_SPARE, edgedAlong } from '../parts/index.js';
 import type { Bought, Feature, Member } from '../piece/index.js';
 import type { Solution } from './solve.js';
-
-/** What is bought more of edging than the edges are long, since ends are trimmed and some splits. */
-export const EDGING_SPARE = 0.1;
 
 function holes({ features }: Member, are: (hole: Extract<Feature, { kind: 'hole' }>) => boolean): number {
   return features.filter((f) => f.kind === 'hole' && are(f)).length;
@@ -49,10 +47,7 @@ function pocketScrews({ shape }: Solution): Bought[] {
 /** Edging along all edges that are covered, and something to spare. */
 function edging({ parts, piece }: Solution): Bought[] {
   const { banding } = piece.edges;
-  const long = parts.reduce((sum, { edges, length, width }) => {
-    const along = [edges.v0, edges.v1].filter((e) => e === 'banded').length * length.value;
-    return sum + along + [edges.u0, edges.u1].filter((e) => e === 'banded').length * width.value;
-  }, 0);
+  const long = parts.reduce((sum, { member }) => sum + edgedAlong(member), 0);
   if (long === 0 || banding === ZERO) return [];
   const what = `edging, with ${Math.round(EDGING_SPARE * 100)} % to spare`;
   return [{ what, thick: banding, length: fromUnits(long * (1 + EDGING_SPARE)), count: 1, each: 'run' }];

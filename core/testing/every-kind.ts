@@ -211,6 +211,15 @@ const boxed: fc.Arbitrary<Random> = fc
     rows: fc.option(fc.record({ pitch: fc.constantFrom(mm(12), mm(32)), each: fc.integer({ min: 1, max: 6 }) }), { freq: 3 }),
     corner: fc.constantFrom('between' as const, 'rebated' as const),
     hung: fc.boolean(),
+    sides: fc.option(
+      fc.record({
+        by: length(4, 40),
+        is: fc.constantFrom('round' as const, 'cut' as const),
+        front: fc.constantFrom(undefined, 'stepped' as const, 'sloped' as const),
+        inset: length(0, 50),
+        lid: fc.constantFrom(undefined, 'hinged' as const, 'lift-off' as const),
+      }),
+    ),
     stiff: fc.constantFrom<Pick<DividingMember, 'strip' | 'doubled' | 'toBack' | 'deep'>>(
       {},
       { deep: mm(180) },
@@ -220,7 +229,7 @@ const boxed: fc.Arbitrary<Random> = fc
       { strip: { stock: 'wall', high: mm(12), at: 'both', top: 'flush', held: 'screwed' } },
     ),
   })
-  .map(({ fill, cased, beside, width, height, depth, thickness, wall, set, fix, rows, corner, hung, stiff }) => {
+  .map(({ fill, cased, beside, width, height, depth, thickness, wall, set, fix, rows, corner, hung, sides, stiff }) => {
     const open = space('open', { things: [{ thing: 'tin', count: 2 }] });
     const interior =
       beside === 'alone'
@@ -262,6 +271,8 @@ const boxed: fc.Arbitrary<Random> = fc
       ...common,
       ...(corner === 'rebated' ? { top: corner, bottom: corner, rebate: mm(6) } : {}),
       ...(hung ? { hung: { cleat: { stock: 'wall', wide: mm(100) } }, base: { kind: 'none' }, bottom: corner } : {}),
+      // Fronts that lie over the sides, and what fills all of its space up to them and to the lid, leave no room for these.
+      ...(sides && fill.split?.making?.kind !== 'drawers' && fill.filling?.kind !== 'cells' ? sidesOf(sides) : {}),
     });
     const { name, edges, fixedToWall } = base;
     const inPlace: InPlace = {
@@ -275,6 +286,28 @@ const boxed: fc.Arbitrary<Random> = fc
     };
     return { piece: cased ? base : inPlace, shop };
   });
+
+/** Sides cut to an outline, with what is between them as far in as hides it, and perhaps a lid. */
+function sidesOf({
+  by,
+  is,
+  front,
+  inset,
+  lid,
+}: {
+  readonly by: Length;
+  readonly is: 'round' | 'cut';
+  readonly front: 'stepped' | 'sloped' | undefined;
+  readonly inset: Length;
+  readonly lid: 'hinged' | 'lift-off' | undefined;
+}): Partial<PanelCase> {
+  const corners = { frontTop: { is, by }, rearBottom: { is, by } };
+  return {
+    outline: { corners, ...(front ? { front } : {}) },
+    inset: { front: inset, rear: ZERO, top: inset, bottom: inset },
+    ...(lid ? { lid: { how: lid, slack: mm(1.5), ledge: { stock: 'wall', wide: mm(20) }, packed: { stock: 'ply', wide: mm(40) } } } : {}),
+  };
+}
 
 /** A piece of any shell with an interior of any kind. */
 export const anyPiece: fc.Arbitrary<Random> = fc.oneof(

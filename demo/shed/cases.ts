@@ -248,18 +248,31 @@ const rollerWallCase: PanelCase = {
 
 const none = { size: ZERO, why: 'fit' } as const;
 
+const rounded = { is: 'round', by: mm(60) } as const;
+
 /** The exposure unit: a lamp box over two power packs, with room for heat and cables. */
 const exposureUnit: PanelCase = {
   name: 'Exposure unit',
   shell: 'panel-case',
   width: { from: 'contents' },
-  height: { from: 'contents' },
-  depth: { from: 'contents' },
-  base: { kind: 'plinth', height: mm(60), setback: mm(30), bearers: false },
+  height: { from: 'given', size: mm(700), of: 'overall' },
+  depth: { from: 'given', size: mm(520), of: 'sides' },
+  base: { kind: 'none' },
   top: 'between',
   bottom: 'between',
   back: { kind: 'applied', air: mm(80) },
-  stock: { sides: 'birch-18-faced', back: 'birch-6', base: 'birch-18-faced' },
+  // The sides stand out all round, their corners rounded; the lid between them clears what is behind it.
+  outline: { corners: { frontTop: rounded, rearTop: rounded, frontBottom: rounded, rearBottom: rounded } },
+  inset: { front: mm(1.5), rear: ZERO, top: mm(60), bottom: mm(60) },
+  lid: {
+    how: 'hinged',
+    slack: mm(1.5),
+    ledge: { stock: 'birch-18-faced', wide: mm(25) },
+    packed: { stock: 'birch-18-faced', wide: mm(45) },
+    opens: 92,
+    stay: true,
+  },
+  stock: { sides: 'birch-18-faced', back: 'birch-6' },
   panels: { ...plainPanels('birch-18-faced'), shelves: { fix: 'butted', housing: mm(6), looseEnd: mm(1), setback: ZERO } },
   edges: { front: 'banded', banding: mm(1) },
   fixedToWall: true,
@@ -271,7 +284,7 @@ const exposureUnit: PanelCase = {
       spaces: [
         space('power', {
           name: 'power packs',
-          rule: { kind: 'fixed', size: mm(250) },
+          rule: { kind: 'share', weight: 1 },
           filling: {
             kind: 'equipment',
             thing: 'power-pack',

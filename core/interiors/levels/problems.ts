@@ -1,4 +1,5 @@
 import { len, say } from '../../figure/index.js';
+import { ZERO, add, least } from '../../length/index.js';
 import type { ShapeProblem } from '../../piece/index.js';
 import type { LevelAt, Rails } from './level.js';
 
@@ -29,12 +30,28 @@ export function railProblems({ at, broad }: Rails): ShapeProblem[] {
       ),
     ];
   const { bar, flat } = level.rails;
+  const { letIn } = posts;
+  const atCorners = (level.rails.front || level.rails.rear) && (level.rails.left || level.rails.right);
+  const deep = add(broad.value, letIn);
+  if (joined === 'between' && letIn > ZERO && broad.value > least([post.across.value, post.deep.value]))
+    return [
+      problem(
+        'let-in-broad',
+        say`Rails of ${label} are ${len(broad.value)} broad and posts ${len(post.across.value)} by ${len(post.deep.value)}: they are not let into what is thinner than they are.`,
+      ),
+    ];
+  if (joined === 'between' && letIn > ZERO && atCorners && deep > post.across.value && deep > post.deep.value)
+    return [
+      problem(
+        'let-in-meet',
+        say`Rails of ${label} are ${len(broad.value)} broad and let in ${len(letIn)}: in posts of ${len(post.across.value)} by ${len(post.deep.value)} two of them meet. Let them in less, or take thicker posts.`,
+      ),
+    ];
   if (bar && (joined !== 'between' || flat))
     return [problem('bar', say`Bars go along rails that stand on edge between posts, and those of ${label} do not: leave them out there.`)];
   if (bar && bar.high > level.rails.wide)
     return [problem('bar-high', say`A bar ${len(bar.high)} high is higher than the rails of ${label}, ${len(level.rails.wide)}.`)];
-  const meets = (level.rails.front || level.rails.rear) && (level.rails.left || level.rails.right);
-  if (joined === 'between' && meets && broad.value > Math.max(post.across.value, post.deep.value)) {
+  if (joined === 'between' && atCorners && broad.value > Math.max(post.across.value, post.deep.value)) {
     return [
       problem(
         'rails-broad',

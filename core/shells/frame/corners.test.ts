@@ -118,7 +118,7 @@ describe('what keeps the corners of a frame stiff', () => {
       expect(end?.holds).toBeCloseTo(((2.61 * 0.7) / 1.3 / 1.5) * 12 * 21, 3);
     }
     // As thick as its posts, a rail is in a notch; posts of 45 with rails of 45 from two sides have no room for both.
-    expect(stops(on(12, 'deal45'))).toContain('let-in');
+    expect(stops(on(12, 'deal45'))).toContain('let-in-meet-frame-top');
   });
 
   test('a brace between posts that rails are lapped on goes from post to post', () => {

@@ -1,5 +1,5 @@
 import { len, say } from '../../figure/index.js';
-import { ZERO, add, greatest, least, sub, type Length } from '../../length/index.js';
+import { ZERO, greatest, least, sub, type Length } from '../../length/index.js';
 import { recess } from '../../joints/index.js';
 import { boxOf, notched, type Box, type Feature, type Member, type Posts, type ShapeProblem } from '../../piece/index.js';
 import type { Envelope } from './envelope.js';
@@ -60,12 +60,6 @@ export function letInProblems(piece: Frame, { posts }: Envelope): ShapeProblem[]
   const problem = (sentence: ShapeProblem['sentence'], stops: boolean): ShapeProblem[] => [
     { id: 'let-in', about: 'posts', stops, sentence, fixes },
   ];
-  const meet = add(by, posts.rail.value);
-  if (posts.joined === 'between' && meet > across.value && meet > deep.value)
-    return problem(
-      say`Rails of ${len(posts.rail.value)} that are let in ${len(by)} from two sides meet in posts of ${len(across.value)} by ${len(deep.value)}.`,
-      true,
-    );
   if (posts.joined === 'lapped' && by > posts.rail.value)
     return problem(say`Rails of ${len(posts.rail.value)} cannot be let in ${len(by)}.`, true);
   if (by * 2 >= thin)

@@ -1,8 +1,9 @@
-import { sub, type Length } from '../../length/index.js';
+import { ZERO, sub, type Length } from '../../length/index.js';
 import { atX, atZ, boxOf, FLOOR, type Box, type Joint, type Member, type Role } from '../../piece/index.js';
 import { type PanelCase } from './spec.js';
 import type { Envelope, Woods } from './envelope.js';
 import { CASE } from './ids.js';
+import { lidJoints } from './lid.js';
 
 function overlapsAcross(a: Box, b: Box): boolean {
   return a.x0 < b.x1 && b.x0 < a.x1;
@@ -24,7 +25,8 @@ function onBack(piece: PanelCase): Joint[] {
   if (back.kind !== 'applied' || !back.allRound) return [];
   // One that stops over the bottom for air holds nothing of that.
   const low = back.air === undefined && piece.base.kind !== 'none' && piece.bottom === 'between';
-  const held = [CASE.top, ...(low ? [CASE.bottom] : [])];
+  // A lid opens.
+  const held = [...(piece.lid ? [] : [CASE.top]), ...(low ? [CASE.bottom] : [])];
   return held.map((carried) => ({ carried, carrier: CASE.back, how: 'held along' }));
 }
 
@@ -33,6 +35,7 @@ function bottomJoints(piece: PanelCase, made: readonly Member[], ends: readonly 
   const carried = CASE.bottom;
   const of = (...roles: readonly Role[]) => made.filter((m) => roles.includes(m.role));
   if (piece.hung) return [...ends];
+  if (piece.base.kind === 'none' && (piece.inset?.bottom ?? ZERO) > ZERO) return [...ends];
   if (piece.base.kind === 'none') return [{ carried, carrier: FLOOR, how: 'bearing' }];
   if (piece.base.kind === 'toe') return [...ends, ...alongUnder(carried, of('toe board', 'bearer'))];
   const atEnds = of('plinth end').map((m): Joint => {
@@ -50,7 +53,7 @@ export function caseJoints(piece: PanelCase, envelope: Envelope, woods: Woods, m
     { carried, carrier: CASE.left, how: over ? 'bearing' : 'screws', on: atX(left) },
     { carried, carrier: CASE.right, how: over ? 'bearing' : 'screws', on: atX(right) },
   ];
-  const joints = ends(CASE.top, piece.top === 'over');
+  const joints = piece.lid ? lidJoints(piece, made, ends(CASE.top, true)) : ends(CASE.top, piece.top === 'over');
   const rails = made.filter((m) => m.role === 'plinth rail' || m.role === 'plinth end');
   const byId = new Map(made.map((m) => [m.id, m]));
   // On the floor, or on all of the plinth that is under it.

@@ -8,6 +8,7 @@ import {
   flatFrame,
   FLOOR,
   onEdgeFrame,
+  rectangle,
   rectangular,
   uprightFrame,
   type Face,
@@ -16,8 +17,11 @@ import {
   type Place,
   type Role,
 } from '../../piece/index.js';
+import { asLid, lidMembers } from './lid.js';
+import { NO_INSET, outlined } from './side-outline.js';
 import type { Corner, PanelCase } from './spec.js';
 import type { Wood } from '../../project/index.js';
+import { takeOff } from '../overall.js';
 import type { Stock } from '../../stock/index.js';
 import type { Envelope, Woods } from './envelope.js';
 import { caseJoints } from './case-joints.js';
@@ -33,8 +37,8 @@ function sides(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   if (piece.bottom === 'over') length = length.minus(woods.bottom.thickness.named('bottom under the sides'));
   const foot = add(onPlinth ? baseHeight.value : ZERO, piece.bottom === 'over' ? woods.bottom.thickness.value : ZERO);
   const z = sub(depth.value, sidesDepth.value);
-  const side = (id: string, label: string, x: Length, inner: Face) =>
-    rectangular({
+  const side = (id: string, label: string, x: Length, inner: Face) => {
+    const plain = rectangular({
       id,
       node: CASE_NODE,
       role: 'side',
@@ -46,6 +50,8 @@ function sides(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
       edges: { v1: piece.edges.front },
       inner,
     });
+    return outlined(piece, plain);
+  };
   return [side(CASE.left, 'left side', ZERO, 'up'), side(CASE.right, 'right side', sub(width.value, panel.value), 'down')];
 }
 
@@ -66,9 +72,18 @@ function cornerRebates(piece: PanelCase, woods: Woods, made: readonly Member[]):
   });
 }
 
+/** A panel that lies, only so deep from its rear. */
+function ofDepth({ length, frame }: Member, deep: Figure, less: Length): Pick<Member, 'width' | 'outline' | 'frame'> {
+  const { origin } = frame;
+  return { width: deep, outline: rectangle(length.value, deep.value), frame: { ...frame, origin: { ...origin, z: sub(origin.z, less) } } };
+}
+
 function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const { height, width, depth, sidesDepth, inside, start, baseHeight } = envelope;
   const rebate = rebateOf(piece, woods);
+  const inset = piece.inset ?? NO_INSET;
+  const standsIn = (['front', 'rear'] as const).flatMap((at) => (inset[at] > ZERO ? [size(`in from the ${at}`, inset[at])] : []));
+  const panelDepth = takeOff(sidesDepth, standsIn);
   const panel = (id: string, role: Role, wood: Wood, corner: Corner, y: Length) => {
     const over = corner === 'over';
     const x = corner === 'rebated' ? sub(start.x.value, rebate.value) : start.x.value;
@@ -80,15 +95,21 @@ function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
       label: role,
       wood,
       length: over ? width : between,
-      width: sidesDepth,
-      frame: flatFrame({ x: over ? ZERO : x, y, z: depth.value }),
+      width: panelDepth,
+      frame: flatFrame({ x: over ? ZERO : x, y, z: sub(depth.value, inset.front) }),
       purpose: { length: over ? 'covers' : 'between', width: 'between' },
       edges: over ? { v0: piece.edges.front, u0: piece.edges.front, u1: piece.edges.front } : { v0: piece.edges.front },
     });
   };
+  const top = panel(CASE.top, 'top', woods.top, piece.top, sub(sub(height.value, inset.top), woods.top.thickness.value));
+  const deep =
+    piece.topDeep === undefined || piece.topDeep >= panelDepth.value
+      ? null
+      : size('top, deep', piece.topDeep, { in: 'piece', field: 'topDeep' });
+  const shallow = deep ? { ...top, ...ofDepth(top, deep, sub(panelDepth.value, deep.value)) } : top;
   return [
-    panel(CASE.top, 'top', woods.top, piece.top, sub(height.value, woods.top.thickness.value)),
-    panel(CASE.bottom, 'bottom', woods.bottom, piece.bottom, baseHeight.value),
+    piece.lid ? asLid(piece, top, envelope, woods) : shallow,
+    panel(CASE.bottom, 'bottom', woods.bottom, piece.bottom, add(baseHeight.value, inset.bottom)),
   ];
 }
 
@@ -109,11 +130,14 @@ function back(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const common = { id: CASE.back, node: CASE_NODE, role: 'back' as const, label: 'back', wood: woods.back };
   if (rule.kind === 'applied') {
     const air = rule.air === undefined ? null : size('left open for air', rule.air, { in: 'piece', field: 'back.air' });
-    const foot = air ? start.y.plus(air).named('under the back') : baseHeight;
+    const inset = piece.inset ?? NO_INSET;
+    const closed = inset.bottom > ZERO ? baseHeight.plus(size('in from the bottom', inset.bottom)) : baseHeight;
+    const foot = air ? start.y.plus(air).named('under the back') : closed;
+    const head = inset.top > ZERO ? height.minus(size('in from the top', inset.top)) : height;
     return [
       rectangular({
         ...common,
-        ...inItsSheet(height.minus(foot), width, { x: ZERO, y: foot.value, z: ZERO }, woods.back.stock),
+        ...inItsSheet(head.minus(foot), width, { x: ZERO, y: foot.value, z: ZERO }, woods.back.stock),
         purpose: { length: 'covers', width: 'covers' },
       }),
     ];
@@ -122,7 +146,7 @@ function back(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const cut = (clear: Figure) => (rule.slack === ZERO ? clear.plus(into) : clear.plus(into).minus(size('fitting slack', rule.slack)));
   const half = (rule.slack / 2) as Length;
   const x = add(sub(start.x.value, rule.depth), half);
-  const z = add(sub(depth.value, sidesDepth.value), rule.kind === 'groove' ? rule.inset : ZERO);
+  const z = add(sub(depth.value, sidesDepth.value), piece.inset?.rear ?? ZERO, rule.kind === 'groove' ? rule.inset : ZERO);
   return [
     rectangular({
       ...common,
@@ -222,6 +246,7 @@ export function caseMembers(piece: PanelCase, envelope: Envelope, woods: Woods):
     ...panels(piece, envelope, woods),
     ...back(piece, envelope, woods),
     ...base(piece, envelope, woods),
+    ...lidMembers(piece, envelope, woods),
   ]);
   const panel = made.find((m) => m.id === CASE.back);
   const rule = piece.back;

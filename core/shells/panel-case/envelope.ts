@@ -2,7 +2,7 @@ import { Figure, size } from '../../figure/index.js';
 import { ZERO, type Length } from '../../length/index.js';
 import type { NeedContext } from '../../interiors/kind.js';
 import type { Shape, ShapeProblem } from '../../piece/index.js';
-import type { PanelCase } from './spec.js';
+import type { Inset, PanelCase } from './spec.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import { assumedOf, axisSize, nothingClear, takeOff, type Deductions } from '../overall.js';
 
@@ -13,6 +13,9 @@ export interface Woods {
   readonly bottom: Wood;
   readonly back: Wood;
   readonly base: Wood;
+  /** Of the strips along a lid, and of the rail that it is hinged to; none without. */
+  readonly ledge: Wood | null;
+  readonly packed: Wood | null;
 }
 
 /** The outside and the clear inside of a case, settled before anything in it. */
@@ -40,12 +43,20 @@ export function woodsOf(piece: PanelCase, workshop: Workshop): Woods {
     bottom: wood(bottom ?? sides),
     back: wood(piece.back.kind === 'none' ? sides : (back ?? sides)),
     base: wood(piece.base.kind === 'none' ? sides : (base ?? sides)),
+    ledge: piece.lid ? wood(piece.lid.ledge.stock) : null,
+    packed: piece.lid?.packed ? wood(piece.lid.packed.stock) : null,
   };
 }
 
 /** What lies behind the sides of a case: the cleat that it hangs by. */
 const behind = ({ hung }: PanelCase, workshop: Workshop): Deductions =>
   hung ? [woodOf(workshop, hung.cleat.stock).thickness.named('cleat')] : [];
+
+/** How far what is between the sides stands in from one of their edges; nothing where it does not. */
+const insetOf =
+  ({ inset }: PanelCase) =>
+  (side: keyof Inset): Deductions =>
+    inset && inset[side] > ZERO ? [size(`in from the ${side}`, inset[side], { in: 'piece', field: `inset.${side}` })] : [];
 
 function depthDeductions(piece: PanelCase, back: Wood): { all: Deductions; behindSides: Deductions } {
   switch (piece.back.kind) {
@@ -81,16 +92,17 @@ export function envelopeOf(piece: PanelCase, workshop: Workshop, woods: Woods): 
   const side = woods.sides.thickness;
   const cleat = behind(piece, workshop);
   const own = depthDeductions(piece, woods.back);
-  const deep = { all: [...cleat, ...own.all], behindSides: [...cleat, ...own.behindSides] };
+  const inset = insetOf(piece);
+  const deep = { all: [...cleat, ...inset('rear'), ...own.all], behindSides: [...cleat, ...own.behindSides] };
   const shelfSetback = piece.panels.shelves.setback === ZERO ? [] : [size('shelves back from the front', piece.panels.shelves.setback)];
   const depth = axisSize(
     piece,
     'depth',
     context,
-    piece.depth.from === 'given' ? deep.all : [...deep.all, ...shelfSetback],
+    [...deep.all, ...inset('front'), ...(piece.depth.from === 'given' ? [] : shelfSetback)],
     deep.behindSides,
   );
-  const insideDepth = takeOff(depth.overall, deep.all);
+  const insideDepth = takeOff(depth.overall, [...deep.all, ...inset('front')]);
   const standing = { ...context, depth: Math.max(1, insideDepth.value - piece.panels.shelves.setback) as Length };
 
   const sides = side.times(2).named('two sides');
@@ -100,7 +112,7 @@ export function envelopeOf(piece: PanelCase, workshop: Workshop, woods: Woods): 
   const base = baseFigure(piece);
   const [top, bottom] = [woods.top.thickness, woods.bottom.thickness];
   const panels = woods.top.id === woods.bottom.id ? [top.times(2).named('top and bottom')] : [top.named('top'), bottom.named('bottom')];
-  const high = base ? [base, ...panels] : panels;
+  const high = [...(base ? [base] : []), ...inset('bottom'), ...panels, ...inset('top')];
   const height = axisSize(piece, 'height', { ...standing, width: Math.max(1, insideWidth.value) as Length }, high, []);
   const insideHeight = takeOff(height.overall, high);
 
@@ -113,7 +125,7 @@ export function envelopeOf(piece: PanelCase, workshop: Workshop, woods: Woods): 
     inside: { width: insideWidth, height: insideHeight, depth: insideDepth },
     start: {
       x: side.named('side'),
-      y: base ? base.plus(bottom.named('bottom')) : bottom.named('bottom'),
+      y: Figure.sum([...(base ? [base] : []), ...inset('bottom'), bottom.named('bottom')]),
       z: deep.all.length > 0 ? Figure.sum(deep.all) : size('rear', ZERO),
     },
     assumed: assumedOf({ width, height, depth }),

@@ -14,3 +14,6 @@ export const CASE = {
 /** The nodes that they come from: the case, and what it stands on. */
 export const CASE_NODE = 'case';
 export const BASE_NODE = 'base';
+
+/** What goes with a lid, and the lid as a body. */
+export const LID = { node: 'lid', body: 'lid', left: 'lid/ledge/left', right: 'lid/ledge/right', rail: 'lid/rail/1' } as const;

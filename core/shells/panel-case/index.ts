@@ -11,10 +11,12 @@ import { studsBehind } from '../../interiors/panels/to-back.js';
 import type { ShellKind } from '../kind.js';
 import { hangingOf } from './hung.js';
 import { hungChecks } from './hung-checks.js';
+import { lidChecks, liddedOf, lidProblems, notchedForRail } from './lid.js';
 import { outsideOf } from './outside.js';
 import { caseRacking } from './racking.js';
 import { caseRemedies, caseStock } from './remedies.js';
 import { onPlinth } from './plinth.js';
+import { following, outlineFacts, outlineProblems } from './side-outline.js';
 import { heldToBack } from './to-back.js';
 import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
 import { envelopeOf, woodsOf } from './envelope.js';
@@ -100,7 +102,9 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
   const neighbours = { left: CASE.left, right: CASE.right, below: CASE.bottom, above: CASE.top };
   const divided = divide(piece, context, { start, clear: inside, neighbours, setback: piece.panels.shelves.setback });
   const made = interiorMembers(piece, workshop, divided);
-  const shell = caseMembers(piece, envelope, woods);
+  const cut = caseMembers(piece, envelope, woods);
+  const shell = { ...cut, members: following(piece, cut.members, made.members) };
+  const lidded = liddedOf(piece, shell.members);
   const onBottom = new Set(made.joints.flatMap((j) => (j.carrier === CASE.bottom ? [j.carried] : [])));
   const standing = made.members.filter((m) => m.role === 'divider' && onBottom.has(m.id));
   const carried = bearers(piece, envelope, woods, standing);
@@ -114,13 +118,16 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
   const hanging = hangingOf(piece, envelope, workshop);
   const joints: Joint[] = [...hanging.joints, ...shell.joints, ...carried.joints, ...made.joints, ...held.joints];
   const own = [...shell.members, ...carried.members, ...hanging.members];
+  const told = [...hanging.facts, ...outlineFacts(shell.members), ...lidded.facts];
   return assembled(
     divided,
     {
       ...made,
-      members: [...shell.members, ...made.members, ...carried.members, ...hanging.members],
+      members: [...shell.members, ...notchedForRail(made.members, shell.members), ...carried.members, ...hanging.members],
       joints,
-      facts: hanging.facts.length > 0 ? [...made.facts, { space: piece.interior.id, facts: hanging.facts }] : made.facts,
+      bodies: [...made.bodies, ...lidded.bodies],
+      bought: [...made.bought, ...lidded.bought],
+      facts: told.length > 0 ? [...made.facts, { space: piece.interior.id, facts: told }] : made.facts,
     },
     { overall, assumed, caseHeight, diagonal, outside: outsideOf(piece, envelope, own) },
     [
@@ -130,6 +137,8 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
       ...backSlips(piece),
       ...backTooShort(piece, envelope),
       ...held.problems,
+      ...outlineProblems(piece, [...shell.members, ...made.members], envelope),
+      ...lidProblems(piece, joints),
     ],
   );
 }
@@ -139,11 +148,16 @@ export const panelCase: ShellKind<PanelCase> = {
   inside: 'Inside the case',
   fields: panelCaseFields,
   uses: (piece) => stockUses('stock', piece.stock, (stock) => ({ stock })),
-  names: ({ hung }) => stockNames(hung ? [hung.cleat.stock] : []).map((n) => ({ ...n, where: 'hung' })),
+  names: ({ hung, lid }) => [
+    ...stockNames(hung ? [hung.cleat.stock] : []).map((n) => ({ ...n, where: 'hung' })),
+    ...stockNames(lid ? [lid.ledge.stock, ...(lid.packed ? [lid.packed.stock] : [])] : []).map((n) => ({ ...n, where: 'lid' })),
+  ],
   placed: () => [],
   shape,
-  racking: (piece, shape, carried, workshop) =>
-    piece.hung ? hungChecks(piece, shape, carried, workshop) : caseRacking(piece, shape, carried, workshop),
+  racking: (piece, shape, carried, workshop) => [
+    ...(piece.hung ? hungChecks(piece, shape, carried, workshop) : caseRacking(piece, shape, carried, workshop)),
+    ...lidChecks(piece, shape, carried),
+  ],
   withStock: caseStock,
   remedies: caseRemedies,
 };

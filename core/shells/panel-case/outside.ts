@@ -5,7 +5,7 @@ import type { Envelope } from './envelope.js';
 import { HUNG } from './hung.js';
 import { CASE } from './ids.js';
 import { onPlinth } from './plinth.js';
-import type { PanelCase } from './spec.js';
+import type { Inset, PanelCase } from './spec.js';
 
 type Lower = NonNullable<Outside['lower']>;
 
@@ -52,15 +52,29 @@ export function outsideOf(piece: PanelCase, envelope: Envelope, members: readonl
     const member = members.find((m) => m.id === id);
     return member ? [{ id, kind: 'wood', label, selects: id, size: member.thickness }] : [];
   };
+  const insetAt = (side: keyof Inset): TapeEnd[] => {
+    const by = piece.inset?.[side] ?? ZERO;
+    const label = `in from the ${side}`;
+    const of = Figure.leaf('length', by, label, { in: 'piece', field: `inset.${side}` });
+    return by > ZERO ? [{ id: `inset-${side}`, kind: 'gap', label, selects: CASE.left, size: of }] : [];
+  };
   const apart = lower(piece, envelope);
   return {
     is: 'built',
     // The sides of a case with a toe board run to the floor at the front.
-    foot: piece.hung ? null : sub(envelope.depth.value, piece.base.kind === 'plinth' ? piece.base.setback : ZERO),
+    foot: piece.hung
+      ? null
+      : sub(envelope.depth.value, piece.base.kind === 'plinth' ? piece.base.setback : (piece.outline?.corners?.frontBottom?.by ?? ZERO)),
     ends: {
-      up: { before: [...baseEnd(piece), ...wood(CASE.bottom, 'bottom')], after: wood(CASE.top, 'top') },
+      up: {
+        before: [...baseEnd(piece), ...insetAt('bottom'), ...wood(CASE.bottom, 'bottom')],
+        after: [...wood(CASE.top, piece.lid ? 'lid' : 'top'), ...insetAt('top')],
+      },
       across: { before: wood(CASE.left, 'left side'), after: wood(CASE.right, 'right side') },
-      deep: { before: [...cleatEnd(members), ...insetEnd(piece), ...wood(CASE.back, 'back')], after: [] },
+      deep: {
+        before: [...cleatEnd(members), ...insetAt('rear'), ...insetEnd(piece), ...wood(CASE.back, 'back')],
+        after: insetAt('front'),
+      },
     },
     members: new Set(members.map((m) => m.id)),
     behind: new Set<string>([CASE.back, HUNG.case, HUNG.wall, HUNG.bumper]),

@@ -2,7 +2,7 @@ import { say } from '../../figure/index.js';
 import type { Member, PieceEdit } from '../../piece/index.js';
 import { moveLoad, otherStock, type Asked, type Candidate } from '../../remedies/index.js';
 import { HUNG } from './hung.js';
-import { BASE_NODE, CASE } from './ids.js';
+import { BASE_NODE, CASE, LID } from './ids.js';
 import { onPlinth } from './plinth.js';
 import type { PanelCase } from './spec.js';
 
@@ -18,6 +18,11 @@ function useOf({ stock }: PanelCase, { id, node }: Member): keyof PanelCase['sto
 export function caseStock(piece: PanelCase, member: Member, stock: string): PieceEdit {
   if (member.node === HUNG.node && piece.hung)
     return { kind: 'piece', patch: { hung: { ...piece.hung, cleat: { ...piece.hung.cleat, stock } } } };
+  if (member.node === LID.node && piece.lid) {
+    const { lid } = piece;
+    const at = member.id === LID.rail ? 'packed' : 'ledge';
+    return { kind: 'piece', patch: { lid: { ...lid, [at]: { wide: lid.ledge.wide, ...lid[at], stock } } } };
+  }
   const use = useOf(piece, member);
   return { kind: 'piece', patch: { stock: { ...piece.stock, [use]: stock } } };
 }

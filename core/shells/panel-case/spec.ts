@@ -60,6 +60,56 @@ export const HungSchema = Type.Object(
 );
 export type Hung = Static<typeof HungSchema>;
 
+const CornerCutSchema = Type.Object({ is: Type.Union([Type.Literal('round'), Type.Literal('cut')]), by: SizeSchema }, closed);
+
+/** What the sides are cut to, where they are no rectangles. */
+export const OutlineSchema = Type.Object(
+  {
+    /** Corners that are rounded, or cut off. */
+    corners: Type.Optional(
+      Type.Object(
+        {
+          frontTop: Type.Optional(CornerCutSchema),
+          rearTop: Type.Optional(CornerCutSchema),
+          frontBottom: Type.Optional(CornerCutSchema),
+          rearBottom: Type.Optional(CornerCutSchema),
+        },
+        closed,
+      ),
+    ),
+    /** Their front edges follow the shelves: in steps under each, or aslant from one to the next. */
+    front: Type.Optional(Type.Union([Type.Literal('stepped'), Type.Literal('sloped')])),
+  },
+  closed,
+);
+export type SideOutline = Static<typeof OutlineSchema>;
+
+/** How far all that is between the sides stands in from their edges: for trim on these, or for corners that are rounded. */
+export const InsetSchema = Type.Object(
+  { front: DistanceSchema, rear: DistanceSchema, top: DistanceSchema, bottom: DistanceSchema },
+  closed,
+);
+export type Inset = Static<typeof InsetSchema>;
+
+/** A top that opens: between the sides, on ledges along them, or over their ends. */
+export const LidSchema = Type.Object(
+  {
+    how: Type.Union([Type.Literal('hinged'), Type.Literal('lift-off')]),
+    /** Free at each side of it, and at its rear edge. */
+    slack: DistanceSchema,
+    /** Strips under it along the sides, or inside them under one that goes over, so high. */
+    ledge: Type.Object({ stock: IdSchema, wide: SizeSchema }, closed),
+    /** A rail along the back that it is hinged to, so that it clears what is behind it; so high. */
+    packed: Type.Optional(Type.Object({ stock: IdSchema, wide: SizeSchema }, closed)),
+    /** How far it opens, degrees. */
+    opens: Type.Optional(Type.Number({ minimum: 30, maximum: 120 })),
+    /** Held open by a stay. */
+    stay: Type.Optional(Type.Literal(true)),
+  },
+  closed,
+);
+export type Lid = Static<typeof LidSchema>;
+
 /** What a case of panels has of its own: two sides, top and bottom, back and base. */
 export const panelCaseFields = {
   base: BaseSchema,
@@ -69,6 +119,11 @@ export const panelCaseFields = {
   /** How far they go into the sides where these are rebated; half of these where it is left out. */
   rebate: Type.Optional(SizeSchema),
   back: BackSchema,
+  /** The top is only so deep, from the rear; as deep as what is under it where it is left out. */
+  topDeep: Type.Optional(SizeSchema),
+  outline: Type.Optional(OutlineSchema),
+  inset: Type.Optional(InsetSchema),
+  lid: Type.Optional(LidSchema),
   hung: Type.Optional(HungSchema),
   stock: Type.Object(
     {

@@ -8,6 +8,8 @@ import { PictureChoice } from '../../shared/picture-choice.js';
 import { Grid, Section, WideTick } from '../../shared/ui.js';
 import { GridFields, EdgeFields, usePieceFields } from '../../bench/piece-fields.js';
 import { without } from '../../shared/without.js';
+import { LidFields } from './lid-fields.js';
+import { OutlineFields } from './outline-fields.js';
 import { BACKS, BASES, BOTTOMS, TOPS } from './pictures.js';
 
 const USES = {
@@ -176,6 +178,8 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
             }
           />
         ) : null}
+        <LidFields piece={piece} />
+        <OutlineFields piece={piece} />
         <EdgeFields />
         {(Object.keys(USES) as (keyof typeof USES)[]).map((use) => (
           <StockSelect
