@@ -106,7 +106,7 @@ for (const by of [pointer, keyboard]) {
     await expect(legs).toHaveCount(2);
   });
 
-  test(`the room of job 12 from empty by ${by.name}: a lamp box over two power packs is 552 inside, 588 over all`, async ({
+  test(`job 12 from empty by ${by.name}: a lamp box over two power packs is 552 inside, 588 over all, its lid 549, 2336.99 round each side`, async ({
     page,
     empty,
   }) => {
@@ -136,5 +136,36 @@ for (const by of [pointer, keyboard]) {
     await hands.station('Measure');
     await hands.choose('Width comes from', 'What it holds');
     await expect(page.getByRole('heading', { name: 'Overall width: 588' })).toBeVisible();
+    await hands.type('Height, given', '700');
+    await hands.type('Depth, given', '520');
+    await hands.choose('The depth is', 'of the sides');
+    await hands.station('Divide');
+    await hands.press('button', 'All spaces at once');
+    // A lid between the sides, 1.5 free at each; packed off the back it opens, but not far enough to stay by itself.
+    await hands.choose('Base', 'None');
+    await hands.choose('The top opens', 'A lid, hinged behind');
+    await expect(sum(page)).toContainText('549 lid, long');
+    // Behind it a back of 18, the rail of 18 and 1.5, and it is 500.5 deep.
+    await expect(sum(page)).toContainText('Against a wall the lid opens by 94.3°');
+    await hands.type('Lid opens by, degrees', '92');
+    await expect(page.getByText(/the lid does not lean back far enough to stay, and falls shut/).first()).toBeVisible();
+    await hands.tick('A stay holds it open');
+    await expect(page.getByText(/the lid does not lean back far enough/)).toHaveCount(0);
+    // Rounded all round; the top in from the upper ends hides in them, and before it does that is told.
+    await hands.choose('Front edges', 'Banded');
+    for (const corners of ['Upper front corners', 'Upper rear corners', 'Lower front corners', 'Lower rear corners']) {
+      await hands.choose(corners, 'Rounded');
+      await hands.type(`${corners}: radius`, '60');
+    }
+    await expect(page.getByText(/out past the upper front corners of the sides/).first()).toBeVisible();
+    await hands.type('Between the sides, in from the front', '1.5');
+    await hands.type('Top in from the upper ends', '60');
+    await hands.type('Bottom in from the lower ends', '60');
+    await expect(page.getByText(/out past the .* corners of the sides/)).toHaveCount(0);
+    await expect(sum(page)).toContainText('2336.99');
+    await expect(sum(page)).toContainText('5141.38');
+    await hands.station('Parts');
+    await expect(page.getByRole('row', { name: /side/ }).filter({ hasText: '700' }).first()).toBeVisible();
+    await expect(page.getByRole('row', { name: /top/ }).filter({ hasText: '549' }).first()).toBeVisible();
   });
 }

@@ -128,7 +128,7 @@ for (const by of [pointer, keyboard]) {
     await hands.station('Measure');
     for (const [i, size] of ['800', '640', '253'].entries()) await hands.type(`${overall[i]}, given`, size);
     await hands.station('Divide');
-    await hands.tick('It hangs on the wall, by a cleat');
+    await hands.choose('Stands or hangs', 'Hangs by a bevelled cleat');
     await hands.type('Cleat board wide', '120');
     // (120 + 18 − 3 √2) / 2 = 66.88, and (120 − 18 − 3 √2) / 2 = 48.88, to the 0.5 that is shown.
     await expect(sum(page)).toContainText('≈67 cleat, wide faces');

@@ -1,6 +1,6 @@
 import { fromUnits, toMm, type Length } from '../length/index.js';
 import { cornersOf, dot, minus, type Vector } from '../solid/index.js';
-import { SHUT, isPlain, posed, solidOfMember, type Box, type Direction, type Member, type Pose } from '../piece/index.js';
+import { SHUT, boxOf, isPlain, posed, solidOfMember, type Box, type Direction, type Member, type Pose } from '../piece/index.js';
 import type { Solution } from '../solution/index.js';
 import { posedFeet, posedSpaces } from './posed.js';
 import { blockBoxes } from './views.js';
@@ -81,12 +81,14 @@ function facesOf(member: Member, from: Vector): Faces {
 export function sceneOf(solution: Solution, pose: Pose = SHUT, apart = 0): Scene {
   const { shape } = solution;
   const { width, height, depth } = shape.overall;
-  // What stands on top is seen too.
-  const high = Math.max(height.value, ...[...shape.spaces.values()].flatMap((s) => (s.blocks.length > 0 ? [s.box.y1] : [])));
+  const placed = posed(shape.members, shape.bodies, pose);
+  // What stands on top is seen too, and what is opened.
+  const onTop = [...shape.spaces.values()].flatMap((s) => (s.blocks.length > 0 ? [s.box.y1] : []));
+  const high = Math.max(height.value, ...onTop, ...(pose.size > 0 ? placed.map((m) => boxOf(m).y1) : []));
   const middle = [width.value, fromUnits(high), depth.value].map((l) => toMm(l) / 2) as [number, number, number];
   const away = (at: readonly [number, number, number]) =>
     at.map((a, i) => a + (a - (middle[i] as number)) * apart) as [number, number, number];
-  const solids = posed(shape.members, shape.bodies, pose).map((m): SceneBoard => {
+  const solids = placed.map((m): SceneBoard => {
     const { u, v, n } = m.frame;
     const size = [m.length, m.width, m.thickness].map((f) => toMm(f.value)) as [number, number, number];
     const origin = [m.frame.origin.x, m.frame.origin.y, m.frame.origin.z].map(toMm) as [number, number, number];

@@ -210,7 +210,12 @@ const boxed: fc.Arbitrary<Random> = fc
     fix: fc.constantFrom('butted' as const, 'housed' as const),
     rows: fc.option(fc.record({ pitch: fc.constantFrom(mm(12), mm(32)), each: fc.integer({ min: 1, max: 6 }) }), { freq: 3 }),
     corner: fc.constantFrom('between' as const, 'rebated' as const),
-    hung: fc.boolean(),
+    hung: fc.constantFrom<PanelCase['hung'] | null>(
+      null,
+      { cleat: { stock: 'wall', wide: mm(100) } },
+      { rail: { stock: 'wall', wide: mm(60) } },
+      { keyholes: { under: mm(50), rated: 40 }, above: mm(900) },
+    ),
     sides: fc.option(
       fc.record({
         by: length(4, 40),
@@ -270,9 +275,9 @@ const boxed: fc.Arbitrary<Random> = fc
     const base: PanelCase = piece(interior, {
       ...common,
       ...(corner === 'rebated' ? { top: corner, bottom: corner, rebate: mm(6) } : {}),
-      ...(hung ? { hung: { cleat: { stock: 'wall', wide: mm(100) } }, base: { kind: 'none' }, bottom: corner } : {}),
+      ...(hung ? { hung, base: { kind: 'none' }, bottom: corner } : {}),
       // Fronts that lie over the sides, and what fills all of its space up to them and to the lid, leave no room for these.
-      ...(sides && fill.split?.making?.kind !== 'drawers' && fill.filling?.kind !== 'cells' ? sidesOf(sides) : {}),
+      ...(sides && fill.id !== 'bank' && fill.id !== 'rack' ? sidesOf(sides) : {}),
     });
     const { name, edges, fixedToWall } = base;
     const inPlace: InPlace = {

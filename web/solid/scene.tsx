@@ -42,12 +42,15 @@ function geometryOf(faces: NonNullable<SceneBoard['faces']>): BufferGeometry {
   return geometry;
 }
 
+/** Faces that meet at less than this, degrees, are one that is round. */
+const ROUND = 20;
+
 function Board({ solid, selected, onPick }: { solid: SceneBoard; selected: boolean; onPick: (id: string) => void }) {
   const [length, width, thickness] = solid.size;
   const { faces } = solid;
   const { geometry, edges } = useMemo(() => {
     const shape = faces ? geometryOf(faces) : new BoxGeometry(length, width, thickness);
-    return { geometry: shape, edges: new EdgesGeometry(shape) };
+    return { geometry: shape, edges: new EdgesGeometry(shape, ROUND) };
   }, [faces, length, width, thickness]);
   useEffect(
     () => () => {

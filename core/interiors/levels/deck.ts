@@ -1,4 +1,4 @@
-import { size, type Figure } from '../../figure/index.js';
+import { len, say, size, type Figure } from '../../figure/index.js';
 import { ZERO, add, scale, sub, toMm, type Length } from '../../length/index.js';
 import {
   atX,
@@ -11,6 +11,7 @@ import {
   type Joint,
   type Member,
   type Posts,
+  type ShapeProblem,
 } from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
 import type { Made } from '../kind.js';
@@ -177,6 +178,22 @@ export function levelRails(at: LevelAt): Rails {
   return { at, wood, ...railSection(at.level, wood, at.source) };
 }
 
+/** Whether the notches along one edge of a piece take all of its length between them. */
+function isCutAway({ features, length, width }: Member, edge: 'front' | 'rear'): boolean {
+  const along = features.flatMap((f) => (f.kind === 'notch' ? [f.region] : []));
+  const there = along.filter((r) => (edge === 'front' ? r.v0 <= 0 : r.v1 >= width.value)).sort((a, b) => a.u0 - b.u0);
+  const reach = there.reduce((to, r) => (r.u0 <= to ? Math.max(to, r.u1) : to), 0);
+  return reach >= length.value;
+}
+
+/** Pieces of a deck of which the notches for posts take all of an edge. */
+function allNotch({ at: { node, label } }: Rails, pieces: readonly Member[]): ShapeProblem[] {
+  const short = pieces.find((m) => isCutAway(m, 'front') || isCutAway(m, 'rear'));
+  if (!short) return [];
+  const sentence = say`A piece of the deck of ${label} is ${len(short.length.value)} long, no more than the notches for its posts take: put the posts elsewhere, or take a sheet of another length.`;
+  return [{ id: `deck-notch-${node}`, about: node, stops: true, sentence, fixes: [] }];
+}
+
 /** All members of a level: rails, cross pieces, what carries them end-on, and the deck. */
 export function levelMembers(at: LevelAt): Built & Pick<Made, 'problems'> & { readonly deckFacts: readonly Fact[] } {
   const rails = levelRails(at);
@@ -198,6 +215,7 @@ export function levelMembers(at: LevelAt): Built & Pick<Made, 'problems'> & { re
       ...cornerProblems(rails),
       ...slatProblems(rails),
       ...stripProblems(rails),
+      ...allNotch(rails, deck.members),
       ...withoutRails(at),
     ],
     deckFacts: [...(laid ? slatFacts(laid) : []), ...stripFacts(rails)],

@@ -306,3 +306,21 @@ test('a tall narrow frame that a child pulls over is offered as much depth as st
   // Where its contents say how deep it is, only the wall is offered.
   expect(told(solve({ ...narrow, depth: { from: 'contents' } }, shop, {}))?.fixes ?? []).not.toContainEqual(wider);
 });
+
+test('a piece of a deck that is no longer than the notch for a post beside its seam is told', () => {
+  // Sheets of 1250 on a frame of 1290, with posts of 45 at its ends that the deck goes round: the second piece is 40.
+  const wide = workshop({
+    stock: { ...Object.fromEntries(shop.stock), short: stock({ name: 'short', thickness: mm(12), length: mm(1250) }) },
+  });
+  const at = (width: number) =>
+    solve(
+      framePiece(space('in'), {
+        width: given(width),
+        top: { level: level('deal21', 70, { stock: 'short', goes: 'round', gap: mm(1) }), over: NO_OVER },
+      }),
+      wide,
+      {},
+    ).shape.problems.map((p) => p.id);
+  expect(at(1290)).toContain('deck-notch-frame-top');
+  expect(at(1500)).not.toContain('deck-notch-frame-top');
+});

@@ -50,7 +50,11 @@ export function woodsOf(piece: PanelCase, workshop: Workshop): Woods {
 
 /** What lies behind the sides of a case: the cleat that it hangs by. */
 const behind = ({ hung }: PanelCase, workshop: Workshop): Deductions =>
-  hung ? [woodOf(workshop, hung.cleat.stock).thickness.named('cleat')] : [];
+  hung && 'cleat' in hung ? [woodOf(workshop, hung.cleat.stock).thickness.named('cleat')] : [];
+
+/** A rail that it hangs by, where no back stands in front of that. */
+const hangingRail = ({ hung, back }: PanelCase, workshop: Workshop): Deductions =>
+  hung && 'rail' in hung && back.kind === 'none' ? [woodOf(workshop, hung.rail.stock).thickness.named('hanging rail')] : [];
 
 /** How far what is between the sides stands in from one of their edges; nothing where it does not. */
 const insetOf =
@@ -93,7 +97,10 @@ export function envelopeOf(piece: PanelCase, workshop: Workshop, woods: Woods): 
   const cleat = behind(piece, workshop);
   const own = depthDeductions(piece, woods.back);
   const inset = insetOf(piece);
-  const deep = { all: [...cleat, ...inset('rear'), ...own.all], behindSides: [...cleat, ...own.behindSides] };
+  const deep = {
+    all: [...cleat, ...inset('rear'), ...hangingRail(piece, workshop), ...own.all],
+    behindSides: [...cleat, ...own.behindSides],
+  };
   const shelfSetback = piece.panels.shelves.setback === ZERO ? [] : [size('shelves back from the front', piece.panels.shelves.setback)];
   const depth = axisSize(
     piece,

@@ -135,3 +135,49 @@ test.each<[string, Partial<PanelCase>, number, string]>([
   expect(mended.shape.problems.filter((p) => p.id.startsWith('hung'))).toEqual([]);
   expect(mended.shape.members.some((m) => m.id === 'cleat/half/wall')).toBe(true);
 });
+
+describe('other ways to hang', () => {
+  const kgOf = (s: Solution) => s.carried.massKg + 16;
+
+  test('a rail behind the back, between the sides and under the top, screwed into the studs it crosses: no bevel pushes it out', () => {
+    const hung = { rail: { stock: 'cleat', wide: mm(120) }, above: mm(1300) } as const;
+    const s = solve(wallCase({ hung, opening: 'gap' }), shop(), {});
+    const b = boxOf(member(s, 'cleat/rail'));
+    expect([b.x0, b.x1, b.y0, b.y1, b.z0, b.z1].map(toMm)).toEqual([18, 982, 462, 582, 0, 18]);
+    expect(s.carried.floor / GRAVITY).toBeCloseTo(kgOf(s), 6);
+    const { out } = massFromWall(s.shape, s.carried);
+    const said = writeExactly(told(s)?.sentence ?? []);
+    // Its middle is 522 over the lower rear edges: V e / h.
+    expect(said).toContain(
+      `522 mm over its lower edge: ${Math.round(kgOf(s) * GRAVITY)} N down, and ${Math.round((kgOf(s) * GRAVITY * out) / 522)} N outward`,
+    );
+    expect(said).not.toContain('bevel');
+    // Studs at 100, 550 and 980, the last within its 982.
+    expect(said).toContain('On 3 studs:');
+    const mark = [...s.shape.facts.values()].flat().find((f) => f.name.startsWith('mark on the wall'));
+    expect(toMm(mark?.figure?.value as Length)).toBe(1300 + 582);
+    // A back in front of it: in grooves at least as far in as it is thick.
+    const back = (of: PanelCase['back']) => solve(wallCase({ hung, back: of }), shop(), {});
+    expect(back({ kind: 'applied' }).shape.problems.map((p) => p.id)).toEqual(['hung-rail-back']);
+    const near = back({ kind: 'groove', depth: mm(6), inset: mm(10), slack: mm(1) });
+    expect(near.shape.problems.map((p) => p.id)).toEqual(['hung-rail-inset']);
+    const [fix] = near.shape.problems[0]?.fixes ?? [];
+    const mended = fix && solve(applyEdit(near.piece, fix.edit), shop(), {});
+    expect(mended?.shape.problems).toEqual([]);
+    expect(mended?.checks.filter((c) => c.id.startsWith('overlap'))).toEqual([]);
+  });
+
+  test('keyholes in the sides: three quarters of all on one, against what it is rated for, and studs behind both', () => {
+    const at = (rated?: number, opening?: string) =>
+      solve(wallCase({ hung: { keyholes: { under: mm(60), ...(rated ? { rated } : {}) } }, ...(opening ? { opening } : {}) }), shop(), {});
+    const s = at(100);
+    const most = 0.75 * kgOf(s);
+    expect(s.carried.members.get('case/side/left')?.supports.map((x) => x.carrier)).toEqual([PLACE]);
+    expect(told(at())).toMatchObject({ state: 'not judged' });
+    expect(told(at(Math.ceil(most * 2)))).toMatchObject({ state: 'close' });
+    expect(told(at(Math.floor(most)))).toMatchObject({ severity: 'stop', state: 'fails' });
+    expect(writeExactly(told(s)?.sentence ?? [])).toContain('No stud is known behind either side');
+    // A stud at 980 is behind the right side, of 982 to 1000; none is behind the left one.
+    expect(writeExactly(told(at(100, 'gap'))?.sentence ?? [])).toContain('behind one of its sides');
+  });
+});

@@ -8,6 +8,7 @@ import {
   boxOf,
   facingFrame,
   rectangular,
+  type Bought,
   type End,
   type Fact,
   type Joint,
@@ -17,15 +18,21 @@ import {
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import type { Envelope } from './envelope.js';
 import { CASE } from './ids.js';
-import type { Hung, PanelCase } from './spec.js';
+import type { Hung, HungByCleat, PanelCase } from './spec.js';
 
 /** The members that a case hangs by. */
-export const HUNG = { node: 'cleat', case: 'cleat/half/case', wall: 'cleat/half/wall', bumper: 'cleat/bumper' } as const;
+export const HUNG = {
+  node: 'cleat',
+  case: 'cleat/half/case',
+  wall: 'cleat/half/wall',
+  bumper: 'cleat/bumper',
+  rail: 'cleat/rail',
+} as const;
 
 const HALF = Math.SQRT1_2;
 
 /** How wide the two faces of each half are, ripped down the middle of a board at 45°. */
-function facesOf({ cleat }: Hung, wood: Wood, workshop: Workshop) {
+function facesOf({ cleat }: HungByCleat, wood: Wood, workshop: Workshop) {
   const kerf = workshop.settings.kerf ?? USUAL_KERF;
   const { wide, narrow } = cleatFaces(toMm(cleat.wide), toMm(wood.thickness.value), toMm(kerf));
   const board = size('board', cleat.wide, { in: 'piece', field: 'hung.cleat.wide' });
@@ -56,18 +63,132 @@ export interface Hanging {
   readonly members: readonly Member[];
   readonly joints: readonly Joint[];
   readonly facts: readonly Fact[];
+  readonly bought: readonly Bought[];
   readonly problems: readonly ShapeProblem[];
+}
+
+/** The stock of what a case hangs by. */
+export function boardsOf(hung: Hung | undefined): readonly string[] {
+  if (!hung || 'keyholes' in hung) return [];
+  return ['cleat' in hung ? hung.cleat.stock : hung.rail.stock];
+}
+
+const NOTHING: Hanging = { members: [], joints: [], facts: [], bought: [], problems: [] };
+
+/** What a case hangs by: a cleat, a rail behind its back, or keyholes in its sides. */
+export function hangingOf(piece: PanelCase, envelope: Envelope, workshop: Workshop): Hanging {
+  const { hung } = piece;
+  if (!hung) return NOTHING;
+  const problems = underneath(piece);
+  if (problems.length > 0) return { ...NOTHING, problems };
+  if ('cleat' in hung) return byCleat(piece, hung, envelope, workshop);
+  return 'rail' in hung ? byRail(piece, hung, envelope, workshop) : byKeyholes(hung, envelope);
+}
+
+/** Where something on the wall is to be marked, where it is known how high the case hangs. */
+function markAt({ above }: Hung, what: string, y: Length): readonly Fact[] {
+  if (above === undefined) return [];
+  const over = size('lower edge over the floor', above, { in: 'piece', field: 'hung.above' });
+  return [{ name: `mark on the wall: ${what}`, figure: over.plus(size('up from there', y)).named(what) }];
+}
+
+/** What lies under a case that hangs, or goes under its sides. */
+function underneath({ base, bottom }: PanelCase): ShapeProblem[] {
+  if (base.kind !== 'none')
+    return problem('base', say`A case that hangs has nothing under it, and this one has a base.`, [
+      { label: say`Leave the base out`, edit: patch({ base: { kind: 'none' } }) },
+    ]);
+  if (bottom === 'over')
+    return problem('bottom', say`The sides stand on the bottom, and hang on nothing that holds that: put it between them.`, [
+      { label: say`Put the bottom between the sides`, edit: patch({ bottom: 'between' }) },
+    ]);
+  return [];
+}
+
+const problem = (id: string, sentence: ShapeProblem['sentence'], fixes: ShapeProblem['fixes'] = []): ShapeProblem[] => [
+  { id: `hung-${id}`, about: 'hung', stops: true, sentence, fixes },
+];
+const patch = (change: Partial<PanelCase>) => ({ kind: 'piece' as const, patch: change });
+
+/** A rail between the sides, flush with their rear edges and under the top, that is screwed through into studs. */
+function byRail(piece: PanelCase, hung: Extract<Hung, { rail: unknown }>, envelope: Envelope, workshop: Workshop): Hanging {
+  const { back } = piece;
+  const { inside, start, depth, sidesDepth } = envelope;
+  const wood = woodOf(workshop, hung.rail.stock);
+  const thick = wood.thickness.value;
+  if (piece.lid)
+    return {
+      ...NOTHING,
+      problems: problem(
+        'rail-lid',
+        say`A hanging rail goes under a top that stays, and this one opens: hang it by keyholes in its sides.`,
+        [{ label: say`By keyholes`, edit: patch({ hung: { keyholes: { under: hung.rail.wide } } }) }],
+      ),
+    };
+  if (back.kind === 'applied' || back.kind === 'rebate')
+    return {
+      ...NOTHING,
+      problems: problem(
+        'rail-back',
+        say`The back lies where the hanging rail goes, flush with the rear edges: put it into grooves in front of that.`,
+        [
+          {
+            label: say`A back in grooves, ${len(thick)} in`,
+            edit: patch({ back: { kind: 'groove', depth: mm(6), inset: thick, slack: mm(1) } }),
+          },
+          { label: say`Leave it out`, edit: patch({ back: { kind: 'none' } }) },
+        ],
+      ),
+    };
+  if (back.kind === 'groove' && back.inset < thick)
+    return {
+      ...NOTHING,
+      problems: problem(
+        'rail-inset',
+        say`The back is ${len(back.inset)} in from the rear edges, and the hanging rail behind it ${len(thick)} thick.`,
+        [{ label: say`The back ${len(thick)} in`, edit: patch({ back: { ...back, inset: thick } }) }],
+      ),
+    };
+  const top = add(start.y.value, inside.height.value);
+  const member = rectangular({
+    id: HUNG.rail,
+    node: HUNG.node,
+    role: 'cleat',
+    label: 'hanging rail',
+    wood,
+    length: inside.width,
+    width: size('hanging rail', hung.rail.wide, { in: 'piece', field: 'hung.rail.wide' }),
+    frame: facingFrame({ x: start.x.value, y: sub(top, hung.rail.wide), z: sub(depth.value, sidesDepth.value) }),
+  });
+  return {
+    ...NOTHING,
+    members: [member],
+    joints: [
+      ...[CASE.left, CASE.right].map((carried): Joint => ({ carried, carrier: HUNG.rail, how: 'screws' })),
+      { carried: HUNG.rail, carrier: PLACE, how: 'hung' },
+    ],
+    facts: markAt(hung, 'upper edge of the hanging rail', top),
+  };
+}
+
+/** Keyholes in the rear edges of the sides, over the heads of screws in studs. */
+function byKeyholes(hung: Extract<Hung, { keyholes: unknown }>, { height }: Envelope): Hanging {
+  const y = sub(height.value, hung.keyholes.under);
+  return {
+    ...NOTHING,
+    joints: [CASE.left, CASE.right].map((carried): Joint => ({ carried, carrier: PLACE, how: 'hung' })),
+    facts: markAt(hung, 'screws for the keyholes', y),
+    bought: [{ what: 'keyhole plates', count: 2, each: 'piece' }],
+  };
 }
 
 /**
  * What a case hangs by: the half of the cleat that is screwed to the rear edges of its sides, the one on the wall that it
  * hooks over, and a bumper as thick below, so that it hangs plumb.
  */
-export function hangingOf(piece: PanelCase, { width, height }: Envelope, workshop: Workshop): Hanging {
-  const { hung } = piece;
-  if (!hung) return { members: [], joints: [], facts: [], problems: [] };
-  const problems = hungProblems(piece, hung, height.value, workshop);
-  if (problems.length > 0) return { members: [], joints: [], facts: [], problems };
+function byCleat(piece: PanelCase, hung: HungByCleat, { width, height }: Envelope, workshop: Workshop): Hanging {
+  const problems = cleatProblems(piece, hung, height.value, workshop);
+  if (problems.length > 0) return { ...NOTHING, problems };
   const wood = woodOf(workshop, hung.cleat.stock);
   const { wide, narrow } = facesOf(hung, wood, workshop);
   const t = toMm(wood.thickness.value);
@@ -97,6 +218,7 @@ export function hangingOf(piece: PanelCase, { width, height }: Envelope, worksho
   });
   const sides = [CASE.left, CASE.right];
   return {
+    ...NOTHING,
     members: [upper, lower, bumper],
     joints: [
       ...sides.map((carried): Joint => ({ carried, carrier: HUNG.case, how: 'screws' })),
@@ -111,38 +233,30 @@ export function hangingOf(piece: PanelCase, { width, height }: Envelope, worksho
         name: 'cutting it',
         remark: say`One cut at 45° down the middle of a board ${len(hung.cleat.wide)} wide and ${len(mm(t))} thick gives both halves: the wide face of one goes to the wall, that of the other away from it.`,
       },
+      ...markAt(hung, 'lower edge of the cleat', below),
     ],
-    problems,
   };
 }
 
 /** How high the bumper is. */
 const BUMPER = mm(60);
 
-/** How far the bevels are over the middle of the bumper, mm. */
-export function dropOf(members: readonly Member[]): number | null {
+/** How far what holds a case to the wall is over what it is pressed against below, mm: the bumper under a cleat, else its lower rear edges. */
+export function dropOf(piece: PanelCase, members: readonly Member[]): number | null {
+  const rail = members.find((m) => m.id === HUNG.rail);
+  const side = members.find((m) => m.id === CASE.left);
+  if (rail && side) return (toMm(boxOf(rail).y0) + toMm(boxOf(rail).y1)) / 2 - toMm(boxOf(side).y0);
+  if (piece.hung && 'keyholes' in piece.hung && side) return toMm(sub(side.length.value, piece.hung.keyholes.under));
   const [upper, bumper] = [HUNG.case, HUNG.bumper].map((id) => members.find((m) => m.id === id));
   if (!upper || !bumper) return null;
   const [a, b] = [boxOf(upper), boxOf(bumper)];
   return toMm(a.y0) + toMm(upper.thickness.value) / 2 - (toMm(b.y0) + toMm(b.y1)) / 2;
 }
 
-/** What keeps a case from being hung so. */
-function hungProblems(piece: PanelCase, hung: Hung, high: Length, workshop: Workshop): ShapeProblem[] {
-  const { base, back, bottom } = piece;
+/** What keeps a case from being hung by a cleat. */
+function cleatProblems(piece: PanelCase, hung: HungByCleat, high: Length, workshop: Workshop): ShapeProblem[] {
+  const { back } = piece;
   const wood = woodOf(workshop, hung.cleat.stock);
-  const problem = (id: string, sentence: ShapeProblem['sentence'], fixes: ShapeProblem['fixes'] = []): ShapeProblem[] => [
-    { id: `hung-${id}`, about: 'hung', stops: true, sentence, fixes },
-  ];
-  const patch = (change: Partial<PanelCase>) => ({ kind: 'piece' as const, patch: change });
-  if (base.kind !== 'none')
-    return problem('base', say`A case that hangs has nothing under it, and this one has a base.`, [
-      { label: say`Leave the base out`, edit: patch({ base: { kind: 'none' } }) },
-    ]);
-  if (bottom === 'over')
-    return problem('bottom', say`The sides stand on the bottom, and hang on nothing that holds that: put it between them.`, [
-      { label: say`Put the bottom between the sides`, edit: patch({ bottom: 'between' }) },
-    ]);
   if (back.kind === 'applied')
     return problem('back', say`The back lies over the rear edges of the sides, where the cleat is screwed to them.`, [
       {

@@ -9,7 +9,7 @@ import { bearers, caseMembers } from './case.js';
 import { CASE } from './ids.js';
 import { studsBehind } from '../../interiors/panels/to-back.js';
 import type { ShellKind } from '../kind.js';
-import { hangingOf } from './hung.js';
+import { boardsOf, hangingOf } from './hung.js';
 import { hungChecks } from './hung-checks.js';
 import { lidChecks, liddedOf, lidProblems, notchedForRail } from './lid.js';
 import { outsideOf } from './outside.js';
@@ -126,7 +126,7 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
       members: [...shell.members, ...notchedForRail(made.members, shell.members), ...carried.members, ...hanging.members],
       joints,
       bodies: [...made.bodies, ...lidded.bodies],
-      bought: [...made.bought, ...lidded.bought],
+      bought: [...made.bought, ...hanging.bought, ...lidded.bought],
       facts: told.length > 0 ? [...made.facts, { space: piece.interior.id, facts: told }] : made.facts,
     },
     { overall, assumed, caseHeight, diagonal, outside: outsideOf(piece, envelope, own) },
@@ -149,7 +149,7 @@ export const panelCase: ShellKind<PanelCase> = {
   fields: panelCaseFields,
   uses: (piece) => stockUses('stock', piece.stock, (stock) => ({ stock })),
   names: ({ hung, lid }) => [
-    ...stockNames(hung ? [hung.cleat.stock] : []).map((n) => ({ ...n, where: 'hung' })),
+    ...stockNames(boardsOf(hung)).map((n) => ({ ...n, where: 'hung' })),
     ...stockNames(lid ? [lid.ledge.stock, ...(lid.packed ? [lid.packed.stock] : [])] : []).map((n) => ({ ...n, where: 'lid' })),
   ],
   placed: () => [],

@@ -77,7 +77,7 @@ export function outsideOf(piece: PanelCase, envelope: Envelope, members: readonl
       },
     },
     members: new Set(members.map((m) => m.id)),
-    behind: new Set<string>([CASE.back, HUNG.case, HUNG.wall, HUNG.bumper]),
+    behind: new Set<string>([CASE.back, HUNG.case, HUNG.wall, HUNG.bumper, HUNG.rail]),
     ...(apart ? { lower: apart } : {}),
   };
 }

@@ -16,8 +16,11 @@ function useOf({ stock }: PanelCase, { id, node }: Member): keyof PanelCase['sto
 
 /** The edit that makes a member of the case of another stock, with all that are made of the same. */
 export function caseStock(piece: PanelCase, member: Member, stock: string): PieceEdit {
-  if (member.node === HUNG.node && piece.hung)
-    return { kind: 'piece', patch: { hung: { ...piece.hung, cleat: { ...piece.hung.cleat, stock } } } };
+  const { hung } = piece;
+  if (member.node === HUNG.node && hung && 'cleat' in hung)
+    return { kind: 'piece', patch: { hung: { ...hung, cleat: { ...hung.cleat, stock } } } };
+  if (member.node === HUNG.node && hung && 'rail' in hung)
+    return { kind: 'piece', patch: { hung: { ...hung, rail: { ...hung.rail, stock } } } };
   if (member.node === LID.node && piece.lid) {
     const { lid } = piece;
     const at = member.id === LID.rail ? 'packed' : 'ledge';

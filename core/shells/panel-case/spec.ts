@@ -50,15 +50,26 @@ export type Back = Static<typeof BackSchema>;
 export const CornerSchema = Type.Union([Type.Literal('between'), Type.Literal('over'), Type.Literal('rebated')]);
 export type Corner = Static<typeof CornerSchema>;
 
+/** How high over the floor its lower edge is to hang, where that is known. */
+const above = Type.Optional(SizeSchema);
+
 /** What a case hangs on the wall by, in place of standing. */
-export const HungSchema = Type.Object(
-  {
-    /** A board so wide, ripped at 45° down its middle: one half on the wall, the other on the case; a bumper of it below. */
-    cleat: Type.Object({ stock: IdSchema, wide: SizeSchema }, closed),
-  },
-  closed,
-);
+export const HungSchema = Type.Union([
+  /** A board so wide, ripped at 45° down its middle: one half on the wall, the other on the case; a bumper of it below. */
+  Type.Object({ cleat: Type.Object({ stock: IdSchema, wide: SizeSchema }, closed), above }, closed),
+  /** A rail so high between the sides, under the top and behind the back, that is screwed to the wall. */
+  Type.Object({ rail: Type.Object({ stock: IdSchema, wide: SizeSchema }, closed), above }, closed),
+  /** Keyhole plates let into the rear edges of the sides, so far under their upper ends; what one is rated for, kg, where that is known. */
+  Type.Object(
+    {
+      keyholes: Type.Object({ under: SizeSchema, rated: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })) }, closed),
+      above,
+    },
+    closed,
+  ),
+]);
 export type Hung = Static<typeof HungSchema>;
+export type HungByCleat = Extract<Hung, { cleat: unknown }>;
 
 const CornerCutSchema = Type.Object({ is: Type.Union([Type.Literal('round'), Type.Literal('cut')]), by: SizeSchema }, closed);
 

@@ -8,6 +8,7 @@ import { PictureChoice } from '../../shared/picture-choice.js';
 import { Grid, Section, WideTick } from '../../shared/ui.js';
 import { GridFields, EdgeFields, usePieceFields } from '../../bench/piece-fields.js';
 import { without } from '../../shared/without.js';
+import { HungFields } from './hung-fields.js';
 import { LidFields } from './lid-fields.js';
 import { OutlineFields } from './outline-fields.js';
 import { BACKS, BASES, BOTTOMS, TOPS } from './pictures.js';
@@ -42,17 +43,7 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
   const { unit } = precision;
   const { commit } = useSettledBench();
   const { change, length } = usePieceFields();
-  const { base, back, hung } = piece;
-  // A cleat goes to the rear edges of the sides, with nothing under them.
-  const hang = (on: boolean) => {
-    if (!on) return commit({ kind: 'piece', patch: {}, without: ['hung'] }, 'Stands on the floor');
-    const cleat = { stock: piece.stock.sides, wide: unit === 'mm' ? mm(120) : inch(4.75) };
-    const open = back.kind === 'applied' ? { back: backOf('groove', unit) } : {};
-    return change(
-      { hung: { cleat }, base: { kind: 'none' }, bottom: piece.bottom === 'over' ? 'between' : piece.bottom, ...open },
-      'Hung on the wall',
-    );
-  };
+  const { base, back } = piece;
   return (
     <Section>
       <h2>How the case is made</h2>
@@ -93,19 +84,7 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
             ) : null}
           </>
         ) : null}
-        <WideTick isSelected={hung !== undefined} onChange={hang}>
-          It hangs on the wall, by a cleat
-        </WideTick>
-        {hung ? (
-          <>
-            <StockSelect
-              label="Cleat of"
-              value={hung.cleat.stock}
-              onChange={(stock) => change({ hung: { cleat: { ...hung.cleat, stock } } }, 'Changed the cleat')}
-            />
-            {length('Cleat board wide', hung.cleat.wide, (wide) => ({ hung: { cleat: { ...hung.cleat, wide } } }))}
-          </>
-        ) : null}
+        <HungFields piece={piece} />
         <PictureChoice
           label="Back"
           value={back.kind}

@@ -1,0 +1,108 @@
+import { Input } from 'react-aria-components';
+import { inch, mm } from '../../../core/length/index.js';
+import type { Back, Hung, PanelCase } from '../../../core/shells/index.js';
+import { useSettledBench } from '../../bench/bench.js';
+import { usePieceFields } from '../../bench/piece-fields.js';
+import { usePrecision } from '../../data/project.js';
+import { LengthField } from '../../shared/length-field.js';
+import { StockSelect } from '../../shared/stock-select.js';
+import { FieldLabel, NumberBox, Select } from '../../shared/ui.js';
+import { without } from '../../shared/without.js';
+
+type By = 'floor' | 'cleat' | 'rail' | 'keyholes';
+
+const byOf = (hung: Hung | undefined): By => (!hung ? 'floor' : 'cleat' in hung ? 'cleat' : 'rail' in hung ? 'rail' : 'keyholes');
+
+/** What a case stands on or hangs by. */
+export function HungFields({ piece }: { piece: PanelCase }) {
+  const { commit } = useSettledBench();
+  const { change, length } = usePieceFields();
+  const precision = usePrecision();
+  const { hung, back } = piece;
+  const s = (metric: number, imperial: number) => (precision.unit === 'mm' ? mm(metric) : inch(imperial));
+  // What hangs by its rear edges has nothing over them, and nothing under it.
+  const hang = (by: By) => {
+    if (by === 'floor') return commit({ kind: 'piece', patch: {}, without: ['hung'] }, 'Stands on the floor');
+    const stock = piece.stock.sides;
+    const above = hung?.above === undefined ? {} : { above: hung.above };
+    const next: Hung =
+      by === 'cleat'
+        ? { cleat: { stock, wide: s(120, 4.75) }, ...above }
+        : by === 'rail'
+          ? { rail: { stock, wide: s(90, 3.5) }, ...above }
+          : { keyholes: { under: s(60, 2.5) }, ...above };
+    const groove: Back = { kind: 'groove', depth: s(6, 1 / 4), inset: by === 'rail' ? s(18, 3 / 4) : s(10, 3 / 8), slack: s(1, 1 / 32) };
+    const rear = by !== 'keyholes' && (back.kind === 'applied' || (by === 'rail' && back.kind !== 'none')) ? { back: groove } : {};
+    return change(
+      { hung: next, base: { kind: 'none' }, bottom: piece.bottom === 'over' ? 'between' : piece.bottom, ...rear },
+      'Hung on the wall',
+    );
+  };
+  return (
+    <>
+      <Select
+        label="Stands or hangs"
+        value={byOf(hung)}
+        choices={[
+          { id: 'floor', label: 'Stands on the floor' },
+          { id: 'cleat', label: 'Hangs by a bevelled cleat' },
+          { id: 'rail', label: 'Hangs by a rail behind the back' },
+          { id: 'keyholes', label: 'Hangs by keyholes in the sides' },
+        ]}
+        onChange={hang}
+      />
+      {hung && 'cleat' in hung ? (
+        <>
+          <StockSelect
+            label="Cleat of"
+            value={hung.cleat.stock}
+            onChange={(stock) => change({ hung: { ...hung, cleat: { ...hung.cleat, stock } } }, 'Changed the cleat')}
+          />
+          {length('Cleat board wide', hung.cleat.wide, (wide) => ({ hung: { ...hung, cleat: { ...hung.cleat, wide } } }))}
+        </>
+      ) : null}
+      {hung && 'rail' in hung ? (
+        <>
+          <StockSelect
+            label="Hanging rail of"
+            value={hung.rail.stock}
+            onChange={(stock) => change({ hung: { ...hung, rail: { ...hung.rail, stock } } }, 'Changed the hanging rail')}
+          />
+          {length('Hanging rail high', hung.rail.wide, (wide) => ({ hung: { ...hung, rail: { ...hung.rail, wide } } }))}
+        </>
+      ) : null}
+      {hung && 'keyholes' in hung ? (
+        <>
+          {length('Keyholes under the upper ends', hung.keyholes.under, (under) => ({
+            hung: { ...hung, keyholes: { ...hung.keyholes, under } },
+          }))}
+          <NumberBox
+            value={hung.keyholes.rated ?? Number.NaN}
+            minValue={1}
+            maxValue={1000}
+            onChange={(kg) =>
+              change(
+                { hung: { ...hung, keyholes: Number.isFinite(kg) ? { ...hung.keyholes, rated: kg } : without(hung.keyholes, 'rated') } },
+                'Changed what a keyhole is rated for',
+              )
+            }
+          >
+            <FieldLabel>One keyhole is rated for, kg</FieldLabel>
+            <Input />
+          </NumberBox>
+        </>
+      ) : null}
+      {hung ? (
+        <LengthField
+          label="Its lower edge over the floor"
+          optional
+          value={hung.above ?? null}
+          precision={precision}
+          onCommit={(above) =>
+            change({ hung: above === null ? (without(hung, 'above') as Hung) : { ...hung, above } }, 'Changed how high it hangs')
+          }
+        />
+      ) : null}
+    </>
+  );
+}
