@@ -1,7 +1,9 @@
 import { writeExactly } from '../core/figure/index.js';
 import { toMm, mm } from '../core/length/index.js';
-import { boxOf, type Member } from '../core/piece/index.js';
-import { boughtFor } from '../core/solution/index.js';
+import { boxOf, massMiddleOf, type Member, type Outline } from '../core/piece/index.js';
+import type { PanelCase } from '../core/shells/index.js';
+import { boughtFor, solve } from '../core/solution/index.js';
+import { PRINT_SHED } from './print-shed.js';
 import { solved } from './solved.js';
 
 const s = solved('exposure-unit');
@@ -46,4 +48,26 @@ test('its controls take 34 under their panel, and the back stops 80 over the bot
   expect(fact('lamp', 'clear under what it stands on')).toBe(34);
   expect(toMm(boxOf(member('case/back/1')).y0) - toMm(boxOf(member('case/bottom/1')).y1)).toBe(80);
   expect(s.checks.filter((c) => c.severity === 'stop')).toEqual([]);
+});
+
+test('cables come out: under the back behind the packs, and by a hole of 60 in it behind the lamp', () => {
+  const back = member('case/back/1');
+  expect(back.holes).toHaveLength(1);
+  // Only the lamp's space is closed behind; the hole is 15 over its floor of 362, in the middle of 588.
+  const whole = 588 * (640 - 158) * 6;
+  expect(massMiddleOf(back).volume).toBeCloseTo(whole - Math.PI * 30 ** 2 * 6, -3);
+  const [hole] = back.holes ?? [];
+  const solid = { ...back, outline: hole as Outline, holes: [] };
+  expect(
+    massMiddleOf(solid)
+      .middle.slice(0, 2)
+      .map((v) => Math.round(v)),
+  ).toEqual([294, 362 + 15 + 30]);
+  const { cables: _, ...closed } = PRINT_SHED.pieces['exposure-unit']?.piece as PanelCase;
+  void _;
+  const told = solve(closed, s.workshop, s.letters).shape.problems.find((p) => p.id === 'cables');
+  expect([writeExactly(told?.sentence ?? []), told?.fixes.length]).toEqual([
+    'The cables of lamp box have no way out: the back is closed behind it.',
+    1,
+  ]);
 });

@@ -152,7 +152,7 @@ for (const by of [pointer, keyboard]) {
     await hands.tick('A stay holds it open');
     await expect(page.getByText(/the lid does not lean back far enough/)).toHaveCount(0);
     // Rounded all round; the top in from the upper ends hides in them, and before it does that is told.
-    await hands.choose('Front edges', 'Banded');
+    await hands.choose('Front edges', 'Covered');
     for (const corners of ['Upper front corners', 'Upper rear corners', 'Lower front corners', 'Lower rear corners']) {
       await hands.choose(corners, 'Rounded');
       await hands.type(`${corners}: radius`, '60');
@@ -162,7 +162,7 @@ for (const by of [pointer, keyboard]) {
     await hands.type('Top in from the upper ends', '60');
     await hands.type('Bottom in from the lower ends', '60');
     await expect(page.getByText(/out past the .* corners of the sides/)).toHaveCount(0);
-    await expect(sum(page)).toContainText('2336.99');
+    await expect(sum(page)).toContainText('2337 along the edges of a side');
     await expect(sum(page)).toContainText('5141.38');
     await hands.station('Parts');
     await expect(page.getByRole('row', { name: /side/ }).filter({ hasText: '700' }).first()).toBeVisible();

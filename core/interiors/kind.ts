@@ -169,4 +169,6 @@ export interface FillingKind<M = Filling> extends Kind<M> {
   made(filling: M, at: MadeIn): Made;
   /** What it needs clear along an axis; left out where that is not decided by it. */
   need?(filling: M, axis: Axis, context: NeedContext): Figure | null;
+  /** Whether cables come out of it at the rear. */
+  cablesBehind?(filling: M): boolean;
 }

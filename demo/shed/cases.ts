@@ -261,6 +261,7 @@ const exposureUnit: PanelCase = {
   top: 'between',
   bottom: 'between',
   back: { kind: 'applied', air: mm(80) },
+  cables: mm(60),
   // The sides stand out all round, their corners rounded; the lid between them clears what is behind it.
   outline: { corners: { frontTop: rounded, rearTop: rounded, frontBottom: rounded, rearBottom: rounded } },
   inset: { front: mm(1.5), rear: ZERO, top: mm(60), bottom: mm(60) },

@@ -153,6 +153,7 @@ export function equipmentIn(equipment: Equipment, { space, spaces, workshop }: P
 }
 
 export const equipment: FillingKind<Equipment> = {
+  cablesBehind: ({ free }) => free.rear.why === 'cables',
   kind: 'equipment',
   schema: EquipmentSchema,
   names: ({ thing }) => [{ kind: 'thing', id: thing }],

@@ -5,6 +5,7 @@ import { slipsOut, usualSlack } from '../../joints/index.js';
 import { stockNames, stockUses, type Joint, type Shape, type ShapeProblem } from '../../piece/index.js';
 import { panelCaseFields, type PanelCase } from './spec.js';
 import type { Workshop } from '../../project/index.js';
+import { cableProblems, withCableHoles } from './cables.js';
 import { bearers, caseMembers } from './case.js';
 import { CASE } from './ids.js';
 import { studsBehind } from '../../interiors/panels/to-back.js';
@@ -103,7 +104,7 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
   const divided = divide(piece, context, { start, clear: inside, neighbours, setback: piece.panels.shelves.setback });
   const made = interiorMembers(piece, workshop, divided);
   const cut = caseMembers(piece, envelope, woods);
-  const shell = { ...cut, members: following(piece, cut.members, made.members) };
+  const shell = { ...cut, members: withCableHoles(piece, following(piece, cut.members, made.members), divided.spaces.values()) };
   const lidded = liddedOf(piece, shell.members);
   const onBottom = new Set(made.joints.flatMap((j) => (j.carrier === CASE.bottom ? [j.carried] : [])));
   const standing = made.members.filter((m) => m.role === 'divider' && onBottom.has(m.id));
@@ -139,6 +140,7 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
       ...held.problems,
       ...outlineProblems(piece, [...shell.members, ...made.members], envelope),
       ...lidProblems(piece, joints),
+      ...cableProblems(piece, shell.members, divided.spaces.values()),
     ],
   );
 }

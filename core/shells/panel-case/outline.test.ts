@@ -176,6 +176,11 @@ describe('a lid', () => {
     expect(problems(s)).toEqual([]);
   });
 
+  test('it hides in rounded corners too, though it ends a little before the sides', () => {
+    const s = cased({ ...chest, ...applied, lid: hinged, outline: { corners: { frontTop: round(60) } } });
+    expect(problems(s)).toEqual(['outline-frontTop']);
+  });
+
   test('what would hold it shut is told, each with a way out that helps', () => {
     const wrong: readonly [string, Partial<PanelCase>][] = [
       ['lid-over', { top: 'over', ...applied }],

@@ -235,7 +235,13 @@ export function outlineProblems(piece: PanelCase, members: readonly Member[], { 
   // Whatever reaches both sides, or lies over their ends.
   const ending = members.filter((m) => {
     const box = boxOf(m);
-    return m.id !== CASE.left && m.id !== CASE.right && m.node !== 'base' && box.x0 <= thick && box.x1 >= sub(width.value, thick);
+    return (
+      m.id !== CASE.left &&
+      m.id !== CASE.right &&
+      m.node !== 'base' &&
+      box.x0 <= add(thick, ENDS) &&
+      box.x1 >= sub(width.value, add(thick, ENDS))
+    );
   });
   return [...insetOver(piece), ...crosses, ...(crosses.length > 0 ? [] : pastCorners(piece, side, ending))];
 }

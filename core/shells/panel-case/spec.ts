@@ -132,6 +132,8 @@ export const panelCaseFields = {
   back: BackSchema,
   /** The top is only so deep, from the rear; as deep as what is under it where it is left out. */
   topDeep: Type.Optional(SizeSchema),
+  /** Round holes in the back so far across, for the cables of devices. */
+  cables: Type.Optional(SizeSchema),
   outline: Type.Optional(OutlineSchema),
   inset: Type.Optional(InsetSchema),
   lid: Type.Optional(LidSchema),

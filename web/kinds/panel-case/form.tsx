@@ -157,6 +157,20 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
             }
           />
         ) : null}
+        {back.kind === 'none' ? null : (
+          <LengthField
+            label="Holes in the back for cables, across"
+            optional
+            of={{ in: 'piece', field: 'cables' }}
+            value={piece.cables ?? null}
+            precision={precision}
+            onCommit={(cables) =>
+              cables === null
+                ? commit({ kind: 'piece', patch: {}, without: ['cables'] }, 'No holes for cables')
+                : change({ cables }, 'Changed the holes for cables')
+            }
+          />
+        )}
         <LidFields piece={piece} />
         <OutlineFields piece={piece} />
         <EdgeFields />

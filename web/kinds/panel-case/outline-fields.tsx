@@ -50,7 +50,7 @@ export function OutlineFields({ piece }: { piece: PanelCase }) {
   return (
     <>
       <Select
-        label="Front edges of the sides"
+        label="Sides cut at the front"
         value={outline.front ?? 'straight'}
         choices={[
           { id: 'straight', label: 'Straight' },
