@@ -163,7 +163,7 @@ for (const by of [pointer, keyboard]) {
     await hands.type('Bottom in from the lower ends', '60');
     await expect(page.getByText(/out past the .* corners of the sides/)).toHaveCount(0);
     await expect(sum(page)).toContainText('2337 along the edges of a side');
-    await expect(sum(page)).toContainText('5141.38');
+    await expect(sum(page)).toContainText('5141.5');
     await hands.station('Parts');
     await expect(page.getByRole('row', { name: /side/ }).filter({ hasText: '700' }).first()).toBeVisible();
     await expect(page.getByRole('row', { name: /top/ }).filter({ hasText: '549' }).first()).toBeVisible();

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Check } from '../../core/checks/index.js';
 import { writeMass, writeSentence } from '../../core/figure/index.js';
 import type { TriedFix } from '../../core/solution/index.js';
@@ -44,10 +44,22 @@ export function useTriedFixes(check: Check) {
   } as const;
 }
 
+/** Told once they are tried, where the button was that asked for it, so that the focus stays there. */
+function Tried() {
+  const told = useRef<HTMLSpanElement>(null);
+  useEffect(() => told.current?.focus(), []);
+  return (
+    <Faint as="span" role="status" tabIndex={-1} ref={told}>
+      Each was tried: those that mend it come first.
+    </Faint>
+  );
+}
+
 /** Asks for all fixes to be tried, where there is a choice of them. */
 export function TryAll({ check, trying }: { check: Check; trying: ReturnType<typeof useTriedFixes> }) {
   const choice = check.fixes.filter((f) => f.change.target === 'piece').length > 1;
-  if (!choice || trying.state === 'done') return null;
+  if (!choice) return null;
+  if (trying.state === 'done') return <Tried />;
   if (trying.state === 'working')
     return (
       <Row role="status">
