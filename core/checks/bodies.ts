@@ -26,6 +26,7 @@ import {
 import type { Workshop } from '../project/index.js';
 import { shapeOf, shellOf } from '../shells/index.js';
 import { pieceFix, type Check } from '../finding/index.js';
+import { movesAs } from './reach.js';
 
 function rated(body: Body, carried: Carried): Check[] {
   const slides = onSlides(body, carried);
@@ -131,7 +132,6 @@ function hits(body: Body, all: readonly Boxed[], shape: Shape): Check[] {
   const met = shut ?? (out ? inTheWay(out.body, out.all, bodies) : undefined);
   if (!met) return [];
   const away = (body.away ?? bodies.find((b) => b.id === body.on)?.away)?.[1];
-  const how = body.byItself || body.motion.kind === 'turn' ? 'opened' : 'drawn out';
   const lead = shut ? '' : ' and what it is on is drawn out';
   return [
     {
@@ -141,7 +141,7 @@ function hits(body: Body, all: readonly Boxed[], shape: Shape): Check[] {
       about: { kind: 'space', id: body.id },
       sentence: away
         ? say`${body.label} run into ${met.label} on their way to be ${away}.`
-        : say`${body.label} runs into ${met.label} when it is ${how}${lead}.`,
+        : say`${body.label} runs into ${met.label} when it is ${movesAs(body)}${lead}.`,
       fixes: [],
     },
   ];

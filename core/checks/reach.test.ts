@@ -2,8 +2,9 @@ import { writeExactly } from '../figure/index.js';
 import { ZERO, mm } from '../length/index.js';
 import type { Drawers } from '../interiors/index.js';
 import type { Opening } from '../survey/index.js';
+import { solve } from '../solution/index.js';
 import { chest, chestShop, drawers } from '../testing/chest.js';
-import { opening } from '../testing/samples.js';
+import { opening, piece, space, workshop } from '../testing/samples.js';
 
 /** What is said of one drawer in a case of 400 deep that fills an opening of 1000 x 2000 x 400. */
 function said(place: Partial<Opening>, extra: Partial<Drawers> = {}) {
@@ -44,4 +45,30 @@ describe('whether an open drawer has room', () => {
   test('one that opens to the rear goes into the wall', () => {
     expect(said({}, { face: 'rear' })).toEqual(['stop: drawer 1 cannot be drawn out: it would go 277.5 mm into the wall behind.']);
   });
+});
+
+test('a lid wants as much over its case as it stands up by', () => {
+  const lid = {
+    how: 'hinged',
+    slack: mm(1),
+    ledge: { stock: 'ply', wide: mm(20) },
+    packed: { stock: 'ply', wide: mm(40) },
+    opens: 90,
+    stay: true,
+  } as const;
+  const at = (high: number) => {
+    const shop = workshop({ opening: opening({ heights: [{ place: 'middle', value: mm(high) }] }) });
+    const chestWithLid = piece(space('in'), {
+      opening: 'gap',
+      height: { from: 'given', size: mm(600), of: 'overall' },
+      depth: { from: 'given', size: mm(300), of: 'overall' },
+      back: { kind: 'applied' },
+      lid,
+    });
+    const { checks } = solve(chestWithLid, shop, {});
+    return checks.filter((c) => c.id.startsWith('reach-')).map((c) => writeExactly(c.sentence));
+  };
+  // A back of 6, a rail of 20 and 1 behind it: 273 of lid upright on a case of 600.
+  expect(at(873)).toEqual([]);
+  expect(at(850)).toEqual(['the lid cannot be opened: it would go 23 mm into what is over the opening.']);
 });

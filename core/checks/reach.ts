@@ -9,15 +9,25 @@ function boxOfObstacle(o: Obstacle): Box {
   return { x0: o.x, x1: end(o.x, o.width), y0: o.y, y1: end(o.y, o.height), z0: o.z, z1: end(o.z, o.depth) };
 }
 
+/** Whether a body goes up as it opens: a lid. */
+const goesUp = ({ motion }: Body) => motion.kind === 'turn' || motion.along[1] !== 0;
+
+/** How a body is said to move. */
+export const movesAs = (body: Body): string => (goesUp(body) ? 'opened' : 'drawn out');
+
 /** What is wrong with where a body comes to, in the room; null for nothing. */
 function wrong(body: Body, open: Box, opening: Opening): Sentence | null {
   const width = least(valuesOf(opening, 'width'));
   const depth = least(valuesOf(opening, 'depth'));
-  if (open.z0 < ZERO) return say`${body.label} cannot be drawn out: it would go ${len(sub(ZERO, open.z0))} into the wall behind.`;
+  const moved = movesAs(body);
+  if (open.z0 < ZERO) return say`${body.label} cannot be ${moved}: it would go ${len(sub(ZERO, open.z0))} into the wall behind.`;
   const beside = Math.max(negative(open.x0), open.x1 - width) as Length;
   // What has come out of the opening is no longer held in by its sides.
   if (beside > ZERO && open.z0 < depth)
-    return say`${body.label} cannot be drawn out: it would go ${len(beside)} into the side of the opening.`;
+    return say`${body.label} cannot be ${moved}: it would go ${len(beside)} into the side of the opening.`;
+  const over = sub(open.y1, least(valuesOf(opening, 'height')));
+  if (goesUp(body) && over > ZERO && open.z0 < depth)
+    return say`${body.label} cannot be ${moved}: it would go ${len(over)} into what is over the opening.`;
   const out = sub(open.z1, depth);
   if (opening.inFront !== undefined && out > opening.inFront) {
     return say`${body.label} open stands ${len(out)} out of the opening, and ${len(opening.inFront)} are free in front of it.`;
@@ -45,7 +55,9 @@ export function reachChecks(shape: Shape, opening: Opening, standing: Box): read
       // What is in the way of the piece while it is shut is told by its own check.
       return swept.some((b) => overlap(b, there)) && !shut.some((b) => overlap(b, there));
     });
-    const sentence = obstacle ? say`${body.label} runs into ${obstacle.name} when it is drawn out.` : wrong(body, boxRound(swept), opening);
+    const sentence = obstacle
+      ? say`${body.label} runs into ${obstacle.name} when it is ${movesAs(body)}.`
+      : wrong(body, boxRound(swept), opening);
     if (!sentence) return [];
     return [{ id: `reach-${body.id}`, severity: 'stop', state: 'fails', about: { kind: 'space', id: body.id }, sentence, fixes: [] }];
   });

@@ -108,7 +108,7 @@ function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
       : size('top, deep', piece.topDeep, { in: 'piece', field: 'topDeep' });
   const shallow = deep ? { ...top, ...ofDepth(top, deep, sub(panelDepth.value, deep.value)) } : top;
   return [
-    piece.lid ? asLid(piece, top, envelope, woods) : shallow,
+    asLid(piece, shallow, envelope, woods),
     panel(CASE.bottom, 'bottom', woods.bottom, piece.bottom, add(baseHeight.value, inset.bottom)),
   ];
 }

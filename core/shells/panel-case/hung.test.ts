@@ -156,6 +156,9 @@ describe('other ways to hang', () => {
     expect(said).toContain('On 3 studs:');
     const mark = [...s.shape.facts.values()].flat().find((f) => f.name.startsWith('mark on the wall'));
     expect(toMm(mark?.figure?.value as Length)).toBe(1300 + 582);
+    expect(solve(wallCase({ hung: { rail: { stock: 'cleat', wide: mm(700) } } }), shop(), {}).shape.problems.map((p) => p.id)).toEqual([
+      'hung-rail-high',
+    ]);
     // A back in front of it: in grooves at least as far in as it is thick.
     const back = (of: PanelCase['back']) => solve(wallCase({ hung, back: of }), shop(), {});
     expect(back({ kind: 'applied' }).shape.problems.map((p) => p.id)).toEqual(['hung-rail-back']);
@@ -177,6 +180,8 @@ describe('other ways to hang', () => {
     expect(told(at(Math.ceil(most * 2)))).toMatchObject({ state: 'close' });
     expect(told(at(Math.floor(most)))).toMatchObject({ severity: 'stop', state: 'fails' });
     expect(writeExactly(told(s)?.sentence ?? [])).toContain('No stud is known behind either side');
+    const low = solve(wallCase({ hung: { keyholes: { under: mm(400) } } }), shop(), {});
+    expect(low.shape.problems.map((p) => p.id)).toEqual(['hung-keyholes']);
     // A stud at 980 is behind the right side, of 982 to 1000; none is behind the left one.
     expect(writeExactly(told(at(100, 'gap'))?.sentence ?? [])).toContain('behind one of its sides');
   });

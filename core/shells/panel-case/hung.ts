@@ -150,6 +150,14 @@ function byRail(piece: PanelCase, hung: Extract<Hung, { rail: unknown }>, envelo
       ),
     };
   const top = add(start.y.value, inside.height.value);
+  if (hung.rail.wide > inside.height.value)
+    return {
+      ...NOTHING,
+      problems: problem(
+        'rail-high',
+        say`A hanging rail ${len(hung.rail.wide)} high has no room in the case, which is ${len(inside.height.value)} high inside.`,
+      ),
+    };
   const member = rectangular({
     id: HUNG.rail,
     node: HUNG.node,
@@ -174,6 +182,17 @@ function byRail(piece: PanelCase, hung: Extract<Hung, { rail: unknown }>, envelo
 /** Keyholes in the rear edges of the sides, over the heads of screws in studs. */
 function byKeyholes(hung: Extract<Hung, { keyholes: unknown }>, { height }: Envelope): Hanging {
   const y = sub(height.value, hung.keyholes.under);
+  if (hung.keyholes.under * 2 > height.value) {
+    const under = scale(height.value, 0.1);
+    return {
+      ...NOTHING,
+      problems: problem(
+        'keyholes',
+        say`Keyholes ${len(hung.keyholes.under)} under the upper ends of sides ${len(height.value)} high are in their lower half: the case would turn over on them.`,
+        [{ label: say`${len(under)} under them`, edit: patch({ hung: { ...hung, keyholes: { ...hung.keyholes, under } } }) }],
+      ),
+    };
+  }
   return {
     ...NOTHING,
     joints: [CASE.left, CASE.right].map((carried): Joint => ({ carried, carrier: PLACE, how: 'hung' })),

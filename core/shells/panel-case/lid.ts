@@ -52,6 +52,9 @@ export function asLid(piece: PanelCase, top: Member, envelope: Envelope, woods: 
   const slack = size('free at each side', lid.slack, source('slack'));
   const packing = packingOf(lid, woods);
   const behind = packing ? inside.depth.minus(packing.wood.thickness.named('rail it is hinged to')) : inside.depth;
+  // One that is only so deep ends that much behind the front.
+  const less = sub(add(start.z.value, inside.depth.value), top.frame.origin.z);
+  const deep = less > ZERO ? behind.minus(size('less deep than the case', less, { in: 'piece', field: 'topDeep' })) : behind;
   return rectangular({
     id: top.id,
     node: top.node,
@@ -59,7 +62,7 @@ export function asLid(piece: PanelCase, top: Member, envelope: Envelope, woods: 
     label: 'lid',
     wood: woods.top,
     length: inside.width.minus(slack.times(2).named('free at both sides')),
-    width: behind.minus(slack.named('free behind it')),
+    width: deep.minus(slack.named('free behind it')),
     frame: flatFrame({ x: add(start.x.value, lid.slack), y: top.frame.origin.y, z: top.frame.origin.z }),
     edges: top.edges,
   });
@@ -121,7 +124,7 @@ export function notchedForRail(made: readonly Member[], own: readonly Member[]):
   });
 }
 
-/** How a lid lies: on its ledges, which are screwed to the sides; or over their ends, with its tabs screwed to it. @param over its joints where it goes over */
+/** How a lid lies: on its ledges, which are glued to the sides; or over their ends, with its tabs screwed to it. @param over its joints where it goes over */
 export function lidJoints(piece: PanelCase, made: readonly Member[], over: readonly Joint[]): Joint[] {
   const strips = made.filter((m) => m.id === LID.left || m.id === LID.right);
   const side = (id: string) => (id === LID.left ? CASE.left : CASE.right);
@@ -149,7 +152,11 @@ export function lidJoints(piece: PanelCase, made: readonly Member[], over: reado
 /** So many hinges for a lid so wide, typical. */
 const hingesFor = (wide: Length) => 2 + Math.max(0, Math.ceil(toMm(wide) / 500) - 1);
 
-/** How far a lid may be opened before it meets a wall that the case stands against, degrees: 90° and asin of what is behind it over its depth. */
+/**
+ * How far a lid may be opened before it meets a wall that the case stands against, degrees: 90° and asin of what is behind its hinges
+ * over its depth, both mm.
+ * @example opensToWall(50, 100) // 120
+ */
 export function opensToWall(behind: number, deep: number): number {
   return 90 + (Math.asin(Math.min(1, Math.max(0, behind) / deep)) * 180) / Math.PI;
 }
@@ -161,10 +168,11 @@ export interface Lidded {
   readonly facts: readonly Fact[];
 }
 
+/** How a lid moves: about its hinges, or up and off. */
 export function liddedOf(piece: PanelCase, members: readonly Member[]): Lidded {
   const { lid } = piece;
   const top = members.find((m) => m.id === CASE.top);
-  if (!lid || !top) return { bodies: [], bought: [], facts: [] };
+  if (!lid || !top || top.length.value <= ZERO || top.width.value <= ZERO) return { bodies: [], bought: [], facts: [] };
   const box = boxOf(top);
   const tabs = piece.top === 'over' ? members.filter((m) => m.id === LID.left || m.id === LID.right) : [];
   const common = { id: LID.body, label: 'the lid', members: [top, ...tabs].map((m) => m.id), spaces: [] };
@@ -181,12 +189,6 @@ export function liddedOf(piece: PanelCase, members: readonly Member[]): Lidded {
     };
   }
   const [deep, behind] = [toMm(sub(box.z1, box.z0)), toMm(box.z0)];
-  const most = Figure.formula(
-    'angle',
-    '90° and asin of what is behind it over how deep it is',
-    [size('behind it', box.z0), top.width],
-    opensToWall(behind, deep),
-  );
   return {
     bodies: [
       {
@@ -207,7 +209,7 @@ export function liddedOf(piece: PanelCase, members: readonly Member[]): Lidded {
     facts: [
       wide,
       { name: 'lid, deep', figure: top.width },
-      { name: 'lid', remark: say`Against a wall the lid opens by ${most.amount.toFixed(1)}° before it meets it.` },
+      { name: 'lid', remark: say`Against a wall the lid opens by ${opensToWall(behind, deep).toFixed(1)}° before it meets it.` },
     ],
   };
 }

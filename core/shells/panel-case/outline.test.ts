@@ -132,6 +132,12 @@ describe('a lid', () => {
     expect(problems(s)).toEqual([]);
   });
 
+  test('only so deep, it ends as much behind the front', () => {
+    const [whole, s] = [cased({ ...chest, ...applied, lid: hinged }), cased({ ...chest, ...applied, lid: hinged, topDeep: mm(200) })];
+    const z = (of: Solution) => box(of, 'case/top/1').slice(4);
+    expect([z(whole)[1], z(s)]).toEqual([300, [z(whole)[0], 300 - (294 - 200)]]);
+  });
+
   test('opened it stands up on its hinges: by 100° its front edge is over them and behind, the lower one of that the highest', () => {
     const s = cased({ ...chest, ...applied, lid: hinged });
     const [, , , y1 = 0, z0 = 0, z1 = 0] = box(s, 'case/top/1');
