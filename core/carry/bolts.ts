@@ -60,7 +60,7 @@ export function boltLateral(diameter: number, side: BoltedWood, main: BoltedWood
 /** Distances to keep with bolts, in diameters: from the edge that the load pushes to, from the other one, and between them (NDS tables 12.5.1C and 12.5.1B). */
 export const KEEP_BOLTS = { loaded: 4, edge: 1.5, between: 4 } as const;
 
-/** How many bolts go one over the other in a joint so high, mm. */
+/** How many bolts go one over the other in a joint so high, mm. @example boltsIn(44, 8) // 1 */
 export function boltsIn(high: number, diameter: number): number {
   const room = high - (KEEP_BOLTS.loaded + KEEP_BOLTS.edge) * diameter;
   return room < -1e-9 ? 0 : 1 + Math.floor(room / (KEEP_BOLTS.between * diameter) + 1e-9);

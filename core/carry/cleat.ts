@@ -33,13 +33,13 @@ export function cleatForces({ kg, out, drop, friction = 0 }: Hung): CleatForces 
   return { shear, moment, wedge, pull: Math.max(moment, wedge) };
 }
 
-/** The wide and narrow faces of a cleat cut down the middle of a board at 45°, kerf square to the blade, mm. */
+/** The wide and narrow faces of a cleat cut down the middle of a board at 45°, kerf square to the blade, mm. @example cleatFaces(120, 18, 3) // { wide: (138 - 3 * Math.SQRT2) / 2, narrow: (102 - 3 * Math.SQRT2) / 2 } */
 export function cleatFaces(width: number, thickness: number, kerf: number): { readonly wide: number; readonly narrow: number } {
   const taken = kerf * Math.SQRT2;
   return { wide: (width + thickness - taken) / 2, narrow: (width - thickness - taken) / 2 };
 }
 
-/** How many studs a cleat of a length is sure to cross, and at best, at a spacing. */
+/** How many studs a cleat of a length is sure to cross, and at best, at a spacing. @example studsCrossed(1000, 450) // { sure: 2, most: 3 } */
 export function studsCrossed(length: number, spacing: number): { readonly sure: number; readonly most: number } {
   return { sure: Math.floor(length / spacing), most: Math.floor(length / spacing) + 1 };
 }
@@ -47,6 +47,7 @@ export function studsCrossed(length: number, spacing: number): { readonly sure: 
 /**
  * How much of all a stud's screws are designed for, since studs do not share evenly: one
  * and a half even shares, and all of it where there is one.
+ * @example shareOfStud(3) // 0.5
  */
 export function shareOfStud(studs: number): number {
   return studs < 2 ? 1 : Math.min(1, 1.5 / studs);

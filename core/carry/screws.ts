@@ -168,6 +168,7 @@ export function withdrawal(joint: ScrewJoint): ScrewValue {
 /**
  * A lag screw pulled straight out, N: half of 1800 G^1.5 D^0.75 pounds per inch of thread (NDS 12.2-1).
  * @param diameter in inches; `thread` in the main part, mm
+ * @example lagWithdrawal(0.42, 0.25, 25.4) // 346.7
  */
 export function lagWithdrawal(gravity: number, diameter: number, thread: number): number {
   return 1800 * gravity ** 1.5 * diameter ** 0.75 * (thread / MM_PER_INCH) * WITHDRAWAL_SHARE * PERMANENT * N_PER_LBF;

@@ -10,7 +10,7 @@ export interface Layer {
   readonly top: number;
 }
 
-/** Second moment of area of a rectangle about its own middle, mm⁴: b t³ / 12. */
+/** Second moment of area of a rectangle about its own middle, mm⁴: b t³ / 12. @example rectangleSecondMoment(40, 60) // 720_000 */
 export function rectangleSecondMoment(width: number, height: number): number {
   return (width * height ** 3) / 12;
 }

@@ -16,5 +16,5 @@ export const IdSchema = Type.String({ pattern: ID, description: 'Small letters, 
 /** A name that people read: one line, not empty. */
 export const NameSchema = Type.String({ minLength: 1, maxLength: 80, pattern: '^[^\\u0000-\\u001f]+$' });
 
-/** Whether a text may be an id. */
+/** Whether a text may be an id. @example isId('top-shelf') // true */
 export const isId = (text: string): boolean => ID_PATTERN.test(text);

@@ -30,7 +30,7 @@ export interface WrittenLength {
   readonly exact: boolean;
 }
 
-/** The greatest whole number that both are a multiple of. */
+/** The greatest whole number that both are a multiple of. @example greatestCommonDivisor(12, 18) // 6 */
 export function greatestCommonDivisor(a: number, b: number): number {
   return b === 0 ? a : greatestCommonDivisor(b, a % b);
 }

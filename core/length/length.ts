@@ -30,6 +30,7 @@ export const LONGEST = (100_000 * UNITS_PER_MM) as Length;
  * Rounds a raw count of units to a length.
  * @param units a finite number of 1/80 µm
  * @throws RangeError when the count is not finite or no longer exact as an integer
+ * @example fromUnits(80_000) // mm(1)
  */
 export function fromUnits(units: number): Length {
   const rounded = Math.round(units);
