@@ -71,3 +71,18 @@ test('cables come out: under the back behind the packs, and by a hole of 60 in i
     1,
   ]);
 });
+
+test('an access bar before the packs, 550 long between 552, lifts by what is over it: 266 − 120', () => {
+  const bar = member('access-bar/rail/1');
+  expect([toMm(bar.length.value), toMm(bar.width.value)]).toEqual([550, 120]);
+  const b = boxOf(bar);
+  // On the bottom, flush with the fronts of the panels.
+  expect([b.x0, b.y0, b.z1].map(toMm)).toEqual([19, 78, 524.5]);
+  const body = s.shape.bodies.find((one) => one.id === 'access-bar');
+  expect(body?.motion.kind === 'slide' && toMm(body.motion.travel.value)).toBe(266 - 120);
+  expect(s.checks.filter((c) => c.id.startsWith('hits') || c.id.startsWith('overlap'))).toEqual([]);
+  expect(boughtFor(s).find((one) => one.what === 'magnetic catches')?.count).toBe(2);
+  const piece = PRINT_SHED.pieces['exposure-unit']?.piece as PanelCase;
+  const high = solve({ ...piece, bar: { ...(piece.bar as NonNullable<PanelCase['bar']>), wide: mm(300) } }, s.workshop, s.letters);
+  expect(high.shape.problems.map((p) => [p.id, p.fixes.length])).toEqual([['bar-high', 1]]);
+});

@@ -262,6 +262,7 @@ const exposureUnit: PanelCase = {
   bottom: 'between',
   back: { kind: 'applied', air: mm(80) },
   cables: mm(60),
+  bar: { space: 'power', stock: 'birch-18-faced', wide: mm(120), slack: mm(1) },
   // The sides stand out all round, their corners rounded; the lid between them clears what is behind it.
   outline: { corners: { frontTop: rounded, rearTop: rounded, frontBottom: rounded, rearBottom: rounded } },
   inset: { front: mm(1.5), rear: ZERO, top: mm(60), bottom: mm(60) },

@@ -5,6 +5,7 @@ import { slipsOut, usualSlack } from '../../joints/index.js';
 import { stockNames, stockUses, type Joint, type Shape, type ShapeProblem } from '../../piece/index.js';
 import { panelCaseFields, type PanelCase } from './spec.js';
 import type { Workshop } from '../../project/index.js';
+import { accessBar } from './access-bar.js';
 import { cableProblems, withCableHoles } from './cables.js';
 import { bearers, caseMembers } from './case.js';
 import { CASE } from './ids.js';
@@ -117,23 +118,31 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
     studsBehind(piece, workshop),
   );
   const hanging = hangingOf(piece, envelope, workshop);
-  const joints: Joint[] = [...hanging.joints, ...shell.joints, ...carried.joints, ...made.joints, ...held.joints];
-  const own = [...shell.members, ...carried.members, ...hanging.members];
+  const barred = accessBar(piece, divided.spaces, workshop);
+  const joints: Joint[] = [...hanging.joints, ...barred.joints, ...shell.joints, ...carried.joints, ...made.joints, ...held.joints];
+  const own = [...shell.members, ...carried.members, ...hanging.members, ...barred.members];
   const told = [...hanging.facts, ...outlineFacts(shell.members), ...lidded.facts];
   return assembled(
     divided,
     {
       ...made,
-      members: [...shell.members, ...notchedForRail(made.members, shell.members), ...carried.members, ...hanging.members],
+      members: [
+        ...shell.members,
+        ...notchedForRail(made.members, shell.members),
+        ...carried.members,
+        ...hanging.members,
+        ...barred.members,
+      ],
       joints,
-      bodies: [...made.bodies, ...lidded.bodies],
-      bought: [...made.bought, ...hanging.bought, ...lidded.bought],
+      bodies: [...made.bodies, ...lidded.bodies, ...barred.bodies],
+      bought: [...made.bought, ...hanging.bought, ...lidded.bought, ...barred.bought],
       facts: told.length > 0 ? [...made.facts, { space: piece.interior.id, facts: told }] : made.facts,
     },
     { overall, assumed, caseHeight, diagonal, outside: outsideOf(piece, envelope, own) },
     [
       ...envelope.problems,
       ...hanging.problems,
+      ...barred.problems,
       ...bottomOverToe(piece),
       ...backSlips(piece),
       ...backTooShort(piece, envelope),
@@ -150,8 +159,9 @@ export const panelCase: ShellKind<PanelCase> = {
   inside: 'Inside the case',
   fields: panelCaseFields,
   uses: (piece) => stockUses('stock', piece.stock, (stock) => ({ stock })),
-  names: ({ hung, lid }) => [
+  names: ({ hung, lid, bar }) => [
     ...stockNames(boardsOf(hung)).map((n) => ({ ...n, where: 'hung' })),
+    ...stockNames(bar ? [bar.stock] : []).map((n) => ({ ...n, where: 'bar' })),
     ...stockNames(lid ? [lid.ledge.stock, ...(lid.packed ? [lid.packed.stock] : [])] : []).map((n) => ({ ...n, where: 'lid' })),
   ],
   placed: () => [],

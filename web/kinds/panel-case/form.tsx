@@ -8,6 +8,7 @@ import { PictureChoice } from '../../shared/picture-choice.js';
 import { Grid, Section, WideTick } from '../../shared/ui.js';
 import { GridFields, EdgeFields, usePieceFields } from '../../bench/piece-fields.js';
 import { without } from '../../shared/without.js';
+import { BarFields } from './bar-fields.js';
 import { HungFields } from './hung-fields.js';
 import { LidFields } from './lid-fields.js';
 import { OutlineFields } from './outline-fields.js';
@@ -171,6 +172,7 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
             }
           />
         )}
+        <BarFields piece={piece} />
         <LidFields piece={piece} />
         <OutlineFields piece={piece} />
         <EdgeFields />
