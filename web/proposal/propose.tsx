@@ -44,6 +44,8 @@ function suretyText(surety: Surety): string {
       return 'A first answer; looking for a lower one.';
     case 'proven':
       return 'Proven: no shelves for these are lower in all.';
+    case 'late':
+      return 'Not proven: the time was up before anything lower was found.';
     case 'gap':
       return `Not proven: the lowest could be up to ${Math.ceil(surety.part * 100)} % lower.`;
     case 'large':

@@ -12,9 +12,8 @@ import {
 } from '../../core/proposal/index.js';
 import type { Answered, Asked } from './solver.worker.js';
 
-/** How sure it is that no shelves are lower: still looked for, proven, within a part of it, or not looked for. */
-export type Surety =
-  { readonly kind: 'looking' } | { readonly kind: 'proven' } | { readonly kind: 'gap'; readonly part: number } | { readonly kind: 'large' };
+/** How sure it is that no shelves are lower: still looked for, proven, within a part of it, out of time, or not looked for. */
+export type Surety = { readonly kind: 'looking' | 'proven' | 'late' | 'large' } | { readonly kind: 'gap'; readonly part: number };
 
 export interface Proposed {
   readonly proposal: Proposal;
@@ -40,7 +39,9 @@ export function useProposal(wanted: readonly Wanted[], room: Room): Proposed {
       const found = data.values ? proposalOf(groupsOf(items, data.values, room), room, misfits) : first;
       const proposal = found.height < first.height && found.shelves.length > 0 ? found : first;
       const part = data.cost > 0 ? Math.max(0, (data.cost - data.bound) / data.cost) : 0;
-      setBetter({ for: first, proposal, surety: data.proven ? { kind: 'proven' } : { kind: 'gap', part } });
+      // Where the time was up before anything was found, nothing is known of how far it is.
+      const unproven: Surety = Number.isFinite(part) ? { kind: 'gap', part } : { kind: 'late' };
+      setBetter({ for: first, proposal, surety: data.proven ? { kind: 'proven' } : unproven });
       worker.terminate();
     };
     worker.onerror = () => setBetter({ for: first, proposal: first, surety: { kind: 'large' } });
