@@ -22,7 +22,7 @@ export interface Proposed {
 }
 
 /** How long the solver may look for a lower answer, s. */
-const SECONDS = 10;
+const SECONDS = 30;
 
 /** Proposes shelves at once, then looks for a lower answer in a worker until it is proven, stopped, or out of time. */
 export function useProposal(wanted: readonly Wanted[], room: Room): Proposed {
