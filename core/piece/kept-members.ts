@@ -21,8 +21,6 @@ function areAlike(a: unknown, b: unknown): boolean {
     if (!areAlike(ones[key], others[key])) return false;
     count += 1;
   }
-  // Those of one class have the same fields.
-  if (ones.constructor !== Object && ones.constructor === others.constructor) return true;
   for (const key in others) if (key in ones) count -= 1;
   return count === 0 && !Array.isArray(b);
 }

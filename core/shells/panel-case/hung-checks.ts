@@ -54,8 +54,7 @@ export function hungChecks(piece: PanelCase, shape: Shape, carried: Carried, wor
   const { hung } = piece;
   const held = shape.members.find((m) => m.id === HUNG.wall || m.id === HUNG.rail);
   const drop = dropOf(piece, shape.members);
-  if (!hung || drop === null) return [];
-  if (!held && !('keyholes' in hung)) return [];
+  if (!hung || drop === null || !(held ?? 'keyholes' in hung)) return [];
   const about = held ? ({ kind: 'member', id: held.id } as const) : ({ kind: 'piece' } as const);
   const unknown = unweighedIn(carried);
   if (unknown.length > 0) {

@@ -103,6 +103,14 @@ describe('sides whose front follows the shelves', () => {
     expect(s.checks.filter((c) => c.id.startsWith('overlap'))).toEqual([]);
   });
 
+  test('they have no front corners of their own, so that nothing stands out past these', () => {
+    const both = cased(
+      { outline: { front: 'stepped', corners: { frontTop: round(60), frontBottom: round(1500), rearTop: round(1) } } },
+      interior,
+    );
+    expect(problems(both)).toEqual(['outline-rearTop']);
+  });
+
   test('aslant: straight from one to the next', () => {
     const s = of('sloped');
     const y = box(s, 'in-m1/shelf/1')[2] ?? 0;

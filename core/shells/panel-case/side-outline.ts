@@ -32,9 +32,10 @@ const NAMES: Readonly<Record<SideCorner, string>> = {
   rearBottom: 'lower rear corners',
 };
 
+/** The corners that are cut; a front that follows the shelves has none of its own. */
 const cutsOf = ({ outline }: PanelCase) =>
   (Object.keys(AT) as SideCorner[]).flatMap((at) => {
-    const cut = outline?.corners?.[at];
+    const cut = outline?.front && at.startsWith('front') ? undefined : outline?.corners?.[at];
     return cut ? [{ at, cut }] : [];
   });
 
@@ -141,8 +142,8 @@ const edit = (patch: Partial<PanelCase>): PieceEdit => ({ kind: 'piece', patch }
 
 /** Corners that run into each other along an edge. */
 function crossing(piece: PanelCase, side: Member): ShapeProblem[] {
-  const corners = piece.outline?.corners ?? {};
-  const along = (a: SideCorner, b: SideCorner, long: Length) => add(corners[a]?.by ?? ZERO, corners[b]?.by ?? ZERO) > long;
+  const corners = new Map(cutsOf(piece).map(({ at, cut }) => [at, cut.by]));
+  const along = (a: SideCorner, b: SideCorner, long: Length) => add(corners.get(a) ?? ZERO, corners.get(b) ?? ZERO) > long;
   const [high, deep] = [side.length.value, side.width.value];
   const cross =
     along('frontTop', 'frontBottom', high) ||

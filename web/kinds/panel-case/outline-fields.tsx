@@ -73,7 +73,7 @@ export function OutlineFields({ piece }: { piece: PanelCase }) {
             : change({ topDeep: deep }, 'Changed how deep the top is')
         }
       />
-      {CORNERS.map(([at, label]) => {
+      {CORNERS.filter(([at]) => !outline.front || !at.startsWith('front')).map(([at, label]) => {
         const cut = outline.corners?.[at];
         return (
           <div key={at}>
