@@ -72,6 +72,7 @@ export function checksOf(
     ...screwChecks(piece, carried, letters, workshop.settings),
     ...handChecks(shape, carried, letters, workshop.settings),
     ...(shape.members.length > 0 ? shellOf(piece).racking(piece, shape, carried, workshop) : []),
+    ...(shape.members.length > 0 ? (shellOf(piece).checks?.(piece, shape, carried) ?? []) : []),
     ...peopleChecks(piece, shape, carried, letters, workshop),
     ...postChecks(piece, shape, carried, letters, workshop),
     ...useChecks(piece, shape, letters, workshop),

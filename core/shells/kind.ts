@@ -26,6 +26,8 @@ export interface ShellKind<P extends Piece = Piece> {
   shape(piece: P, workshop: Workshop): Shape;
   /** What keeps it from leaning over sideways, or hangs it. */
   racking(piece: P, shape: Shape, carried: Carried, workshop: Workshop): readonly Check[];
+  /** What else is checked of it alone, such as whether its lid opens. */
+  checks?(piece: P, shape: Shape, carried: Carried): readonly Check[];
   /** The edit that makes a member of the shell itself of another stock; null where there is none. */
   withStock(piece: P, member: Member, stock: string): PieceEdit | null;
   /** The edit that holds a member so that it may move across its grain; left out where no shell member is held by screws. */

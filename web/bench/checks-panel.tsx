@@ -1,7 +1,7 @@
 import { memo, useDeferredValue, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { writeExactly, writeSentence } from '../../core/figure/index.js';
+import { writeSentence } from '../../core/figure/index.js';
 import type { Check, Fix } from '../../core/checks/index.js';
 import { compare, type TriedFix } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
@@ -109,15 +109,16 @@ function FixList({ check, looking }: { check: Check; looking: boolean }) {
   const trying = useTriedFixes(check);
   if (check.fixes.length === 0) return null;
   const name = `For: ${writeSentence(check.sentence, precision)}`;
-  const labelled = check.fixes.map((fix, i) => ({ fix, label: writeExactly(fix.label), key: i }));
-  const order = trying.tried.map((t) => writeExactly(t.fix.label));
-  const place = (label: string) => (order.includes(label) ? order.indexOf(label) : order.length);
-  const sorted = [...labelled].sort((a, b) => place(a.label) - place(b.label));
+  // Those that were tried come first, in their order.
+  const order = trying.tried.map((t) => t.at);
+  const rest = check.fixes.flatMap((_, i) => (order.includes(i) ? [] : [i]));
   return (
     <Fixes>
-      {sorted.map(({ fix, label, key }) => (
-        <FixRow key={key} fix={fix} looking={looking} name={name} tried={trying.tried[order.indexOf(label)]} />
-      ))}
+      {[...order, ...rest].map((i) => {
+        const fix = check.fixes[i];
+        const tried = trying.tried.find((t) => t.at === i);
+        return fix ? <FixRow key={i} fix={fix} looking={looking} name={name} tried={tried} /> : null;
+      })}
       <li>
         <TryAll check={check} trying={trying} />
       </li>

@@ -15,6 +15,10 @@ import { woodOf } from '../../project/index.js';
 import { ENDS, NUMBER, SIDES, across, acrossAt, deep, deepAt, levelIds, middle, type Built, type LevelAt, type Rails } from './level.js';
 import { common, shifted, stretchLength, stretches, type Stretch } from './seams.js';
 
+/** How much longer rails are that are let into the posts at both ends; null where they are not. */
+const intoPosts = (letIn: Length): Figure | null =>
+  letIn > ZERO ? size('let in', letIn, { in: 'piece', field: 'posts.letIn' }).times(2).named('into both posts') : null;
+
 /** How the end of a rail between posts is held: on the shoulder of what it is let into, or by what holds it there. */
 const seat = (letIn: Length, held: LevelAt['posts']['held']): Pick<Joint, 'how' | 'broad'> =>
   letIn > ZERO ? { how: 'housed', broad: letIn } : { how: held };
@@ -24,7 +28,7 @@ function betweenPosts(rails: Rails): Built {
   const { level, posts, node } = rails.at;
   const ids = levelIds(node);
   const { pairs, ring, post, letIn } = posts;
-  const into = letIn > ZERO ? size('let in', letIn, { in: 'piece', field: 'posts.letIn' }).times(2).named('into both posts') : null;
+  const into = intoPosts(letIn);
   const withInto = (between: Figure) => (into ? between.plus(into) : between);
   const bays = pairs.slice(1).map((right, i) => [pairs[i] as (typeof pairs)[number], right] as const);
   const long = bays.flatMap(([left, right], bay) =>
@@ -197,7 +201,7 @@ export function barsOf(rails: Rails, across: readonly Member[]): Built {
   const ids = levelIds(node);
   const wood = woodOf(workshop, bar.stock);
   // A bar ends at the posts.
-  const between = posts.letIn > ZERO ? size('let in', posts.letIn).times(2).named('into both posts') : null;
+  const between = intoPosts(posts.letIn);
   const made = across
     .filter((r) => r.frame.u[0] === 1)
     .map((rail) => {

@@ -1,45 +1,25 @@
 import { len, say, size } from '../../figure/index.js';
+import { NOTHING, type Made } from '../../interiors/kind.js';
 import { ZERO, add, mm, scale, sub, type Length } from '../../length/index.js';
-import {
-  facingFrame,
-  rectangular,
-  uprightFrame,
-  type Body,
-  type Bought,
-  type Joint,
-  type Member,
-  type PlacedSpace,
-  type ShapeProblem,
-} from '../../piece/index.js';
+import { facingFrame, rectangular, uprightFrame, type Joint, type PlacedSpace, type ShapeProblem } from '../../piece/index.js';
 import { woodOf, type Workshop } from '../../project/index.js';
 import { BAR } from './ids.js';
 import type { PanelCase } from './spec.js';
-
-/** A bar across the front of a space, that is lifted out to get at what is behind it, with what keeps it in its place. */
-export interface AccessBar {
-  readonly members: readonly Member[];
-  readonly joints: readonly Joint[];
-  readonly bodies: readonly Body[];
-  readonly bought: readonly Bought[];
-  readonly problems: readonly ShapeProblem[];
-}
-
-const NONE: AccessBar = { members: [], joints: [], bodies: [], bought: [], problems: [] };
 
 /** Tabs behind a bar are so long, and so far in from its ends, typical. */
 const TAB = { long: mm(40), in: mm(60) } as const;
 
 /** A bar that stands on the floor of a space, flush with its front, between tabs glued down behind it and catches at its ends. */
-export function accessBar(piece: PanelCase, spaces: ReadonlyMap<string, PlacedSpace>, workshop: Workshop): AccessBar {
+export function accessBar(piece: PanelCase, spaces: ReadonlyMap<string, PlacedSpace>, workshop: Workshop): Made {
   const { bar } = piece;
   const space = bar && spaces.get(bar.space);
-  if (!bar || !space || space.space.split) return NONE;
+  if (!bar || !space || space.space.split) return NOTHING;
   const { box, clear, neighbours } = space;
   const wood = woodOf(workshop, bar.stock);
   const thick = wood.thickness.value;
   const lifts = sub(clear.height.value, bar.wide);
-  const problem = (id: string, sentence: ShapeProblem['sentence'], fixes: ShapeProblem['fixes'] = []): AccessBar => ({
-    ...NONE,
+  const problem = (id: string, sentence: ShapeProblem['sentence'], fixes: ShapeProblem['fixes'] = []): Made => ({
+    ...NOTHING,
     problems: [{ id: `bar-${id}`, about: space.id, stops: true, sentence, fixes }],
   });
   if (lifts <= ZERO) {
@@ -50,6 +30,8 @@ export function accessBar(piece: PanelCase, spaces: ReadonlyMap<string, PlacedSp
       [{ label: say`Half as high as that`, edit: { kind: 'piece', patch: { bar: { ...bar, wide: half } } } }],
     );
   }
+  if (clear.width.value < TAB.in * 2 + thick * 2)
+    return problem('narrow', say`${space.label} is ${len(clear.width.value)} wide: a bar with tabs behind both ends has no room.`);
   const slack = size('free at both ends', bar.slack, { in: 'piece', field: 'bar.slack' }).times(2).named('free at both ends');
   const z = sub(box.z1, thick);
   const member = rectangular({
@@ -75,9 +57,8 @@ export function accessBar(piece: PanelCase, spaces: ReadonlyMap<string, PlacedSp
       frame: uprightFrame({ x, y: box.y0, z: sub(z, TAB.long) }),
     });
   const tabs = [tab(1, add(box.x0, TAB.in)), tab(2, sub(sub(box.x1, TAB.in), thick))];
-  if (clear.width.value < TAB.in * 2 + thick * 2)
-    return problem('narrow', say`${space.label} is ${len(clear.width.value)} wide: a bar with tabs behind both ends has no room.`);
   return {
+    ...NOTHING,
     members: [member, ...tabs],
     joints: [
       { carried: BAR.bar, carrier: neighbours.below, how: 'bearing' },
@@ -94,6 +75,5 @@ export function accessBar(piece: PanelCase, spaces: ReadonlyMap<string, PlacedSp
       },
     ],
     bought: [{ what: 'magnetic catches', count: 2, each: 'piece' }],
-    problems: [],
   };
 }

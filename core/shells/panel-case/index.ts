@@ -166,10 +166,9 @@ export const panelCase: ShellKind<PanelCase> = {
   ],
   placed: () => [],
   shape,
-  racking: (piece, shape, carried, workshop) => [
-    ...(piece.hung ? hungChecks(piece, shape, carried, workshop) : caseRacking(piece, shape, carried, workshop)),
-    ...lidChecks(piece, shape, carried),
-  ],
+  racking: (piece, shape, carried, workshop) =>
+    piece.hung ? hungChecks(piece, shape, carried, workshop) : caseRacking(piece, shape, carried, workshop),
+  checks: lidChecks,
   withStock: caseStock,
   remedies: caseRemedies,
 };

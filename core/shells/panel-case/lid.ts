@@ -71,7 +71,8 @@ export function asLid(piece: PanelCase, top: Member, envelope: Envelope, woods: 
 /** What goes with a lid: the rail that it is hinged to, and strips that it lies on, or that locate it. */
 export function lidMembers(piece: PanelCase, envelope: Envelope, woods: Woods): readonly Member[] {
   const { lid } = piece;
-  if (!lid || !woods.ledge) return [];
+  const { ledge: strip } = woods;
+  if (!lid || !strip) return [];
   const { inside, start } = envelope;
   const packing = packingOf(lid, woods);
   const top = topOf(piece, envelope);
@@ -81,14 +82,14 @@ export function lidMembers(piece: PanelCase, envelope: Envelope, woods: Woods): 
   const long = packing ? inside.depth.minus(packing.wood.thickness.named('rail it is hinged to')) : inside.depth;
   const ledge = (id: string, hand: 'left' | 'right') => {
     const room = over ? lid.slack : ZERO;
-    const thick = (woods.ledge as Wood).thickness.value;
+    const thick = strip.thickness.value;
     const x = hand === 'left' ? add(start.x.value, room, thick) : sub(add(start.x.value, inside.width.value), room);
     return rectangular({
       id,
       node: LID.node,
       role: over ? 'stop' : 'bearer',
       label: over ? `tab under the lid, ${hand}` : `ledge of the lid, ${hand}`,
-      wood: woods.ledge as Wood,
+      wood: strip,
       length: over ? inside.depth.minus(size('free behind it', lid.slack, source('slack')).times(2).named('free at both ends')) : long,
       width: size('ledge', lid.ledge.wide, source('ledge.wide')),
       frame: onEdgeFrame({ x, y: sub(under, lid.ledge.wide), z: add(start.z.value, over ? lid.slack : behind) }),

@@ -5,6 +5,7 @@ import type { Envelope } from './envelope.js';
 import { HUNG } from './hung.js';
 import { CASE } from './ids.js';
 import { onPlinth } from './plinth.js';
+import { footIn } from './side-outline.js';
 import type { Inset, PanelCase } from './spec.js';
 
 type Lower = NonNullable<Outside['lower']>;
@@ -62,9 +63,7 @@ export function outsideOf(piece: PanelCase, envelope: Envelope, members: readonl
   return {
     is: 'built',
     // The sides of a case with a toe board run to the floor at the front.
-    foot: piece.hung
-      ? null
-      : sub(envelope.depth.value, piece.base.kind === 'plinth' ? piece.base.setback : (piece.outline?.corners?.frontBottom?.by ?? ZERO)),
+    foot: piece.hung ? null : sub(envelope.depth.value, piece.base.kind === 'plinth' ? piece.base.setback : footIn(piece)),
     ends: {
       up: {
         before: [...baseEnd(piece), ...insetAt('bottom'), ...wood(CASE.bottom, 'bottom')],

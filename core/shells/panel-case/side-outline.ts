@@ -39,6 +39,9 @@ const cutsOf = ({ outline }: PanelCase) =>
     return cut ? [{ at, cut }] : [];
   });
 
+/** How far in from the front the sides stand on the floor. */
+export const footIn = (piece: PanelCase): Length => cutsOf(piece).find((c) => c.at === 'frontBottom')?.cut.by ?? ZERO;
+
 const cornersOf = (piece: PanelCase): Corners => Object.fromEntries(cutsOf(piece).map(({ at, cut }) => [AT[at], cut]));
 
 /** A side with its corners as they are cut, edged all round where its front is; one that follows the shelves is cut once these are known. */

@@ -8,7 +8,8 @@ import { remediesFor, solve, triedFixes, type Solution } from '../index.js';
 describe('fixes of a frame that leans', () => {
   const before = solve(framePiece(space('in'), { top: { level: level('deal21', 70), over: NO_OVER } }), shop, {});
   const tried = triedFixes(before, shop, before.letters, 'racking');
-  const said = (start: string) => tried.find((t) => writeExactly(t.fix.label).startsWith(start));
+  const fixes = before.checks.find((c) => c.id === 'racking')?.fixes ?? [];
+  const said = (start: string) => tried.find((t) => writeExactly(fixes[t.at]?.label ?? []).startsWith(start));
 
   test('it leans both ways before', () => expect(before.checks.find((c) => c.id === 'racking')?.state).toBe('fails'));
 
@@ -25,8 +26,10 @@ describe('fixes of a frame that leans', () => {
     // The thinnest sheet there is, of 5.9: one of 1000 by 700, and two of 500 by 700, at 680 kg/m³.
     expect(said('Sheets at its rear and its ends')?.addedKg).toBeCloseTo(680 * 0.0059 * 0.7 * (1 + 2 * 0.5), 1);
     expect(said('It will be fixed to the wall')?.addedKg).toBe(0);
-    for (const { fix, mends } of tried) {
-      const after = fix.change.target === 'piece' ? solve(applyEdit(before.piece, fix.change.edit), shop, before.letters) : before;
+    expect(tried.map((t) => t.at).sort((a, b) => a - b)).toEqual(fixes.map((_, i) => i));
+    for (const { at, mends } of tried) {
+      const change = fixes[at]?.change;
+      const after = change?.target === 'piece' ? solve(applyEdit(before.piece, change.edit), shop, before.letters) : before;
       if (mends) expect(after.checks.find((c) => c.id === 'racking')?.state).not.toBe('fails');
     }
   });

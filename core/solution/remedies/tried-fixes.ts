@@ -1,16 +1,16 @@
-import type { Fix } from '../../checks/index.js';
 import { say, type Sentence } from '../../figure/index.js';
 import { applyEdit } from '../../kinds/index.js';
 import type { Letters } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
-import { compare, type Moved } from '../compare.js';
+import { compare } from '../compare.js';
 import { addedCost } from '../cost.js';
 import { solve, type Solution } from '../solve.js';
 import { failing } from './failing.js';
 
 /** A fix of a check, tried in the solver. */
 export interface TriedFix {
-  readonly fix: Fix;
+  /** Which of the fixes of its check it is. */
+  readonly at: number;
   /** After it the check fails no more, and nothing fails that did not before. */
   readonly mends: boolean;
   /** What is said where it does not: of the check as it is then, or of what else fails. */
@@ -18,7 +18,6 @@ export interface TriedFix {
   /** By how much the piece gets heavier, kg, and dearer, in the project's money; null where a price is missing. */
   readonly addedKg: number;
   readonly addedCost: number | null;
-  readonly moved: readonly Moved[];
 }
 
 /** What is said of something that fails, a member or a check, by its id. */
@@ -36,15 +35,16 @@ function saidOf({ checks, carried }: Solution, id: string): Sentence {
 export function triedFixes(before: Solution, workshop: Workshop, ledger: Letters, checkId: string): readonly TriedFix[] {
   const check = before.checks.find((c) => c.id === checkId);
   const failed = failing(before);
-  const tried = (check?.fixes ?? []).flatMap((fix): TriedFix[] => {
-    const { change } = fix;
+  const tried = (check?.fixes ?? []).flatMap(({ change }, at): (TriedFix & { readonly moves: number })[] => {
     if (change.target !== 'piece') return [];
     const after = solve(applyEdit(before.piece, change.edit), workshop, ledger);
     const still = after.checks.find((c) => c.id === checkId && c.state === 'fails');
     const more = [...failing(after)].find((id) => !failed.has(id));
     const why = more === undefined ? (still?.sentence ?? null) : saidOf(after, more);
     const addedKg = after.carried.massKg - before.carried.massKg;
-    return [{ fix, mends: why === null, why, addedKg, addedCost: addedCost(before, after, workshop), moved: compare(before, after) }];
+    const moves = compare(before, after).length;
+    return [{ at, mends: why === null, why, addedKg, addedCost: addedCost(before, after, workshop), moves }];
   });
-  return tried.sort((a, b) => Number(b.mends) - Number(a.mends) || a.moved.length - b.moved.length || a.addedKg - b.addedKg);
+  tried.sort((a, b) => Number(b.mends) - Number(a.mends) || a.moves - b.moves || a.addedKg - b.addedKg);
+  return tried.map(({ moves: _, ...one }) => one);
 }
