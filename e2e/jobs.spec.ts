@@ -142,6 +142,22 @@ for (const by of [pointer, keyboard]) {
     await expect(row(/shelf$/, '165')).toBeVisible();
     await expect(row(/bumper$/, '800')).toBeVisible();
     await expect(page.getByRole('row', { name: /cleat/ }).first()).toContainText('800');
+    await hands.station('Divide');
+    // By keyholes it is not judged until they are rated; a rail goes between the sides and is marked on the wall.
+    await hands.choose('Stands or hangs', 'Hangs by keyholes in the sides');
+    await expect(page.getByText(/what one is rated for is not known/).first()).toBeVisible();
+    await hands.type('One keyhole is rated for, kg', '60');
+    await expect(page.getByText(/60 kg is what one is rated for/).first()).toBeVisible();
+    await hands.choose('Stands or hangs', 'Hangs by a rail behind the back');
+    await hands.type('Its lower edge over the floor', '1200');
+    await hands.press('button', 'All spaces at once');
+    // 1200 and 640, less the top of 18.
+    await expect(sum(page)).toContainText('1822 mark on the wall');
+    await hands.choose('Sides cut at the front', 'Aslant from shelf to shelf');
+    await hands.type('Top only so deep', '120');
+    await hands.station('Parts');
+    await expect(row(/rail$/, '764')).toBeVisible();
+    await expect(row(/top$/, '120')).toBeVisible();
   });
 
   test(`job 17 from empty by ${by.name}: 25 grooves in 875, top and bottom of 401, shelves and back of 394`, async ({ page, empty }) => {

@@ -161,7 +161,7 @@ function byRail(piece: PanelCase, hung: Extract<Hung, { rail: unknown }>, envelo
   const member = rectangular({
     id: HUNG.rail,
     node: HUNG.node,
-    role: 'cleat',
+    role: 'rail',
     label: 'hanging rail',
     wood,
     length: inside.width,
