@@ -2,7 +2,7 @@ import type { Carried } from '../carry/index.js';
 import type { Part } from '../parts/index.js';
 import type { Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { worstFirst, pieceFix, type Check } from '../finding/index.js';
+import { worstFirst, pieceFix, type About, type Check } from '../finding/index.js';
 import { handChecks } from './hands.js';
 import { bodyChecks } from './bodies.js';
 import { drawnOutChecks } from './drawn-out.js';
@@ -32,6 +32,12 @@ export { clashSentence, heldIn } from './screws.js';
 export { standsWithJoints, weakEnds } from './stands.js';
 export { tooManyParts } from './too-many.js';
 
+/** What a problem of the shape is about: a member or a space of it where there is one of that id. */
+function aboutOf(shape: Shape, id: string): About {
+  if (shape.members.some((m) => m.id === id)) return { kind: 'member', id };
+  return shape.spaces.has(id) ? { kind: 'space', id } : { kind: 'piece' };
+}
+
 /**
  * Every check of a solved piece, worst first.
  * @param uncuttable parts that would have no size left
@@ -50,7 +56,7 @@ export function checksOf(
     id: p.id,
     severity: p.stops ? 'stop' : 'look',
     state: 'fails',
-    about: { kind: 'piece' },
+    about: aboutOf(shape, p.about),
     sentence: p.sentence,
     fixes: p.fixes.map((f) => pieceFix(f.label, f.edit)),
   }));

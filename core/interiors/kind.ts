@@ -158,6 +158,8 @@ export interface DividingKind<M = Making | undefined> extends Kind<M> {
   readonly filled: (axis: Axis) => string;
   /** How far up things stand on it, where it holds them itself; null where they stand in its parts. */
   readonly holdsAt: Height<M> | null;
+  /** It with the parts that it names called otherwise, in a copy; left out where it names none. */
+  renewed?(making: M, renew: (id: string) => string): M;
   /** What might make one of its members pass, where each may differ from the others; null where all are made alike. */
   readonly memberRemedies: ((asked: Asked) => readonly Candidate[]) | null;
 }

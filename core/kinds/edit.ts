@@ -4,7 +4,7 @@ import { mergedRule } from '../run/index.js';
 import { findMember, findSpace, spacesOf, type DividingMember, type Piece, type PieceEdit, type Space } from '../piece/index.js';
 import type { Placement } from '../things/index.js';
 import { shellOf } from '../shells/index.js';
-import { commonFields, holdsThings } from '../interiors/index.js';
+import { commonFields, dividingKind, holdsThings } from '../interiors/index.js';
 
 /** An edit that names something the piece does not have. */
 export class EditError extends Error {}
@@ -126,7 +126,8 @@ function fill(space: Space, edit: Extract<PieceEdit, { kind: 'fill' }>): void {
   }
   if (!edit.split) return;
   const split = structuredClone(edit.split);
-  const [first] = split.spaces;
+  const [outer] = split.spaces;
+  const first = outer && [...spacesOf(outer)].map((s) => s.space).find((s) => !s.split);
   if (first && !holdsThings({ split })) {
     first.things = mergePlacements([...first.things, ...space.things]);
     space.things = [];
@@ -154,6 +155,8 @@ function copyLayout(piece: Piece, edit: Extract<PieceEdit, { kind: 'copy-layout'
   for (const { space } of spacesOf({ ...to, split: to.split })) {
     if (space.id !== to.id) Object.assign(space, { id: renew(space.id), things: [] });
     space.split?.members.forEach((m) => Object.assign(m, { id: renew(m.id), ...(m.sameAs ? { sameAs: renew(m.sameAs) } : {}) }));
+    const making = space.split?.making;
+    if (space.split && making) space.split.making = dividingKind(space.split).renewed?.(making, renew) ?? making;
   }
   const [first] = [...spacesOf(to)].map((s) => s.space).filter((s) => !s.split);
   if (first && first !== to) {

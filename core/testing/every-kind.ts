@@ -53,11 +53,23 @@ const runners: fc.Arbitrary<Runner> = fc.oneof(
 );
 
 const bottoms: fc.Arbitrary<Drawers['box']['bottom']> = fc.oneof(
-  fc.record({ kind: fc.constant('groove' as const), depth: length(3, 6), up: length(6, 12), slack: length(0, 2) }),
+  fc.record(
+    {
+      kind: fc.constant('groove' as const),
+      depth: length(3, 6),
+      up: length(6, 12),
+      slack: length(0, 2),
+      slidIn: fc.constant(true as const),
+    },
+    { requiredKeys: ['kind', 'depth', 'up', 'slack'] },
+  ),
   fc.record({ kind: fc.constant('rebate' as const), depth: length(4, 8), slack: length(0, 2) }),
   fc.constant({ kind: 'applied' as const }),
   length(20, 40).map((strip) => ({ kind: 'tray' as const, strip })),
 );
+
+const orders = fc.constantFrom('ends-between' as const, 'sides-between' as const);
+const joins = fc.constantFrom('pocket' as const, 'nailed' as const, 'screwed' as const);
 
 const drawers: fc.Arbitrary<Drawers> = fc
   .record({
@@ -66,17 +78,30 @@ const drawers: fc.Arbitrary<Drawers> = fc
     less: length(16, 30),
     rise: length(4, 12),
     bottom: bottoms,
-    order: fc.constantFrom('ends-between' as const, 'sides-between' as const),
-    join: fc.constantFrom('pocket' as const, 'nailed' as const, 'screwed' as const),
+    order: orders,
+    join: joins,
     linesFrom: fc.constantFrom('bottom' as const, 'top' as const),
     oversize: fc.constantFrom(ZERO, mm(1.5)),
+    // One of them made otherwise, by the place it has in its bank.
+    other: fc.option(fc.record({ nth: fc.integer({ min: 1, max: 3 }), bottom: bottoms, order: orders, join: joins })),
   })
-  .map(({ bottom, order, join, ...rest }) => ({
+  .map(({ bottom, order, join, other, ...rest }) => ({
     kind: 'drawers',
     face: 'front',
     behind: mm(5),
     box: { order, join, bottom },
     stock: { box: 'wall', bottom: 'thin', front: 'ply' },
+    ...(other
+      ? {
+          others: [
+            {
+              drawer: `drawer-${other.nth}`,
+              box: { order: other.order, join: other.join, bottom: other.bottom },
+              stock: { box: 'ply', bottom: 'thin' },
+            },
+          ],
+        }
+      : {}),
     ...rest,
   }));
 
@@ -183,6 +208,15 @@ const fills: fc.Arbitrary<Space> = fc.oneof(
       }
       return space('bank', { split: bank });
     }),
+  fc.record({ making: drawers, count: fc.integer({ min: 1, max: 3 }), room: length(15, 40) }).map(({ making, count, room }) => {
+    const bank = (id: string, face: Drawers['face']): Space => {
+      const others = making.others?.map((o) => ({ ...o, drawer: `${id}-1` }));
+      return space(id, { split: { axis: 'up', making: { ...making, face, ...(others ? { others } : {}) }, ...parts(id, count) } });
+    };
+    return space('ends', {
+      split: { axis: 'deep', members: [{ id: 'middle', room }], spaces: [bank('behind', 'rear'), bank('before', 'front')] },
+    });
+  }),
   boards,
   slats,
   cells,

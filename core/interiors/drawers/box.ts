@@ -15,7 +15,7 @@ import {
 import { type BoxJoin } from './spec.js';
 import { type Drawers } from './spec.js';
 import { drawerIds } from './ids.js';
-import { bottomSize, type DrawerStock } from './sizes.js';
+import { bottomSize, slidDepth, type DrawerStock } from './sizes.js';
 
 /** The outside of a drawer box and where it is. */
 export interface BoxPlace {
@@ -102,17 +102,27 @@ export function boxMembers(making: Drawers, space: string, label: string, stock:
       frame: onEdgeFrame({ x: add(x, t.value), y, z: endsBetween ? place.z0 : add(place.z0, t.value) }),
       edges: { v1: 'eased' },
     });
-  const end = (id: string, name: string, z: Length) =>
-    rectangular({
+  const slid = slidDepth(making, stock, inside.depth);
+  const lower =
+    slid && bottom.kind === 'groove'
+      ? size('under the bottom', bottom.up, { in: 'making', field: 'box.bottom.up' })
+          .plus(stock.bottom.thickness.named('bottom'))
+          .named('the bottom, and what is under it')
+      : null;
+  const end = (id: string, name: string, z: Length) => {
+    // A back stands on the bottom that is slid in under it.
+    const over = id === ids.back ? lower : null;
+    return rectangular({
       ...common,
       id,
       role: 'drawer end',
       label: `${name} of ${label}`,
       length: endsBetween ? inside.width : place.width,
-      width: wallHeight,
-      frame: facingFrame({ x: endsBetween ? add(place.x, t.value) : place.x, y, z }),
+      width: over ? wallHeight.minus(over) : wallHeight,
+      frame: facingFrame({ x: endsBetween ? add(place.x, t.value) : place.x, y: over ? add(y, over.value) : y, z }),
       edges: { v1: 'eased' },
     });
+  };
   const left = side(ids.left, place.x);
   const right = side(ids.right, sub(add(place.x, place.width.value), t.value));
   const front = place.face === 'front';
@@ -120,7 +130,7 @@ export function boxMembers(making: Drawers, space: string, label: string, stock:
   const nearFront = end(front ? ids.inner : ids.back, front ? 'inner front' : 'back', sub(place.z1, t.value));
 
   const width = bottomSize(making, inside.width, place.width);
-  const depth = bottomSize(making, inside.depth, place.depth);
+  const depth = slid ?? bottomSize(making, inside.depth, place.depth);
   const middle = (at: Length, outside: Length, own: Length) => Math.round(at + (outside - own) / 2) as Length;
   const panel = rectangular({
     node: space,
@@ -133,7 +143,7 @@ export function boxMembers(making: Drawers, space: string, label: string, stock:
     frame: flatFrame({
       x: middle(place.x, place.width.value, width.value),
       y: bottom.kind === 'groove' ? add(place.y, bottom.up) : place.y,
-      z: sub(place.z1, middle(ZERO, place.depth.value, depth.value)),
+      z: slid ? (front ? add(place.z0, depth.value) : place.z1) : sub(place.z1, middle(ZERO, place.depth.value, depth.value)),
     }),
     purpose: under ? { length: 'covers', width: 'covers' } : { length: 'between', width: 'between' },
   });
@@ -161,7 +171,7 @@ export function boxMembers(making: Drawers, space: string, label: string, stock:
     });
 
   const grooved = (wall: Member, inner: Face): Feature[] =>
-    bottom.kind === 'groove' || bottom.kind === 'rebate'
+    (bottom.kind === 'groove' && !(lower && wall.id === ids.back)) || bottom.kind === 'rebate'
       ? [recess(bottom.kind, wall, inner, panel.id, slot(boxOf(panel), boxOf(wall)), bottom.depth)]
       : [];
   const clearOf =
@@ -173,7 +183,18 @@ export function boxMembers(making: Drawers, space: string, label: string, stock:
   const cut = (wall: Member, inner: Face, between: boolean, mates: readonly [string, string]): Member => ({
     ...wall,
     inner,
-    features: [...grooved(wall, inner), ...cornerHoles(box.join, between, inner === 'up' ? 'down' : 'up', wall, mates, clearOf, t.value)],
+    features: [
+      ...grooved(wall, inner),
+      ...cornerHoles(
+        box.join,
+        between,
+        inner === 'up' ? 'down' : 'up',
+        wall,
+        mates,
+        lower && wall.id === ids.back ? ZERO : clearOf,
+        t.value,
+      ),
+    ],
   });
   return [
     cut(left, 'down', !endsBetween, [nearRear.id, nearFront.id]),

@@ -34,7 +34,9 @@ const JOINED: Readonly<Record<BoxJoin, Joint['how']>> = { pocket: 'pocket screws
 export function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxPlace): Joint[] {
   const { making, bank, part } = drawer;
   const ids = drawerIds(part.id);
-  const held = making.box.bottom.kind === 'groove' ? 'housed' : 'screws';
+  const { bottom } = making.box;
+  const held = bottom.kind === 'groove' ? 'housed' : 'screws';
+  const slidIn = bottom.kind === 'groove' && bottom.slidIn === true;
   const t = drawer.stock.box.thickness.value;
   // Spans go from wall to wall, as they are clear.
   const [x0, x1] = [add(place.x, t), sub(add(place.x, place.width.value), t)];
@@ -55,6 +57,8 @@ export function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxP
     const along = ({ carried, carrier }: Joint): Joint => ({ carried, carrier, how: 'held along' });
     const sides = onSides(ids.bottom, how);
     if (has(ids.muntin)) return [...sides, ...ends.map(along), ...onMuntin];
+    // One that is slid in from behind is held from below at the back alone, and lies in the grooves of the sides.
+    if (slidIn) return [...sides, ...ends.map(along)];
     return place.depth.value >= place.width.value ? [...sides, ...ends.map(along)] : [...ends, ...sides.map(along)];
   };
   const onSides = (carried: string, how: Joint['how']): Joint[] => [
@@ -74,7 +78,7 @@ export function jointsOf(drawer: Drawer, members: readonly Member[], place: BoxP
       return [{ carried: side, carrier: runner, how: 'bearing' }, ...heldBeside(bank, hand, { carried: runner, how: 'screws' })];
     return [{ carried: side, carrier: bank.neighbours.below, how: 'bearing', on: atX(x) }];
   });
-  const under = making.box.bottom.kind === 'applied' || making.box.bottom.kind === 'tray';
+  const under = bottom.kind === 'applied' || bottom.kind === 'tray';
   if (under && making.runner.kind !== 'slide') return onItsBottom(drawer, members, [half(x0, -1), half(x1, 1)]);
   return [
     ...bottomJoints(held),

@@ -7,9 +7,11 @@ import { muntins, withStock } from './remedies.js';
 import { DrawersSchema, type Drawers, type Front } from './spec.js';
 import { drawerIds } from './ids.js';
 import { drawerMembers } from './members.js';
+import { makingOf } from './own.js';
 import { boxDepth, drawerStock, frontDepth, sideClearance } from './sizes.js';
 
 export { drawerIds } from './ids.js';
+export { makingOf, otherOf, withBoxOf } from './own.js';
 export * from './spec.js';
 export { freeDepth, longestSlide } from './sizes.js';
 
@@ -28,7 +30,8 @@ function ends(front: Front): { before: Figure | null; after: Figure | null } {
 }
 
 /** What lies between a drawer's line in its run, and its clear inside: clearances, the walls and the bottom of the box. */
-function insetsOf(making: Drawers, part: string, { workshop }: NeedContext, clear: { readonly depth?: Figure }): Insets {
+function insetsOf(bank: Drawers, part: string, { workshop }: NeedContext, clear: { readonly depth?: Figure }): Insets {
+  const making = makingOf(bank, part);
   const stock = drawerStock(making, workshop);
   const ids = drawerIds(part);
   const wall = (label: string, member: string): Inset => ({ label, size: stock.box.thickness, member });
@@ -81,11 +84,12 @@ function inRun(making: Drawers): SplitKind {
 export const drawers: DividingKind<Drawers> = {
   kind: 'drawers',
   schema: DrawersSchema,
-  names: ({ stock, runner, box }) => [
+  names: ({ stock, runner, box, others = [] }) => [
     ...stockNames([
       ...Object.values(stock),
       ...(runner.kind === 'wooden' ? [runner.stock] : []),
-      ...(box.muntin ? [box.muntin.stock] : []),
+      ...others.flatMap((o) => Object.values(o.stock)),
+      ...[box, ...others.map((o) => o.box)].flatMap(({ muntin }) => muntin?.stock ?? []),
     ]),
     ...(runner.kind === 'slide' ? [{ kind: 'slide', id: runner.slide } as const] : []),
   ],
@@ -97,5 +101,9 @@ export const drawers: DividingKind<Drawers> = {
   holdsAt: null,
   withStock,
   remedies: muntins,
+  renewed: (making, renew) => ({
+    ...making,
+    ...(making.others ? { others: making.others.map((o) => ({ ...o, drawer: renew(o.drawer) })) } : {}),
+  }),
   memberRemedies: null,
 };

@@ -18,6 +18,7 @@ import { NOTHING, together, type DividedIn, type Made } from '../kind.js';
 import { boxMembers, type BoxPlace } from './box.js';
 import { jointsOf, type Drawer } from './carried.js';
 import { drawerIds } from './ids.js';
+import { makingOf } from './own.js';
 import { drawerProblems } from './problems.js';
 import {
   boxDepth,
@@ -182,6 +183,7 @@ function factsOf(drawer: Drawer, place: BoxPlace, datum: Figure): readonly Fact[
     lineOf(drawer, datum),
     ...(making.handle ? [handleFact(making, front?.height ?? line.size)] : []),
     ...joinFact(making, stock),
+    ...slidFact(making),
   ];
 }
 
@@ -194,6 +196,17 @@ function joinFact({ box }: Drawers, stock: DrawerStock): Fact[] {
     ? say`Pocket screws of ${len(long)} for walls of ${len(thick)}.`
     : say`Walls of ${len(thick)} are not for pocket screws; nail or screw them.`;
   return [{ name: 'corners', remark }];
+}
+
+/** How a bottom that is slid in goes in, and what holds it. */
+function slidFact({ box: { bottom } }: Drawers): Fact[] {
+  if (bottom.kind !== 'groove' || !bottom.slidIn) return [];
+  return [
+    {
+      name: 'bottom',
+      remark: say`Slid in from behind when the box stands, and screwed to the back from below: it comes out again, and solid wood may move behind its screws.`,
+    },
+  ];
 }
 
 function handleFact({ handle }: Drawers, height: Figure): Fact {
@@ -279,13 +292,15 @@ function oneDrawer(drawer: Drawer, run: PlacedRun, workshop: Workshop): Made {
 }
 
 /** The drawers of a bank: fronts, boxes and runners, what carries them, how they move, and what is wrong with them. */
-export function drawerMembers(making: Drawers, { split, workshop, run, space: bank, spaces, piece }: DividedIn): Made {
-  const stock = drawerStock(making, workshop);
+export function drawerMembers(bankMaking: Drawers, { split, workshop, run, space: bank, spaces, piece }: DividedIn): Made {
   const edge = piece.edges.front;
   const drawers = run.run.lines.flatMap((line): Drawer[] => {
     const part = spaces.get(line.line.id);
-    return part && line.line.kind === 'gap' ? [{ making, bank, part, line, y: add(run.datum.value, line.near.value), stock, edge }] : [];
+    if (!part || line.line.kind !== 'gap') return [];
+    const making = makingOf(bankMaking, part.id);
+    return [{ making, bank, part, line, y: add(run.datum.value, line.near.value), stock: drawerStock(making, workshop), edge }];
   });
   const made = together(drawers.map((drawer) => oneDrawer(drawer, run, workshop)));
-  return { ...made, problems: [...drawerProblems(making, split, stock, bank, workshop), ...made.problems] };
+  const stock = drawerStock(bankMaking, workshop);
+  return { ...made, problems: [...drawerProblems(bankMaking, split, stock, bank, workshop), ...made.problems] };
 }

@@ -4,6 +4,7 @@ import { ZERO, add, greatest, mm, negative, sub } from '../../length/index.js';
 import { PLACE, type PieceEdit, type PlacedSpace, type ShapeProblem, type Split } from '../../piece/index.js';
 import { type Drawers } from './spec.js';
 import { woodOf, type Workshop } from '../../project/index.js';
+import { otherOf, withBoxOf } from './own.js';
 import { boxDepth, freeDepth, longestSlide, slideFrom, type DrawerStock } from './sizes.js';
 
 /** So little under a box is the play of its front. */
@@ -52,6 +53,45 @@ function pastTheRear(making: Drawers, stock: DrawerStock, bank: PlacedSpace): Se
   return say`Slides of ${len(making.runner.length)} that stand ${len(from)} back from the face end ${len(past)} past the depth there is.`;
 }
 
+/** What is wrong with how a box is made, whatever its size. */
+function boxProblems(
+  box: Drawers['box'],
+  put: (box: Drawers['box']) => PieceEdit,
+): readonly (readonly [id: string, Pick<ShapeProblem, 'sentence' | 'fixes'>])[] {
+  const { bottom } = box;
+  if (bottom.kind !== 'groove' && bottom.kind !== 'rebate') return [];
+  const sentence = slipsOut('The bottom', `${bottom.kind}s`, bottom.depth, bottom.slack);
+  const slack = usualSlack(bottom.depth);
+  const muntined = bottom.kind === 'groove' && bottom.slidIn && box.muntin;
+  return [
+    ...(sentence
+      ? [
+          [
+            'bottom-slips',
+            { sentence, fixes: [{ label: say`Cut it ${len(slack)} small`, edit: put({ ...box, bottom: { ...bottom, slack } }) }] },
+          ] as const,
+        ]
+      : []),
+    ...(muntined
+      ? [
+          [
+            'muntin-slid',
+            {
+              sentence: say`A muntin is screwed to the back, which ends over a bottom that is slid in under it.`,
+              fixes: [
+                { label: say`Take the muntin out`, edit: put({ order: box.order, join: box.join, bottom }) },
+                {
+                  label: say`Put the bottom into grooves all round`,
+                  edit: put({ ...box, bottom: { kind: 'groove', depth: bottom.depth, up: bottom.up, slack: bottom.slack } }),
+                },
+              ],
+            },
+          ] as const,
+        ]
+      : []),
+  ];
+}
+
 /** What is wrong with the making of a bank as a whole, with edits that mend it. */
 export function drawerProblems(
   making: Drawers,
@@ -68,18 +108,13 @@ export function drawerProblems(
     ...rest,
   });
   const found: ShapeProblem[] = [];
-  const { runner, front, box } = making;
-  const { bottom } = box;
-  if (bottom.kind === 'groove' || bottom.kind === 'rebate') {
-    const sentence = slipsOut('The bottom', `${bottom.kind}s`, bottom.depth, bottom.slack);
-    const slack = usualSlack(bottom.depth);
-    if (sentence)
-      found.push(
-        problem('bottom-slips', true, {
-          sentence,
-          fixes: [{ label: say`Cut it ${len(slack)} small`, edit: change({ box: { ...box, bottom: { ...bottom, slack } } }) }],
-        }),
-      );
+  const { runner, front } = making;
+  found.push(...boxProblems(making.box, (box) => change({ box })).map(([id, rest]) => problem(id, true, rest)));
+  for (const own of split.spaces.flatMap((s) => otherOf(making, s.id) ?? [])) {
+    const put = (box: Drawers['box']) => change(withBoxOf(making, own.drawer, { ...own, box }));
+    found.push(
+      ...boxProblems(own.box, put).map(([id, rest]) => ({ ...problem(id, true, rest), id: `${id}-${own.drawer}`, about: own.drawer })),
+    );
   }
   const past = pastTheRear(making, stock, bank);
   const free = freeDepth(making, stock, bank.clear.depth);

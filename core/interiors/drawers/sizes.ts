@@ -115,6 +115,19 @@ export function frontSize({ front }: Drawers, opening: Figure, line: Figure): { 
   }
 }
 
+/**
+ * The depth of a bottom that is slid in from behind: from the groove in the front to the outside of the back over it.
+ * @example 470 between, 15 of the back, 7 into the groove, 1 slack: 491
+ */
+export function slidDepth({ box }: Drawers, stock: DrawerStock, between: Figure): Figure | null {
+  const { bottom } = box;
+  if (bottom.kind !== 'groove' || !bottom.slidIn) return null;
+  const whole = between
+    .plus(stock.box.thickness.named('under the back'))
+    .plus(size('groove', bottom.depth, choice('box.bottom.depth')).named('into the groove of the front'));
+  return bottom.slack === ZERO ? whole : whole.minus(size('fitting slack', bottom.slack, choice('box.bottom.slack')));
+}
+
 /** The bottom of the box along one axis, from what is clear between its walls and what is outside them. */
 export function bottomSize({ box }: Drawers, between: Figure, outside: Figure): Figure {
   const { bottom } = box;

@@ -47,8 +47,20 @@ export type Runner = Static<typeof RunnerSchema>;
 
 /** How the bottom of a drawer box is held. */
 export const BoxBottomSchema = Type.Union([
-  /** In grooves `depth` deep, `up` from the lower edge, cut `slack` small in all on each axis. */
-  Type.Object({ kind: Type.Literal('groove'), depth: SizeSchema, up: SizeSchema, slack: DistanceSchema }, closed),
+  /**
+   * In grooves `depth` deep, `up` from the lower edge, cut `slack` small in all on each axis. `slidIn` goes in from
+   * behind, under a back that is so much lower.
+   */
+  Type.Object(
+    {
+      kind: Type.Literal('groove'),
+      depth: SizeSchema,
+      up: SizeSchema,
+      slack: DistanceSchema,
+      slidIn: Type.Optional(Type.Literal(true)),
+    },
+    closed,
+  ),
   /** From below in rebates `depth` wide, cut `slack` small in all on each axis. */
   Type.Object({ kind: Type.Literal('rebate'), depth: SizeSchema, slack: DistanceSchema }, closed),
   /** Under the box. */
@@ -63,6 +75,25 @@ export const BoxOrderSchema = Type.Union([Type.Literal('ends-between'), Type.Lit
 /** The three usual ways to join a box. */
 export const BoxJoinSchema = Type.Union([Type.Literal('pocket'), Type.Literal('nailed'), Type.Literal('screwed')]);
 export type BoxJoin = Static<typeof BoxJoinSchema>;
+
+/** How the box of a drawer is made. */
+export const DrawerBoxSchema = Type.Object(
+  {
+    order: BoxOrderSchema,
+    join: BoxJoinSchema,
+    bottom: BoxBottomSchema,
+    /** A strip so wide under the middle of the bottom, from its front to its back. */
+    muntin: Type.Optional(Type.Object({ stock: IdSchema, wide: SizeSchema }, closed)),
+  },
+  closed,
+);
+
+/** A drawer of a bank whose box is made otherwise than those of the others. */
+export const OtherBoxSchema = Type.Object(
+  { drawer: IdSchema, box: DrawerBoxSchema, stock: Type.Object({ box: IdSchema, bottom: IdSchema }, closed) },
+  closed,
+);
+export type OtherBox = Static<typeof OtherBoxSchema>;
 
 /** A bank of drawers: the parts of the divided space are the drawers, what lies between them is left free. */
 export const DrawersSchema = Type.Object(
@@ -80,17 +111,10 @@ export const DrawersSchema = Type.Object(
     rise: DistanceSchema,
     /** What stays free behind the box. */
     behind: DistanceSchema,
-    box: Type.Object(
-      {
-        order: BoxOrderSchema,
-        join: BoxJoinSchema,
-        bottom: BoxBottomSchema,
-        /** A strip so wide under the middle of the bottom, from its front to its back. */
-        muntin: Type.Optional(Type.Object({ stock: IdSchema, wide: SizeSchema }, closed)),
-      },
-      closed,
-    ),
+    box: DrawerBoxSchema,
     stock: Type.Object({ box: IdSchema, bottom: IdSchema, front: IdSchema }, closed),
+    /** Those that are made otherwise. */
+    others: Type.Optional(Type.Array(OtherBoxSchema, { maxItems: 100 })),
     /** Lines are set out from the bottom up on spacers, or from the top down where the floor is uneven. */
     linesFrom: Type.Union([Type.Literal('bottom'), Type.Literal('top')]),
     handle: Type.Optional(Type.Object({ name: NameSchema, down: Type.Union([Type.Literal('middle'), DistanceSchema]) }, closed)),
@@ -98,6 +122,12 @@ export const DrawersSchema = Type.Object(
   closed,
 );
 export type Drawers = Static<typeof DrawersSchema>;
+
+/** Whether the bottom lies in all four walls and ends at them, so that a muntin can go under it from wall to wall. */
+export function takesMuntin({ bottom, muntin }: Drawers['box']): boolean {
+  if (muntin) return false;
+  return bottom.kind === 'rebate' || (bottom.kind === 'groove' && !bottom.slidIn);
+}
 
 declare module '../../piece/space.js' {
   interface Makings {

@@ -2,7 +2,7 @@ import type { Boards } from '../../../core/interiors/index.js';
 import { fetched } from '../../shared/boundary.js';
 import { newInPlace } from '../../data/defaults.js';
 import type { InteriorPage } from '../page.js';
-import { boardsFilling } from './filling.js';
+import { compartmentsFilling, lanesFilling } from './filling.js';
 
 const BoardsForm = fetched(() => import('./form.js').then((m) => m.BoardsForm));
 
@@ -10,7 +10,7 @@ export const boardsPage: InteriorPage = {
   kind: 'boards',
   Form: ({ space }) => <BoardsForm space={space} making={space.space.split?.making as Boards} />,
   onPiece: null,
-  fillings: [boardsFilling],
+  fillings: [lanesFilling, compartmentsFilling],
   cards: [
     {
       id: 'tray',
@@ -23,7 +23,7 @@ export const boardsPage: InteriorPage = {
         [20, 10, 2.5, 16],
         [38, 10, 2.5, 16],
       ],
-      filling: boardsFilling,
+      filling: lanesFilling,
       begin: (unit, stock) => newInPlace(unit, stock, { place: 'A drawer', width: [500, 20], height: [90, 3.5], depth: [400, 16] }),
     },
   ],

@@ -1,7 +1,9 @@
 import { longestSlide } from '../../../core/interiors/drawers/index.js';
 import type { Drawers } from '../../../core/interiors/index.js';
 import { ZERO, inch, mm, sub, type Length } from '../../../core/length/index.js';
-import { sizes, woodFor, type FillingWay, type Means, type Use } from '../means.js';
+import type { Space } from '../../../core/piece/index.js';
+import { newNodesFor } from '../../bench/nodes.js';
+import { sizes, woodFor, type Ask, type FillingWay, type Means, type Use } from '../means.js';
 import { fillWith } from '../parts.js';
 
 const BOX = { use: 'box', label: 'Boxes of', thick: [15, 5 / 8] } as const satisfies Use;
@@ -63,19 +65,77 @@ function usualDrawers(means: Means): Drawers {
 const HIGH = [150, 6] as const;
 const MOST = 8;
 
+/** How many drawers a bank is begun with: as chosen, or as many of the usual height as go in. */
+function howMany({ unit, clear, chosen }: Means): number {
+  const each = unit === 'mm' ? mm(HIGH[0]) : inch(HIGH[1]);
+  const usual = Math.max(1, Math.min(MOST, Math.floor(clear.height / each)));
+  return Number(chosen?.count ?? usual);
+}
+
+const COUNTS = Array.from({ length: MOST }, (_, i) => ({ id: `${i + 1}`, label: i === 0 ? 'one drawer' : `${i + 1} drawers` }));
+
+/** What is asked before drawers are put in. */
+function asksOf(means: Means): readonly Ask[] {
+  const fit = slidesFor(means);
+  const count: Ask = { use: 'count', label: 'How many', value: `${howMany(means)}`, choices: COUNTS };
+  if (fit.length === 0) return [count];
+  const choices = [...fit, { id: WOODEN, label: 'Wooden runners' }];
+  return [count, { use: 'slide', label: 'They run on', value: slideFor(means)?.slide ?? WOODEN, choices }];
+}
+
+const usesOf = (means: Means) => [BOX, BOTTOM, FRONT, ...(slideFor(means) ? [] : [RUNNER])];
+
 export const drawersFilling: FillingWay = {
   id: 'drawers',
   label: 'Drawers',
-  uses: (means) => [BOX, BOTTOM, FRONT, ...(slideFor(means) ? [] : [RUNNER])],
-  asks: (means) => {
-    const fit = slidesFor(means);
-    if (fit.length === 0) return [];
-    const choices = [...fit, { id: WOODEN, label: 'Wooden runners' }];
-    return [{ use: 'slide', label: 'They run on', value: slideFor(means)?.slide ?? WOODEN, choices }];
-  },
+  uses: usesOf,
+  asks: asksOf,
   fill: (piece, space, means) => {
-    const each = means.unit === 'mm' ? mm(HIGH[0]) : inch(HIGH[1]);
-    const parts = Math.max(1, Math.min(MOST, Math.floor(means.clear.height / each)));
+    const parts = howMany(means);
     return fillWith(piece, space, { axis: 'up', making: usualDrawers(means), parts, members: parts - 1 });
+  },
+};
+
+/** Left free between the drawers of the two ends, in mm and in inches. */
+const MIDDLE = [24, 1] as const;
+
+/** What a filling is begun with in one half of a space, from its rear to its front. */
+function halfOf(means: Means): Means {
+  const middle = sizes(means.unit)(...MIDDLE);
+  return { ...means, clear: { ...means.clear, depth: Math.floor((means.clear.depth - middle) / 2) as Length } };
+}
+
+/** Banks that pull out to the front and to the rear, back to back. */
+export const bothEndsFilling: FillingWay = {
+  id: 'drawers-both-ends',
+  label: 'Drawers from both ends',
+  uses: (means) => usesOf(halfOf(means)),
+  asks: (means) => asksOf(halfOf(means)),
+  fill: (piece, space, means) => {
+    const half = halfOf(means);
+    const parts = howMany(half);
+    const { newMembers, newSpaces } = newNodesFor(piece, 2 * parts + 2);
+    const [rear, front] = newSpaces as [string, string];
+    const bank = (id: string, name: string, face: Drawers['face'], from: number): Space => ({
+      id,
+      name,
+      rule: { kind: 'share', weight: 1 },
+      things: [],
+      split: {
+        axis: 'up',
+        making: { ...usualDrawers(half), face, behind: ZERO },
+        members: newMembers.slice(from, from + parts - 1).map((m) => ({ id: m })),
+        spaces: newSpaces.slice(2 + from, 2 + from + parts).map((s): Space => ({ id: s, rule: { kind: 'share', weight: 1 }, things: [] })),
+      },
+    });
+    return {
+      kind: 'fill',
+      space,
+      split: {
+        axis: 'deep',
+        members: [{ id: newMembers.at(-1) as string, room: sizes(means.unit)(...MIDDLE) }],
+        spaces: [bank(rear, 'rear end', 'rear', 0), bank(front, 'front end', 'front', parts)],
+      },
+    };
   },
 };

@@ -1,4 +1,4 @@
-import { longestSlide, freeDepth } from '../../../core/interiors/drawers/index.js';
+import { freeDepth, longestSlide, makingOf, otherOf, takesMuntin, withBoxOf } from '../../../core/interiors/drawers/index.js';
 import { drawerStock } from '../../../core/interiors/drawers/sizes.js';
 import { ZERO, formatLength, mm, inch, type LengthUnit } from '../../../core/length/index.js';
 import type { PlacedSpace } from '../../../core/piece/index.js';
@@ -6,7 +6,7 @@ import type { BoxBottom, Drawers, Front, Runner } from '../../../core/interiors/
 import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { PictureChoice } from '../../shared/picture-choice.js';
-import { Faint, Grid, Section, Select, WideTick } from '../../shared/ui.js';
+import { Button, Faint, Grid, Section, Select, WideTick } from '../../shared/ui.js';
 import { useMakingFields } from '../fields.js';
 import { fieldOf } from '../../shared/leads.js';
 import { without } from '../../shared/without.js';
@@ -170,78 +170,136 @@ function RunnerFields({ bank, making }: { bank: PlacedSpace; making: Drawers }) 
   );
 }
 
-function BoxFields({ bank, making }: { bank: string; making: Drawers }) {
+/** How the box of all drawers of a bank is made, or of one of them alone, which `of` then names. */
+function BoxFields({ bank, making, part, of = '' }: { bank: string; making: Drawers; part: string; of?: string }) {
   const { unit } = usePrecision();
   const { change, length, wood } = useMakingFields(bank, making);
-  const { box } = making;
+  const { box, stock } = makingOf(making, part);
   const { bottom } = box;
+  const put = (patch: Partial<Drawers['box']>): Partial<Drawers> => withBoxOf(making, part, { box: { ...box, ...patch }, stock });
+  const made = (patch: Partial<Drawers['stock']>): Partial<Drawers> => withBoxOf(making, part, { box, stock: { ...stock, ...patch } });
   return (
     <>
       <PictureChoice
-        label="Box joined with"
+        label={`Box joined with${of}`}
         value={box.join}
         choices={JOINS}
-        onChange={(join) => change({ box: { ...box, join } }, 'Joined the boxes another way')}
+        onChange={(join) => change(put({ join }), 'Joined the boxes another way')}
       />
       <PictureChoice
-        label="Which way round"
+        label={`Which way round${of}`}
         value={box.order}
         choices={ORDERS}
-        onChange={(order) => change({ box: { ...box, order } }, 'Turned the corners of the boxes round')}
+        onChange={(order) => change(put({ order }), 'Turned the corners of the boxes round')}
       />
       <PictureChoice
-        label="Drawer bottom"
+        label={`Drawer bottom${of}`}
         value={bottom.kind}
         choices={BOTTOMS}
-        onChange={(kind) => change({ box: { ...box, bottom: bottomOf(kind, unit) } }, 'Held the bottoms another way')}
+        onChange={(kind) => change(put({ bottom: bottomOf(kind, unit) }), 'Held the bottoms another way')}
       />
       {bottom.kind === 'groove' || bottom.kind === 'rebate' ? (
         <>
-          {length(bottom.kind === 'groove' ? 'Groove deep' : 'Rebate wide', bottom.depth, (depth) => ({
-            box: { ...box, bottom: { ...bottom, depth } },
-          }))}
-          {length('Cut small by', bottom.slack, (slack) => ({ box: { ...box, bottom: { ...bottom, slack } } }), true)}
+          {length(`${bottom.kind === 'groove' ? 'Groove deep' : 'Rebate wide'}${of}`, bottom.depth, (depth) =>
+            put({ bottom: { ...bottom, depth } }),
+          )}
+          {length(`Cut small by${of}`, bottom.slack, (slack) => put({ bottom: { ...bottom, slack } }), true)}
         </>
       ) : null}
-      {bottom.kind === 'groove' ? length('Groove up', bottom.up, (up) => ({ box: { ...box, bottom: { ...bottom, up } } })) : null}
-      {bottom.kind === 'tray' ? length('Strips high', bottom.strip, (strip) => ({ box: { ...box, bottom: { ...bottom, strip } } })) : null}
-      {bottom.kind === 'groove' || bottom.kind === 'rebate' ? (
+      {bottom.kind === 'groove' ? (
+        <>
+          {length(`Groove up${of}`, bottom.up, (up) => put({ bottom: { ...bottom, up } }))}
+          <WideTick
+            isSelected={bottom.slidIn === true}
+            onChange={(slid) => {
+              const held = without(bottom, 'slidIn');
+              change(
+                slid
+                  ? withBoxOf(making, part, { box: { ...without(box, 'muntin'), bottom: { ...held, slidIn: true } }, stock })
+                  : put({ bottom: held }),
+                slid ? 'Slid the bottoms in under a low back' : 'Grooved the backs for the bottoms',
+              );
+            }}
+          >
+            {`Slid in from behind, under a low back${of}`}
+          </WideTick>
+        </>
+      ) : null}
+      {bottom.kind === 'tray' ? length(`Strips high${of}`, bottom.strip, (strip) => put({ bottom: { ...bottom, strip } })) : null}
+      {takesMuntin(box) || box.muntin ? (
         <WideTick
           isSelected={box.muntin !== undefined}
           onChange={(has) => {
             const rest = without(box, 'muntin');
-            const muntin = { stock: making.stock.box, wide: unit === 'mm' ? mm(80) : inch(3) };
-            change({ box: has ? { ...rest, muntin } : rest }, has ? 'Put muntins under the bottoms' : 'Took the muntins out');
+            const muntin = { stock: stock.box, wide: unit === 'mm' ? mm(80) : inch(3) };
+            const edit = withBoxOf(making, part, { box: has ? { ...rest, muntin } : rest, stock });
+            change(edit, has ? 'Put muntins under the bottoms' : 'Took the muntins out');
           }}
         >
-          A muntin under the middle of each bottom
+          {`A muntin under the middle of each bottom${of}`}
         </WideTick>
       ) : null}
       {box.muntin ? (
         <>
-          {wood('Muntin of', box.muntin.stock, (id) => ({ box: { ...box, muntin: { stock: id, wide: box.muntin?.wide ?? mm(80) } } }))}
-          {length('Muntin wide', box.muntin.wide, (wide) => ({
-            box: { ...box, muntin: { stock: box.muntin?.stock ?? making.stock.box, wide } },
-          }))}
+          {wood(`Muntin of${of}`, box.muntin.stock, (id) => put({ muntin: { stock: id, wide: box.muntin?.wide ?? mm(80) } }))}
+          {length(`Muntin wide${of}`, box.muntin.wide, (wide) => put({ muntin: { stock: box.muntin?.stock ?? stock.box, wide } }))}
         </>
       ) : null}
-      {wood('Boxes of', making.stock.box, (id) => ({ stock: { ...making.stock, box: id } }))}
-      {wood('Drawer bottoms of', making.stock.bottom, (id) => ({ stock: { ...making.stock, bottom: id } }))}
-      {making.front.kind === 'none' ? null : wood('Fronts of', making.stock.front, (id) => ({ stock: { ...making.stock, front: id } }))}
+      {wood(`Boxes of${of}`, stock.box, (id) => made({ box: id }))}
+      {wood(`Drawer bottoms of${of}`, stock.bottom, (id) => made({ bottom: id }))}
+    </>
+  );
+}
+
+/** Drawers of the bank whose boxes are made otherwise than the rest. */
+function OtherBoxes({ bank, making }: { bank: PlacedSpace; making: Drawers }) {
+  const { change } = useMakingFields(bank.id, making);
+  const { shape } = useSettledBench().settled;
+  const parts = (bank.space.split?.spaces ?? []).map(({ id }) => ({ id, label: shape.spaces.get(id)?.label ?? 'a drawer' }));
+  const own = parts.filter((p) => otherOf(making, p.id));
+  const rest = parts.filter((p) => !otherOf(making, p.id));
+  const others = making.others ?? [];
+  if (parts.length < 2) return null;
+  return (
+    <>
+      {own.map(({ id, label }) => (
+        <Section key={id} role="group" aria-label={`The box of ${label}`}>
+          <h3>The box of {label}, made otherwise</h3>
+          <Grid>
+            <BoxFields bank={bank.id} making={making} part={id} of={`, ${label}`} />
+          </Grid>
+          <Button onPress={() => change({ others: others.filter((o) => o.drawer !== id) }, `Made ${label} as the others are`)}>
+            Make {label} as the others are
+          </Button>
+        </Section>
+      ))}
+      {rest.length > 0 ? (
+        <Select
+          label="Make one box otherwise"
+          value={null}
+          placeholder="Choose which"
+          choices={rest}
+          onChange={(drawer) => {
+            const { box, stock } = making;
+            change({ others: [...others, { drawer, box, stock: { box: stock.box, bottom: stock.bottom } }] }, 'A box is made otherwise');
+          }}
+        />
+      ) : null}
     </>
   );
 }
 
 /** How a bank of drawers is made: fronts, what they run on, and the box. */
 export function DrawersForm({ bank, making }: { bank: PlacedSpace; making: Drawers }) {
-  const { change } = useMakingFields(bank.id, making);
+  const { change, wood } = useMakingFields(bank.id, making);
   return (
     <Section>
       <h2>How the drawers are made</h2>
       <Grid>
         <FrontFields bank={bank.id} making={making} />
         <RunnerFields bank={bank} making={making} />
-        <BoxFields bank={bank.id} making={making} />
+        <BoxFields bank={bank.id} making={making} part={bank.id} />
+        {making.front.kind === 'none' ? null : wood('Fronts of', making.stock.front, (id) => ({ stock: { ...making.stock, front: id } }))}
         <Select
           label="They pull out to"
           value={making.face}
@@ -252,6 +310,7 @@ export function DrawersForm({ bank, making }: { bank: PlacedSpace; making: Drawe
           onChange={(face) => change({ face }, 'Turned the drawers round')}
         />
       </Grid>
+      <OtherBoxes bank={bank} making={making} />
     </Section>
   );
 }

@@ -3,7 +3,7 @@ import { fetched } from '../../shared/boundary.js';
 import { chestSizes, newCase, newInPlace } from '../../data/defaults.js';
 import { frame, rows } from '../card.js';
 import type { InteriorPage } from '../page.js';
-import { drawersFilling } from './filling.js';
+import { bothEndsFilling, drawersFilling } from './filling.js';
 
 const DrawersForm = fetched(() => import('./form.js').then((m) => m.DrawersForm));
 
@@ -11,7 +11,7 @@ export const drawersPage: InteriorPage = {
   kind: 'drawers',
   Form: ({ space }) => <DrawersForm bank={space} making={space.space.split?.making as Drawers} />,
   onPiece: null,
-  fillings: [drawersFilling],
+  fillings: [drawersFilling, bothEndsFilling],
   cards: [
     {
       id: 'chest',
