@@ -114,9 +114,21 @@ for (const by of [pointer, keyboard]) {
     await hands.type('Short in all, to press in', '0.5');
     await hands.size(deep(page), /lane 1/, '270');
     await expect(deep(page).getByRole('option', { name: /lane 2, 87.0 mm/ })).toHaveCount(1);
+
+    // Six compartments in the lane, their boards in channels of the two along it.
+    await hands.pick(deep(page), /lane 1/);
+    await hands.choose('Or fill it with', 'Boards from front to back: compartments');
+    await hands.press('button', 'Fill it');
+    for (let board = 2; board <= 5; board += 1) await hands.press('button', 'Board');
+    await expect(along(page).getByRole('option', { name: /^compartment \d, 78\.0 mm/ })).toHaveCount(6);
+    await hands.pick(deep(page), /lane 1/);
+    await hands.type('Channels deep', '4');
+    for (const [board, from] of ['78', '171', '264', '357', '450'].entries())
+      await expect(sum(page).locator('summary', { hasText: `channel for board ${board + 1}` })).toContainText(from);
     await hands.station('Parts');
     const boards = page.getByRole('row', { name: /board/ });
     await expect(boards.first()).toContainText('543');
+    await expect(boards.filter({ hasText: '278' }).first()).toContainText('74');
   });
 
   test(`job 6 from empty by ${by.name}: a wall case on a cleat of 120 ripped at 45°, a shelf of 165`, async ({ page, empty }) => {

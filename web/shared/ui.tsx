@@ -82,7 +82,8 @@ export const Grid = styled.div<{ $columns?: number }>`
 `;
 
 export const Section = styled.section`
-  & + & {
+  & + &,
+  ${Grid} + & {
     margin-top: 18px;
     padding-top: 14px;
     border-top: 1px solid ${line};

@@ -274,16 +274,18 @@ function OtherBoxes({ bank, making }: { bank: PlacedSpace; making: Drawers }) {
         </Section>
       ))}
       {rest.length > 0 ? (
-        <Select
-          label="Make one box otherwise"
-          value={null}
-          placeholder="Choose which"
-          choices={rest}
-          onChange={(drawer) => {
-            const { box, stock } = making;
-            change({ others: [...others, { drawer, box, stock: { box: stock.box, bottom: stock.bottom } }] }, 'A box is made otherwise');
-          }}
-        />
+        <Section>
+          <Select
+            label="Make one box otherwise"
+            value={null}
+            placeholder="Choose which"
+            choices={rest}
+            onChange={(drawer) => {
+              const { box, stock } = making;
+              change({ others: [...others, { drawer, box, stock: { box: stock.box, bottom: stock.bottom } }] }, 'A box is made otherwise');
+            }}
+          />
+        </Section>
       ) : null}
     </>
   );
