@@ -5,7 +5,7 @@ import { cellGrid, cellMembers, tiltedHeight } from '../core/interiors/cells/ind
 import { slatCounts, slatGap, slatOverall, slatWidth } from '../core/interiors/slats/index.js';
 import { ripYield } from '../core/joints/index.js';
 import { mm, toMm, type Length } from '../core/length/index.js';
-import { boxOf, type Space } from '../core/piece/index.js';
+import { boxOf, type Member, type Space } from '../core/piece/index.js';
 import { type Cells } from '../core/interiors/index.js';
 import { rowsOf } from '../core/parts/index.js';
 import { solve, type Solution } from '../core/solution/index.js';
@@ -183,6 +183,57 @@ describe('the tube rack', () => {
     expect(tubes).toBeCloseTo(72.9, 9);
     const self = [...rack.carried.members.values()].reduce((sum, c) => sum + c.selfKg, 0);
     expect(rack.carried.floor).toBeCloseTo((72.9 + self) * 9.81, 6);
+  });
+
+  const withMake = (patch: object, rest: Partial<Cells> = {}) =>
+    solved('tube-rack', { kind: 'filling', space: 'gable', filling: { ...cells, ...rest, make: { ...cells.make, ...patch } } as Cells });
+  const uprightsOf = (s: Solution) => s.shape.members.filter((m) => m.role === 'ladder upright').map((m) => boxOf(m));
+
+  test('in two sections there are 14 ladders in 12 x 104 + 2 x 21 = 1290, each section 645; in four only 11 columns go in', () => {
+    const two = withMake({ sections: 2 }, { blocked: [], features: [] });
+    const at = uprightsOf(two).map((b) => toMm(b.x0));
+    expect(at).toHaveLength(14);
+    // The sixth column ends at 6 x 104 + 21 = 645, where the next section begins.
+    expect([at[6], at[7], at[13]]).toEqual([624, 645, 1269]);
+    expect(toMm(uprightsOf(two).at(-1)?.x1 as Length)).toBe(1290);
+    const section = two.shape.facts.get('gable')?.find((f) => f.name.startsWith('section 2'))?.figure;
+    expect(toMm(section?.value as Length)).toBe(645);
+    expect(grid({ blocked: [], features: [], make: { ...cells.make, sections: 4 } as Cells['make'] })?.columns).toBe(11);
+    // A support lies on the ladder of its own section: the seventh column begins on the eighth ladder.
+    const support = two.shape.members.find((m) => m.id === 'gable/ladder-support/7-1-left');
+    expect(toMm(boxOf(support as Member).x0)).toBe(666);
+    expect(two.shape.joints.filter((j) => j.carried === support?.id).map((j) => j.carrier)).toEqual(['gable/ladder-upright/8']);
+    expect(two.checks.filter((c) => c.severity === 'stop')).toEqual([]);
+  });
+
+  test('with uprights front and rear, and supports as long as the tubes of 420, ladders are 420 deep and stand out', () => {
+    const long = workshop.things.get('proof-tube')?.shape;
+    if (long?.kind !== 'cylinder') throw new Error('a tube is round');
+    const s = withMake(
+      {
+        upright: { ...(cells.make as { upright: object }).upright, deep: mm(45), pair: true },
+        support: { ...(cells.make as { support: object }).support, asThing: true },
+      },
+      { blocked: [], features: [] },
+    );
+    const [rear, front] = uprightsOf(s);
+    expect([rear, front].map((b) => toMm(((b?.z1 as number) - (b?.z0 as number)) as Length))).toEqual([45, 45]);
+    expect(front?.z1).toBe((rear?.z0 as number) + long.height);
+    const support = s.shape.members.find((m) => m.id === 'gable/ladder-support/1-1-left');
+    expect(support?.length.value).toBe(long.height);
+    expect(s.shape.joints.filter((j) => j.carried === support?.id).map((j) => j.carrier)).toEqual([
+      'gable/ladder-upright/1-rear',
+      'gable/ladder-upright/1-front',
+    ]);
+    // What lies on a support is shared by both, half each.
+    const handed = s.carried.members.get(support?.id as string)?.supports.map((x) => x.newtons);
+    expect(handed?.[0]).toBeCloseTo(handed?.[1] as number, 3);
+    expect(s.checks.filter((c) => c.id.startsWith('overlap-'))).toEqual([]);
+  });
+
+  test('two uprights that do not go behind each other are told, with one upright as the way out', () => {
+    const s = withMake({ upright: { ...(cells.make as { upright: object }).upright, deep: mm(160), pair: true } });
+    expect(s.checks.find((c) => c.id === 'ladders-deep-gable')?.severity).toBe('stop');
   });
 
   test('a tube of 0.45 stands on two supports, and those hang on the ladders: the first has them on one side only', () => {

@@ -152,8 +152,16 @@ const slats: fc.Arbitrary<Space> = fc
   });
 
 const cells: fc.Arbitrary<Space> = fc
-  .record({ free: length(3, 15), lapped: fc.boolean(), blocked: fc.boolean(), tilt: fc.constantFrom(0, 10, 20) })
-  .map(({ free, lapped, blocked, tilt }) => {
+  .record({
+    free: length(3, 15),
+    lapped: fc.boolean(),
+    blocked: fc.boolean(),
+    tilt: fc.constantFrom(0, 10, 20),
+    pair: fc.boolean(),
+    asThing: fc.boolean(),
+    sections: fc.integer({ min: 1, max: 3 }),
+  })
+  .map(({ free, lapped, blocked, tilt, pair, asThing, sections }) => {
     const fill: Cells = {
       kind: 'cells',
       thing: 'tin',
@@ -162,8 +170,9 @@ const cells: fc.Arbitrary<Space> = fc
         ? { kind: 'half-lapped', stock: 'wall' }
         : {
             kind: 'ladders',
-            upright: { stock: 'ply', deep: mm(200) },
-            support: { stock: 'wall', long: mm(200), wide: mm(15), spares: 2 },
+            upright: pair ? { stock: 'ply', deep: mm(40), pair } : { stock: 'ply', deep: mm(200) },
+            support: { stock: 'wall', long: mm(200), wide: mm(15), spares: 2, ...(asThing ? { asThing } : {}) },
+            sections,
           },
       blocked: blocked ? [{ name: 'pipe', x: mm(300), y: mm(200), width: mm(150), height: mm(150) }] : [],
       features: tilt > 0 && !lapped ? [{ row: 2, tilt, long: mm(150) }] : [],

@@ -1,5 +1,5 @@
-import { Figure, size } from '../../figure/index.js';
-import { ZERO, type Length } from '../../length/index.js';
+import { Figure, size, type Source } from '../../figure/index.js';
+import { ZERO, fromUnits, type Length } from '../../length/index.js';
 import { MOST_CELLS, type PlacedSpace } from '../../piece/index.js';
 import type { Cells } from './spec.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
@@ -25,6 +25,13 @@ export interface CellGrid {
   readonly tooMany: number | null;
   readonly columns: number;
   readonly rows: number;
+  /** Of how many sections it is built, and how many lie before a column and are begun with it. */
+  readonly sections: number;
+  readonly sectionOf: (column: number) => number;
+  /** The wood between two columns. */
+  readonly beside: Figure;
+  /** How long a level support is; null where there are none. */
+  readonly support: Figure | null;
   /** What the grid takes of the space. */
   readonly width: Figure;
   readonly height: Figure;
@@ -46,9 +53,9 @@ export function cellWood(cells: Cells, workshop: Workshop): { beside: Wood; unde
 
 const count = (n: number, label: string) => Figure.leaf('count', n, label);
 
-/** The columns of a ladder rack have an upright at both ends; half-lapped boards stand between the sides that are there. */
-function countIn(room: Length, clear: Length, wood: Length, woodAtBothEnds: boolean): number {
-  const free = woodAtBothEnds ? room - wood : room + wood;
+/** Each section of a ladder rack has an upright more than it has columns; half-lapped boards stand between the sides that are there. */
+function countIn(room: Length, clear: Length, wood: Length, sections: number): number {
+  const free = sections > 0 ? room - sections * wood : room + wood;
   return Math.max(0, Math.floor(free / (clear + wood)));
 }
 
@@ -57,13 +64,31 @@ interface Counted {
   readonly ladders: boolean;
   readonly beside: Length;
   readonly under: Length;
+  readonly sectionOf: (column: number) => number;
 }
 
 /** The extent of a cell, from the lower left of the space. */
-function extent({ pitch, ladders, beside, under }: Counted, column: number, row: number) {
-  const x = column * pitch.across.value + (ladders ? beside : ZERO);
+function extent({ pitch, ladders, beside, under, sectionOf }: Counted, column: number, row: number) {
+  const x = column * pitch.across.value + (ladders ? beside * (sectionOf(column) + 1) : ZERO);
   const y = row * pitch.up.value + (ladders ? under : ZERO);
   return { x0: x, x1: x + pitch.across.value - beside, y0: y, y1: y + pitch.up.value - under };
+}
+
+/** In which section a column is, where as many as may be are dealt to each and the first ones take what is left over. */
+function dealtTo(sections: number, columns: number): (column: number) => number {
+  if (sections < 2) return () => 0;
+  const [each, over] = [Math.floor(columns / sections), columns % sections];
+  const larger = over * (each + 1);
+  return (column) => (column < larger ? Math.floor(column / (each + 1)) : over + Math.floor((column - larger) / each));
+}
+
+/** The length of a level support: as chosen, or as deep as the thing that lies on it. */
+function supportLength({ make }: Cells, stance: Stance, source: Source): Figure | null {
+  if (make.kind !== 'ladders') return null;
+  const { support } = make;
+  return support.asThing
+    ? size('as deep as what lies on it', stance.depth, source)
+    : size('support', support.long, { in: 'making', field: 'make.support.long' });
 }
 
 /** How a thing goes into a cell: a round one end on; a box the way that takes least of the front and goes in, where one does. */
@@ -72,6 +97,11 @@ function endOn(thing: Thing, depth: Length): Stance | undefined {
   const ways = all.filter((s) => (thing.shape.kind === 'cylinder' ? s.width === thing.shape.diameter : s.depth <= depth));
   const front = (s: Stance) => s.width * s.height;
   return [...(ways.length > 0 ? ways : all)].sort((a, b) => front(a) - front(b))[0];
+}
+
+/** How far the left of a column lies from that of the space: of the upright there, or of the cell where there is none. */
+export function leftOf({ pitch, sectionOf, beside }: Pick<CellGrid, 'pitch' | 'sectionOf' | 'beside'>, column: number): Length {
+  return fromUnits(column * pitch.across.value + sectionOf(column) * beside.value);
 }
 
 /** Lays the grid of a space's cells out; null when its thing is not there. */
@@ -88,10 +118,11 @@ export function cellGrid(space: PlacedSpace, cells: Cells, workshop: Workshop): 
   };
   const ladders = cells.make.kind === 'ladders';
   const room = space.clear;
-  const across = countIn(room.width.value, clear.across.value, beside.thickness.value, ladders);
+  const wanted = cells.make.kind === 'ladders' ? (cells.make.sections ?? 1) : 0;
+  const across = countIn(room.width.value, clear.across.value, beside.thickness.value, wanted);
   const up = ladders
     ? Math.floor(room.height.value / (clear.up.value + under.thickness.value))
-    : countIn(room.height.value, clear.up.value, under.thickness.value, false);
+    : countIn(room.height.value, clear.up.value, under.thickness.value, 0);
   const tooMany = across * up > MOST_CELLS ? across * up : null;
   const [columns, rows] = tooMany === null ? [across, up] : [0, 0];
   const pitchOf = (own: Figure, wood: Figure, total: Figure, n: number) => {
@@ -103,7 +134,9 @@ export function cellGrid(space: PlacedSpace, cells: Cells, workshop: Workshop): 
     across: pitchOf(clear.across, beside.thickness, room.width, columns).named('pitch across'),
     up: pitchOf(clear.up, under.thickness, room.height, rows).named('pitch up'),
   };
-  const counted: Counted = { pitch, ladders, beside: beside.thickness.value, under: under.thickness.value };
+  const sections = Math.min(wanted, columns);
+  const sectionOf = dealtTo(sections, columns);
+  const counted: Counted = { pitch, ladders, beside: beside.thickness.value, under: under.thickness.value, sectionOf };
   const isBlocked = (column: number, row: number) => {
     const e = extent(counted, column, row);
     return cells.blocked.some((b) => e.x0 < b.x + b.width && b.x < e.x1 && e.y0 < b.y + b.height && b.y < e.y1);
@@ -119,7 +152,8 @@ export function cellGrid(space: PlacedSpace, cells: Cells, workshop: Workshop): 
   let capacity = count(columns, 'columns').times(rows).named('columns by rows');
   if (lost('under-tilted') > 0) capacity = capacity.minus(count(lost('under-tilted'), 'taken by tilted ones'));
   if (lost('blocked') > 0) capacity = capacity.minus(count(lost('blocked'), 'blocked'));
-  const edge = (wood: Figure) => (ladders ? wood : wood.times(-1));
+  const endWood =
+    sections > 1 ? beside.thickness.times(sections).named('an upright more for each section') : beside.thickness.times(ladders ? 1 : -1);
   return {
     thing,
     clear,
@@ -127,8 +161,12 @@ export function cellGrid(space: PlacedSpace, cells: Cells, workshop: Workshop): 
     tooMany,
     columns,
     rows,
-    width: pitch.across.times(columns).plus(edge(beside.thickness)).named('wide in all'),
-    height: (ladders ? pitch.up.times(rows) : pitch.up.times(rows).plus(edge(under.thickness))).named('high in all'),
+    sections,
+    sectionOf,
+    beside: beside.thickness,
+    support: supportLength(cells, stance, source),
+    width: pitch.across.times(columns).plus(endWood).named('wide in all'),
+    height: (ladders ? pitch.up.times(rows) : pitch.up.times(rows).plus(under.thickness.times(-1))).named('high in all'),
     cells: all,
     tilted,
     capacity: capacity.named(`room for ${thing.name}`),

@@ -17,7 +17,7 @@ import {
 import { CellsSchema, type Cells } from './spec.js';
 import type { Workshop } from '../../project/index.js';
 import { NOTHING, type FillingKind, type Made, type MadeIn } from '../kind.js';
-import { cellGrid, cellWood, type CellGrid } from './grid.js';
+import { cellGrid, cellWood, leftOf, type CellGrid } from './grid.js';
 
 export * from './grid.js';
 export * from './tilted.js';
@@ -121,11 +121,21 @@ function halfLapped(space: PlacedSpace, cells: Cells, grid: CellGrid, workshop: 
   };
 }
 
+/** How wide each section is that a rack is built of. */
+function sectionFacts({ sections, sectionOf, columns, pitch, beside }: CellGrid): readonly Fact[] {
+  if (sections < 2) return [];
+  return Array.from({ length: sections }, (_, section) => {
+    const own = Array.from({ length: columns }, (_c, c) => c).filter((c) => sectionOf(c) === section).length;
+    return { name: `section ${section + 1}, ${own} columns, wide`, figure: pitch.across.times(own).plus(beside) };
+  });
+}
+
 function gridFacts(grid: CellGrid): readonly Fact[] {
   return [
     { name: 'pitch across', figure: grid.pitch.across },
     { name: 'pitch up', figure: grid.pitch.up },
     { name: 'wide in all', figure: grid.width },
+    ...sectionFacts(grid),
     { name: 'high in all', figure: grid.height },
     ...grid.tilted.map((t): Fact => ({ name: `${t.label}, tilted, needs`, figure: t.high })),
     { name: `${grid.columns} columns, ${grid.rows} rows; room for`, count: grid.capacity },
@@ -150,7 +160,7 @@ function standOf(cells: Cells, space: PlacedSpace, grid: CellGrid, members: read
       places: grid.cells
         .filter((c) => c.state === 'free' || c.state === 'tilted')
         .map(({ column, row }) => ({
-          x: add(space.box.x0, (column * pitch.across.value + from(clear.across, pitch.across)) as Length),
+          x: add(space.box.x0, leftOf(grid, column), from(clear.across, pitch.across)),
           y: add(space.box.y0, (row * pitch.up.value + from(clear.up, pitch.up)) as Length),
         })),
     },

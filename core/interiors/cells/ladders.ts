@@ -15,9 +15,9 @@ import {
   type ShapeProblem,
 } from '../../piece/index.js';
 import { type Cells } from './spec.js';
-import type { Workshop } from '../../project/index.js';
+import type { Wood, Workshop } from '../../project/index.js';
 import { NOTHING, type Made } from '../kind.js';
-import { cellWood, type CellGrid } from './grid.js';
+import { cellWood, leftOf, type CellGrid } from './grid.js';
 
 type Ladders = Extract<Cells['make'], { kind: 'ladders' }>;
 
@@ -61,6 +61,30 @@ function footOf(upright: Member, { box, neighbours: { below } }: PlacedSpace): J
   return { carried: upright.id, carrier: below, how: 'bearing', on: atX(add(x, Math.round(upright.thickness.value / 2) as Length)) };
 }
 
+/** Two uprights that lie behind each other want a support that is longer than both are deep. */
+function tooDeep(space: PlacedSpace, make: Ladders, cells: Cells, long: Length): ShapeProblem[] {
+  const { upright } = make;
+  if (!upright.pair || upright.deep * 2 < long) return [];
+  return [
+    {
+      id: `ladders-deep-${space.id}`,
+      about: space.id,
+      stops: true,
+      sentence: say`Two uprights of ${len(upright.deep)}, one behind the other, do not go on supports of ${len(long)}.`,
+      fixes: [
+        {
+          label: say`Make ladders of one upright`,
+          edit: {
+            kind: 'filling',
+            space: space.id,
+            filling: { ...cells, make: { ...make, upright: { stock: upright.stock, deep: upright.deep } } },
+          },
+        },
+      ],
+    },
+  ];
+}
+
 /** Parts of ladders over a blocked zone stand on nothing. */
 function hanging(space: PlacedSpace, uprights: readonly Member[]): ShapeProblem[] {
   const over = uprights.filter((u) => u.frame.origin.y > space.box.y0);
@@ -76,53 +100,107 @@ function hanging(space: PlacedSpace, uprights: readonly Member[]): ShapeProblem[
   ];
 }
 
-/** Uprights, and under every thing a support on each of the two uprights beside it. */
+/** A ladder: its place among all of them, and from where to where it lies across. */
+interface Ladder {
+  readonly at: Length;
+  /** Its uprights, each in its parts from the foot up: one, or one at the rear and one at the front. */
+  readonly uprights: readonly (readonly Member[])[];
+}
+
+/** Where level supports begin and end: at the front, or from the rear and out in front where they are longer than the place is deep. */
+function reachOf({ box }: PlacedSpace, long: Length): { readonly rear: Length; readonly front: Length } {
+  const rear = greatest([box.z0, sub(box.z1, long)]);
+  return { rear, front: add(rear, long) };
+}
+
+/** The ladders of a rack, from the left: at both sides of every column, two of them where a section ends and the next begins. */
+function laddersOf(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellGrid, wood: Wood): readonly Ladder[] {
+  const { box } = space;
+  const t = wood.thickness.value;
+  const deep = size('upright, deep', make.upright.deep, { in: 'making', field: 'make.upright.deep' });
+  const { rear, front } = reachOf(space, grid.support?.value ?? make.support.long);
+  const places: readonly (readonly [end: string, z: Length])[] = make.upright.pair
+    ? [
+        ['rear', rear],
+        ['front', sub(front, deep.value)],
+      ]
+    : [['', sub(box.z1, deep.value)]];
+  const lefts = Array.from({ length: grid.columns }, (_, column) => ({ column, at: leftOf(grid, column) }));
+  const all = lefts.flatMap(({ column, at }): Length[] => {
+    const ends = column === grid.columns - 1 || grid.sectionOf(column + 1) !== grid.sectionOf(column);
+    return ends ? [at, add(at, grid.pitch.across.value)] : [at];
+  });
+  return all.map((at, i) => ({
+    at,
+    uprights: places.map(([end, z]) =>
+      clearOf(cells, at, add(at, t), grid.height).map(({ from, length }, part) =>
+        rectangular({
+          id: [`${space.id}/ladder-upright/${i + 1}`, ...(end === '' ? [] : [end]), ...(part === 0 ? [] : [part + 1])].join('-'),
+          node: space.id,
+          role: 'ladder upright',
+          label: [`ladder ${i + 1}`, ...(end === '' ? [] : [end]), ...(part === 0 ? [] : [`part ${part + 1}`])].join(', '),
+          wood,
+          length,
+          width: deep,
+          frame: uprightFrame({ x: add(box.x0, at), y: add(box.y0, from), z }),
+        }),
+      ),
+    ),
+  }));
+}
+
+/** The part of an upright that is there at a height. */
+function partAt(parts: readonly Member[], y: Length): Member | undefined {
+  return parts.find((p) => boxOf(p).y0 <= y && y < boxOf(p).y1) ?? parts[0];
+}
+
+/** How a support is held on its ladder: along one upright, or at each of the two. */
+function heldOn(id: string, { uprights }: Ladder, y: Length, rear: Length, front: Length): Joint[] {
+  const on = uprights.flatMap((parts) => partAt(parts, y) ?? []).filter((u, i) => i === 0 || (boxOf(u).z0 < front && rear < boxOf(u).z1));
+  const [one, ...more] = on;
+  if (one && more.length === 0) return onUpright(id, one, rear, front);
+  return on.map((upright): Joint => {
+    const { z0, z1 } = boxOf(upright);
+    return { carried: id, carrier: upright.id, how: 'screws', on: atZ(Math.round((z0 + z1) / 2) as Length) };
+  });
+}
+
+/** What the ladders are, and how sections come together. */
+function ladderRemark({ upright }: Ladders, { sections }: CellGrid, count: number) {
+  const each = upright.pair ? say`, each of two uprights, one at the front and one at the rear` : say``;
+  const apart =
+    sections > 1
+      ? say` They stand in ${sections} sections that are built, carried in and put up one by one; screw the two uprights to each other where sections meet.`
+      : say``;
+  return say`${count} ladders${each}; those at the ends have supports on one side only.${apart}`;
+}
+
+/** Uprights, and under every thing a support on each of the two ladders beside it. */
 export function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellGrid, workshop: Workshop): Made {
   const { beside, under } = cellWood(cells, workshop);
   const { box } = space;
   const t = beside.thickness.value;
-  const deep = size('upright, deep', make.upright.deep, { in: 'making', field: 'make.upright.deep' });
-  const z = sub(box.z1, make.upright.deep);
-  const ladders = Array.from({ length: grid.columns + 1 }, (_, i) => {
-    const at = fromUnits(i * grid.pitch.across.value);
-    return clearOf(cells, at, add(at, t), grid.height).map(({ from, length }, part) =>
-      rectangular({
-        id: part === 0 ? `${space.id}/ladder-upright/${i + 1}` : `${space.id}/ladder-upright/${i + 1}-${part + 1}`,
-        node: space.id,
-        role: 'ladder upright',
-        label: part === 0 ? `ladder ${i + 1}` : `ladder ${i + 1}, part ${part + 1}`,
-        wood: beside,
-        length,
-        width: deep,
-        frame: uprightFrame({ x: add(box.x0, at), y: add(box.y0, from), z }),
-      }),
-    );
-  });
-  const uprightAt = (ladder: number, y: Length) => {
-    const parts = ladders[ladder] ?? [];
-    return parts.find((p) => boxOf(p).y0 <= y && y < boxOf(p).y1) ?? parts[0];
-  };
+  const ladders = laddersOf(space, make, cells, grid, beside);
+  const level = grid.support ?? size('support', make.support.long);
   let out = ZERO;
   const supports: Member[] = [];
   const joints: Joint[] = [];
   for (const { column, row, state, tilted: by } of grid.cells) {
     if (state === 'blocked' || state === 'under-tilted') continue;
     const tilted = by?.spec;
-    const long = size('support', tilted ? tilted.long : make.support.long, { in: 'making', field: 'make.support.long' });
+    const long = tilted ? size('support', tilted.long, { in: 'making', field: 'make.support.long' }) : level;
     const y = add(box.y0, fromUnits(row * grid.pitch.up.value));
-    const x = add(box.x0, fromUnits(column * grid.pitch.across.value), t);
+    const x = add(box.x0, leftOf(grid, column), t);
     const right = add(x, sub(grid.pitch.across.value, t));
+    const left = column + grid.sectionOf(column);
     const sides: readonly [string, Length, number][] = [
-      ['left', x, column],
-      ['right', sub(right, make.support.wide), column + 1],
+      ['left', x, left],
+      ['right', sub(right, make.support.wide), left + 1],
     ];
-    for (const [hand, at, upright] of sides) {
+    for (const [hand, at, ladder] of sides) {
       const id = `${space.id}/ladder-support/${column + 1}-${row + 1}-${hand}`;
       const angle = ((tilted?.tilt ?? 0) * Math.PI) / 180;
-      // It ends at the front, or begins at the rear and stands out in front where it is longer than the place is deep.
-      const reach = fromUnits(long.value * Math.cos(angle));
-      const rear = greatest([box.z0, sub(box.z1, reach)]);
-      const front = add(rear, reach);
+      const { rear, front } = reachOf(space, fromUnits(long.value * Math.cos(angle)));
       out = greatest([out, sub(front, box.z1)]);
       supports.push(
         rectangular({
@@ -144,29 +222,29 @@ export function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid
           },
         }),
       );
-      const on = uprightAt(upright, y);
-      if (on) joints.push(...onUpright(id, on, rear, front));
+      const on = ladders[ladder];
+      if (on) joints.push(...heldOn(id, on, y, rear, front));
     }
   }
   // What is over something in the way and holds nothing is not made.
   const used = new Set(joints.map((j) => j.carrier));
-  const uprights = ladders.flatMap((parts) => parts.filter((p, i) => i === 0 || used.has(p.id)));
+  const uprights = ladders.flatMap((l) => l.uprights.flatMap((parts) => parts.filter((p, i) => i === 0 || used.has(p.id))));
   const plain = supports.length - 2 * grid.cells.filter((c) => c.state === 'tilted').length;
   const kerf = workshop.settings.kerf ?? USUAL_KERF;
   const { strips } = ripYield(under.stock.width, make.support.wide, kerf);
-  const perBoard = strips * piecesFrom(under.stock.length, make.support.long, kerf);
+  const perBoard = strips * piecesFrom(under.stock.length, level.value, kerf);
   const [spared] = supports.filter((s) => s.frame.u[1] === 0);
   if (spared) supports[supports.indexOf(spared)] = { ...spared, spares: make.support.spares };
   return {
     ...NOTHING,
     members: [...uprights, ...supports],
     joints: [...joints, ...uprights.map((u) => footOf(u, space))],
-    problems: hanging(space, uprights),
+    problems: [...tooDeep(space, make, cells, level.value), ...hanging(space, uprights)],
     facts: [
       {
         space: space.id,
         facts: [
-          { name: 'ladders', remark: say`${uprights.length} ladders; those at the ends have supports on one side only.` },
+          { name: 'ladders', remark: ladderRemark(make, grid, ladders.length) },
           {
             name: 'supports',
             remark: say`${plain} plain and ${supports.length - plain} sloping, and ${make.support.spares} to spare; ${perBoard} come from one ${under.stock.name}.`,

@@ -36,11 +36,21 @@ export const CellsSchema = Type.Object(
       Type.Object(
         {
           kind: Type.Literal('ladders'),
-          upright: Type.Object({ stock: IdSchema, deep: SizeSchema }, closed),
+          /** One as deep as so much, or with `pair` one at the front and one at the rear of what lies on the supports. */
+          upright: Type.Object({ stock: IdSchema, deep: SizeSchema, pair: Type.Optional(Type.Literal(true)) }, closed),
           support: Type.Object(
-            { stock: IdSchema, long: SizeSchema, wide: SizeSchema, spares: Type.Integer({ minimum: 0, maximum: 1000 }) },
+            {
+              stock: IdSchema,
+              long: SizeSchema,
+              /** As long as what lies on them is deep, and not `long`. */
+              asThing: Type.Optional(Type.Literal(true)),
+              wide: SizeSchema,
+              spares: Type.Integer({ minimum: 0, maximum: 1000 }),
+            },
             closed,
           ),
+          /** Built as so many sections that stand beside each other, each with uprights at both its ends; one where it is left out. */
+          sections: Type.Optional(Type.Integer({ minimum: 1, maximum: 20 })),
         },
         closed,
       ),

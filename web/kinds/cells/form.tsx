@@ -1,14 +1,21 @@
 import { Input } from 'react-aria-components';
 import { Plus, Trash2 } from 'lucide-react';
-import { inch, mm } from '../../../core/length/index.js';
+import { inch, least, mm, type Length, type LengthUnit } from '../../../core/length/index.js';
 import type { PlacedSpace } from '../../../core/piece/index.js';
 import type { Blocked, Cells, Tilted } from '../../../core/interiors/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
-import { Button, FieldLabel, Grid, NumberBox, Row, Section, Select } from '../../shared/ui.js';
+import { Button, FieldLabel, Grid, NumberBox, Row, Section, Select, WideTick } from '../../shared/ui.js';
+import { without } from '../../shared/without.js';
 import { useMakingFields } from '../fields.js';
 
+/** How deep one of two uprights is begun: no deeper than was said of one alone. */
+function narrow(deep: Length, unit: LengthUnit): Length {
+  return least([deep, unit === 'mm' ? mm(45) : inch(1.75)]);
+}
+
 function LadderFields({ space, cells }: { space: string; cells: Cells }) {
+  const { unit } = usePrecision();
   const { change, length, wood } = useMakingFields(space, cells);
   const { make } = cells;
   if (make.kind === 'half-lapped') return wood('Boards of', make.stock, (stock) => ({ make: { ...make, stock } }));
@@ -18,7 +25,7 @@ function LadderFields({ space, cells }: { space: string; cells: Cells }) {
       {wood('Uprights of', upright.stock, (stock) => ({ make: { ...make, upright: { ...upright, stock } } }))}
       {length('Uprights deep', upright.deep, (deep) => ({ make: { ...make, upright: { ...upright, deep } } }))}
       {wood('Supports of', support.stock, (stock) => ({ make: { ...make, support: { ...support, stock } } }))}
-      {length('Supports long', support.long, (long) => ({ make: { ...make, support: { ...support, long } } }))}
+      {support.asThing ? null : length('Supports long', support.long, (long) => ({ make: { ...make, support: { ...support, long } } }))}
       {length('Supports wide', support.wide, (wide) => ({ make: { ...make, support: { ...support, wide } } }))}
       <NumberBox
         value={support.spares}
@@ -31,6 +38,39 @@ function LadderFields({ space, cells }: { space: string; cells: Cells }) {
         <FieldLabel>Spare supports</FieldLabel>
         <Input />
       </NumberBox>
+      <NumberBox
+        value={make.sections ?? 1}
+        minValue={1}
+        maxValue={20}
+        onChange={(sections) => Number.isInteger(sections) && change({ make: { ...make, sections } }, 'Built it in other sections')}
+      >
+        <FieldLabel>Built in sections</FieldLabel>
+        <Input />
+      </NumberBox>
+      <WideTick
+        isSelected={upright.pair === true}
+        onChange={(pair) => {
+          const one = without(upright, 'pair');
+          change(
+            { make: { ...make, upright: pair ? { ...one, deep: narrow(one.deep, unit), pair } : { ...one, deep: support.long } } },
+            pair ? 'Put uprights at the front and the rear' : 'Made ladders of one upright',
+          );
+        }}
+      >
+        Uprights at the front and at the rear
+      </WideTick>
+      <WideTick
+        isSelected={support.asThing === true}
+        onChange={(asThing) => {
+          const rest = without(support, 'asThing');
+          change(
+            { make: { ...make, support: asThing ? { ...rest, asThing } : rest } },
+            asThing ? 'Made supports as long as the thing' : 'Gave supports a length',
+          );
+        }}
+      >
+        Supports as long as what lies on them
+      </WideTick>
     </>
   );
 }
