@@ -138,15 +138,20 @@ const slats: fc.Arbitrary<Space> = fc
     flush: fc.boolean(),
     axis: fc.constantFrom('deep' as const, 'across' as const),
     dealt: fc.boolean(),
+    framed: fc.boolean(),
+    trim: fc.constantFrom(ZERO, mm(20)),
   })
-  .map(({ count, wide, supports, flush, axis, dealt }) => {
+  .map(({ count, wide, supports, flush, axis, dealt, framed, trim }) => {
     const making: Slats = {
       kind: 'slats',
       stock: 'wall',
       wide,
       ends: flush ? 'flush' : 'half-gap',
       supports: { stock: 'ply', count: axis === 'deep' ? supports : Math.max(2, supports), wide: mm(40), inset: mm(40), trim: mm(10) },
-      ...(dealt ? { deal: { pattern: 'fs', stroke: mm(150), shorter: mm(10) } } : {}),
+      ...(dealt
+        ? { deal: { pattern: 'fs', stroke: mm(150), shorter: mm(10), ...(framed ? { frame: { stock: 'wall', wide: mm(35) } } : {}) } }
+        : {}),
+      ...(trim ? { trim } : {}),
     };
     return space('deck', { things: [{ thing: 'tin', count: 2 }], split: { axis, making, ...parts('gap', count) } });
   });

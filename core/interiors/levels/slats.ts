@@ -64,6 +64,7 @@ export function slatMember(
   { n, x, width }: SlatsLaid['slats'][number],
   { y, z, long }: { readonly y: Length; readonly z: Length; readonly long: Figure },
 ): Member {
+  const trim = at.level.deck?.slats?.trim ?? ZERO;
   return rectangular({
     id: levelIds(at.node).slat(n + 1),
     node: at.node,
@@ -74,6 +75,7 @@ export function slatMember(
     width: width.named('slat'),
     frame: { origin: { x, y, z }, u: [0, 0, 1], v: [1, 0, 0], n: [0, 1, 0] },
     edges: { v0: 'eased', v1: 'eased' },
+    ...(trim === ZERO ? {} : { purpose: { length: 'trimmed', width: 'between' }, over: { length: trim, width: ZERO } }),
   });
 }
 

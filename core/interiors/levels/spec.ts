@@ -36,7 +36,17 @@ export const LevelSchema = Type.Object(
           /** So much of a sheet from the rear to the front, in the middle of its frame; as deep as that where it is left out. */
           wide: Type.Optional(SizeSchema),
           /** So many slats from the rear to the front in place of a sheet, with equal gaps between. */
-          slats: Type.Optional(Type.Object({ wide: SizeSchema, count: Type.Integer({ minimum: 2, maximum: 100 }) }, closed)),
+          slats: Type.Optional(
+            Type.Object(
+              {
+                wide: SizeSchema,
+                count: Type.Integer({ minimum: 2, maximum: 100 }),
+                /** So much longer they are cut, to be trimmed flush when they are on. */
+                trim: Type.Optional(DistanceSchema),
+              },
+              closed,
+            ),
+          ),
         },
         closed,
       ),

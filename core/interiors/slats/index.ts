@@ -30,15 +30,18 @@ function inRun(making: Slats): SplitKind {
 export const slats: DividingKind<Slats> = {
   kind: 'slats',
   schema: SlatsSchema,
-  names: ({ stock, supports }) => stockNames([stock, supports.stock]),
+  names: ({ stock, supports, deal }) => stockNames([stock, supports.stock, ...(deal?.frame ? [deal.frame.stock] : [])]),
   onPiece: null,
   seenFrom: 'top',
   split: inRun,
   made: slatMembers,
   filled: () => 'slats',
   holdsAt: deckHeight,
-  withStock: (making, { role }, stock) =>
-    role === 'slat support' ? { ...making, supports: { ...making.supports, stock } } : { ...making, stock },
+  withStock: (making, { role }, stock) => {
+    const { deal } = making;
+    if (role === 'rail') return deal?.frame ? { ...making, deal: { ...deal, frame: { ...deal.frame, stock } } } : null;
+    return role === 'slat support' ? { ...making, supports: { ...making.supports, stock } } : { ...making, stock };
+  },
   remedies: () => [],
   memberRemedies: null,
 };

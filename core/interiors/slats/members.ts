@@ -19,6 +19,7 @@ import { woodOf, type Workshop } from '../../project/index.js';
 import { dividingMemberId } from '../ids.js';
 import { NOTHING, type DividedIn, type Made } from '../kind.js';
 import { slatsFrom } from './height.js';
+import { slidingFrame } from './sliding-frame.js';
 
 interface Deck {
   readonly making: Slats;
@@ -85,10 +86,11 @@ function slatMember(deck: Deck, id: string, node: string, at: Length, label: str
       : { origin: { x: at, y, z: box.z0 }, u: [0, 0, 1], v: [1, 0, 0], n: [0, 1, 0] },
     // The upper edges are what a hand meets; the lower ones stay square for the glue.
     edges: { v0: 'eased', v1: 'eased' },
+    ...(making.trim ? { purpose: { length: 'trimmed', width: 'between' }, over: { length: making.trim, width: ZERO } } : {}),
   });
 }
 
-function slatJoints(deck: Deck, slat: Member, supports: readonly Member[]): Joint[] {
+function slatJoints(deck: Deck, slat: Member, supports: readonly Member[], slid: boolean): Joint[] {
   const { space } = deck;
   if (supports.length === 0) {
     const { left, right, below } = space.neighbours;
@@ -102,7 +104,8 @@ function slatJoints(deck: Deck, slat: Member, supports: readonly Member[]): Join
   return supports.map((s): Joint => {
     const b = boxOf(s);
     const on = liesAcross(deck) ? atX(Math.round((b.x0 + b.x1) / 2) as Length) : atZ(Math.round((b.z0 + b.z1) / 2) as Length);
-    return { carried: slat.id, carrier: s.id, how: 'screws', on };
+    // One that slides lies on them and is held by none.
+    return { carried: slat.id, carrier: s.id, how: slid ? 'bearing' : 'screws', on };
   });
 }
 
@@ -110,7 +113,7 @@ function factsOf({ making, workshop, run }: Deck, count: number, long: Length): 
   const stock = woodOf(workshop, making.stock).stock;
   const kerf = workshop.settings.kerf ?? USUAL_KERF;
   const { strips, left } = ripYield(stock.width, making.wide, kerf);
-  const along = piecesFrom(stock.length, long, kerf);
+  const along = piecesFrom(stock.length, add(long, making.trim ?? ZERO), kerf);
   const gaps = run.run.lines.filter((l) => l.line.kind === 'gap');
   const sizes = new Map<Length, number>();
   gaps.forEach((g) => sizes.set(g.size.value, (sizes.get(g.size.value) ?? 0) + 1));
@@ -125,6 +128,9 @@ function factsOf({ making, workshop, run }: Deck, count: number, long: Length): 
           remark: say`${strips} strips come from the breadth of one ${stock.name}, ${len(left)} left after ${strips} cuts${along > 1 ? `; ${along} slats along each` : ''}.`,
         }
       : { name: 'bought at width', remark: say`${stock.name} is as wide as a slat: one each, nothing to rip.` },
+    ...(making.trim
+      ? [{ name: 'cut long', remark: say`Slats are cut ${len(making.trim)} over-length and trimmed along one line when they are on.` }]
+      : []),
     ...(making.supports.count > 0 && making.supports.trim > ZERO
       ? [{ name: 'supports', remark: say`Cut ${len(making.supports.trim)} over-length and trimmed flush when the slats are on.` }]
       : []),
@@ -142,14 +148,16 @@ export function slatMembers(making: Slats, { workshop, run, space }: DividedIn):
     return slatMember(deck, id, spec?.id ?? space.id, add(run.datum.value, l.near.value), `slat ${i + 1}`, slides(making, i));
   });
   const supports = supportMembers(deck);
-  const sliding = slats.filter((_, i) => slides(making, i)).map((m) => m.id);
+  const slid = slats.filter((_, i) => slides(making, i));
+  const sliding = new Set(slid.map((m) => m.id));
+  const frame = slidingFrame({ making, workshop, space, across: liesAcross(deck), sliding: slid, supports });
   const body: Body[] =
-    making.deal && sliding.length > 0
+    making.deal && slid.length > 0
       ? [
           {
             id: space.id,
             label: 'sliding slats',
-            members: sliding,
+            members: [...slid, ...frame.members].map((m) => m.id),
             spaces: [],
             motion: {
               kind: 'slide',
@@ -162,13 +170,20 @@ export function slatMembers(making: Slats, { workshop, run, space }: DividedIn):
       : [];
   return {
     ...NOTHING,
-    members: [...supports, ...slats],
+    members: [...supports, ...slats, ...frame.members],
+    problems: frame.problems,
     joints: [
-      ...slats.flatMap((s) => slatJoints(deck, s, supports)),
+      ...slats.flatMap((s) => slatJoints(deck, s, supports, sliding.has(s.id))),
+      ...frame.joints,
       ...supports.map((s): Joint => ({ carried: s.id, carrier: space.neighbours.below, how: 'bearing' })),
     ],
     bodies: body,
     stands: [{ space: space.id, carriers: slats.map((s) => s.id) }],
-    facts: [{ space: space.id, facts: factsOf(deck, slats.length, greatest([1 as Length, ...slats.map((s) => s.length.value)])) }],
+    facts: [
+      {
+        space: space.id,
+        facts: [...factsOf(deck, slats.length, greatest([1 as Length, ...slats.map((s) => s.length.value)])), ...frame.facts],
+      },
+    ],
   };
 }

@@ -11,6 +11,8 @@ export const SlatsSchema = Type.Object(
     stock: IdSchema,
     /** How wide each slat is, along the run. */
     wide: SizeSchema,
+    /** So much longer they are cut, to be trimmed flush when they are on. */
+    trim: Type.Optional(DistanceSchema),
     /** A slat flush at both ends, or half a gap left there. */
     ends: Type.Union([Type.Literal('flush'), Type.Literal('half-gap')]),
     /** Supports under the slats, this many, cut over-length by `trim` to be trimmed flush after. */
@@ -28,6 +30,8 @@ export const SlatsSchema = Type.Object(
           stroke: SizeSchema,
           /** How much shorter the sliding slats are. */
           shorter: DistanceSchema,
+          /** Rails so wide on edge under the sliding slats, which slide with them. */
+          frame: Type.Optional(Type.Object({ stock: IdSchema, wide: SizeSchema }, closed)),
         },
         closed,
       ),

@@ -104,6 +104,12 @@ export function LevelFields<P>({ level, as, fields: { change, length }, of }: Le
               {length(`${of} slats wide`, deck.slats.wide, (wide) =>
                 as({ ...level, deck: { ...deck, slats: { ...slatsOf(deck), wide } } }),
               )}
+              {length(
+                `${of} slats cut long by`,
+                deck.slats.trim ?? ZERO,
+                (trim) => as({ ...level, deck: { ...deck, slats: { ...slatsOf(deck), trim } } }),
+                true,
+              )}
               <NumberBox
                 value={deck.slats.count}
                 minValue={2}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Input, TextField } from 'react-aria-components';
 import { slatCounts, slatOverall, slatWidth } from '../../../core/interiors/slats/index.js';
-import { inch, mm, type Length } from '../../../core/length/index.js';
+import { ZERO, inch, mm, type Length } from '../../../core/length/index.js';
 import type { PlacedSpace } from '../../../core/piece/index.js';
 import type { Slats } from '../../../core/interiors/index.js';
 import { useSettledBench } from '../../bench/bench.js';
@@ -10,6 +10,7 @@ import { usePrecision } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { LengthText } from '../../shared/length-text.js';
 import { Button, FieldLabel, Grid, NumberBox, Section, Select, TextInput, WideTick } from '../../shared/ui.js';
+import { without } from '../../shared/without.js';
 import { useMakingFields } from '../fields.js';
 
 /** The inverse questions: which counts come near a wanted gap, and how long a deck is with a spacer of it. */
@@ -53,7 +54,7 @@ function WantedGap({ space, making }: { space: PlacedSpace; making: Slats }) {
 function DealFields({ space, making }: { space: PlacedSpace; making: Slats }) {
   const { unit } = usePrecision();
   const { commit } = useSettledBench();
-  const { change, length } = useMakingFields(space.id, making);
+  const { change, length, wood } = useMakingFields(space.id, making);
   const { deal } = making;
   const [pattern, setPattern] = useState<string | null>(null);
   const set = () => {
@@ -82,6 +83,27 @@ function DealFields({ space, making }: { space: PlacedSpace; making: Slats }) {
           </TextField>
           {length('They come out', deal.stroke, (stroke) => ({ deal: { ...deal, stroke } }))}
           {length('Sliding ones shorter', deal.shorter, (shorter) => ({ deal: { ...deal, shorter } }), true)}
+          <WideTick
+            isSelected={deal.frame !== undefined}
+            onChange={(framed) => {
+              const rest = without(deal, 'frame');
+              const frame = { stock: making.supports.stock, wide: making.supports.wide };
+              change(
+                { deal: framed ? { ...rest, frame } : rest },
+                framed ? 'Framed the sliding slats' : 'Took the frame from the sliding slats',
+              );
+            }}
+          >
+            A frame of rails under the sliding ones
+          </WideTick>
+          {deal.frame ? (
+            <>
+              {wood('Their rails of', deal.frame.stock, (stock) => ({ deal: { ...deal, frame: { stock, wide: deal.frame?.wide ?? making.supports.wide } } }))}
+              {length('Their rails high', deal.frame.wide, (wide) => ({
+                deal: { ...deal, frame: { stock: deal.frame?.stock ?? making.supports.stock, wide } },
+              }))}
+            </>
+          ) : null}
         </>
       ) : null}
     </>
@@ -98,6 +120,7 @@ export function SlatsForm({ space, making }: { space: PlacedSpace; making: Slats
       <Grid>
         {wood('Slats of', making.stock, (stock) => ({ stock }))}
         {length('Slats wide', making.wide, (wide) => ({ wide }))}
+        {length('Slats cut long by', making.trim ?? ZERO, (trim) => ({ trim }), true)}
         <NumberBox
           value={supports.count}
           minValue={0}
