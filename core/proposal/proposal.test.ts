@@ -4,7 +4,22 @@ import { applyEdit } from '../kinds/index.js';
 import { solve } from '../solution/index.js';
 import type { Thing } from '../things/index.js';
 import { piece, space, thing, workshop } from '../testing/samples.js';
-import { editFor, itemsOf, propose, shelveInOrder, heightWith, waysOf, type Room, type ShelfGroup, type Wanted } from './index.js';
+import {
+  bayRoom,
+  editFor,
+  fewestBays,
+  heightWith,
+  highestBay,
+  inBays,
+  itemsOf,
+  nodesFor,
+  propose,
+  shelveInOrder,
+  waysOf,
+  type Room,
+  type ShelfGroup,
+  type Wanted,
+} from './index.js';
 import { bestOfAll } from '../testing/shelves.js';
 
 const room: Room = { width: mm(600), depth: mm(300), shelf: mm(20), foot: mm(80) };
@@ -119,10 +134,77 @@ test('an accepted proposal divides the space: each shelf fits, the rest stays op
     [...shop.things].filter(([id]) => id !== 'tin').map(([id, t]) => ({ id, thing: t, count: 2 })),
     clear,
   );
-  const edit = editFor(p, base, 'in', { members: ['m1', 'm2', 'm3'], spaces: ['s1', 's2', 's3', 's4'] });
+  const edit = editFor([p], base, 'in', { members: ['m1', 'm2', 'm3'], spaces: ['s1', 's2', 's3', 's4'] });
   const s = solve(applyEdit(base, edit), shop, {});
   const heights = [...s.shape.spaces.values()].filter((x) => x.within).map((x) => toMm(x.clear.height.value));
   // Inside 1960: 400 and 150 fit what stands there, two shelves of 20, and 1370 is left.
   expect(heights.sort((a, b) => a - b)).toEqual([150, 400, 1370]);
   expect(s.checks.filter((c) => c.severity === 'stop' && !c.id.startsWith('sag'))).toEqual([]);
+});
+
+describe('several bays beside each other', () => {
+  const divider = mm(20);
+  /** Seven boxes that each fill a shelf of 290: two bays of (600 - 20) / 2 are as wide. */
+  const seven = Object.fromEntries([400, 380, 300, 250, 240, 200, 150].map((h, i) => [`b${i}`, box(290, h)]));
+
+  test('600 with a divider of 20 are two bays of 290, or three of 186.67', () => {
+    expect([2, 3].map((n) => toMm(bayRoom(room, n, divider).width))).toEqual([290, expect.closeTo(186.667, 3)]);
+  });
+
+  test('shelves are dealt so that the highest bay is as low as any dealing has it', () => {
+    const own = bayRoom(room, 2, divider);
+    const p = propose(wanted(seven), own);
+    const bays = inBays(p, 2, own);
+    // All ways to part seven shelves in two, by counting from 0 to 127.
+    const high = (part: number[]) => part.reduce((sum, h) => sum + h, 0) + 20 * Math.max(0, part.length - 1);
+    const heights = [400, 380, 300, 250, 240, 200, 150];
+    const least = Math.min(
+      ...Array.from({ length: 128 }, (_, bits) =>
+        Math.max(high(heights.filter((_h, i) => bits & (1 << i))), high(heights.filter((_h, i) => !(bits & (1 << i))))),
+      ),
+    );
+    expect(toMm(highestBay(bays))).toBe(least);
+    expect(bays.flatMap((b) => b.shelves)).toHaveLength(7);
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 50, max: 400 }), { minLength: 2, maxLength: 8 }), (list) => {
+        const some = Object.fromEntries(list.map((h, i) => [`s${i}`, box(290, h)]));
+        const lowest = Math.min(
+          ...Array.from({ length: 2 ** list.length }, (_, bits) =>
+            Math.max(high(list.filter((_h, i) => bits & (1 << i))), high(list.filter((_h, i) => !(bits & (1 << i))))),
+          ),
+        );
+        expect(toMm(highestBay(inBays(propose(wanted(some), own), 2, own)))).toBe(lowest);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('the fewest bays that are low enough: one where all go in, two at 1100, three where a thing of 180 allows them', () => {
+    const narrow = Object.fromEntries(
+      Object.entries(seven).map(([id, t]) => [id, { ...t, shape: { ...t.shape, width: mm(180) } as Thing['shape'] }]),
+    );
+    // Three of 180 stand beside each other on a shelf of 600, one on one of 290 or of 186.67.
+    expect(fewestBays(wanted(narrow), room, mm(2000), divider)).toBe(1);
+    expect(fewestBays(wanted(seven), room, mm(1100), divider)).toBe(2);
+    expect(fewestBays(wanted(narrow), room, mm(700), divider)).toBe(3);
+    // What goes into no narrower bay is left in one.
+    expect(fewestBays(wanted(seven), room, mm(700), divider)).toBe(1);
+  });
+
+  test('accepted, there is a divider between two bays, each with its shelves and what is left open on top', () => {
+    const shop = workshop({ things: Object.fromEntries([400, 380, 300, 250].map((h, i) => [`b${i}`, box(460, h)])) });
+    const base = piece(space('in'), { depth: { from: 'given', size: mm(320), of: 'overall' } });
+    const own = bayRoom({ ...room, width: mm(960), depth: mm(320) }, 2, divider);
+    const list = [...shop.things].filter(([id]) => id !== 'tin').map(([id, t]) => ({ id, thing: t, count: 1 }));
+    const bays = inBays(propose(list, own), 2, own);
+    // 400 + 20 + 250 and 380 + 20 + 300.
+    expect(bays.map((b) => toMm(b.height)).sort()).toEqual([670, 700]);
+    const many = nodesFor(bays);
+    const ids = (of: string) => Array.from({ length: many }, (_, i) => `${of}${i}`);
+    const s = solve(applyEdit(base, editFor(bays, base, 'in', { members: ids('m'), spaces: ids('s') })), shop, {});
+    expect(s.shape.members.filter((m) => m.role === 'divider')).toHaveLength(1);
+    expect(s.shape.members.filter((m) => m.role === 'shelf')).toHaveLength(4);
+    expect([...s.shape.spaces.values()].filter((x) => x.space.things.length > 0)).toHaveLength(4);
+    expect(s.checks.filter((c) => c.severity === 'stop' && !c.id.startsWith('sag'))).toEqual([]);
+  });
 });

@@ -5,7 +5,18 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { sub } from '../../core/length/index.js';
 import type { PlacedSpace } from '../../core/piece/index.js';
-import { editFor, type Room, type ShelfGroup, type Wanted } from '../../core/proposal/index.js';
+import {
+  MOST_BAYS,
+  bayRoom,
+  editFor,
+  fewestBays,
+  highestBay,
+  inBays,
+  nodesFor,
+  type Room,
+  type ShelfGroup,
+  type Wanted,
+} from '../../core/proposal/index.js';
 import { woodOf } from '../../core/project/index.js';
 import { writeMass } from '../../core/figure/index.js';
 import { useSettledBench } from '../bench/bench.js';
@@ -14,7 +25,7 @@ import { usePrecision, useProject } from '../data/project.js';
 import { useWaiting } from '../data/waiting.js';
 import { LengthText } from '../shared/length-text.js';
 import { MassField } from '../shared/mass-field.js';
-import { Button, Faint, Fault, Row, Section, Tick, fieldBox } from '../shared/ui.js';
+import { Button, Faint, Fault, FieldLabel, NumberBox, Row, Section, Tick, fieldBox } from '../shared/ui.js';
 import { line } from '../theme/tokens.js';
 import { useProposal, type Surety } from './use-proposal.js';
 
@@ -76,29 +87,46 @@ function ShelfLine({ shelf }: { shelf: ShelfGroup }) {
   );
 }
 
-function Answer({ wanted, room, space }: { wanted: readonly Wanted[]; room: Room; space: PlacedSpace }) {
+interface AnswerProps {
+  readonly wanted: readonly Wanted[];
+  /** The room of one bay. */
+  readonly room: Room;
+  readonly bays: number;
+  readonly space: PlacedSpace;
+}
+
+function Answer({ wanted, room, bays, space }: AnswerProps) {
   const { piece, commit, select } = useSettledBench();
   const { bench } = useProject();
   const precision = usePrecision();
   const { proposal, surety, stop } = useProposal(wanted, room);
+  const dealt = useMemo(() => inBays(proposal, bays, room), [proposal, bays, room]);
   const name = (id: string) => bench.records.things.find((t) => t.id === id)?.data.name ?? id;
   const follows = piece.height.from === 'contents' || piece.height.from === 'bounded';
-  const left = sub(space.clear.height.value, proposal.height);
+  const height = highestBay(dealt);
+  const left = sub(space.clear.height.value, height);
   const use = () => {
-    const { newMembers, newSpaces } = newNodesFor(piece, proposal.shelves.length + 1);
+    const { newMembers, newSpaces } = newNodesFor(piece, nodesFor(dealt));
     commit(
-      editFor(proposal, piece, space.id, { members: newMembers, spaces: newSpaces }),
+      editFor(dealt, piece, space.id, { members: newMembers, spaces: newSpaces }),
       `Shelved what was listed in ${space.label}`.slice(0, 150),
     );
     select(newSpaces[0] as string);
   };
+  const count = proposal.shelves.length;
   return (
     <>
       <p style={{ marginTop: 8 }} role="status">
         <strong>
-          {proposal.shelves.length} {proposal.shelves.length === 1 ? 'space' : 'spaces'}
+          {count} {count === 1 ? 'space' : 'spaces'}
+          {bays > 1 ? ` in ${bays} bays` : ''}
         </strong>
-        , <LengthText value={proposal.height} precision={precision} unit /> in all with the shelves between.{' '}
+        , <LengthText value={height} precision={precision} unit /> in all with the shelves between.{' '}
+        {bays > 1 ? (
+          <>
+            Each bay <LengthText value={room.width} precision={precision} unit /> wide.{' '}
+          </>
+        ) : null}
         {follows ? null : left < 0 ? (
           <>
             That is <LengthText value={negative(left)} precision={precision} unit /> too much.
@@ -120,13 +148,22 @@ function Answer({ wanted, room, space }: { wanted: readonly Wanted[]; room: Room
           {name(m.thing)} is too {m.why} for any shelf here.
         </Fault>
       ))}
-      <Shelves aria-label="Proposed shelves, from the top down">
-        {[...proposal.shelves].reverse().map((shelf, i) => (
-          <ShelfLine key={i} shelf={shelf} />
-        ))}
-      </Shelves>
+      {dealt.map((bay, n) => (
+        <section key={n}>
+          {bays > 1 ? (
+            <h3>
+              Bay {n + 1}, <LengthText value={bay.height} precision={precision} /> high
+            </h3>
+          ) : null}
+          <Shelves aria-label={`Proposed shelves${bays > 1 ? ` of bay ${n + 1}` : ''}, from the top down`}>
+            {[...bay.shelves].reverse().map((shelf, i) => (
+              <ShelfLine key={i} shelf={shelf} />
+            ))}
+          </Shelves>
+        </section>
+      ))}
       <Row style={{ marginTop: 8 }}>
-        <Button data-main onPress={use} isDisabled={proposal.shelves.length === 0 || (!follows && left < 0)}>
+        <Button data-main onPress={use} isDisabled={count === 0 || (!follows && left < 0)}>
           Use these shelves
         </Button>
       </Row>
@@ -142,6 +179,7 @@ export function Propose({ space }: { space: PlacedSpace }) {
   const [chosen, setChosen] = useState<ReadonlyMap<string, number> | null>(null);
   const [mostKg, setMostKg] = useState<number | undefined>(undefined);
   const [asked, setAsked] = useState(false);
+  const [wantedBays, setWantedBays] = useState<number | null>(null);
   const counts = useMemo(() => chosen ?? new Map(waiting.filter((t) => t.waiting > 0).map((t) => [t.id, t.waiting])), [chosen, waiting]);
   const wanted = useMemo(
     () =>
@@ -152,7 +190,8 @@ export function Propose({ space }: { space: PlacedSpace }) {
   );
   const { clear } = space;
   const shelf = woodOf(workshop, piece.panels.stock.shelves).stock.thickness;
-  const room = useMemo(
+  const divider = woodOf(workshop, piece.panels.stock.dividers).thickness.value;
+  const whole = useMemo(
     (): Room => ({
       width: clear.width.value,
       depth: sub(clear.depth.value, space.setback),
@@ -162,6 +201,14 @@ export function Propose({ space }: { space: PlacedSpace }) {
     }),
     [clear.width.value, clear.depth.value, space.setback, space.box.y0, shelf, mostKg],
   );
+  // As few as go in, where the height is given; one where it follows from what is put in.
+  const given = piece.height.from !== 'contents' && piece.height.from !== 'bounded';
+  const fewest = useMemo(
+    () => (asked && given ? fewestBays(wanted, whole, clear.height.value, divider) : 1),
+    [asked, given, wanted, whole, clear.height.value, divider],
+  );
+  const bays = wantedBays ?? fewest;
+  const room = useMemo(() => bayRoom(whole, bays, divider), [whole, bays, divider]);
   if (waiting.length === 0) {
     return (
       <Section>
@@ -205,11 +252,22 @@ export function Propose({ space }: { space: PlacedSpace }) {
             onChange={(kg) => setMostKg(Number.isFinite(kg) && kg > 0 ? kg : undefined)}
           />
         </div>
+        <NumberBox
+          value={bays}
+          minValue={1}
+          maxValue={MOST_BAYS}
+          onChange={(n) => {
+            if (Number.isInteger(n)) setWantedBays(n);
+          }}
+        >
+          <FieldLabel>Bays side by side</FieldLabel>
+          <Input />
+        </NumberBox>
         <Button onPress={() => setAsked(true)} isDisabled={wanted.length === 0}>
           Propose shelves
         </Button>
       </Row>
-      {asked && wanted.length > 0 ? <Answer wanted={wanted} room={room} space={space} /> : null}
+      {asked && wanted.length > 0 ? <Answer wanted={wanted} room={room} bays={bays} space={space} /> : null}
     </Section>
   );
 }

@@ -3,7 +3,7 @@ import { Input } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Level } from '../../../core/interiors/index.js';
 import { materialOf } from '../../../core/stock/index.js';
-import { inch, mm, type Length } from '../../../core/length/index.js';
+import { ZERO, inch, mm, type Length } from '../../../core/length/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
