@@ -1,5 +1,5 @@
 import { size, type Figure } from '../figure/index.js';
-import { mm } from '../length/index.js';
+import { mm, type Length } from '../length/index.js';
 import { builtOf, type Built, type BuiltReading } from '../survey/built.js';
 import { madeOf, type Made, type MadePart } from '../survey/made.js';
 import type { Opening } from '../survey/index.js';
@@ -19,6 +19,14 @@ export interface Workshop {
   readonly built?: Built;
   /** Its parts that are cut already, as the tape found them; none where it is left out. */
   readonly made?: Made;
+  /** What the space of another piece measures now that it is made to fit; null where that is gone, left out where it is made to fit none. */
+  readonly within?: Within | null;
+}
+
+/** A space of another piece that a piece is made to fit. */
+export interface Within {
+  readonly name: string;
+  readonly clear: { readonly width: Length; readonly height: Length; readonly depth: Length };
 }
 
 /** What one piece is solved with: the workshop, what the tape found in it once it stood there, and its parts that are cut. @param readings and `made` in the order they were added */

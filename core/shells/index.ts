@@ -8,6 +8,7 @@ export * from './panel-case/spec.js';
 export * from './folding/spec.js';
 export * from './frame/spec.js';
 export * from './in-place/spec.js';
+export { sizesWithin } from './in-place/tied.js';
 export * from './leaning/spec.js';
 export { CASE } from './panel-case/ids.js';
 

@@ -21,6 +21,8 @@ export interface ShellKind<P extends Piece = Piece> {
   uses(piece: P): readonly StockUse[];
   /** The records that its fields refer to besides. */
   names(piece: P): readonly Named[];
+  /** Which space of which other piece it is made to fit; left out, or null, where it is made to fit none. */
+  tiedTo?(piece: P): { readonly piece: string; readonly space: string } | null;
   /** What stands on it besides what stands in its spaces. */
   placed(piece: P): readonly Placement[];
   shape(piece: P, workshop: Workshop): Shape;

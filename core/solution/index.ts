@@ -6,3 +6,4 @@ export * from './tape.js';
 export * from './cost.js';
 export * from './verdict-counts.js';
 export * from './bought.js';
+export * from './within.js';

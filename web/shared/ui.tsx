@@ -82,8 +82,7 @@ export const Grid = styled.div<{ $columns?: number }>`
 `;
 
 export const Section = styled.section`
-  & + &,
-  ${Grid} + & {
+  &:not(:first-child) {
     margin-top: 18px;
     padding-top: 14px;
     border-top: 1px solid ${line};

@@ -9,6 +9,7 @@ import { assumedOf, axisSize, nothingClear } from '../overall.js';
 import type { ShellKind } from '../kind.js';
 import { packingMembers } from './packing.js';
 import { placeRacking } from './racking.js';
+import { tieProblems } from './tied.js';
 
 const NO_MEMBERS: ReadonlySet<string> = new Set();
 const NO_ENDS = { before: [], after: [] } as const;
@@ -35,6 +36,7 @@ function shape(piece: InPlace, workshop: Workshop): Shape {
     },
   } as const;
   const problems: ShapeProblem[] = [
+    ...tieProblems(piece, workshop),
     ...[depth, width, height].flatMap((a) => a.problems),
     ...nothingClear('depth', clear.depth),
     ...nothingClear('width', clear.width),
@@ -87,6 +89,7 @@ export const inPlace: ShellKind<InPlace> = {
   uses: () => [],
   names: ({ packing }) => (packing ? [{ kind: 'stock', id: packing.stock, where: 'packing/stock' }] : []),
   placed: () => [],
+  tiedTo: ({ tied }) => tied ?? null,
   shape,
   racking: placeRacking,
   withStock: () => null,

@@ -22,6 +22,8 @@ export const inPlaceFields = {
   /** What its sides, floor and rear are, in the words of whoever built it. */
   place: NameSchema,
   packing: Type.Optional(PackingSchema),
+  /** The space of another piece, mostly a drawer, that it is made to fit; its sizes are given as that one was when it was last held against it. */
+  tied: Type.Optional(Type.Object({ piece: IdSchema, space: IdSchema }, closed)),
   /** How far what lies above stands out in front, where it should cover the fronts. */
   cover: Type.Optional(DistanceSchema),
 };

@@ -1,13 +1,57 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { TextField } from 'react-aria-components';
 import { ZERO, inch, mm } from '../../../core/length/index.js';
-import type { InPlace } from '../../../core/shells/index.js';
+import { sizesWithin, type InPlace } from '../../../core/shells/index.js';
+import { drawersOf, solve, withinOf } from '../../../core/solution/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { FieldLabel, Grid, Section, TextInput, WideTick } from '../../shared/ui.js';
+import { FieldLabel, Grid, Section, Select, TextInput, Wide, WideTick } from '../../shared/ui.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { GridFields, EdgeFields, usePieceFields } from '../../bench/piece-fields.js';
+
+/** Which drawer of another piece it is made to fit, out of all there are. */
+function TiedTo({ piece }: { piece: InPlace }) {
+  const { bench, workshopOf } = useProject();
+  const { commit, pieceId } = useSettledBench();
+  const others = bench.records.pieces;
+  const drawers = useMemo(
+    () =>
+      others.flatMap((other) => {
+        if (other.id === pieceId) return [];
+        const solution = solve(other.data.piece, workshopOf(other.id), other.data.letters);
+        return drawersOf(solution).map((d) => ({
+          id: `${other.id} ${d.id}`,
+          label: `${d.label} of ${solution.piece.name}`,
+          tied: { piece: other.id, space: d.id },
+          within: withinOf(solution, d.id),
+        }));
+      }),
+    [others, pieceId, workshopOf],
+  );
+  const { tied } = piece;
+  const choose = (id: string) => {
+    const drawer = drawers.find((d) => d.id === id);
+    if (!drawer?.within) commit({ kind: 'piece', patch: {}, without: ['tied'] }, 'Made it to fit no drawer');
+    else
+      commit(
+        { kind: 'piece', patch: { tied: drawer.tied, ...sizesWithin(drawer.within) } },
+        `Made it to fit ${drawer.label}`.slice(0, 150),
+      );
+  };
+  if (drawers.length === 0 && !tied) return null;
+  return (
+    <Wide>
+      <Select
+        label="Made to fit"
+        value={tied ? `${tied.piece} ${tied.space}` : 'none'}
+        placeholder="A drawer that is gone"
+        choices={[{ id: 'none', label: 'sizes of its own' }, ...drawers]}
+        onChange={choose}
+      />
+    </Wide>
+  );
+}
 
 /** What the place is that is there already, and what is put behind its face frame. */
 export function InPlaceForm({ piece }: { piece: InPlace }) {
@@ -39,6 +83,7 @@ export function InPlaceForm({ piece }: { piece: InPlace }) {
             <TextInput />
           </TextField>
         </div>
+        <TiedTo piece={piece} />
         <LengthField
           label="Top stands out"
           optional
