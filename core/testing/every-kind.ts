@@ -194,8 +194,11 @@ const grooves: fc.Arbitrary<Space> = fc
     shelves: fc.uniqueArray(fc.integer({ min: 1, max: 14 }), { maxLength: 5 }),
     thing: fc.boolean(),
     fingers: fc.boolean(),
+    upright: fc.option(
+      fc.record({ deep: length(1, 2), pitch: length(30, 90), at: fc.uniqueArray(fc.integer({ min: 1, max: 6 }), { maxLength: 3 }) }),
+    ),
   })
-  .map(({ thing, fingers, ...rest }) => {
+  .map(({ thing, fingers, upright, ...rest }) => {
     const fill: Grooves = {
       kind: 'grooves',
       stock: 'thin',
@@ -204,6 +207,16 @@ const grooves: fc.Arbitrary<Space> = fc
       ...rest,
       ...(thing ? { thing: 'tin' } : {}),
       ...(fingers ? { fingers: { wide: mm(80), deep: mm(20) } } : {}),
+      ...(upright
+        ? {
+            uprights: {
+              stock: 'thin',
+              deep: upright.deep,
+              pitch: upright.pitch,
+              over: rest.shelves.map((shelf) => ({ shelf, at: upright.at })),
+            },
+          }
+        : {}),
     };
     return space('grooves', { filling: fill });
   });

@@ -196,3 +196,55 @@ test('grooves with nothing in them are drawn at both sides where they come out a
   ]);
   expect(drawPiece(s, 'side', 'in').shapes.some((x) => x.of.label.endsWith('empty groove'))).toBe(false);
 });
+
+/** Shelves of 9 in grooves of 9 at 40, 130 and 220: 81 clear between two. Uprights of 4 in grooves 2 deep every 50. */
+describe('loose uprights between grooved shelves', () => {
+  const uprights = { stock: 'leaf', deep: mm(2), pitch: mm(50), over: [{ shelf: 1, at: [2, 4] }] };
+  const stood = (extra: Partial<NonNullable<Grooves['uprights']>> = {}, rest: Partial<Grooves> = {}) =>
+    solved(cabinet({ stock: 'board', wide: mm(9), shelves: [1, 4, 7], uprights: { ...uprights, ...extra }, ...rest }));
+  const s = stood();
+  const stops = (of: Solution) => of.checks.filter((c) => c.severity === 'stop').map((c) => c.id);
+
+  test('each is 81 and 2 in either shelf, less 1: 84 high, as deep as the shelves, at 100 and 200 from the left', () => {
+    const [a, b] = ['in/upright/1-2', 'in/upright/1-4'].map((id) => member(s, id));
+    expect([a, b].map((m) => m && [m.length, m.width, m.thickness].map((f) => toMm(f.value)))).toEqual([
+      [84, 300, 4],
+      [84, 300, 4],
+    ]);
+    expect([a, b].map((m) => m && toMm(boxOf(m).x0) - 16)).toEqual([100, 200]);
+    expect(stops(s)).toEqual([]);
+  });
+
+  test('both shelves have all five grooves that go into 300, so that an upright can be moved; the third has none', () => {
+    const across = (id: string, face: 'up' | 'down') => member(s, id).features.filter((f) => f.kind === 'groove' && f.face === face).length;
+    expect([across('in/shelf/1', 'up'), across('in/shelf/4', 'down'), across('in/shelf/4', 'up'), across('in/shelf/7', 'down')]).toEqual([
+      5, 5, 0, 0,
+    ]);
+  });
+
+  test('what they weigh is carried by the shelf under them', () => {
+    const carried = s.carried.members.get('in/shelf/1');
+    expect(carried?.handed.map((h) => h.from).sort()).toEqual(['in/upright/1-2', 'in/upright/1-4']);
+  });
+
+  test('over the highest shelf, too deep, run together, past the last and slipping out: each is told with a way out', () => {
+    const id = (of: Solution) => of.checks.filter((c) => c.id.startsWith('uprights-')).map((c) => c.id);
+    expect(id(stood({ over: [{ shelf: 7, at: [1] }] }))).toEqual(['uprights-open-in']);
+    expect(id(stood({ deep: mm(6.5) }, { slack: mm(1) }))).toEqual(['uprights-deep-in']);
+    // In both faces of the middle shelf 2 x 3.5 of 9 leave 2.
+    expect(
+      id(
+        stood({
+          deep: mm(3.5),
+          over: [
+            { shelf: 1, at: [1] },
+            { shelf: 4, at: [1] },
+          ],
+        }),
+      ),
+    ).toEqual(['uprights-deep-in']);
+    expect(id(stood({ pitch: mm(4) }))).toContain('uprights-pitch-in');
+    expect(id(stood({ over: [{ shelf: 1, at: [6] }] }))).toEqual(['uprights-beyond-in']);
+    expect(id(stood({ deep: mm(1) }))).toEqual(['uprights-slips-in']);
+  });
+});

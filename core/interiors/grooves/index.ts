@@ -11,6 +11,7 @@ import {
   type Fact,
   type Feature,
   type Joint,
+  type Member,
   type PlacedSpace,
   type Stand,
 } from '../../piece/index.js';
@@ -19,6 +20,7 @@ import { NOTHING, type FillingKind, type Made, type MadeIn } from '../kind.js';
 import { grooveProblems, hasSides, thingProblems } from './problems.js';
 import { grooveAt, groovesIn, lowest } from './places.js';
 import { GroovesSchema, MOST_GROOVES, type Grooves } from './spec.js';
+import { stoodBetween } from './uprights.js';
 
 function factsOf(grooves: Grooves, count: number, height: Figure, workshop: Workshop): readonly Fact[] {
   const kerf = workshop.settings.kerf ?? USUAL_KERF;
@@ -83,6 +85,7 @@ export function grooveMembers(grooves: Grooves, { space, workshop, piece }: Pick
       }),
     ),
   );
+  const stood = stoodBetween(grooves, space, workshop, new Map(shelves.map((n, i) => [n, members[i] as Member])));
   const taken = new Set(shelves);
   const cut = (face: Face) =>
     Array.from({ length: count }, (_, i) => i + 1).map((n) => ({
@@ -98,11 +101,11 @@ export function grooveMembers(grooves: Grooves, { space, workshop, piece }: Pick
   ]);
   return {
     ...NOTHING,
-    members,
+    members: [...stood.shelves, ...stood.uprights],
     cuts: [...cut('up'), ...cut('down')],
-    joints,
-    problems,
-    facts: [{ space: space.id, facts: factsOf(grooves, count, clear.height, workshop) }],
+    joints: [...joints, ...stood.joints],
+    problems: [...problems, ...stood.problems],
+    facts: [{ space: space.id, facts: [...factsOf(grooves, count, clear.height, workshop), ...stood.facts] }],
     stands: members.length > 0 ? [standOf(grooves, space, shelves, workshop)] : [],
   };
 }
@@ -124,11 +127,15 @@ function standOf(grooves: Grooves, space: PlacedSpace, shelves: readonly number[
 export const grooves: FillingKind<Grooves> = {
   kind: 'grooves',
   schema: GroovesSchema,
-  names: ({ stock, thing }) => [...stockNames([stock]), ...(thing === undefined ? [] : [{ kind: 'thing' as const, id: thing }])],
+  names: ({ stock, thing, uprights }) => [
+    ...stockNames([stock, ...(uprights ? [uprights.stock] : [])]),
+    ...(thing === undefined ? [] : [{ kind: 'thing' as const, id: thing }]),
+  ],
   filled: 'grooves',
   onPiece: null,
   seenFrom: 'front',
   made: grooveMembers,
-  withStock: (made, _, stock) => ({ ...made, stock }),
+  withStock: (made, { role }, stock) =>
+    role === 'divider' && made.uprights ? { ...made, uprights: { ...made.uprights, stock } } : { ...made, stock },
   remedies: () => [],
 };

@@ -28,6 +28,27 @@ export const GroovesSchema = Type.Object(
     shelves: Type.Array(Type.Integer({ minimum: 1, maximum: MOST_GROOVES }), { maxItems: 200 }),
     /** What lies on each of them, one by one. */
     thing: Type.Optional(IdSchema),
+    /** Loose uprights between shelves, in grooves across these every `pitch`, so `deep`; over the shelf of which groove, in which of them from the left. */
+    uprights: Type.Optional(
+      Type.Object(
+        {
+          stock: IdSchema,
+          deep: SizeSchema,
+          pitch: SizeSchema,
+          over: Type.Array(
+            Type.Object(
+              {
+                shelf: Type.Integer({ minimum: 1, maximum: MOST_GROOVES }),
+                at: Type.Array(Type.Integer({ minimum: 1, maximum: MOST_GROOVES }), { maxItems: 100 }),
+              },
+              closed,
+            ),
+            { maxItems: 200 },
+          ),
+        },
+        closed,
+      ),
+    ),
     /** A notch in the middle of the front edge of each, to draw it out by. */
     fingers: Type.Optional(Type.Object({ wide: SizeSchema, deep: SizeSchema }, closed)),
   },

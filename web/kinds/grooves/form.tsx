@@ -1,11 +1,12 @@
-import { Input } from 'react-aria-components';
+import { useState } from 'react';
+import { FieldError, Input, TextField } from 'react-aria-components';
 import { Plus, Trash2 } from 'lucide-react';
 import { inch, mm } from '../../../core/length/index.js';
 import type { PlacedSpace } from '../../../core/piece/index.js';
 import { MOST_GROOVES, groovesIn, type Grooves } from '../../../core/interiors/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision, useProject } from '../../data/project.js';
-import { Button, FieldLabel, Grid, NumberBox, Row, Section, Select, Wide, WideTick } from '../../shared/ui.js';
+import { Button, FieldLabel, Grid, NumberBox, Row, Section, Select, TextInput, Wide, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { useMakingFields } from '../fields.js';
 
@@ -14,6 +15,43 @@ function nextFree({ shelves }: Grooves, count: number): number | null {
   const taken = new Set(shelves);
   const free = Array.from({ length: Math.min(count, MOST_GROOVES) }, (_, i) => i + 1).filter((n) => !taken.has(n));
   return free.find((n) => n > Math.max(0, ...shelves)) ?? free[0] ?? null;
+}
+
+/** Whole numbers as they are typed, one after the other; null where something else is there. */
+function numbersIn(text: string): readonly number[] | null {
+  const words = text.split(/[\s,;]+/).filter((w) => w !== '');
+  const numbers = words.map(Number);
+  return numbers.every((n) => Number.isInteger(n) && n >= 1 && n <= MOST_GROOVES) ? numbers : null;
+}
+
+/** In which grooves across a shelf uprights stand over it, by their numbers from the left. */
+function UprightsOver({ space, grooves, shelf }: { space: PlacedSpace; grooves: Grooves; shelf: number }) {
+  const { change } = useMakingFields(space.id, grooves);
+  const [typed, setTyped] = useState<string | null>(null);
+  const { uprights } = grooves;
+  if (!uprights) return null;
+  const own = uprights.over.find((o) => o.shelf === shelf)?.at ?? [];
+  const numbers = typed === null ? own : numbersIn(typed);
+  const keep = () => {
+    if (typed !== null && numbers && numbers.join() !== own.join()) {
+      const over = [...uprights.over.filter((o) => o.shelf !== shelf), ...(numbers.length > 0 ? [{ shelf, at: [...numbers] }] : [])];
+      change({ uprights: { ...uprights, over } }, `Set uprights over the shelf in groove ${shelf}`);
+    }
+    if (numbers) setTyped(null);
+  };
+  return (
+    <TextField
+      value={typed ?? own.join(', ')}
+      isInvalid={numbers === null}
+      onChange={setTyped}
+      onBlur={keep}
+      onKeyDown={(e) => e.key === 'Enter' && keep()}
+    >
+      <FieldLabel>{`Uprights over groove ${shelf}, in`}</FieldLabel>
+      <TextInput />
+      <FieldError>Numbers of grooves from the left, such as 2, 4</FieldError>
+    </TextField>
+  );
 }
 
 /** Which grooves shelves lie in, from the top down as they are seen. */
@@ -38,6 +76,7 @@ function ShelfList({ space, grooves }: { space: PlacedSpace; grooves: Grooves })
             <FieldLabel>{at === 0 ? 'Highest shelf in groove' : `Shelf ${at + 1} from the top in groove`}</FieldLabel>
             <Input />
           </NumberBox>
+          {at > 0 ? <UprightsOver space={space} grooves={grooves} shelf={n} /> : null}
           <Button
             data-quiet
             aria-label={`Take the shelf out of groove ${n}`}
@@ -63,7 +102,8 @@ export function GroovesForm({ space, grooves }: { space: PlacedSpace; grooves: G
   const { change, length, wood } = useMakingFields(space.id, grooves);
   const { commit } = useSettledBench();
   const { bench } = useProject();
-  const { fingers } = grooves;
+  const { fingers, uprights } = grooves;
+  const s = (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
   return (
     <Section>
       <h2>Grooves</h2>
@@ -99,6 +139,26 @@ export function GroovesForm({ space, grooves }: { space: PlacedSpace; grooves: G
           <>
             {length('Notch wide', fingers.wide, (wide) => ({ fingers: { ...fingers, wide } }))}
             {length('Notch deep', fingers.deep, (deep) => ({ fingers: { ...fingers, deep } }))}
+          </>
+        ) : null}
+        <WideTick
+          isSelected={uprights !== undefined}
+          onChange={(on) => {
+            if (on)
+              change(
+                { uprights: { stock: grooves.stock, deep: s(2, 1 / 16), pitch: grooves.pitch, over: [] } },
+                'Uprights between shelves',
+              );
+            else commit({ kind: 'filling', space: space.id, filling: without(grooves, 'uprights') }, 'No uprights between shelves');
+          }}
+        >
+          Loose uprights between shelves, in grooves across them
+        </WideTick>
+        {uprights ? (
+          <>
+            {wood('Uprights of', uprights.stock, (stock) => ({ uprights: { ...uprights, stock } }))}
+            {length('Their grooves deep', uprights.deep, (deep) => ({ uprights: { ...uprights, deep } }))}
+            {length('A groove for them every', uprights.pitch, (pitch) => ({ uprights: { ...uprights, pitch } }))}
           </>
         ) : null}
         <ShelfList space={space} grooves={grooves} />
