@@ -247,4 +247,10 @@ describe('loose uprights between grooved shelves', () => {
     expect(id(stood({ over: [{ shelf: 1, at: [6] }] }))).toEqual(['uprights-beyond-in']);
     expect(id(stood({ deep: mm(1) }))).toEqual(['uprights-slips-in']);
   });
+
+  test('a frame of 200 lies beside uprights at 100 and 200 no more: 100, 96 and 96 are clear', () => {
+    const told = (at: number[]) =>
+      stood({ over: [{ shelf: 1, at }] }, { thing: 'frame' }).checks.some((c) => c.id === 'grooves-between-in');
+    expect([told([2, 4]), told([1])]).toEqual([true, false]);
+  });
 });

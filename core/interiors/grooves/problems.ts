@@ -5,6 +5,7 @@ import { OPEN, PLACE, type PieceEdit, type PlacedSpace, type ShapeProblem } from
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import { freeOver, lowest } from './places.js';
 import { MOST_GROOVES, type Grooves } from './spec.js';
+import { widestOn } from './uprights.js';
 
 /** Nearer to the end of a side than this the wood beside a groove breaks out. */
 const NEAR_END = mm(15);
@@ -108,6 +109,13 @@ export function thingProblems(grooves: Grooves, space: PlacedSpace, workshop: Wo
     return problem(
       'high',
       say`${thing.name}, ${len(high)} high, does not go in over ${low.length === 1 ? `the shelf in groove ${low[0] as number}` : `${low.length} of the shelves`}: move the shelf over it up.`,
+      false,
+    );
+  const narrow = order.filter((n) => widestOn(grooves, n, space.clear.width.value, workshop) < lies.width);
+  if (narrow.length > 0 && lies.width <= space.clear.width.value)
+    return problem(
+      'between',
+      say`${thing.name}, ${len(lies.width)} wide, does not lie beside the uprights over ${narrow.length === 1 ? `groove ${narrow[0] as number}` : `${narrow.length} of the shelves`}: take those out, or nothing lies there.`,
       false,
     );
   if (lies.width > space.clear.width.value || lies.depth > sub(space.clear.depth.value, space.setback))

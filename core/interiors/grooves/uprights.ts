@@ -1,5 +1,5 @@
 import { len, say, size, type Sentence } from '../../figure/index.js';
-import { ZERO, add, mm, scale, sub, type Length } from '../../length/index.js';
+import { ZERO, add, greatest, mm, scale, sub, type Length } from '../../length/index.js';
 import { recess, slipsOut, usualSlack } from '../../joints/index.js';
 import {
   atX,
@@ -42,6 +42,15 @@ export interface Stood {
 function placesOver(uprights: Uprights, shelf: number, count: number): readonly number[] {
   const own = uprights.over.find((o) => o.shelf === shelf)?.at ?? [];
   return [...new Set(own)].filter((n) => n <= count).sort((a, b) => a - b);
+}
+
+/** The widest that is clear on the shelf of a groove beside and between the uprights over it. */
+export function widestOn({ uprights }: Grooves, shelf: number, clear: Length, workshop: Workshop): Length {
+  if (!uprights) return clear;
+  const t = woodOf(workshop, uprights.stock).thickness.value;
+  const at = placesOver(uprights, shelf, uprightsIn(clear, uprights, t)).map((n) => (uprights.pitch * n) as Length);
+  const ends = [...at, clear];
+  return greatest(ends.map((to, i) => sub(to, i === 0 ? ZERO : add(at[i - 1] as Length, t))));
 }
 
 /**
