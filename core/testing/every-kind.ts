@@ -274,6 +274,7 @@ const boxed: fc.Arbitrary<Random> = fc
     hung: fc.constantFrom<PanelCase['hung'] | null>(
       null,
       { cleat: { stock: 'wall', wide: mm(100) } },
+      { cleat: { stock: 'wall', wide: mm(100), notched: true } },
       { rail: { stock: 'wall', wide: mm(60) } },
       { keyholes: { under: mm(50), rated: 40 }, above: mm(900) },
     ),

@@ -50,11 +50,14 @@ export function woodsOf(piece: PanelCase, workshop: Workshop): Woods {
 
 /** What lies behind the sides of a case: the cleat that it hangs by. */
 const behind = ({ hung }: PanelCase, workshop: Workshop): Deductions =>
-  hung && 'cleat' in hung ? [woodOf(workshop, hung.cleat.stock).thickness.named('cleat')] : [];
+  hung && 'cleat' in hung && !hung.cleat.notched ? [woodOf(workshop, hung.cleat.stock).thickness.named('cleat')] : [];
 
-/** A rail that it hangs by, where no back stands in front of that. */
-const hangingRail = ({ hung, back }: PanelCase, workshop: Workshop): Deductions =>
-  hung && 'rail' in hung && back.kind === 'none' ? [woodOf(workshop, hung.rail.stock).thickness.named('hanging rail')] : [];
+/** A rail that it hangs by, or a cleat that is let into its sides, where no back stands in front of that. */
+function hangingRail({ hung, back }: PanelCase, workshop: Workshop): Deductions {
+  if (!hung || back.kind !== 'none') return [];
+  if ('rail' in hung) return [woodOf(workshop, hung.rail.stock).thickness.named('hanging rail')];
+  return 'cleat' in hung && hung.cleat.notched ? [woodOf(workshop, hung.cleat.stock).thickness.named('cleat')] : [];
+}
 
 /** How far what is between the sides stands in from one of their edges; nothing where it does not. */
 const insetOf =

@@ -115,12 +115,14 @@ function inStuds(
   const about = { kind: 'member', id: cleat.id } as const;
   const bevelled = cleat.id === HUNG.wall;
   const name = bevelled ? 'cleat' : 'hanging rail';
+  // Sides that are notched for it reach the wall themselves.
+  const bumped = bevelled && piece.hung !== undefined && 'cleat' in piece.hung && !piece.hung.cleat.notched;
   const pull = bevelled ? forces.pull : moment;
   const left = boxOf(cleat).x0;
   const found = studsBehind(piece, workshop).filter((x) => x > left && x < add(left, cleat.length.value)).length;
   const spacing = SPACING[workshop.settings.unit];
   const studs = piece.opening === undefined || found === 0 ? studsCrossed(toMm(cleat.length.value), toMm(spacing)).sure : found;
-  const weighs = say`${mass(kg)} in all, ${fine(out, 0)} from the wall, ${fine(drop, 0)} ${bevelled ? 'from cleat to bumper' : 'over its lower edge'}: ${force(shear)} down`;
+  const weighs = say`${mass(kg)} in all, ${fine(out, 0)} from the wall, ${fine(drop, 0)} ${bumped ? 'from cleat to bumper' : 'over its lower edge'}: ${force(shear)} down`;
   const loads = bevelled
     ? say`${weighs}, and outward the greater of ${force(moment)} (by its weight) and ${force(wedge)} (by the bevel, no friction counted)`
     : say`${weighs}, and ${force(moment)} outward`;

@@ -186,3 +186,65 @@ describe('other ways to hang', () => {
     expect(writeExactly(told(at(100, 'gap'))?.sentence ?? [])).toContain('behind one of its sides');
   });
 });
+
+describe('a cleat through notches in the sides', () => {
+  const notched = (extra: Partial<PanelCase> = {}) =>
+    wallCase({ hung: { cleat: { stock: 'cleat', wide: mm(120), notched: true } }, ...extra });
+  const s = solve(notched(), shop(), {});
+  const [side, upper, lower] = ['case/side/left', 'cleat/half/case', 'cleat/half/wall'].map((id) => member(s, id)) as [
+    Member,
+    Member,
+    Member,
+  ];
+
+  test('the sides reach the wall, and are 268 deep; the cleat is under the top, and there is no bumper', () => {
+    expect([toMm(side.width.value), toMm(boxOf(side).z0)]).toEqual([268, 0]);
+    expect(toMm(boxOf(upper).y1)).toBe(582);
+    expect(s.shape.members.some((m) => m.id === 'cleat/bumper')).toBe(false);
+    expect(s.checks.filter((c) => c.id.startsWith('overlap-') || (c.severity === 'stop' && c.id.startsWith('hung')))).toEqual([]);
+  });
+
+  test('each notch is 18 deep, from the top of the cleat to 21 under its other half, so that the case is lifted over it', () => {
+    const cut = side.features.find((f) => f.kind === 'notch');
+    if (cut?.kind !== 'notch') throw new Error('there is no notch');
+    const under = toMm(boxOf(lower).y0) - 21;
+    expect([cut.region.u0, cut.region.u1, cut.region.v0, cut.region.v1].map(toMm)).toEqual([expect.closeTo(under, 4), 582, 0, 18]);
+    // By area: 600 x 268 less 18 by as much as the notch is high.
+    expect(volumeOf(solidOfMember(side)).volume / toMm(side.thickness.value)).toBeCloseTo(600 * 268 - 18 * (582 - under), 0);
+    expect(s.checks.filter((c) => c.severity === 'stop').map((c) => c.id)).toEqual([]);
+  });
+
+  test('it pulls at its wall over the lower edge of its sides, and less stands out from it than behind a bumper', () => {
+    const text = writeExactly(told(s)?.sentence ?? []);
+    expect(text).toContain('over its lower edge');
+    expect(s.carried.floor / GRAVITY).toBeCloseTo(s.carried.massKg + 16, 6);
+    const shallow = solve(notched({ depth: given(250) }), shop(), {});
+    expect(massFromWall(shallow.shape, shallow.carried).out).toBeLessThan(
+      massFromWall(solve(wallCase(), shop(), {}).shape, solve(wallCase(), shop(), {}).carried).out,
+    );
+  });
+
+  test('a back where it goes, sides cut to an outline and a lid are told, each with a way that solves it', () => {
+    const wrong: [string, Partial<PanelCase>][] = [
+      ['hung-notch-back', { back: { kind: 'rebate', depth: mm(9), slack: mm(1) }, stock: { sides: 'ply', back: 'ply' } }],
+      ['hung-notch-inset', { back: { kind: 'groove', depth: mm(6), inset: mm(10), slack: mm(1) }, stock: { sides: 'ply', back: 'ply' } }],
+      [
+        'hung-notch-outline',
+        {
+          outline: { corners: { frontTop: { is: 'round', by: mm(30) } } },
+          inset: { front: mm(20), rear: mm(0), top: mm(20), bottom: mm(0) },
+        },
+      ],
+    ];
+    for (const [id, extra] of wrong) {
+      const of = solve(notched(extra), shop(), {});
+      const check = of.checks.find((c) => c.id === id);
+      expect([id, check?.severity]).toEqual([id, 'stop']);
+      for (const fix of check?.fixes ?? []) {
+        if (fix.change.target !== 'piece') throw new Error('it changes the piece');
+        const mended = solve(applyEdit(of.piece, fix.change.edit), shop(), {});
+        expect(mended.checks.filter((c) => c.id.startsWith('hung-notch'))).toEqual([]);
+      }
+    }
+  });
+});

@@ -7,10 +7,12 @@ import {
   atX,
   boxOf,
   facingFrame,
+  notched,
   rectangular,
   type Bought,
   type End,
   type Fact,
+  type Feature,
   type Joint,
   type Member,
   type ShapeProblem,
@@ -205,14 +207,16 @@ function byKeyholes(hung: Extract<Hung, { keyholes: unknown }>, { height }: Enve
  * What a case hangs by: the half of the cleat that is screwed to the rear edges of its sides, the one on the wall that it
  * hooks over, and a bumper as thick below, so that it hangs plumb.
  */
-function byCleat(piece: PanelCase, hung: HungByCleat, { width, height }: Envelope, workshop: Workshop): Hanging {
-  const problems = cleatProblems(piece, hung, height.value, workshop);
+function byCleat(piece: PanelCase, hung: HungByCleat, envelope: Envelope, workshop: Workshop): Hanging {
+  const { width, height, inside, start } = envelope;
+  const problems = [...cleatProblems(piece, hung, height.value, workshop), ...notchProblems(piece, hung, workshop)];
   if (problems.length > 0) return { ...NOTHING, problems };
   const wood = woodOf(workshop, hung.cleat.stock);
   const { wide, narrow } = facesOf(hung, wood, workshop);
   const t = toMm(wood.thickness.value);
-  // The upper edge of the case's half is that of the case.
-  const y = sub(height.value, wide.value);
+  // The upper edge of the case's half is that of the case, or under its top where it goes through the sides.
+  const top = hung.cleat.notched ? add(start.y.value, inside.height.value) : height.value;
+  const y = sub(top, wide.value);
   const below = sub(y, narrow.value);
   // Hooked over: the case's half is cut off under what rises from the wall, the wall's over what rises to the case.
   const upper = half(HUNG.case, 'cleat on the case', wood, width, wide, { x: ZERO, y }, { normal: [0, -HALF, HALF], at: ZERO });
@@ -236,14 +240,17 @@ function byCleat(piece: PanelCase, hung: HungByCleat, { width, height }: Envelop
     frame: facingFrame({ x: ZERO, y: ZERO, z: ZERO }),
   });
   const sides = [CASE.left, CASE.right];
+  const bumpers = hung.cleat.notched ? [] : [bumper];
   return {
     ...NOTHING,
-    members: [upper, lower, bumper],
+    members: [upper, lower, ...bumpers],
     joints: [
       ...sides.map((carried): Joint => ({ carried, carrier: HUNG.case, how: 'screws' })),
       { carried: HUNG.case, carrier: HUNG.wall, how: 'hung' },
       { carried: HUNG.wall, carrier: PLACE, how: 'hung' },
-      ...sides.map((carrier, i): Joint => ({ carried: HUNG.bumper, carrier, how: 'glued', on: atX(i === 0 ? ZERO : width.value) })),
+      ...sides.flatMap((carrier, i): Joint[] =>
+        bumpers.map(() => ({ carried: HUNG.bumper, carrier, how: 'glued', on: atX(i === 0 ? ZERO : width.value) })),
+      ),
     ],
     facts: [
       { name: 'cleat, wide faces', figure: wide },
@@ -257,6 +264,54 @@ function byCleat(piece: PanelCase, hung: HungByCleat, { width, height }: Envelop
   };
 }
 
+/** What keeps a cleat from being let into the sides. */
+function notchProblems(piece: PanelCase, hung: HungByCleat, workshop: Workshop): ShapeProblem[] {
+  if (!hung.cleat.notched) return [];
+  const { back } = piece;
+  const thick = woodOf(workshop, hung.cleat.stock).thickness.value;
+  const { notched: _on, ...plain } = hung.cleat;
+  void _on;
+  const behindSides = { label: say`Behind the sides`, edit: patch({ hung: { ...hung, cleat: plain } }) };
+  const inGrooves = {
+    label: say`A back in grooves, ${len(thick)} in`,
+    edit: patch({ back: { kind: 'groove', depth: mm(6), inset: thick, slack: mm(1) } }),
+  };
+  if (piece.lid)
+    return problem('notch-lid', say`A cleat that goes through the sides lies under a top that stays, and this one opens.`, [behindSides]);
+  if (piece.outline)
+    return problem('notch-outline', say`Sides that are cut to an outline are not notched for a cleat as well.`, [behindSides]);
+  if (back.kind === 'rebate' || back.kind === 'applied')
+    return problem('notch-back', say`The back lies where the cleat goes through the sides, flush with their rear edges.`, [
+      inGrooves,
+      behindSides,
+    ]);
+  if (back.kind === 'groove' && back.inset < thick)
+    return problem(
+      'notch-inset',
+      say`The back is ${len(back.inset)} in from the rear edges, and the cleat behind it ${len(thick)} thick.`,
+      [{ label: say`The back ${len(thick)} in`, edit: patch({ back: { ...back, inset: thick } }) }, behindSides],
+    );
+  return [];
+}
+
+/** A case is lifted over the half on the wall by so much more than that rises, as it is hung. */
+const PLAY = mm(3);
+
+/** Sides with the notches in their rear edges that a cleat goes through, as high as it is to be lifted over the half on the wall. */
+export function notchedForCleat({ hung }: PanelCase, members: readonly Member[], hanging: readonly Member[]): readonly Member[] {
+  if (!hung || !('cleat' in hung) || !hung.cleat.notched) return members;
+  const [upper, lower] = [HUNG.case, HUNG.wall].map((id) => hanging.find((m) => m.id === id));
+  if (!upper || !lower) return members;
+  const [from, to] = [sub(boxOf(lower).y0, add(lower.thickness.value, PLAY)), boxOf(upper).y1];
+  return members.map((side) => {
+    if (side.id !== CASE.left && side.id !== CASE.right) return side;
+    const { y } = side.frame.origin;
+    const region = { u0: sub(from, y), u1: sub(to, y), v0: ZERO, v1: upper.thickness.value };
+    const notch: Feature = { kind: 'notch', face: 'up', region, depth: side.thickness.value, mate: upper.id };
+    return notched({ ...side, features: [...side.features, notch] });
+  });
+}
+
 /** How high the bumper is. */
 const BUMPER = mm(60);
 
@@ -267,6 +322,7 @@ export function dropOf(piece: PanelCase, members: readonly Member[]): number | n
   if (rail && side) return (toMm(boxOf(rail).y0) + toMm(boxOf(rail).y1)) / 2 - toMm(boxOf(side).y0);
   if (piece.hung && 'keyholes' in piece.hung && side) return toMm(sub(side.length.value, piece.hung.keyholes.under));
   const [upper, bumper] = [HUNG.case, HUNG.bumper].map((id) => members.find((m) => m.id === id));
+  if (upper && side && !bumper) return toMm(boxOf(upper).y0) + toMm(upper.thickness.value) / 2 - toMm(boxOf(side).y0);
   if (!upper || !bumper) return null;
   const [a, b] = [boxOf(upper), boxOf(bumper)];
   return toMm(a.y0) + toMm(upper.thickness.value) / 2 - (toMm(b.y0) + toMm(b.y1)) / 2;
@@ -276,7 +332,7 @@ export function dropOf(piece: PanelCase, members: readonly Member[]): number | n
 function cleatProblems(piece: PanelCase, hung: HungByCleat, high: Length, workshop: Workshop): ShapeProblem[] {
   const { back } = piece;
   const wood = woodOf(workshop, hung.cleat.stock);
-  if (back.kind === 'applied')
+  if (back.kind === 'applied' && !hung.cleat.notched)
     return problem('back', say`The back lies over the rear edges of the sides, where the cleat is screwed to them.`, [
       {
         label: say`Put the back into rebates`,
@@ -285,7 +341,7 @@ function cleatProblems(piece: PanelCase, hung: HungByCleat, high: Length, worksh
       { label: say`Leave it out`, edit: patch({ back: { kind: 'none' } }) },
     ]);
   const { wide, narrow } = facesOf(hung, wood, workshop);
-  const takes = add(wide.value, narrow.value, BUMPER);
+  const takes = add(wide.value, narrow.value, hung.cleat.notched ? wood.thickness.value : BUMPER);
   if (takes > high)
     return problem(
       'high',

@@ -11,7 +11,7 @@ import { bearers, caseMembers } from './case.js';
 import { CASE } from './ids.js';
 import { studsBehind } from '../../interiors/panels/to-back.js';
 import type { ShellKind } from '../kind.js';
-import { boardsOf, hangingOf } from './hung.js';
+import { boardsOf, hangingOf, notchedForCleat } from './hung.js';
 import { hungChecks } from './hung-checks.js';
 import { lidChecks, liddedOf, lidProblems, notchedForRail } from './lid.js';
 import { outsideOf } from './outside.js';
@@ -105,7 +105,9 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
   const divided = divide(piece, context, { start, clear: inside, neighbours, setback: piece.panels.shelves.setback });
   const made = interiorMembers(piece, workshop, divided);
   const cut = caseMembers(piece, envelope, woods);
-  const shell = { ...cut, members: withCableHoles(piece, following(piece, cut.members, made.members), divided.spaces.values()) };
+  const hanging = hangingOf(piece, envelope, workshop);
+  const sided = notchedForCleat(piece, cut.members, hanging.members);
+  const shell = { ...cut, members: withCableHoles(piece, following(piece, sided, made.members), divided.spaces.values()) };
   const lidded = liddedOf(piece, shell.members);
   const onBottom = new Set(made.joints.flatMap((j) => (j.carrier === CASE.bottom ? [j.carried] : [])));
   const standing = made.members.filter((m) => m.role === 'divider' && onBottom.has(m.id));
@@ -117,7 +119,6 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
     start.z.value,
     studsBehind(piece, workshop),
   );
-  const hanging = hangingOf(piece, envelope, workshop);
   const barred = accessBar(piece, divided.spaces, workshop);
   const joints: Joint[] = [...hanging.joints, ...barred.joints, ...shell.joints, ...carried.joints, ...made.joints, ...held.joints];
   const own = [...shell.members, ...carried.members, ...hanging.members, ...barred.members];

@@ -25,7 +25,9 @@ function baseEnd({ base }: PanelCase): TapeEnd[] {
 }
 
 /** The cleat behind a case that hangs. */
-function cleatEnd(members: readonly Member[]): TapeEnd[] {
+function cleatEnd({ hung, back }: PanelCase, members: readonly Member[]): TapeEnd[] {
+  // Where it is let into the sides it lies in what the back stands in.
+  if (hung && 'cleat' in hung && hung.cleat.notched && back.kind === 'groove') return [];
   const cleat = members.find((m) => m.id === HUNG.case);
   return cleat ? [{ id: 'cleat', kind: 'wood', label: 'cleat', selects: cleat.id, size: cleat.thickness }] : [];
 }
@@ -71,7 +73,7 @@ export function outsideOf(piece: PanelCase, envelope: Envelope, members: readonl
       },
       across: { before: wood(CASE.left, 'left side'), after: wood(CASE.right, 'right side') },
       deep: {
-        before: [...cleatEnd(members), ...insetAt('rear'), ...insetEnd(piece), ...wood(CASE.back, 'back')],
+        before: [...cleatEnd(piece, members), ...insetAt('rear'), ...insetEnd(piece), ...wood(CASE.back, 'back')],
         after: insetAt('front'),
       },
     },

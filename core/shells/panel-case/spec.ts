@@ -55,8 +55,14 @@ const above = Type.Optional(SizeSchema);
 
 /** What a case hangs on the wall by, in place of standing. */
 export const HungSchema = Type.Union([
-  /** A board so wide, ripped at 45° down its middle: one half on the wall, the other on the case; a bumper of it below. */
-  Type.Object({ cleat: Type.Object({ stock: IdSchema, wide: SizeSchema }, closed), above }, closed),
+  /**
+   * A board so wide, ripped at 45° down its middle: one half on the wall, the other on the case; a bumper of it below.
+   * `notched` it goes through notches in the rear edges of the sides under the top, which then reach the wall themselves.
+   */
+  Type.Object(
+    { cleat: Type.Object({ stock: IdSchema, wide: SizeSchema, notched: Type.Optional(Type.Literal(true)) }, closed), above },
+    closed,
+  ),
   /** A rail so high between the sides, under the top and behind the back, that is screwed to the wall. */
   Type.Object({ rail: Type.Object({ stock: IdSchema, wide: SizeSchema }, closed), above }, closed),
   /** Keyhole plates let into the rear edges of the sides, so far under their upper ends; what one is rated for, kg, where that is known. */

@@ -6,7 +6,7 @@ import { usePieceFields } from '../../bench/piece-fields.js';
 import { usePrecision } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { FieldLabel, NumberBox, Select } from '../../shared/ui.js';
+import { FieldLabel, NumberBox, Select, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 
 type By = 'floor' | 'cleat' | 'rail' | 'keyholes';
@@ -59,6 +59,22 @@ export function HungFields({ piece }: { piece: PanelCase }) {
             onChange={(stock) => change({ hung: { ...hung, cleat: { ...hung.cleat, stock } } }, 'Changed the cleat')}
           />
           {length('Cleat board wide', hung.cleat.wide, (wide) => ({ hung: { ...hung, cleat: { ...hung.cleat, wide } } }))}
+          <WideTick
+            isSelected={hung.cleat.notched === true}
+            onChange={(on) => {
+              const plain = without(hung.cleat, 'notched');
+              const rear: Back = { kind: 'groove', depth: s(6, 1 / 4), inset: s(18, 3 / 4), slack: s(1, 1 / 32) };
+              change(
+                {
+                  hung: { ...hung, cleat: on ? { ...plain, notched: true } : plain },
+                  ...(on && back.kind !== 'none' ? { back: rear } : {}),
+                },
+                on ? 'Let the cleat into the sides' : 'Put the cleat behind the sides',
+              );
+            }}
+          >
+            Through notches in the sides, flush with the wall
+          </WideTick>
         </>
       ) : null}
       {hung && 'rail' in hung ? (
