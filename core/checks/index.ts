@@ -19,6 +19,7 @@ import { placeChecks } from './place.js';
 import { postChecks } from './posts.js';
 import { runChecks } from './runs.js';
 import { screwChecks } from './screws.js';
+import { seenScrewChecks } from './seen-screws.js';
 import { thingChecks } from './things.js';
 import { undecided } from './undecided.js';
 import { useChecks } from './uses.js';
@@ -76,6 +77,7 @@ export function checksOf(
     ...thingChecks(shape, workshop),
     ...bodyChecks(piece, shape, carried, workshop),
     ...screwChecks(piece, carried, letters, workshop.settings),
+    ...seenScrewChecks(piece, shape, carried, letters, workshop.settings),
     ...handChecks(shape, carried, letters, workshop.settings),
     ...(shape.members.length > 0 ? shellOf(piece).racking(piece, shape, carried, workshop) : []),
     ...(shape.members.length > 0 ? (shellOf(piece).checks?.(piece, shape, carried) ?? []) : []),

@@ -80,6 +80,12 @@ export function GridFields() {
       >
         No one will sit, step or kneel on it
       </WideTick>
+      <WideTick
+        isSelected={piece.noHeads ?? false}
+        onChange={(noHeads) => change({ noHeads }, noHeads ? 'No screw heads are to be seen' : 'Screw heads may be seen')}
+      >
+        No screw heads to be seen outside
+      </WideTick>
     </>
   );
 }
