@@ -199,6 +199,9 @@ describe('the tube rack', () => {
     const section = two.shape.facts.get('gable')?.find((f) => f.name.startsWith('section 2'))?.figure;
     expect(toMm(section?.value as Length)).toBe(645);
     expect(grid({ blocked: [], features: [], make: { ...cells.make, sections: 4 } as Cells['make'] })?.columns).toBe(11);
+    // Twenty sections would want 20 x (104 + 21): as many columns as go in by themselves, ten.
+    const alone = grid({ blocked: [], features: [], make: { ...cells.make, sections: 20 } as Cells['make'] });
+    expect([alone?.columns, alone?.sections, toMm(alone?.width.value as Length)]).toEqual([10, 10, 1250]);
     // A support lies on the ladder of its own section: the seventh column begins on the eighth ladder.
     const support = two.shape.members.find((m) => m.id === 'gable/ladder-support/7-1-left');
     expect(toMm(boxOf(support as Member).x0)).toBe(666);

@@ -25,7 +25,7 @@ export interface CellGrid {
   readonly tooMany: number | null;
   readonly columns: number;
   readonly rows: number;
-  /** Of how many sections it is built, and how many lie before a column and are begun with it. */
+  /** Of how many sections it is built, and in which of them a column is, from 0. */
   readonly sections: number;
   readonly sectionOf: (column: number) => number;
   /** The wood between two columns. */
@@ -56,7 +56,9 @@ const count = (n: number, label: string) => Figure.leaf('count', n, label);
 /** Each section of a ladder rack has an upright more than it has columns; half-lapped boards stand between the sides that are there. */
 function countIn(room: Length, clear: Length, wood: Length, sections: number): number {
   const free = sections > 0 ? room - sections * wood : room + wood;
-  return Math.max(0, Math.floor(free / (clear + wood)));
+  // No section has less than a column: where more are asked for than that leaves, each column stands by itself.
+  const alone = Math.min(sections, Math.floor(room / (clear + 2 * wood)));
+  return Math.max(alone, Math.floor(free / (clear + wood)), 0);
 }
 
 interface Counted {

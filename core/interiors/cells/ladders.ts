@@ -100,12 +100,8 @@ function hanging(space: PlacedSpace, uprights: readonly Member[]): ShapeProblem[
   ];
 }
 
-/** A ladder: its place among all of them, and from where to where it lies across. */
-interface Ladder {
-  readonly at: Length;
-  /** Its uprights, each in its parts from the foot up: one, or one at the rear and one at the front. */
-  readonly uprights: readonly (readonly Member[])[];
-}
+/** The uprights of a ladder, each in its parts from the foot up: one, or one at the rear and one at the front. */
+type Ladder = readonly (readonly Member[])[];
 
 /** Where level supports begin and end: at the front, or from the rear and out in front where they are longer than the place is deep. */
 function reachOf({ box }: PlacedSpace, long: Length): { readonly rear: Length; readonly front: Length } {
@@ -130,9 +126,8 @@ function laddersOf(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellGr
     const ends = column === grid.columns - 1 || grid.sectionOf(column + 1) !== grid.sectionOf(column);
     return ends ? [at, add(at, grid.pitch.across.value)] : [at];
   });
-  return all.map((at, i) => ({
-    at,
-    uprights: places.map(([end, z]) =>
+  return all.map((at, i) =>
+    places.map(([end, z]) =>
       clearOf(cells, at, add(at, t), grid.height).map(({ from, length }, part) =>
         rectangular({
           id: [`${space.id}/ladder-upright/${i + 1}`, ...(end === '' ? [] : [end]), ...(part === 0 ? [] : [part + 1])].join('-'),
@@ -146,7 +141,7 @@ function laddersOf(space: PlacedSpace, make: Ladders, cells: Cells, grid: CellGr
         }),
       ),
     ),
-  }));
+  );
 }
 
 /** The part of an upright that is there at a height. */
@@ -155,8 +150,8 @@ function partAt(parts: readonly Member[], y: Length): Member | undefined {
 }
 
 /** How a support is held on its ladder: along one upright, or at each of the two. */
-function heldOn(id: string, { uprights }: Ladder, y: Length, rear: Length, front: Length): Joint[] {
-  const on = uprights.flatMap((parts) => partAt(parts, y) ?? []).filter((u, i) => i === 0 || (boxOf(u).z0 < front && rear < boxOf(u).z1));
+function heldOn(id: string, ladder: Ladder, y: Length, rear: Length, front: Length): Joint[] {
+  const on = ladder.flatMap((parts) => partAt(parts, y) ?? []).filter((u, i) => i === 0 || (boxOf(u).z0 < front && rear < boxOf(u).z1));
   const [one, ...more] = on;
   if (one && more.length === 0) return onUpright(id, one, rear, front);
   return on.map((upright): Joint => {
@@ -228,7 +223,7 @@ export function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid
   }
   // What is over something in the way and holds nothing is not made.
   const used = new Set(joints.map((j) => j.carrier));
-  const uprights = ladders.flatMap((l) => l.uprights.flatMap((parts) => parts.filter((p, i) => i === 0 || used.has(p.id))));
+  const uprights = ladders.flatMap((ladder) => ladder.flatMap((parts) => parts.filter((p, i) => i === 0 || used.has(p.id))));
   const plain = supports.length - 2 * grid.cells.filter((c) => c.state === 'tilted').length;
   const kerf = workshop.settings.kerf ?? USUAL_KERF;
   const { strips } = ripYield(under.stock.width, make.support.wide, kerf);
