@@ -25,8 +25,8 @@ import { add, inch, mm, sub, toMm } from '../../length/index.js';
 import { boxOf, type Member, type Shape } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { propertiesOf } from '../../stock/index.js';
-import { HUNG, dropOf } from './hung.js';
-import { CASE } from './ids.js';
+import { dropOf } from './hung.js';
+import { CASE, HUNG } from './ids.js';
 import type { PanelCase } from './spec.js';
 
 /** Studs as they are usually spaced, where none were found. */

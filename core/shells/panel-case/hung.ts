@@ -7,29 +7,20 @@ import {
   atX,
   boxOf,
   facingFrame,
-  notched,
   rectangular,
   type Bought,
   type End,
   type Fact,
-  type Feature,
   type Joint,
   type Member,
   type ShapeProblem,
 } from '../../piece/index.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import type { Envelope } from './envelope.js';
-import { CASE } from './ids.js';
+import { notchProblems } from './cleat-notch.js';
+import { hungProblem, patch } from './hung-problem.js';
+import { CASE, HUNG } from './ids.js';
 import type { Hung, HungByCleat, PanelCase } from './spec.js';
-
-/** The members that a case hangs by. */
-export const HUNG = {
-  node: 'cleat',
-  case: 'cleat/half/case',
-  wall: 'cleat/half/wall',
-  bumper: 'cleat/bumper',
-  rail: 'cleat/rail',
-} as const;
 
 const HALF = Math.SQRT1_2;
 
@@ -97,20 +88,15 @@ function markAt({ above }: Hung, what: string, y: Length): readonly Fact[] {
 /** What lies under a case that hangs, or goes under its sides. */
 function underneath({ base, bottom }: PanelCase): ShapeProblem[] {
   if (base.kind !== 'none')
-    return problem('base', say`A case that hangs has nothing under it, and this one has a base.`, [
+    return hungProblem('base', say`A case that hangs has nothing under it, and this one has a base.`, [
       { label: say`Leave the base out`, edit: patch({ base: { kind: 'none' } }) },
     ]);
   if (bottom === 'over')
-    return problem('bottom', say`The sides stand on the bottom, and hang on nothing that holds that: put it between them.`, [
+    return hungProblem('bottom', say`The sides stand on the bottom, and hang on nothing that holds that: put it between them.`, [
       { label: say`Put the bottom between the sides`, edit: patch({ bottom: 'between' }) },
     ]);
   return [];
 }
-
-const problem = (id: string, sentence: ShapeProblem['sentence'], fixes: ShapeProblem['fixes'] = []): ShapeProblem[] => [
-  { id: `hung-${id}`, about: 'hung', stops: true, sentence, fixes },
-];
-const patch = (change: Partial<PanelCase>) => ({ kind: 'piece' as const, patch: change });
 
 /** A rail between the sides, flush with their rear edges and under the top, that is screwed through into studs. */
 function byRail(piece: PanelCase, hung: Extract<Hung, { rail: unknown }>, envelope: Envelope, workshop: Workshop): Hanging {
@@ -121,7 +107,7 @@ function byRail(piece: PanelCase, hung: Extract<Hung, { rail: unknown }>, envelo
   if (piece.lid)
     return {
       ...NOTHING,
-      problems: problem(
+      problems: hungProblem(
         'rail-lid',
         say`A hanging rail goes under a top that stays, and this one opens: hang it by keyholes in its sides.`,
         [{ label: say`By keyholes`, edit: patch({ hung: { keyholes: { under: hung.rail.wide } } }) }],
@@ -130,7 +116,7 @@ function byRail(piece: PanelCase, hung: Extract<Hung, { rail: unknown }>, envelo
   if (back.kind === 'applied' || back.kind === 'rebate')
     return {
       ...NOTHING,
-      problems: problem(
+      problems: hungProblem(
         'rail-back',
         say`The back lies where the hanging rail goes, flush with the rear edges: put it into grooves in front of that.`,
         [
@@ -145,7 +131,7 @@ function byRail(piece: PanelCase, hung: Extract<Hung, { rail: unknown }>, envelo
   if (back.kind === 'groove' && back.inset < thick)
     return {
       ...NOTHING,
-      problems: problem(
+      problems: hungProblem(
         'rail-inset',
         say`The back is ${len(back.inset)} in from the rear edges, and the hanging rail behind it ${len(thick)} thick.`,
         [{ label: say`The back ${len(thick)} in`, edit: patch({ back: { ...back, inset: thick } }) }],
@@ -155,7 +141,7 @@ function byRail(piece: PanelCase, hung: Extract<Hung, { rail: unknown }>, envelo
   if (hung.rail.wide > inside.height.value)
     return {
       ...NOTHING,
-      problems: problem(
+      problems: hungProblem(
         'rail-high',
         say`A hanging rail ${len(hung.rail.wide)} high has no room in the case, which is ${len(inside.height.value)} high inside.`,
       ),
@@ -188,7 +174,7 @@ function byKeyholes(hung: Extract<Hung, { keyholes: unknown }>, { height }: Enve
     const under = scale(height.value, 0.1);
     return {
       ...NOTHING,
-      problems: problem(
+      problems: hungProblem(
         'keyholes',
         say`Keyholes ${len(hung.keyholes.under)} under the upper ends of sides ${len(height.value)} high are in their lower half: the case would turn over on them.`,
         [{ label: say`${len(under)} under them`, edit: patch({ hung: { ...hung, keyholes: { ...hung.keyholes, under } } }) }],
@@ -264,54 +250,6 @@ function byCleat(piece: PanelCase, hung: HungByCleat, envelope: Envelope, worksh
   };
 }
 
-/** What keeps a cleat from being let into the sides. */
-function notchProblems(piece: PanelCase, hung: HungByCleat, workshop: Workshop): ShapeProblem[] {
-  if (!hung.cleat.notched) return [];
-  const { back } = piece;
-  const thick = woodOf(workshop, hung.cleat.stock).thickness.value;
-  const { notched: _on, ...plain } = hung.cleat;
-  void _on;
-  const behindSides = { label: say`Behind the sides`, edit: patch({ hung: { ...hung, cleat: plain } }) };
-  const inGrooves = {
-    label: say`A back in grooves, ${len(thick)} in`,
-    edit: patch({ back: { kind: 'groove', depth: mm(6), inset: thick, slack: mm(1) } }),
-  };
-  if (piece.lid)
-    return problem('notch-lid', say`A cleat that goes through the sides lies under a top that stays, and this one opens.`, [behindSides]);
-  if (piece.outline)
-    return problem('notch-outline', say`Sides that are cut to an outline are not notched for a cleat as well.`, [behindSides]);
-  if (back.kind === 'rebate' || back.kind === 'applied')
-    return problem('notch-back', say`The back lies where the cleat goes through the sides, flush with their rear edges.`, [
-      inGrooves,
-      behindSides,
-    ]);
-  if (back.kind === 'groove' && back.inset < thick)
-    return problem(
-      'notch-inset',
-      say`The back is ${len(back.inset)} in from the rear edges, and the cleat behind it ${len(thick)} thick.`,
-      [{ label: say`The back ${len(thick)} in`, edit: patch({ back: { ...back, inset: thick } }) }, behindSides],
-    );
-  return [];
-}
-
-/** A case is lifted over the half on the wall by so much more than that rises, as it is hung. */
-const PLAY = mm(3);
-
-/** Sides with the notches in their rear edges that a cleat goes through, as high as it is to be lifted over the half on the wall. */
-export function notchedForCleat({ hung }: PanelCase, members: readonly Member[], hanging: readonly Member[]): readonly Member[] {
-  if (!hung || !('cleat' in hung) || !hung.cleat.notched) return members;
-  const [upper, lower] = [HUNG.case, HUNG.wall].map((id) => hanging.find((m) => m.id === id));
-  if (!upper || !lower) return members;
-  const [from, to] = [sub(boxOf(lower).y0, add(lower.thickness.value, PLAY)), boxOf(upper).y1];
-  return members.map((side) => {
-    if (side.id !== CASE.left && side.id !== CASE.right) return side;
-    const { y } = side.frame.origin;
-    const region = { u0: sub(from, y), u1: sub(to, y), v0: ZERO, v1: upper.thickness.value };
-    const notch: Feature = { kind: 'notch', face: 'up', region, depth: side.thickness.value, mate: upper.id };
-    return notched({ ...side, features: [...side.features, notch] });
-  });
-}
-
 /** How high the bumper is. */
 const BUMPER = mm(60);
 
@@ -333,7 +271,7 @@ function cleatProblems(piece: PanelCase, hung: HungByCleat, high: Length, worksh
   const { back } = piece;
   const wood = woodOf(workshop, hung.cleat.stock);
   if (back.kind === 'applied' && !hung.cleat.notched)
-    return problem('back', say`The back lies over the rear edges of the sides, where the cleat is screwed to them.`, [
+    return hungProblem('back', say`The back lies over the rear edges of the sides, where the cleat is screwed to them.`, [
       {
         label: say`Put the back into rebates`,
         edit: patch({ back: { kind: 'rebate', depth: scale(woodOf(workshop, piece.stock.sides).thickness.value, 0.5), slack: mm(1) } }),
@@ -343,12 +281,12 @@ function cleatProblems(piece: PanelCase, hung: HungByCleat, high: Length, worksh
   const { wide, narrow } = facesOf(hung, wood, workshop);
   const takes = add(wide.value, narrow.value, hung.cleat.notched ? wood.thickness.value : BUMPER);
   if (takes > high)
-    return problem(
+    return hungProblem(
       'high',
       say`A case ${len(high)} high has no room behind it for a cleat and a bumper, ${len(takes)} in all: take a narrower board for the cleat.`,
     );
   if (narrow.value < wood.thickness.value)
-    return problem(
+    return hungProblem(
       'cleat',
       say`A board ${len(hung.cleat.wide)} wide and ${len(wood.thickness.value)} thick leaves narrow faces of ${len(narrow.value)}: take one at least ${len(scale(wood.thickness.value, 4))} wide.`,
       [

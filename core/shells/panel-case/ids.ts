@@ -20,3 +20,12 @@ export const LID = { node: 'lid', body: 'lid', left: 'lid/ledge/left', right: 'l
 
 /** A bar across the front that is lifted out, a body of its own, and the tabs behind it. */
 export const BAR = { node: 'access-bar', bar: 'access-bar/rail/1', tab: (n: 1 | 2) => `access-bar/stop/${n}` } as const;
+
+/** The members that a case hangs by. */
+export const HUNG = {
+  node: 'cleat',
+  case: 'cleat/half/case',
+  wall: 'cleat/half/wall',
+  bumper: 'cleat/bumper',
+  rail: 'cleat/rail',
+} as const;

@@ -2,8 +2,8 @@ import { Figure } from '../../figure/index.js';
 import { ZERO, hypot, sub } from '../../length/index.js';
 import type { Member, Outside, TapeEnd } from '../../piece/index.js';
 import type { Envelope } from './envelope.js';
-import { HUNG } from './hung.js';
-import { CASE } from './ids.js';
+
+import { CASE, HUNG } from './ids.js';
 import { onPlinth } from './plinth.js';
 import { footIn } from './side-outline.js';
 import type { Inset, PanelCase } from './spec.js';

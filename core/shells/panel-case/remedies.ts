@@ -1,8 +1,8 @@
 import { say } from '../../figure/index.js';
 import type { Member, PieceEdit } from '../../piece/index.js';
 import { moveLoad, otherStock, type Asked, type Candidate } from '../../remedies/index.js';
-import { HUNG } from './hung.js';
-import { BAR, BASE_NODE, CASE, LID } from './ids.js';
+
+import { BAR, BASE_NODE, CASE, HUNG, LID } from './ids.js';
 import { onPlinth } from './plinth.js';
 import type { PanelCase } from './spec.js';
 

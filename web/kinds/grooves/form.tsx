@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import styled from 'styled-components';
 import { FieldError, Input, TextField } from 'react-aria-components';
 import { Plus, Trash2 } from 'lucide-react';
 import { inch, mm } from '../../../core/length/index.js';
@@ -6,7 +7,7 @@ import type { PlacedSpace } from '../../../core/piece/index.js';
 import { MOST_GROOVES, groovesIn, type Grooves } from '../../../core/interiors/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision, useProject } from '../../data/project.js';
-import { Button, FieldLabel, Grid, NumberBox, Row, Section, Select, TextInput, Wide, WideTick } from '../../shared/ui.js';
+import { Button, FieldLabel, Grid, NumberBox, Section, Select, TextInput, Wide, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { useMakingFields } from '../fields.js';
 
@@ -16,6 +17,18 @@ function nextFree({ shelves }: Grooves, count: number): number | null {
   const free = Array.from({ length: Math.min(count, MOST_GROOVES) }, (_, i) => i + 1).filter((n) => !taken.has(n));
   return free.find((n) => n > Math.max(0, ...shelves)) ?? free[0] ?? null;
 }
+
+/** A shelf with what stands over it, beside each other, and what takes it out. */
+const ShelfRow = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) auto;
+  gap: 8px 10px;
+  align-items: end;
+  margin-bottom: 8px;
+  > button {
+    grid-column: 3;
+  }
+`;
 
 /** Whole numbers as they are typed, one after the other; null where something else is there. */
 function numbersIn(text: string): readonly number[] | null {
@@ -66,7 +79,7 @@ function ShelfList({ space, grooves }: { space: PlacedSpace; grooves: Grooves })
     <Wide>
       <h3>{`Shelves, in ${count} grooves from below`}</h3>
       {order.map(({ n, i }, at) => (
-        <Row key={i}>
+        <ShelfRow key={i}>
           <NumberBox
             value={n}
             minValue={1}
@@ -84,7 +97,7 @@ function ShelfList({ space, grooves }: { space: PlacedSpace; grooves: Grooves })
           >
             <Trash2 aria-hidden />
           </Button>
-        </Row>
+        </ShelfRow>
       ))}
       <Button
         isDisabled={free === null}
