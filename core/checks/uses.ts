@@ -15,6 +15,8 @@ const SEAT = { lower: mm(40), higher: mm(20) } as const;
 const TABLE = { over: mm(20), most: mm(160) } as const;
 /** The room that knees take, wide and deep, mm (typical; ISO 5970 and EN 527 have larger ones for offices). */
 const KNEES = { wide: mm(550), deep: mm(450) } as const;
+/** Free at each side of a lap that is broader than that leaves. */
+const BESIDE_LAP = mm(50);
 /** What is left free over the head of someone who sits. */
 const OVER_HEAD = mm(50);
 
@@ -51,7 +53,8 @@ function suits(using: Using, what: string, high: Length, least: Length, most: Le
 function knees({ shape, who, letters }: Using): Check {
   const high = add(measureOf(who, 'lap'), TABLE.over);
   const { width, depth } = shape.overall;
-  const half = scale(KNEES.wide, 0.5);
+  const wide = greatest([KNEES.wide, add(measureOf(who, 'lapWide'), scale(BESIDE_LAP, 2))]);
+  const half = scale(wide, 0.5);
   const middle = scale(width.value, 0.5);
   const front = depth.value;
   const room: Box = {
@@ -67,15 +70,11 @@ function knees({ shape, who, letters }: Using): Check {
   const inTheWay = shape.members.filter((m) => overlap(boxOf(m), room) && (isBlock(m) || overlapOf(solidOfMember(m), solid) > 0));
   const lowest = inTheWay.sort((a, b) => boxOf(a).y0 - boxOf(b).y0)[0];
   if (!lowest)
-    return check(
-      'knees',
-      'fine',
-      say`Knees of ${who.name} have room: ${len(high)} high, ${len(KNEES.wide)} wide and ${len(KNEES.deep)} deep.`,
-    );
+    return check('knees', 'fine', say`Knees of ${who.name} have room: ${len(high)} high, ${len(wide)} wide and ${len(KNEES.deep)} deep.`);
   return check(
     'knees',
     'fails',
-    say`Knees of ${who.name} want ${len(high)} high, ${len(KNEES.wide)} wide and ${len(KNEES.deep)} deep in the middle of its front, and ${nameOf(lowest, letters)} is in the way, from ${len(boxOf(lowest).y0)} over the floor.`,
+    say`Knees of ${who.name} want ${len(high)} high, ${len(wide)} wide and ${len(KNEES.deep)} deep in the middle of its front, and ${nameOf(lowest, letters)} is in the way, from ${len(boxOf(lowest).y0)} over the floor.`,
   );
 }
 

@@ -18,6 +18,8 @@ export const PersonSchema = Type.Object(
     hollow: Type.Optional(SizeSchema),
     /** To the upper side of the thigh of someone who sits, in shoes. */
     lap: Type.Optional(SizeSchema),
+    /** Across the lap, of someone who sits. */
+    lapWide: Type.Optional(SizeSchema),
     /** From the seat to the crown of someone who sits. */
     sitting: Type.Optional(SizeSchema),
   },

@@ -61,6 +61,7 @@ const MEASURES: readonly (readonly [Measured, string])[] = [
   ['elbow', 'Elbow, standing'],
   ['hollow', 'Hollow of the knee'],
   ['lap', 'Lap, sitting'],
+  ['lapWide', 'Across the lap'],
   ['sitting', 'Seat to crown'],
 ];
 
