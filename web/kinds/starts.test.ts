@@ -1,6 +1,6 @@
 /** @jest-environment node */
 import { faultsIn } from '../../core/formats/index.js';
-import { inch, mm, type LengthUnit } from '../../core/length/index.js';
+import { inch, mm, toMm, type Length, type LengthUnit } from '../../core/length/index.js';
 import { type Piece } from '../../core/piece/index.js';
 import { applyEdit, pieceSchema } from '../../core/kinds/index.js';
 import type { Workshop } from '../../core/project/index.js';
@@ -85,7 +85,7 @@ test('drawers are put on the longest slide on hand that goes in, or on wooden ru
   expect(runner([])?.kind).toBe('wooden');
 });
 
-test('which slide drawers run on is asked: the first that goes in stands there, another or wood is taken', () => {
+test('how many drawers, and which slide they run on, is asked: the first that goes in stands there, another or wood is taken', () => {
   const piece = newInPlace('mm', 'thick', PLACE);
   const slide = (id: string, ...lengths: number[]): { id: string; data: Slide } => ({
     id,
@@ -94,7 +94,9 @@ test('which slide drawers run on is asked: the first that goes in stands there, 
   const with_ = means('mm', piece, [slide('long', 500), slide('ball', 450), slide('plain', 300, 400)]);
   const { asks } = fillingOf('drawers');
   // 492 is free: what is only 500 long is not offered.
+  // 600 by 150 each are four.
   expect(asks?.(with_)).toEqual([
+    expect.objectContaining({ use: 'count', value: '4' }),
     expect.objectContaining({
       value: 'ball',
       choices: [
@@ -110,7 +112,34 @@ test('which slide drawers run on is asked: the first that goes in stands there, 
   };
   expect(runner('plain')).toEqual({ kind: 'slide', slide: 'plain', length: mm(400) });
   expect(runner('wooden runners')?.kind).toBe('wooden');
-  expect(asks?.({ ...with_, slides: [] })).toEqual([]);
+  expect(asks?.({ ...with_, slides: [] })?.map((a) => a.use)).toEqual(['count']);
+  const bank = fillEdit(piece, 'inside', 'drawers', { ...with_, chosen: { count: '1' } });
+  expect(bank.kind === 'fill' && bank.split?.spaces.length).toBe(1);
+});
+
+test('drawers from both ends: two banks back to back, half of the depth each, that pull out their own way', () => {
+  const piece = newInPlace('mm', 'thick', { ...PLACE, depth: [1040, 40] });
+  const edit = fillEdit(piece, 'inside', 'drawers-both-ends', { ...means('mm', piece), chosen: { count: '3' } });
+  const ends = edit.kind === 'fill' ? (edit.split?.spaces ?? []) : [];
+  expect(ends.map((e) => [e.split?.spaces.length, e.split?.making?.kind === 'drawers' && e.split.making.face])).toEqual([
+    [3, 'rear'],
+    [3, 'front'],
+  ]);
+  const s = solve(applyEdit(piece, edit), workshopOf('mm', means('mm', piece)), {});
+  // 1040 less 24 between them, halved.
+  expect(ends.map((e) => toMm(s.shape.spaces.get(e.id)?.clear.depth.value as Length))).toEqual([508, 508]);
+});
+
+test('compartments in a lane take its boards, as high, and go into channels of them', () => {
+  const tray = newInPlace('mm', 'thick', PLACE);
+  const lanes = applyEdit(tray, fillEdit(tray, 'inside', 'lanes', means('mm', tray)));
+  const [lane] = lanes.interior.split?.spaces ?? [];
+  const edit = fillEdit(lanes, lane?.id as string, 'compartments', means('mm', lanes));
+  const [outer, inner] = [lanes.interior.split?.making, edit.kind === 'fill' ? edit.split?.making : undefined];
+  if (outer?.kind !== 'boards' || inner?.kind !== 'boards') throw new Error('both are of boards');
+  expect([outer.ends, inner.ends, inner.high === outer.high, toMm(inner.fit)]).toEqual([true, false, true, 0]);
+  // A quarter of boards of 12.
+  expect([toMm(outer.channel), toMm(inner.channel)]).toEqual([0, 3]);
 });
 
 test('with nothing in the stockroom, or nothing to hold, it says what is missing', () => {
