@@ -99,7 +99,9 @@ test('a rack in two sections, with uprights front and rear', async ({ page, own 
 test('a tray follows the drawer of another piece that it is made to fit', async ({ page, own }) => {
   const hands = pointer(page);
   await page.goto(`${own.url}/p/print-shed/pieces/type-tray/divide?at=tray`);
+  await hands.press('button', 'Make it to fit a drawer of another piece');
   await hands.choose('Made to fit', 'third drawer of Paper chest');
+  await expect(page.getByText('Made to fit third drawer of Paper chest.')).toBeVisible();
   await expect(sum(page)).toContainText('65');
   await page.goto(`${own.url}/p/print-shed/pieces/paper-chest/divide?at=chest`);
   await hands.type('Box height clearance', '30');

@@ -1,7 +1,7 @@
 import { greatest, sub, type Length } from '../length/index.js';
 import type { Piece, PieceEdit, Space } from '../piece/index.js';
 import { itemsOf, type Room, type Wanted } from './items.js';
-import { heightWith, proposalOf, shelveInOrder, type Proposal, type ShelfGroup } from './shelve.js';
+import { proposalOf, shelveInOrder, type Proposal, type ShelfGroup } from './shelve.js';
 
 /** At most so many bays are thought of. */
 export const MOST_BAYS = 8;
@@ -13,41 +13,39 @@ export function bayRoom(room: Room, bays: number, divider: Length): Room {
 }
 
 /** After so many tries the best dealing found so far is taken. */
-const TRIES = 100_000;
-
-/** What a bay is high that holds some shelves. */
-const highOf = (groups: readonly ShelfGroup[], room: Room): Length => (groups.length === 0 ? (0 as Length) : heightWith(groups, room));
+const TRIES = 20_000;
 
 /**
  * Deals shelves to bays so that the highest bay is as low as it can be: branch and bound, the highest shelf first into
- * the lowest bay, empty bays taken as one. The best found stands where there is too much to try.
+ * the lowest bay, bays that are alike high taken as one. The best found stands where there is too much to try.
  */
-function deal(groups: readonly ShelfGroup[], bays: number, room: Room): readonly (readonly ShelfGroup[])[] {
+function deal(groups: readonly ShelfGroup[], bays: number, { shelf }: Room): readonly (readonly ShelfGroup[])[] {
   const order = [...groups].sort((a, b) => b.height - a.height);
-  const now: ShelfGroup[][] = Array.from({ length: bays }, () => []);
+  const now = Array.from({ length: bays }, () => ({ high: 0, held: [] as ShelfGroup[] }));
   let best: readonly (readonly ShelfGroup[])[] = [];
   let lowest = Infinity;
   let tries = 0;
-  const put = (next: number): void => {
-    const highest = Math.max(...now.map((b) => highOf(b, room)));
+  const put = (next: number, highest: number): void => {
     if (highest >= lowest || tries > TRIES) return;
     const group = order[next];
     if (!group) {
-      [best, lowest] = [now.map((b) => [...b]), highest];
+      [best, lowest] = [now.map((b) => [...b.held]), highest];
       return;
     }
     tries += 1;
-    const seen = new Set<Length>();
-    for (const bay of [...now].sort((a, b) => highOf(a, room) - highOf(b, room))) {
-      const high = highOf(bay, room);
-      if (seen.has(high)) continue;
-      seen.add(high);
-      bay.push(group);
-      put(next + 1);
-      bay.pop();
+    const tried = new Set<number>();
+    for (const bay of [...now].sort((a, b) => a.high - b.high)) {
+      if (tried.has(bay.high)) continue;
+      tried.add(bay.high);
+      const before = bay.high;
+      bay.high += group.height + (bay.held.length > 0 ? shelf : 0);
+      bay.held.push(group);
+      put(next + 1, Math.max(highest, bay.high));
+      bay.held.pop();
+      bay.high = before;
     }
   };
-  put(0);
+  put(0, 0);
   return best;
 }
 

@@ -6,12 +6,12 @@ import { drawersOf, solve, withinOf } from '../../../core/solution/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { FieldLabel, Grid, Section, Select, TextInput, Wide, WideTick } from '../../shared/ui.js';
+import { Button, Faint, FieldLabel, Grid, Row, Section, Select, TextInput, Wide, WideTick } from '../../shared/ui.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { GridFields, EdgeFields, usePieceFields } from '../../bench/piece-fields.js';
 
-/** Which drawer of another piece it is made to fit, out of all there are. */
-function TiedTo({ piece }: { piece: InPlace }) {
+/** The drawers of all other pieces, of which one is chosen: they are worked out once that is asked for. */
+function DrawerChoice({ piece: { tied } }: { piece: InPlace }) {
   const { bench, workshopOf } = useProject();
   const { commit, pieceId } = useSettledBench();
   const others = bench.records.pieces;
@@ -29,26 +29,44 @@ function TiedTo({ piece }: { piece: InPlace }) {
       }),
     [others, pieceId, workshopOf],
   );
+  if (drawers.length === 0) return <Faint>No other piece has a drawer.</Faint>;
+  return (
+    <Select
+      label="Made to fit"
+      value={tied ? `${tied.piece} ${tied.space}` : null}
+      placeholder="Choose a drawer"
+      choices={drawers}
+      onChange={(id) => {
+        const drawer = drawers.find((d) => d.id === id);
+        if (!drawer?.within) return;
+        commit(
+          { kind: 'piece', patch: { tied: drawer.tied, ...sizesWithin(drawer.within) } },
+          `Made it to fit ${drawer.label}`.slice(0, 150),
+        );
+      }}
+    />
+  );
+}
+
+/** Which drawer of another piece it is made to fit. */
+function TiedTo({ piece }: { piece: InPlace }) {
+  const { commit, workshop } = useSettledBench();
+  const [asked, setAsked] = useState(false);
   const { tied } = piece;
-  const choose = (id: string) => {
-    const drawer = drawers.find((d) => d.id === id);
-    if (!drawer?.within) commit({ kind: 'piece', patch: {}, without: ['tied'] }, 'Made it to fit no drawer');
-    else
-      commit(
-        { kind: 'piece', patch: { tied: drawer.tied, ...sizesWithin(drawer.within) } },
-        `Made it to fit ${drawer.label}`.slice(0, 150),
-      );
-  };
-  if (drawers.length === 0 && !tied) return null;
   return (
     <Wide>
-      <Select
-        label="Made to fit"
-        value={tied ? `${tied.piece} ${tied.space}` : 'none'}
-        placeholder="A drawer that is gone"
-        choices={[{ id: 'none', label: 'sizes of its own' }, ...drawers]}
-        onChange={choose}
-      />
+      {tied ? <p>Made to fit {workshop.within?.name ?? 'a drawer that is gone'}.</p> : null}
+      {asked ? <DrawerChoice piece={piece} /> : null}
+      <Row>
+        {asked ? null : (
+          <Button onPress={() => setAsked(true)}>{tied ? 'Another drawer' : 'Make it to fit a drawer of another piece'}</Button>
+        )}
+        {tied ? (
+          <Button onPress={() => commit({ kind: 'piece', patch: {}, without: ['tied'] }, 'Made it to fit no drawer')}>
+            Sizes of its own
+          </Button>
+        ) : null}
+      </Row>
     </Wide>
   );
 }
