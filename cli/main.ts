@@ -1,5 +1,4 @@
 import { NoHours } from '../core/build/index.js';
-import { workshopFor } from '../core/project/index.js';
 import { readFileSync, statSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import {
@@ -10,11 +9,11 @@ import {
   reportChecks,
   reportParts,
   reportSolution,
-  workshopOf,
+  solvedIn,
   type Fault,
   type ProjectFile,
 } from '../core/formats/index.js';
-import { solve, type Solution } from '../core/solution/index.js';
+import type { Solution } from '../core/solution/index.js';
 import { layOutFile } from './stock.js';
 
 /** Where the command writes. */
@@ -156,12 +155,10 @@ export function main(args: readonly string[], out: Output, err: Output): number 
       chosen(file, call.piece);
       return layOutFile(file, call, (text) => out.write(text)).catch(failed);
     }
-    const workshop = workshopOf(file);
-    const readings = Object.values(file.readings ?? {});
-    const solutions = chosen(file, call.piece).map(([id, { piece, letters }]) => ({
-      id,
-      solution: solve(piece, workshopFor(workshop, readings, id, Object.values(file.made ?? {})), letters),
-    }));
+    const solutions = chosen(file, call.piece).flatMap(([id]) => {
+      const solution = solvedIn(file, id);
+      return solution ? [{ id, solution }] : [];
+    });
     // Only those who print load what prints.
     if (call.verb === 'build')
       return import('./build.js').then(({ buildFile }) => buildFile(file, solutions, call.out, (text) => out.write(text))).catch(failed);

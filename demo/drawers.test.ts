@@ -3,6 +3,7 @@ import { bladePasses, keptOf, ripYield } from '../core/joints/index.js';
 import { mm, toMm, type Length } from '../core/length/index.js';
 import { boxOf, type PieceEdit } from '../core/piece/index.js';
 import { type Drawers } from '../core/interiors/index.js';
+import { solvedIn } from '../core/formats/index.js';
 import { remediesFor, solve, stockChoices, type Solution } from '../core/solution/index.js';
 import { readAgain, type Built } from '../core/survey/index.js';
 import { PRINT_SHED } from './print-shed.js';
@@ -299,4 +300,18 @@ test('what lies in the cells of a drawer counts against its slides', () => {
   };
   expect(solve(filled.piece, heavy, {}).checks.find((c) => c.id === 'rating-drawer-third')?.severity).toBe('stop');
   expect(before.checks.some((c) => c.id === 'rating-drawer-third')).toBe(false);
+});
+
+test('in a file a tray is held against the drawer that it is made to fit, as that is there', () => {
+  const kept = PRINT_SHED.pieces['type-tray'];
+  if (!kept) throw new Error('there is no type tray');
+  const tied = (space: string) => {
+    const piece = { ...kept.piece, tied: { piece: 'paper-chest', space } } as typeof kept.piece;
+    return solvedIn({ ...PRINT_SHED, pieces: { ...PRINT_SHED.pieces, 'type-tray': { ...kept, piece } } }, 'type-tray');
+  };
+  const told = tied('drawer-third')?.checks.find((c) => c.id === 'tied-differs');
+  // 880 less two slides of 12.7 and two walls of 15; 500 less two walls; 108.5 or 108 less 24, 10 and 9.
+  expect(writeExactly(told?.sentence ?? [])).toContain('824.6 mm by 65 mm by 470 mm now');
+  expect(tied('drawer-eleventh')?.checks.some((c) => c.id === 'tied-gone')).toBe(true);
+  expect(solvedIn(PRINT_SHED, 'type-tray')?.checks.some((c) => c.id.startsWith('tied'))).toBe(false);
 });
