@@ -154,8 +154,8 @@ export function cellGrid(space: PlacedSpace, cells: Cells, workshop: Workshop): 
   let capacity = count(columns, 'columns').times(rows).named('columns by rows');
   if (lost('under-tilted') > 0) capacity = capacity.minus(count(lost('under-tilted'), 'taken by tilted ones'));
   if (lost('blocked') > 0) capacity = capacity.minus(count(lost('blocked'), 'blocked'));
-  const endWood =
-    sections > 1 ? beside.thickness.times(sections).named('an upright more for each section') : beside.thickness.times(ladders ? 1 : -1);
+  const uprights = sections > 1 ? beside.thickness.times(sections).named('an upright more for each section') : beside.thickness;
+  const endWood = ladders ? uprights : beside.thickness.times(-1);
   return {
     thing,
     clear,

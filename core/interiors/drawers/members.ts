@@ -294,13 +294,14 @@ function oneDrawer(drawer: Drawer, run: PlacedRun, workshop: Workshop): Made {
 /** The drawers of a bank: fronts, boxes and runners, what carries them, how they move, and what is wrong with them. */
 export function drawerMembers(bankMaking: Drawers, { split, workshop, run, space: bank, spaces, piece }: DividedIn): Made {
   const edge = piece.edges.front;
+  const stock = drawerStock(bankMaking, workshop);
   const drawers = run.run.lines.flatMap((line): Drawer[] => {
     const part = spaces.get(line.line.id);
     if (!part || line.line.kind !== 'gap') return [];
     const making = makingOf(bankMaking, part.id);
-    return [{ making, bank, part, line, y: add(run.datum.value, line.near.value), stock: drawerStock(making, workshop), edge }];
+    const own = making === bankMaking ? stock : drawerStock(making, workshop);
+    return [{ making, bank, part, line, y: add(run.datum.value, line.near.value), stock: own, edge }];
   });
   const made = together(drawers.map((drawer) => oneDrawer(drawer, run, workshop)));
-  const stock = drawerStock(bankMaking, workshop);
   return { ...made, problems: [...drawerProblems(bankMaking, split, stock, bank, workshop), ...made.problems] };
 }

@@ -15,6 +15,6 @@ export function otherOf({ others }: Drawers, part: string): OtherBox | undefined
 export function withBoxOf(making: Drawers, part: string, own: Pick<Drawers, 'box'> & { readonly stock: OtherBox['stock'] }): Drawers {
   const { box, bottom } = own.stock;
   if (!otherOf(making, part)) return { ...making, box: own.box, stock: { ...making.stock, box, bottom } };
-  const others = making.others?.map((o) => (o.drawer === part ? { drawer: part, box: own.box, stock: { box, bottom } } : o));
-  return { ...making, ...(others ? { others } : {}) };
+  const others = making.others?.map((o) => (o.drawer === part ? { drawer: part, box: own.box, stock: { box, bottom } } : o)) ?? [];
+  return { ...making, others };
 }

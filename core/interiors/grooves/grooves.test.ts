@@ -248,6 +248,15 @@ describe('loose uprights between grooved shelves', () => {
     expect(id(stood({ deep: mm(1) }))).toEqual(['uprights-slips-in']);
   });
 
+  test('more grooves than are laid out are told before they are: 300 every 0.5 by uprights of 0.4', () => {
+    const thin = { ...shop, stock: new Map(shop.stock).set('film', stock({ name: 'film', thickness: mm(0.4) })) };
+    const fine = cabinet({ stock: 'board', wide: mm(9), shelves: [1, 4], uprights: { ...uprights, stock: 'film', pitch: mm(0.5) } });
+    const told = solve(fine, thin, {}).checks.find((c) => c.id === 'uprights-many-in');
+    const change = told?.fixes[0]?.change;
+    if (change?.target !== 'piece') throw new Error('it changes the piece');
+    expect(solve(applyEdit(fine, change.edit), thin, {}).checks.some((c) => c.id === 'uprights-many-in')).toBe(false);
+  });
+
   test('a frame of 200 lies beside uprights at 100 and 200 no more: 100, 96 and 96 are clear', () => {
     const told = (at: number[]) =>
       stood({ over: [{ shelf: 1, at }] }, { thing: 'frame' }).checks.some((c) => c.id === 'grooves-between-in');

@@ -6,8 +6,8 @@ import {
   boxOf,
   rectangular,
   uprightFrame,
-  type Box,
   type Fact,
+  type Feature,
   type Joint,
   type Member,
   type PieceEdit,
@@ -15,8 +15,8 @@ import {
   type ShapeProblem,
 } from '../../piece/index.js';
 import { woodOf, type Workshop } from '../../project/index.js';
-import { grooveAt, groovesIn } from './places.js';
-import type { Grooves } from './spec.js';
+import { groovesIn } from './places.js';
+import { MOST_GROOVES, type Grooves } from './spec.js';
 
 type Uprights = NonNullable<Grooves['uprights']>;
 
@@ -26,7 +26,7 @@ const LEFT = mm(3);
 /** How many grooves for uprights a shelf has at their pitch: the first and the last at least a pitch from the sides. */
 export function uprightsIn(clear: Length, uprights: Uprights, thick: Length): number {
   const { pitch } = uprights;
-  return groovesIn(clear, { first: pitch, last: sub(pitch, thick) > ZERO ? sub(pitch, thick) : ZERO, wide: thick, pitch });
+  return groovesIn(clear, { first: pitch, last: greatest([ZERO, sub(pitch, thick)]), wide: thick, pitch });
 }
 
 /** The shelves with what is cut into them, and the uprights that stand between them. */
@@ -38,17 +38,20 @@ export interface Stood {
   readonly problems: readonly ShapeProblem[];
 }
 
-/** Where uprights stand over the shelf of a groove, where there is one and another over it. */
+/** In which grooves across the shelf of a groove uprights stand over it, from the left: those that are there, each once. */
 function placesOver(uprights: Uprights, shelf: number, count: number): readonly number[] {
   const own = uprights.over.find((o) => o.shelf === shelf)?.at ?? [];
   return [...new Set(own)].filter((n) => n <= count).sort((a, b) => a - b);
 }
 
+/** How far from the left of a shelf the left of its nth groove for uprights is. */
+const placeOf = ({ pitch }: Uprights, n: number) => (pitch * n) as Length;
+
 /** The widest that is clear on the shelf of a groove beside and between the uprights over it. */
 export function widestOn({ uprights }: Grooves, shelf: number, clear: Length, workshop: Workshop): Length {
   if (!uprights) return clear;
   const t = woodOf(workshop, uprights.stock).thickness.value;
-  const at = placesOver(uprights, shelf, uprightsIn(clear, uprights, t)).map((n) => (uprights.pitch * n) as Length);
+  const at = placesOver(uprights, shelf, uprightsIn(clear, uprights, t)).map((n) => placeOf(uprights, n));
   const ends = [...at, clear];
   return greatest(ends.map((to, i) => sub(to, i === 0 ? ZERO : add(at[i - 1] as Length, t))));
 }
@@ -66,9 +69,16 @@ export function stoodBetween(grooves: Grooves, space: PlacedSpace, workshop: Wor
   const t = wood.thickness.value;
   const { box, clear } = space;
   const count = uprightsIn(clear.width.value, uprights, t);
-  const xOf = (n: number) => add(box.x0, grooveAt({ first: uprights.pitch, pitch: uprights.pitch }, n));
   const order = [...shelves.keys()];
-  const cuts = new Map<string, Member['features'][number][]>();
+  const problems = problemsOf(grooves, uprights, space, workshop, order, count);
+  if (count > MOST_GROOVES) return { shelves: all, uprights: [], joints: [], facts: [], problems };
+  const xOf = (n: number) => add(box.x0, placeOf(uprights, n));
+  const cuts = new Map<string, Feature[]>();
+  const cut = ({ id }: Member, groove: Feature) => {
+    const own = cuts.get(id);
+    if (own) own.push(groove);
+    else cuts.set(id, [groove]);
+  };
   const made: Member[] = [];
   const joints: Joint[] = [];
   order.forEach((n, i) => {
@@ -81,13 +91,10 @@ export function stoodBetween(grooves: Grooves, space: PlacedSpace, workshop: Wor
     const length = between.plus(into).minus(size('slack', grooves.slack, { in: 'making', field: 'slack' }));
     // Cut alike in both shelves: all that are at the pitch, so that uprights can be moved.
     for (let k = 1; k <= count; k += 1) {
-      const room: Box = { ...under, x0: xOf(k), x1: add(xOf(k), t) };
+      const room = { x0: xOf(k), x1: add(xOf(k), t) };
       const mate = places.includes(k) ? `${space.id}/upright/${n}-${k}` : `${space.id}/upright-groove/${n}-${k}`;
-      cuts.set(lower.id, [...(cuts.get(lower.id) ?? []), recess('groove', lower, 'up', mate, room, uprights.deep)]);
-      cuts.set(upper.id, [
-        ...(cuts.get(upper.id) ?? []),
-        recess('groove', upper, 'down', mate, { ...room, ...over, x0: room.x0, x1: room.x1 }, uprights.deep),
-      ]);
+      cut(lower, recess('groove', lower, 'up', mate, { ...under, ...room }, uprights.deep));
+      cut(upper, recess('groove', upper, 'down', mate, { ...over, ...room }, uprights.deep));
     }
     for (const k of places) {
       const upright = rectangular({
@@ -110,7 +117,7 @@ export function stoodBetween(grooves: Grooves, space: PlacedSpace, workshop: Wor
     uprights: made,
     joints,
     facts: made.length > 0 ? factsOf(uprights, count, t) : [],
-    problems: problemsOf(grooves, uprights, space, workshop, order, count),
+    problems,
   };
 }
 
@@ -162,6 +169,14 @@ function problemsOf(
     told('pitch', say`Grooves of ${len(thick)} every ${len(uprights.pitch)} run into each other.`, [
       { label: say`One every ${len((thick * 2) as Length)}`, edit: edit({ pitch: (thick * 2) as Length }) },
     ]);
+  if (count > MOST_GROOVES) {
+    const wider = Math.ceil(space.clear.width.value / MOST_GROOVES) as Length;
+    told(
+      'many',
+      say`${count} grooves for uprights would go across a shelf, and no more than ${MOST_GROOVES} are laid out: take a greater pitch.`,
+      [{ label: say`One every ${len(wider)}`, edit: edit({ pitch: wider }) }],
+    );
+  }
   const beyond = stood.flatMap((o) => o.at).filter((n) => n > count);
   if (uprights.pitch > thick && beyond.length > 0)
     told('beyond', say`An upright stands in groove ${Math.max(...beyond)}, and there ${count === 1 ? 'is one' : `are ${count}`}.`, [

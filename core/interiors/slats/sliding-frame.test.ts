@@ -59,7 +59,10 @@ describe('a frame under sliding slats', () => {
   test('rails higher than the supports, supports under the front ends and no supports at all are told', () => {
     expect(told(deck(slats({ frame: { stock: 'ply', wide: mm(51) } })))).toContain('slide-frame-high-in');
     const near = slats();
-    expect(told(deck({ ...near, supports: { ...near.supports, inset: mm(20) } }))).toContain('slide-frame-front-in');
+    // The front rail takes the last 10 and 20 of the deck: supports stand 30 in at least.
+    const under = deck({ ...near, supports: { ...near.supports, inset: mm(20) } }).checks.find((c) => c.id === 'slide-frame-front-in');
+    expect(JSON.stringify(under?.fixes[0]?.change)).toContain(`"inset":${mm(30)}`);
+    expect(told(deck({ ...near, supports: { ...near.supports, inset: mm(30) } }))).not.toContain('slide-frame-front-in');
     expect(told(deck({ ...near, supports: { ...near.supports, count: 0 } }))).toContain('slide-frame-none-in');
   });
 });

@@ -60,16 +60,17 @@ function bays(from: Length, supports: readonly Stretch[]): readonly Stretch[] {
  * and one in the longest bay, which has as much way as that bay is longer than it is thick.
  */
 export function slidingFrame({ making, workshop, space, across, sliding, supports }: Under): SlidingFrame {
-  const tie = making.deal?.frame;
+  const { deal } = making;
+  const tie = deal?.frame;
   const [first] = sliding;
-  if (!tie || !making.deal || !first) return { members: [], joints: [], facts: [], problems: [] };
+  if (!tie || !deal || !first) return { members: [], joints: [], facts: [], problems: [] };
   const wood = woodOf(workshop, tie.stock);
   const t = wood.thickness.value;
   const own = sliding.map((s) => stretches(boxOf(s), across));
   const { along } = own[0] as (typeof own)[number];
   const beside = { from: least(own.map((o) => o.beside.from)), to: greatest(own.map((o) => o.beside.to)) };
   const held = supports.map((s) => stretches(boxOf(s), across).along).sort((a, b) => a.from - b.from);
-  const { stroke } = making.deal;
+  const { stroke } = deal;
   const front = sub(along.to, t);
   const [bay] = bays(along.from, held);
   const way = bay ? sub(sub(bay.to, bay.from), t) : ZERO;
@@ -104,8 +105,7 @@ export function slidingFrame({ making, workshop, space, across, sliding, support
     fixes,
   });
   const put = (patch: Partial<Slats>) => ({ kind: 'making', space: space.id, making: { ...making, ...patch } }) as const;
-  const deal = making.deal;
-  const inset = add(t, deal.shorter, making.supports.inset);
+  const inset = add(t, deal.shorter);
   const problems = [
     ...(supports.length === 0
       ? [problem('slide-frame-none', say`With no supports under the slats there is no room for rails under them.`)]
