@@ -1,8 +1,9 @@
-import { mm } from '../length/index.js';
+import { ZERO, mm } from '../length/index.js';
 import { applyEdit } from '../kinds/index.js';
-import type { PanelCase } from '../shells/index.js';
+import type { Frame, PanelCase } from '../shells/index.js';
 import { solve, type Solution } from '../solution/index.js';
-import { divided, panels, piece, stock, workshop } from '../testing/samples.js';
+import { NO_OVER, all, framePiece, shop as frameShop } from '../testing/frame-samples.js';
+import { divided, panels, piece, space, stock, workshop } from '../testing/samples.js';
 
 const given = (size: number) => ({ from: 'given', size: mm(size), of: 'overall' }) as const;
 const shop = workshop({ stock: { ply: stock({ name: 'ply 18', thickness: mm(18) }) } });
@@ -50,5 +51,25 @@ describe('screw heads that are seen', () => {
   test('screwed from below through the bottom they are not seen, and a top over the sides lies on them', () => {
     const over = heads(screwed({ top: 'over', bottom: 'over' }));
     expect(over.map((c) => c.id)).not.toContain('heads-case/bottom');
+  });
+
+  test('under a top that overhangs by 50 they are seen as before; behind what stands before them they are not', () => {
+    const rails = { stock: 'deal45', wide: mm(95), ...all };
+    const frame = (over: number): Frame =>
+      framePiece(space('in'), {
+        noHeads: true,
+        top: {
+          level: { rails, deck: { stock: 'ash27', goes: 'over', gap: ZERO } },
+          over: { ...NO_OVER, left: mm(over), right: mm(over) },
+        },
+      });
+    const ids = (over: number) => solve(frame(over), frameShop, {}).checks.flatMap((c) => (c.id.startsWith('heads-') ? [c.id] : []));
+    expect(ids(0).length).toBeGreaterThan(0);
+    expect(ids(50).sort()).toEqual(ids(0).sort());
+    // Two shelves of one height in three bays: those of the middle one are screwed through dividers, whose faces are inside.
+    const inside = divided('in', 'across', 3);
+    const middle = inside.split?.spaces[1];
+    if (middle) middle.split = divided('mid', 'up', 2).split as never;
+    expect(heads(screwed({ interior: inside })).map((c) => c.id)).not.toContain('heads-in-m1/divider/1');
   });
 });

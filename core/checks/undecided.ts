@@ -2,11 +2,7 @@ import { len, say, type Sentence } from '../figure/index.js';
 import type { Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { pieceFix, type Check } from '../finding/index.js';
-
-/** Several words as they are said: "width, height and depth". */
-function listed(words: readonly string[]): string {
-  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
-}
+import { listed } from './names.js';
 
 /** What has to be done before a size is decided. */
 function first(piece: Piece, reaches: Shape['assumed'], workshop: Workshop): string {
