@@ -3,10 +3,11 @@ import type { Change } from '../../core/checks/index.js';
 import { findMember, type Piece, type PieceEdit } from '../../core/piece/index.js';
 import { EditError, applyEdit } from '../../core/kinds/index.js';
 import type { Workshop } from '../../core/project/index.js';
-import { compare, solve, tapeThrough, tiedTo, withinOf, type Moved, type Solution } from '../../core/solution/index.js';
+import { compare, solve, tapeThrough, type Moved, type Solution } from '../../core/solution/index.js';
 import { readAgain, type BuiltReading, type Opening } from '../../core/survey/index.js';
 import { newId } from '../data/defaults.js';
 import { useProject, useRecord } from '../data/project.js';
+import { useWorkshop } from './use-workshop.js';
 import { rebaseEdit } from './rebase-edit.js';
 import { useSelection } from './selection.js';
 
@@ -114,21 +115,11 @@ function spaceFor(solution: Solution, selection: string, last: string): string {
 }
 
 export function BenchProvider({ pieceId, children }: { pieceId: string; children: ReactNode }) {
-  const { bench, workshopOf, saver } = useProject();
+  const { bench, saver } = useProject();
   const kept = bench.records.pieces.find((p) => p.id === pieceId)?.data;
   if (!kept) throw new Error(`there is no piece ${pieceId}`);
   const { piece, letters } = kept;
-  const tie = tiedTo(piece);
-  const other = tie && tie.piece !== pieceId ? bench.records.pieces.find((p) => p.id === tie.piece)?.data : undefined;
-  const [tiedPiece, tiedSpace] = [tie?.piece, tie?.space];
-  const within = useMemo(() => {
-    if (tiedPiece === undefined || tiedSpace === undefined) return undefined;
-    return withinOf(other ? solve(other.piece, workshopOf(tiedPiece), other.letters) : null, tiedSpace);
-  }, [tiedPiece, tiedSpace, other, workshopOf]);
-  const workshop = useMemo(
-    () => (within === undefined ? workshopOf(pieceId) : { ...workshopOf(pieceId), within }),
-    [workshopOf, pieceId, within],
-  );
+  const workshop = useWorkshop(pieceId, piece);
   const settled = useMemo(() => solve(piece, workshop, letters), [piece, workshop, letters]);
   const [draft, setDraft] = useState<Draft>(null);
   const [moved, setMoved] = useState<readonly Moved[]>([]);

@@ -1,9 +1,10 @@
 import { useMemo } from 'react';
 import { creepOf } from '../../core/carry/index.js';
 import type { Settings } from '../../core/project/index.js';
-import { solve, verdictsUnder } from '../../core/solution/index.js';
+import { verdictsUnder } from '../../core/solution/index.js';
 import { materialOf, type Material } from '../../core/stock/index.js';
 import { useProject } from '../data/project.js';
+import { solvedPiece } from '../data/solved.js';
 import { Fold } from '../shared/fold.js';
 import { HandbookLink } from '../shared/handbook-link.js';
 import { Faint, Table } from '../shared/ui.js';
@@ -28,7 +29,7 @@ export function WhatItDoes() {
 function Verdicts() {
   const { bench, workshop, workshopOf } = useProject();
   const rows = useMemo(() => {
-    const solutions = bench.records.pieces.map((p) => solve(p.data.piece, workshopOf(p.id), p.data.letters));
+    const solutions = bench.records.pieces.map((p) => solvedPiece(p.id, p.data, workshopOf));
     return CLASSES.flatMap((serviceClass) =>
       SCHOOLS.map((school) => ({
         serviceClass,

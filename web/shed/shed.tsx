@@ -5,10 +5,11 @@ import { Copy, Download } from 'lucide-react';
 import { drawPiece, extentOf, type Drawing, type PlainShape } from '../../core/drawing/index.js';
 import { toMm } from '../../core/length/index.js';
 import type { Role } from '../../core/piece/index.js';
-import { solve, type Solution } from '../../core/solution/index.js';
+import type { Solution } from '../../core/solution/index.js';
 import { api } from '../data/api.js';
 import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
+import { solvedPiece } from '../data/solved.js';
 import { useSize } from '../bench/drawing.js';
 import { Person } from '../bench/person.js';
 import { Header } from '../shared/header.js';
@@ -65,7 +66,7 @@ interface Shown {
 function useSolved(): readonly Shown[] {
   const { bench, workshopOf } = useProject();
   return useMemo(
-    () => bench.records.pieces.map((p) => ({ id: p.id, solution: solve(p.data.piece, workshopOf(p.id), p.data.letters) })),
+    () => bench.records.pieces.map((p) => ({ id: p.id, solution: solvedPiece(p.id, p.data, workshopOf) })),
     [bench, workshopOf],
   );
 }

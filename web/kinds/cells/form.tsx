@@ -8,10 +8,11 @@ import { LengthField } from '../../shared/length-field.js';
 import { Button, FieldLabel, Grid, NumberBox, Row, Section, Select, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { useMakingFields } from '../fields.js';
+import { sizes } from '../means.js';
 
 /** How deep one of two uprights is begun: no deeper than was said of one alone. */
 function narrow(deep: Length, unit: LengthUnit): Length {
-  return least([deep, unit === 'mm' ? mm(45) : inch(1.75)]);
+  return least([deep, sizes(unit)(45, 1.75)]);
 }
 
 function LadderFields({ space, cells }: { space: string; cells: Cells }) {

@@ -1,10 +1,10 @@
 import { longestSlide } from '../../../core/interiors/drawers/index.js';
 import type { Drawers } from '../../../core/interiors/index.js';
-import { ZERO, inch, mm, sub, type Length } from '../../../core/length/index.js';
+import { ZERO, sub, type Length } from '../../../core/length/index.js';
 import type { Space } from '../../../core/piece/index.js';
 import { newNodesFor } from '../../bench/nodes.js';
 import { sizes, woodFor, type Ask, type FillingWay, type Means, type Use } from '../means.js';
-import { fillWith } from '../parts.js';
+import { fillWith, openPart } from '../parts.js';
 
 const BOX = { use: 'box', label: 'Boxes of', thick: [15, 5 / 8] } as const satisfies Use;
 const BOTTOM = { use: 'bottom', label: 'Drawer bottoms of', thick: [6, 1 / 4] } as const satisfies Use;
@@ -67,7 +67,7 @@ const MOST = 8;
 
 /** How many drawers a bank is begun with: as chosen, or as many of the usual height as go in. */
 function howMany({ unit, clear, chosen }: Means): number {
-  const each = unit === 'mm' ? mm(HIGH[0]) : inch(HIGH[1]);
+  const each = sizes(unit)(...HIGH);
   const usual = Math.max(1, Math.min(MOST, Math.floor(clear.height / each)));
   return Number(chosen?.count ?? usual);
 }
@@ -117,15 +117,13 @@ export const bothEndsFilling: FillingWay = {
     const { newMembers, newSpaces } = newNodesFor(piece, 2 * parts + 2);
     const [rear, front] = newSpaces as [string, string];
     const bank = (id: string, name: string, face: Drawers['face'], from: number): Space => ({
-      id,
+      ...openPart(id),
       name,
-      rule: { kind: 'share', weight: 1 },
-      things: [],
       split: {
         axis: 'up',
         making: { ...usualDrawers(half), face, behind: ZERO },
         members: newMembers.slice(from, from + parts - 1).map((m) => ({ id: m })),
-        spaces: newSpaces.slice(2 + from, 2 + from + parts).map((s): Space => ({ id: s, rule: { kind: 'share', weight: 1 }, things: [] })),
+        spaces: newSpaces.slice(2 + from, 2 + from + parts).map(openPart),
       },
     });
     return {

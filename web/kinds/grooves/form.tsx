@@ -2,7 +2,6 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { FieldError, Input, TextField } from 'react-aria-components';
 import { Plus, Trash2 } from 'lucide-react';
-import { inch, mm } from '../../../core/length/index.js';
 import type { PlacedSpace } from '../../../core/piece/index.js';
 import { MOST_GROOVES, groovesIn, type Grooves } from '../../../core/interiors/index.js';
 import { useSettledBench } from '../../bench/bench.js';
@@ -10,6 +9,7 @@ import { usePrecision, useProject } from '../../data/project.js';
 import { Button, FieldLabel, Grid, NumberBox, Section, Select, TextInput, Wide, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { useMakingFields } from '../fields.js';
+import { sizes } from '../means.js';
 
 /** The groove nearest over the highest shelf that is free, or else the lowest that is. */
 function nextFree({ shelves }: Grooves, count: number): number | null {
@@ -116,7 +116,7 @@ export function GroovesForm({ space, grooves }: { space: PlacedSpace; grooves: G
   const { commit } = useSettledBench();
   const { bench } = useProject();
   const { fingers, uprights } = grooves;
-  const s = (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
+  const s = sizes(unit);
   return (
     <Section>
       <h2>Grooves</h2>
@@ -141,7 +141,7 @@ export function GroovesForm({ space, grooves }: { space: PlacedSpace; grooves: G
         <WideTick
           isSelected={fingers !== undefined}
           onChange={(on) => {
-            const notch = unit === 'mm' ? { wide: mm(90), deep: mm(25) } : { wide: inch(3.5), deep: inch(1) };
+            const notch = { wide: s(90, 3.5), deep: s(25, 1) };
             if (on) change({ fingers: notch }, 'Finger notches');
             else commit({ kind: 'filling', space: space.id, filling: without(grooves, 'fingers') }, 'No finger notches');
           }}

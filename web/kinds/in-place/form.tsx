@@ -2,8 +2,9 @@ import { useMemo, useState } from 'react';
 import { TextField } from 'react-aria-components';
 import { ZERO, inch, mm } from '../../../core/length/index.js';
 import { sizesWithin, type InPlace } from '../../../core/shells/index.js';
-import { drawersOf, solve, withinOf } from '../../../core/solution/index.js';
+import { drawersOf, withinOf } from '../../../core/solution/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
+import { solvedPiece } from '../../data/solved.js';
 import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { Button, Faint, FieldLabel, Grid, Row, Section, Select, TextInput, Wide, WideTick } from '../../shared/ui.js';
@@ -19,7 +20,7 @@ function DrawerChoice({ piece: { tied } }: { piece: InPlace }) {
     () =>
       others.flatMap((other) => {
         if (other.id === pieceId) return [];
-        const solution = solve(other.data.piece, workshopOf(other.id), other.data.letters);
+        const solution = solvedPiece(other.id, other.data, workshopOf);
         return drawersOf(solution).map((d) => ({
           id: `${other.id} ${d.id}`,
           label: `${d.label} of ${solution.piece.name}`,

@@ -98,7 +98,9 @@ function DealFields({ space, making }: { space: PlacedSpace; making: Slats }) {
           </WideTick>
           {deal.frame ? (
             <>
-              {wood('Their rails of', deal.frame.stock, (stock) => ({ deal: { ...deal, frame: { stock, wide: deal.frame?.wide ?? making.supports.wide } } }))}
+              {wood('Their rails of', deal.frame.stock, (stock) => ({
+                deal: { ...deal, frame: { stock, wide: deal.frame?.wide ?? making.supports.wide } },
+              }))}
               {length('Their rails high', deal.frame.wide, (wide) => ({
                 deal: { ...deal, frame: { stock: deal.frame?.stock ?? making.supports.stock, wide } },
               }))}

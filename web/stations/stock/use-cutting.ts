@@ -5,7 +5,7 @@ import { sheetOf, askedOf, type Asked } from '../../../core/layout/plan.js';
 import { cuttingOf, type Begun, type Cutting } from '../../../core/layout/spec.js';
 import { sumsOf, type Sums } from '../../../core/layout/sums.js';
 import type { LaidSheet } from '../../../core/cutting/laid.js';
-import { solve, type Solution } from '../../../core/solution/index.js';
+import type { Solution } from '../../../core/solution/index.js';
 import type { Stock } from '../../../core/stock/index.js';
 import { useBench } from '../../bench/bench.js';
 import type { Workbench } from '../../data/api.js';
@@ -13,6 +13,7 @@ import { cuttingWith } from '../../data/cutting-with.js';
 import { newId } from '../../data/defaults.js';
 import { useProject } from '../../data/project.js';
 import { changeRecordOf } from '../../data/record-of.js';
+import { solvedPiece } from '../../data/solved.js';
 import { Layouts, type Layout } from './layouts.js';
 
 const layouts = new Layouts(() => new Worker(new URL('./layout.worker.ts', import.meta.url), { type: 'module' }));
@@ -60,8 +61,7 @@ function onBench(bench: Workbench, pieceId: string, name: string, solutionOf: Of
   return { cutting, pieces, stocks };
 }
 
-/** The pieces of a project as they were last solved: several parts of the screen ask for the same. */
-const solutions = new WeakMap<object, { readonly by: unknown; readonly solution: Solution }>();
+/** What is cut together, for as long as nothing of it changes: several parts of the screen ask for the same. */
 const known = new WeakMap<Solution, { readonly bench: Workbench; readonly value: CuttingOnBench }>();
 
 /** What is cut together with the piece on the bench, and how it is changed. */
@@ -74,12 +74,7 @@ export function useCutting() {
     const solutionOf: OfPiece = (id) => {
       if (id === pieceId) return settled;
       const kept = bench.records.pieces.find((p) => p.id === id)?.data;
-      if (!kept) return null;
-      const solved = solutions.get(kept);
-      if (solved?.by === workshopOf) return solved.solution;
-      const solution = solve(kept.piece, workshopOf(id), kept.letters);
-      solutions.set(kept, { by: workshopOf, solution });
-      return solution;
+      return kept ? solvedPiece(id, kept, workshopOf) : null;
     };
     const made = onBench(bench, pieceId, piece.name, solutionOf);
     known.set(settled, { bench, value: made });
