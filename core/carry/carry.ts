@@ -1,4 +1,5 @@
 import { FLOOR, PLACE, massMiddleOf, type Joint, type Member, type Shape } from '../piece/index.js';
+import { toMm } from '../length/index.js';
 import type { Workshop } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
 import { bend, type BendingAnswer } from './bend.js';
@@ -117,6 +118,7 @@ function passOn(joints: readonly Joint[], total: number): Support[] {
     carrier: j.carrier,
     how: j.how,
     ...(j.on ? { on: lineOf(j.on) } : {}),
+    ...(j.out === undefined ? {} : { out: toMm(j.out) }),
     newtons: total / joints.length,
     lifted: false,
   }));

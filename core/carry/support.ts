@@ -8,6 +8,8 @@ export interface Support {
   readonly by?: Joint['by'];
   /** Where; left out for what holds it along its whole length. */
   readonly on?: Line;
+  /** How far out from the face that holds it the load lies, mm, where that pulls at its screws besides. */
+  readonly out?: number;
   /** Under all of the load. */
   readonly newtons: number;
   /** The most under any pattern of load; as much as under all of it where it is left out. */

@@ -46,6 +46,8 @@ export interface Joint {
   readonly broad?: Length;
   /** What part of a line of support it is, where several carriers share one: evenly where nothing is said. */
   readonly part?: number;
+  /** How far out from the face that holds it its load lies, where that turns it off: its screws are pulled besides. */
+  readonly out?: Length;
   /** How far apart the two may be and still be held, where it is more than a joint is slack. */
   readonly apart?: Length;
 }

@@ -10,6 +10,7 @@ export * from './frame/spec.js';
 export * from './in-place/spec.js';
 export { sizesWithin } from './in-place/tied.js';
 export * from './leaning/spec.js';
+export * from './wall-board/spec.js';
 export { CASE } from './panel-case/ids.js';
 
 /** The geometry of a piece, whatever its shell is. */

@@ -8,6 +8,7 @@ import { anyFolding } from './any-folding.js';
 import { anyFrame } from './any-frame.js';
 import { fills, length } from './any-interior.js';
 import { anyLeaning } from './any-leaning.js';
+import { anyWallBoard } from './any-wall-board.js';
 import { piece, space, stock, thing, workshop, panels } from './samples.js';
 
 /** The same pieces each time, so that a change is held against what the last one was. */
@@ -161,4 +162,5 @@ export const anyPiece: fc.Arbitrary<Random> = fc.oneof(
   { arbitrary: anyFrame, weight: 2 },
   { arbitrary: anyLeaning, weight: 1 },
   { arbitrary: anyFolding, weight: 1 },
+  { arbitrary: anyWallBoard, weight: 1 },
 );

@@ -2,7 +2,7 @@ import { isId } from '../../core/ids/index.js';
 import { DEFAULT_STEP, ZERO, inch, mm, type Length, type LengthUnit } from '../../core/length/index.js';
 import type { Panels } from '../../core/interiors/index.js';
 import type { Space } from '../../core/piece/index.js';
-import type { Folding, Frame, InPlace, Leaning, PanelCase } from '../../core/shells/index.js';
+import type { Folding, Frame, InPlace, Leaning, PanelCase, WallBoard } from '../../core/shells/index.js';
 import type { Settings } from '../../core/project/index.js';
 import type { Stock } from '../../core/stock/index.js';
 import type { Opening } from '../../core/survey/index.js';
@@ -226,5 +226,44 @@ export function newInPlace(
     edges: { front: 'eased', banding: ZERO },
     fixedToWall: true,
     interior: { id: 'inside', rule: { kind: 'share', weight: 1 }, things: [] },
+  };
+}
+
+/** Three bays of shelves between fins that stand out from a board on the wall. */
+export function newWallBoard(unit: LengthUnit, stock: string): WallBoard {
+  const s = pick(unit);
+  const given = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
+  const space = (id: string): Space => ({ id, rule: { kind: 'share', weight: 1 }, things: [] });
+  const usual = usualPanels(unit, stock, ZERO);
+  const bay = (n: number): Space => ({
+    ...space(`bay-${n}`),
+    split: {
+      axis: 'up',
+      members: [{ id: `shelf-${n}-1` }, { id: `shelf-${n}-2`, deep: s(130, 5) }],
+      spaces: [space(`under-${n}`), space(`space-${n}`), space(`over-${n}`)],
+    },
+  });
+  return {
+    name: 'New wall board',
+    shell: 'wall-board',
+    width: given(s(1200, 48)),
+    height: given(s(600, 24)),
+    depth: given(s(200, 8)),
+    board: { stock, bare: { ends: s(60, 2.5), above: s(60, 2.5), below: s(60, 2.5) } },
+    fins: { stock, front: 'sloped' },
+    panels: { ...usual, shelves: { ...usual.shelves, fix: 'housed' } },
+    edges: { front: 'eased', banding: ZERO },
+    fixedToWall: true,
+    noOneOn: true,
+    interior: {
+      id: 'inside',
+      rule: { kind: 'share', weight: 1 },
+      things: [],
+      split: {
+        axis: 'across',
+        members: [{ id: 'fin-1' }, { id: 'fin-2' }],
+        spaces: [1, 2, 3].map(bay),
+      },
+    },
   };
 }

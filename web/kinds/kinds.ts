@@ -13,9 +13,10 @@ import type { InteriorPage, ShellPage } from './page.js';
 import { panelCasePage } from './panel-case/index.js';
 import { panelsPage } from './panels/index.js';
 import { slatsPage } from './slats/index.js';
+import { wallBoardPage } from './wall-board/index.js';
 
 /** The shells that the page shows. */
-export const SHELL_PAGES = kindList<ShellPage>([panelCasePage, framePage, leaningPage, foldingPage, inPlacePage]);
+export const SHELL_PAGES = kindList<ShellPage>([panelCasePage, framePage, leaningPage, foldingPage, wallBoardPage, inPlacePage]);
 
 /** The interiors that the page shows. */
 export const INTERIOR_PAGES = kindList<InteriorPage>([

@@ -69,7 +69,16 @@ export function nothingHolds({ why, inside, least }: NoRow, carrier: Member): Se
 
 /** What a row of screws holds, and how many it takes; or why that is not judged. */
 type Held =
-  | { readonly row: Row; readonly each: number; readonly basis: string; readonly count: number }
+  | {
+      readonly row: Row;
+      readonly each: number;
+      readonly basis: string;
+      readonly count: number;
+      /** What of it they use, where all that go in are there. */
+      readonly used: number;
+      /** What the uppermost takes, N, where they are pulled besides. */
+      readonly turned?: OnUppermost;
+    }
   | { readonly row: NoRow }
   | { readonly row: Row; readonly reason: string };
 
@@ -77,10 +86,54 @@ type Held =
 function heldBy(support: Support, member: Member, carrier: Member, pull: boolean): Held {
   const row = rowBetween(carrier, member);
   if ('why' in row) return { row };
+  if (support.out !== undefined && !pull) return turnedOut(row, heldAt(support), support.out);
   const value = valueFor(row, carrier, pull);
   if (!value.judged) return { row, reason: value.reason };
-  return { row, each: value.newtons, basis: value.basis, count: countFor(row, heldAt(support), value.newtons) };
+  const count = countFor(row, heldAt(support), value.newtons);
+  const used = heldAt(support) / ((row.holes ? count : row.most) * value.newtons);
+  return { row, each: value.newtons, basis: value.basis, count, used };
 }
+
+/** What the uppermost screw of what stands out takes, N. */
+interface OnUppermost {
+  readonly pulled: number;
+  readonly shear: number;
+}
+
+/**
+ * What the uppermost of so many screws takes of a load that lies out from their row: its share of it down, and outward what keeps all of it from
+ * turning about the lower end of the row, each by how far it is over that (M y / Σy²).
+ */
+function onUppermost(row: Row, count: number, newtons: number, out: number): OnUppermost {
+  const [low, high] = row.contact.over[0];
+  const heights = spacedAlong(row, count).map((at) => (row.along[1] > 0 ? at - low : high - at));
+  const squares = heights.reduce((sum, y) => sum + y ** 2, 0);
+  return { pulled: (newtons * out * Math.max(...heights)) / squares, shear: newtons / count };
+}
+
+/** Screws up an edge that stands out from what carries it: as many as take the load down and the turn of it together (NDS 12.4.1). */
+function turnedOut(row: Row, newtons: number, out: number): Held {
+  if (Math.abs(row.along[1]) < Math.SQRT1_2) return { row, reason: 'they are not in a row up it' };
+  const { joint, into } = row;
+  if (joint.main.wood.endGrain && propertiesOf(into.stock).material.form !== 'solid') return { row, reason: PULLED_FROM_EDGE };
+  const [across, straight] = [lateral(joint), withdrawal(joint)];
+  if (!across.judged) return { row, reason: across.reason };
+  if (!straight.judged) return { row, reason: straight.reason };
+  const at = (count: number) => {
+    const turned = onUppermost(row, count, newtons, out);
+    const degrees = (Math.atan2(turned.pulled, turned.shear) * 180) / Math.PI;
+    const each = straight.newtons > 0 ? combined(straight.newtons, across.newtons, degrees) : 0;
+    return { turned, each, degrees, used: Math.hypot(turned.pulled, turned.shear) / each };
+  };
+  const least = countFor(row, newtons, across.newtons);
+  const tried = Array.from({ length: Math.max(0, row.most - least + 1) }, (_, i) => least + i);
+  const count = tried.find((n) => at(n).used <= 1) ?? Infinity;
+  const { turned, each, degrees } = at(Math.min(count, row.most));
+  const basis = `${across.basis}, pulled and pushed at ${degrees.toFixed(0)}° (12.4.1)`;
+  return { row, each, basis, count, used: at(row.holes ? Math.min(count, row.most) : row.most).used, turned };
+}
+
+const PULLED_FROM_EDGE = 'no values are published for screws pulled out of the edge of this sheet';
 
 /** What screws of rows hold, pulled and not; rows never change, and each has one carrier. */
 const values = { pulled: new WeakMap<Row, ScrewValue>(), pushed: new WeakMap<Row, ScrewValue>() };
@@ -104,7 +157,7 @@ function valueOf(row: Row, carrier: Member, pull: boolean): ScrewValue {
   const across = Math.abs(rise) < 1e-9 || rise > 1 - 1e-9;
   const pulls = pull || rise < -1e-9;
   if (pulls && joint.main.wood.endGrain && propertiesOf(into.stock).material.form !== 'solid') {
-    return { judged: false, reason: 'no values are published for screws pulled out of the edge of this sheet' };
+    return { judged: false, reason: PULLED_FROM_EDGE };
   }
   if (pull || across || rise < -1 + 1e-9) return (pull || !across ? withdrawal : lateral)(joint);
   const [shear, out] = [lateral(joint), withdrawal(joint)];
@@ -123,9 +176,10 @@ function saidOf(held: Extract<Held, { each: number }>, member: Member, pull: boo
   const { row, count } = held;
   const { screw, length, joint, through, into, most, tight, nearEnd } = row;
   const size = say`${screw.name} x ${len(mm(length))}`;
+  const turned = held.turned ? say` The uppermost takes ${force(held.turned.pulled)} outward and ${force(held.turned.shear)} down.` : say``;
   const each = say`${force(held.each)} each${pull ? ' pulled straight out' : joint.main.wood.endGrain ? ' in its end' : ''} (${held.basis})`;
   if (tooMany(held)) {
-    return say`It would take ${Number.isFinite(count) ? String(count) : 'more'} screws ${size}, ${each}, and ${most} go across it. House it, or put a ledge under it.`;
+    return say`It would take ${Number.isFinite(count) ? String(count) : 'more'} screws ${size}, ${each}, and ${most} go across it.${turned} ${held.turned ? 'Make it higher, or what is on it less deep.' : 'House it, or put a ledge under it.'}`;
   }
   const near = tight
     ? say` They keep ${fine(tight.has, 1)} to the faces of ${into.label}, and ${fine(tight.wanted, 1)} is wanted: drill pilot holes.`
@@ -136,7 +190,7 @@ function saidOf(held: Extract<Held, { each: number }>, member: Member, pull: boo
   const room = row.holes
     ? say``
     : say` ${most} would go across it, ${fine(KEEP.edge * shankOf(screw), 1)} from its edges and ${fine(KEEP.between * shankOf(screw), 1)} apart.`;
-  return say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size} through ${through.label}, ${placesOf(row, count, member)}: ${each}.${near}${end}${room}`;
+  return say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size} through ${through.label}, ${placesOf(row, count, member)}: ${each}.${turned}${near}${end}${room}`;
 }
 
 function screwed(support: Support, member: Member, carrier: Member, pull: boolean): Fixing {
@@ -146,8 +200,7 @@ function screwed(support: Support, member: Member, carrier: Member, pull: boolea
   const { row, count } = held;
   const sentence = () => saidOf(held, member, pull);
   if (tooMany(held)) return { support, state: 'fails', sentence };
-  const used = heldAt(support) / ((row.holes ? count : row.most) * held.each);
-  return { support, state: worse(stateOf(used, 1), row.tight || row.nearEnd ? 'close' : 'fine'), screws: { count, row }, sentence };
+  return { support, state: worse(stateOf(held.used, 1), row.tight || row.nearEnd ? 'close' : 'fine'), screws: { count, row }, sentence };
 }
 
 function pocketed(support: Support, member: Member): Fixing {

@@ -14,7 +14,6 @@ import {
   type Face,
   type Joint,
   type Member,
-  type Place,
   type Role,
 } from '../../piece/index.js';
 import { asLid, lidMembers } from './lid.js';
@@ -22,9 +21,9 @@ import { NO_INSET, outlined } from './side-outline.js';
 import type { Corner, PanelCase } from './spec.js';
 import type { Wood } from '../../project/index.js';
 import { takeOff } from '../overall.js';
-import type { Stock } from '../../stock/index.js';
 import type { Envelope, Woods } from './envelope.js';
 import { caseJoints } from './case-joints.js';
+import { inItsSheet } from '../in-its-sheet.js';
 import { BASE_NODE, CASE, CASE_NODE } from './ids.js';
 
 /** The two sides: to the floor over a toe, on the plinth, and short of a top or bottom that goes over them. */
@@ -111,16 +110,6 @@ function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
     asLid(piece, shallow, envelope, woods),
     panel(CASE.bottom, 'bottom', woods.bottom, piece.bottom, add(baseHeight.value, inset.bottom)),
   ];
-}
-
-/**
- * A back so high and so wide, its grain upright where its sheet is long enough for that, else across. It is
- * given by its lower left corner.
- */
-function inItsSheet(high: Figure, wide: Figure, { x, y, z }: Place, sheet: Stock): Pick<Member, 'length' | 'width' | 'frame'> {
-  const goes = (length: Figure, width: Figure) => length.value <= sheet.length && width.value <= sheet.width;
-  if (!goes(high, wide) && goes(wide, high)) return { length: wide, width: high, frame: facingFrame({ x, y, z }) };
-  return { length: high, width: wide, frame: { origin: { x: add(x, wide.value), y, z }, u: [0, 1, 0], v: [-1, 0, 0], n: [0, 0, 1] } };
 }
 
 function back(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {

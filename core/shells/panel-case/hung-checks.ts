@@ -1,53 +1,14 @@
-import {
-  GRAVITY,
-  WOOD_SCREWS,
-  cleatForces,
-  combined,
-  gravityOf,
-  lateral,
-  longestSold,
-  massFromWall,
-  mostAcross,
-  screwsFor,
-  shareOfStud,
-  stateOf,
-  studsCrossed,
-  unweighedIn,
-  withdrawal,
-  type Carried,
-  type ScrewJoint,
-  type WoodScrew,
-} from '../../carry/index.js';
-import { fine, force, len, mass, say } from '../../figure/index.js';
+import { GRAVITY, cleatForces, massFromWall, shareOfStud, stateOf, unweighedIn, type Carried } from '../../carry/index.js';
+import { fine, force, mass, say } from '../../figure/index.js';
 import type { Check } from '../../finding/index.js';
 import { studsBehind } from '../../interiors/panels/to-back.js';
-import { add, inch, mm, sub, toMm } from '../../length/index.js';
+import { add, mm, sub } from '../../length/index.js';
 import { boxOf, type Member, type Shape } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
-import { propertiesOf } from '../../stock/index.js';
+import { screwedToStuds } from '../on-studs.js';
 import { dropOf } from './hung.js';
 import { CASE, HUNG } from './ids.js';
 import type { PanelCase } from './spec.js';
-
-/** Studs as they are usually spaced, where none were found. */
-const SPACING = { mm: mm(450), in: inch(16) };
-/** Plaster board over studs, which holds nothing, mm, typical. */
-const PLASTER = 12.5;
-/** Softwood studs, by the least grade, G. */
-const STUD = { gravity: 0.38, thick: 80 };
-const SCREW = WOOD_SCREWS[4] as WoodScrew;
-
-/** The screws of a cleat into a stud: through it and the plaster board, as long as is sold. */
-function intoStud(cleat: number, gravity: number): ScrewJoint {
-  const length = longestSold(cleat + PLASTER + STUD.thick);
-  // What is in the plaster board is in no wood.
-  return {
-    screw: SCREW,
-    length: length - PLASTER,
-    side: { thickness: cleat, wood: { gravity, endGrain: false } },
-    main: { thickness: STUD.thick, wood: { gravity: STUD.gravity, endGrain: false } },
-  };
-}
 
 /** What a hung case pulls at its wall with, on how many studs, and the screws that takes in each; or what its keyholes are rated for. */
 export function hungChecks(piece: PanelCase, shape: Shape, carried: Carried, workshop: Workshop): readonly Check[] {
@@ -112,41 +73,14 @@ function inStuds(
   { kg, out, drop, shear, moment, wedge, ...forces }: Pulls,
   workshop: Workshop,
 ): readonly Check[] {
-  const about = { kind: 'member', id: cleat.id } as const;
   const bevelled = cleat.id === HUNG.wall;
   const name = bevelled ? 'cleat' : 'hanging rail';
   // Sides that are notched for it reach the wall themselves.
   const bumped = bevelled && piece.hung !== undefined && 'cleat' in piece.hung && !piece.hung.cleat.notched;
-  const pull = bevelled ? forces.pull : moment;
-  const left = boxOf(cleat).x0;
-  const found = studsBehind(piece, workshop).filter((x) => x > left && x < add(left, cleat.length.value)).length;
-  const spacing = SPACING[workshop.settings.unit];
-  const studs = piece.opening === undefined || found === 0 ? studsCrossed(toMm(cleat.length.value), toMm(spacing)).sure : found;
   const weighs = say`${mass(kg)} in all, ${fine(out, 0)} from the wall, ${fine(drop, 0)} ${bumped ? 'from cleat to bumper' : 'over its lower edge'}: ${force(shear)} down`;
   const loads = bevelled
     ? say`${weighs}, and outward the greater of ${force(moment)} (by its weight) and ${force(wedge)} (by the bevel, no friction counted)`
     : say`${weighs}, and ${force(moment)} outward`;
-  if (studs === 0) {
-    const sentence = say`${loads}. The ${name}, ${len(cleat.length.value)} long, is not sure to cross a stud ${len(spacing)} apart: it must not hang on anchors in plaster board. Find the studs, or screw it into masonry.`;
-    return [{ id: 'hung', severity: 'stop', state: 'fails', about, sentence, fixes: [] }];
-  }
-  const gravity = gravityOf(propertiesOf(cleat.stock));
-  const joint = gravity === undefined ? null : intoStud(toMm(cleat.thickness.value), gravity);
-  const [z, w] = joint ? [lateral(joint), withdrawal(joint)] : [null, null];
-  if (!joint || !z?.judged || !w?.judged) {
-    const sentence = say`${loads}. What screws through a ${name} of ${cleat.stock.name} hold is not judged: no values are published for it.`;
-    return [{ id: 'hung', severity: 'look', state: 'not judged', about, sentence, fixes: [] }];
-  }
-  const each = combined(w.newtons, z.newtons, (Math.atan2(pull, shear) * 180) / Math.PI);
-  const count = screwsFor(shareOfStud(studs) * Math.hypot(shear, pull), each) ?? Infinity;
-  const long = joint.length + PLASTER;
-  const what = say`${studs === 1 ? 'one stud' : `${studs} studs`}${found > 0 ? '' : say` at least, ${len(spacing)} apart`}`;
-  // One over the other in a stud, as far apart as along its grain.
-  const most = mostAcross(toMm(cleat.width.value), SCREW);
-  if (count > most) {
-    const sentence = say`${loads}. On ${what} it would take ${count} screws ${SCREW.name} x ${fine(long, 0)} in each, and no more than ${most} go in one over the other: find more studs, take a wider board for the ${name}, make it lighter, or screw it into masonry.`;
-    return [{ id: 'hung', severity: 'stop', state: 'fails', about, sentence, fixes: [] }];
-  }
-  const sentence = say`${loads}. On ${what}: ${count} ${count === 1 ? 'screw' : 'screws'} ${SCREW.name} x ${fine(long, 0)} in each (${force(each)} each, NDS 2018 12.4.1, studs of softwood taken).${studs === 1 ? ' One stud alone lets it turn: find another.' : ''}`;
-  return [{ id: 'hung', severity: studs === 1 ? 'look' : 'good', state: studs === 1 ? 'close' : 'fine', about, sentence, fixes: [] }];
+  const more = `take a wider board for the ${name}`;
+  return screwedToStuds(piece, { member: cleat, name, loads, shear, pull: bevelled ? forces.pull : moment, more }, workshop);
 }

@@ -20,7 +20,7 @@ import { caseRacking } from './racking.js';
 import { caseRemedies, caseStock } from './remedies.js';
 import { onPlinth } from './plinth.js';
 import { following, outlineFacts, outlineProblems } from './side-outline.js';
-import { heldToBack } from './to-back.js';
+import { heldToBack } from '../to-back.js';
 import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
 import { envelopeOf, woodsOf } from './envelope.js';
 

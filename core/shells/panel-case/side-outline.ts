@@ -1,5 +1,5 @@
 import { Figure, fine, len, say, size } from '../../figure/index.js';
-import { ZERO, add, fromUnits, mm, scale, sub, toMm, type Length } from '../../length/index.js';
+import { ZERO, add, fromUnits, scale, sub, toMm, type Length } from '../../length/index.js';
 import {
   boxOf,
   corneredOutline,
@@ -11,10 +11,10 @@ import {
   type Fact,
   type Member,
   type PieceEdit,
-  type Point,
   type ShapeProblem,
 } from '../../piece/index.js';
 import { EDGING_SPARE, edgedAlong } from '../../parts/index.js';
+import { ENDS, followed } from '../followed.js';
 import type { Envelope } from './envelope.js';
 import { CASE } from './ids.js';
 import type { Inset, PanelCase, SideOutline } from './spec.js';
@@ -52,57 +52,15 @@ export function outlined(piece: PanelCase, side: Member): Member {
   return { ...side, outline, edges: v1 === 'banded' ? { u0: v1, u1: v1, v0: v1, v1 } : side.edges };
 }
 
-/** A level of a case: how high it lies, and how far out from the rear edges of the sides it reaches. */
-interface Reach {
-  readonly low: Length;
-  readonly high: Length;
-  readonly out: Length;
-}
-
-/** The front edge of sides that follow what is between them, from the upper end down; in their own u and v. */
-function followingFront(front: 'stepped' | 'sloped', levels: readonly Reach[], long: Length): readonly Point[] {
-  const points = levels.flatMap(({ low, high, out }, i): Point[] => {
-    const [first, last] = [i === 0, i === levels.length - 1];
-    const from = { u: first ? ZERO : low, v: out };
-    const next = levels[i + 1];
-    const to = { u: last || !next ? long : front === 'stepped' ? next.low : high, v: out };
-    return [from, to];
-  });
-  const apart = points.filter(({ u, v }, i) => i === 0 || u !== points[i - 1]?.u || v !== points[i - 1]?.v);
-  return [...apart].reverse();
-}
-
-/** A shelf that ends no further from a side than this ends at it. */
-const ENDS = mm(5);
-
-/**
- * Sides whose front edges follow the shelves that end at them: each as far out as what it carries there, in steps or aslant between.
- * @param made what is between them
- */
+/** Sides whose front edges follow the shelves that end at them, and top and bottom. @param made what is between them */
 export function following(piece: PanelCase, members: readonly Member[], made: readonly Member[]): readonly Member[] {
   const front = piece.outline?.front;
   if (!front) return members;
   const own = members.filter((m) => m.id === CASE.bottom || m.id === CASE.top);
-  const shelves = made.filter((m) => m.role === 'shelf');
+  const levels = [...own, ...made.filter((m) => m.role === 'shelf')];
   // They stand as far past the shelves as these stand in.
-  const proud = piece.inset?.front ?? ZERO;
-  return members.map((side) => {
-    if (side.id !== CASE.left && side.id !== CASE.right) return side;
-    const { origin } = side.frame;
-    const edge = boxOf(side);
-    // Let in a little or loose by a little, a shelf ends at the side.
-    const ends = (b: Box) => (side.id === CASE.left ? b.x0 < add(edge.x1, ENDS) : b.x1 > sub(edge.x0, ENDS));
-    const levels = [...own, ...shelves]
-      .map(boxOf)
-      .filter(ends)
-      .map((b): Reach => ({ low: sub(b.y0, origin.y), high: sub(b.y1, origin.y), out: sub(add(b.z1, proud), origin.z) }))
-      .sort((a, b) => a.low - b.low);
-    if (levels.length < 2) return side;
-    return {
-      ...side,
-      outline: corneredOutline(side.length.value, side.width.value, cornersOf(piece), followingFront(front, levels, side.length.value)),
-    };
-  });
+  const follow = { front, proud: piece.inset?.front ?? ZERO, corners: cornersOf(piece) };
+  return members.map((side) => (side.id === CASE.left || side.id === CASE.right ? followed(side, levels, follow) : side));
 }
 
 /** How long the edges of sides are that are cut to an outline, and what of edging both take with some to spare. */

@@ -1,9 +1,7 @@
-import { len, say } from '../../figure/index.js';
-import { BETWEEN_STUDS, LEAST_BACK, backCounts, studsThatHold } from '../../interiors/panels/to-back.js';
-import type { Length } from '../../length/index.js';
-import { boxOf, dividingMembersOf, type Joint, type Member, type ShapeProblem } from '../../piece/index.js';
-import { type PanelCase } from './spec.js';
-import { CASE } from './ids.js';
+import { len, say } from '../figure/index.js';
+import { BETWEEN_STUDS, LEAST_BACK, backCounts, studsThatHold } from '../interiors/panels/to-back.js';
+import type { Length } from '../length/index.js';
+import { boxOf, dividingMembersOf, type Joint, type Member, type Piece, type ShapeProblem } from '../piece/index.js';
 
 /** What shelves that are held to the back are carried by there, and those for which that does not count. */
 export interface HeldToBack {
@@ -17,7 +15,7 @@ export interface HeldToBack {
  * @param rear where the clear inside begins, from the rear; `studs` from the left of the piece
  */
 export function heldToBack(
-  piece: PanelCase,
+  piece: Pick<Piece, 'interior' | 'fixedToWall'>,
   members: readonly Member[],
   back: Member | undefined,
   rear: Length,
@@ -33,8 +31,8 @@ export function heldToBack(
     const { z0, x0, x1 } = boxOf(shelf);
     const touches = z0 === rear;
     const by = thick !== undefined && touches ? backCounts(spec.toBack, thick, piece, studsThatHold(studs, x0, x1)) : null;
-    if (by) {
-      joints.push({ carried: shelf.id, carrier: CASE.back, how: 'held along', by });
+    if (by && back) {
+      joints.push({ carried: shelf.id, carrier: back.id, how: 'held along', by });
       continue;
     }
     const why =
