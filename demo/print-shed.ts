@@ -11,6 +11,7 @@ import { THINGS } from './shed/library.js';
 import { OPENINGS, READINGS } from './shed/places.js';
 import { RACKS } from './shed/racks.js';
 import { SLIDES, STOCK } from './shed/stockroom.js';
+import { WALLS } from './shed/walls.js';
 
 /** The print shed: the made-up workshop that every example comes from. */
 export const PRINT_SHED: ProjectFile = {
@@ -42,7 +43,7 @@ export const PRINT_SHED: ProjectFile = {
   readings: READINGS,
   made: MADE,
   pieces: Object.fromEntries(
-    Object.entries({ ...CASES, ...DRAWERS, ...RACKS, ...FRAMES, ...LEANING, ...FOLDING }).map(([id, piece]) => [
+    Object.entries({ ...CASES, ...DRAWERS, ...RACKS, ...FRAMES, ...LEANING, ...FOLDING, ...WALLS }).map(([id, piece]) => [
       id,
       { piece, letters: {} },
     ]),

@@ -1,7 +1,7 @@
 import { massOf } from '../core/carry/index.js';
 import { writeExactly } from '../core/figure/index.js';
-import { toMm } from '../core/length/index.js';
-import { boxOf, type Member } from '../core/piece/index.js';
+import { ZERO, toMm } from '../core/length/index.js';
+import { boxOf, massMiddleOf, type Member } from '../core/piece/index.js';
 import type { Solution } from '../core/solution/index.js';
 import { solved } from './solved.js';
 
@@ -44,6 +44,28 @@ test('a roller wall case: a board of 120 as it measures, ripped at 45°; on the 
   const wood = s.shape.members.reduce((kg, m) => kg + massOf(m), 0);
   const things = [...s.carried.members.values()].reduce((kg, c) => kg + c.standing.reduce((k, x) => k + x.kg, 0), 0);
   expect(s.carried.floor / 9.81).toBeCloseTo(wood + things, 3);
+  expect(s.checks.find((c) => c.id === 'hung')?.severity).toBe('good');
+  expect(stops(s)).toEqual([]);
+});
+
+test('the brayer board: four fins over four studs, three bays of 432, shelves of 444 as deep as what stands on them', () => {
+  const s = solved('brayer-board');
+  const middles = ['wall-board/fin/left', 'fin-1/divider/1', 'fin-2/divider/1', 'wall-board/fin/right'].map((id) => {
+    const { x0, x1 } = boxOf(member(s, id));
+    return (toMm(x0) + toMm(x1)) / 2;
+  });
+  // 1560 less 96 at each end and four fins of 18 is three bays of 432; studs at 117, 567, 1017 and 1467 of a wall that it begins 12 along.
+  expect(middles).toEqual([105, 555, 1005, 1455]);
+  expect(s.checks.filter((c) => c.id === 'fin-on-stud').map((c) => writeExactly(c.sentence))).toEqual(
+    [105, 1455, 555, 1005].map((at) => expect.stringContaining(`on the stud ${at} mm`)),
+  );
+  expect(toMm(member(s, 'inks-low/shelf/1').length.value)).toBe(444);
+  expect([130, 165].map((deep, i) => toMm(member(s, `${['inks', 'brayers'][i]}-high/shelf/1`).width.value) - deep)).toEqual([0, 0]);
+  // Aslant from 232.4 over the lower shelf to 130 under the upper one: a trapezium between two rectangles, of 18.
+  const [low, high] = ['inks-low', 'inks-high'].map((id) => boxOf(member(s, `${id}/shelf/1`)));
+  const [from, to] = [toMm(low?.y1 ?? ZERO) - 60, toMm(high?.y0 ?? ZERO) - 60];
+  const fin = member(s, 'wall-board/fin/left');
+  expect(massMiddleOf(fin).volume / 18).toBeCloseTo(from * 232.4 + ((232.4 + 130) / 2) * (to - from) + 130 * (520 - to), -1);
   expect(s.checks.find((c) => c.id === 'hung')?.severity).toBe('good');
   expect(stops(s)).toEqual([]);
 });

@@ -1,4 +1,4 @@
-import { addStock, begin, start } from './begin.js';
+import { addStock, begin, listThing, start } from './begin.js';
 import { along, deep, keyboard, pointer, saved, sum, upright } from './hands.js';
 import { expect, test } from './server.js';
 
@@ -68,6 +68,46 @@ for (const by of [pointer, keyboard]) {
     await expect(page.getByRole('row', { name: /side/ }).first()).toContainText('notch');
   });
 
+  test(`fins on a wall board by ${by.name}: three bays of 358 between fins on and off the studs that were found`, async ({
+    page,
+    empty,
+  }) => {
+    test.setTimeout(300_000);
+    const hands = by(page);
+    await begin(page, hands, empty, 'List the things');
+    await hands.press('link', 'Shed');
+    await hands.press('button', /Start a wall board/);
+    await hands.station('Measure');
+    for (const [label, size] of [
+      ['Width of the board, given', '1266'],
+      ['Height of the board, given', '600'],
+      ['Depth, given', '218'],
+    ] as const)
+      await hands.type(label, size);
+    await hands.press('button', 'Measure another opening');
+    await hands.type(/^Width, top/, '1300');
+    for (const stud of ['69', '445', '800']) await hands.type('Another stud', stud);
+    await hands.station('Divide');
+    // 1266 less 60 at each end and four fins of 18.
+    await expect(along(page).getByRole('option', { name: /^bay 1, 358/ })).toBeVisible();
+    await hands.press('button', 'All spaces at once');
+    await hands.type('Lower edge over the floor', '1100');
+    await expect(sum(page)).toContainText('1700 mark on the wall: upper edge');
+    await hands.type('From the left of the wall', '0');
+    await hands.press('button', /more are fine/);
+    await expect(page.getByText(/divider 1 pulls .* on the stud 445/)).toBeVisible();
+    await expect(page.getByText(/divider 2 pulls .* on no stud: it is .* past the stud at 800/)).toBeVisible();
+    await hands.choose('Fronts of the fins', 'Stepped under each shelf');
+    await hands.station('Parts');
+    await expect(page.getByRole('row', { name: /wall board/ }).first()).toContainText('1266');
+    await expect(page.getByRole('row', { name: /left fin/ }).first()).toContainText('480');
+    await expect(page.getByRole('row', { name: /shelf/ }).filter({ hasText: '366' }).first()).toContainText('200');
+    // Too near the right end of a wall of 1300.
+    await hands.station('Divide');
+    await hands.type('From the left of the wall', '50');
+    await expect(page.getByText(/past the end of it/).first()).toBeVisible();
+  });
+
   test(`shelves of a bed by ${by.name}: a frame under its sliding slats, cut long`, async ({ page, empty }) => {
     test.setTimeout(240_000);
     const hands = by(page);
@@ -82,6 +122,18 @@ for (const by of [pointer, keyboard]) {
     await expect(page.getByText(/Slats are cut 20 mm over-length/).first()).toBeVisible();
     await hands.station('Parts');
     await expect(page.getByRole('row', { name: /rail/ }).first()).toBeVisible();
+  });
+}
+
+for (const by of [pointer, keyboard]) {
+  test(`job 11 from empty by ${by.name}: tubes of 76 on a pitch of 104 by 100, 12 columns and 15 rows in 1325 by 1510, in two sections of 645`, async ({
+    page,
+    empty,
+  }) => {
+    test.setTimeout(300_000);
+    const hands = by(page);
+    await begin(page, hands, empty, 'List the things');
+    await listThing(page, hands, 'Tube', { Diameter: '76', High: '420' });
   });
 }
 

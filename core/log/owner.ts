@@ -66,6 +66,9 @@ const OPENS_DRY: ReadonlyMap<Joint['how'], string> = new Map([
   ['housed', 'draw out of its housing'],
 ]);
 
+/** What comes off what is there already. */
+const FROM_PLACE: ReadonlyMap<Joint['how'], string> = new Map([...OPENS, ['hung', 'take off the wall']]);
+
 const GLUED = 'glued: does not come apart';
 
 function apart({ shape, parts }: Solution, glue: Building['glue']): Sentence[] {
@@ -74,7 +77,7 @@ function apart({ shape, parts }: Solution, glue: Building['glue']): Sentence[] {
   for (const { how, carried, carrier } of shape.joints) {
     const l = letter.get(carried);
     if (!l || carrier === FLOOR) continue;
-    const way = OPENS.get(how) ?? (glue === 'none' ? OPENS_DRY.get(how) : undefined) ?? GLUED;
+    const way = (carrier === PLACE ? FROM_PLACE : OPENS).get(how) ?? (glue === 'none' ? OPENS_DRY.get(how) : undefined) ?? GLUED;
     byHow.set(way, (byHow.get(way) ?? new Set<string>()).add(l));
   }
   return [...byHow].map(([way, letters]) => say`${lettersText([...letters])}: ${way}.`);
@@ -83,7 +86,7 @@ function apart({ shape, parts }: Solution, glue: Building['glue']): Sentence[] {
 function fixedTo({ piece, shape }: Solution): Sentence[] {
   const hung = shape.joints.some((j) => j.how === 'hung');
   const inPlace = shape.joints.some((j) => j.carrier === PLACE && j.how !== 'hung');
-  if (hung) return [say`It hangs on the wall: look at its screws once a year, and lift it off empty.`];
+  if (hung) return [say`It hangs on the wall: look at its screws once a year, and empty it before it is taken off.`];
   if (piece.fixedToWall) return [say`It is fixed to the wall at its top. It must be again wherever it goes: it can be pulled over.`];
   if (inPlace) return [say`It is put into a place that carries it, and does not stand by itself.`];
   return [say`It stands by itself, and is fixed to nothing.`];

@@ -14,9 +14,8 @@ import {
 } from '../carry/index.js';
 import { fine, force, len, say, type Sentence } from '../figure/index.js';
 import type { Check } from '../finding/index.js';
-import { studsBehind } from '../interiors/panels/to-back.js';
 import { inch, mm, sub, toMm } from '../length/index.js';
-import { boxOf, type Member, type Piece } from '../piece/index.js';
+import { boxOf, type Member } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
 
@@ -51,20 +50,17 @@ export interface ScrewedToWall {
   readonly pull: number;
   /** What gives room for more screws, besides the usual. */
   readonly more: string;
+  /** How many studs were found behind it; as many as it is sure to cross where none were. */
+  readonly found: number;
 }
 
 /** Screws through what is held to a wall in each stud that it crosses: how many that takes of shear and pull together. */
-export function screwedToStuds(
-  piece: Piece,
-  { member, name, loads, shear, pull, more }: ScrewedToWall,
-  workshop: Workshop,
-): readonly Check[] {
+export function screwedToStuds({ member, name, loads, shear, pull, more, found }: ScrewedToWall, workshop: Workshop): readonly Check[] {
   const about = { kind: 'member', id: member.id } as const;
   const { x0, x1, y0, y1 } = boxOf(member);
   const [long, high] = [sub(x1, x0), sub(y1, y0)];
-  const found = studsBehind(piece, workshop).filter((x) => x > x0 && x < x1).length;
   const spacing = SPACING[workshop.settings.unit];
-  const studs = piece.opening === undefined || found === 0 ? studsCrossed(toMm(long), toMm(spacing)).sure : found;
+  const studs = found === 0 ? studsCrossed(toMm(long), toMm(spacing)).sure : found;
   const check = (severity: Check['severity'], state: Check['state'], sentence: Sentence): readonly Check[] => [
     { id: 'hung', severity, state, about, sentence, fixes: [] },
   ];

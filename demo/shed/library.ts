@@ -238,4 +238,13 @@ export const THINGS: ProjectFile['things'] = {
     facesOut: true,
     stack: 1,
   },
+  brayer: {
+    name: 'Brayer',
+    shape: { kind: 'box', width: mm(95), height: mm(160), depth: mm(170) },
+    mass: 0.7,
+    count: 8,
+    clearance: mm(25),
+    wayUp: 'upright',
+    stack: 1,
+  },
 };

@@ -47,6 +47,18 @@ export const OPENINGS: ProjectFile['openings'] = {
     ceiling: mm(2260),
     door: { width: mm(838), height: mm(1981) },
   },
+  'bench-wall': {
+    name: 'Wall over the ink bench',
+    widths: [
+      { place: 'top', value: mm(1586) },
+      { place: 'bottom', value: mm(1584) },
+    ],
+    heights: [{ place: 'bench to ceiling', value: mm(1320) }],
+    depths: [{ place: 'out over the bench', value: mm(300) }],
+    obstacles: [],
+    studs: [117, 567, 1017, 1467].map((s) => mm(s)),
+    slack: { side: mm(0), above: mm(0), behind: mm(0) },
+  },
 };
 
 const closer = (space: string): BuiltReading => ({

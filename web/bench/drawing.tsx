@@ -1,4 +1,4 @@
-import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { memo, useEffect, useMemo, useState, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { drawPiece, type Drawing as DrawingData, type PlainShape, type View } from '../../core/drawing/index.js';
 import { toMm, type Length } from '../../core/length/index.js';
@@ -61,19 +61,18 @@ const Mark = styled.div`
   }
 `;
 
-/** Measures a box as it is laid out. */
+/** Measures a box as it is laid out, from when it is there. */
 export function useSize() {
-  const ref = useRef<HTMLDivElement>(null);
+  const [box, ref] = useState<HTMLDivElement | null>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
   useEffect(() => {
-    const box = ref.current;
     if (!box) return;
     const observer = new ResizeObserver(
       ([entry]) => entry && setSize({ width: entry.contentRect.width, height: entry.contentRect.height }),
     );
     observer.observe(box);
     return () => observer.disconnect();
-  }, []);
+  }, [box]);
   return { ref, size };
 }
 

@@ -251,7 +251,7 @@ export function newWallBoard(unit: LengthUnit, stock: string): WallBoard {
     depth: given(s(200, 8)),
     board: { stock, bare: { ends: s(60, 2.5), above: s(60, 2.5), below: s(60, 2.5) } },
     fins: { stock, front: 'sloped' },
-    panels: { ...usual, shelves: { ...usual.shelves, fix: 'housed' } },
+    panels: { ...usual, shelves: { ...usual.shelves, fix: 'housed', housing: s(4, 3 / 16) } },
     edges: { front: 'eased', banding: ZERO },
     fixedToWall: true,
     noOneOn: true,

@@ -82,5 +82,7 @@ function inStuds(
     ? say`${weighs}, and outward the greater of ${force(moment)} (by its weight) and ${force(wedge)} (by the bevel, no friction counted)`
     : say`${weighs}, and ${force(moment)} outward`;
   const more = `take a wider board for the ${name}`;
-  return screwedToStuds(piece, { member: cleat, name, loads, shear, pull: bevelled ? forces.pull : moment, more }, workshop);
+  const { x0, x1 } = boxOf(cleat);
+  const found = studsBehind(piece, workshop).filter((x) => x > x0 && x < x1).length;
+  return screwedToStuds({ member: cleat, name, loads, shear, pull: bevelled ? forces.pull : moment, more, found }, workshop);
 }

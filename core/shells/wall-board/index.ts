@@ -1,14 +1,12 @@
-import { say, size } from '../../figure/index.js';
+import { say } from '../../figure/index.js';
 import { divide, interiorMembers, type Divided } from '../../interiors/index.js';
 import type { NeedContext } from '../../interiors/kind.js';
-import { studsBehind } from '../../interiors/panels/to-back.js';
 import { ZERO } from '../../length/index.js';
 import {
   OPEN,
   PLACE,
   rectangular,
   stockUses,
-  type Fact,
   type Joint,
   type Member,
   type Shape,
@@ -25,6 +23,7 @@ import { wallBoardChecks } from './checks.js';
 import { finsFollowing, innerFins, outOf, outerFins } from './fins.js';
 import { WALL_BOARD } from './ids.js';
 import { BARE, bareAt, insideOf, type BareAt, type Inside } from './inside.js';
+import { onWallFacts, pastTheWall, studsOf } from './on-wall.js';
 import { wallBoardFields, type WallBoard } from './spec.js';
 
 function boardOf({ overall: { height, width } }: Inside, wood: Wood): Member {
@@ -49,17 +48,6 @@ function onNothing({ spaces }: Divided): readonly ShapeProblem[] {
       sentence: say`Nothing is under ${s.label}, and things are to stand there: put them on a shelf, or a shelf under them.`,
       fixes: [{ label: say`Leave ${s.label} empty`, edit: { kind: 'things', space: s.id, things: [] } }],
     }));
-}
-
-/** Where to mark on the wall, and where the studs are that the board is screwed to. */
-function factsOf(piece: WallBoard, { overall }: Inside, workshop: Workshop): readonly Fact[] {
-  const { above } = piece.board;
-  const studs = studsBehind(piece, workshop).filter((s) => s > ZERO && s < overall.width.value);
-  const lower = above === undefined ? null : size('lower edge of the board, over the floor', above, { in: 'piece', field: 'board.above' });
-  return [
-    ...(lower ? [{ name: 'mark on the wall: upper edge of the board', figure: lower.plus(overall.height.named('the board')) }] : []),
-    ...studs.map((s, i) => ({ name: `stud ${i + 1} behind it`, figure: size('from the left end of the board', s) })),
-  ];
 }
 
 function outsideOf(piece: WallBoard, members: readonly Member[]): Shape['outside'] {
@@ -109,7 +97,7 @@ function shape(piece: WallBoard, workshop: Workshop): Shape {
   const members = finsFollowing(piece, [board, ...outerFins(piece, inside, finWood), ...made.members], isFin);
   const own = members.filter((m) => m.node === WALL_BOARD.node);
   const fins = members.filter((m) => isFin(m.id));
-  const held = heldToBack({ ...piece, fixedToWall: true }, members, board, start.z.value, studsBehind(piece, workshop));
+  const held = heldToBack({ ...piece, fixedToWall: true }, members, board, start.z.value, studsOf(piece, overall.width.value, workshop));
   const joints: Joint[] = [
     { carried: board.id, carrier: PLACE, how: 'hung' },
     ...fins.map((fin): Joint => {
@@ -119,12 +107,12 @@ function shape(piece: WallBoard, workshop: Workshop): Shape {
     ...made.joints,
     ...held.joints,
   ];
-  const facts = factsOf(piece, inside, workshop);
+  const facts = onWallFacts(piece, inside, workshop);
   return assembled(
     divided,
     { ...made, members, joints, facts: facts.length > 0 ? [...made.facts, { space: piece.interior.id, facts }] : made.facts },
     { ...round, outside: outsideOf(piece, own) },
-    [...inside.problems, ...onNothing(divided), ...held.problems],
+    [...inside.problems, ...pastTheWall(piece, inside, workshop), ...onNothing(divided), ...held.problems],
   );
 }
 

@@ -14,6 +14,8 @@ export const wallBoardFields = {
       bare: Type.Object({ ends: DistanceSchema, above: DistanceSchema, below: DistanceSchema }, closed),
       /** How high over the floor its lower edge is to be, where that is known. */
       above: Type.Optional(SizeSchema),
+      /** How far from the left of the wall its left end is; as near as that allows where it is left out. */
+      left: Type.Optional(DistanceSchema),
     },
     closed,
   ),

@@ -131,10 +131,23 @@ test('a fin on a stud is told so, and one on none by what that bends the board t
 test.each([
   ['heavy between far studs on a thin board', [30, 970], 4, 60, 'fails'],
   ['past the last stud', [110], 4, 60, 'fails'],
-  ['no stud known', [], 20, 2, 'not judged'],
 ] as const)('a fin on no stud, %s', (_, studs, thick, mass, state) => {
   const at = { ...shop(studs, thick), things: new Map([['tin', thing({ mass })]]) };
   expect(about(solve(board(), at, {}), 'fin-on-stud', DIVIDER)?.state).toBe(state);
+});
+
+test('with no stud known fins are not judged, in one line', () => {
+  const lines = checked(solved(board(), shop([])), 'fin-on-stud');
+  expect(lines.map((c) => [c.state, c.about])).toEqual([['not judged', { kind: 'member', id: 'wall-board/board' }]]);
+});
+
+test('a fin that fails on no stud is set over one that is between its neighbours', () => {
+  const at = { ...shop([30, 420, 970], 4), things: new Map([['tin', thing({ mass: 60 })]]) };
+  const fails = about(solve(board(), at, {}), 'fin-on-stud', DIVIDER);
+  const change = fails?.fixes[0]?.change;
+  const mended = change?.target === 'piece' ? solve(applyEdit(board(), change.edit), at, {}) : null;
+  expect(mended && about(mended, 'fin-on-stud', DIVIDER)?.state).toBe('fine');
+  expect(mended && toMm(boxOf(member(mended, DIVIDER)).x0)).toBe(410);
 });
 
 test('on one stud, or anchors alone, it must not hang', () => {
@@ -172,4 +185,18 @@ test('fins follow the shelves on both sides of them', () => {
   expect(area('wall-board/fin/right')).toBeCloseTo(lower * 200 + (rest - lower) * 150, -1);
   // Between two bays it is as deep as the deeper.
   expect(area(DIVIDER)).toBeCloseTo(lower * 200 + (rest - lower) * 150, -1);
+});
+
+test('set along its wall, its studs move with it, and it stays on the wall', () => {
+  const at = (left: number) => board({ width: given(800), board: { ...board().board, left: mm(left), above: mm(1200) } });
+  const s = solved(at(150), shop([250, 700]));
+  const fact = (name: string) => [...s.shape.facts.values()].flat().find((f) => f.name === name)?.figure?.value;
+  expect([fact('stud 1 behind it'), fact('stud 2 behind it')]).toEqual([mm(100), mm(550)]);
+  expect(fact('mark on the wall: right end of the board')).toBe(mm(950));
+  expect(fact('mark on the wall: upper edge of the board')).toBe(mm(1800));
+  expect(s.shape.problems).toEqual([]);
+  // The wall is 1000 wide.
+  const [problem] = solved(at(250), shop([250])).shape.problems;
+  expect(plain(problem?.sentence ?? [])).toContain('50 mm past the end');
+  expect(applyEdit(at(250), problem?.fixes[0]?.edit as never)).toMatchObject({ board: { left: mm(200) } });
 });

@@ -21,6 +21,16 @@ export function WallBoardForm({ piece }: { piece: WallBoard }) {
   const { board, fins } = piece;
   const bare = (label: string, at: keyof WallBoard['board']['bare']) =>
     length(label, board.bare[at], (size) => ({ board: { ...board, bare: { ...board.bare, [at]: size } } }));
+  const onWall = (label: string, at: 'above' | 'left', done: string) => (
+    <LengthField
+      label={label}
+      optional
+      of={{ in: 'piece', field: `board.${at}` }}
+      value={board[at] ?? null}
+      precision={precision}
+      onCommit={(size) => change({ board: size === null ? without(board, at) : { ...board, [at]: size } }, done)}
+    />
+  );
   const front = (next: Front) =>
     change({ fins: next === 'straight' ? without(fins, 'front') : { ...fins, front: next } }, 'Changed the fronts of the fins');
   return (
@@ -36,16 +46,8 @@ export function WallBoardForm({ piece }: { piece: WallBoard }) {
         {bare('Bare beyond the fins', 'ends')}
         {bare('Bare above the fins', 'above')}
         {bare('Bare below the fins', 'below')}
-        <LengthField
-          label="Lower edge over the floor"
-          optional
-          of={{ in: 'piece', field: 'board.above' }}
-          value={board.above ?? null}
-          precision={precision}
-          onCommit={(above) =>
-            change({ board: above === null ? without(board, 'above') : { ...board, above } }, 'Changed how high the board is')
-          }
-        />
+        {onWall('Lower edge over the floor', 'above', 'Changed how high the board is')}
+        {piece.opening === undefined ? null : onWall('From the left of the wall', 'left', 'Moved the board along the wall')}
         <Wide>
           <Select label="Fronts of the fins" value={fins.front ?? 'straight'} choices={FRONTS} onChange={front} />
         </Wide>
