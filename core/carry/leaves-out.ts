@@ -1,5 +1,5 @@
 import { say, type Sentence } from '../figure/index.js';
-import type { Member } from '../piece/index.js';
+import { isBack, type Member } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
 import type { CarriedMember } from './carry.js';
 import { fixingsOf } from './fixings/index.js';
@@ -18,7 +18,7 @@ function asLoaded(c: CarriedMember): Sentence[] {
 
 /** What holds a member besides what was counted. */
 function notCounted({ member, bending }: CarriedMember, members: ReadonlyMap<string, Member>): Sentence[] {
-  const touches = [...members.values()].some((m) => m.role === 'back');
+  const touches = [...members.values()].some(isBack);
   const level = member.role === 'bottom' || member.role === 'top' || member.role === 'shelf';
   if (!bending || !level || !touches || bending.beside !== 'none') return [];
   return [say`The back is not counted as a support, since it is not screwed or glued to it.`];

@@ -77,10 +77,12 @@ const CLEAR_WOOD = 4;
  * @param lasting whether that is for years, or for a moment
  * @example ofWhatIsSafe(1.32) // '1.3 times what is safe for years'
  * @example ofWhatIsSafe(0.95) // '95 % of what is safe for years'
+ * @example ofWhatIsSafe(0.001) // 'less than 1 % of what is safe for years'
  */
 export function ofWhatIsSafe(used: number, lasting = true): string {
   const many = used >= 1.1 ? `${Number(used.toFixed(1))}` : used.toFixed(2);
-  return `${used > 1 ? `${many} times` : `${Math.round(used * 100)} % of`} what is safe${lasting ? ' for years' : ''}`;
+  const part = used < 0.005 ? 'less than 1' : Math.round(used * 100);
+  return `${used > 1 ? `${many} times` : `${part} % of`} what is safe${lasting ? ' for years' : ''}`;
 }
 
 /** What a material may be bent to under plain loads, MPa, or why that is not said. */

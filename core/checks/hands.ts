@@ -14,7 +14,7 @@ const ROUND = 25;
 const FINGERS = 60;
 
 /** What is put on last, from the outside. */
-const LAST: ReadonlySet<Role> = new Set<Role>(['back', 'brace', 'gusset', 'drawer front', 'toe board']);
+const LAST: ReadonlySet<Role> = new Set<Role>(['back', 'wall board', 'brace', 'gusset', 'drawer front', 'toe board']);
 
 /** A way out of a place that something has to come in by, and how far that is free, mm. */
 interface Way {

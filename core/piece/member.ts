@@ -112,6 +112,8 @@ export type Role =
   | 'partition'
   | 'rail'
   | 'back'
+  | 'wall board'
+  | 'fin'
   | 'toe board'
   | 'plinth rail'
   | 'plinth end'
@@ -144,6 +146,9 @@ export type Role =
   | 'pivot bar'
   | 'seat bar'
   | 'stretcher';
+
+/** Whether a part closes what stands before it: the back of a case, or a board that fins stand out from. */
+export const isBack = ({ role }: { readonly role: Role }): boolean => role === 'back' || role === 'wall board';
 
 /** How a cutting size is brought to the shop precision: what goes between is rounded down, what covers or is trimmed in place is rounded up. */
 export type Purpose = 'between' | 'covers' | 'trimmed';

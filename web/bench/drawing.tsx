@@ -99,6 +99,7 @@ const FILL: Readonly<Record<string, string>> = {
   'slat support': woodDark,
   'drawer front': woodPale,
   back: woodCut,
+  'wall board': woodCut,
 };
 
 function shapeStyle(kind: PlainShape['of']['kind'], hidden: boolean, selected: boolean, role: string) {

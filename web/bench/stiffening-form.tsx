@@ -1,5 +1,5 @@
 import { inch, mm } from '../../core/length/index.js';
-import type { DividingMember, Held, Strip } from '../../core/piece/index.js';
+import { isBack, type DividingMember, type Held, type Strip } from '../../core/piece/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { Select, type Choice } from '../shared/ui.js';
@@ -24,7 +24,7 @@ const HELD: readonly Choice<Held>[] = [
 /** What a shelf is stiffened by: strips, a second layer, the back. */
 export function StiffeningForm({ member, stock, name }: { member: DividingMember; stock: string; name: string }) {
   const { commit, settled } = useSettledBench();
-  const hasBack = settled.shape.members.some((m) => m.role === 'back');
+  const hasBack = settled.shape.members.some(isBack);
 
   const precision = usePrecision();
   const { strip, doubled } = member;

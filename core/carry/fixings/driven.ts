@@ -1,5 +1,5 @@
 import { toMm } from '../../length/index.js';
-import { ofTwo, placingOf, type Feature, type Member } from '../../piece/index.js';
+import { isBack, ofTwo, placingOf, type Feature, type Member } from '../../piece/index.js';
 import { dot, placeOf, type Vector } from '../../solid/index.js';
 import { DENSITY_PER_G, propertiesOf, type StockProperties } from '../../stock/index.js';
 import {
@@ -218,7 +218,7 @@ export function spacedAlong({ room: [low, high], screw, holes, through, along }:
   const D = shankOf(screw);
   const usual = Math.max(
     KEEP.edge * D,
-    Math.min(through.role === 'back' && Math.abs(along[1]) < Math.SQRT1_2 ? FROM_CORNER : FROM_EDGE, long / 4),
+    Math.min(isBack(through) && Math.abs(along[1]) < Math.SQRT1_2 ? FROM_CORNER : FROM_EDGE, long / 4),
   );
   const inset = (long - 2 * usual) / (count - 1) >= KEEP.between * D ? usual : KEEP.edge * D;
   return Array.from({ length: count }, (_, i) => low + inset + ((long - 2 * inset) * i) / (count - 1));

@@ -1,7 +1,7 @@
 import { fine, force, len, say, type Sentence } from '../../figure/index.js';
 import { mm, type Length } from '../../length/index.js';
 import { pocketScrewLength } from '../../joints/index.js';
-import type { Member } from '../../piece/index.js';
+import { isBack, type Member } from '../../piece/index.js';
 import { unit, type Vector } from '../../solid/index.js';
 import type { Settings } from '../../project/index.js';
 import { propertiesOf } from '../../stock/index.js';
@@ -228,7 +228,7 @@ function fixingOf(support: Support, member: Member, carrier: Member | undefined,
       return [bolted(support, member, carrier)];
     case 'held along':
       if (hangsUnder(member, carrier)) return [screwed(support, member, carrier, true)];
-      return carrier.role === 'back' ? toBack(support, member, carrier) : onLedge(support, member, carrier, settings);
+      return isBack(carrier) ? toBack(support, member, carrier) : onLedge(support, member, carrier, settings);
     case 'pins':
       return [onPins(support, member, carrier, settings)];
     case 'housed':
@@ -303,7 +303,7 @@ export function screwedEnds({ member, supports }: CarriedMember, members: Readon
     const asked =
       support.how === 'screws'
         ? !liesOn(member, carrier)
-        : support.how === 'held along' && (pull || (carrier.role === 'back' && !support.by));
+        : support.how === 'held along' && (pull || (isBack(carrier) && !support.by));
     const held = asked ? heldBy(support, member, carrier, pull) : null;
     return held && 'each' in held && !tooMany(held) ? [{ row: held.row, count: held.count }] : [];
   });

@@ -1,5 +1,5 @@
 import { say } from '../../figure/index.js';
-import { boxOf, findMember, findSpace, type DividingMember, type Piece } from '../../piece/index.js';
+import { boxOf, findMember, findSpace, isBack, type DividingMember, type Piece } from '../../piece/index.js';
 import { freshIds, moveLoad, otherStock, takenIds, type Asked, type Candidate } from '../../remedies/index.js';
 import { dividingMemberId } from '../ids.js';
 import { stiffeners } from './strip-remedies.js';
@@ -7,7 +7,7 @@ import { backCounts, studsBehind, studsThatHold } from './to-back.js';
 
 /** Holding a shelf to the back, where that counts: glued to a thick one, or screwed through it into studs. */
 function toBack({ piece, shape, workshop }: Asked, spec: DividingMember): Candidate[] {
-  const back = shape.members.find((m) => m.role === 'back');
+  const back = shape.members.find(isBack);
   const shelf = shape.members.find((m) => m.id === dividingMemberId(spec.id, 'shelf'));
   if (!back || !shelf || spec.toBack !== undefined) return [];
   const { x0, x1 } = boxOf(shelf);

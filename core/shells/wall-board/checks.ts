@@ -95,7 +95,7 @@ const finCheck = (
 
 /** What puts a fin on the nearest stud that is between those beside it; the outermost stay at the ends of their row. */
 function toStud(fin: Fin, fins: readonly Fin[], studs: readonly number[]): readonly Fix[] {
-  if (fin.member.role !== 'divider') return [];
+  if (fin.member.node === WALL_BOARD.node) return [];
   const half = toMm(fin.member.thickness.value) / 2;
   const others = fins.filter((f) => f !== fin).map((f) => f.at);
   const [before, after] = [Math.max(...others.filter((o) => o < fin.at)), Math.min(...others.filter((o) => o > fin.at))];

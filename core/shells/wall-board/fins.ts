@@ -12,7 +12,7 @@ export function outerFins(piece: WallBoard, { overall, clear, start }: Inside, w
     rectangular({
       id,
       node: WALL_BOARD.node,
-      role: 'side',
+      role: 'fin',
       label,
       wood,
       length: clear.height.named('fin, high'),
@@ -32,6 +32,10 @@ export function innerFins(members: readonly Member[], joints: readonly Joint[]):
   for (const { carried, carrier } of joints) stands.set(carried, (stands.get(carried) ?? true) && carrier === OPEN);
   return new Set(members.filter((m) => m.role === 'divider' && stands.get(m.id) === true).map((m) => m.id));
 }
+
+/** What divides the row is called after what it is there. */
+export const asFins = (members: readonly Member[], inner: ReadonlySet<string>): readonly Member[] =>
+  members.map((m) => (inner.has(m.id) ? { ...m, role: 'fin', label: `fin at ${m.label}` } : m));
 
 /** Fins with their front edges as they follow the shelves. */
 export function finsFollowing({ fins }: WallBoard, members: readonly Member[], isFin: (id: string) => boolean): readonly Member[] {

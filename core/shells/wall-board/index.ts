@@ -20,7 +20,7 @@ import { inItsSheet } from '../in-its-sheet.js';
 import type { ShellKind } from '../kind.js';
 import { heldToBack } from '../to-back.js';
 import { wallBoardChecks } from './checks.js';
-import { finsFollowing, innerFins, outOf, outerFins } from './fins.js';
+import { asFins, finsFollowing, innerFins, outOf, outerFins } from './fins.js';
 import { WALL_BOARD } from './ids.js';
 import { BARE, bareAt, insideOf, type BareAt, type Inside } from './inside.js';
 import { onWallFacts, pastTheWall, studsOf } from './on-wall.js';
@@ -30,7 +30,7 @@ function boardOf({ overall: { height, width } }: Inside, wood: Wood): Member {
   return rectangular({
     id: WALL_BOARD.board,
     node: WALL_BOARD.node,
-    role: 'back',
+    role: 'wall board',
     label: 'wall board',
     wood,
     ...inItsSheet(height, width, { x: ZERO, y: ZERO, z: ZERO }, wood.stock),
@@ -94,7 +94,7 @@ function shape(piece: WallBoard, workshop: Workshop): Shape {
   const inner = innerFins(made.members, made.joints);
   const isFin = (id: string) => id === WALL_BOARD.left || id === WALL_BOARD.right || inner.has(id);
   const board = boardOf(inside, boardWood);
-  const members = finsFollowing(piece, [board, ...outerFins(piece, inside, finWood), ...made.members], isFin);
+  const members = finsFollowing(piece, [board, ...outerFins(piece, inside, finWood), ...asFins(made.members, inner)], isFin);
   const own = members.filter((m) => m.node === WALL_BOARD.node);
   const fins = members.filter((m) => isFin(m.id));
   const held = heldToBack({ ...piece, fixedToWall: true }, members, board, start.z.value, studsOf(piece, overall.width.value, workshop));

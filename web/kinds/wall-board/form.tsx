@@ -1,3 +1,4 @@
+import { ZERO } from '../../../core/length/index.js';
 import type { WallBoard } from '../../../core/shells/index.js';
 import { EdgeFields, GridFields, usePieceFields } from '../../bench/piece-fields.js';
 import { usePrecision } from '../../data/project.js';
@@ -25,6 +26,7 @@ export function WallBoardForm({ piece }: { piece: WallBoard }) {
     <LengthField
       label={label}
       optional
+      {...(at === 'left' ? { least: ZERO } : {})}
       of={{ in: 'piece', field: `board.${at}` }}
       value={board[at] ?? null}
       precision={precision}
