@@ -40,18 +40,20 @@ export async function start(page: Page, hands: Hands, empty: Running, kind: RegE
   await hands.station('Measure');
 }
 
-/** A thing more in the list that is open, with what is filled in and ticked of it; round where it has a diameter. */
+/** A thing more in the list that is open, with what is filled in and ticked of it, and which way up it is; round where it has a diameter. */
 export async function listThing(
   page: Page,
   hands: Hands,
   name: string,
   fields: Readonly<Record<string, string>>,
   ticks: readonly string[] = [],
+  wayUp: string | null = null,
 ) {
   await hands.press('button', 'A thing');
   await hands.fill('What it is', name);
   if ('Diameter' in fields) await hands.choose('Shape', 'A cylinder');
   for (const [label, text] of Object.entries(fields)) await hands.fill(label, text);
+  if (wayUp !== null) await hands.choose('Which way up', wayUp);
   for (const tick of ticks) await hands.tick(tick);
   await hands.press('button', 'Save');
   await expect(page.getByRole('row', { name: new RegExp(name) })).toBeVisible();

@@ -133,7 +133,27 @@ for (const by of [pointer, keyboard]) {
     test.setTimeout(300_000);
     const hands = by(page);
     await begin(page, hands, empty, 'List the things');
-    await listThing(page, hands, 'Tube', { Diameter: '76', High: '420' });
+    await listThing(page, hands, 'Tube', { Diameter: '76', High: '420' }, [], 'Lying');
+    await hands.press('link', 'Shed');
+    await hands.press('button', /Start a rack/);
+    await hands.press('button', /^Start the/);
+    await hands.station('Measure');
+    for (const [label, size] of [
+      ['Width, given', '1325'],
+      ['Height, given', '1510'],
+    ] as const)
+      await hands.type(label, size);
+    await hands.station('Divide');
+    await hands.type('Free round it', '7');
+    await addStock(hands, 'Uprights of', 'Deal 21', '21');
+    await addStock(hands, 'Supports of', 'Deal 17', '17');
+    await expect(fact(page, '12 columns, 15 rows')).toContainText('180');
+    await expect(fact(page, 'pitch across')).toContainText('104');
+    await expect(fact(page, 'pitch up')).toContainText('100');
+    await expect(fact(page, 'wide in all')).toContainText('1269');
+    await expect(fact(page, 'high in all')).toContainText('1500');
+    await hands.type('Built in sections', '2');
+    await expect(fact(page, 'section 2, 6 columns, wide')).toContainText('645');
   });
 }
 
