@@ -1,6 +1,7 @@
 import { couldBecome, largestFromCut, shrunkTo } from '../core/build/index.js';
 import { fromUnits, mm, toMm, type Length } from '../core/length/index.js';
-import type { Part } from '../core/parts/index.js';
+import { writeExactly } from '../core/figure/index.js';
+import { lostBySlope, type Part } from '../core/parts/index.js';
 import { solve, type Solution } from '../core/solution/index.js';
 import type { MadePart } from '../core/survey/index.js';
 import { shopOf, solved } from './solved.js';
@@ -95,4 +96,46 @@ test('a part that was spoiled becomes what loses least of it', () => {
   // Out of a side cut 50 too short three kinds come: the divider first, which is nearest to it.
   const bySide = couldBecome({ ...asCut(side, { length: 50 }), piece: 'ink-case' }, side, plan.parts, undefined);
   expect([bySide[0]?.part.member.role, bySide.length]).toEqual(['divider', 3]);
+});
+
+test('a side that came out as its reflection is what the other is to be; two of one hand are told', () => {
+  const plan = solved('proof-display');
+  const [left, right] = ['left', 'right'].map((at) => plan.parts.find((p) => p.id === `leaning/side/${at}`));
+  if (!left || !right) throw new Error('no sides');
+  const told = (...made: readonly MadePart[]) =>
+    withCut('proof-display', () => made)
+      .checks.filter((c) => c.id.startsWith('made-wrong-'))
+      .map((c) => [c.severity, writeExactly(c.sentence)]);
+  const displayed = (part: Part, wrong?: MadePart['wrong']) => ({ ...asCut(part), piece: 'proof-display', ...(wrong ? { wrong } : {}) });
+  const [a, b] = [left, right].map((p) => `side ${p.letter}`);
+  expect(told(displayed(left), displayed(right))).toEqual([]);
+  expect(told(displayed(left, 'reflection'))).toEqual([
+    ['stop', expect.stringContaining(`which is what ${b} is to be: take it for that, and cut ${a}`)],
+  ]);
+  expect(told(displayed(left, 'reflection'), displayed(right))).toEqual([['stop', expect.stringContaining(`came out the same as ${b}`)]]);
+  const swapped = expect.stringContaining('take one for the other') as string;
+  expect(told(displayed(left, 'reflection'), displayed(right, 'reflection')).map(([, s]) => s)).toEqual([swapped, swapped]);
+  // It does for nothing that it was to be when the piece is made otherwise.
+  const wrong = withCut('proof-display', () => [displayed(left, 'reflection')]);
+  expect(shrunkTo(wrong, []).rework.anew.map((p) => p.id)).toEqual([left.id]);
+  // One that has no other hand in its piece is cut anew.
+  const alone = solved('ink-case').parts.find((p) => p.id === 'case/side/left') as Part;
+  const [only] = withCut('ink-case', () => [{ ...asCut(alone), piece: 'ink-case', wrong: 'reflection' }]).checks;
+  expect(writeExactly(only?.sentence ?? [])).toContain('with what is cut into it on the wrong side: cut it anew');
+});
+
+test('an end that slopes the wrong way costs twice what it runs back over the width', () => {
+  const side = solved('proof-display').parts.find((p) => p.id === 'leaning/side/left');
+  if (!side) throw new Error('no side');
+  const cut = withCut('proof-display', () => [{ ...asCut(side), piece: 'proof-display', wrong: 'slope' }]);
+  const told = cut.checks.find((c) => c.id === `made-wrong-${side.id}`);
+  // 120 wide at 13° off plumb.
+  const lost = 2 * 120 * Math.tan((13 * Math.PI) / 180);
+  expect([told?.severity, told?.sentence.flatMap((s) => (typeof s === 'object' && s.kind === 'length' ? [toMm(s.length)] : []))]).toEqual([
+    'stop',
+    [expect.closeTo(lost, 2)],
+  ]);
+  // A board with square ends has none that could.
+  const shelf = solved('ink-case').parts.find((p) => p.member.role === 'shelf');
+  expect(shelf && lostBySlope(shelf.member)).toBeNull();
 });

@@ -244,3 +244,26 @@ test('sheets and full-size prints are PDF that a browser is given', async ({ pag
       .toString(),
   ).toBe('%PDF-');
 });
+
+for (const by of [pointer, keyboard]) {
+  test(`a side that came out as its reflection is taken for the other by ${by.name}`, async ({ page, own: shed }) => {
+    const hands = by(page);
+    await page.goto(`${shed.url}/p/print-shed/pieces/proof-display/build`);
+    await expect(step(page, /Buy, and let it settle/)).toBeVisible({ timeout: 30_000 });
+    await hands.press('button', 'What is cut');
+    await hands.press('button', 'Measure A');
+    await hands.choose('It came out', 'As its reflection');
+    await hands.press('button', 'It is cut');
+    await expect(row(page, 'A')).toContainText('as its reflection');
+    await expect(page.getByText(/Side A came out as its reflection, which is what side B is to be/).first()).toBeVisible();
+    await hands.press('button', 'Take it for B');
+    await expect(row(page, 'B')).toContainText('as planned');
+    await expect(row(page, 'A')).toContainText('not cut yet');
+    await expect(page.getByText(/came out as its reflection/)).toHaveCount(0);
+    // An end that slopes the wrong way: twice what 13° runs back over 120.
+    await hands.press('button', 'Measure A');
+    await hands.choose('It came out', 'A sloping end the wrong way');
+    await hands.press('button', 'It is cut');
+    await expect(page.getByText(/Cut again to slope as it should, it comes out ≈55.4 mm shorter/).first()).toBeVisible();
+  });
+}

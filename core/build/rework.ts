@@ -77,7 +77,8 @@ export function reworkOf(before: Solution, after: Solution, made: Made): Rework 
       part,
       was: { length: fact.length, width: fact.width },
       off: { length: over(fact.length, part.cut.length.set), width: over(fact.width, part.cut.width.set) },
-      reaches: reachesTo(fact.length, part.cut.length.set) && reachesTo(fact.width, part.cut.width.set),
+      // What came out the wrong way round does for nothing that it was to be.
+      reaches: fact.wrong === undefined && reachesTo(fact.length, part.cut.length.set) && reachesTo(fact.width, part.cut.width.set),
       moves: then !== undefined && marksOf(then) !== marksOf(part),
     };
   });

@@ -26,7 +26,7 @@ import { useChecks } from './uses.js';
 import { uncuttableChecks } from './uncuttable.js';
 
 export * from '../finding/index.js';
-export { CUT_SLACK, againstPlan, type AgainstPlan } from './made.js';
+export { CUT_SLACK, againstPlan, otherHand, type AgainstPlan } from './made.js';
 export { drawnOutAt, type DrawnOut } from './drawn-out.js';
 export { nameOf } from './names.js';
 export { clashSentence, heldIn } from './screws.js';

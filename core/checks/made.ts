@@ -1,6 +1,6 @@
 import { len, say, type Sentence } from '../figure/index.js';
 import { fromUnits, mm, negative, type Length } from '../length/index.js';
-import type { Part } from '../parts/index.js';
+import { isHanded, likenessOf, lostBySlope, type Part } from '../parts/index.js';
 import type { Letters } from '../piece/index.js';
 import type { Made, MadePart } from '../survey/index.js';
 import type { Check } from '../finding/index.js';
@@ -36,6 +36,39 @@ function byHow(off: AgainstPlan): Sentence {
   return a.length > 0 && b.length > 0 ? say`${a} and ${b}` : [...a, ...b];
 }
 
+/** The part that is the reflection of another one, where the piece has one. */
+export function otherHand(part: Part, parts: readonly Part[]): Part | undefined {
+  if (!isHanded(part.member)) return undefined;
+  const { mirrored } = likenessOf(part.member);
+  return parts.find((p) => likenessOf(p.member).same === mirrored);
+}
+
+/** A part that came out as its reflection, or with an end that slopes the wrong way. */
+function wrongWay(part: Part, fact: MadePart, parts: readonly Part[], letters: Letters, made: Made): Check[] {
+  if (fact.wrong === undefined) return [];
+  const name = capital(nameOf(part.member, letters));
+  const check = (sentence: Sentence): Check[] => [
+    { id: `made-wrong-${part.id}`, severity: 'stop', state: 'fails', about: { kind: 'member', id: part.id }, sentence, fixes: [] },
+  ];
+  if (fact.wrong === 'slope') {
+    const loses = lostBySlope(part.member);
+    if (loses === null) return [];
+    return check(
+      say`${name} has an end that slopes the wrong way round. Cut again to slope as it should, it comes out ${len(mm(loses))} shorter: cut it anew, both ends marked before the saw is set.`,
+    );
+  }
+  const other = otherHand(part, parts);
+  if (!other) return check(say`${name} came out as its reflection, with what is cut into it on the wrong side: cut it anew.`);
+  const [its, there] = [nameOf(other.member, letters), made.get(other.id)];
+  return check(
+    there && there.wrong === undefined
+      ? say`${name} came out the same as ${its}, and the two are to be reflections of each other: cut it anew, its inside marked before anything is cut into it.`
+      : there
+        ? say`${name} and ${its} each came out as the other: take one for the other.`
+        : say`${name} came out as its reflection, which is what ${its} is to be: take it for that, and cut ${nameOf(part.member, letters)} anew.`,
+  );
+}
+
 /** Parts that were cut and are not what is planned now: a cut part never changes, so that the plan, or another part, must. */
 export function madeChecks(parts: readonly Part[], letters: Letters, made: Made | undefined): Check[] {
   if (!made || made.size === 0) return [];
@@ -62,12 +95,13 @@ export function madeChecks(parts: readonly Part[], letters: Letters, made: Made 
             },
           ]
         : [];
-    if (off.is === 'as planned') return thick;
+    const wrong = wrongWay(part, fact, parts, letters, made);
+    if (off.is === 'as planned') return [...wrong, ...thick];
     const small = off.is === 'too small';
     const then = small
       ? 'Change the plan to fit it, or cut it anew and use this one for something smaller.'
       : 'It can be cut down to the plan.';
     const sentence = say`${name} is cut, and is ${byHow(off)} for what is planned now. ${then}`;
-    return [{ id: `made-${part.id}`, severity: small ? 'stop' : 'look', state: 'fails', about, sentence, fixes: [] }, ...thick];
+    return [{ id: `made-${part.id}`, severity: small ? 'stop' : 'look', state: 'fails', about, sentence, fixes: [] }, ...wrong, ...thick];
   });
 }

@@ -23,6 +23,20 @@ function aslantEnds(member: Member): { readonly edges: readonly [Corner, Corner]
   return { edges: near as unknown as readonly [Corner, Corner], far: far as unknown as readonly [Corner, Corner] };
 }
 
+/**
+ * What a part with a sloping end loses of its length where that was cut the wrong way round and is cut again: twice what the
+ * steepest of its ends runs back over its width, or its thickness; null where no end of it slopes.
+ */
+export function lostBySlope(member: Member): number | null {
+  const cut = aslantEnds(member);
+  const across = cut ? [0, 1].map((k) => Math.abs((cut.far[k] as Corner)[0] - (cut.edges[k] as Corner)[0])) : [];
+  const through = (member.ends ?? []).flatMap(({ normal: [u, v, n] }) =>
+    Math.abs(u) > Math.abs(v) && n !== 0 ? [Math.abs(n / u) * toMm(member.thickness.value)] : [],
+  );
+  const run = Math.max(0, ...across, ...through);
+  return run < SQUARE ? null : 2 * run;
+}
+
 /** What is sawn aslant of a part: its ends, as the saw is set and as they are measured, and edges that are bevelled. */
 export function aslantText(member: Member, precision: Precision): readonly string[] {
   const write = (l: number) => formatLength(mm(l), precision);

@@ -76,15 +76,25 @@ export interface Likeness {
   readonly same: string;
   /** The same for parts that are equal when turned or reflected. */
   readonly either: string;
+  /** What is the same for its reflections: its own where they cannot be told apart. */
+  readonly mirrored: string;
+}
+
+/** Whether a part and its reflection are two different ones. */
+export function isHanded(member: Member): boolean {
+  const { same, mirrored } = likenessOf(member);
+  return same !== mirrored;
 }
 
 /** The likeness of a member, found from its geometry alone. */
 export function likenessOf(member: Member): Likeness {
   const marking = markingOf(member);
   const sizes = `${member.stockId} ${member.length.amount} ${member.width.amount} ${member.thickness.amount}`;
-  const turned = ALL.filter(isTurn)
-    .map((t) => textOf(marking, t))
-    .sort();
-  const all = ALL.map((t) => textOf(marking, t)).sort();
-  return { same: `${sizes} ${turned[0]}`, either: `${sizes} ${all[0]}` };
+  const first = (turns: readonly Turn[]) => turns.map((t) => textOf(marking, t)).sort()[0] ?? '';
+  const [turned, reflected] = [first(ALL.filter(isTurn)), first(ALL.filter((t) => !isTurn(t)))];
+  return {
+    same: `${sizes} ${turned}`,
+    either: `${sizes} ${turned < reflected ? turned : reflected}`,
+    mirrored: `${sizes} ${reflected}`,
+  };
 }

@@ -4,4 +4,4 @@ export * from './parts.js';
 export * from './edging.js';
 export { doneText, edgesText, holesText, machiningText } from './marking.js';
 export { edgeName, faceName } from './sides.js';
-export { aslantText } from './aslant.js';
+export { aslantText, lostBySlope } from './aslant.js';

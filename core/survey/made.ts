@@ -22,6 +22,8 @@ export const MadePartSchema = Type.Object(
     planned: Type.Object({ length: SizeSchema, width: SizeSchema, thickness: SizeSchema }, closed),
     /** The version of the program that worked those sizes out; left out in what was noted before it was kept. */
     program: Type.Optional(Type.String({ minLength: 1, maxLength: 40 })),
+    /** What is wrong with it besides its sizes: it came out as its reflection, or with a sloping end the wrong way round. */
+    wrong: Type.Optional(Type.Union([Type.Literal('reflection'), Type.Literal('slope')])),
     at: Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}(\\.\\d+)?Z$' }),
   },
   closed,

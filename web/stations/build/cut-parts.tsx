@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { againstPlan, type AgainstPlan } from '../../../core/checks/index.js';
+import { againstPlan, otherHand, type AgainstPlan } from '../../../core/checks/index.js';
 import { formatLength, fromUnits, type Length } from '../../../core/length/index.js';
 import { couldBecome } from '../../../core/build/index.js';
 import { lettersText, rowsOf, type Part } from '../../../core/parts/index.js';
@@ -7,11 +7,12 @@ import { PROGRAM, type MadePart } from '../../../core/survey/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { newId } from '../../data/defaults.js';
 import { usePrecision, useProject } from '../../data/project.js';
+import { WRONG, waysOut, type CameOut } from './came-out.js';
 import { ReworkView } from './rework-view.js';
 import { dayText } from '../../shared/clock.js';
 import { LengthField } from '../../shared/length-field.js';
 import { isUnlikely } from '../../shared/unlikely.js';
-import { Button, Faint, Fault, Grid, Row, Table } from '../../shared/ui.js';
+import { Button, Faint, Fault, Grid, Row, Select, Table } from '../../shared/ui.js';
 
 /** How a part compares with the plan, in a few words. */
 function againstText(off: AgainstPlan, write: (l: Length) => string): string {
@@ -23,22 +24,26 @@ function againstText(off: AgainstPlan, write: (l: Length) => string): string {
   return off.is === 'as planned' ? 'as planned' : parts.join(', ');
 }
 
-type Sizes = Pick<MadePart, 'length' | 'width' | 'thickness'>;
+type AsCut = Pick<MadePart, 'length' | 'width' | 'thickness' | 'wrong'>;
 
-const plannedOf = (part: Part): Sizes => ({ length: part.cut.length.set, width: part.cut.width.set, thickness: part.thickness.value });
+const plannedOf = (part: Part): Omit<AsCut, 'wrong'> => ({
+  length: part.cut.length.set,
+  width: part.cut.width.set,
+  thickness: part.thickness.value,
+});
 
-/** Notes what became of parts; the last note of each counts, none is ever changed. @param sizes as measured; as planned where they are left out */
+/** Notes what became of parts; the last note of each counts, none is ever changed. @param asCut as measured, and how it came out; as planned where it is left out */
 function useNote() {
   const { bench, saver } = useProject();
   const { pieceId } = useSettledBench();
-  return (parts: readonly Part[], is: MadePart['is'], sizes?: Sizes) => {
+  return (parts: readonly Part[], is: MadePart['is'], asCut?: AsCut) => {
     const taken = bench.made.map((m) => m.id);
     const at = new Date().toISOString();
     const facts = parts.map((part) => {
       const id = newId(`made ${part.letter}`, taken);
       taken.push(id);
       const planned = plannedOf(part);
-      return { id, data: { piece: pieceId, part: part.id, is, ...(sizes ?? planned), planned, program: PROGRAM, at } };
+      return { id, data: { piece: pieceId, part: part.id, is, ...(asCut ?? planned), planned, program: PROGRAM, at } };
     });
     void saver.make(facts);
   };
@@ -52,6 +57,9 @@ function Measured({ part, made }: { part: Part; made: MadePart | undefined }) {
   const planned = plannedOf(part);
   const start = made ? { length: made.length, width: made.width, thickness: made.thickness } : planned;
   const [sizes, setSizes] = useState(start);
+  const [came, setCame] = useState<CameOut>(made?.wrong ?? 'as drawn');
+  const ways = waysOut(part);
+  const other = made?.wrong === 'reflection' ? otherHand(part, settled.parts) : undefined;
   const doubtful = (['length', 'width', 'thickness'] as const).filter((k) => isUnlikely(sizes[k], planned[k]));
   const write = (l: Length) => `${formatLength(l, precision)} ${precision.unit}`;
   const field = (key: keyof typeof planned, label: string) => (
@@ -79,6 +87,7 @@ function Measured({ part, made }: { part: Part; made: MadePart | undefined }) {
         {field('length', 'Length as cut')}
         {field('width', 'Width as cut')}
         {field('thickness', 'Thickness')}
+        {ways.length > 1 ? <Select label="It came out" value={came} choices={ways} onChange={setCame} /> : null}
       </Grid>
       {doubtful.length > 0 ? (
         <Fault role="alert">
@@ -87,7 +96,9 @@ function Measured({ part, made }: { part: Part; made: MadePart | undefined }) {
         </Fault>
       ) : null}
       <Row>
-        <Button onPress={() => note([part], 'cut', sizes)}>{made ? 'Note it again' : 'It is cut'}</Button>
+        <Button onPress={() => note([part], 'cut', { ...sizes, ...(came === 'as drawn' ? {} : { wrong: came }) })}>
+          {made ? 'Note it again' : 'It is cut'}
+        </Button>
         {made ? (
           <>
             <Button onPress={() => note([part], 'spoiled', sizes)}>It is spoiled: cut another</Button>
@@ -95,6 +106,18 @@ function Measured({ part, made }: { part: Part; made: MadePart | undefined }) {
           </>
         ) : null}
       </Row>
+      {made && other && !workshop.made?.has(other.id) ? (
+        <Row style={{ marginTop: 8 }}>
+          <Button
+            onPress={() => {
+              note([other], 'cut', { length: made.length, width: made.width, thickness: made.thickness });
+              note([part], 'planned');
+            }}
+          >
+            Take it for {other.letter}
+          </Button>
+        </Row>
+      ) : null}
       {off && off.is !== 'as planned' ? (
         <p style={{ marginTop: 8 }}>
           It is {againstText(off, write)} for the plan as it is now.
@@ -158,7 +181,18 @@ export function CutParts() {
                     <td className="figure">
                       {write(fact.length)} × {write(fact.width)}
                     </td>
-                    <td>{off.is === 'too small' ? <Fault as="span">{againstText(off, write)}</Fault> : againstText(off, write)}</td>
+                    <td>
+                      {off.is === 'too small' || fact.wrong ? (
+                        <Fault as="span">
+                          {[
+                            ...(off.is === 'as planned' && fact.wrong ? [] : [againstText(off, write)]),
+                            ...(fact.wrong ? [WRONG[fact.wrong]] : []),
+                          ].join(', ')}
+                        </Fault>
+                      ) : (
+                        againstText(off, write)
+                      )}
+                    </td>
                     <td>
                       <Button data-quiet onPress={() => select(p.id)}>
                         Measure

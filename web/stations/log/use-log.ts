@@ -5,6 +5,7 @@ import { useSettledBench } from '../../bench/bench.js';
 import { newId } from '../../data/defaults.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { today } from '../../shared/clock.js';
+import { WRONG } from '../build/came-out.js';
 import { useBuilding } from '../build/use-building.js';
 
 /** One line of the log as it is shown: written by hand, or noted by the work itself. */
@@ -59,7 +60,7 @@ export function useLog() {
     const made = bench.made
       .filter((m) => m.data.piece === pieceId)
       .map((m): LogLine => {
-        const { part, is, length, width, planned, at } = m.data;
+        const { part, is, length, width, planned, wrong, at } = m.data;
         const letter = letters[part] ?? 'A part that is gone';
         const sizes = `${write(length)} × ${write(width)}`;
         const off =
@@ -68,7 +69,7 @@ export function useLog() {
             : `planned ${write(planned.length)} × ${write(planned.width)}`;
         const text =
           is === 'cut' || is === 'fitted'
-            ? `${letter} is ${is}: ${sizes}, ${off}`
+            ? `${letter} is ${is}: ${sizes}, ${off}${wrong ? `; ${WRONG[wrong]}` : ''}`
             : is === 'spoiled'
               ? `${letter} was spoiled, and is cut anew`
               : `${letter} was not cut after all`;
