@@ -13,6 +13,7 @@ import { movementChecks } from './movement.js';
 import { peopleChecks } from './people.js';
 import { shellOf } from '../shells/index.js';
 import { machineFeetChecks } from './machine-feet.js';
+import { getsOutChecks } from './gets-out.js';
 import { madeChecks } from './made.js';
 import { memberChecks } from './members.js';
 import { placeChecks } from './place.js';
@@ -75,6 +76,7 @@ export function checksOf(
     ...runChecks(piece, shape),
     ...overlapChecks(shape, letters),
     ...thingChecks(shape, workshop),
+    ...getsOutChecks(piece, shape, letters),
     ...bodyChecks(piece, shape, carried, workshop),
     ...screwChecks(piece, carried, letters, workshop.settings),
     ...seenScrewChecks(piece, shape, carried, letters, workshop.settings),

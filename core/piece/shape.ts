@@ -112,6 +112,8 @@ export interface Stand {
     readonly called: readonly [one: string, many: string];
     /** How much room one has, and where each begins, from the outside left and the floor. */
     readonly room: { readonly width: Length; readonly height: Length };
+    /** Where it stands from the rear to the front, for what is to be brought in and out whole; left out where that is not asked. */
+    readonly deep?: { readonly from: Length; readonly to: Length };
     readonly places: readonly { readonly x: Length; readonly y: Length }[];
   };
 }

@@ -145,6 +145,7 @@ export function equipmentIn(equipment: Equipment, { space, spaces, workshop }: P
           thing,
           called: ['place', 'places'],
           room: { width: stance.width, height: stance.height },
+          deep: { from: add(space.box.z0, free.rear.size), to: add(space.box.z0, free.rear.size, stance.depth) },
           places,
         },
       },
