@@ -187,3 +187,21 @@ test('what the shed has built is of steps that there are: the display is finishe
   // Cut by the plan, to within what a saw leaves: nothing about them is told.
   expect(solved('composing-table').checks.filter((c) => c.id.startsWith('made-'))).toEqual([]);
 });
+
+test('the middle post of the sink cabinet is out before anything is bought; one that carries is propped first', () => {
+  const first = (extra: object) => {
+    const piece = solved('sink-drawers', { kind: 'piece', patch: extra });
+    return { checks: piece.checks, steps: stepsOf(piece, buildingOf('sink-drawers')) };
+  };
+  const { steps, checks } = first({});
+  expect(steps.slice(0, 2).map((s) => [s.phase, s.cautions.length])).toEqual([
+    ['take out', 0],
+    ['buy', 0],
+  ]);
+  expect(checks.filter((c) => c.id.startsWith('taken-out'))).toEqual([]);
+  const propped = first({ out: [{ what: 'The middle post', carries: true }, { what: 'Its shelf' }] });
+  expect(propped.steps[0]?.title).toBe('Take out 2 things that are there');
+  expect(propped.steps[0]?.cautions[0]).toContain('prop that first');
+  expect(propped.checks.filter((c) => c.id.startsWith('taken-out')).map((c) => [c.id, c.severity])).toEqual([['taken-out-1', 'look']]);
+  expect(stepsOf(solved('ink-case'), buildingOf('ink-case')).some((s) => s.phase === 'take out')).toBe(false);
+});

@@ -295,6 +295,12 @@ for (const by of [pointer, keyboard]) {
       await expect(sum(page)).toContainText('729.6');
     }
 
+    // The post in the middle comes out first, and the worktop lies on it.
+    await hands.press('button', 'Something is taken out of it first');
+    await hands.type('Taken out', 'The middle post');
+    await hands.tick('Something lies on it');
+    await expect(page.getByText(/The middle post carries what lies on it. Prop that before it comes out/).first()).toBeVisible();
+
     // Packed out to the inner side of the frame with what is over: two layers of 16.5 are let in 9.
     await hands.tick('Slides packed out behind a face frame');
     await hands.type('Frame stands in', '24');

@@ -20,7 +20,17 @@ export interface Group {
 const LETS_GO: ReadonlySet<Joint['how']> = new Set(['bearing', 'pins', 'hung', 'slide']);
 
 /** What is put on once the rest stands: it would close it, or cannot stand alone. */
-const CLOSES: ReadonlySet<Role> = new Set<Role>(['back', 'wall board', 'deck', 'slat', 'toe board', 'brace', 'gusset', 'corner block', 'stop']);
+const CLOSES: ReadonlySet<Role> = new Set<Role>([
+  'back',
+  'wall board',
+  'deck',
+  'slat',
+  'toe board',
+  'brace',
+  'gusset',
+  'corner block',
+  'stop',
+]);
 
 /** What may lie or stand in its place without anything that holds it. */
 const MAY_LIE: ReadonlySet<Role> = new Set<Role>(['shelf', 'shelf layer', 'shelf strip', 'board', 'partition', 'divider']);

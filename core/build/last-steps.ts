@@ -114,6 +114,29 @@ export function checkStep(solution: Solution): Draft {
   });
 }
 
+/** What is there already and comes out before anything is measured for good. */
+export function takeOutStep({ shape }: Solution): readonly Draft[] {
+  const { takenOut = [] } = shape.outside;
+  if (takenOut.length === 0) return [];
+  const whats = takenOut.map((t) => t.what);
+  return [
+    draft({
+      id: 'take out',
+      phase: 'take out',
+      title: `Take out ${whats.length === 1 ? 'what is there' : `${whats.length} things that are there`}`,
+      parts: [],
+      says: [
+        say`${whats.join('; ')}: out before anything is sawn, whole where that goes. Straight and dry it does for strips and packing.`,
+        say`Then measure the opening again at both ends and in the middle, and enter that: every part follows it.`,
+      ],
+      cautions: takenOut.some((t) => t.carries)
+        ? ['It carries what lies on it: prop that first, and leave the prop until what is put in for it holds.']
+        : [],
+      minutes: TAKES.takeOut * takenOut.length,
+    }),
+  ];
+}
+
 /** The trip to the yard, and the time that wood needs to come to rest. */
 export function buyStep({ parts }: Solution): Draft {
   const thin = parts.some((p) => toMm(p.thickness.value) < 12);

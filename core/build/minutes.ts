@@ -5,6 +5,7 @@ import type { Phase } from './step.js';
  * one's own take their place as they are noted.
  */
 export const TAKES = {
+  takeOut: 20,
   trip: 60,
   setSaw: 4,
   cut: 1.5,

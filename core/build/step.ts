@@ -3,6 +3,7 @@ import type { Work } from './works.js';
 
 /** What a step is a part of, in the order of the work. */
 export const PHASES = [
+  'take out',
   'buy',
   'saw',
   'shape',
@@ -27,6 +28,7 @@ export type Phase = (typeof PHASES)[number];
 
 /** What each is called by those who do it. */
 export const PHASE_NAMES: Readonly<Record<Phase, string>> = {
+  'take out': 'taking out',
   buy: 'buying',
   saw: 'sawing',
   shape: 'cutting outlines',

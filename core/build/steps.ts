@@ -3,7 +3,7 @@ import type { Joint, Member } from '../piece/index.js';
 import type { Solution } from '../solution/index.js';
 import { calledBriefly, groupStep, type Assembling } from './group-steps.js';
 import { groupsOf, isOutside, type Group } from './groups.js';
-import { buyStep, checkStep, coatSteps, dryStep, standStep } from './last-steps.js';
+import { buyStep, checkStep, coatSteps, dryStep, standStep, takeOutStep } from './last-steps.js';
 import type { OwnPace } from './minutes.js';
 import { withNeeds } from './needs.js';
 import { easeStep, partSteps } from './part-steps.js';
@@ -122,6 +122,7 @@ export function stepsOf(solution: Solution, building: Building, pace: OwnPace = 
     DRY * tried,
   );
   const drafts = [
+    ...takeOutStep(solution),
     buyStep(solution),
     ...partSteps(batches[0] ?? [], works, assembling.settings, { suffix: '', of: '' }),
     ...(main >= 0 ? [dry] : []),

@@ -142,6 +142,8 @@ export interface Outside {
   readonly behind: ReadonlySet<string>;
   /** How far what lies above stands out in front, where it should cover the fronts. */
   readonly cover?: Length;
+  /** What is there already and is taken out first; `carries` what lies on it. */
+  readonly takenOut?: readonly { readonly what: string; readonly carries?: true }[];
   /** It is carried about, so that it is never fixed to a wall. */
   readonly carried?: true;
   /** A way of making it lower across its corners while it is stood up. */

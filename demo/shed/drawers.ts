@@ -159,6 +159,7 @@ const sinkDrawers: InPlace = {
   width: given(756),
   height: given(583),
   depth: given(527),
+  out: [{ what: 'The post in the middle of the face frame' }],
   packing: { out: mm(24), stock: 'offcut-16', wide: mm(62) },
   panels: plainPanels('ash-20'),
   fixedToWall: true,

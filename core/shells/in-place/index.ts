@@ -14,6 +14,23 @@ import { tieProblems } from './tied.js';
 const NO_MEMBERS: ReadonlySet<string> = new Set();
 const NO_ENDS = { before: [], after: [] } as const;
 
+/** What is taken out though something lies on it: how the place carries that then is not known here. */
+function heldUp({ out = [], place }: InPlace): ShapeProblem[] {
+  return out.flatMap(({ what, carries }, i): ShapeProblem[] =>
+    carries
+      ? [
+          {
+            id: `taken-out-${i + 1}`,
+            about: 'out',
+            stops: false,
+            sentence: say`${what} carries what lies on it. Prop that before it comes out, and put in what carries it for good: how ${place} holds without it is not judged here; ask someone who knows such work where you are not sure.`,
+            fixes: [],
+          },
+        ]
+      : [],
+  );
+}
+
 /** The geometry of what is built into a place that is there already: only what is inside it. */
 function shape(piece: InPlace, workshop: Workshop): Shape {
   const context = { workshop, panels: piece.panels, rounding: piece.rounding ?? workshop.settings.rounding };
@@ -33,10 +50,12 @@ function shape(piece: InPlace, workshop: Workshop): Shape {
       members: NO_MEMBERS,
       behind: NO_MEMBERS,
       ...(piece.cover === undefined ? {} : { cover: piece.cover }),
+      ...(piece.out === undefined ? {} : { takenOut: piece.out }),
     },
   } as const;
   const problems: ShapeProblem[] = [
     ...tieProblems(piece, workshop),
+    ...heldUp(piece),
     ...[depth, width, height].flatMap((a) => a.problems),
     ...nothingClear('depth', clear.depth),
     ...nothingClear('width', clear.width),

@@ -24,6 +24,10 @@ export const inPlaceFields = {
   packing: Type.Optional(PackingSchema),
   /** The space of another piece, mostly a drawer, that it is made to fit; its sizes are given as that one was when it was last held against it. */
   tied: Type.Optional(Type.Object({ piece: IdSchema, space: IdSchema }, closed)),
+  /** What is taken out of the place first, such as a post in the middle of a face frame; `carries` what lies on it. */
+  out: Type.Optional(
+    Type.Array(Type.Object({ what: NameSchema, carries: Type.Optional(Type.Literal(true)) }, closed), { minItems: 1, maxItems: 20 }),
+  ),
   /** How far what lies above stands out in front, where it should cover the fronts. */
   cover: Type.Optional(DistanceSchema),
 };

@@ -6,6 +6,7 @@ import { drawersOf, withinOf } from '../../../core/solution/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { solvedPiece } from '../../data/solved.js';
 import { LengthField } from '../../shared/length-field.js';
+import { without } from '../../shared/without.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { Button, Faint, FieldLabel, Grid, Row, Section, Select, TextInput, Wide, WideTick } from '../../shared/ui.js';
 import { useSettledBench } from '../../bench/bench.js';
@@ -72,6 +73,77 @@ function TiedTo({ piece }: { piece: InPlace }) {
   );
 }
 
+type Out = NonNullable<InPlace['out']>;
+
+/** One thing that is taken out of the place first. */
+function OneOut({ all, at, put }: { all: Out; at: number; put: (next: Out, done: string) => void }) {
+  const one = all[at] as Out[number];
+  const [typed, setTyped] = useState<string | null>(null);
+  const with_ = (next: Out[number], done: string) =>
+    put(
+      all.map((o, i) => (i === at ? next : o)),
+      done,
+    );
+  const name = () => {
+    const what = typed?.trim().slice(0, 80);
+    if (what && what !== one.what) with_({ ...one, what }, 'Named what is taken out');
+    setTyped(null);
+  };
+  const nth = all.length > 1 ? `, ${at + 1}` : '';
+  return (
+    <>
+      <Wide>
+        <TextField value={typed ?? one.what} onChange={setTyped} onBlur={name} onKeyDown={(e) => e.key === 'Enter' && name()}>
+          <FieldLabel>Taken out{nth}</FieldLabel>
+          <TextInput />
+        </TextField>
+      </Wide>
+      <WideTick
+        isSelected={one.carries === true}
+        onChange={(carries) => with_(carries ? { ...one, carries } : without(one, 'carries'), 'Changed what is taken out')}
+      >
+        {`Something lies on it${nth}`}
+      </WideTick>
+      <Wide>
+        <Button
+          data-quiet
+          onPress={() =>
+            put(
+              all.filter((_, i) => i !== at),
+              'Left it in',
+            )
+          }
+        >
+          Leave {one.what.slice(0, 1).toLowerCase() + one.what.slice(1)} in
+        </Button>
+      </Wide>
+    </>
+  );
+}
+
+/** What is taken out of the place before anything is put in. */
+function TakenOut({ piece }: { piece: InPlace }) {
+  const { commit } = useSettledBench();
+  const { change } = usePieceFields();
+  const all = piece.out ?? [];
+  const put = (out: Out, done: string) =>
+    out.length > 0 ? change({ out }, done) : commit({ kind: 'piece', patch: {}, without: ['out'] }, done);
+  return (
+    <>
+      {all.map((_, at) => (
+        <OneOut key={at} all={all} at={at} put={put} />
+      ))}
+      <Wide>
+        <Button
+          onPress={() => put([...all, { what: all.length > 0 ? 'Another part' : 'A part of it' }], 'Takes something out of it first')}
+        >
+          Something is taken out of it first
+        </Button>
+      </Wide>
+    </>
+  );
+}
+
 /** What the place is that is there already, and what is put behind its face frame. */
 export function InPlaceForm({ piece }: { piece: InPlace }) {
   const { bench } = useProject();
@@ -103,6 +175,7 @@ export function InPlaceForm({ piece }: { piece: InPlace }) {
           </TextField>
         </div>
         <TiedTo piece={piece} />
+        <TakenOut piece={piece} />
         <LengthField
           label="Top stands out"
           optional
