@@ -1,76 +1,55 @@
 import { say, type Sentence } from '../figure/index.js';
 import type { Check } from '../finding/index.js';
-import { fromUnits, toMm, type Length } from '../length/index.js';
+import { ZERO, add, mm, sub, type Length } from '../length/index.js';
 import {
   FLOOR,
   PLACE,
   boxOf,
+  overlap,
   posed,
   posesOf,
+  shiftBox,
+  solidOfBox,
   solidOfMember,
+  type Box,
   type Letters,
   type Member,
   type Piece,
   type Shape,
   type Stand,
 } from '../piece/index.js';
-import { overlapOf, rectangleOf, solidOf, type Solid } from '../solid/index.js';
+import { overlapOf } from '../solid/index.js';
 import { capital, listed, nameOf } from './names.js';
 
-type Reach = readonly [from: number, to: number];
-/** A box in mm: across, up, and from the rear to the front. */
-type Room = readonly [Reach, Reach, Reach];
-
-/** Ways that a device is brought in and out by, square to the piece, in mm beyond it. */
-const FAR = 5000;
+/** So far beyond a piece a device is out of it. */
+const FAR = mm(5000);
 /** In each other by less than this is rounding, mm. */
 const LEAST = 0.05;
 
+/** Ways that a device is brought in and out by, square to the piece: what it goes through. */
 const WAYS = {
-  'to the front': ([x, y, [from]]: Room): Room => [x, y, [from, from + FAR]],
-  upward: ([x, [low], z]: Room): Room => [x, [low, low + FAR], z],
-  'to the rear': ([x, y, [, to]]: Room): Room => [x, y, [to - FAR, to]],
+  'to the front': (box: Box): Box => ({ ...box, z1: add(box.z1, FAR) }),
+  upward: (box: Box): Box => ({ ...box, y1: add(box.y1, FAR) }),
+  'to the rear': (box: Box): Box => ({ ...box, z0: sub(box.z0, FAR) }),
 } as const;
 type Way = keyof typeof WAYS;
 
-const longOf = ([a, b]: Reach) => b - a;
-
-/** A room as a solid. */
-function solidOfRoom([x, y, z]: Room): Solid {
-  return solidOf({
-    profile: { outline: rectangleOf(longOf(x), longOf(y)), holes: [] },
-    thickness: longOf(z),
-    cuts: [],
-    placing: { origin: [x[0], y[0], z[0]], u: [1, 0, 0], v: [0, 1, 0], n: [0, 0, 1] },
-  });
-}
-
-const reachOf = (a: Length, b: Length): Reach => [toMm(a), toMm(b)];
-
-function roomOf(member: Member): Room {
-  const b = boxOf(member);
-  return [reachOf(b.x0, b.x1), reachOf(b.y0, b.y1), reachOf(b.z0, b.z1)];
-}
-
-const meet = (a: Room, b: Room) => a.every(([low, high], k) => high - LEAST > (b[k] as Reach)[0] && low + LEAST < (b[k] as Reach)[1]);
-
 /** The members that are in a room. */
-function inRoom(members: readonly Member[], room: Room): readonly Member[] {
-  const near = members.filter((m) => meet(roomOf(m), room));
+function inRoom(members: readonly Member[], room: Box): readonly Member[] {
+  const near = members.filter((m) => overlap(boxOf(m), room));
   if (near.length === 0) return near;
-  const solid = solidOfRoom(room);
+  const solid = solidOfBox(room);
   return near.filter((m) => overlapOf(solid, solidOfMember(m)) > LEAST);
 }
 
-const lifted = ([x, [low, high], z]: Room, by: number): Room => [x, [low + by, high + by], z];
-
 /** What is in the way of a device that goes one way: nothing, where it passes as it stands or lifted over what is in front of it. */
-function inTheWay(way: Way, device: Room, headroom: number, members: readonly Member[]): readonly Member[] {
+function inTheWay(way: Way, device: Box, headroom: Length, members: readonly Member[]): readonly Member[] {
   const go = WAYS[way];
   const blocks = inRoom(members, go(device));
   if (way === 'upward') return blocks;
-  const lifts = blocks.map((m) => roomOf(m)[1][1] - device[1][0]).filter((by) => by > 0 && by <= headroom);
-  return lifts.some((by) => inRoom(members, go(lifted(device, by))).length === 0) ? [] : blocks;
+  const lifts = blocks.map((m) => sub(boxOf(m).y1, device.y0)).filter((by) => by > ZERO && by <= headroom);
+  const passes = lifts.some((y) => inRoom(members, go(shiftBox(device, { x: ZERO, y, z: ZERO }))).length === 0);
+  return passes ? [] : blocks;
 }
 
 /** The members of a piece in each of its poses; what is lifted by hand is taken away. */
@@ -102,12 +81,15 @@ function stuck({ space, filled, carriers }: Stand, piece: Piece, shape: Shape, l
   const under = new Set([...carriers, FLOOR]);
   const states = openings(shape).map((all) => all.filter((m) => !under.has(m.id)));
   const ways = waysOf(piece, shape);
-  const at = places.map(({ x, y }): Room => [
-    reachOf(x, fromUnits(x + room.width)),
-    reachOf(y, fromUnits(y + room.height)),
-    reachOf(deep.from, deep.to),
-  ]);
-  const headroom = ([, [, high]]: Room) => toMm(placed.box.y1) - high;
+  const at = places.map(({ x, y }): Box => ({
+    x0: x,
+    x1: add(x, room.width),
+    y0: y,
+    y1: add(y, room.height),
+    z0: deep.from,
+    z1: deep.to,
+  }));
+  const headroom = ({ y1 }: Box) => sub(placed.box.y1, y1);
   const held = at.filter((device) => !states.some((all) => ways.some((way) => inTheWay(way, device, headroom(device), all).length === 0)));
   const [first] = held;
   if (!first) return [];

@@ -2,7 +2,7 @@ import { len, say, type Sentence } from '../figure/index.js';
 import { pieceFix, type Check, type Fix } from '../finding/index.js';
 import { ZERO, add, greatest, mm, scale, sub, type Length } from '../length/index.js';
 import { isBlock } from '../carry/index.js';
-import { boxOf, overlap, solidOfBox, solidOfMember, type Box, type Letters, type Piece, type Shape } from '../piece/index.js';
+import { boxOf, hangs, overlap, solidOfBox, solidOfMember, type Box, type Letters, type Piece, type Shape } from '../piece/index.js';
 import { overlapOf } from '../solid/index.js';
 import { measureOf, type Person, type Workshop } from '../project/index.js';
 import { nameOf } from './names.js';
@@ -102,20 +102,28 @@ function headroom(using: Using, seat: Length): Check[] {
   ];
 }
 
-/** What things stand on that is higher than someone reaches. */
-function reach({ shape, who, letters }: Using): Check[] {
+/** What things stand on that is higher than someone reaches; `over` the floor is where the piece begins. */
+function reach({ shape, who, letters }: Using, over: Length = ZERO): Check[] {
   const most = measureOf(who, 'reach');
   const carriers = new Set([...shape.spaces.values()].flatMap((s) => (s.blocks.length > 0 ? [s.neighbours.below] : [])));
-  const high = shape.members.filter((m) => carriers.has(m.id) && boxOf(m).y1 > most);
+  const high = shape.members.filter((m) => carriers.has(m.id) && add(over, boxOf(m).y1) > most);
   const [first] = high;
   if (!first) return [];
   return [
     check(
       'reach',
       'fails',
-      say`${who.name} reaches ${len(most)} and ${nameOf(first, letters)} is at ${len(boxOf(first).y1)}: what stands there is out of reach without a step.`,
+      say`${who.name} reaches ${len(most)} and ${nameOf(first, letters)} is at ${len(add(over, boxOf(first).y1))}: what stands there is out of reach without a step.`,
     ),
   ];
+}
+
+/** What hangs is no table and no seat: only whether its shelves are within reach, where it is known how high it hangs. */
+function hungUse(using: Using): Check[] {
+  const { above } = using.shape.outside;
+  if (above !== undefined) return reach(using, above);
+  const sentence = say`Whether ${using.who.name} reaches its shelves is not judged, since how high over the floor it hangs is not given.`;
+  return [{ ...check('reach', 'fails', sentence), severity: 'look', state: 'not judged' }];
 }
 
 /** Whether a piece suits who uses it: heights to stand and to sit at, room for knees, seats, headroom and reach. */
@@ -124,6 +132,7 @@ export function useChecks(piece: Piece, shape: Shape, letters: Letters, workshop
   const who = usedBy && workshop.people.get(usedBy.person);
   if (!usedBy || !who) return [];
   const using: Using = { piece, shape, who, letters };
+  if (hangs(shape)) return hungUse(using);
   const top = shape.overall.height.value;
   switch (usedBy.how) {
     case 'stands at': {

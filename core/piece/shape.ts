@@ -140,6 +140,8 @@ export interface Outside {
   readonly members: ReadonlySet<string>;
   /** Members that are seen behind all else from the front. */
   readonly behind: ReadonlySet<string>;
+  /** How high over the floor the lower edge of what hangs is, where that is known. */
+  readonly above?: Length;
   /** How far what lies above stands out in front, where it should cover the fronts. */
   readonly cover?: Length;
   /** What is there already and is taken out first; `carries` what lies on it. */

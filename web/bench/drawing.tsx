@@ -1,8 +1,8 @@
 import { memo, useEffect, useMemo, useState, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { drawPiece, type Drawing as DrawingData, type PlainShape, type View } from '../../core/drawing/index.js';
-import { toMm, type Length } from '../../core/length/index.js';
-import type { Pose } from '../../core/piece/index.js';
+import { ZERO, toMm, type Length } from '../../core/length/index.js';
+import { hangs, type Pose } from '../../core/piece/index.js';
 import { valuesOf } from '../../core/survey/index.js';
 import { tapeThrough, type TapeLine } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
@@ -252,14 +252,17 @@ export interface StageProps {
 }
 
 /** The drawing to scale in the middle, with a tape up and a tape along. */
-export function PieceStage({ view, pose, contents, tapes, person, onRules, onDropThing, stroke, over }: StageProps) {
+export function PieceStage({ view, pose, contents, tapes, person, onRules, onDropThing, stroke, over: drawOver }: StageProps) {
   const { solution, space, selection, select, setDraft, commit, piece } = useBench();
   const precision = usePrecision();
   const { ref, size } = useSize();
   const full = useMemo(() => drawPiece(solution, view, space, pose), [solution, view, space, pose]);
   const drawing = contents ? full : { ...full, shapes: full.shapes.filter((s) => s.of.kind !== 'thing') };
+  const hung = hangs(solution.shape);
+  // Someone beside what hangs stands on the floor, so far below it as is known.
+  const over = person && hung ? toMm(solution.shape.outside.above ?? ZERO) : 0;
   const withPerson = person
-    ? { ...drawing, width: drawing.width + besideBy(person).room, height: Math.max(drawing.height, tallOf(person)) }
+    ? { ...drawing, width: drawing.width + besideBy(person).room, height: Math.max(drawing.height + over, tallOf(person)) }
     : drawing;
   const drawn = view === 'side' && tapes && stroke ? stroke : null;
   const farOut = drawn?.body.id;
@@ -269,7 +272,9 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
     [solution, view, space, farOut],
   );
   const whole = open ? { ...withPerson, width: Math.max(withPerson.width, open.width) } : withPerson;
-  const at = placing(whole, size.width, size.height, tapes, drawn ? STROKE_TAPE + 12 : 0);
+  const placed = placing(whole, size.width, size.height, tapes, drawn ? STROKE_TAPE + 12 : 0);
+  const at = { ...placed, foot: placed.foot - over * placed.scale };
+  const floored = view !== 'top' && (!hung || over > 0);
   const upright = useMemo(() => tapeThrough(solution, space, view === 'top' ? 'deep' : 'up'), [solution, space, view]);
   const along = useMemo(() => tapeThrough(solution, space, view === 'side' ? 'deep' : 'across'), [solution, space, view]);
   const shared = {
@@ -300,17 +305,17 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
         >
           <OpeningOutline at={at} view={view} />
           <Shapes drawing={drawing} at={at} />
-          {view === 'top' ? null : <line x1={0} x2={size.width} y1={at.foot + 0.5} y2={at.foot + 0.5} stroke={inkSoft} strokeWidth={1} />}
+          {floored ? <line x1={0} x2={size.width} y1={placed.foot + 0.5} y2={placed.foot + 0.5} stroke={inkSoft} strokeWidth={1} /> : null}
           {person && view !== 'top' ? (
             <PersonBeside
               person={person}
               x={at.left + (drawing.width + drawing.left + besideBy(person).at) * at.scale}
               from={at.left + drawing.left * at.scale}
-              foot={at.foot}
+              foot={placed.foot}
               scale={at.scale}
             />
           ) : null}
-          {over?.(at)}
+          {drawOver?.(at)}
         </svg>
       ) : null}
       {ready && onDropThing ? <DropZones drawing={drawing} at={at} onDrop={onDropThing} /> : null}

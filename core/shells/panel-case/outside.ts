@@ -78,6 +78,7 @@ export function outsideOf(piece: PanelCase, envelope: Envelope, members: readonl
       },
     },
     members: new Set(members.map((m) => m.id)),
+    ...(piece.hung?.above === undefined ? {} : { above: piece.hung.above }),
     behind: new Set<string>([CASE.back, HUNG.case, HUNG.wall, HUNG.bumper, HUNG.rail]),
     ...(apart ? { lower: apart } : {}),
   };

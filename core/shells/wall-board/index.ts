@@ -70,6 +70,7 @@ function outsideOf(piece: WallBoard, members: readonly Member[]): Shape['outside
     },
     members: new Set(members.map((m) => m.id)),
     behind: new Set<string>([WALL_BOARD.board]),
+    ...(piece.board.above === undefined ? {} : { above: piece.board.above }),
   };
 }
 
