@@ -207,7 +207,7 @@ const rollerWallCase: PanelCase = {
   top: 'between',
   bottom: 'between',
   back: { kind: 'groove', depth: mm(6), inset: mm(10), slack: mm(1) },
-  hung: { cleat: { stock: 'birch-18', wide: mm(120) } },
+  hung: { cleat: { stock: 'birch-18', wide: mm(120) }, above: mm(1250) },
   stock: { sides: 'birch-18', bottom: 'birch-24', back: 'birch-6' },
   panels: {
     ...plainPanels('birch-18'),

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { Copy, Download } from 'lucide-react';
 import { drawPiece, extentOf, type Drawing, type PlainShape } from '../../core/drawing/index.js';
-import { toMm } from '../../core/length/index.js';
+import { ZERO, toMm } from '../../core/length/index.js';
 import type { Role } from '../../core/piece/index.js';
 import type { Solution } from '../../core/solution/index.js';
 import { api } from '../data/api.js';
@@ -120,13 +120,16 @@ const GAP = 200;
 /** How wide a letter of a name is, px. */
 const NAME_LETTER = 7.4;
 
-/** Every piece at one scale, standing on one floor beside a person. */
+/** How high over the floor a piece hangs, mm, where that is known. */
+const overFloor = ({ shape }: Solution) => toMm(shape.outside.above ?? ZERO);
+
+/** Every piece at one scale, standing on one floor or hung over it, beside a person. */
 function Lineup({ pieces }: { pieces: readonly Shown[] }) {
   const { id, bench } = useProject();
   const { ref, size } = useSize();
   const [person] = bench.records.people;
   const drawings = useMemo(() => pieces.map((p) => ({ ...p, drawing: drawPiece(p.solution, 'front', '') })), [pieces]);
-  const tall = Math.max(1000, person ? toMm(person.data.height) : 0, ...drawings.map((d) => d.drawing.height));
+  const tall = Math.max(1000, person ? toMm(person.data.height) : 0, ...drawings.map((d) => overFloor(d.solution) + d.drawing.height));
   const wood = drawings.reduce((sum, d) => sum + d.drawing.width + GAP, GAP) + (person ? 700 : 0);
   // Small enough to see many at once, large enough to tell them apart; what does not fit is scrolled to.
   const high = (size.height - 70) / tall;
@@ -146,7 +149,7 @@ function Lineup({ pieces }: { pieces: readonly Shown[] }) {
           {drawings.map(({ id: pieceId, drawing, solution }, i) => {
             const room = slot({ id: pieceId, drawing, solution });
             const left = ((begins[i] ?? GAP) + (room - drawing.width) / 2) * scale;
-            const at: Placing = { scale, left: left - drawing.left * scale, foot };
+            const at: Placing = { scale, left: left - drawing.left * scale, foot: foot - overFloor(solution) * scale };
             return (
               <Link key={pieceId} to={`/p/${id}/pieces/${pieceId}/divide`} aria-label={`Open ${solution.piece.name}`}>
                 {layersOf(solution, drawing, at).map(({ d, ...look }, i) => (
