@@ -167,9 +167,12 @@ for (const by of [pointer, keyboard]) {
     await expect(sum(page)).toContainText('1822 mark on the wall');
     await hands.choose('Sides cut at the front', 'Aslant from shelf to shelf');
     await hands.type('Top only so deep', '120');
+    await hands.tick('Corner blocks inside, no screws through the sides');
+    await hands.type('Corner blocks high', '32');
     await hands.station('Parts');
     await expect(row(/rail$/, '764')).toBeVisible();
     await expect(row(/top$/, '120')).toBeVisible();
+    await expect(row(/bearer$/, '32')).toBeVisible();
   });
 
   test(`job 17 from empty by ${by.name}: 25 grooves in 875, top and bottom of 401, shelves and back of 394`, async ({ page, empty }) => {

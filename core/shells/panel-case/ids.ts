@@ -18,6 +18,12 @@ export const BASE_NODE = 'base';
 /** What goes with a lid, and the lid as a body. */
 export const LID = { node: 'lid', body: 'lid', left: 'lid/ledge/left', right: 'lid/ledge/right', rail: 'lid/rail/1' } as const;
 
+/** Strips in its corners. */
+export const BLOCKS = {
+  node: 'corner-blocks',
+  block: (panel: 'top' | 'bottom', hand: 'left' | 'right') => `corner-blocks/${panel}/${hand}`,
+} as const;
+
 /** A bar across the front that is lifted out, a body of its own, and the tabs behind it. */
 export const BAR = { node: 'access-bar', bar: 'access-bar/rail/1', tab: (n: 1 | 2) => `access-bar/stop/${n}` } as const;
 

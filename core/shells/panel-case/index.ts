@@ -8,6 +8,7 @@ import type { Workshop } from '../../project/index.js';
 import { accessBar } from './access-bar.js';
 import { cableProblems, withCableHoles } from './cables.js';
 import { bearers, caseMembers } from './case.js';
+import { blockProblems, cornerBlocks, withBlocks } from './corner-blocks.js';
 import { CASE } from './ids.js';
 import { studsBehind } from '../../interiors/panels/to-back.js';
 import type { ShellKind } from '../kind.js';
@@ -121,8 +122,16 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
     studsBehind(piece, workshop),
   );
   const barred = accessBar(piece, divided.spaces, workshop);
-  const joints: Joint[] = [...hanging.joints, ...barred.joints, ...shell.joints, ...carried.joints, ...made.joints, ...held.joints];
-  const own = [...shell.members, ...carried.members, ...hanging.members, ...barred.members];
+  const blocks = cornerBlocks(piece, envelope, workshop);
+  const joints: Joint[] = [
+    ...hanging.joints,
+    ...barred.joints,
+    ...withBlocks(piece, shell.joints, blocks),
+    ...carried.joints,
+    ...made.joints,
+    ...held.joints,
+  ];
+  const own = [...shell.members, ...carried.members, ...hanging.members, ...barred.members, ...blocks];
   const told = [...hanging.facts, ...outlineFacts(shell.members), ...lidded.facts];
   return assembled(
     divided,
@@ -134,6 +143,7 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
         ...carried.members,
         ...hanging.members,
         ...barred.members,
+        ...blocks,
       ],
       joints,
       bodies: [...made.bodies, ...lidded.bodies, ...barred.bodies],
@@ -145,6 +155,7 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
       ...envelope.problems,
       ...hanging.problems,
       ...barred.problems,
+      ...blockProblems(piece),
       ...bottomOverToe(piece),
       ...backSlips(piece),
       ...backTooShort(piece, envelope),
@@ -161,7 +172,8 @@ export const panelCase: ShellKind<PanelCase> = {
   inside: 'Inside the case',
   fields: panelCaseFields,
   uses: (piece) => stockUses('stock', piece.stock, (stock) => ({ stock })),
-  names: ({ hung, lid, bar }) => [
+  names: ({ hung, lid, bar, blocks }) => [
+    ...stockNames(blocks ? [blocks.stock] : []).map((n) => ({ ...n, where: 'blocks' })),
     ...stockNames(boardsOf(hung)).map((n) => ({ ...n, where: 'hung' })),
     ...stockNames(bar ? [bar.stock] : []).map((n) => ({ ...n, where: 'bar' })),
     ...stockNames(lid ? [lid.ledge.stock, ...(lid.packed ? [lid.packed.stock] : [])] : []).map((n) => ({ ...n, where: 'lid' })),

@@ -2,7 +2,7 @@ import { say } from '../../figure/index.js';
 import type { Member, PieceEdit } from '../../piece/index.js';
 import { moveLoad, otherStock, type Asked, type Candidate } from '../../remedies/index.js';
 
-import { BAR, BASE_NODE, CASE, HUNG, LID } from './ids.js';
+import { BAR, BASE_NODE, BLOCKS, CASE, HUNG, LID } from './ids.js';
 import { onPlinth } from './plinth.js';
 import type { PanelCase } from './spec.js';
 
@@ -26,6 +26,7 @@ export function caseStock(piece: PanelCase, member: Member, stock: string): Piec
     const at = member.id === LID.rail ? 'packed' : 'ledge';
     return { kind: 'piece', patch: { lid: { ...lid, [at]: { wide: lid.ledge.wide, ...lid[at], stock } } } };
   }
+  if (member.node === BLOCKS.node && piece.blocks) return { kind: 'piece', patch: { blocks: { ...piece.blocks, stock } } };
   if (member.node === BAR.node && piece.bar) return { kind: 'piece', patch: { bar: { ...piece.bar, stock } } };
   const use = useOf(piece, member);
   return { kind: 'piece', patch: { stock: { ...piece.stock, [use]: stock } } };

@@ -142,6 +142,8 @@ export const panelCaseFields = {
   bar: Type.Optional(Type.Object({ space: IdSchema, stock: IdSchema, wide: SizeSchema, slack: DistanceSchema }, closed)),
   /** Round holes in the back so far across, for the cables of devices. */
   cables: Type.Optional(SizeSchema),
+  /** Strips so high in the corners where top and bottom end between the sides, glued there in place of screws through these. */
+  blocks: Type.Optional(Type.Object({ stock: IdSchema, wide: SizeSchema }, closed)),
   outline: Type.Optional(OutlineSchema),
   inset: Type.Optional(InsetSchema),
   lid: Type.Optional(LidSchema),

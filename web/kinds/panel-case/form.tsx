@@ -9,6 +9,7 @@ import { Grid, Section, WideTick } from '../../shared/ui.js';
 import { GridFields, EdgeFields, usePieceFields } from '../../bench/piece-fields.js';
 import { without } from '../../shared/without.js';
 import { BarFields } from './bar-fields.js';
+import { BlockFields } from './block-fields.js';
 import { HungFields } from './hung-fields.js';
 import { LidFields } from './lid-fields.js';
 import { OutlineFields } from './outline-fields.js';
@@ -172,6 +173,7 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
             }
           />
         )}
+        <BlockFields piece={piece} />
         <BarFields piece={piece} />
         <LidFields piece={piece} />
         <OutlineFields piece={piece} />
