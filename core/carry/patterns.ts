@@ -124,8 +124,9 @@ export function patternsFor(lengths: readonly number[], lifts = false): readonly
     return without([all, ...every]);
   }
   const others = [0, 1].map((odd) => pattern((i) => i % 2 === odd));
+  // To a thousandth of a mm: what is equally long is so however it is turned.
   const longest = lengths
-    .map((length, i) => ({ length, i }))
+    .map((length, i) => ({ length: Math.round(length * 1000), i }))
     .sort((a, b) => b.length - a.length)
     .slice(0, LONGEST)
     .flatMap(({ i }) => [i - 1, i]);
