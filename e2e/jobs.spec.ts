@@ -218,6 +218,15 @@ for (const by of [pointer, keyboard]) {
       [/ shelf$/, '394'],
     ] as const)
       await expect(row(name, size)).toBeVisible();
+    // Housed at the very end of the sides is told; mitred they reach the outsides of these.
+    await hands.station('Divide');
+    await hands.choose('Top', 'Mitred');
+    await hands.choose('Bottom', 'In housings');
+    await expect(page.getByText(/A housing at the very end of the sides has nothing beyond it/).first()).toBeVisible();
+    await hands.choose('Bottom', 'Mitred');
+    await expect(page.getByText(/A housing at the very end of the sides/)).toHaveCount(0);
+    await hands.station('Parts');
+    await expect(row(/ top$/, '415')).toContainText('bevelled by 45.0°');
   });
 
   test(`job 9 from empty by ${by.name}: seven drawers of 854.6 on slides of 500, fronts of 108.5 and 108`, async ({ page, empty }) => {

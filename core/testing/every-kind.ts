@@ -50,7 +50,7 @@ const boxed: fc.Arbitrary<Random> = fc
     set: fc.constantFrom('gaps' as const, 'edges' as const, 'exact' as const),
     fix: fc.constantFrom('butted' as const, 'housed' as const),
     rows: fc.option(fc.record({ pitch: fc.constantFrom(mm(12), mm(32)), each: fc.integer({ min: 1, max: 6 }) }), { freq: 3 }),
-    corner: fc.constantFrom('between' as const, 'rebated' as const),
+    corner: fc.constantFrom('between' as const, 'rebated' as const, 'mitred' as const),
     hung: fc.constantFrom<PanelCase['hung'] | null>(
       null,
       { cleat: { stock: 'wall', wide: mm(100) } },
@@ -114,10 +114,12 @@ const boxed: fc.Arbitrary<Random> = fc
       },
       things: { tin: thing() },
     });
+    // What is cut to an outline, or opens, is not mitred.
+    const joined = sides && corner === 'mitred' ? 'between' : corner;
     const base: PanelCase = piece(interior, {
       ...common,
-      ...(corner === 'rebated' ? { top: corner, bottom: corner, rebate: mm(6) } : {}),
-      ...(hung ? { hung, base: { kind: 'none' }, bottom: corner } : {}),
+      ...(joined === 'between' ? {} : { top: joined, bottom: joined, rebate: mm(6) }),
+      ...(hung ? { hung, base: { kind: 'none' }, bottom: joined } : {}),
       // Fronts that lie over the sides, and what fills all of its space up to them and to the lid, leave no room for these.
       ...(sides && fill.id !== 'bank' && fill.id !== 'rack' ? sidesOf(sides) : {}),
     });

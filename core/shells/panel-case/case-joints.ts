@@ -1,7 +1,8 @@
 import { ZERO, sub, type Length } from '../../length/index.js';
-import { atX, atZ, boxOf, FLOOR, type Box, type Joint, type Member, type Role } from '../../piece/index.js';
+import { atX, atZ, boxOf, FLOOR, type Bearing, type Box, type Joint, type Member, type Role } from '../../piece/index.js';
 import { type PanelCase } from './spec.js';
 import type { Envelope, Woods } from './envelope.js';
+import { HELD_AT } from './corners.js';
 import { CASE } from './ids.js';
 import { lidJoints } from './lid.js';
 
@@ -49,11 +50,11 @@ function bottomJoints(piece: PanelCase, made: readonly Member[], ends: readonly 
 export function caseJoints(piece: PanelCase, envelope: Envelope, woods: Woods, made: readonly Member[]): Joint[] {
   const t = woods.sides.thickness.value;
   const [left, right] = [t, sub(envelope.width.value, t)];
-  const ends = (carried: string, over: boolean): Joint[] => [
-    { carried, carrier: CASE.left, how: over ? 'bearing' : 'screws', on: atX(left) },
-    { carried, carrier: CASE.right, how: over ? 'bearing' : 'screws', on: atX(right) },
+  const ends = (carried: string, how: Bearing): Joint[] => [
+    { carried, carrier: CASE.left, how, on: atX(left) },
+    { carried, carrier: CASE.right, how, on: atX(right) },
   ];
-  const joints = piece.lid ? lidJoints(piece, made, ends(CASE.top, true)) : ends(CASE.top, piece.top === 'over');
+  const joints = piece.lid ? lidJoints(piece, made, ends(CASE.top, 'bearing')) : ends(CASE.top, HELD_AT[piece.top]);
   const rails = made.filter((m) => m.role === 'plinth rail' || m.role === 'plinth end');
   const byId = new Map(made.map((m) => [m.id, m]));
   // On the floor, or on all of the plinth that is under it.
@@ -70,7 +71,7 @@ export function caseJoints(piece: PanelCase, envelope: Envelope, woods: Woods, m
   } else if (!piece.hung) {
     joints.push(...onPlinth(CASE.left), ...onPlinth(CASE.right));
   }
-  joints.push(...bottomJoints(piece, made, ends(CASE.bottom, false)));
+  joints.push(...bottomJoints(piece, made, ends(CASE.bottom, piece.bottom === 'over' ? 'screws' : HELD_AT[piece.bottom])));
   made
     .filter((m) => ['plinth rail', 'plinth end', 'toe board', 'bearer'].includes(m.role))
     .forEach((m) => joints.push({ carried: m.id, carrier: FLOOR, how: 'bearing' }));

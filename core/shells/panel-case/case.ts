@@ -23,6 +23,7 @@ import type { Wood } from '../../project/index.js';
 import { takeOff } from '../overall.js';
 import type { Envelope, Woods } from './envelope.js';
 import { caseJoints } from './case-joints.js';
+import { PANELS, goesIn, mitreCuts } from './corners.js';
 import { inItsSheet } from '../in-its-sheet.js';
 import { BASE_NODE, CASE, CASE_NODE } from './ids.js';
 
@@ -59,15 +60,22 @@ function rebateOf({ rebate }: PanelCase, { sides: { thickness } }: Woods): Figur
   return size('rebate', rebate ?? scale(thickness.value, 0.5), { in: 'piece', field: 'rebate' });
 }
 
-/** The rebates of the sides for a top and a bottom that go into them. */
-function cornerRebates(piece: PanelCase, woods: Woods, made: readonly Member[]): readonly Member[] {
+/** The rebates or housings of the sides for a top and a bottom that go into them. */
+function cornerRecesses(piece: PanelCase, woods: Woods, made: readonly Member[]): readonly Member[] {
   const depth = rebateOf(piece, woods).value;
-  const going = [CASE.top, CASE.bottom].filter((id) => piece[id === CASE.top ? 'top' : 'bottom'] === 'rebated');
-  const panels = made.filter((m) => going.includes(m.id as typeof CASE.top));
+  const going = new Map<string, 'housing' | 'rebate'>(
+    PANELS.flatMap((p) => (goesIn(piece[p]) ? [[CASE[p], piece[p] === 'housed' ? 'housing' : 'rebate'] as const] : [])),
+  );
+  const panels = made.flatMap((m) => {
+    const kind = going.get(m.id);
+    return kind ? [{ panel: m, kind }] : [];
+  });
   const faces = { [CASE.left]: 'up', [CASE.right]: 'down' } as const;
   return made.map((m) => {
     const face = faces[m.id as keyof typeof faces];
-    return face ? { ...m, features: [...m.features, ...panels.map((p) => recess('rebate', m, face, p.id, boxOf(p), depth))] } : m;
+    return face
+      ? { ...m, features: [...m.features, ...panels.map(({ panel, kind }) => recess(kind, m, face, panel.id, boxOf(panel), depth))] }
+      : m;
   });
 }
 
@@ -85,18 +93,21 @@ function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const panelDepth = takeOff(sidesDepth, standsIn);
   const panel = (id: string, role: Role, wood: Wood, corner: Corner, y: Length) => {
     const over = corner === 'over';
-    const x = corner === 'rebated' ? sub(start.x.value, rebate.value) : start.x.value;
-    const between = corner === 'rebated' ? inside.width.plus(rebate.times(2).named('into both rebates')) : inside.width;
+    // Mitred it reaches the outsides of the sides, with its long points.
+    const whole = over || corner === 'mitred';
+    const x = goesIn(corner) ? sub(start.x.value, rebate.value) : start.x.value;
+    const into = corner === 'housed' ? 'into both housings' : 'into both rebates';
+    const between = goesIn(corner) ? inside.width.plus(rebate.times(2).named(into)) : inside.width;
     return rectangular({
       id,
       node: CASE_NODE,
       role,
       label: role,
       wood,
-      length: over ? width : between,
+      length: whole ? width : between,
       width: panelDepth,
-      frame: flatFrame({ x: over ? ZERO : x, y, z: sub(depth.value, inset.front) }),
-      purpose: { length: over ? 'covers' : 'between', width: 'between' },
+      frame: flatFrame({ x: whole ? ZERO : x, y, z: sub(depth.value, inset.front) }),
+      purpose: { length: whole ? 'covers' : 'between', width: 'between' },
       edges: over ? { v0: piece.edges.front, u0: piece.edges.front, u1: piece.edges.front } : { v0: piece.edges.front },
     });
   };
@@ -230,23 +241,27 @@ export function bearers(
 
 /** The members of the case with the grooves or rebates for its back, and the way they carry. */
 export function caseMembers(piece: PanelCase, envelope: Envelope, woods: Woods): { members: Member[]; joints: Joint[] } {
-  const made = cornerRebates(piece, woods, [
+  const made = cornerRecesses(piece, woods, [
     ...sides(piece, envelope, woods),
     ...panels(piece, envelope, woods),
     ...back(piece, envelope, woods),
     ...base(piece, envelope, woods),
     ...lidMembers(piece, envelope, woods),
   ]);
-  const panel = made.find((m) => m.id === CASE.back);
+  const cut = made.map((m) => {
+    const ends = mitreCuts(piece, m, woods);
+    return ends.length > 0 ? { ...m, ends: [...(m.ends ?? []), ...ends] } : m;
+  });
+  const panel = cut.find((m) => m.id === CASE.back);
   const rule = piece.back;
-  const joints = caseJoints(piece, envelope, woods, made);
-  if (!panel || rule.kind === 'none' || rule.kind === 'applied') return { members: [...made], joints };
+  const joints = caseJoints(piece, envelope, woods, cut);
+  if (!panel || rule.kind === 'none' || rule.kind === 'applied') return { members: cut, joints };
   // Its recesses go as far as its slack lets it move, and meet in the corners.
   const half = Math.round(rule.slack / 2) as Length;
   const own = boxOf(panel);
   const box = { ...own, x0: sub(own.x0, half), x1: add(own.x1, half), y0: sub(own.y0, half), y1: add(own.y1, half) };
   const faces = { [CASE.left]: 'up', [CASE.right]: 'down', [CASE.bottom]: 'up', [CASE.top]: 'down' } as const;
-  const members = made.map((m) => {
+  const members = cut.map((m) => {
     const face = faces[m.id as keyof typeof faces];
     return face ? { ...m, features: [...m.features, recess(rule.kind, m, face, panel.id, box, rule.depth)] } : m;
   });

@@ -8,6 +8,7 @@ import type { Workshop } from '../../project/index.js';
 import { accessBar } from './access-bar.js';
 import { cableProblems, withCableHoles } from './cables.js';
 import { bearers, caseMembers } from './case.js';
+import { cornerProblems } from './corners.js';
 import { blockProblems, cornerBlocks, withBlocks } from './corner-blocks.js';
 import { CASE } from './ids.js';
 import { studsBehind } from '../../interiors/panels/to-back.js';
@@ -157,6 +158,7 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
       ...barred.problems,
       ...blockProblems(piece),
       ...bottomOverToe(piece),
+      ...cornerProblems(piece, woods),
       ...backSlips(piece),
       ...backTooShort(piece, envelope),
       ...held.problems,

@@ -240,8 +240,14 @@ export function lidProblems(piece: PanelCase, joints: readonly Joint[]): ShapePr
           ),
         ]
       : []),
-    ...(top === 'rebated'
-      ? [problem('rebated', say`A lid does not lie in rebates of the sides, which only a top that stays does.`, [between])]
+    ...(top !== 'between' && top !== 'over'
+      ? [
+          problem(
+            'rebated',
+            say`A lid does not lie in ${top === 'mitred' ? 'a mitre with' : top === 'housed' ? 'housings of' : 'rebates of'} the sides, which only a top that stays does.`,
+            [between],
+          ),
+        ]
       : []),
     ...(back.kind === 'groove' || back.kind === 'rebate'
       ? [

@@ -47,7 +47,13 @@ export const BackSchema = Type.Union([
 ]);
 export type Back = Static<typeof BackSchema>;
 
-export const CornerSchema = Type.Union([Type.Literal('between'), Type.Literal('over'), Type.Literal('rebated')]);
+export const CornerSchema = Type.Union([
+  Type.Literal('between'),
+  Type.Literal('over'),
+  Type.Literal('rebated'),
+  Type.Literal('housed'),
+  Type.Literal('mitred'),
+]);
 export type Corner = Static<typeof CornerSchema>;
 
 /** How high over the floor its lower edge is to hang, where that is known. */
@@ -130,10 +136,10 @@ export type Lid = Static<typeof LidSchema>;
 /** What a case of panels has of its own: two sides, top and bottom, back and base. */
 export const panelCaseFields = {
   base: BaseSchema,
-  /** Whether top and bottom go between the sides, over their ends, or into rebates of them. */
+  /** Whether top and bottom go between the sides, over their ends, into rebates or housings of them, or are mitred with them. */
   top: CornerSchema,
   bottom: CornerSchema,
-  /** How far they go into the sides where these are rebated; half of these where it is left out. */
+  /** How far they go into the sides where these are rebated or housed; half of these where it is left out. */
   rebate: Type.Optional(SizeSchema),
   back: BackSchema,
   /** The top is only so deep, from the rear; as deep as what is under it where it is left out. */

@@ -146,7 +146,7 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
           choices={BOTTOMS}
           onChange={(bottom) => change({ bottom }, 'Changed how the bottom sits')}
         />
-        {piece.top === 'rebated' || piece.bottom === 'rebated' ? (
+        {[piece.top, piece.bottom].some((c) => c === 'rebated' || c === 'housed') ? (
           <LengthField
             label="Into the sides by"
             optional

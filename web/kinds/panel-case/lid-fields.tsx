@@ -25,7 +25,7 @@ export function LidFields({ piece }: { piece: PanelCase }) {
     const packed = how === 'hinged' && !begun.packed ? { packed: { stock: piece.stock.sides, wide: s(45, 1.75) } } : {};
     // In grooves of the top a back would hold it shut.
     const open = piece.back.kind === 'groove' || piece.back.kind === 'rebate' ? { back: { kind: 'applied' as const } } : {};
-    const top = how === 'hinged' || piece.top === 'rebated' ? { top: 'between' as const } : {};
+    const top = how === 'hinged' || (piece.top !== 'between' && piece.top !== 'over') ? { top: 'between' as const } : {};
     return change({ lid: { ...begun, ...packed, how }, ...open, ...top }, how === 'hinged' ? 'A hinged lid' : 'A lid that is lifted off');
   };
   return (

@@ -26,11 +26,15 @@ export const BACKS: readonly Pictured<Back['kind']>[] = [
 export const TOPS: readonly Pictured<PanelCase['top']>[] = [
   { id: 'between', label: 'Between the sides', picture: { wood: both(12, 4, 7, 32), part: [[19, 4, 26, 6]] } },
   { id: 'rebated', label: 'In rebates', picture: { wood: both(12, 4, 7, 32), part: [[15, 4, 34, 6]] } },
+  { id: 'housed', label: 'In housings', picture: { wood: both(12, 2, 7, 34), part: [[15, 9, 34, 6]] } },
+  { id: 'mitred', label: 'Mitred', picture: { wood: both(12, 4, 7, 32), part: [[19, 4, 26, 6]], lines: 'M12 4L19 10M52 4L45 10' } },
   { id: 'over', label: 'Over the sides', picture: { wood: both(12, 10, 7, 26), part: [[12, 4, 40, 6]] } },
 ];
 
 export const BOTTOMS: readonly Pictured<PanelCase['bottom']>[] = [
   { id: 'between', label: 'Between the sides', picture: { wood: both(12, 4, 7, 32), part: [[19, 30, 26, 6]] } },
   { id: 'rebated', label: 'In rebates', picture: { wood: both(12, 4, 7, 32), part: [[15, 30, 34, 6]] } },
+  { id: 'housed', label: 'In housings', picture: { wood: both(12, 4, 7, 34), part: [[15, 25, 34, 6]] } },
+  { id: 'mitred', label: 'Mitred', picture: { wood: both(12, 4, 7, 32), part: [[19, 30, 26, 6]], lines: 'M12 36L19 30M52 36L45 30' } },
   { id: 'over', label: 'Under the sides', picture: { wood: both(12, 4, 7, 26), part: [[12, 30, 40, 6]] } },
 ];
