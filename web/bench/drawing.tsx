@@ -1,4 +1,4 @@
-import { memo, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { memo, useMemo, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { drawPiece, type Drawing as DrawingData, type PlainShape, type View } from '../../core/drawing/index.js';
 import { ZERO, toMm, type Length } from '../../core/length/index.js';
@@ -23,6 +23,7 @@ import {
   woodPale,
 } from '../theme/tokens.js';
 import { outline, type Placing } from '../shared/outline.js';
+import { useSize } from '../shared/use-size.js';
 import { PersonBeside, besideBy, tallOf, type Beside } from './person.js';
 import { useBench, useOpening } from './bench.js';
 import { DropZones } from './drop-zones.js';
@@ -60,21 +61,6 @@ const Mark = styled.div`
     font-size: 14px;
   }
 `;
-
-/** Measures a box as it is laid out, from when it is there. */
-export function useSize() {
-  const [box, ref] = useState<HTMLDivElement | null>(null);
-  const [size, setSize] = useState({ width: 0, height: 0 });
-  useEffect(() => {
-    if (!box) return;
-    const observer = new ResizeObserver(
-      ([entry]) => entry && setSize({ width: entry.contentRect.width, height: entry.contentRect.height }),
-    );
-    observer.observe(box);
-    return () => observer.disconnect();
-  }, [box]);
-  return { ref, size };
-}
 
 /** Room round a drawing for tapes, marks and the opening, px. */
 const ROOM = { left: TAPE_THICKNESS + 76, right: 78, top: 34, bottom: TAPE_THICKNESS + 30 };

@@ -10,7 +10,7 @@ import { api } from '../data/api.js';
 import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { solvedPiece } from '../data/solved.js';
-import { useSize } from '../bench/drawing.js';
+import { useSize } from '../shared/use-size.js';
 import { Person } from '../bench/person.js';
 import { Header } from '../shared/header.js';
 import { JobBar } from '../shared/job-bar.js';

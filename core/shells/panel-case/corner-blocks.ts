@@ -3,15 +3,15 @@ import { add, sub, type Length } from '../../length/index.js';
 import { atX, boxOf, onEdgeFrame, rectangular, type Joint, type Member, type ShapeProblem } from '../../piece/index.js';
 import { woodOf, type Workshop } from '../../project/index.js';
 import type { Envelope } from './envelope.js';
+import { PANELS, type Panel } from './corners.js';
 import { BLOCKS, CASE } from './ids.js';
 import type { PanelCase } from './spec.js';
 
-type Panel = 'top' | 'bottom';
 const HANDS = ['left', 'right'] as const;
 
 /** The panels that blocks can hold: those that end between the sides; never one that opens. */
 const heldIn = (piece: PanelCase): readonly Panel[] =>
-  piece.blocks ? (['top', 'bottom'] as const).filter((p) => piece[p] === 'between' && !(p === 'top' && piece.lid)) : [];
+  piece.blocks ? PANELS.filter((p) => piece[p] === 'between' && !(p === 'top' && piece.lid)) : [];
 
 /** Strips from the rear to the front in the corners of a case, glued to the sides and to what ends between them: nothing comes through from outside. */
 export function cornerBlocks(piece: PanelCase, { inside, start }: Envelope, workshop: Workshop): readonly Member[] {
@@ -46,24 +46,21 @@ export function cornerBlocks(piece: PanelCase, { inside, start }: Envelope, work
 
 /** How blocks hold: each is glued to its side, and what ends between the sides to them, in place of screws through these. */
 export function withBlocks(piece: PanelCase, joints: readonly Joint[], blocks: readonly Member[]): readonly Joint[] {
-  const held = heldIn(piece);
-  if (held.length === 0) return joints;
-  const panels = new Set<string>(held.map((p) => CASE[p]));
-  const sides = new Set<string>([CASE.left, CASE.right]);
-  const middle = (m: Member) => {
-    const { x0, x1 } = boxOf(m);
-    return Math.round((x0 + x1) / 2) as Length;
-  };
-  const ends = joints.filter((j) => panels.has(j.carried) && sides.has(j.carrier) && j.how === 'screws');
-  const glued = ends.flatMap(({ carried, carrier }): Joint[] => {
-    const panel = carried === CASE.top ? 'top' : 'bottom';
-    const block = blocks.find((b) => b.id === BLOCKS.block(panel, carrier === CASE.left ? 'left' : 'right'));
-    return block ? [{ carried, carrier: block.id, how: 'glued', on: atX(middle(block)) }] : [];
-  });
+  const byId = new Map(blocks.map((b) => [b.id, b]));
+  const corners = heldIn(piece).flatMap((panel) =>
+    HANDS.flatMap((hand) => {
+      const block = byId.get(BLOCKS.block(panel, hand));
+      return block ? [{ block, panel: CASE[panel], side: CASE[hand] }] : [];
+    }),
+  );
   return [
-    ...joints.filter((j) => !ends.includes(j)),
-    ...glued,
-    ...blocks.map((b): Joint => ({ carried: b.id, carrier: b.id.endsWith('left') ? CASE.left : CASE.right, how: 'glued' })),
+    ...joints.map((j): Joint => {
+      const corner = corners.find((c) => j.how === 'screws' && j.carried === c.panel && j.carrier === c.side);
+      if (!corner) return j;
+      const { x0, x1 } = boxOf(corner.block);
+      return { ...j, carrier: corner.block.id, how: 'glued', on: atX(Math.round((x0 + x1) / 2) as Length) };
+    }),
+    ...corners.map(({ block, side }): Joint => ({ carried: block.id, carrier: side, how: 'glued' })),
   ];
 }
 

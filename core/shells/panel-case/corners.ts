@@ -3,6 +3,8 @@ import { len, say } from '../../figure/index.js';
 import type { Bearing, End, Member, ShapeProblem } from '../../piece/index.js';
 import type { Woods } from './envelope.js';
 import { CASE } from './ids.js';
+import { patch } from './hung-problem.js';
+import { NO_INSET } from './side-outline.js';
 import type { Corner, PanelCase } from './spec.js';
 
 export type Panel = 'top' | 'bottom';
@@ -59,7 +61,6 @@ const problem = (id: string, about: Panel, sentence: ShapeProblem['sentence'], f
   fixes,
 });
 
-const patch = (change: Partial<PanelCase>) => ({ kind: 'piece' as const, patch: change });
 const WHERE = { top: 'upper', bottom: 'lower' } as const;
 
 /** A housing at the very end of a side, which has no shoulder there. */
@@ -67,14 +68,13 @@ function atTheEnd(piece: PanelCase, panel: Panel, thick: Length): ShapeProblem[]
   const inset = piece.inset?.[panel] ?? ZERO;
   const goesOn = inset > ZERO || (panel === 'bottom' && piece.base.kind === 'toe');
   if (piece[panel] !== 'housed' || goesOn) return [];
-  const rest = piece.inset ?? { front: ZERO, rear: ZERO, top: ZERO, bottom: ZERO };
   return [
     problem(
       'housed',
       panel,
       say`A housing at the very end of the sides has nothing beyond it that holds: set the ${panel} in from their ${WHERE[panel]} ends, by as much as it is thick or more, or rebate it.`,
       [
-        { label: say`${len(thick)} in from the ends`, edit: patch({ inset: { ...rest, [panel]: thick } }) },
+        { label: say`${len(thick)} in from the ends`, edit: patch({ inset: { ...NO_INSET, ...piece.inset, [panel]: thick } }) },
         { label: say`In rebates`, edit: patch({ [panel]: 'rebated' }) },
       ],
     ),

@@ -4,7 +4,7 @@ import { FileDown, Printer } from 'lucide-react';
 import { partsOn } from '../../../core/cutting/laid.js';
 import { beforeCuts } from '../../../core/layout/run-first.js';
 import { formatLength, type Length } from '../../../core/length/index.js';
-import { useSize } from '../../bench/drawing.js';
+import { useSize } from '../../shared/use-size.js';
 import { api } from '../../data/api.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { fileName, download } from '../../shared/download.js';
