@@ -1,10 +1,10 @@
-import { inch, mm } from '../../../core/length/index.js';
 import type { PanelCase } from '../../../core/shells/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePieceFields } from '../../bench/piece-fields.js';
 import { usePrecision } from '../../data/project.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { WideTick } from '../../shared/ui.js';
+import { sizes } from '../means.js';
 
 /** Strips in the corners of a case, by which nothing is screwed through its sides. */
 export function BlockFields({ piece }: { piece: PanelCase }) {
@@ -14,7 +14,7 @@ export function BlockFields({ piece }: { piece: PanelCase }) {
   const { blocks } = piece;
   const put = (on: boolean) =>
     on
-      ? change({ blocks: { stock: piece.stock.sides, wide: unit === 'mm' ? mm(30) : inch(1.25) } }, 'Put corner blocks in')
+      ? change({ blocks: { stock: piece.stock.sides, wide: sizes(unit)(30, 1.25) } }, 'Put corner blocks in')
       : commit({ kind: 'piece', patch: {}, without: ['blocks'] }, 'Took the corner blocks out');
   return (
     <>
