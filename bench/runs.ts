@@ -53,8 +53,8 @@ function byConstraints(gaps: number): readonly number[] {
 /** The run solver beside a general constraint solver on the same runs; first whether both say the same. */
 export function benchRuns(): void {
   for (const [gaps, rounds] of [
-    [5, 400],
-    [50, 60],
+    [5, 5000],
+    [50, 800],
     [500, 6],
   ] as const) {
     const spec = runOf(gaps);

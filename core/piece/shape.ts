@@ -142,6 +142,10 @@ export interface Outside {
   readonly behind: ReadonlySet<string>;
   /** How high over the floor the lower edge of what hangs is, where that is known. */
   readonly above?: Length;
+  /** Where studs were found behind it, from its left; none where it is left out. */
+  readonly studs?: readonly Length[];
+  /** The member along which a tape lies where none at an angle is selected; none where it is left out. */
+  readonly along?: string;
   /** How far what lies above stands out in front, where it should cover the fronts. */
   readonly cover?: Length;
   /** What is there already and is taken out first; `carries` what lies on it. */

@@ -50,7 +50,8 @@ const boxed: fc.Arbitrary<Random> = fc
     set: fc.constantFrom('gaps' as const, 'edges' as const, 'exact' as const),
     fix: fc.constantFrom('butted' as const, 'housed' as const),
     rows: fc.option(fc.record({ pitch: fc.constantFrom(mm(12), mm(32)), each: fc.integer({ min: 1, max: 6 }) }), { freq: 3 }),
-    corner: fc.constantFrom('between' as const, 'rebated' as const, 'mitred' as const),
+    corner: fc.constantFrom('between' as const, 'rebated' as const, 'housed' as const, 'mitred' as const),
+    blocks: fc.boolean(),
     hung: fc.constantFrom<PanelCase['hung'] | null>(
       null,
       { cleat: { stock: 'wall', wide: mm(100) } },
@@ -76,7 +77,7 @@ const boxed: fc.Arbitrary<Random> = fc
       { strip: { stock: 'wall', high: mm(12), at: 'both', top: 'flush', held: 'screwed' } },
     ),
   })
-  .map(({ fill, cased, beside, width, height, depth, thickness, wall, set, fix, rows, corner, hung, sides, stiff }) => {
+  .map(({ fill, cased, beside, width, height, depth, thickness, wall, set, fix, rows, corner, blocks, hung, sides, stiff }) => {
     const open = space('open', { things: [{ thing: 'tin', count: 2 }] });
     const interior =
       beside === 'alone'
@@ -122,7 +123,15 @@ const boxed: fc.Arbitrary<Random> = fc
       ...(hung ? { hung, base: { kind: 'none' }, bottom: joined } : {}),
       // Fronts that lie over the sides, and what fills all of its space up to them and to the lid, leave no room for these.
       ...(sides && fill.id !== 'bank' && fill.id !== 'rack' ? sidesOf(sides) : {}),
+      // Over what else fills its space nothing is in the way of blocks under the top.
+      ...(blocks && beside === 'over' && joined === 'rebated' ? { top: 'between', blocks: { stock: 'wall', wide: mm(20) } } : {}),
     });
+    // A housing has no shoulder at the very end of a side.
+    if (joined === 'housed') {
+      const { front, rear, top, bottom } = base.inset ?? { front: ZERO, rear: ZERO, top: ZERO, bottom: ZERO };
+      const shoulder = (by: Length) => Math.max(by, mm(22)) as Length;
+      base.inset = { front, rear, top: shoulder(top), bottom: shoulder(bottom) };
+    }
     const { name, edges, fixedToWall } = base;
     const inPlace: InPlace = {
       ...common,

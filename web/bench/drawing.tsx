@@ -4,7 +4,7 @@ import { drawPiece, type Drawing as DrawingData, type PlainShape, type View } fr
 import { ZERO, toMm, type Length } from '../../core/length/index.js';
 import { hangs, type Pose } from '../../core/piece/index.js';
 import { valuesOf } from '../../core/survey/index.js';
-import { tapeThrough, type TapeLine } from '../../core/solution/index.js';
+import { tapeAlong, tapeThrough, type TapeLine } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthText } from '../shared/length-text.js';
 import {
@@ -25,6 +25,7 @@ import {
 import { outline, type Placing } from '../shared/outline.js';
 import { useSize } from '../shared/use-size.js';
 import { PersonBeside, besideBy, tallOf, type Beside } from './person.js';
+import { AlongTape } from './along-tape.js';
 import { useBench, useOpening } from './bench.js';
 import { DropZones } from './drop-zones.js';
 import { newNodes } from './nodes.js';
@@ -263,6 +264,9 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
   const floored = view !== 'top' && (!hung || over > 0);
   const upright = useMemo(() => tapeThrough(solution, space, view === 'top' ? 'deep' : 'up'), [solution, space, view]);
   const along = useMemo(() => tapeThrough(solution, space, view === 'side' ? 'deep' : 'across'), [solution, space, view]);
+  // What stands open is not where its tape would lie.
+  const asItStands = view !== 'top' && [...pose.values()].every((part) => part === 0);
+  const beside = useMemo(() => (asItStands ? tapeAlong(solution.shape, selection) : null), [solution, selection, asItStands]);
   const shared = {
     precision,
     selection,
@@ -324,6 +328,7 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
             left={at.left}
             top={at.foot + 14}
           />
+          {beside ? <AlongTape along={beside} view={view} at={at} /> : null}
           {drawn ? (
             <StrokeTape
               {...drawn}

@@ -3,15 +3,15 @@ import { boxOf, findMember, findSpace, isBack, type DividingMember, type Piece }
 import { freshIds, moveLoad, otherStock, takenIds, type Asked, type Candidate } from '../../remedies/index.js';
 import { dividingMemberId } from '../ids.js';
 import { stiffeners } from './strip-remedies.js';
-import { backCounts, studsBehind, studsThatHold } from './to-back.js';
+import { backCounts, studsThatHold } from './to-back.js';
 
 /** Holding a shelf to the back, where that counts: glued to a thick one, or screwed through it into studs. */
-function toBack({ piece, shape, workshop }: Asked, spec: DividingMember): Candidate[] {
+function toBack({ piece, shape }: Asked, spec: DividingMember): Candidate[] {
   const back = shape.members.find(isBack);
   const shelf = shape.members.find((m) => m.id === dividingMemberId(spec.id, 'shelf'));
   if (!back || !shelf || spec.toBack !== undefined) return [];
   const { x0, x1 } = boxOf(shelf);
-  const studs = studsThatHold(studsBehind(piece, workshop), x0, x1);
+  const studs = studsThatHold(shape.outside.studs ?? [], x0, x1);
   const held = (['glued', 'screwed'] as const).find((how) => backCounts(how, back.thickness.value, piece, studs));
   if (!held) return [];
   return [

@@ -4,10 +4,11 @@ import { pieceSchema } from '../../kinds/index.js';
 import { ZERO, mm, toMm, type Length } from '../../length/index.js';
 import { boxOf, massMiddleOf, posed, posesOf, solidOfMember, type Member } from '../../piece/index.js';
 import { overlapOf } from '../../solid/index.js';
-import { solve, tapeThrough, type Solution } from '../../solution/index.js';
+import { solve, tapeAlong, tapeThrough, type Solution } from '../../solution/index.js';
 import { panels, space, stock, thing, workshop } from '../../testing/samples.js';
 import { planeFrame } from '../../testing/plane-frame.js';
 import { crossedBy } from './checks.js';
+import { FOLDING } from './ids.js';
 import { legOutline } from './legs.js';
 import type { Folding } from './spec.js';
 
@@ -53,6 +54,26 @@ const apart = (legs: Partial<Folding['legs']>): Folding => {
   void gone;
   return { ...piece, legs: rest };
 };
+
+describe('the tape along a leg', () => {
+  const holes = ({ shape }: Solution, id: string) =>
+    tapeAlong(shape, id)?.holes.map((h) => [h.label, toMm(h.fromLower), toMm(h.fromUpper)]);
+
+  test('an inner leg of 765 is drilled half-way and 20 from its upper end, an outer one half-way alone', () => {
+    const s = solved();
+    const inner = [
+      ['hole for outer leg, left', 382.5, 382.5],
+      ['hole for pivot bar', 745, 20],
+    ];
+    expect(holes(s, FOLDING.leg('inner', 'left'))).toEqual(inner);
+    expect(holes(s, FOLDING.leg('outer', 'right'))).toEqual([['hole for inner leg, right', 382.5, 382.5]]);
+  });
+
+  test('of a table it lies on an inner leg until another is selected', () => {
+    expect(tapeAlong(solved().shape, 'folding/top')?.member.label).toBe('inner leg, left');
+    expect(tapeAlong({ ...solved().shape, outside: { ...solved().shape.outside, along: undefined } as never }, 'folding/top')).toBeNull();
+  });
+});
 
 describe('standing', () => {
   test('580 up and 435 apart: 725 from hole to hole, 765 over all, crossing at 382.5', () => {

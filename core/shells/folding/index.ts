@@ -125,6 +125,7 @@ function shape(piece: Folding, workshop: Workshop): Shape {
   const outside = (members: readonly Member[]): Shape['outside'] => ({
     is: 'built',
     carried: true,
+    along: FOLDING.leg('inner', 'left'),
     foot,
     ends: {
       up: { before: [], after: [wood(FOLDING.top, 'top', woods.top.thickness)] },

@@ -115,12 +115,13 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
   const onBottom = new Set(made.joints.flatMap((j) => (j.carrier === CASE.bottom ? [j.carried] : [])));
   const standing = made.members.filter((m) => m.role === 'divider' && onBottom.has(m.id));
   const carried = bearers(piece, envelope, woods, standing);
+  const studs = studsBehind(piece, workshop);
   const held = heldToBack(
     piece,
     made.members,
     shell.members.find((m) => m.id === CASE.back),
     start.z.value,
-    studsBehind(piece, workshop),
+    studs,
   );
   const barred = accessBar(piece, divided.spaces, workshop);
   const blocks = cornerBlocks(piece, envelope, workshop);
@@ -151,7 +152,7 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
       bought: [...made.bought, ...hanging.bought, ...lidded.bought, ...barred.bought],
       facts: told.length > 0 ? [...made.facts, { space: piece.interior.id, facts: told }] : made.facts,
     },
-    { overall, assumed, caseHeight, diagonal, outside: outsideOf(piece, envelope, own) },
+    { overall, assumed, caseHeight, diagonal, outside: { ...outsideOf(piece, envelope, own), studs } },
     [
       ...envelope.problems,
       ...hanging.problems,

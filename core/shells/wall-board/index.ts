@@ -1,7 +1,7 @@
 import { say } from '../../figure/index.js';
 import { divide, interiorMembers, type Divided } from '../../interiors/index.js';
 import type { NeedContext } from '../../interiors/kind.js';
-import { ZERO } from '../../length/index.js';
+import { ZERO, type Length } from '../../length/index.js';
 import {
   OPEN,
   PLACE,
@@ -50,7 +50,7 @@ function onNothing({ spaces }: Divided): readonly ShapeProblem[] {
     }));
 }
 
-function outsideOf(piece: WallBoard, members: readonly Member[]): Shape['outside'] {
+function outsideOf(piece: WallBoard, members: readonly Member[], studs: readonly Length[]): Shape['outside'] {
   const wood = (id: string, label: string): TapeEnd[] => {
     const member = members.find((m) => m.id === id);
     return member ? [{ id, kind: 'wood', label, selects: id, size: member.thickness }] : [];
@@ -70,6 +70,7 @@ function outsideOf(piece: WallBoard, members: readonly Member[]): Shape['outside
     },
     members: new Set(members.map((m) => m.id)),
     behind: new Set<string>([WALL_BOARD.board]),
+    studs,
     ...(piece.board.above === undefined ? {} : { above: piece.board.above }),
   };
 }
@@ -86,8 +87,9 @@ function shape(piece: WallBoard, workshop: Workshop): Shape {
     caseHeight: overall.height,
     diagonal: diagonalOf(overall.height, overall.depth),
   };
+  const studs = studsOf(piece, overall.width.value, workshop);
   if ([clear.width, clear.height, clear.depth].some((f) => f.value <= ZERO))
-    return { ...NO_SHAPE, ...round, outside: outsideOf(piece, []), problems: inside.problems };
+    return { ...NO_SHAPE, ...round, outside: outsideOf(piece, [], studs), problems: inside.problems };
   const { setback } = piece.panels.shelves;
   const neighbours = { left: WALL_BOARD.left, right: WALL_BOARD.right, below: OPEN, above: OPEN };
   const divided = divide(piece, context, { start, clear, neighbours, setback });
@@ -98,7 +100,7 @@ function shape(piece: WallBoard, workshop: Workshop): Shape {
   const members = finsFollowing(piece, [board, ...outerFins(piece, inside, finWood), ...asFins(made.members, inner)], isFin);
   const own = members.filter((m) => m.node === WALL_BOARD.node);
   const fins = members.filter((m) => isFin(m.id));
-  const held = heldToBack({ ...piece, fixedToWall: true }, members, board, start.z.value, studsOf(piece, overall.width.value, workshop));
+  const held = heldToBack({ ...piece, fixedToWall: true }, members, board, start.z.value, studs);
   const joints: Joint[] = [
     { carried: board.id, carrier: PLACE, how: 'hung' },
     ...fins.map((fin): Joint => {
@@ -112,7 +114,7 @@ function shape(piece: WallBoard, workshop: Workshop): Shape {
   return assembled(
     divided,
     { ...made, members, joints, facts: facts.length > 0 ? [...made.facts, { space: piece.interior.id, facts }] : made.facts },
-    { ...round, outside: outsideOf(piece, own) },
+    { ...round, outside: outsideOf(piece, own, studs) },
     [...inside.problems, ...pastTheWall(piece, inside, workshop), ...onNothing(divided), ...held.problems],
   );
 }

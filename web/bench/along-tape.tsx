@@ -1,0 +1,116 @@
+import styled from 'styled-components';
+import { toMm, type Length } from '../../core/length/index.js';
+import type { View } from '../../core/drawing/index.js';
+import type { Along } from '../../core/solution/index.js';
+import { usePrecision } from '../data/project.js';
+import { LengthText } from '../shared/length-text.js';
+import type { Placing } from '../shared/outline.js';
+import { ink, tape } from '../theme/tokens.js';
+
+/** How thick the tape along a member is, and how far it lies off it, px. */
+const THICK = 34;
+const OFF = 5;
+
+const Lies = styled.div<{ $left: number; $top: number; $long: number; $turned: number }>`
+  position: absolute;
+  left: ${(p) => p.$left}px;
+  top: ${(p) => p.$top}px;
+  width: ${(p) => p.$long}px;
+  height: ${THICK}px;
+  transform-origin: 0 0;
+  transform: rotate(${(p) => p.$turned}rad);
+  background: ${tape};
+  border: 1.5px solid ${ink};
+  color: ${ink};
+  font-size: 12px;
+  font-weight: 700;
+  line-height: 15px;
+  white-space: nowrap;
+  pointer-events: none;
+  forced-color-adjust: none;
+`;
+
+/** A hole: a line over the tape, with how far it is from the end at its left above and from that at its right below. */
+const Hole = styled.span<{ $at: number }>`
+  position: absolute;
+  left: ${(p) => p.$at}px;
+  top: 0;
+  bottom: 0;
+  border-left: 2px solid ${ink};
+  > :first-child {
+    position: absolute;
+    right: 4px;
+    top: 0;
+  }
+  > :last-child {
+    position: absolute;
+    left: 3px;
+    bottom: 0;
+  }
+`;
+
+/** How long all of it is, past its end. */
+const Overall = styled.strong`
+  position: absolute;
+  left: calc(100% + 8px);
+  top: 8px;
+  font-size: 14px;
+`;
+
+/** Where a tape lies that runs along a member, from its end that is further left, px and radians. */
+function lieOf({ member }: Along, view: View, at: Placing) {
+  const level = view === 'side' ? 2 : 0;
+  const onPage = ([x, y, z]: readonly [number, number, number]) => [level === 2 ? z : x, -y] as const;
+  const { origin, u, v } = member.frame;
+  const long = toMm(member.length.value);
+  const far = toMm(member.width.value);
+  const [ux, uy] = onPage(u);
+  const [vx, vy] = onPage(v);
+  const [ox, oy] = onPage([toMm(origin.x), toMm(origin.y), toMm(origin.z)]);
+  // From left to right its upper side is a quarter turn back: it lies with its lower side along that edge of the member.
+  const flip = ux < 0;
+  const [dx, dy] = flip ? [-ux, -uy] : [ux, uy];
+  const above = vx * dy - vy * dx > 0;
+  const along = flip ? long : 0;
+  const across = above ? far : 0;
+  const corner = [ox + ux * along + vx * across, oy + uy * along + vy * across] as const;
+  const out = OFF + THICK;
+  return {
+    left: at.left + corner[0] * at.scale + dy * out,
+    top: at.foot + corner[1] * at.scale - dx * out,
+    turned: Math.atan2(dy, dx),
+    flip,
+    upward: u[1] > 0,
+  };
+}
+
+/** A tape along a member that stands at an angle, beside it on the drawing: each of its holes from both of its ends. */
+export function AlongTape({ along, view, at }: { along: Along; view: View; at: Placing }) {
+  const precision = usePrecision();
+  const { member, holes } = along;
+  const { left, top, turned, flip, upward } = lieOf(along, view, at);
+  // At the left of the page is the lower end or the upper one.
+  const lowerLeft = upward !== flip;
+  const text = (value: Length) => <LengthText value={value} precision={precision} />;
+  return (
+    <Lies
+      role="group"
+      aria-label={`Tape along ${member.label}, from its ends`}
+      $left={left}
+      $top={top}
+      $long={toMm(member.length.value) * at.scale}
+      $turned={turned}
+    >
+      {holes.map(({ label, fromLower, fromUpper }) => {
+        const [near, far] = lowerLeft ? [fromLower, fromUpper] : [fromUpper, fromLower];
+        return (
+          <Hole key={`${label} ${fromLower}`} $at={toMm(near) * at.scale} title={label}>
+            <span>{text(near)}</span>
+            <span>{text(far)}</span>
+          </Hole>
+        );
+      })}
+      <Overall>{text(member.length.value)}</Overall>
+    </Lies>
+  );
+}
