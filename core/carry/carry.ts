@@ -9,6 +9,7 @@ import { standingOn, type Handed, type Load, type Standing } from './standing.js
 import { GRAVITY } from './gravity.js';
 import { lineOf, wayAlong } from './line.js';
 import { reachAlong } from './fixings/contact.js';
+import { dot } from '../solid/index.js';
 import { isInReach, roomUnder } from './reach.js';
 import type { State } from './verdict.js';
 
@@ -59,6 +60,8 @@ function lies(member: Member): boolean {
 }
 
 const onEdge = ({ frame }: Member) => frame.n[1] === 0 && frame.u[1] === 0;
+/** How far a member is off plumb and off level: 0 for one that is either. */
+const leansBy = ({ frame: { u } }: Member) => Math.abs(u[1]) * Math.hypot(u[0], u[2]);
 const isPlaced = (j: Joint) => j.on !== undefined;
 
 /** A rail or a runner board: on edge, level, and held at places along it. */
@@ -112,14 +115,37 @@ function fromTheTop(members: readonly Member[], joints: readonly Joint[]): reado
   return order;
 }
 
-/** A member that stands or leans: it passes on all it carries, evenly where several carry it. */
-function passOn(joints: readonly Joint[], total: number): Support[] {
-  return joints.map((j) => ({
+/** What part of its load each joint of a member that leans takes: of two that it lies on, by where that is between them. */
+function leantOn(member: Member, joints: readonly Joint[], { handed, self }: Load, byId: Carrying['byId']): readonly number[] | null {
+  const [a, b, more] = joints.filter((j) => j.on !== undefined && j.part !== 0);
+  // What carries nothing but itself is held evenly.
+  if (!a?.on || !b?.on || more || handed.length === 0 || leansBy(member) === 0) return null;
+  const way = a.on.along;
+  const at = (m: Member) => dot(massMiddleOf(m).middle, way);
+  const loads = [
+    { newtons: self, at: at(member) },
+    ...handed.flatMap(({ from, newtons }) => {
+      const over = byId.get(from);
+      return over ? [{ newtons, at: at(over) }] : [];
+    }),
+  ];
+  const total = loads.reduce((sum, l) => sum + l.newtons, 0);
+  if (total === 0) return null;
+  const middle = loads.reduce((sum, l) => sum + l.newtons * l.at, 0) / total;
+  const [from, to] = [toMm(a.on.at), toMm(b.on.at)];
+  // What lies past either of them is on that alone: neither pulls.
+  const onB = Math.min(1, Math.max(0, (middle - from) / (to - from)));
+  return joints.map((j) => (j === a ? 1 - onB : j === b ? onB : 0));
+}
+
+/** A member that stands or leans: it passes on all it carries, evenly where several carry it and it does not lean on two of them. */
+function passOn(joints: readonly Joint[], total: number, parts?: readonly number[] | null): Support[] {
+  return joints.map((j, i) => ({
     carrier: j.carrier,
     how: j.how,
     ...(j.on ? { on: lineOf(j.on) } : {}),
     ...(j.out === undefined ? {} : { out: toMm(j.out) }),
-    newtons: total / joints.length,
+    newtons: parts ? total * (parts[i] as number) : total / joints.length,
     lifted: false,
   }));
 }
@@ -165,7 +191,8 @@ function stands(member: Member, carrying: Carrying, total: number, unweighed: st
   const spans = lies(member) || (loaded && spansOnEdge(member, held));
   if (!spans || along.length > 0) {
     const throughout = lies(member);
-    const supports = passOn(throughout ? along : held, total);
+    const parts = throughout ? null : leantOn(member, held, load, byId);
+    const supports = passOn(throughout ? along : held, total, parts);
     return { supports, throughout, bending: null, state: unweighed ? 'not judged' : 'fine', missing: unweighed, falls: false };
   }
   const room = UNSEEN.has(member.role) ? roomUnder(member, [...byId.values()]) : null;

@@ -44,7 +44,7 @@ export interface Joint {
   readonly by?: HeldTo;
   /** How broad it bears there along what it carries, where that is more than a line. */
   readonly broad?: Length;
-  /** What part of a line of support it is, where several carriers share one: evenly where nothing is said. */
+  /** What part of a line of support it is, where several carriers share one: evenly where nothing is said; 0 for what ties it alone. */
   readonly part?: number;
   /** How far out from the face that holds it its load lies, where that turns it off: its screws are pulled besides. */
   readonly out?: Length;

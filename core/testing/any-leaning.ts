@@ -24,10 +24,11 @@ export const anyLeaning: fc.Arbitrary<{ readonly piece: Leaning; readonly shop: 
     dividers: fc.nat(2),
     brace: fc.option(fc.nat(4)),
     plugs: fc.boolean(),
+    legs: fc.option(length(30, 90)),
     side: length(18, 28),
     fixed: fc.boolean(),
   })
-  .map(({ along, degrees, by, long, wide, width, deep, flat, fix, setback, own, full, dividers, brace, plugs, side, fixed }) => {
+  .map(({ along, degrees, by, long, wide, width, deep, flat, fix, setback, own, full, dividers, brace, plugs, legs, side, fixed }) => {
     const given = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
     const angle = (degrees * Math.PI) / 180;
     const upright = Math.round(along * Math.cos(angle)) as Length;
@@ -52,6 +53,7 @@ export const anyLeaning: fc.Arbitrary<{ readonly piece: Leaning; readonly shop: 
       depth: given(deep),
       sides: { stock: 'side', wide, lean, ...(flat ? { flat } : {}) },
       ...(plugs ? { plugs: { across: mm(10), deep: mm(5) } } : {}),
+      ...(legs ? { legs: { stock: 'side', wide: legs } } : {}),
       ...(inSpace ? { brace: { stock: 'wall', wide: mm(60), space: inSpace.id } } : {}),
       panels: panels({ fix, housing: mm(6), setback }, { fix: 'butted', housing: mm(4) }),
       edges: { front: 'square', banding: ZERO },

@@ -9,10 +9,9 @@ import {
   unweighedIn,
   worse,
   type Carried,
-  type State,
 } from '../../carry/index.js';
 import { force, say } from '../../figure/index.js';
-import { leanCheck, pieceFix, toWall, type Check } from '../../finding/index.js';
+import { leanCheck, pieceFix, severityOf, toWall, type Check } from '../../finding/index.js';
 import { mm, toMm } from '../../length/index.js';
 import type { Member, Shape } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
@@ -39,8 +38,6 @@ export interface Crossed {
 export function crossedBy(load: number, apart: number, high: number): Crossed {
   return { load, tie: (load * apart) / high, moment: (load * apart) / 4 };
 }
-
-const severityOf = (state: State): Check['severity'] => (state === 'fails' ? 'stop' : state === 'fine' ? 'good' : 'look');
 
 /** How deep the pins under the top go into the ends of their bar, mm. */
 const PIN_IN_BAR = 50;

@@ -1,5 +1,5 @@
 import { Figure, say, size } from '../../figure/index.js';
-import { ZERO, mm, toMm } from '../../length/index.js';
+import { ZERO, add, mm, toMm, type Length } from '../../length/index.js';
 import {
   SQUARE_EDGES,
   atX,
@@ -47,7 +47,8 @@ function problem(piece: Leaning, id: string, sentence: ShapeProblem['sentence'],
 export function braceOf(
   piece: Leaning,
   lean: Lean,
-  { width, height }: { readonly width: Figure; readonly height: Figure },
+  /** Over both sides; `outside` what stands beside each of them. */
+  { width, height, outside }: { readonly width: Figure; readonly height: Figure; readonly outside: Length },
   spaces: readonly PlacedSpace[],
   wood: Wood | null,
 ): Braced {
@@ -65,7 +66,7 @@ export function braceOf(
   const [from, to] = [(toMm(space.box.y0) + t * sin) / cos + CLEAR, Math.min(toMm(space.box.y1), head) / cos - CLEAR];
   const [W, H] = [toMm(width.value), to - from];
   const placeOn = (along: number, up: number) => {
-    const [s, x] = [from + up, along];
+    const [s, x] = [from + up, toMm(outside) + along];
     return { x: mm(x), y: mm(s * u[1] - t * v[1]), z: mm(rear + s * u[2] - t * v[2]) };
   };
   if (H < 2 * toMm(brace.wide))
@@ -102,7 +103,7 @@ export function braceOf(
     carried: LEANING.brace,
     carrier,
     how: 'screws',
-    on: atX(i === 0 ? ZERO : width.value),
+    on: atX(i === 0 ? outside : add(outside, width.value)),
   }));
   return { ...NONE, members: [member], joints, facts: [{ name: 'brace', figure: long.named('corner to corner') }] };
 }

@@ -10,12 +10,13 @@ import {
   type State,
 } from '../../carry/index.js';
 import { fine, force, len, say, type Sentence } from '../../figure/index.js';
-import { pieceFix, toWall, type Check, type Fix } from '../../finding/index.js';
+import { pieceFix, severityOf, toWall, type Check, type Fix } from '../../finding/index.js';
 import { add, mm, toMm } from '../../length/index.js';
 import { uprightPart, type Member, type Shape } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { propertiesOf } from '../../stock/index.js';
 import { LEANING } from './ids.js';
+import { legsCheck } from './on-legs.js';
 import { leaningRacking } from './racking.js';
 import type { Leaning } from './spec.js';
 import { bentMost, standingOf, type Standing } from './statics.js';
@@ -25,8 +26,6 @@ const FRICTION = 0.25;
 
 /** Wider sides, as a fix, so much. */
 const WIDER = mm(20);
-
-const severityOf = (state: State): Check['severity'] => (state === 'fails' ? 'stop' : state === 'fine' ? 'good' : 'look');
 
 /** What a foot needs to hold by, and what the wall takes. */
 function footCheck(piece: Leaning, { weight, out, foot, high, wall }: Standing): Check {
@@ -154,7 +153,7 @@ export function leaningChecks(piece: Leaning, shape: Shape, carried: Carried, wo
   }
   const standing = standingOf(piece, shape, carried, { degrees });
   return [
-    footCheck(piece, standing),
+    ...(piece.legs ? legsCheck(piece, shape, carried, workshop, standing) : [footCheck(piece, standing)]),
     ...sideCheck(piece, shape, carried, workshop, standing, degrees),
     ...tiltCheck(piece, shape, workshop, standing, degrees),
     ...racking,

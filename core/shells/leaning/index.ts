@@ -1,8 +1,8 @@
-import { say, size, type Figure } from '../../figure/index.js';
+import { Figure, say, size } from '../../figure/index.js';
 import { divide, interiorMembers, type Divided } from '../../interiors/index.js';
 import type { NeedContext } from '../../interiors/kind.js';
 import { ZERO, add, mm, negative, type Length } from '../../length/index.js';
-import { FLOOR, OPEN, stockNames, stockUses, type Lean, type Member, type Shape, type TapeEnd } from '../../piece/index.js';
+import { FLOOR, OPEN, stockNames, stockUses, type Joint, type Lean, type Member, type Shape, type TapeEnd } from '../../piece/index.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import { otherStock } from '../../remedies/index.js';
 import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
@@ -12,6 +12,7 @@ import { braceOf } from './brace.js';
 import { leaningChecks } from './checks.js';
 import { leaningFacts } from './facts.js';
 import { LEANING, LEANING_NODE } from './ids.js';
+import { legsOf } from './legs.js';
 import { leaningProblems } from './problems.js';
 import { frontWhereTheyTouch, plugHoles, sidesOf } from './sides.js';
 import { leaningFields, type Leaning } from './spec.js';
@@ -50,6 +51,9 @@ function placed(piece: Leaning, context: NeedContext, inside: Inside, side: Figu
   return { lean, off, made: divided(piece, context, inside, side, lean) };
 }
 
+/** Sides that stand on the floor alone. */
+const onFloor = (sides: readonly Member[]): readonly Joint[] => sides.map((s) => ({ carried: s.id, carrier: FLOOR, how: 'bearing' }));
+
 const woodEnd = (id: string, label: string, size: Figure): TapeEnd => ({ id, kind: 'wood', label, selects: id, size });
 
 /** The geometry of level shelves between two sides that lean. */
@@ -57,11 +61,15 @@ function shape(piece: Leaning, workshop: Workshop): Shape {
   const context: NeedContext = { workshop, panels: piece.panels, rounding: piece.rounding ?? workshop.settings.rounding };
   const wood = woodOf(workshop, piece.sides.stock);
   const depth = axisSize(piece, 'depth', context, [], []);
-  const across = wood.thickness.times(2).named('two sides');
-  const width = axisSize(piece, 'width', { ...context, depth: depth.overall.value }, [across], []);
-  const stance = stanceOf(piece, { ...context, depth: depth.overall.value, width: width.overall.minus(across).value });
+  const legWood: Wood | null = piece.legs ? woodOf(workshop, piece.legs.stock) : null;
+  const beside = legWood ? [legWood.thickness.named('rear leg')] : [];
+  const twoLegs = beside.map((leg) => leg.times(2).named('two rear legs'));
+  const across = [wood.thickness.times(2).named('two sides'), ...twoLegs];
+  const less = (width: Figure, off: readonly Figure[]) => off.reduce((rest, f) => rest.minus(f), width);
+  const width = axisSize(piece, 'width', { ...context, depth: depth.overall.value }, across, []);
+  const stance = stanceOf(piece, { ...context, depth: depth.overall.value, width: less(width.overall, across).value });
   const { height, degrees } = stance;
-  const inside: Inside = { width: width.overall.minus(across), height, depth: depth.overall.named('shelves, deep') };
+  const inside: Inside = { width: less(width.overall, across), height, depth: depth.overall.named('shelves, deep') };
   const problems = [
     ...stance.problems,
     ...width.problems,
@@ -81,25 +89,33 @@ function shape(piece: Leaning, workshop: Workshop): Shape {
     ends: {
       up: { before: [], after: [] },
       across: {
-        before: [woodEnd(LEANING.left, 'left side', wood.thickness)],
-        after: [woodEnd(LEANING.right, 'right side', wood.thickness)],
+        before: [
+          ...beside.map((leg) => woodEnd(LEANING.leg('left'), 'left rear leg', leg)),
+          woodEnd(LEANING.left, 'left side', wood.thickness),
+        ],
+        after: [
+          woodEnd(LEANING.right, 'right side', wood.thickness),
+          ...beside.map((leg) => woodEnd(LEANING.leg('right'), 'right rear leg', leg)),
+        ],
       },
       deep: { before: [], after: [] },
     },
     members: new Set(members.map((m) => m.id)),
-    behind: new Set<string>([LEANING.brace]),
+    behind: new Set<string>([LEANING.brace, ...beside.flatMap(() => [LEANING.leg('left'), LEANING.leg('right')])]),
   });
   const stands = degrees >= LEANS.least && degrees <= LEANS.most;
   if (!stands || inside.width.value <= ZERO || inside.depth.value <= ZERO || height.value <= ZERO) {
     return { ...NO_SHAPE, ...ofAll(inside.depth), outside: outside(inside.depth, []), problems };
   }
-  const { lean, off, made } = placed(piece, context, inside, wood.thickness.named('side'), stance);
+  const { lean, off, made } = placed(piece, context, inside, Figure.sum([...beside, wood.thickness.named('side')]), stance);
   const inner = interiorMembers(piece, workshop, made);
-  const sides = sidesOf(piece, stance, lean, width.overall, wood);
+  const outermost = legWood?.thickness.value ?? ZERO;
+  const sides = sidesOf(piece, stance, lean, width.overall, wood, outermost);
+  const legs = legsOf(piece, lean, { width: width.overall, height }, off, legWood);
   const braceWood: Wood | null = piece.brace ? woodOf(workshop, piece.brace.stock) : null;
   const open = (piece.interior.split?.spaces ?? []).flatMap((s) => made.spaces.get(s.id) ?? []);
-  const braced = braceOf(piece, lean, { width: width.overall, height }, open, braceWood);
-  const own = [...sides, ...braced.members];
+  const braced = braceOf(piece, lean, { width: less(width.overall, twoLegs), height, outside: outermost }, open, braceWood);
+  const own = [...sides, ...legs.members, ...braced.members];
   const onSides = new Set(inner.joints.flatMap((j) => (j.carrier === LEANING.left ? [j.carried] : [])));
   const shelves = inner.members.filter((m) => onSides.has(m.id) && m.role === 'shelf');
   const plugged = shelves.flatMap((s) => [LEANING.left, LEANING.right].map((into) => ({ into, cut: plugHoles(piece, s) })));
@@ -108,13 +124,13 @@ function shape(piece: Leaning, workshop: Workshop): Shape {
     made,
     {
       ...inner,
-      members: [...sides, ...inner.members, ...braced.members],
+      members: [...sides, ...inner.members, ...legs.members, ...braced.members],
       cuts: [...inner.cuts, ...plugged],
-      joints: [...sides.map((s) => ({ carried: s.id, carrier: FLOOR, how: 'bearing' as const })), ...inner.joints, ...braced.joints],
-      facts: [...inner.facts, { space: piece.interior.id, facts: [...facts, ...braced.facts] }],
+      joints: [...(legs.joints.length > 0 ? legs.joints : onFloor(sides)), ...inner.joints, ...braced.joints],
+      facts: [...inner.facts, { space: piece.interior.id, facts: [...facts, ...legs.facts, ...braced.facts] }],
     },
     { ...ofAll(lean.front), outside: outside(lean.front, own) },
-    [...problems, ...leaningProblems(piece, stance, wood.thickness.value / mm(1)), ...braced.problems],
+    [...problems, ...leaningProblems(piece, stance, wood.thickness.value / mm(1)), ...legs.problems, ...braced.problems],
   );
 }
 
@@ -123,12 +139,17 @@ export const leaning: ShellKind<Leaning> = {
   inside: 'Between the sides',
   fields: leaningFields,
   uses: (piece) => stockUses('sides', { stock: piece.sides.stock }, ({ stock }) => ({ sides: { ...piece.sides, stock } })),
-  names: ({ brace }) => stockNames(brace ? [brace.stock] : []).map((n) => ({ ...n, where: 'brace' })),
+  names: ({ brace, legs }) => [
+    ...stockNames(brace ? [brace.stock] : []).map((n) => ({ ...n, where: 'brace' })),
+    ...stockNames(legs ? [legs.stock] : []).map((n) => ({ ...n, where: 'rear legs' })),
+  ],
   placed: () => [],
   shape,
   racking: leaningChecks,
-  withStock: (piece, { id, node }, stock) => {
+  withStock: (piece, { id, node, role }, stock) => {
     if (node !== LEANING_NODE) return null;
+    const { legs } = piece;
+    if (legs && (role === 'leg' || role === 'stretcher')) return { kind: 'piece', patch: { legs: { ...legs, stock } } };
     if (id === LEANING.brace) return piece.brace ? { kind: 'piece', patch: { brace: { ...piece.brace, stock } } } : null;
     return { kind: 'piece', patch: { sides: { ...piece.sides, stock } } };
   },

@@ -205,6 +205,89 @@ describe('carried', () => {
   });
 });
 
+describe('free of the wall, on rear legs', () => {
+  const legs = { stock: 'side', wide: mm(60) };
+  const free = (extra: Partial<Leaning> = {}, sides: Partial<Leaning['sides']> = {}) =>
+    solved({ fixedToWall: false, legs, ...extra }, sides);
+
+  test('a leg stands plumb under the head of each side, on a foot that ties both; the piece is wider by two of them', () => {
+    const s = free();
+    const [high, front] = [2000 * cos, 2000 * sin + 120 / cos];
+    for (const [hand, x] of [
+      ['left', 0],
+      ['right', 600 + 3 * 20],
+    ] as const) {
+      const leg = boxOf(member(s, `leaning/leg/${hand}`));
+      const foot = boxOf(member(s, `leaning/foot/${hand}`));
+      expect([leg.x0, leg.x1, leg.y0, leg.z0, leg.z1].map(toMm)).toEqual([x, x + 20, 60, 0, 60]);
+      expect(toMm(leg.y1)).toBeCloseTo(high, 3);
+      expect([foot.x0, foot.x1, foot.y0, foot.y1, foot.z0].map(toMm)).toEqual([x, x + 20, 0, 60, 0]);
+      expect(toMm(foot.z1)).toBeCloseTo(front, 2);
+    }
+    expect(toMm(s.shape.overall.width.value)).toBe(600 + 4 * 20);
+    const [side, leg] = [member(s, 'leaning/side/left'), member(s, 'leaning/leg/left')].map(solidOfMember);
+    if (!side || !leg) throw new Error('it has both');
+    expect(overlapOf(side, leg)).toBeLessThan(0.001);
+    expect(tapeThrough(s, 's1', 'across').lines.map((l) => toMm(l.size.value))).toEqual([20, 20, 600, 20, 20]);
+  });
+
+  test('the legs carry of the load as much as it is behind the front feet, the floor all of it', () => {
+    const s = free();
+    const side = s.carried.members.get('leaning/side/left');
+    // The weights of the shelves and what is on them, by where their middles are; the side by its own.
+    const middles = (side?.handed ?? []).map((h) => ({ n: h.newtons, z: massMiddleOf(member(s, h.from)).middle[2] }));
+    const self = { n: (side?.selfKg ?? 0) * 9.81, z: massMiddleOf(member(s, 'leaning/side/left')).middle[2] };
+    const all = [...middles, self];
+    const total = all.reduce((sum, a) => sum + a.n, 0);
+    const [foot, leg] = [2000 * sin + 60 / cos, 40];
+    const onLeg = all.reduce((sum, a) => sum + a.n * (foot - a.z), 0) / (foot - leg);
+    const given = new Map(side?.supports.map((x) => [x.carrier, x.newtons]));
+    expect(given.get('leaning/leg/left')).toBeCloseTo(onLeg, 2);
+    expect(given.get('floor')).toBeCloseTo(total - onLeg, 2);
+    expect(given.get('leaning/foot/left')).toBe(0);
+    expect(s.carried.floor).toBeCloseTo([...s.carried.members.values()].reduce((sum, m) => sum + m.selfKg, 0) * 9.81 + 6 * 9.81, 3);
+  });
+
+  test('what a push at its top adds is told, and from what push on it tips to the rear', () => {
+    const s = free();
+    // 100 N at 1969.6 high, the feet from the middle of the side's to that of the leg's: on two legs.
+    const apart = 2000 * sin + 60 / cos - 30;
+    expect(said(s, 'leans')).toContain(`each takes ${((100 * 2000 * cos) / apart / 2).toFixed(0)} N more`);
+    expect(said(s, 'leans')).toMatch(/What bolts it holds \d+ N/);
+    expect(check(s, 'racking')?.state).toBe('fails');
+    // Braced its legs may not move aside at their heads: almost four times as much bows them out, as half the length by Euler.
+    const bows = (x: Solution) => Number(/bows out from (\d+(\.\d+)?) N/.exec(said(x, 'leans'))?.[1]);
+    const braced = free({ brace: { stock: 'side', wide: mm(60), space: 's1' } });
+    expect(bows(braced) / bows(s)).toBeGreaterThan(3.8);
+    expect(bows(braced) / bows(s)).toBeLessThan(4);
+  });
+
+  test('legs that bow out are told, and stouter ones do not', () => {
+    const { split } = leaning().interior;
+    const loaded = workshop({ stock: Object.fromEntries(shop.stock), things: { tin: thing({ mass: 4 }) } });
+    const spaces = split?.spaces.map((x) => ({ ...x, things: x.id === 's0' ? [] : [{ thing: 'tin', count: 5 }] })) ?? [];
+    const heavy = (wide: Length) =>
+      solve(
+        {
+          ...leaning({ fixedToWall: false, legs: { stock: 'side', wide }, brace: { stock: 'side', wide: mm(60), space: 's1' } }),
+          interior: { ...leaning().interior, split: { ...split, spaces } as never },
+        },
+        loaded,
+        {},
+      );
+    const [thin, stout] = [heavy(mm(25)), heavy(mm(110))].map((s) => check(s, 'leans')?.state);
+    expect(thin).toBe('fails');
+    expect(stout).not.toBe('fails');
+  });
+
+  test('legs wider than the sides are told', () => {
+    const s = free({ legs: { stock: 'side', wide: mm(130) } });
+    const found = s.shape.problems.find((p) => p.id === 'legs-wide');
+    expect([found?.stops, found?.fixes.length]).toEqual([true, 1]);
+    expect(found?.fixes[0]?.edit).toMatchObject({ patch: { legs: { wide: mm(120) } } });
+  });
+});
+
 describe('what can not be is told, with a way out', () => {
   const problem = (s: Solution, id: string) => s.shape.problems.find((p) => p.id === id);
   test.each<[string, Leaning['sides']['lean'], RegExp]>([

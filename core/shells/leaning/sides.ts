@@ -63,8 +63,11 @@ export function frontWhereTheyTouch({ sides: { wide, flat } }: Leaning, { out, d
   return front.minus(cut.named('cut off at the wall'));
 }
 
-/** The two sides, mirror images of each other once their housings are in them. */
-export function sidesOf(piece: Leaning, stance: Stance, lean: Lean, width: Figure, wood: Wood): readonly Member[] {
+/**
+ * The two sides, mirror images of each other once their housings are in them.
+ * @param outside what stands beside each of them, on its outside
+ */
+export function sidesOf(piece: Leaning, stance: Stance, lean: Lean, width: Figure, wood: Wood, outside: Length): readonly Member[] {
   const { wide } = piece.sides;
   const ways = waysOf(lean);
   const slant = Figure.formula('length', 'sides, wide × tan of the lean', [size('sides, wide', wide)], mm(toMm(wide) * slopeOf(lean)));
@@ -91,7 +94,8 @@ export function sidesOf(piece: Leaning, stance: Stance, lean: Lean, width: Figur
     edges: { ...SQUARE_EDGES, v1: piece.edges.front },
     inner,
   });
-  return [side(LEANING.left, 'left side', ZERO, 'up'), side(LEANING.right, 'right side', sub(width.value, wood.thickness.value), 'down')];
+  const right = sub(sub(width.value, outside), wood.thickness.value);
+  return [side(LEANING.left, 'left side', outside, 'up'), side(LEANING.right, 'right side', right, 'down')];
 }
 
 /** How far from the edges of a side the screws into a shelf are, mm, typical. */

@@ -30,6 +30,8 @@ export const leaningFields = {
   ),
   /** Screws through the sides are sunk and covered: how broad a plug is, and how deep the hole for it. */
   plugs: Type.Optional(Type.Object({ across: SizeSchema, deep: SizeSchema }, closed)),
+  /** Plumb legs under the heads of the sides and feet that tie both, as wide: it stands free of the wall. */
+  legs: Type.Optional(Type.Object({ stock: IdSchema, wide: SizeSchema }, closed)),
   /** A strip from corner to corner over the rear edges of the sides, in one of its spaces. */
   brace: Type.Optional(Type.Object({ stock: IdSchema, wide: SizeSchema, space: IdSchema }, closed)),
 };

@@ -2,6 +2,7 @@ import { GRAVITY, massFromWall, type Carried } from '../../carry/index.js';
 import { toMm } from '../../length/index.js';
 import { boxOf, massMiddleOf, type Member, type Shape } from '../../piece/index.js';
 import { LEANING } from './ids.js';
+import { heldAt } from './legs.js';
 import { levelWidth } from './sides.js';
 import type { Leaning } from './spec.js';
 
@@ -20,9 +21,9 @@ export interface Standing {
   readonly out: number;
   /** The front and the rear of the foot, from the wall. */
   readonly foot: readonly [rear: number, front: number];
-  /** How high it touches the wall. */
+  /** How high it touches the wall, or its rear legs hold it. */
   readonly high: number;
-  /** What it presses on the wall with: W a / h about the front of its foot, nothing where it stands on that alone. */
+  /** What it presses on the wall with: W a / h about the front of its foot, nothing where it stands on that alone or on legs. */
   readonly wall: number;
   readonly laid: readonly Laid[];
 }
@@ -50,9 +51,23 @@ export function standingOf(piece: Leaning, shape: Shape, carried: Carried, lean:
   const rear = front - toMm(levelWidth(piece.sides.wide, lean).value);
   // What reaches furthest to the rear touches the wall: a side by its head, a shelf by its foot.
   const touching = shape.members.filter((m) => m.role === 'side' || m.role === 'shelf').map((m) => ({ m, box: boxOf(m) }));
+  if (piece.legs)
+    return {
+      weight,
+      out,
+      foot: [rear, front],
+      high: heldAt(shape.overall.height.value, piece.legs.wide, lean),
+      wall: 0,
+      laid: laidOn(shape, carried),
+    };
   const rearmost = touching.reduce<(typeof touching)[number] | null>((a, b) => (a && a.box.z0 <= b.box.z0 ? a : b), null);
   const high = rearmost ? toMm(rearmost.m.role === 'side' ? rearmost.box.y1 : rearmost.box.y0) : 1;
-  const laid = shape.members.flatMap((shelf): Laid[] => {
+  return { weight, out, foot: [rear, front], high, wall: (weight * Math.max(0, front - out)) / high, laid: laidOn(shape, carried) };
+}
+
+/** What each shelf puts on the sides. */
+function laidOn(shape: Shape, carried: Carried): readonly Laid[] {
+  return shape.members.flatMap((shelf): Laid[] => {
     const own = shelf.role === 'shelf' ? carried.members.get(shelf.id) : undefined;
     const onSides = own?.supports.filter((s) => s.carrier === LEANING.left || s.carrier === LEANING.right) ?? [];
     const newtons = onSides.reduce((sum, s) => sum + s.newtons, 0);
@@ -60,7 +75,6 @@ export function standingOf(piece: Leaning, shape: Shape, carried: Carried, lean:
     const { y0, y1 } = boxOf(shelf);
     return [{ shelf, newtons, y: (toMm(y0) + toMm(y1)) / 2, z: middleOut(shelf, shape, carried) }];
   });
-  return { weight, out, foot: [rear, front], high, wall: (weight * Math.max(0, front - out)) / high, laid };
 }
 
 /**

@@ -1,5 +1,5 @@
 import { Input } from 'react-aria-components';
-import { inch, mm, type Length } from '../../../core/length/index.js';
+import { inch, mm, scale, type Length } from '../../../core/length/index.js';
 import type { Leaning } from '../../../core/shells/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { EdgeFields, GridFields, usePieceFields } from '../../bench/piece-fields.js';
@@ -134,6 +134,34 @@ function BraceFields({ piece }: { piece: Leaning }) {
   );
 }
 
+/** Legs and feet that it stands free on. */
+function FreeFields({ piece }: { piece: Leaning }) {
+  const { commit } = useSettledBench();
+  const { change, length } = usePieceFields();
+  const { legs, sides } = piece;
+  const put = (on: boolean) => {
+    if (on) change({ legs: { stock: sides.stock, wide: scale(sides.wide, 0.5) } }, 'Stood it free on rear legs');
+    else commit({ kind: 'piece', patch: {}, without: ['legs'] }, 'Leant it on the wall');
+  };
+  return (
+    <>
+      <WideTick isSelected={legs !== undefined} onChange={put}>
+        Free of the wall, on rear legs and feet
+      </WideTick>
+      {legs ? (
+        <>
+          <StockSelect
+            label="Rear legs and feet of"
+            value={legs.stock}
+            onChange={(stock) => change({ legs: { ...legs, stock } }, 'Changed the rear legs')}
+          />
+          {length('Rear legs and feet wide', legs.wide, (wide) => ({ legs: { ...legs, wide } }))}
+        </>
+      ) : null}
+    </>
+  );
+}
+
 /** How a leaning piece is made: its sides, how they lean, what covers the screws, and what keeps it square. */
 export function LeaningForm({ piece }: { piece: Leaning }) {
   const { commit } = useSettledBench();
@@ -175,6 +203,7 @@ export function LeaningForm({ piece }: { piece: Leaning }) {
             {length('Holes for plugs deep', plugs.deep, (deep) => ({ plugs: { ...plugs, deep } }))}
           </>
         ) : null}
+        <FreeFields piece={piece} />
         <BraceFields piece={piece} />
         <EdgeFields />
         <GridFields />

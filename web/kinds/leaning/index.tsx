@@ -8,8 +8,8 @@ const LeaningForm = fetched(() => import('./form.js').then((m) => m.LeaningForm)
 export const leaningPage: ShellPage = {
   kind: 'leaning',
   Form: ({ piece }) => <LeaningForm piece={piece as Leaning} />,
-  unmeasured: () => ({
-    title: 'It leans on a wall',
+  unmeasured: (piece) => ({
+    title: (piece as Leaning).legs ? 'It stands free, on rear legs' : 'It leans on a wall',
     text: 'Give its width and how deep its shelves are at the left. How its sides lean, and how long they are, is said under Divide.',
   }),
   outside: (piece) => {
