@@ -104,6 +104,9 @@ function fromTheFront(all: readonly Boxed[], chosen: ReadonlySet<string>): Plain
   );
 }
 
+/** What is seen behind a section wherever it is. */
+const isLeg = ({ role }: Member) => role === 'leg' || role === 'foot';
+
 /** @param open members that stand out, which are seen from the side behind what is cut */
 function membersIn(
   members: readonly Member[],
@@ -123,8 +126,8 @@ function membersIn(
     const beyond = (which: (m: Member) => boolean) =>
       all.filter(({ member, box }) => which(member) && box.x0 > cut).sort((a, b) => b.box.x0 - a.box.x0);
     // Legs that cross are seen all, wherever they are.
-    const legs = beyond((m) => m.role === 'leg');
-    const out = beyond((m) => open.has(m.id) && m.role !== 'leg');
+    const legs = beyond(isLeg);
+    const out = beyond((m) => open.has(m.id) && !isLeg(m));
     return [
       ...side.map(({ member, box }) => memberShape(member, box, view, true)),
       ...[...posts.filter(({ box }) => box.x0 === next), ...legs, ...out].map(({ member, box }) => memberShape(member, box, view, false)),
@@ -298,9 +301,7 @@ export function drawPiece(solution: Solution, view: View, spaceId: string, pose:
   const behind = view === 'front' ? members.filter((m) => outside.behind.has(m.of.id)) : [];
   // Posts behind a section are behind what stands before them, too.
   const far = new Set(
-    view === 'side'
-      ? placed.flatMap((m) => ((m.role === 'post' || m.role === 'leg') && !out.has(m.id) && boxOf(m).x0 > cut ? [m.id] : []))
-      : [],
+    view === 'side' ? placed.flatMap((m) => ((m.role === 'post' || isLeg(m)) && !out.has(m.id) && boxOf(m).x0 > cut ? [m.id] : [])) : [],
   );
   const posts = members.filter((m) => far.has(m.of.id));
   const others = [...feetIn(solution.shape, view, pose), ...members.filter((m) => !behind.includes(m) && !posts.includes(m))];

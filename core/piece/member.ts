@@ -143,6 +143,7 @@ export type Role =
   | 'stiffener'
   | 'splice plate'
   | 'leg'
+  | 'foot'
   | 'pivot bar'
   | 'seat bar'
   | 'stretcher';

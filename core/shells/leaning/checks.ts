@@ -9,9 +9,9 @@ import {
   type Carried,
   type State,
 } from '../../carry/index.js';
-import { fine, force, len, say, type Sentence } from '../../figure/index.js';
-import { pieceFix, severityOf, toWall, type Check, type Fix } from '../../finding/index.js';
-import { add, mm, toMm } from '../../length/index.js';
+import { fine, force, say, type Sentence } from '../../figure/index.js';
+import { pieceFix, severityOf, toWall, type Check } from '../../finding/index.js';
+import { toMm } from '../../length/index.js';
 import { uprightPart, type Member, type Shape } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { propertiesOf } from '../../stock/index.js';
@@ -20,20 +20,25 @@ import { legsCheck } from './on-legs.js';
 import { leaningRacking } from './racking.js';
 import type { Leaning } from './spec.js';
 import { bentMost, standingOf, type Standing } from './statics.js';
+import { asFix, braced, onRearLegs, steeper, widerSides } from './ways.js';
 
 /** What a foot of wood holds by on a smooth floor, typical; a rubber pad holds more. */
 const FRICTION = 0.25;
 
-/** Wider sides, as a fix, so much. */
-const WIDER = mm(20);
-
 /** What a foot needs to hold by, and what the wall takes. */
-function footCheck(piece: Leaning, { weight, out, foot, high, wall }: Standing): Check {
+function footCheck(piece: Leaning, shape: Shape, { weight, out, foot, high, wall }: Standing, degrees: number): Check {
   const about = { kind: 'piece' } as const;
   const [, front] = foot;
   if (wall === 0) {
     const sentence = say`The middle of its weight is ${fine(out, 0)} from the wall and before its foot: it falls to the front, and only what holds it at the top keeps it.`;
-    return { id: 'leans', severity: 'stop', state: 'fails', about, sentence, fixes: piece.fixedToWall ? [] : [toWall()] };
+    return {
+      id: 'leans',
+      severity: 'stop',
+      state: 'fails',
+      about,
+      sentence,
+      fixes: piece.fixedToWall ? [] : [toWall(), ...onRearLegs(piece).map(asFix)],
+    };
   }
   const needs = wall / weight;
   const state = stateOf(needs, FRICTION);
@@ -43,16 +48,19 @@ function footCheck(piece: Leaning, { weight, out, foot, high, wall }: Standing):
     const sentence = say`${leans}. Fixed to the wall at the top it can't slide: that has to hold ${force(down)} down should the foot slip.`;
     return { id: 'leans', severity: 'good', state: 'fine', about, sentence, fixes: [] };
   }
+  const others = [...steeper(piece, degrees, shape.overall.height.value), ...onRearLegs(piece)].map(asFix);
   const tail: Sentence =
     state === 'fails'
       ? say`: it slides away. Put something before its foot, or fix it at the top.`
       : say`. Fix it at the top all the same.`;
-  return { id: 'leans', severity: severityOf(state), state, about, sentence: say`${leans}${tail}`, fixes: [toWall()] };
-}
-
-function widerSides(piece: Leaning): Fix {
-  const { sides } = piece;
-  return pieceFix(say`Sides ${len(WIDER)} wider`, { kind: 'piece', patch: { sides: { ...sides, wide: add(sides.wide, WIDER) } } });
+  return {
+    id: 'leans',
+    severity: severityOf(state),
+    state,
+    about,
+    sentence: say`${leans}${tail}`,
+    fixes: [toWall(), ...(state === 'fine' ? [] : others)],
+  };
 }
 
 /** Whether a side breaks at a shelf, where its housing leaves less of it, or bows out under what it carries. */
@@ -80,7 +88,7 @@ function sideCheck(piece: Leaning, shape: Shape, carried: Carried, workshop: Wor
     ? say` It carries ${force(own.total)}, and bows out from ${force(column.holds)} on (EN 1995-1-1 6.3.2, ${times === 1 ? 'its head held' : 'its head free'}).`
     : say` What it bows out under is not judged: no values are published for sheets.`;
   const sentence = say`A side is bent with ${stress.toFixed(1)} MPa${where} and may be with ${strength.allowed.toFixed(1)} (${strength.basis}).${bows}`;
-  const fixes = state === 'fine' ? [] : [widerSides(piece), ...(times === 1 ? [] : [toWall()])];
+  const fixes = state === 'fine' ? [] : [asFix(widerSides(piece)), ...(times === 1 ? [] : [toWall(), ...braced(piece).map(asFix)])];
   return [{ id: 'side-bends', severity: severityOf(state), state, about, sentence, fixes }];
 }
 
@@ -138,7 +146,7 @@ function tiltCheck(piece: Leaning, shape: Shape, workshop: Workshop, standing: S
     kind: 'piece',
     patch: { panels: { ...panels, shelves: { ...panels.shelves, fix: 'housed' } } },
   });
-  const fixes = state === 'fine' ? [] : state === 'not judged' && panels.shelves.fix !== 'housed' ? [housed] : [widerSides(piece)];
+  const fixes = state === 'fine' ? [] : state === 'not judged' && panels.shelves.fix !== 'housed' ? [housed] : [asFix(widerSides(piece))];
   return [{ id: 'shelf-tilts', severity: severityOf(state), state, about: { kind: 'member', id: shelf.id }, sentence, fixes }];
 }
 
@@ -153,7 +161,7 @@ export function leaningChecks(piece: Leaning, shape: Shape, carried: Carried, wo
   }
   const standing = standingOf(piece, shape, carried, { degrees });
   return [
-    ...(piece.legs ? legsCheck(piece, shape, carried, workshop, standing) : [footCheck(piece, standing)]),
+    ...(piece.legs ? legsCheck(piece, shape, carried, workshop, standing) : [footCheck(piece, shape, standing, degrees)]),
     ...sideCheck(piece, shape, carried, workshop, standing, degrees),
     ...tiltCheck(piece, shape, workshop, standing, degrees),
     ...racking,

@@ -1,8 +1,19 @@
-import { Figure, say, size } from '../../figure/index.js';
+import { Figure, size } from '../../figure/index.js';
 import { divide, interiorMembers, type Divided } from '../../interiors/index.js';
 import type { NeedContext } from '../../interiors/kind.js';
-import { ZERO, add, mm, negative, type Length } from '../../length/index.js';
-import { FLOOR, OPEN, stockNames, stockUses, type Joint, type Lean, type Member, type Shape, type TapeEnd } from '../../piece/index.js';
+import { ZERO, mm, negative, type Length } from '../../length/index.js';
+import {
+  FLOOR,
+  OPEN,
+  stockNames,
+  stockUses,
+  type Joint,
+  type Lean,
+  type Member,
+  type PieceEdit,
+  type Shape,
+  type TapeEnd,
+} from '../../piece/index.js';
 import { woodOf, type Wood, type Workshop } from '../../project/index.js';
 import { otherStock } from '../../remedies/index.js';
 import { NO_SHAPE, assembled, diagonalOf } from '../assemble.js';
@@ -17,6 +28,7 @@ import { leaningProblems } from './problems.js';
 import { frontWhereTheyTouch, plugHoles, sidesOf } from './sides.js';
 import { leaningFields, type Leaning } from './spec.js';
 import { LEANS, stanceOf, type Stance } from './stance.js';
+import { braced, widerSides } from './ways.js';
 
 /** The clear inside of a leaning piece: as wide as between its sides, as high as they reach, as deep as its shelves. */
 interface Inside {
@@ -134,6 +146,17 @@ function shape(piece: Leaning, workshop: Workshop): Shape {
   );
 }
 
+/** The edit that makes a member of another stock: the brace, the legs with their feet, or both sides. */
+function ofStock({ sides, legs, brace }: Leaning, { role }: Member, stock: string): PieceEdit {
+  const patch: Partial<Leaning> =
+    role === 'brace' && brace
+      ? { brace: { ...brace, stock } }
+      : role !== 'side' && legs
+        ? { legs: { ...legs, stock } }
+        : { sides: { ...sides, stock } };
+  return { kind: 'piece', patch };
+}
+
 export const leaning: ShellKind<Leaning> = {
   kind: 'leaning',
   inside: 'Between the sides',
@@ -146,17 +169,10 @@ export const leaning: ShellKind<Leaning> = {
   placed: () => [],
   shape,
   racking: leaningChecks,
-  withStock: (piece, { id, node, role }, stock) => {
-    if (node !== LEANING_NODE) return null;
-    const { legs } = piece;
-    if (legs && (role === 'leg' || role === 'stretcher')) return { kind: 'piece', patch: { legs: { ...legs, stock } } };
-    if (id === LEANING.brace) return piece.brace ? { kind: 'piece', patch: { brace: { ...piece.brace, stock } } } : null;
-    return { kind: 'piece', patch: { sides: { ...piece.sides, stock } } };
-  },
+  withStock: (piece, member, stock) => (member.node === LEANING_NODE ? ofStock(piece, member, stock) : null),
   remedies: (piece, asked) => {
-    const { sides } = piece;
-    const edit = (id: string) => ({ kind: 'piece' as const, patch: { sides: { ...sides, stock: id } } });
-    const wider = { kind: 'piece' as const, patch: { sides: { ...sides, wide: add(sides.wide, mm(20)) } } };
-    return [...otherStock(asked, sides.stock, edit), { label: say`Sides 20 wider`, edit: wider, looks: say`sides that stand out more` }];
+    const { member } = asked;
+    const others = otherStock(asked, member.stockId, (id) => ofStock(piece, member, id));
+    return member.role === 'side' ? [...others, widerSides(piece), ...braced(piece)] : others;
   },
 };

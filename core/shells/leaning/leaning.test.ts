@@ -173,6 +173,22 @@ describe('carried', () => {
     expect(check(solved({}, { lean: { by: 'angle', degrees: 30, along: mm(2000) } }), 'leans')?.state).toBe('fine');
   });
 
+  test('what slides is offered less of a lean, or rear legs, and slides no more', () => {
+    const piece = leaning({ fixedToWall: false }, { lean: { by: 'angle', degrees: 30, along: mm(2000) } });
+    const fixes = check(solve(piece, shop, {}), 'leans')?.fixes ?? [];
+    expect(fixes.map((f) => writeExactly(f.label))).toEqual([
+      expect.stringContaining('wall'),
+      'Lean its sides by 20°',
+      'Stand it free on rear legs',
+    ]);
+    for (const { change } of fixes.slice(1)) {
+      if (change.target !== 'piece' || change.edit.kind !== 'piece') throw new Error('it changes the piece');
+      const mended = solve({ ...piece, ...change.edit.patch }, shop, {});
+      expect(mended.shape.members.length).toBeGreaterThan(4);
+      expect(said(mended, 'leans')).not.toContain('slides away');
+    }
+  });
+
   test('thin sides under a heavy load bow out; wider or fixed they do not', () => {
     const heavy = (extra: Partial<Leaning>) => {
       const { split } = leaning().interior;

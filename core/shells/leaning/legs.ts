@@ -78,7 +78,7 @@ export function legsOf(
     rectangular({
       ...common,
       id: LEANING.foot(hand),
-      role: 'stretcher',
+      role: 'foot',
       label: `foot, ${hand}`,
       length: deep,
       // Its face looks to the left: it lies that much further right.

@@ -43,7 +43,8 @@ export function legsCheck(piece: Leaning, shape: Shape, carried: Carried, worksh
   const [rear, high] = [toMm(z0), toMm(shape.overall.height.value)];
   const apart = (foot[0] + foot[1]) / 2 - (toMm(z0) + toMm(z1)) / 2;
   const push = pushOf(carried);
-  const pushed = (push * high) / apart / 2;
+  // Fixed at its top the wall takes a push there.
+  const pushed = piece.fixedToWall ? 0 : (push * high) / apart / 2;
   const times = piece.fixedToWall || piece.brace ? 1 : UNBRACED;
   const column = columnOf({ member: worst.leg, total: worst.newtons + pushed }, [], new Map(), workshop.settings, times);
   const tips = (weight * (out - rear)) / high;
@@ -56,11 +57,13 @@ export function legsCheck(piece: Leaning, shape: Shape, carried: Carried, worksh
   const states: readonly State[] = [
     column?.state ?? 'not judged',
     held?.state ?? 'not judged',
-    tips <= 0 ? 'fails' : tips < push && !piece.fixedToWall ? 'close' : 'fine',
+    piece.fixedToWall || tips >= push ? 'fine' : tips > 0 ? 'close' : 'fails',
   ];
   const state = states.reduce(worse);
-  const back = tips <= 0 ? say` It falls to the rear.` : say` To the rear it tips from ${force(tips)} at its top on.`;
-  const sentence = say`It stands free: of ${force(weight)} its rear legs carry ${force(legs)}, and pushed at its top with ${force(push)} each takes ${force(pushed)} more.${bows}${bolted}${back}`;
+  const more = piece.fixedToWall
+    ? say`; the wall that it is fixed to at its top takes a push there.`
+    : say`, and pushed at its top with ${force(push)} each takes ${force(pushed)} more; to the rear it ${tips > 0 ? say`tips from ${force(tips)} at its top on` : say`falls`}.`;
+  const sentence = say`It stands on rear legs: of ${force(weight)} they carry ${force(legs)}${more}${bows}${bolted}`;
   return [
     {
       id: 'leans',

@@ -1,12 +1,13 @@
 import { bendingStrength, columnOf, lateral, pushOf, rowBetween, stateOf, type Carried } from '../../carry/index.js';
 import { force, say } from '../../figure/index.js';
-import { leanCheck, pieceFix, toWall, type Check, type Fix } from '../../finding/index.js';
+import { leanCheck, toWall, type Check } from '../../finding/index.js';
 import { toMm } from '../../length/index.js';
 import { boxOf, type Member, type Shape } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { propertiesOf } from '../../stock/index.js';
 import { LEANING } from './ids.js';
 import type { Leaning } from './spec.js';
+import { asFix, braced } from './ways.js';
 
 /** Screws that go in the end of a brace. */
 const SCREWS_IN_END = 2;
@@ -43,18 +44,11 @@ export function leaningRacking(piece: Leaning, shape: Shape, carried: Carried, w
   const brace = shape.members.find((m) => m.id === LEANING.brace);
   if (piece.fixedToWall) return [leanCheck('good', 'fine', say`${pushed}, is taken by the wall that it is fixed to there.`, [])];
   if (!brace) {
-    const [space] = piece.interior.split?.spaces.slice(1) ?? [];
-    const stock = piece.sides.stock;
-    const braced: Fix[] = space
-      ? [
-          pieceFix(say`A brace over the rear edges, over the lowest shelf`, {
-            kind: 'piece',
-            patch: { brace: { stock, wide: piece.sides.wide, space: space.id } },
-          }),
-        ]
-      : [];
     return [
-      leanCheck('look', 'fails', say`${pushed}, leans it over: shelves in their sides alone are not counted on.`, [toWall(), ...braced]),
+      leanCheck('look', 'fails', say`${pushed}, leans it over: shelves in their sides alone are not counted on.`, [
+        toWall(),
+        ...braced(piece).map(asFix),
+      ]),
     ];
   }
   const takes = takenBy(brace, shape, workshop);
