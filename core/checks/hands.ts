@@ -40,7 +40,9 @@ class Standing {
   private readonly ends: Float64Array;
 
   constructor(private readonly all: readonly There[]) {
-    this.ends = Float64Array.from(all.flatMap(({ extents }) => extents.flat()));
+    this.ends = new Float64Array(all.length * ENDS);
+    let at = 0;
+    for (const { extents } of all) for (const [low, high] of extents) [this.ends[at++], this.ends[at++]] = [low, high];
   }
 
   /** What may be in the way out of some places along an axis of the piece: what is beside them no further than so much. */

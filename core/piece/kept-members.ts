@@ -1,3 +1,4 @@
+import { Figure, type Unit } from '../figure/index.js';
 import type { Member } from './member.js';
 import { isBlock } from './solid.js';
 
@@ -6,28 +7,43 @@ const [MOST, WAYS] = [2000, 3];
 
 const known = new Map<string, readonly Member[]>();
 
+/** Figures that were found to be alike: many members have the same ones, and long sums behind them. */
+type Seen = Map<Figure<Unit>, unknown>;
+
+const isFigure = (a: object): a is Figure<Unit> => a instanceof Figure;
+
 /** Whether two plain values are alike in all that is in them. */
-function areAlike(a: unknown, b: unknown): boolean {
+function areAlike(a: unknown, b: unknown, seen: Seen): boolean {
   if (a === b) return true;
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
   if (Array.isArray(a)) {
     if (!Array.isArray(b) || a.length !== b.length) return false;
-    for (let i = 0; i < a.length; i += 1) if (!areAlike(a[i], b[i])) return false;
+    for (let i = 0; i < a.length; i += 1) if (!areAlike(a[i], b[i], seen)) return false;
     return true;
   }
-  const [ones, others] = [a as Record<string, unknown>, b as Record<string, unknown>];
-  let count = 0;
-  for (const key in ones) {
-    if (!areAlike(ones[key], others[key])) return false;
-    count += 1;
-  }
-  for (const key in others) if (key in ones) count -= 1;
-  return count === 0 && !Array.isArray(b);
+  if (Array.isArray(b)) return false;
+  if (!isFigure(a)) return fieldsAlike(a as Fields, b as Fields, seen);
+  if (seen.get(a) === b) return true;
+  if (!isFigure(b) || a.amount !== b.amount || !fieldsAlike(a as unknown as Fields, b as unknown as Fields, seen)) return false;
+  seen.set(a, b);
+  return true;
 }
 
-function asBefore(member: Member): Member {
+type Fields = Readonly<Record<string, unknown>>;
+
+function fieldsAlike(ones: Fields, others: Fields, seen: Seen): boolean {
+  let count = 0;
+  for (const key in ones) {
+    const one = ones[key];
+    if (one === undefined ? !(key in others) || others[key] !== undefined : !areAlike(one, others[key], seen)) return false;
+    count += 1;
+  }
+  return Object.keys(others).length === count;
+}
+
+function asBefore(member: Member, seen: Seen): Member {
   const ways = known.get(member.id) ?? [];
-  for (const way of ways) if (areAlike(way, member)) return way;
+  for (const way of ways) if (areAlike(way, member, seen)) return way;
   if (known.size >= MOST && ways.length === 0) known.delete(known.keys().next().value as string);
   known.set(member.id, [member, ...ways.slice(0, WAYS - 1)]);
   return member;
@@ -39,5 +55,7 @@ function asBefore(member: Member): Member {
  * all fill their boxes there is nothing to find out that takes longer than looking.
  */
 export function keptMembers(members: readonly Member[]): readonly Member[] {
-  return members.every(isBlock) ? members : members.map(asBefore);
+  if (members.every(isBlock)) return members;
+  const seen: Seen = new Map();
+  return members.map((m) => asBefore(m, seen));
 }
