@@ -12,12 +12,19 @@ const folders = (under) =>
     .map((e) => e.name);
 const KINDS = [...folders('core/shells'), ...folders('core/interiors')];
 
+/** Colours are those of the theme, and parts are laid out by their styles; only where something lies may follow from its figures. */
+const STYLED = [
+  ['JSXAttribute[name.name="style"] Property > Literal.value', 'A styled part says this: see web/shared/laid.ts.'],
+  ['Literal[value=/^#[0-9a-f]{3,8}$/i]', 'The colours of the page are in web/theme/tokens.ts.'],
+  ['TemplateElement[value.raw=/#[0-9a-f]{3,8}(?![0-9a-z])|rgba?\\(/i]', 'The colours of the page are in web/theme/tokens.ts.'],
+].map(([selector, message]) => ({ selector, message }));
+
 /** No one asks which kind something is but the kind itself. */
-function noKindsNamed(kinds) {
+function noKindsNamed(kinds, others = []) {
   const name = `Literal[value=/^(${kinds.join('|')})$/]`;
   const message = 'What belongs to one kind is known in its own folder: put it into the kind, and ask that.';
   const where = [`BinaryExpression[operator=/^[!=]=/] > ${name}`, `SwitchCase > ${name}`];
-  return { 'no-restricted-syntax': ['error', ...where.map((selector) => ({ selector, message }))] };
+  return { 'no-restricted-syntax': ['error', ...where.map((selector) => ({ selector, message })), ...others] };
 }
 
 export default ts.config(
@@ -77,10 +84,18 @@ export default ts.config(
     rules: { 'no-console': 'off' },
   },
   { files: ['**/*.ts', '**/*.tsx'], ignores: ['**/*.test.ts', '**/*.test.tsx'], rules: noKindsNamed(KINDS) },
+  {
+    files: ['web/**/*.ts', 'web/**/*.tsx'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx', 'web/theme/**'],
+    rules: noKindsNamed(KINDS, STYLED),
+  },
   ...KINDS.map((kind) => ({
     files: [`core/*/${kind}/**`, `web/kinds/${kind}/**`],
     ignores: ['**/*.test.ts', '**/*.test.tsx'],
-    rules: noKindsNamed(KINDS.filter((k) => k !== kind)),
+    rules: noKindsNamed(
+      KINDS.filter((k) => k !== kind),
+      STYLED,
+    ),
   })),
   prettier,
 );

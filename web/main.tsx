@@ -5,6 +5,7 @@ import { BrowserRouter, Link, Navigate, Outlet, Route, Routes, matchPath, useLoc
 import '@fontsource-variable/archivo/wdth.css';
 import { ProjectProvider, useProject, useSaverState } from './data/project.js';
 import { Boundary, fetched } from './shared/boundary.js';
+import { Laid } from './shared/laid.js';
 import { NoticeBar } from './shared/notice-bar.js';
 import { Page } from './shared/plain.js';
 import { GlobalStyle } from './theme/global.js';
@@ -33,9 +34,9 @@ function Missing({ children }: { children: ReactNode }) {
   return (
     <Page>
       <h1>{children}</h1>
-      <p style={{ marginTop: 10 }}>
+      <Laid.p $above={10}>
         <Link to="/">To the first page</Link>
-      </p>
+      </Laid.p>
     </Page>
   );
 }

@@ -11,6 +11,7 @@ import { line as rule, link } from '../theme/tokens.js';
 import { useBench, useSettledBench, type Draft } from './bench.js';
 import { MovedList } from './moved.js';
 import { TriedLine, TryAll, useTriedFixes } from './tried-fixes.js';
+import { Laid } from '../shared/laid.js';
 
 const List = styled.ul`
   border-top: 1px solid ${rule};
@@ -82,7 +83,7 @@ function FixRow({ fix, name, looking, tried }: { fix: Fix; name: string; looking
   if (!open || !looking) {
     return (
       <li>
-        <Button onPress={look} aria-label={`${label}: look at it first. ${name}`} style={{ textAlign: 'left' }}>
+        <Button onPress={look} aria-label={`${label}: look at it first. ${name}`} $text="left">
           {label}
         </Button>
         {tried ? <TriedLine tried={tried} /> : null}
@@ -93,12 +94,12 @@ function FixRow({ fix, name, looking, tried }: { fix: Fix; name: string; looking
     <li>
       <strong>{label}</strong>
       <FixChanges />
-      <div style={{ display: 'flex', gap: 6 }}>
+      <Laid.div $display="flex" $gap={6}>
         <Button data-main autoFocus onPress={() => (setOpen(false), applyChange(fix.change, label.slice(0, 150)))}>
           Do it
         </Button>
         <Button onPress={leave}>Cancel</Button>
-      </div>
+      </Laid.div>
     </li>
   );
 }
@@ -159,7 +160,7 @@ const CheckList = memo(function CheckList({ checks, looking }: { checks: readonl
   const pick = (check: Check) => 'id' in check.about && select(check.about.id);
   return (
     <section aria-label="Checks on this piece">
-      <h2 style={{ marginBottom: 6 }}>Checks on this piece</h2>
+      <Laid.h2 $below={6}>Checks on this piece</Laid.h2>
       {shown.length === 0 ? <Faint>Nothing to check yet.</Faint> : null}
       <List>
         {shown.map((check) => (

@@ -146,7 +146,7 @@ export function Shapes({ drawing, at }: { drawing: DrawingData; at: Placing }) {
   const members = useMemo(() => new Map(solution.shape.members.map((m) => [m.id, m])), [solution]);
   return (
     <g
-      style={{ cursor: 'pointer' }}
+      cursor="pointer"
       onClick={(event) => {
         const found = pointedAt(event);
         if (!found) return;

@@ -5,7 +5,7 @@ import { dividingMemberId, kindOf } from '../../core/interiors/index.js';
 import { inch, mm, type Length } from '../../core/length/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
-import { Button, Grid, Select, type Choice } from '../shared/ui.js';
+import { Button, Grid, Select, type Choice, Wide } from '../shared/ui.js';
 import { StockSelect } from '../shared/stock-select.js';
 import { useSettledBench } from './bench.js';
 import { StiffeningForm } from './stiffening-form.js';
@@ -47,7 +47,7 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
   };
   const kind = member.rail !== undefined ? 'rail' : 'panel';
   return (
-    <Grid style={{ padding: '6px 0 10px' }}>
+    <Grid $pad="6px 0 10px">
       {up && !making ? (
         <Select
           label="It is"
@@ -69,23 +69,23 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
         />
       ) : null}
       {kind === 'panel' && !making ? (
-        <div style={{ gridColumn: '1 / -1' }}>
+        <Wide>
           <Select
             label="Fixed how"
             value={member.fix ?? (up ? piece.panels.shelves.fix : piece.panels.dividers.fix)}
             choices={up ? SHELF_FIXES : DIVIDER_FIXES}
             onChange={(fix) => commit({ kind: 'member', member: node, patch: { fix } }, `Fixed ${name} another way`)}
           />
-        </div>
+        </Wide>
       ) : null}
       {making ? null : (
-        <div style={{ gridColumn: '1 / -1' }}>
+        <Wide>
           <StockSelect
             label="Made of"
             value={stock}
             onChange={(id) => commit({ kind: 'member', member: node, patch: { stock: id } }, `Made ${name} of another stock`)}
           />
-        </div>
+        </Wide>
       )}
       {up && member.rail === undefined && !making ? (
         <LengthField

@@ -5,6 +5,7 @@ import { LengthText } from '../shared/length-text.js';
 import { Button, Faint } from '../shared/ui.js';
 import { tape, tapePale } from '../theme/tokens.js';
 import { useBench } from './bench.js';
+import { Laid } from '../shared/laid.js';
 
 const Rows = styled.table`
   font-size: 13px;
@@ -57,12 +58,12 @@ export function MovedPanel() {
   if (moved.length === 0) return null;
   return (
     <Box aria-label="What changed" role="status">
-      <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline' }}>
+      <Laid.div $display="flex" $spread $align="baseline">
         <h3>What changed</h3>
         <Button data-quiet onPress={lookedAt}>
           Dismiss
         </Button>
-      </div>
+      </Laid.div>
       <MovedList moved={moved} most={5} />
     </Box>
   );

@@ -1,8 +1,14 @@
 import { useState } from 'react';
+import styled from 'styled-components';
 import { Input, TextField } from 'react-aria-components';
 import { FieldLabel, Grid, NumberBox, TextInput } from '../shared/ui.js';
 import { useSettledBench } from './bench.js';
 import { usePieceFields } from './piece-fields.js';
+
+const NameAndCount = styled(Grid)`
+  grid-template-columns: minmax(0, 1fr) 76px;
+  margin-bottom: 14px;
+`;
 
 /** What the piece is called, and how many of it are made. */
 export function NameForm() {
@@ -15,7 +21,7 @@ export function NameForm() {
     setName(null);
   };
   return (
-    <Grid style={{ gridTemplateColumns: 'minmax(0, 1fr) 76px', marginBottom: 14 }}>
+    <NameAndCount>
       <TextField value={name ?? piece.name} onChange={setName} onBlur={rename} onKeyDown={(e) => e.key === 'Enter' && rename()}>
         <FieldLabel>Name of the piece</FieldLabel>
         <TextInput maxLength={80} />
@@ -30,6 +36,6 @@ export function NameForm() {
         <FieldLabel>To make</FieldLabel>
         <Input />
       </NumberBox>
-    </Grid>
+    </NameAndCount>
   );
 }

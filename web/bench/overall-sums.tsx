@@ -2,6 +2,7 @@ import { usePrecision } from '../data/project.js';
 import { LengthText } from '../shared/length-text.js';
 import { Sum } from '../shared/sum.js';
 import { useBench } from './bench.js';
+import { Laid } from '../shared/laid.js';
 
 /** How the outside came about, one sum for each reach. */
 export function OverallSums() {
@@ -12,12 +13,12 @@ export function OverallSums() {
       {(['width', 'height', 'depth'] as const).map((reach) => {
         const figure = solution.shape.overall[reach];
         return (
-          <div key={reach} style={{ marginBottom: 14 }}>
+          <Laid.div key={reach} $below={14}>
             <h2>
               Overall {reach}: <LengthText value={figure.value} precision={precision} />
             </h2>
             {figure.operation.kind === 'leaf' ? null : <Sum figure={figure} precision={precision} answer={`overall ${reach}`} />}
-          </div>
+          </Laid.div>
         );
       })}
       <h2>

@@ -7,9 +7,10 @@ import { partsStandAlone } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
-import { Button, type Choice, Faint, FieldLabel, Grid, NumberBox, Select, Tick } from '../shared/ui.js';
+import { Button, type Choice, Faint, FieldLabel, Grid, NumberBox, Select, Tick, Wide } from '../shared/ui.js';
 import { useSettledBench } from './bench.js';
 import { newNodesFor } from './nodes.js';
+import { Laid } from '../shared/laid.js';
 
 type RuleKind = GapRule['kind'];
 
@@ -182,15 +183,15 @@ export function RuleForm({ space }: { space: PlacedSpace }) {
   const now = axis === 'across' ? space.clear.width.value : space.clear.height.value;
   const free = rule.kind === 'share' || rule.kind === 'graded';
   return (
-    <Grid style={{ marginTop: 8 }}>
-      <div style={{ gridColumn: '1 / -1' }}>
+    <Grid $above={8}>
+      <Wide>
         <Select
           label="What decides it"
           value={rule.kind}
           choices={KINDS}
           onChange={(kind) => kind !== rule.kind && change(ruleOf(kind, now, precision.unit))}
         />
-      </div>
+      </Wide>
       <RuleFields
         space={space.id}
         rule={rule}
@@ -259,14 +260,14 @@ function CountForWanted({ space }: { space: PlacedSpace }) {
     );
   };
   return (
-    <details style={{ gridColumn: '1 / -1' }}>
-      <summary style={{ cursor: 'pointer', fontSize: 13 }}>
+    <Laid.details $across>
+      <Laid.summary $pressed $size={13}>
         {drawers ? 'How many drawers for a wanted height?' : 'How many shelves for a wanted space?'}
-      </summary>
-      <div style={{ marginTop: 6 }}>
+      </Laid.summary>
+      <Laid.div $above={6}>
         <LengthField label="Wanted space, all equal" optional value={wanted} precision={precision} onCommit={setWanted} />
         {counts.map((c) => (
-          <p key={c.members} style={{ fontSize: 13, marginTop: 4 }}>
+          <Laid.p key={c.members} $size={13} $above={4}>
             <strong>{drawers ? `${c.members + 1} drawers` : `${c.members} shelves`}</strong> give{' '}
             <LengthText value={c.gap} precision={precision} />
             <Faint>
@@ -275,9 +276,9 @@ function CountForWanted({ space }: { space: PlacedSpace }) {
               over
             </Faint>{' '}
             {c.members > 0 ? <Button onPress={() => use(c.members)}>Use {drawers ? c.members + 1 : c.members}</Button> : null}
-          </p>
+          </Laid.p>
         ))}
-      </div>
-    </details>
+      </Laid.div>
+    </Laid.details>
   );
 }

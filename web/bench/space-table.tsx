@@ -2,6 +2,7 @@ import { usePrecision } from '../data/project.js';
 import { LengthText } from '../shared/length-text.js';
 import { Scroll, Table, WordButton } from '../shared/ui.js';
 import { useBench } from './bench.js';
+import { Laid } from '../shared/laid.js';
 
 /** The drawing as a table: every space with its clear sizes, its place and what stands in it. */
 export function SpaceTable() {
@@ -9,11 +10,11 @@ export function SpaceTable() {
   const precision = usePrecision();
   const spaces = [...solution.shape.spaces.values()].filter((s) => !s.space.split);
   return (
-    <Scroll style={{ padding: 16, flex: 1 }}>
+    <Scroll $pad={16} $flex={1}>
       <Table>
-        <caption style={{ textAlign: 'left', fontWeight: 650, padding: '0 0 6px' }}>
+        <Laid.caption $text="left" $weight={650} $pad="0 0 6px">
           Every open space, clear sizes in {precision.unit}
-        </caption>
+        </Laid.caption>
         <thead>
           <tr>
             <th>Space</th>

@@ -2,7 +2,7 @@ import { inch, mm } from '../../core/length/index.js';
 import { isBack, type DividingMember, type Held, type Strip } from '../../core/piece/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
-import { Select, type Choice } from '../shared/ui.js';
+import { Select, type Choice, Wide } from '../shared/ui.js';
 import { StockSelect } from '../shared/stock-select.js';
 import { useSettledBench } from './bench.js';
 
@@ -39,9 +39,9 @@ export function StiffeningForm({ member, stock, name }: { member: DividingMember
   };
   return (
     <>
-      <div style={{ gridColumn: '1 / -1' }}>
+      <Wide>
         <Select label="Stiffened by" value={way} choices={WAYS} onChange={choose} />
-      </div>
+      </Wide>
       {strip ? (
         <>
           <StockSelect
@@ -82,7 +82,7 @@ export function StiffeningForm({ member, stock, name }: { member: DividingMember
         />
       ) : null}
       {hasBack ? (
-        <div style={{ gridColumn: '1 / -1' }}>
+        <Wide>
           <Select
             label="To the back"
             value={member.toBack ?? 'free'}
@@ -95,7 +95,7 @@ export function StiffeningForm({ member, stock, name }: { member: DividingMember
               commit({ kind: 'to-back', member: member.id, held: held === 'free' ? null : held }, `Held ${name} to the back another way`)
             }
           />
-        </div>
+        </Wide>
       ) : null}
     </>
   );

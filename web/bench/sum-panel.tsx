@@ -12,6 +12,7 @@ import { LengthText } from '../shared/length-text.js';
 import { Sum } from '../shared/sum.js';
 import { Faint } from '../shared/ui.js';
 import { useBench } from './bench.js';
+import { Laid } from '../shared/laid.js';
 
 interface Chosen {
   readonly title: string;
@@ -85,7 +86,7 @@ function MarksOfMember() {
     const mark = marksOf(run.run, grid).find((m) => m.member === node);
     if (!mark) continue;
     return (
-      <p style={{ marginTop: 8, fontSize: 13 }}>
+      <Laid.p $above={8} $size={13}>
         Mark at{' '}
         <strong>
           <LengthText value={mark.near.value} precision={precision} />
@@ -98,7 +99,7 @@ function MarksOfMember() {
         <Faint>
           Chained from gap to gap it could be <LengthText value={mark.chainedError} precision={precision} /> off.
         </Faint>
-      </p>
+      </Laid.p>
     );
   }
   return null;
@@ -108,7 +109,7 @@ function MarksOfMember() {
 function Opening({ name, figure, children }: { name: string; figure: Figure; children?: ReactNode }) {
   const precision = usePrecision();
   return (
-    <details style={{ marginTop: 6 }}>
+    <Laid.details $above={6}>
       <summary>
         <strong>
           <LengthText value={figure.value} precision={precision} />
@@ -117,7 +118,7 @@ function Opening({ name, figure, children }: { name: string; figure: Figure; chi
       </summary>
       <Sum figure={figure} precision={precision} answer={name} />
       {children}
-    </details>
+    </Laid.details>
   );
 }
 
@@ -131,19 +132,19 @@ function FactsOf() {
   return facts.map(({ name, figure, count, remark }) => {
     if (count) {
       return (
-        <details key={name} style={{ marginTop: 6 }}>
+        <Laid.details key={name} $above={6}>
           <summary>
             <strong>{count.amount}</strong> {name}
           </summary>
           <Sum figure={count} precision={precision} answer={name} />
-        </details>
+        </Laid.details>
       );
     }
     if (!figure) {
       return (
-        <p key={name} style={{ marginTop: 6, fontSize: 13 }}>
+        <Laid.p key={name} $above={6} $size={13}>
           {remark ? writeSentence(remark, precision) : name}
-        </p>
+        </Laid.p>
       );
     }
     return (
@@ -160,10 +161,10 @@ function KeptBy({ member }: { member: Member }) {
   const kept = keptOf(member);
   if (!kept) return null;
   return (
-    <p style={{ marginTop: 6, fontSize: 13 }}>
+    <Laid.p $above={6} $size={13}>
       Keeps <LengthText value={kept.left} precision={precision} /> of its thickness where it is machined
       {kept.both ? ', from both faces' : ''}.
-    </p>
+    </Laid.p>
   );
 }
 
@@ -182,11 +183,11 @@ export function SumPanel() {
     .flatMap((r) => r.run.residues)
     .find((r) => solution.shape.spaces.get(r.gap)?.label === chosen.title);
   return (
-    <section aria-label="The sum of what is selected" style={{ marginBottom: 16 }}>
-      <h2 style={{ textTransform: 'none' }}>{chosen.title.charAt(0).toUpperCase() + chosen.title.slice(1)}</h2>
-      <p style={{ fontSize: 28, fontWeight: 700, lineHeight: 1.2 }}>
-        <LengthText value={first.figure.value} precision={precision} stacked /> <span style={{ fontSize: 19 }}>{first.name}</span>
-      </p>
+    <Laid.section aria-label="The sum of what is selected" $below={16}>
+      <h2>{chosen.title.charAt(0).toUpperCase() + chosen.title.slice(1)}</h2>
+      <Laid.p $size={28} $weight={700} $line={1.2}>
+        <LengthText value={first.figure.value} precision={precision} stacked /> <Laid.span $size={19}>{first.name}</Laid.span>
+      </Laid.p>
       <Faint>
         {chosen.note} Exactly {exactText(first.figure.value, precision.unit)} {precision.unit}.
       </Faint>
@@ -203,10 +204,10 @@ export function SumPanel() {
         <Opening key={name} name={name} figure={figure} />
       ))}
       {stock ? (
-        <p style={{ marginTop: 6, fontSize: 12 }}>
+        <Laid.p $above={6} $size={12}>
           Thickness as measured in the <Link to={`/p/${project}/stock`}>stockroom</Link>.
-        </p>
+        </Laid.p>
       ) : null}
-    </section>
+    </Laid.section>
   );
 }

@@ -6,6 +6,7 @@ import { Fault, Select } from '../shared/ui.js';
 import { fillings } from './kinds.js';
 import { MadeOf } from './made-of.js';
 import type { FillingWay, Means } from './means.js';
+import { Laid } from '../shared/laid.js';
 
 /** Fills an open space in one of the ways that the kinds offer. */
 export function FillMenu({ space }: { space: PlacedSpace }) {
@@ -35,7 +36,7 @@ export function FillMenu({ space }: { space: PlacedSpace }) {
     else fill(way, undefined);
   };
   return (
-    <div style={{ marginTop: 8 }}>
+    <Laid.div $above={8}>
       <Select
         label="Or fill it with"
         value={wanted?.id ?? null}
@@ -54,6 +55,6 @@ export function FillMenu({ space }: { space: PlacedSpace }) {
         />
       ) : null}
       {problem ? <Fault role="alert">{problem}</Fault> : null}
-    </div>
+    </Laid.div>
   );
 }

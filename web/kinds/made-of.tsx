@@ -26,7 +26,7 @@ export function MadeOf({ filling, means, does, onSettled, onCancel }: MadeOfProp
   const asks = filling.asks?.(now) ?? [];
   const woods = filling.uses(now).map((use) => ({ ...use, stock: woodFor(now, use) }));
   return (
-    <Panel ref={panel} role="group" aria-label="What it is made of" style={{ padding: 10, marginTop: 8, maxWidth: 620 }}>
+    <Panel ref={panel} role="group" aria-label="What it is made of" $pad={10} $above={8} $most={620}>
       <Grid>
         {woods.map(({ use, label, stock }) => (
           <StockSelect key={use} label={label} value={stock} onChange={keep(use)} />
@@ -35,7 +35,7 @@ export function MadeOf({ filling, means, does, onSettled, onCancel }: MadeOfProp
           <Select key={use} label={label} value={value} choices={choices} onChange={keep(use)} />
         ))}
       </Grid>
-      <Row style={{ marginTop: 8 }}>
+      <Row $above={8}>
         <Button
           data-main
           autoFocus

@@ -23,7 +23,7 @@ function PersonRow({ id, person }: { id: string; person: Person }) {
     return next === null ? rest : { ...rest, [key]: next };
   };
   return (
-    <Panel style={{ marginBottom: 8 }} role="group" aria-label={person.name}>
+    <Panel $below={8} role="group" aria-label={person.name}>
       <Grid $columns={4}>
         <TextField
           aria-label="Name"
@@ -93,7 +93,7 @@ export function People() {
         <h1>People</h1>
         <Faint>Pieces are drawn beside who uses them, to scale. What is not measured follows from the height.</Faint>
         {problem ? <Fault role="alert">{problem}</Fault> : null}
-        <Row style={{ margin: '12px 0' }}>
+        <Row $above={12} $below={12}>
           <Button data-main onPress={() => void add()}>
             <Plus aria-hidden /> A person
           </Button>

@@ -16,6 +16,18 @@ import { amber, film, green, ink, line, link, onInk, paper, tape } from '../them
 import { Fold } from '../shared/fold.js';
 import { Outbox } from './outbox.js';
 import { useAwake } from './use-awake.js';
+import { Laid } from '../shared/laid.js';
+
+const Warning = styled.p`
+  color: ${amber};
+  font-weight: 700;
+  margin: 8px 0;
+`;
+
+const Dotted = styled.ul`
+  padding-left: 20px;
+  list-style: square;
+`;
 
 const Whole = styled.div`
   min-height: 100dvh;
@@ -137,9 +149,7 @@ function StepOnPhone({ step, nth }: { step: Step; nth: number }) {
         {step.wait ? `, then ${waitText(step.wait.minutes)} of waiting` : ''}.
       </p>
       {step.cautions.map((text) => (
-        <p key={text} style={{ color: amber, fontWeight: 700, margin: '8px 0' }}>
-          {text}
-        </p>
+        <Warning key={text}>{text}</Warning>
       ))}
       {step.standing.length > 0 ? (
         <StepDrawing
@@ -161,13 +171,13 @@ function StepOnPhone({ step, nth }: { step: Step; nth: number }) {
           ))}
         </Cards>
       ) : null}
-      <ul style={{ paddingLeft: 20, listStyle: 'square' }}>
+      <Dotted>
         {step.says.map((s, i) => (
           <li key={i}>{writeSentence(s, precision)}</li>
         ))}
-      </ul>
+      </Dotted>
       {step.works.some((w) => w.kind === 'hole' || w.kind === 'recess') ? (
-        <Fold summary="Each part, as it is set out" style={{ fontSize: 18 }}>
+        <Fold summary="Each part, as it is set out" size={18}>
           {() => <PartPlaces solution={settled} only={fresh} />}
         </Fold>
       ) : null}
@@ -206,17 +216,19 @@ function Bench({ piece }: { piece: string }) {
           <br />
           Step {at + 1} of {steps.length}, {left === 0 ? 'all done' : `${left} to go`}
         </span>
-        <span style={{ textAlign: 'right' }} role="status">
+        <Laid.span $text="right" role="status">
           {waiting.length > 0 ? `${waiting.length} waiting to be sent` : 'all sent'}
           <br />
           <Link to={`/p/${id}/pieces/${piece}/build`}>the whole page</Link>
-        </span>
+        </Laid.span>
       </Top>
       <Body>
         <StepOnPhone key={step.id} step={step} nth={at + 1} />
         {box.refused ? <p role="alert">The desk did not take a tick: {box.refused}</p> : null}
         {awake ? null : (
-          <p style={{ fontSize: 14, marginTop: 16 }}>This browser lets the screen go dark here: set the phone to stay on while you work.</p>
+          <Laid.p $size={14} $above={16}>
+            This browser lets the screen go dark here: set the phone to stay on while you work.
+          </Laid.p>
         )}
       </Body>
       <Bar aria-label="Steps">

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { api } from '../data/api.js';
 import { Page } from '../shared/plain.js';
 import { Button, Faint, Fault, FieldLabel, TextInput } from '../shared/ui.js';
+import { Laid } from '../shared/laid.js';
 
 /** Asks a phone for the code that stands on the page of the desk. */
 export function Pair() {
@@ -27,8 +28,11 @@ export function Pair() {
   return (
     <Page>
       <h1>Pair this phone</h1>
-      <form
-        style={{ display: 'grid', gap: 14, maxWidth: 360, marginTop: 14 }}
+      <Laid.form
+        $display="grid"
+        $gap={14}
+        $most={360}
+        $above={14}
         onSubmit={(e) => {
           e.preventDefault();
           void send();
@@ -36,18 +40,18 @@ export function Pair() {
       >
         <TextField value={code} onChange={setCode}>
           <FieldLabel>The six figures on the page of the desk</FieldLabel>
-          <TextInput inputMode="numeric" autoComplete="one-time-code" maxLength={6} style={{ fontSize: 28, letterSpacing: 6 }} />
+          <TextInput inputMode="numeric" autoComplete="one-time-code" maxLength={6} $size={28} $spacing={6} />
         </TextField>
         <TextField value={name} onChange={setName}>
           <FieldLabel>What this phone is called</FieldLabel>
           <TextInput maxLength={60} />
         </TextField>
         {wrong ? <Fault role="alert">{wrong}</Fault> : null}
-        <Button type="submit" isDisabled={busy || !/^\d{6}$/.test(code)} style={{ minHeight: 56 }}>
+        <Button type="submit" isDisabled={busy || !/^\d{6}$/.test(code)} $leastHigh={56}>
           Pair it
         </Button>
         <Faint>It stays paired until it is let go at the desk.</Faint>
-      </form>
+      </Laid.form>
     </Page>
   );
 }

@@ -1,8 +1,14 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import styled from 'styled-components';
 import { useEffect, useState } from 'react';
 import { api } from '../data/api.js';
 import { TakeOut } from '../shared/take-out.js';
 import { Button, Faint, Row, Section } from '../shared/ui.js';
+import { Laid } from '../shared/laid.js';
+
+const OnWhite = styled.svg`
+  background: white;
+`;
 
 const KEY = ['shop'] as const;
 
@@ -23,15 +29,9 @@ function Code({ text }: { text: string }) {
   }, [text]);
   if (!path) return null;
   return (
-    <svg
-      viewBox={`-2 -2 ${path.size + 4} ${path.size + 4}`}
-      width={190}
-      role="img"
-      aria-label={`A code that opens ${text}`}
-      style={{ background: 'white' }}
-    >
+    <OnWhite viewBox={`-2 -2 ${path.size + 4} ${path.size + 4}`} width={190} role="img" aria-label={`A code that opens ${text}`}>
       <path d={path.d} fill="black" shapeRendering="crispEdges" />
-    </svg>
+    </OnWhite>
   );
 }
 
@@ -48,19 +48,19 @@ export function Phones() {
         <>
           <Faint>A phone in the same network opens this address and gives the code. Everything else in the network is refused.</Faint>
           {address ? (
-            <Row style={{ marginTop: 8, alignItems: 'center', gap: 18 }}>
+            <Row $above={8} $align="center" $gap={18}>
               <Code text={`${address}/pair#${shop.code ?? ''}`} />
               <div>
                 <p>
                   {shop.addresses.map((a) => (
-                    <span key={a} style={{ display: 'block' }}>
+                    <Laid.span key={a} $display="block">
                       {a}/pair
-                    </span>
+                    </Laid.span>
                   ))}
                 </p>
-                <p style={{ fontSize: 30, fontWeight: 750, letterSpacing: 4 }} aria-label="The code">
+                <Laid.p $size={30} $weight={750} $spacing={4} aria-label="The code">
                   {shop.code}
-                </p>
+                </Laid.p>
               </div>
             </Row>
           ) : (
@@ -73,7 +73,7 @@ export function Phones() {
         </Faint>
       )}
       {shop.phones.length > 0 ? (
-        <ul style={{ marginTop: 10 }} aria-label="Phones that are paired">
+        <Laid.ul $above={10} aria-label="Phones that are paired">
           {shop.phones.map((p) => (
             <li key={p.id}>
               <Row>
@@ -82,7 +82,7 @@ export function Phones() {
               </Row>
             </li>
           ))}
-        </ul>
+        </Laid.ul>
       ) : null}
       {shop.on ? <Button onPress={() => void client.invalidateQueries({ queryKey: KEY })}>Look again</Button> : null}
     </Section>

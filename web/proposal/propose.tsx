@@ -28,6 +28,7 @@ import { MassField } from '../shared/mass-field.js';
 import { Button, Faint, Fault, FieldLabel, NumberBox, Row, Section, Tick, fieldBox } from '../shared/ui.js';
 import { line } from '../theme/tokens.js';
 import { useProposal, type Surety } from './use-proposal.js';
+import { Laid } from '../shared/laid.js';
 
 const Amount = styled(NumberField)`
   input {
@@ -116,7 +117,7 @@ function Answer({ wanted, room, bays, space }: AnswerProps) {
   const count = proposal.shelves.length;
   return (
     <>
-      <p style={{ marginTop: 8 }} role="status">
+      <Laid.p $above={8} role="status">
         <strong>
           {count} {count === 1 ? 'space' : 'spaces'}
           {bays > 1 ? ` in ${bays} bays` : ''}
@@ -136,7 +137,7 @@ function Answer({ wanted, room, bays, space }: AnswerProps) {
             <LengthText value={left} precision={precision} unit /> stay open on top.
           </>
         )}
-      </p>
+      </Laid.p>
       <Faint>{suretyText(surety)}</Faint>
       {surety.kind === 'looking' ? (
         <Button data-quiet onPress={stop}>
@@ -162,7 +163,7 @@ function Answer({ wanted, room, bays, space }: AnswerProps) {
           </Shelves>
         </section>
       ))}
-      <Row style={{ marginTop: 8 }}>
+      <Row $above={8}>
         <Button data-main onPress={use} isDisabled={count === 0 || (!follows && left < 0)}>
           Use these shelves
         </Button>
@@ -213,9 +214,9 @@ export function Propose({ space }: { space: PlacedSpace }) {
     return (
       <Section>
         <h2>Shelves from the things</h2>
-        <p style={{ margin: '4px 0' }}>
+        <Laid.p $above={4} $below={4}>
           Nothing is listed yet. List what it must hold, with sizes and mass; spaces and sizes follow from that.
-        </p>
+        </Laid.p>
         <Link to={`/p/${project}/things?for=${pieceId}`}>List the things</Link>
       </Section>
     );
@@ -225,9 +226,9 @@ export function Propose({ space }: { space: PlacedSpace }) {
     <Section>
       <h2>Shelves from the things</h2>
       <Faint>Say what it must hold; which share a shelf, and how high each is, follows.</Faint>
-      <ul style={{ marginTop: 6 }}>
+      <Laid.ul $above={6}>
         {waiting.map((t) => (
-          <li key={t.id} style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', padding: '2px 0' }}>
+          <Laid.li key={t.id} $display="flex" $spread $align="center" $pad="2px 0">
             <Tick isSelected={(counts.get(t.id) ?? 0) > 0} onChange={(on) => set(t.id, on ? t.waiting || t.data.count : 0)}>
               {t.data.name}
             </Tick>
@@ -240,18 +241,18 @@ export function Propose({ space }: { space: PlacedSpace }) {
             >
               <Input />
             </Amount>
-          </li>
+          </Laid.li>
         ))}
-      </ul>
-      <Row style={{ marginTop: 6, alignItems: 'end' }}>
-        <div style={{ width: 130 }}>
+      </Laid.ul>
+      <Row $above={6} $align="end">
+        <Laid.div $width={130}>
           <MassField
             label="Most on one shelf"
             value={mostKg ?? NaN}
             most={2000}
             onChange={(kg) => setMostKg(Number.isFinite(kg) && kg > 0 ? kg : undefined)}
           />
-        </div>
+        </Laid.div>
         <NumberBox
           value={bays}
           minValue={1}

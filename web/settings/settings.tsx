@@ -31,7 +31,7 @@ export function ProjectSettings() {
       <Page>
         <h1>Settings of {project.name}</h1>
         <Faint>They hold for every piece. How lengths are written is switched at the top right and changes nothing that is stored.</Faint>
-        <Section style={{ marginTop: 16 }}>
+        <Section $above={16}>
           <Grid $columns={2}>
             <TextField
               value={name}

@@ -58,7 +58,7 @@ export function ToolsForm({ settings, onSave }: { settings: Settings; onSave: (p
         Leave empty what there is none of. Each cut then says what it is made with, and which no saw here can make. A stock is laid out with
         the widest kerf of the saws that may come to it.
       </Faint>
-      <Grid $columns={2} style={{ marginTop: 8 }}>
+      <Grid $columns={2} $above={8}>
         {limit('fence', 'Table saw: the fence opens to')}
         {limit('mitre', 'Mitre saw: crosses boards up to')}
         {limit('guide', 'Hand saw along a guide: cuts up to')}

@@ -41,7 +41,7 @@ function Verdicts() {
   const { settings } = workshop;
   return (
     <>
-      <Table style={{ marginTop: 6 }}>
+      <Table $above={6}>
         <thead>
           <tr>
             <th>Class</th>

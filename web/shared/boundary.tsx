@@ -2,6 +2,7 @@ import { Component, createContext, use, type ComponentType, type ReactNode } fro
 import { Link } from 'react-router';
 import { RotateCw } from 'lucide-react';
 import { Faint, PlainButton, Row } from './plain.js';
+import { Laid } from './laid.js';
 
 /** How often what is inside was tried anew. */
 const Attempt = createContext(0);
@@ -40,9 +41,11 @@ export class Boundary extends Component<Props, State> {
     if (!error) return <Attempt value={attempt}>{this.props.children}</Attempt>;
     const { name, back } = this.props;
     return (
-      <div role="alert" style={{ padding: 16 }}>
+      <Laid.div role="alert" $pad={16}>
         <h2>{name} could not be shown</h2>
-        <p style={{ margin: '6px 0' }}>Nothing that was saved is lost. Try again, take the last edit back, or go on elsewhere.</p>
+        <Laid.p $above={6} $below={6}>
+          Nothing that was saved is lost. Try again, take the last edit back, or go on elsewhere.
+        </Laid.p>
         <Row>
           <PlainButton type="button" data-main onClick={() => this.setState({ error: null, attempt: attempt + 1 })}>
             <RotateCw aria-hidden /> Try again
@@ -52,7 +55,7 @@ export class Boundary extends Component<Props, State> {
         <p>
           <Faint>What went wrong: {error.message}</Faint>
         </p>
-      </div>
+      </Laid.div>
     );
   }
 }

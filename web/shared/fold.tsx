@@ -1,12 +1,21 @@
-import { useState, type CSSProperties, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
+import { Laid } from './laid.js';
 
 /** Something told in one line that opens; what is inside is worked out only while it is open. */
-export function Fold({ summary, children, style }: { summary: ReactNode; children: () => ReactNode; style?: CSSProperties }) {
+export function Fold({
+  summary,
+  children,
+  size = 13,
+}: {
+  summary: ReactNode;
+  children: () => ReactNode;
+  /** Of its text, px. */ size?: number;
+}) {
   const [open, setOpen] = useState(false);
   return (
-    <details style={{ marginTop: 8, fontSize: 13, ...style }} onToggle={(e) => setOpen(e.currentTarget.open)}>
+    <Laid.details $above={8} $size={size} onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary>{summary}</summary>
       {open ? children() : null}
-    </details>
+    </Laid.details>
   );
 }

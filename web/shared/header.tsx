@@ -7,6 +7,14 @@ import type { useHistory } from '../data/history.js';
 import { useProject, useSaverState } from '../data/project.js';
 import { Button, Select } from './ui.js';
 import { edge, ink, inkLine, inkPale, inkSoft, onInk, paper, phone, red, tape } from '../theme/tokens.js';
+import { Laid } from './laid.js';
+
+const Status = styled.span`
+  font-size: 12px;
+  min-width: 44px;
+  white-space: nowrap;
+  opacity: 0.8;
+`;
 
 const Bar = styled.header`
   display: flex;
@@ -159,7 +167,7 @@ const UnitSwitch = memo(function UnitSwitch() {
   const steps = PRECISIONS[precision.unit];
   return (
     <>
-      <span role="group" aria-label="Units" style={{ display: 'inline-flex' }}>
+      <Laid.span role="group" aria-label="Units" $display="inline-flex">
         {units.map((unit) => (
           <Button
             key={unit}
@@ -169,8 +177,8 @@ const UnitSwitch = memo(function UnitSwitch() {
             {unit}
           </Button>
         ))}
-      </span>
-      <div style={{ width: 92 }}>
+      </Laid.span>
+      <Laid.div $width={92}>
         <Select
           label="Written to the nearest"
           hideLabel
@@ -178,7 +186,7 @@ const UnitSwitch = memo(function UnitSwitch() {
           choices={steps.map((s) => ({ id: `${s.step}`, label: `to ${s.name}` }))}
           onChange={(step) => setPrecision({ ...precision, step: fromUnits(Number(step)) })}
         />
-      </div>
+      </Laid.div>
     </>
   );
 });
@@ -233,9 +241,7 @@ export const Header = memo(function Header({ piece, history }: { piece?: HeaderP
             ))}
       </Stations>
       <Tools>
-        <span role="status" style={{ fontSize: 12, minWidth: 44, whiteSpace: 'nowrap', opacity: 0.8 }}>
-          {waiting > 0 ? (away ? `${waiting} waiting` : 'Saving') : ''}
-        </span>
+        <Status role="status">{waiting > 0 ? (away ? `${waiting} waiting` : 'Saving') : ''}</Status>
         {history ? (
           <>
             <Button

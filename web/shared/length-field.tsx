@@ -7,6 +7,11 @@ import { paper, inkSoft } from '../theme/tokens.js';
 import { fieldOf } from './leads.js';
 import { Fault, FieldLabel, TextInput } from './ui.js';
 
+/** What it was read as lies over what comes below. */
+const Field = styled(TextField)`
+  position: relative;
+`;
+
 /** Over the label and not under the field, so that nothing moves when it comes or goes. */
 const Echo = styled(Text)`
   position: absolute;
@@ -100,7 +105,7 @@ export function LengthField({
   };
 
   return (
-    <TextField
+    <Field
       value={text ?? shown}
       onChange={change}
       onKeyDown={onKeyDown}
@@ -112,7 +117,6 @@ export function LengthField({
       isInvalid={problem !== null}
       {...(hideLabel ? { 'aria-label': label } : {})}
       autoComplete="off"
-      style={{ position: 'relative' }}
     >
       {hideLabel ? null : <FieldLabel>{label}</FieldLabel>}
       <TextInput
@@ -132,6 +136,6 @@ export function LengthField({
           {problem.message}. Accepted: {problem.accepted}
         </Fault>
       ) : null}
-    </TextField>
+    </Field>
   );
 }

@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import { Undo2, X } from 'lucide-react';
 import { useProject, useSaverState } from '../data/project.js';
-import { ink, inkLine, paper, phone, red, tape } from '../theme/tokens.js';
+import { ink, inkLine, paper, phone, red, tape, shade } from '../theme/tokens.js';
 import { Button } from './ui.js';
 
 const Bar = styled.div<{ $refused: boolean }>`
@@ -18,7 +18,7 @@ const Bar = styled.div<{ $refused: boolean }>`
   background: ${ink};
   color: ${paper};
   border-left: 5px solid ${(p) => (p.$refused ? red : tape)};
-  box-shadow: 0 6px 20px rgb(0 0 0 / 18%);
+  box-shadow: ${shade};
   font-size: 14px;
   button {
     flex: none;

@@ -5,6 +5,7 @@ import { formatLength, toMm } from '../../core/length/index.js';
 import { faceName, type Part } from '../../core/parts/index.js';
 import { usePrecision } from '../data/project.js';
 import { ink, inkSoft, paper, wood, woodDark } from '../theme/tokens.js';
+import { Laid } from './laid.js';
 
 /** Holes that no joint cuts into a part, but what it is fastened with. */
 const FOR_FIXINGS: ReadonlySet<HoleUse> = new Set<HoleUse>(['screw', 'pilot', 'bolt', 'nut']);
@@ -46,12 +47,13 @@ export function PartDrawing({ part, holes = [] }: { part: Part; holes?: readonly
     .map((loop) => `M${loop.map(point).join('L')}z`)
     .join('');
   return (
-    <svg
+    <Laid.svg
       viewBox={`0 0 270 ${H + 48}`}
       width="100%"
       role="img"
       aria-label={`${part.member.role} ${part.letter} drawn flat`}
-      style={{ maxHeight: 360, display: 'block' }}
+      $mostHigh={360}
+      $display="block"
     >
       <path d={flat} fillRule="evenodd" fill={wood} stroke={ink} />
       {part.features.map((f, i) => {
@@ -108,6 +110,6 @@ export function PartDrawing({ part, holes = [] }: { part: Part; holes?: readonly
           ? `solid: ${faceName(part.member, 'up')}; dashed: ${faceName(part.member, 'down')}`
           : 'nothing is cut into it'}
       </text>
-    </svg>
+    </Laid.svg>
   );
 }

@@ -1,4 +1,5 @@
 import styled, { css } from 'styled-components';
+import { laid, type LaidOut } from './laid.js';
 import { edge, ink, inkSoft, line, paper, tapePale } from '../theme/tokens.js';
 
 /** How a button looks, whatever it is made of. */
@@ -49,16 +50,18 @@ export const PlainButton = styled.button`
   ${buttonLook}
 `;
 
-export const Faint = styled.span`
+export const Faint = styled.span<LaidOut>`
   color: ${inkSoft};
   font-size: 12px;
+  ${laid}
 `;
 
-export const Row = styled.div`
+export const Row = styled.div<LaidOut>`
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
   align-items: center;
+  ${laid}
 `;
 
 export const Page = styled.main`

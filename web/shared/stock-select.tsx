@@ -4,7 +4,7 @@ import { MATERIALS, type Stock } from '../../core/stock/index.js';
 import { newId, newStock } from '../data/defaults.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { LengthField } from './length-field.js';
-import { Button, FieldLabel, Grid, Panel, Row, Select, TextInput } from './ui.js';
+import { Button, FieldLabel, Grid, Panel, Row, Select, TextInput, Wide } from './ui.js';
 
 /** Stands for a stock that is not in the stockroom yet. */
 const ANOTHER = 'another stock';
@@ -22,15 +22,15 @@ function NewStock({ onSave, onCancel }: { onSave: (stock: Stock) => void; onCanc
     />
   );
   return (
-    <Panel role="group" aria-label="A stock to add" style={{ gridColumn: '1 / -1', padding: 10 }}>
+    <Panel role="group" aria-label="A stock to add" $across $pad={10}>
       <Grid>
-        <div style={{ gridColumn: '1 / -1' }}>
+        <Wide>
           <TextField value={stock.name} onChange={(name) => setStock((now) => ({ ...now, name }))} autoFocus>
             <FieldLabel>Sold as</FieldLabel>
             <TextInput maxLength={80} onFocus={(e) => e.target.select()} />
           </TextField>
-        </div>
-        <div style={{ gridColumn: '1 / -1' }}>
+        </Wide>
+        <Wide>
           <Select
             label="It is"
             value={stock.material}
@@ -43,7 +43,7 @@ function NewStock({ onSave, onCancel }: { onSave: (stock: Stock) => void; onCanc
               }))
             }
           />
-        </div>
+        </Wide>
         <LengthField
           label="Measured thickness"
           value={stock.thickness}
@@ -53,7 +53,7 @@ function NewStock({ onSave, onCancel }: { onSave: (stock: Stock) => void; onCanc
         {size('length', 'Long')}
         {size('width', 'Wide')}
       </Grid>
-      <Row style={{ marginTop: 8 }}>
+      <Row $above={8}>
         <Button data-main isDisabled={stock.name.trim() === ''} onPress={() => onSave({ ...stock, name: stock.name.trim() })}>
           Save
         </Button>

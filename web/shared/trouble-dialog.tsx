@@ -8,12 +8,17 @@ import type { Trouble } from '../data/saver.js';
 import { differencesOf, isLengthAt, pathText, valueText } from './differences.js';
 import { LengthText } from './length-text.js';
 import { Button, Faint, Row } from './ui.js';
-import { ink, paper } from '../theme/tokens.js';
+import { ink, paper, veil } from '../theme/tokens.js';
+
+const Title = styled(Heading)`
+  font-size: 19px;
+  margin-top: 0;
+`;
 
 const Veil = styled(ModalOverlay)`
   position: fixed;
   inset: 0;
-  background: rgb(20 28 24 / 45%);
+  background: ${veil};
   display: grid;
   place-items: center;
   z-index: 50;
@@ -119,9 +124,7 @@ export function TroubleDialog() {
     <Veil isOpen isDismissable={false} isKeyboardDismissDisabled>
       <Sheet>
         <Dialog role="alertdialog">
-          <Heading slot="title" style={{ fontSize: 19, marginTop: 0 }}>
-            {raced ? 'Changed in two places' : 'Not saved'}
-          </Heading>
+          <Title slot="title">{raced ? 'Changed in two places' : 'Not saved'}</Title>
           <p>{error.problem.detail}</p>
           {error.problem.errors?.map((e) => (
             <p key={e.path}>
@@ -136,7 +139,7 @@ export function TroubleDialog() {
           ) : null}
           {raced && trouble.kind !== 'pieces' ? <FieldDifference trouble={trouble} /> : null}
           {raced ? <Faint>Keeping yours changes only what you changed: what else was changed there stays.</Faint> : null}
-          <Row style={{ marginTop: 14 }}>
+          <Row $above={14}>
             <Button data-main autoFocus onPress={() => saver.resolve('mine')}>
               {raced ? 'Keep mine' : 'Try again'}
             </Button>

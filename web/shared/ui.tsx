@@ -15,14 +15,16 @@ import {
   NumberField,
 } from 'react-aria-components';
 import { Check, ChevronDown } from 'lucide-react';
+import { laid, type LaidOut } from './laid.js';
 import { buttonLook } from './plain.js';
-import { edge, film, ink, inkSoft, line, link, paper, red, tape, tapePale } from '../theme/tokens.js';
+import { edge, film, ink, inkSoft, line, link, paper, red, shade, tape, tapePale } from '../theme/tokens.js';
 
 export { Faint, Page, Row } from './plain.js';
 
 /** A button; `data-main` marks the one that is most likely wanted. */
-export const Button = styled(AriaButton)`
+export const Button = styled(AriaButton)<LaidOut>`
   ${buttonLook}
+  ${laid}
 `;
 
 export const fieldBox = css`
@@ -38,8 +40,9 @@ export const fieldBox = css`
   }
 `;
 
-export const TextInput = styled(Input)`
+export const TextInput = styled(Input)<LaidOut>`
   ${fieldBox}
+  ${laid}
   &::placeholder {
     font-size: 13px;
     font-style: italic;
@@ -67,21 +70,23 @@ export const Assumed = styled.em`
   border-bottom: 1.5px dashed ${edge};
 `;
 
-export const Fault = styled.div`
+export const Fault = styled.div<LaidOut>`
   color: ${red};
   font-size: 12px;
   font-weight: 600;
   margin-top: 2px;
+  ${laid}
 `;
 
-export const Grid = styled.div<{ $columns?: number }>`
+export const Grid = styled.div<LaidOut & { $columns?: number }>`
   display: grid;
   grid-template-columns: repeat(${(p) => p.$columns ?? 2}, minmax(0, 1fr));
   gap: 8px 10px;
   align-items: start;
+  ${laid}
 `;
 
-export const Section = styled.section`
+export const Section = styled.section<LaidOut>`
   &:not(:first-child) {
     margin-top: 18px;
     padding-top: 14px;
@@ -91,6 +96,7 @@ export const Section = styled.section`
   > h3 {
     margin-bottom: 8px;
   }
+  ${laid}
 `;
 
 const SelectButton = styled(AriaButton)`
@@ -116,10 +122,14 @@ const SelectButton = styled(AriaButton)`
 export const FloatingBox = styled(Popover)`
   border: 1px solid ${ink};
   background: ${paper};
-  box-shadow: 0 6px 20px rgb(0 0 0 / 18%);
+  box-shadow: ${shade};
   min-width: max(var(--trigger-width), 160px);
   max-height: 320px;
   overflow: auto;
+  /* Which of its choices has the focus is seen; the list itself shows none. */
+  .react-aria-ListBox {
+    outline: none;
+  }
 `;
 
 const Option = styled(ListBoxItem)`
@@ -169,12 +179,12 @@ export function Select<T extends string>({
         <ChevronDown aria-hidden />
       </SelectButton>
       <FloatingBox>
-        <ListBox items={choices} style={{ outline: 'none' }}>
+        <ListBox items={choices}>
           {(item: Choice<T>) => (
             <Option id={item.id} textValue={item.label}>
               {({ isSelected }) => (
                 <>
-                  <Check aria-hidden style={{ visibility: isSelected ? 'visible' : 'hidden' }} />
+                  <Check aria-hidden visibility={isSelected ? 'visible' : 'hidden'} />
                   {item.label}
                 </>
               )}
@@ -244,10 +254,11 @@ export function WideTick(props: CheckboxProps & { children: string }) {
   );
 }
 
-export const Panel = styled.div`
+export const Panel = styled.div<LaidOut>`
   background: ${paper};
   border: 1px solid ${line};
   padding: 14px 16px;
+  ${laid}
 `;
 
 const tableLook = css`
@@ -275,8 +286,9 @@ const tableLook = css`
   }
 `;
 
-export const Table = styled.table`
+export const Table = styled.table<LaidOut>`
   ${tableLook}
+  ${laid}
 `;
 
 /** A table whose rows are picked: by pointer, or with the arrows. */
@@ -295,9 +307,10 @@ export const PickTable = styled(AriaTable)`
   }
 `;
 
-export const Scroll = styled.div`
+export const Scroll = styled.div<LaidOut>`
   overflow-x: auto;
   background: ${film};
+  ${laid}
 `;
 
 /** A word in a line or a table that does something when it is pressed. */

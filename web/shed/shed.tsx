@@ -25,6 +25,7 @@ import { TakeOut } from '../shared/take-out.js';
 import { newId } from '../data/defaults.js';
 import { Assumed, Button, Faint, Page, Row } from '../shared/ui.js';
 import { ghost, ghostEdge, ink, inkSoft, line, paper, wood, woodDark } from '../theme/tokens.js';
+import { Laid } from '../shared/laid.js';
 
 const Floor = styled.div`
   position: relative;
@@ -192,21 +193,21 @@ function PieceCard({ piece }: { piece: Shown }) {
   };
   return (
     <li>
-      <Row style={{ justifyContent: 'space-between', flexWrap: 'nowrap' }}>
+      <Row $spread $wrap={false}>
         <Link to={`/p/${id}/pieces/${piece.id}/divide`}>{solution.piece.name}</Link>
-        <span style={{ whiteSpace: 'nowrap' }}>
+        <Laid.span $unbroken>
           <Button data-quiet aria-label={`Copy ${solution.piece.name}`} onPress={copy}>
             <Copy aria-hidden />
           </Button>
           <TakeOut name={solution.piece.name} onPress={() => void saver.remove('pieces', piece.id)} />
-        </span>
+        </Laid.span>
       </Row>
       <div>
         <LengthText value={width.value} precision={precision} /> × <LengthText value={height.value} precision={precision} /> ×{' '}
         <LengthText value={depth.value} precision={precision} unit />
         {times > 1 ? `, ${times} of them` : ''} {assumed.length > 0 ? <Assumed>{assumed.join(', ')} assumed</Assumed> : null}
       </div>
-      <Row style={{ gap: 6, marginTop: 4 }}>
+      <Row $gap={6} $above={4}>
         <StateMark state={stops > 0 ? 'fails' : looks > 0 ? 'close' : 'fine'} severity={stops > 0 ? 'stop' : looks > 0 ? 'look' : 'good'} />
         <Faint>
           {stops > 0
@@ -248,7 +249,7 @@ export function Shed() {
     <>
       <Header history={history} />
       <Page>
-        <Row style={{ justifyContent: 'space-between' }}>
+        <Row $spread>
           <h1>{bench.project.name}</h1>
           <Link to="/?all">All workshops</Link>
           <Button onPress={() => void save()}>
@@ -262,30 +263,34 @@ export function Shed() {
         </Row>
         <JobBar job={job} label="Packing" />
         {pieces.length === 0 ? (
-          <div style={{ margin: '18px 0', maxWidth: 620 }}>
-            <p style={{ marginBottom: 10 }}>
+          <Laid.div $above={18} $below={18} $most={620}>
+            <Laid.p $below={10}>
               Nothing stands in the shed yet. Start a piece from the tape readings of a place, or from the things it must hold; every part,
               gap and load follows from them.
-            </p>
-          </div>
+            </Laid.p>
+          </Laid.div>
         ) : (
           <Lineup pieces={pieces} />
         )}
-        <h2 style={{ margin: '14px 0 8px' }}>Start a new piece</h2>
-        <Row style={{ marginBottom: 10, alignItems: 'flex-end' }}>
+        <Laid.h2 $above={14} $below={8}>
+          Start a new piece
+        </Laid.h2>
+        <Row $below={10} $align="flex-end">
           {stock === null ? (
             <Faint>Nothing is in the stockroom yet: a first sheet is put there, to be measured and changed.</Faint>
           ) : (
-            <div style={{ width: 280 }}>
+            <Laid.div $width={280}>
               <StockSelect label="Made of, to begin with" value={stock} onChange={choose} />
-            </div>
+            </Laid.div>
           )}
         </Row>
         <StartButtons stock={stock} />
         <KindCards stock={stock} />
         {pieces.length > 0 ? (
           <>
-            <h2 style={{ margin: '20px 0 8px' }}>Pieces</h2>
+            <Laid.h2 $above={20} $below={8}>
+              Pieces
+            </Laid.h2>
             <Cards>
               {pieces.map((p) => (
                 <PieceCard key={p.id} piece={p} />

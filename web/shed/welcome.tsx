@@ -10,6 +10,7 @@ import { useJob } from '../data/job.js';
 import { JobBar } from '../shared/job-bar.js';
 import { Button, Faint, Fault, FieldLabel, Page, Panel, Row, Select, TextInput } from '../shared/ui.js';
 import { ghost, ink, inkSoft, paper, tape, wood } from '../theme/tokens.js';
+import { Laid } from '../shared/laid.js';
 
 const Offers = styled.div`
   display: grid;
@@ -161,31 +162,31 @@ export function Welcome() {
   return (
     <Page>
       <Brand>Ruvok</Brand>
-      <p style={{ fontSize: 17, maxWidth: 640 }}>
+      <Laid.p $size={17} $most={640}>
         The bench-side planner for people who build their own furniture. Give it the tape readings of a place, or the things a piece must
         hold; it works out every part, gap and load before any wood is cut.
-      </p>
+      </Laid.p>
       {problem ? <Fault role="alert">{problem}</Fault> : null}
       {projects.error ? <Fault role="alert">{projects.error.message}</Fault> : null}
       {ids.length > 0 ? (
         <>
-          <h2 style={{ marginTop: 22 }}>Projects</h2>
-          <ul style={{ margin: '8px 0' }}>
+          <Laid.h2 $above={22}>Projects</Laid.h2>
+          <Laid.ul $above={8} $below={8}>
             {projects.data?.map((p) => (
-              <li key={p.id} style={{ padding: '4px 0', fontSize: 17 }}>
+              <Laid.li key={p.id} $pad="4px 0" $size={17}>
                 <Link to={`/p/${p.id}`}>{p.data.name}</Link>
-              </li>
+              </Laid.li>
             ))}
-          </ul>
+          </Laid.ul>
         </>
       ) : null}
-      <h2 style={{ marginTop: 22 }}>{ids.length > 0 ? 'Start another' : 'Start here'}</h2>
-      <Row style={{ marginTop: 8 }}>
+      <Laid.h2 $above={22}>{ids.length > 0 ? 'Start another' : 'Start here'}</Laid.h2>
+      <Row $above={8}>
         <TextField value={name} onChange={setName}>
           <FieldLabel>Name of the workshop</FieldLabel>
           <TextInput maxLength={80} />
         </TextField>
-        <div style={{ width: 140 }}>
+        <Laid.div $width={140}>
           <Select
             label="Drawn up in"
             value={unit}
@@ -195,7 +196,7 @@ export function Welcome() {
             ]}
             onChange={setUnit}
           />
-        </div>
+        </Laid.div>
       </Row>
       <Offers>
         {ids.includes('print-shed') ? null : (

@@ -22,6 +22,7 @@ import { strokeOf } from '../bench/stroke-tape.js';
 import { besideOf } from '../bench/person.js';
 import { ruleOf } from '../bench/rule-form.js';
 import { SpaceTable } from '../bench/space-table.js';
+import { Laid } from '../shared/laid.js';
 
 const Bar = styled.div`
   display: flex;
@@ -144,9 +145,9 @@ const StageBar = memo(function StageBar({
   return (
     <Bar>
       {shown === null ? (
-        <Faint style={{ padding: '4px 0' }}>Bends are drawn larger than they are, by the number beside each.</Faint>
+        <Faint $pad="4px 0">Bends are drawn larger than they are, by the number beside each.</Faint>
       ) : (
-        <Row style={{ gap: 2 }} role="group" aria-label="View">
+        <Row $gap={2} role="group" aria-label="View">
           {VIEWS.map((v) => (
             <ViewTab key={v.id} aria-pressed={shown === v.id} onClick={() => setView(v.id)}>
               {v.label}
@@ -154,7 +155,7 @@ const StageBar = memo(function StageBar({
           ))}
         </Row>
       )}
-      <Row style={{ gap: 14 }}>
+      <Row $gap={14}>
         {settled.shape.assumed.length > 0 ? <Assumed>{settled.shape.assumed.join(', ')} assumed</Assumed> : null}
         {shown === null && heldOut.length > 0 ? (
           <DrawnOutSelect>
@@ -168,7 +169,7 @@ const StageBar = memo(function StageBar({
           </DrawnOutSelect>
         ) : null}
         {poses.length > 1 && shown !== null ? (
-          <div style={{ width: 150 }}>
+          <Laid.div $width={150}>
             <Select
               label="What is open"
               hideLabel
@@ -176,7 +177,7 @@ const StageBar = memo(function StageBar({
               choices={poses.map((p) => ({ id: p.id, label: p.label }))}
               onChange={(pose) => setShow({ ...show, pose, part: 1 })}
             />
-          </div>
+          </Laid.div>
         ) : null}
         {tick('contents', 'Contents')}
         {shown === null || shown === 'solid' ? null : tick('tapes', 'Tapes')}

@@ -6,6 +6,7 @@ import { ink, line, tapePale } from '../theme/tokens.js';
 import { useSettledBench } from '../bench/bench.js';
 import { STATIONS } from './index.js';
 import type { Station } from './station.js';
+import { Laid } from '../shared/laid.js';
 
 const Step = styled(Link)`
   display: flex;
@@ -37,7 +38,12 @@ export function NextStep({ station }: { station: Station }) {
   const { pieceId, settled } = useSettledBench();
   const { search } = useLocation();
   const first = station.first?.(settled);
-  if (first) return <p style={{ marginTop: 22, fontWeight: 650 }}>{first}</p>;
+  if (first)
+    return (
+      <Laid.p $above={22} $weight={650}>
+        {first}
+      </Laid.p>
+    );
   const next = STATIONS[STATIONS.indexOf(station) + 1];
   return (
     <Step to={next ? { pathname: `/p/${id}/pieces/${pieceId}/${next.id}`, search } : `/p/${id}`}>

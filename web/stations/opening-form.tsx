@@ -1,3 +1,4 @@
+import styled from 'styled-components';
 import { Plus, Trash2 } from 'lucide-react';
 import { ZERO, inch, least, mm, type Length } from '../../core/length/index.js';
 import { valuesOf, type Obstacle, type Opening } from '../../core/survey/index.js';
@@ -8,6 +9,12 @@ import { Button, Faint, Grid, Row, type Choice } from '../shared/ui.js';
 import { newId } from '../data/defaults.js';
 import { line } from '../theme/tokens.js';
 import { without } from '../shared/without.js';
+import { Laid } from '../shared/laid.js';
+
+const Reading = styled.div`
+  border-bottom: 1px solid ${line};
+  padding: 6px 0;
+`;
 
 const OBSTACLES: readonly Choice<Obstacle['kind']>[] = [
   { id: 'skirting', label: 'Skirting' },
@@ -72,13 +79,13 @@ export function OpeningForm({ id, opening }: { id: string; opening: Opening }) {
   };
   return (
     <>
-      <h3 style={{ marginTop: 12 }}>Left free</h3>
+      <Laid.h3 $above={12}>Left free</Laid.h3>
       <Grid $columns={3}>
         {slack('side', 'Each side')}
         {slack('above', 'Above')}
         {slack('behind', 'Behind')}
       </Grid>
-      <h3 style={{ marginTop: 12 }}>The room</h3>
+      <Laid.h3 $above={12}>The room</Laid.h3>
       <Grid>
         <LengthField
           label="Ceiling"
@@ -112,7 +119,7 @@ export function OpeningForm({ id, opening }: { id: string; opening: Opening }) {
           onCommit={(value) => door('height', value)}
         />
       </Grid>
-      <h3 style={{ marginTop: 12 }}>Studs behind it</h3>
+      <Laid.h3 $above={12}>Studs behind it</Laid.h3>
       <Faint>Their middles, from the left of the opening: screws through a back count only into studs that were found.</Faint>
       <Grid $columns={3}>
         {[...studs, null].map((at, i) => (
@@ -126,7 +133,7 @@ export function OpeningForm({ id, opening }: { id: string; opening: Opening }) {
           />
         ))}
       </Grid>
-      <h3 style={{ marginTop: 12 }}>In the way</h3>
+      <Laid.h3 $above={12}>In the way</Laid.h3>
       {opening.obstacles.length === 0 ? <Faint>Skirting, pipes, beams: nothing so far.</Faint> : null}
       {opening.obstacles.map((o) => (
         <ObstacleForm
@@ -137,7 +144,7 @@ export function OpeningForm({ id, opening }: { id: string; opening: Opening }) {
           }
         />
       ))}
-      <div style={{ marginTop: 6 }}>
+      <Laid.div $above={6}>
         <Row>
           {OBSTACLES.map((o) => (
             <Button
@@ -153,7 +160,7 @@ export function OpeningForm({ id, opening }: { id: string; opening: Opening }) {
             </Button>
           ))}
         </Row>
-      </div>
+      </Laid.div>
     </>
   );
 }
@@ -170,8 +177,8 @@ function ObstacleForm({ obstacle, onChange }: { obstacle: Obstacle; onChange: (n
     />
   );
   return (
-    <div style={{ borderBottom: `1px solid ${line}`, padding: '6px 0' }}>
-      <Row style={{ justifyContent: 'space-between' }}>
+    <Reading>
+      <Row $spread>
         <strong>{obstacle.name}</strong>
         <Button data-quiet aria-label={`Remove ${obstacle.name}`} onPress={() => onChange(null, `Took out ${obstacle.name}`)}>
           <Trash2 aria-hidden />
@@ -185,6 +192,6 @@ function ObstacleForm({ obstacle, onChange }: { obstacle: Obstacle; onChange: (n
         {field('y', 'From floor')}
         {field('z', 'Off the wall')}
       </Grid>
-    </div>
+    </Reading>
   );
 }

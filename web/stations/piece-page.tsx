@@ -15,6 +15,7 @@ import { NextStep } from './next-step.js';
 import { Leading } from './leads.js';
 import { STATIONS } from './index.js';
 import type { Station } from './station.js';
+import { Laid } from '../shared/laid.js';
 
 const Layout = styled.div`
   display: grid;
@@ -142,11 +143,11 @@ function BenchPage({ station, pieceId, version }: { station: Station; pieceId: s
             <Answers />
           </Suspense>
         </Boundary>
-        <div style={{ marginTop: 18 }}>
+        <Laid.div $above={18}>
           <Boundary name="The checks" showing={showing} back={back}>
             <ChecksPanel />
           </Boundary>
-        </div>
+        </Laid.div>
       </Side>
     </Layout>
   );

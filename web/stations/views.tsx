@@ -3,6 +3,7 @@ import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { Row } from '../shared/ui.js';
 import { ViewTab } from '../shared/view-tab.js';
+import { Laid } from '../shared/laid.js';
 
 /** The middle of a station that scrolls by itself, and is whole on paper. */
 export const Area = styled.div`
@@ -49,13 +50,13 @@ export function Views<T extends string>({
   children?: ReactNode;
 }) {
   return (
-    <Row data-screen-only role="group" aria-label="What is shown" style={{ padding: '10px 16px 0', gap: 0 }}>
+    <Row data-screen-only role="group" aria-label="What is shown" $pad="10px 16px 0" $gap={0}>
       {views.map((v) => (
         <ViewTab key={v.id} type="button" aria-pressed={shown === v.id} onClick={() => onShow(v.id)}>
           {v.label}
         </ViewTab>
       ))}
-      {children ? <span style={{ marginLeft: 'auto' }}>{children}</span> : null}
+      {children ? <Laid.span $last>{children}</Laid.span> : null}
     </Row>
   );
 }

@@ -8,6 +8,7 @@ import type { Stock } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { Button, Faint, FieldLabel, Grid, NumberBox, Select } from '../shared/ui.js';
+import { Laid } from '../shared/laid.js';
 
 type Test = NonNullable<Stock['test']>;
 
@@ -41,12 +42,12 @@ export function BoardTest({ stock, onUse }: { stock: Stock; onUse: (stock: Stock
   );
   const found = whatItSays(stock, test);
   return (
-    <details style={{ marginTop: 10 }}>
-      <summary style={{ cursor: 'pointer' }}>Your own test: how stiff is this board?</summary>
-      <p style={{ fontSize: 13, margin: '6px 0' }}>
+    <Laid.details $above={10}>
+      <Laid.summary $pressed>Your own test: how stiff is this board?</Laid.summary>
+      <Laid.p $size={13} $above={6} $below={6}>
         Lay a board on two supports, note where its middle is, load it, and note how far the middle went down. It replaces the table’s
         figure from then on.
-      </p>
+      </Laid.p>
       <Grid $columns={3}>
         {length('Between the supports', 'span')}
         {length('Width of the board', 'width')}
@@ -64,21 +65,21 @@ export function BoardTest({ stock, onUse }: { stock: Stock; onUse: (stock: Stock
         {number('Read to, mm', 'readTo', 10)}
       </Grid>
       {typeof found === 'string' ? (
-        <p role="alert" style={{ marginTop: 6 }}>
+        <Laid.p role="alert" $above={6}>
           Not judged: {found}.
-        </p>
+        </Laid.p>
       ) : (
-        <p style={{ marginTop: 6 }}>
+        <Laid.p $above={6}>
           E is <strong>{writeStiffness(found.elastic, precision.unit)}</strong>, somewhere from{' '}
           {writeStiffness(found.least, precision.unit)} to {writeStiffness(found.greatest, precision.unit)}: the reading may be out by{' '}
           {Math.round(found.spread * 100)} %.{' '}
           <Button onPress={() => onUse({ ...stock, elastic: Number(found.elastic.toFixed(3)), test }, `Tested ${stock.name}`)}>
             Use it from now on
           </Button>
-        </p>
+        </Laid.p>
       )}
       <Faint>A longer span, a heavier load and a finer reading make it surer.</Faint>
-    </details>
+    </Laid.details>
   );
 }
 

@@ -3,6 +3,7 @@ import { FileDown } from 'lucide-react';
 import type { ListFault } from '../../core/formats/csv.js';
 import { download } from '../shared/download.js';
 import { Button, Faint, Fault, Row } from '../shared/ui.js';
+import { Laid } from '../shared/laid.js';
 
 /** A list out as CSV and in again. */
 export function CsvList({
@@ -26,23 +27,23 @@ export function CsvList({
         <Button aria-label={`${more} as CSV`} onPress={() => download(`${file}.csv`, 'text/csv;charset=utf-8', `\ufeff${write()}`)}>
           <FileDown aria-hidden /> As CSV
         </Button>
-        <label style={{ fontSize: 13 }}>
+        <Laid.label $size={13}>
           Read a list (CSV):{' '}
-          <input
+          <Laid.input
             type="file"
             aria-label={`Read a list of ${more} (CSV)`}
             accept=".csv,.tsv,.txt,text/csv"
-            style={{ fontSize: 13 }}
+            $size={13}
             onChange={(e) => {
               const [given] = e.target.files ?? [];
               e.target.value = '';
               if (given) void given.text().then((text) => setLast(read(text)));
             }}
           />
-        </label>
+        </Laid.label>
       </Row>
       {last ? (
-        <div role="status" style={{ marginTop: 6 }}>
+        <Laid.div role="status" $above={6}>
           <Faint>{last.count === 1 ? `1 ${one} was read.` : `${last.count} ${more} were read.`}</Faint>
           {last.faults.map((f) => (
             <Fault key={`${f.line} ${f.column}`}>
@@ -50,7 +51,7 @@ export function CsvList({
               {f.column ? `, ${f.column}` : ''}: {f.given === '' ? 'nothing is there' : `“${f.given}”`}; accepted: {f.accepted}.
             </Fault>
           ))}
-        </div>
+        </Laid.div>
       ) : null}
     </>
   );

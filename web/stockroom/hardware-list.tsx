@@ -55,7 +55,7 @@ export function HardwareList() {
         />
       </Row>
       {all.length > 0 ? (
-        <Table aria-label="Hardware" style={{ marginTop: 8 }}>
+        <Table aria-label="Hardware" $above={8}>
           <thead>
             <tr>
               <th>What</th>

@@ -6,6 +6,7 @@ import { hasGrain, type Flaw, type Offcut, type Stock } from '../../core/stock/i
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { Button, Faint, FieldLabel, Grid, NumberBox, Row, Select, TextInput } from '../shared/ui.js';
+import { Laid } from '../shared/laid.js';
 
 const Line = styled(Grid).attrs({ $columns: 5 })`
   margin-top: 6px;
@@ -135,7 +136,7 @@ export function Offcuts({ stock, onSave }: { stock: Stock; onSave: (stock: Stock
   const changeSize = (at: number, patch: Partial<NonNullable<Stock['sizes']>[number]>) =>
     keepSizes(sizes.map((s, i) => (i === at ? { ...s, ...patch } : s)));
   return (
-    <section aria-label={`Offcuts of ${stock.name}`} style={{ marginTop: 12 }}>
+    <Laid.section aria-label={`Offcuts of ${stock.name}`} $above={12}>
       <h3>Offcuts, and other sizes</h3>
       <Faint>
         Offcuts are used before anything whole. Their edges are taken to be true. A board that you looked over is one as well: note its
@@ -193,7 +194,7 @@ export function Offcuts({ stock, onSave }: { stock: Stock; onSave: (stock: Stock
           </Button>
         </Line>
       ))}
-      <Row style={{ marginTop: 8 }}>
+      <Row $above={8}>
         <Button
           onPress={() =>
             keepOffcuts([...offcuts, { name: newName(offcuts), length: size(600, 24), width: size(300, 12), count: 1 }], 'Added an offcut')
@@ -215,6 +216,6 @@ export function Offcuts({ stock, onSave }: { stock: Stock; onSave: (stock: Stock
           onChange={(grain) => onSave({ ...stock, grain }, `Grain of ${stock.name}`)}
         />
       </Row>
-    </section>
+    </Laid.section>
   );
 }

@@ -9,10 +9,11 @@ import { useRecordList } from '../data/record-list.js';
 import { HandbookLink } from '../shared/handbook-link.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
-import { Button, Faint, Fault, FieldLabel, Grid, NumberBox, Panel, Row, Scroll, Table, TextInput } from '../shared/ui.js';
+import { Button, Faint, Fault, FieldLabel, Grid, NumberBox, Panel, Row, Scroll, Table, TextInput, Wide } from '../shared/ui.js';
 import { MassField } from '../shared/mass-field.js';
 import { TakeOut } from '../shared/take-out.js';
 import { without } from '../shared/without.js';
+import { Laid } from '../shared/laid.js';
 
 /** A full-extension slide as most are sold, to be measured. */
 function newSlide(unit: LengthUnit): Slide {
@@ -94,7 +95,7 @@ function SlideForm({
   };
   const shown = slide.lengths.map((l) => formatLength(l, precision)).join(', ');
   return (
-    <Panel style={{ margin: '10px 0' }} role="group" aria-label={`What is known of ${slide.name}`}>
+    <Panel $above={10} $below={10} role="group" aria-label={`What is known of ${slide.name}`}>
       <Grid $columns={4}>
         <TextField value={name} onChange={setName} onBlur={keepName} autoFocus>
           <FieldLabel>Name</FieldLabel>
@@ -122,20 +123,20 @@ function SlideForm({
           <Input />
         </NumberBox>
         {number('price', 'Price of a pair', 1e6)}
-        <div style={{ gridColumn: '1 / -1' }}>
+        <Wide>
           <TextField value={series ?? shown} onChange={setSeries} onBlur={keepSeries} onKeyDown={(e) => e.key === 'Enter' && keepSeries()}>
             <FieldLabel>Sold in lengths</FieldLabel>
             <TextInput />
           </TextField>
           {problem ? <Fault role="alert">{problem}</Fault> : null}
-        </div>
+        </Wide>
       </Grid>
-      <p style={{ marginTop: 8 }}>
+      <Laid.p $above={8}>
         <Faint>
           Measure a pair with the calliper: slides sold as the same differ by half a millimetre. The maker’s rating has the last word.
         </Faint>
-      </p>
-      <Row style={{ marginTop: 8 }}>
+      </Laid.p>
+      <Row $above={8}>
         <Button onPress={onClose}>Close</Button>
       </Row>
     </Panel>
@@ -148,10 +149,10 @@ export function Slides() {
   const { records: slides, open, setOpen, problem, chosen, add, keep, takeOut } = useRecordList('slides');
   return (
     <section aria-label="Drawer slides">
-      <h2 style={{ marginTop: 26 }}>Drawer slides</h2>
+      <Laid.h2 $above={26}>Drawer slides</Laid.h2>
       <HandbookLink page="rated">What “rated” means</HandbookLink>
       {problem ? <Fault role="alert">{problem}</Fault> : null}
-      <Row style={{ margin: '12px 0' }}>
+      <Row $above={12} $below={12}>
         <Button onPress={() => void add(newSlide(precision.unit))}>
           <Plus aria-hidden /> Slide
         </Button>

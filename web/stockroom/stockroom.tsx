@@ -18,6 +18,7 @@ import { Button, Faint, Fault, FieldLabel, Grid, NumberBox, Page, Panel, Row, Sc
 import { StockList } from './stock-list.js';
 import { HardwareList } from './hardware-list.js';
 import { Slides } from './slides.js';
+import { Laid } from '../shared/laid.js';
 
 const MATERIAL_CHOICES = MATERIALS.map((m) => ({ id: m.id, label: m.name }));
 
@@ -94,7 +95,7 @@ function StockForm({
   const keepName = () =>
     name.trim() !== '' && name.trim() !== stock.name && onSave({ ...stock, name: name.trim() }, `Renamed ${stock.name}`);
   return (
-    <Panel style={{ margin: '10px 0' }} role="group" aria-label={`What is known of ${stock.name}`}>
+    <Panel $above={10} $below={10} role="group" aria-label={`What is known of ${stock.name}`}>
       <Grid $columns={4}>
         <TextField value={name} onChange={setName} onBlur={keepName} autoFocus>
           <FieldLabel>Name</FieldLabel>
@@ -165,7 +166,7 @@ function StockForm({
           onChange={(density) => onSave(without(stock, 'density', density), `Density of ${stock.name}`)}
         />
       </Grid>
-      <p style={{ marginTop: 8 }}>
+      <Laid.p $above={8}>
         <Faint>
           Judged with E {writeStiffness(known.elastic, precision.unit)} along and {writeStiffness(known.elasticAcross, precision.unit)}{' '}
           across, G {writeStiffness(known.shear, precision.unit)}
@@ -176,10 +177,10 @@ function StockForm({
               : ` (${known.material.source})`}{' '}
           and {Math.round(known.density / perDense)} {dense}. The measured thickness counts everywhere; measure each new sheet.
         </Faint>
-      </p>
+      </Laid.p>
       <Offcuts stock={stock} onSave={onSave} />
       <BoardTest stock={stock} onUse={onSave} />
-      <Row style={{ marginTop: 8 }}>
+      <Row $above={8}>
         <Button onPress={onClose}>Close</Button>
       </Row>
     </Panel>
@@ -226,7 +227,7 @@ export function Stockroom() {
           Sheets and boards as they are bought and as they measure. Change a measured thickness and every piece made of it follows.
         </Faint>
         {problem ? <Fault role="alert">{problem}</Fault> : null}
-        <Row style={{ margin: '12px 0' }}>
+        <Row $above={12} $below={12}>
           <Button data-main onPress={() => void add(newStock(precision.unit))}>
             <Plus aria-hidden /> Stock
           </Button>

@@ -19,6 +19,8 @@ export const woodDark = '#c79d66';
 /** Wood that lies behind, and its cut. */
 export const woodPale = '#e3cb9f';
 export const woodCut = '#cdb48a';
+/** Parts that were there before, away from the light. */
+export const woodBefore = '#e6e9e2';
 /** Feet, castors and fittings. */
 export const metal = '#7d8a92';
 export const ghost = '#d9e2dc';
@@ -28,5 +30,8 @@ export const redPale = '#f6d9d3';
 export const amber = '#8f5400';
 export const green = '#1d6b38';
 export const link = '#1b5aa8';
+/** What floats over the page, and what lies over the page under that. */
+export const shade = '0 6px 20px rgb(0 0 0 / 18%)';
+export const veil = 'rgb(20 28 24 / 45%)';
 
 export const phone = '(max-width: 860px)';

@@ -6,6 +6,7 @@ import { SAMPLE_SETS, type Thing } from '../../core/things/index.js';
 import { newId } from '../data/defaults.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { Button, Faint, Fault, FieldLabel, Panel, Row, fieldBox } from '../shared/ui.js';
+import { Laid } from '../shared/laid.js';
 
 const Lines = styled(TextArea)`
   ${fieldBox}
@@ -38,7 +39,7 @@ export function ListEntry({ onDone }: { onDone: () => void }) {
     if (file) setText(await file.text());
   };
   return (
-    <Panel style={{ margin: '10px 0' }} role="group" aria-label="A list of things">
+    <Panel $above={10} $below={10} role="group" aria-label="A list of things">
       <TextField value={text} onChange={setText} autoFocus>
         <FieldLabel>One thing a line: name, width, height, depth, count, mass of one in {unit === 'mm' ? 'kg' : 'lb'}</FieldLabel>
         <Lines placeholder={unit === 'mm' ? 'Ink tin, 100, 88, 100, 24, 1.05' : 'Ink tin, 4, 3 1/2, 4, 24, 2.3'} />
@@ -53,17 +54,16 @@ export function ListEntry({ onDone }: { onDone: () => void }) {
         </Fault>
       ))}
       {problem ? <Fault role="alert">{problem}</Fault> : null}
-      <Row style={{ marginTop: 10 }}>
+      <Row $above={10}>
         <Button data-main isDisabled={things.length === 0} onPress={() => void add(things, 'Added a list of things')}>
           {things.length === 1 ? 'Add 1 thing' : `Add ${things.length} things`}
         </Button>
-        <label style={{ fontSize: 13 }}>
-          A CSV file{' '}
-          <input type="file" accept=".csv,.tsv,.txt,text/csv" onChange={(e) => void load(e.target.files?.[0])} style={{ fontSize: 13 }} />
-        </label>
+        <Laid.label $size={13}>
+          A CSV file <Laid.input type="file" accept=".csv,.tsv,.txt,text/csv" onChange={(e) => void load(e.target.files?.[0])} $size={13} />
+        </Laid.label>
         <Button onPress={onDone}>Cancel</Button>
       </Row>
-      <Row style={{ marginTop: 10 }} role="group" aria-label="Sets to start from">
+      <Row $above={10} role="group" aria-label="Sets to start from">
         <Faint>Or start from:</Faint>
         {SAMPLE_SETS.map((set) => (
           <Button key={set.id} onPress={() => void add(set.things, `Added ${set.name.toLowerCase()}`)}>

@@ -176,7 +176,8 @@ export function ThingForm({
       as="form"
       onSubmit={(e: React.FormEvent) => void handleSubmit((form) => onSave(thingOf(form)))(e)}
       aria-label={`Sizes of ${thing.name}`}
-      style={{ margin: '10px 0' }}
+      $above={10}
+      $below={10}
     >
       <Grid $columns={4}>
         <Controller
@@ -276,7 +277,7 @@ export function ThingForm({
           />
         ))}
       </Grid>
-      <Row style={{ marginTop: 10 }}>
+      <Row $above={10}>
         <Button type="submit" data-main>
           Save
         </Button>

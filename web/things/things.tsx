@@ -13,6 +13,7 @@ import { LengthText } from '../shared/length-text.js';
 import { Button, Faint, Fault, Page, Row, Scroll, Table } from '../shared/ui.js';
 import { ListEntry } from './list-entry.js';
 import { ThingForm, formOf } from './thing-form.js';
+import { Laid } from '../shared/laid.js';
 
 const THINGS = ['things'];
 
@@ -53,7 +54,7 @@ export function Things() {
         <h1>Things</h1>
         <Faint>What the pieces must hold: size, count, mass, and what must stay clear.</Faint>
         {problem ? <Fault role="alert">{problem}</Fault> : null}
-        <Row style={{ margin: '12px 0' }}>
+        <Row $above={12} $below={12}>
           <Button data-main onPress={() => setOpen('new')}>
             <Plus aria-hidden /> A thing
           </Button>
@@ -126,11 +127,11 @@ export function Things() {
           />
         ) : null}
         {things.length > 0 ? (
-          <p style={{ marginTop: 12 }}>
+          <Laid.p $above={12}>
             Side by side on one shelf as deep as the deepest of them, they would take{' '}
             <LengthText value={need.width} precision={precision} unit />, and the tallest asks for{' '}
             <LengthText value={need.height} precision={precision} unit /> clear.
-          </p>
+          </Laid.p>
         ) : null}
       </Page>
     </>

@@ -55,7 +55,7 @@ export function Cleat() {
           <LengthTrial label="Board wide" value={board} set={setBoard} />
           <LengthTrial label="Board thick" value={thick} set={setThick} />
         </Grid>
-        <Table style={{ marginTop: 10 }}>
+        <Table $above={10}>
           <tbody>
             {row('Weight on the cleat', writeForce(f.shear, unit), 'V')}
             {row('Pulled by hanging off the wall', writeForce(f.moment, unit), 'V e / h')}

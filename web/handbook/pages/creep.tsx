@@ -28,7 +28,7 @@ export function Creep() {
       </p>
       <Panel role="group" aria-label="Sag today and later">
         <NumberTrial label="Sag today, mm" value={today} set={setToday} most={100} step={0.1} />
-        <Table style={{ marginTop: 10 }}>
+        <Table $above={10}>
           <thead>
             <tr>
               <th>In the long term</th>

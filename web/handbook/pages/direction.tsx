@@ -28,7 +28,7 @@ export function Direction() {
           <LengthTrial label="Span" value={span} set={setSpan} />
           <NumberTrial label="Load, kg, spread evenly" value={kg} set={setKg} most={500} />
         </Grid>
-        <Table style={{ marginTop: 10 }}>
+        <Table $above={10}>
           <thead>
             <tr>
               <th>18 mm thick, 300 mm deep</th>

@@ -26,7 +26,7 @@ export function FixedLoose() {
           <NumberTrial label="Load, kg, spread evenly" value={kg} set={setKg} most={1000} />
           <MaterialTrial value={material} set={setMaterial} />
         </Grid>
-        <Table style={{ marginTop: 10 }}>
+        <Table $above={10}>
           <tbody>
             <tr>
               <td>Ends free to turn: what is judged</td>

@@ -43,7 +43,7 @@ export function HeldRound() {
           <NumberTrial label="Load, kg, spread evenly" value={kg} set={setKg} most={500} />
           <MaterialTrial value={material} set={setMaterial} />
         </Grid>
-        <Table style={{ marginTop: 10 }}>
+        <Table $above={10}>
           <thead>
             <tr>
               <th>Held</th>

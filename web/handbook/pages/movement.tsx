@@ -29,7 +29,7 @@ export function Movement() {
           <LengthTrial label="Width" value={width} set={setWidth} />
           <MaterialTrial value={material} set={setMaterial} only={(id) => materialOf(id)?.form === 'solid'} />
         </Grid>
-        <Table style={{ marginTop: 10 }}>
+        <Table $above={10}>
           <thead>
             <tr>
               <th>Over a year in</th>

@@ -5,6 +5,7 @@ import { mm, toMm } from '../../../core/length/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { Faint, Grid, Panel, Table } from '../../shared/ui.js';
 import { LengthTrial, MaterialTrial, NumberTrial, propertiesFor, sagOfShelf } from '../trial.js';
+import { Laid } from '../../shared/laid.js';
 
 /** A shelf to try figures on. */
 function ShelfTrial() {
@@ -32,7 +33,7 @@ function ShelfTrial() {
         <NumberTrial label="Load, kg, spread evenly" value={kg} set={setKg} most={2000} />
         <MaterialTrial value={material} set={setMaterial} />
       </Grid>
-      <Table style={{ marginTop: 12 }}>
+      <Table $above={12}>
         <thead>
           <tr>
             <th>Shelf</th>
@@ -62,12 +63,12 @@ function ShelfTrial() {
           })}
         </tbody>
       </Table>
-      <p style={{ marginTop: 8 }}>
+      <Laid.p $above={8}>
         <Faint>
           {NAMED_LIMITS.map((l) => `span/${l.over} allows ${write(L / l.over)}`).join('; ')}. E {properties.elastic} GPa,{' '}
           {properties.material.source}.
         </Faint>
-      </p>
+      </Laid.p>
     </Panel>
   );
 }

@@ -77,7 +77,7 @@ export function Screws() {
           <LengthTrial label="That is deep" value={deep} set={setDeep} />
           <NumberTrial label="Pull at, ° from the face" value={degrees} set={setDegrees} most={90} />
         </Grid>
-        <Table style={{ marginTop: 10 }}>
+        <Table $above={10}>
           <tbody>
             <tr>
               <td>In the wood</td>

@@ -6,6 +6,7 @@ import { usePrecision } from '../../data/project.js';
 import { Faint, Grid, Panel } from '../../shared/ui.js';
 import { ink } from '../../theme/tokens.js';
 import { LengthTrial, NumberTrial } from '../trial.js';
+import { Laid } from '../../shared/laid.js';
 
 /** A shelf edge drawn bent at its true proportions. */
 function Edge({ over }: { over: number }) {
@@ -34,19 +35,19 @@ export function Sight() {
           <LengthTrial label="Span" value={span} set={setSpan} />
           <NumberTrial label="Span over" value={over} set={setOver} least={50} most={1000} step={1} />
         </Grid>
-        <div style={{ marginTop: 14 }}>
+        <Laid.div $above={14}>
           <Edge over={over} />
-        </div>
+        </Laid.div>
         <p>
           In true proportion: {writeFine(L / over, unit)} on {writeFine(L, unit, 1)}. Is it straight? Put a ruler to it.
         </p>
         {NAMED_LIMITS.map((l) => (
-          <div key={l.over} style={{ marginTop: 6 }}>
+          <Laid.div key={l.over} $above={6}>
             <Edge over={l.over} />
             <Faint>
               span/{l.over}, {writeFine(L / l.over, unit)}: {l.meaning}
             </Faint>
-          </div>
+          </Laid.div>
         ))}
       </Panel>
       <p>

@@ -50,7 +50,7 @@ export function Tables() {
           <MaterialTrial value={material} set={setMaterial} />
           <NumberTrial label="Load, kg on a metre" value={perMetre} set={setPerMetre} most={400} least={1} />
         </Grid>
-        <Table style={{ marginTop: 10 }}>
+        <Table $above={10}>
           <thead>
             <tr>
               <th>The table asks</th>

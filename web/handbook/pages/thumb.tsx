@@ -49,7 +49,7 @@ export function Thumb() {
           <MaterialTrial value={material} set={setMaterial} />
           <NumberTrial label="Load, kg on a metre" value={perMetre} set={setPerMetre} most={400} />
         </Grid>
-        <Table style={{ marginTop: 10 }}>
+        <Table $above={10}>
           <thead>
             <tr>
               <th>Rule for spans</th>
@@ -75,7 +75,7 @@ export function Thumb() {
             })}
           </tbody>
         </Table>
-        <Table style={{ marginTop: 10 }}>
+        <Table $above={10}>
           <thead>
             <tr>
               <th>What is said</th>

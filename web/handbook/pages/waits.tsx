@@ -16,7 +16,7 @@ export function Waits() {
       </p>
       <Panel role="group" aria-label="Waits by temperature">
         <NumberTrial label="It is, °C" value={celsius} set={setCelsius} least={-10} most={45} step={1} />
-        <Table style={{ marginTop: 10 }}>
+        <Table $above={10}>
           <thead>
             <tr>
               <th>Glue</th>
@@ -39,7 +39,7 @@ export function Waits() {
             ))}
           </tbody>
         </Table>
-        <Table style={{ marginTop: 10 }}>
+        <Table $above={10}>
           <thead>
             <tr>
               <th>Finish</th>

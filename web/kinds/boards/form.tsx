@@ -1,6 +1,6 @@
 import type { PlacedSpace } from '../../../core/piece/index.js';
 import type { Boards } from '../../../core/interiors/index.js';
-import { Faint, Grid, Section, Tick } from '../../shared/ui.js';
+import { Faint, Grid, Section, Tick, Wide } from '../../shared/ui.js';
 import { useMakingFields } from '../fields.js';
 
 /** How the boards of a layout are made. */
@@ -15,7 +15,7 @@ export function BoardsForm({ space, making }: { space: PlacedSpace; making: Boar
         {length('Boards high', making.high, (high) => ({ high }))}
         {length('Short in all, to press in', making.fit, (fit) => ({ fit }), true)}
         {length('Channels deep', making.channel, (channel) => ({ channel }), true)}
-        <div style={{ gridColumn: '1 / -1' }}>
+        <Wide>
           <Tick
             isSelected={making.ends}
             onChange={(ends) => change({ ends }, ends ? 'Put boards at both ends' : 'Took the end boards out')}
@@ -25,7 +25,7 @@ export function BoardsForm({ space, making }: { space: PlacedSpace; making: Boar
           <Tick isSelected={making.glued} onChange={(glued) => change({ glued }, glued ? 'Boards glued' : 'Boards pressed in')}>
             Glued, not pressed in
           </Tick>
-        </div>
+        </Wide>
       </Grid>
     </Section>
   );

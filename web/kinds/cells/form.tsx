@@ -5,7 +5,7 @@ import type { PlacedSpace } from '../../../core/piece/index.js';
 import type { Blocked, Cells, Tilted } from '../../../core/interiors/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
-import { Button, FieldLabel, Grid, NumberBox, Row, Section, Select, WideTick } from '../../shared/ui.js';
+import { Button, FieldLabel, Grid, NumberBox, Row, Section, Select, WideTick, Wide } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { useMakingFields } from '../fields.js';
 import { sizes } from '../means.js';
@@ -90,10 +90,10 @@ function BlockedList({ space, cells }: { space: string; cells: Cells }) {
     ['High', 'height'],
   ] as const;
   return (
-    <div style={{ gridColumn: '1 / -1' }}>
+    <Wide>
       <h3>In the way</h3>
       {cells.blocked.map((b, i) => (
-        <Grid key={i} style={{ marginBottom: 8 }}>
+        <Grid key={i} $below={8}>
           {fields.map(([label, key]) => (
             <LengthField
               key={key}
@@ -128,7 +128,7 @@ function BlockedList({ space, cells }: { space: string; cells: Cells }) {
       >
         <Plus aria-hidden /> Something in the way
       </Button>
-    </div>
+    </Wide>
   );
 }
 
@@ -141,12 +141,12 @@ function TiltedFields({ space, cells }: { space: string; cells: Cells }) {
     change({ features: cells.features.map((f, i) => (i === index ? next : f)) }, 'Changed what is tilted');
   const add = (tilted: Tilted, label: string) => change({ features: [...cells.features, tilted] }, label);
   return (
-    <div style={{ gridColumn: '1 / -1' }}>
+    <Wide>
       <h3>Tilted for show</h3>
       {cells.features.map((f, i) => {
         const [what, which] = 'row' in f ? (['row', f.row] as const) : (['column', f.column] as const);
         return (
-          <Grid key={i} style={{ marginBottom: 8 }}>
+          <Grid key={i} $below={8}>
             <NumberBox
               value={which}
               minValue={1}
@@ -184,7 +184,7 @@ function TiltedFields({ space, cells }: { space: string; cells: Cells }) {
           <Plus aria-hidden /> Tilt a column
         </Button>
       </Row>
-    </div>
+    </Wide>
   );
 }
 

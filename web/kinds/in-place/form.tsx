@@ -168,12 +168,12 @@ export function InPlaceForm({ piece }: { piece: InPlace }) {
     <Section>
       <h2>What is there already</h2>
       <Grid>
-        <div style={{ gridColumn: '1 / -1' }}>
+        <Wide>
           <TextField value={place ?? piece.place} onChange={setPlace} onBlur={rename} onKeyDown={(e) => e.key === 'Enter' && rename()}>
             <FieldLabel>It goes into</FieldLabel>
             <TextInput />
           </TextField>
-        </div>
+        </Wide>
         <TiedTo piece={piece} />
         <TakenOut piece={piece} />
         <LengthField

@@ -9,9 +9,10 @@ import { newNodesFor } from '../../bench/nodes.js';
 import { usePrecision } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { LengthText } from '../../shared/length-text.js';
-import { Button, FieldLabel, Grid, NumberBox, Section, Select, TextInput, WideTick } from '../../shared/ui.js';
+import { Button, FieldLabel, Grid, NumberBox, Section, Select, TextInput, WideTick, Wide } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { useMakingFields } from '../fields.js';
+import { Laid } from '../../shared/laid.js';
 
 /** The inverse questions: which counts come near a wanted gap, and how long a deck is with a spacer of it. */
 function WantedGap({ space, making }: { space: PlacedSpace; making: Slats }) {
@@ -29,11 +30,13 @@ function WantedGap({ space, making }: { space: PlacedSpace; making: Slats }) {
       `Made ${count} slats with equal gaps`,
     );
   return (
-    <details style={{ marginTop: 8 }}>
-      <summary style={{ cursor: 'pointer', fontSize: 13 }}>Start from a gap, or from a spacer</summary>
+    <Laid.details $above={8}>
+      <Laid.summary $pressed $size={13}>
+        Start from a gap, or from a spacer
+      </Laid.summary>
       <LengthField label="Wanted gap" optional value={gap} precision={precision} onCommit={setGap} />
       {gap === null ? null : (
-        <div style={{ fontSize: 13, marginTop: 6 }}>
+        <Laid.div $size={13} $above={6}>
           {slatCounts({ width, gap, overall, ends }).map((n) => (
             <p key={n.count}>
               <strong>{n.count} slats</strong> leave gaps of <LengthText value={n.gap} precision={precision} />; with just that spacer{' '}
@@ -45,9 +48,9 @@ function WantedGap({ space, making }: { space: PlacedSpace; making: Slats }) {
             {now} slats with it are <LengthText value={slatOverall({ count: now, width, gap, ends })} precision={precision} /> in all; to
             fill this one each would be <LengthText value={slatWidth({ count: now, gap, overall, ends })} precision={precision} /> wide.
           </p>
-        </div>
+        </Laid.div>
       )}
-    </details>
+    </Laid.details>
   );
 }
 
@@ -140,7 +143,7 @@ export function SlatsForm({ space, making }: { space: PlacedSpace; making: Slats
             {length('Cut over, to trim', supports.trim, (trim) => ({ supports: { ...supports, trim } }), true)}
           </>
         ) : null}
-        <div style={{ gridColumn: '1 / -1' }}>
+        <Wide>
           <Select
             label="At both ends"
             value={making.ends}
@@ -150,7 +153,7 @@ export function SlatsForm({ space, making }: { space: PlacedSpace; making: Slats
             ]}
             onChange={(ends) => change({ ends }, 'Changed how the deck ends')}
           />
-        </div>
+        </Wide>
         <DealFields space={space} making={making} />
       </Grid>
       <WantedGap space={space} making={making} />

@@ -7,6 +7,7 @@ import { Faint, WordButton } from '../../shared/ui.js';
 import { clockText, dayText } from '../../shared/clock.js';
 import { usePlan } from './plan-view.js';
 import { useBuilding, useStepShown } from './use-building.js';
+import { Laid } from '../../shared/laid.js';
 
 /** What is next, when it is ready, and what is handled in the step that is looked at. */
 export function BuildAnswers() {
@@ -40,20 +41,20 @@ export function BuildAnswers() {
           </>
         ) : null}
         {plan && plan.done !== null && next.length > 0 ? (
-          <p style={{ marginTop: 8 }}>
+          <Laid.p $above={8}>
             <strong>Ready on {dayOf(plan.done)}</strong>
-          </p>
+          </Laid.p>
         ) : null}
       </section>
       {step ? (
-        <section aria-label="This step" style={{ marginTop: 14 }}>
+        <Laid.section aria-label="This step" $above={14}>
           <h3>This step</h3>
           <Faint>
             {timeText(step.minutes)} of work
             {step.kg > 0 ? `; ${writeMass(step.kg, precision.unit)} by then, of ${writeMass(kg, precision.unit)}` : ''}
             {step.works.length > 0 ? `; cuts, holes and joints in it: ${step.works.length}` : ''}.
           </Faint>
-        </section>
+        </Laid.section>
       ) : null}
     </>
   );

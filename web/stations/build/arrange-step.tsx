@@ -5,6 +5,7 @@ import { useSettledBench } from '../../bench/bench.js';
 import { Fold } from '../../shared/fold.js';
 import { Button, Faint, Row, Tick } from '../../shared/ui.js';
 import { useBuilding } from './use-building.js';
+import { Laid } from '../../shared/laid.js';
 
 /** So many parts are ticked one by one; of more, those that are alike are ticked together. */
 const ONE_BY_ONE = 24;
@@ -52,7 +53,7 @@ function SplitOff({ step, show }: { step: Step; show: (id: string) => void }) {
           </Tick>
         ))}
       </Row>
-      <Row style={{ marginTop: 6 }}>
+      <Row $above={6}>
         <Button isDisabled={!does} onPress={take}>
           Make two steps of it
         </Button>
@@ -72,9 +73,9 @@ export function ArrangeStep({ step, next, show }: { step: Step; next: Step | und
   return (
     <Fold summary="Split this step, or do it in one go with the next">
       {() => (
-        <div style={{ maxWidth: '76ch' }}>
+        <Laid.div $most="76ch">
           {goes || step.parts.length < 2 ? null : <SplitOff step={step} show={show} />}
-          <Row style={{ marginTop: 10 }}>
+          <Row $above={10}>
             {next && !done.has(next.id) ? (
               <Button onPress={() => change({ inOneGo: [...inOneGo, [step.id, next.id]] }, `In one go: ${step.title}, and ${next.title}`)}>
                 In one go with “{next.title}”
@@ -96,7 +97,7 @@ export function ArrangeStep({ step, next, show }: { step: Step; next: Step | und
               </Button>
             ) : null}
           </Row>
-        </div>
+        </Laid.div>
       )}
     </Fold>
   );

@@ -13,6 +13,7 @@ import { dayText } from '../../shared/clock.js';
 import { LengthField } from '../../shared/length-field.js';
 import { isUnlikely } from '../../shared/unlikely.js';
 import { Button, Faint, Fault, Grid, Row, Select, Table } from '../../shared/ui.js';
+import { Laid } from '../../shared/laid.js';
 
 /** How a part compares with the plan, in a few words. */
 function againstText(off: AgainstPlan, write: (l: Length) => string): string {
@@ -73,7 +74,7 @@ function Measured({ part, made }: { part: Part; made: MadePart | undefined }) {
   const off = made ? againstPlan(part, made) : null;
   const uses = off?.is === 'too small' && made ? couldBecome(made, part, settled.parts, workshop.made) : [];
   return (
-    <section aria-label={`Part ${part.letter} as it was cut`} style={{ maxWidth: 560 }}>
+    <Laid.section aria-label={`Part ${part.letter} as it was cut`} $most={560}>
       <h3>
         {part.letter}: {part.member.role}
       </h3>
@@ -83,7 +84,7 @@ function Measured({ part, made }: { part: Part; made: MadePart | undefined }) {
           ? ` Noted on ${dayText(made.at.slice(0, 10))}, when ${write(made.planned.length)} by ${write(made.planned.width)} was planned${made.program ? ` by version ${made.program}` : ''}.`
           : ''}
       </Faint>
-      <Grid $columns={3} style={{ margin: '8px 0' }}>
+      <Grid $columns={3} $above={8} $below={8}>
         {field('length', 'Length as cut')}
         {field('width', 'Width as cut')}
         {field('thickness', 'Thickness')}
@@ -107,7 +108,7 @@ function Measured({ part, made }: { part: Part; made: MadePart | undefined }) {
         ) : null}
       </Row>
       {made && other && !workshop.made?.has(other.id) ? (
-        <Row style={{ marginTop: 8 }}>
+        <Row $above={8}>
           <Button
             onPress={() => {
               note([other], 'cut', { length: made.length, width: made.width, thickness: made.thickness });
@@ -119,10 +120,10 @@ function Measured({ part, made }: { part: Part; made: MadePart | undefined }) {
         </Row>
       ) : null}
       {off && off.is !== 'as planned' ? (
-        <p style={{ marginTop: 8 }}>
+        <Laid.p $above={8}>
           It is {againstText(off, write)} for the plan as it is now.
           {off.is === 'too large' ? ' It can be cut down.' : ''}
-        </p>
+        </Laid.p>
       ) : null}
       {off?.is === 'too small' ? (
         <p>
@@ -131,7 +132,7 @@ function Measured({ part, made }: { part: Part; made: MadePart | undefined }) {
             : 'No part that is not cut yet comes out of it.'}
         </p>
       ) : null}
-    </section>
+    </Laid.section>
   );
 }
 
@@ -153,7 +154,7 @@ export function CutParts() {
         {made.size} of {settled.parts.length} are cut. A part that is cut never changes: what is not cut follows, and what no longer fits is
         told by the checks. Pick one to enter what the tape says.
       </Faint>
-      <Table aria-label="Parts that are cut" style={{ margin: '10px 0 16px' }}>
+      <Table aria-label="Parts that are cut" $above={10} $below={16}>
         <thead>
           <tr>
             <th>Part</th>
@@ -213,7 +214,7 @@ export function CutParts() {
                         <Faint>not cut yet</Faint>
                       </td>
                       <td>
-                        <Row style={{ flexWrap: 'nowrap' }}>
+                        <Row $wrap={false}>
                           <Button data-quiet onPress={() => select((open[0] as Part).id)}>
                             Measure {open[0]?.letter}
                           </Button>
@@ -232,7 +233,7 @@ export function CutParts() {
       {picked ? <Measured key={`${picked.id} ${made.get(picked.id)?.at ?? ''}`} part={picked} made={made.get(picked.id)} /> : null}
       {made.size > 0 ? <ReworkView /> : null}
       {notes.length > 0 ? (
-        <Faint as="p" style={{ marginTop: 12 }}>
+        <Faint as="p" $above={12}>
           {notes.length} {notes.length === 1 ? 'note is' : 'notes are'} kept; a later one stands over an earlier one, and undo leaves them
           all.
         </Faint>

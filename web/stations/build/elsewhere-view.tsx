@@ -8,6 +8,11 @@ import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Fault, FieldLabel, Row, WordButton, fieldBox } from '../../shared/ui.js';
+import { Laid } from '../../shared/laid.js';
+
+const Typed = styled(TextField)`
+  margin-top: 10px;
+`;
 
 const Pasted = styled(TextArea)`
   ${fieldBox}
@@ -37,11 +42,11 @@ function OnceThere() {
   const unsaid = { place: 'which place it is for', person: 'who uses it' } as const;
   return (
     <section aria-label="Once it stands there">
-      <h3 style={{ marginTop: 18 }}>Once it stands there</h3>
+      <Laid.h3 $above={18}>Once it stands there</Laid.h3>
       <Found>
         {checks.map((c) => (
           <li key={c.id}>
-            <Row style={{ alignItems: 'flex-start', flexWrap: 'nowrap' }}>
+            <Row $align="flex-start" $wrap={false}>
               <StateMark state={c.state} />
               <span>{writeSentence(c.sentence, precision)}</span>
             </Row>
@@ -74,11 +79,11 @@ export function ElsewhereView() {
         Give this piece the overall sizes of a plan that you found or bought, and paste its cut list: name, count, length, width, thickness,
         a line each. What does not add up is told before it is sawn.
       </Faint>
-      <TextField value={text} onChange={setText} style={{ marginTop: 10 }}>
+      <Typed value={text} onChange={setText}>
         <FieldLabel>Cut list, in {precision.unit} where it says nothing else</FieldLabel>
         <Pasted placeholder={EXAMPLE} />
-      </TextField>
-      <Row data-screen-only style={{ marginTop: 6 }}>
+      </Typed>
+      <Row data-screen-only $above={6}>
         <label>
           <Faint>or a CSV file: </Faint>
           <input
@@ -97,15 +102,15 @@ export function ElsewhereView() {
       ))}
       {read.rows.length > 0 ? (
         <section aria-label="What does not add up">
-          <h3 style={{ marginTop: 14 }}>
+          <Laid.h3 $above={14}>
             {told.length === 0
               ? `All ${read.rows.length} lines add up with this piece.`
               : `${told.length} ${told.length === 1 ? 'thing does' : 'things do'} not add up`}
-          </h3>
+          </Laid.h3>
           <Found>
             {told.map((d, i) => (
               <li key={i}>
-                <Row style={{ alignItems: 'flex-start', flexWrap: 'nowrap' }}>
+                <Row $align="flex-start" $wrap={false}>
                   <StateMark state="fails" />
                   <span>
                     {writeSentence(d.sentence, precision)}{' '}

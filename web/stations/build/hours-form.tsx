@@ -6,6 +6,7 @@ import { Button, Faint, Fault, FieldLabel, Row, TextInput } from '../../shared/u
 import { TakeOut } from '../../shared/take-out.js';
 import { clockOf, clockText, dayText, today } from '../../shared/clock.js';
 import { useBuilding } from './use-building.js';
+import { Laid } from '../../shared/laid.js';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
@@ -52,7 +53,7 @@ export function HoursForm() {
   return (
     <>
       {building.hours ? null : (
-        <Row style={{ marginTop: 8 }}>
+        <Row $above={8}>
           <Faint>Evenings and Saturdays, until you say which hours you have.</Faint>
           <Button onPress={() => change({ hours }, 'The usual hours')}>Take these</Button>
         </Row>
@@ -98,7 +99,7 @@ export function HoursForm() {
           Keep it free
         </Button>
       </Row>
-      <ul style={{ marginTop: 6 }}>
+      <Laid.ul $above={6}>
         {hours.off.map((day) => (
           <li key={day}>
             <Row>
@@ -110,7 +111,7 @@ export function HoursForm() {
             </Row>
           </li>
         ))}
-      </ul>
+      </Laid.ul>
     </>
   );
 }

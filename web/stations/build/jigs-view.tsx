@@ -30,7 +30,7 @@ export function JigsView() {
   if (jigs.length === 0) return <Faint>Nothing here is worth a jig: there are not three of anything, and every part is a rectangle.</Faint>;
   return (
     <>
-      <Row style={{ justifyContent: 'space-between' }}>
+      <Row $spread>
         <h2>Made before the parts</h2>
         <Row data-screen-only>
           <Button onPress={() => download(`${fileName(piece.name)}-full-size.dxf`, 'image/vnd.dxf', fullSizeDxf(drawn(jigs)))}>
@@ -42,7 +42,7 @@ export function JigsView() {
         Prints are as large as the wood, in pages that lie on each other by their crosses. Print them at 100 % and measure the line at the
         foot first.
       </Faint>
-      <Table aria-label="Jigs" style={{ marginTop: 10 }}>
+      <Table aria-label="Jigs" $above={10}>
         <thead>
           <tr>
             <th>What</th>

@@ -6,6 +6,7 @@ import type { Solution } from '../../../core/solution/index.js';
 import { usePrecision } from '../../data/project.js';
 import { PartDrawing } from '../../shared/part-drawing.js';
 import { Faint, Table } from '../../shared/ui.js';
+import { Laid } from '../../shared/laid.js';
 
 /** Each kind of part with all that is cut into it, and every hole from both ends: what one drills by. */
 export function PartPlaces({ solution, only }: { solution: Solution; only: ReadonlySet<string> }) {
@@ -19,21 +20,21 @@ export function PartPlaces({ solution, only }: { solution: Solution; only: Reado
         const [part] = parts as [Part];
         const letters = lettersText(parts.map((p) => p.letter));
         return (
-          <section key={part.id} aria-label={`Machining of ${letters}`} style={{ breakInside: 'avoid', marginBottom: 22 }}>
+          <Laid.section key={part.id} aria-label={`Machining of ${letters}`} $whole $below={22}>
             <h3>
               {letters}: {part.member.role}, {formatLength(part.cut.length.set, precision)} × {formatLength(part.cut.width.set, precision)}
             </h3>
-            <div style={{ display: 'flex', flexWrap: 'wrap', gap: 16, alignItems: 'flex-start' }}>
-              <div style={{ flex: '0 0 260px' }}>
+            <Laid.div $display="flex" $wrap $gap={16} $align="flex-start">
+              <Laid.div $flex="0 0 260px">
                 <PartDrawing part={part} holes={holes} />
-              </div>
-              <div style={{ flex: '1 1 360px' }}>
+              </Laid.div>
+              <Laid.div $flex="1 1 360px">
                 {lines.length > 0 ? (
-                  <ul style={{ fontSize: 13, marginBottom: 8 }}>
+                  <Laid.ul $size={13} $below={8}>
                     {lines.map((line) => (
                       <li key={line}>{line}</li>
                     ))}
-                  </ul>
+                  </Laid.ul>
                 ) : null}
                 {rows.length > 0 ? (
                   <Table aria-label={`Holes of ${letters}`}>
@@ -64,9 +65,9 @@ export function PartPlaces({ solution, only }: { solution: Solution; only: Reado
                     </tbody>
                   </Table>
                 ) : null}
-              </div>
-            </div>
-          </section>
+              </Laid.div>
+            </Laid.div>
+          </Laid.section>
         );
       })}
     </>

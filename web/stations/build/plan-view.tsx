@@ -20,6 +20,7 @@ import { Button, Faint, Fault, Row, Table } from '../../shared/ui.js';
 import { download, fileName } from '../../shared/download.js';
 import { clockText, dayText } from '../../shared/clock.js';
 import { useBuilding } from './use-building.js';
+import { Laid } from '../../shared/laid.js';
 
 interface Planned {
   readonly plan: Plan | null;
@@ -76,7 +77,7 @@ export function PlanView() {
   };
   return (
     <>
-      <Row style={{ justifyContent: 'space-between' }}>
+      <Row $spread>
         <h2>{plan.done === null ? 'It does not end within three years' : `Ready on ${dayText(dayOf(plan.done))}`}</h2>
         <Row data-screen-only>
           <Button onPress={() => void calendar()}>
@@ -90,7 +91,7 @@ export function PlanView() {
         {timeText(waits)} are waits: glue and finish dry while you are away.
       </Faint>
       {plan.done === null ? null : (
-        <Row style={{ marginTop: 8 }}>
+        <Row $above={8}>
           {building.promised ? <span>{laterText(building.promised, dayOf(plan.done))}</span> : null}
           <Button
             data-screen-only
@@ -106,16 +107,16 @@ export function PlanView() {
         </Row>
       )}
       {moved.length > 0 ? (
-        <ul aria-label="What moved since" style={{ marginTop: 8 }}>
+        <Laid.ul aria-label="What moved since" $above={8}>
           {moved.slice(0, MOVED).map((m) => (
             <li key={m.step}>
               {known.get(m.step)?.title}: {dayText(m.day)}, was {dayText(m.was)}
             </li>
           ))}
           {moved.length > MOVED ? <li>and {moved.length - MOVED} more steps</li> : null}
-        </ul>
+        </Laid.ul>
       ) : null}
-      <h3 style={{ marginTop: 14 }}>Next, on {dayText(dayOf(next[0]?.from ?? 0))}</h3>
+      <Laid.h3 $above={14}>Next, on {dayText(dayOf(next[0]?.from ?? 0))}</Laid.h3>
       <ul>
         {next.map((s) => (
           <li key={`${s.step} ${s.from}`}>
@@ -123,7 +124,7 @@ export function PlanView() {
           </li>
         ))}
       </ul>
-      <Table aria-label="The plan" style={{ marginTop: 14 }}>
+      <Table aria-label="The plan" $above={14}>
         <thead>
           <tr>
             <th>Day</th>

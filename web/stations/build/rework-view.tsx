@@ -7,6 +7,7 @@ import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { Button, Faint, Fault, Grid, Row, Section, Table } from '../../shared/ui.js';
+import { Laid } from '../../shared/laid.js';
 
 const REACHES: readonly Reach[] = ['width', 'height', 'depth'];
 
@@ -22,7 +23,7 @@ function Becomes({ shrunk }: { shrunk: Shrunk }) {
   const patch = Object.fromEntries(sizes.map((s) => [s.reach, piece[s.reach]]));
   return (
     <>
-      <p style={{ margin: '6px 0' }}>
+      <Laid.p $above={6} $below={6}>
         {said ? `The ${said}. ` : ''}
         {sawn.length === 0
           ? 'Nothing is sawn off what is cut.'
@@ -30,7 +31,7 @@ function Becomes({ shrunk }: { shrunk: Shrunk }) {
         {moved.length > 0
           ? ` What is cut into ${lettersText(moved.map((r) => r.part.letter))} comes elsewhere: look whether it can be made again beside what is there.`
           : ''}
-      </p>
+      </Laid.p>
       {rework.anew.length > 0 ? (
         <Fault role="alert">Too small for it, and cut anew: {lettersText(rework.anew.map((p) => p.letter))}.</Fault>
       ) : null}
@@ -65,7 +66,7 @@ function Becomes({ shrunk }: { shrunk: Shrunk }) {
         </Table>
       ) : null}
       {sizes.length > 0 ? (
-        <Row style={{ marginTop: 8 }}>
+        <Row $above={8}>
           <Button onPress={() => commit({ kind: 'piece', patch }, `Made it from what is cut: ${said}`.slice(0, 150))}>Make it so</Button>
         </Row>
       ) : null}
@@ -96,7 +97,7 @@ export function ReworkView() {
         </>
       ) : null}
       <Faint>Too large for its place after all? Say how large it may be, and see what is sawn off what is there.</Faint>
-      <Grid $columns={3} style={{ margin: '8px 0', maxWidth: 520 }}>
+      <Grid $columns={3} $above={8} $below={8} $most={520}>
         {REACHES.map((reach) => (
           <LengthField
             key={reach}

@@ -9,6 +9,7 @@ import { PickList } from '../../shared/pick-list.js';
 import { ink } from '../../theme/tokens.js';
 import { HoursForm } from './hours-form.js';
 import { useBuilding, useStepShown } from './use-building.js';
+import { Laid } from '../../shared/laid.js';
 
 const Nth = styled.span`
   min-width: 22px;
@@ -48,7 +49,7 @@ function Choices() {
     </NumberBox>
   );
   return (
-    <div style={{ display: 'grid', gap: 8, marginTop: 8 }}>
+    <Laid.div $display="grid" $gap={8} $above={8}>
       <Select label="Parts are cut" value={building.cut} choices={CUT} onChange={(cut) => change({ cut }, 'When parts are cut')} />
       <Select label="It is built" value={building.order} choices={ORDER} onChange={(order) => change({ order }, 'Which way it is built')} />
       <Select
@@ -61,7 +62,7 @@ function Choices() {
       <Select label="Finish" value={building.finish} choices={named(FINISHES)} onChange={(finish) => change({ finish }, 'Finish')} />
       {building.finish === 'none' ? null : number('coats', 'Coats', 1, 12)}
       {number('celsius', 'It is glued and dries at, °C', -10, 45)}
-    </div>
+    </Laid.div>
   );
 }
 
@@ -76,7 +77,7 @@ export function BuildSheet() {
   const gone = building.done.filter((d) => !steps.some((s) => s.id === d.step)).length;
   return (
     <>
-      <header style={{ marginBottom: 10 }}>
+      <Laid.header $below={10}>
         <h1>Build</h1>
         <Faint>
           {left.length === 0
@@ -86,9 +87,9 @@ export function BuildSheet() {
             ? ` ${gone} that ${gone === 1 ? 'was' : 'were'} done ${gone === 1 ? 'is' : 'are'} no longer in the plan; ${gone === 1 ? 'it stays' : 'they stay'} in the log.`
             : ''}
         </Faint>
-      </header>
+      </Laid.header>
       {stops > 0 ? (
-        <Fault role="alert" style={{ marginBottom: 10 }}>
+        <Fault role="alert" $below={10}>
           {stops} {stops === 1 ? 'check stops' : 'checks stop'} the build: settle {stops === 1 ? 'it' : 'them'} before you cut.
         </Fault>
       ) : null}
@@ -99,14 +100,14 @@ export function BuildSheet() {
             <li key={step.id}>
               <button type="button" aria-current={step === shown ? 'step' : undefined} onClick={() => show(step.id)}>
                 <Nth>{i + 1}</Nth>
-                <span style={{ flex: 1 }}>
+                <Laid.span $flex={1}>
                   {step.title}
                   <br />
                   <Faint>
                     {done.has(step.id) ? 'done' : timeText(step.minutes)}
                     {out ? `, before ${out.before.map(titleWithin).join(' and ')}, which it needs` : ''}
                   </Faint>
-                </span>
+                </Laid.span>
                 {done.has(step.id) || out ? <StateMark state={out ? 'close' : 'fine'} /> : null}
               </button>
             </li>

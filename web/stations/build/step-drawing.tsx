@@ -2,17 +2,14 @@ import { useMemo } from 'react';
 import { pictorialOf, type Stands } from '../../../core/drawing/index.js';
 import type { Part } from '../../../core/parts/index.js';
 import type { Solution } from '../../../core/solution/index.js';
-import { ghostEdge, ink, paper, wood, woodDark } from '../../theme/tokens.js';
+import { ghostEdge, ink, paper, wood, woodBefore, woodDark } from '../../theme/tokens.js';
+import { Laid } from '../../shared/laid.js';
 
 /** More letters than this on one drawing cover it. */
 const MOST_LETTERS = 60;
 
 /** A colour between two, by how much light there is. */
-function lit(dark: string, light: string, part: number): string {
-  const of = (hex: string) => [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16));
-  const [a, b] = [of(dark), of(light)];
-  return `rgb(${a.map((x, i) => Math.round(x + ((b[i] as number) - x) * part)).join(' ')})`;
-}
+const lit = (dark: string, light: string, part: number): string => `color-mix(in srgb, ${light} ${(part * 100).toFixed(1)}%, ${dark})`;
 
 /** What is put together by a step, as it stands before its builder; what comes on in this step is drawn as wood. */
 export function StepDrawing({
@@ -43,17 +40,21 @@ export function StepDrawing({
   const pad = Math.max(drawn.width, drawn.height) * 0.03;
   const size = Math.max(drawn.width / 46, drawn.height / 24);
   return (
-    <svg
+    <Laid.svg
       role="img"
       aria-label={label}
       viewBox={`${-pad} ${-pad} ${drawn.width + 2 * pad} ${drawn.height + 2 * pad}`}
-      style={{ display: 'block', width: '100%', height: 'min(46vh, 420px)', margin: '6px 0 10px' }}
+      $display="block"
+      $width="100%"
+      $high="min(46vh, 420px)"
+      $above={6}
+      $below={10}
     >
       {drawn.faces.map((f, i) => (
         <polygon
           key={i}
           points={f.points.map((p) => `${p[0].toFixed(1)},${p[1].toFixed(1)}`).join(' ')}
-          fill={fresh.has(f.member) ? lit(woodDark, wood, f.light) : lit('#e6e9e2', paper, f.light)}
+          fill={fresh.has(f.member) ? lit(woodDark, wood, f.light) : lit(woodBefore, paper, f.light)}
           stroke={fresh.has(f.member) ? ink : ghostEdge}
           strokeWidth={size / 14}
           strokeLinejoin="round"
@@ -81,6 +82,6 @@ export function StepDrawing({
             );
           })
         : null}
-    </svg>
+    </Laid.svg>
   );
 }

@@ -14,6 +14,7 @@ import { ArrangeStep } from './arrange-step.js';
 import { PartPlaces } from './part-places.js';
 import { StepDrawing } from './step-drawing.js';
 import { useBuilding } from './use-building.js';
+import { Laid } from '../../shared/laid.js';
 
 const Caution = styled.p`
   color: ${amber};
@@ -90,7 +91,7 @@ export function StepView({ step, show }: { step: Step; show: (id: string) => voi
   const stands = step.phase === 'together' ? building.stands : 'upright';
   return (
     <article aria-label={`Step ${at + 1}: ${step.title}`}>
-      <Row style={{ justifyContent: 'space-between' }}>
+      <Row $spread>
         <h2>
           {at + 1}. {step.title}
         </h2>
@@ -145,7 +146,7 @@ export function StepView({ step, show }: { step: Step; show: (id: string) => voi
         ))}
       </Says>
       {step.setups.length > 0 ? (
-        <Table aria-label="Settings" style={{ marginBottom: 14 }}>
+        <Table aria-label="Settings" $below={14}>
           <thead>
             <tr>
               <th>Setting</th>
@@ -165,10 +166,10 @@ export function StepView({ step, show }: { step: Step; show: (id: string) => voi
         </Table>
       ) : null}
       {SET_OUT.has(step.phase) ? <PartPlaces solution={settled} only={fresh} /> : null}
-      <div data-screen-only style={{ marginTop: 12 }}>
+      <Laid.div data-screen-only $above={12}>
         <DoneField key={step.id} step={step} reckoned={step.minutes / (pace[step.phase] ?? 1)} onTick={() => show(step.id)} />
         <ArrangeStep key={`arrange ${step.id}`} step={step} next={steps[at + 1]} show={show} />
-      </div>
+      </Laid.div>
     </article>
   );
 }

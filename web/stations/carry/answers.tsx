@@ -9,6 +9,7 @@ import { AsPlate } from './as-plate.js';
 import { Remedies } from './remedies.js';
 import { Verdict } from './verdict.js';
 import { GetAwayWith, IfOff } from './what-if.js';
+import { Laid } from '../../shared/laid.js';
 
 /** The right side of Carry: the three answers, remedies, the load and its way down, and what if things were otherwise. */
 export function CarryAnswers() {
@@ -25,7 +26,7 @@ export function CarryAnswers() {
       </h1>
       <Faint>{c.member.label}</Faint>
       {c.missing ? (
-        <Row style={{ marginTop: 6, flexWrap: 'nowrap', alignItems: 'flex-start' }}>
+        <Row $above={6} $wrap={false} $align="flex-start">
           <StateMark state={c.falls ? 'fails' : 'not judged'} />{' '}
           <span>{c.falls ? `Comes down: ${c.missing}.` : `Not judged: ${c.missing}.`}</span>
         </Row>
@@ -33,7 +34,7 @@ export function CarryAnswers() {
       {c.throughout ? <p>Carried along its whole length, so that nothing bends.</p> : null}
       <Verdict c={c} />
       {out === null ? <Remedies c={c} /> : null}
-      <div style={{ marginTop: 12 }}>
+      <Laid.div $above={12}>
         <LoadList c={c} />
         <FloorPath c={c} />
         <Fixings c={c} />
@@ -44,7 +45,7 @@ export function CarryAnswers() {
             <AsPlate key={c.member.id} bending={c.bending} />
           </>
         ) : null}
-      </div>
+      </Laid.div>
     </section>
   );
 }

@@ -10,6 +10,7 @@ import { Button, Faint, Row, Select, type Choice } from '../../shared/ui.js';
 import { useWorker } from '../../shared/use-worker.js';
 import { ink, line, tape } from '../../theme/tokens.js';
 import type { PlateReply } from './plate.worker.js';
+import { Laid } from '../../shared/laid.js';
 
 /** The edges beside its span: its front and back, or where it spans from rear to front its left and right. */
 function heldChoices(deep: boolean): readonly Choice<Beside>[] {
@@ -33,13 +34,7 @@ function SagMap({ grid, most, deep, ratio }: { grid: readonly (readonly number[]
   const [w, h] = [width / across, height / up];
   const at = (i: number, j: number) => (deep ? grid[i]?.[up - 1 - j] : grid[up - 1 - j]?.[i]) ?? 0;
   return (
-    <svg
-      viewBox={`0 0 ${width} ${height}`}
-      width="100%"
-      style={{ maxHeight: 170 }}
-      role="img"
-      aria-label="Sag over the panel, its front below"
-    >
+    <Laid.svg viewBox={`0 0 ${width} ${height}`} width="100%" $mostHigh={170} role="img" aria-label="Sag over the panel, its front below">
       {Array.from({ length: across * up }, (_, n) => {
         const [i, j] = [n % across, Math.floor(n / across)];
         const shade = most > 0 ? (0.85 * Math.max(0, at(i, j))) / most : 0;
@@ -47,7 +42,7 @@ function SagMap({ grid, most, deep, ratio }: { grid: readonly (readonly number[]
       })}
       <rect width={width} height={height} fill="none" stroke={line} strokeWidth={0.5} />
       <line x1={0} x2={width} y1={height - 0.4} y2={height - 0.4} stroke={tape} strokeWidth={0.8} />
-    </svg>
+    </Laid.svg>
   );
 }
 
@@ -68,9 +63,9 @@ function Plate({ bending }: { bending: BendingAnswer }) {
   const sags = run.kind === 'done' && !('error' in run.reply) ? stateOf(run.reply.answer.mm * creep, most) : 'not judged';
   return (
     <>
-      <div style={{ margin: '6px 0' }}>
+      <Laid.div $above={6} $below={6}>
         <Select label="Beside its span" value={held} choices={heldChoices(deep)} onChange={setHeld} />
-      </div>
+      </Laid.div>
       {run.kind === 'working' ? (
         <Row role="status">
           Working it out… <Button onPress={stop}>Stop</Button>

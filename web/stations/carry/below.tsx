@@ -12,6 +12,7 @@ import { phone } from '../../theme/tokens.js';
 import { useCarried, useLoaded, seen } from './loaded.js';
 import { useDrawnOut } from './in-pose.js';
 import { MOST_LINES } from './strokes.js';
+import { Laid } from '../../shared/laid.js';
 
 const SagChart = fetched(() => import('./sag-chart.js').then((m) => m.default));
 const SpanChart = fetched(() => import('./span-chart.js').then((m) => m.default));
@@ -59,7 +60,9 @@ function StockTable({
   const { unit } = usePrecision();
   return (
     <Table>
-      <caption style={{ textAlign: 'left', fontWeight: 650, padding: '4px 0' }}>{title}</caption>
+      <Laid.caption $text="left" $weight={650} $pad="4px 0">
+        {title}
+      </Laid.caption>
       <thead>
         <tr>
           <th>Stock</th>
@@ -75,7 +78,7 @@ function StockTable({
         {listed.map((s) => (
           <tr key={s.stockId} aria-selected={s.current}>
             <td>
-              <Row style={{ gap: 5, flexWrap: 'nowrap' }}>
+              <Row $gap={5} $wrap={false}>
                 <Tick
                   aria-label={`Draw ${s.name}`}
                   isSelected={drawn.has(s.stockId)}
@@ -89,26 +92,26 @@ function StockTable({
                   severity={s.state === 'fails' && s.answer.strength.state === 'fails' ? 'stop' : seen(s.state)}
                   size={15}
                 />
-                <span style={{ lineHeight: 1.15, whiteSpace: 'nowrap' }}>
+                <Laid.span $line={1.15} $unbroken>
                   {s.name}
                   <br />
-                  <Faint style={{ fontSize: 11 }}>
+                  <Faint $size={11}>
                     {s.finish}, {s.edges}
                   </Faint>
-                </span>
+                </Laid.span>
               </Row>
             </td>
-            <td className="figure" style={{ lineHeight: 1.15 }}>
+            <Laid.td className="figure" $line={1.15}>
               {s.later === null ? 'not judged' : writeFine(s.later, unit)}
               <br />
-              <Faint style={{ fontSize: 11 }}>{writeFine(s.today, unit)} today</Faint>
-            </td>
+              <Faint $size={11}>{writeFine(s.today, unit)} today</Faint>
+            </Laid.td>
             <td className="figure">{reachText(s.reach, unit)}</td>
-            <td className="figure" style={{ lineHeight: 1.15 }}>
+            <Laid.td className="figure" $line={1.15}>
               {writeMass(s.kg, unit)}
               <br />
-              <Faint style={{ fontSize: 11 }}>{s.cost === null ? 'no price' : s.cost.toFixed(2)}</Faint>
-            </td>
+              <Faint $size={11}>{s.cost === null ? 'no price' : s.cost.toFixed(2)}</Faint>
+            </Laid.td>
             <td>
               {s.current ? (
                 <Faint>in use</Faint>

@@ -68,7 +68,7 @@ export function Bends({ at }: { at: Placing }) {
             strokeWidth={on ? 4 : 2.2}
             strokeDasharray={c.state === 'not judged' ? '2 4' : '6 3'}
             onClick={() => select(c.member.id)}
-            style={{ cursor: 'pointer' }}
+            cursor="pointer"
           />,
         ];
       })}

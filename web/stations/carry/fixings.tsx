@@ -20,6 +20,7 @@ import { usePrecision } from '../../data/project.js';
 import { HandbookLink } from '../../shared/handbook-link.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { STATE_WORD, nameIn } from './loaded.js';
+import { Laid } from '../../shared/laid.js';
 
 interface Line {
   readonly state: State;
@@ -79,19 +80,19 @@ export function Fixings({ c }: { c: CarriedMember }) {
   const worst = lines.map((l) => l.state).reduce(worse, 'fine');
   const onlyClash = worst === 'fails' && lines.every((l) => l.state !== 'fails' || l.severity === 'look');
   return (
-    <details style={{ marginTop: 8, fontSize: 13 }}>
+    <Laid.details $above={8} $size={13}>
       <summary>
         <StateMark state={worst} {...(onlyClash ? { severity: 'look' } : {})} size={14} /> How it is held:{' '}
         {onlyClash ? 'screws in the way' : worst === 'fails' ? 'does not hold' : STATE_WORD[worst]}
       </summary>
       <ul>
         {lines.map((l) => (
-          <li key={l.text} style={{ padding: '3px 0' }}>
+          <Laid.li key={l.text} $pad="3px 0">
             <StateMark state={l.state} {...(l.severity ? { severity: l.severity } : {})} size={13} /> {l.text}
-          </li>
+          </Laid.li>
         ))}
       </ul>
       <HandbookLink page="screws">What screws hold</HandbookLink>
-    </details>
+    </Laid.details>
   );
 }

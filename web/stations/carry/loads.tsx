@@ -5,13 +5,14 @@ import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import { Button, Faint, Table } from '../../shared/ui.js';
 import { nameIn } from './loaded.js';
+import { Laid } from '../../shared/laid.js';
 
 /** What a member carries; each load that comes from above can be followed up. */
 export function LoadList({ c }: { c: CarriedMember }) {
   const { solution, select } = useBench();
   const { unit } = usePrecision();
   return (
-    <details style={{ marginTop: 8, fontSize: 13 }}>
+    <Laid.details $above={8} $size={13}>
       <summary>What it carries: {writeWeight(c.total, unit)}</summary>
       <Table>
         <caption className="visually-hidden">What it carries</caption>
@@ -30,7 +31,7 @@ export function LoadList({ c }: { c: CarriedMember }) {
             <tr key={i}>
               <td>
                 handed down by{' '}
-                <Button data-quiet onPress={() => select(h.from)} style={{ padding: 0, minHeight: 0 }}>
+                <Button data-quiet onPress={() => select(h.from)} $pad={0} $leastHigh={0}>
                   {nameIn(solution, h.from)}
                 </Button>
               </td>
@@ -53,7 +54,7 @@ export function LoadList({ c }: { c: CarriedMember }) {
           ) : null}
         </tbody>
       </Table>
-    </details>
+    </Laid.details>
   );
 }
 
@@ -79,20 +80,20 @@ export function FloorPath({ c }: { c: CarriedMember }) {
   const { unit } = usePrecision();
   const steps = useMemo(() => pathToFloor(solution.carried, c.member.id), [solution, c]);
   return (
-    <details style={{ marginTop: 8, fontSize: 13 }}>
+    <Laid.details $above={8} $size={13}>
       <summary>
         What holds it up: {steps.length} {steps.length === 1 ? 'joint' : 'joints'}, drawn in blue
       </summary>
-      <ol style={{ paddingLeft: 18 }}>
+      <Laid.ol $pad="0 0 0 18px">
         {steps.map((s, i) => (
-          <li key={i} style={{ padding: '2px 0' }}>
-            <Button data-quiet onPress={() => select(s.from)} style={{ padding: 0, minHeight: 0 }}>
+          <Laid.li key={i} $pad="2px 0">
+            <Button data-quiet onPress={() => select(s.from)} $pad={0} $leastHigh={0}>
               {nameIn(solution, s.from)}
             </Button>{' '}
             {HOW[s.how]} {nameIn(solution, s.to)}: {writeWeight(s.newtons, unit)} <Faint>{writeForce(s.newtons, unit)}</Faint>
-          </li>
+          </Laid.li>
         ))}
-      </ol>
-    </details>
+      </Laid.ol>
+    </Laid.details>
   );
 }

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import styled from 'styled-components';
 import type { CarriedMember } from '../../../core/carry/index.js';
 import { weakEnds } from '../../../core/checks/index.js';
 import { writeFine, writeWeight, writeMass, writeSentence } from '../../../core/figure/index.js';
@@ -14,6 +15,12 @@ import { useWorker } from '../../shared/use-worker.js';
 import { line } from '../../theme/tokens.js';
 import { nameIn } from './loaded.js';
 import type { RemediesAsked } from './remedies.worker.js';
+import { Laid } from '../../shared/laid.js';
+
+const Tried = styled.li`
+  padding: 6px 0;
+  border-bottom: 1px solid ${line};
+`;
 
 /** What a remedy costs, in one line. */
 function Price({ r }: { r: Remedy }) {
@@ -36,7 +43,7 @@ function Effects({ r }: { r: Remedy }) {
   const { settled } = useBench();
   const precision = usePrecision();
   return (
-    <div style={{ fontSize: 13 }}>
+    <Laid.div $size={13}>
       <p>It shows: {writeSentence(r.looks, precision)}.</p>
       {r.endsFail ? <p>Its ends do not hold after it either: that is a check of its own.</p> : null}
       {r.below.length > 0 ? (
@@ -50,7 +57,7 @@ function Effects({ r }: { r: Remedy }) {
         </p>
       ) : null}
       <MovedList moved={r.moved} most={4} />
-    </div>
+    </Laid.div>
   );
 }
 
@@ -78,7 +85,7 @@ export function Remedies({ c }: { c: CarriedMember }) {
     setDraft({ kind: 'edit', edit, look: true });
   };
   return (
-    <section aria-label="Ways to stiffen it" style={{ marginTop: 14 }}>
+    <Laid.section aria-label="Ways to stiffen it" $above={14}>
       <h2>Ways to stiffen it</h2>
       <Faint>
         Each was tried: these pass, the least change first. <HandbookLink page="stiffeners">Strips, layers and twist</HandbookLink> ·{' '}
@@ -102,12 +109,12 @@ export function Remedies({ c }: { c: CarriedMember }) {
           const label = writeSentence(r.label, precision);
           const shown = open === i && draft?.look === true;
           return (
-            <li key={label} style={{ padding: '6px 0', borderBottom: `1px solid ${line}` }}>
+            <Tried key={label}>
               {shown ? (
                 <>
                   <strong>{label}</strong>
                   <Effects r={r} />
-                  <Row style={{ marginTop: 4 }}>
+                  <Row $above={4}>
                     <Button data-main autoFocus onPress={() => commit(r.edit, label.slice(0, 150))}>
                       Do it
                     </Button>
@@ -115,17 +122,17 @@ export function Remedies({ c }: { c: CarriedMember }) {
                   </Row>
                 </>
               ) : (
-                <Button onPress={() => look(i, r.edit)} style={{ textAlign: 'left' }}>
+                <Button onPress={() => look(i, r.edit)} $text="left">
                   {label}
                 </Button>
               )}
               <div>
                 <Price r={r} />
               </div>
-            </li>
+            </Tried>
           );
         })}
       </ul>
-    </section>
+    </Laid.section>
   );
 }

@@ -4,6 +4,7 @@ import { writeFine } from '../../../core/figure/index.js';
 import { usePrecision } from '../../data/project.js';
 import { useBench } from '../../bench/bench.js';
 import { amber, ink, lineFaint, red } from '../../theme/tokens.js';
+import { Laid } from '../../shared/laid.js';
 
 /** The sag along a member, today and in the long term, with the limit; a table twin for those who cannot see it. */
 export default function SagChart({ c }: { c: CarriedMember }) {
@@ -22,10 +23,10 @@ export default function SagChart({ c }: { c: CarriedMember }) {
   const limit = verdict.allowed / per;
   return (
     <figure aria-label="Sag along the member">
-      <figcaption style={{ fontWeight: 650, fontSize: 13, padding: '4px 0' }}>
+      <Laid.figcaption $weight={650} $size={13} $pad="4px 0">
         Sag along it, {unit}; the line across is {limitName(workshop.settings.limit)}
-      </figcaption>
-      <div style={{ height: 170 }} aria-hidden>
+      </Laid.figcaption>
+      <Laid.div $high={170} aria-hidden>
         <ResponsiveContainer width="100%" height="100%">
           <LineChart accessibilityLayer={false} data={data} margin={{ top: 4, right: 16, bottom: 0, left: 0 }}>
             <CartesianGrid stroke={lineFaint} />
@@ -56,7 +57,7 @@ export default function SagChart({ c }: { c: CarriedMember }) {
             )}
           </LineChart>
         </ResponsiveContainer>
-      </div>
+      </Laid.div>
       <div className="visually-hidden">
         <table>
           <caption>Sag along the member</caption>

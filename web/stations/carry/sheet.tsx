@@ -12,6 +12,7 @@ import { line, link, tape, tapePale } from '../../theme/tokens.js';
 import { useDrawnOut } from './in-pose.js';
 import { standingOf, useCarried, useLoaded } from './loaded.js';
 import { TipList } from './tip-list.js';
+import { Laid } from '../../shared/laid.js';
 
 const List = styled.ul`
   border-top: 1px solid ${line};
@@ -64,23 +65,23 @@ export function CarrySheet() {
   const { settings } = workshop;
   return (
     <>
-      <header style={{ marginBottom: 10 }}>
+      <Laid.header $below={10}>
         <h1>What bends</h1>
         <Faint>
           Limit {limitName(settings.limit)}, service class {settings.serviceClass}. Change them in{' '}
           <Link to={`/p/${project}/settings`}>the project’s settings</Link>.
         </Faint>
-      </header>
+      </Laid.header>
       <List>
         {alike(loaded).map((group) => (
           <Alike key={group[0]?.member.id} group={group} chosen={chosen?.member.id} />
         ))}
       </List>
-      <p style={{ marginTop: 12, fontSize: 13 }}>
+      <Laid.p $above={12} $size={13}>
         {hangs(solution.shape) ? 'Total weight on the wall: ' : 'Total weight on the floor: '}
         <strong>{writeWeight(solution.carried.floor, precision.unit)}</strong>, of which the piece itself is{' '}
         {writeMass(solution.carried.massKg, precision.unit)}.
-      </p>
+      </Laid.p>
       {out === null ? <TipList /> : null}
     </>
   );
@@ -111,10 +112,10 @@ function Alike({ group, chosen }: { group: readonly CarriedMember[]; chosen: str
           <Faint>{[placeOf(c, solution), others > 0 ? `and ${others} more like it` : ''].filter(Boolean).join(', ')}</Faint>
           <br />
           {c.bending && (c.missing === null || c.bending.verdict.today.state === 'fails') ? (
-            <span style={{ fontSize: 13 }}>
+            <Laid.span $size={13}>
               {writeFine(c.bending.verdict.today.mm, precision.unit)} today
               {c.bending.verdict.later ? `, ${writeFine(c.bending.verdict.later.mm, precision.unit)} later` : ''}
-            </span>
+            </Laid.span>
           ) : (
             <Faint>{c.falls ? `comes down: ${c.missing}` : c.throughout ? 'carried along its whole length' : c.missing}</Faint>
           )}

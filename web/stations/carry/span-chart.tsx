@@ -8,6 +8,7 @@ import { usePrecision } from '../../data/project.js';
 import { Table } from '../../shared/ui.js';
 import { ink, lineFaint, paper, red } from '../../theme/tokens.js';
 import { STROKES } from './strokes.js';
+import { Laid } from '../../shared/laid.js';
 
 const FROM = 0.4;
 const TO = 1.6;
@@ -36,10 +37,10 @@ export default function SpanChart({ drawn, span }: { drawn: readonly StockChoice
   const digits = unit === 'mm' ? 1 : 2;
   return (
     <figure aria-label="Sag against span">
-      <figcaption style={{ fontWeight: 650, fontSize: 13, padding: '4px 0' }}>
+      <Laid.figcaption $weight={650} $size={13} $pad="4px 0">
         Sag later against span, {unit}; red is {limitName(settings.limit)}
-      </figcaption>
-      <div style={{ height: 150 }} aria-hidden>
+      </Laid.figcaption>
+      <Laid.div $high={150} aria-hidden>
         <ResponsiveContainer width="100%" height="100%">
           <LineChart accessibilityLayer={false} data={rows} margin={{ top: 4, right: 16, bottom: 0, left: 0 }}>
             <CartesianGrid stroke={lineFaint} />
@@ -90,8 +91,8 @@ export default function SpanChart({ drawn, span }: { drawn: readonly StockChoice
             ) : null}
           </LineChart>
         </ResponsiveContainer>
-      </div>
-      <ul style={{ display: 'flex', flexWrap: 'wrap', gap: '2px 14px', fontSize: 12 }}>
+      </Laid.div>
+      <Laid.ul $display="flex" $wrap $gap="2px 14px" $size={12}>
         {drawn.map((d, i) => {
           const { stroke, dash } = STROKES[i % STROKES.length] as (typeof STROKES)[number];
           return (
@@ -104,8 +105,8 @@ export default function SpanChart({ drawn, span }: { drawn: readonly StockChoice
             </li>
           );
         })}
-      </ul>
-      <details style={{ fontSize: 12 }}>
+      </Laid.ul>
+      <Laid.details $size={12}>
         <summary>The same as a table</summary>
         <Table>
           <thead>
@@ -135,7 +136,7 @@ export default function SpanChart({ drawn, span }: { drawn: readonly StockChoice
               ))}
           </tbody>
         </Table>
-      </details>
+      </Laid.details>
     </figure>
   );
 }

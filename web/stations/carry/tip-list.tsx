@@ -6,6 +6,7 @@ import { usePrecision } from '../../data/project.js';
 import { HandbookLink } from '../../shared/handbook-link.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Row, Table } from '../../shared/ui.js';
+import { Laid } from '../../shared/laid.js';
 
 const FILLED = { empty: 'empty', 'top only': 'top filled', 'open drawers only': 'only what is open filled', all: 'filled' } as const;
 
@@ -39,17 +40,17 @@ export function TipList() {
   const worst = worstTipping(cases);
   if (!worst) return null;
   return (
-    <details style={{ marginTop: 14, fontSize: 13 }}>
+    <Laid.details $above={14} $size={13}>
       <summary>
         <StateMark state={worst.tipping.state} size={15} /> {summaryOf(worst, unit)}
       </summary>
-      <p style={{ margin: '4px 0' }}>
+      <Laid.p $above={4} $below={4}>
         <Faint>
           On carpet, leaning forward 1°. It should stand a pull of {writeWeight(PASS.pull, unit)} and {writeMass(PASS.onDrawer, unit)} on an
           open drawer, a small child (ASTM F2057-23).{' '}
           {piece.fixedToWall ? 'It will be fixed to the wall.' : 'Tall storage is fixed to the wall regardless.'}
         </Faint>
-      </p>
+      </Laid.p>
       <Table>
         <thead>
           <tr>
@@ -62,7 +63,7 @@ export function TipList() {
           {rowsOf(cases).map((c) => (
             <tr key={`${c.pose.id} ${c.filling}`}>
               <td>
-                <Row style={{ gap: 5, flexWrap: 'nowrap', alignItems: 'flex-start' }}>
+                <Row $gap={5} $wrap={false} $align="flex-start">
                   <StateMark state={c.tipping.state} size={14} />
                   <span>
                     {c.pose.label}, {FILLED[c.filling]}
@@ -78,6 +79,6 @@ export function TipList() {
         </tbody>
       </Table>
       <HandbookLink page="anchoring">Tipping and anchoring</HandbookLink> · <HandbookLink page="cleat">hung on a cleat</HandbookLink>
-    </details>
+    </Laid.details>
   );
 }

@@ -19,6 +19,7 @@ import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Row } from '../../shared/ui.js';
 import { line } from '../../theme/tokens.js';
 import { STATE_WORD, seen } from './loaded.js';
+import { Laid } from '../../shared/laid.js';
 
 const Answers = styled.div`
   display: grid;
@@ -49,7 +50,7 @@ function ThreeAnswers({ verdict }: { verdict: BendingAnswer['verdict'] }) {
       <div>
         <Faint>Today</Faint>
         <strong>{writeFine(verdict.today.mm, unit)}</strong>
-        <Row style={{ gap: 4 }}>
+        <Row $gap={4}>
           <StateMark state={verdict.today.state} severity={seen(verdict.today.state)} size={15} />{' '}
           <Faint>{STATE_WORD[verdict.today.state]}</Faint>
         </Row>
@@ -57,7 +58,7 @@ function ThreeAnswers({ verdict }: { verdict: BendingAnswer['verdict'] }) {
       <div>
         <Faint>After years</Faint>
         <strong>{verdict.later ? writeFine(verdict.later.mm, unit) : 'not judged'}</strong>
-        <Row style={{ gap: 4 }}>
+        <Row $gap={4}>
           <StateMark state={verdict.later?.state ?? 'not judged'} severity={seen(verdict.later?.state ?? 'not judged')} size={15} />{' '}
           <Faint>{verdict.later ? STATE_WORD[verdict.later.state] : ''}</Faint>
         </Row>
@@ -74,7 +75,7 @@ function ThreeAnswers({ verdict }: { verdict: BendingAnswer['verdict'] }) {
 /** How near the member is to breaking. */
 function StrengthLine({ strength }: Pick<BendingAnswer, 'strength'>) {
   return (
-    <Row style={{ gap: 6, fontSize: 13, alignItems: 'flex-start', flexWrap: 'nowrap' }}>
+    <Row $gap={6} $size={13} $align="flex-start" $wrap={false}>
       <StateMark state={strength.state} size={15} />
       <span>
         {strength.used === null || !strength.strength.judged
@@ -97,16 +98,16 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
   const { properties } = section;
   const best = bestCase(bending);
   return (
-    <details style={{ fontSize: 13, marginTop: 4 }}>
+    <Laid.details $size={13} $above={4}>
       <summary>All limits, and what this rests on</summary>
-      <ul style={{ margin: '4px 0' }}>
+      <Laid.ul $above={4} $below={4}>
         {NAMED_LIMITS.map((l) => (
           <li key={l.over}>
             span/{l.over}: {writeFine(span / l.over, unit, 3)}, {verdict.today.mm <= span / l.over ? 'met today' : 'not met today'}
             {verdict.later ? (verdict.later.mm <= span / l.over ? ', met later' : ', not met later') : ''} <Faint>{l.meaning}</Faint>
           </li>
         ))}
-      </ul>
+      </Laid.ul>
       <p>
         E {writeStiffness(properties.elastic, unit)} for {c.member.stock.name},{' '}
         {properties.spread !== undefined
@@ -135,11 +136,11 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
         </p>
       ) : null}
       <p>Left out, or taken for granted:</p>
-      <ul style={{ margin: '4px 0' }}>
+      <Laid.ul $above={4} $below={4}>
         {left.map((text) => (
           <li key={text}>{text}</li>
         ))}
-      </ul>
+      </Laid.ul>
       {moves ? (
         <p>
           Solid wood moves: over a year it gets {writeFine(moves.quarter, unit)} (quarter sawn) to {writeFine(moves.flat, unit)} (flat sawn)
@@ -159,7 +160,7 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
           </>
         ) : null}
       </p>
-    </details>
+    </Laid.details>
   );
 }
 
@@ -167,7 +168,7 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
 function BothWays({ bending: { beside, builtUp, sag, lines }, panel }: { bending: BendingAnswer; panel: PanelSag }) {
   const { unit } = usePrecision();
   return (
-    <p style={{ fontSize: 13, marginTop: 4 }}>
+    <Laid.p $size={13} $above={4}>
       {beside === 'both' ? (
         <>
           Held on all four sides it bends both ways, as a plate. As a beam of its span alone it would sag {writeFine(sag.mm, unit)}.{' '}
@@ -190,7 +191,7 @@ function BothWays({ bending: { beside, builtUp, sag, lines }, panel }: { bending
           )}
         </>
       )}
-    </p>
+    </Laid.p>
   );
 }
 
@@ -205,7 +206,7 @@ export function Verdict({ c }: { c: CarriedMember }) {
       <ThreeAnswers verdict={verdict} />
       <StrengthLine strength={strength} />
       {panel ? <BothWays bending={c.bending} panel={panel} /> : null}
-      <p style={{ fontSize: 13, marginTop: 4 }}>
+      <Laid.p $size={13} $above={4}>
         Span {writeFine(Math.min(span, across), unit)}.{' '}
         {room === null
           ? `${limitName(workshop.settings.limit)} allows ${writeFine(verdict.allowed, unit)}.`
@@ -213,7 +214,7 @@ export function Verdict({ c }: { c: CarriedMember }) {
             ? 'Nobody sees it and nothing is under it: it has only to hold.'
             : `Nobody sees it: it has only to hold, and ${writeFine(room, unit)} of room is under it.`}{' '}
         {verdict.creep.judged ? `Long term: × ${Number(verdict.creep.factor.toFixed(2))} (${verdict.creep.basis}).` : verdict.creep.reason}
-      </p>
+      </Laid.p>
       <RestsOn c={c} bending={c.bending} />
     </>
   );

@@ -18,6 +18,7 @@ import { Fold } from '../../shared/fold.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Table } from '../../shared/ui.js';
 import { STATE_WORD, seen } from './loaded.js';
+import { Laid } from '../../shared/laid.js';
 
 /** The longest, thinnest and heaviest that would still do, everything else as it is. */
 export function GetAwayWith(props: { c: CarriedMember; bending: BendingAnswer }) {
@@ -73,13 +74,13 @@ function CouldBe({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
         </tbody>
       </Table>
       <Faint>One at a time, in the long term, under as much on each length of it.</Faint>
-      <p style={{ marginTop: 6 }}>
+      <Laid.p $above={6}>
         <StateMark state={person.state} size={14} /> If someone of {writeMass(PERSON.kg, unit)} sits down or stands{' '}
         {person.stands === 'in the middle' ? 'on its middle' : 'on the middle of its edge'}, which counts twice:{' '}
         {writeFine(person.mm, unit)} of sag
         {person.used === null ? ', strength not judged' : `, ${ofWhatIsSafe(person.used, false)}`}. Anything people sit, sleep or stand on
         wants more care than this figure.
-      </p>
+      </Laid.p>
     </>
   );
 }

@@ -8,6 +8,7 @@ import { usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { isUnlikely } from '../../shared/unlikely.js';
 import { Button, Faint, Fault, Grid } from '../../shared/ui.js';
+import { Laid } from '../../shared/laid.js';
 
 const Plain = styled.ul`
   margin: 6px 0;
@@ -28,9 +29,11 @@ export function AsBuilt({ space }: { space: PlacedSpace }) {
   const measured = workshop.built?.get(space.id) ?? {};
   const taken = bench.readings.filter(({ data }) => data.piece === pieceId && data.space === space.id);
   return (
-    <details style={{ marginTop: 8 }} open={taken.length > 0}>
-      <summary style={{ cursor: 'pointer', fontSize: 13 }}>It is built: what the tape says</summary>
-      <Grid style={{ marginTop: 6 }}>
+    <Laid.details $above={8} open={taken.length > 0}>
+      <Laid.summary $pressed $size={13}>
+        It is built: what the tape says
+      </Laid.summary>
+      <Grid $above={6}>
         {(['width', 'height', 'depth'] as const).map((reach) => (
           <LengthField
             key={reach}
@@ -66,7 +69,7 @@ export function AsBuilt({ space }: { space: PlacedSpace }) {
         </Fault>
       ) : null}
       <Taken readings={taken.map((r) => r.data)} />
-    </details>
+    </Laid.details>
   );
 }
 

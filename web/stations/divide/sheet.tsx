@@ -17,6 +17,7 @@ import { AsBuilt } from './as-built.js';
 import { MakingForm, ShellForm } from '../../kinds/index.js';
 import { NotPlaced } from '../not-placed.js';
 import { SpaceForm, SplitButtons, ThingsIn } from './space-form.js';
+import { Laid } from '../../shared/laid.js';
 
 const List = styled.ol`
   border-top: 1px solid ${line};
@@ -104,7 +105,7 @@ function RunTitle({ run }: { run: PlacedRun }) {
   const outer = owner?.within ? settled.shape.spaces.get(owner.within.owner) : undefined;
   const gaps = run.run.lines.filter((l) => l.line.kind === 'gap').length;
   return (
-    <header style={{ marginBottom: 10 }}>
+    <Laid.header $below={10}>
       <h1>
         {where.charAt(0).toUpperCase() + where.slice(1)}, {FROM_TO[run.axis]}
       </h1>
@@ -124,7 +125,7 @@ function RunTitle({ run }: { run: PlacedRun }) {
           </Button>
         </div>
       ) : null}
-    </header>
+    </Laid.header>
   );
 }
 
@@ -225,14 +226,14 @@ export const DivideSheet = memo(function DivideSheet() {
   if (!run) {
     return (
       <>
-        <header style={{ marginBottom: 10 }}>
+        <Laid.header $below={10}>
           <h1>The inside</h1>
           <Faint>
             {root?.space.filling
               ? `Filled with ${fillingKind(root.space.filling).filled}.`
               : 'One open space so far. Divide it, fill it, or press + on a tape.'}
           </Faint>
-        </header>
+        </Laid.header>
         {root ? (
           <>
             <SplitButtons space={root} />
@@ -264,7 +265,7 @@ export const DivideSheet = memo(function DivideSheet() {
     <>
       <RunTitle run={run} />
       <RunList />
-      <Row style={{ marginTop: 10 }}>
+      <Row $above={10}>
         <Button data-main onPress={addOne}>
           <Plus aria-hidden /> {words.one}
         </Button>
@@ -285,13 +286,13 @@ export const DivideSheet = memo(function DivideSheet() {
           </Button>
         ) : null}
       </Row>
-      <div style={{ marginTop: 18 }}>
+      <Laid.div $above={18}>
         {chosen?.space.filling ? <MakingForm space={chosen} /> : null}
         {owner ? <MakingForm space={owner} /> : null}
         {owner && selection === run.owner ? <AsBuilt space={owner} /> : null}
         <NotPlaced />
         <ShellForm />
-      </div>
+      </Laid.div>
     </>
   );
 });

@@ -18,6 +18,7 @@ import { AsBuilt } from './as-built.js';
 import { FillMenu } from '../../kinds/index.js';
 import { Button, Faint, Row, Select, TextInput } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
+import { Laid } from '../../shared/laid.js';
 
 function NameField({ space }: { space: PlacedSpace }) {
   const { commit } = useSettledBench();
@@ -72,7 +73,7 @@ function StandsAt({ space, placement, name }: { space: PlacedSpace; placement: P
   };
   const kind = at === undefined ? 'unsaid' : typeof at === 'number' ? 'place' : at;
   return (
-    <div style={{ flexBasis: '100%' }}>
+    <Laid.div $flex="0 1 100%">
       <Select
         label={`Where ${name} stands`}
         value={kind}
@@ -88,7 +89,7 @@ function StandsAt({ space, placement, name }: { space: PlacedSpace; placement: P
           onCommit={(value) => value !== null && stand(value, `${name} stands elsewhere in ${space.label}`)}
         />
       ) : null}
-    </div>
+    </Laid.div>
   );
 }
 
@@ -110,11 +111,11 @@ export function ThingsIn({ space }: { space: PlacedSpace }) {
     );
   };
   return (
-    <div style={{ marginTop: 10 }}>
+    <Laid.div $above={10}>
       <h3>Stands here</h3>
       {space.space.things.length === 0 ? <Faint>Nothing yet. What stands here decides the load.</Faint> : null}
       {space.space.things.map((t) => (
-        <Row key={t.thing} style={{ justifyContent: 'space-between', marginTop: 4 }}>
+        <Row key={t.thing} $spread $above={4}>
           <span>
             {t.count} {name(t.thing)} <RoomFor space={space} thing={t.thing} />
           </span>
@@ -130,8 +131,8 @@ export function ThingsIn({ space }: { space: PlacedSpace }) {
         </Row>
       ))}
       {bench.records.things.length > 0 ? (
-        <Row style={{ marginTop: 6, flexWrap: 'nowrap' }}>
-          <div style={{ flex: 1, minWidth: 0 }}>
+        <Row $above={6} $wrap={false}>
+          <Laid.div $flex={1} $least={0}>
             <Select
               label="A thing to put here"
               hideLabel
@@ -140,7 +141,7 @@ export function ThingsIn({ space }: { space: PlacedSpace }) {
               choices={bench.records.things.map((t) => ({ id: t.id, label: t.data.name }))}
               onChange={setAdding}
             />
-          </div>
+          </Laid.div>
           <Button
             isDisabled={adding === null}
             onPress={() => adding && set(adding, (space.space.things.find((t) => t.thing === adding)?.count ?? 0) + 1)}
@@ -149,7 +150,7 @@ export function ThingsIn({ space }: { space: PlacedSpace }) {
           </Button>
         </Row>
       ) : null}
-    </div>
+    </Laid.div>
   );
 }
 
@@ -184,7 +185,7 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
   if (filling) {
     const { filled } = fillingKind(filling);
     return (
-      <Row style={{ marginTop: 8 }}>
+      <Row $above={8}>
         <Button onPress={() => clear(filled)}>Remove the {filled}</Button>
       </Row>
     );
@@ -192,7 +193,7 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
   if (split) {
     const parts = `${kindOf(split).names.part}s`;
     return (
-      <Row style={{ marginTop: 8 }}>
+      <Row $above={8}>
         <Button onPress={() => select((split.spaces[0] as { id: string }).id)}>Into its {parts}</Button>
         {split.making ? <Button onPress={() => clear(parts)}>Remove them</Button> : null}
         <CopyLayout space={space} />
@@ -208,7 +209,7 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
   return (
     <>
       {fromThings ? <Propose space={space} /> : null}
-      <Row style={{ marginTop: 8 }}>
+      <Row $above={8}>
         {space.posts ? null : (
           <Button onPress={() => divide('up')}>
             <Rows3 aria-hidden /> Shelf in it
@@ -220,10 +221,12 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
       </Row>
       <FillMenu space={space} />
       {fromThings ? null : (
-        <details style={{ marginTop: 8 }}>
-          <summary style={{ cursor: 'pointer', fontSize: 13 }}>Propose shelves from the things</summary>
+        <Laid.details $above={8}>
+          <Laid.summary $pressed $size={13}>
+            Propose shelves from the things
+          </Laid.summary>
           <Propose space={space} />
-        </details>
+        </Laid.details>
       )}
     </>
   );
@@ -235,7 +238,7 @@ function TakePartOut({ space }: { space: PlacedSpace }) {
   const run = settled.shape.runs.get(space.within?.owner ?? '');
   if (!run || !partsStandAlone(run)) return null;
   return (
-    <Row style={{ marginTop: 8 }}>
+    <Row $above={8}>
       <Button
         onPress={() => {
           commit({ kind: 'drop-part', space: space.id }, `Took ${space.label} out`.slice(0, 150));
@@ -257,7 +260,7 @@ export const SpaceForm = memo(function SpaceForm({ id }: { id: string }) {
   const owner = settled.shape.spaces.get(space.within?.owner ?? '');
   const isGap = owner !== undefined && holdsThings(owner.space);
   return (
-    <div style={{ paddingBottom: 8 }}>
+    <Laid.div $pad="0 0 8px">
       <NameField space={space} />
       <RuleForm space={space} />
       {isGap ? null : (
@@ -268,6 +271,6 @@ export const SpaceForm = memo(function SpaceForm({ id }: { id: string }) {
           <TakePartOut space={space} />
         </>
       )}
-    </div>
+    </Laid.div>
   );
 });

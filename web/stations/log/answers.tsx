@@ -8,6 +8,7 @@ import { usePrecision, useProject } from '../../data/project.js';
 import { today } from '../../shared/clock.js';
 import { Button, Faint } from '../../shared/ui.js';
 import { useBuilding } from '../build/use-building.js';
+import { Laid } from '../../shared/laid.js';
 
 /** What building taught, and a new start from it. */
 export function LogAnswers() {
@@ -68,22 +69,22 @@ export function LogAnswers() {
         ))}
       </section>
       {nextTime.length > 0 ? (
-        <section aria-label="Next time" style={{ marginTop: 14 }}>
+        <Laid.section aria-label="Next time" $above={14}>
           <h3>Next time</h3>
           <ul>
             {nextTime.map((e) => (
-              <li key={e.id} style={{ padding: '3px 0' }}>
+              <Laid.li key={e.id} $pad="3px 0">
                 {e.data.text} <Faint>{e.data.piece === pieceId ? '' : nameOf(e.data.piece)}</Faint>
-              </li>
+              </Laid.li>
             ))}
           </ul>
-        </section>
+        </Laid.section>
       ) : null}
-      <section aria-label="Start anew" style={{ marginTop: 14 }}>
+      <Laid.section aria-label="Start anew" $above={14}>
         <h3>For another place</h3>
         {from ? <p>It was started from {nameOf(from)}.</p> : null}
         <Button onPress={() => void anew()}>Start a new piece from this one</Button>
-      </section>
+      </Laid.section>
     </>
   );
 }

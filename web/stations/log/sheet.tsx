@@ -13,6 +13,7 @@ import { cuttingWith } from '../../data/cutting-with.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { useBuilding } from '../build/use-building.js';
 import { useLog } from './use-log.js';
+import { Laid } from '../../shared/laid.js';
 
 const Lines = styled(TextArea)`
   ${fieldBox}
@@ -85,7 +86,7 @@ function NewEntry() {
     }
   };
   return (
-    <section aria-label="Add to the log" style={{ display: 'grid', gap: 8 }}>
+    <Laid.section aria-label="Add to the log" $display="grid" $gap={8}>
       <Select label="What" value={is} choices={IS} onChange={setIs} />
       <TextField value={day} onChange={setDay}>
         <FieldLabel>Day</FieldLabel>
@@ -123,7 +124,7 @@ function NewEntry() {
           {busy ? 'Keeping it…' : 'Add to the log'}
         </Button>
       </Row>
-    </section>
+    </Laid.section>
   );
 }
 
@@ -141,12 +142,12 @@ export function LogSheet() {
   const budget = cuttingWith(bench, pieceId)?.data.budget;
   return (
     <>
-      <header style={{ marginBottom: 10 }}>
+      <Laid.header $below={10}>
         <h1>Log</h1>
         <Faint>What was done, what came out otherwise, and what to do next time.</Faint>
-      </header>
+      </Laid.header>
       <NewEntry />
-      <section aria-label="Against the plan" style={{ marginTop: 18 }}>
+      <Laid.section aria-label="Against the plan" $above={18}>
         <h3>Against the plan</h3>
         <p>
           {noted > 0 ? `${timeText(noted)} noted` : 'No time noted yet'}
@@ -156,7 +157,7 @@ export function LogSheet() {
           {spent.money === 0 ? 'No money noted yet' : `${spent.money.toFixed(2)} spent`}
           {budget === undefined ? '.' : ` of a budget of ${budget}.`}
         </p>
-      </section>
+      </Laid.section>
     </>
   );
 }

@@ -15,6 +15,12 @@ import { StepDrawing } from '../build/step-drawing.js';
 import { line } from '../../theme/tokens.js';
 import { useLog, type LogLine } from './use-log.js';
 
+/** Lines are broken where they were when it was typed. */
+const AsTyped = styled.div`
+  flex: 1;
+  white-space: pre-wrap;
+`;
+
 const Days = styled.ol`
   list-style: none;
   margin: 0;
@@ -53,15 +59,15 @@ function Line({ of }: { of: LogLine }) {
       : '';
   return (
     <li>
-      <Row style={{ alignItems: 'flex-start', flexWrap: 'nowrap' }}>
-        <Faint style={{ flex: '0 0 74px' }}>{of.what}</Faint>
-        <div style={{ flex: 1, whiteSpace: 'pre-wrap' }}>
+      <Row $align="flex-start" $wrap={false}>
+        <Faint $flex="0 0 74px">{of.what}</Faint>
+        <AsTyped>
           {said}
           {of.text}
           {entry?.data.photo ? (
             <img src={`/api/projects/${id}/photos/${entry.data.photo}`} alt={of.text || `Photo of ${dayText(of.day)}`} loading="lazy" />
           ) : null}
-        </div>
+        </AsTyped>
         {entry ? (
           <span data-screen-only>
             <TakeOut name={`“${of.text.slice(0, 40) || of.what}” from the log`} onPress={() => void saver.remove('log', entry.id)} />
@@ -111,7 +117,7 @@ function Told({ title, lines }: { title: string; lines: readonly Sentence[] }) {
   const precision = usePrecision();
   if (lines.length === 0) return null;
   return (
-    <Section aria-label={title} style={{ breakInside: 'avoid' }}>
+    <Section aria-label={title} $whole>
       <h3>{title}</h3>
       <ul>
         {lines.map((s, i) => (

@@ -13,6 +13,7 @@ import { newId, newOpening } from '../../data/defaults.js';
 import { shellPage } from '../../kinds/kinds.js';
 import { OpeningForm } from '../opening-form.js';
 import { UsedByFields } from './used-by.js';
+import { Laid } from '../../shared/laid.js';
 
 const REACHES = ['width', 'height', 'depth'] as const;
 type Reach = (typeof REACHES)[number];
@@ -52,16 +53,16 @@ function OverallForm({ reach }: { reach: Reach }) {
     ...(reach === 'depth' ? [{ id: 'sides' as const, label: 'of the sides' }] : []),
   ];
   const head = (
-    <Row style={{ justifyContent: 'space-between' }}>
+    <Row $spread>
       <h3>{whole}</h3>
       {solution.shape.assumed.includes(reach) ? (
         <Assumed>
           <LengthText value={overall} precision={precision} /> assumed
         </Assumed>
       ) : (
-        <strong style={{ fontSize: 16 }}>
+        <Laid.strong $size={16}>
           <LengthText value={overall} precision={precision} stacked />
-        </strong>
+        </Laid.strong>
       )}
     </Row>
   );
@@ -152,10 +153,10 @@ export function MeasureSheet() {
   return (
     <>
       <NameForm />
-      <header style={{ marginBottom: 10 }}>
+      <Laid.header $below={10}>
         <h1>What decides the outside</h1>
         <Faint>The place it goes into, what it must hold, or sizes you give.</Faint>
-      </header>
+      </Laid.header>
       {REACHES.map((reach) => (
         <OverallForm key={reach} reach={reach} />
       ))}

@@ -14,6 +14,13 @@ import { Button, Faint, Grid, Row } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { ghostEdge, inkSoft, line, paper, phone, wood, woodDark } from '../../theme/tokens.js';
 
+/** At the foot of the drawing. */
+const Under = styled(Row)`
+  position: absolute;
+  left: 16px;
+  bottom: 12px;
+`;
+
 /** Narrower than this the fields stand in a list, since the drawing would be no larger than they are; px. */
 const NARROW = 620;
 
@@ -204,7 +211,7 @@ export function MeasureStage() {
   if (size.width > 0 && size.width < NARROW) {
     return (
       <Board ref={ref}>
-        <Grid style={{ padding: 16 }}>
+        <Grid $pad={16}>
           {spots.map((spot) => (
             <div key={spot.label}>{field(spot)}</div>
           ))}
@@ -277,7 +284,7 @@ export function MeasureStage() {
               {field(spot)}
             </Spot>
           ))}
-          <Row style={{ position: 'absolute', left: 16, bottom: 12 }}>
+          <Under>
             <Button onPress={() => add('widths', `reading ${opening.widths.length + 1}`)}>
               <Plus aria-hidden /> Width
             </Button>
@@ -294,7 +301,7 @@ export function MeasureStage() {
             ) : (
               <Faint>Empty a reading to remove it.</Faint>
             )}
-          </Row>
+          </Under>
         </>
       ) : null}
     </Board>

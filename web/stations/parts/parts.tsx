@@ -16,6 +16,7 @@ import { LengthText } from '../../shared/length-text.js';
 import { Sum } from '../../shared/sum.js';
 import { Button, Faint, Fault, PickTable, Row } from '../../shared/ui.js';
 import { download, fileName } from '../../shared/download.js';
+import { Laid } from '../../shared/laid.js';
 
 const Area = styled.div`
   flex: 1;
@@ -28,7 +29,7 @@ const Area = styled.div`
 `;
 
 function LettersCell({ row }: { row: PartRow }) {
-  return <strong style={{ fontSize: 15 }}>{lettersText(row.parts.map((p) => p.letter))}</strong>;
+  return <Laid.strong $size={15}>{lettersText(row.parts.map((p) => p.letter))}</Laid.strong>;
 }
 
 /** What is bought for it besides wood, equal things counted together. */
@@ -38,7 +39,7 @@ function BoughtList() {
   const bought = useMemo(() => boughtFor(solution), [solution]);
   if (bought.length === 0) return null;
   return (
-    <section aria-label="To buy" style={{ marginTop: 14 }}>
+    <Laid.section aria-label="To buy" $above={14}>
       <h3>To buy besides wood</h3>
       <ul>
         {bought.map((b) => {
@@ -50,7 +51,7 @@ function BoughtList() {
           );
         })}
       </ul>
-    </section>
+    </Laid.section>
   );
 }
 
@@ -65,7 +66,7 @@ export function PartsStage() {
     download(`${fileName(piece.name)}-parts.csv`, 'text/csv;charset=utf-8', `\ufeff${partsCsv(solution.parts, precision, times)}`);
   return (
     <Area>
-      <Row data-screen-only style={{ justifyContent: 'space-between', marginBottom: 10 }}>
+      <Row data-screen-only $spread $below={10}>
         <Faint>
           {solution.parts.length} parts, {rows.length} kinds. Cut to the cutting size; the finished size is exact.
           {stops > 0
@@ -81,12 +82,12 @@ export function PartsStage() {
           </Button>
         </Row>
       </Row>
-      <h2 style={{ marginBottom: 4 }}>
+      <Laid.h2 $below={4}>
         {piece.name}: {formatLength(solution.shape.overall.width.value, precision)} ×{' '}
         {formatLength(solution.shape.overall.height.value, precision)} × {formatLength(solution.shape.overall.depth.value, precision)}{' '}
         {precision.unit}
         {times > 1 ? `, ${times} of them` : ''}
-      </h2>
+      </Laid.h2>
       {solution.shape.assumed.length > 0 ? (
         <Fault role="alert">
           Nothing to cut yet: the {solution.shape.assumed.join(' and the ')} {solution.shape.assumed.length > 1 ? 'are' : 'is'} assumed.
@@ -143,7 +144,7 @@ export function PartsStage() {
                   <LengthText value={part.thickness.value} precision={precision} />
                 </Cell>
                 <Cell>
-                  <span style={{ whiteSpace: 'nowrap' }}>{part.member.stock.name}</span>
+                  <Laid.span $unbroken>{part.member.stock.name}</Laid.span>
                 </Cell>
                 <Cell>{doneText(part, precision)}</Cell>
               </TableRow>
@@ -152,13 +153,13 @@ export function PartsStage() {
         </TableBody>
       </PickTable>
       <BoughtList />
-      <p style={{ marginTop: 8 }}>
+      <Laid.p $above={8}>
         <Faint>
           {precision.unit === 'mm' ? 'mm' : 'inches'}, cutting sizes to{' '}
           {exactText((piece.rounding ?? workshop.settings.rounding).grid, precision.unit)}: what goes between is rounded down, what covers
           is rounded up. Grain runs along the length. The small figure is the exact finished size.
         </Faint>
-      </p>
+      </Laid.p>
     </Area>
   );
 }
@@ -169,9 +170,9 @@ function CutCell({ part, side }: { part: Part; side: 'length' | 'width' }) {
   const exact = part[side].value;
   return (
     <>
-      <strong style={{ fontSize: 15 }}>
+      <Laid.strong $size={15}>
         <LengthText value={cut.set} precision={precision} />
-      </strong>
+      </Laid.strong>
       {cut.set === exact ? null : (
         <>
           <br />
@@ -203,18 +204,18 @@ export function PartDetail() {
           <summary>
             <strong>Machining</strong>
           </summary>
-          <ul style={{ fontSize: 13 }}>
+          <Laid.ul $size={13}>
             {lines.map((line) => (
-              <li key={line} style={{ padding: '2px 0' }}>
+              <Laid.li key={line} $pad="2px 0">
                 {line}
-              </li>
+              </Laid.li>
             ))}
-          </ul>
+          </Laid.ul>
         </details>
       ) : null}
-      <h3 style={{ marginTop: 12 }}>Length</h3>
+      <Laid.h3 $above={12}>Length</Laid.h3>
       <Sum figure={part.cut.length.figure} precision={precision} answer="long" />
-      <h3 style={{ marginTop: 12 }}>Width</h3>
+      <Laid.h3 $above={12}>Width</Laid.h3>
       <Sum figure={part.cut.width.figure} precision={precision} answer="wide" />
     </section>
   );
@@ -233,12 +234,12 @@ export function PartsSheet() {
   }
   return (
     <>
-      <header style={{ marginBottom: 10 }}>
+      <Laid.header $below={10}>
         <h1>Parts</h1>
         <Faint>Pick one to see it drawn, with the sum behind each size.</Faint>
-      </header>
+      </Laid.header>
       {[...stocks.entries()].map(([id, s]) => (
-        <div key={id} style={{ marginBottom: 10 }}>
+        <Laid.div key={id} $below={10}>
           <strong>{s.name}</strong>
           <br />
           <Faint>
@@ -246,7 +247,7 @@ export function PartsSheet() {
             {precision.unit === 'mm' ? `${s.area.toFixed(2)} m²` : `${(s.area * 10.7639).toFixed(1)} sq ft`},{' '}
             {writeMass(s.kg, precision.unit)}
           </Faint>
-        </div>
+        </Laid.div>
       ))}
     </>
   );

@@ -19,13 +19,14 @@ import {
   type StockToCut,
 } from './use-cutting.js';
 import type { Layout } from './layouts.js';
+import { Laid } from '../../shared/laid.js';
 
 /** How the search for a better layout stands, with a way to end it. */
 function Looking({ stock, layout }: { stock: StockToCut; layout: Layout | undefined }) {
   const done = layout?.standing?.done ?? 0;
   if (layout?.ended === 'stopped') {
     return (
-      <Row style={{ marginTop: 6 }}>
+      <Row $above={6}>
         <Faint>Stopped: the best so far is kept.</Faint>
         <Button onPress={() => lookAgain(stock)}>Look on</Button>
       </Row>
@@ -33,8 +34,8 @@ function Looking({ stock, layout }: { stock: StockToCut; layout: Layout | undefi
   }
   if (done >= 1 || layout?.ended) return null;
   return (
-    <Row style={{ marginTop: 6 }}>
-      <progress max={1} value={done} aria-label={`Looking for a better layout of ${stock.stock.name}`} style={{ width: 120 }} />
+    <Row $above={6}>
+      <Laid.progress max={1} value={done} aria-label={`Looking for a better layout of ${stock.stock.name}`} $width={120} />
       <Faint>{Math.round(done * 100)} %</Faint>
       <Button onPress={() => stopLooking(stock)}>Stop</Button>
     </Row>
@@ -69,10 +70,10 @@ function PickedPart({ stock, layout }: { stock: StockToCut; layout: Layout | und
         <p>It has no place.</p>
       ) : (
         <>
-          <p style={{ margin: '6px 0' }}>
+          <Laid.p $above={6} $below={6}>
             {sheetName(stock, sheet, at)}; it lies {part.turned ? 'across' : 'along'}
             {isHeld ? ', held there' : ''}.
-          </p>
+          </Laid.p>
           {sheet.begun ? (
             <WentWrong begun={sheet.begun} partKey={picked.key} mark={mark} props={{ stock, sheets, marks: new Map(), cutting, change }} />
           ) : (
@@ -94,32 +95,32 @@ function PickedPart({ stock, layout }: { stock: StockToCut; layout: Layout | und
                 />
               </Grid>
               {open.length > 1 ? (
-                <div style={{ marginTop: 8 }}>
+                <Laid.div $above={8}>
                   <Select
                     label="Lies on"
                     value={`${at}`}
                     choices={open.map(({ s, nth }) => ({ id: `${nth}`, label: sheetName(stock, s, nth) }))}
                     onChange={(nth) => Number(nth) !== at && move(picked, { sheet: Number(nth) })}
                   />
-                </div>
+                </Laid.div>
               ) : null}
-              <Row style={{ marginTop: 8 }}>
+              <Row $above={8}>
                 <Button onPress={() => holdOrLetGo(picked)}>{isHeld ? 'Let it lie anywhere' : 'Hold it here'}</Button>
                 <Button isDisabled={!mayTurn(picked)} onPress={() => turn(picked)}>
                   Turn
                 </Button>
               </Row>
               {picked.grain ? (
-                <div style={{ marginTop: 8 }}>
+                <Laid.div $above={8}>
                   <Tick
                     isSelected={cutting.turns.includes(picked.key)}
                     onChange={(to) => change(turnable(cutting, picked, to), `${mark} ${to ? 'may lie' : 'does not lie'} across the grain`)}
                   >
                     May lie across the grain
                   </Tick>
-                </div>
+                </Laid.div>
               ) : null}
-              <Row style={{ marginTop: 8 }}>
+              <Row $above={8}>
                 <Button
                   data-quiet
                   onPress={() =>
@@ -153,7 +154,7 @@ export function StockAnswers() {
   return (
     <>
       <PickedPart stock={stock} layout={layout} />
-      <Section style={{ marginTop: 14 }} aria-label={`What ${stock.stock.name} comes to`}>
+      <Section $above={14} aria-label={`What ${stock.stock.name} comes to`}>
         <h2>{stock.stock.name}</h2>
         {sums ? (
           <>
@@ -178,7 +179,7 @@ export function StockAnswers() {
         ) : null}
         <Looking stock={stock} layout={layout} />
         {held.size > 0 ? (
-          <Row style={{ marginTop: 6 }}>
+          <Row $above={6}>
             <Button onPress={() => change(unpinned(cutting, held), `All of ${stock.stock.name} may lie anywhere`)}>
               Let all {held.size} held lie anywhere
             </Button>

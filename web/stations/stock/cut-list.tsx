@@ -14,6 +14,7 @@ import { booked, cutMade, isDone, spoiled, stockAfter } from './edits.js';
 import { sheetName } from './words.js';
 import type { ShownSheet, StockToCut } from './use-cutting.js';
 import type { Cutting } from '../../../core/layout/spec.js';
+import { Laid } from '../../shared/laid.js';
 
 const Caution = styled.span`
   color: ${amber};
@@ -158,7 +159,7 @@ function BegunSheet({ sheet, name, props }: { sheet: ShownSheet; name: string; p
   };
   const small = leftOn(laid).length - rests.length;
   return (
-    <Row style={{ marginTop: 6 }}>
+    <Row $above={6}>
       <Button onPress={book}>
         Take {name.toLowerCase()} off what is on hand, keep {rests.length} {rests.length === 1 ? 'offcut' : 'offcuts'}
       </Button>
@@ -198,13 +199,13 @@ export function CutList(props: CutListProps) {
   if (settings.length === 0) return <Faint>Nothing to saw: every part is as large as what it comes from.</Faint>;
   return (
     <>
-      <p style={{ marginBottom: 8 }}>
+      <Laid.p $below={8}>
         <Faint>
           Mark the two edges that you measure from on every {stock.stock.form} first, and keep to them.
           {trims.length > 0 ? ` Take ${trims.join(' and ')} first, so that they are true.` : ''} Every figure is what the part between the
           fence or stop and the blade keeps. The first cut that you tick fixes its {stock.stock.form} as it is laid out.
         </Faint>
-      </p>
+      </Laid.p>
       <Table aria-label={`Order of cuts of ${stock.stock.name}`}>
         <thead>
           <tr>

@@ -17,6 +17,16 @@ const Figure = styled.figure`
   }
 `;
 
+/** A part on its way from one sheet to another, under the pointer. */
+const Held = styled.div`
+  position: fixed;
+  background: ${tape};
+  border: 1px solid ${ink};
+  opacity: 0.7;
+  pointer-events: none;
+  z-index: 10;
+`;
+
 /** The sheets of one stock, one under the other at one scale. */
 export function SheetsDrawing({ drawn, captionOf }: { drawn: SheetsDrawn; captionOf: (sheet: ShownSheet, nth: number) => string }) {
   const [drag, setDrag] = useState<Drag | null>(null);
@@ -96,18 +106,12 @@ export function SheetsDrawing({ drawn, captionOf }: { drawn: SheetsDrawn; captio
         </Figure>
       ))}
       {drag && held ? (
-        <div
+        <Held
           style={{
-            position: 'fixed',
             left: drag.at.x - drag.grip.x,
             top: drag.at.y - drag.grip.y,
             width: toMm(drag.turned ? held.width : held.length) * scale,
             height: toMm(drag.turned ? held.length : held.width) * scale,
-            background: tape,
-            border: `1px solid ${ink}`,
-            opacity: 0.7,
-            pointerEvents: 'none',
-            zIndex: 10,
           }}
         />
       ) : null}

@@ -12,6 +12,7 @@ import { PickList } from '../../shared/pick-list.js';
 import { Reserve } from './reserve.js';
 import { counted, moneyText, sumsText } from './words.js';
 import { sumsFor, useCutting, useLayouts, useStockShown } from './use-cutting.js';
+import { Laid } from '../../shared/laid.js';
 
 const FIRST: readonly { readonly id: FirstCuts; readonly label: string }[] = [
   { id: 'either', label: 'whichever wastes less' },
@@ -40,10 +41,10 @@ export function StockSheet() {
     );
   return (
     <>
-      <header style={{ marginBottom: 10 }}>
+      <Laid.header $below={10}>
         <h1>Stock</h1>
         <Faint>Parts laid on what is on hand and what is bought, so that every cut runs from edge to edge.</Faint>
-      </header>
+      </Laid.header>
       <PickList aria-label="Stocks">
         {stocks.map((s) => {
           const layout = layouts.get(s.id);
@@ -68,14 +69,14 @@ export function StockSheet() {
           );
         })}
       </PickList>
-      <p style={{ marginBottom: 12 }}>
+      <Laid.p $below={12}>
         <strong>
           Wood to buy: {atLeast ? 'at least ' : ''}
           {moneyText(money)}
         </strong>
         {sums.length < stocks.length ? <Faint> so far</Faint> : null}
-      </p>
-      <div style={{ display: 'grid', gap: 10, marginBottom: 14 }}>
+      </Laid.p>
+      <Laid.div $display="grid" $gap={10} $below={14}>
         <Reserve
           laid={stocks.flatMap((stock) => {
             const one = sumsOf.get(stock.id);
@@ -120,19 +121,19 @@ export function StockSheet() {
           Saws, trim, and what is kept: <Link to={`/p/${project}/settings#tools`}>settings</Link>. Offcuts, prices and what is on hand:{' '}
           <Link to={`/p/${project}/stock${shown ? `?open=${shown.id}` : ''}`}>stockroom</Link>.
         </Faint>
-      </div>
+      </Laid.div>
       {others.length > 0 || cutting.pieces.length > 1 ? (
         <Fold
           summary={`Cut together: ${pieces.length === 1 ? 'this piece alone' : pieces.map((p, i) => `${i + 1} ${p.solution.piece.name}`).join(', ')}`}
         >
           {() => (
-            <div style={{ display: 'grid', gap: 6, marginTop: 6 }}>
+            <Laid.div $display="grid" $gap={6} $above={6}>
               {others.map((p) => (
                 <Tick key={p.id} isSelected={cutting.pieces.includes(p.id)} onChange={(to) => together(p.id, p.data.piece.name, to)}>
                   {p.data.piece.name}
                 </Tick>
               ))}
-            </div>
+            </Laid.div>
           )}
         </Fold>
       ) : null}

@@ -19,6 +19,7 @@ import { ink, lineFaint, red } from '../../theme/tokens.js';
 import type { SizesAsked, SizesSaid } from './sizes.worker.js';
 import { useCutting } from './use-cutting.js';
 import { moneyText } from './words.js';
+import { Laid } from '../../shared/laid.js';
 
 const REACHES: readonly { readonly id: Reach; readonly label: string }[] = [
   { id: 'depth', label: 'Depth' },
@@ -135,11 +136,11 @@ export default function Sizes() {
   const line = { type: 'stepAfter' as const, dot: false, isAnimationActive: false, strokeWidth: 2, connectNulls: false };
   return (
     <section aria-label="Sizes that waste less">
-      <Row style={{ justifyContent: 'space-between', marginBottom: 8, alignItems: 'end' }}>
+      <Row $spread $below={8} $align="end">
         <h2>Sizes that waste less</h2>
-        <div style={{ minWidth: 150 }}>
+        <Laid.div $least={150}>
           <Select label="What may change" value={inSpace === undefined ? reach : what} choices={choices} onChange={setWhat} />
-        </div>
+        </Laid.div>
       </Row>
       {done || ended ? null : (
         <Row>
@@ -150,12 +151,12 @@ export default function Sizes() {
       {ended === 'failed' ? <Fault role="alert">The sizes could not be tried. Take the page anew; nothing is lost.</Fault> : null}
       {tried.length > 1 ? (
         <figure aria-label={`Money and sheets against the ${told}`}>
-          <figcaption style={{ fontWeight: 650, fontSize: 13, padding: '4px 0' }}>
+          <Laid.figcaption $weight={650} $size={13} $pad="4px 0">
             Wood to buy (solid, left) and sheets and boards opened (dashed, right) against the {told}
             {inSpace === undefined ? `, ${precision.unit}` : ''}; the upright line is the size as it is. Sizes with more checks that stop
             the build are left out.
-          </figcaption>
-          <div style={{ height: 260 }} aria-hidden>
+          </Laid.figcaption>
+          <Laid.div $high={260} aria-hidden>
             <ResponsiveContainer width="100%" height="100%">
               <LineChart accessibilityLayer={false} data={rows} margin={{ top: 8, right: 8, bottom: 0, left: 0 }}>
                 <CartesianGrid stroke={lineFaint} />
@@ -179,12 +180,12 @@ export default function Sizes() {
                 <Line {...line} yAxisId="opened" dataKey="opened" name="opened" stroke={ink} strokeDasharray="5 4" />
               </LineChart>
             </ResponsiveContainer>
-          </div>
+          </Laid.div>
         </figure>
       ) : null}
       {done && now && cheaper.length === 0 ? <p>No size near this one costs less and passes as many checks.</p> : null}
       {now && cheaper.length > 0 ? (
-        <ul style={{ display: 'grid', gap: 8, marginTop: 8 }}>
+        <Laid.ul $display="grid" $gap={8} $above={8}>
           {cheaper.map((t) => (
             <li key={t.size}>
               <Row>
@@ -195,10 +196,10 @@ export default function Sizes() {
               </Row>
             </li>
           ))}
-        </ul>
+        </Laid.ul>
       ) : null}
       {tried.length > 1 ? (
-        <div style={{ marginTop: 10 }}>
+        <Laid.div $above={10}>
           <Fold summary="The same as a table">
             {() => (
               <Table aria-label={`What each ${told} comes to`}>
@@ -225,7 +226,7 @@ export default function Sizes() {
               </Table>
             )}
           </Fold>
-        </div>
+        </Laid.div>
       ) : null}
     </section>
   );

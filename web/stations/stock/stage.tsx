@@ -184,7 +184,7 @@ function OneStock({
     );
   return (
     <section aria-label={`${stock.stock.name}, laid out`}>
-      <Row style={{ justifyContent: 'space-between', marginBottom: 8 }}>
+      <Row $spread $below={8}>
         <h2>{stock.stock.name}</h2>
         <Row data-screen-only>
           {view === 'cuts' ? (

@@ -18,6 +18,7 @@ import { FittingsTable } from './fittings-table.js';
 import type { Layout } from './layouts.js';
 import { sheetsOf, sumsFor, type StockToCut } from './use-cutting.js';
 import { moneyText } from './words.js';
+import { Laid } from '../../shared/laid.js';
 
 /** What is bought for what is cut together: wood by whole sheets and boards, then everything else; against a budget. */
 export function ToBuy({
@@ -70,7 +71,7 @@ export function ToBuy({
   const over = cutting.budget !== undefined && inAll > cutting.budget;
   return (
     <section aria-label="What to buy">
-      <Row style={{ justifyContent: 'space-between', marginBottom: 8 }}>
+      <Row $spread $below={8}>
         <h2>What to buy for {pieces.map((p) => p.solution.piece.name).join(', ')}</h2>
         <Row data-screen-only>
           <Button onPress={csv}>
@@ -134,7 +135,7 @@ export function ToBuy({
       ))}
       {pieces.length > 1 && money > 0 ? (
         <>
-          <h3 style={{ marginTop: 14 }}>By piece, by the area of its parts</h3>
+          <Laid.h3 $above={14}>By piece, by the area of its parts</Laid.h3>
           <ul>
             {pieces.map((p) => (
               <li key={p.id}>
@@ -146,7 +147,7 @@ export function ToBuy({
       ) : null}
       {own.length > 0 ? (
         <>
-          <h3 style={{ marginTop: 14 }}>From what is on hand</h3>
+          <Laid.h3 $above={14}>From what is on hand</Laid.h3>
           <ul>
             {own.map((o) => (
               <li key={o.name}>
@@ -158,16 +159,16 @@ export function ToBuy({
       ) : null}
       {fittings.length > 0 ? (
         <>
-          <h3 style={{ marginTop: 14 }}>Besides wood</h3>
+          <Laid.h3 $above={14}>Besides wood</Laid.h3>
           <FittingsTable lines={lines} />
         </>
       ) : null}
-      <p style={{ marginTop: 14 }}>
+      <Laid.p $above={14}>
         <strong>
           In all{atLeast || besides.atLeast ? ', at least' : ''}: {moneyText(Math.round(inAll * 100) / 100)}
         </strong>
         {cutting.budget === undefined ? '' : `, of a budget of ${moneyText(cutting.budget)}`}
-      </p>
+      </Laid.p>
       {over ? (
         <Fault role="alert">That is {moneyText(Math.round((inAll - (cutting.budget ?? 0)) * 100) / 100)} over the budget.</Fault>
       ) : null}
