@@ -5,6 +5,7 @@ import { propertiesOf, type Stock } from '../core/stock/index.js';
 import { remediesFor, solve } from '../core/solution/index.js';
 import { PRINT_SHED } from '../demo/print-shed.js';
 import { ms, print, timed } from './figures.js';
+import { asNewtons } from '../core/measures/index.js';
 
 const workshop = workshopOf(PRINT_SHED);
 
@@ -64,7 +65,7 @@ function accuracy(): void {
 export function benchCarry(): void {
   const stock = PRINT_SHED.stock['birch-18'] as Stock;
   const spans = [0, 500, 1000, 1500, 2000, 2500].map((x) => ({ x, oneWay: true }));
-  const beam = { length: 2500, supports: spans, lines: [{ from: 0, to: 2500, perMm: 0.5 }], points: [{ x: 777, newtons: 200 }] };
+  const beam = { length: 2500, supports: spans, lines: [{ from: 0, to: 2500, perMm: 0.5 }], points: [{ x: 777, newtons: asNewtons(200) }] };
   print(
     'beam of five spans, median',
     ms(timed(() => solveBeam({ ...beam, stretches: [{ to: 2500, EI: 1.3e9 }] }), 2000).median),

@@ -6,6 +6,7 @@ import { propose, type Wanted } from '../core/proposal/index.js';
 import { PRINT_SHED } from '../demo/print-shed.js';
 import { largeCase } from './cases.js';
 import { ms, print, timed } from './figures.js';
+import { asKg } from '../core/measures/index.js';
 
 const workshop = workshopOf(PRINT_SHED);
 
@@ -45,7 +46,7 @@ export function benchSolve(): void {
       thing: {
         name: `t${i}`,
         shape: { kind: 'box', width: mm(60 + ((i * 37) % 240)), height: mm(80 + ((i * 53) % 320)), depth: mm(150 + ((i * 29) % 140)) },
-        mass: 1 + (i % 7),
+        mass: asKg(1 + (i % 7)),
         count: 1 + (i % 5),
         clearance: mm(20),
         wayUp: 'upright',

@@ -8,6 +8,7 @@ import { boughtFor, drawnOutOf, heldOutOf, type Solution } from '../core/solutio
 import type { Frame } from '../core/shells/index.js';
 import { PRINT_SHED } from './print-shed.js';
 import { solved } from './solved.js';
+import { asKg } from '../core/measures/index.js';
 
 const patch = (change: Partial<Frame>): PieceEdit => ({ kind: 'piece', patch: change });
 const memberOf = (s: Solution, id: string) => s.shape.members.find((m) => m.id === id) as Member;
@@ -132,7 +133,7 @@ test('rails of the bed hang on bolts that are bought by size; too low a rail has
 
 test('castors under a bed: shorter posts, what one carries against its rating with one of them clear of the floor', () => {
   const high = (60 * 80_000) as Length;
-  const on = (rated: number) => solved('guest-bed', patch({ feet: { are: 'castors', high, rated } }));
+  const on = (rated: number) => solved('guest-bed', patch({ feet: { are: 'castors', high, rated: asKg(rated) } }));
   const s = on(80);
   expect([toMm(memberOf(s, 'frame/post/front-1').length.value), toMm(boxOf(memberOf(s, 'frame/post/front-1')).y0)]).toEqual([273, 60]);
   const most = Math.max(

@@ -8,6 +8,7 @@ import { remediesFor, solve, stockChoices, type Solution } from '../core/solutio
 import { readAgain, type Built } from '../core/survey/index.js';
 import { PRINT_SHED } from './print-shed.js';
 import { shopOf, solved } from './solved.js';
+import { asKg } from '../core/measures/index.js';
 
 const fact = (s: Solution, space: string, name: string) => {
   const found = s.shape.facts.get(space)?.find((f) => f.name === name)?.figure;
@@ -296,7 +297,7 @@ test('what lies in the cells of a drawer counts against its slides', () => {
   expect(standing.reduce((sum, s) => sum + s.kg, 0)).toBeCloseTo(room * 1.05, 9);
   const heavy = {
     ...filled.workshop,
-    things: new Map(filled.workshop.things).set('ink-tin', { ...PRINT_SHED.things['ink-tin']!, mass: 40 }),
+    things: new Map(filled.workshop.things).set('ink-tin', { ...PRINT_SHED.things['ink-tin']!, mass: asKg(40) }),
   };
   expect(solve(filled.piece, heavy, {}).checks.find((c) => c.id === 'rating-drawer-third')?.severity).toBe('stop');
   expect(before.checks.some((c) => c.id === 'rating-drawer-third')).toBe(false);

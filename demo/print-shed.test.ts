@@ -7,6 +7,7 @@ import type { PieceEdit } from '../core/piece/index.js';
 import { remediesFor, stockChoices, type Solution } from '../core/solution/index.js';
 import { PRINT_SHED } from './print-shed.js';
 import { solved } from './solved.js';
+import { asNewtons } from '../core/measures/index.js';
 
 const workshop = workshopOf(PRINT_SHED);
 
@@ -139,7 +140,7 @@ describe('sag of the loose shelf by itself: 304 deep, span 575.1, 70 kg', () => 
       stretches: [{ to: 1168, EI }],
       supports: [{ x: 0 }, { x: 1168 }],
       lines: [],
-      points: [{ x: 584, newtons: 1150 }],
+      points: [{ x: 584, newtons: asNewtons(1150) }],
     });
     expect(result.greatest.mm).toBeCloseTo((1150 * 1168 ** 3) / (48 * EI), 6);
     expect(Math.round(result.greatest.mm)).toBeGreaterThanOrEqual(27);

@@ -7,6 +7,7 @@ import type { Building } from './spec.js';
 import { titleWithin, type Setup, type Step } from './step.js';
 import { stepsOf } from './steps.js';
 import type { Work } from './works.js';
+import { asKg } from '../measures/index.js';
 
 type Split = NonNullable<Building['apart']>[number];
 
@@ -88,7 +89,7 @@ function asOne(steps: readonly Step[]): Step {
       ),
     ]),
     standing: once(steps.flatMap((s) => s.standing)),
-    kg: Math.max(...steps.map((s) => s.kg)),
+    kg: asKg(Math.max(...steps.map((s) => s.kg))),
     wait,
     needs: once(steps.flatMap((s) => s.needs)).filter((id) => !ids.has(id)),
     minutes: steps.reduce((sum, s) => sum + s.minutes, 0),

@@ -11,6 +11,7 @@ import type { Building } from './spec.js';
 import { TAKES, timeText } from './minutes.js';
 import { ALONE, draft, type Draft, type Wait } from './step.js';
 import type { Work } from './works.js';
+import { asKg } from '../measures/index.js';
 
 type Join = Extract<Work, { kind: 'join' }>;
 
@@ -207,7 +208,7 @@ export function groupStep(
   const way = stage === 'together' ? ways[building.stands] : null;
   const sets = glued > 0 && glue.clamp > 0;
   const wait: Wait | null = sets ? { minutes: timeAt(glue.clamp, building.celsius), why: `${glue.name} sets in the clamps` } : null;
-  const lift: readonly Sentence[] = whole > ALONE ? [say`${mass(whole)} by then: two people lift and turn it.`] : [];
+  const lift: readonly Sentence[] = whole > ALONE ? [say`${mass(asKg(whole))} by then: two people lift and turn it.`] : [];
   return draft({
     id: group.id,
     phase: stage,
@@ -215,7 +216,7 @@ export function groupStep(
     parts: members.map((m) => m.id),
     works: joins,
     standing: byItself ? one.map((m) => m.id) : standing,
-    kg: whole,
+    kg: asKg(whole),
     wait,
     minutes:
       (members.length - frames.parts + frames.count) * TAKES.part + joins.length * TAKES.joint + (sets ? TAKES.clampUp * each.length : 0),

@@ -1,4 +1,5 @@
 import { dayOf, hoursNow, minutesSince, planLeft, usualHours, buildingOf, type Step } from './index.js';
+import { asKg } from '../measures/index.js';
 
 const step = (id: string, minutes: number, needs: readonly string[], wait: number): Step => ({
   id,
@@ -10,7 +11,7 @@ const step = (id: string, minutes: number, needs: readonly string[], wait: numbe
   says: [],
   cautions: [],
   standing: [],
-  kg: 0,
+  kg: asKg(0),
   wait: wait > 0 ? { minutes: wait, why: 'it sets' } : null,
   needs,
   minutes,

@@ -15,6 +15,7 @@ import {
   type Hours,
   type Step,
 } from './index.js';
+import { asKg } from '../measures/index.js';
 
 /** A step that takes so long and is followed by a wait. */
 function step(id: string, minutes: number, needs: readonly string[] = [], wait = 0, phase: Step['phase'] = 'saw'): Step {
@@ -28,7 +29,7 @@ function step(id: string, minutes: number, needs: readonly string[] = [], wait =
     says: [],
     cautions: [],
     standing: [],
-    kg: 0,
+    kg: asKg(0),
     wait: wait > 0 ? { minutes: wait, why: 'it dries' } : null,
     needs,
     minutes,

@@ -1,3 +1,4 @@
+import { asKg, type Kilograms } from '../measures/index.js';
 import type { Sentence } from '../figure/index.js';
 import type { Work } from './works.js';
 
@@ -78,7 +79,7 @@ export interface Step {
   /** What is put together so far is drawn; the parts alone where it is not. */
   readonly standing: readonly string[];
   /** What is lifted in it at the most, kg. */
-  readonly kg: number;
+  readonly kg: Kilograms;
   readonly wait: Wait | null;
   /** Steps that must be done before it. */
   readonly needs: readonly string[];
@@ -89,7 +90,7 @@ export interface Step {
 /** A step before it is known what it needs. */
 export type Draft = Omit<Step, 'needs'>;
 
-const NOTHING = { parts: [], works: [], setups: [], says: [], cautions: [], standing: [], kg: 0, wait: null } as const;
+const NOTHING = { parts: [], works: [], setups: [], says: [], cautions: [], standing: [], kg: asKg(0), wait: null } as const;
 
 export function draft(step: Pick<Draft, 'id' | 'phase' | 'title' | 'minutes'> & Partial<Draft>): Draft {
   return { ...NOTHING, ...step };

@@ -4,6 +4,7 @@ import type { Space } from '../piece/index.js';
 import { solve } from '../solution/index.js';
 import { divided, piece, stock, thing, workshop } from '../testing/samples.js';
 import { bestCase, getAwayWith, ifOff, wouldBe, type BendingAnswer } from './index.js';
+import { asKg } from '../measures/index.js';
 
 /** A loose shelf of 960 x 300 x 20, E 9.5, under so many kg; all of it from what stands on it, since the board weighs next to nothing. */
 function shelf(kg: number, over = 384): { answer: BendingAnswer; settings: ReturnType<typeof workshop>['settings'] } {
@@ -12,7 +13,7 @@ function shelf(kg: number, over = 384): { answer: BendingAnswer; settings: Retur
   if (above) above.things = [{ thing: 'slab', count: 1 }];
   const shop = workshop({
     stock: { ply: stock({ density: 50 }) },
-    things: { slab: thing({ name: 'slab', mass: kg, shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } }) },
+    things: { slab: thing({ name: 'slab', mass: asKg(kg), shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } }) },
     settings: { limit: { kind: 'span', over } },
   });
   const answer = solve(piece(inside), shop, {}).carried.members.get('in-m1/shelf/1')?.bending;

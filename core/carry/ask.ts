@@ -6,6 +6,7 @@ import { remembered } from './remembered.js';
 import { allLoaded, loadPatterns, type BeamLoads, type LoadPattern, type PatternedLoads } from './patterns.js';
 import { shortestSpan } from './spans.js';
 import { allowed, sagOf, stateOf, stiffnessOf, worse, worstSag, type Sag, type Bending, type State } from './verdict.js';
+import { asNewtons } from '../measures/index.js';
 
 /** By how many times something is other than it was taken for; 1 where it is left out. */
 export interface Times {
@@ -30,7 +31,7 @@ export interface Would {
 function stretched({ base, always, maybe, rows = [] }: PatternedLoads, span: number, load: number, self: number): PatternedLoads {
   const of = ({ lines, points }: BeamLoads, times: number): BeamLoads => ({
     lines: lines.map((l) => ({ from: l.from * span, to: l.to * span, perMm: l.perMm * times })),
-    points: points.map((p) => ({ x: p.x * span, newtons: p.newtons * times })),
+    points: points.map((p) => ({ x: p.x * span, newtons: asNewtons(p.newtons * times) })),
   });
   return {
     base: { length: base.length * span, supports: base.supports.map((s) => ({ ...s, x: s.x * span })) },

@@ -24,9 +24,11 @@ import {
   type Carried,
   type Standing,
 } from './index.js';
+import { asDegrees } from '../measures/index.js';
+import { asKg } from '../measures/index.js';
 
 const UP: Vector = [0, 1, 0];
-const about = (degrees: number) => (d: Vector) => turned(d, [0, 0, 0], UP, degrees);
+const about = (degrees: number) => (d: Vector) => turned(d, [0, 0, 0], UP, asDegrees(degrees));
 const placeAt = ([x, y, z]: Vector): Place => ({ x: mm(x), y: mm(y), z: mm(z) });
 const vectorOf = ({ x, y, z }: Place): Vector => [toMm(x), toMm(y), toMm(z)];
 
@@ -151,7 +153,7 @@ describe('a shelf between sides that lean', () => {
       how: 'screws',
       on: atX(mm(150 + 700 * i)),
     }));
-    const standing = new Map([['shelf', [{ space: 'in', kg: 20, along: [1, 0, 0] as Vector, from: 150, to: 850 }]]]);
+    const standing = new Map([['shelf', [{ space: 'in', kg: asKg(20), along: [1, 0, 0] as Vector, from: 150, to: 850 }]]]);
     const shop = workshop();
     const carried = carryDown(
       { members: [side, shelf], joints: joints.slice(0, 1).concat({ ...(joints[1] as Joint), carrier: 'place' }) },
@@ -193,12 +195,12 @@ describe('a shelf between sides that lean', () => {
     if (!shear.judged || !out.judged) throw new Error('they are judged');
     const shop = workshop();
     const joints: Joint[] = [{ carried: 'cleat', carrier: 'rafter', how: 'screws' }];
-    const standing = new Map([['cleat', [{ space: 'in', kg: 30, along: [1, 0, 0] as Vector, from: 180, to: 350 }]]]);
+    const standing = new Map([['cleat', [{ space: 'in', kg: asKg(30), along: [1, 0, 0] as Vector, from: 180, to: 350 }]]]);
     const own = carryDown({ members: [rafter, cleat], joints }, { standing, unweighed: new Map() }, shop).members.get('cleat');
     const [fixing] = own ? fixingsOf(own, new Map([['rafter', rafter]]), shop.settings) : [];
     // The load is 60° from the face of the wood.
     const each = (out.newtons * shear.newtons) / (out.newtons * 0.25 + shear.newtons * 0.75);
-    expect(combined(out.newtons, shear.newtons, 60)).toBeCloseTo(each, 9);
+    expect(combined(out.newtons, shear.newtons, asDegrees(60))).toBeCloseTo(each, 9);
     expect(fixing?.screws?.count).toBe(Math.max(2, 1 + Math.floor(300 / 200), Math.ceil((own?.total ?? 0) / each)));
     expect(fixing && writeExactly(fixing.sentence())).toContain('pulled and pushed at 60° (12.4.1)');
   });
@@ -237,7 +239,7 @@ test('a shelf that slopes along its span bends by what of its load is square to 
   const [sin, cos] = [0.6, 0.8];
   const lid = boardOf('lid', { origin: placeAt([0, 0, 300]), u: [cos, sin, 0], v: [0, 0, -1], n: [-sin, cos, 0] }, 1000, 200);
   const joints: Joint[] = [0, 800].map((x) => ({ carried: 'lid', carrier: 'place', how: 'screws', on: atX(mm(x)) }));
-  const standing = new Map([['lid', [{ space: 'in', kg: 10, along: [1, 0, 0] as Vector, from: 0, to: 800 }]]]);
+  const standing = new Map([['lid', [{ space: 'in', kg: asKg(10), along: [1, 0, 0] as Vector, from: 0, to: 800 }]]]);
   const own = carryDown({ members: [lid], joints }, { standing, unweighed: new Map() }, workshop()).members.get('lid');
   const W = own?.total ?? 0;
   expect(W).toBeGreaterThan(10 * GRAVITY);

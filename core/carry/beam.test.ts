@@ -1,5 +1,6 @@
 import { BeamError, solveBeam, type BeamSpec } from './beam.js';
 import { gluedStiffness, rectangleSecondMoment } from './section.js';
+import { asNewtons } from '../measures/index.js';
 
 const EI = 9000 * rectangleSecondMoment(300, 18);
 
@@ -36,7 +37,7 @@ const references: readonly [name: string, spec: BeamSpec, mm: number, x: readonl
   ],
   ['three spans', beam(2700, { supports: [{ x: 0 }, { x: 900 }, { x: 1800 }, { x: 2700 }] }), 1.72105332, [401.433, 2700 - 401.433]],
   ['loaded on the first 300 only', beam(900, { lines: [{ from: 0, to: 300, perMm: 0.8 }] }), 1.30842543, [395.025]],
-  ['200 N at 300', beam(900, { lines: [], points: [{ x: 300, newtons: 200 }] }), 1.99115155, [410.102]],
+  ['200 N at 300', beam(900, { lines: [], points: [{ x: 300, newtons: asNewtons(200) }] }), 1.99115155, [410.102]],
   ['on supports at 100 and 800', beam(900, { supports: [{ x: 100 }, { x: 800 }] }), 1.07455117, [450]],
 ];
 
@@ -96,8 +97,8 @@ test('a one-way support lets go where it would pull', () => {
       supports,
       lines: [{ from: 0, to: 900, perMm: 0.01 }],
       points: [
-        { x: 750, newtons: 20 },
-        { x: 20, newtons: 50 },
+        { x: 750, newtons: asNewtons(20) },
+        { x: 20, newtons: asNewtons(50) },
       ],
     }),
   );
@@ -114,8 +115,8 @@ test('shear adds w L² / 8 κGA to a simple span', () => {
 test.each<[string, BeamSpec, RegExp]>([
   ['one support', beam(900, { supports: [{ x: 450 }] }), /can fall/],
   ['no stiffness', beam(900, { stretches: [{ to: 900, EI: 0 }] }), /stiffness above 0/],
-  ['a load beside it', beam(900, { points: [{ x: 1000, newtons: 1 }] }), /beside/],
-  ['a load that is not a number', beam(900, { points: [{ x: 100, newtons: NaN }] }), /not a number/],
+  ['a load beside it', beam(900, { points: [{ x: 1000, newtons: asNewtons(1) }] }), /beside/],
+  ['a load that is not a number', beam(900, { points: [{ x: 100, newtons: asNewtons(NaN) }] }), /not a number/],
   ['no length', beam(0, {}), /longer than 0/],
 ])('a beam with %s is refused', (_, spec, message) => {
   expect(() => solveBeam(spec)).toThrow(BeamError);

@@ -1,3 +1,4 @@
+import { asNewtons, type Newtons } from '../measures/index.js';
 import { factor, heldBack, hold, solveBanded } from './banded.js';
 import { momentPeaks, shapeOf, stiffness, turningPoints, type Element } from './element.js';
 import { settledOn } from './touching.js';
@@ -22,7 +23,7 @@ export interface LineLoad {
 /** A load at one place; N, downwards positive. */
 export interface PointLoad {
   readonly x: number;
-  readonly newtons: number;
+  readonly newtons: Newtons;
 }
 
 /** A stretch of a beam of one stiffness, from where the last one ends (or the start) to `to`. */
@@ -46,7 +47,7 @@ export interface BeamSpec {
 /** The reaction of a support, N, upwards positive. */
 export interface Reaction {
   readonly x: number;
-  readonly newtons: number;
+  readonly newtons: Newtons;
   /** True where a one-way support is not touched. */
   readonly lifted: boolean;
 }
@@ -110,7 +111,7 @@ function withoutSlivers(spec: BeamSpec): BeamSpec {
     const all = l.perMm * (l.to - l.from);
     const [from, to] = [onto(l.from), onto(l.to)];
     if (to > from) return [{ ...l, from, to, perMm: all / (to - from) }];
-    if (all !== 0) points.push({ x: from, newtons: all });
+    if (all !== 0) points.push({ x: from, newtons: asNewtons(all) });
     return [];
   });
   return { ...spec, lines, points, stretches: spec.stretches.map((s) => ({ ...s, to: onto(s.to) })) };
@@ -255,7 +256,7 @@ function resultOf(spec: BeamSpec, elements: readonly Element[], solved: Solved, 
   return {
     greatest,
     rise: { x: lowest.x, mm: Math.max(0, -lowest.mm) },
-    reactions: spec.supports.map((s, i) => ({ x: s.x, newtons: solved.reactions[i] as number, lifted: !touching[i] })),
+    reactions: spec.supports.map((s, i) => ({ x: s.x, newtons: asNewtons(solved.reactions[i] as number), lifted: !touching[i] })),
     moment,
     shearForce,
     at: (x) => {

@@ -18,6 +18,7 @@ import { judge, worse, type Bending, type Sag, type State, type Verdict } from '
 import type { Support } from './support.js';
 import { apartAcross, dealt, heldBy, linesOf, linesShared, shared } from './held-by.js';
 import { solvedOnce } from './bent.js';
+import { asMPa, asNewtons } from '../measures/index.js';
 
 /** How a member bends. */
 export interface BendingAnswer {
@@ -77,7 +78,7 @@ function worseStress(a: StrengthVerdict, b: StrengthVerdict): StrengthVerdict {
 /** What is held on more than its ends also bends square to its span, where it may be the weaker. */
 function acrossSpan({ moment }: PanelSag['result'], { thickness, properties, acrossGrain }: Bending, workshop: Workshop): StrengthVerdict {
   const strength = bendingStrength(properties.material, workshop.settings.serviceClass, !acrossGrain);
-  return judgeStress((6 * moment.y) / thickness ** 2, strength);
+  return judgeStress(asMPa((6 * moment.y) / thickness ** 2), strength);
 }
 
 /** The stress of the part that is used most: M E z / E I, z from the neutral axis to its outer face. */
@@ -87,14 +88,14 @@ function strengthOf(moment: number, section: Bending, built: BuiltUp | null, wor
     // The narrowest place is taken to be where it is bent most.
     const least = Math.min(1, ...(section.narrow ?? []).map((n) => n.share));
     const stress = (6 * moment) / (section.width * least * section.thickness ** 2);
-    return judgeStress(stress, bendingStrength(section.properties.material, serviceClass, section.acrossGrain));
+    return judgeStress(asMPa(stress), bendingStrength(section.properties.material, serviceClass, section.acrossGrain));
   };
   if (!built) return plain();
   const neutral = gluedNeutral(built.parts.map((p) => p.layer));
   return built.parts
     .map(({ layer, properties }) => {
       const far = Math.max(Math.abs(layer.top - neutral), Math.abs(layer.top + layer.height - neutral));
-      return judgeStress((moment * layer.E * far) / built.EI, bendingStrength(properties.material, serviceClass));
+      return judgeStress(asMPa((moment * layer.E * far) / built.EI), bendingStrength(properties.material, serviceClass));
     })
     .reduce(worseStress);
 }
@@ -152,7 +153,7 @@ export function bend(
         how: j.how,
         on: { along, at: (loads.base.supports[i]?.x ?? 0) * level + from },
         // Down a slope what is square to it is less than what goes straight down.
-        newtons: (reaction?.newtons ?? 0) / level,
+        newtons: asNewtons((reaction?.newtons ?? 0) / level),
         most: (atMost[i] ?? 0) / level,
         lifted: reaction?.lifted ?? false,
       };

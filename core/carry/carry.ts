@@ -1,3 +1,4 @@
+import { asNewtons, asKg, type Kilograms, type Newtons } from '../measures/index.js';
 import { FLOOR, PLACE, massMiddleOf, type Joint, type Member, type Shape } from '../piece/index.js';
 import { toMm } from '../length/index.js';
 import type { Workshop } from '../project/index.js';
@@ -16,12 +17,12 @@ import type { State } from './verdict.js';
 /** A member with its loads, what carries it, and, for one that bends, its verdict. */
 export interface CarriedMember {
   readonly member: Member;
-  readonly selfKg: number;
+  readonly selfKg: Kilograms;
   readonly standing: readonly Standing[];
   readonly handed: readonly Handed[];
   readonly supports: readonly Support[];
   /** All that it carries and weighs, N. */
-  readonly total: number;
+  readonly total: Newtons;
   /** Carried along its whole length, so that nothing bends. */
   readonly throughout: boolean;
   readonly bending: BendingAnswer | null;
@@ -40,8 +41,8 @@ export interface CarriedMember {
 export interface Carried {
   readonly members: ReadonlyMap<string, CarriedMember>;
   /** All loads that reach the floor or the place that a piece is put into, N. */
-  readonly floor: number;
-  readonly massKg: number;
+  readonly floor: Newtons;
+  readonly massKg: Kilograms;
 }
 
 /** The things that stand anywhere in a piece and whose mass is not known, each once, by their names. */
@@ -50,9 +51,9 @@ export const unweighedIn = ({ members }: Pick<Carried, 'members'>): readonly str
 ];
 
 /** The mass of a member by its measured size and its true shape, kg. */
-export function massOf(member: Member): number {
+export function massOf(member: Member): Kilograms {
   const { density } = propertiesOf(member.stock);
-  return massMiddleOf(member).volume * density * 1e-9;
+  return asKg(massMiddleOf(member).volume * density * 1e-9);
 }
 
 function lies(member: Member): boolean {
@@ -139,13 +140,13 @@ function leantOn(member: Member, joints: readonly Joint[], { handed, self }: Loa
 }
 
 /** A member that stands or leans: it passes on all it carries, evenly where several carry it and it does not lean on two of them. */
-function passOn(joints: readonly Joint[], total: number, parts?: readonly number[] | null): Support[] {
+function passOn(joints: readonly Joint[], total: Newtons, parts?: readonly number[] | null): Support[] {
   return joints.map((j, i) => ({
     carrier: j.carrier,
     how: j.how,
     ...(j.on ? { on: lineOf(j.on) } : {}),
     ...(j.out === undefined ? {} : { out: toMm(j.out) }),
-    newtons: parts ? total * (parts[i] as number) : total / joints.length,
+    newtons: asNewtons(parts ? total * (parts[i] as number) : total / joints.length),
     lifted: false,
   }));
 }
@@ -176,12 +177,12 @@ interface Carrying {
 /** How a member stands: what it gives on, and its verdict. */
 type Stands = Pick<CarriedMember, 'supports' | 'throughout' | 'bending' | 'state' | 'missing' | 'falls'>;
 
-function comesDown(held: readonly Joint[], total: number, missing: string): Stands {
+function comesDown(held: readonly Joint[], total: Newtons, missing: string): Stands {
   return { supports: passOn(held, total), throughout: false, bending: null, state: 'fails', missing, falls: true };
 }
 
 /** @param unweighed what is not known of the masses on it; `loaded` whether anything is said to stand on it */
-function stands(member: Member, carrying: Carrying, total: number, unweighed: string | null, loaded: boolean): Stands {
+function stands(member: Member, carrying: Carrying, total: Newtons, unweighed: string | null, loaded: boolean): Stands {
   const { load, joints, attached, byId, workshop } = carrying;
   const held = joints.filter((j) => isInReach(member, byId.get(j.carrier), j));
   if (held.length === 0) return comesDown(held, total, 'nothing holds it');
@@ -210,22 +211,23 @@ function stands(member: Member, carrying: Carrying, total: number, unweighed: st
 
 function carryOne(member: Member, carrying: Carrying): CarriedMember {
   const { load, above } = carrying;
-  let total = load.self;
+  let sum: number = load.self;
   let loaded = false;
   for (const { kg } of load.standing) {
-    total += kg * GRAVITY;
+    sum += kg * GRAVITY;
     loaded ||= kg > 0;
   }
   for (const { newtons, dead } of load.handed) {
-    total += newtons;
+    sum += newtons;
     loaded ||= newtons - dead > 1e-9;
   }
+  const total = asNewtons(sum);
   const unknown = load.unweighed.length + above.size > 0 ? [...new Set([...load.unweighed, ...above])] : NOTHING;
   const unweighed = unknown.length > 0 ? `the mass of ${unknown.join(', ')}` : null;
   const { supports, throughout, bending, state, missing, falls } = stands(member, carrying, total, unweighed, loaded);
   return {
     member,
-    selfKg: load.self / GRAVITY,
+    selfKg: asKg(load.self / GRAVITY),
     standing: load.standing,
     handed: load.handed,
     supports,
@@ -272,7 +274,7 @@ export function carryDown(
     const kg = massOf(member);
     massKg += kg;
     const load: Load = {
-      self: kg * GRAVITY,
+      self: asNewtons(kg * GRAVITY),
       standing: standing.get(member.id) ?? [],
       handed: handed.get(member.id) ?? [],
       unweighed: unweighed.get(member.id) ?? [],
@@ -294,7 +296,7 @@ export function carryDown(
       const entry: Handed = {
         from: member.id,
         newtons: s.newtons,
-        dead: s.newtons * deadShare,
+        dead: asNewtons(s.newtons * deadShare),
         ...(s.on ? { on: s.on } : {}),
         ...(over ? { over } : {}),
       };
@@ -304,5 +306,5 @@ export function carryDown(
       if (carried.unknown.length > 0) above.set(s.carrier, new Set([...(above.get(s.carrier) ?? []), ...carried.unknown]));
     }
   }
-  return { members, floor, massKg };
+  return { members, floor: asNewtons(floor), massKg: asKg(massKg) };
 }

@@ -1,8 +1,9 @@
+import { asNewtons, type Kilograms, type Newtons } from '../measures/index.js';
 import { GRAVITY } from './gravity.js';
 
 /** What hangs on a bevelled cleat, forces in N, lengths in mm. */
 export interface Hung {
-  readonly kg: number;
+  readonly kg: Kilograms;
   /** How far the middle of its mass is from the wall. */
   readonly out: number;
   /** From the cleat down to the bumper. */
@@ -13,13 +14,13 @@ export interface Hung {
 
 export interface CleatForces {
   /** Straight down. */
-  readonly shear: number;
+  readonly shear: Newtons;
   /** Pulled outward by the mass hanging off the wall: V e / h. */
-  readonly moment: number;
+  readonly moment: Newtons;
   /** Pushed outward by the bevel: V tan(45° − friction). */
-  readonly wedge: number;
+  readonly wedge: Newtons;
   /** The greater of the two, to be designed for. */
-  readonly pull: number;
+  readonly pull: Newtons;
 }
 
 /**
@@ -30,7 +31,7 @@ export function cleatForces({ kg, out, drop, friction = 0 }: Hung): CleatForces 
   const shear = kg * GRAVITY;
   const moment = (shear * out) / drop;
   const wedge = shear * Math.tan(((45 - friction) * Math.PI) / 180);
-  return { shear, moment, wedge, pull: Math.max(moment, wedge) };
+  return { shear: asNewtons(shear), moment: asNewtons(moment), wedge: asNewtons(wedge), pull: asNewtons(Math.max(moment, wedge)) };
 }
 
 /** The wide and narrow faces of a cleat cut down the middle of a board at 45°, kerf square to the blade, mm. @example cleatFaces(120, 18, 3) // { wide: (138 - 3 * Math.SQRT2) / 2, narrow: (102 - 3 * Math.SQRT2) / 2 } */

@@ -1,4 +1,5 @@
 import { solveBeam, type BeamSpec } from './index.js';
+import { asNewtons } from '../measures/index.js';
 
 const EI = 2;
 const L = 3;
@@ -12,7 +13,7 @@ const clamped = [
 const cantilever = [{ x: 0, fixed: true }];
 const propped = [{ x: 0, fixed: true }, { x: L }];
 const even = [{ from: 0, to: L, perMm: q }];
-const at = (x: number) => [{ x, newtons: P }];
+const at = (x: number) => [{ x, newtons: asNewtons(P) }];
 
 function beam(supports: BeamSpec['supports'], load: Partial<BeamSpec>, extra: Partial<BeamSpec> = {}): BeamSpec {
   return { length: L, stretches: [{ to: L, EI }], supports, lines: [], points: [], ...load, ...extra };

@@ -5,6 +5,7 @@ import { rectangular, uprightFrame, type Feature, type Member } from '../piece/i
 import { woodOf } from '../project/index.js';
 import { shop } from '../testing/frame-samples.js';
 import { columnOf, enColumn, ndsColumn } from './column.js';
+import { asNewtons } from '../measures/index.js';
 
 // A post of 45 x 95, 605 long, twice that counted, about its weak axis.
 const POST = { effective: 1210, thick: 45 };
@@ -63,7 +64,7 @@ describe('a post that something is let into', () => {
       features,
     });
   const holds = (features: readonly Feature[]) =>
-    columnOf({ member: post(features), total: 0 }, [], new Map(), shop.settings, 1)?.holds as number;
+    columnOf({ member: post(features), total: asNewtons(0) }, [], new Map(), shop.settings, 1)?.holds as number;
   const cut = (u0: number, u1: number, deep: number): Feature => ({
     kind: 'notch',
     face: 'up',

@@ -1,3 +1,4 @@
+import { asNewtons, type Newtons } from '../measures/index.js';
 import { fromUnits, toMm } from '../length/index.js';
 import type { Joint, Member } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
@@ -53,7 +54,7 @@ export interface ColumnAnswer {
   readonly free: number;
   readonly slender: number;
   /** What it may carry for years, N. */
-  readonly holds: number;
+  readonly holds: Newtons;
   readonly state: State;
 }
 
@@ -135,5 +136,5 @@ export function columnOf(
   // What is cut out of it lies where something meets it, and not where it bows: the net section is crushed, the whole one bows
   // (NDS 2018 3.6.3).
   const holds = strength.allowed * Math.min(part * wide * thick, netSection(member));
-  return { free, slender, holds, state: holds > 0 ? stateOf(total / holds, 1) : 'fails' };
+  return { free, slender, holds: asNewtons(holds), state: holds > 0 ? stateOf(total / holds, 1) : 'fails' };
 }

@@ -8,14 +8,15 @@ import { solveBeam } from './beam.js';
 import { rigidityOf, solveAllRound } from './plate/index.js';
 import { everyPattern, loadPatterns, patternsFor, pushedTo, rowOf, type PatternedLoads } from './patterns.js';
 import { heldAt, type BendingAnswer, type CarriedMember } from './index.js';
+import { asKg } from '../measures/index.js';
 
 const ID = 'in-m1/shelf/1';
 const shop = workshop({
   stock: { ply: stock({ density: 1e-6 }) },
   things: {
-    press: thing({ name: 'press', mass: 40, shape: { kind: 'box', width: mm(200), height: mm(200), depth: mm(200) } }),
-    crate: thing({ name: 'crate', mass: 4, shape: { kind: 'box', width: mm(160), height: mm(100), depth: mm(200) } }),
-    row: thing({ name: 'row', mass: 40, shape: { kind: 'box', width: mm(800), height: mm(100), depth: mm(200) } }),
+    press: thing({ name: 'press', mass: asKg(40), shape: { kind: 'box', width: mm(200), height: mm(200), depth: mm(200) } }),
+    crate: thing({ name: 'crate', mass: asKg(4), shape: { kind: 'box', width: mm(160), height: mm(100), depth: mm(200) } }),
+    row: thing({ name: 'row', mass: asKg(40), shape: { kind: 'box', width: mm(800), height: mm(100), depth: mm(200) } }),
   },
 });
 

@@ -7,6 +7,7 @@ import type { Beside, PanelSag } from './panel.js';
 import type { LineSupport } from './plate/index.js';
 import { longestOf, spansOf } from './spans.js';
 import { heldAt, type Support } from './support.js';
+import { asNewtons } from '../measures/index.js';
 
 /** How a member is held where it bends: at places along its span, along its edges, and on lines along it. */
 export interface HeldBy {
@@ -45,7 +46,12 @@ export function dealt(supports: readonly Support[], lines: ReturnType<typeof lin
     const whole = parts.reduce((sum, p) => sum + p, 0);
     return line.map(({ carrier }, i): Support => {
       const part = (parts[i] as number) / whole;
-      return { ...support, carrier, newtons: support.newtons * part, ...(support.most === undefined ? {} : { most: support.most * part }) };
+      return {
+        ...support,
+        carrier,
+        newtons: asNewtons(support.newtons * part),
+        ...(support.most === undefined ? {} : { most: support.most * part }),
+      };
     });
   });
 }
@@ -121,12 +127,12 @@ export function shared(
     carrier,
     how,
     ...(by === undefined ? {} : { by }),
-    newtons: i === 0 ? result.edges.y1 : result.edges.y0,
+    newtons: asNewtons(i === 0 ? result.edges.y1 : result.edges.y0),
     lifted: false,
   }));
   const under = lines.map(({ carrier, how, on }, i): Support => {
     const newtons = Math.max(0, onLines[i] ?? 0);
-    return { carrier, how, ...(on ? { on: lineOf(on) } : {}), newtons, lifted: newtons === 0 };
+    return { carrier, how, ...(on ? { on: lineOf(on) } : {}), newtons: asNewtons(newtons), lifted: newtons === 0 };
   });
   const places = ends.map((s) => s.on?.at ?? 0);
   const [first, last] = [Math.min(...places), Math.max(...places)];
@@ -140,7 +146,7 @@ export function shared(
   // What goes down at the ends may be worse with things pushed to one of them, as it is for the beam.
   const held = ends.map((s, i): Support => {
     const newtons = own[i] as number;
-    return { ...s, newtons, most: Math.max(newtons, s.newtons > 0 ? (newtons * heldAt(s)) / s.newtons : newtons) };
+    return { ...s, newtons: asNewtons(newtons), most: Math.max(newtons, s.newtons > 0 ? (newtons * heldAt(s)) / s.newtons : newtons) };
   });
   return [...held, ...along, ...under];
 }

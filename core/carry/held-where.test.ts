@@ -5,6 +5,7 @@ import type { PanelCase } from '../shells/index.js';
 import { solve, type Solution } from '../solution/index.js';
 import { chest, drawers } from '../testing/chest.js';
 import { divided, piece, space, workshop, panels } from '../testing/samples.js';
+import { asKg } from '../measures/index.js';
 
 const check = (s: Solution, start: string) => s.checks.find((c) => c.id.startsWith(start));
 const text = (s: Solution, start: string) => writeExactly(check(s, start)?.sentence ?? []);
@@ -101,7 +102,7 @@ describe('what has no mass is missing wherever it would go', () => {
 
 describe('drawers that nothing is said to be in', () => {
   const slides = {
-    run: { name: 'runner', lengths: [mm(250)], side: mm(12), height: mm(45), setback: ZERO, rating: 100, extension: 1 },
+    run: { name: 'runner', lengths: [mm(250)], side: mm(12), height: mm(45), setback: ZERO, rating: asKg(100), extension: 1 },
   };
   const empty = chest(
     drawers({ runner: { kind: 'slide', slide: 'run', length: mm(250) } }),

@@ -6,6 +6,7 @@ import type { PanelCase } from '../shells/index.js';
 import { solve } from '../solution/index.js';
 import { divided, piece, workshop, panels } from '../testing/samples.js';
 import { leavesOut, stopsBuild, type CarriedMember } from './index.js';
+import { asKg } from '../measures/index.js';
 
 function leftOut(id: string, things: Placement[], extra: Partial<PanelCase> = {}, columns = 1): readonly string[] {
   const inside = divided('in', 'up', 2);
@@ -71,7 +72,7 @@ test('what falls or may break stops the build; what sags does not', () => {
     const heavy = workshop();
     const things = new Map(heavy.things).set('tin', {
       ...(heavy.things.get('tin') as NonNullable<ReturnType<typeof heavy.things.get>>),
-      mass: kg,
+      mass: asKg(kg),
     });
     return solve(piece(inside), { ...heavy, things }, {}).carried.members.get(SHELF) as CarriedMember;
   };

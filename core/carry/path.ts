@@ -1,3 +1,4 @@
+import type { Newtons } from '../measures/index.js';
 import { fromUnits, toMm } from '../length/index.js';
 import { boxOf, type Joint, type Member } from '../piece/index.js';
 import type { Carried } from './carry.js';
@@ -14,7 +15,7 @@ export interface PathStep {
   readonly from: string;
   readonly to: string;
   readonly how: Joint['how'];
-  readonly newtons: number;
+  readonly newtons: Newtons;
   /** Where it is given on, seen from the front. */
   readonly at: Spot;
 }

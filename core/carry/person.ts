@@ -1,3 +1,4 @@
+import { asNewtons, type Newtons } from '../measures/index.js';
 import { toMm } from '../length/index.js';
 import type { Member, Shape } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
@@ -59,7 +60,7 @@ function usedBy(moment: { x: number; y: number }, { section }: BendingAnswer, se
 }
 
 /** A person on a panel of one span, as a plate: in the middle where it is held all round, else on the edge that gives most. */
-function onPanel(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>, force: number): Omit<WithPerson, 'allowed' | 'state'> {
+function onPanel(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>, force: Newtons): Omit<WithPerson, 'allowed' | 'state'> {
   const { beside } = answer;
   const panel = panelSpecOf(answer);
   const spec = plateOf({ ...panel, lines: [] });
@@ -98,7 +99,7 @@ function usedOfBeam(
 }
 
 /** A person on the middle of the longest span of a beam. */
-function onBeam(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>, force: number): Omit<WithPerson, 'allowed' | 'state'> {
+function onBeam(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>, force: Newtons): Omit<WithPerson, 'allowed' | 'state'> {
   const { base, always, maybe, rows = [] } = answer.loads;
   const longest = longestOf(spansOf(base.supports.map((s) => s.x)));
   const person = { x: (longest.from + longest.to) / 2, newtons: force };
@@ -130,7 +131,7 @@ function newPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit' | 'se
   try {
     const layered = answer.builtUp !== null && !answer.builtUp.oneSided;
     const panel = answer.section.width >= PANEL_FROM && answer.loads.base.supports.length === 2 && !layered;
-    const { mm, used, stands } = panel ? onPanel(answer, settings, force) : onBeam(answer, settings, force);
+    const { mm, used, stands } = panel ? onPanel(answer, settings, asNewtons(force)) : onBeam(answer, settings, asNewtons(force));
     return { mm, allowed: most, used, stands, state: used === null ? 'not judged' : stateOf(used, 1) };
   } catch (error) {
     if (!(error instanceof BeamError || error instanceof PlateError)) throw error;

@@ -9,6 +9,7 @@ import { lineOf, stretchAlong } from './line.js';
 import { rowOf, type BeamLoads, type MovableRow, type PatternedLoads } from './patterns.js';
 import type { Handed, Load, Standing } from './standing.js';
 import type { Bending, Narrowed } from './verdict.js';
+import { asNewtons } from '../measures/index.js';
 
 /** A member may reach so far into a joint, mm. */
 const DEEPEST_JOINT = 15;
@@ -41,7 +42,7 @@ function sloped({ base, always, maybe, rows = [] }: PatternedLoads, level: numbe
   const line = (l: LineLoad): LineLoad => ({ ...l, from: l.from / level, to: l.to / level, perMm: l.perMm * level ** 2 });
   const steep = ({ lines, points }: BeamLoads): BeamLoads => ({
     lines: lines.map(line),
-    points: points.map((p) => ({ x: p.x / level, newtons: p.newtons * level })),
+    points: points.map((p) => ({ x: p.x / level, newtons: asNewtons(p.newtons * level) })),
   });
   return {
     base: { length: base.length / level, supports: base.supports.map((s) => ({ ...s, x: s.x / level })) },
@@ -111,7 +112,7 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
     if (place) {
       const x = clip(place[0]);
       if (h.dead !== 0) always.points.push({ x, newtons: h.dead });
-      if (live !== 0) maybe.points.push({ x, newtons: live });
+      if (live !== 0) maybe.points.push({ x, newtons: asNewtons(live) });
     } else {
       // What goes across it presses where it lies; what is given along its whole length is spread over that.
       const spread = overOf(h) ?? even;

@@ -8,6 +8,7 @@ import { chest, drawers } from '../testing/chest.js';
 import { divided, piece, space, stock, thing, workshop } from '../testing/samples.js';
 import { propertiesOf, MATERIALS } from '../stock/index.js';
 import { BeamError, loadPatterns, sagOf, solveBeam, worstSag, type BeamSpec } from './index.js';
+import { asKg, asNewtons } from '../measures/index.js';
 
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const section = { width: 300, thickness: 18, properties: propertiesOf(stock()) };
@@ -27,7 +28,7 @@ const beams = fc
       lines: lines
         .filter(([a, b]) => Math.abs(a - b) > 0.01)
         .map(([a, b, perMm]) => ({ from: Math.min(a, b) * length, to: Math.max(a, b) * length, perMm })),
-      points: points.map(([x, newtons]) => ({ x: x * length, newtons })),
+      points: points.map(([x, newtons]) => ({ x: x * length, newtons: asNewtons(newtons) })),
     },
   }))
   .filter(({ base }) => base.supports.every((s, i) => i === 0 || s.x - (base.supports[i - 1]?.x ?? 0) > 50));
@@ -68,7 +69,7 @@ function shelved(material: string, kg: number | undefined, settings: Partial<Set
   above.things = [{ thing: 'slab', count: 1 }];
   const slab = thing({ shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } });
   if (kg === undefined) delete slab.mass;
-  else slab.mass = kg;
+  else slab.mass = asKg(kg);
   const shop = workshop({ stock: { ply: stock({ material, thickness: mm(thickness) }) }, things: { slab }, settings });
   return solve(piece(inside), shop, {});
 }
@@ -114,7 +115,7 @@ describe('of every shelf', () => {
 function drawer(kg: number | undefined, thickness = 5, elastic = 9.5, serviceClass: 1 | 2 | 3 = 1): Solution {
   const slab = thing({ name: 'tin', shape: { kind: 'box', width: mm(200), height: mm(50), depth: mm(100) } });
   if (kg === undefined) delete slab.mass;
-  else slab.mass = kg / 2;
+  else slab.mass = asKg(kg / 2);
   const shop = workshop({
     stock: { wall: stock({ thickness: mm(10) }), bottom: stock({ thickness: mm(thickness), elastic }) },
     things: { tin: slab },
@@ -189,9 +190,9 @@ describe('what cannot be judged is named, and is no number', () => {
   });
 
   test.each<[string, Partial<BeamSpec>, string]>([
-    ['a load beside it', { points: [{ x: 2000, newtons: 1 }] }, 'beside the beam'],
+    ['a load beside it', { points: [{ x: 2000, newtons: asNewtons(1) }] }, 'beside the beam'],
     ['a member that can fall', { supports: [{ x: 0 }] }, 'can fall'],
-    ['a load that is no number', { points: [{ x: 1, newtons: NaN }] }, 'not a number'],
+    ['a load that is no number', { points: [{ x: 1, newtons: asNewtons(NaN) }] }, 'not a number'],
     ['no stiffness', { stretches: [{ to: 1000, EI: 0 }] }, 'stiffness above 0'],
   ])('%s', (_, extra, said) => {
     const spec = { length: 1000, stretches: [{ to: 1000, EI: 1e9 }], supports: [{ x: 0 }, { x: 1000 }], lines: [], points: [], ...extra };
@@ -210,7 +211,7 @@ describe('what cannot be judged is named, and is no number', () => {
   });
 
   test('thousands of loads are carried, and still add up', () => {
-    const points = Array.from({ length: 3000 }, (_, i) => ({ x: (i * 1000) / 3000, newtons: 1 }));
+    const points = Array.from({ length: 3000 }, (_, i) => ({ x: (i * 1000) / 3000, newtons: asNewtons(1) }));
     const { reactions } = solveBeam({
       length: 1000,
       stretches: [{ to: 1000, EI: 1e12 }],

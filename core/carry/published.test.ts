@@ -4,16 +4,17 @@ import { movementOf } from './movement.js';
 import { stiffnessFromTest } from './own-test.js';
 import { bearingStrength, bendingStrength, judgeStress } from './strength.js';
 import { tippingOf } from './tipping.js';
+import { asMPa, asKg } from '../measures/index.js';
 
 const material = (id: string) => materialOf(id) as Material;
 
 describe('a bevelled cleat', () => {
   test('38 kg, 120 out, 520 down: shear 372.8 N, moment pull 86.0, wedge pull 372.8 without friction', () => {
-    const f = cleatForces({ kg: 38, out: 120, drop: 520 });
+    const f = cleatForces({ kg: asKg(38), out: 120, drop: 520 });
     expect([f.shear, f.moment, f.wedge, f.pull].map((n) => Number(n.toFixed(1)))).toEqual([372.8, 86, 372.8, 372.8]);
   });
   test('with 15° of friction the wedge pulls tan 30° of it', () => {
-    expect(cleatForces({ kg: 38, out: 120, drop: 520, friction: 15 }).wedge).toBeCloseTo(372.78 * 0.57735, 2);
+    expect(cleatForces({ kg: asKg(38), out: 120, drop: 520, friction: 15 }).wedge).toBeCloseTo(372.78 * 0.57735, 2);
   });
   test('from 120 x 18, a kerf of 3: wide faces 66.88, narrow 48.88', () => {
     const f = cleatFaces(120, 18, 3);
@@ -43,17 +44,17 @@ describe('movement of solid wood', () => {
 describe('a board that was tested', () => {
   test('20 kg in the middle of 800 on 200 x 18, 3 mm read to 0.5', () => {
     // I = 200 · 5832 / 12 = 97,200; 196.2 · 5.12e8 / (48 · 97200 · 3) = 7177 MPa.
-    const t = stiffnessFromTest({ span: 800, width: 200, thickness: 18, kg: 20, sag: 3, readTo: 0.5, load: 'middle' });
+    const t = stiffnessFromTest({ span: 800, width: 200, thickness: 18, kg: asKg(20), sag: 3, readTo: 0.5, load: 'middle' });
     expect(t.elastic).toBeCloseTo(7.177, 3);
     expect([t.least, t.greatest, t.spread].map((v) => Number(v.toFixed(3)))).toEqual([6.152, 8.612, 0.167]);
   });
   test('spread evenly it is five eighths of that', () => {
-    const test = { span: 800, width: 200, thickness: 18, kg: 20, sag: 3, readTo: 0.5 };
+    const test = { span: 800, width: 200, thickness: 18, kg: asKg(20), sag: 3, readTo: 0.5 };
     const at = (load: 'middle' | 'even') => stiffnessFromTest({ ...test, load }).elastic;
     expect(at('even') / at('middle')).toBeCloseTo(0.625, 9);
   });
   test('a sag that cannot be read is refused', () => {
-    const test = { span: 800, width: 200, thickness: 18, kg: 1, sag: 0.4, readTo: 0.5, load: 'middle' } as const;
+    const test = { span: 800, width: 200, thickness: 18, kg: asKg(1), sag: 0.4, readTo: 0.5, load: 'middle' } as const;
     expect(() => stiffnessFromTest(test)).toThrow('load it more');
   });
 });
@@ -71,13 +72,13 @@ describe('strength', () => {
   });
   test('a shelf of 300 x 18, 900 long under 0.5 N/mm: 50,625 N mm over 16,200 mm³ is 3.125 MPa', () => {
     const stress = (0.5 * 900 ** 2) / 8 / ((300 * 18 ** 2) / 6);
-    const v = judgeStress(stress, bendingStrength(material('mdf'), 1));
+    const v = judgeStress(asMPa(stress), bendingStrength(material('mdf'), 1));
     expect(stress).toBeCloseTo(3.125, 9);
     // 21 · 0.4 / 1.3 / 1.5 = 4.308: 0.725 of it.
     expect([v.used?.toFixed(3), v.state]).toEqual(['0.725', 'fine']);
   });
   test('MDF may not carry for years where it is unheated', () => {
-    expect(judgeStress(1, bendingStrength(material('mdf'), 2)).state).toBe('not judged');
+    expect(judgeStress(asMPa(1), bendingStrength(material('mdf'), 2)).state).toBe('not judged');
   });
   test('bearing: red oak 705.6 kg/m³ across its grain, class 1: 0.010 · 588 · 0.7 / 1.3 / 1.5; along it 18', () => {
     const allowed = (...args: Parameters<typeof bearingStrength>) => {
@@ -116,7 +117,7 @@ describe('strength', () => {
 
 describe('tipping', () => {
   // 40 kg with its middle at 1000 up and 150 out, feet at 300, 2000 tall; level: 40 · 150 = 6000 kg mm.
-  const heaps = [{ kg: 40, y: 1000, z: 150 }];
+  const heaps = [{ kg: asKg(40), y: 1000, z: 150 }];
   test('level: 6000 · 9.81 / 1422 = 41.4 N at the height of a pull lifts its back', () => {
     const t = tippingOf({ heaps, foot: 300, pullAt: 2000, lean: null }, 0);
     expect([t.pull, t.margin]).toEqual([expect.closeTo(41.392, 3), 150]);
@@ -130,6 +131,6 @@ describe('tipping', () => {
     expect(t.onDrawer).toBeCloseTo(15, 9);
   });
   test('heavy and deep it stands', () => {
-    expect(tippingOf({ heaps: [{ kg: 120, y: 400, z: 250 }], foot: 550, pullAt: 800, lean: 900 }, 1).state).toBe('fine');
+    expect(tippingOf({ heaps: [{ kg: asKg(120), y: 400, z: 250 }], foot: 550, pullAt: 800, lean: 900 }, 1).state).toBe('fine');
   });
 });

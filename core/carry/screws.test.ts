@@ -9,6 +9,7 @@ import {
   yieldModes,
   type ScrewJoint,
 } from './screws.js';
+import { asDegrees, asNewtons } from '../measures/index.js';
 
 const N_PER_LBF = 4.4482216152605;
 const [no8, no10] = [WOOD_SCREWS[1], WOOD_SCREWS[2]] as [(typeof WOOD_SCREWS)[number], (typeof WOOD_SCREWS)[number]];
@@ -75,14 +76,19 @@ describe('a screw pulled out', () => {
 });
 
 test('at 0° it is shear alone, at 90° pull alone, between as the equation has it', () => {
-  expect(combined(300, 500, 0)).toBeCloseTo(500, 9);
-  expect(combined(300, 500, 90)).toBeCloseTo(300, 9);
+  expect(combined(asNewtons(300), asNewtons(500), asDegrees(0))).toBeCloseTo(500, 9);
+  expect(combined(asNewtons(300), asNewtons(500), asDegrees(90))).toBeCloseTo(300, 9);
   // 300 · 500 / (300 · 0.5 + 500 · 0.5) = 375.
-  expect(combined(300, 500, 45)).toBeCloseTo(375, 9);
+  expect(combined(asNewtons(300), asNewtons(500), asDegrees(45))).toBeCloseTo(375, 9);
 });
 
 test('how many, and none where one holds nothing', () => {
-  expect([screwsFor(1000, 400), screwsFor(800, 400), screwsFor(10, 400), screwsFor(100, 0)]).toEqual([3, 2, 1, null]);
+  expect([
+    screwsFor(asNewtons(1000), asNewtons(400)),
+    screwsFor(asNewtons(800), asNewtons(400)),
+    screwsFor(asNewtons(10), asNewtons(400)),
+    screwsFor(asNewtons(100), asNewtons(0)),
+  ]).toEqual([3, 2, 1, null]);
 });
 
 test('a screw of 50 through 18 into 18 pokes 14 out of it', () => {

@@ -1,3 +1,4 @@
+import { asNewtons, type Degrees, type Newtons } from '../measures/index.js';
 /**
  * Screws by NDS 2018, chapter 12: lateral yield (12.3-1 to 12.3-6), withdrawal and both
  * together. The standard is in pounds and inches, so lengths here are inches and forces
@@ -99,7 +100,7 @@ export function yieldModes(spec: {
 
 /** What a screw may be loaded with, or why that is not said. Newtons. */
 export type ScrewValue =
-  { readonly judged: true; readonly newtons: number; readonly basis: string } | { readonly judged: false; readonly reason: string };
+  { readonly judged: true; readonly newtons: Newtons; readonly basis: string } | { readonly judged: false; readonly reason: string };
 
 const no = (reason: string): ScrewValue => ({ judged: false, reason });
 
@@ -140,7 +141,7 @@ export function lateral(joint: ScrewJoint): ScrewValue {
   const depth = Math.min(1, p / (FULL_PENETRATION * screw.shank));
   const grain = main.wood.endGrain ? END_GRAIN : 1;
   const pounds = Math.min(...modes) * depth * grain * PERMANENT;
-  return { judged: true, newtons: pounds * N_PER_LBF, basis: 'NDS 2018 12.3, permanent load' };
+  return { judged: true, newtons: asNewtons(pounds * N_PER_LBF), basis: 'NDS 2018 12.3, permanent load' };
 }
 
 /** Load duration factor of a permanent load (NDS table 2.3.2). */
@@ -159,10 +160,11 @@ export const THREADED = 2 / 3;
 export function withdrawal(joint: ScrewJoint): ScrewValue {
   const { screw, main } = joint;
   if (main.wood.gravity === undefined) return no('no values are published for screws in the edge of this sheet');
-  if (main.wood.endGrain) return { judged: true, newtons: 0, basis: 'screws in end grain are not counted on to hold a pull, NDS 12.2.2.3' };
+  if (main.wood.endGrain)
+    return { judged: true, newtons: asNewtons(0), basis: 'screws in end grain are not counted on to hold a pull, NDS 12.2.2.3' };
   const thread = Math.min(penetration(joint), joint.length * THREADED) / MM_PER_INCH;
   const pounds = 2850 * main.wood.gravity ** 2 * screw.shank * thread * WITHDRAWAL_SHARE * PERMANENT;
-  return { judged: true, newtons: pounds * N_PER_LBF, basis: 'half of NDS 12.2-2, permanent load' };
+  return { judged: true, newtons: asNewtons(pounds * N_PER_LBF), basis: 'half of NDS 12.2-2, permanent load' };
 }
 
 /**
@@ -179,13 +181,13 @@ export function lagWithdrawal(gravity: number, diameter: number, thread: number)
  * @param pull straight out, what it holds; `shear` across it; `degrees` from the surface of the wood
  * @example combined(100, 200, 90) // 100
  */
-export function combined(pull: number, shear: number, degrees: number): number {
+export function combined(pull: Newtons, shear: Newtons, degrees: Degrees): number {
   const angle = (degrees * Math.PI) / 180;
   return (pull * shear) / (pull * Math.cos(angle) ** 2 + shear * Math.sin(angle) ** 2);
 }
 
 /** How many screws a load in shear takes; null where one screw holds nothing. @example screwsFor(1000, 300) // 4 */
-export function screwsFor(newtons: number, each: number): number | null {
+export function screwsFor(newtons: Newtons, each: Newtons): number | null {
   return each > 0 ? Math.max(1, Math.ceil(newtons / each - 1e-9)) : null;
 }
 

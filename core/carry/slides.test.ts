@@ -3,6 +3,7 @@ import type { Slide } from '../stock/index.js';
 import { chest, chestShop, drawers } from '../testing/chest.js';
 import { thing } from '../testing/samples.js';
 import { onSlides } from './index.js';
+import { asKg } from '../measures/index.js';
 
 const slide: Slide = {
   name: 'runner 250',
@@ -17,8 +18,8 @@ const slide: Slide = {
 function drawer(each: number | undefined, rating: number | null = 80) {
   const tin = thing();
   if (each === undefined) delete tin.mass;
-  else tin.mass = each;
-  const run = rating === null ? slide : { ...slide, rating };
+  else tin.mass = asKg(each);
+  const run = rating === null ? slide : { ...slide, rating: asKg(rating) };
   const shop = { ...chestShop, slides: new Map([['run', run]]), things: new Map([['tin', tin]]) };
   const s = chest(drawers({ runner: { kind: 'slide', slide: 'run', length: mm(250) } }), 1, {}, shop);
   const [body] = s.shape.bodies;

@@ -1,3 +1,4 @@
+import { asKg, type Kilograms } from '../measures/index.js';
 import type { Body } from '../piece/index.js';
 import type { Carried } from './carry.js';
 import { stateOf, type State } from './verdict.js';
@@ -5,10 +6,10 @@ import { stateOf, type State } from './verdict.js';
 /** What a body that runs on a pair of slides weighs against the rating of the pair at full extension, kg. */
 export interface OnSlides {
   readonly name: string;
-  readonly rating: number | null;
+  readonly rating: Kilograms | null;
   /** What is in it; null where something has no mass, or nothing is said to be in it. */
   readonly contents: number | null;
-  readonly self: number;
+  readonly self: Kilograms;
   /** Nothing is said to be in it. */
   readonly empty: boolean;
   /** What all of it is of the rating; null where it is not judged. */
@@ -25,7 +26,7 @@ export function onSlides({ members, runsOn }: Body, carried: Carried): OnSlides 
   const empty = known && parts.every((c) => c.empty);
   const contents = known && !empty ? parts.reduce((sum, c) => sum + c.standing.reduce((kg, s) => kg + s.kg, 0), 0) : null;
   const { name, rating } = runsOn;
-  if (rating === null || contents === null) return { name, rating, contents, self, empty, used: null, state: 'not judged' };
+  if (rating === null || contents === null) return { name, rating, contents, self: asKg(self), empty, used: null, state: 'not judged' };
   const used = (contents + self) / rating;
-  return { name, rating, contents, self, empty, used, state: stateOf(used, 1) };
+  return { name, rating, contents, self: asKg(self), empty, used, state: stateOf(used, 1) };
 }

@@ -1,3 +1,4 @@
+import { asKg, type Kilograms, type Newtons } from '../measures/index.js';
 import { add, sub, toMm } from '../length/index.js';
 import { boxOf, type PlacedSpace, type Shape, type Stand } from '../piece/index.js';
 import type { Vector } from '../solid/index.js';
@@ -7,9 +8,9 @@ import type { Line } from './line.js';
 /** What one member puts on another: how much and where. */
 export interface Handed {
   readonly from: string;
-  readonly newtons: number;
+  readonly newtons: Newtons;
   /** What of it is the weight of members, which is always there, N. */
-  readonly dead: number;
+  readonly dead: Newtons;
   /** Where; left out where it is given along the whole length. */
   readonly on?: Line;
   /** Where what goes across the one that takes it lies on that, along it, mm. */
@@ -19,7 +20,7 @@ export interface Handed {
 /** A stretch of a member that things stand on. */
 export interface Standing {
   readonly space: string;
-  readonly kg: number;
+  readonly kg: Kilograms;
   /** The level direction that things stand one beside the other along, and from where to where, mm. */
   readonly along: Vector;
   readonly from: number;
@@ -31,32 +32,32 @@ export interface Standing {
 /** One of the things of a row: how wide it is, mm, and what it weighs. */
 export interface InRow {
   readonly wide: number;
-  readonly kg: number;
+  readonly kg: Kilograms;
 }
 
 /** What one of several that share what stands on them carries of it. */
 function shareOf(standing: Standing, of: number): Standing {
   if (of === 1) return standing;
   const { row, ...rest } = standing;
-  return { ...rest, kg: rest.kg / of, ...(row ? { row: row.map((r) => ({ ...r, kg: r.kg / of })) } : {}) };
+  return { ...rest, kg: asKg(rest.kg / of), ...(row ? { row: row.map((r) => ({ ...r, kg: asKg(r.kg / of) })) } : {}) };
 }
 
 /** All that a member carries. */
 export interface Load {
-  readonly self: number;
+  readonly self: Newtons;
   readonly standing: readonly Standing[];
   readonly handed: readonly Handed[];
   readonly unweighed: readonly string[];
 }
 
 /** The things of a space with what is not known of them; what fills it lies in every one of its places. */
-function loadOf(space: PlacedSpace, filled: Stand['filled']): { kg: number; unknown: readonly string[] } {
+function loadOf(space: PlacedSpace, filled: Stand['filled']): { kg: Kilograms; unknown: readonly string[] } {
   if (filled) {
     const { thing, places } = filled;
-    return { kg: (thing.mass ?? 0) * places.length, unknown: thing.mass === undefined ? [thing.name] : [] };
+    return { kg: asKg((thing.mass ?? 0) * places.length), unknown: thing.mass === undefined ? [thing.name] : [] };
   }
   return {
-    kg: space.blocks.reduce((sum, b) => sum + (b.thing.mass ?? 0) * b.count, 0),
+    kg: asKg(space.blocks.reduce((sum, b) => sum + (b.thing.mass ?? 0) * b.count, 0)),
     unknown: space.blocks.filter((b) => b.thing.mass === undefined).map((b) => b.thing.name),
   };
 }
@@ -71,12 +72,12 @@ const FILLS = 0.8;
 function standingIn(space: PlacedSpace): readonly Standing[] {
   const [from, to] = [toMm(space.box.x0), toMm(space.box.x1)];
   const whole = { space: space.id, along: ACROSS, from, to };
-  const massOf = ({ thing, count }: Block) => (thing.mass ?? 0) * count;
-  const kgOf = (blocks: readonly Block[]) => blocks.reduce((sum, b) => sum + massOf(b), 0);
+  const massOf = ({ thing, count }: Block) => asKg((thing.mass ?? 0) * count);
+  const kgOf = (blocks: readonly Block[]) => asKg(blocks.reduce((sum, b) => sum + massOf(b), 0));
   const onFeet = space.blocks.filter((b) => feetOf(b, { ...space.box, setback: space.setback }) !== null);
   const feet = onFeet.flatMap((b): Standing[] => {
     const { xs } = feetOf(b, { ...space.box, setback: space.setback }) as NonNullable<ReturnType<typeof feetOf>>;
-    return xs.map((x) => ({ ...whole, kg: massOf(b) / 2, from: toMm(sub(x, HALF_A_FOOT)), to: toMm(add(x, HALF_A_FOOT)) }));
+    return xs.map((x) => ({ ...whole, kg: asKg(massOf(b) / 2), from: toMm(sub(x, HALF_A_FOOT)), to: toMm(add(x, HALF_A_FOOT)) }));
   });
   const others = space.blocks.filter((b) => !onFeet.includes(b));
   const placed = others.flatMap((b): Standing[] => {
@@ -111,7 +112,7 @@ function overIt(entry: Standing, lie: readonly (readonly [number, number])[], n:
   const [own, all] = [over[n] as number, over.reduce((sum, o) => sum + o, 0)];
   const [from, to] = lie[n] as readonly [number, number];
   if (own <= 0) return [];
-  return [{ ...entry, kg: (entry.kg * own) / all, from: Math.max(entry.from, from), to: Math.min(entry.to, to) }];
+  return [{ ...entry, kg: asKg((entry.kg * own) / all), from: Math.max(entry.from, from), to: Math.min(entry.to, to) }];
 }
 
 /** What stands on each member. */

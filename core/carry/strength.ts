@@ -1,3 +1,4 @@
+import { asMPa, type Megapascals } from '../measures/index.js';
 import type { CreepRow, Material } from '../stock/index.js';
 import { stateOf, type State } from './verdict.js';
 
@@ -87,7 +88,7 @@ export function ofWhatIsSafe(used: number, lasting = true): string {
 
 /** What a material may be bent to under plain loads, MPa, or why that is not said. */
 export type Strength =
-  { readonly judged: true; readonly allowed: number; readonly basis: string } | { readonly judged: false; readonly reason: string };
+  { readonly judged: true; readonly allowed: Megapascals; readonly basis: string } | { readonly judged: false; readonly reason: string };
 
 /** Tension square to the grain of hardwood whose own is not published, by which a board that is bent that way splits: characteristic, MPa (EN 338:2016 table 1). */
 const SPLITS = 0.6;
@@ -116,14 +117,18 @@ function lastingStrength(
 ): Strength {
   const lasts = lasting(material, serviceClass, how);
   if (typeof lasts === 'string') return { judged: false, reason: lasts };
-  return { judged: true, allowed: characteristic * lasts.times, basis: `${characteristic} MPa (${what}) ${lasts.basis}` };
+  return { judged: true, allowed: asMPa(characteristic * lasts.times), basis: `${characteristic} MPa (${what}) ${lasts.basis}` };
 }
 
 /** A quarter of what dry clear wood breaks at (the builder's usual caution); wet wood carries less, and a short load is less of one (EN 1995-1-1 table 3.1). */
 function quarterOf(breaks: number, what: string, serviceClass: 1 | 2 | 3, how: Lasting): Strength {
   const times = (KMODS[how].solid[serviceClass - 1] as number) / (KMOD.solid[0] as number);
   const changed = times < 1 ? ', less where it is wet' : times > 1 ? ', more for a short while' : '';
-  return { judged: true, allowed: (breaks / CLEAR_WOOD) * times, basis: `${what}${changed}${changed ? ' (EN 1995-1-1 table 3.1)' : ''}` };
+  return {
+    judged: true,
+    allowed: asMPa((breaks / CLEAR_WOOD) * times),
+    basis: `${what}${changed}${changed ? ' (EN 1995-1-1 table 3.1)' : ''}`,
+  };
 }
 
 /** The bending stress that a material may carry in a service class, for years or a short while, along its grain (the length of a sheet) or across it. */
@@ -144,7 +149,7 @@ export function bendingStrength(material: Material, serviceClass: 1 | 2 | 3, acr
   }
   const yields = YIELDS[material.id];
   if (yields !== undefined)
-    return { judged: true, allowed: yields / LOAD_FACTOR, basis: `yields at ${yields} MPa, loads times ${LOAD_FACTOR}` };
+    return { judged: true, allowed: asMPa(yields / LOAD_FACTOR), basis: `yields at ${yields} MPa, loads times ${LOAD_FACTOR}` };
   const characteristic = solid ? C16 : SHEETS[material.id]?.[across ? 1 : 0];
   if (characteristic === undefined) return { judged: false, reason: `no strength is known for ${material.name}` };
   return lastingStrength(characteristic, solid ? 'C16 timber' : 'typical, makers vary', material, serviceClass, how);
@@ -152,14 +157,14 @@ export function bendingStrength(material: Material, serviceClass: 1 | 2 | 3, acr
 
 /** How a stress stands against what is allowed. */
 export interface StrengthVerdict {
-  readonly stress: number;
+  readonly stress: Megapascals;
   readonly strength: Strength;
   /** Stress over what is allowed; null where it is not judged. */
   readonly used: number | null;
   readonly state: State;
 }
 
-export function judgeStress(stress: number, strength: Strength): StrengthVerdict {
+export function judgeStress(stress: Megapascals, strength: Strength): StrengthVerdict {
   if (!strength.judged) return { stress, strength, used: null, state: 'not judged' };
   const used = stress / strength.allowed;
   return { stress, strength, used, state: stateOf(used, 1) };

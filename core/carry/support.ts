@@ -1,3 +1,4 @@
+import type { Newtons } from '../measures/index.js';
 import type { Joint } from '../piece/index.js';
 import type { Line } from './line.js';
 
@@ -11,7 +12,7 @@ export interface Support {
   /** How far out from the face that holds it the load lies, mm, where that pulls at its screws besides. */
   readonly out?: number;
   /** Under all of the load. */
-  readonly newtons: number;
+  readonly newtons: Newtons;
   /** The most under any pattern of load; as much as under all of it where it is left out. */
   readonly most?: number;
   /** True where a one-way support is not touched. */

@@ -1,3 +1,4 @@
+import { asKg, type Kilograms } from '../measures/index.js';
 import { fromUnits, toMm } from '../length/index.js';
 import {
   boxOf,
@@ -24,7 +25,7 @@ export interface TippingCase {
   readonly pose: NamedPose;
   readonly filling: Fullness;
   /** All of it then, kg. */
-  readonly kg: number;
+  readonly kg: Kilograms;
   readonly tipping: Tipping;
 }
 
@@ -46,7 +47,7 @@ function filledSpaces(shape: Shape, carried: Carried): readonly Filled[] {
     // Things stand at the front of their space; what lies in cells fills it.
     const y = blocks.length > 0 ? standing + tall / 2 : (box.y0 + box.y1) / 2;
     const z = blocks.length > 0 ? box.z1 - setback - deep / 2 : (box.z0 + box.z1) / 2;
-    return [{ space, heap: { kg: mass, y: toMm(fromUnits(y)), z: toMm(fromUnits(z)) } }];
+    return [{ space, heap: { kg: asKg(mass), y: toMm(fromUnits(y)), z: toMm(fromUnits(z)) } }];
   });
 }
 
@@ -60,13 +61,13 @@ function isFilled({ heap }: Filled, filling: Fullness, body: Body | undefined, p
 const woodOf = (members: readonly Member[], carried: Carried): readonly Heap[] =>
   members.map((m) => {
     const [, y, z] = massMiddleOf(m).middle;
-    return { kg: carried.members.get(m.id)?.selfKg ?? 0, y, z };
+    return { kg: asKg(carried.members.get(m.id)?.selfKg ?? 0), y, z };
   });
 
 /** What a piece and all in it weigh, shut, and how far from its rear the middle of that is, mm. */
-export function massFromWall(shape: Shape, carried: Carried): { readonly kg: number; readonly out: number } {
+export function massFromWall(shape: Shape, carried: Carried): { readonly kg: Kilograms; readonly out: number } {
   const heaps = [...woodOf(shape.members, carried), ...filledSpaces(shape, carried).map((f) => f.heap)];
-  const kg = heaps.reduce((sum, h) => sum + h.kg, 0);
+  const kg = asKg(heaps.reduce((sum, h) => sum + h.kg, 0));
   return { kg, out: kg > 0 ? heaps.reduce((sum, h) => sum + h.kg * h.z, 0) / kg : 0 };
 }
 
@@ -105,7 +106,7 @@ export function tippingCases(shape: Shape, carried: Carried): readonly TippingCa
           return [{ ...f.heap, y, z }];
         });
         const heaps = [...wood, ...things];
-        return { pose, filling, kg: heaps.reduce((sum, h) => sum + h.kg, 0), tipping: tippingOf({ heaps, foot, pullAt, lean }) };
+        return { pose, filling, kg: asKg(heaps.reduce((sum, h) => sum + h.kg, 0)), tipping: tippingOf({ heaps, foot, pullAt, lean }) };
       });
   });
 }

@@ -1,8 +1,9 @@
+import { asNewtons, asKg, type Kilograms, type Newtons } from '../measures/index.js';
 import { GRAVITY } from './gravity.js';
 
 /** Something with a mass and where its middle is: up from the floor and out from the rear, mm. */
 export interface Heap {
-  readonly kg: number;
+  readonly kg: Kilograms;
   readonly y: number;
   readonly z: number;
 }
@@ -22,9 +23,9 @@ export interface Tipping {
   /** How far the middle of the mass is behind the front feet, mm; below zero it falls by itself. */
   readonly margin: number;
   /** The pull forward at the top that lifts its back, N. */
-  readonly pull: number;
+  readonly pull: Newtons;
   /** The mass on the open drawer that lifts it, kg; null where none is open or it reaches no further than the feet. */
-  readonly onDrawer: number | null;
+  readonly onDrawer: Kilograms | null;
   /** How it stands against the pull and the mass of a small child. */
   readonly state: 'fine' | 'fails';
 }
@@ -47,7 +48,7 @@ export function tippingOf({ heaps, foot, pullAt, lean }: Freestanding, degrees =
   const at = Math.min(pullAt, PASS.highest);
   const pull = (holding * GRAVITY) / at;
   const out = lean === null ? 0 : (lean - foot) * Math.cos(angle);
-  const onDrawer = out > 0 ? holding / out : null;
+  const onDrawer = out > 0 ? asKg(holding / out) : null;
   const fine = pull >= PASS.pull && (onDrawer === null || onDrawer >= PASS.onDrawer);
-  return { margin: kg > 0 ? holding / kg : 0, pull, onDrawer, state: fine ? 'fine' : 'fails' };
+  return { margin: kg > 0 ? holding / kg : 0, pull: asNewtons(pull), onDrawer, state: fine ? 'fine' : 'fails' };
 }

@@ -27,6 +27,7 @@ import type { Workshop } from '../project/index.js';
 import { shapeOf, shellOf } from '../shells/index.js';
 import { pieceFix, type Check } from '../finding/index.js';
 import { movesAs } from './reach.js';
+import { asNewtons, asKg } from '../measures/index.js';
 
 function rated(body: Body, carried: Carried): Check[] {
   const slides = onSlides(body, carried);
@@ -39,7 +40,7 @@ function rated(body: Body, carried: Carried): Check[] {
     const sentence = say`${body.label} is not judged against its slides, since ${missing}.`;
     return [{ id: `rating-${body.id}`, severity: 'look', state: 'not judged', about, sentence, fixes: [] }];
   }
-  const weighs = say`${body.label} holds ${mass(contents)} and weighs ${mass(self)}; a pair of ${name} is rated for ${mass(rating)}`;
+  const weighs = say`${body.label} holds ${mass(asKg(contents))} and weighs ${mass(self)}; a pair of ${name} is rated for ${mass(rating)}`;
   const near = slides.state === 'close';
   const sentence = near ? say`${weighs}: ${Math.round(used * 100)} % of it.` : say`${weighs}.`;
   return [{ id: `rating-${body.id}`, severity: near ? 'look' : 'stop', state: slides.state, about, sentence, fixes: [] }];
@@ -206,7 +207,7 @@ function tips(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop):
     return [{ id: 'tips-open', severity: 'stop', state: 'fails', about, sentence, fixes }];
   }
   const child = tipping.onDrawer === null ? [] : say`, or ${mass(tipping.onDrawer)} on the open drawer,`;
-  const should = say`it should stand ${force(PASS.pull)} and ${mass(PASS.onDrawer)}`;
+  const should = say`it should stand ${force(asNewtons(PASS.pull))} and ${mass(asKg(PASS.onDrawer))}`;
   const sentence = say`${how} a pull of ${force(tipping.pull)} at the top${child} tips it; ${should}.${way}`;
   // A light table that is carried about tips under a pull, and is told so; what stands for good is not to.
   return [{ id: 'tips-child', severity: wall ? 'stop' : 'look', state: 'fails', about, sentence, fixes }];

@@ -8,6 +8,7 @@ import type { Workshop } from '../project/index.js';
 import { readAgain } from '../survey/index.js';
 import { divided, opening, piece, space, stock, thing, workshop, panels } from '../testing/samples.js';
 import { worstFirst, type Check } from './index.js';
+import { asKg } from '../measures/index.js';
 
 const solved = (p: PanelCase, shop: Workshop = workshop()) => solve(p, shop, {});
 const check = (s: Solution, id: string) => s.checks.find((c) => c.id === id);
@@ -234,7 +235,7 @@ describe('strength and ends', () => {
   const shelf = (kg: number, material: string, extra: Partial<PanelCase> = {}) => {
     const inside = divided('in', 'up', 2);
     (inside.split?.spaces[1] as Space).things = [{ thing: 'slab', count: 1 }];
-    const slab = thing({ name: 'slab', mass: kg, shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } });
+    const slab = thing({ name: 'slab', mass: asKg(kg), shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } });
     return solved(piece(inside, extra), workshop({ stock: { ply: stock({ material }) }, things: { slab } }));
   };
 

@@ -7,6 +7,7 @@ import { holdChecks } from './holds.js';
 import { memberSags } from './members.js';
 import { peopleChecks } from './people.js';
 import { postChecks } from './posts.js';
+import { asKg } from '../measures/index.js';
 
 /** A piece with one of its bodies drawn out: where its members are then, how all is carried, and what is asked of it. */
 export interface DrawnOut {
@@ -52,7 +53,7 @@ export function drawnOutChecks(piece: Piece, shape: Shape, letters: Letters, wor
         severity: 'good',
         state: 'fine',
         about: { kind: 'piece' },
-        sentence: say`With ${body.label} drawn out, all that is on it is carried, and nothing sags more than ${fine(worst)} today. What is drawn weighs ${mass(weighs)}.`,
+        sentence: say`With ${body.label} drawn out, all that is on it is carried, and nothing sags more than ${fine(worst)} today. What is drawn weighs ${mass(asKg(weighs))}.`,
         fixes: [],
       },
     ];

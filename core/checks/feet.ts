@@ -1,3 +1,4 @@
+import { asKg, type Kilograms } from '../measures/index.js';
 import { GRAVITY, stateOf, type Carried } from '../carry/index.js';
 import { mass, say } from '../figure/index.js';
 import type { Check } from '../finding/index.js';
@@ -7,7 +8,7 @@ import { nameOf } from './names.js';
 interface Loaded {
   readonly id: string;
   readonly name: string;
-  readonly kg: number;
+  readonly kg: Kilograms;
   readonly foot: Foot | undefined;
 }
 
@@ -23,7 +24,7 @@ function rated(loaded: readonly Loaded[]): Check[] {
   const foot = worst.foot as Foot;
   const kg = worst.kg * onUneven(on.length);
   const about = { kind: 'member', id: worst.id } as const;
-  const carries = say`${foot.is} under ${worst.name} carries ${mass(kg)}, with one of ${on.length} clear of an uneven floor`;
+  const carries = say`${foot.is} under ${worst.name} carries ${mass(asKg(kg))}, with one of ${on.length} clear of an uneven floor`;
   if (foot.rated === null) {
     return [
       {
@@ -50,7 +51,7 @@ export function feetChecks({ members, feet = [] }: Shape, carried: Carried, lett
   const loaded = posts.flatMap((post): Loaded[] => {
     const c = carried.members.get(post.id);
     if (!c || c.unknown.length > 0 || !c.supports.some((s) => s.carrier === 'floor')) return [];
-    return [{ id: post.id, name: nameOf(post, letters), kg: c.total / GRAVITY, foot: byPost.get(post.id) }];
+    return [{ id: post.id, name: nameOf(post, letters), kg: asKg(c.total / GRAVITY), foot: byPost.get(post.id) }];
   });
   const [first] = loaded;
   if (!first) return [];
@@ -59,7 +60,7 @@ export function feetChecks({ members, feet = [] }: Shape, carried: Carried, lett
   const each =
     worst.kg - least < 0.05 * worst.kg
       ? say`Each of its ${loaded.length} feet carries about ${mass(worst.kg)}.`
-      : say`Its ${loaded.length} feet carry ${mass(least)} to ${mass(worst.kg)}, the most under ${worst.name}.`;
+      : say`Its ${loaded.length} feet carry ${mass(asKg(least))} to ${mass(worst.kg)}, the most under ${worst.name}.`;
   return [
     ...rated(loaded),
     { id: 'feet', severity: 'good', state: 'fine', about: { kind: 'member', id: worst.id }, sentence: each, fixes: [] },

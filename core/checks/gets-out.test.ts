@@ -8,6 +8,7 @@ import { solve } from '../solution/index.js';
 import { framePiece, level, shop as timber } from '../testing/frame-samples.js';
 import { piece, space, stock, thing, workshop } from '../testing/samples.js';
 import { getsOutChecks } from './gets-out.js';
+import { asKg } from '../measures/index.js';
 
 const none = { size: ZERO, why: 'fit' } as const;
 const lamp: Equipment = {
@@ -19,7 +20,7 @@ const lamp: Equipment = {
 };
 const shop = workshop({
   stock: { ...Object.fromEntries(timber.stock), ply: stock({ thickness: mm(18) }) },
-  things: { lamp: thing({ name: 'lamp box', shape: { kind: 'box', width: mm(600), height: mm(200), depth: mm(240) }, mass: 14 }) },
+  things: { lamp: thing({ name: 'lamp box', shape: { kind: 'box', width: mm(600), height: mm(200), depth: mm(240) }, mass: asKg(14) }) },
 });
 
 const told = (p: Frame | PanelCase) =>

@@ -5,6 +5,7 @@ import type { Settings, Workshop } from '../project/index.js';
 import type { Check } from '../finding/index.js';
 import { capital, manyOf, nameOf } from './names.js';
 import { otherWays } from './screws.js';
+import { asNewtons } from '../measures/index.js';
 
 function strength(c: CarriedMember, name: string): Check[] {
   const verdict = c.bending?.strength;
@@ -35,7 +36,7 @@ function weakJoint(
   const fails = fixings.find((f) => f.state === 'fails');
   const joint = fails ?? fixings.find((f) => f.state === 'close' && f.holds !== undefined);
   if (!joint) return [];
-  const gives = say`${capital(nameOf(c.member, letters))} gives ${force(heldAt(joint.support))} on at one end`;
+  const gives = say`${capital(nameOf(c.member, letters))} gives ${force(asNewtons(heldAt(joint.support)))} on at one end`;
   return [
     {
       id: `ends-${c.member.id}`,

@@ -10,6 +10,7 @@ import { readAgain } from '../survey/index.js';
 import { chest, drawers } from '../testing/chest.js';
 import { divided, opening, piece, space, stock, thing, workshop } from '../testing/samples.js';
 import { standsWithJoints, weakEnds } from './index.js';
+import { asKg } from '../measures/index.js';
 
 const check = (s: Solution, start: string) => s.checks.find((c) => c.id.startsWith(start));
 const text = (s: Solution, start: string) => writeExactly(check(s, start)?.sentence ?? []);
@@ -29,7 +30,7 @@ describe('joints count wherever they are', () => {
   test('a divider whose end stands on too little is told, though it does not bend', () => {
     // A divider of 20 x 300 of eastern white pine on a rail of the same, 20 wide: 400 mm² across its grain,
     // 0.007 · 392 / 1.2 = 2.29 · 0.7 / 1.95 = 0.822 MPa: 329 N.
-    const pine = workshop({ stock: { ply: stock({ material: 'white-pine', form: 'board' }) }, things: { tin: thing({ mass: 8 }) } });
+    const pine = workshop({ stock: { ply: stock({ material: 'white-pine', form: 'board' }) }, things: { tin: thing({ mass: asKg(8) }) } });
     const upper = divided('u', 'across', 2);
     upper.split?.spaces.forEach((bay) => {
       const column = divided(`${bay.id}-c`, 'up', 2);
@@ -172,7 +173,7 @@ describe('ladder racks', () => {
     features: [],
     ...extra,
   });
-  const tube = thing({ name: 'tube', mass: 1, shape: { kind: 'cylinder', diameter: mm(80), height: mm(250) }, wayUp: 'lying' });
+  const tube = thing({ name: 'tube', mass: asKg(1), shape: { kind: 'cylinder', diameter: mm(80), height: mm(250) }, wayUp: 'lying' });
   const rack = (fill: Cells) => solve(piece(space('in', { filling: fill })), workshop({ things: { tube } }), {});
 
   test('a support that reaches far past the one upright it is on is a beam held at two places, not carried all along', () => {
@@ -234,7 +235,7 @@ describe('small ones', () => {
 
   test('what nobody sees may sag into the room under it, as long as it does not break', () => {
     const kg = (mass: number) => {
-      const heavy = new Map(chest(drawers()).workshop.things).set('tin', thing({ mass }));
+      const heavy = new Map(chest(drawers()).workshop.things).set('tin', thing({ mass: asKg(mass) }));
       const shop = { ...chest(drawers()).workshop, things: heavy };
       return solve(chest(drawers()).piece, shop, {}).carried.members.get('d1/drawer-bottom/1');
     };
@@ -274,7 +275,7 @@ describe('small ones', () => {
 test('moving what stands on it elsewhere is tried, and what makes something else fail is not offered', () => {
   const inside = divided('in', 'up', 3);
   (inside.split?.spaces[2] as Space).things = [{ thing: 'slab', count: 1 }];
-  const slab = thing({ name: 'slab', mass: 60, shape: { kind: 'box', width: mm(800), height: mm(100), depth: mm(200) } });
+  const slab = thing({ name: 'slab', mass: asKg(60), shape: { kind: 'box', width: mm(800), height: mm(100), depth: mm(200) } });
   const s = solve(piece(inside), workshop({ things: { slab } }), {});
   expect(s.carried.members.get('in-m2/shelf/1')?.state).toBe('fails');
   const labels = remediesFor(s, s.workshop, {}, 'in-m2/shelf/1').map((r) => writeExactly(r.label));

@@ -8,6 +8,7 @@ import type { Workshop } from '../project/index.js';
 import { pieceFix, type Check } from '../finding/index.js';
 import { holdChecks, namesOf } from './holds.js';
 import { capital, nameOf } from './names.js';
+import { asKg, asNewtons } from '../measures/index.js';
 
 /** What machining leaves of each member. Less than a third is weak; nothing at all stops the build. */
 function machining(piece: Piece, shape: Shape, letters: Letters): Check[] {
@@ -80,11 +81,11 @@ function sagCheck(equal: readonly CarriedMember[], letters: Letters, workshop: W
   const handed = carried.handed.reduce((sum, h) => sum + h.newtons, 0);
   const load =
     kg > 0 && handed > 0
-      ? say`${mass(kg)} and ${force(handed)} from above`
+      ? say`${mass(asKg(kg))} and ${force(asNewtons(handed))} from above`
       : kg > 0
-        ? say`${mass(kg)}`
+        ? say`${mass(asKg(kg))}`
         : handed > 0
-          ? say`${force(handed)} from above`
+          ? say`${force(asNewtons(handed))} from above`
           : say`its own weight`;
   const others = equal.length - 1;
   const name = `${capital(nameOf(member, letters))}${others > 0 ? ` and ${others} like it` : ''}`;

@@ -17,6 +17,7 @@ import { size } from '../figure/index.js';
 import { solve } from '../solution/index.js';
 import { divided, piece, stock, thing, workshop, panels } from '../testing/samples.js';
 import { clashSentence, heldIn } from './index.js';
+import { asKg } from '../measures/index.js';
 
 /** A board of ash, 20 thick, in its place. */
 function board(id: string, frame: Frame, long: number, wide: number, features: readonly Feature[] = [], thick = 20): Member {
@@ -106,7 +107,7 @@ test('boards that meet along an edge alone have no place for screws', () => {
 test('a butted shelf whose screws do not hold it is offered what would hold it, and that mends it', () => {
   const inside = divided('in', 'up', 2);
   (inside.split?.spaces[1] as Space).things = [{ thing: 'slab', count: 1 }];
-  const slab = thing({ mass: 400, shape: { kind: 'box', width: mm(800), height: mm(100), depth: mm(200) } });
+  const slab = thing({ mass: asKg(400), shape: { kind: 'box', width: mm(800), height: mm(100), depth: mm(200) } });
   const shop = workshop({ things: { slab } });
   const made = piece(inside);
   const s = solve({ ...made, panels: panels({ fix: 'butted' }) }, shop, {});

@@ -17,6 +17,7 @@ import {
   writeStress,
   writeWeight,
 } from './index.js';
+import { asKg, asNewtons } from '../measures/index.js';
 
 const overall = size('overall height', inch(72), { in: 'piece', field: 'height.size' });
 const toe = size('toe kick', inch(3));
@@ -109,7 +110,7 @@ test('misuse is an error', () => {
 });
 
 test('a sentence is written in the reader’s units', () => {
-  const sentence = say`Shelf ${'B'} sags ${fine(4)} under ${mass(84)}, ${force(824)}; it is ${len(inch(12.375))} high, ${2} of them.`;
+  const sentence = say`Shelf ${'B'} sags ${fine(4)} under ${mass(asKg(84))}, ${force(asNewtons(824))}; it is ${len(inch(12.375))} high, ${2} of them.`;
   expect(writeSentence(sentence, { unit: 'mm', step: mm(0.1) })).toBe(
     'Shelf B sags 4 mm under 84 kg, 84 kg; it is ≈314.3 mm high, 2 of them.',
   );
@@ -135,9 +136,9 @@ test.each([
 
 test.each([
   // 9.81 N are what 1 kg weighs, as loads are worked out; 1 MPa is 145.04 psi.
-  ['a weight', writeWeight(98.1, 'mm'), '10 kg'],
-  ['a weight of a thousand, back as it was', writeWeight(9810, 'mm'), '1000 kg'],
-  ['a weight in pounds', writeWeight(4.4482216, 'in'), '1 lb'],
+  ['a weight', writeWeight(asNewtons(98.1), 'mm'), '10 kg'],
+  ['a weight of a thousand, back as it was', writeWeight(asNewtons(9810), 'mm'), '1000 kg'],
+  ['a weight in pounds', writeWeight(asNewtons(4.4482216), 'in'), '1 lb'],
   ['a stress', writeStress(10, 'mm'), '10 MPa'],
   ['a stress in psi', writeStress(10, 'in'), '1450 psi'],
   ['a stiffness', writeStiffness(9.5, 'mm'), '9.5 GPa'],

@@ -1,3 +1,4 @@
+import { asKg, type Kilograms, type Newtons } from '../measures/index.js';
 import { exactText, formatLength, mm, UNITS_PER, type Length, type Precision } from '../length/index.js';
 
 /** A quantity inside a sentence, written only when it is known which units the reader uses. */
@@ -5,8 +6,8 @@ export type Quantity =
   | { readonly kind: 'length'; readonly length: Length }
   /** A deflection in mm, written finer than the shop precision. */
   | { readonly kind: 'fine'; readonly mm: number; readonly digits?: number }
-  | { readonly kind: 'mass'; readonly kg: number }
-  | { readonly kind: 'force'; readonly newtons: number };
+  | { readonly kind: 'mass'; readonly kg: Kilograms }
+  | { readonly kind: 'force'; readonly newtons: Newtons };
 
 /** One plain sentence with its figures kept as quantities. */
 export type Sentence = readonly (string | Quantity)[];
@@ -22,9 +23,9 @@ export const fine = (millimetres: number, digits?: number): Quantity => ({
   ...(digits === undefined ? {} : { digits }),
 });
 /** A mass in kg for use in a sentence. */
-export const mass = (kg: number): Quantity => ({ kind: 'mass', kg });
+export const mass = (kg: Kilograms): Quantity => ({ kind: 'mass', kg });
 /** A force in N for use in a sentence. */
-export const force = (newtons: number): Quantity => ({ kind: 'force', newtons });
+export const force = (newtons: Newtons): Quantity => ({ kind: 'force', newtons });
 
 function isSentence(slot: Slot): slot is Sentence {
   return Array.isArray(slot);
@@ -62,12 +63,12 @@ export function writeFine(millimetres: number, unit: Precision['unit'], digits =
 }
 
 /** A mass written in kg or lb to three digits. */
-export function writeMass(kg: number, unit: Precision['unit']): string {
+export function writeMass(kg: Kilograms, unit: Precision['unit']): string {
   return unit === 'mm' ? `${significant(kg, 3)} kg` : `${significant(kg / KG_PER_POUND, 3)} lb`;
 }
 
 /** A force written in N or lbf to three digits. */
-export function writeForce(newtons: number, unit: Precision['unit']): string {
+export function writeForce(newtons: Newtons, unit: Precision['unit']): string {
   return unit === 'mm' ? `${significant(newtons, 3)} N` : `${significant(newtons / NEWTONS_PER_POUND, 3)} lbf`;
 }
 
@@ -75,8 +76,8 @@ export function writeForce(newtons: number, unit: Precision['unit']): string {
 export const GRAVITY = 9.81;
 
 /** A force as the weight that pulls as much, which is what a builder knows how to lift. */
-export function writeWeight(newtons: number, unit: Precision['unit']): string {
-  return writeMass(newtons / GRAVITY, unit);
+export function writeWeight(newtons: Newtons, unit: Precision['unit']): string {
+  return writeMass(asKg(newtons / GRAVITY), unit);
 }
 
 /** Pounds per square inch to the MPa. */

@@ -2,6 +2,7 @@ import { KG_PER_POUND } from '../figure/index.js';
 import { ZERO, type LengthUnit } from '../length/index.js';
 import type { Thing } from '../things/index.js';
 import { cellsOf, lengthIn, numberIn, type ListFault, type Read } from './csv.js';
+import { asKg } from '../measures/index.js';
 
 /** The things of a list, and its lines that could not be read. */
 export interface ListReading {
@@ -101,7 +102,7 @@ function thingFrom(
       shape: round
         ? { kind: 'cylinder', diameter: width.value, height: height.value }
         : { kind: 'box', width: width.value, height: height.value, depth: depth.value },
-      ...(mass ? { mass: mass.value } : {}),
+      ...(mass ? { mass: asKg(mass.value) } : {}),
       count: count.value,
       clearance: clearance.value,
       wayUp: 'upright',

@@ -1,3 +1,4 @@
+import { asKg, type Kilograms } from '../measures/index.js';
 import { massOf } from '../carry/index.js';
 import { GRAVITY, mass, say, type Sentence } from '../figure/index.js';
 import { lettersText, type Part } from '../parts/index.js';
@@ -21,7 +22,7 @@ function madeOf({ parts }: Solution): Sentence[] {
   for (const part of parts) stocks.set(part.member.stock.name, [...(stocks.get(part.member.stock.name) ?? []), part]);
   return [...stocks].map(([name, some]) => {
     const kg = some.reduce((sum, p) => sum + massOf(p.member), 0);
-    return say`${name}: ${some.length} ${some.length === 1 ? 'part' : 'parts'}, ${mass(kg)}.`;
+    return say`${name}: ${some.length} ${some.length === 1 ? 'part' : 'parts'}, ${mass(asKg(kg))}.`;
   });
 }
 
@@ -33,10 +34,10 @@ function carries({ carried, parts }: Solution): Sentence[] {
     const lies = part.member.frame.n[1] !== 0;
     return c && lies && kg > NOTHING ? [[Math.round(kg * 10) / 10, part, c.bending?.verdict.state === 'fails']] : [];
   });
-  const byLoad = new Map<string, { kg: number; letters: string[]; over: boolean }>();
+  const byLoad = new Map<string, { kg: Kilograms; letters: string[]; over: boolean }>();
   for (const [kg, part, over] of loads) {
     const key = `${kg} ${over}`;
-    const line = byLoad.get(key) ?? { kg, letters: [], over };
+    const line = byLoad.get(key) ?? { kg: asKg(kg), letters: [], over };
     line.letters.push(part.letter);
     byLoad.set(key, line);
   }

@@ -1,3 +1,4 @@
+import { asDegrees, type Kilograms } from '../measures/index.js';
 import type { Figure, Sentence } from '../figure/index.js';
 import { fromUnits, toMm, type Length } from '../length/index.js';
 import {
@@ -28,7 +29,7 @@ export interface Body {
   readonly spaces: readonly string[];
   readonly motion: Motion;
   /** What it runs on, where it carries it: for a slide its rating, kg. */
-  readonly runsOn: { readonly kind: 'slide' | 'wooden' | 'plain'; readonly name: string; readonly rating: number | null };
+  readonly runsOn: { readonly kind: 'slide' | 'wooden' | 'plain'; readonly name: string; readonly rating: Kilograms | null };
   /** What holds its members at its limit, in place of what does when it is shut; the same as then where it is left out. */
   readonly heldOut?: readonly Joint[];
   /** It stands on feet of its own wherever it is, so that nothing that leans on it tips the piece. */
@@ -77,7 +78,7 @@ export function shiftOf({ id, motion }: Body, pose: Pose): Place {
 export function movingOf({ motion }: Body): Moving {
   if (motion.kind === 'slide') return { kind: 'slide', along: motion.along, by: toMm(motion.travel.value) };
   const { x, y, z } = motion.at;
-  return { kind: 'turn', at: [toMm(x), toMm(y), toMm(z)], axis: motion.axis, degrees: motion.angle.amount };
+  return { kind: 'turn', at: [toMm(x), toMm(y), toMm(z)], axis: motion.axis, degrees: asDegrees(motion.angle.amount) };
 }
 
 /** A box moved by so much. */

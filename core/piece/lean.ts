@@ -1,3 +1,4 @@
+import { radians, type Degrees } from '../measures/index.js';
 import { Figure } from '../figure/index.js';
 import { mm, toMm } from '../length/index.js';
 
@@ -6,10 +7,8 @@ export interface Lean {
   /** How far their front edges are from the rear of the piece, on the floor. */
   readonly front: Figure;
   /** How far off plumb they are, degrees. */
-  readonly degrees: number;
+  readonly degrees: Degrees;
 }
-
-const radians = (degrees: number) => (degrees * Math.PI) / 180;
 
 /** How much nearer the wall what leans is for each step up. */
 export const slopeOf = ({ degrees }: Pick<Lean, 'degrees'>): number => Math.tan(radians(degrees));

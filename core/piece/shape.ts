@@ -1,3 +1,4 @@
+import type { Kilograms } from '../measures/index.js';
 import type { Figure, Sentence } from '../figure/index.js';
 import type { Length } from '../length/index.js';
 import type { PieceEdit } from './edit.js';
@@ -103,7 +104,7 @@ export interface Stand {
   readonly carriers: readonly string[];
   readonly endToEnd?: true;
   /** What people on it weigh in all, kg, spread over it; nothing where it is left out. */
-  readonly people?: number;
+  readonly people?: Kilograms;
   /** What lies in each of its places, where its kind says what that is. */
   readonly filled?: {
     readonly thingId: string;
@@ -163,7 +164,7 @@ export interface Foot {
   readonly under: string;
   readonly box: Box;
   /** What it is rated for, kg; null where that is not known. */
-  readonly rated: number | null;
+  readonly rated: Kilograms | null;
 }
 
 /** The geometry of a piece: what a shell and its interior make of a spec. */

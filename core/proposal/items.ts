@@ -1,3 +1,4 @@
+import { asKg, type Kilograms } from '../measures/index.js';
 import { add, type Length } from '../length/index.js';
 import { rowsIn, stancesOf, type Thing } from '../things/index.js';
 
@@ -33,7 +34,7 @@ export interface Item {
   readonly placements: readonly { readonly thing: string; readonly count: number }[];
   /** From the lowest and widest to the highest and narrowest. */
   readonly ways: readonly Way[];
-  readonly kg: number;
+  readonly kg: Kilograms;
   /** Wanted within easy reach. */
   readonly often: boolean;
 }
@@ -113,7 +114,7 @@ export function itemsOf(wanted: readonly Wanted[], room: Room): { items: readonl
       const item: Item = {
         placements: [{ thing: id, count: part }],
         ways: waysOf(thing, part, room),
-        kg: (thing.mass ?? 0) * part,
+        kg: asKg((thing.mass ?? 0) * part),
         often: thing.often ?? false,
       };
       singles.push({ group: count === part ? thing.together : undefined, item });
@@ -133,7 +134,7 @@ export function itemsOf(wanted: readonly Wanted[], room: Room): { items: readonl
       room,
     );
     if (ways.length === 0 || (room.mostKg !== undefined && kg > room.mostKg)) items.push(...members);
-    else items.push({ placements: members.flatMap((m) => m.placements), ways, kg, often: members.some((m) => m.often) });
+    else items.push({ placements: members.flatMap((m) => m.placements), ways, kg: asKg(kg), often: members.some((m) => m.often) });
   }
   return { items, misfits };
 }

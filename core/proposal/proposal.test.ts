@@ -21,6 +21,7 @@ import {
   type Wanted,
 } from './index.js';
 import { bestOfAll } from '../testing/shelves.js';
+import { asKg } from '../measures/index.js';
 
 const room: Room = { width: mm(600), depth: mm(300), shelf: mm(20), foot: mm(80) };
 
@@ -89,11 +90,19 @@ test('things wished together stand on one shelf though it costs height', () => {
 
 test('heavy low; often-used within reach', () => {
   const heavy = propose(
-    wanted({ light: box(500, 300, { mass: 1 }), heavy: box(500, 200, { mass: 40 }), middling: box(500, 250, { mass: 10 }) }),
+    wanted({
+      light: box(500, 300, { mass: asKg(1) }),
+      heavy: box(500, 200, { mass: asKg(40) }),
+      middling: box(500, 250, { mass: asKg(10) }),
+    }),
     room,
   );
   expect(heavy.shelves.map((s) => s.kg)).toEqual([40, 10, 1]);
-  const tall = { a: box(500, 500, { mass: 5 }), b: box(500, 500, { mass: 4 }), used: box(500, 500, { mass: 6, often: true }) };
+  const tall = {
+    a: box(500, 500, { mass: asKg(5) }),
+    b: box(500, 500, { mass: asKg(4) }),
+    used: box(500, 500, { mass: asKg(6), often: true }),
+  };
   const order = propose(wanted(tall), room).shelves.map((s) => names(s)[0]);
   // Shelves stand at 80, 600 and 1120: the third is within 700 to 1500.
   expect(order[2]).toBe('used');

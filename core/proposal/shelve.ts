@@ -1,3 +1,4 @@
+import { asKg, type Kilograms } from '../measures/index.js';
 import { ZERO, add, sub, type Length } from '../length/index.js';
 import type { Item, Misfit, Room, Way } from './items.js';
 
@@ -7,7 +8,7 @@ export interface ShelfGroup {
   readonly height: Length;
   readonly depth: Length;
   readonly spare: Length;
-  readonly kg: number;
+  readonly kg: Kilograms;
   readonly often: boolean;
 }
 
@@ -36,7 +37,7 @@ export function groupAt(items: readonly Item[], height: Length, room: Room): She
     height: Math.max(...chosen.map((w) => w.height)) as Length,
     depth: Math.max(...chosen.map((w) => w.depth)) as Length,
     spare: sub(room.width, width as Length),
-    kg,
+    kg: asKg(kg),
     often: items.some((i) => i.often),
   };
 }

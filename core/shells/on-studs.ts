@@ -1,3 +1,4 @@
+import { asDegrees, asNewtons, type Newtons } from '../measures/index.js';
 import {
   WOOD_SCREWS,
   combined,
@@ -46,8 +47,8 @@ export interface ScrewedToWall {
   readonly name: string;
   /** What of it weighs, and where, in a sentence without its full stop. */
   readonly loads: Sentence;
-  readonly shear: number;
-  readonly pull: number;
+  readonly shear: Newtons;
+  readonly pull: Newtons;
   /** What gives room for more screws, besides the usual. */
   readonly more: string;
   /** How many studs were found behind it; as many as it is sure to cross where none were. */
@@ -75,8 +76,8 @@ export function screwedToStuds({ member, name, loads, shear, pull, more, found }
     const unknown = say`${loads}. What screws through a ${name} of ${member.stock.name} hold is not judged: no values are published for it.`;
     return check('look', 'not judged', unknown);
   }
-  const each = combined(w.newtons, z.newtons, (Math.atan2(pull, shear) * 180) / Math.PI);
-  const count = screwsFor(shareOfStud(studs) * Math.hypot(shear, pull), each) ?? Infinity;
+  const each = combined(w.newtons, z.newtons, asDegrees((Math.atan2(pull, shear) * 180) / Math.PI));
+  const count = screwsFor(asNewtons(shareOfStud(studs) * Math.hypot(shear, pull)), asNewtons(each)) ?? Infinity;
   const screw = say`${SCREW.name} x ${fine(joint.length + PLASTER, 0)}`;
   const what = say`${studs === 1 ? 'one stud' : `${studs} studs`}${found > 0 ? '' : say` at least, ${len(spacing)} apart`}`;
   // One over the other in a stud, as far apart as along its grain.
@@ -86,6 +87,6 @@ export function screwedToStuds({ member, name, loads, shear, pull, more, found }
     return check('stop', 'fails', full);
   }
   const turns = studs === 1 ? ' One stud alone lets it turn: find another.' : '';
-  const sentence = say`${loads}. On ${what}: ${count} ${count === 1 ? 'screw' : 'screws'} ${screw} in each (${force(each)} each, NDS 2018 12.4.1, studs of softwood taken).${turns}`;
+  const sentence = say`${loads}. On ${what}: ${count} ${count === 1 ? 'screw' : 'screws'} ${screw} in each (${force(asNewtons(each))} each, NDS 2018 12.4.1, studs of softwood taken).${turns}`;
   return check(studs === 1 ? 'look' : 'good', studs === 1 ? 'close' : 'fine', sentence);
 }

@@ -29,6 +29,7 @@ import {
   type Solid,
   type Vector,
 } from './index.js';
+import { asDegrees } from '../measures/index.js';
 
 const SQUARE: Placing = { origin: [0, 0, 0], u: [1, 0, 0], v: [0, 1, 0], n: [0, 0, 1] };
 const board = (length: number, width: number, thickness: number, placing = SQUARE, cuts: Form['cuts'] = []): Solid =>
@@ -84,7 +85,7 @@ const motions: fc.Arbitrary<Motion> = fc.oneof(
     .map(({ by, placing }): Motion => ({ kind: 'slide', along: placing.u, by })),
   fc
     .record({ degrees: fc.integer({ min: -180, max: 180 }), placing: placings })
-    .map(({ degrees, placing }): Motion => ({ kind: 'turn', at: placing.origin, axis: placing.n, degrees })),
+    .map(({ degrees, placing }): Motion => ({ kind: 'turn', at: placing.origin, axis: placing.n, degrees: asDegrees(degrees) })),
 );
 
 /** A volume counted point by point, on a grid within the least box of a form. */
@@ -268,7 +269,7 @@ describe('contact', () => {
 
 test('a leg that turns by half a turn about its pivot stands on its head, and by none stays', () => {
   const leg = board(725, 45, 20);
-  const turn = (degrees: number): Motion => ({ kind: 'turn', at: [0, 22.5, 0], axis: [0, 0, 1], degrees });
+  const turn = (degrees: number): Motion => ({ kind: 'turn', at: [0, 22.5, 0], axis: [0, 0, 1], degrees: asDegrees(degrees) });
   expect(reachOf(solidAfter(turn(180), 1, leg), [1, 0, 0])).toEqual([expect.closeTo(-725, 6), expect.closeTo(0, 6)]);
   // 53.13° from the floor: a leg of 725 reaches 580 up to its middle line.
   const up = solidAfter(turn(53.13010235415598), 1, leg);

@@ -1,3 +1,4 @@
+import { asDegrees, type Degrees } from '../measures/index.js';
 import {
   CLOSE,
   cutBy,
@@ -94,13 +95,13 @@ export function apartOf(a: Solid, b: Solid): number {
 /** A movement of what belongs together: along a line, or about one. */
 export type Motion =
   | { readonly kind: 'slide'; readonly along: Vector; readonly by: number }
-  | { readonly kind: 'turn'; readonly at: Vector; readonly axis: Vector; readonly degrees: number };
+  | { readonly kind: 'turn'; readonly at: Vector; readonly axis: Vector; readonly degrees: Degrees };
 
 /** Where a place comes to by a part of a motion, from 0 to 1. */
 export function movedBy(motion: Motion, part: number, place: Vector): Vector {
   return motion.kind === 'slide'
     ? plus(place, scaled(motion.along, motion.by * part))
-    : turned(place, motion.at, motion.axis, motion.degrees * part);
+    : turned(place, motion.at, motion.axis, asDegrees(motion.degrees * part));
 }
 
 /** A placing after a part of a motion: rigid, so that its directions turn with it. */

@@ -1,3 +1,4 @@
+import type { Degrees } from '../measures/index.js';
 /** A place or a direction in the piece, mm: x across, y up, z out from the rear. */
 export type Vector = readonly [x: number, y: number, z: number];
 
@@ -21,7 +22,7 @@ export function unit(a: Vector): Vector | null {
 }
 
 /** A place turned about an axis through `at`, by degrees, right-handed (Rodrigues' formula). */
-export function turned(place: Vector, at: Vector, axis: Vector, degrees: number): Vector {
+export function turned(place: Vector, at: Vector, axis: Vector, degrees: Degrees): Vector {
   const [sin, cos] = [Math.sin((degrees * Math.PI) / 180), Math.cos((degrees * Math.PI) / 180)];
   const arm = minus(place, at);
   const along = scaled(axis, dot(axis, arm) * (1 - cos));

@@ -4,6 +4,7 @@ import { posesOf, type Space, type Split } from '../piece/index.js';
 import { chest, chestShop as shop, drawers } from '../testing/chest.js';
 import { piece, space, stock, workshop } from '../testing/samples.js';
 import { solve, tapeThrough, type Solution } from './index.js';
+import { asKg } from '../measures/index.js';
 
 const tape = (s: Solution, at: string, axis: 'up' | 'across' | 'deep') =>
   tapeThrough(s, at, axis).lines.map((l) => [l.kind, l.label, toMm(l.size.value)]);
@@ -143,7 +144,7 @@ describe('carried', () => {
   test('free-standing with heavy drawers open it tips; fixed to the wall it does not', () => {
     const heavy = workshop({
       stock: { wall: stock({ name: 'wall', thickness: mm(10) }), bottom: stock({ name: 'bottom', thickness: mm(5) }) },
-      things: { tin: { ...(shop.things.get('tin') as NonNullable<ReturnType<typeof shop.things.get>>), mass: 60 } },
+      things: { tin: { ...(shop.things.get('tin') as NonNullable<ReturnType<typeof shop.things.get>>), mass: asKg(60) } },
     });
     const split: Split = { axis: 'up', making: drawers(), members: [], spaces: [space('d1', { things: [{ thing: 'tin', count: 4 }] })] };
     const interior: Space = space('in', { split });

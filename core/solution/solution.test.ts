@@ -6,6 +6,7 @@ import { applyEdit } from '../kinds/index.js';
 import { divided, piece, space, stock, thing, workshop } from '../testing/samples.js';
 import { freshIds, takenIds } from '../remedies/index.js';
 import { compare, remediesFor, solve, stockChoices, tapeThrough } from './index.js';
+import { asKg } from '../measures/index.js';
 
 function loaded(tins: number, width = 1000): Piece {
   const inside = divided('in', 'up', 3);
@@ -14,7 +15,7 @@ function loaded(tins: number, width = 1000): Piece {
 }
 
 const shop = workshop({
-  things: { weight: thing({ name: 'weight', mass: 10, stack: 4 }) },
+  things: { weight: thing({ name: 'weight', mass: asKg(10), stack: 4 }) },
   stock: { ply: stock(), thick: stock({ name: 'ply 30', thickness: mm(30) }), thin: stock({ name: 'ply 6', thickness: mm(6) }) },
 });
 
@@ -50,7 +51,7 @@ describe('remedies', () => {
 
   test('each tells what it costs: mass, money, height, and what is seen of it', () => {
     const priced = workshop({
-      things: { weight: thing({ name: 'weight', mass: 10, stack: 4 }) },
+      things: { weight: thing({ name: 'weight', mass: asKg(10), stack: 4 }) },
       stock: {
         ply: stock({ price: 100 }),
         thick: stock({ name: 'ply 30', thickness: mm(30), price: 150 }),

@@ -2,12 +2,13 @@ import { mm } from '../length/index.js';
 import type { Space } from '../piece/index.js';
 import { divided, piece, stock, thing, workshop } from '../testing/samples.js';
 import { solve, verdictsUnder } from './index.js';
+import { asKg } from '../measures/index.js';
 
 /** A shelf of 960 x 300 x 20 with so many kg on it, and one above with nothing. */
 function shelved(kg: number, material: string) {
   const inside = divided('in', 'up', 3);
   ((inside.split as NonNullable<Space['split']>).spaces[1] as Space).things = [{ thing: 'slab', count: 1 }];
-  const slab = thing({ mass: kg, shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } });
+  const slab = thing({ mass: asKg(kg), shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } });
   const shop = workshop({ stock: { ply: stock({ material }) }, things: { slab } });
   return { solution: solve(piece(inside), shop, {}), shop };
 }

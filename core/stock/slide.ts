@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema } from '../length/index.js';
 import { NameSchema } from '../ids/index.js';
+import { KilogramsSchema } from '../measures/index.js';
 
 const closed = { additionalProperties: false } as const;
 
@@ -17,7 +18,7 @@ export const SlideSchema = Type.Object(
     /** How far its front end stands back from the front of what it is screwed to. */
     setback: DistanceSchema,
     /** The maker's rating of a pair, kg, drawn right out. */
-    rating: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })),
+    rating: Type.Optional(KilogramsSchema({ exclusiveMinimum: 0, maximum: 1000 })),
     /** How much of its length it comes out, 1 for full extension. */
     extension: Type.Number({ exclusiveMinimum: 0, maximum: 1.2 }),
     /** Price of a pair, in the project's money. */

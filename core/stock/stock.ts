@@ -1,3 +1,4 @@
+import { asGPa, type Gigapascals } from '../measures/index.js';
 import { Type, type Static } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema, mm, sizeFrom } from '../length/index.js';
 import { NameSchema } from '../ids/index.js';
@@ -88,9 +89,9 @@ export type Stock = Static<typeof StockSchema>;
 export interface StockProperties {
   readonly material: Material;
   /** GPa. */
-  readonly elastic: number;
+  readonly elastic: Gigapascals;
   /** E across its grain or the length of the sheet, GPa. */
-  readonly elasticAcross: number;
+  readonly elasticAcross: Gigapascals;
   /** Shear modulus in its plane, GPa: how it twists. */
   readonly shear: number;
   /** kg/m³. */
@@ -108,11 +109,11 @@ const SHEAR_OF_SOLID = 1 / 16;
 const SHEAR_OF_CHIPS = 1 / 2.5;
 
 /** E across and G, GPa, from E along: an own E changes both directions alike; plies crossed at right angles have a G of their own. */
-function inItsPlane(stock: Stock, material: Material, elastic: number): Pick<StockProperties, 'elasticAcross' | 'shear'> {
+function inItsPlane(stock: Stock, material: Material, elastic: Gigapascals): Pick<StockProperties, 'elasticAcross' | 'shear'> {
   const solid = material.form === 'solid';
   const ratio = solid ? ACROSS_GRAIN : (material.elasticAcross ?? material.elastic) / material.elastic;
   const typical = material.shear ?? elastic * (solid ? SHEAR_OF_SOLID : SHEAR_OF_CHIPS);
-  return { elasticAcross: elastic * ratio, shear: stock.shear ?? typical };
+  return { elasticAcross: asGPa(elastic * ratio), shear: stock.shear ?? typical };
 }
 
 /** @throws RangeError for a material that is not known; the schema lets none through */
@@ -122,8 +123,8 @@ export function propertiesOf(stock: Stock): StockProperties {
   const elastic = stock.elastic ?? material.elastic;
   return {
     material,
-    elastic,
-    ...inItsPlane(stock, material, elastic),
+    elastic: asGPa(elastic),
+    ...inItsPlane(stock, material, asGPa(elastic)),
     density: stock.density ?? material.density,
     ownElastic: stock.elastic !== undefined,
     ...(stock.test ? { spread: stock.test.readTo / stock.test.sag } : {}),

@@ -3,6 +3,7 @@ import { ZERO, mm, type Length } from '../length/index.js';
 import type { Folding } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import { panels, space, stock, thing, workshop } from './samples.js';
+import { asDegrees } from '../measures/index.js';
 
 const length = (least: number, most: number) => fc.integer({ min: least * 10, max: most * 10 }).map((n) => mm(n / 10));
 
@@ -46,7 +47,7 @@ export const anyFolding: fc.Arbitrary<{ readonly piece: Folding; readonly shop: 
         over: (across - mm(10)) as Length,
         spacer,
         ...(by === 'angle' ? {} : { apart }),
-        ...(by === 'apart' ? {} : { degrees: stands }),
+        ...(by === 'apart' ? {} : { degrees: asDegrees(stands) }),
       },
       pivot: { below: (end + below) as Length, pin: mm(8) },
       bars: { stock: 'bar', wide: mm(45) },

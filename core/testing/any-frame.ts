@@ -6,6 +6,7 @@ import type { Level, Levels } from '../interiors/index.js';
 import type { Frame } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import { panels, space, stock, thing, workshop } from './samples.js';
+import { asKg } from '../measures/index.js';
 
 const length = (least: number, most: number) => fc.integer({ min: least * 10, max: most * 10 }).map((n) => mm(n / 10));
 
@@ -53,7 +54,7 @@ export const anyFrame: fc.Arbitrary<{ readonly piece: Frame; readonly shop: Work
     post: length(40, 50),
     rail: length(18, 24),
     onTop: fc.boolean(),
-    feet: fc.constantFrom<Frame['feet']>(undefined, { are: 'feet', high: mm(20) }, { are: 'castors', high: mm(60), rated: 40 }),
+    feet: fc.constantFrom<Frame['feet']>(undefined, { are: 'feet', high: mm(20) }, { are: 'castors', high: mm(60), rated: asKg(40) }),
     held: fc.constantFrom<Frame['held']>(undefined, 'bolts'),
     braced: fc.option(
       fc.record({

@@ -3,6 +3,7 @@ import { ZERO, mm, type Length } from '../length/index.js';
 import type { Space, Split } from '../piece/index.js';
 import type { Boards, Cells, Drawers, Front, Grooves, Runner, Slats } from '../interiors/index.js';
 import { space } from './samples.js';
+import { asDegrees } from '../measures/index.js';
 
 /** A length within two of whole millimetres, to a tenth. */
 export const length = (least: number, most: number) => fc.integer({ min: least * 10, max: most * 10 }).map((n) => mm(n / 10));
@@ -156,7 +157,7 @@ const cells: fc.Arbitrary<Space> = fc
             sections,
           },
       blocked: blocked ? [{ name: 'pipe', x: mm(300), y: mm(200), width: mm(150), height: mm(150) }] : [],
-      features: tilt > 0 && !lapped ? [{ row: 2, tilt, long: mm(150) }] : [],
+      features: tilt > 0 && !lapped ? [{ row: 2, tilt: asDegrees(tilt), long: mm(150) }] : [],
     };
     return space('rack', { filling: fill });
   });

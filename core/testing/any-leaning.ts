@@ -3,6 +3,7 @@ import { ZERO, mm, type Length } from '../length/index.js';
 import type { Leaning } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import { panels, space, stock, thing, workshop } from './samples.js';
+import { asDegrees } from '../measures/index.js';
 
 const length = (least: number, most: number) => fc.integer({ min: least * 10, max: most * 10 }).map((n) => mm(n / 10));
 
@@ -35,7 +36,7 @@ export const anyLeaning: fc.Arbitrary<{ readonly piece: Leaning; readonly shop: 
     const out = Math.round(along * Math.sin(angle)) as Length;
     const length_ = long ? { along } : {};
     const lean: Leaning['sides']['lean'] =
-      by === 'angle' ? { by, degrees, ...length_ } : by === 'foot' ? { by, out, ...length_ } : { by, along };
+      by === 'angle' ? { by, degrees: asDegrees(degrees), ...length_ } : by === 'foot' ? { by, out, ...length_ } : { by, along };
     const spaces = [space('under'), ...own.map((_, i) => space(`s${i + 1}`, { things: full[i] ? [{ thing: 'tin', count: 2 }] : [] }))];
     const [, over] = spaces;
     if (over && dividers > 0)

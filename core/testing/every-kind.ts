@@ -10,6 +10,7 @@ import { fills, length } from './any-interior.js';
 import { anyLeaning } from './any-leaning.js';
 import { anyWallBoard } from './any-wall-board.js';
 import { piece, space, stock, thing, workshop, panels } from './samples.js';
+import { asKg } from '../measures/index.js';
 
 /** The same pieces each time, so that a change is held against what the last one was. */
 export const SEED = 20261125;
@@ -57,7 +58,7 @@ const boxed: fc.Arbitrary<Random> = fc
       { cleat: { stock: 'wall', wide: mm(100) } },
       { cleat: { stock: 'wall', wide: mm(100), notched: true } },
       { rail: { stock: 'wall', wide: mm(60) } },
-      { keyholes: { under: mm(50), rated: 40 }, above: mm(900) },
+      { keyholes: { under: mm(50), rated: asKg(40) }, above: mm(900) },
     ),
     sides: fc.option(
       fc.record({
@@ -109,7 +110,7 @@ const boxed: fc.Arbitrary<Random> = fc
           side: mm(12.7),
           height: mm(45),
           setback: ZERO,
-          rating: 30,
+          rating: asKg(30),
           extension: 1,
         },
       },

@@ -4,6 +4,7 @@ import type { Level } from '../interiors/index.js';
 import type { Frame } from '../shells/index.js';
 import type { Solution } from '../solution/index.js';
 import { panels, stock, thing, workshop } from './samples.js';
+import { asKg } from '../measures/index.js';
 
 /** A size that is given, mm. */
 export const given = (size: number, of: 'overall' | 'inside' | 'sides' = 'overall') => ({ from: 'given', size: mm(size), of }) as const;
@@ -25,7 +26,7 @@ export const shop = workshop({
     press: thing({
       name: 'press',
       shape: { kind: 'box', width: mm(640), height: mm(500), depth: mm(460) },
-      mass: 190,
+      mass: asKg(190),
       count: 1,
       facesOut: true,
     }),

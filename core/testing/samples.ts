@@ -7,6 +7,7 @@ import type { GapRule } from '../run/index.js';
 import type { Opening, Reach } from '../survey/index.js';
 import type { Slide, Stock } from '../stock/index.js';
 import type { Thing } from '../things/index.js';
+import { asKg } from '../measures/index.js';
 
 const share: GapRule = { kind: 'share', weight: 1 };
 
@@ -41,7 +42,7 @@ export function thing(extra: Partial<Thing> = {}): Thing {
   return {
     name: 'tin',
     shape: { kind: 'box', width: mm(100), height: mm(100), depth: mm(100) },
-    mass: 2,
+    mass: asKg(2),
     count: 100,
     clearance: ZERO,
     wayUp: 'upright',

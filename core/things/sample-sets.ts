@@ -1,5 +1,6 @@
 import { mm } from '../length/index.js';
 import type { Thing } from './thing.js';
+import { asKg } from '../measures/index.js';
 
 /** Sets of everyday things to start a list from; sizes as such things usually have, to be measured. */
 export const SAMPLE_SETS: readonly { readonly id: string; readonly name: string; readonly things: readonly Thing[] }[] = [
@@ -45,7 +46,7 @@ function box(
   return {
     name,
     shape: { kind: 'box', width: mm(width), height: mm(height), depth: mm(depth) },
-    mass,
+    mass: asKg(mass),
     count,
     clearance: mm(clearance),
     wayUp: 'upright',
@@ -57,7 +58,7 @@ function round(name: string, diameter: number, height: number, count: number, ma
   return {
     name,
     shape: { kind: 'cylinder', diameter: mm(diameter), height: mm(height) },
-    mass,
+    mass: asKg(mass),
     count,
     clearance: mm(clearance),
     wayUp: 'upright',

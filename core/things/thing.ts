@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { DistanceSchema, mm, sizeFrom, type Length } from '../length/index.js';
 import { IdSchema, NameSchema } from '../ids/index.js';
+import { KilogramsSchema } from '../measures/index.js';
 
 const closed = { additionalProperties: false } as const;
 
@@ -16,7 +17,7 @@ export const ThingSchema = Type.Object(
       Type.Object({ kind: Type.Literal('cylinder'), diameter: LeastSchema, height: LeastSchema }, closed),
     ]),
     /** Of one, kg. Left out where it is not known: what it loads is then not judged. */
-    mass: Type.Optional(Type.Number({ minimum: 0, maximum: 5000 })),
+    mass: Type.Optional(KilogramsSchema({ minimum: 0, maximum: 5000 })),
     /** How many there are in all. */
     count: Type.Integer({ minimum: 1, maximum: 10_000 }),
     /** What must stay free above it, for a hand. */

@@ -3,6 +3,7 @@ import type { Piece } from '../../core/piece/index.js';
 import type { Leaning } from '../../core/shells/index.js';
 import { PLAIN_EDGES } from './panels.js';
 import { space } from './spaces.js';
+import { asDegrees } from '../../core/measures/index.js';
 
 const given = (size: number, of: 'overall' | 'inside' = 'overall') => ({ from: 'given', size: mm(size), of }) as const;
 
@@ -13,7 +14,7 @@ const proofDisplay: Leaning = {
   width: given(640, 'inside'),
   height: given(1900),
   depth: given(330),
-  sides: { stock: 'ash-20', wide: mm(120), lean: { by: 'angle', degrees: 13, along: mm(1950) } },
+  sides: { stock: 'ash-20', wide: mm(120), lean: { by: 'angle', degrees: asDegrees(13), along: mm(1950) } },
   plugs: { across: mm(10), deep: mm(5) },
   panels: {
     stock: { shelves: 'ash-panel-18', dividers: 'ash-panel-18' },

@@ -1,12 +1,13 @@
 import type { ProjectFile } from '../../core/formats/project-file.js';
 import { mm } from '../../core/length/index.js';
+import { asKg } from '../../core/measures/index.js';
 
 /** What stands and lies about in the print shed. */
 export const THINGS: ProjectFile['things'] = {
   'ink-tub': {
     name: 'Ink tub',
     shape: { kind: 'cylinder', diameter: mm(140), height: mm(340) },
-    mass: 5.6,
+    mass: asKg(5.6),
     count: 11,
     clearance: mm(40),
     wayUp: 'upright',
@@ -15,7 +16,7 @@ export const THINGS: ProjectFile['things'] = {
   bottle: {
     name: 'Cleaning bottle',
     shape: { kind: 'cylinder', diameter: mm(92), height: mm(258) },
-    mass: 1.3,
+    mass: asKg(1.3),
     count: 28,
     clearance: mm(20),
     wayUp: 'upright',
@@ -24,7 +25,7 @@ export const THINGS: ProjectFile['things'] = {
   'roller-stand': {
     name: 'Roller stand',
     shape: { kind: 'box', width: mm(180), height: mm(225), depth: mm(240) },
-    mass: 2.4,
+    mass: asKg(2.4),
     count: 9,
     clearance: mm(15),
     wayUp: 'upright',
@@ -33,7 +34,7 @@ export const THINGS: ProjectFile['things'] = {
   'rag-box': {
     name: 'Rag box',
     shape: { kind: 'box', width: mm(270), height: mm(230), depth: mm(290) },
-    mass: 2.1,
+    mass: asKg(2.1),
     count: 7,
     clearance: mm(20),
     wayUp: 'upright',
@@ -42,7 +43,7 @@ export const THINGS: ProjectFile['things'] = {
   'solvent-can': {
     name: 'Solvent can',
     shape: { kind: 'box', width: mm(165), height: mm(250), depth: mm(110) },
-    mass: 4.4,
+    mass: asKg(4.4),
     count: 14,
     clearance: mm(25),
     wayUp: 'upright',
@@ -51,7 +52,7 @@ export const THINGS: ProjectFile['things'] = {
   'ink-tin': {
     name: 'Ink tin',
     shape: { kind: 'cylinder', diameter: mm(100), height: mm(88) },
-    mass: 1.05,
+    mass: asKg(1.05),
     count: 60,
     clearance: mm(15),
     wayUp: 'upright',
@@ -60,7 +61,7 @@ export const THINGS: ProjectFile['things'] = {
   'tarlatan-roll': {
     name: 'Tarlatan roll',
     shape: { kind: 'cylinder', diameter: mm(120), height: mm(560) },
-    mass: 1.9,
+    mass: asKg(1.9),
     count: 4,
     clearance: mm(20),
     wayUp: 'lying',
@@ -69,7 +70,7 @@ export const THINGS: ProjectFile['things'] = {
   'paper-pack': {
     name: 'Paper pack',
     shape: { kind: 'box', width: mm(285), height: mm(127), depth: mm(300) },
-    mass: 8.75,
+    mass: asKg(8.75),
     count: 8,
     clearance: mm(20),
     wayUp: 'upright',
@@ -78,7 +79,7 @@ export const THINGS: ProjectFile['things'] = {
   'proof-tube': {
     name: 'Proof tube',
     shape: { kind: 'cylinder', diameter: mm(76), height: mm(420) },
-    mass: 0.45,
+    mass: asKg(0.45),
     count: 150,
     clearance: mm(0),
     wayUp: 'lying',
@@ -87,7 +88,7 @@ export const THINGS: ProjectFile['things'] = {
   'composing-stick': {
     name: 'Composing stick',
     shape: { kind: 'box', width: mm(52), height: mm(28), depth: mm(262) },
-    mass: 0.62,
+    mass: asKg(0.62),
     count: 6,
     clearance: mm(5),
     wayUp: 'upright',
@@ -96,7 +97,7 @@ export const THINGS: ProjectFile['things'] = {
   'proof-paper': {
     name: 'Proofing paper, half sheets',
     shape: { kind: 'box', width: mm(780), height: mm(40), depth: mm(450) },
-    mass: 11.2,
+    mass: asKg(11.2),
     count: 6,
     clearance: mm(10),
     wayUp: 'upright',
@@ -105,7 +106,7 @@ export const THINGS: ProjectFile['things'] = {
   'wet-print': {
     name: 'Wet print on its board',
     shape: { kind: 'box', width: mm(420), height: mm(12), depth: mm(300) },
-    mass: 0.5,
+    mass: asKg(0.5),
     count: 4,
     clearance: mm(60),
     wayUp: 'upright',
@@ -114,7 +115,7 @@ export const THINGS: ProjectFile['things'] = {
   'envelope-pack': {
     name: 'Envelope pack',
     shape: { kind: 'box', width: mm(235), height: mm(110), depth: mm(165) },
-    mass: 1.2,
+    mass: asKg(1.2),
     count: 18,
     clearance: mm(10),
     wayUp: 'upright',
@@ -123,7 +124,7 @@ export const THINGS: ProjectFile['things'] = {
   'nipping-press': {
     name: 'Nipping press',
     shape: { kind: 'box', width: mm(640), height: mm(520), depth: mm(460) },
-    mass: 190,
+    mass: asKg(190),
     count: 1,
     clearance: mm(0),
     wayUp: 'upright',
@@ -134,7 +135,7 @@ export const THINGS: ProjectFile['things'] = {
   'silk-screen': {
     name: 'Silk screen',
     shape: { kind: 'box', width: mm(370), height: mm(25), depth: mm(320) },
-    mass: 1.4,
+    mass: asKg(1.4),
     count: 8,
     clearance: mm(5),
     wayUp: 'upright',
@@ -144,7 +145,7 @@ export const THINGS: ProjectFile['things'] = {
   'drawer-bank': {
     name: 'Bank of the composing table',
     shape: { kind: 'box', width: mm(614), height: mm(223), depth: mm(1040) },
-    mass: 95,
+    mass: asKg(95),
     count: 1,
     clearance: mm(0),
     wayUp: 'upright',
@@ -154,7 +155,7 @@ export const THINGS: ProjectFile['things'] = {
   'bench-mattress': {
     name: 'Bench mattress',
     shape: { kind: 'box', width: mm(1200), height: mm(90), depth: mm(740) },
-    mass: 5,
+    mass: asKg(5),
     count: 1,
     clearance: mm(0),
     wayUp: 'upright',
@@ -164,7 +165,7 @@ export const THINGS: ProjectFile['things'] = {
   'guest-mattress': {
     name: 'Guest mattress, half',
     shape: { kind: 'box', width: mm(1880), height: mm(90), depth: mm(525) },
-    mass: 6,
+    mass: asKg(6),
     count: 2,
     clearance: mm(0),
     wayUp: 'upright',
@@ -174,7 +175,7 @@ export const THINGS: ProjectFile['things'] = {
   'paper-trolley': {
     name: 'Paper trolley',
     shape: { kind: 'box', width: mm(585), height: mm(715), depth: mm(930) },
-    mass: 85,
+    mass: asKg(85),
     count: 1,
     clearance: mm(45),
     wayUp: 'upright',
@@ -184,7 +185,7 @@ export const THINGS: ProjectFile['things'] = {
   'mat-pile': {
     name: 'Pile of mats',
     shape: { kind: 'box', width: mm(340), height: mm(180), depth: mm(300) },
-    mass: 11,
+    mass: asKg(11),
     count: 1,
     clearance: mm(20),
     wayUp: 'upright',
@@ -194,7 +195,7 @@ export const THINGS: ProjectFile['things'] = {
   'ink-tray': {
     name: 'Inking tray',
     shape: { kind: 'box', width: mm(430), height: mm(45), depth: mm(310) },
-    mass: 3.2,
+    mass: asKg(3.2),
     count: 1,
     clearance: mm(0),
     wayUp: 'upright',
@@ -203,7 +204,7 @@ export const THINGS: ProjectFile['things'] = {
   'brush-jar': {
     name: 'Brush jar',
     shape: { kind: 'cylinder', diameter: mm(95), height: mm(190) },
-    mass: 0.8,
+    mass: asKg(0.8),
     count: 2,
     clearance: mm(0),
     wayUp: 'upright',
@@ -212,7 +213,7 @@ export const THINGS: ProjectFile['things'] = {
   'sample-book': {
     name: 'Sample book',
     shape: { kind: 'box', width: mm(240), height: mm(30), depth: mm(165) },
-    mass: 0.9,
+    mass: asKg(0.9),
     count: 1,
     clearance: mm(0),
     wayUp: 'upright',
@@ -221,7 +222,7 @@ export const THINGS: ProjectFile['things'] = {
   'lamp-box': {
     name: 'Lamp box',
     shape: { kind: 'box', width: mm(540), height: mm(190), depth: mm(365) },
-    mass: 14,
+    mass: asKg(14),
     count: 1,
     clearance: mm(0),
     wayUp: 'upright',
@@ -231,7 +232,7 @@ export const THINGS: ProjectFile['things'] = {
   'power-pack': {
     name: 'Power pack',
     shape: { kind: 'box', width: mm(210), height: mm(95), depth: mm(140) },
-    mass: 3.5,
+    mass: asKg(3.5),
     count: 2,
     clearance: mm(0),
     wayUp: 'upright',
@@ -241,7 +242,7 @@ export const THINGS: ProjectFile['things'] = {
   brayer: {
     name: 'Brayer',
     shape: { kind: 'box', width: mm(95), height: mm(160), depth: mm(170) },
-    mass: 0.7,
+    mass: asKg(0.7),
     count: 8,
     clearance: mm(25),
     wayUp: 'upright',

@@ -4,6 +4,7 @@ import type { InPlace, PanelCase } from '../../core/shells/index.js';
 import type { Slats } from '../../core/interiors/index.js';
 import { PLAIN_EDGES, plainPanels } from './panels.js';
 import { fit, space } from './spaces.js';
+import { asDegrees } from '../../core/measures/index.js';
 
 const given = (size: number, of: 'overall' | 'inside' = 'overall') => ({ from: 'given', size: mm(size), of }) as const;
 
@@ -62,7 +63,7 @@ const tubeRack: InPlace = {
         support: { stock: 'deal-17', long: mm(300), wide: mm(20), spares: 12 },
       },
       blocked: [{ name: 'Pipe box', x: mm(1025), y: mm(1330), width: mm(300), height: mm(180) }],
-      features: [{ row: 9, tilt: 12, long: mm(420) }],
+      features: [{ row: 9, tilt: asDegrees(12), long: mm(420) }],
     },
   }),
 };

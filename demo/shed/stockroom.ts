@@ -1,5 +1,6 @@
 import type { ProjectFile } from '../../core/formats/project-file.js';
 import { inch, mm } from '../../core/length/index.js';
+import { asKg } from '../../core/measures/index.js';
 
 /** What is on hand in the print shed, as the calliper says. */
 export const STOCK: ProjectFile['stock'] = {
@@ -364,18 +365,18 @@ export const SLIDES: NonNullable<ProjectFile['slides']> = {
     side: mm(12.7),
     height: mm(76),
     setback: mm(3),
-    rating: 150,
+    rating: asKg(150),
     extension: 1,
     price: 96,
   },
-  'slide-45': { name: 'Ball slide 45', lengths, side: mm(12.7), height: mm(45), setback: mm(3), rating: 35, extension: 1, price: 19 },
+  'slide-45': { name: 'Ball slide 45', lengths, side: mm(12.7), height: mm(45), setback: mm(3), rating: asKg(35), extension: 1, price: 19 },
   'slide-45-old': {
     name: 'Ball slide 45, old stock',
     lengths,
     side: mm(13.2),
     height: mm(45),
     setback: mm(3),
-    rating: 30,
+    rating: asKg(30),
     extension: 1,
     price: 12,
   },

@@ -7,6 +7,7 @@ import { Button, Faint, Row } from '../shared/ui.js';
 import { useWorker } from '../shared/use-worker.js';
 import { useSettledBench } from './bench.js';
 import type { FixesAsked } from './fixes.worker.js';
+import { asKg } from '../../core/measures/index.js';
 
 const startFixes = () => new Worker(new URL('./fixes.worker.ts', import.meta.url), { type: 'module' });
 const NONE: readonly TriedFix[] = [];
@@ -20,7 +21,7 @@ export function TriedLine({ tried: { mends, why, addedKg, addedCost } }: { tried
   const cost = addedCost === null ? 'price not known' : `cost ${signed(addedCost, Math.abs(addedCost).toFixed(2))}`;
   return (
     <Faint>
-      Mends it · {signed(addedKg, writeMass(Math.abs(addedKg), precision.unit))} · {cost}
+      Mends it · {signed(addedKg, writeMass(asKg(Math.abs(addedKg)), precision.unit))} · {cost}
     </Faint>
   );
 }

@@ -7,6 +7,7 @@ import type { Settings } from '../../core/project/index.js';
 import type { Stock } from '../../core/stock/index.js';
 import type { Opening } from '../../core/survey/index.js';
 import type { Thing } from '../../core/things/index.js';
+import { asKg, asDegrees } from '../../core/measures/index.js';
 
 /** A new id from a word, unlike those there are: `opening`, `opening-2` and on. */
 export function newId(word: string, taken: readonly string[]): string {
@@ -70,7 +71,7 @@ export function newThing(unit: LengthUnit): Thing {
   return {
     name: 'New thing',
     shape: { kind: 'box', width: s(200, 8), height: s(250, 10), depth: s(200, 8) },
-    mass: 2,
+    mass: asKg(2),
     count: 1,
     clearance: s(20, 0.75),
     wayUp: 'upright',
@@ -185,7 +186,7 @@ export function newLeaning(unit: LengthUnit, stock: string): Leaning {
     width: given(s(700, 28)),
     height: given(s(1760, 70)),
     depth: given(s(300, 12)),
-    sides: { stock, wide: s(120, 4.75), lean: { by: 'angle', degrees: 12, along: s(1800, 72) } },
+    sides: { stock, wide: s(120, 4.75), lean: { by: 'angle', degrees: asDegrees(12), along: s(1800, 72) } },
     panels: { ...usual, shelves: { ...usual.shelves, fix: 'housed' } },
     edges: { front: 'eased', banding: ZERO },
     fixedToWall: true,

@@ -3,6 +3,7 @@ import { mm } from '../../core/length/index.js';
 import { thing, workshop } from '../../core/testing/samples.js';
 import { ApiError, api, type Problem, type Workbench } from './api.js';
 import { Saver, benchKey } from './saver.js';
+import { asKg } from '../../core/measures/index.js';
 
 const bench: Workbench = {
   id: 'shed',
@@ -270,7 +271,7 @@ test('two edits of one record made on the same view both arrive', async () => {
   const { saver, tin } = setUp();
   const seen = tin()?.data as ReturnType<typeof thing>;
   saver.save('things', 'tin', { ...seen, count: 7 }, 'count', seen);
-  saver.save('things', 'tin', { ...seen, mass: 3 }, 'mass', seen);
+  saver.save('things', 'tin', { ...seen, mass: asKg(3) }, 'mass', seen);
   expect(tin()?.data).toEqual({ ...seen, count: 7, mass: 3 });
   await saver.settled();
   expect(save.mock.calls.at(-1)?.[4]).toEqual({ ...seen, count: 7, mass: 3 });

@@ -14,6 +14,7 @@ import { MassField } from '../shared/mass-field.js';
 import { TakeOut } from '../shared/take-out.js';
 import { without } from '../shared/without.js';
 import { Laid } from '../shared/laid.js';
+import { asKg } from '../../core/measures/index.js';
 
 /** A full-extension slide as most are sold, to be measured. */
 function newSlide(unit: LengthUnit): Slide {
@@ -110,7 +111,7 @@ function SlideForm({
           most={1000}
           onChange={(kg) => {
             const rest = without(slide, 'rating');
-            onSave(Number.isFinite(kg) && kg > 0 ? { ...rest, rating: kg } : rest, `Rating of ${slide.name}`);
+            onSave(Number.isFinite(kg) && kg > 0 ? { ...rest, rating: asKg(kg) } : rest, `Rating of ${slide.name}`);
           }}
         />
         <NumberBox
@@ -188,7 +189,7 @@ export function Slides() {
                     <LengthText value={data.height} precision={precision} />
                   </td>
                   <td>{data.lengths.map((l) => formatLength(l, precision)).join(', ')}</td>
-                  <td className="figure">{data.rating === undefined ? 'not known' : writeMass(data.rating, precision.unit)}</td>
+                  <td className="figure">{data.rating === undefined ? 'not known' : writeMass(asKg(data.rating), precision.unit)}</td>
                   <td className="figure">{data.price ?? ''}</td>
                   <td>
                     <TakeOut name={data.name} onPress={() => takeOut(id)} />

@@ -6,6 +6,7 @@ import { FILLS, massOfFill, type Thing } from '../../core/things/index.js';
 import { usePrecision } from '../data/project.js';
 import { fieldOf } from '../shared/leads.js';
 import { LengthField } from '../shared/length-field.js';
+import { asKg } from '../../core/measures/index.js';
 import { MassField } from '../shared/mass-field.js';
 import { Button, Fault, FieldLabel, Grid, NumberBox, Panel, Row, Select, TextInput, Tick } from '../shared/ui.js';
 
@@ -69,7 +70,7 @@ function thingOf(form: Form): Thing {
     clearance,
     wayUp,
     stack,
-    ...(Number.isFinite(mass) ? { mass } : {}),
+    ...(Number.isFinite(mass) ? { mass: asKg(mass) } : {}),
     ...(often ? { often } : {}),
     ...(facesOut ? { facesOut } : {}),
     ...(oneRow ? { oneRow } : {}),

@@ -14,6 +14,7 @@ import { Button, Faint, Fault, Page, Row, Scroll, Table } from '../shared/ui.js'
 import { ListEntry } from './list-entry.js';
 import { ThingForm, formOf } from './thing-form.js';
 import { Laid } from '../shared/laid.js';
+import { asKg } from '../../core/measures/index.js';
 
 const THINGS = ['things'];
 
@@ -100,7 +101,7 @@ export function Things() {
                         </td>
                       ))}
                       <td className="figure">{t.data.count}</td>
-                      <td className="figure">{t.data.mass === undefined ? 'not known' : writeMass(t.data.mass, precision.unit)}</td>
+                      <td className="figure">{t.data.mass === undefined ? 'not known' : writeMass(asKg(t.data.mass), precision.unit)}</td>
                       <td className="figure">
                         <LengthText value={t.data.clearance} precision={precision} />
                       </td>

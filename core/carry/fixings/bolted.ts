@@ -7,6 +7,7 @@ import { stateOf } from '../verdict.js';
 import { contactOf, depthFrom, grainAlong, middleOf, placeIn, type Contact } from './contact.js';
 import { gravityOf } from './driven.js';
 import { notJudged, type BoltedEnd, type Fixing } from './fixing.js';
+import { asNewtons } from '../../measures/index.js';
 
 /** How far a bolt goes into the end of what it holds, to the nut that is let in there from the side, mm, typical. */
 const TO_NUT = 60;
@@ -97,9 +98,9 @@ export function bolted(support: Support, member: Member, carrier: Member): Fixin
   return {
     support,
     state: stateOf(load / holds, 1),
-    holds,
+    holds: asNewtons(holds),
     bolts: end,
     sentence: () =>
-      say`Takes ${count} ${count === 1 ? 'bolt' : 'bolts'} M${diameter} ${how}, ${places}: ${force(each)} each (NDS 2018 12.3, permanent load). ${most} would go in it.`,
+      say`Takes ${count} ${count === 1 ? 'bolt' : 'bolts'} M${diameter} ${how}, ${places}: ${force(asNewtons(each))} each (NDS 2018 12.3, permanent load). ${most} would go in it.`,
   };
 }

@@ -1,3 +1,4 @@
+import { asDegrees, asNewtons, type Newtons } from '../../measures/index.js';
 import { fine, force, len, say, type Sentence } from '../../figure/index.js';
 import { mm, type Length } from '../../length/index.js';
 import { pocketScrewLength } from '../../joints/index.js';
@@ -22,7 +23,7 @@ const AT_LEAST_EVERY = 200;
 const NOTHING = 0.01;
 
 /** Screws that a row takes for a load: two where there is room, so that nothing turns, one now and then along it, and what the load takes. */
-function countFor({ most, room, holes }: Row, newtons: number, each: number): number {
+function countFor({ most, room, holes }: Row, newtons: Newtons, each: Newtons): number {
   if (holes) return holes.length;
   const along = 1 + Math.floor((room[1] - room[0] + NOTHING) / AT_LEAST_EVERY);
   return Math.max(Math.min(most, Math.max(2, along)), screwsFor(newtons, each) ?? Infinity);
@@ -71,7 +72,7 @@ export function nothingHolds({ why, inside, least }: NoRow, carrier: Member): Se
 type Held =
   | {
       readonly row: Row;
-      readonly each: number;
+      readonly each: Newtons;
       readonly basis: string;
       readonly count: number;
       /** What of it they use, where all that go in are there. */
@@ -86,10 +87,10 @@ type Held =
 function heldBy(support: Support, member: Member, carrier: Member, pull: boolean): Held {
   const row = rowBetween(carrier, member);
   if ('why' in row) return { row };
-  if (support.out !== undefined && !pull) return turnedOut(row, heldAt(support), support.out);
+  if (support.out !== undefined && !pull) return turnedOut(row, asNewtons(heldAt(support)), support.out);
   const value = valueFor(row, carrier, pull);
   if (!value.judged) return { row, reason: value.reason };
-  const count = countFor(row, heldAt(support), value.newtons);
+  const count = countFor(row, asNewtons(heldAt(support)), value.newtons);
   const used = heldAt(support) / ((row.holes ? count : row.most) * value.newtons);
   return { row, each: value.newtons, basis: value.basis, count, used };
 }
@@ -104,7 +105,7 @@ interface OnUppermost {
  * What the uppermost of so many screws takes of a load that lies out from their row: its share of it down, and outward what keeps all of it from
  * turning about the lower end of the row, each by how far it is over that (M y / Σy²).
  */
-function onUppermost(row: Row, count: number, newtons: number, out: number): OnUppermost {
+function onUppermost(row: Row, count: number, newtons: Newtons, out: number): OnUppermost {
   const [low, high] = row.contact.over[0];
   const heights = spacedAlong(row, count).map((at) => (row.along[1] > 0 ? at - low : high - at));
   const squares = heights.reduce((sum, y) => sum + y ** 2, 0);
@@ -112,7 +113,7 @@ function onUppermost(row: Row, count: number, newtons: number, out: number): OnU
 }
 
 /** Screws up an edge that stands out from what carries it: as many as take the load down and the turn of it together (NDS 12.4.1). */
-function turnedOut(row: Row, newtons: number, out: number): Held {
+function turnedOut(row: Row, newtons: Newtons, out: number): Held {
   if (Math.abs(row.along[1]) < Math.SQRT1_2) return { row, reason: 'they are not in a row up it' };
   const { joint, into } = row;
   if (joint.main.wood.endGrain && propertiesOf(into.stock).material.form !== 'solid') return { row, reason: PULLED_FROM_EDGE };
@@ -122,7 +123,7 @@ function turnedOut(row: Row, newtons: number, out: number): Held {
   const at = (count: number) => {
     const turned = onUppermost(row, count, newtons, out);
     const degrees = (Math.atan2(turned.pulled, turned.shear) * 180) / Math.PI;
-    const each = straight.newtons > 0 ? combined(straight.newtons, across.newtons, degrees) : 0;
+    const each = straight.newtons > 0 ? combined(straight.newtons, across.newtons, asDegrees(degrees)) : 0;
     return { turned, each, degrees, used: Math.hypot(turned.pulled, turned.shear) / each };
   };
   const least = countFor(row, newtons, across.newtons);
@@ -130,7 +131,7 @@ function turnedOut(row: Row, newtons: number, out: number): Held {
   const count = tried.find((n) => at(n).used <= 1) ?? Infinity;
   const { turned, each, degrees } = at(Math.min(count, row.most));
   const basis = `${across.basis}, pulled and pushed at ${degrees.toFixed(0)}° (12.4.1)`;
-  return { row, each, basis, count, used: at(row.holes ? Math.min(count, row.most) : row.most).used, turned };
+  return { row, each: asNewtons(each), basis, count, used: at(row.holes ? Math.min(count, row.most) : row.most).used, turned };
 }
 
 const PULLED_FROM_EDGE = 'no values are published for screws pulled out of the edge of this sheet';
@@ -162,21 +163,23 @@ function valueOf(row: Row, carrier: Member, pull: boolean): ScrewValue {
   if (pull || across || rise < -1 + 1e-9) return (pull || !across ? withdrawal : lateral)(joint);
   const [shear, out] = [lateral(joint), withdrawal(joint)];
   if (!shear.judged) return shear;
-  if (rise > 0) return { ...shear, newtons: shear.newtons / Math.sqrt(1 - rise ** 2) };
+  if (rise > 0) return { ...shear, newtons: asNewtons(shear.newtons / Math.sqrt(1 - rise ** 2)) };
   if (!out.judged) return out;
   const degrees = (Math.asin(-rise) * 180) / Math.PI;
-  const newtons = out.newtons > 0 ? combined(out.newtons, shear.newtons, degrees) : 0;
-  return { judged: true, newtons, basis: `${shear.basis}, pulled and pushed at ${degrees.toFixed(0)}° (12.4.1)` };
+  const newtons = out.newtons > 0 ? combined(out.newtons, shear.newtons, asDegrees(degrees)) : 0;
+  return { judged: true, newtons: asNewtons(newtons), basis: `${shear.basis}, pulled and pushed at ${degrees.toFixed(0)}° (12.4.1)` };
 }
 
-const tooMany = ({ row, count }: Extract<Held, { each: number }>) => !row.holes && count > row.most;
+const tooMany = ({ row, count }: Extract<Held, { each: Newtons }>) => !row.holes && count > row.most;
 
 /** What is said of screws that hold, or of too many that would be needed. */
-function saidOf(held: Extract<Held, { each: number }>, member: Member, pull: boolean): Sentence {
+function saidOf(held: Extract<Held, { each: Newtons }>, member: Member, pull: boolean): Sentence {
   const { row, count } = held;
   const { screw, length, joint, through, into, most, tight, nearEnd } = row;
   const size = say`${screw.name} x ${len(mm(length))}`;
-  const turned = held.turned ? say` The uppermost takes ${force(held.turned.pulled)} outward and ${force(held.turned.shear)} down.` : say``;
+  const turned = held.turned
+    ? say` The uppermost takes ${force(asNewtons(held.turned.pulled))} outward and ${force(asNewtons(held.turned.shear))} down.`
+    : say``;
   const each = say`${force(held.each)} each${pull ? ' pulled straight out' : joint.main.wood.endGrain ? ' in its end' : ''} (${held.basis})`;
   if (tooMany(held)) {
     return say`It would take ${Number.isFinite(count) ? String(count) : 'more'} screws ${size}, ${each}, and ${most} go across it.${turned} ${held.turned ? 'Make it higher, or what is on it less deep.' : 'House it, or put a ledge under it.'}`;
@@ -301,9 +304,7 @@ export function screwedEnds({ member, supports }: CarriedMember, members: Readon
     if (!carrier) return [];
     const pull = hangsUnder(member, carrier);
     const asked =
-      support.how === 'screws'
-        ? !liesOn(member, carrier)
-        : support.how === 'held along' && (pull || (isBack(carrier) && !support.by));
+      support.how === 'screws' ? !liesOn(member, carrier) : support.how === 'held along' && (pull || (isBack(carrier) && !support.by));
     const held = asked ? heldBy(support, member, carrier, pull) : null;
     return held && 'each' in held && !tooMany(held) ? [{ row: held.row, count: held.count }] : [];
   });

@@ -1,3 +1,4 @@
+import type { Newtons } from '../../measures/index.js';
 import type { Sentence } from '../../figure/index.js';
 import type { Vector } from '../../solid/index.js';
 import type { Support } from '../support.js';
@@ -33,7 +34,7 @@ export interface Fixing {
   /** Why it is not judged, where it is not. */
   readonly reason?: string;
   /** What it holds, N, where that is one figure. */
-  readonly holds?: number;
+  readonly holds?: Newtons;
   /** What is said of it, put together when it is asked for. */
   readonly sentence: () => Sentence;
   /** Bolts that it takes, where it is bolted. */

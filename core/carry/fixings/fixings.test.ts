@@ -4,6 +4,7 @@ import type { DividingMember, Space } from '../../piece/index.js';
 import { solve } from '../../solution/index.js';
 import { divided, piece, stock, thing, workshop } from '../../testing/samples.js';
 import { WOOD_SCREWS, fixingsOf, mostAcross, pinHolds, screwsAlong, type CarriedMember } from '../index.js';
+import { asKg } from '../../measures/index.js';
 
 const no8 = WOOD_SCREWS[1] as (typeof WOOD_SCREWS)[number];
 
@@ -14,7 +15,7 @@ function shelf(kg: number, fix: 'butted' | 'loose' | 'housed', material = 'white
   Object.assign(members[0] ?? {}, { fix });
   const shop = workshop({
     stock: { ply: stock({ material }) },
-    things: { slab: thing({ mass: kg, shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } }) },
+    things: { slab: thing({ mass: asKg(kg), shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } }) },
   });
   const solution = solve(piece(inside), shop, {});
   const members_ = new Map(solution.shape.members.map((m) => [m.id, m]));

@@ -10,6 +10,7 @@ import { bearingStrength, embedmentStrength, type Pressed, type Strength } from 
 import { stateOf } from '../verdict.js';
 import { contactOf, grainAlong, reachAlong } from './contact.js';
 import { notJudged, type Fixing } from './fixing.js';
+import { asMPa, asNewtons } from '../../measures/index.js';
 
 /** How far an area that bears reaches past itself along the grain, at the side where there is wood, at most, mm (EN 1995-1-1 6.1.5). */
 const SPREAD = 30;
@@ -30,7 +31,11 @@ function pressedStrength(member: Member, along: Vector, settings: Settings): Str
   if (!end.judged) return end;
   if (!square.judged) return square;
   const allowed = (end.allowed * square.allowed) / (end.allowed * (1 - cos ** 2) + square.allowed * cos ** 2);
-  return { judged: true, allowed, basis: `at ${((Math.acos(cos) * 180) / Math.PI).toFixed(0)}° to the grain, EN 1995-1-1 6.2.2` };
+  return {
+    judged: true,
+    allowed: asMPa(allowed),
+    basis: `at ${((Math.acos(cos) * 180) / Math.PI).toFixed(0)}° to the grain, EN 1995-1-1 6.2.2`,
+  };
 }
 
 /** The cosine from which two directions are one. */
@@ -75,8 +80,8 @@ function presses(
   return {
     support,
     state: stateOf(heldAt(support), holds),
-    holds,
-    sentence: () => say`${what()}: bears up to ${force(holds)}, as ${weaker.member.label} does (${weaker.strength.basis}).`,
+    holds: asNewtons(holds),
+    sentence: () => say`${what()}: bears up to ${force(asNewtons(holds))}, as ${weaker.member.label} does (${weaker.strength.basis}).`,
   };
 }
 
@@ -131,9 +136,9 @@ export function onPins(support: Support, member: Member, carrier: Member, settin
   return {
     support,
     state: stateOf(heldAt(support), holds),
-    holds,
+    holds: asNewtons(holds),
     sentence: () =>
-      say`${what()} hold ${force(holds)}: it may be pressed to ${shelf.allowed.toFixed(1)} MPa where it lies on them (EN 338), and ${carrier.label} to ${side.allowed.toFixed(1)} MPa in their holes (EN 1995-1-1 8.5).`,
+      say`${what()} hold ${force(asNewtons(holds))}: it may be pressed to ${shelf.allowed.toFixed(1)} MPa where it lies on them (EN 338), and ${carrier.label} to ${side.allowed.toFixed(1)} MPa in their holes (EN 1995-1-1 8.5).`,
   };
 }
 

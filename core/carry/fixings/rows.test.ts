@@ -7,6 +7,7 @@ import { solve } from '../../solution/index.js';
 import { chest, drawers } from '../../testing/chest.js';
 import { divided, piece, stock, thing, workshop, panels } from '../../testing/samples.js';
 import { allScrews, contactOf, fixingsOf, rowBetween, spacedAlong, type Fixing, type Row } from '../index.js';
+import { asKg } from '../../measures/index.js';
 
 function butted(kg = 5) {
   const inside = divided('in', 'up', 2);
@@ -14,7 +15,7 @@ function butted(kg = 5) {
   (spaces[1] as Space).things = [{ thing: 'slab', count: 1 }];
   const shop = workshop({
     stock: { ply: stock({ material: 'white-ash' }) },
-    things: { slab: thing({ mass: kg, shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } }) },
+    things: { slab: thing({ mass: asKg(kg), shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } }) },
   });
   const made = piece(inside);
   return solve({ ...made, panels: panels({ fix: 'butted' }) }, shop, {});
@@ -178,7 +179,7 @@ describe('of every row between a shelf and a side', () => {
         const ash = { material: 'white-ash', form: 'board' as const };
         const shop = workshop({
           stock: { ply: stock({ ...ash, thickness: mm(side) }), board: stock({ ...ash, thickness: mm(shelf) }) },
-          things: { slab: thing({ mass: kg, shape: { kind: 'box', width: mm(500), height: mm(100), depth: mm(30) } }) },
+          things: { slab: thing({ mass: asKg(kg), shape: { kind: 'box', width: mm(500), height: mm(100), depth: mm(30) } }) },
         });
         const s = solve(piece(inside, { depth: { from: 'given', size: mm(deep), of: 'overall' } }), shop, {});
         for (const { screws, row } of allScrews(s.carried).filter((r) => r.holds === 'in-m1/shelf/1')) {

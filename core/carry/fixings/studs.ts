@@ -8,6 +8,7 @@ import { FULL_PENETRATION, WOOD_SCREWS, lateral, screwsFor, shankOf, type WoodSc
 import { stateOf } from '../verdict.js';
 import { SOLD, gravityOf } from './driven.js';
 import { notJudged, type Fixing } from './fixing.js';
+import { asNewtons } from '../../measures/index.js';
 
 /** Studs are taken for softwood of G 0.42, spruce, pine and fir (NDS table 12.3.3A), typical. */
 const STUD = { gravity: 0.42, deep: 38, most: 4 } as const;
@@ -22,7 +23,7 @@ export function intoStuds(support: Support, back: Member, studs: number): Fixing
   const value = lateral({ screw, length, side, main: { thickness: length - thick, wood: { gravity: STUD.gravity, endGrain: false } } });
   if (!value.judged) return notJudged(support, value.reason, () => say`Screws into the studs are not judged: ${value.reason}.`);
   const onOne = heldAt(support) * shareOfStud(studs);
-  const count = Math.max(2, screwsFor(onOne, value.newtons) ?? Infinity);
+  const count = Math.max(2, screwsFor(asNewtons(onOne), value.newtons) ?? Infinity);
   const used = onOne / (STUD.most * value.newtons);
   const sentence = () =>
     count > STUD.most

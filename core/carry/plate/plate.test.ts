@@ -1,5 +1,6 @@
 import { stripStiffness, torsionConstant } from '../composite.js';
 import { rigidityOf, solvePlate, PlateError, type EdgeHold, type PlateSpec } from './index.js';
+import { asNewtons } from '../../measures/index.js';
 
 const ISOTROPIC = { x: 1, y: 1, coupling: 0.3, twist: 0.35 };
 
@@ -50,11 +51,11 @@ describe('against series, within half of one per cent', () => {
   });
 
   test('a load at the middle of a simple square: 0.01160 P a² / D', () => {
-    within(solvePlate(plate({ patches: [], points: [{ x: 0.5, y: 0.5, newtons: 1 }] })).greatest.mm, 0.0116);
+    within(solvePlate(plate({ patches: [], points: [{ x: 0.5, y: 0.5, newtons: asNewtons(1) }] })).greatest.mm, 0.0116);
   });
 
   test('a load at the middle of a clamped square: 0.00560 P a² / D', () => {
-    const clamped = { edges: held('clamped', 'clamped'), patches: [], points: [{ x: 0.5, y: 0.5, newtons: 1 }] };
+    const clamped = { edges: held('clamped', 'clamped'), patches: [], points: [{ x: 0.5, y: 0.5, newtons: asNewtons(1) }] };
     within(solvePlate(plate(clamped)).greatest.mm, 0.0056);
   });
 
@@ -142,8 +143,8 @@ describe('props', () => {
 
 test.each<[string, Partial<PlateSpec>, string]>([
   ['nothing holds it', { edges: held('free', 'free') }, 'can fall'],
-  ['a load beside it', { points: [{ x: 2, y: 0, newtons: 1 }] }, 'beside the panel'],
-  ['a load that is no number', { points: [{ x: 0, y: 0, newtons: NaN }] }, 'not a number'],
+  ['a load beside it', { points: [{ x: 2, y: 0, newtons: asNewtons(1) }] }, 'beside the panel'],
+  ['a load that is no number', { points: [{ x: 0, y: 0, newtons: asNewtons(NaN) }] }, 'not a number'],
   ['no stiffness', { rigidity: { x: 0, y: 1, coupling: 0, twist: 1 } }, 'stiffness above 0'],
   ['no width', { b: 0 }, 'wider than 0'],
 ])('%s is refused', (_, extra, said) => {

@@ -1,3 +1,4 @@
+import type { Newtons } from '../../measures/index.js';
 import { productsOf } from './hermite.js';
 import {
   PlateError,
@@ -32,7 +33,7 @@ export interface PlateSpec {
   /** Supports at points; a one-way one pushes and never pulls. */
   readonly props: readonly { readonly x: number; readonly y: number; readonly oneWay?: boolean }[];
   readonly patches: readonly Patch[];
-  readonly points: readonly { readonly x: number; readonly y: number; readonly newtons: number }[];
+  readonly points: readonly { readonly x: number; readonly y: number; readonly newtons: Newtons }[];
   /** About how many elements along each side; 12 when left out. */
   readonly mesh?: number;
 }

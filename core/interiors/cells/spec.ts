@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema } from '../../length/index.js';
 import { IdSchema, NameSchema } from '../../ids/index.js';
+import { DegreesSchema } from '../../measures/index.js';
 
 const closed = { additionalProperties: false } as const;
 
@@ -12,7 +13,7 @@ export const BlockedSchema = Type.Object(
 
 const slope = {
   /** Degrees from level. */
-  tilt: Type.Number({ exclusiveMinimum: 0, maximum: 45 }),
+  tilt: DegreesSchema({ exclusiveMinimum: 0, maximum: 45 }),
   /** How long the things are. */
   long: SizeSchema,
 };

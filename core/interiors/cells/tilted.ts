@@ -1,3 +1,4 @@
+import { asDegrees, type Degrees } from '../../measures/index.js';
 import { Figure, size } from '../../figure/index.js';
 import { fromUnits, type Length } from '../../length/index.js';
 import type { Tilted } from './spec.js';
@@ -16,7 +17,7 @@ export interface TiltedCells {
  * @param long its length; `thick` its height with what stays free
  * @example 420 long and 83 thick at 12°: 420 sin 12° + 83 cos 12° = 168.5
  */
-export function tiltedHeight(long: Length, thick: Length, degrees: number): Length {
+export function tiltedHeight(long: Length, thick: Length, degrees: Degrees): Length {
   const angle = (degrees * Math.PI) / 180;
   return fromUnits(long * Math.sin(angle) + thick * Math.cos(angle));
 }
@@ -31,7 +32,7 @@ export function tiltedCells(features: readonly Tilted[], up: Figure, pitch: Figu
       'length',
       `long × sin ${spec.tilt}° + high × cos ${spec.tilt}°`,
       [size('long', spec.long), up.named('high')],
-      tiltedHeight(spec.long, up.value, spec.tilt),
+      tiltedHeight(spec.long, up.value, asDegrees(spec.tilt)),
     );
     const takes = Math.max(1, Math.ceil((high.value + under) / pitch.value));
     return { spec, label: 'row' in spec ? `row ${spec.row}` : `column ${spec.column}`, high, takes };

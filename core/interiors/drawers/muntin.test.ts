@@ -5,6 +5,7 @@ import { namedIn } from '../../kinds/index.js';
 import { remediesFor, solve } from '../../solution/index.js';
 import { chest, chestShop, drawers } from '../../testing/chest.js';
 import { thing } from '../../testing/samples.js';
+import { asKg } from '../../measures/index.js';
 
 const box = { order: 'ends-between', join: 'screwed', bottom: { kind: 'groove', depth: mm(4), up: mm(8), slack: mm(1) } } as const;
 const muntin = { stock: 'wall', wide: mm(80) } as const;
@@ -43,7 +44,7 @@ describe('a muntin under the middle of a drawer bottom', () => {
   });
 
   test('it is tried for a bottom that may break', () => {
-    const shop = { ...chestShop, things: new Map(chestShop.things).set('tin', thing({ mass: 150 })) };
+    const shop = { ...chestShop, things: new Map(chestShop.things).set('tin', thing({ mass: asKg(150) })) };
     const heavy = solve(plain.piece, shop, {});
     expect(heavy.carried.members.get(BOTTOM)?.state).toBe('fails');
     const labels = remediesFor(heavy, shop, {}, BOTTOM).map((r) => writeExactly(r.label));

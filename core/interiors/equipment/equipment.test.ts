@@ -5,14 +5,15 @@ import { piece, space, stock, thing, workshop } from '../../testing/samples.js';
 import { faultsIn } from '../../formats/index.js';
 import { pieceSchema } from '../../kinds/index.js';
 import type { Equipment } from './spec.js';
+import { asKg } from '../../measures/index.js';
 
 const box = (width: number, height: number, depth: number) =>
   ({ kind: 'box', width: mm(width), height: mm(height), depth: mm(depth) }) as const;
 const shop = workshop({
   stock: { ply: stock({ thickness: mm(18) }) },
   things: {
-    lamp: thing({ name: 'lamp box', shape: box(540, 190, 365), mass: 14 }),
-    pack: thing({ name: 'power pack', shape: box(210, 95, 140), mass: 3 }),
+    lamp: thing({ name: 'lamp box', shape: box(540, 190, 365), mass: asKg(14) }),
+    pack: thing({ name: 'power pack', shape: box(210, 95, 140), mass: asKg(3) }),
   },
 });
 const free = (size: number, why: Equipment['free']['left']['why']) => ({ size: mm(size), why });

@@ -8,6 +8,7 @@ import { solve, type Solution } from '../../solution/index.js';
 import { panels, piece, space, stock, thing, workshop } from '../../testing/samples.js';
 import { groovesIn } from './places.js';
 import type { Grooves } from './spec.js';
+import { asKg } from '../../measures/index.js';
 
 const shop = workshop({
   stock: {
@@ -19,7 +20,7 @@ const shop = workshop({
     frame: thing({
       name: 'frame',
       shape: { kind: 'box', width: mm(200), height: mm(20), depth: mm(150) },
-      mass: 2,
+      mass: asKg(2),
       count: 2,
       clearance: mm(3),
     }),

@@ -20,6 +20,7 @@ import { woodOf } from '../../project/index.js';
 import { FOLDING } from './ids.js';
 import type { Folding } from './spec.js';
 import { stanceOf, type Stance } from './stance.js';
+import { asNewtons } from '../../measures/index.js';
 
 /** What one of the two crosses of legs is pressed with, N and N mm. */
 export interface Crossed {
@@ -66,7 +67,7 @@ function crossing(piece: Folding, shape: Shape, workshop: Workshop, { load, mome
   const atPivot = boltLateral(pin, side, { ...side, thickness: PIN_IN_BAR }, true);
   const onPivot = Math.hypot(tie, load / 2);
   const state = [stateOf(stress, strength.allowed), stateOf(tie, holds), stateOf(onPivot, atPivot)].reduce(worse);
-  const sentence = say`Where they cross each leg is bent with ${stress.toFixed(1)} MPa and may be with ${strength.allowed.toFixed(1)} (${strength.basis}); the pin takes ${force(tie)} and may take ${force(holds)}, and that in the end of the pivot bar ${force(onPivot)} of ${force(atPivot)} (NDS 2018 12.3.1, as bolts of steel).`;
+  const sentence = say`Where they cross each leg is bent with ${stress.toFixed(1)} MPa and may be with ${strength.allowed.toFixed(1)} (${strength.basis}); the pin takes ${force(asNewtons(tie))} and may take ${force(asNewtons(holds))}, and that in the end of the pivot bar ${force(asNewtons(onPivot))} of ${force(asNewtons(atPivot))} (NDS 2018 12.3.1, as bolts of steel).`;
   const wider = pieceFix(say`Legs 5 wider`, {
     kind: 'piece',
     patch: { legs: { ...piece.legs, wide: (piece.legs.wide + WIDER) as typeof WIDER } },
@@ -87,7 +88,7 @@ function tied(shape: Shape, { tie }: Crossed): Check[] {
   const holds = Math.min(...areas) * GLUE_SHEAR;
   const both = 2 * tie;
   const state = stateOf(both, holds);
-  const sentence = say`The legs push the bars apart with ${force(both)}, which the top ties: glued all over, a bar takes ${force(holds)} (${GLUE_SHEAR} MPa, typical). Two screws hold it while the glue sets.`;
+  const sentence = say`The legs push the bars apart with ${force(asNewtons(both))}, which the top ties: glued all over, a bar takes ${force(asNewtons(holds))} (${GLUE_SHEAR} MPa, typical). Two screws hold it while the glue sets.`;
   return [{ id: 'tie', severity: severityOf(state), state, about: { kind: 'member', id: bar.id }, sentence, fixes: [] }];
 }
 
@@ -118,7 +119,7 @@ function sideways(piece: Folding, shape: Shape, carried: Carried, stance: Stance
   return leanCheck(
     state === 'fine' ? 'good' : 'look',
     state,
-    say`${pushed}: its stretchers take ${force(takes)}, with ${IN_AN_END} screws in each end, as far apart as they are wide.${rod}`,
+    say`${pushed}: its stretchers take ${force(asNewtons(takes))}, with ${IN_AN_END} screws in each end, as far apart as they are wide.${rod}`,
     state === 'fine' ? [] : [wider],
   );
 }

@@ -1,3 +1,4 @@
+import { inDegrees, asDegrees, type Degrees } from '../../measures/index.js';
 import { Figure } from '../../figure/index.js';
 import { mm, toMm } from '../../length/index.js';
 import { boxOf, posed, type Body, type Fact, type Member, type Shape } from '../../piece/index.js';
@@ -9,8 +10,6 @@ import { DRAWN_IN, type Holes } from './legs.js';
 import type { Folding } from './spec.js';
 import type { Stance } from './stance.js';
 
-const inDegrees = (angle: number) => (angle * 180) / Math.PI;
-
 /**
  * How far off level the legs still lie when they are folded, degrees: the edge of a leg comes to rest on the top where it is drawn
  * in to its end, or on the bar. Of each, with a corner at X from the pivot and y over it: the edge, half of the leg's width from
@@ -20,10 +19,10 @@ export function foldedAt({ legs, pivot, bars }: Folding, { apart }: Stance, barW
   const half = toMm(legs.wide) / 2;
   const [below, round] = [toMm(pivot.below), toMm(legs.round)];
   if (round > below) return NaN;
-  const passes = (x: number, y: number) => inDegrees(Math.asin(Math.min(1, half / Math.hypot(x, y))) - Math.atan2(y, x));
+  const passes = (x: number, y: number) => inDegrees(asDegrees(Math.asin(Math.min(1, half / Math.hypot(x, y))) - Math.atan2(y, x)));
   const taper = half > round ? DRAWN_IN : 0;
   // Where the edge has its full width it must be under the top.
-  const shoulder = taper > 0 ? inDegrees(Math.acos(Math.min(1, below / Math.hypot(half, taper))) - Math.atan2(taper, half)) : 0;
+  const shoulder = taper > 0 ? inDegrees(asDegrees(Math.acos(Math.min(1, below / Math.hypot(half, taper))) - Math.atan2(taper, half))) : 0;
   const rebate = toMm(bars.wide) - toMm(wallOf(barWood));
   const bar = toMm(barWood.thickness.value);
   const end = toMm(apart.value) + round;
@@ -31,10 +30,10 @@ export function foldedAt({ legs, pivot, bars }: Folding, { apart }: Stance, barW
 }
 
 /** What folds: the inner legs turn up about their pivot, the outer ones about the pins they cross on, out of the bar first. */
-export function foldingBodies(members: readonly Member[], holes: Holes, degrees: number, flat: number): readonly Body[] {
+export function foldingBodies(members: readonly Member[], holes: Holes, degrees: Degrees, flat: number): readonly Body[] {
   const of = (pair: 'inner' | 'outer') =>
     [FOLDING.stretcher(pair), FOLDING.leg(pair, 'left'), FOLDING.leg(pair, 'right')].filter((id) => members.some((m) => m.id === id));
-  const turned = (angle: number) => Figure.leaf('angle', angle, 'turned');
+  const turned = (angle: Degrees) => Figure.leaf('angle', angle, 'turned');
   const common = { spaces: [], runsOn: { kind: 'plain', name: 'pins', rating: null } } as const;
   const away = ['standing', 'folded'] as const;
   return [
@@ -43,7 +42,7 @@ export function foldingBodies(members: readonly Member[], holes: Holes, degrees:
       id: BODIES.inner,
       label: 'the inner legs',
       members: of('inner'),
-      motion: { kind: 'turn', at: holes.pivot, axis: [-1, 0, 0], angle: turned(degrees - flat) },
+      motion: { kind: 'turn', at: holes.pivot, axis: [-1, 0, 0], angle: turned(asDegrees(degrees - flat)) },
       away,
     },
     {
@@ -51,7 +50,7 @@ export function foldingBodies(members: readonly Member[], holes: Holes, degrees:
       id: BODIES.outer,
       label: 'the outer legs',
       members: of('outer'),
-      motion: { kind: 'turn', at: holes.crossing, axis: [1, 0, 0], angle: turned(2 * degrees) },
+      motion: { kind: 'turn', at: holes.crossing, axis: [1, 0, 0], angle: turned(asDegrees(2 * degrees)) },
       on: BODIES.inner,
       outOf: [FOLDING.seatBar],
     },

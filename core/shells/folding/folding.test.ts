@@ -11,14 +11,15 @@ import { crossedBy } from './checks.js';
 import { FOLDING } from './ids.js';
 import { legOutline } from './legs.js';
 import type { Folding } from './spec.js';
+import { asKg, asDegrees, asNewtons } from '../../measures/index.js';
 
 const board = { form: 'board', material: 'white-ash', length: mm(2400), width: mm(170), thickness: mm(20) } as const;
 const shop = workshop({
   stock: { leg: stock({ name: 'leg', ...board }), ply: stock({ thickness: mm(18) }) },
   things: {
-    tray: thing({ name: 'tray', shape: { kind: 'box', width: mm(430), height: mm(40), depth: mm(310) }, mass: 3 }),
-    jar: thing({ name: 'jar', shape: { kind: 'cylinder', diameter: mm(95), height: mm(150) }, mass: 1 }),
-    book: thing({ name: 'book', shape: { kind: 'box', width: mm(240), height: mm(30), depth: mm(165) }, mass: 1 }),
+    tray: thing({ name: 'tray', shape: { kind: 'box', width: mm(430), height: mm(40), depth: mm(310) }, mass: asKg(3) }),
+    jar: thing({ name: 'jar', shape: { kind: 'cylinder', diameter: mm(95), height: mm(150) }, mass: asKg(1) }),
+    book: thing({ name: 'book', shape: { kind: 'box', width: mm(240), height: mm(30), depth: mm(165) }, mass: asKg(1) }),
   },
 });
 const given = (size: number) => ({ from: 'given', size: mm(size), of: 'overall' }) as const;
@@ -89,9 +90,9 @@ describe('standing', () => {
 
   test('the same by height and angle, or by spread and angle', () => {
     const degrees = (Math.atan2(580, 435) * 180) / Math.PI;
-    const byAngle = solve(apart({ degrees }), shop, {});
+    const byAngle = solve(apart({ degrees: asDegrees(degrees) }), shop, {});
     expect(fact(byAngle, 'feet apart')).toBeCloseTo(435, 3);
-    const byBoth = solved({ height: given(100) }, { degrees });
+    const byBoth = solved({ height: given(100) }, { degrees: asDegrees(degrees) });
     expect(toMm(byBoth.shape.overall.height.value)).toBeCloseTo(640, 3);
     expect(fact(byBoth, 'leg, over all')).toBeCloseTo(765, 3);
   });
@@ -237,11 +238,11 @@ describe('carried', () => {
     const legs = ['inner-left', 'inner-right', 'outer-left', 'outer-right'].map(
       (id) => s.carried.members.get(`folding/leg/${id}`)?.total ?? 0,
     );
-    expect(legs.reduce((a, b) => a + b, 0)).toBeCloseTo(s.carried.floor, 6);
+    expect(legs.reduce((a, b) => asNewtons(a + b), 0)).toBeCloseTo(s.carried.floor, 6);
   });
 
   test('a heavy load breaks thin legs where they cross', () => {
-    const heavy = workshop({ stock: Object.fromEntries(shop.stock), things: { tray: thing({ mass: 900 }) } });
+    const heavy = workshop({ stock: Object.fromEntries(shop.stock), things: { tray: thing({ mass: asKg(900) }) } });
     const s = solve(table({ top: { ...table().top, things: [{ thing: 'tray', count: 1 }] } }), heavy, {});
     expect(s.checks.find((c) => c.id === 'crossing')).toMatchObject({ severity: 'stop', state: 'fails' });
   });
@@ -281,11 +282,11 @@ describe('what can not be is told, with a way out', () => {
   });
 
   test.each([0, 90])('legs at %s degrees', (degrees) => {
-    expect(solve(apart({ degrees }), shop, {}).shape.problems.map((p) => p.id)).toContain('leg-angle');
+    expect(solve(apart({ degrees: asDegrees(degrees) }), shop, {}).shape.problems.map((p) => p.id)).toContain('leg-angle');
   });
 
   test('it is taken in by its schema', () => {
     expect(faultsIn(pieceSchema(), table())).toEqual([]);
-    expect(faultsIn(pieceSchema(), apart({ degrees: 91 })).length).toBeGreaterThan(0);
+    expect(faultsIn(pieceSchema(), apart({ degrees: asDegrees(91) })).length).toBeGreaterThan(0);
   });
 });

@@ -3,6 +3,7 @@ import { IdSchema } from '../../ids/index.js';
 import { DistanceSchema, SizeSchema } from '../../length/index.js';
 import type { PieceCommon } from '../../piece/index.js';
 import { PlacementSchema } from '../../things/index.js';
+import { DegreesSchema } from '../../measures/index.js';
 
 const closed = { additionalProperties: false } as const;
 
@@ -30,7 +31,7 @@ export const foldingFields = {
       spacer: DistanceSchema,
       /** How they stand: how far the feet of a pair are from those of the other, or the angle from the floor; by both the height follows. */
       apart: Type.Optional(SizeSchema),
-      degrees: Type.Optional(Type.Number({ minimum: 0, maximum: 90 })),
+      degrees: Type.Optional(DegreesSchema({ minimum: 0, maximum: 90 })),
     },
     closed,
   ),

@@ -1,3 +1,4 @@
+import { radians, inDegrees, asDegrees, type Degrees } from '../../measures/index.js';
 import { Figure, size } from '../../figure/index.js';
 import type { NeedContext } from '../../interiors/kind.js';
 import { mm, toMm } from '../../length/index.js';
@@ -16,11 +17,10 @@ export interface Stance {
   readonly leg: Figure;
   readonly crossing: Figure;
   /** From the floor, degrees. */
-  readonly degrees: number;
+  readonly degrees: Degrees;
 }
 
-const inDegrees = (angle: number) => (angle * 180) / Math.PI;
-const tangent = (degrees: number) => Math.tan((degrees * Math.PI) / 180);
+const tangent = (degrees: Degrees) => Math.tan(radians(degrees));
 
 /** How the legs stand, by two of their height, their spread and their angle. */
 export function stanceOf(piece: Folding, context: NeedContext, top: Wood): Stance {
@@ -38,10 +38,10 @@ export function stanceOf(piece: Folding, context: NeedContext, top: Wood): Stanc
       'length',
       'feet apart × tan of the angle',
       [given, angle],
-      mm(toMm(given.value) * tangent(legs.degrees)),
+      mm(toMm(given.value) * tangent(asDegrees(legs.degrees))),
     );
     const overall = off.reduce((sum, f) => sum.plus(f), vertical).named('overall height');
-    return legOf(piece, { overall, problems: [], assumed: false }, vertical, given, legs.degrees);
+    return legOf(piece, { overall, problems: [], assumed: false }, vertical, given, asDegrees(legs.degrees));
   }
   const height = axisSize(piece, 'height', context, [], []);
   const vertical = off.reduce((rest, f) => rest.minus(f), height.overall).named('from hole to hole, up');
@@ -51,12 +51,12 @@ export function stanceOf(piece: Folding, context: NeedContext, top: Wood): Stanc
       'length',
       'up from hole to hole / tan of the angle',
       [vertical, angle],
-      mm(toMm(vertical.value) / Math.max(1e-6, tangent(legs.degrees ?? 55))),
+      mm(toMm(vertical.value) / Math.max(1e-6, tangent(asDegrees(legs.degrees ?? 55)))),
     ).named('feet apart');
   return legOf(piece, height, vertical, apart, inDegrees(Math.atan2(toMm(vertical.value), toMm(apart.value))));
 }
 
-function legOf({ legs }: Folding, height: AxisSize, vertical: Figure, apart: Figure, degrees: number): Stance {
+function legOf({ legs }: Folding, height: AxisSize, vertical: Figure, apart: Figure, degrees: Degrees): Stance {
   const long = Math.hypot(toMm(vertical.value), toMm(apart.value));
   const between = Figure.formula('length', '√(up² + apart²)', [vertical, apart], mm(long)).named('from hole to hole');
   const ends = size('end past its hole', legs.round, { in: 'piece', field: 'legs.round' });

@@ -7,6 +7,7 @@ import { NO_OVER, box, framePiece, given, level, shop, stops } from '../../testi
 import { space, stock, thing, workshop } from '../../testing/samples.js';
 import type { Level, Levels } from '../../interiors/index.js';
 import type { Frame } from './spec.js';
+import { asKg } from '../../measures/index.js';
 
 const round = (stockId: string, gap = 0) => ({ stock: stockId, goes: 'round', gap: mm(gap) }) as const;
 const partsOf = (s: Solution, role: Member['role']) =>
@@ -167,7 +168,7 @@ test('slender posts under much are told, with thicker ones', () => {
       press: thing({
         name: 'press',
         shape: { kind: 'box', width: mm(640), height: mm(500), depth: mm(460) },
-        mass: 400,
+        mass: asKg(400),
         count: 1,
         facesOut: true,
       }),
@@ -275,7 +276,7 @@ test('slats over a frame: equal gaps, each on both rails; too many, or round pos
 
 test('feet lift posts and inner posts alike, and a load over the rating of castors stops the build', () => {
   const on = (rated?: number) =>
-    solve(pressStand({ feet: { are: 'castors', high: mm(50), ...(rated === undefined ? {} : { rated }) } }), shop, {});
+    solve(pressStand({ feet: { are: 'castors', high: mm(50), ...(rated === undefined ? {} : { rated: asKg(rated) }) } }), shop, {});
   const s = on(100);
   expect([box(s, 'frame/post/front-1').slice(2, 4), box(s, 'frame-top/inner-post/front-1').slice(2, 4)]).toEqual([
     [50, 700],

@@ -1,3 +1,4 @@
+import { asNewtons, type Newtons } from '../../measures/index.js';
 import {
   WOOD_SCREWS,
   bendingStrength,
@@ -59,9 +60,9 @@ function over(each: readonly (number | null)[], high: number): number | null {
   return each.every((m) => m !== null) ? each.reduce<number>((sum, m) => sum + (m ?? 0), 0) / high : null;
 }
 
-function told(takes: number | null, push: number, what: string, way: string, with_: Sentence): Takes {
+function told(takes: number | null, push: Newtons, what: string, way: string, with_: Sentence): Takes {
   if (takes === null) return { state: 'not judged', sentence: say`what ${what} ${way} is not judged` };
-  return { state: stateOf(push, takes), sentence: say`${what} ${force(takes)} ${way}, ${with_}` };
+  return { state: stateOf(push, takes), sentence: say`${what} ${force(asNewtons(takes))} ${way}, ${with_}` };
 }
 
 /** The longest screw that is sold and stays inside, through so much into so much; mm. */
@@ -86,7 +87,7 @@ function screwed(screw: WoodScrew, length: number, through: readonly [Member, nu
 export function byGussets(
   gussets: readonly Member[],
   shape: Shape,
-  push: number,
+  push: Newtons,
   way: string,
   leans: Leans,
   settings: Settings,
@@ -115,7 +116,7 @@ export function byGussets(
  * Corner blocks: one of the two screws through each pulls out of the post aslant, at half the height of the rail from the
  * edge that is pressed. So a corner holds W cos 45° h / 2.
  */
-export function byCorners(shape: Shape, push: number, way: string, leans: Leans, settings: Settings): Takes | null {
+export function byCorners(shape: Shape, push: Newtons, way: string, leans: Leans, settings: Settings): Takes | null {
   const blocks = shape.members.filter((m) => m.role === 'corner block' && m.node === TOP_NODE);
   const [first] = blocks;
   const post = shape.members.find((m) => m.role === 'post');

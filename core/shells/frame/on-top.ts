@@ -6,6 +6,7 @@ import { blockIn, type Block } from '../../things/index.js';
 import { standsOn } from '../../interiors/levels/index.js';
 import { PULL_OUT } from './ids.js';
 import type { Frame } from './spec.js';
+import { asKg } from '../../measures/index.js';
 
 /** What someone who lies or sits weighs, kg, typical for furniture. */
 const PERSON_KG = 100;
@@ -55,7 +56,7 @@ export function onTop(
     space: ON_TOP,
     carriers: (deck ? [deck] : members.filter((m) => m.role === 'rail')).map((m) => m.id),
   };
-  const stand: Stand = people > 0 ? { ...on, people: people * PERSON_KG } : on;
+  const stand: Stand = people > 0 ? { ...on, people: asKg(people * PERSON_KG) } : on;
   const space: PlacedSpace = {
     id: ON_TOP,
     space: { id: ON_TOP, name: 'top', rule: { kind: 'share', weight: 1 }, things: [...(piece.top.things ?? [])] },

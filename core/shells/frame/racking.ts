@@ -1,3 +1,4 @@
+import { asNewtons, type Newtons } from '../../measures/index.js';
 import { columnOf, lateral, pushOf, rowBetween, stateOf, worse, type Carried } from '../../carry/index.js';
 import { force, say } from '../../figure/index.js';
 import { leanCheck, type Check } from '../../finding/index.js';
@@ -13,7 +14,7 @@ import type { Frame } from './spec.js';
 const SPACING = 200;
 
 /** A sheet screwed to posts and rails: the lateral value of one screw over their spacing, along the width of the sheet. */
-function bySheet(ids: readonly string[], shape: Shape, push: number, way: string): Takes {
+function bySheet(ids: readonly string[], shape: Shape, push: Newtons, way: string): Takes {
   const sheet = shape.members.find((m) => m.id === ids[0]);
   const posts = shape.members.filter((m) => m.role === 'post' || m.role === 'rail');
   if (!sheet) return { state: 'fails', sentence: say`nothing keeps it from leaning ${way}` };
@@ -26,7 +27,7 @@ function bySheet(ids: readonly string[], shape: Shape, push: number, way: string
   const takes = (value.newtons / SPACING) * wide * ids.length;
   return {
     state: stateOf(push, takes),
-    sentence: say`${ids.length > 1 ? 'its sheets take' : 'its sheet takes'} ${force(takes)} ${way}, screwed every 200`,
+    sentence: say`${ids.length > 1 ? 'its sheets take' : 'its sheet takes'} ${force(asNewtons(takes))} ${way}, screwed every 200`,
   };
 }
 
@@ -34,7 +35,7 @@ function bySheet(ids: readonly string[], shape: Shape, push: number, way: string
  * Braces from corner to corner: of the push, over the cosine of their slope, each takes what two screws in its end do,
  * or what it bears before it bows out, whichever is less. Of two that cross one counts.
  */
-function byBraces(all: readonly Member[], shape: Shape, push: number, way: string, settings: Workshop['settings']): Takes | null {
+function byBraces(all: readonly Member[], shape: Shape, push: Newtons, way: string, settings: Workshop['settings']): Takes | null {
   const braces = all.filter((m) => m.id.endsWith('-1'));
   if (braces.length === 0) return null;
   const byId = new Map(shape.members.map((m) => [m.id, m]));
@@ -44,7 +45,7 @@ function byBraces(all: readonly Member[], shape: Shape, push: number, way: strin
     const screws = rows.map((row) => ('why' in row ? null : lateral(row.joint)));
     const known = screws.every((s) => s?.judged);
     const end = Math.min(...screws.map((s) => (s?.judged ? SCREWS_IN_END * s.newtons : 0)));
-    const column = columnOf({ member: brace, total: 0 }, [], byId, settings, 1);
+    const column = columnOf({ member: brace, total: asNewtons(0) }, [], byId, settings, 1);
     const level = Math.hypot(brace.frame.u[0], brace.frame.u[2]);
     return { known: known && column !== null, takes: level * Math.min(end, column?.holds ?? 0) };
   });
@@ -52,7 +53,7 @@ function byBraces(all: readonly Member[], shape: Shape, push: number, way: strin
   const takes = each.reduce((sum, e) => sum + e.takes, 0);
   return {
     state: stateOf(push, takes),
-    sentence: say`${each.length > 1 ? 'its braces take' : 'its brace takes'} ${force(takes)} ${way}, with ${SCREWS_IN_END} screws in each end`,
+    sentence: say`${each.length > 1 ? 'its braces take' : 'its brace takes'} ${force(asNewtons(takes))} ${way}, with ${SCREWS_IN_END} screws in each end`,
   };
 }
 

@@ -4,6 +4,7 @@ import { IdSchema } from '../../ids/index.js';
 import { LevelSchema } from '../../interiors/levels/index.js';
 import { PlacementSchema } from '../../things/index.js';
 import type { PieceCommon } from '../../piece/index.js';
+import { KilogramsSchema } from '../../measures/index.js';
 
 const closed = { additionalProperties: false } as const;
 
@@ -17,7 +18,7 @@ export const FeetSchema = Type.Object(
     /** How high each is, from the floor to the post. */
     high: SizeSchema,
     /** What one is rated for, kg; left out where that is not known. */
-    rated: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 5000 })),
+    rated: Type.Optional(KilogramsSchema({ exclusiveMinimum: 0, maximum: 5000 })),
   },
   closed,
 );

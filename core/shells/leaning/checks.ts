@@ -1,3 +1,4 @@
+import { asNewtons, asDegrees, type Degrees } from '../../measures/index.js';
 import {
   UNBRACED,
   bearingStrength,
@@ -26,7 +27,7 @@ import { asFix, braced, onRearLegs, steeper, widerSides } from './ways.js';
 const FRICTION = 0.25;
 
 /** What a foot needs to hold by, and what the wall takes. */
-function footCheck(piece: Leaning, shape: Shape, { weight, out, foot, high, wall }: Standing, degrees: number): Check {
+function footCheck(piece: Leaning, shape: Shape, { weight, out, foot, high, wall }: Standing, degrees: Degrees): Check {
   const about = { kind: 'piece' } as const;
   const [, front] = foot;
   if (wall === 0) {
@@ -45,7 +46,7 @@ function footCheck(piece: Leaning, shape: Shape, { weight, out, foot, high, wall
   const leans = say`It leans on the wall with ${force(wall)} at most, ${fine(high, 0)} up; its foot needs to hold by ${needs.toFixed(2)} of what it stands with, and wood on a smooth floor does by ${FRICTION} (typical)`;
   if (piece.fixedToWall) {
     const down = (weight * (front - out)) / front;
-    const sentence = say`${leans}. Fixed to the wall at the top it can't slide: that has to hold ${force(down)} down should the foot slip.`;
+    const sentence = say`${leans}. Fixed to the wall at the top it can't slide: that has to hold ${force(asNewtons(down))} down should the foot slip.`;
     return { id: 'leans', severity: 'good', state: 'fine', about, sentence, fixes: [] };
   }
   const others = [...steeper(piece, degrees, shape.overall.height.value), ...onRearLegs(piece)].map(asFix);
@@ -64,7 +65,7 @@ function footCheck(piece: Leaning, shape: Shape, { weight, out, foot, high, wall
 }
 
 /** Whether a side breaks at a shelf, where its housing leaves less of it, or bows out under what it carries. */
-function sideCheck(piece: Leaning, shape: Shape, carried: Carried, workshop: Workshop, standing: Standing, degrees: number): Check[] {
+function sideCheck(piece: Leaning, shape: Shape, carried: Carried, workshop: Workshop, standing: Standing, degrees: Degrees): Check[] {
   const side = shape.members.find((m) => m.id === LEANING.left);
   const own = side && carried.members.get(side.id);
   if (!side || !own) return [];
@@ -104,7 +105,7 @@ function tiltOf(
   shape: Shape,
   workshop: Workshop,
   { foot }: Standing,
-  degrees: number,
+  degrees: Degrees,
   laid: Standing['laid'][number],
 ): Tilt {
   const { shelf, newtons, y, z } = laid;
@@ -136,7 +137,7 @@ function tiltOf(
 const ORDER: readonly State[] = ['fails', 'close', 'not judged', 'fine'];
 
 /** The shelf that tilts most in its joints. */
-function tiltCheck(piece: Leaning, shape: Shape, workshop: Workshop, standing: Standing, degrees: number): Check[] {
+function tiltCheck(piece: Leaning, shape: Shape, workshop: Workshop, standing: Standing, degrees: Degrees): Check[] {
   const all = standing.laid.map((l) => tiltOf(piece, shape, workshop, standing, degrees, l));
   const [worst] = [...all].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state));
   if (!worst) return [];
@@ -152,7 +153,7 @@ function tiltCheck(piece: Leaning, shape: Shape, workshop: Workshop, standing: S
 
 /** What only sides that lean are asked: foot and wall, bending and bowing out, shelves that tilt, and leaning over sideways. */
 export function leaningChecks(piece: Leaning, shape: Shape, carried: Carried, workshop: Workshop): readonly Check[] {
-  const degrees = shape.spaces.get(piece.interior.id)?.lean?.degrees ?? 0;
+  const degrees = shape.spaces.get(piece.interior.id)?.lean?.degrees ?? asDegrees(0);
   const racking = leaningRacking(piece, shape, carried, workshop);
   const unknown = unweighedIn(carried);
   if (unknown.length > 0) {

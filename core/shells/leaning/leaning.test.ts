@@ -9,11 +9,12 @@ import { overlapOf } from '../../solid/index.js';
 import { solidOfMember } from '../../piece/index.js';
 import { panels, space, stock, thing, workshop } from '../../testing/samples.js';
 import type { Leaning } from './spec.js';
+import { asDegrees, asKg } from '../../measures/index.js';
 
 const board = { form: 'board', material: 'white-ash', length: mm(2400), width: mm(400) } as const;
 const shop = workshop({
   stock: { side: stock({ name: 'side', ...board, thickness: mm(20) }), ply: stock({ thickness: mm(18) }) },
-  things: { tin: thing({ mass: 2 }) },
+  things: { tin: thing({ mass: asKg(2) }) },
 });
 const given = (size: number, of: 'overall' | 'inside' = 'overall') => ({ from: 'given', size: mm(size), of }) as const;
 
@@ -25,7 +26,7 @@ function leaning(extra: Partial<Leaning> = {}, sides: Partial<Leaning['sides']> 
     width: given(600, 'inside'),
     height: given(1950),
     depth: given(200),
-    sides: { stock: 'side', wide: mm(120), lean: { by: 'angle', degrees: 10, along: mm(2000) }, ...sides },
+    sides: { stock: 'side', wide: mm(120), lean: { by: 'angle', degrees: asDegrees(10), along: mm(2000) }, ...sides },
     panels: panels({ fix: 'housed', housing: mm(8) }),
     edges: { front: 'square', banding: ZERO },
     rounding: { grid: mm(0.5), set: 'exact', leftover: 'last' },
@@ -61,7 +62,7 @@ describe('how it stands', () => {
   });
 
   test.each<[string, Leaning['sides']['lean'], number]>([
-    ['angle and height', { by: 'angle', degrees: 10 }, 2000 * cos],
+    ['angle and height', { by: 'angle', degrees: asDegrees(10) }, 2000 * cos],
     ['foot and length', { by: 'foot', out: mm(2000 * sin), along: mm(2000) }, 1],
     ['foot and height', { by: 'foot', out: mm(2000 * sin) }, 2000 * cos],
     ['height and length', { by: 'height', along: mm(2000) }, 2000 * cos],
@@ -160,21 +161,21 @@ describe('carried', () => {
     const middles = s.shape.members.map((m) => massMiddleOf(m).middle[2]);
     const over = s.shape.spaces.get('s1');
     const things = { kg: 6, z: toMm(over?.box.z1 ?? ZERO) - 50 };
-    const weight = kg.reduce((a, b) => a + b, 0) + things.kg;
-    const out = (kg.reduce((sum, k, i) => sum + k * (middles[i] as number), 0) + things.kg * things.z) / weight;
+    const weight = kg.reduce((a, b) => asKg(a + b), 0) + things.kg;
+    const out = (kg.reduce((sum, k, i) => asKg(sum + k * (middles[i] as number)), 0) + things.kg * things.z) / weight;
     const a = toMm(s.shape.overall.depth.value) - out;
     expect(said(s, 'leans')).toContain(`needs to hold by ${(a / (2000 * cos)).toFixed(2)} of`);
     expect(check(s, 'leans')?.fixes.length).toBe(1);
   });
 
   test('steep it slides unless it is fixed', () => {
-    const free = solved({ fixedToWall: false }, { lean: { by: 'angle', degrees: 30, along: mm(2000) } });
+    const free = solved({ fixedToWall: false }, { lean: { by: 'angle', degrees: asDegrees(30), along: mm(2000) } });
     expect(check(free, 'leans')).toMatchObject({ severity: 'stop', state: 'fails' });
-    expect(check(solved({}, { lean: { by: 'angle', degrees: 30, along: mm(2000) } }), 'leans')?.state).toBe('fine');
+    expect(check(solved({}, { lean: { by: 'angle', degrees: asDegrees(30), along: mm(2000) } }), 'leans')?.state).toBe('fine');
   });
 
   test('what slides is offered less of a lean, or rear legs, and slides no more', () => {
-    const piece = leaning({ fixedToWall: false }, { lean: { by: 'angle', degrees: 30, along: mm(2000) } });
+    const piece = leaning({ fixedToWall: false }, { lean: { by: 'angle', degrees: asDegrees(30), along: mm(2000) } });
     const fixes = check(solve(piece, shop, {}), 'leans')?.fixes ?? [];
     expect(fixes.map((f) => writeExactly(f.label))).toEqual([
       expect.stringContaining('wall'),
@@ -193,7 +194,7 @@ describe('carried', () => {
     const heavy = (extra: Partial<Leaning>) => {
       const { split } = leaning().interior;
       const spaces = split?.spaces.map((x) => ({ ...x, things: x.id === 's0' ? [] : [{ thing: 'tin', count: 5 }] })) ?? [];
-      const loaded = workshop({ ...shop, stock: Object.fromEntries(shop.stock), things: { tin: thing({ mass: 4 }) } } as never);
+      const loaded = workshop({ ...shop, stock: Object.fromEntries(shop.stock), things: { tin: thing({ mass: asKg(4) }) } } as never);
       return solve({ ...leaning(extra), interior: { ...leaning().interior, split: { ...split, spaces } as never } }, loaded, {});
     };
     expect(check(heavy({ fixedToWall: false }), 'side-bends')?.state).toBe('fails');
@@ -280,7 +281,7 @@ describe('free of the wall, on rear legs', () => {
 
   test('legs that bow out are told, and stouter ones do not', () => {
     const { split } = leaning().interior;
-    const loaded = workshop({ stock: Object.fromEntries(shop.stock), things: { tin: thing({ mass: 4 }) } });
+    const loaded = workshop({ stock: Object.fromEntries(shop.stock), things: { tin: thing({ mass: asKg(4) }) } });
     const spaces = split?.spaces.map((x) => ({ ...x, things: x.id === 's0' ? [] : [{ thing: 'tin', count: 5 }] })) ?? [];
     const heavy = (wide: Length) =>
       solve(
@@ -307,8 +308,8 @@ describe('free of the wall, on rear legs', () => {
 describe('what can not be is told, with a way out', () => {
   const problem = (s: Solution, id: string) => s.shape.problems.find((p) => p.id === id);
   test.each<[string, Leaning['sides']['lean'], RegExp]>([
-    ['plumb', { by: 'angle', degrees: 0, along: mm(2000) }, /0\.0° off plumb/],
-    ['level', { by: 'angle', degrees: 90, along: mm(2000) }, /90\.0° off plumb/],
+    ['plumb', { by: 'angle', degrees: asDegrees(0), along: mm(2000) }, /0\.0° off plumb/],
+    ['level', { by: 'angle', degrees: asDegrees(90), along: mm(2000) }, /90\.0° off plumb/],
     ['a foot out of reach', { by: 'foot', out: mm(2100), along: mm(2000) }, /A foot 2100 mm out is further/],
     ['a height out of reach', { by: 'height', along: mm(1500) }, /Sides 1500 mm long do not reach 1950 mm/],
   ])('%s', (_, lean, told) => {

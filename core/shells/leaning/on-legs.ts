@@ -1,3 +1,4 @@
+import { asNewtons, type Newtons } from '../../measures/index.js';
 import { UNBRACED, columnOf, fixingsOf, pushOf, worse, type Carried, type Fixing, type State } from '../../carry/index.js';
 import { force, say } from '../../figure/index.js';
 import { severityOf, toWall, type Check } from '../../finding/index.js';
@@ -11,7 +12,7 @@ import type { Standing } from './statics.js';
 /** A rear leg with what its side puts on it, N, and how that holds a push besides. */
 interface OnLeg {
   readonly leg: Member;
-  readonly newtons: number;
+  readonly newtons: Newtons;
   readonly held: (pushed: number) => Fixing | undefined;
 }
 
@@ -23,7 +24,7 @@ function onLegs({ members }: Shape, carried: Carried, workshop: Workshop): reado
     if (!leg || !side || !support) return [];
     const { newtons } = support;
     const held = (pushed: number) =>
-      fixingsOf({ ...side, supports: [{ ...support, newtons: newtons + pushed }] }, byId, workshop.settings)[0];
+      fixingsOf({ ...side, supports: [{ ...support, newtons: asNewtons(newtons + pushed) }] }, byId, workshop.settings)[0];
     return [{ leg, newtons, held }];
   });
 }
@@ -46,7 +47,7 @@ export function legsCheck(piece: Leaning, shape: Shape, carried: Carried, worksh
   // Fixed at its top the wall takes a push there.
   const pushed = piece.fixedToWall ? 0 : (push * high) / apart / 2;
   const times = piece.fixedToWall || piece.brace ? 1 : UNBRACED;
-  const column = columnOf({ member: worst.leg, total: worst.newtons + pushed }, [], new Map(), workshop.settings, times);
+  const column = columnOf({ member: worst.leg, total: asNewtons(worst.newtons + pushed) }, [], new Map(), workshop.settings, times);
   const tips = (weight * (out - rear)) / high;
   const legs = all.reduce((sum, l) => sum + l.newtons, 0);
   const bows = column
@@ -62,8 +63,8 @@ export function legsCheck(piece: Leaning, shape: Shape, carried: Carried, worksh
   const state = states.reduce(worse);
   const more = piece.fixedToWall
     ? say`; the wall that it is fixed to at its top takes a push there.`
-    : say`, and pushed at its top with ${force(push)} each takes ${force(pushed)} more; to the rear it ${tips > 0 ? say`tips from ${force(tips)} at its top on` : say`falls`}.`;
-  const sentence = say`It stands on rear legs: of ${force(weight)} they carry ${force(legs)}${more}${bows}${bolted}`;
+    : say`, and pushed at its top with ${force(push)} each takes ${force(asNewtons(pushed))} more; to the rear it ${tips > 0 ? say`tips from ${force(asNewtons(tips))} at its top on` : say`falls`}.`;
+  const sentence = say`It stands on rear legs: of ${force(weight)} they carry ${force(asNewtons(legs))}${more}${bows}${bolted}`;
   return [
     {
       id: 'leans',

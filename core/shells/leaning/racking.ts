@@ -1,3 +1,4 @@
+import { asNewtons, type Newtons } from '../../measures/index.js';
 import { bendingStrength, columnOf, lateral, pushOf, rowBetween, stateOf, type Carried } from '../../carry/index.js';
 import { force, say } from '../../figure/index.js';
 import { leanCheck, toWall, type Check } from '../../finding/index.js';
@@ -13,13 +14,13 @@ import { asFix, braced } from './ways.js';
 const SCREWS_IN_END = 2;
 
 /** What a brace takes of a push at the top, N, and what gives way; null where that is not known. */
-function takenBy(brace: Member, shape: Shape, workshop: Workshop): { readonly newtons: number; readonly by: string } | null {
+function takenBy(brace: Member, shape: Shape, workshop: Workshop): { readonly newtons: Newtons; readonly by: string } | null {
   const { settings } = workshop;
   const sides = shape.members.filter((m) => m.id === LEANING.left || m.id === LEANING.right);
   const [side] = sides;
   if (!side) return null;
   const screws = sides.map((s) => rowBetween(s, brace)).map((row) => ('why' in row ? null : lateral(row.joint)));
-  const column = columnOf({ member: brace, total: 0 }, [], new Map(), settings, 1);
+  const column = columnOf({ member: brace, total: asNewtons(0) }, [], new Map(), settings, 1);
   const strength = bendingStrength(propertiesOf(side.stock).material, settings.serviceClass, false, 'short');
   if (!column || !strength.judged || !screws.every((s) => s?.judged)) return null;
   const end = SCREWS_IN_END * Math.min(...screws.map((s) => (s?.judged ? s.newtons : 0)));
@@ -33,8 +34,8 @@ function takenBy(brace: Member, shape: Shape, workshop: Workshop): { readonly ne
   const modulus = (toMm(side.width.value) * toMm(side.thickness.value) ** 2) / 6;
   const bends = (2 * strength.allowed * modulus) / Math.max(low, top - up, 1);
   return strip < bends
-    ? { newtons: strip, by: `with ${SCREWS_IN_END} screws in each end` }
-    : { newtons: bends, by: 'before the sides break over or under it' };
+    ? { newtons: asNewtons(strip), by: `with ${SCREWS_IN_END} screws in each end` }
+    : { newtons: asNewtons(bends), by: 'before the sides break over or under it' };
 }
 
 /** Whether a push at the top leans it over sideways, and what keeps it from that: the wall, or a brace. Shelves in housings alone are not counted on. */

@@ -2,6 +2,7 @@ import { Type, type Static, type TObject } from '@sinclair/typebox';
 import { IdSchema } from '../../ids/index.js';
 import { SizeSchema } from '../../length/index.js';
 import type { PieceCommon } from '../../piece/index.js';
+import { DegreesSchema } from '../../measures/index.js';
 
 const closed = { additionalProperties: false } as const;
 
@@ -10,7 +11,7 @@ const closed = { additionalProperties: false } as const;
  * they are; or how long they are and how high they reach. Where their length is left out, the height of the piece says it.
  */
 export const LeanSchema = Type.Union([
-  Type.Object({ by: Type.Literal('angle'), degrees: Type.Number({ minimum: 0, maximum: 90 }), along: Type.Optional(SizeSchema) }, closed),
+  Type.Object({ by: Type.Literal('angle'), degrees: DegreesSchema({ minimum: 0, maximum: 90 }), along: Type.Optional(SizeSchema) }, closed),
   Type.Object({ by: Type.Literal('foot'), out: SizeSchema, along: Type.Optional(SizeSchema) }, closed),
   Type.Object({ by: Type.Literal('height'), along: SizeSchema }, closed),
 ]);

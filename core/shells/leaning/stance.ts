@@ -1,3 +1,4 @@
+import { radians, inDegrees, asDegrees, type Degrees } from '../../measures/index.js';
 import { Figure, len, say, size } from '../../figure/index.js';
 import type { NeedContext } from '../../interiors/kind.js';
 import { mm, toMm } from '../../length/index.js';
@@ -8,7 +9,7 @@ import type { Leaning, LeanBy } from './spec.js';
 /** How a leaning piece stands. */
 export interface Stance {
   /** How far its sides are off plumb, degrees; NaN where what is given can't be. */
-  readonly degrees: number;
+  readonly degrees: Degrees;
   /** How long the sides are along each edge, how high they reach, and how far their foot is out from under their head. */
   readonly along: Figure;
   readonly height: Figure;
@@ -17,21 +18,18 @@ export interface Stance {
   readonly problems: readonly ShapeProblem[];
 }
 
-const radians = (degrees: number) => (degrees * Math.PI) / 180;
-const inDegrees = (angle: number) => (angle * 180) / Math.PI;
-
 /** What leans less stands, and what leans more slides or lies. */
 export const LEANS = { least: 2, most: 40 } as const;
 
 /** How far off plumb the sides are by what is given of them, degrees; NaN where that can't be. */
-function degreesOf(lean: LeanBy, height: Figure | null): number {
+function degreesOf(lean: LeanBy, height: Figure | null): Degrees {
   if (lean.by === 'angle') return lean.degrees;
   if (lean.by === 'height') return inDegrees(Math.acos(toMm((height as Figure).value) / toMm(lean.along)));
   const out = toMm(lean.out);
   return inDegrees(lean.along === undefined ? Math.atan(out / toMm((height as Figure).value)) : Math.asin(out / toMm(lean.along)));
 }
 
-function tooSteep({ sides }: Leaning, degrees: number, height: Figure | null): ShapeProblem[] {
+function tooSteep({ sides }: Leaning, degrees: Degrees, height: Figure | null): ShapeProblem[] {
   if (degrees >= LEANS.least && degrees <= LEANS.most) return [];
   const { lean } = sides;
   const given = Number.isNaN(degrees)
@@ -40,7 +38,7 @@ function tooSteep({ sides }: Leaning, degrees: number, height: Figure | null): S
       : say`A foot ${len((lean as { out: typeof sides.wide }).out)} out is further than sides ${len(lean.along ?? sides.wide)} long reach.`
     : say`The sides are ${degrees.toFixed(1)}° off plumb: what leans less than ${LEANS.least}° does not stay at the wall, and what leans more than ${LEANS.most}° slides.`;
   const patch = {
-    sides: { ...sides, lean: { by: 'angle', degrees: 12, ...(lean.along === undefined ? {} : { along: lean.along }) } },
+    sides: { ...sides, lean: { by: 'angle', degrees: asDegrees(12), ...(lean.along === undefined ? {} : { along: lean.along }) } },
   } as const;
   return [
     {
@@ -63,12 +61,15 @@ export function stanceOf(piece: Leaning, context: NeedContext): Stance {
   const known = Number.isFinite(degrees) && degrees < 90 ? degrees : 0;
   const angle = Figure.leaf('angle', degrees, 'lean', field(lean.by === 'angle' ? 'degrees' : lean.by === 'foot' ? 'out' : 'along'));
   const given = lean.along === undefined ? null : size('sides, along', lean.along, field('along'));
-  const along = given ?? alongOf({ degrees: known }, (byHeight as { overall: Figure }).overall).named('sides, along');
+  const along = given ?? alongOf({ degrees: asDegrees(known) }, (byHeight as { overall: Figure }).overall).named('sides, along');
   const height =
     byHeight?.overall ??
-    Figure.formula('length', 'along the sides × cos of the lean', [along, angle], mm(toMm(along.value) * Math.cos(radians(known)))).named(
-      'overall height',
-    );
+    Figure.formula(
+      'length',
+      'along the sides × cos of the lean',
+      [along, angle],
+      mm(toMm(along.value) * Math.cos(radians(asDegrees(known)))),
+    ).named('overall height');
   const out =
     lean.by === 'foot'
       ? size('foot, out', lean.out, field('out'))
@@ -76,7 +77,7 @@ export function stanceOf(piece: Leaning, context: NeedContext): Stance {
           'length',
           'along the sides × sin of the lean',
           [along, angle],
-          mm(toMm(along.value) * Math.sin(radians(known))),
+          mm(toMm(along.value) * Math.sin(radians(asDegrees(known)))),
         ).named('foot, out');
   return { degrees, along, height, out, assumed: byHeight?.assumed ?? false, problems };
 }

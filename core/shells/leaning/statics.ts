@@ -1,3 +1,4 @@
+import { asNewtons, type Degrees, type Newtons } from '../../measures/index.js';
 import { GRAVITY, massFromWall, type Carried } from '../../carry/index.js';
 import { toMm } from '../../length/index.js';
 import { boxOf, massMiddleOf, type Member, type Shape } from '../../piece/index.js';
@@ -9,14 +10,14 @@ import type { Leaning } from './spec.js';
 /** What one shelf puts on both sides together, N, how high, and how far from the wall the middle of it is, mm. */
 export interface Laid {
   readonly shelf: Member;
-  readonly newtons: number;
+  readonly newtons: Newtons;
   readonly y: number;
   readonly z: number;
 }
 
 /** How a leaning piece stands on the floor and at the wall, mm and N. */
 export interface Standing {
-  readonly weight: number;
+  readonly weight: Newtons;
   /** How far from the wall the middle of all it weighs is. */
   readonly out: number;
   /** The front and the rear of the foot, from the wall. */
@@ -24,7 +25,7 @@ export interface Standing {
   /** How high it touches the wall, or its rear legs hold it. */
   readonly high: number;
   /** What it presses on the wall with: W a / h about the front of its foot, nothing where it stands on that alone or on legs. */
-  readonly wall: number;
+  readonly wall: Newtons;
   readonly laid: readonly Laid[];
 }
 
@@ -44,7 +45,7 @@ function middleOut(shelf: Member, shape: Shape, carried: Carried): number {
 }
 
 /** How a leaning piece stands, with all that is on it. */
-export function standingOf(piece: Leaning, shape: Shape, carried: Carried, lean: { readonly degrees: number }): Standing {
+export function standingOf(piece: Leaning, shape: Shape, carried: Carried, lean: { readonly degrees: Degrees }): Standing {
   const { kg, out } = massFromWall(shape, carried);
   const weight = kg * GRAVITY;
   const front = toMm(shape.outside.foot ?? shape.overall.depth.value);
@@ -53,16 +54,23 @@ export function standingOf(piece: Leaning, shape: Shape, carried: Carried, lean:
   const touching = shape.members.filter((m) => m.role === 'side' || m.role === 'shelf').map((m) => ({ m, box: boxOf(m) }));
   if (piece.legs)
     return {
-      weight,
+      weight: asNewtons(weight),
       out,
       foot: [rear, front],
       high: heldAt(shape.overall.height.value, piece.legs.wide, lean),
-      wall: 0,
+      wall: asNewtons(0),
       laid: laidOn(shape, carried),
     };
   const rearmost = touching.reduce<(typeof touching)[number] | null>((a, b) => (a && a.box.z0 <= b.box.z0 ? a : b), null);
   const high = rearmost ? toMm(rearmost.m.role === 'side' ? rearmost.box.y1 : rearmost.box.y0) : 1;
-  return { weight, out, foot: [rear, front], high, wall: (weight * Math.max(0, front - out)) / high, laid: laidOn(shape, carried) };
+  return {
+    weight: asNewtons(weight),
+    out,
+    foot: [rear, front],
+    high,
+    wall: asNewtons((weight * Math.max(0, front - out)) / high),
+    laid: laidOn(shape, carried),
+  };
 }
 
 /** What each shelf puts on the sides. */
@@ -73,7 +81,7 @@ function laidOn(shape: Shape, carried: Carried): readonly Laid[] {
     const newtons = onSides.reduce((sum, s) => sum + s.newtons, 0);
     if (newtons === 0) return [];
     const { y0, y1 } = boxOf(shelf);
-    return [{ shelf, newtons, y: (toMm(y0) + toMm(y1)) / 2, z: middleOut(shelf, shape, carried) }];
+    return [{ shelf, newtons: asNewtons(newtons), y: (toMm(y0) + toMm(y1)) / 2, z: middleOut(shelf, shape, carried) }];
   });
 }
 
@@ -83,7 +91,7 @@ function laidOn(shape: Shape, carried: Carried): readonly Laid[] {
  */
 export function bentMost(
   { foot, high, laid }: Standing,
-  degrees: number,
+  degrees: Degrees,
 ): { readonly moment: number; readonly at: number; readonly shelf: Member | null } {
   const slope = Math.tan((degrees * Math.PI) / 180);
   const middle = (foot[0] + foot[1]) / 2;

@@ -1,3 +1,4 @@
+import { asDegrees, type Degrees } from '../../measures/index.js';
 import { len, say, type Sentence } from '../../figure/index.js';
 import { add, mm, scale, toMm, type Length } from '../../length/index.js';
 import { pieceFix, type Fix } from '../../finding/index.js';
@@ -36,9 +37,9 @@ export function onRearLegs({ legs, sides }: Leaning): readonly Candidate[] {
 }
 
 /** The same sides at two thirds of their lean; none where that is hardly any. */
-export function steeper({ sides }: Leaning, degrees: number, height: Length): readonly Candidate[] {
+export function steeper({ sides }: Leaning, degrees: Degrees, height: Length): readonly Candidate[] {
   const less = Math.round((degrees * 2) / 3);
   if (less < 3) return [];
-  const lean = { by: 'angle', degrees: less, along: mm(toMm(height) / uprightPart({ degrees })) } as const;
+  const lean = { by: 'angle', degrees: asDegrees(less), along: mm(toMm(height) / uprightPart({ degrees })) } as const;
   return [patch(say`Lean its sides by ${less}°`, { sides: { ...sides, lean } }, say`higher, and nearer to the wall`)];
 }

@@ -1,3 +1,4 @@
+import type { Newtons } from '../../measures/index.js';
 import { lateral, panelShear, pushOf, rowBetween, stateOf, type Carried, type State } from '../../carry/index.js';
 import { toMm } from '../../length/index.js';
 import type { Member, Shape } from '../../piece/index.js';
@@ -11,7 +12,7 @@ const BACK_SPACING = 200;
 /** What keeps a piece from leaning to one side. */
 export interface Racking {
   /** The push at the top, N. */
-  readonly push: number;
+  readonly push: Newtons;
   readonly by: 'wall' | 'screwed back' | 'glued back' | 'loose back' | 'nothing';
   /** What that takes, N; null where it is not one figure. */
   readonly takes: number | null;
@@ -21,7 +22,7 @@ export interface Racking {
 }
 
 /** What a screwed back takes: the lateral value of one screw over their spacing, along the width of the back. */
-function screwedBack(back: Member, side: Member, wide: number, push: number): Racking {
+function screwedBack(back: Member, side: Member, wide: number, push: Newtons): Racking {
   const row = rowBetween(side, back);
   const value = 'why' in row ? null : lateral(row.joint);
   if (!value?.judged) {
@@ -33,7 +34,7 @@ function screwedBack(back: Member, side: Member, wide: number, push: number): Ra
 }
 
 /** A back glued into its grooves is a panel in shear all across. */
-function gluedBack(back: Member, wide: number, push: number, { serviceClass }: Settings): Racking {
+function gluedBack(back: Member, wide: number, push: Newtons, { serviceClass }: Settings): Racking {
   const strength = panelShear(propertiesOf(back.stock).material, serviceClass);
   if (!strength.judged) return { push, by: 'glued back', takes: null, state: 'not judged', reason: strength.reason };
   const takes = strength.allowed * toMm(back.thickness.value) * wide;

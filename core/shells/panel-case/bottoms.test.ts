@@ -6,9 +6,11 @@ import { applyEdit } from '../../kinds/index.js';
 import { type PanelCase } from './spec.js';
 import { remediesFor, solve, type Solution } from '../../solution/index.js';
 import { piece, space, stock, thing, workshop, panels } from '../../testing/samples.js';
+import { asKg } from '../../measures/index.js';
 
 const BOTTOM = 'case/bottom/1';
-const heavy = (kg: number) => thing({ name: 'slab', mass: kg, shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } });
+const heavy = (kg: number) =>
+  thing({ name: 'slab', mass: asKg(kg), shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } });
 const shop = (kg: number) => workshop({ things: { slab: heavy(kg) } });
 
 /** A case of 1000 x 2000 x 400 in 20 with so many kg on its bottom. */

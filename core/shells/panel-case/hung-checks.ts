@@ -1,3 +1,4 @@
+import { asKg, type Kilograms } from '../../measures/index.js';
 import { GRAVITY, cleatForces, massFromWall, shareOfStud, stateOf, unweighedIn, type Carried } from '../../carry/index.js';
 import { fine, force, mass, say } from '../../figure/index.js';
 import type { Check } from '../../finding/index.js';
@@ -29,7 +30,7 @@ export function hungChecks(piece: PanelCase, shape: Shape, carried: Carried, wor
 }
 
 /** What pulls at the wall: how much of it there is, and where, and the forces of that. */
-type Pulls = ReturnType<typeof cleatForces> & { readonly kg: number; readonly out: number; readonly drop: number };
+type Pulls = ReturnType<typeof cleatForces> & { readonly kg: Kilograms; readonly out: number; readonly drop: number };
 
 /** A screw in a stud is no further from the middle of a side than this, mm. */
 const NEAR_STUD = mm(25);
@@ -47,7 +48,7 @@ function onKeyholes(
   const bare = sides.filter((s) => !studs.some((x) => x > sub(s.x0, NEAR_STUD) && x < add(s.x1, NEAR_STUD)));
   // Neither of the two is sure to take no more than half.
   const each = shareOfStud(2) * shear;
-  const loads = say`${mass(kg)} in all, ${fine(out, 0)} from the wall, ${fine(drop, 0)} over its lower edge: ${force(shear)} down and ${force(moment)} outward, on two keyholes that do not share it evenly, ${mass(each / GRAVITY)} on one`;
+  const loads = say`${mass(kg)} in all, ${fine(out, 0)} from the wall, ${fine(drop, 0)} over its lower edge: ${force(shear)} down and ${force(moment)} outward, on two keyholes that do not share it evenly, ${mass(asKg(each / GRAVITY))} on one`;
   const check = (state: Check['state'], sentence: Check['sentence']): Check => ({
     id: 'hung',
     severity: state === 'fails' ? 'stop' : state === 'fine' ? 'good' : 'look',
@@ -62,7 +63,7 @@ function onKeyholes(
       : say``;
   if (rated === undefined) return [check('not judged', say`${loads}: not judged, since what one is rated for is not known.${where}`)];
   const state = stateOf(each / GRAVITY, rated);
-  const told = say`${loads}, and ${mass(rated)} is what one is rated for.${where}`;
+  const told = say`${loads}, and ${mass(asKg(rated))} is what one is rated for.${where}`;
   return [check(state === 'fine' && bare.length > 0 ? 'close' : state, told)];
 }
 

@@ -8,9 +8,10 @@ import { solidOfMember } from '../../piece/index.js';
 import { solve, type Solution } from '../../solution/index.js';
 import { divided, opening, piece, stock, thing, workshop } from '../../testing/samples.js';
 import type { PanelCase } from './spec.js';
+import { asKg } from '../../measures/index.js';
 
 const box = (extra = {}) =>
-  thing({ name: 'box', shape: { kind: 'box', width: mm(300), height: mm(200), depth: mm(150) }, mass: 8, count: 2, ...extra });
+  thing({ name: 'box', shape: { kind: 'box', width: mm(300), height: mm(200), depth: mm(150) }, mass: asKg(8), count: 2, ...extra });
 const shop = (extra = {}) =>
   workshop({
     stock: {
@@ -172,7 +173,11 @@ describe('other ways to hang', () => {
 
   test('keyholes in the sides: three quarters of all on one, against what it is rated for, and studs behind both', () => {
     const at = (rated?: number, opening?: string) =>
-      solve(wallCase({ hung: { keyholes: { under: mm(60), ...(rated ? { rated } : {}) } }, ...(opening ? { opening } : {}) }), shop(), {});
+      solve(
+        wallCase({ hung: { keyholes: { under: mm(60), ...(rated ? { rated: asKg(rated) } : {}) } }, ...(opening ? { opening } : {}) }),
+        shop(),
+        {},
+      );
     const s = at(100);
     const most = 0.75 * kgOf(s);
     expect(s.carried.members.get('case/side/left')?.supports.map((x) => x.carrier)).toEqual([PLACE]);

@@ -26,6 +26,7 @@ import type { Wood } from '../../project/index.js';
 import type { Envelope, Woods } from './envelope.js';
 import { CASE, LID } from './ids.js';
 import type { Lid, PanelCase } from './spec.js';
+import { asKg, asNewtons } from '../../measures/index.js';
 
 /** A lid is opened so far where nothing else is said, degrees. */
 const OPENS = 100;
@@ -311,13 +312,13 @@ export function lidChecks(piece: PanelCase, shape: Shape, carried: Carried): rea
       ),
     );
   if (found.length > 0) return found;
-  const kg = carried.members.get(top.id)?.selfKg ?? 0;
+  const kg = asKg(carried.members.get(top.id)?.selfKg ?? 0);
   const held = lid.stay ? say`is held open by a stay` : say`leans back and stays open`;
   return [
     one(
       'lid-opens',
       'fine',
-      say`The lid weighs ${mass(kg)}, and ${force((kg * GRAVITY) / 2)} lifts its front edge. Opened by ${opens}° it ${held}, ${fine(Math.max(0, -reach), 1)} off what is behind the case.`,
+      say`The lid weighs ${mass(kg)}, and ${force(asNewtons((kg * GRAVITY) / 2))} lifts its front edge. Opened by ${opens}° it ${held}, ${fine(Math.max(0, -reach), 1)} off what is behind the case.`,
     ),
   ];
 }

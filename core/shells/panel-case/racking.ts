@@ -6,6 +6,7 @@ import { dividingMembersOf, type Shape } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { rackingOf } from './back-racking.js';
 import type { PanelCase } from './spec.js';
+import { asNewtons } from '../../measures/index.js';
 
 /** Whether shelves and dividers are all loose, so that not even what is not counted keeps it upright. */
 function allLoose(piece: PanelCase): boolean {
@@ -54,7 +55,7 @@ export function caseRacking(piece: PanelCase, shape: Shape, carried: Carried, wo
       const back = by === 'glued back' ? 'its glued back' : 'its back by its screws';
       if (takes === null)
         return check('look', say`${pushed}: not judged sideways, since ${reason ?? 'the back is not known'}.`, [toWall()]);
-      const sentence = say`${pushed}: ${back} takes ${force(takes)} sideways, and its sides take it from the front to the rear.`;
+      const sentence = say`${pushed}: ${back} takes ${force(asNewtons(takes))} sideways, and its sides take it from the front to the rear.`;
       return check(state === 'fails' ? 'stop' : state === 'close' ? 'look' : 'good', sentence, state === 'fine' ? [] : [toWall()]);
     }
   }

@@ -2,6 +2,7 @@ import { Type, type Static, type TObject } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema } from '../../length/index.js';
 import type { PieceCommon } from '../../piece/index.js';
 import { IdSchema } from '../../ids/index.js';
+import { KilogramsSchema } from '../../measures/index.js';
 
 const closed = { additionalProperties: false } as const;
 
@@ -74,7 +75,7 @@ export const HungSchema = Type.Union([
   /** Keyhole plates let into the rear edges of the sides, so far under their upper ends; what one is rated for, kg, where that is known. */
   Type.Object(
     {
-      keyholes: Type.Object({ under: SizeSchema, rated: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })) }, closed),
+      keyholes: Type.Object({ under: SizeSchema, rated: Type.Optional(KilogramsSchema({ exclusiveMinimum: 0, maximum: 1000 })) }, closed),
       above,
     },
     closed,

@@ -1,3 +1,4 @@
+import { asNewtons, asMPa, type Newtons } from '../../measures/index.js';
 import {
   bendingStrength,
   cleatForces,
@@ -57,7 +58,7 @@ function besides(studs: readonly number[], at: number): { readonly before: numbe
 }
 
 /** What bends the board where a fin pulls at it by so much, N mm: between two studs as a beam on these, past the last as it stands out from that. */
-function bendsBy(pull: number, at: number, studs: readonly number[]): number {
+function bendsBy(pull: Newtons, at: number, studs: readonly number[]): number {
   const { before, after } = besides(studs, at);
   if (before !== undefined && after !== undefined) return (pull * (at - before) * (after - at)) / (after - before);
   return pull * Math.abs(at - (before ?? after ?? at));
@@ -68,14 +69,14 @@ interface Fin {
   readonly member: Member;
   readonly at: number;
   readonly high: number;
-  readonly pull: number;
+  readonly pull: Newtons;
 }
 
 function finOf({ member, total, supports }: CarriedMember): Fin {
   const { x0, x1, y0, y1 } = boxOf(member);
   const high = toMm(y1) - toMm(y0);
   const out = supports.find((s) => s.carrier === WALL_BOARD.board)?.out ?? 0;
-  return { member, at: (toMm(x0) + toMm(x1)) / 2, high, pull: (total * out) / ((2 / 3) * high) };
+  return { member, at: (toMm(x0) + toMm(x1)) / 2, high, pull: asNewtons((total * out) / ((2 / 3) * high)) };
 }
 
 const finCheck = (
@@ -124,7 +125,7 @@ function finsOnStuds(piece: WallBoard, board: Member, shape: Shape, carried: Car
   });
   if (studs.length === 0) {
     const most = Math.max(0, ...fins.map((f) => f.pull));
-    const unknown = say`Fins pull up to ${force(most)} outward at their upper halves, and no stud was found behind them: read where they are, or screw the board into masonry.`;
+    const unknown = say`Fins pull up to ${force(asNewtons(most))} outward at their upper halves, and no stud was found behind them: read where they are, or screw the board into masonry.`;
     return [finCheck(board, 'look', 'not judged', unknown)];
   }
   const across = board.frame.u[0] === 0;
@@ -135,7 +136,7 @@ function finsOnStuds(piece: WallBoard, board: Member, shape: Shape, carried: Car
     if (near !== undefined)
       return finCheck(fin.member, 'good', 'fine', say`${pulls}, on the stud ${fine(near, 0)} from the left end of the board.`);
     const stress = (6 * bendsBy(fin.pull, fin.at, studs)) / ((fin.high / 2) * toMm(board.thickness.value) ** 2);
-    const { state, used } = judgeStress(stress, strength);
+    const { state, used } = judgeStress(asMPa(stress), strength);
     const on = say`${pulls}, on no stud: it is ${whereOf(fin.at, studs)}`;
     const fixes = toStud(fin, fins, studs);
     if (!strength.judged || used === null) {

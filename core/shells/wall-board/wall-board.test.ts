@@ -7,6 +7,7 @@ import type { Workshop } from '../../project/index.js';
 import { solve, type Solution } from '../../solution/index.js';
 import { panels, opening, space, stock, thing, workshop } from '../../testing/samples.js';
 import type { WallBoard } from './spec.js';
+import { asKg } from '../../measures/index.js';
 
 const given = (size: number) => ({ from: 'given', size: mm(size), of: 'overall' }) as const;
 const ash = stock({ name: 'ash 20', form: 'board', material: 'white-ash', length: mm(3000), width: mm(500) });
@@ -95,7 +96,7 @@ test('the uppermost screw of a fin is pulled by the turn of its load, worked by 
 });
 
 test('more on a fin takes more screws, and a fin that is low and far out takes more than go in', () => {
-  const heavy = { ...shop(), things: new Map([['tin', thing({ mass: 60 })]]) };
+  const heavy = { ...shop(), things: new Map([['tin', thing({ mass: asKg(60) })]]) };
   const screws = ({ carried }: Solution) =>
     allScrews(carried)
       .filter((r) => r.row.through.id === 'wall-board/board')
@@ -132,7 +133,7 @@ test.each([
   ['heavy between far studs on a thin board', [30, 970], 4, 60, 'fails'],
   ['past the last stud', [110], 4, 60, 'fails'],
 ] as const)('a fin on no stud, %s', (_, studs, thick, mass, state) => {
-  const at = { ...shop(studs, thick), things: new Map([['tin', thing({ mass })]]) };
+  const at = { ...shop(studs, thick), things: new Map([['tin', thing({ mass: asKg(mass) })]]) };
   expect(about(solve(board(), at, {}), 'fin-on-stud', DIVIDER)?.state).toBe(state);
 });
 
@@ -142,7 +143,7 @@ test('with no stud known fins are not judged, in one line', () => {
 });
 
 test('a fin that fails on no stud is set over one that is between its neighbours', () => {
-  const at = { ...shop([30, 420, 970], 4), things: new Map([['tin', thing({ mass: 60 })]]) };
+  const at = { ...shop([30, 420, 970], 4), things: new Map([['tin', thing({ mass: asKg(60) })]]) };
   const fails = about(solve(board(), at, {}), 'fin-on-stud', DIVIDER);
   const change = fails?.fixes[0]?.change;
   const mended = change?.target === 'piece' ? solve(applyEdit(board(), change.edit), at, {}) : null;

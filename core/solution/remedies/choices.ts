@@ -1,3 +1,4 @@
+import type { Kilograms } from '../../measures/index.js';
 import { longestThatPasses, type BendingAnswer, type State } from '../../carry/index.js';
 import { type Letters, type PieceEdit } from '../../piece/index.js';
 import { applyEdit } from '../../kinds/index.js';
@@ -15,7 +16,7 @@ export interface StockChoice {
   readonly state: State;
   /** The longest span that passes under as much on each length of it, mm; Infinity where any does. */
   readonly reach: number | null;
-  readonly kg: number;
+  readonly kg: Kilograms;
   /** What its wood costs, by the part of a sheet or board that it takes; null without a price. */
   readonly cost: number | null;
   readonly thickness: number;

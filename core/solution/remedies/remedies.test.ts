@@ -9,6 +9,7 @@ import { faultsIn } from '../../formats/index.js';
 import { applyEdit, pieceSchema } from '../../kinds/index.js';
 import { remediesFor, solve, type Remedy, type Solution } from '../index.js';
 import { candidatesFor } from './candidates.js';
+import { asKg } from '../../measures/index.js';
 
 const ID = 'in-m1/shelf/1';
 const slab = thing({ name: 'slab', shape: { kind: 'box', width: mm(800), height: mm(100), depth: mm(200) } });
@@ -17,7 +18,7 @@ const slab = thing({ name: 'slab', shape: { kind: 'box', width: mm(800), height:
 function shelved(kg: number, extra: Partial<PanelCase> = {}, shop: Partial<Parameters<typeof workshop>[0]> = {}) {
   const inside = divided('in', 'up', 2);
   (inside.split?.spaces[1] as Space).things = [{ thing: 'slab', count: 1 }];
-  const all = workshop({ ...shop, things: { slab: { ...slab, mass: kg } } });
+  const all = workshop({ ...shop, things: { slab: { ...slab, mass: asKg(kg) } } });
   return { s: solve(piece(inside, extra), all, {}), shop: all };
 }
 
@@ -74,7 +75,7 @@ describe('bays', () => {
     const [left, right] = [bay('l'), bay('r')];
     (left.split?.spaces[1] as Space).things = [{ thing: 'slab', count: 1, at: 'spread' }];
     const inside = space('in', { split: { axis: 'across', members: [{ id: 'mid' }], spaces: [left, right] } });
-    const shop = workshop({ things: { slab: { ...slab, shape: { ...slab.shape, width: mm(300) } as typeof slab.shape, mass: kg } } });
+    const shop = workshop({ things: { slab: { ...slab, shape: { ...slab.shape, width: mm(300) } as typeof slab.shape, mass: asKg(kg) } } });
     return { s: solve(piece(inside, base), shop, {}), shop };
   }
 

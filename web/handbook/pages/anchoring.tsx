@@ -6,6 +6,7 @@ import { usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Grid, Panel } from '../../shared/ui.js';
 import { LengthTrial, NumberTrial } from '../trial.js';
+import { asNewtons, asKg } from '../../../core/measures/index.js';
 
 /** What tips a piece, and how it is kept from it. */
 export function Anchoring() {
@@ -17,8 +18,8 @@ export function Anchoring() {
   const [inDrawers, setInDrawers] = useState(20);
   const [H, D, out] = [height, depth, open].map((l) => toMm(l)) as [number, number, number];
   const heaps = [
-    { kg, y: H / 2, z: D / 2 },
-    { kg: inDrawers, y: H / 2, z: D / 2 + out },
+    { kg: asKg(kg), y: H / 2, z: D / 2 },
+    { kg: asKg(inDrawers), y: H / 2, z: D / 2 + out },
   ];
   const t = tippingOf({ heaps, foot: D, pullAt: H, lean: D + out });
   return (
@@ -39,11 +40,11 @@ export function Anchoring() {
           <StateMark state={t.state} size={15} />{' '}
           {t.pull <= 0
             ? 'It falls by itself.'
-            : `A pull of ${writeWeight(t.pull, unit)} at the top lifts its back${t.onDrawer === null ? '' : `, or ${writeMass(Math.max(0, t.onDrawer), unit)} on the open drawer`}.`}
+            : `A pull of ${writeWeight(t.pull, unit)} at the top lifts its back${t.onDrawer === null ? '' : `, or ${writeMass(asKg(Math.max(0, t.onDrawer)), unit)} on the open drawer`}.`}
         </p>
         <Faint>
-          On carpet, leaning forward 1°. It should stand {writeWeight(PASS.pull, unit)} and {writeMass(PASS.onDrawer, unit)} (ASTM
-          F2057-23).
+          On carpet, leaning forward 1°. It should stand {writeWeight(asNewtons(PASS.pull), unit)} and{' '}
+          {writeMass(asKg(PASS.onDrawer), unit)} (ASTM F2057-23).
         </Faint>
       </Panel>
       <h2>Fixed to the wall</h2>

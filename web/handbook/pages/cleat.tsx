@@ -6,6 +6,7 @@ import { usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Grid, Panel, Table } from '../../shared/ui.js';
 import { LengthTrial, NumberTrial } from '../trial.js';
+import { asKg, asNewtons } from '../../../core/measures/index.js';
 
 /** A quarter-inch lag into a softwood stud. */
 const LAG = { diameter: 0.25, gravity: 0.42 } as const;
@@ -22,7 +23,7 @@ export function Cleat() {
   const [thread, setThread] = useState(mm(40));
   const [board, setBoard] = useState(mm(120));
   const [thick, setThick] = useState(mm(18));
-  const f = cleatForces({ kg, out: toMm(out), drop: toMm(drop), friction });
+  const f = cleatForces({ kg: asKg(kg), out: toMm(out), drop: toMm(drop), friction });
   const studs = studsCrossed(toMm(long), toMm(spacing));
   const faces = cleatFaces(toMm(board), toMm(thick), 3);
   const atStud = f.pull * shareOfStud(studs.sure);
@@ -61,8 +62,8 @@ export function Cleat() {
             {row('Pulled by hanging off the wall', writeForce(f.moment, unit), 'V e / h')}
             {row('Pushed out by the bevel', writeForce(f.wedge, unit), 'V tan(45° − friction)')}
             {row('Studs it is sure to cross', `${studs.sure}`, studs.most > studs.sure ? `${studs.most} at best` : '')}
-            {row('Pull at one stud', writeForce(atStud, unit), 'studs do not share evenly: one and a half even shares')}
-            {row('A lag of 1/4 in holds', writeForce(each, unit), 'half of NDS 12.2-1, softwood stud')}
+            {row('Pull at one stud', writeForce(asNewtons(atStud), unit), 'studs do not share evenly: one and a half even shares')}
+            {row('A lag of 1/4 in holds', writeForce(asNewtons(each), unit), 'half of NDS 12.2-1, softwood stud')}
             {row(
               'Wide and narrow faces',
               `${writeFine(faces.wide, unit)}, ${writeFine(faces.narrow, unit)}`,

@@ -4,6 +4,7 @@ import { usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Grid, Panel } from '../../shared/ui.js';
 import { NumberTrial } from '../trial.js';
+import { asKg } from '../../../core/measures/index.js';
 
 /** What a rating says and what it leaves out. */
 export function Rated() {
@@ -29,7 +30,7 @@ export function Rated() {
           <NumberTrial label="Slide long, mm" value={at} set={setAt} least={200} most={1500} />
         </Grid>
         <p>
-          <StateMark state={used > 1 ? 'fails' : used >= 0.8 ? 'close' : 'fine'} size={15} /> {writeMass(contents + drawer, unit)} is{' '}
+          <StateMark state={used > 1 ? 'fails' : used >= 0.8 ? 'close' : 'fine'} size={15} /> {writeMass(asKg(contents + drawer), unit)} is{' '}
           {Math.round(used * 100)} % of the rating.
         </p>
         {at > 450 ? (

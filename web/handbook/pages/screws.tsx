@@ -20,6 +20,7 @@ import { usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Grid, Panel, Select, Table } from '../../shared/ui.js';
 import { LengthTrial, NumberTrial, propertiesFor } from '../trial.js';
+import { asDegrees, asNewtons } from '../../../core/measures/index.js';
 
 /** What a screw holds, sideways, pulled out, and both. */
 export function Screws() {
@@ -42,7 +43,7 @@ export function Screws() {
     main: { thickness: toMm(deep), wood: wood(grain === 'end') },
   };
   const [across, out] = [lateral(joint), withdrawal(joint)];
-  const both = across.judged && out.judged && out.newtons > 0 ? combined(out.newtons, across.newtons, degrees) : null;
+  const both = across.judged && out.judged && out.newtons > 0 ? combined(out.newtons, across.newtons, asDegrees(degrees)) : null;
   const said = (v: ScrewValue) => (v.judged ? writeForce(v.newtons, unit) : 'not judged');
   const why = (v: ScrewValue) => (v.judged ? v.basis : v.reason);
   const D = shankOf(screw);
@@ -113,7 +114,7 @@ export function Screws() {
             </tr>
             <tr>
               <td>Both, at {degrees}°</td>
-              <td className="figure">{both === null ? 'not judged' : writeForce(both, unit)}</td>
+              <td className="figure">{both === null ? 'not judged' : writeForce(asNewtons(both), unit)}</td>
               <td>
                 <Faint>NDS 2018 12.4-1</Faint>
               </td>

@@ -1,3 +1,4 @@
+import { asGPa } from '../../../core/measures/index.js';
 import { useState } from 'react';
 import { creepOf } from '../../../core/carry/index.js';
 import { writeFine } from '../../../core/figure/index.js';
@@ -27,7 +28,7 @@ export function Tables() {
   const shelf = (fixed: boolean, own: boolean) => (span: number) =>
     sagOfShelf({ span, depth: 300, thickness: 18, kg: (perMetre * span) / 1000, fixed }, own ? properties : { ...properties, density: 0 })
       .mm;
-  const soft = { ...properties, elastic: properties.elastic * 0.8 };
+  const soft = { ...properties, elastic: asGPa(properties.elastic * 0.8) };
   const rows: readonly (readonly [string, number])[] = [
     ['today, span/240, without its own weight', longest(shelf(false, false), 240)],
     ['today, span/360', longest(shelf(false, true), 360)],

@@ -9,6 +9,7 @@ import { Button, FieldLabel, Grid, NumberBox, Row, Section, Select, WideTick, Wi
 import { without } from '../../shared/without.js';
 import { useMakingFields } from '../fields.js';
 import { sizes } from '../means.js';
+import { asDegrees } from '../../../core/measures/index.js';
 
 /** How deep one of two uprights is begun: no deeper than was said of one alone. */
 function narrow(deep: Length, unit: LengthUnit): Length {
@@ -136,7 +137,7 @@ function BlockedList({ space, cells }: { space: string; cells: Cells }) {
 function TiltedFields({ space, cells }: { space: string; cells: Cells }) {
   const precision = usePrecision();
   const { change } = useMakingFields(space, cells);
-  const usual = { tilt: 12, long: precision.unit === 'mm' ? mm(400) : inch(16) };
+  const usual = { tilt: asDegrees(12), long: precision.unit === 'mm' ? mm(400) : inch(16) };
   const put = (index: number, next: Tilted) =>
     change({ features: cells.features.map((f, i) => (i === index ? next : f)) }, 'Changed what is tilted');
   const add = (tilted: Tilted, label: string) => change({ features: [...cells.features, tilted] }, label);
@@ -156,7 +157,12 @@ function TiltedFields({ space, cells }: { space: string; cells: Cells }) {
               <FieldLabel>{what === 'row' ? 'Row from below' : 'Column from the left'}</FieldLabel>
               <Input />
             </NumberBox>
-            <NumberBox value={f.tilt} minValue={1} maxValue={45} onChange={(tilt) => Number.isFinite(tilt) && put(i, { ...f, tilt })}>
+            <NumberBox
+              value={f.tilt}
+              minValue={1}
+              maxValue={45}
+              onChange={(tilt) => Number.isFinite(tilt) && put(i, { ...f, tilt: asDegrees(tilt) })}
+            >
               <FieldLabel>Degrees from level</FieldLabel>
               <Input />
             </NumberBox>

@@ -8,6 +8,7 @@ import { useProject } from '../../data/project.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { Button, Faint, FieldLabel, Grid, NumberBox, Row, Section, Select, Wide, WideTick, type Choice } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
+import { asDegrees } from '../../../core/measures/index.js';
 
 /** What stands on the top, and how much is left between and round it. */
 function TopFields({ piece }: { piece: Folding }) {
@@ -105,7 +106,7 @@ function LegFields({ piece }: { piece: Folding }) {
     const kept: Folding['legs'] = {
       ...rest,
       ...(next === 'angle' ? {} : { apart: apart ?? spread }),
-      ...(next === 'apart' ? {} : { degrees: degrees ?? angle }),
+      ...(next === 'apart' ? {} : { degrees: asDegrees(degrees ?? angle) }),
     };
     const height = { height: { from: 'given', size: settled.shape.overall.height.value, of: 'overall' } as const };
     change({ legs: kept, ...(next === 'both' ? {} : height) }, 'Gave how the legs stand another way');
@@ -123,7 +124,9 @@ function LegFields({ piece }: { piece: Folding }) {
           maxValue={90}
           step={0.01}
           onChange={(degrees) =>
-            Number.isFinite(degrees) && degrees !== legs.degrees && change({ legs: { ...legs, degrees } }, 'Changed the angle')
+            Number.isFinite(degrees) &&
+            degrees !== legs.degrees &&
+            change({ legs: { ...legs, degrees: asDegrees(degrees) } }, 'Changed the angle')
           }
         >
           <FieldLabel>From the floor, degrees</FieldLabel>

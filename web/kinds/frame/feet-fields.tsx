@@ -5,6 +5,7 @@ import type { Feet } from '../../../core/shells/index.js';
 import { usePrecision } from '../../data/project.js';
 import { FieldLabel, NumberBox, Select } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
+import { asKg } from '../../../core/measures/index.js';
 
 interface FeetFieldsProps<P> {
   readonly feet: Feet | undefined;
@@ -45,7 +46,9 @@ export function FeetFields<P>({ feet, as, onFloor, change, length, of }: FeetFie
             value={feet.rated ?? Number.NaN}
             minValue={1}
             maxValue={5000}
-            onChange={(kg) => change(as(Number.isFinite(kg) ? { ...feet, rated: kg } : without(feet, 'rated')), 'Changed their rating')}
+            onChange={(kg) =>
+              change(as(Number.isFinite(kg) ? { ...feet, rated: asKg(kg) } : without(feet, 'rated')), 'Changed their rating')
+            }
           >
             <FieldLabel>{`${of}: one is rated for, kg`}</FieldLabel>
             <Input />

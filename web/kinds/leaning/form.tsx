@@ -8,6 +8,7 @@ import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { FieldLabel, Grid, NumberBox, Section, Select, Wide, WideTick, type Choice } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
+import { asDegrees } from '../../../core/measures/index.js';
 
 type Lean = Leaning['sides']['lean'];
 type Known = 'angle-along' | 'angle-height' | 'foot-along' | 'foot-height' | 'height-along';
@@ -34,9 +35,9 @@ interface Now {
 function saidBy(known: Known, { degrees, along, out }: Now): Lean {
   switch (known) {
     case 'angle-along':
-      return { by: 'angle', degrees, along };
+      return { by: 'angle', degrees: asDegrees(degrees), along };
     case 'angle-height':
-      return { by: 'angle', degrees };
+      return { by: 'angle', degrees: asDegrees(degrees) };
     case 'foot-along':
       return { by: 'foot', out, along };
     case 'foot-height':
@@ -83,7 +84,9 @@ function LeanFields({ piece }: { piece: Leaning }) {
           maxValue={90}
           step={0.01}
           onChange={(degrees) =>
-            Number.isFinite(degrees) && degrees !== lean.degrees && change(put({ ...lean, degrees }), 'Changed the lean')
+            Number.isFinite(degrees) &&
+            degrees !== lean.degrees &&
+            change(put({ ...lean, degrees: asDegrees(degrees) }), 'Changed the lean')
           }
         >
           <FieldLabel>Off plumb, degrees</FieldLabel>

@@ -8,6 +8,7 @@ import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { FieldLabel, NumberBox, Select, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
+import { asKg } from '../../../core/measures/index.js';
 
 type By = 'floor' | 'cleat' | 'rail' | 'keyholes';
 
@@ -98,7 +99,12 @@ export function HungFields({ piece }: { piece: PanelCase }) {
             maxValue={1000}
             onChange={(kg) =>
               change(
-                { hung: { ...hung, keyholes: Number.isFinite(kg) ? { ...hung.keyholes, rated: kg } : without(hung.keyholes, 'rated') } },
+                {
+                  hung: {
+                    ...hung,
+                    keyholes: Number.isFinite(kg) ? { ...hung.keyholes, rated: asKg(kg) } : without(hung.keyholes, 'rated'),
+                  },
+                },
                 'Changed what a keyhole is rated for',
               )
             }

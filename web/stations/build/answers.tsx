@@ -8,6 +8,7 @@ import { clockText, dayText } from '../../shared/clock.js';
 import { usePlan } from './plan-view.js';
 import { useBuilding, useStepShown } from './use-building.js';
 import { Laid } from '../../shared/laid.js';
+import { asKg } from '../../../core/measures/index.js';
 
 /** What is next, when it is ready, and what is handled in the step that is looked at. */
 export function BuildAnswers() {
@@ -51,7 +52,7 @@ export function BuildAnswers() {
           <h3>This step</h3>
           <Faint>
             {timeText(step.minutes)} of work
-            {step.kg > 0 ? `; ${writeMass(step.kg, precision.unit)} by then, of ${writeMass(kg, precision.unit)}` : ''}
+            {step.kg > 0 ? `; ${writeMass(step.kg, precision.unit)} by then, of ${writeMass(asKg(kg), precision.unit)}` : ''}
             {step.works.length > 0 ? `; cuts, holes and joints in it: ${step.works.length}` : ''}.
           </Faint>
         </Laid.section>

@@ -21,6 +21,7 @@ import { HandbookLink } from '../../shared/handbook-link.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { STATE_WORD, nameIn } from './loaded.js';
 import { Laid } from '../../shared/laid.js';
+import { asKg, asNewtons } from '../../../core/measures/index.js';
 
 interface Line {
   readonly state: State;
@@ -41,7 +42,7 @@ function slidesText({ name, rating, contents, self, used, empty }: OnSlides, uni
   if (rating === null) return `Runs on ${name}, whose rating is not known: not judged.`;
   if (contents === null || used === null)
     return `Runs on ${name}; not judged, since ${empty ? 'nothing is said to be in it' : 'something in it has no mass'}.`;
-  return `Runs on a pair of ${name}, rated ${writeMass(rating, unit)} at full extension: ${writeMass(contents + self, unit)} with all in it, ${Math.round(used * 100)} %.`;
+  return `Runs on a pair of ${name}, rated ${writeMass(rating, unit)} at full extension: ${writeMass(asKg(contents + self), unit)} with all in it, ${Math.round(used * 100)} %.`;
 }
 
 /** How the ends of a member are held, what that takes, and whether its screws are in the way of others. */
@@ -62,7 +63,7 @@ export function Fixings({ c }: { c: CarriedMember }) {
   const lines: readonly Line[] = [
     ...together(
       ends,
-      (f) => `${nameIn(solution, f.support.carrier)}, ${writeWeight(heldAt(f.support), precision.unit)}`,
+      (f) => `${nameIn(solution, f.support.carrier)}, ${writeWeight(asNewtons(heldAt(f.support)), precision.unit)}`,
       (f) => writeSentence(f.sentence(), precision),
     ),
     ...clashes.map((clash): Line => ({

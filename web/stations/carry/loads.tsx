@@ -6,6 +6,7 @@ import { usePrecision } from '../../data/project.js';
 import { Button, Faint, Table } from '../../shared/ui.js';
 import { nameIn } from './loaded.js';
 import { Laid } from '../../shared/laid.js';
+import { asNewtons } from '../../../core/measures/index.js';
 
 /** What a member carries; each load that comes from above can be followed up. */
 export function LoadList({ c }: { c: CarriedMember }) {
@@ -49,7 +50,7 @@ export function LoadList({ c }: { c: CarriedMember }) {
           {c.bending ? (
             <tr>
               <td>on each {unit === 'mm' ? 'metre' : 'foot'} of its span</td>
-              <td className="figure">{writeWeight(c.total / (c.bending.span / (unit === 'mm' ? 1000 : 304.8)), unit)}</td>
+              <td className="figure">{writeWeight(asNewtons(c.total / (c.bending.span / (unit === 'mm' ? 1000 : 304.8))), unit)}</td>
             </tr>
           ) : null}
         </tbody>

@@ -16,6 +16,7 @@ import { line } from '../../theme/tokens.js';
 import { nameIn } from './loaded.js';
 import type { RemediesAsked } from './remedies.worker.js';
 import { Laid } from '../../shared/laid.js';
+import { asKg, asNewtons } from '../../../core/measures/index.js';
 
 const Tried = styled.li`
   padding: 6px 0;
@@ -31,7 +32,7 @@ function Price({ r }: { r: Remedy }) {
     r.today === null
       ? 'then nothing bends'
       : `${writeFine(r.today, unit)} today${r.later === null ? '' : `, ${writeFine(r.later, unit)} later`}`,
-    signed(r.addedKg, writeMass(Math.abs(r.addedKg), unit)),
+    signed(r.addedKg, writeMass(asKg(Math.abs(r.addedKg)), unit)),
     ...(r.addedCost === null ? ['price not known'] : [`cost ${signed(r.addedCost, Math.abs(r.addedCost).toFixed(2))}`]),
     ...(r.lostHeight > 0 ? [`${writeFine(toMm(r.lostHeight), unit, 1)} of height lost`] : []),
   ];
@@ -51,7 +52,10 @@ function Effects({ r }: { r: Remedy }) {
           Carries more below:{' '}
           {r.below
             .slice(0, 3)
-            .map((b) => `${nameIn(settled, b.id)} ${writeWeight(b.after, precision.unit)}, was ${writeWeight(b.before, precision.unit)}`)
+            .map(
+              (b) =>
+                `${nameIn(settled, b.id)} ${writeWeight(asNewtons(b.after), precision.unit)}, was ${writeWeight(asNewtons(b.before), precision.unit)}`,
+            )
             .join('; ')}
           .
         </p>

@@ -19,6 +19,7 @@ import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Table } from '../../shared/ui.js';
 import { STATE_WORD, seen } from './loaded.js';
 import { Laid } from '../../shared/laid.js';
+import { asKg } from '../../../core/measures/index.js';
 
 /** The longest, thinnest and heaviest that would still do, everything else as it is. */
 export function GetAwayWith(props: { c: CarriedMember; bending: BendingAnswer }) {
@@ -51,7 +52,7 @@ function CouldBe({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
         ]),
     most.load === null || kg === 0
       ? ['most load', most.load === null ? 'none' : `${most.load.toFixed(2)} times`, 'as it is']
-      : ['most load', writeMass(kg * most.load, unit), writeMass(kg, unit)],
+      : ['most load', writeMass(asKg(kg * most.load), unit), writeMass(asKg(kg), unit)],
   ];
   return (
     <>
@@ -75,7 +76,7 @@ function CouldBe({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
       </Table>
       <Faint>One at a time, in the long term, under as much on each length of it.</Faint>
       <Laid.p $above={6}>
-        <StateMark state={person.state} size={14} /> If someone of {writeMass(PERSON.kg, unit)} sits down or stands{' '}
+        <StateMark state={person.state} size={14} /> If someone of {writeMass(asKg(PERSON.kg), unit)} sits down or stands{' '}
         {person.stands === 'in the middle' ? 'on its middle' : 'on the middle of its edge'}, which counts twice:{' '}
         {writeFine(person.mm, unit)} of sag
         {person.used === null ? ', strength not judged' : `, ${ofWhatIsSafe(person.used, false)}`}. Anything people sit, sleep or stand on

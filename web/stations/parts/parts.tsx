@@ -17,6 +17,7 @@ import { Sum } from '../../shared/sum.js';
 import { Button, Faint, Fault, PickTable, Row } from '../../shared/ui.js';
 import { download, fileName } from '../../shared/download.js';
 import { Laid } from '../../shared/laid.js';
+import { asKg } from '../../../core/measures/index.js';
 
 const Area = styled.div`
   flex: 1;
@@ -245,7 +246,7 @@ export function PartsSheet() {
           <Faint>
             {s.count} {s.count === 1 ? 'part' : 'parts'},{' '}
             {precision.unit === 'mm' ? `${s.area.toFixed(2)} m²` : `${(s.area * 10.7639).toFixed(1)} sq ft`},{' '}
-            {writeMass(s.kg, precision.unit)}
+            {writeMass(asKg(s.kg), precision.unit)}
           </Faint>
         </Laid.div>
       ))}
