@@ -58,6 +58,13 @@ for (const by of [pointer, keyboard]) {
     await expect(row(/side/, '1950 along each edge')).toHaveCount(2);
     for (const deep of ['330', '285', '240', '195']) await expect(row(/shelf/, deep).filter({ hasText: '656' })).toHaveCount(1);
     await expect(page.getByRole('button', { name: /checks? stops?/ })).toHaveCount(0);
+    // Free of the wall it stands on two legs outside its sides, over feet as long as it is deep there.
+    await hands.station('Divide');
+    await hands.tick('Free of the wall, on rear legs and feet');
+    await hands.station('Parts');
+    await expect(page.getByRole('heading', { name: /720 × ≈1900 × ≈588/ })).toBeVisible();
+    await expect(row(/leg/, '1840').filter({ hasText: '60' })).toHaveCount(1);
+    await expect(row(/foot/, '561.5').filter({ hasText: '60' })).toHaveCount(1);
   });
 
   test(`job 2 from empty by ${by.name}: the least top is 530 x 470, legs of 765 that cross at 382.5`, async ({ page, empty }) => {
@@ -99,6 +106,10 @@ for (const by of [pointer, keyboard]) {
     ])
       await expect(sum(page)).toContainText(fact);
     await expect(sum(page)).toContainText('53.13° from the floor');
+    // A tape along a leg tells its holes from both ends.
+    await hands.press('button', 'Side');
+    const along = page.getByRole('group', { name: 'Tape along inner leg, left, from its ends' });
+    await expect(along).toHaveText('382.5382.574520765'.replace('74520', '20745'));
     await hands.choose('What is open', 'folded');
     await expect(page.getByRole('button', { name: /^folded/ })).toBeVisible();
     await hands.station('Parts');

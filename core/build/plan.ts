@@ -46,7 +46,7 @@ export function hoursFrom(hours: Hours, day: string): Hours {
   return hours.from >= day ? hours : { ...hours, from: day };
 }
 
-/** The day of the week, Monday 0. */
+/** The day of the week, Monday 0. @example weekdayOf('2026-11-28') // 5 */
 export const weekdayOf = (day: string): number => (new Date(utc(day)).getUTCDay() + 6) % 7;
 
 /** When one works, from the first day of the plan on, one stretch after the other. */

@@ -28,6 +28,7 @@ const END_GRAIN = 0.67;
 /**
  * What wood bears under a bolt, psi: 11200 G along the grain, 6100 G^1.45 / √D across it (NDS table 12.3.3, note 2).
  * @param D in inches
+ * @example boltBearing(0.4, 0.3125, true) // 4480
  */
 export function boltBearing(gravity: number, D: number, along: boolean): number {
   return along ? 11_200 * gravity : (6_100 * gravity ** 1.45) / Math.sqrt(D);

@@ -113,6 +113,7 @@ const without = (patterns: readonly (readonly boolean[])[]) => {
  * from there, for what it carries. Where supports can lift these are not enough: every pattern is tried
  * up to six stretches, and beyond that every one of them, and every two that are near each other, besides.
  * @param lengths of the stretches, in order; `lifts` whether a support can lift
+ * @example patternsFor([900]) // [[true]]
  */
 export function patternsFor(lengths: readonly number[], lifts = false): readonly (readonly boolean[])[] {
   const count = lengths.length;

@@ -11,12 +11,12 @@ export function manyOf(count: number, role: Member['role']): string {
   return `${count} ${role.endsWith('shelf') ? `${role.slice(0, -1)}ves` : `${role}s`}`;
 }
 
-/** A name as it begins a sentence. */
+/** A name as it begins a sentence. @example capital('shelf 2') // 'Shelf 2' */
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
-/** Several words as they are said: "width, height and depth". */
+/** Several words as they are said: "width, height and depth". @example listed(['width', 'height', 'depth']) // 'width, height and depth' */
 export function listed(words: readonly string[]): string {
   return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 }

@@ -79,7 +79,7 @@ export function isFault<C extends string>(value: unknown): value is FieldFault<C
   return typeof value === 'object' && value !== null && 'accepted' in value;
 }
 
-/** A length so that it is read back the same: in mm, and saying so, where it is no decimal of an inch. */
+/** A length so that it is read back the same: in mm, and saying so, where it is no decimal of an inch. @example exactly(mm(17.6), 'mm') // '17.6' */
 export function exactly(length: Length, unit: LengthUnit): string {
   const text = exactText(length, unit);
   const read = readLength(text, { unit });

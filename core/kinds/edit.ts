@@ -195,7 +195,7 @@ function loosen(piece: Piece): void {
   visit(piece.interior);
 }
 
-/** Whether the least of two bounds is more than the greatest. */
+/** Whether the least of two bounds is more than the greatest. @example areCrossed({ least: mm(2), greatest: mm(1) }) // true */
 export function areCrossed({ least, greatest }: { readonly least?: Length; readonly greatest?: Length }): boolean {
   return least !== undefined && greatest !== undefined && least > greatest;
 }

@@ -21,7 +21,7 @@ export function unit(a: Vector): Vector | null {
   return size < 1e-9 ? null : scaled(a, 1 / size);
 }
 
-/** A place turned about an axis through `at`, by degrees, right-handed (Rodrigues' formula). */
+/** A place turned about an axis through `at`, by degrees, right-handed (Rodrigues' formula). @example turned([1, 0, 0], [0, 0, 0], [0, 0, 1], asDegrees(180))[0] // -1 */
 export function turned(place: Vector, at: Vector, axis: Vector, degrees: Degrees): Vector {
   const [sin, cos] = [Math.sin((degrees * Math.PI) / 180), Math.cos((degrees * Math.PI) / 180)];
   const arm = minus(place, at);

@@ -18,7 +18,7 @@ import { contactOf, depthFrom, grainAlong, middleOf, reachAlong, turned, type Co
 /** Lengths that wood screws are sold in, mm. */
 export const SOLD = [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 120];
 
-/** The longest wood screw that is sold and is no longer than that, mm; 0 where none is so short. */
+/** The longest wood screw that is sold and is no longer than that, mm; 0 where none is so short. @example longestSold(44) // 40 */
 export const longestSold = (most: number): number => SOLD.filter((l) => l <= most).at(-1) ?? 0;
 
 /** Screws for boards and sheets, the usual one first. */
@@ -216,10 +216,7 @@ export function spacedAlong({ room: [low, high], screw, holes, through, along }:
   const long = high - low;
   if (count === 1) return [(low + high) / 2];
   const D = shankOf(screw);
-  const usual = Math.max(
-    KEEP.edge * D,
-    Math.min(isBack(through) && Math.abs(along[1]) < Math.SQRT1_2 ? FROM_CORNER : FROM_EDGE, long / 4),
-  );
+  const usual = Math.max(KEEP.edge * D, Math.min(isBack(through) && Math.abs(along[1]) < Math.SQRT1_2 ? FROM_CORNER : FROM_EDGE, long / 4));
   const inset = (long - 2 * usual) / (count - 1) >= KEEP.between * D ? usual : KEEP.edge * D;
   return Array.from({ length: count }, (_, i) => low + inset + ((long - 2 * inset) * i) / (count - 1));
 }

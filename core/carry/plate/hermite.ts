@@ -11,7 +11,7 @@ function coefficients(h: number): readonly (readonly [number, number, number, nu
   ];
 }
 
-/** The values of the four functions, or of a derivative of them, at s. */
+/** The values of the four functions, or of a derivative of them, at s. @example hermiteAt(1, 0) // [1, 0, 0, 0] */
 export function hermiteAt(h: number, s: number, derivative: 0 | 1 | 2 = 0): readonly number[] {
   return coefficients(h).map(([a, b, c, d]) => {
     if (derivative === 0) return a + s * (b + s * (c + s * d));

@@ -46,7 +46,7 @@ export function foundIn(kind: RecordKind, id: string, record: unknown, from: num
   });
 }
 
-/** An id for the nth record that was a part of another one. */
+/** An id for the nth record that was a part of another one. @example idOfFound(2) // 'found-2' */
 export const idOfFound = (nth: number): string => `found-${nth}`;
 
 /** A project file as this program writes it. @param from its own version */

@@ -86,6 +86,7 @@ export function levelHeight(level: Level, workshop: Workshop, source: LevelAt['s
   return level.deck ? high.plus(woodOf(workshop, level.deck.stock).thickness.named('deck')).named('level') : high;
 }
 
+/** Half-way between two places. @example middle(mm(10), mm(31)) // mm(20.5) */
 export const middle = (a: Length, b: Length) => Math.round((a + b) / 2) as Length;
 
 /** What of a level is made once. */

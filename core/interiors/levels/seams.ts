@@ -16,7 +16,7 @@ export function stretches(whole: Length, board: Length, fromRight: boolean): rea
   return [...seams, whole].map((to, i) => ({ from: seams[i - 1] ?? ZERO, to }));
 }
 
-/** Where boards of a run meet, from where it begins. */
+/** Where boards of a run meet, from where it begins. @example seamsOf(mm(4180), mm(2400), true) // [mm(1780)] */
 export const seamsOf = (whole: Length, board: Length, fromRight: boolean): readonly Length[] =>
   stretches(whole, board, fromRight)
     .slice(1)

@@ -50,7 +50,7 @@ export function isShelf({ interior }: Piece, memberId: string): boolean {
   return known.has(memberId);
 }
 
-/** The second layer of a doubled shelf. */
+/** The second layer of a doubled shelf. @example layerId('a') // 'a/shelf-layer/1' */
 export function layerId(node: string): string {
   return `${node}/shelf-layer/1`;
 }

@@ -111,5 +111,6 @@ export function legsOf(
 /**
  * How high the middle of where a leg laps its side is, mm: that is a triangle, plumb along the leg's front edge and aslant
  * along the rear edge of the side, with its point at the head.
+ * @example heldAt(mm(1900), mm(60), { degrees: asDegrees(45) }) // 1880
  */
 export const heldAt = (height: Length, wide: Length, lean: Pick<Lean, 'degrees'>): number => toMm(height) - toMm(wide) / slopeOf(lean) / 3;
