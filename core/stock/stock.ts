@@ -93,7 +93,7 @@ export interface StockProperties {
   /** E across its grain or the length of the sheet, GPa. */
   readonly elasticAcross: Gigapascals;
   /** Shear modulus in its plane, GPa: how it twists. */
-  readonly shear: number;
+  readonly shear: Gigapascals;
   /** kg/m³. */
   readonly density: number;
   /** True where the stiffness is the builder's or the maker's own. */
@@ -113,7 +113,7 @@ function inItsPlane(stock: Stock, material: Material, elastic: Gigapascals): Pic
   const solid = material.form === 'solid';
   const ratio = solid ? ACROSS_GRAIN : (material.elasticAcross ?? material.elastic) / material.elastic;
   const typical = material.shear ?? elastic * (solid ? SHEAR_OF_SOLID : SHEAR_OF_CHIPS);
-  return { elasticAcross: asGPa(elastic * ratio), shear: stock.shear ?? typical };
+  return { elasticAcross: asGPa(elastic * ratio), shear: asGPa(stock.shear ?? typical) };
 }
 
 /** @throws RangeError for a material that is not known; the schema lets none through */
