@@ -227,6 +227,14 @@ for (const by of [pointer, keyboard]) {
     await expect(page.getByText(/A housing at the very end of the sides/)).toHaveCount(0);
     await hands.station('Parts');
     await expect(row(/ top$/, '415')).toContainText('bevelled by 45.0°');
+    // Over the sides it stands out past them, and these are as much nearer to each other.
+    await hands.station('Divide');
+    await hands.choose('Bottom', 'In rebates');
+    await hands.choose('Top', 'Over the sides');
+    await hands.type('Top past the sides', '20');
+    await hands.station('Parts');
+    await expect(row(/ top$/, '415')).toBeVisible();
+    await expect(row(/ bottom$/, '361')).toBeVisible();
   });
 
   test(`job 9 from empty by ${by.name}: seven drawers of 854.6 on slides of 500, fronts of 108.5 and 108`, async ({ page, empty }) => {

@@ -51,7 +51,8 @@ const boxed: fc.Arbitrary<Random> = fc
     set: fc.constantFrom('gaps' as const, 'edges' as const, 'exact' as const),
     fix: fc.constantFrom('butted' as const, 'housed' as const),
     rows: fc.option(fc.record({ pitch: fc.constantFrom(mm(12), mm(32)), each: fc.integer({ min: 1, max: 6 }) }), { freq: 3 }),
-    corner: fc.constantFrom('between' as const, 'rebated' as const, 'housed' as const, 'mitred' as const),
+    corner: fc.constantFrom('between' as const, 'over' as const, 'rebated' as const, 'housed' as const, 'mitred' as const),
+    overhang: fc.record({ sides: length(0, 40), front: length(0, 40) }),
     blocks: fc.boolean(),
     hung: fc.constantFrom<PanelCase['hung'] | null>(
       null,
@@ -78,7 +79,7 @@ const boxed: fc.Arbitrary<Random> = fc
       { strip: { stock: 'wall', high: mm(12), at: 'both', top: 'flush', held: 'screwed' } },
     ),
   })
-  .map(({ fill, cased, beside, width, height, depth, thickness, wall, set, fix, rows, corner, blocks, hung, sides, stiff }) => {
+  .map(({ fill, cased, beside, width, height, depth, thickness, wall, set, fix, rows, corner, overhang, blocks, hung, sides, stiff }) => {
     const open = space('open', { things: [{ thing: 'tin', count: 2 }] });
     const interior =
       beside === 'alone'
@@ -117,11 +118,13 @@ const boxed: fc.Arbitrary<Random> = fc
       things: { tin: thing() },
     });
     // What is cut to an outline, or opens, is not mitred.
-    const joined = sides && corner === 'mitred' ? 'between' : corner;
+    const joined = sides && (corner === 'mitred' || corner === 'over') ? 'between' : corner;
     const base: PanelCase = piece(interior, {
       ...common,
       ...(joined === 'between' ? {} : { top: joined, bottom: joined, rebate: mm(6) }),
-      ...(hung ? { hung, base: { kind: 'none' }, bottom: joined } : {}),
+      ...(joined === 'over' ? { overhang } : {}),
+      // What hangs has its bottom between its sides, which would else stand on it.
+      ...(hung ? { hung, base: { kind: 'none' }, bottom: joined === 'over' ? 'between' : joined } : {}),
       // Fronts that lie over the sides, and what fills all of its space up to them and to the lid, leave no room for these.
       ...(sides && fill.id !== 'bank' && fill.id !== 'rack' ? sidesOf(sides) : {}),
       // Over what else fills its space nothing is in the way of blocks under the top.

@@ -1,7 +1,7 @@
 import type { Newtons } from '../../measures/index.js';
 import { lateral, panelShear, pushOf, rowBetween, stateOf, type Carried, type State } from '../../carry/index.js';
-import { toMm } from '../../length/index.js';
-import type { Member, Shape } from '../../piece/index.js';
+import { sub, toMm, type Length } from '../../length/index.js';
+import { boxOf, type Member, type Shape } from '../../piece/index.js';
 import type { Settings } from '../../project/index.js';
 import { propertiesOf } from '../../stock/index.js';
 import type { PanelCase } from './spec.js';
@@ -50,9 +50,11 @@ export function rackingOf(piece: PanelCase, shape: Shape, carried: Carried, sett
   const push = pushOf(carried);
   if (piece.fixedToWall) return { push, by: 'wall', takes: null, state: 'fine' };
   const back = shape.members.find((m) => m.role === 'back');
-  const side = shape.members.find((m) => m.role === 'side');
+  const sides = shape.members.filter((m) => m.role === 'side');
+  const [side] = sides;
   if (!back || !side) return { push, by: 'nothing', takes: 0, state: 'fails' };
-  const wide = toMm(shape.overall.width.value);
+  const across = sides.map(boxOf);
+  const wide = toMm(sub(Math.max(...across.map((b) => b.x1)) as Length, Math.min(...across.map((b) => b.x0)) as Length));
   if (piece.back.kind !== 'groove') return screwedBack(back, side, wide, push);
   if (piece.back.glued) return gluedBack(back, wide, push, settings);
   return { push, by: 'loose back', takes: null, state: 'not judged', reason: 'it is loose in its grooves' };

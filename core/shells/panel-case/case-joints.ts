@@ -1,4 +1,4 @@
-import { ZERO, sub, type Length } from '../../length/index.js';
+import { ZERO, add, sub, type Length } from '../../length/index.js';
 import { atX, atZ, boxOf, FLOOR, type Bearing, type Box, type Joint, type Member, type Role } from '../../piece/index.js';
 import { type PanelCase } from './spec.js';
 import type { Envelope, Woods } from './envelope.js';
@@ -49,7 +49,7 @@ function bottomJoints(piece: PanelCase, made: readonly Member[], ends: readonly 
 /** How the case itself carries: what bears on what, down to the floor. */
 export function caseJoints(piece: PanelCase, envelope: Envelope, woods: Woods, made: readonly Member[]): Joint[] {
   const t = woods.sides.thickness.value;
-  const [left, right] = [t, sub(envelope.width.value, t)];
+  const [left, right] = [add(envelope.left, t), sub(add(envelope.left, envelope.width.value), t)];
   const ends = (carried: string, how: Bearing): Joint[] => [
     { carried, carrier: CASE.left, how, on: atX(left) },
     { carried, carrier: CASE.right, how, on: atX(right) },

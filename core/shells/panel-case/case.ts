@@ -21,7 +21,7 @@ import { NO_INSET, outlined } from './side-outline.js';
 import type { Corner, PanelCase } from './spec.js';
 import type { Wood } from '../../project/index.js';
 import { takeOff } from '../overall.js';
-import type { Envelope, Woods } from './envelope.js';
+import { standsOut, type Envelope, type Woods } from './envelope.js';
 import { caseJoints } from './case-joints.js';
 import { PANELS, goesIn, mitreCuts } from './corners.js';
 import { inItsSheet } from '../in-its-sheet.js';
@@ -29,7 +29,7 @@ import { BASE_NODE, CASE, CASE_NODE } from './ids.js';
 
 /** The two sides: to the floor over a toe, on the plinth, and short of a top or bottom that goes over them. */
 function sides(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
-  const { baseHeight, height, width, depth, sidesDepth } = envelope;
+  const { baseHeight, height, width, depth, left, sidesDepth } = envelope;
   const panel = woods.sides.thickness;
   const onPlinth = piece.base.kind === 'plinth';
   let length = onPlinth ? height.minus(baseHeight) : height;
@@ -52,7 +52,7 @@ function sides(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
     });
     return outlined(piece, plain);
   };
-  return [side(CASE.left, 'left side', ZERO, 'up'), side(CASE.right, 'right side', sub(width.value, panel.value), 'down')];
+  return [side(CASE.left, 'left side', left, 'up'), side(CASE.right, 'right side', sub(add(left, width.value), panel.value), 'down')];
 }
 
 /** How far top and bottom go into the sides where these are rebated. */
@@ -85,8 +85,25 @@ function ofDepth({ length, frame }: Member, deep: Figure, less: Length): Pick<Me
   return { width: deep, outline: rectangle(length.value, deep.value), frame: { ...frame, origin: { ...origin, z: sub(origin.z, less) } } };
 }
 
+/** A top that goes over the sides, as far out past them and in front of them as it is to stand. */
+function pastSides(piece: PanelCase, top: Member): Member {
+  const { sides, front } = standsOut(piece);
+  if (sides.length + front.length === 0) return top;
+  const length = sides.reduce((long, f) => long.plus(f.times(2).named('past both sides')), top.length);
+  const width = front.reduce((deep, f) => deep.plus(f), top.width);
+  const { origin } = top.frame;
+  const [aside, ahead] = [add(...sides.map((f) => f.value)), add(...front.map((f) => f.value))];
+  return {
+    ...top,
+    length,
+    width,
+    outline: rectangle(length.value, width.value),
+    frame: { ...top.frame, origin: { ...origin, x: sub(origin.x, aside), z: add(origin.z, ahead) } },
+  };
+}
+
 function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
-  const { height, width, depth, sidesDepth, inside, start, baseHeight } = envelope;
+  const { height, width, depth, left, sidesDepth, inside, start, baseHeight } = envelope;
   const rebate = rebateOf(piece, woods);
   const inset = piece.inset ?? NO_INSET;
   const standsIn = (['front', 'rear'] as const).flatMap((at) => (inset[at] > ZERO ? [size(`in from the ${at}`, inset[at])] : []));
@@ -106,7 +123,7 @@ function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
       wood,
       length: whole ? width : between,
       width: panelDepth,
-      frame: flatFrame({ x: whole ? ZERO : x, y, z: sub(depth.value, inset.front) }),
+      frame: flatFrame({ x: whole ? left : x, y, z: sub(depth.value, inset.front) }),
       purpose: { length: whole ? 'covers' : 'between', width: 'between' },
       edges: over ? { v0: piece.edges.front, u0: piece.edges.front, u1: piece.edges.front } : { v0: piece.edges.front },
     });
@@ -116,7 +133,8 @@ function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
     piece.topDeep === undefined || piece.topDeep >= panelDepth.value
       ? null
       : size('top, deep', piece.topDeep, { in: 'piece', field: 'topDeep' });
-  const shallow = deep ? { ...top, ...ofDepth(top, deep, sub(panelDepth.value, deep.value)) } : top;
+  const proud = pastSides(piece, top);
+  const shallow = deep ? { ...top, ...ofDepth(top, deep, sub(panelDepth.value, deep.value)) } : proud;
   return [
     asLid(piece, shallow, envelope, woods),
     panel(CASE.bottom, 'bottom', woods.bottom, piece.bottom, add(baseHeight.value, inset.bottom)),
@@ -126,7 +144,7 @@ function panels(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
 function back(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const { back: rule } = piece;
   if (rule.kind === 'none') return [];
-  const { width, height, depth, sidesDepth, baseHeight, inside, start } = envelope;
+  const { width, height, depth, left, sidesDepth, baseHeight, inside, start } = envelope;
   const common = { id: CASE.back, node: CASE_NODE, role: 'back' as const, label: 'back', wood: woods.back };
   if (rule.kind === 'applied') {
     const air = rule.air === undefined ? null : size('left open for air', rule.air, { in: 'piece', field: 'back.air' });
@@ -137,7 +155,7 @@ function back(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
     return [
       rectangular({
         ...common,
-        ...inItsSheet(head.minus(foot), width, { x: ZERO, y: foot.value, z: ZERO }, woods.back.stock),
+        ...inItsSheet(head.minus(foot), width, { x: left, y: foot.value, z: ZERO }, woods.back.stock),
         purpose: { length: 'covers', width: 'covers' },
       }),
     ];
@@ -164,7 +182,7 @@ function back(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
 function base(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
   const { base: rule } = piece;
   if (rule.kind === 'none') return [];
-  const { width, depth, sidesDepth, baseHeight, inside, start } = envelope;
+  const { width, depth, left, sidesDepth, baseHeight, inside, start } = envelope;
   const wood = woods.base;
   const t = wood.thickness;
   const setback = size(rule.kind === 'toe' ? 'toe back from the front' : 'plinth back from the front', rule.setback, {
@@ -192,10 +210,10 @@ function base(piece: PanelCase, envelope: Envelope, woods: Woods): Member[] {
       frame: onEdgeFrame({ x, y: ZERO, z: add(rear, t.value) }),
     });
   return [
-    board(CASE.front, 'plinth rail', 'plinth rail, front', width, ZERO, front),
-    board(CASE.rear, 'plinth rail', 'plinth rail, rear', width, ZERO, rear),
-    end('left', t.value),
-    end('right', width.value),
+    board(CASE.front, 'plinth rail', 'plinth rail, front', width, left, front),
+    board(CASE.rear, 'plinth rail', 'plinth rail, rear', width, left, rear),
+    end('left', add(left, t.value)),
+    end('right', add(left, width.value)),
   ];
 }
 

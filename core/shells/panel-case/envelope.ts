@@ -1,5 +1,5 @@
 import { Figure, size } from '../../figure/index.js';
-import { ZERO, type Length } from '../../length/index.js';
+import { ZERO, add, type Length } from '../../length/index.js';
 import type { NeedContext } from '../../interiors/kind.js';
 import type { Shape, ShapeProblem } from '../../piece/index.js';
 import type { Inset, PanelCase } from './spec.js';
@@ -20,9 +20,13 @@ export interface Woods {
 
 /** The outside and the clear inside of a case, settled before anything in it. */
 export interface Envelope {
+  readonly overall: { readonly width: Figure; readonly height: Figure; readonly depth: Figure };
+  /** Over both sides, up to the top, and to the front edges of the sides: less than overall where the top stands out past them. */
   readonly width: Figure;
   readonly height: Figure;
   readonly depth: Figure;
+  /** How far the left side is from the left of the whole piece. */
+  readonly left: Length;
   readonly sidesDepth: Figure;
   readonly baseHeight: Figure;
   readonly inside: { readonly width: Figure; readonly height: Figure; readonly depth: Figure };
@@ -65,6 +69,16 @@ const insetOf =
   (side: keyof Inset): Deductions =>
     inset && inset[side] > ZERO ? [size(`in from the ${side}`, inset[side], { in: 'piece', field: `inset.${side}` })] : [];
 
+/** What a top that goes over the sides stands out past them; nothing where none does. */
+export function standsOut({ top, lid, topDeep, overhang }: PanelCase): { readonly sides: Deductions; readonly front: Deductions } {
+  if (!overhang || top !== 'over' || lid || topDeep !== undefined) return { sides: [], front: [] };
+  const by = (at: 'sides' | 'front') =>
+    overhang[at] > ZERO
+      ? [size(`top past the ${at === 'sides' ? 'side' : 'front'}`, overhang[at], { in: 'piece', field: `overhang.${at}` })]
+      : [];
+  return { sides: by('sides'), front: by('front') };
+}
+
 function depthDeductions(piece: PanelCase, back: Wood): { all: Deductions; behindSides: Deductions } {
   switch (piece.back.kind) {
     case 'none':
@@ -104,20 +118,24 @@ export function envelopeOf(piece: PanelCase, workshop: Workshop, woods: Woods): 
     all: [...cleat, ...inset('rear'), ...hangingRail(piece, workshop), ...own.all],
     behindSides: [...cleat, ...own.behindSides],
   };
+  const past = standsOut(piece);
+  const pastSides = past.sides.map((f) => f.times(2).named('top past both sides'));
   const shelfSetback = piece.panels.shelves.setback === ZERO ? [] : [size('shelves back from the front', piece.panels.shelves.setback)];
   const depth = axisSize(
     piece,
     'depth',
     context,
-    [...deep.all, ...inset('front'), ...(piece.depth.from === 'given' ? [] : shelfSetback)],
-    deep.behindSides,
+    [...deep.all, ...inset('front'), ...past.front, ...(piece.depth.from === 'given' ? [] : shelfSetback)],
+    [...deep.behindSides, ...past.front],
   );
-  const insideDepth = takeOff(depth.overall, [...deep.all, ...inset('front')]);
+  const ownDepth = takeOff(depth.overall, past.front);
+  const insideDepth = takeOff(ownDepth, [...deep.all, ...inset('front')]);
   const standing = { ...context, depth: Math.max(1, insideDepth.value - piece.panels.shelves.setback) as Length };
 
   const sides = side.times(2).named('two sides');
-  const width = axisSize(piece, 'width', standing, [sides], []);
-  const insideWidth = width.overall.minus(sides);
+  const width = axisSize(piece, 'width', standing, [...pastSides, sides], pastSides);
+  const ownWidth = takeOff(width.overall, pastSides);
+  const insideWidth = ownWidth.minus(sides);
 
   const base = baseFigure(piece);
   const [top, bottom] = [woods.top.thickness, woods.bottom.thickness];
@@ -127,14 +145,16 @@ export function envelopeOf(piece: PanelCase, workshop: Workshop, woods: Woods): 
   const insideHeight = takeOff(height.overall, high);
 
   return {
-    width: width.overall,
+    overall: { width: width.overall, height: height.overall, depth: depth.overall },
+    width: ownWidth,
     height: height.overall,
-    depth: depth.overall,
-    sidesDepth: takeOff(depth.overall, deep.behindSides),
+    depth: ownDepth,
+    left: add(...past.sides.map((f) => f.value)),
+    sidesDepth: takeOff(ownDepth, deep.behindSides),
     baseHeight: base ?? size('no base', ZERO),
     inside: { width: insideWidth, height: insideHeight, depth: insideDepth },
     start: {
-      x: side.named('side'),
+      x: past.sides.reduce((x, f) => f.plus(x), side.named('side')),
       y: Figure.sum([...(base ? [base] : []), ...inset('bottom'), bottom.named('bottom')]),
       z: deep.all.length > 0 ? Figure.sum(deep.all) : size('rear', ZERO),
     },

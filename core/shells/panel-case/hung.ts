@@ -194,7 +194,7 @@ function byKeyholes(hung: Extract<Hung, { keyholes: unknown }>, { height }: Enve
  * hooks over, and a bumper as thick below, so that it hangs plumb.
  */
 function byCleat(piece: PanelCase, hung: HungByCleat, envelope: Envelope, workshop: Workshop): Hanging {
-  const { width, height, inside, start } = envelope;
+  const { width, height, left, inside, start } = envelope;
   const problems = [...cleatProblems(piece, hung, height.value, workshop), ...notchProblems(piece, hung, workshop)];
   if (problems.length > 0) return { ...NOTHING, problems };
   const wood = woodOf(workshop, hung.cleat.stock);
@@ -205,14 +205,14 @@ function byCleat(piece: PanelCase, hung: HungByCleat, envelope: Envelope, worksh
   const y = sub(top, wide.value);
   const below = sub(y, narrow.value);
   // Hooked over: the case's half is cut off under what rises from the wall, the wall's over what rises to the case.
-  const upper = half(HUNG.case, 'cleat on the case', wood, width, wide, { x: ZERO, y }, { normal: [0, -HALF, HALF], at: ZERO });
+  const upper = half(HUNG.case, 'cleat on the case', wood, width, wide, { x: left, y }, { normal: [0, -HALF, HALF], at: ZERO });
   const lower = half(
     HUNG.wall,
     'cleat on the wall',
     wood,
     width,
     wide,
-    { x: ZERO, y: below },
+    { x: left, y: below },
     { normal: [0, HALF, -HALF], at: mm(toMm(narrow.value) * HALF) },
   );
   const bumper = rectangular({
@@ -223,7 +223,7 @@ function byCleat(piece: PanelCase, hung: HungByCleat, envelope: Envelope, worksh
     wood,
     length: width,
     width: size('bumper', BUMPER),
-    frame: facingFrame({ x: ZERO, y: ZERO, z: ZERO }),
+    frame: facingFrame({ x: left, y: ZERO, z: ZERO }),
   });
   const sides = [CASE.left, CASE.right];
   const bumpers = hung.cleat.notched ? [] : [bumper];
@@ -235,7 +235,7 @@ function byCleat(piece: PanelCase, hung: HungByCleat, envelope: Envelope, worksh
       { carried: HUNG.case, carrier: HUNG.wall, how: 'hung' },
       { carried: HUNG.wall, carrier: PLACE, how: 'hung' },
       ...sides.flatMap((carrier, i): Joint[] =>
-        bumpers.map(() => ({ carried: HUNG.bumper, carrier, how: 'glued', on: atX(i === 0 ? ZERO : width.value) })),
+        bumpers.map(() => ({ carried: HUNG.bumper, carrier, how: 'glued', on: atX(i === 0 ? left : add(left, width.value)) })),
       ),
     ],
     facts: [

@@ -18,6 +18,7 @@ import { boardsOf, hangingOf } from './hung.js';
 import { hungChecks } from './hung-checks.js';
 import { lidChecks, liddedOf, lidProblems, notchedForRail } from './lid.js';
 import { outsideOf } from './outside.js';
+import { overhangProblems } from './overhang.js';
 import { caseRacking } from './racking.js';
 import { caseRemedies, caseStock } from './remedies.js';
 import { onPlinth } from './plinth.js';
@@ -74,11 +75,11 @@ function backTooShort({ back }: PanelCase, { inside }: ReturnType<typeof envelop
 function shape(piece: PanelCase, workshop: Workshop): Shape {
   const woods = woodsOf(piece, workshop);
   const envelope = envelopeOf(piece, workshop, woods);
-  const overall = { width: envelope.width, height: envelope.height, depth: envelope.depth };
+  const { overall } = envelope;
   const { assumed } = envelope;
   const caseHeight =
     piece.base.kind === 'plinth' ? envelope.height.minus(envelope.baseHeight).named('height of the case') : envelope.height;
-  const diagonal = diagonalOf(caseHeight, envelope.depth);
+  const diagonal = diagonalOf(caseHeight, overall.depth);
   const { inside, start } = envelope;
   if (inside.width.value <= ZERO || inside.height.value <= ZERO || inside.depth.value <= piece.panels.shelves.setback) {
     const shallow: ShapeProblem[] =
@@ -160,6 +161,7 @@ function shape(piece: PanelCase, workshop: Workshop): Shape {
       ...blockProblems(piece),
       ...bottomOverToe(piece),
       ...cornerProblems(piece, woods),
+      ...overhangProblems(piece),
       ...backSlips(piece),
       ...backTooShort(piece, envelope),
       ...held.problems,

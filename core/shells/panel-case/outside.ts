@@ -1,7 +1,7 @@
 import { Figure } from '../../figure/index.js';
 import { ZERO, hypot, sub } from '../../length/index.js';
 import type { Member, Outside, TapeEnd } from '../../piece/index.js';
-import type { Envelope } from './envelope.js';
+import { standsOut, type Envelope } from './envelope.js';
 
 import { CASE, HUNG } from './ids.js';
 import { onPlinth } from './plinth.js';
@@ -40,7 +40,7 @@ function insetEnd({ back }: PanelCase): TapeEnd[] {
 }
 
 /** With its base apart it is lower across its corners, where the base is a part of its sides. */
-function lower({ base }: PanelCase, { height, depth }: Envelope): Lower | null {
+function lower({ base }: PanelCase, { height, overall: { depth } }: Envelope): Lower | null {
   if (base.kind !== 'toe') return null;
   return {
     way: 'Stand it on a loose plinth',
@@ -62,6 +62,9 @@ export function outsideOf(piece: PanelCase, envelope: Envelope, members: readonl
     return by > ZERO ? [{ id: `inset-${side}`, kind: 'gap', label, selects: CASE.left, size: of }] : [];
   };
   const apart = lower(piece, envelope);
+  const past = standsOut(piece);
+  const beyond = (id: string, at: readonly Figure[]): TapeEnd[] =>
+    at.map((f) => ({ id, kind: 'gap', label: 'under the top', selects: CASE.top, size: f }));
   return {
     is: 'built',
     // The sides of a case with a toe board run to the floor at the front.
@@ -71,13 +74,17 @@ export function outsideOf(piece: PanelCase, envelope: Envelope, members: readonl
         before: [...baseEnd(piece), ...insetAt('bottom'), ...wood(CASE.bottom, 'bottom')],
         after: [...wood(CASE.top, piece.lid ? 'lid' : 'top'), ...insetAt('top')],
       },
-      across: { before: wood(CASE.left, 'left side'), after: wood(CASE.right, 'right side') },
+      across: {
+        before: [...beyond('past-left', past.sides), ...wood(CASE.left, 'left side')],
+        after: [...wood(CASE.right, 'right side'), ...beyond('past-right', past.sides)],
+      },
       deep: {
         before: [...cleatEnd(piece, members), ...insetAt('rear'), ...insetEnd(piece), ...wood(CASE.back, 'back')],
-        after: insetAt('front'),
+        after: [...insetAt('front'), ...beyond('past-front', past.front)],
       },
     },
     members: new Set(members.map((m) => m.id)),
+    ...(past.front[0] ? { cover: past.front[0].value } : {}),
     ...(piece.hung?.above === undefined ? {} : { above: piece.hung.above }),
     behind: new Set<string>([CASE.back, HUNG.case, HUNG.wall, HUNG.bumper, HUNG.rail]),
     ...(apart ? { lower: apart } : {}),

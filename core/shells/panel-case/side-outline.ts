@@ -189,7 +189,7 @@ function insetOver(piece: PanelCase): ShapeProblem[] {
 }
 
 /** What is wrong with how the sides are cut, and with what ends at them. @param members of the whole case, as they are cut */
-export function outlineProblems(piece: PanelCase, members: readonly Member[], { width }: Envelope): ShapeProblem[] {
+export function outlineProblems(piece: PanelCase, members: readonly Member[], { width, left }: Envelope): ShapeProblem[] {
   const side = members.find((m) => m.id === CASE.left);
   if (!side) return insetOver(piece);
   const crosses = crossing(piece, side);
@@ -201,8 +201,8 @@ export function outlineProblems(piece: PanelCase, members: readonly Member[], { 
       m.id !== CASE.left &&
       m.id !== CASE.right &&
       m.node !== 'base' &&
-      box.x0 <= add(thick, ENDS) &&
-      box.x1 >= sub(width.value, add(thick, ENDS))
+      box.x0 <= add(left, thick, ENDS) &&
+      box.x1 >= sub(add(left, width.value), add(thick, ENDS))
     );
   });
   return [...insetOver(piece), ...crosses, ...(crosses.length > 0 ? [] : pastCorners(piece, side, ending))];

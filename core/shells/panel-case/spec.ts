@@ -145,6 +145,8 @@ export const panelCaseFields = {
   back: BackSchema,
   /** The top is only so deep, from the rear; as deep as what is under it where it is left out. */
   topDeep: Type.Optional(SizeSchema),
+  /** How far a top that goes over the sides stands out past them, and in front of them. */
+  overhang: Type.Optional(Type.Object({ sides: DistanceSchema, front: DistanceSchema }, closed)),
   /** A bar so high across the front of a space, that is lifted out; free at each end by `slack`. */
   bar: Type.Optional(Type.Object({ space: IdSchema, stock: IdSchema, wide: SizeSchema, slack: DistanceSchema }, closed)),
   /** Round holes in the back so far across, for the cables of devices. */

@@ -1,5 +1,5 @@
 import type { Back, Base, PanelCase } from '../../../core/shells/index.js';
-import { inch, mm } from '../../../core/length/index.js';
+import { ZERO, inch, mm } from '../../../core/length/index.js';
 import { usePrecision } from '../../data/project.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { LengthField } from '../../shared/length-field.js';
@@ -45,7 +45,7 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
   const { unit } = precision;
   const { commit } = useSettledBench();
   const { change, length } = usePieceFields();
-  const { base, back } = piece;
+  const { base, back, overhang = { sides: ZERO, front: ZERO } } = piece;
   return (
     <Section>
       <h2>How the case is made</h2>
@@ -146,6 +146,12 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
           choices={BOTTOMS}
           onChange={(bottom) => change({ bottom }, 'Changed how the bottom sits')}
         />
+        {piece.top === 'over' && !piece.lid && piece.topDeep === undefined ? (
+          <>
+            {length('Top past the sides', overhang.sides, (sides) => ({ overhang: { ...overhang, sides } }), true)}
+            {length('Top past the front', overhang.front, (front) => ({ overhang: { ...overhang, front } }), true)}
+          </>
+        ) : null}
         {[piece.top, piece.bottom].some((c) => c === 'rebated' || c === 'housed') ? (
           <LengthField
             label="Into the sides by"
