@@ -141,12 +141,15 @@ function leantOn(member: Member, joints: readonly Joint[], { handed, self }: Loa
 
 /** A member that stands or leans: it passes on all it carries, evenly where several carry it and it does not lean on two of them. */
 function passOn(joints: readonly Joint[], total: Newtons, parts?: readonly number[] | null): Support[] {
+  // What ties it alone takes nothing of it.
+  const sharing = joints.filter((j) => j.part !== 0).length;
+  const evenly = (j: Joint) => (j.part === 0 ? 0 : total / sharing);
   return joints.map((j, i) => ({
     carrier: j.carrier,
     how: j.how,
     ...(j.on ? { on: lineOf(j.on) } : {}),
     ...(j.out === undefined ? {} : { out: toMm(j.out) }),
-    newtons: asNewtons(parts ? total * (parts[i] as number) : total / joints.length),
+    newtons: asNewtons(parts ? total * (parts[i] as number) : evenly(j)),
     lifted: false,
   }));
 }

@@ -19,7 +19,10 @@ export function wayAlong(a: Vector, b: Vector): -1 | 0 | 1 {
   return Math.abs(cos) < 1 - 1e-9 ? 0 : cos > 0 ? 1 : -1;
 }
 
-/** From where to where a stretch along one direction reaches along another one; null where that is another direction. */
+/**
+ * From where to where a stretch along one direction reaches along another one; null where that is another direction.
+ * @example stretchAlong([1, 0, 0], [-1, 0, 0], 2, 5) // [-5, -2]
+ */
 export function stretchAlong(along: Vector, own: Vector, from: number, to: number): readonly [number, number] | null {
   const way = wayAlong(along, own);
   if (way === 0) return null;

@@ -19,17 +19,17 @@ export const NAMED_LIMITS: readonly { readonly over: number; readonly meaning: s
   { over: 240, meaning: 'seen, but sound' },
 ];
 
-/** What a limit allows on a span, mm. */
+/** What a limit allows on a span, mm. @example allowed({ kind: 'span', over: 384 }, 576) // 1.5 */
 export function allowed(limit: Limit, span: number): number {
   return limit.kind === 'span' ? span / limit.over : limit.mm;
 }
 
-/** How a limit is written. */
+/** How a limit is written. @example limitName({ kind: 'span', over: 384 }) // 'span/384' */
 export function limitName(limit: Limit): string {
   return limit.kind === 'span' ? `span/${limit.over}` : `${limit.mm} mm`;
 }
 
-/** The verdict of an amount of sag against what is allowed. */
+/** The verdict of an amount of sag against what is allowed. @example stateOf(0.9, 1) // 'close' */
 export function stateOf(sag: number, most: number): State {
   if (sag > most) return 'fails';
   return sag >= CLOSE_FROM * most ? 'close' : 'fine';
@@ -37,7 +37,7 @@ export function stateOf(sag: number, most: number): State {
 
 const ORDER: readonly State[] = ['fine', 'not judged', 'close', 'fails'];
 
-/** The more serious of two states. */
+/** The more serious of two states. @example worse('close', 'fails') // 'fails' */
 export function worse(a: State, b: State): State {
   return ORDER.indexOf(a) >= ORDER.indexOf(b) ? a : b;
 }

@@ -56,18 +56,21 @@ function significant(value: number, digits: number): string {
   return `${Number(value.toPrecision(digits))}`;
 }
 
-/** A deflection written for reading: mm to 0.01 (or so many digits), inches to one digit more; a tenth of that from 10 mm on. */
+/**
+ * A deflection written for reading: mm to 0.01 (or so many digits), inches to one digit more; a tenth of that from 10 mm on.
+ * @example writeFine(16.769, 'mm') // '16.8 mm'
+ */
 export function writeFine(millimetres: number, unit: Precision['unit'], digits = 2): string {
   if (unit === 'mm') return `${Number(millimetres.toFixed(Math.abs(millimetres) < 10 ? digits : Math.max(0, digits - 1)))} mm`;
   return `${((millimetres * UNITS_PER.mm) / UNITS_PER.in).toFixed(digits + 1)} in`;
 }
 
-/** A mass written in kg or lb to three digits. */
+/** A mass written in kg or lb to three digits. @example writeMass(asKg(2.5), 'mm') // '2.5 kg' */
 export function writeMass(kg: Kilograms, unit: Precision['unit']): string {
   return unit === 'mm' ? `${significant(kg, 3)} kg` : `${significant(kg / KG_PER_POUND, 3)} lb`;
 }
 
-/** A force written in N or lbf to three digits. */
+/** A force written in N or lbf to three digits. @example writeForce(asNewtons(372.8), 'mm') // '373 N' */
 export function writeForce(newtons: Newtons, unit: Precision['unit']): string {
   return unit === 'mm' ? `${significant(newtons, 3)} N` : `${significant(newtons / NEWTONS_PER_POUND, 3)} lbf`;
 }
@@ -75,7 +78,10 @@ export function writeForce(newtons: Newtons, unit: Precision['unit']): string {
 /** Standard gravity as builders' tables round it, N/kg. */
 export const GRAVITY = 9.81;
 
-/** A force as the weight that pulls as much, which is what a builder knows how to lift. */
+/**
+ * A force as the weight that pulls as much, which is what a builder knows how to lift.
+ * @example writeWeight(asNewtons(98.1), 'mm') // '10 kg'
+ */
 export function writeWeight(newtons: Newtons, unit: Precision['unit']): string {
   return writeMass(asKg(newtons / GRAVITY), unit);
 }
@@ -83,12 +89,15 @@ export function writeWeight(newtons: Newtons, unit: Precision['unit']): string {
 /** Pounds per square inch to the MPa. */
 const PSI_PER_MPA = 145.037738;
 
-/** A stress in MPa, or psi for those who work in inches, to three digits. */
+/** A stress in MPa, or psi for those who work in inches, to three digits. @example writeStress(1, 'in') // '145 psi' */
 export function writeStress(mpa: number, unit: Precision['unit']): string {
   return unit === 'mm' ? `${Number(mpa.toFixed(1))} MPa` : `${significant(mpa * PSI_PER_MPA, 3)} psi`;
 }
 
-/** A modulus of elasticity in GPa, or in millions of psi, as timber is stamped, for those who work in inches. */
+/**
+ * A modulus of elasticity in GPa, or in millions of psi, as timber is stamped, for those who work in inches.
+ * @example writeStiffness(9.5, 'mm') // '9.5 GPa'
+ */
 export function writeStiffness(gpa: number, unit: Precision['unit']): string {
   return unit === 'mm' ? `${Number(gpa.toFixed(2))} GPa` : `${significant((gpa * PSI_PER_MPA) / 1000, 3)} million psi`;
 }

@@ -18,7 +18,10 @@ export function csvOf(rows: readonly (readonly (string | number)[])[]): string {
   )}\r\n`;
 }
 
-/** The cells of a list, with a byte order mark or without; what was made plain for spreadsheets is as it was. */
+/**
+ * The cells of a list, with a byte order mark or without; what was made plain for spreadsheets is as it was.
+ * @example cellsOf('a,b') // [['a', 'b']]
+ */
 export function cellsOf(text: string, delimiters?: readonly string[]): readonly string[][] {
   const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, '').trim(), {
     skipEmptyLines: 'greedy',

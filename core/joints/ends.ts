@@ -22,7 +22,10 @@ export function lengthBetween(clear: Figure, { fix, housing, looseEnd }: EndAllo
   return clear;
 }
 
-/** How far a member reaches past the clear space at its first end; negative when it stops short. */
+/**
+ * How far a member reaches past the clear space at its first end; negative when it stops short.
+ * @example reachAtEnd({ fix: 'housed', housing: mm(6), looseEnd: mm(1) }) // mm(6)
+ */
 export function reachAtEnd({ fix, housing, looseEnd }: EndAllowance): Length {
   if (fix === 'housed') return housing;
   return fix === 'loose' ? negative(looseEnd) : ZERO;

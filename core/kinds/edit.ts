@@ -49,7 +49,10 @@ function thingsWithin(space: Space): Placement[] {
   return [...space.things, ...(space.split?.spaces.flatMap(thingsWithin) ?? [])];
 }
 
-/** Placements with those of the same thing put together. */
+/**
+ * Placements with those of the same thing put together.
+ * @example mergePlacements([{ thing: 'tin', count: 1 }, { thing: 'tin', count: 2 }]) // [{ thing: 'tin', count: 3 }]
+ */
 export function mergePlacements(placements: readonly Placement[]): Placement[] {
   const merged = new Map<string, Placement>();
   placements.forEach((p) => {

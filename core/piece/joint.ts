@@ -26,10 +26,10 @@ export interface OnLine {
   readonly at: Length;
 }
 
-/** From the rear to the front, so far from the left. */
+/** From the rear to the front, so far from the left. @example atX(mm(3)) // { along: [1, 0, 0], at: mm(3) } */
 export const atX = (at: Length): OnLine => ({ along: [1, 0, 0], at });
 
-/** From the left to the right, so far from the rear. */
+/** From the left to the right, so far from the rear. @example atZ(mm(3)) // { along: [0, 0, 1], at: mm(3) } */
 export const atZ = (at: Length): OnLine => ({ along: [0, 0, 1], at });
 
 /** A place where a member gives its load to another. */

@@ -148,7 +148,10 @@ export type Role =
   | 'seat bar'
   | 'stretcher';
 
-/** Whether a part closes what stands before it: the back of a case, or a board that fins stand out from. */
+/**
+ * Whether a part closes what stands before it: the back of a case, or a board that fins stand out from.
+ * @example isBack({ role: 'wall board' }) // true
+ */
 export const isBack = ({ role }: { readonly role: Role }): boolean => role === 'back' || role === 'wall board';
 
 /** How a cutting size is brought to the shop precision: what goes between is rounded down, what covers or is trimmed in place is rounded up. */

@@ -21,7 +21,10 @@ export interface Plane {
 /** Nearer than this is the same, mm. */
 export const CLOSE = 1e-6;
 
-/** The normal of a face by its corners (Newell), so that it holds for many corners too; null where it has no area. */
+/**
+ * The normal of a face by its corners (Newell), so that it holds for many corners too; null where it has no area.
+ * @example normalOf([[0, 0, 0], [1, 0, 0], [0, 1, 0]]) // [0, 0, 1]
+ */
 export function normalOf(corners: readonly Vector[]): Vector | null {
   const sum = corners.reduce<Vector>((all, p, i) => plus(all, cross(p, corners[(i + 1) % corners.length] as Vector)), [0, 0, 0]);
   return unit(sum);

@@ -90,7 +90,7 @@ export function areaOf({ outline, holes }: Profile): number {
   return Math.abs(loopArea(outline)) - holes.reduce((sum, hole) => sum + Math.abs(loopArea(hole)), 0);
 }
 
-/** How long a loop is, mm: what of edging it takes. */
+/** How long a loop is, mm: what of edging it takes. @example lengthOf(rectangleOf(300, 200)) // 1000 */
 export function lengthOf({ start, sides }: Loop): number {
   let from = start;
   return sides.reduce((sum, { to, bulge }) => {
@@ -122,7 +122,7 @@ export function rectangleOf(length: number, width: number, radius = 0): Loop {
   };
 }
 
-/** A circle, mm. */
+/** A circle, mm. @example lengthOf(circleOf([0, 0], 10)) // 62.832 */
 export function circleOf([u, v]: Point, radius: number): Loop {
   const [left, right]: [Point, Point] = [
     [u - radius, v],

@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { toMm, type Length } from '../../core/length/index.js';
+import { formatLength, toMm, type Length } from '../../core/length/index.js';
 import type { View } from '../../core/drawing/index.js';
 import type { Along } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
@@ -10,6 +10,8 @@ import { ink, tape } from '../theme/tokens.js';
 /** How thick the tape along a member is, and how far it lies off it, px. */
 const THICK = 34;
 const OFF = 5;
+/** Figures of holes are at least so far apart, px. */
+const APART = 48;
 
 const Lies = styled.div<{ $left: number; $top: number; $long: number; $turned: number }>`
   position: absolute;
@@ -89,9 +91,21 @@ export function AlongTape({ along, view, at }: { along: Along; view: View; at: P
   const precision = usePrecision();
   const { member, holes } = along;
   const { left, top, turned, flip, upward } = lieOf(along, view, at);
+  const said = (value: Length) => `${formatLength(value, precision)} ${precision.unit}`;
   // At the left of the page is the lower end or the upper one.
   const lowerLeft = upward !== flip;
   const text = (value: Length) => <LengthText value={value} precision={precision} />;
+  const placed = holes
+    .map((hole) => {
+      const [near, far] = lowerLeft ? [hole.fromLower, hole.fromUpper] : [hole.fromUpper, hole.fromLower];
+      return { ...hole, near, far, px: toMm(near) * at.scale };
+    })
+    .sort((a, b) => a.px - b.px);
+  // The figures of holes that lie close to each other would lie over each other: those of the first are told.
+  const marks = placed.reduce<readonly ((typeof placed)[number] & { readonly told: boolean })[]>((all, mark) => {
+    const last = all.findLast((m) => m.told);
+    return [...all, { ...mark, told: !last || mark.px - last.px >= APART }];
+  }, []);
   return (
     <Lies
       role="group"
@@ -101,15 +115,21 @@ export function AlongTape({ along, view, at }: { along: Along; view: View; at: P
       $long={toMm(member.length.value) * at.scale}
       $turned={turned}
     >
-      {holes.map(({ label, fromLower, fromUpper }) => {
-        const [near, far] = lowerLeft ? [fromLower, fromUpper] : [fromUpper, fromLower];
-        return (
-          <Hole key={`${label} ${fromLower}`} $at={toMm(near) * at.scale} title={label}>
-            <span>{text(near)}</span>
-            <span>{text(far)}</span>
-          </Hole>
-        );
-      })}
+      {marks.map(({ label, fromLower, fromUpper, near, far, px, told }) => (
+        <Hole
+          key={`${label} ${fromLower}`}
+          $at={px}
+          role="img"
+          aria-label={`${label}: ${said(fromLower)} from its lower end, ${said(fromUpper)} from its upper end`}
+        >
+          {told ? (
+            <>
+              <span>{text(near)}</span>
+              <span>{text(far)}</span>
+            </>
+          ) : null}
+        </Hole>
+      ))}
       <Overall>{text(member.length.value)}</Overall>
     </Lies>
   );

@@ -73,13 +73,16 @@ const SAYS: { readonly [K in keyof LaidOut]-?: (value: NonNullable<LaidOut[K]>) 
   $whole: (is) => (is ? 'break-inside: avoid;' : ''),
 };
 
-/** The style sheet of what is said of a part. */
+const isSaid = (key: string): key is keyof LaidOut => key in SAYS;
+
+/** The style sheet of what is said of a part, whatever else is. */
 export function declarations(said: LaidOut): string {
-  const one = <K extends keyof LaidOut>(key: K) => {
-    const value = said[key];
-    return value === undefined ? '' : (SAYS[key] as (value: unknown) => string)(value);
-  };
-  return (Object.keys(SAYS) as (keyof LaidOut)[]).map(one).join('');
+  let text = '';
+  for (const key of Object.keys(said)) {
+    const value = isSaid(key) ? said[key] : undefined;
+    if (value !== undefined) text += (SAYS[key as keyof LaidOut] as (value: unknown) => string)(value);
+  }
+  return text;
 }
 
 /** What is said where a part stands goes before what its own rules and those of what it stands in say. */

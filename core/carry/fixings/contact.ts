@@ -53,7 +53,7 @@ const ALONG: readonly [Vector, Vector, Vector] = [
   [0, 0, 1],
 ];
 
-/** The axis that a direction lies along, where it lies along one. */
+/** The axis that a direction lies along, where it lies along one. @example axisOf([0, 0, -1]) // 2 */
 export const axisOf = (d: Vector): AxisIndex | undefined => AXES.find((k) => Math.abs(d[k]) > 1 - 1e-9);
 
 /** How far a member reaches along a direction, mm. */
@@ -154,7 +154,7 @@ export function placeIn({ axes, normal }: Contact, lengthwise: number, beside: n
   return plus(plus(scaled(axes[0], lengthwise), scaled(axes[1], beside)), scaled(normal, depth));
 }
 
-/** The middle of a stretch. */
+/** The middle of a stretch. @example middleOf([2, 6]) // 4 */
 export const middleOf = ([low, high]: Extent) => (low + high) / 2;
 
 /** What of a member a direction goes into: the end of its length, its edge, or its face; within 45° of it. */

@@ -4,6 +4,7 @@
  * @param sizes whole numbers over 0
  * @param worth of each; one of nothing is never taken
  * @param most copies of each
+ * @example knapsack([3, 4], [4, 5], [2, 2], 7) // { worth: 9, takes: [1, 1] }
  */
 export function knapsack(
   sizes: readonly number[],

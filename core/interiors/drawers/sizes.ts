@@ -68,7 +68,10 @@ export function freeDepth(making: Drawers, stock: DrawerStock, clear: Figure): F
   return making.behind === ZERO ? behindFront : behindFront.minus(size('left behind', making.behind, choice('behind')));
 }
 
-/** The longest slide of a series that goes into a depth; null where none does. */
+/**
+ * The longest slide of a series that goes into a depth; null where none does.
+ * @example longestSlide({ lengths: [mm(450), mm(500), mm(550)] }, mm(532)) // mm(500)
+ */
 export function longestSlide(slide: Slide, free: Length): Length | null {
   const fitting = slide.lengths.filter((l) => l <= free);
   return fitting.length > 0 ? greatest(fitting) : null;

@@ -8,7 +8,10 @@ export interface Stretch {
   readonly to: Length;
 }
 
-/** A run of boards end to end, each as long as its stock and the last one shorter; from the right where the seams should lie elsewhere than below. */
+/**
+ * A run of boards end to end, each as long as its stock and the last one shorter; from the right where the seams should lie elsewhere than below.
+ * @example stretches(mm(4180), mm(2400), false)[1] // { from: mm(2400), to: mm(4180) }
+ */
 export function stretches(whole: Length, board: Length, fromRight: boolean): readonly Stretch[] {
   if (whole <= board) return [{ from: ZERO, to: whole }];
   const full = Math.ceil(whole / board) - 1;
@@ -32,11 +35,14 @@ export function stretchLength(run: Figure, { from, to }: Stretch, { id, stock }:
   return run.minus(board.times(others).named(others > 1 ? 'whole boards' : 'one whole board'));
 }
 
-/** What two stretches have in common; null for nothing. */
+/**
+ * What two stretches have in common; null for nothing.
+ * @example common({ from: mm(0), to: mm(5) }, { from: mm(3), to: mm(9) }) // { from: mm(3), to: mm(5) }
+ */
 export function common(a: Stretch, b: Stretch): Stretch | null {
   const [from, to] = [Math.max(a.from, b.from) as Length, Math.min(a.to, b.to) as Length];
   return to > from ? { from, to } : null;
 }
 
-/** A stretch as it lies in the piece. */
+/** A stretch as it lies in the piece. @example shifted({ from: mm(0), to: mm(5) }, mm(2)) // { from: mm(2), to: mm(7) } */
 export const shifted = ({ from, to }: Stretch, by: Length): Stretch => ({ from: add(from, by), to: add(to, by) });

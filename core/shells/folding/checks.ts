@@ -35,6 +35,7 @@ export interface Crossed {
 /**
  * What a cross of two legs is pressed with that carries W in the middle of its top, its pin half-way, its feet s apart and
  * its holes h high, on a floor that holds by no friction. With 580 high and 435 apart the tie and the pin take 0.75 W.
+ * @example crossedBy(1000, 435, 580).tie // 750
  */
 export function crossedBy(load: number, apart: number, high: number): Crossed {
   return { load, tie: (load * apart) / high, moment: (load * apart) / 4 };

@@ -19,7 +19,7 @@ export const HELD_AT: Readonly<Record<Corner, Bearing>> = {
   mitred: 'glued',
 };
 
-/** Whether a panel goes into its sides. */
+/** Whether a panel goes into its sides. @example goesIn('housed') // true */
 export const goesIn = (corner: Corner): boolean => corner === 'rebated' || corner === 'housed';
 
 /** A plane through an end that goes from one face to the other: so much of u for so much of n; what lies beyond it is cut off, never its long point. */
