@@ -109,7 +109,8 @@ for (const by of [pointer, keyboard]) {
     // A tape along a leg tells its holes from both ends.
     await hands.press('button', 'Side');
     const along = page.getByRole('group', { name: 'Tape along inner leg, left, from its ends' });
-    await expect(along).toHaveText('382.5382.574520765'.replace('74520', '20745'));
+    // From left to right: the pivot near its upper end, then where it crosses; how long all of it is.
+    await expect(along).toHaveText(/^20745382\.5382\.5765$/);
     await hands.choose('What is open', 'folded');
     await expect(page.getByRole('button', { name: /^folded/ })).toBeVisible();
     await hands.station('Parts');
