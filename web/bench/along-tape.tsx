@@ -12,6 +12,8 @@ const THICK = 34;
 const OFF = 5;
 /** Figures of holes are at least so far apart, px. */
 const APART = 48;
+/** What the whole length takes at the end, with the figure of a hole before it, px. */
+const OVERALL = 110;
 
 const Lies = styled.div<{ $left: number; $top: number; $long: number; $turned: number }>`
   position: absolute;
@@ -51,10 +53,10 @@ const Hole = styled.span<{ $at: number }>`
   }
 `;
 
-/** How long all of it is, past its end. */
-const Overall = styled.strong`
+/** How long all of it is: at its end, or past that where a hole is near it. */
+const Overall = styled.strong<{ $past: boolean }>`
   position: absolute;
-  left: calc(100% + 8px);
+  ${(p) => (p.$past ? 'left: calc(100% + 8px);' : 'right: 8px;')}
   top: 8px;
   font-size: 14px;
 `;
@@ -91,6 +93,7 @@ export function AlongTape({ along, view, at }: { along: Along; view: View; at: P
   const precision = usePrecision();
   const { member, holes } = along;
   const { left, top, turned, flip, upward } = lieOf(along, view, at);
+  const long = toMm(member.length.value) * at.scale;
   const said = (value: Length) => `${formatLength(value, precision)} ${precision.unit}`;
   // At the left of the page is the lower end or the upper one.
   const lowerLeft = upward !== flip;
@@ -107,14 +110,7 @@ export function AlongTape({ along, view, at }: { along: Along; view: View; at: P
     return [...all, { ...mark, told: !last || mark.px - last.px >= APART }];
   }, []);
   return (
-    <Lies
-      role="group"
-      aria-label={`Tape along ${member.label}, from its ends`}
-      $left={left}
-      $top={top}
-      $long={toMm(member.length.value) * at.scale}
-      $turned={turned}
-    >
+    <Lies role="group" aria-label={`Tape along ${member.label}, from its ends`} $left={left} $top={top} $long={long} $turned={turned}>
       {marks.map(({ label, fromLower, fromUpper, near, far, px, told }) => (
         <Hole
           key={`${label} ${fromLower}`}
@@ -130,7 +126,7 @@ export function AlongTape({ along, view, at }: { along: Along; view: View; at: P
           ) : null}
         </Hole>
       ))}
-      <Overall>{text(member.length.value)}</Overall>
+      <Overall $past={(marks.at(-1)?.px ?? 0) > long - OVERALL}>{text(member.length.value)}</Overall>
     </Lies>
   );
 }
