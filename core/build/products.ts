@@ -65,7 +65,10 @@ export type FinishId = (typeof FINISHES)[number]['id'];
 export const glueOf = (id: GlueId): Glue => GLUES.find((g) => g.id === id) ?? GLUES[0];
 export const finishOf = (id: FinishId): Finish => FINISHES.find((f) => f.id === id) ?? FINISHES[0];
 
-/** What a time at 20 °C becomes elsewhere: twice as long for every 10 °C less, as setting and drying roughly go; never shorter than half. @example timeAt(60, 10) // 120 */
+/**
+ * What a time at 20 °C becomes elsewhere: twice as long for every 10 °C less, as setting and drying roughly go; never shorter than half.
+ * @example timeAt(60, 10) // 120
+ */
 export function timeAt(minutes: number, celsius: number): number {
   return Math.round(minutes * Math.max(0.5, 2 ** ((20 - celsius) / 10)));
 }

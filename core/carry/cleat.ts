@@ -1,4 +1,4 @@
-import { asNewtons, type Kilograms, type Newtons } from '../measures/index.js';
+import { asDegrees, radians, asNewtons, type Kilograms, type Newtons } from '../measures/index.js';
 import { GRAVITY } from './gravity.js';
 
 /** What hangs on a bevelled cleat, forces in N, lengths in mm. */
@@ -30,17 +30,23 @@ export interface CleatForces {
 export function cleatForces({ kg, out, drop, friction = 0 }: Hung): CleatForces {
   const shear = kg * GRAVITY;
   const moment = (shear * out) / drop;
-  const wedge = shear * Math.tan(((45 - friction) * Math.PI) / 180);
+  const wedge = shear * Math.tan(radians(asDegrees(45 - friction)));
   return { shear: asNewtons(shear), moment: asNewtons(moment), wedge: asNewtons(wedge), pull: asNewtons(Math.max(moment, wedge)) };
 }
 
-/** The wide and narrow faces of a cleat cut down the middle of a board at 45°, kerf square to the blade, mm. @example cleatFaces(120, 18, 3) // { wide: (138 - 3 * Math.SQRT2) / 2, narrow: (102 - 3 * Math.SQRT2) / 2 } */
+/**
+ * The wide and narrow faces of a cleat cut down the middle of a board at 45°, kerf square to the blade, mm.
+ * @example cleatFaces(120, 18, 3) // { wide: (138 - 3 * Math.SQRT2) / 2, narrow: (102 - 3 * Math.SQRT2) / 2 }
+ */
 export function cleatFaces(width: number, thickness: number, kerf: number): { readonly wide: number; readonly narrow: number } {
   const taken = kerf * Math.SQRT2;
   return { wide: (width + thickness - taken) / 2, narrow: (width - thickness - taken) / 2 };
 }
 
-/** How many studs a cleat of a length is sure to cross, and at best, at a spacing. @example studsCrossed(1000, 450) // { sure: 2, most: 3 } */
+/**
+ * How many studs a cleat of a length is sure to cross, and at best, at a spacing.
+ * @example studsCrossed(1000, 450) // { sure: 2, most: 3 }
+ */
 export function studsCrossed(length: number, spacing: number): { readonly sure: number; readonly most: number } {
   return { sure: Math.floor(length / spacing), most: Math.floor(length / spacing) + 1 };
 }

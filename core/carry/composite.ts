@@ -25,7 +25,10 @@ function looseStiffness(parts: readonly Layer[]): number {
   return parts.reduce((sum, p) => sum + p.E * rectangleSecondMoment(p.width, p.height), 0);
 }
 
-/** The share of full composite action that slipping screws leave: γ of EN 1995-1-1 (B.5). @example gammaOf(1_000_000, 150, 1000, 1000) // 0.4032 */
+/**
+ * The share of full composite action that slipping screws leave: γ of EN 1995-1-1 (B.5).
+ * @example gammaOf(1_000_000, 150, 1000, 1000) // 0.4032
+ */
 export function gammaOf(axial: number, spacing: number, slip: number, span: number): number {
   return 1 / (1 + (Math.PI ** 2 * axial * spacing) / (slip * span ** 2));
 }
@@ -66,7 +69,10 @@ export function afterCreep(parts: readonly Layer[], factors: readonly number[]):
   return parts.map((p, i) => ({ ...p, E: p.E / (factors[i] as number) }));
 }
 
-/** Torsion constant of a rectangle, mm⁴: w t³ (1/3 − 0.21 (t/w)(1 − t⁴/12w⁴)), t the lesser side (Roark, table 10.7). @example torsionConstant(100, 10) // 31233.4 */
+/**
+ * Torsion constant of a rectangle, mm⁴: w t³ (1/3 − 0.21 (t/w)(1 − t⁴/12w⁴)), t the lesser side (Roark, table 10.7).
+ * @example torsionConstant(100, 10) // 31233.4
+ */
 export function torsionConstant(width: number, height: number): number {
   const [t, w] = width < height ? [width, height] : [height, width];
   return w * t ** 3 * (1 / 3 - 0.21 * (t / w) * (1 - t ** 4 / (12 * w ** 4)));

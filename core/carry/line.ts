@@ -13,7 +13,10 @@ export const lineOf = ({ along, at }: OnLine): Line => ({ along, at: toMm(at) })
 /** Whether a direction goes across the piece more than out of it. @example isAcross([0.6, 0, 0.8]) // false */
 export const isAcross = (along: Vector): boolean => Math.abs(along[0]) >= Math.SQRT1_2;
 
-/** Whether two directions are one, the same way (1) or against each other (-1); 0 where they are not. @example wayAlong([1, 0, 0], [-1, 0, 0]) // -1 */
+/**
+ * Whether two directions are one, the same way (1) or against each other (-1); 0 where they are not.
+ * @example wayAlong([1, 0, 0], [-1, 0, 0]) // -1
+ */
 export function wayAlong(a: Vector, b: Vector): -1 | 0 | 1 {
   const cos = dot(a, b);
   return Math.abs(cos) < 1 - 1e-9 ? 0 : cos > 0 ? 1 : -1;

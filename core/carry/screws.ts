@@ -1,4 +1,4 @@
-import { asNewtons, type Degrees, type Newtons } from '../measures/index.js';
+import { radians, asNewtons, type Degrees, type Newtons } from '../measures/index.js';
 /**
  * Screws by NDS 2018, chapter 12: lateral yield (12.3-1 to 12.3-6), withdrawal and both
  * together. The standard is in pounds and inches, so lengths here are inches and forces
@@ -65,7 +65,10 @@ export function dowelBearing(gravity: number): number {
   return 16_600 * gravity ** 1.84;
 }
 
-/** The reduction term for diameters under 1/4 inch: 2.2 up to 0.17, else 10 D + 0.5 (NDS table 12.3.1B). @example reductionTerm(0.19) // 2.4 */
+/**
+ * The reduction term for diameters under 1/4 inch: 2.2 up to 0.17, else 10 D + 0.5 (NDS table 12.3.1B).
+ * @example reductionTerm(0.19) // 2.4
+ */
 export function reductionTerm(D: number): number {
   return D <= 0.17 ? 2.2 : 10 * D + 0.5;
 }
@@ -182,7 +185,7 @@ export function lagWithdrawal(gravity: number, diameter: number, thread: number)
  * @example combined(100, 200, 90) // 100
  */
 export function combined(pull: Newtons, shear: Newtons, degrees: Degrees): number {
-  const angle = (degrees * Math.PI) / 180;
+  const angle = radians(degrees);
   return (pull * shear) / (pull * Math.cos(angle) ** 2 + shear * Math.sin(angle) ** 2);
 }
 

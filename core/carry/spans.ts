@@ -21,7 +21,10 @@ export function longestOf(spans: readonly Span[]): Span {
   return spans.reduce((most, s) => (s.to - s.from > most.to - most.from ? s : most), { from: 0, to: 0 });
 }
 
-/** How long the shortest stretch between supports is, mm; all of the beam where there is none. @example shortestSpan({ supports: [{ x: 0 }, { x: 400 }, { x: 900 }], length: 900 }) // 400 */
+/**
+ * How long the shortest stretch between supports is, mm; all of the beam where there is none.
+ * @example shortestSpan({ supports: [{ x: 0 }, { x: 400 }, { x: 900 }], length: 900 }) // 400
+ */
 export function shortestSpan({
   supports,
   length,

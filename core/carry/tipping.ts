@@ -1,4 +1,4 @@
-import { asNewtons, asKg, type Kilograms, type Newtons } from '../measures/index.js';
+import { asDegrees, radians, asNewtons, asKg, type Kilograms, type Newtons } from '../measures/index.js';
 import { GRAVITY } from './gravity.js';
 
 /** Something with a mass and where its middle is: up from the floor and out from the rear, mm. */
@@ -31,7 +31,7 @@ export interface Tipping {
 }
 
 /** The pull that a piece should stand: 10 lbf, and the mass on an open drawer: 60 lb, a child (ASTM F2057-23). */
-export const PASS = { pull: 44.5, onDrawer: 27.2, highest: 1422 } as const;
+export const PASS = { pull: asNewtons(44.5), onDrawer: asKg(27.2), highest: 1422 } as const;
 
 /** How far a piece leans forward on carpet, degrees. */
 export const CARPET = 1;
@@ -41,7 +41,7 @@ export const CARPET = 1;
  * piece leaning forward by some degrees.
  */
 export function tippingOf({ heaps, foot, pullAt, lean }: Freestanding, degrees = CARPET): Tipping {
-  const angle = (degrees * Math.PI) / 180;
+  const angle = radians(asDegrees(degrees));
   const arm = ({ y, z }: Pick<Heap, 'y' | 'z'>) => (foot - z) * Math.cos(angle) - y * Math.sin(angle);
   const kg = heaps.reduce((sum, h) => sum + h.kg, 0);
   const holding = heaps.reduce((sum, h) => sum + h.kg * arm(h), 0);

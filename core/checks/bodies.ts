@@ -27,7 +27,7 @@ import type { Workshop } from '../project/index.js';
 import { shapeOf, shellOf } from '../shells/index.js';
 import { pieceFix, type Check } from '../finding/index.js';
 import { movesAs } from './reach.js';
-import { asNewtons, asKg } from '../measures/index.js';
+import { asKg } from '../measures/index.js';
 
 function rated(body: Body, carried: Carried): Check[] {
   const slides = onSlides(body, carried);
@@ -207,7 +207,7 @@ function tips(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop):
     return [{ id: 'tips-open', severity: 'stop', state: 'fails', about, sentence, fixes }];
   }
   const child = tipping.onDrawer === null ? [] : say`, or ${mass(tipping.onDrawer)} on the open drawer,`;
-  const should = say`it should stand ${force(asNewtons(PASS.pull))} and ${mass(asKg(PASS.onDrawer))}`;
+  const should = say`it should stand ${force(PASS.pull)} and ${mass(PASS.onDrawer)}`;
   const sentence = say`${how} a pull of ${force(tipping.pull)} at the top${child} tips it; ${should}.${way}`;
   // A light table that is carried about tips under a pull, and is told so; what stands for good is not to.
   return [{ id: 'tips-child', severity: wall ? 'stop' : 'look', state: 'fails', about, sentence, fixes }];

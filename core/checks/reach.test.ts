@@ -5,6 +5,7 @@ import type { Opening } from '../survey/index.js';
 import { solve } from '../solution/index.js';
 import { chest, chestShop, drawers } from '../testing/chest.js';
 import { opening, piece, space, workshop } from '../testing/samples.js';
+import { asDegrees } from '../measures/index.js';
 
 /** What is said of one drawer in a case of 400 deep that fills an opening of 1000 x 2000 x 400. */
 function said(place: Partial<Opening>, extra: Partial<Drawers> = {}) {
@@ -53,7 +54,7 @@ test('a lid wants as much over its case as it stands up by', () => {
     slack: mm(1),
     ledge: { stock: 'ply', wide: mm(20) },
     packed: { stock: 'ply', wide: mm(40) },
-    opens: 90,
+    opens: asDegrees(90),
     stay: true,
   } as const;
   const at = (high: number) => {

@@ -21,7 +21,10 @@ export function solverOf(highs: Highs): ProgramSolver {
   return (program, nodes = 0) => highs.solve(program, nodes > 0 ? { mip_max_nodes: nodes } : {}) as Solved;
 }
 
-/** A sum as the LP format has it, broken into lines that are not too long; "0 x" for an empty one. @example sumText([[2, 'a'], [-1, 'b']]) // '+ 2 a - 1 b' */
+/**
+ * A sum as the LP format has it, broken into lines that are not too long; "0 x" for an empty one.
+ * @example sumText([[2, 'a'], [-1, 'b']]) // '+ 2 a - 1 b'
+ */
 export function sumText(terms: readonly (readonly [number, string])[]): string {
   if (terms.length === 0) return '0 x0';
   return terms.map(([by, name], i) => `${by < 0 ? '-' : '+'} ${Math.abs(by)} ${name}${i % 8 === 7 ? '\n' : ''}`).join(' ');

@@ -39,7 +39,10 @@ export interface Check {
   readonly remedyFor?: string;
 }
 
-/** How serious it is that what could break or fall is in a state: it stops the build where it fails. @example severityOf('close') // 'look' */
+/**
+ * How serious it is that what could break or fall is in a state: it stops the build where it fails.
+ * @example severityOf('close') // 'look'
+ */
 export const severityOf = (state: State): Severity => (state === 'fails' ? 'stop' : state === 'fine' ? 'good' : 'look');
 
 const SEVERITIES: readonly Severity[] = ['stop', 'look', 'good'];

@@ -10,7 +10,10 @@ const PLAIN = new RegExp(`(^|[;\\t\\r\\n|])(["\\s]*)'(?=${FORMULA})`, 'g');
 /** A cell that no spreadsheet runs, whichever sign it parts cells at. */
 const plain = (cell: string | number): string | number => (typeof cell === 'string' ? cell.replace(RUN, "$1$2'") : cell);
 
-/** Rows as CSV with line ends as spreadsheets have them; what one would take for a formula is made plain. @example csvOf([['=1+1']]).trim() // "'=1+1" */
+/**
+ * Rows as CSV with line ends as spreadsheets have them; what one would take for a formula is made plain.
+ * @example csvOf([['=1+1']]).trim() // "'=1+1"
+ */
 export function csvOf(rows: readonly (readonly (string | number)[])[]): string {
   return `${Papa.unparse(
     rows.map((row) => row.map(plain)),
@@ -82,7 +85,10 @@ export function isFault<C extends string>(value: unknown): value is FieldFault<C
   return typeof value === 'object' && value !== null && 'accepted' in value;
 }
 
-/** A length so that it is read back the same: in mm, and saying so, where it is no decimal of an inch. @example exactly(mm(17.6), 'mm') // '17.6' */
+/**
+ * A length so that it is read back the same: in mm, and saying so, where it is no decimal of an inch.
+ * @example exactly(mm(17.6), 'mm') // '17.6'
+ */
 export function exactly(length: Length, unit: LengthUnit): string {
   const text = exactText(length, unit);
   const read = readLength(text, { unit });

@@ -12,7 +12,10 @@ export function slipsOut(what: string, recess: string, depth: Length, slack: Len
   return say`${what} is cut ${len(slack)} small and goes ${len(depth)} into its ${recess}: pushed to one side it comes out of the other one.`;
 }
 
-/** What a panel is usually cut small in all: a quarter of the depth it goes in, so that it stays in wherever it moves. @example usualSlack(mm(6)) // mm(1.5) */
+/**
+ * What a panel is usually cut small in all: a quarter of the depth it goes in, so that it stays in wherever it moves.
+ * @example usualSlack(mm(6)) // mm(1.5)
+ */
 export function usualSlack(depth: Length): Length {
   return Math.round(depth / 4) as Length;
 }

@@ -55,7 +55,10 @@ export function shopCuts(cuts: readonly Cut[], tools: Tools | undefined, form: S
   return cuts.filter((c) => toolFor(c, tools, form).by === 'shop').length;
 }
 
-/** What so many cuts cost there, past those that are in the price. @example shopMoney(7, { shop: { free: 3, each: 0.5, least: mm(200) } }) // 2 */
+/**
+ * What so many cuts cost there, past those that are in the price.
+ * @example shopMoney(7, { shop: { free: 3, each: 0.5, least: mm(200) } }) // 2
+ */
 export function shopMoney(cuts: number, tools: Tools | undefined): number {
   const { free, each } = tools?.shop ?? { free: 0, each: 0 };
   return Math.max(0, cuts - free) * each;

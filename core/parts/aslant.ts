@@ -2,11 +2,12 @@ import { recessAlong, recessCorners } from '../joints/index.js';
 import { formatLength, mm, toMm, type Precision } from '../length/index.js';
 import type { Edges, Feature, Member } from '../piece/index.js';
 import { edgeName, faceName } from './sides.js';
+import { inDegrees } from '../measures/index.js';
 
 type Recess = Extract<Feature, { region: unknown }>;
 type Corner = readonly [u: number, v: number];
 
-const degreesOf = (tangent: number) => ((Math.atan(Math.abs(tangent)) * 180) / Math.PI).toFixed(1);
+const degreesOf = (tangent: number) => inDegrees(Math.atan(Math.abs(tangent))).toFixed(1);
 
 /** Less than this is no slant, mm. */
 const SQUARE = 0.05;

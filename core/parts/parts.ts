@@ -27,7 +27,10 @@ export function isCuttable({ cut }: Part): boolean {
 /** The coarsest step that a saw is set by. */
 const COARSEST = inch(1 / 8);
 
-/** The step that cutting sizes are brought to: the grid that a piece is set out on, unless that is a pitch coarser than any saw is set by. @example sawStep(mm(0.5)) // mm(0.5) */
+/**
+ * The step that cutting sizes are brought to: the grid that a piece is set out on, unless that is a pitch coarser than any saw is set by.
+ * @example sawStep(mm(0.5)) // mm(0.5)
+ */
 export function sawStep(grid: Length): Length {
   if (grid <= COARSEST) return grid;
   return grid % COARSEST === 0 ? COARSEST : mm(1);

@@ -13,7 +13,10 @@ export interface Lean {
 /** How much nearer the wall what leans is for each step up. @example slopeOf({ degrees: asDegrees(45) }) // 1 */
 export const slopeOf = ({ degrees }: Pick<Lean, 'degrees'>): number => Math.tan(radians(degrees));
 
-/** The cosine of how far something leans off plumb: of what it is along itself, so much is height. @example uprightPart({ degrees: asDegrees(60) }) // 0.5 */
+/**
+ * The cosine of how far something leans off plumb: of what it is along itself, so much is height.
+ * @example uprightPart({ degrees: asDegrees(60) }) // 0.5
+ */
 export const uprightPart = ({ degrees }: Pick<Lean, 'degrees'>): number => Math.cos(radians(degrees));
 
 /** How far out the front edges of sides that lean are at a height, from the rear of the piece. */

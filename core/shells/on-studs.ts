@@ -1,4 +1,4 @@
-import { asDegrees, asNewtons, type Newtons } from '../measures/index.js';
+import { asNewtons, inDegrees, type Newtons } from '../measures/index.js';
 import {
   WOOD_SCREWS,
   combined,
@@ -76,7 +76,7 @@ export function screwedToStuds({ member, name, loads, shear, pull, more, found }
     const unknown = say`${loads}. What screws through a ${name} of ${member.stock.name} hold is not judged: no values are published for it.`;
     return check('look', 'not judged', unknown);
   }
-  const each = combined(w.newtons, z.newtons, asDegrees((Math.atan2(pull, shear) * 180) / Math.PI));
+  const each = combined(w.newtons, z.newtons, inDegrees(Math.atan2(pull, shear)));
   const count = screwsFor(asNewtons(shareOfStud(studs) * Math.hypot(shear, pull)), asNewtons(each)) ?? Infinity;
   const screw = say`${SCREW.name} x ${fine(joint.length + PLASTER, 0)}`;
   const what = say`${studs === 1 ? 'one stud' : `${studs} studs`}${found > 0 ? '' : say` at least, ${len(spacing)} apart`}`;

@@ -1,4 +1,4 @@
-import type { Degrees } from '../measures/index.js';
+import { radians, type Degrees } from '../measures/index.js';
 /** A place or a direction in the piece, mm: x across, y up, z out from the rear. */
 export type Vector = readonly [x: number, y: number, z: number];
 
@@ -21,9 +21,12 @@ export function unit(a: Vector): Vector | null {
   return size < 1e-9 ? null : scaled(a, 1 / size);
 }
 
-/** A place turned about an axis through `at`, by degrees, right-handed (Rodrigues' formula). @example turned([1, 0, 0], [0, 0, 0], [0, 0, 1], asDegrees(180))[0] // -1 */
+/**
+ * A place turned about an axis through `at`, by degrees, right-handed (Rodrigues' formula).
+ * @example turned([1, 0, 0], [0, 0, 0], [0, 0, 1], asDegrees(180))[0] // -1
+ */
 export function turned(place: Vector, at: Vector, axis: Vector, degrees: Degrees): Vector {
-  const [sin, cos] = [Math.sin((degrees * Math.PI) / 180), Math.cos((degrees * Math.PI) / 180)];
+  const [sin, cos] = [Math.sin(radians(degrees)), Math.cos(radians(degrees))];
   const arm = minus(place, at);
   const along = scaled(axis, dot(axis, arm) * (1 - cos));
   return plus(at, plus(plus(scaled(arm, cos), scaled(cross(axis, arm), sin)), along));

@@ -3,7 +3,7 @@ import { ZERO, mm, type Length } from '../length/index.js';
 import type { Folding } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import { panels, space, stock, thing, workshop } from './samples.js';
-import { asDegrees } from '../measures/index.js';
+import { radians, asDegrees } from '../measures/index.js';
 
 const length = (least: number, most: number) => fc.integer({ min: least * 10, max: most * 10 }).map((n) => mm(n / 10));
 
@@ -32,7 +32,7 @@ export const anyFolding: fc.Arbitrary<{ readonly piece: Folding; readonly shop: 
     const top = contents && things > 0 ? ({ from: 'contents' } as const) : null;
     const across = contents && things > 0 ? mm(400) : width;
     const high = height - mm(18) - end - below - end;
-    const apart = Math.round(high / Math.tan((stands * Math.PI) / 180)) as Length;
+    const apart = Math.round(high / Math.tan(radians(asDegrees(stands)))) as Length;
     const piece: Folding = {
       name: 'folding',
       shell: 'folding',

@@ -6,7 +6,7 @@ import type { Level, Levels } from '../interiors/index.js';
 import type { Frame } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import { panels, space, stock, thing, workshop } from './samples.js';
-import { asKg } from '../measures/index.js';
+import { asDegrees, asKg } from '../measures/index.js';
 
 const length = (least: number, most: number) => fc.integer({ min: least * 10, max: most * 10 }).map((n) => mm(n / 10));
 
@@ -152,7 +152,7 @@ export const anyFrame: fc.Arbitrary<{ readonly piece: Frame; readonly shop: Work
               behind: mm(20),
               guides: { count: drawn.guides, gap: mm(1) },
               ...(drawn.hand ? { handHold: true } : {}),
-              ...(drawn.opens === null ? {} : { hinged: { opens: drawn.opens } }),
+              ...(drawn.opens === null ? {} : { hinged: { opens: asDegrees(drawn.opens) } }),
             },
           }
         : {}),

@@ -3,7 +3,7 @@ import { ZERO, mm, type Length } from '../length/index.js';
 import type { Leaning } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
 import { panels, space, stock, thing, workshop } from './samples.js';
-import { asDegrees } from '../measures/index.js';
+import { radians, asDegrees } from '../measures/index.js';
 
 const length = (least: number, most: number) => fc.integer({ min: least * 10, max: most * 10 }).map((n) => mm(n / 10));
 
@@ -31,7 +31,7 @@ export const anyLeaning: fc.Arbitrary<{ readonly piece: Leaning; readonly shop: 
   })
   .map(({ along, degrees, by, long, wide, width, deep, flat, fix, setback, own, full, dividers, brace, plugs, legs, side, fixed }) => {
     const given = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
-    const angle = (degrees * Math.PI) / 180;
+    const angle = radians(asDegrees(degrees));
     const upright = Math.round(along * Math.cos(angle)) as Length;
     const out = Math.round(along * Math.sin(angle)) as Length;
     const length_ = long ? { along } : {};

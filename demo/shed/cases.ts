@@ -3,6 +3,7 @@ import type { Piece } from '../../core/piece/index.js';
 import type { PanelCase } from '../../core/shells/index.js';
 import { PLAIN_EDGES, plainPanels } from './panels.js';
 import { fit, space } from './spaces.js';
+import { asDegrees } from '../../core/measures/index.js';
 
 /** The ink case: a tall case in the alcove by the press, sized by the opening. */
 const inkCase: PanelCase = {
@@ -271,7 +272,7 @@ const exposureUnit: PanelCase = {
     slack: mm(1.5),
     ledge: { stock: 'birch-18-faced', wide: mm(25) },
     packed: { stock: 'birch-18-faced', wide: mm(45) },
-    opens: 92,
+    opens: asDegrees(92),
     stay: true,
   },
   stock: { sides: 'birch-18-faced', back: 'birch-6' },

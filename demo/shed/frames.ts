@@ -5,6 +5,7 @@ import type { Frame } from '../../core/shells/index.js';
 import { matDrawerMaking } from './drawers.js';
 import { PLAIN_EDGES, plainPanels } from './panels.js';
 import { fit, space } from './spaces.js';
+import { asDegrees } from '../../core/measures/index.js';
 
 const given = (size: number, of: 'overall' | 'inside' | 'sides' = 'overall') => ({ from: 'given', size: mm(size), of }) as const;
 const fixed = (size: number) => ({ kind: 'fixed', size: mm(size) }) as const;
@@ -179,7 +180,7 @@ const guestBed: Frame = {
     behind: mm(20),
     guides: { count: 2, gap: mm(1) },
     handHold: true,
-    hinged: { opens: 75 },
+    hinged: { opens: asDegrees(75) },
   },
   panels: plainPanels('birch-18'),
   edges: PLAIN_EDGES,

@@ -1,4 +1,4 @@
-import { asDegrees, asNewtons, type Newtons } from '../../measures/index.js';
+import { inDegrees, asNewtons, type Newtons } from '../../measures/index.js';
 import { fine, force, len, say, type Sentence } from '../../figure/index.js';
 import { mm, type Length } from '../../length/index.js';
 import { pocketScrewLength } from '../../joints/index.js';
@@ -122,8 +122,8 @@ function turnedOut(row: Row, newtons: Newtons, out: number): Held {
   if (!straight.judged) return { row, reason: straight.reason };
   const at = (count: number) => {
     const turned = onUppermost(row, count, newtons, out);
-    const degrees = (Math.atan2(turned.pulled, turned.shear) * 180) / Math.PI;
-    const each = straight.newtons > 0 ? combined(straight.newtons, across.newtons, asDegrees(degrees)) : 0;
+    const degrees = inDegrees(Math.atan2(turned.pulled, turned.shear));
+    const each = straight.newtons > 0 ? combined(straight.newtons, across.newtons, degrees) : 0;
     return { turned, each, degrees, used: Math.hypot(turned.pulled, turned.shear) / each };
   };
   const least = countFor(row, newtons, across.newtons);
@@ -165,8 +165,8 @@ function valueOf(row: Row, carrier: Member, pull: boolean): ScrewValue {
   if (!shear.judged) return shear;
   if (rise > 0) return { ...shear, newtons: asNewtons(shear.newtons / Math.sqrt(1 - rise ** 2)) };
   if (!out.judged) return out;
-  const degrees = (Math.asin(-rise) * 180) / Math.PI;
-  const newtons = out.newtons > 0 ? combined(out.newtons, shear.newtons, asDegrees(degrees)) : 0;
+  const degrees = inDegrees(Math.asin(-rise));
+  const newtons = out.newtons > 0 ? combined(out.newtons, shear.newtons, degrees) : 0;
   return { judged: true, newtons: asNewtons(newtons), basis: `${shear.basis}, pulled and pushed at ${degrees.toFixed(0)}° (12.4.1)` };
 }
 

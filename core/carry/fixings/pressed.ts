@@ -10,7 +10,7 @@ import { bearingStrength, embedmentStrength, type Pressed, type Strength } from 
 import { stateOf } from '../verdict.js';
 import { contactOf, grainAlong, reachAlong } from './contact.js';
 import { notJudged, type Fixing } from './fixing.js';
-import { asMPa, asNewtons } from '../../measures/index.js';
+import { inDegrees, asMPa, asNewtons } from '../../measures/index.js';
 
 /** How far an area that bears reaches past itself along the grain, at the side where there is wood, at most, mm (EN 1995-1-1 6.1.5). */
 const SPREAD = 30;
@@ -34,7 +34,7 @@ function pressedStrength(member: Member, along: Vector, settings: Settings): Str
   return {
     judged: true,
     allowed: asMPa(allowed),
-    basis: `at ${((Math.acos(cos) * 180) / Math.PI).toFixed(0)}° to the grain, EN 1995-1-1 6.2.2`,
+    basis: `at ${inDegrees(Math.acos(cos)).toFixed(0)}° to the grain, EN 1995-1-1 6.2.2`,
   };
 }
 
@@ -177,13 +177,13 @@ export function standsOn(support: Support, member: Member, carrier: Member, sett
   const what = () => (grainAlong(member, UP) === 'end' ? say`Its end stands on ${carrier.label}` : say`Lies on ${carrier.label}`);
   const slope = Math.tan(Math.acos(Math.min(1, rise)));
   if (support.how === 'bearing' && slope > FRICTION) {
-    const degrees = (Math.atan(slope) * 180) / Math.PI;
+    const degrees = inDegrees(Math.atan(slope));
     return [
       {
         support,
         state: 'fails',
         sentence: () =>
-          say`${what()} at ${degrees.toFixed(0)}°: it slides down from ${((Math.atan(FRICTION) * 180) / Math.PI).toFixed(0)}° on, and nothing but its weight holds it. Screw it, or notch it.`,
+          say`${what()} at ${degrees.toFixed(0)}°: it slides down from ${inDegrees(Math.atan(FRICTION)).toFixed(0)}° on, and nothing but its weight holds it. Screw it, or notch it.`,
       },
     ];
   }

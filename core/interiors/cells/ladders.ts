@@ -18,6 +18,7 @@ import { type Cells } from './spec.js';
 import type { Wood, Workshop } from '../../project/index.js';
 import { NOTHING, type Made } from '../kind.js';
 import { cellWood, leftOf, type CellGrid } from './grid.js';
+import { asDegrees, radians } from '../../measures/index.js';
 
 type Ladders = Extract<Cells['make'], { kind: 'ladders' }>;
 
@@ -194,7 +195,7 @@ export function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid
     ];
     for (const [hand, at, ladder] of sides) {
       const id = `${space.id}/ladder-support/${column + 1}-${row + 1}-${hand}`;
-      const angle = ((tilted?.tilt ?? 0) * Math.PI) / 180;
+      const angle = radians(tilted?.tilt ?? asDegrees(0));
       const { rear, front } = reachOf(space, fromUnits(long.value * Math.cos(angle)));
       out = greatest([out, sub(front, box.z1)]);
       supports.push(

@@ -1,4 +1,4 @@
-import { asDegrees, type Degrees } from '../../measures/index.js';
+import { radians, asDegrees, type Degrees } from '../../measures/index.js';
 import { Figure, size } from '../../figure/index.js';
 import { fromUnits, type Length } from '../../length/index.js';
 import type { Tilted } from './spec.js';
@@ -18,7 +18,7 @@ export interface TiltedCells {
  * @example 420 long and 83 thick at 12°: 420 sin 12° + 83 cos 12° = 168.5
  */
 export function tiltedHeight(long: Length, thick: Length, degrees: Degrees): Length {
-  const angle = (degrees * Math.PI) / 180;
+  const angle = radians(degrees);
   return fromUnits(long * Math.sin(angle) + thick * Math.cos(angle));
 }
 

@@ -8,7 +8,10 @@ import type { Rails } from './level.js';
 /** So little narrower a strip may be made for one more of them to come from a sheet. */
 const NARROWER = mm(5);
 
-/** How many strips as wide come from the breadth of a sheet, and how wide they may be at most then, and for one more. @example stripsFrom(mm(1250), mm(414), mm(3.2)).count // 3 */
+/**
+ * How many strips as wide come from the breadth of a sheet, and how wide they may be at most then, and for one more.
+ * @example stripsFrom(mm(1250), mm(414), mm(3.2)).count // 3
+ */
 export function stripsFrom(sheet: Length, strip: Length, kerf: Length) {
   const widest = (count: number): Length => fromUnits(Math.floor((sheet - (count - 1) * kerf) / count));
   const count = piecesFrom(sheet, strip, kerf);

@@ -15,7 +15,10 @@ export function studsBehind(piece: Piece, workshop: Workshop): readonly Length[]
   return (opening?.studs ?? []).map((s) => sub(s, opening?.slack.side ?? ZERO));
 }
 
-/** How many of the studs hold a panel from one place to another, where they are near enough to each other and to its ends; 0 where they do not. @example studsThatHold([mm(300)], mm(0), mm(600)) // 1 */
+/**
+ * How many of the studs hold a panel from one place to another, where they are near enough to each other and to its ends; 0 where they do not.
+ * @example studsThatHold([mm(300)], mm(0), mm(600)) // 1
+ */
 export function studsThatHold(studs: readonly Length[], from: Length, to: Length): number {
   const behind = studs.filter((s) => s >= from + FROM_END && s <= to - FROM_END).sort((a, b) => a - b);
   const places = [from, ...behind, to];

@@ -1,4 +1,4 @@
-import type { Degrees } from '../../measures/index.js';
+import { radians, type Degrees } from '../../measures/index.js';
 import { size, type Figure } from '../../figure/index.js';
 import { ZERO, add, mm, scale, sub, toMm, type Length } from '../../length/index.js';
 import {
@@ -71,7 +71,7 @@ export function legOutline(length: Length, wide: Length, round: Length): Outline
 
 /** Up along the legs of a pair from their feet, and square to that: the inner ones rise to the rear, the outer to the front. */
 export function waysOf(pair: 'inner' | 'outer', degrees: Degrees): { readonly u: Direction; readonly v: Direction; readonly n: Direction } {
-  const [cos, sin] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+  const [cos, sin] = [Math.cos(radians(degrees)), Math.sin(radians(degrees))];
   return pair === 'inner' ? { u: [0, sin, -cos], v: [0, cos, sin], n: [1, 0, 0] } : { u: [0, sin, cos], v: [0, -cos, sin], n: [1, 0, 0] };
 }
 

@@ -19,6 +19,7 @@ import { stripIn, type Cut, type Spot, type Way } from '../strip.js';
 import { FRAME, FRAME_NODE } from './ids.js';
 import { openingsOf, outOf, spotIn, type Opened, type Opening } from './openings.js';
 import type { Brace, Frame } from './spec.js';
+import { asDegrees, radians, inDegrees } from '../../measures/index.js';
 
 /** A strip from corner to corner of an opening, its ends fitted into the corners, or only up to the one that it crosses. */
 function strip(at: Opening, wood: Wood, spec: Brace, way: Way, id: string, label: string, length: Figure, upTo: Cut | null): Member {
@@ -63,7 +64,7 @@ const heldBy = (at: Opening, id: string, post: Post, end: 'from' | 'to'): Joint 
 function inOpening(at: Opening, wood: Wood, spec: Brace, n: number): Opened {
   const [W, H, w] = [toMm(at.wide.value), toMm(at.high.value), toMm(spec.wide)];
   const long = Math.hypot(W, H);
-  const degrees = (Math.atan2(H, W) * 180) / Math.PI;
+  const degrees = inDegrees(Math.atan2(H, W));
   const diagonal = Figure.formula('length', 'corner to corner, √(wide² + high²)', [at.wide, at.high], mm(long));
   const id = (part: number) => FRAME.brace(at.key, n, part);
   const through = strip(at, wood, spec, 'rising', id(1), `brace ${at.label}`, diagonal.named('brace'), null);
@@ -73,9 +74,9 @@ function inOpening(at: Opening, wood: Wood, spec: Brace, n: number): Opened {
   if (spec.is === 'diagonal') return { members: [through], joints, facts: [angle, told] };
   // The other one is in two halves that butt against it.
   const crossing = 2 * Math.min(degrees, 90 - degrees);
-  const sine = Math.sin((crossing * Math.PI) / 180);
+  const sine = Math.sin(radians(asDegrees(crossing)));
   const centre = long / 2 - w / 2 / sine;
-  const longPoint = centre + (w / 2) * Math.abs(Math.cos((crossing * Math.PI) / 180) / sine);
+  const longPoint = centre + (w / 2) * Math.abs(Math.cos(radians(asDegrees(crossing))) / sine);
   const half = Figure.formula(
     'length',
     'half of it, less half the strip at its slant, to the long point',

@@ -4,6 +4,7 @@ import type { SlatsLaid } from '../../interiors/levels/index.js';
 import type { Body, Bought, Fact, Member, ShapeProblem } from '../../piece/index.js';
 import { HINGED, PULL_OUT } from './ids.js';
 import type { PullOut } from './spec.js';
+import { radians } from '../../measures/index.js';
 
 /** Fingers get in behind the slats where so much is free, typical. */
 const FINGERS = mm(20);
@@ -26,7 +27,7 @@ export function hingedSlats(spec: PullOut, laid: SlatsLaid, slats: readonly Memb
   const { opens } = spec.hinged;
   const { origin } = first.frame;
   const [top, front] = [add(laid.y, first.thickness.value), add(origin.z, first.length.value)];
-  const angle = (opens * Math.PI) / 180;
+  const angle = radians(opens);
   const [long, thick] = [first.length, first.thickness.named('slat')];
   const [l, t] = [toMm(long.value), toMm(thick.value)];
   const lifted = Figure.formula(

@@ -4,7 +4,7 @@ import { IdSchema } from '../../ids/index.js';
 import { LevelSchema } from '../../interiors/levels/index.js';
 import { PlacementSchema } from '../../things/index.js';
 import type { PieceCommon } from '../../piece/index.js';
-import { KilogramsSchema } from '../../measures/index.js';
+import { DegreesSchema, KilogramsSchema } from '../../measures/index.js';
 
 const closed = { additionalProperties: false } as const;
 
@@ -55,7 +55,7 @@ export const PullOutSchema = Type.Object(
     /** A hole for hands in its board. */
     handHold: Type.Optional(Type.Literal(true)),
     /** Its slats are hinged to its board, to be lifted from behind so far, degrees. */
-    hinged: Type.Optional(Type.Object({ opens: Type.Number({ minimum: 10, maximum: 100 }) }, closed)),
+    hinged: Type.Optional(Type.Object({ opens: DegreesSchema({ minimum: 10, maximum: 100 }) }, closed)),
     feet: Type.Optional(FeetSchema),
   },
   closed,

@@ -4,7 +4,6 @@ import {
   SQUARE_EDGES,
   atX,
   type Direction,
-  type Fact,
   type Joint,
   type Lean,
   type Member,
@@ -13,6 +12,7 @@ import {
 } from '../../piece/index.js';
 import type { Wood } from '../../project/index.js';
 import { stripIn } from '../strip.js';
+import { NOTHING, type Added } from './added.js';
 import { LEANING, LEANING_NODE } from './ids.js';
 import { levelWidth, waysOf } from './sides.js';
 import type { Leaning } from './spec.js';
@@ -20,24 +20,14 @@ import type { Leaning } from './spec.js';
 /** What is left clear over and under a brace, mm. */
 const CLEAR = 2;
 
-/** What a brace adds. */
-interface Braced {
-  readonly members: readonly Member[];
-  readonly joints: readonly Joint[];
-  readonly facts: readonly Fact[];
-  readonly problems: readonly ShapeProblem[];
-}
-
-const NONE: Braced = { members: [], joints: [], facts: [], problems: [] };
-
-function problem(piece: Leaning, id: string, sentence: ShapeProblem['sentence'], others: readonly PlacedSpace[]): Braced {
+function problem(piece: Leaning, id: string, sentence: ShapeProblem['sentence'], others: readonly PlacedSpace[]): Added {
   const { brace } = piece;
-  if (!brace) return NONE;
+  if (!brace) return NOTHING;
   const fixes = others.slice(0, 3).map((s) => ({
     label: say`Put it into ${s.label}`,
     edit: { kind: 'piece', patch: { brace: { ...brace, space: s.id } } } as const,
   }));
-  return { ...NONE, problems: [{ id: `brace-${id}`, about: 'brace', stops: true, sentence, fixes }] };
+  return { ...NOTHING, problems: [{ id: `brace-${id}`, about: 'brace', stops: true, sentence, fixes }] };
 }
 
 /**
@@ -51,9 +41,9 @@ export function braceOf(
   { width, height, outside }: { readonly width: Figure; readonly height: Figure; readonly outside: Length },
   spaces: readonly PlacedSpace[],
   wood: Wood | null,
-): Braced {
+): Added {
   const { brace } = piece;
-  if (!brace || !wood) return NONE;
+  if (!brace || !wood) return NOTHING;
   const space = spaces.find((s) => s.id === brace.space);
   if (!space) return problem(piece, 'space', say`The brace is to be in a space that is not there.`, spaces);
   const { u, v } = waysOf(lean);
@@ -105,5 +95,5 @@ export function braceOf(
     how: 'screws',
     on: atX(i === 0 ? outside : add(outside, width.value)),
   }));
-  return { ...NONE, members: [member], joints, facts: [{ name: 'brace', figure: long.named('corner to corner') }] };
+  return { ...NOTHING, members: [member], joints, facts: [{ name: 'brace', figure: long.named('corner to corner') }] };
 }

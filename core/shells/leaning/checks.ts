@@ -13,7 +13,7 @@ import {
 import { fine, force, say, type Sentence } from '../../figure/index.js';
 import { pieceFix, severityOf, toWall, type Check } from '../../finding/index.js';
 import { toMm } from '../../length/index.js';
-import { uprightPart, type Member, type Shape } from '../../piece/index.js';
+import { uprightPart, type Member, type Shape, slopeOf } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { propertiesOf } from '../../stock/index.js';
 import { LEANING } from './ids.js';
@@ -109,7 +109,7 @@ function tiltOf(
   laid: Standing['laid'][number],
 ): Tilt {
   const { shelf, newtons, y, z } = laid;
-  const slope = Math.tan((degrees * Math.PI) / 180);
+  const slope = slopeOf({ degrees });
   const side = shape.members.find((m) => m.id === LEANING.left);
   const behind = Math.abs((foot[0] + foot[1]) / 2 - y * slope - z);
   const cut = side?.features.find((f) => f.mate === shelf.id && f.kind === 'housing');

@@ -161,8 +161,8 @@ describe('carried', () => {
     const middles = s.shape.members.map((m) => massMiddleOf(m).middle[2]);
     const over = s.shape.spaces.get('s1');
     const things = { kg: 6, z: toMm(over?.box.z1 ?? ZERO) - 50 };
-    const weight = kg.reduce((a, b) => asKg(a + b), 0) + things.kg;
-    const out = (kg.reduce((sum, k, i) => asKg(sum + k * (middles[i] as number)), 0) + things.kg * things.z) / weight;
+    const weight = kg.reduce<number>((a, b) => a + b, 0) + things.kg;
+    const out = (kg.reduce<number>((sum, k, i) => sum + k * (middles[i] as number), 0) + things.kg * things.z) / weight;
     const a = toMm(s.shape.overall.depth.value) - out;
     expect(said(s, 'leans')).toContain(`needs to hold by ${(a / (2000 * cos)).toFixed(2)} of`);
     expect(check(s, 'leans')?.fixes.length).toBe(1);
@@ -297,11 +297,18 @@ describe('free of the wall, on rear legs', () => {
     expect(stout).not.toBe('fails');
   });
 
-  test('legs wider than the sides are told', () => {
-    const s = free({ legs: { stock: 'side', wide: mm(130) } });
+  test.each<[string, number, number, Partial<Leaning['sides']>]>([
+    ['wider than the sides', 130, 120, {}],
+    // 1997.3 at 3°: tan / (1 + tan) of that.
+    ['lapping sides that hardly lean down to the feet', 110, 99.463, { lean: { by: 'angle', degrees: asDegrees(3), along: mm(2000) } }],
+  ])('legs %s are told, with how wide they may be', (_, wide, most, sides) => {
+    const s = free({ legs: { stock: 'side', wide: mm(wide) } }, sides);
     const found = s.shape.problems.find((p) => p.id === 'legs-wide');
     expect([found?.stops, found?.fixes.length]).toEqual([true, 1]);
-    expect(found?.fixes[0]?.edit).toMatchObject({ patch: { legs: { wide: mm(120) } } });
+    const edit = found?.fixes[0]?.edit;
+    const mended = edit?.kind === 'piece' ? (edit.patch as Partial<Leaning>) : {};
+    expect(toMm(mended.legs?.wide ?? ZERO)).toBeCloseTo(most, 2);
+    expect(free(mended, sides).shape.problems.map((p) => p.id)).not.toContain('legs-wide');
   });
 });
 

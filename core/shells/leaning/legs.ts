@@ -1,46 +1,30 @@
 import { len, say, size, type Figure } from '../../figure/index.js';
-import { ZERO, add, scale, sub, toMm, type Length } from '../../length/index.js';
-import {
-  FLOOR,
-  atZ,
-  onEdgeFrame,
-  rectangular,
-  slopeOf,
-  uprightFrame,
-  type Fact,
-  type Joint,
-  type Lean,
-  type Member,
-  type ShapeProblem,
-} from '../../piece/index.js';
+import { ZERO, add, least, scale, sub, toMm, type Length } from '../../length/index.js';
+import { FLOOR, atZ, onEdgeFrame, rectangular, slopeOf, uprightFrame, type Joint, type Lean, type Member } from '../../piece/index.js';
 import type { Wood } from '../../project/index.js';
+import { NOTHING, type Added } from './added.js';
 import { LEANING, LEANING_NODE } from './ids.js';
 import { levelWidth } from './sides.js';
 import type { Leaning } from './spec.js';
-
-/** What rear legs and feet add. */
-interface OnLegs {
-  readonly members: readonly Member[];
-  readonly joints: readonly Joint[];
-  readonly facts: readonly Fact[];
-  readonly problems: readonly ShapeProblem[];
-}
-
-const NONE: OnLegs = { members: [], joints: [], facts: [], problems: [] };
 
 /** A leg is at least so many times as long as its foot is high. */
 const LEAST_LEG = 3;
 
 const HANDS = ['left', 'right'] as const;
 
-/** Legs so wide that nothing of them is left over their feet, or that they go past the sides. */
-function tooWide({ legs, sides }: Leaning, height: Length): OnLegs {
-  if (!legs) return NONE;
-  const most = Math.min(sides.wide, scale(height, 1 / (LEAST_LEG + 2))) as Length;
+/** How wide legs may be: no wider than the sides, with enough left over their feet, and so that they lap the sides above these. */
+function widest({ sides }: Leaning, lean: Lean, height: Length): Length {
+  const slope = slopeOf(lean);
+  return least([sides.wide, scale(height, 1 / (LEAST_LEG + 1)), scale(height, slope / (1 + slope))]);
+}
+
+/** Legs that are wider than they may be. */
+function tooWide({ legs }: Leaning, most: Length): Added {
+  if (!legs) return NOTHING;
   const edit = { kind: 'piece', patch: { legs: { ...legs, wide: most } } } as const;
-  const sentence = say`Rear legs and feet ${len(legs.wide)} wide go past the sides, or leave no leg over the feet: ${len(most)} at most.`;
+  const sentence = say`Rear legs and feet ${len(legs.wide)} wide go past the sides, or lap them down to the feet: ${len(most)} at most where they lean so.`;
   return {
-    ...NONE,
+    ...NOTHING,
     problems: [{ id: 'legs-wide', about: 'legs', stops: true, sentence, fixes: [{ label: say`${len(most)} wide`, edit }] }],
   };
 }
@@ -48,19 +32,19 @@ function tooWide({ legs, sides }: Leaning, height: Length): OnLegs {
 /**
  * Plumb legs under the heads of the sides, bolted on their outside, and feet on the floor that the legs stand on and that tie them
  * to the sides: it stands free of the wall.
+ * @param off how far the heads of the sides are from the wall
  */
 export function legsOf(
   piece: Leaning,
   lean: Lean,
   { width, height }: { readonly width: Figure; readonly height: Figure },
-  /** How far the heads of the sides are from the wall. */
   off: Length,
   wood: Wood | null,
-): OnLegs {
+): Added {
   const { legs } = piece;
-  if (!legs || !wood) return NONE;
-  const level = levelWidth(piece.sides.wide, lean).value;
-  if (legs.wide > level || toMm(height.value) < (LEAST_LEG + 1) * toMm(legs.wide)) return tooWide(piece, height.value);
+  if (!legs || !wood) return NOTHING;
+  const most = widest(piece, lean, height.value);
+  if (legs.wide > most) return tooWide(piece, most);
   const wide = size('rear legs, wide', legs.wide, { in: 'piece', field: 'legs.wide' });
   const long = height.minus(wide.named('the foot under it')).named('rear leg');
   const deep = lean.front.minus(size('heads off the wall', off)).named('foot');
@@ -85,7 +69,7 @@ export function legsOf(
       frame: onEdgeFrame({ x: add(at[hand], wood.thickness.value), y: ZERO, z: off }),
     }),
   ]);
-  const middleOfFoot = sub(lean.front.value, scale(level, 0.5));
+  const middleOfFoot = sub(lean.front.value, scale(levelWidth(piece.sides.wide, lean).value, 0.5));
   const joints = HANDS.flatMap((hand): Joint[] => {
     const [side, leg, foot] = [LEANING[hand], LEANING.leg(hand), LEANING.foot(hand)];
     return [
@@ -98,7 +82,7 @@ export function legsOf(
     ];
   });
   return {
-    ...NONE,
+    ...NOTHING,
     members,
     joints,
     facts: [

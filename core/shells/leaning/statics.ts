@@ -1,7 +1,7 @@
 import { asNewtons, type Degrees, type Newtons } from '../../measures/index.js';
 import { GRAVITY, massFromWall, type Carried } from '../../carry/index.js';
 import { toMm } from '../../length/index.js';
-import { boxOf, massMiddleOf, type Member, type Shape } from '../../piece/index.js';
+import { boxOf, massMiddleOf, type Member, type Shape, slopeOf } from '../../piece/index.js';
 import { LEANING } from './ids.js';
 import { heldAt } from './legs.js';
 import { levelWidth } from './sides.js';
@@ -47,30 +47,21 @@ function middleOut(shelf: Member, shape: Shape, carried: Carried): number {
 /** How a leaning piece stands, with all that is on it. */
 export function standingOf(piece: Leaning, shape: Shape, carried: Carried, lean: { readonly degrees: Degrees }): Standing {
   const { kg, out } = massFromWall(shape, carried);
-  const weight = kg * GRAVITY;
+  const weight = asNewtons(kg * GRAVITY);
   const front = toMm(shape.outside.foot ?? shape.overall.depth.value);
   const rear = front - toMm(levelWidth(piece.sides.wide, lean).value);
-  // What reaches furthest to the rear touches the wall: a side by its head, a shelf by its foot.
-  const touching = shape.members.filter((m) => m.role === 'side' || m.role === 'shelf').map((m) => ({ m, box: boxOf(m) }));
-  if (piece.legs)
-    return {
-      weight: asNewtons(weight),
-      out,
-      foot: [rear, front],
-      high: heldAt(shape.overall.height.value, piece.legs.wide, lean),
-      wall: asNewtons(0),
-      laid: laidOn(shape, carried),
-    };
+  // Legs that can't be made so are not there.
+  const legs = shape.members.some((m) => m.role === 'leg') ? piece.legs : undefined;
+  const high = legs ? heldAt(shape.overall.height.value, legs.wide, lean) : touchesAt(shape);
+  const wall = asNewtons(legs ? 0 : (weight * Math.max(0, front - out)) / high);
+  return { weight, out, foot: [rear, front], high, wall, laid: laidOn(shape, carried) };
+}
+
+/** How high it touches the wall: what reaches furthest to the rear does, a side by its head, a shelf by its foot. */
+function touchesAt({ members }: Shape): number {
+  const touching = members.filter((m) => m.role === 'side' || m.role === 'shelf').map((m) => ({ m, box: boxOf(m) }));
   const rearmost = touching.reduce<(typeof touching)[number] | null>((a, b) => (a && a.box.z0 <= b.box.z0 ? a : b), null);
-  const high = rearmost ? toMm(rearmost.m.role === 'side' ? rearmost.box.y1 : rearmost.box.y0) : 1;
-  return {
-    weight: asNewtons(weight),
-    out,
-    foot: [rear, front],
-    high,
-    wall: asNewtons((weight * Math.max(0, front - out)) / high),
-    laid: laidOn(shape, carried),
-  };
+  return rearmost ? toMm(rearmost.m.role === 'side' ? rearmost.box.y1 : rearmost.box.y0) : 1;
 }
 
 /** What each shelf puts on the sides. */
@@ -93,7 +84,7 @@ export function bentMost(
   { foot, high, laid }: Standing,
   degrees: Degrees,
 ): { readonly moment: number; readonly at: number; readonly shelf: Member | null } {
-  const slope = Math.tan((degrees * Math.PI) / 180);
+  const slope = slopeOf({ degrees });
   const middle = (foot[0] + foot[1]) / 2;
   // About the foot: what the wall gives, held to what shelves put behind it; what leans forward is held by its fixing.
   const wall = laid.reduce((sum, l) => sum + (l.newtons / 2) * (middle - l.z), 0) / high;

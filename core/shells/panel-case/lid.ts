@@ -26,12 +26,12 @@ import type { Wood } from '../../project/index.js';
 import type { Envelope, Woods } from './envelope.js';
 import { CASE, LID } from './ids.js';
 import type { Lid, PanelCase } from './spec.js';
-import { asKg, asNewtons } from '../../measures/index.js';
+import { asDegrees, radians, inDegrees, asKg, asNewtons } from '../../measures/index.js';
 
 /** A lid is opened so far where nothing else is said, degrees. */
-const OPENS = 100;
+const OPENS = asDegrees(100);
 /** Leaning back by so much past upright it stays open by itself, degrees, typical. */
-const STAYS = 95;
+const STAYS = asDegrees(95);
 
 const opensOf = ({ opens }: Lid) => opens ?? OPENS;
 const source = (field: string) => ({ in: 'piece', field: `lid.${field}` }) as const;
@@ -160,7 +160,7 @@ const hingesFor = (wide: Length) => 2 + Math.max(0, Math.ceil(toMm(wide) / 500) 
  * @example opensToWall(50, 100) // 120
  */
 export function opensToWall(behind: number, deep: number): number {
-  return 90 + (Math.asin(Math.min(1, Math.max(0, behind) / deep)) * 180) / Math.PI;
+  return 90 + inDegrees(Math.asin(Math.min(1, Math.max(0, behind) / deep)));
 }
 
 /** A lid as it moves, with what is bought for it and told of it. */
@@ -271,7 +271,7 @@ export function lidChecks(piece: PanelCase, shape: Shape, carried: Carried): rea
   const opens = opensOf(lid);
   const box = boxOf(top);
   const [deep, behind] = [toMm(sub(box.z1, box.z0)), toMm(box.z0)];
-  const reach = opens > 90 ? deep * Math.abs(Math.cos((opens * Math.PI) / 180)) - behind : -behind;
+  const reach = opens > 90 ? deep * Math.abs(Math.cos(radians(opens))) - behind : -behind;
   const most = Math.floor(opensToWall(behind, deep) * 2) / 2;
   const about = { kind: 'member', id: top.id } as const;
   const one = (id: string, state: Check['state'], sentence: Check['sentence'], fixes: Check['fixes'] = []): Check => ({
@@ -287,7 +287,7 @@ export function lidChecks(piece: PanelCase, shape: Shape, carried: Carried): rea
   if (reach > 0.05) {
     const wall = piece.fixedToWall || piece.opening !== undefined;
     const sentence = say`Opened by ${opens}° the lid stands ${fine(reach, 1)} out behind the case`;
-    const less = most >= STAYS || lid.stay ? [pieceFix(say`Open it by ${most}°`, edit({ lid: { ...lid, opens: most } }))] : [];
+    const less = most >= STAYS || lid.stay ? [pieceFix(say`Open it by ${most}°`, edit({ lid: { ...lid, opens: asDegrees(most) } }))] : [];
     found.push(
       wall
         ? one(

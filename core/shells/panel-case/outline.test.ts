@@ -7,6 +7,7 @@ import { boughtFor, solve, type Solution } from '../../solution/index.js';
 import { divided, panels, piece, space, workshop } from '../../testing/samples.js';
 import { opensToWall } from './lid.js';
 import type { Inset, PanelCase, SideOutline } from './spec.js';
+import { asDegrees } from '../../measures/index.js';
 
 const shop = workshop();
 const member = (s: Solution, id: string) => s.shape.members.find((m) => m.id === id) as Member;
@@ -164,7 +165,7 @@ describe('a lid', () => {
         cased({
           ...chest,
           ...applied,
-          lid: { ...hinged, opens, ...extra.lid },
+          lid: { ...hinged, opens: asDegrees(opens), ...extra.lid },
           ...(extra.fixedToWall === undefined ? {} : { fixedToWall: extra.fixedToWall }),
         }),
       );
@@ -178,7 +179,9 @@ describe('a lid', () => {
     // Hinged to the back itself it meets the wall before it leans back.
     const { packed: _, ...bare } = hinged;
     void _;
-    expect(checks(cased({ ...chest, ...applied, lid: { ...bare, opens: 95 }, fixedToWall: true }))).toEqual([['lid-wall', 'fails']]);
+    expect(checks(cased({ ...chest, ...applied, lid: { ...bare, opens: asDegrees(95) }, fixedToWall: true }))).toEqual([
+      ['lid-wall', 'fails'],
+    ]);
   });
 
   test('lifted off it goes up out of what is beside it; over the sides its tabs go with it', () => {

@@ -2,7 +2,7 @@ import { Type, type Static, type TObject } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema } from '../../length/index.js';
 import type { PieceCommon } from '../../piece/index.js';
 import { IdSchema } from '../../ids/index.js';
-import { KilogramsSchema } from '../../measures/index.js';
+import { DegreesSchema, KilogramsSchema } from '../../measures/index.js';
 
 const closed = { additionalProperties: false } as const;
 
@@ -126,7 +126,7 @@ export const LidSchema = Type.Object(
     /** A rail along the back that it is hinged to, so that it clears what is behind it; so high. */
     packed: Type.Optional(Type.Object({ stock: IdSchema, wide: SizeSchema }, closed)),
     /** How far it opens, degrees. */
-    opens: Type.Optional(Type.Number({ minimum: 30, maximum: 120 })),
+    opens: Type.Optional(DegreesSchema({ minimum: 30, maximum: 120 })),
     /** Held open by a stay. */
     stay: Type.Optional(Type.Literal(true)),
   },

@@ -6,7 +6,7 @@ import { usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Grid, Panel } from '../../shared/ui.js';
 import { LengthTrial, NumberTrial } from '../trial.js';
-import { asNewtons, asKg } from '../../../core/measures/index.js';
+import { asKg } from '../../../core/measures/index.js';
 
 /** What tips a piece, and how it is kept from it. */
 export function Anchoring() {
@@ -43,8 +43,8 @@ export function Anchoring() {
             : `A pull of ${writeWeight(t.pull, unit)} at the top lifts its back${t.onDrawer === null ? '' : `, or ${writeMass(asKg(Math.max(0, t.onDrawer)), unit)} on the open drawer`}.`}
         </p>
         <Faint>
-          On carpet, leaning forward 1°. It should stand {writeWeight(asNewtons(PASS.pull), unit)} and{' '}
-          {writeMass(asKg(PASS.onDrawer), unit)} (ASTM F2057-23).
+          On carpet, leaning forward 1°. It should stand {writeWeight(PASS.pull, unit)} and {writeMass(PASS.onDrawer, unit)} (ASTM
+          F2057-23).
         </Faint>
       </Panel>
       <h2>Fixed to the wall</h2>

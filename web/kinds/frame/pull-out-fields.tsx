@@ -8,9 +8,10 @@ import { StockSelect } from '../../shared/stock-select.js';
 import { FieldLabel, Grid, NumberBox, Section, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { FeetFields } from './feet-fields.js';
+import { asDegrees } from '../../../core/measures/index.js';
 
 /** Hinged slats are lifted so far as they are begun, degrees. */
-const OPENS = 75;
+const OPENS = asDegrees(75);
 
 /** A pull-out as it is begun: of what the top is made of, drawn out by two thirds. */
 function usual(piece: Frame, unit: 'mm' | 'in', stock: readonly { readonly id: string }[]): PullOut {
@@ -126,7 +127,9 @@ export function PullOutFields({ piece }: { piece: Frame }) {
                 value={pullOut.hinged.opens}
                 minValue={10}
                 maxValue={100}
-                onChange={(opens) => Number.isFinite(opens) && change(put({ hinged: { opens } }), 'Changed how far its slats are lifted')}
+                onChange={(opens) =>
+                  Number.isFinite(opens) && change(put({ hinged: { opens: asDegrees(opens) } }), 'Changed how far its slats are lifted')
+                }
               >
                 <FieldLabel>They are lifted by, degrees</FieldLabel>
                 <Input />

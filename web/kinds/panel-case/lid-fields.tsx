@@ -7,6 +7,7 @@ import { usePrecision } from '../../data/project.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { FieldLabel, NumberBox, Select, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
+import { asDegrees } from '../../../core/measures/index.js';
 
 /** A lid is opened so far as it is begun, degrees. */
 const OPENS = 100;
@@ -78,7 +79,7 @@ export function LidFields({ piece }: { piece: PanelCase }) {
             value={lid.opens ?? OPENS}
             minValue={30}
             maxValue={120}
-            onChange={(opens) => Number.isFinite(opens) && change(put({ opens }), 'Changed how far the lid opens')}
+            onChange={(opens) => Number.isFinite(opens) && change(put({ opens: asDegrees(opens) }), 'Changed how far the lid opens')}
           >
             <FieldLabel>Lid opens by, degrees</FieldLabel>
             <Input />

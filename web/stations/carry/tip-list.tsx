@@ -7,7 +7,6 @@ import { HandbookLink } from '../../shared/handbook-link.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Row, Table } from '../../shared/ui.js';
 import { Laid } from '../../shared/laid.js';
-import { asNewtons, asKg } from '../../../core/measures/index.js';
 
 const FILLED = { empty: 'empty', 'top only': 'top filled', 'open drawers only': 'only what is open filled', all: 'filled' } as const;
 
@@ -47,8 +46,8 @@ export function TipList() {
       </summary>
       <Laid.p $above={4} $below={4}>
         <Faint>
-          On carpet, leaning forward 1°. It should stand a pull of {writeWeight(asNewtons(PASS.pull), unit)} and{' '}
-          {writeMass(asKg(PASS.onDrawer), unit)} on an open drawer, a small child (ASTM F2057-23).{' '}
+          On carpet, leaning forward 1°. It should stand a pull of {writeWeight(PASS.pull, unit)} and {writeMass(PASS.onDrawer, unit)} on an
+          open drawer, a small child (ASTM F2057-23).{' '}
           {piece.fixedToWall ? 'It will be fixed to the wall.' : 'Tall storage is fixed to the wall regardless.'}
         </Faint>
       </Laid.p>
