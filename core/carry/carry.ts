@@ -3,6 +3,7 @@ import { FLOOR, PLACE, massMiddleOf, type Joint, type Member, type Shape } from 
 import { toMm } from '../length/index.js';
 import type { Workshop } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
+import { asBefore } from './as-before.js';
 import { bend, type BendingAnswer } from './bend.js';
 import type { Support } from './support.js';
 import { attachedTo, type Attached } from './built-up.js';
@@ -174,6 +175,8 @@ interface Carrying {
   readonly joints: readonly Joint[];
   readonly attached: readonly Attached[];
   readonly byId: ReadonlyMap<string, Member>;
+  /** How much room is under what nobody sees, which it may sag into, mm; null for what is seen. */
+  readonly room: number | null;
   readonly workshop: Workshop;
 }
 
@@ -186,7 +189,7 @@ function comesDown(held: readonly Joint[], total: Newtons, missing: string): Sta
 
 /** @param unweighed what is not known of the masses on it; `loaded` whether anything is said to stand on it */
 function stands(member: Member, carrying: Carrying, total: Newtons, unweighed: string | null, loaded: boolean): Stands {
-  const { load, joints, attached, byId, workshop } = carrying;
+  const { load, joints, attached, byId, room, workshop } = carrying;
   const held = joints.filter((j) => isInReach(member, byId.get(j.carrier), j));
   if (held.length === 0) return comesDown(held, total, 'nothing holds it');
   if (hangsByOneEnd(member, held)) return comesDown(held, total, 'only one end of it is held');
@@ -199,7 +202,6 @@ function stands(member: Member, carrying: Carrying, total: Newtons, unweighed: s
     const supports = passOn(throughout ? along : held, total, parts);
     return { supports, throughout, bending: null, state: unweighed ? 'not judged' : 'fine', missing: unweighed, falls: false };
   }
-  const room = UNSEEN.has(member.role) ? roomUnder(member, [...byId.values()]) : null;
   const bent = bend(member, load, held, attached, workshop, room);
   if ('error' in bent) {
     if (bent.falls) return comesDown(held, total, oneEnd(held) ? 'only one end of it is held' : 'what holds it does not keep it');
@@ -210,6 +212,18 @@ function stands(member: Member, carrying: Carrying, total: Newtons, unweighed: s
   const known = unweighed === null && loaded;
   const state = known || answer.state === 'fails' ? answer.state : 'not judged';
   return { supports, throughout: false, bending: answer, state, missing, falls: false };
+}
+
+const asBeforeOf = asBefore<Member, CarriedMember>();
+
+/** The very same as before for a member that carries the same on the same: what was found out about it is still known. */
+function keptOne(member: Member, carrying: Carrying): CarriedMember {
+  const { load, above, joints, attached, byId, room, workshop } = carrying;
+  // What leans gives by where what is on it lies.
+  const over = leansBy(member) === 0 ? [] : load.handed.map((h) => byId.get(h.from));
+  const same = [workshop, room, ...over, ...joints.map((j) => byId.get(j.carrier)), ...attached.map((a) => a.member)];
+  const alike = [load.standing, load.handed, load.unweighed, [...above], joints, attached.map((a) => a.how)];
+  return asBeforeOf(member, { same, alike }, () => carryOne(member, carrying));
 }
 
 function carryOne(member: Member, carrying: Carrying): CarriedMember {
@@ -282,12 +296,13 @@ export function carryDown(
       handed: handed.get(member.id) ?? [],
       unweighed: unweighed.get(member.id) ?? [],
     };
-    const carried = carryOne(member, {
+    const carried = keptOne(member, {
       load,
       above: above.get(member.id) ?? NONE,
       joints: jointsOf.get(member.id) ?? [],
       attached: attached.get(member.id) ?? [],
       byId,
+      room: UNSEEN.has(member.role) && (lies(member) || onEdge(member)) ? roomUnder(member, shape.members) : null,
       workshop,
     });
     members.set(member.id, carried);

@@ -7,7 +7,7 @@ import { capital, manyOf, nameOf } from './names.js';
 import { otherWays } from './screws.js';
 import { asNewtons } from '../measures/index.js';
 
-function strength(c: CarriedMember, name: string): Check[] {
+function strength(c: CarriedMember, letters: Letters): Check[] {
   const verdict = c.bending?.strength;
   if (!verdict || verdict.used === null || verdict.state === 'fine') return [];
   const fails = verdict.state === 'fails';
@@ -17,7 +17,7 @@ function strength(c: CarriedMember, name: string): Check[] {
       severity: fails ? 'stop' : 'look',
       state: verdict.state,
       about: { kind: 'member', id: c.member.id },
-      sentence: say`${name} carries ${ofWhatIsSafe(verdict.used)} for ${c.member.stock.name}${fails ? ': it may break' : ''}.`,
+      sentence: say`${capital(nameOf(c.member, letters))} carries ${ofWhatIsSafe(verdict.used)} for ${c.member.stock.name}${fails ? ': it may break' : ''}.`,
       fixes: [],
       remedyFor: c.member.id,
     },
@@ -117,7 +117,6 @@ export function holdChecks(piece: Piece, all: Carried, letters: Letters, worksho
   const byId = new Map(carried.map((c) => [c.member.id, c.member]));
   const open: { member: Member; fixing: Fixing }[] = [];
   const each = carried.flatMap((c): Check[] => {
-    const name = capital(nameOf(c.member, letters));
     const fixings = fixingsOf(c, byId, workshop.settings);
     fixings.forEach((fixing) => fixing.state === 'not judged' && open.push({ member: c.member, fixing }));
     const loose = c.bending?.builtUp ? screwsAlong(c.bending.builtUp).filter((f) => f.state === 'fails') : [];
@@ -130,7 +129,7 @@ export function holdChecks(piece: Piece, all: Carried, letters: Letters, worksho
       sentence: f.sentence,
       fixes: [],
     }));
-    return [...strength(c, name), ...weakJoint(piece, c, fixings, all, letters, workshop.settings), ...along];
+    return [...strength(c, letters), ...weakJoint(piece, c, fixings, all, letters, workshop.settings), ...along];
   });
   return [...falling(carried, letters), ...each, ...unjudgedJoints(open, letters)];
 }

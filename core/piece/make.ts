@@ -31,6 +31,9 @@ export interface RectangularMember {
   readonly inner?: Face;
 }
 
+const BETWEEN: Member['purpose'] = { length: 'between', width: 'between' };
+const NONE: readonly Feature[] = [];
+
 /** A rectangular member: going between what it meets, with square edges and nothing cut into it, unless said otherwise. */
 export function rectangular({
   id,
@@ -59,9 +62,9 @@ export function rectangular({
     length,
     width,
     thickness: wood.thickness,
-    purpose: purpose ?? { length: 'between', width: 'between' },
-    features: features ?? [],
-    edges: { ...SQUARE_EDGES, ...edges },
+    purpose: purpose ?? BETWEEN,
+    features: features ?? NONE,
+    edges: edges ? { ...SQUARE_EDGES, ...edges } : SQUARE_EDGES,
     ...(over ? { over } : {}),
     ...(inner ? { inner } : {}),
   };

@@ -45,8 +45,28 @@ export interface End {
   readonly at: Length;
 }
 
+/** So many outlines are kept: boards of one size have the very same. */
+const MOST = 4000;
+
+let kept = 0;
+const rectangles = new Map<Length, Map<Length, Outline>>();
+
 /** A rectangular outline with a corner at the origin. */
 export function rectangle(length: Length, width: Length): Outline {
+  const known = rectangles.get(length)?.get(width);
+  if (known) return known;
+  if (kept >= MOST) {
+    rectangles.clear();
+    kept = 0;
+  }
+  const outline = outlined(length, width);
+  const ofLength = rectangles.get(length) ?? new Map<Length, Outline>();
+  rectangles.set(length, ofLength.set(width, outline));
+  kept += 1;
+  return outline;
+}
+
+function outlined(length: Length, width: Length): Outline {
   const at = (u: Length, v: Length): OutlineSide => ({ kind: 'line', to: { u, v } });
   return { start: { u: ZERO, v: ZERO }, sides: [at(length, ZERO), at(length, width), at(ZERO, width), at(ZERO, ZERO)] };
 }

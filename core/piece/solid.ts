@@ -102,11 +102,15 @@ export function circle(across: Length): Outline {
 
 /** The volume of a member, mm³, and the middle of its mass in the piece, mm. */
 export function massMiddleOf(member: Member): { readonly volume: number; readonly middle: Vector } {
-  if (!isPlain(member)) {
-    const mass = masses.get(member) ?? volumeOf(solidOfMember(member));
+  let mass = masses.get(member);
+  if (!mass) {
+    mass = isPlain(member) ? ofBoard(member) : volumeOf(solidOfMember(member));
     masses.set(member, mass);
-    return mass;
   }
+  return mass;
+}
+
+function ofBoard(member: Member): ReturnType<typeof volumeOf> {
   const box = boxOf(member);
   const middle = (a: Length, b: Length) => toMm(fromUnits((a + b) / 2));
   return {

@@ -65,5 +65,12 @@ const STAND_IN: Stock = {
 /** The wood of a stock id, or a stand-in of 18 where there is none. */
 export function woodOf(workshop: Pick<Workshop, 'stock'>, id: string): Wood {
   const stock = workshop.stock.get(id) ?? STAND_IN;
-  return { id, stock, thickness: thicknessOf(id, stock) };
+  const known = woods.get(stock);
+  if (known?.id === id) return known;
+  const wood = { id, stock, thickness: thicknessOf(id, stock) };
+  woods.set(stock, wood);
+  return wood;
 }
+
+/** Stock never changes, so that all that is made of it is made of the very same wood. */
+const woods = new WeakMap<Stock, Wood>();

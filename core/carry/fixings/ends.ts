@@ -7,6 +7,7 @@ import { unit, type Vector } from '../../solid/index.js';
 import type { Settings } from '../../project/index.js';
 import { propertiesOf } from '../../stock/index.js';
 import { heldAt, type Support } from '../support.js';
+import { asBefore } from '../as-before.js';
 import type { CarriedMember } from '../carry.js';
 import { KEEP, combined, lateral, screwsFor, shankOf, withdrawal, type ScrewValue } from '../screws.js';
 import { stateOf, worse } from '../verdict.js';
@@ -294,18 +295,30 @@ function hangsUnder(member: Member, carrier: Member): boolean {
 
 /** How each end of a member is held, with what it would take; what lies along another one is not asked. */
 export function fixingsOf(carried: CarriedMember, members: ReadonlyMap<string, Member>, settings: Settings): readonly Fixing[] {
-  return carried.supports.flatMap((support) => fixingOf(support, carried.member, members.get(support.carrier), settings));
+  const { member, supports } = carried;
+  const carriers = supports.map((s) => members.get(s.carrier));
+  return fixingsAsBefore(carried, { same: [settings, ...carriers], alike: null }, () =>
+    supports.flatMap((support, i) => fixingOf(support, member, carriers[i], settings)),
+  );
 }
 
+const fixingsAsBefore = asBefore<CarriedMember, readonly Fixing[]>();
+const screwsAsBefore = asBefore<CarriedMember, readonly ScrewedEnd[]>();
+
 /** The screws at the ends of a member alone, without asking what else holds it. */
-export function screwedEnds({ member, supports }: CarriedMember, members: ReadonlyMap<string, Member>): readonly ScrewedEnd[] {
-  return supports.flatMap((support): ScrewedEnd[] => {
-    const carrier = members.get(support.carrier);
-    if (!carrier) return [];
-    const pull = hangsUnder(member, carrier);
-    const asked =
-      support.how === 'screws' ? !liesOn(member, carrier) : support.how === 'held along' && (pull || (isBack(carrier) && !support.by));
-    const held = asked ? heldBy(support, member, carrier, pull) : null;
-    return held && 'each' in held && !tooMany(held) ? [{ row: held.row, count: held.count }] : [];
-  });
+export function screwedEnds(carried: CarriedMember, members: ReadonlyMap<string, Member>): readonly ScrewedEnd[] {
+  const { supports } = carried;
+  const carriers = supports.map((s) => members.get(s.carrier));
+  return screwsAsBefore(carried, { same: carriers, alike: null }, () =>
+    supports.flatMap((support, i) => screwedEnd(support, carried.member, carriers[i])),
+  );
+}
+
+function screwedEnd(support: Support, member: Member, carrier: Member | undefined): readonly ScrewedEnd[] {
+  if (!carrier) return [];
+  const pull = hangsUnder(member, carrier);
+  const asked =
+    support.how === 'screws' ? !liesOn(member, carrier) : support.how === 'held along' && (pull || (isBack(carrier) && !support.by));
+  const held = asked ? heldBy(support, member, carrier, pull) : null;
+  return held && 'each' in held && !tooMany(held) ? [{ row: held.row, count: held.count }] : [];
 }
