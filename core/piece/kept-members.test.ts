@@ -43,7 +43,8 @@ test('of a few ways that it was each is found again, in any order of its fields'
   for (const [i, x] of [0, 5, 9].entries()) expect(keptMembers([turned(bevelled(board('kept-c', x)))])[0]).toBe(ways[i]);
 });
 
-test('where all fill their boxes nothing is looked for', () => {
-  const members = [board('kept-d', 0)];
-  expect(keptMembers(members)).toBe(members);
+test('what fills its box is kept as well', () => {
+  const [plain] = keptMembers([board('kept-d', 0)]) as [Member];
+  expect(isBlock(plain)).toBe(true);
+  expect(keptMembers([board('kept-d', 0)])[0]).toBe(plain);
 });

@@ -1,6 +1,5 @@
 import { areAlike, type Seen } from '../figure/index.js';
 import type { Member } from './member.js';
-import { isBlock } from './solid.js';
 
 /** So many members are remembered by their ids, and of each so many ways it was. */
 const [MOST, WAYS] = [2000, 3];
@@ -17,11 +16,10 @@ function asBefore(member: Member, seen: Seen): Member {
 
 /**
  * The same members, each the very one that it was before where nothing of it has changed, so that what was found out about it is
- * still known: its solid, its box, where it meets others and is screwed to them. Most keys leave most members as they were. Where
- * all fill their boxes there is nothing to find out that takes longer than looking.
+ * still known: its solid, its box, what it carries, where it meets others and is screwed to them. Most keys leave most members as
+ * they were.
  */
 export function keptMembers(members: readonly Member[]): readonly Member[] {
-  if (members.every(isBlock)) return members;
   const seen: Seen = new Map();
   return members.map((m) => asBefore(m, seen));
 }
