@@ -8,3 +8,4 @@ export * from './cost.js';
 export * from './verdict-counts.js';
 export * from './bought.js';
 export * from './within.js';
+export * from './ways.js';

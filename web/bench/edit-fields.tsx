@@ -3,6 +3,7 @@ import type { PieceEdit } from '../../core/piece/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { useSettledBench } from './bench.js';
+import { Ways, type OneWay } from './ways.js';
 
 /** A length that no field holds, by which the place is found that a patch puts a length into. */
 const NOWHERE = -987_654_321 as Length;
@@ -19,7 +20,8 @@ function pathOf(patch: unknown, value: unknown): string | null {
 }
 
 /**
- * Fields that change some part of a piece: at once, or for a length while it is typed. `edit` makes an edit of a patch.
+ * Fields that change some part of a piece: at once, for a length while it is typed, or by one of a few ways with what each of them costs.
+ * `edit` makes an edit of a patch.
  * @param whose what the fields are of, so that figures lead to them
  */
 export function useEditFields<P>(whose: 'piece' | 'making', edit: (patch: P) => PieceEdit) {
@@ -37,5 +39,8 @@ export function useEditFields<P>(whose: 'piece' | 'making', edit: (patch: P) => 
       onDraft={(next) => setDraft(next === null ? null : { kind: 'edit', edit: edit(patch(next)) })}
     />
   );
-  return { change, length };
+  const way = <T extends string>(label: string, value: T, choices: readonly OneWay<T>[], patch: (way: T) => P, said: string) => (
+    <Ways label={label} value={value} choices={choices} edit={(to) => edit(patch(to))} onChange={(to) => change(patch(to), said)} />
+  );
+  return { change, length, way };
 }

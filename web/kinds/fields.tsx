@@ -9,9 +9,9 @@ export function useMakingFields<M extends Making | Filling>(space: string, makin
     const next = { ...making, ...patch };
     return isFilling(next) ? { kind: 'filling', space, filling: next } : { kind: 'making', space, making: next as Making };
   };
-  const { change, length } = useEditFields('making', edit);
+  const { change, length, way } = useEditFields('making', edit);
   const wood = (label: string, value: string, patch: (id: string) => Partial<M>) => (
     <StockSelect label={label} value={value} onChange={(id) => change(patch(id), `Changed ${label.toLowerCase()}`)} />
   );
-  return { change, length, wood };
+  return { change, length, way, wood };
 }

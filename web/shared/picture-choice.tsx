@@ -23,6 +23,8 @@ export const both = (x: number, y: number, width: number, height: number): reado
 export interface Pictured<T extends string> {
   readonly id: T;
   readonly label: string;
+  /** What one gets and gives up with it that no figure says. */
+  readonly says: string;
   readonly picture: Picture;
 }
 

@@ -13,6 +13,7 @@ import { candidatesFor } from './candidates.js';
 import { failing } from './failing.js';
 
 export * from './choices.js';
+export { failing } from './failing.js';
 export * from './tried-fixes.js';
 
 /** A change that makes a member pass, tried in the solver. */

@@ -21,7 +21,7 @@ export interface TriedFix {
 }
 
 /** What is said of something that fails, a member or a check, by its id. */
-function saidOf({ checks, carried }: Solution, id: string): Sentence {
+export function saidOf({ checks, carried }: Solution, id: string): Sentence {
   const about =
     checks.find((c) => c.id === id) ?? checks.find((c) => c.state === 'fails' && c.about.kind === 'member' && c.about.id === id);
   return about?.sentence ?? say`${carried.members.get(id)?.member.label ?? id} fails then.`;

@@ -4,8 +4,8 @@ import { ZERO, formatLength, mm, inch, type LengthUnit } from '../../../core/len
 import type { PlacedSpace } from '../../../core/piece/index.js';
 import type { BoxBottom, Drawers, Front, Runner } from '../../../core/interiors/index.js';
 import { useSettledBench } from '../../bench/bench.js';
+import type { OneWay } from '../../bench/ways.js';
 import { usePrecision, useProject } from '../../data/project.js';
-import { PictureChoice } from '../../shared/picture-choice.js';
 import { Button, Faint, Grid, Section, Select, WideTick } from '../../shared/ui.js';
 import { useMakingFields } from '../fields.js';
 import { fieldOf } from '../../shared/leads.js';
@@ -46,18 +46,17 @@ function bottomOf(kind: BoxBottom['kind'], unit: LengthUnit): BoxBottom {
 
 function FrontFields({ bank, making }: { bank: string; making: Drawers }) {
   const { unit } = usePrecision();
-  const { change, length } = useMakingFields(bank, making);
+  const { length, way } = useMakingFields(bank, making);
   const { front } = making;
   return (
     <>
-      <PictureChoice
-        label="Fronts"
-        value={front.kind}
-        choices={FRONTS}
-        onChange={(kind) =>
-          change({ front: frontOf(kind, unit), ...(kind === 'overlay' ? roomUnder(making, unit) : {}) }, 'Changed the fronts')
-        }
-      />
+      {way(
+        'Fronts',
+        front.kind,
+        FRONTS,
+        (kind) => ({ front: frontOf(kind, unit), ...(kind === 'overlay' ? roomUnder(making, unit) : {}) }),
+        'Changed the fronts',
+      )}
       {length('Between two', front.between, (between) => ({ front: { ...front, between } }), true)}
       {front.kind === 'inset' || front.kind === 'none' ? (
         <>
@@ -97,35 +96,37 @@ function roomUnder(making: Drawers, unit: LengthUnit): Partial<Drawers> {
   return { rise, less: Math.max(making.less, rise + front.over.above) as typeof making.less };
 }
 
+const LINES: readonly OneWay<Drawers['linesFrom']>[] = [
+  { id: 'bottom', label: 'the bottom, on spacers', says: 'Spacers of scrap set both sides alike. The bottom has to be true.' },
+  { id: 'top', label: 'the top, floor uneven', says: 'Lines are measured down from the top, whatever the floor is like.' },
+];
+
 function RunnerFields({ bank, making }: { bank: PlacedSpace; making: Drawers }) {
   const { workshop } = useSettledBench();
   const { bench } = useProject();
   const precision = usePrecision();
-  const { change, length, wood } = useMakingFields(bank.id, making);
+  const { change, length, way, wood } = useMakingFields(bank.id, making);
   const { runner } = making;
   const stock = drawerStock(making, workshop);
   const slides = bench.records.slides;
   const s = (metric: number, imperial: number) => (precision.unit === 'mm' ? mm(metric) : inch(imperial));
-  const other = (kind: Runner['kind']) => {
+  const other = (kind: Runner['kind']): Runner => {
     const [first] = slides;
+    if (kind === 'wooden') return { kind, side: s(2, 1 / 16), stock: making.stock.box, wide: s(30, 1.25) };
+    // Slides are offered only where there are some.
+    if (kind === 'plain' || !first) return { kind: 'plain', side: s(2, 1 / 16) };
     const free = freeDepth(making, stock, bank.clear.depth).value;
-    if (kind === 'slide' && first) {
-      change(
-        { runner: { kind, slide: first.id, length: longestSlide(first.data, free) ?? (first.data.lengths[0] as typeof free) } },
-        'Put the drawers on slides',
-      );
-    } else if (kind === 'wooden')
-      change({ runner: { kind, side: s(2, 1 / 16), stock: making.stock.box, wide: s(30, 1.25) } }, 'Put the drawers on wooden runners');
-    else if (kind === 'plain') change({ runner: { kind, side: s(2, 1 / 16) } }, 'Let the drawers run in their opening');
+    return { kind, slide: first.id, length: longestSlide(first.data, free) ?? (first.data.lengths[0] as typeof free) };
   };
   return (
     <>
-      <PictureChoice
-        label="They run on"
-        value={runner.kind}
-        choices={RUNNERS.filter((r) => r.id !== 'slide' || slides.length > 0)}
-        onChange={other}
-      />
+      {way(
+        'They run on',
+        runner.kind,
+        RUNNERS.filter((r) => r.id !== 'slide' || slides.length > 0),
+        (kind) => ({ runner: other(kind) }),
+        'Changed what the drawers run on',
+      )}
       {slides.length === 0 ? <Faint>Slides are kept in the stockroom; there are none yet.</Faint> : null}
       {runner.kind === 'slide' ? (
         <>
@@ -157,15 +158,7 @@ function RunnerFields({ bank, making }: { bank: PlacedSpace; making: Drawers }) 
       {length('Free behind', making.behind, (behind) => ({ behind }), true)}
       {length('Box height clearance', making.less, (less) => ({ less }), true)}
       {length('Lift above opening', making.rise, (rise) => ({ rise }), true)}
-      <Select
-        label="Lines set out from"
-        value={making.linesFrom}
-        choices={[
-          { id: 'bottom', label: 'the bottom, on spacers' },
-          { id: 'top', label: 'the top, floor uneven' },
-        ]}
-        onChange={(linesFrom) => change({ linesFrom }, 'Changed where the lines start')}
-      />
+      {way('Lines set out from', making.linesFrom, LINES, (linesFrom) => ({ linesFrom }), 'Changed where the lines start')}
     </>
   );
 }
@@ -173,31 +166,16 @@ function RunnerFields({ bank, making }: { bank: PlacedSpace; making: Drawers }) 
 /** How the box of all drawers of a bank is made, or of one of them alone, which `of` then names. */
 function BoxFields({ bank, making, part, of = '' }: { bank: string; making: Drawers; part: string; of?: string }) {
   const { unit } = usePrecision();
-  const { change, length, wood } = useMakingFields(bank, making);
+  const { change, length, way, wood } = useMakingFields(bank, making);
   const { box, stock } = makingOf(making, part);
   const { bottom } = box;
   const put = (patch: Partial<Drawers['box']>): Partial<Drawers> => withBoxOf(making, part, { box: { ...box, ...patch }, stock });
   const made = (patch: Partial<Drawers['stock']>): Partial<Drawers> => withBoxOf(making, part, { box, stock: { ...stock, ...patch } });
   return (
     <>
-      <PictureChoice
-        label={`Box joined with${of}`}
-        value={box.join}
-        choices={JOINS}
-        onChange={(join) => change(put({ join }), 'Joined the boxes another way')}
-      />
-      <PictureChoice
-        label={`Which way round${of}`}
-        value={box.order}
-        choices={ORDERS}
-        onChange={(order) => change(put({ order }), 'Turned the corners of the boxes round')}
-      />
-      <PictureChoice
-        label={`Drawer bottom${of}`}
-        value={bottom.kind}
-        choices={BOTTOMS}
-        onChange={(kind) => change(put({ bottom: bottomOf(kind, unit) }), 'Held the bottoms another way')}
-      />
+      {way(`Box joined with${of}`, box.join, JOINS, (join) => put({ join }), 'Joined the boxes another way')}
+      {way(`Which way round${of}`, box.order, ORDERS, (order) => put({ order }), 'Turned the corners of the boxes round')}
+      {way(`Drawer bottom${of}`, bottom.kind, BOTTOMS, (kind) => put({ bottom: bottomOf(kind, unit) }), 'Held the bottoms another way')}
       {bottom.kind === 'groove' || bottom.kind === 'rebate' ? (
         <>
           {length(`${bottom.kind === 'groove' ? 'Groove deep' : 'Rebate wide'}${of}`, bottom.depth, (depth) =>

@@ -4,9 +4,10 @@ import { scale } from '../../../core/length/index.js';
 import type { Folding } from '../../../core/shells/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { EdgeFields, GridFields, usePieceFields } from '../../bench/piece-fields.js';
+import type { OneWay } from '../../bench/ways.js';
 import { useProject } from '../../data/project.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { Button, Faint, FieldLabel, Grid, NumberBox, Row, Section, Select, Wide, WideTick, type Choice } from '../../shared/ui.js';
+import { Button, Faint, FieldLabel, Grid, NumberBox, Row, Section, Select, Wide, type Choice } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { asDegrees } from '../../../core/measures/index.js';
 
@@ -142,9 +143,14 @@ function LegFields({ piece }: { piece: Folding }) {
   );
 }
 
+const BETWEEN: readonly OneWay<'board' | 'rod'>[] = [
+  { id: 'board', label: 'A board', says: 'Wide at both ends, so that it keeps the legs from leaning aside.' },
+  { id: 'rod', label: 'A rod', says: 'Thinner folded, and a drilled hole at each end is all it takes. It holds less sideways.' },
+];
+
 /** The pins, the bars under the top, and what joins the legs of a pair. */
 function JoinFields({ piece }: { piece: Folding }) {
-  const { change, length } = usePieceFields();
+  const { change, length, way } = usePieceFields();
   const { pivot, bars, stretchers } = piece;
   return (
     <>
@@ -159,17 +165,13 @@ function JoinFields({ piece }: { piece: Folding }) {
       />
       {length('Stretchers wide', stretchers.wide, (wide) => ({ stretchers: { ...stretchers, wide } }))}
       {length('Up the leg from its foot', stretchers.up, (up) => ({ stretchers: { ...stretchers, up } }))}
-      <WideTick
-        isSelected={stretchers.rod !== undefined}
-        onChange={(on) =>
-          change(
-            { stretchers: on ? { ...stretchers, rod: scale(piece.legs.wide, 0.5) } : without(stretchers, 'rod') },
-            on ? 'Put a rod between the inner legs' : 'Put a board over the inner legs',
-          )
-        }
-      >
-        A rod between the inner legs: thinner folded, holds less sideways
-      </WideTick>
+      {way(
+        'Between the inner legs',
+        stretchers.rod === undefined ? 'board' : 'rod',
+        BETWEEN,
+        (is) => ({ stretchers: is === 'rod' ? { ...stretchers, rod: scale(piece.legs.wide, 0.5) } : without(stretchers, 'rod') }),
+        'Changed what is between the inner legs',
+      )}
       {stretchers.rod === undefined ? null : length('Rod thick', stretchers.rod, (rod) => ({ stretchers: { ...stretchers, rod } }))}
     </>
   );

@@ -2,10 +2,21 @@ import { inch, mm } from '../../../core/length/index.js';
 import { spacesOf } from '../../../core/piece/index.js';
 import type { Brace, Frame } from '../../../core/shells/index.js';
 import { useSettledBench } from '../../bench/bench.js';
+import type { OneWay } from '../../bench/ways.js';
 import { usePieceFields } from '../../bench/piece-fields.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { Select, Wide, WideTick } from '../../shared/ui.js';
+
+const IS: readonly OneWay<Brace['is']>[] = [
+  { id: 'diagonal', label: 'One from corner to corner', says: 'One strip to cut. It is in the way of what goes through there.' },
+  {
+    id: 'cross',
+    label: 'Two that cross',
+    says: 'Stiff both ways by pull alone, so that thin strips do. They are let into each other where they cross.',
+  },
+  { id: 'gusset', label: 'Gussets in its upper corners', says: 'The space stays open. It gives more than strips do.' },
+];
 
 const WHERE = [
   ['rear', 'A brace across the rear', 'Rear brace'],
@@ -17,7 +28,7 @@ export function BraceFields({ piece }: { piece: Frame }) {
   const { commit, settled } = useSettledBench();
   const { bench } = useProject();
   const { unit } = usePrecision();
-  const { change, length } = usePieceFields();
+  const { change, length, way } = usePieceFields();
   const braces = piece.braces ?? [];
   const spaces = [...spacesOf(piece.interior)].filter(({ space }) => !space.split).map(({ space }) => space);
   const choices = spaces.map((s) => ({ id: s.id, label: settled.shape.spaces.get(s.id)?.label ?? s.id }));
@@ -55,18 +66,13 @@ export function BraceFields({ piece }: { piece: Frame }) {
                   choices={choices}
                   onChange={(space) => change(changed({ space }), 'Moved a brace')}
                 />
-                <Select
-                  label={`${of}: are`}
-                  value={brace.is}
-                  choices={[
-                    { id: 'diagonal', label: 'One from corner to corner' },
-                    { id: 'cross', label: 'Two that cross' },
-                    { id: 'gusset', label: 'Gussets in its upper corners' },
-                  ]}
-                  onChange={(is) =>
-                    change(changed({ is, ...((is === 'gusset') === (brace.is === 'gusset') ? {} : usual(is)) }), 'Changed a brace')
-                  }
-                />
+                {way(
+                  `${of}: are`,
+                  brace.is,
+                  IS,
+                  (is) => changed({ is, ...((is === 'gusset') === (brace.is === 'gusset') ? {} : usual(is)) }),
+                  'Changed a brace',
+                )}
                 <StockSelect label={`${of}: of`} value={brace.stock} onChange={(stock) => change(changed({ stock }), 'Changed a brace')} />
                 {length(brace.is === 'gusset' ? `${of}: reach along post and rail` : `${of}: wide`, brace.wide, (wide) =>
                   changed({ wide }),

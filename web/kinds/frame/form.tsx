@@ -1,11 +1,12 @@
 import { Input } from 'react-aria-components';
 import { ZERO, scale, sub, type Length } from '../../../core/length/index.js';
 import type { Frame } from '../../../core/shells/index.js';
+import type { PieceEdit } from '../../../core/piece/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { EdgeFields, GridFields, usePieceFields } from '../../bench/piece-fields.js';
+import { Ways, type OneWay } from '../../bench/ways.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
-import { PictureChoice } from '../../shared/picture-choice.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { FieldLabel, Grid, NumberBox, Section, Select, Wide, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
@@ -107,12 +108,20 @@ function OnTop({ piece }: { piece: Frame }) {
   );
 }
 
+const HELD: readonly OneWay<'screws' | 'bolts'>[] = [
+  { id: 'screws', label: 'Screws', says: 'Quick, and nothing to line up. They come out a few times, and hold least in end grain.' },
+  { id: 'bolts', label: 'Bolts: comes apart', says: 'Comes apart as often as one likes, and is pulled tight again. Holes have to meet.' },
+];
+
+const heldBy = (held: 'screws' | 'bolts'): PieceEdit =>
+  held === 'bolts' ? { kind: 'piece', patch: { held } } : { kind: 'piece', patch: {}, without: ['held'] };
+
 /** How a frame is made: posts, how rails meet them, its top, and what keeps it square. */
 export function FrameForm({ piece }: { piece: Frame }) {
   const { bench } = useProject();
   const { commit } = useSettledBench();
   const fields = usePieceFields();
-  const { change, length } = fields;
+  const { change, length, way } = fields;
   const { top, sheets } = piece;
   const precision = usePrecision();
   const sheet = (which: 'rear' | 'ends', stock: string | null) =>
@@ -126,12 +135,7 @@ export function FrameForm({ piece }: { piece: Frame }) {
       <Section>
         <h2>How the frame is made</h2>
         <Grid>
-          <PictureChoice
-            label="Rails and posts"
-            value={piece.joined}
-            choices={JOINED}
-            onChange={(joined) => change({ joined }, 'Joined the rails another way')}
-          />
+          {way('Rails and posts', piece.joined, JOINED, (joined) => ({ joined }), 'Joined the rails another way')}
           <PostFields piece={piece} />
           <FeetFields
             of="Posts stand"
@@ -142,18 +146,12 @@ export function FrameForm({ piece }: { piece: Frame }) {
             length={length}
           />
           {piece.joined === 'end-on' || piece.posts.letIn !== undefined ? null : (
-            <Select
+            <Ways
               label="Rails held by"
               value={piece.held ?? 'screws'}
-              choices={[
-                { id: 'screws', label: 'Screws' },
-                { id: 'bolts', label: 'Bolts: comes apart' },
-              ]}
-              onChange={(held) =>
-                held === 'bolts'
-                  ? change({ held }, 'Held the rails by bolts')
-                  : commit({ kind: 'piece', patch: {}, without: ['held'] }, 'Held the rails by screws')
-              }
+              choices={HELD}
+              edit={heldBy}
+              onChange={(held) => commit(heldBy(held), held === 'bolts' ? 'Held the rails by bolts' : 'Held the rails by screws')}
             />
           )}
           {piece.joined !== 'end-on' ? (

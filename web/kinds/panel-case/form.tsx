@@ -4,7 +4,6 @@ import { usePrecision } from '../../data/project.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { PictureChoice } from '../../shared/picture-choice.js';
 import { Grid, Section, WideTick } from '../../shared/ui.js';
 import { GridFields, EdgeFields, usePieceFields } from '../../bench/piece-fields.js';
 import { without } from '../../shared/without.js';
@@ -44,18 +43,13 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
   const precision = usePrecision();
   const { unit } = precision;
   const { commit } = useSettledBench();
-  const { change, length } = usePieceFields();
+  const { change, length, way } = usePieceFields();
   const { base, back, overhang = { sides: ZERO, front: ZERO } } = piece;
   return (
     <Section>
       <h2>How the case is made</h2>
       <Grid>
-        <PictureChoice
-          label="Base"
-          value={base.kind}
-          choices={BASES}
-          onChange={(kind) => change({ base: baseOf(kind, base, unit) }, 'Changed the base')}
-        />
+        {way('Base', base.kind, BASES, (kind) => ({ base: baseOf(kind, base, unit) }), 'Changed the base')}
         {base.kind !== 'none' ? (
           <>
             {length('Base height', base.height, (height) => ({ base: { ...base, height } }))}
@@ -87,12 +81,7 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
           </>
         ) : null}
         <HungFields piece={piece} />
-        <PictureChoice
-          label="Back"
-          value={back.kind}
-          choices={BACKS}
-          onChange={(kind) => change({ back: backOf(kind, unit) }, 'Changed the back')}
-        />
+        {way('Back', back.kind, BACKS, (kind) => ({ back: backOf(kind, unit) }), 'Changed the back')}
         {back.kind === 'applied' ? (
           <WideTick
             isSelected={back.allRound ?? false}
@@ -139,13 +128,8 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
           </>
         ) : null}
         {back.kind === 'groove' ? length('Groove in from rear', back.inset, (inset) => ({ back: { ...back, inset } }), true) : null}
-        <PictureChoice label="Top" value={piece.top} choices={TOPS} onChange={(top) => change({ top }, 'Changed how the top sits')} />
-        <PictureChoice
-          label="Bottom"
-          value={piece.bottom}
-          choices={BOTTOMS}
-          onChange={(bottom) => change({ bottom }, 'Changed how the bottom sits')}
-        />
+        {way('Top', piece.top, TOPS, (top) => ({ top }), 'Changed how the top sits')}
+        {way('Bottom', piece.bottom, BOTTOMS, (bottom) => ({ bottom }), 'Changed how the bottom sits')}
         {piece.top === 'over' && !piece.lid && piece.topDeep === undefined ? (
           <>
             {length('Top past the sides', overhang.sides, (sides) => ({ overhang: { ...overhang, sides } }), true)}

@@ -1,18 +1,39 @@
 import { Input } from 'react-aria-components';
+import type { PieceEdit } from '../../../core/piece/index.js';
 import { inch, mm } from '../../../core/length/index.js';
 import type { Back, Hung, PanelCase } from '../../../core/shells/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePieceFields } from '../../bench/piece-fields.js';
+import { Ways, type OneWay } from '../../bench/ways.js';
 import { usePrecision } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { FieldLabel, NumberBox, Select, WideTick } from '../../shared/ui.js';
+import { FieldLabel, NumberBox, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { asKg } from '../../../core/measures/index.js';
 
 type By = 'floor' | 'cleat' | 'rail' | 'keyholes';
 
 const byOf = (hung: Hung | undefined): By => (!hung ? 'floor' : 'cleat' in hung ? 'cleat' : 'rail' in hung ? 'rail' : 'keyholes');
+
+const STANDS: readonly OneWay<By>[] = [
+  { id: 'floor', label: 'Stands on the floor', says: 'The floor carries it. A tall one is fixed to the wall against tipping.' },
+  {
+    id: 'cleat',
+    label: 'Hangs by a bevelled cleat',
+    says: 'Lifted on and off, and moved along to where it should hang. The wall is pulled at its upper edge, and a bumper is wanted below.',
+  },
+  {
+    id: 'rail',
+    label: 'Hangs by a rail behind the back',
+    says: 'Screwed straight through into studs, close to the wall. The screws are seen inside, and two people hang it.',
+  },
+  {
+    id: 'keyholes',
+    label: 'Hangs by keyholes in the sides',
+    says: 'Nothing is seen, and it is off the wall in a moment. Each carries what its maker rates it for, and the screws have to be just as far apart.',
+  },
+];
 
 /** What a case stands on or hangs by. */
 export function HungFields({ piece }: { piece: PanelCase }) {
@@ -22,8 +43,8 @@ export function HungFields({ piece }: { piece: PanelCase }) {
   const { hung, back } = piece;
   const s = (metric: number, imperial: number) => (precision.unit === 'mm' ? mm(metric) : inch(imperial));
   // What hangs by its rear edges has nothing over them, and nothing under it.
-  const hang = (by: By) => {
-    if (by === 'floor') return commit({ kind: 'piece', patch: {}, without: ['hung'] }, 'Stands on the floor');
+  const hang = (by: By): PieceEdit => {
+    if (by === 'floor') return { kind: 'piece', patch: {}, without: ['hung'] };
     const stock = piece.stock.sides;
     const above = hung?.above === undefined ? {} : { above: hung.above };
     const next: Hung =
@@ -34,23 +55,17 @@ export function HungFields({ piece }: { piece: PanelCase }) {
           : { keyholes: { under: s(60, 2.5) }, ...above };
     const groove: Back = { kind: 'groove', depth: s(6, 1 / 4), inset: by === 'rail' ? s(18, 3 / 4) : s(10, 3 / 8), slack: s(1, 1 / 32) };
     const rear = by !== 'keyholes' && (back.kind === 'applied' || (by === 'rail' && back.kind !== 'none')) ? { back: groove } : {};
-    return change(
-      { hung: next, base: { kind: 'none' }, bottom: piece.bottom === 'over' ? 'between' : piece.bottom, ...rear },
-      'Hung on the wall',
-    );
+    const bottom = piece.bottom === 'over' ? 'between' : piece.bottom;
+    return { kind: 'piece', patch: { hung: next, base: { kind: 'none' }, bottom, ...rear } };
   };
   return (
     <>
-      <Select
+      <Ways
         label="Stands or hangs"
         value={byOf(hung)}
-        choices={[
-          { id: 'floor', label: 'Stands on the floor' },
-          { id: 'cleat', label: 'Hangs by a bevelled cleat' },
-          { id: 'rail', label: 'Hangs by a rail behind the back' },
-          { id: 'keyholes', label: 'Hangs by keyholes in the sides' },
-        ]}
-        onChange={hang}
+        choices={STANDS}
+        edit={hang}
+        onChange={(by) => commit(hang(by), by === 'floor' ? 'Stands on the floor' : 'Hung on the wall')}
       />
       {hung && 'cleat' in hung ? (
         <>

@@ -1,16 +1,36 @@
 import { Input } from 'react-aria-components';
+import type { PieceEdit } from '../../../core/piece/index.js';
 import { inch, mm } from '../../../core/length/index.js';
 import type { Lid, PanelCase } from '../../../core/shells/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePieceFields } from '../../bench/piece-fields.js';
+import { Ways, type OneWay } from '../../bench/ways.js';
 import { usePrecision } from '../../data/project.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { FieldLabel, NumberBox, Select, WideTick } from '../../shared/ui.js';
+import { FieldLabel, NumberBox, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { asDegrees } from '../../../core/measures/index.js';
 
 /** A lid is opened so far as it is begun, degrees. */
 const OPENS = 100;
+
+type Opens = Lid['how'] | 'none';
+
+const OPENING: readonly OneWay<Opens>[] = [
+  { id: 'none', label: 'No, it stays', says: 'It keeps the case square, and carries.' },
+  {
+    id: 'hinged',
+    label: 'A lid, hinged behind',
+    says: 'Stays with the case. It wants hinges, a stay, and room over and behind it; fingers can be caught.',
+  },
+  { id: 'lift-off', label: 'A lid, lifted off', says: 'Nothing to buy, and free all round. It has to be put somewhere.' },
+];
+
+const DONE: Readonly<Record<Opens, string>> = {
+  none: 'A top that stays',
+  hinged: 'A hinged lid',
+  'lift-off': 'A lid that is lifted off',
+};
 
 /** A top that opens: hinged to a rail in front of the back, or lifted off. */
 export function LidFields({ piece }: { piece: PanelCase }) {
@@ -20,26 +40,23 @@ export function LidFields({ piece }: { piece: PanelCase }) {
   const { lid } = piece;
   const s = (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
   const put = (patch: Partial<Lid>) => ({ lid: { ...(lid as Lid), ...patch } });
-  const choose = (how: Lid['how'] | 'none') => {
-    if (how === 'none') return commit({ kind: 'piece', patch: {}, without: ['lid'] }, 'A top that stays');
+  const choose = (how: Opens): PieceEdit => {
+    if (how === 'none') return { kind: 'piece', patch: {}, without: ['lid'] };
     const begun: Lid = lid ?? { how, slack: s(1.5, 1 / 16), ledge: { stock: piece.stock.sides, wide: s(25, 1) } };
     const packed = how === 'hinged' && !begun.packed ? { packed: { stock: piece.stock.sides, wide: s(45, 1.75) } } : {};
     // In grooves of the top a back would hold it shut.
     const open = piece.back.kind === 'groove' || piece.back.kind === 'rebate' ? { back: { kind: 'applied' as const } } : {};
     const top = how === 'hinged' || (piece.top !== 'between' && piece.top !== 'over') ? { top: 'between' as const } : {};
-    return change({ lid: { ...begun, ...packed, how }, ...open, ...top }, how === 'hinged' ? 'A hinged lid' : 'A lid that is lifted off');
+    return { kind: 'piece', patch: { lid: { ...begun, ...packed, how }, ...open, ...top } };
   };
   return (
     <>
-      <Select
+      <Ways
         label="The top opens"
         value={lid?.how ?? 'none'}
-        choices={[
-          { id: 'none', label: 'No, it stays' },
-          { id: 'hinged', label: 'A lid, hinged behind' },
-          { id: 'lift-off', label: 'A lid, lifted off' },
-        ]}
-        onChange={choose}
+        choices={OPENING}
+        edit={choose}
+        onChange={(how) => commit(choose(how), DONE[how])}
       />
       {lid ? (
         <>

@@ -4,7 +4,6 @@ import { mm } from '../../../core/length/index.js';
 import type { PiecePatch } from '../../../core/piece/index.js';
 import { usePieceFields } from '../../bench/piece-fields.js';
 import { useSettledBench } from '../../bench/bench.js';
-import { PictureChoice } from '../../shared/picture-choice.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { FieldLabel, Grid, NumberBox, Section, WideTick } from '../../shared/ui.js';
 import { FIXES } from './pictures.js';
@@ -55,19 +54,14 @@ function PinRows({ patch }: { patch: (of: Partial<Panels['shelves']>) => PiecePa
 /** How all shelves and dividers of a piece are made, unless one of them says otherwise. */
 export function PanelsForm() {
   const { piece } = useSettledBench();
-  const { change, length } = usePieceFields();
+  const { change, length, way } = usePieceFields();
   const { shelves, stock } = piece.panels;
   const patch = (of: Partial<Panels['shelves']>) => withPanels(piece, { shelves: { ...shelves, ...of } });
   return (
     <Section>
       <h2>Shelves and dividers</h2>
       <Grid>
-        <PictureChoice
-          label="Shelves fixed"
-          value={shelves.fix}
-          choices={FIXES}
-          onChange={(fix) => change(patch({ fix }), 'Fixed the shelves another way')}
-        />
+        {way('Shelves fixed', shelves.fix, FIXES, (fix) => patch({ fix }), 'Fixed the shelves another way')}
         {shelves.fix === 'housed'
           ? length('Housing depth', shelves.housing, (housing) => patch({ housing }))
           : length('End clearance', shelves.looseEnd, (looseEnd) => patch({ looseEnd }), true)}
