@@ -12,6 +12,7 @@ import {
   type Building,
   type Step,
 } from '../core/build/index.js';
+import { writeExactly } from '../core/figure/index.js';
 import { mm } from '../core/length/index.js';
 import { PRINT_SHED } from './print-shed.js';
 import { solved } from './solved.js';
@@ -204,4 +205,17 @@ test('the middle post of the sink cabinet is out before anything is bought; one 
   expect(propped.steps[0]?.cautions[0]).toContain('prop that first');
   expect(propped.checks.filter((c) => c.id.startsWith('taken-out')).map((c) => [c.id, c.severity])).toEqual([['taken-out-1', 'look']]);
   expect(stepsOf(solved('ink-case'), buildingOf('ink-case')).some((s) => s.phase === 'take out')).toBe(false);
+});
+
+test('what hangs is hung and not stood up: marked on the wall, into studs, pulled at before anything stands in it', () => {
+  const last = (id: string) => stepsOf(solved(id), buildingOf(id)).find((s) => s.phase === 'stand') as Step;
+  const said = (id: string) => last(id).says.map((s) => writeExactly(s));
+  expect(last('brayer-board').title).toBe('Hang it on the wall');
+  // Its lower edge is 1210 up and its left end 12 along; it is 640 high and 1560 wide.
+  expect(said('brayer-board')).toContain('Mark on the wall: upper edge of the board, 1850 mm from the floor.');
+  expect(said('brayer-board')).toContain('Mark on the wall: right end of the board, 1572 mm from the left of the wall.');
+  expect(said('brayer-board').join(' ')).toMatch(/two people lift it.*never into wallboard alone.*Pull at it/);
+  expect(said('roller-wall-case').filter((s) => s.startsWith('Mark on the wall: lower edge of the cleat'))).toHaveLength(1);
+  expect(said('brayer-board').join(' ')).not.toMatch(/Tipped up|shim the other feet/);
+  expect(last('ink-case').title).toBe('Move it, stand it up, fix it');
 });

@@ -1,5 +1,6 @@
 import { fine, len, mass, say, type Sentence } from '../figure/index.js';
 import { toMm } from '../length/index.js';
+import { hangs } from '../piece/index.js';
 import type { Part } from '../parts/index.js';
 import type { Solution } from '../solution/index.js';
 import { finishOf, timeAt } from './products.js';
@@ -48,8 +49,42 @@ export function coatSteps({ parts }: Solution, building: Building): readonly Dra
 const overallSaid = ({ shape: { overall } }: Solution): Sentence =>
   say`${len(overall.width.value)} wide, ${len(overall.height.value)} high, ${len(overall.depth.value)} deep`;
 
-/** Moving it, standing it up, and fixing it where it stays. */
+/** What is marked on the wall before a piece is hung. */
+function marksOnWall({ shape }: Solution): Sentence[] {
+  return [...shape.facts.values()]
+    .flat()
+    .flatMap(({ onWall, figure }): Sentence[] =>
+      onWall && figure ? [say`Mark on the wall: ${onWall.what}, ${len(figure.value)} from ${onWall.from}.`] : [],
+    );
+}
+
+/** Hanging it where it stays. */
+function hangStep(solution: Solution, works: readonly Work[]): Draft {
+  const { parts, carried } = solution;
+  const kg = carried.massKg;
+  return draft({
+    id: 'stand',
+    phase: 'stand',
+    title: 'Hang it on the wall',
+    parts: parts.map((p) => p.id),
+    works,
+    standing: parts.map((p) => p.id),
+    says: [
+      say`It weighs ${mass(kg)} with nothing in it${kg > ALONE ? ': two people lift it, one more drives the first screws or tells when it sits' : ''}.`,
+      say`${overallSaid(solution)}: hold that against every door and turn on its way.`,
+      ...marksOnWall(solution),
+      say`Find each stud with a thin drill where it is covered later, and screw into studs or masonry, never into wallboard alone. Where you do not know what is in the wall, ask someone licensed before you drill.`,
+      say`Pull at it downward and outward with both hands before anything stands in it.`,
+    ],
+    cautions: ['Nobody stands under it until it hangs and has been pulled at.'],
+    kg,
+    minutes: TAKES.stand,
+  });
+}
+
+/** Moving it, standing it up or hanging it, and fixing it where it stays. */
 export function standStep(solution: Solution, works: readonly Work[]): Draft {
+  if (hangs(solution.shape)) return hangStep(solution, works);
   const { shape, piece, parts } = solution;
   const kg = solution.carried.massKg;
   const door = solution.checks.find((c) => c.id === 'passes-door');

@@ -47,7 +47,7 @@ export const PHASE_NAMES: Readonly<Record<Phase, string>> = {
   loose: 'putting in shelves',
   ease: 'easing edges',
   coats: 'finishing',
-  stand: 'standing it up',
+  stand: 'putting it where it stays',
   check: 'checking',
 };
 

@@ -238,6 +238,8 @@ export interface Bought {
 export interface Fact {
   readonly name: string;
   readonly figure?: Figure;
+  /** What of it is marked on the wall there, and from where the figure is measured, where it is such a mark. */
+  readonly onWall?: { readonly what: string; readonly from: string };
   readonly count?: Figure<'count'>;
   readonly remark?: Sentence;
 }

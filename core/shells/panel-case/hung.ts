@@ -82,7 +82,8 @@ export function hangingOf(piece: PanelCase, envelope: Envelope, workshop: Worksh
 function markAt({ above }: Hung, what: string, y: Length): readonly Fact[] {
   if (above === undefined) return [];
   const over = size('lower edge over the floor', above, { in: 'piece', field: 'hung.above' });
-  return [{ name: `mark on the wall: ${what}`, figure: over.plus(size('up from there', y)).named(what) }];
+  const onWall = { what, from: 'the floor' };
+  return [{ name: `mark on the wall: ${what}`, figure: over.plus(size('up from there', y)).named(what), onWall }];
 }
 
 /** What lies under a case that hangs, or goes under its sides. */

@@ -1,4 +1,4 @@
-import { len, say, size } from '../../figure/index.js';
+import { len, say, size, type Figure } from '../../figure/index.js';
 import { studsBehind } from '../../interiors/panels/to-back.js';
 import { ZERO, add, sub, type Length } from '../../length/index.js';
 import type { Fact, ShapeProblem } from '../../piece/index.js';
@@ -21,14 +21,20 @@ export function studsOf(piece: WallBoard, wide: Length, workshop: Workshop): rea
     .sort((a, b) => a - b);
 }
 
+const markOf = (what: string, from: string, figure: Figure): Fact => ({
+  name: `mark on the wall: ${what}`,
+  figure,
+  onWall: { what, from },
+});
+
 /** Where to mark on the wall, and where the studs are that the board is screwed to. */
 export function onWallFacts(piece: WallBoard, { overall }: Inside, workshop: Workshop): readonly Fact[] {
   const { above, left } = piece.board;
   const lower = above === undefined ? null : size('lower edge of the board, over the floor', above, { in: 'piece', field: 'board.above' });
   const from = left === undefined ? null : size('from the left of the wall', left, { in: 'piece', field: 'board.left' });
   return [
-    ...(lower ? [{ name: 'mark on the wall: upper edge of the board', figure: lower.plus(overall.height.named('the board')) }] : []),
-    ...(from ? [{ name: 'mark on the wall: right end of the board', figure: from.plus(overall.width.named('the board')) }] : []),
+    ...(lower ? [markOf('upper edge of the board', 'the floor', lower.plus(overall.height.named('the board')))] : []),
+    ...(from ? [markOf('right end of the board', 'the left of the wall', from.plus(overall.width.named('the board')))] : []),
     ...studsOf(piece, overall.width.value, workshop).map((s, i) => ({
       name: `stud ${i + 1} behind it`,
       figure: size('from the left end of the board', s),
