@@ -40,7 +40,7 @@ export function useEditFields<P>(whose: 'piece' | 'making', edit: (patch: P) => 
     />
   );
   const way = <T extends string>(label: string, value: T, choices: readonly OneWay<T>[], patch: (way: T) => P, said: string) => (
-    <Ways label={label} value={value} choices={choices} edit={(to) => edit(patch(to))} onChange={(to) => change(patch(to), said)} />
+    <Ways label={label} value={value} choices={choices} edit={(to) => edit(patch(to))} said={() => said} />
   );
   return { change, length, way };
 }

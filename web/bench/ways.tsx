@@ -5,7 +5,7 @@ import type { PieceEdit } from '../../core/piece/index.js';
 import type { WayCosts } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
 import { PictureChoice, type Picture } from '../shared/picture-choice.js';
-import { Button, Faint, Row, Select, Wide, type Choice } from '../shared/ui.js';
+import { Button, Faint, Row, Select, Wide, WideTick, type Choice } from '../shared/ui.js';
 import { useWorker } from '../shared/use-worker.js';
 import { line } from '../theme/tokens.js';
 import { useSettledBench } from './bench.js';
@@ -60,9 +60,12 @@ interface WaysProps<T extends string> {
   readonly choices: readonly OneWay<T>[];
   /** The edit that makes it so. */
   readonly edit: (way: T) => PieceEdit;
+  /** What is asked: of something that is there or not it is what that alone costs. */
+  readonly asks?: string;
 }
 
-function Costs<T extends string>({ label, value, choices, edit }: WaysProps<T>) {
+function Costs<T extends string>({ label, value, choices, edit, asks = 'What each costs' }: WaysProps<T>) {
+  const name = `${asks}: ${label}`;
   const { settled, workshop } = useSettledBench();
   const [asked, setAsked] = useState<{ readonly of: typeof settled; readonly ask: WaysAsked } | null>(null);
   const ask = asked?.of === settled ? asked.ask : null;
@@ -78,15 +81,15 @@ function Costs<T extends string>({ label, value, choices, edit }: WaysProps<T>) 
   }, [done]);
   if (!ask) {
     return (
-      <Button data-quiet aria-label={`What each costs: ${label}`} onPress={start}>
-        What each costs
+      <Button data-quiet aria-label={name} onPress={start}>
+        {asks}
       </Button>
     );
   }
   if (!done) return <Faint role="status">Making it each way…</Faint>;
   return (
     <>
-      <List ref={told} tabIndex={-1} aria-label={`What each costs: ${label}`}>
+      <List ref={told} tabIndex={-1} aria-label={name}>
         {choices.map((c) => {
           const costs = work.reply.find((w) => w.id === c.id);
           return (
@@ -108,8 +111,10 @@ function Costs<T extends string>({ label, value, choices, edit }: WaysProps<T>) 
 }
 
 /** One of a few ways to make something, by its picture where there is one, with what each of them costs where that is asked for. */
-export function Ways<T extends string>(props: WaysProps<T> & { readonly onChange: (way: T) => void }) {
-  const { label, value, choices, onChange } = props;
+export function Ways<T extends string>({ said, ...props }: WaysProps<T> & { readonly said: (way: T) => string }) {
+  const { commit } = useSettledBench();
+  const { label, value, choices, edit } = props;
+  const onChange = (way: T) => commit(edit(way), said(way));
   const pictured = choices.flatMap((c) => (c.picture ? [{ ...c, picture: c.picture }] : []));
   return (
     <Wide>
@@ -119,6 +124,48 @@ export function Ways<T extends string>(props: WaysProps<T> & { readonly onChange
         <Select label={label} value={value} choices={choices} onChange={onChange} />
       )}
       <Costs {...props} />
+    </Wide>
+  );
+}
+
+/** What is said of something that is there or is not. */
+interface WithAndWithout {
+  readonly with: string;
+  readonly without: string;
+}
+
+/** Something that is there or not, ticked, with what it costs where that is asked for. */
+export function WayTick({
+  label,
+  is,
+  says,
+  edit,
+  said,
+}: {
+  label: string;
+  is: boolean;
+  /** What one gets and gives up that no figure says. */
+  says: WithAndWithout;
+  edit: (on: boolean) => PieceEdit;
+  /** What was done, as the log says it. */
+  said: WithAndWithout;
+}) {
+  const { commit } = useSettledBench();
+  return (
+    <Wide>
+      <WideTick isSelected={is} onChange={(on) => commit(edit(on), on ? said.with : said.without)}>
+        {label}
+      </WideTick>
+      <Costs
+        label={label}
+        value={is ? 'with' : 'without'}
+        choices={[
+          { id: 'with', label: 'With it', says: says.with },
+          { id: 'without', label: 'Without it', says: says.without },
+        ]}
+        edit={(way) => edit(way === 'with')}
+        asks="What it costs"
+      />
     </Wide>
   );
 }

@@ -151,7 +151,7 @@ export function FrameForm({ piece }: { piece: Frame }) {
               value={piece.held ?? 'screws'}
               choices={HELD}
               edit={heldBy}
-              onChange={(held) => commit(heldBy(held), held === 'bolts' ? 'Held the rails by bolts' : 'Held the rails by screws')}
+              said={(held) => (held === 'bolts' ? 'Held the rails by bolts' : 'Held the rails by screws')}
             />
           )}
           {piece.joined !== 'end-on' ? (

@@ -1,7 +1,9 @@
 import { Input } from 'react-aria-components';
 import { inch, mm, scale, type Length } from '../../../core/length/index.js';
 import type { Leaning } from '../../../core/shells/index.js';
+import type { PieceEdit } from '../../../core/piece/index.js';
 import { useSettledBench } from '../../bench/bench.js';
+import { WayTick } from '../../bench/ways.js';
 import { EdgeFields, GridFields, usePieceFields } from '../../bench/piece-fields.js';
 import { usePrecision } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
@@ -101,22 +103,29 @@ function LeanFields({ piece }: { piece: Leaning }) {
 
 /** A strip over the rear edges that keeps the sides from leaning over. */
 function BraceFields({ piece }: { piece: Leaning }) {
-  const { commit, settled } = useSettledBench();
+  const { settled } = useSettledBench();
   const { change, length } = usePieceFields();
   const { brace, sides } = piece;
   const spaces = piece.interior.split?.spaces ?? [];
   const choices = spaces.map((s) => ({ id: s.id, label: settled.shape.spaces.get(s.id)?.label ?? s.id }));
-  const put = (on: boolean) => {
-    const space = (spaces[1] ?? spaces[0])?.id;
-    if (!on) commit({ kind: 'piece', patch: {}, without: ['brace'] }, 'Took the brace out');
-    else if (space) change({ brace: { stock: sides.stock, wide: sides.wide, space } }, 'Put a brace in');
-  };
-  if (spaces.length === 0) return null;
+  const usual = (spaces[1] ?? spaces[0])?.id;
+  if (usual === undefined) return null;
+  const put = (on: boolean): PieceEdit =>
+    on
+      ? { kind: 'piece', patch: { brace: { stock: sides.stock, wide: sides.wide, space: usual } } }
+      : { kind: 'piece', patch: {}, without: ['brace'] };
   return (
     <>
-      <WideTick isSelected={brace !== undefined} onChange={put}>
-        A brace over the rear edges
-      </WideTick>
+      <WayTick
+        label="A brace over the rear edges"
+        is={brace !== undefined}
+        says={{
+          with: 'It keeps the sides from leaning over. It is seen from behind, and things do not go through there.',
+          without: 'Open from behind. Only its joints keep it from leaning over.',
+        }}
+        edit={put}
+        said={{ with: 'Put a brace in', without: 'Took the brace out' }}
+      />
       {brace ? (
         <>
           <Select
@@ -139,18 +148,24 @@ function BraceFields({ piece }: { piece: Leaning }) {
 
 /** Legs and feet that it stands free on. */
 function FreeFields({ piece }: { piece: Leaning }) {
-  const { commit } = useSettledBench();
   const { change, length } = usePieceFields();
   const { legs, sides } = piece;
-  const put = (on: boolean) => {
-    if (on) change({ legs: { stock: sides.stock, wide: scale(sides.wide, 0.5) } }, 'Stood it free on rear legs');
-    else commit({ kind: 'piece', patch: {}, without: ['legs'] }, 'Leant it on the wall');
-  };
+  const put = (on: boolean): PieceEdit =>
+    on
+      ? { kind: 'piece', patch: { legs: { stock: sides.stock, wide: scale(sides.wide, 0.5) } } }
+      : { kind: 'piece', patch: {}, without: ['legs'] };
   return (
     <>
-      <WideTick isSelected={legs !== undefined} onChange={put}>
-        Free of the wall, on rear legs and feet
-      </WideTick>
+      <WayTick
+        label="Free of the wall, on rear legs and feet"
+        is={legs !== undefined}
+        says={{
+          with: 'Stands anywhere, and nothing is drilled into the wall. It takes more floor, and can be tipped.',
+          without: 'Light, and little of it on the floor. It is fixed to the wall at its head.',
+        }}
+        edit={put}
+        said={{ with: 'Stood it free on rear legs', without: 'Leant it on the wall' }}
+      />
       {legs ? (
         <>
           <StockSelect

@@ -2,13 +2,12 @@ import { Input } from 'react-aria-components';
 import type { PieceEdit } from '../../../core/piece/index.js';
 import { inch, mm } from '../../../core/length/index.js';
 import type { Back, Hung, PanelCase } from '../../../core/shells/index.js';
-import { useSettledBench } from '../../bench/bench.js';
 import { usePieceFields } from '../../bench/piece-fields.js';
-import { Ways, type OneWay } from '../../bench/ways.js';
+import { WayTick, Ways, type OneWay } from '../../bench/ways.js';
 import { usePrecision } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { FieldLabel, NumberBox, WideTick } from '../../shared/ui.js';
+import { FieldLabel, NumberBox } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { asKg } from '../../../core/measures/index.js';
 
@@ -37,7 +36,6 @@ const STANDS: readonly OneWay<By>[] = [
 
 /** What a case stands on or hangs by. */
 export function HungFields({ piece }: { piece: PanelCase }) {
-  const { commit } = useSettledBench();
   const { change, length } = usePieceFields();
   const precision = usePrecision();
   const { hung, back } = piece;
@@ -58,6 +56,13 @@ export function HungFields({ piece }: { piece: PanelCase }) {
     const bottom = piece.bottom === 'over' ? 'between' : piece.bottom;
     return { kind: 'piece', patch: { hung: next, base: { kind: 'none' }, bottom, ...rear } };
   };
+  const notch = (on: boolean): PieceEdit => {
+    if (!hung || !('cleat' in hung)) return { kind: 'piece', patch: {} };
+    const plain = without(hung.cleat, 'notched');
+    const rear: Back = { kind: 'groove', depth: s(6, 1 / 4), inset: s(18, 3 / 4), slack: s(1, 1 / 32) };
+    const next: Hung = { ...hung, cleat: on ? { ...plain, notched: true } : plain };
+    return { kind: 'piece', patch: { hung: next, ...(on && back.kind !== 'none' ? { back: rear } : {}) } };
+  };
   return (
     <>
       <Ways
@@ -65,7 +70,7 @@ export function HungFields({ piece }: { piece: PanelCase }) {
         value={byOf(hung)}
         choices={STANDS}
         edit={hang}
-        onChange={(by) => commit(hang(by), by === 'floor' ? 'Stands on the floor' : 'Hung on the wall')}
+        said={(by) => (by === 'floor' ? 'Stands on the floor' : 'Hung on the wall')}
       />
       {hung && 'cleat' in hung ? (
         <>
@@ -75,22 +80,16 @@ export function HungFields({ piece }: { piece: PanelCase }) {
             onChange={(stock) => change({ hung: { ...hung, cleat: { ...hung.cleat, stock } } }, 'Changed the cleat')}
           />
           {length('Cleat board wide', hung.cleat.wide, (wide) => ({ hung: { ...hung, cleat: { ...hung.cleat, wide } } }))}
-          <WideTick
-            isSelected={hung.cleat.notched === true}
-            onChange={(on) => {
-              const plain = without(hung.cleat, 'notched');
-              const rear: Back = { kind: 'groove', depth: s(6, 1 / 4), inset: s(18, 3 / 4), slack: s(1, 1 / 32) };
-              change(
-                {
-                  hung: { ...hung, cleat: on ? { ...plain, notched: true } : plain },
-                  ...(on && back.kind !== 'none' ? { back: rear } : {}),
-                },
-                on ? 'Let the cleat into the sides' : 'Put the cleat behind the sides',
-              );
+          <WayTick
+            label="Through notches in the sides, flush with the wall"
+            is={hung.cleat.notched === true}
+            says={{
+              with: 'The sides lie against the wall, and no bumper is wanted. Each side is cut out, and the cleat is seen at its ends.',
+              without: 'The sides stay whole. It stands off the wall by the cleat, on a bumper below.',
             }}
-          >
-            Through notches in the sides, flush with the wall
-          </WideTick>
+            edit={notch}
+            said={{ with: 'Let the cleat into the sides', without: 'Put the cleat behind the sides' }}
+          />
         </>
       ) : null}
       {hung && 'rail' in hung ? (

@@ -2,7 +2,6 @@ import { Input } from 'react-aria-components';
 import type { PieceEdit } from '../../../core/piece/index.js';
 import { inch, mm } from '../../../core/length/index.js';
 import type { Lid, PanelCase } from '../../../core/shells/index.js';
-import { useSettledBench } from '../../bench/bench.js';
 import { usePieceFields } from '../../bench/piece-fields.js';
 import { Ways, type OneWay } from '../../bench/ways.js';
 import { usePrecision } from '../../data/project.js';
@@ -34,7 +33,6 @@ const DONE: Readonly<Record<Opens, string>> = {
 
 /** A top that opens: hinged to a rail in front of the back, or lifted off. */
 export function LidFields({ piece }: { piece: PanelCase }) {
-  const { commit } = useSettledBench();
   const { change, length } = usePieceFields();
   const { unit } = usePrecision();
   const { lid } = piece;
@@ -51,13 +49,7 @@ export function LidFields({ piece }: { piece: PanelCase }) {
   };
   return (
     <>
-      <Ways
-        label="The top opens"
-        value={lid?.how ?? 'none'}
-        choices={OPENING}
-        edit={choose}
-        onChange={(how) => commit(choose(how), DONE[how])}
-      />
+      <Ways label="The top opens" value={lid?.how ?? 'none'} choices={OPENING} edit={choose} said={(how) => DONE[how]} />
       {lid ? (
         <>
           {length('Free at each side of the lid', lid.slack, (slack) => put({ slack }), true)}
