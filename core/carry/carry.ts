@@ -214,7 +214,7 @@ function stands(member: Member, carrying: Carrying, total: Newtons, unweighed: s
   return { supports, throughout: false, bending: answer, state, missing, falls: false };
 }
 
-const asBeforeOf = asBefore<Member, CarriedMember>();
+const carriedAsBefore = asBefore<Member, CarriedMember>();
 
 /** The very same as before for a member that carries the same on the same: what was found out about it is still known. */
 function keptOne(member: Member, carrying: Carrying): CarriedMember {
@@ -223,7 +223,7 @@ function keptOne(member: Member, carrying: Carrying): CarriedMember {
   const over = leansBy(member) === 0 ? [] : load.handed.map((h) => byId.get(h.from));
   const same = [workshop, room, ...over, ...joints.map((j) => byId.get(j.carrier)), ...attached.map((a) => a.member)];
   const alike = [load.standing, load.handed, load.unweighed, [...above], joints, attached.map((a) => a.how)];
-  return asBeforeOf(member, { same, alike }, () => carryOne(member, carrying));
+  return carriedAsBefore(member, { same, alike }, () => carryOne(member, carrying));
 }
 
 function carryOne(member: Member, carrying: Carrying): CarriedMember {
