@@ -23,11 +23,12 @@ function examplesIn(file: string): Example[] {
 const files = readdirSync(CORE, { recursive: true, encoding: 'utf8' }).filter((f) => f.endsWith('.ts') && !f.endsWith('.test.ts'));
 const examples = files.flatMap(examplesIn);
 
-/** What an expression of a file comes to: all that the file gives out is known there, and lengths and other measures. */
+/** What an expression of a file comes to: all that the file gives out is known there, lengths and other measures, and the samples of `testing/examples.ts`. */
 function worked({ file, expression, value }: Example): readonly [unknown, unknown] {
   // eslint-disable-next-line @typescript-eslint/no-require-imports -- which files there are is only known as it runs
   const load = (path: string) => require(path) as Record<string, unknown>;
-  const known = { ...load(join(CORE, 'length/index.ts')), ...load(join(CORE, 'measures/index.ts')), ...load(join(CORE, file)) };
+  const rooms = ['length/index.ts', 'measures/index.ts', 'testing/examples.ts', file];
+  const known = Object.assign({}, ...rooms.map((room) => load(join(CORE, room)))) as Record<string, unknown>;
   // eslint-disable-next-line @typescript-eslint/no-implied-eval -- the examples are our own
   const run = new Function(...Object.keys(known), `return [${expression}, ${value}];`) as (...known: unknown[]) => [unknown, unknown];
   return run(...Object.values(known));

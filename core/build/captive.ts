@@ -8,6 +8,7 @@ type Unit = readonly Member[];
  * and nothing that would shut out what must go in before it. A shelf housed in both sides comes before the second side.
  * @param members in the order that they are taken up in where nothing else decides
  * @param frames those of them that are put together already
+ * @example inAssemblyOrder([SHELF], [], []) // [SHELF]
  */
 export function inAssemblyOrder(members: readonly Member[], joints: readonly Joint[], frames: readonly Unit[]): readonly Member[] {
   const framed = new Map(frames.flatMap((f) => f.map((m) => [m.id, f] as const)));

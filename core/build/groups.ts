@@ -95,7 +95,7 @@ function alike<T>(all: readonly T[], membersOf: (one: T) => readonly Member[]): 
 
 const isFront = (m: Member) => m.role === 'drawer front';
 
-/** In which groups the parts of a piece are put together, in the order of the work. */
+/** In which groups the parts of a piece are put together, in the order of the work. @example groupsOf(SOLVED, 'bottom up').length > 0 // true */
 export function groupsOf({ shape, parts }: Solution, order: 'bottom up' | 'top down'): readonly Group[] {
   const members = parts.map((p) => p.member);
   // What moves by itself on another is built with that.

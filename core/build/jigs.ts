@@ -106,7 +106,7 @@ function templates({ parts }: Solution): Jig[] {
   });
 }
 
-/** What is worth making before a piece is built, sticks first. */
+/** What is worth making before a piece is built, sticks first. @example jigsOf(SOLVED, { unit: 'mm', step: mm(0.1) }).length > 0 // true */
 export function jigsOf(solution: Solution, precision: Precision): readonly Jig[] {
   return [
     ...sticks(solution, precision),

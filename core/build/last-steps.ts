@@ -9,7 +9,7 @@ import type { Building } from './spec.js';
 import { ALONE, draft, type Draft } from './step.js';
 import type { Work } from './works.js';
 
-/** All faces and edges of a part, m². */
+/** All faces and edges of a part, m². @example areaOf(PART) // 0.6264 */
 export function areaOf({ length, width, thickness }: Part): number {
   const [l, w, t] = [length.value, width.value, thickness.value].map((x) => toMm(x) / 1000) as [number, number, number];
   return 2 * (l * w + l * t + w * t);
@@ -149,7 +149,7 @@ export function checkStep(solution: Solution): Draft {
   });
 }
 
-/** What is there already and comes out before anything is measured for good. */
+/** What is there already and comes out before anything is measured for good. @example takeOutStep(SOLVED) // [] */
 export function takeOutStep({ shape }: Solution): readonly Draft[] {
   const { takenOut = [] } = shape.outside;
   if (takenOut.length === 0) return [];

@@ -1,7 +1,10 @@
 import { isOutside } from './groups.js';
 import type { Draft, Step } from './step.js';
 
-/** The parts that a step has in hand: its own, and those that its joints hold them to. */
+/**
+ * The parts that a step has in hand: its own, and those that its joints hold them to.
+ * @example inHand({ parts: ['a'], works: [] }).has('a') // true
+ */
 export function inHand({ parts, works }: Pick<Draft, 'parts' | 'works'>): ReadonlySet<string> {
   const held = works.flatMap((w) => (w.kind !== 'join' ? [] : isOutside(w.joint) ? [w.joint.carried] : [w.joint.carried, w.joint.carrier]));
   return new Set([...parts, ...held]);

@@ -8,13 +8,16 @@ export function usualHours(from: string): Hours {
   return { from, week: [evening, evening, evening, evening, [], [{ from: 9 * 60, to: 16 * 60 }], []], off: [] };
 }
 
-/** The day that it is where the clock hangs, such as 2026-05-04. */
+/** The day that it is where the clock hangs, such as 2026-05-04. @example dayOf(new Date(2026, 4, 4, 18, 30)) // '2026-05-04' */
 export function dayOf(moment: Date): string {
   const two = (n: number) => `${n}`.padStart(2, '0');
   return `${moment.getFullYear()}-${two(moment.getMonth() + 1)}-${two(moment.getDate())}`;
 }
 
-/** Minutes from the first midnight of a plan to a moment, in the time that clocks show where it is planned. */
+/**
+ * Minutes from the first midnight of a plan to a moment, in the time that clocks show where it is planned.
+ * @example minutesSince('2026-05-04', new Date(2026, 4, 4, 18, 30)) // 1110
+ */
 export function minutesSince(day: string, moment: Date): number {
   const [y, m, d] = day.split('-').map(Number) as [number, number, number];
   const local = Date.UTC(moment.getFullYear(), moment.getMonth(), moment.getDate(), moment.getHours(), moment.getMinutes());

@@ -31,7 +31,7 @@ function given(piece: Piece, reach: Reach, size: Length): Piece {
   return { ...piece, [reach]: { from: 'given', size, of } };
 }
 
-/** What a size of the whole is given as: of the outside where it follows from something else. */
+/** What a size of the whole is given as: of the outside where it follows from something else. @example sizeGiven(SOLVED, 'width') // mm(1000) */
 export function sizeGiven({ piece, shape }: Solution, reach: Reach): Length {
   const rule = piece[reach];
   return rule.from === 'given' ? rule.size : shape.overall[reach].value;
@@ -61,6 +61,7 @@ export function shrunkTo(solution: Solution, sizes: readonly { readonly reach: R
  * The largest that a piece can be so that the parts that are cut still do, where some came out too small: each size of the
  * whole is made smaller by as little as lets the most of them reach, so that the least is cut off the others.
  * @returns null where every part that is cut does as it is, or where no size lets more of them reach
+ * @example largestFromCut(SOLVED) // null
  */
 export function largestFromCut(solution: Solution): Shrunk | null {
   const step = sawStep((solution.piece.rounding ?? solution.workshop.settings.rounding).grid);

@@ -89,7 +89,7 @@ export const BuildingSchema = Type.Object(
 );
 export type Building = Static<typeof BuildingSchema>;
 
-/** How a piece is built before anyone chose anything. */
+/** How a piece is built before anyone chose anything. @example buildingOf('case').piece // 'case' */
 export function buildingOf(piece: string): Building {
   return {
     piece,
@@ -105,7 +105,7 @@ export function buildingOf(piece: string): Building {
   };
 }
 
-/** How a piece is built: as its builder chose, or as it is before that. */
+/** How a piece is built: as its builder chose, or as it is before that. @example buildingFor([], 'case').piece // 'case' */
 export function buildingFor(all: Iterable<Building>, piece: string): Building {
   for (const building of all) if (building.piece === piece) return building;
   return buildingOf(piece);

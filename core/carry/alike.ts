@@ -3,7 +3,10 @@ import type { CarriedMember } from './carry.js';
 /** A figure to so many parts of one. */
 const inSteps = (of: number, parts: number) => Math.round(of * parts);
 
-/** Members that bend alike under alike loads, together, in the order of the first of each. */
+/**
+ * Members that bend alike under alike loads, together, in the order of the first of each.
+ * @example alike([...SOLVED.carried.members.values()]).flat().length // 5
+ */
 export function alike(members: readonly CarriedMember[]): readonly (readonly CarriedMember[])[] {
   const groups = new Map<string, CarriedMember[]>();
   for (const c of members) {

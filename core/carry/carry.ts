@@ -46,12 +46,12 @@ export interface Carried {
   readonly massKg: Kilograms;
 }
 
-/** The things that stand anywhere in a piece and whose mass is not known, each once, by their names. */
+/** The things that stand anywhere in a piece and whose mass is not known, each once, by their names. @example unweighedIn(SOLVED.carried) // [] */
 export const unweighedIn = ({ members }: Pick<Carried, 'members'>): readonly string[] => [
   ...new Set([...members.values()].flatMap((c) => c.unknown)),
 ];
 
-/** The mass of a member by its measured size and its true shape, kg. */
+/** The mass of a member by its measured size and its true shape, kg. @example massOf(SHELF) // 2.448 */
 export function massOf(member: Member): Kilograms {
   const { density } = propertiesOf(member.stock);
   return asKg(massMiddleOf(member).volume * density * 1e-9);
@@ -263,6 +263,7 @@ function carryOne(member: Member, carrying: Carrying): CarriedMember {
  * Carries every load of a piece down to the floor: what stands in the spaces, and the weight of every
  * member. Members are taken from the top; each is solved as a beam on what carries it, and its
  * reactions load those. What has no mass is missing all the way down.
+ * @example carry(SOLVED.shape, SHOP).floor // (SOLVED.carried.massKg + 4) * 9.81
  */
 export function carry(shape: Shape, workshop: Workshop): Carried {
   return carryDown(shape, standingOn(shape), workshop);

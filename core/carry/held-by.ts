@@ -98,7 +98,7 @@ export function linesOf(member: Member, joints: readonly Joint[]): readonly Line
   });
 }
 
-/** How far what holds a panel beside its span is apart at most, mm. */
+/** How far what holds a panel beside its span is apart at most, mm. @example apartAcross('both', [], 300) // 300 */
 export function apartAcross(beside: Beside, lines: readonly LineSupport[], width: number): number {
   const places = [...lines.map((l) => l.y), ...(beside === 'both' ? [0, width] : beside === 'back' ? [width] : [])];
   const { from, to } = longestOf(spansOf(places));

@@ -4,7 +4,10 @@ import type { Settings } from '../project/index.js';
 import type { CarriedMember } from './carry.js';
 import { fixingsOf } from './fixings/index.js';
 
-/** Whether a member that fails comes down or may break, so that it stops the build; what merely shows is for a look. */
+/**
+ * Whether a member that fails comes down or may break, so that it stops the build; what merely shows is for a look.
+ * @example stopsBuild(SOLVED.carried.members.get('in-m1/shelf/1')) // false
+ */
 export function stopsBuild({ falls, bending }: CarriedMember): boolean {
   return falls || bending?.strength.state === 'fails';
 }

@@ -36,7 +36,7 @@ function spotOf(from: Member, to: Member | undefined, on: Line | undefined): Spo
   return { x: on ? seenAcross(from, on, middle) : middle, y: toMm(fromUnits(Math.max(a.y0, b?.y0 ?? a.y0))) };
 }
 
-/** The way of a member's load to the floor, nearest first, each joint once. */
+/** The way of a member's load to the floor, nearest first, each joint once. @example pathToFloor(SOLVED.carried, 'in-m1/shelf/1').length // 4 */
 export function pathToFloor(carried: Carried, memberId: string): readonly PathStep[] {
   const steps: PathStep[] = [];
   const seen = new Set<string>();
@@ -60,7 +60,10 @@ export function pathToFloor(carried: Carried, memberId: string): readonly PathSt
   return steps;
 }
 
-/** The way of a load as lines seen from the front: from where a member takes it to where it gives it on. */
+/**
+ * The way of a load as lines seen from the front: from where a member takes it to where it gives it on.
+ * @example pathLines(SOLVED.carried, 'in-m1/shelf/1').length // 4
+ */
 export function pathLines(carried: Carried, memberId: string): readonly { readonly from: Spot; readonly step: PathStep }[] {
   const steps = pathToFloor(carried, memberId);
   const start = carried.members.get(memberId)?.member;

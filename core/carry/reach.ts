@@ -23,6 +23,7 @@ const apartFrom = (a: Member, b: Member) => known(a, b, () => apartOf(solidOfMem
 /**
  * Whether what is to carry a member is where it can: against it, but for what a joint is slack or a
  * pin or a slide bridges. A floor, and a place that is there already, are where they are said to be.
+ * @example isInReach(SHELF, undefined, { carried: 'shelf', carrier: 'gone', how: 'screws' }) // false
  */
 export function isInReach(member: Member, carrier: Member | undefined, { carrier: id, how, apart }: Joint): boolean {
   // What would carry it may have no size left, and not be there at all.
@@ -57,7 +58,10 @@ function level([x, , z]: Vector): readonly Vector[] {
   return size < 1e-6 ? [] : [[x / size, 0, z / size]];
 }
 
-/** How much room is under a member before it comes down on another one, mm; Infinity where nothing is under it. */
+/**
+ * How much room is under a member before it comes down on another one, mm; Infinity where nothing is under it.
+ * @example roomUnder(SHELF, [SHELF, RAIL]) // 305
+ */
 export function roomUnder(member: Member, members: readonly Member[]): number {
   const [, [y0]] = extentsOf(member);
   let room = Infinity;

@@ -115,7 +115,7 @@ function overIt(entry: Standing, lie: readonly (readonly [number, number])[], n:
   return [{ ...entry, kg: asKg((entry.kg * own) / all), from: Math.max(entry.from, from), to: Math.min(entry.to, to) }];
 }
 
-/** What stands on each member. */
+/** What stands on each member. @example standingOn(SOLVED.shape).standing.get('in-m1/shelf/1')[0].kg // 4 */
 export function standingOn(shape: Shape): { standing: Map<string, Standing[]>; unweighed: Map<string, string[]> } {
   const standing = new Map<string, Standing[]>();
   const unweighed = new Map<string, string[]>();

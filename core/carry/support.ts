@@ -19,5 +19,5 @@ export interface Support {
   readonly lifted: boolean;
 }
 
-/** What a support has to hold, N: the most under any pattern of load. */
+/** What a support has to hold, N: the most under any pattern of load. @example heldAt({ newtons: 10, most: 14 }) // 14 */
 export const heldAt = ({ newtons, most }: Support): number => Math.max(newtons, most ?? newtons);

@@ -75,7 +75,7 @@ function stretchesOf(length: number, { narrow = [] }: Bending, whole: Omit<BeamS
   return (stretches.at(-1)?.to ?? 0) < length ? [...stretches, { ...whole, to: length }] : stretches;
 }
 
-/** The bending stiffness of a section, N mm². */
+/** The bending stiffness of a section, N mm². @example stiffnessOf({ width: 300, thickness: 20, properties: { elastic: 9.5 } }) // 1_900_000_000 */
 export function stiffnessOf({ width, thickness, properties, EI }: Bending): number {
   return EI ?? properties.elastic * MPA_PER_GPA * rectangleSecondMoment(width, thickness);
 }

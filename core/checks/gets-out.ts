@@ -101,7 +101,10 @@ function stuck({ space, filled, carriers }: Stand, piece: Piece, shape: Shape, l
   return [check(space, say`${capital(which)} cannot be brought into ${placed.label}, or out of it again: in the way ${said.join('; ')}.`)];
 }
 
-/** Devices that can be brought to their places, and out again, no way: straight to the front, up under a lid, or to the rear where no wall is. */
+/**
+ * Devices that can be brought to their places, and out again, no way: straight to the front, up under a lid, or to the rear where no wall is.
+ * @example getsOutChecks(CASE, SOLVED.shape, {}) // []
+ */
 export function getsOutChecks(piece: Piece, shape: Shape, letters: Letters): Check[] {
   return [...shape.stands.values()].flatMap((stand) => stuck(stand, piece, shape, letters));
 }

@@ -94,6 +94,7 @@ function narrowest(ways: readonly Way[]): readonly Way[] {
 /**
  * Whether a driver reaches the heads of screws, and fingers the nuts of bolts, with what stands for good in the way. What
  * moves is screwed together on the bench, and what is put on last is not there yet.
+ * @example handChecks(SOLVED.shape, SOLVED.carried, {}, SHOP.settings) // []
  */
 export function handChecks(shape: Shape, carried: Carried, letters: Letters, settings: Settings): Check[] {
   const moves = new Set(shape.bodies.flatMap((b) => b.members));

@@ -55,7 +55,7 @@ function weakJoint(
 /** Letters that are named one by one; of more only the count is told. */
 const NAMED = 12;
 
-/** Some members by their letters, and how many more there are. */
+/** Some members by their letters, and how many more there are. @example namesOf([SHELF, RAIL], { shelf: 'C', rail: 'D' }) // 'C, D' */
 export function namesOf(members: readonly Member[], letters: Letters): string {
   const names = [...new Set(members.map((m) => letters[m.id] ?? m.label))];
   return names.length > NAMED ? `${names.slice(0, NAMED).join(', ')} and ${names.length - NAMED} more` : names.join(', ');
@@ -111,7 +111,10 @@ function falling(carried: readonly CarriedMember[], letters: Letters): Check[] {
   });
 }
 
-/** Whether members are strong enough, whether anything falls, and whether every joint holds, whether or not a member bends there. */
+/**
+ * Whether members are strong enough, whether anything falls, and whether every joint holds, whether or not a member bends there.
+ * @example holdChecks(CASE, SOLVED.carried, {}, SHOP) // []
+ */
 export function holdChecks(piece: Piece, all: Carried, letters: Letters, workshop: Workshop): Check[] {
   const carried = [...all.members.values()];
   const byId = new Map(carried.map((c) => [c.member.id, c.member]));

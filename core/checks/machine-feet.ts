@@ -7,7 +7,7 @@ import { feetOf } from '../things/index.js';
 /** What lies so near to the height that a thing stands at is under it. */
 const LEVEL = mm(1);
 
-/** Machines that stand on feet, where one of them is over nothing. */
+/** Machines that stand on feet, where one of them is over nothing. @example machineFeetChecks(SOLVED.shape) // [] */
 export function machineFeetChecks({ spaces, members, stands }: Shape): Check[] {
   return [...spaces.values()].flatMap((space): Check[] => {
     if (space.neighbours.below === 'floor') return [];

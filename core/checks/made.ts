@@ -36,7 +36,7 @@ function byHow(off: AgainstPlan): Sentence {
   return a.length > 0 && b.length > 0 ? say`${a} and ${b}` : [...a, ...b];
 }
 
-/** The part that is the reflection of another one, where the piece has one. */
+/** The part that is the reflection of another one, where the piece has one. @example otherHand(PART, SOLVED.parts) // undefined */
 export function otherHand(part: Part, parts: readonly Part[]): Part | undefined {
   if (!isHanded(part.member)) return undefined;
   const { mirrored } = likenessOf(part.member);
@@ -69,7 +69,10 @@ function wrongWay(part: Part, fact: MadePart, parts: readonly Part[], letters: L
   );
 }
 
-/** Parts that were cut and are not what is planned now: a cut part never changes, so that the plan, or another part, must. */
+/**
+ * Parts that were cut and are not what is planned now: a cut part never changes, so that the plan, or another part, must.
+ * @example madeChecks(SOLVED.parts, {}, undefined) // []
+ */
 export function madeChecks(parts: readonly Part[], letters: Letters, made: Made | undefined): Check[] {
   if (!made || made.size === 0) return [];
   const byId = new Map(parts.map((p) => [p.id, p]));

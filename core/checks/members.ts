@@ -180,7 +180,7 @@ function tipping(piece: Piece, shape: Shape): Check[] {
   ];
 }
 
-/** Whether members sag, equal ones together. */
+/** Whether members sag, equal ones together. @example memberSags(SOLVED.carried, {}, SHOP) // [] */
 export const memberSags = ({ members }: Carried, letters: Letters, workshop: Workshop): Check[] =>
   alike([...members.values()]).flatMap((group) => sagCheck(group, letters, workshop));
 

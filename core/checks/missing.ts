@@ -4,7 +4,7 @@ import { namedIn, ownStock } from '../kinds/index.js';
 import type { Workshop } from '../project/index.js';
 import { pieceFix, type Check } from '../finding/index.js';
 
-/** Stocks that a piece names and the stockroom no longer has; they are drawn 18 thick and stop the build. */
+/** Stocks that a piece names and the stockroom no longer has; they are drawn 18 thick and stop the build. @example missingStock(CASE, SHOP) // [] */
 export function missingStock(piece: Piece, workshop: Workshop): Check[] {
   const own = ownStock(piece)
     .filter(({ id }) => !workshop.stock.has(id))

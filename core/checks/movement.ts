@@ -22,7 +22,10 @@ function roomAtPosts(deck: Member, members: ReadonlyMap<string, Member>): number
   return rooms.length > 0 ? Math.min(...rooms) : null;
 }
 
-/** Decks of solid wood that are held so that they split, or have no room, when they move across their grain over a year. */
+/**
+ * Decks of solid wood that are held so that they split, or have no room, when they move across their grain over a year.
+ * @example movementChecks(CASE, SOLVED.shape, {}, SHOP) // []
+ */
 export function movementChecks(piece: Piece, { members }: Shape, letters: Letters, workshop: Workshop): Check[] {
   const byId = new Map(members.map((m) => [m.id, m]));
   return members.flatMap((deck): Check[] => {

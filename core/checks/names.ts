@@ -1,12 +1,12 @@
 import type { Letters, Member } from '../piece/index.js';
 
-/** A name for a member with its letter, as it stands in every sentence. */
+/** A name for a member with its letter, as it stands in every sentence. @example nameOf(SHELF, { shelf: 'C' }) // 'shelf C' */
 export function nameOf(member: Member, letters: Letters): string {
   const letter = letters[member.id];
   return letter ? `${member.role} ${letter}` : member.label;
 }
 
-/** Several members of a role. */
+/** Several members of a role. @example manyOf(2, 'shelf') // '2 shelves' */
 export function manyOf(count: number, role: Member['role']): string {
   return `${count} ${role.endsWith('shelf') ? `${role.slice(0, -1)}ves` : `${role}s`}`;
 }

@@ -1,5 +1,5 @@
 import { len, say } from '../figure/index.js';
-import { ZERO, add, least, mm, negative, sub, type Length } from '../length/index.js';
+import { ZERO, add, greatest, least, mm, negative, sub, type Length } from '../length/index.js';
 import type { Box, Piece, Shape } from '../piece/index.js';
 import { leanOf, roomFor, spreadOf, standingHeight, valuesOf, type Obstacle, type Opening } from '../survey/index.js';
 import { pieceFix, type Check, type Fix } from '../finding/index.js';
@@ -204,6 +204,31 @@ function squareness({ opening }: PlaceContext): Check[] {
   return checks;
 }
 
+/** Studs that were read past the end of the wall, where nothing can be screwed into them. */
+function studsPastTheWall({ openingId, opening }: PlaceContext): Check[] {
+  const { studs = [], ...rest } = opening;
+  const wide = greatest(valuesOf(opening, 'width'));
+  const [first, ...more] = studs.filter((at) => at >= wide);
+  if (first === undefined) return [];
+  const kept = studs.filter((at) => at < wide);
+  const others = more.length > 0 ? say` and ${more.length} more past that` : say``;
+  return [
+    {
+      id: 'studs-past',
+      severity: 'look',
+      state: 'fails',
+      about: { kind: 'opening' },
+      sentence: say`A stud is noted at ${len(first)}${others}, and the wall is ${len(wide)} wide by its widest reading: nothing is counted on there. They are read from the left of the opening to their middles.`,
+      fixes: [
+        {
+          label: more.length > 0 ? say`Take them out` : say`Take it out`,
+          change: { target: 'opening', id: openingId, opening: kept.length > 0 ? { ...rest, studs: kept } : rest },
+        },
+      ],
+    },
+  ];
+}
+
 /** Every check of a piece against the place it goes into. */
 export function placeChecks(context: PlaceContext): Check[] {
   return [
@@ -213,5 +238,6 @@ export function placeChecks(context: PlaceContext): Check[] {
     standsUp(context),
     ...passesDoor(context),
     ...squareness(context),
+    ...studsPastTheWall(context),
   ];
 }

@@ -80,7 +80,7 @@ function outOfBounds(run: PlacedRun): Check[] {
 
 const MOST_WAYS = 4;
 
-/** Runs that cannot be met, each with its ways out, and spaces that should fit what is not there. */
+/** Runs that cannot be met, each with its ways out, and spaces that should fit what is not there. @example runChecks(CASE, SOLVED.shape) // [] */
 export function runChecks(piece: Piece, shape: Shape): Check[] {
   return [...shape.runs.values()].flatMap((run) => {
     const owner = shape.spaces.get(run.owner);

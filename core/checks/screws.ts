@@ -26,7 +26,7 @@ function common({ row, other }: Extract<Clash, { kind: 'meets' }>): string {
   return theirs.has(row.row.into.id) ? row.row.into.id : row.row.through.id;
 }
 
-/** The members whose screws a clash is about. */
+/** The members whose screws a clash is about. @example heldIn({ kind: 'lands', row: { holds: 'shelf' } }) // ['shelf'] */
 export function heldIn(clash: Clash): readonly string[] {
   return clash.kind === 'lands' ? [clash.row.holds] : [clash.row.holds, clash.other.holds];
 }
@@ -50,7 +50,10 @@ export function otherWays(piece: Piece, carried: Carried, id: string, letters: L
   ];
 }
 
-/** Screws that can't be driven, meet each other, or land in what is cut for something else. */
+/**
+ * Screws that can't be driven, meet each other, or land in what is cut for something else.
+ * @example screwChecks(CASE, SOLVED.carried, {}, SHOP.settings) // []
+ */
 export function screwChecks(piece: Piece, carried: Carried, letters: Letters, settings: Settings): Check[] {
   const clashes = clashesOf(allScrews(carried));
   if (clashes.length === 0) return [];

@@ -44,7 +44,10 @@ function isSeen({ row, screws }: PlacedRow, members: readonly Member[]): boolean
   return screws.some(({ head, way }) => SEEN_FROM.some((from) => way[from.axis] * from.way > MOSTLY && isOpen(head, from, others)));
 }
 
-/** Screws whose heads are seen from outside, where none is to be: by the member that they go through. */
+/**
+ * Screws whose heads are seen from outside, where none is to be: by the member that they go through.
+ * @example seenScrewChecks(CASE, SOLVED.shape, SOLVED.carried, {}, SHOP.settings) // []
+ */
 export function seenScrewChecks(piece: Piece, shape: Shape, carried: Carried, letters: Letters, settings: Settings): readonly Check[] {
   if (!piece.noHeads) return [];
   const seen = allScrews(carried).filter((row) => isSeen(row, shape.members));

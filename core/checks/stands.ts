@@ -4,7 +4,7 @@ import type { Check, Severity } from '../finding/index.js';
 /** The checks of a solved piece never change, so that they are gone through once. */
 const known = new WeakMap<readonly Check[], ReadonlySet<string>>();
 
-/** Members whose ends do not hold what they give on, by their ids. */
+/** Members whose ends do not hold what they give on, by their ids. @example weakEnds(SOLVED.checks).size // 0 */
 export function weakEnds(checks: readonly Check[]): ReadonlySet<string> {
   let ids = known.get(checks);
   if (!ids) {

@@ -2,7 +2,7 @@ import { say } from '../figure/index.js';
 import type { Check } from '../finding/index.js';
 import { MOST_PARTS, type Shape } from '../piece/index.js';
 
-/** The one check of a piece that has more parts than are worked out; null where it has not. */
+/** The one check of a piece that has more parts than are worked out; null where it has not. @example tooManyParts(SOLVED.shape) // null */
 export function tooManyParts({ members }: Pick<Shape, 'members'>): Check | null {
   if (members.length <= MOST_PARTS) return null;
   return {

@@ -13,7 +13,10 @@ function first(piece: Piece, reaches: Shape['assumed'], workshop: Workshop): str
   return `Measure the ${listed(reaches)} of the opening`;
 }
 
-/** The one check of a piece whose outside is not decided yet: what to do first, and what is assumed until then. */
+/**
+ * The one check of a piece whose outside is not decided yet: what to do first, and what is assumed until then.
+ * @example undecided(CASE, SOLVED.shape, SHOP).about.kind // 'piece'
+ */
 export function undecided(piece: Piece, shape: Shape, workshop: Workshop): Check {
   const sizes = shape.assumed.flatMap((reach, i): Sentence => [...(i === 0 ? [] : [' by ']), len(shape.overall[reach].value)]);
   const openings = [...workshop.openings].slice(0, 3);

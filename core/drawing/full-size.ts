@@ -44,7 +44,10 @@ function crossAt([x, y]: At): FullSize['lines'] {
   ];
 }
 
-/** A part at full size: its outline, what is cut into it, and every hole in its faces with its middle. */
+/**
+ * A part at full size: its outline, what is cut into it, and every hole in its faces with its middle.
+ * @example partFullSize(PART, []).width // 960
+ */
 export function partFullSize(part: Part, holes: readonly Hole[]): FullSize {
   const faced = holes.filter((h) => h.on === 'up' || h.on === 'down');
   const use = (face: 'up' | 'down'): LineUse => (face === 'up' ? 'mark' : 'far');

@@ -20,7 +20,7 @@ function flattest(id: string, thing: Thing, count: number, room: { width: Length
   return flat.width <= room.width && flat.depth <= room.depth ? flat : blockIn(id, thing, count, room);
 }
 
-/** Spaces where they are in a pose. */
+/** Spaces where they are in a pose. @example posedSpaces(SOLVED, new Map()).length // 3 */
 export function posedSpaces(solution: Solution, pose: Pose): readonly PlacedSpace[] {
   const { spaces, bodies } = solution.shape;
   // Nothing stands on what is put away.
@@ -39,7 +39,7 @@ export function posedSpaces(solution: Solution, pose: Pose): readonly PlacedSpac
   });
 }
 
-/** Feet and castors where they are in a pose, with what they are under. */
+/** Feet and castors where they are in a pose, with what they are under. @example posedFeet(SOLVED.shape, new Map()) // [] */
 export function posedFeet({ feet = [], bodies }: Shape, pose: Pose): readonly Foot[] {
   return feet.map((foot) => {
     const body = bodies.find((b) => b.members.includes(foot.under));

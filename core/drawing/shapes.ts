@@ -26,7 +26,7 @@ export type PlainShape =
   /** Loops of straight lines; what lies in two of them is a hole. */
   | (Common & { readonly kind: 'polygon'; readonly loops: readonly (readonly (readonly [x: number, y: number])[])[] });
 
-/** The least box round a plain shape, mm. */
+/** The least box round a plain shape, mm. @example extentOf({ kind: 'circle', cx: 5, cy: 9, r: 2 }) // { x0: 3, x1: 7, y0: 7, y1: 11 } */
 export function extentOf(shape: PlainShape): { readonly x0: number; readonly x1: number; readonly y0: number; readonly y1: number } {
   switch (shape.kind) {
     case 'rect':

@@ -207,7 +207,7 @@ function spacesIn(spaces: readonly PlacedSpace[], stands: Shape['stands'], view:
   });
 }
 
-/** Where the sections are cut: through the middle of a chosen space. */
+/** Where the sections are cut: through the middle of a chosen space. @example cutThrough(SOLVED, 'in', 'side') // mm(500) */
 export function cutThrough(solution: Solution, spaceId: string, view: View): Length {
   const { spaces } = solution.shape;
   const root = spaces.get(solution.piece.interior.id);
@@ -282,6 +282,7 @@ function emptyGrooves(members: readonly Member[]): PlainShape[] {
  * Draws a piece from one side, in mm.
  * @param spaceId the space whose middle the side and top sections are cut through
  * @param pose how far its bodies stand out; all shut where left out
+ * @example drawPiece(SOLVED, 'side', 'in').width // 300
  */
 export function drawPiece(solution: Solution, view: View, spaceId: string, pose: Pose = SHUT): Drawing {
   const cut = cutThrough(solution, spaceId, view);

@@ -124,12 +124,12 @@ export class Figure<U extends Unit = 'length'> {
   }
 }
 
-/** A length figure that is a leaf. */
+/** A length figure that is a leaf. @example size('shelf', mm(300)).value // mm(300) */
 export function size(label: string, length: Length, source?: Source): Figure {
   return Figure.leaf('length', length, label, source);
 }
 
-/** The figures that a figure was made from directly. */
+/** The figures that a figure was made from directly. @example termsOf(SHELF.length.plus(RAIL.width)).length // 2 */
 export function termsOf(figure: Figure<Unit>): readonly Figure<Unit>[] {
   const op = figure.operation;
   switch (op.kind) {

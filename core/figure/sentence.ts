@@ -115,12 +115,18 @@ function writeQuantity(quantity: Quantity, precision: Precision): string {
   }
 }
 
-/** Writes a sentence in the reader's units, forces as weights. */
+/**
+ * Writes a sentence in the reader's units, forces as weights.
+ * @example writeSentence(['long: ', { kind: 'length', length: mm(12.54) }], { unit: 'mm', step: mm(0.1) }) // 'long: ≈12.5 mm'
+ */
 export function writeSentence(sentence: Sentence, precision: Precision): string {
   return sentence.map((part) => (typeof part === 'string' ? part : writeQuantity(part, precision))).join('');
 }
 
-/** Writes a sentence with every length exact and forces in N, for files and the terminal. */
+/**
+ * Writes a sentence with every length exact and forces in N, for files and the terminal.
+ * @example writeExactly(['long: ', { kind: 'length', length: mm(12.5) }]) // 'long: 12.5 mm'
+ */
 export function writeExactly(sentence: Sentence): string {
   return sentence
     .map((part) => {

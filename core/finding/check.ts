@@ -54,7 +54,7 @@ export function worstFirst(checks: readonly Check[]): readonly Check[] {
   return [...checks].sort((a, b) => rank(a) - rank(b));
 }
 
-/** A change to the piece as a fix. */
+/** A change to the piece as a fix. @example pieceFix(['Fix it'], { kind: 'piece', patch: {} }).change.target // 'piece' */
 export function pieceFix(label: Sentence, edit: PieceEdit): Fix {
   return { label, change: { target: 'piece', edit } };
 }

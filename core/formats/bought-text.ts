@@ -1,7 +1,10 @@
 import { formatLength, type Length, type Precision } from '../length/index.js';
 import type { Bought } from '../piece/index.js';
 
-/** How much of a thing, and what it is: "12" and "wood screws No. 8, 40 mm"; of a run its whole length first. */
+/**
+ * How much of a thing, and what it is: "12" and "wood screws No. 8, 40 mm"; of a run its whole length first.
+ * @example boughtText({ what: 'shelf pins Ø5', count: 4, each: 'piece' }, { unit: 'mm', step: mm(0.1) }) // ['4', 'shelf pins Ø5']
+ */
 export function boughtText({ what, length, thick, count, each }: Bought, precision: Precision): readonly [string, string] {
   const write = (l: Length) => `${formatLength(l, precision)} ${precision.unit}`;
   if (each === 'run' && length !== undefined) return [write(length), `${what}${thick === undefined ? '' : `, ${write(thick)} thick`}`];

@@ -23,7 +23,10 @@ const LONGEST = 1000;
 /** What each is counted by, as it is written. */
 const COUNTED: Readonly<Record<Hardware['each'], string>> = { piece: 'piece', pair: 'pair', run: 'metre', litre: 'litre' };
 
-/** Screws, edging, finish and the like as CSV, as each is sold and what there is of it. */
+/**
+ * Screws, edging, finish and the like as CSV, as each is sold and what there is of it.
+ * @example hardwareCsv([], 'mm').trim().split('\n').length // 1
+ */
 export function hardwareCsv(all: readonly Hardware[], unit: LengthUnit): string {
   const rows = all.map((h) => [
     h.what,

@@ -3,7 +3,7 @@ import type { Fault } from './faults.js';
 
 const accepted = (most: number) => `up to ${most}; divide it into several pieces`;
 
-/** More spaces than are worked out; found before anything is. */
+/** More spaces than are worked out; found before anything is. @example spaceFaults(CASE, '/pieces/case') // [] */
 export function spaceFaults(piece: Piece, path: string): readonly Fault[] {
   const spaces = [...spacesOf(piece.interior)].length;
   return spaces > MOST_SPACES
@@ -11,7 +11,10 @@ export function spaceFaults(piece: Piece, path: string): readonly Fault[] {
     : [];
 }
 
-/** More parts than are worked out; found in the shape, before loads, checks and what follows from them. */
+/**
+ * More parts than are worked out; found in the shape, before loads, checks and what follows from them.
+ * @example partFaults(SOLVED.shape, '/pieces/case') // []
+ */
 export function partFaults({ members }: Pick<Shape, 'members'>, path: string): readonly Fault[] {
   return members.length > MOST_PARTS
     ? [{ path, message: `this piece would have ${members.length} parts`, accepted: accepted(MOST_PARTS) }]

@@ -45,7 +45,10 @@ function lineOf({ parts, first, count, spares, hand }: PartRow, precision: Preci
   ];
 }
 
-/** The list of parts as CSV, equal parts on one line. @param times how many of the piece are made */
+/**
+ * The list of parts as CSV, equal parts on one line. @param times how many of the piece are made
+ * @example partsCsv([PART], { unit: 'mm', step: mm(0.1) }).trim().split('\n').length // 2
+ */
 export function partsCsv(parts: readonly Part[], precision: Precision, times = 1): string {
   const rows = [HEADER, ...rowsOf(parts).map((row) => lineOf(row, precision, times))];
   return csvOf(rows);

@@ -38,7 +38,7 @@ function sum(figure: Figure) {
   }));
 }
 
-/** The checks of a solution, plain. */
+/** The checks of a solution, plain. @example reportChecks(SOLVED).length // SOLVED.checks.length */
 export function reportChecks(solution: Solution) {
   return solution.checks.map((c) => ({
     id: c.id,
@@ -50,7 +50,7 @@ export function reportChecks(solution: Solution) {
   }));
 }
 
-/** The parts of a solution, equal ones together, each size with its sum. */
+/** The parts of a solution, equal ones together, each size with its sum. @example reportParts(SOLVED).length // 4 */
 export function reportParts(solution: Solution) {
   return rowsOf(solution.parts).map(({ parts, first, count, spares, hand }) => ({
     letters: parts.map((p) => p.letter),

@@ -4,7 +4,10 @@ import { firstOf } from './validate.js';
 /** Whether a text can be kept: without the sign of number nothing, and without halves of signs. */
 const canBeKept = (text: string) => !text.includes('\u0000') && !/\p{Surrogate}/u.test(text);
 
-/** Text in a document, in its values and in the names of its fields, that cannot be kept; where, and what is accepted. */
+/**
+ * Text in a document, in its values and in the names of its fields, that cannot be kept; where, and what is accepted.
+ * @example textFaults({ name: 'ink case' }) // []
+ */
 export function textFaults(document: unknown): readonly Fault[] {
   const faults: Fault[] = [];
   const tell = (path: string) =>

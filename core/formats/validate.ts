@@ -35,7 +35,7 @@ export const DEEPEST = 100;
 /** So many faults are named at once; of more it is said how many there are. */
 export const MOST_FAULTS = 50;
 
-/** Whether a document is nested deeper than `most`; it never recurses itself. */
+/** Whether a document is nested deeper than `most`; it never recurses itself. @example isTooDeep({ a: { b: 1 } }, 1) // true */
 export function isTooDeep(document: unknown, most = DEEPEST): boolean {
   let level: unknown[] = [document];
   for (let depth = 0; level.length > 0; depth += 1) {

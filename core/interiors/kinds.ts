@@ -47,7 +47,7 @@ export function kindOf(split: Split): SplitKind {
   return dividingKind(split).split(split.making, split.axis);
 }
 
-/** Whether things stand on what divides or fills a space, rather than in its parts. */
+/** Whether things stand on what divides or fills a space, rather than in its parts. @example holdsThings({}) // false */
 export function holdsThings({ split }: Pick<Space, 'split'>): boolean {
   return split !== undefined && dividingKind(split).holdsAt !== null;
 }

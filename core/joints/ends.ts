@@ -65,7 +65,10 @@ function aslant(into: Member, box: Box): { readonly region: Region; readonly sla
   return { region: { u0, u1, v0, v1 }, slant };
 }
 
-/** How long a recess is along its member, at either edge of it: less than its region where it lies aslant. */
+/**
+ * How long a recess is along its member, at either edge of it: less than its region where it lies aslant.
+ * @example recessAlong({ region: { u0: mm(10), u1: mm(30), v0: mm(0), v1: mm(300) } }) // mm(20)
+ */
 export function recessAlong({
   region: { u0, u1, v0, v1 },
   slant = 0,

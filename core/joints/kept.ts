@@ -14,7 +14,10 @@ export interface Kept {
   readonly mate: string;
 }
 
-/** The least that is left of a member where it is machined, from one face or from both at one place; null where it is not. Notches go through and are not counted. */
+/**
+ * The least that is left of a member where it is machined, from one face or from both at one place; null where it is not. Notches go through and are not counted.
+ * @example keptOf(SHELF) // null
+ */
 export function keptOf(member: Member): Kept | null {
   const recesses = member.features
     .filter((f): f is Recess => f.kind !== 'hole' && f.kind !== 'notch')

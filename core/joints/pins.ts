@@ -48,7 +48,10 @@ export function pinsApart(member: Member): Member {
   return clear !== member.features || meets.size > 0 ? { ...member, features } : member;
 }
 
-/** Pins that come through: their holes are as deep as the member is thick, or come into each other from both faces. */
+/**
+ * Pins that come through: their holes are as deep as the member is thick, or come into each other from both faces.
+ * @example pinsThrough(SHELF) // null
+ */
 export function pinsThrough(member: Member): { readonly kind: 'pierce' | 'meet'; readonly count: number } | null {
   const holes = member.features.filter(isPin);
   const thickness = member.thickness.value;

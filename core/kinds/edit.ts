@@ -138,7 +138,10 @@ function fill(space: Space, edit: Extract<PieceEdit, { kind: 'fill' }>): void {
   space.split = split;
 }
 
-/** Every node id inside a space that a copy of its layout needs a new one for. */
+/**
+ * Every node id inside a space that a copy of its layout needs a new one for.
+ * @example idsWithin(CASE.interior) // ['in-m1', 'in-1', 'in-2']
+ */
 export function idsWithin(space: Space): readonly string[] {
   return [...spacesOf(space)].flatMap(({ space: one }) => [
     ...(one === space ? [] : [one.id]),
@@ -211,6 +214,7 @@ function setOrDelete<T extends object, K extends keyof T>(target: T, key: K, val
 /**
  * The piece after an edit; the given piece is not changed.
  * @throws EditError when the edit names a node that is not there or cannot be applied to it
+ * @example applyEdit(CASE, { kind: 'piece', patch: { fixedToWall: false } }).fixedToWall // false
  */
 export function applyEdit(before: Piece, edit: PieceEdit): Piece {
   const piece = copy(before);

@@ -16,7 +16,10 @@ export interface FittingLine {
   readonly money: number | null;
 }
 
-/** How much of something is needed, in what it is counted by: metres for what comes off a roll. */
+/**
+ * How much of something is needed, in what it is counted by: metres for what comes off a roll.
+ * @example needOf({ what: 'shelf pins Ø5', count: 4, each: 'piece' }) // 4
+ */
 export function needOf({ each, length, count }: Bought): number {
   return each === 'run' && length !== undefined ? toMm(length) / 1000 : count;
 }
@@ -51,7 +54,10 @@ export function fittingsMoney(lines: readonly FittingLine[]): { readonly money: 
   return { money: lines.reduce((sum, l) => sum + (l.money ?? 0), 0), atLeast: lines.some((l) => l.money === null) };
 }
 
-/** How something is sold before anyone said: one at a time, or by the usual box, roll or tin. */
+/**
+ * How something is sold before anyone said: one at a time, or by the usual box, roll or tin.
+ * @example soldAs({ what: 'shelf pins Ø5', count: 4, each: 'piece' }).what // 'shelf pins Ø5'
+ */
 export function soldAs({ what, each, length, thick }: Bought): Hardware {
   const pack = each === 'run' ? 10 : /screws/.test(what) ? 100 : 1;
   return {

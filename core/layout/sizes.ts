@@ -112,7 +112,7 @@ function tried(size: number, pieces: readonly PieceToCut[], cutting: Cutting, ab
 /** So many shelves fewer and more are tried. */
 const SHELVES_EACH_WAY = 4;
 
-/** The spaces of a piece that shelves divide, each with how many there are. */
+/** The spaces of a piece that shelves divide, each with how many there are. @example shelvedIn(CASE).map((s) => s.shelves) // [1] */
 export function shelvedIn(piece: Piece): readonly { readonly space: Space; readonly shelves: number }[] {
   return [...spacesOf(piece.interior)].flatMap(({ space }) => {
     const { split } = space;

@@ -114,7 +114,10 @@ export const CuttingSchema = Type.Object(
 );
 export type Cutting = Static<typeof CuttingSchema>;
 
-/** What is cut together before anyone decided anything: the parts of one piece. */
+/**
+ * What is cut together before anyone decided anything: the parts of one piece.
+ * @example cuttingOf({ id: 'case', name: 'Case' }).pieces.length // 1
+ */
 export function cuttingOf(piece: { readonly id: string; readonly name: string }): Cutting {
   return { name: piece.name, pieces: [piece.id], first: 'either', pins: [], turns: [], begun: [] };
 }

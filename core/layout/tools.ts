@@ -17,6 +17,7 @@ const SHORT_AT_STOP = mm(100);
 /**
  * What is sawn away at each cut of a stock: the widest kerf of the saws that may come to it, so that nothing is short whichever makes the cut.
  * @param isRipped whether anything of it is narrower than it is
+ * @example kerfOf(PLY, false, { kerf: mm(2.6) }) // mm(2.6)
  */
 export function kerfOf(stock: Stock, isRipped: boolean, { kerf = USUAL_KERF, tools = {} }: Pick<Settings, 'kerf' | 'tools'>): Length {
   const { kerfs = {}, fence, guide, mitre, shop } = tools;

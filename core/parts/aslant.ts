@@ -27,6 +27,7 @@ function aslantEnds(member: Member): { readonly edges: readonly [Corner, Corner]
 /**
  * What a part with a sloping end loses of its length where that was cut the wrong way round and is cut again: twice what the
  * steepest of its ends runs back over its width, or its thickness; null where no end of it slopes.
+ * @example lostBySlope(SHELF) // null
  */
 export function lostBySlope(member: Member): number | null {
   const cut = aslantEnds(member);

@@ -22,6 +22,7 @@ function edgesOf(from: Spot, to: Spot, [long, broad]: Spot): readonly (keyof Edg
 /**
  * How long the edges of a member are that are covered; of one that is cut to an outline a side counts where one of the edges that
  * it belongs to is covered, and arcs are as long as they are.
+ * @example edgedAlong(SHELF) // mm(0)
  */
 export function edgedAlong(member: Member): Length {
   const { outline, edges, width, length } = member;

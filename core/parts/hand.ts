@@ -80,7 +80,7 @@ export interface Likeness {
   readonly mirrored: string;
 }
 
-/** Whether a part and its reflection are two different ones. */
+/** Whether a part and its reflection are two different ones. @example isHanded(SHELF) // false */
 export function isHanded(member: Member): boolean {
   const { same, mirrored } = likenessOf(member);
   return same !== mirrored;

@@ -34,6 +34,7 @@ export function lettersText(letters: readonly string[], between = ', '): string 
 /**
  * The ledger with a letter for every part. A part that had a letter keeps it, and a letter
  * that was ever given is not given again, even when its part is gone.
+ * @example letter(['b', 'c'], { b: 'A' }) // { b: 'A', c: 'B' }
  */
 export function letter(partIds: readonly string[], ledger: Letters): Letters {
   const missing = partIds.filter((id) => ledger[id] === undefined);

@@ -19,7 +19,7 @@ export interface Part {
   readonly features: readonly Feature[];
 }
 
-/** Whether there is anything to cut of a part. */
+/** Whether there is anything to cut of a part. @example isCuttable(PART) // true */
 export function isCuttable({ cut }: Part): boolean {
   return cut.length.set > ZERO && cut.width.set > ZERO;
 }
@@ -113,6 +113,7 @@ export function partsOf(
 /**
  * Parts with equal ones put in one row, in the order of their first letters. Two rows that
  * match only by reflection are left and right: left is the one that lies further left.
+ * @example rowsOf(SOLVED.parts).reduce((sum, row) => sum + row.parts.length, 0) // SOLVED.parts.length
  */
 export function rowsOf(parts: readonly Part[]): readonly PartRow[] {
   const groups = new Map<string, { parts: Part[]; either: string }>();

@@ -56,7 +56,7 @@ export interface NamedPose {
   readonly pose: Pose;
 }
 
-/** The poses of some bodies; only `shut` where nothing moves. */
+/** The poses of some bodies; only `shut` where nothing moves. @example posesOf([]).map((p) => p.id) // ['shut'] */
 export function posesOf(bodies: readonly Body[]): readonly NamedPose[] {
   const lead = bodies.filter((b) => b.on === undefined || b.byItself);
   const put = lead.find((b) => b.away)?.away;
@@ -81,7 +81,7 @@ export function movingOf({ motion }: Body): Moving {
   return { kind: 'turn', at: [toMm(x), toMm(y), toMm(z)], axis: motion.axis, degrees: asDegrees(motion.angle.amount) };
 }
 
-/** A box moved by so much. */
+/** A box moved by so much. @example shiftBox(box(0, 1, 0, 1, 0, 1), { x: mm(5), y: mm(0), z: mm(0) }) // box(5, 6, 0, 1, 0, 1) */
 export function shiftBox(box: Box, by: Place): Box {
   const moved = (a: Length, d: Length) => (a + d) as Length;
   return {
@@ -212,14 +212,14 @@ export function sweptBox(member: Member, body: Body, bodies: readonly Body[]): B
   return boxRound(all);
 }
 
-/** The least box round some boxes. */
+/** The least box round some boxes. @example boxRound([box(0, 1, 0, 1, 0, 1), box(4, 5, 0, 2, 0, 1)]) // box(0, 5, 0, 2, 0, 1) */
 export function boxRound(all: readonly Box[]): Box {
   const least = (key: keyof Box) => Math.min(...all.map((box) => box[key])) as Length;
   const most = (key: keyof Box) => Math.max(...all.map((box) => box[key])) as Length;
   return { x0: least('x0'), x1: most('x1'), y0: least('y0'), y1: most('y1'), z0: least('z0'), z1: most('z1') };
 }
 
-/** Whether two boxes have room in common. */
+/** Whether two boxes have room in common. @example overlap(box(0, 2, 0, 1, 0, 1), box(1, 3, 0, 1, 0, 1)) // true */
 export function overlap(a: Box, b: Box): boolean {
   return a.x0 < b.x1 && b.x0 < a.x1 && a.y0 < b.y1 && b.y0 < a.y1 && a.z0 < b.z1 && b.z0 < a.z1;
 }

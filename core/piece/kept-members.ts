@@ -18,6 +18,7 @@ function asBefore(member: Member, seen: Seen): Member {
  * The same members, each the very one that it was before where nothing of it has changed, so that what was found out about it is
  * still known: its solid, its box, what it carries, where it meets others and is screwed to them. Most keys leave most members as
  * they were.
+ * @example keptMembers([{ ...SHELF }])[0] === keptMembers([{ ...SHELF }])[0] // true
  */
 export function keptMembers(members: readonly Member[]): readonly Member[] {
   const seen: Seen = new Map();

@@ -34,7 +34,10 @@ export interface RectangularMember {
 const BETWEEN: Member['purpose'] = { length: 'between', width: 'between' };
 const NONE: readonly Feature[] = [];
 
-/** A rectangular member: going between what it meets, with square edges and nothing cut into it, unless said otherwise. */
+/**
+ * A rectangular member: going between what it meets, with square edges and nothing cut into it, unless said otherwise.
+ * @example rectangular({ ...SHELF, wood: { id: 'ply', stock: PLY, thickness: SHELF.thickness } }).outline // SHELF.outline
+ */
 export function rectangular({
   id,
   node,

@@ -51,7 +51,7 @@ const MOST = 4000;
 let kept = 0;
 const rectangles = new Map<Length, Map<Length, Outline>>();
 
-/** A rectangular outline with a corner at the origin. */
+/** A rectangular outline with a corner at the origin. @example rectangle(mm(600), mm(300)).sides[1].to // { u: mm(600), v: mm(300) } */
 export function rectangle(length: Length, width: Length): Outline {
   const known = rectangles.get(length)?.get(width);
   if (known) return known;
@@ -226,7 +226,10 @@ export interface Box {
   readonly z1: Length;
 }
 
-/** A frame for a panel that stands upright, front to back: u up, v out from the back, n to the right. */
+/**
+ * A frame for a panel that stands upright, front to back: u up, v out from the back, n to the right.
+ * @example uprightFrame({ x: mm(0), y: mm(0), z: mm(0) }).u // [0, 1, 0]
+ */
 export function uprightFrame(origin: Place): Frame {
   return { origin, u: [0, 1, 0], v: [0, 0, 1], n: [1, 0, 0] };
 }
@@ -234,12 +237,16 @@ export function uprightFrame(origin: Place): Frame {
 /**
  * A frame for a panel that lies flat: u to the right, v towards the back, n up. The
  * origin is the front left corner of its lower face.
+ * @example flatFrame({ x: mm(0), y: mm(0), z: mm(0) }).n // [0, 1, 0]
  */
 export function flatFrame(origin: Place): Frame {
   return { origin, u: [1, 0, 0], v: [0, 0, -1], n: [0, 1, 0] };
 }
 
-/** A frame for a panel that faces the front, its length to the right: u right, v up, n out from the back. */
+/**
+ * A frame for a panel that faces the front, its length to the right: u right, v up, n out from the back.
+ * @example facingFrame({ x: mm(0), y: mm(0), z: mm(0) }).n // [0, 0, 1]
+ */
 export function facingFrame(origin: Place): Frame {
   return { origin, u: [1, 0, 0], v: [0, 1, 0], n: [0, 0, 1] };
 }

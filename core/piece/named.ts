@@ -22,5 +22,5 @@ export function stockUses<S extends Readonly<Record<string, string | undefined>>
 /** A record that a kind names. */
 export type Names = Omit<Named, 'where'>;
 
-/** The stock that a kind names. */
+/** The stock that a kind names. @example stockNames(['ply', 'thin']).length // 2 */
 export const stockNames = (ids: readonly string[]): Names[] => ids.map((id) => ({ kind: 'stock', id }));

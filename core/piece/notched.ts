@@ -39,6 +39,7 @@ const turnedRegion = ({ u0, u1, v0, v1 }: Region, long: Length): Region => ({
 /**
  * A rectangular member with its outline cut away where notches go in from its edges, so that it is drawn, weighed and
  * met as it is cut. Notches that meet each other, or no edge, are left as they are marked.
+ * @example notched(SHELF) // SHELF
  */
 export function notched(member: Member): Member {
   const regions = member.features.flatMap((f) => (f.kind === 'notch' && f.depth >= member.thickness.value ? [f.region] : []));

@@ -27,6 +27,7 @@ const ROUND: readonly { readonly at: CornerAt; readonly from: Way; readonly to: 
 /**
  * A rectangle with some of its corners rounded or cut off.
  * @param end in place of the edge at the end of v, with its corners: from the end of u back to its start
+ * @example corneredOutline(mm(600), mm(300), {}) // SHELF.outline
  */
 export function corneredOutline(length: Length, width: Length, corners: Corners, end: readonly Point[] = []): Outline {
   const sides = ROUND.flatMap(({ at, from, to }): OutlineSide[] => {

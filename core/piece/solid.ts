@@ -4,7 +4,7 @@ import type { Box, Frame, Member, Outline, Place, Point } from './member.js';
 
 const vector = ({ x, y, z }: Place): Vector => [toMm(x), toMm(y), toMm(z)];
 
-/** An outline in mm. */
+/** An outline in mm. @example loopOf(SHELF.outline).sides.length // 4 */
 export function loopOf({ start, sides }: Outline): Loop {
   return {
     start: [toMm(start.u), toMm(start.v)],
@@ -12,18 +12,18 @@ export function loopOf({ start, sides }: Outline): Loop {
   };
 }
 
-/** The frame of a member in mm. */
+/** The frame of a member in mm. @example placingOf(SHELF).origin // [20, 400, 300] */
 export const placingOf = ({ frame }: Pick<Member, 'frame'>): Placing => ({ ...frame, origin: vector(frame.origin) });
 
 /** Whether a direction lies along an axis of the piece. */
 const isAlongAxis = (d: Vector) => d.some((part) => Math.abs(part) > 1 - 1e-9);
 
-/** Whether a member lies square to the piece, so that its box is its body. */
+/** Whether a member lies square to the piece, so that its box is its body. @example isSquare(SHELF) // true */
 export const isSquare = ({ frame }: Member): boolean => isAlongAxis(frame.u) && isAlongAxis(frame.v);
 
 const blocks = new WeakMap<Member, boolean>();
 
-/** Whether a member fills its box. */
+/** Whether a member fills its box. @example isBlock(SHELF) // true */
 export function isBlock(member: Member): boolean {
   let known = blocks.get(member);
   if (known === undefined) {
@@ -33,7 +33,10 @@ export function isBlock(member: Member): boolean {
   return known;
 }
 
-/** Whether a member is a plain board: a rectangle as long and as wide as it is told, with no holes and square ends. */
+/**
+ * Whether a member is a plain board: a rectangle as long and as wide as it is told, with no holes and square ends.
+ * @example isPlain(SHELF) // true
+ */
 export function isPlain({ outline, holes, ends, length, width, section }: Member): boolean {
   if (holes?.length || ends?.length || section) return false;
   const { start, sides } = outline;
@@ -93,14 +96,17 @@ function sweptAlong(member: Member, section: Outline): Solid {
   });
 }
 
-/** A circle as a section, so far across. */
+/** A circle as a section, so far across. @example circle(mm(10)).start // { u: mm(0), v: mm(5) } */
 export function circle(across: Length): Outline {
   const half = fromUnits(across / 2);
   const at = (u: Length): Point => ({ u, v: half });
   return { start: at(ZERO), sides: [across, ZERO].map((u) => ({ kind: 'arc', to: at(u), bulge: 1 })) };
 }
 
-/** The volume of a member, mm³, and the middle of its mass in the piece, mm. */
+/**
+ * The volume of a member, mm³, and the middle of its mass in the piece, mm.
+ * @example massMiddleOf(SHELF) // { volume: 3_600_000, middle: [320, 410, 150] }
+ */
 export function massMiddleOf(member: Member): { readonly volume: number; readonly middle: Vector } {
   let mass = masses.get(member);
   if (!mass) {
@@ -119,7 +125,7 @@ function ofBoard(member: Member): ReturnType<typeof volumeOf> {
   };
 }
 
-/** The least box, square to the piece, round a solid. */
+/** The least box, square to the piece, round a solid. @example boxOfSolid(CUBE) // box(0, 10, 0, 10, 0, 10) */
 export function boxOfSolid(solid: Solid): Box {
   const reach = (axis: Vector) => reachOf(solid, axis).map((mm) => fromUnits(mm * 80_000)) as unknown as readonly [Length, Length];
   const [[x0, x1], [y0, y1], [z0, z1]] = [reach([1, 0, 0]), reach([0, 1, 0]), reach([0, 0, 1])];
@@ -130,7 +136,7 @@ function along(frame: Frame, axis: 0 | 1 | 2, u: Length, v: Length, n: Length): 
   return Math.round(frame.u[axis] * u + frame.v[axis] * v + frame.n[axis] * n) as Length;
 }
 
-/** The least box, square to the piece, that a member lies in. */
+/** The least box, square to the piece, that a member lies in. @example boxOf(SHELF) // box(20, 620, 400, 420, 0, 300) */
 export function boxOf(member: Member): Box {
   let box = boxes.get(member);
   if (!box) {

@@ -1,4 +1,4 @@
-/** What a record of any kind is called by whoever made it. */
+/** What a record of any kind is called by whoever made it. @example nameOfRecord(TIN) // 'tin' */
 export function nameOfRecord(data: unknown): string {
   const { name, piece, text, what } = data as {
     readonly name?: string;

@@ -39,7 +39,7 @@ export function workshopFor(
   return { ...workshop, built: builtOf(readings, pieceId), made: madeOf(made, pieceId) };
 }
 
-/** The measured thickness of a stock as a figure that leads back to its record. */
+/** The measured thickness of a stock as a figure that leads back to its record. @example thicknessOf('ply', PLY).value // mm(20) */
 export function thicknessOf(stockId: string, stock: Stock): Figure {
   return size(stock.name, stock.thickness, { in: 'stock', id: stockId, field: 'thickness' });
 }
@@ -62,7 +62,7 @@ const STAND_IN: Stock = {
   width: mm(1220),
 };
 
-/** The wood of a stock id, or a stand-in of 18 where there is none. */
+/** The wood of a stock id, or a stand-in of 18 where there is none. @example woodOf(SHOP, 'ply').stock // PLY */
 export function woodOf(workshop: Pick<Workshop, 'stock'>, id: string): Wood {
   const stock = workshop.stock.get(id) ?? STAND_IN;
   const known = woods.get(stock);

@@ -52,7 +52,10 @@ export const RoundingSchema = Type.Object(
 );
 export type Rounding = Static<typeof RoundingSchema>;
 
-/** The rule of the gap that two become when what is between them goes: it fits where one of them does, and else shares unless both go by one kind of pitch or grade. */
+/**
+ * The rule of the gap that two become when what is between them goes: it fits where one of them does, and else shares unless both go by one kind of pitch or grade.
+ * @example mergedRule({ kind: 'share', weight: 1 }, { kind: 'share', weight: 1 }).kind // 'share'
+ */
 export function mergedRule(before: GapRule, after: GapRule): GapRule {
   if (before.kind === 'fit') return before;
   if (after.kind === 'fit') return after;

@@ -15,9 +15,7 @@ export function isFree(gap: RunGap): boolean {
   return gap.rule.kind === 'share' || gap.rule.kind === 'graded' || (gap.rule.kind === 'fit' && !gap.need);
 }
 
-/**
- * The free gaps of a run with their weights; each graded gap stands on the graded gap before it.
- */
+/** The free gaps of a run with their weights; each graded gap stands on the graded gap before it. */
 export function freeGaps(gaps: readonly RunGap[]): readonly FreeGap[] {
   let before: FreeGap | null = null;
   return gaps.filter(isFree).map((gap) => {
@@ -78,7 +76,7 @@ export function shareOut(free: readonly FreeGap[], left: Figure): ReadonlyMap<st
   return sizes;
 }
 
-/** Which of `count` equal gaps take a step more when `steps` are left over. */
+/** Which of `count` equal gaps take a step more when `steps` are left over. @example stepPlaces(4, 1, 'last').filter(Boolean).length // 1 */
 export function stepPlaces(count: number, steps: number, leftover: Rounding['leftover']): readonly boolean[] {
   return Array.from({ length: count }, (_, i) => {
     if (leftover === 'first') return i < steps;

@@ -25,7 +25,7 @@ function factsBySpace(all: Made['facts']): Shape['facts'] {
   return facts;
 }
 
-/** The diagonal of a case seen from the side (Pythagoras). */
+/** The diagonal of a case seen from the side (Pythagoras). @example diagonalOf(SHELF.length, SHELF.width).value // hypot(mm(600), mm(300)) */
 export function diagonalOf(height: Figure, depth: Figure): Figure {
   return Figure.formula('length', 'across the corners, √(height² + depth²)', [height, depth], hypot(height.value, depth.value));
 }

@@ -100,6 +100,7 @@ function patchBetween(f: Face, g: Face): Patch | null {
 /**
  * Where two solids lie on each other: each plane in which faces of both meet is one contact, largest first.
  * What only meets along an edge or at a corner is none.
+ * @example contactsOf(CUBE, CUBE_ON).length // 0
  */
 export function contactsOf(a: Solid, b: Solid): readonly Contact[] {
   // Most bodies of two solids are nowhere near each other.

@@ -91,7 +91,10 @@ export function cutBy(body: Convex, plane: Plane): Convex | null {
   return { faces: cuts.length >= 3 ? [...faces, ...faceOf(inOrder(cuts, plane.normal))] : faces };
 }
 
-/** Volume, mm³, and the middle of it, by tetrahedra from the origin to every face (divergence theorem). */
+/**
+ * Volume, mm³, and the middle of it, by tetrahedra from the origin to every face (divergence theorem).
+ * @example massOf(CUBE.bodies).volume // 1000
+ */
 export function massOf(bodies: readonly Convex[]): { readonly volume: number; readonly middle: Vector } {
   let volume = 0;
   let moment: Vector = [0, 0, 0];
@@ -109,7 +112,7 @@ export function massOf(bodies: readonly Convex[]): { readonly volume: number; re
   return { volume, middle: volume > 0 ? scaled(moment, 1 / volume) : [0, 0, 0] };
 }
 
-/** The least and the greatest of a body along a direction, mm. */
+/** The least and the greatest of a body along a direction, mm. @example extentOf(CUBE.bodies[0], [0, 1, 0]) // [0, 10] */
 export function extentOf(body: Convex, [x, y, z]: Vector): readonly [least: number, greatest: number] {
   let [least, greatest] = [Infinity, -Infinity];
   for (const p of placesOf(body)) {
@@ -214,6 +217,7 @@ function mayMeet(a: Convex, b: Convex): boolean {
 /**
  * By how much two convex bodies are in each other, mm: the least way that brings them apart, over
  * the normals of both and what is square to an edge of each (separating axes); 0 where they are apart.
+ * @example depthOf(CUBE.bodies[0], CUBE_ON.bodies[0]) // 6
  */
 export function depthOf(a: Convex, b: Convex): number {
   if (!mayMeet(a, b)) return 0;

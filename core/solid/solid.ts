@@ -40,7 +40,10 @@ export interface Solid {
   readonly form: Form;
 }
 
-/** Where a point of a form lies in the piece. */
+/**
+ * Where a point of a form lies in the piece.
+ * @example placeOf({ origin: [1, 2, 3], u: [1, 0, 0], v: [0, 1, 0], n: [0, 0, 1] }, [10, 0, 0]) // [11, 2, 3]
+ */
 export function placeOf({ origin, u, v, n }: Placing, [a, b, c]: Vector): Vector {
   return plus(origin, plus(plus(scaled(u, a), scaled(v, b)), scaled(n, c)));
 }
@@ -56,10 +59,10 @@ export function solidOf(form: Form): Solid {
   return { form, bodies: cut.map(({ faces }) => ({ faces: faces.map(put) })) };
 }
 
-/** Its volume, mm³, and the middle of its mass. */
+/** Its volume, mm³, and the middle of its mass. @example volumeOf(CUBE).volume // 1000 */
 export const volumeOf = ({ bodies }: Solid) => massOf(bodies);
 
-/** The least and the greatest of a solid along a direction of length 1, mm. */
+/** The least and the greatest of a solid along a direction of length 1, mm. @example reachOf(CUBE, [1, 0, 0]) // [0, 10] */
 export function reachOf({ bodies }: Solid, direction: Vector): readonly [least: number, greatest: number] {
   const all = bodies.map((b) => extentOf(b, direction));
   return [Math.min(...all.map(([a]) => a)), Math.max(...all.map(([, b]) => b))];
@@ -68,12 +71,13 @@ export function reachOf({ bodies }: Solid, direction: Vector): readonly [least: 
 /**
  * By how much two solids are in each other, mm: the most of any two of their convex bodies; 0 where they are apart.
  * Where one of them bulges inwards it may take more than that to bring them apart.
+ * @example overlapOf(CUBE, CUBE_ON) // 6
  */
 export function overlapOf(a: Solid, b: Solid): number {
   return Math.max(...a.bodies.flatMap((p) => b.bodies.map((q) => depthOf(p, q))));
 }
 
-/** How far two solids are apart at least, mm; 0 where they meet. */
+/** How far two solids are apart at least, mm; 0 where they meet. @example apartOf(CUBE, CUBE_ON) // 0 */
 export function apartOf(a: Solid, b: Solid): number {
   const pairs: { readonly p: Convex; readonly q: Convex; readonly least: number }[] = [];
   let apart = Infinity;
@@ -121,7 +125,7 @@ export function solidAfter(motion: Motion, part: number, { form, bodies }: Solid
   };
 }
 
-/** Whether a place lies in a solid, its faces counted in, or so deep in one of its convex bodies, mm. */
+/** Whether a place lies in a solid, its faces counted in, or so deep in one of its convex bodies, mm. @example isIn(CUBE, [5, 5, 5]) // true */
 export function isIn({ bodies }: Solid, place: Vector, deep = -CLOSE): boolean {
   return bodies.some(({ faces }) => faces.every(({ normal, corners }) => dot(normal, minus(place, corners[0] as Vector)) <= -deep));
 }

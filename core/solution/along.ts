@@ -22,6 +22,7 @@ const atAnAngle = ({ frame }: Member) => frame.u.filter((k) => Math.abs(k) > 1e-
  * The tape along a member that stands at an angle: its holes as they are marked on it, from either end, the lowest first.
  * @param memberId what is selected; where that has no such tape, what the kind of piece says
  * @returns null where neither runs at an angle with holes in it
+ * @example tapeAlong(SOLVED.shape, 'in-m1/shelf/1') // null
  */
 export function tapeAlong({ members, outside }: Pick<Shape, 'members' | 'outside'>, memberId: string): Along | null {
   for (const id of [memberId, outside.along]) {

@@ -53,7 +53,10 @@ function edging({ parts, piece }: Solution): Bought[] {
   return [{ what, thick: banding, length: fromUnits(long * (1 + EDGING_SPARE)), count: 1, each: 'run' }];
 }
 
-/** Equal things counted together, and runs of one kind as one as long as all of them. */
+/**
+ * Equal things counted together, and runs of one kind as one as long as all of them.
+ * @example together([{ what: 'pin', count: 2, each: 'piece' }, { what: 'pin', count: 3, each: 'piece' }])[0].count // 5
+ */
 export function together(all: readonly Bought[]): readonly Bought[] {
   const alike = new Map<string, Bought>();
   for (const one of all) {
@@ -67,7 +70,10 @@ export function together(all: readonly Bought[]): readonly Bought[] {
   return [...alike.values()];
 }
 
-/** All that a piece, as often as it is made, takes besides wood, equal things together: slides, handles, pins, screws by size, edging with spare. */
+/**
+ * All that a piece, as often as it is made, takes besides wood, equal things together: slides, handles, pins, screws by size, edging with spare.
+ * @example boughtFor(SOLVED).find((b) => b.what === 'shelf pins Ø5').count // 4
+ */
 export function boughtFor(solution: Solution): readonly Bought[] {
   const all = [
     ...solution.shape.bought,

@@ -2,7 +2,10 @@ import type { Part } from '../parts/index.js';
 import type { Workshop } from '../project/index.js';
 import type { Solution } from './solve.js';
 
-/** What the wood of a part costs by the part of its sheet or board that it takes, in the project's money; null where that has no price. */
+/**
+ * What the wood of a part costs by the part of its sheet or board that it takes, in the project's money; null where that has no price.
+ * @example costOfPart(PART, SHOP) // null
+ */
 export function costOfPart(part: Part, workshop: Workshop): number | null {
   const stock = workshop.stock.get(part.member.stockId);
   if (stock?.price === undefined) return null;
@@ -12,6 +15,7 @@ export function costOfPart(part: Part, workshop: Workshop): number | null {
 /**
  * By how much the wood of a piece gets dearer, by the parts that differ; null where one of
  * those has no price. What is cut off and left over is not counted.
+ * @example addedCost(SOLVED, SOLVED, SHOP) // 0
  */
 export function addedCost(before: Solution, after: Solution, workshop: Workshop): number | null {
   const like = (p: Part) => `${p.member.stockId} ${p.length.value} ${p.width.value}`;

@@ -2,7 +2,10 @@ import { drawnOutAt } from '../checks/index.js';
 import type { Body } from '../piece/index.js';
 import type { Solution } from './solve.js';
 
-/** The bodies of a piece that are held otherwise when they are drawn out than when they are shut, such as a pull-out on legs of its own. */
+/**
+ * The bodies of a piece that are held otherwise when they are drawn out than when they are shut, such as a pull-out on legs of its own.
+ * @example heldOutOf(SOLVED) // []
+ */
 export const heldOutOf = ({ shape }: Pick<Solution, 'shape'>): readonly Body[] => shape.bodies.filter((b) => b.heldOut);
 
 /** A piece as it is with one of its bodies drawn out: its members where they are then, with the loads and checks of that pose. */

@@ -170,6 +170,7 @@ function roundShelf({ shape }: Solution, path: ReadonlySet<string>): { readonly 
  * The tape through a chosen space along an axis: from the floor, the outside left or the
  * rear, over everything on that line, to the other side.
  * @param spaceId the chosen space; the first space where it is not there
+ * @example tapeThrough(SOLVED, 'in-1', 'up').overall.value // mm(2000)
  */
 export function tapeThrough(solution: Solution, spaceId: string, axis: TapeAxis): Tape {
   const { shape, piece } = solution;

@@ -3,7 +3,7 @@ import type { Within } from '../project/index.js';
 import { shellOf } from '../shells/index.js';
 import type { Solution } from './solve.js';
 
-/** Which space of which other piece a piece is made to fit; null where none. */
+/** Which space of which other piece a piece is made to fit; null where none. @example tiedTo(CASE) // null */
 export function tiedTo(piece: Piece): { readonly piece: string; readonly space: string } | null {
   return shellOf(piece).tiedTo?.(piece) ?? null;
 }
@@ -16,7 +16,7 @@ export function withinOf(source: Solution | null, space: string): Within | null 
   return { name: `${found.label} of ${source.piece.name}`, clear: { width: width.value, height: height.value, depth: depth.value } };
 }
 
-/** The spaces of a piece that another can be made to fit: those in what slides out of it. */
+/** The spaces of a piece that another can be made to fit: those in what slides out of it. @example drawersOf(SOLVED) // [] */
 export function drawersOf({ shape }: Solution): readonly { readonly id: string; readonly label: string }[] {
   const drawn = new Set(shape.bodies.map((b) => b.id));
   return [...shape.spaces.values()].filter((s) => drawn.has(s.id)).map(({ id, label }) => ({ id, label }));

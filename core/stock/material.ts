@@ -100,7 +100,7 @@ export const MATERIALS: readonly Material[] = [
 
 const byId = new Map(MATERIALS.map((material) => [material.id, material]));
 
-/** The material of an id; undefined for one that is not known. */
+/** The material of an id; undefined for one that is not known. @example materialOf('birch-plywood').form // 'sheet' */
 export function materialOf(id: string): Material | undefined {
   return byId.get(id);
 }

@@ -116,7 +116,7 @@ function inItsPlane(stock: Stock, material: Material, elastic: Gigapascals): Pic
   return { elasticAcross: asGPa(elastic * ratio), shear: asGPa(stock.shear ?? typical) };
 }
 
-/** @throws RangeError for a material that is not known; the schema lets none through */
+/** @throws RangeError for a material that is not known; the schema lets none through @example propertiesOf(PLY).density // 680 */
 export function propertiesOf(stock: Stock): StockProperties {
   const material = materialOf(stock.material);
   if (!material) throw new RangeError(`unknown material: ${stock.material}`);
@@ -131,7 +131,7 @@ export function propertiesOf(stock: Stock): StockProperties {
   };
 }
 
-/** Whether it matters which way a part lies: not in metal, fibres and chips, which look alike both ways. */
+/** Whether it matters which way a part lies: not in metal, fibres and chips, which look alike both ways. @example hasGrain(PLY) // true */
 export function hasGrain(stock: Stock): boolean {
   if (stock.grain) return stock.grain === 'along';
   const creep = materialOf(stock.material)?.creep;

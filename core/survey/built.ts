@@ -29,7 +29,9 @@ export function readAgain(built: Built, { space, reach, value }: Pick<BuiltReadi
   return new Map(built).set(space, Object.fromEntries(value === null ? others : [...others, [reach, value]]));
 }
 
-/** What counts in the spaces of one piece: the last of each that was read. @param readings in the order they were added */
+/**
+ * What counts in the spaces of one piece: the last of each that was read. @param readings in the order they were added
+ */
 export function builtOf(readings: Iterable<BuiltReading>, piece: string): Built {
   let built: Built = new Map();
   for (const reading of readings) if (reading.piece === piece) built = readAgain(built, reading);

@@ -7,7 +7,7 @@ export type Reach = 'width' | 'height' | 'depth';
 
 const LISTS = { width: 'widths', height: 'heights', depth: 'depths' } as const;
 
-/** Whether a tape was held along one reach of an opening at all. */
+/** Whether a tape was held along one reach of an opening at all. @example isMeasured(ALCOVE, 'width') // true */
 export function isMeasured(opening: Opening, reach: Reach): boolean {
   return opening[LISTS[reach]].some((r) => !r.assumed);
 }
@@ -19,7 +19,7 @@ function readingsOf(opening: Opening, reach: Reach): readonly (readonly [Reading
   return measured.length > 0 ? measured : all;
 }
 
-/** What the tape says along one reach, or what is assumed until it does. */
+/** What the tape says along one reach, or what is assumed until it does. @example valuesOf(ALCOVE, 'width') // [mm(1000)] */
 export function valuesOf(opening: Opening, reach: Reach): readonly Length[] {
   return readingsOf(opening, reach).map(([r]) => r.value);
 }
@@ -34,6 +34,7 @@ function readings(openingId: string, opening: Opening, reach: Reach): readonly F
  * How far the sides of an opening lean over its height, from its two diagonals: for a
  * parallelogram, (d1² − d2²) / 4w. Zero where not both diagonals were measured. Positive
  * when the sides lean to the right.
+ * @example leanOf(ALCOVE) // mm(0)
  */
 export function leanOf(opening: Opening): Length {
   const { rising, falling } = opening.diagonals ?? {};
@@ -42,7 +43,7 @@ export function leanOf(opening: Opening): Length {
   return fromUnits(((rising - falling) * (rising + falling)) / (4 * width));
 }
 
-/** How far the readings along one reach differ from each other. */
+/** How far the readings along one reach differ from each other. @example spreadOf(ALCOVE, 'width') // mm(0) */
 export function spreadOf(opening: Opening, reach: Reach): Length {
   const values = valuesOf(opening, reach);
   return sub(greatest(values), least(values));
@@ -52,6 +53,7 @@ export function spreadOf(opening: Opening, reach: Reach): Length {
  * The largest square-cornered outside that goes into an opening: the least reading, less
  * the lean where the diagonals differ, less the slack.
  * @param openingId the record id, kept as the source of each reading
+ * @example roomFor('gap', ALCOVE, 'depth').value // mm(400)
  */
 export function roomFor(openingId: string, opening: Opening, reach: Reach): Figure {
   const narrowest = Figure.least(readings(openingId, opening, reach)).named(`least ${reach} of the opening`);

@@ -30,7 +30,10 @@ function depthFor(thing: Thing, clear: Clear): number {
   return clear.depth + (thing.mayStandOut ?? ZERO);
 }
 
-/** How many of a thing stand behind each other in so much depth: one where none may. */
+/**
+ * How many of a thing stand behind each other in so much depth: one where none may.
+ * @example rowsIn(TIN, { width: mm(100), height: mm(100), depth: mm(100) }, mm(300)) // 3
+ */
 export function rowsIn(thing: Thing, stance: Stance, depth: number): number {
   const rows = Math.floor(depth / stance.depth);
   return thing.oneRow ? Math.min(1, rows) : rows;
@@ -47,6 +50,7 @@ function capacity(thing: Thing, stance: Stance, clear: Clear): number {
 /**
  * How many of a thing fit in an empty clear space, and which way to put them down.
  * @returns the greatest count over the ways it may stand; zero when not one fits
+ * @example howMany(TIN, { width: mm(960), height: mm(960), depth: mm(300) }).count // 27
  */
 export function howMany(thing: Thing, clear: Clear): { count: number; stance: Stance | null } {
   let best: { count: number; stance: Stance | null } = { count: 0, stance: null };

@@ -13,7 +13,7 @@ export const FILLS = [
 
 export type Fill = (typeof FILLS)[number];
 
-/** The volume of a thing by its outside, m³. */
+/** The volume of a thing by its outside, m³. @example volumeOf(TIN.shape) // 0.001 */
 export function volumeOf(shape: Thing['shape']): number {
   const cubicMm =
     shape.kind === 'box'

@@ -30,7 +30,7 @@ export const exactly = (size: number): number => toMm(fromUnits(size * UNITS_PER
 /** Members never change, so that how far each reaches is worked out once. */
 const known = new WeakMap<Member, Extents>();
 
-/** How far a member reaches along each axis, mm. */
+/** How far a member reaches along each axis, mm. @example extentsOf(SHELF) // [[20, 620], [400, 420], [0, 300]] */
 export function extentsOf(member: Member): Extents {
   let extents = known.get(member);
   if (!extents) {
@@ -56,7 +56,7 @@ const ALONG: readonly [Vector, Vector, Vector] = [
 /** The axis that a direction lies along, where it lies along one. @example axisOf([0, 0, -1]) // 2 */
 export const axisOf = (d: Vector): AxisIndex | undefined => AXES.find((k) => Math.abs(d[k]) > 1 - 1e-9);
 
-/** How far a member reaches along a direction, mm. */
+/** How far a member reaches along a direction, mm. @example reachAlong(SHELF, [1, 0, 0]) // [20, 620] */
 export function reachAlong(member: Member, d: Vector): Extent {
   const k = axisOf(d);
   if (k === undefined) return reachOf(solidOfMember(member), d);
@@ -69,7 +69,7 @@ export { isBlock, isSquare } from '../../piece/index.js';
 /** Faces closer to each other than this touch, mm. */
 const TOUCH = 0.05;
 
-/** Whether a member lies in a rebate of another one. */
+/** Whether a member lies in a rebate of another one. @example inRebate(SHELF, RAIL) // false */
 export function inRebate(member: Member, of: Member): boolean {
   return of.features.some((f) => f.kind === 'rebate' && f.mate === member.id);
 }
@@ -111,7 +111,10 @@ function longerFirst(two: readonly { axis: Vector; over: Extent }[]): Pick<Conta
   return { axes: [p.axis, q.axis], over: [p.over, q.over], area: long(p.over) * long(q.over) };
 }
 
-/** Where two members meet; null where they do not. What lies at an angle meets where a plane of one lies on a plane of the other. */
+/**
+ * Where two members meet; null where they do not. What lies at an angle meets where a plane of one lies on a plane of the other.
+ * @example contactOf(RAIL, SHELF) // null
+ */
 export const contactOf = (a: Member, b: Member): Contact | null => contacts(a, b, () => newContact(a, b));
 
 /** Members never change, so that where two of them meet is worked out once. */
@@ -157,7 +160,10 @@ export function placeIn({ axes, normal }: Contact, lengthwise: number, beside: n
 /** The middle of a stretch. @example middleOf([2, 6]) // 4 */
 export const middleOf = ([low, high]: Extent) => (low + high) / 2;
 
-/** What of a member a direction goes into: the end of its length, its edge, or its face; within 45° of it. */
+/**
+ * What of a member a direction goes into: the end of its length, its edge, or its face; within 45° of it.
+ * @example grainAlong(SHELF, [1, 0, 0]) // 'end'
+ */
 export function grainAlong({ frame }: Pick<Member, 'frame'>, d: Vector): 'end' | 'edge' | 'face' {
   if (Math.abs(dot(frame.u, d)) > Math.SQRT1_2) return 'end';
   return Math.abs(dot(frame.v, d)) > Math.SQRT1_2 ? 'edge' : 'face';

@@ -6,7 +6,10 @@ export function makingOf(making: Drawers, part: string): Drawers {
   return own ? { ...making, box: own.box, stock: { ...making.stock, ...own.stock } } : making;
 }
 
-/** What is said of one drawer alone; undefined where it is made as the others are. */
+/**
+ * What is said of one drawer alone; undefined where it is made as the others are.
+ * @example otherOf({ others: [{ drawer: 'd1' }] }, 'd1') // { drawer: 'd1' }
+ */
 export function otherOf({ others }: Drawers, part: string): OtherBox | undefined {
   return others?.find((o) => o.drawer === part);
 }

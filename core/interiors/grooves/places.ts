@@ -20,5 +20,5 @@ export function freeOver(grooves: Grooves, shelves: readonly number[], i: number
   return sub(next === undefined ? height : grooveAt(grooves, next), add(grooveAt(grooves, shelves[i] as number), thick));
 }
 
-/** A thing as it lies lowest. */
+/** A thing as it lies lowest. @example lowest(TIN).height // mm(100) */
 export const lowest = (thing: Thing): Stance => stancesOf(thing).reduce((a, b) => (b.height < a.height ? b : a));

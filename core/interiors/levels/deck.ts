@@ -152,7 +152,7 @@ function deckOf(rails: Rails, under: readonly Member[]): Built {
   return { members, joints: members.flatMap((m, i) => deckJoints(rails, m, boards[i] as Stretch, under)) };
 }
 
-/** The id of the nth piece of a deck, from the left. */
+/** The id of the nth piece of a deck, from the left. @example deckPieceId('low', 1) // 'low/deck/2' */
 export const deckPieceId = (node: string, n: number) => (n === 0 ? levelIds(node).deck : `${node}/deck/${n + 1}`);
 
 /** Everything under a piece of a deck, each along its own way. */

@@ -31,7 +31,7 @@ const fieldOf =
   ({ own }: Levels, id: string) =>
   (field: string): Source => ({ in: 'making', field: own?.[id] ? `own.${id}.${field}` : `level.${field}` });
 
-/** What a level is met as: its deck, where that is one piece, or its rails. */
+/** What a level is met as: its deck, where that is one piece, or its rails. @example deckedAs({ rails: {} }) // 'rail' */
 export const deckedAs = ({ deck }: Level): 'deck' | 'rail' => (deck && !deck.slats ? 'deck' : 'rail');
 
 /** Levels up a frame: its members are levels, its parts what is clear between them. */

@@ -61,7 +61,7 @@ export interface LevelAt {
   readonly source: (field: string) => Source;
 }
 
-/** The members of a level, by its node. */
+/** The members of a level, by its node. @example levelIds('low').deck // 'low/deck/1' */
 export const levelIds = (node: string) => ({
   deck: `${node}/deck/1`,
   rail: (n: number | string) => `${node}/rail/${n}`,

@@ -102,7 +102,7 @@ function boardsAcross({ at: { posts, fromRight }, wood, broad }: Boards): readon
   return stretches(long, wood.stock.length, fromRight);
 }
 
-/** The id of the nth board of a rail across, from the left. */
+/** The id of the nth board of a rail across, from the left. @example railPieceId('low', 'front', 0) // 'low/rail/1' */
 export function railPieceId(node: string, side: 'front' | 'rear', n: number): string {
   return levelIds(node).rail(n === 0 ? NUMBER[side] : `${NUMBER[side]}-${n + 1}`);
 }

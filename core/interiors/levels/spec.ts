@@ -82,5 +82,5 @@ declare module '../../piece/space.js' {
   }
 }
 
-/** How one level is made. */
+/** How one level is made. @example levelOf({ level: 'usual', own: { top: 'other' } }, 'top') // 'other' */
 export const levelOf = ({ level, own }: Levels, id: string): Level => own?.[id] ?? level;

@@ -18,14 +18,14 @@ import { LEANING, LEANING_NODE } from './ids.js';
 import type { Leaning } from './spec.js';
 import type { Stance } from './stance.js';
 
-/** Up along sides that lean back, and out square to that. */
+/** Up along sides that lean back, and out square to that. @example waysOf({ degrees: asDegrees(0) }).u[1] // 1 */
 export function waysOf(lean: Pick<Lean, 'degrees'>): Pick<Frame, 'u' | 'v' | 'n'> {
   const cos = uprightPart(lean);
   const sin = cos * slopeOf(lean);
   return { u: [0, cos, -sin], v: [0, sin, cos], n: [1, 0, 0] };
 }
 
-/** How far a side reaches along the floor. */
+/** How far a side reaches along the floor. @example levelWidth(mm(120), { degrees: asDegrees(60) }).value // mm(240) */
 export function levelWidth(wide: Length, lean: Pick<Lean, 'degrees'>): Figure {
   const field = { in: 'piece', field: 'sides.wide' } as const;
   return Figure.formula('length', 'sides, wide / cos of the lean', [size('sides, wide', wide, field)], mm(toMm(wide) / uprightPart(lean)));

@@ -28,7 +28,10 @@ function holeAt({ frame }: Member, x: Length, y: Length, across: Length): Outlin
   return { start: at(negative(half)), sides: [half, negative(half)].map((by) => ({ kind: 'arc', to: at(by), bulge: 1 })) };
 }
 
-/** A back with a hole for cables low behind each space whose devices have some, where it leaves nothing open there. */
+/**
+ * A back with a hole for cables low behind each space whose devices have some, where it leaves nothing open there.
+ * @example withCableHoles(CASE, [SHELF], []) // [SHELF]
+ */
 export function withCableHoles(piece: PanelCase, members: readonly Member[], spaces: Iterable<PlacedSpace>): readonly Member[] {
   const across = piece.cables;
   if (across === undefined) return members;

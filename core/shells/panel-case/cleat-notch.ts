@@ -41,7 +41,10 @@ export function notchProblems(piece: PanelCase, hung: HungByCleat, workshop: Wor
 /** A case is lifted over the half on the wall by so much more than that rises, as it is hung. */
 const PLAY = mm(3);
 
-/** Sides with the notches in their rear edges that a cleat goes through, as high as it is to be lifted over the half on the wall. */
+/**
+ * Sides with the notches in their rear edges that a cleat goes through, as high as it is to be lifted over the half on the wall.
+ * @example notchedForCleat(CASE, [SHELF], []) // [SHELF]
+ */
 export function notchedForCleat({ hung }: PanelCase, members: readonly Member[], hanging: readonly Member[]): readonly Member[] {
   if (!hung || !('cleat' in hung) || !hung.cleat.notched) return members;
   const [upper, lower] = [HUNG.case, HUNG.wall].map((id) => hanging.find((m) => m.id === id));

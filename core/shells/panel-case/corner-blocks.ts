@@ -64,7 +64,7 @@ export function withBlocks(piece: PanelCase, joints: readonly Joint[], blocks: r
   ];
 }
 
-/** Blocks where no panel ends between the sides. */
+/** Blocks where no panel ends between the sides. @example blockProblems(CASE) // [] */
 export function blockProblems(piece: PanelCase): readonly ShapeProblem[] {
   if (!piece.blocks || heldIn(piece).length > 0) return [];
   return [

@@ -37,7 +37,7 @@ export interface Envelope {
   readonly assumed: Shape['assumed'];
 }
 
-/** The woods of a case; one that is missing is drawn 18 thick. */
+/** The woods of a case; one that is missing is drawn 18 thick. @example woodsOf(CASE, SHOP).sides.id // 'ply' */
 export function woodsOf(piece: PanelCase, workshop: Workshop): Woods {
   const { sides, top, bottom, back, base } = piece.stock;
   const wood = (id: string) => woodOf(workshop, id);
@@ -103,6 +103,7 @@ function baseFigure(piece: PanelCase): Figure | null {
 /**
  * Settles the outside and the clear inside of a case: depth first, since it decides how
  * many things stand behind each other, then width, then height.
+ * @example envelopeOf(CASE, SHOP, woodsOf(CASE, SHOP)).overall.width.value // mm(1000)
  */
 export function envelopeOf(piece: PanelCase, workshop: Workshop, woods: Woods): Envelope {
   const context: NeedContext = {

@@ -60,7 +60,7 @@ export interface Hanging {
   readonly problems: readonly ShapeProblem[];
 }
 
-/** The stock of what a case hangs by. */
+/** The stock of what a case hangs by. @example boardsOf({ rail: { stock: 'ply', wide: mm(90) } }) // ['ply'] */
 export function boardsOf(hung: Hung | undefined): readonly string[] {
   if (!hung || 'keyholes' in hung) return [];
   return ['cleat' in hung ? hung.cleat.stock : hung.rail.stock];
@@ -254,7 +254,10 @@ function byCleat(piece: PanelCase, hung: HungByCleat, envelope: Envelope, worksh
 /** How high the bumper is. */
 const BUMPER = mm(60);
 
-/** How far what holds a case to the wall is over what it is pressed against below, mm: the bumper under a cleat, else its lower rear edges. */
+/**
+ * How far what holds a case to the wall is over what it is pressed against below, mm: the bumper under a cleat, else its lower rear edges.
+ * @example dropOf(CASE, []) // null
+ */
 export function dropOf(piece: PanelCase, members: readonly Member[]): number | null {
   const rail = members.find((m) => m.id === HUNG.rail);
   const side = members.find((m) => m.id === CASE.left);

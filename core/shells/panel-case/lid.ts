@@ -263,7 +263,10 @@ export function lidProblems(piece: PanelCase, joints: readonly Joint[]): ShapePr
   ];
 }
 
-/** Whether a hinged lid opens where it stands, and stays open; what it takes to lift it. */
+/**
+ * Whether a hinged lid opens where it stands, and stays open; what it takes to lift it.
+ * @example lidChecks(CASE, SOLVED.shape, SOLVED.carried) // []
+ */
 export function lidChecks(piece: PanelCase, shape: Shape, carried: Carried): readonly Check[] {
   const { lid } = piece;
   const top = shape.members.find((m) => m.id === CASE.top);

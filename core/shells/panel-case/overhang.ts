@@ -5,7 +5,7 @@ import { standsOut } from './envelope.js';
 import { patch } from './hung-problem.js';
 import type { PanelCase } from './spec.js';
 
-/** An overhang of a top that does not go over the sides, that opens, or that is less deep than the case. */
+/** An overhang of a top that does not go over the sides, that opens, or that is less deep than the case. @example overhangProblems(CASE) // [] */
 export function overhangProblems(piece: PanelCase): readonly ShapeProblem[] {
   const { overhang, lid, topDeep } = piece;
   const { sides, front } = standsOut(piece);

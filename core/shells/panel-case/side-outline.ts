@@ -44,7 +44,10 @@ export const footIn = (piece: PanelCase): Length => cutsOf(piece).find((c) => c.
 
 const cornersOf = (piece: PanelCase): Corners => Object.fromEntries(cutsOf(piece).map(({ at, cut }) => [AT[at], cut]));
 
-/** A side with its corners as they are cut, edged all round where its front is; one that follows the shelves is cut once these are known. */
+/**
+ * A side with its corners as they are cut, edged all round where its front is; one that follows the shelves is cut once these are known.
+ * @example outlined(CASE, SHELF) // SHELF
+ */
 export function outlined(piece: PanelCase, side: Member): Member {
   if (cutsOf(piece).length === 0) return side;
   const outline = corneredOutline(side.length.value, side.width.value, cornersOf(piece));
@@ -52,7 +55,10 @@ export function outlined(piece: PanelCase, side: Member): Member {
   return { ...side, outline, edges: v1 === 'banded' ? { u0: v1, u1: v1, v0: v1, v1 } : side.edges };
 }
 
-/** Sides whose front edges follow the shelves that end at them, and top and bottom. @param made what is between them */
+/**
+ * Sides whose front edges follow the shelves that end at them, and top and bottom. @param made what is between them
+ * @example following(CASE, [SHELF], []) // [SHELF]
+ */
 export function following(piece: PanelCase, members: readonly Member[], made: readonly Member[]): readonly Member[] {
   const front = piece.outline?.front;
   if (!front) return members;
@@ -63,7 +69,10 @@ export function following(piece: PanelCase, members: readonly Member[], made: re
   return members.map((side) => (side.id === CASE.left || side.id === CASE.right ? followed(side, levels, follow) : side));
 }
 
-/** How long the edges of sides are that are cut to an outline, and what of edging both take with some to spare. */
+/**
+ * How long the edges of sides are that are cut to an outline, and what of edging both take with some to spare.
+ * @example outlineFacts([SHELF]) // []
+ */
 export function outlineFacts(members: readonly Member[]): readonly Fact[] {
   const side = members.find((m) => m.id === CASE.left);
   const along = side && !isPlain(side) ? edgedAlong(side) : ZERO;

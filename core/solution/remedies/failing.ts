@@ -1,6 +1,6 @@
 import type { Solution } from '../solve.js';
 
-/** Members that fail, and joints and all else that stops the build, by their ids. */
+/** Members that fail, and joints and all else that stops the build, by their ids. @example failing(SOLVED).size // 0 */
 export function failing({ carried, checks }: Solution): ReadonlySet<string> {
   const members = [...carried.members.values()].filter((c) => c.state === 'fails').map((c) => c.member.id);
   const stops = checks.filter((c) => c.state === 'fails' && (c.severity === 'stop' || c.joint !== undefined)).map((c) => c.id);

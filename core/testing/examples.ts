@@ -1,0 +1,56 @@
+import { size } from '../figure/index.js';
+import { mm } from '../length/index.js';
+import { facingFrame, flatFrame, rectangular, solidOfBox, type Member } from '../piece/index.js';
+import { woodOf } from '../project/index.js';
+import { solve } from '../solution/index.js';
+import { divided, opening, piece, stock, thing, workshop } from './samples.js';
+
+/** Birch plywood of 20, in sheets of 2500 x 1250. */
+export const PLY = stock();
+/** A tin of 100 x 100 x 100 and 2 kg, of which there are 100. */
+export const TIN = thing();
+/** 1000 wide, 2000 high and 400 deep, with no slack. */
+export const ALCOVE = opening();
+/** What these are in. */
+export const SHOP = workshop();
+
+const interior = divided('in', 'up', 2);
+interior.split?.spaces[1]?.things.push({ thing: 'tin', count: 2, at: 'spread' });
+/** A case of 1000 x 2000 x 300, all of 20, with a shelf half-way up and two tins on that. */
+export const CASE = piece(interior);
+export const SOLVED = solve(CASE, SHOP, {});
+
+const board = { node: 'shelf', wood: woodOf(SHOP, 'ply'), length: size('long', mm(600)) };
+/** 600 x 300 x 20, lying 400 up and 20 from the left. */
+export const SHELF: Member = rectangular({
+  ...board,
+  id: 'shelf',
+  role: 'shelf',
+  label: 'shelf',
+  width: size('wide', mm(300)),
+  frame: flatFrame({ x: mm(20), y: mm(400), z: mm(300) }),
+});
+/** 600 x 95 x 20, on edge with its face to the front, from the corner of everything. */
+export const RAIL: Member = rectangular({
+  ...board,
+  id: 'rail',
+  role: 'rail',
+  label: 'front rail',
+  width: size('wide', mm(95)),
+  frame: facingFrame({ x: mm(0), y: mm(0), z: mm(0) }),
+});
+/** The part that the shelf of the case is cut from. */
+export const PART = SOLVED.parts.find((p) => p.member.role === 'shelf');
+
+/** A box of the piece, mm. */
+export const box = (x0: number, x1: number, y0: number, y1: number, z0: number, z1: number) => ({
+  x0: mm(x0),
+  x1: mm(x1),
+  y0: mm(y0),
+  y1: mm(y1),
+  z0: mm(z0),
+  z1: mm(z1),
+});
+/** A cube of 10 mm from the corner of everything, and the same 4 mm further to the right. */
+export const CUBE = solidOfBox(box(0, 10, 0, 10, 0, 10));
+export const CUBE_ON = solidOfBox(box(4, 14, 0, 10, 0, 10));
