@@ -24,6 +24,8 @@ const common = {
 export default {
   // As many as there are cores: the random pieces alone take minutes, and the rest goes beside them.
   maxWorkers: 2,
+  // Nothing is held to a clock: a machine that does much else besides takes its time.
+  testTimeout: 30_000,
   projects: [
     {
       ...common,

@@ -6,8 +6,8 @@ for (const by of [pointer, keyboard]) {
     test.setTimeout(120_000);
     const hands = by(page);
     await page.goto(`${own.url}/p/print-shed/pieces/ink-case/divide`);
-    await hands.press('button', 'What each costs: Shelves fixed');
-    const shelves = page.getByRole('list', { name: 'What each costs: Shelves fixed' });
+    await hands.press('button', 'Shelves fixed: what each costs');
+    const shelves = page.getByRole('list', { name: 'Shelves fixed: what each costs' });
     const ways = shelves.getByRole('listitem');
     await expect(ways).toHaveCount(3);
     await expect(shelves).toBeFocused();
@@ -22,14 +22,15 @@ for (const by of [pointer, keyboard]) {
     await page.getByRole('radio', { name: 'Loose on pins' }).press('Space');
     await expect(shelves).toHaveCount(0);
     await saved(page);
-    await hands.press('button', 'What each costs: Shelves fixed');
+    await hands.press('button', 'Shelves fixed: what each costs');
     await expect(ways.nth(0)).toContainText('0.255 kg heavier');
     await expect(ways.nth(0)).toContainText('10 housings more, 20 holes fewer, 20 shelf pins Ø5 fewer');
     await hands.press('button', 'Close');
     await expect(shelves).toHaveCount(0);
+    await expect(page.getByRole('button', { name: 'Shelves fixed: what each costs' })).toBeFocused();
 
-    await hands.press('button', 'What each costs: Stands or hangs');
-    const hung = page.getByRole('list', { name: 'What each costs: Stands or hangs' }).getByRole('listitem');
+    await hands.press('button', 'Stands or hangs: what each costs');
+    const hung = page.getByRole('list', { name: 'Stands or hangs: what each costs' }).getByRole('listitem');
     await expect(hung).toHaveCount(4);
     await expect(hung.nth(0)).toContainText('as it is now');
     await expect(hung.filter({ hasText: 'bevelled cleat' })).toContainText(/parts? (more|fewer)/);

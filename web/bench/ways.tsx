@@ -65,12 +65,16 @@ interface WaysProps<T extends string> {
 }
 
 function Costs<T extends string>({ label, value, choices, edit, asks = 'What each costs' }: WaysProps<T>) {
-  const name = `${asks}: ${label}`;
+  // The label comes first, so that no other chooser ends with it.
+  const name = `${label}: ${asks.toLowerCase()}`;
   const { settled, workshop } = useSettledBench();
   const [asked, setAsked] = useState<{ readonly of: typeof settled; readonly ask: WaysAsked } | null>(null);
   const ask = asked?.of === settled ? asked.ask : null;
+  // Closed, the focus is where it was opened from.
+  const [closed, setClosed] = useState(false);
   const start = () => {
     const ways = choices.filter((c) => c.id !== value).map((c) => ({ id: c.id, edit: edit(c.id) }));
+    setClosed(false);
     setAsked({ of: settled, ask: { piece: settled.piece, workshop, letters: settled.letters, ways } });
   };
   const { work } = useWorker(startWays, ask, NONE);
@@ -81,7 +85,7 @@ function Costs<T extends string>({ label, value, choices, edit, asks = 'What eac
   }, [done]);
   if (!ask) {
     return (
-      <Button data-quiet aria-label={name} onPress={start}>
+      <Button data-quiet aria-label={name} autoFocus={closed} onPress={start}>
         {asks}
       </Button>
     );
@@ -95,14 +99,20 @@ function Costs<T extends string>({ label, value, choices, edit, asks = 'What eac
           return (
             <li key={c.id}>
               <strong>{c.label}</strong> {c.id === value ? <Faint>as it is now</Faint> : null}
-              {costs ? <Comes costs={costs} /> : null}
+              {costs ? <Comes costs={costs} /> : c.id === value ? null : <div>Could not be made so: nothing is known of it.</div>}
               <Faint as="div">{c.says}</Faint>
             </li>
           );
         })}
       </List>
       <Row>
-        <Button data-quiet onPress={() => setAsked(null)}>
+        <Button
+          data-quiet
+          onPress={() => {
+            setClosed(true);
+            setAsked(null);
+          }}
+        >
           Close
         </Button>
       </Row>
