@@ -217,5 +217,10 @@ test('what hangs is hung and not stood up: marked on the wall, into studs, pulle
   expect(said('brayer-board').join(' ')).toMatch(/two people lift it.*never into wallboard alone.*Pull at it/);
   expect(said('roller-wall-case').filter((s) => s.startsWith('Mark on the wall: lower edge of the cleat'))).toHaveLength(1);
   expect(said('brayer-board').join(' ')).not.toMatch(/Tipped up|shim the other feet/);
+  // What hangs goes through a door as well as what stands.
+  for (const id of ['brayer-board', 'roller-wall-case', 'ink-case']) {
+    const door = solved(id).checks.find((c) => c.id === 'passes-door');
+    expect(said(id).filter((s) => /through the door/.test(s))).toEqual(door ? [writeExactly(door.sentence)] : []);
+  }
   expect(last('ink-case').title).toBe('Move it, stand it up, fix it');
 });

@@ -101,10 +101,8 @@ describe('the paper chest', () => {
     expect(ids(chest).filter((id) => /drawer-deep|slide-/.test(id))).toEqual([]);
     const deep = with_(550).checks.find((c) => c.id === 'drawer-deep-chest');
     expect(writeExactly(deep?.sentence ?? [])).toBe('The drawers are 550 mm deep, and 532 mm is free behind their fronts.');
-    const change = deep?.fixes[0]?.change;
-    expect(
-      change?.target === 'piece' && change.edit.kind === 'making' && change.edit.making.kind === 'drawers' && change.edit.making.runner,
-    ).toMatchObject({ length: mm(500) });
+    const runner = { length: mm(500) };
+    expect(deep?.fixes[0]?.change).toMatchObject({ target: 'piece', edit: { kind: 'making', making: { kind: 'drawers', runner } } });
   });
 
   test('more than the slides are rated for stops the build', () => {

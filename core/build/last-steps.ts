@@ -58,68 +58,67 @@ function marksOnWall({ shape }: Solution): Sentence[] {
     );
 }
 
-/** Hanging it where it stays. */
-function hangStep(solution: Solution, works: readonly Work[]): Draft {
-  const { parts, carried } = solution;
-  const kg = carried.massKg;
-  return draft({
-    id: 'stand',
-    phase: 'stand',
+/** What a last step says of its own, whatever the piece weighs and passes through. */
+type Last = Pick<Draft, 'title' | 'cautions'> & { readonly heavy: string; readonly says: readonly Sentence[] };
+
+const NOT_KNOWN = 'where you do not know what is in the wall, ask someone licensed before you drill';
+
+function hung(solution: Solution): Last {
+  return {
     title: 'Hang it on the wall',
-    parts: parts.map((p) => p.id),
-    works,
-    standing: parts.map((p) => p.id),
+    heavy: 'two people lift it, one more drives the first screws or tells when it sits',
     says: [
-      say`It weighs ${mass(kg)} with nothing in it${kg > ALONE ? ': two people lift it, one more drives the first screws or tells when it sits' : ''}.`,
-      say`${overallSaid(solution)}: hold that against every door and turn on its way.`,
       ...marksOnWall(solution),
-      say`Find each stud with a thin drill where it is covered later, and screw into studs or masonry, never into wallboard alone. Where you do not know what is in the wall, ask someone licensed before you drill.`,
+      say`Find each stud with a thin drill where it is covered later, and screw into studs or masonry, never into wallboard alone; ${NOT_KNOWN}.`,
       say`Pull at it downward and outward with both hands before anything stands in it.`,
     ],
     cautions: ['Nobody stands under it until it hangs and has been pulled at.'],
-    kg,
-    minutes: TAKES.stand,
-  });
+  };
+}
+
+function stood({ shape, piece }: Solution): Last {
+  const built = shape.outside.is === 'built';
+  const moves = shape.outside.foot !== null && !shape.outside.carried;
+  const up = toMm(shape.diagonal.value);
+  return {
+    title: built ? 'Move it, stand it up, fix it' : 'Put it in its place',
+    heavy: 'two people carry it, and drawers and loose shelves come out first',
+    says: [
+      ...(built && moves ? [say`Tipped up from its back it reaches ${fine(up, 1)}: so much must be free under the ceiling.`] : []),
+      ...(moves
+        ? [
+            say`Set it from the highest place of the floor: shim the other feet until it is level both ways, then scribe what meets the wall.`,
+          ]
+        : []),
+      ...(piece.fixedToWall ? [say`Fixed to the wall: into studs, or with the plug that the wall wants; ${NOT_KNOWN}.`] : []),
+      ...(built ? [] : [say`Try it in its place before the last coat: it must go in without force.`]),
+    ],
+    cautions:
+      !piece.fixedToWall && up > 1200 && !shape.outside.carried && built
+        ? ['Tall and not fixed: it can be pulled over. Fix it to the wall where children are.']
+        : [],
+  };
 }
 
 /** Moving it, standing it up or hanging it, and fixing it where it stays. */
 export function standStep(solution: Solution, works: readonly Work[]): Draft {
-  if (hangs(solution.shape)) return hangStep(solution, works);
-  const { shape, piece, parts } = solution;
+  const { shape, parts, checks } = solution;
   const kg = solution.carried.massKg;
-  const door = solution.checks.find((c) => c.id === 'passes-door');
-  const built = shape.outside.is === 'built';
-  const stands = shape.outside.foot !== null;
-  const up = toMm(shape.diagonal.value);
-  const says: Sentence[] = [
-    say`It weighs ${mass(kg)} with nothing in it${kg > ALONE ? ': two people carry it, and drawers and loose shelves come out first' : ''}.`,
-    ...(built ? [say`${overallSaid(solution)}: hold that against every door and turn on its way.`] : []),
-    ...(door ? [door.sentence] : []),
-    ...(built && stands && !shape.outside.carried
-      ? [say`Tipped up from its back it reaches ${fine(up, 1)}: so much must be free under the ceiling.`]
-      : []),
-    ...(stands && !shape.outside.carried
-      ? [say`Set it from the highest place of the floor: shim the other feet until it is level both ways, then scribe what meets the wall.`]
-      : []),
-    ...(piece.fixedToWall
-      ? [
-          say`Fixed to the wall: into studs, or with the plug that the wall wants; where you do not know what is in the wall, ask someone licensed before you drill.`,
-        ]
-      : []),
-    ...(built ? [] : [say`Try it in its place before the last coat: it must go in without force.`]),
-  ];
-  const cautions =
-    !piece.fixedToWall && up > 1200 && !shape.outside.carried && built
-      ? ['Tall and not fixed: it can be pulled over. Fix it to the wall where children are.']
-      : [];
+  const door = checks.find((c) => c.id === 'passes-door');
+  const { title, heavy, says, cautions } = hangs(shape) ? hung(solution) : stood(solution);
   return draft({
     id: 'stand',
     phase: 'stand',
-    title: built ? 'Move it, stand it up, fix it' : 'Put it in its place',
+    title,
     parts: parts.map((p) => p.id),
     works,
     standing: parts.map((p) => p.id),
-    says,
+    says: [
+      say`It weighs ${mass(kg)} with nothing in it${kg > ALONE ? `: ${heavy}` : ''}.`,
+      ...(shape.outside.is === 'built' ? [say`${overallSaid(solution)}: hold that against every door and turn on its way.`] : []),
+      ...(door ? [door.sentence] : []),
+      ...says,
+    ],
     cautions,
     kg,
     minutes: TAKES.stand,

@@ -21,7 +21,7 @@ export function asBefore<K extends object, T>(): (of: K, from: From, work: () =>
   const known = new WeakMap<K, readonly { readonly from: From; readonly made: T }[]>();
   return (of, from, work) => {
     const ways = known.get(of) ?? [];
-    const way = ways.find((w) => isSame(w.from.same, from.same) && areAlike(w.from.alike, from.alike, new Map()));
+    const way = ways.find((w) => isSame(w.from.same, from.same) && areAlike(w.from.alike, from.alike));
     if (way) return way.made;
     const made = work();
     known.set(of, [{ from, made }, ...ways.slice(0, WAYS - 1)]);

@@ -1,7 +1,7 @@
 import { mm } from '../length/index.js';
 import { areAlike, size } from './index.js';
 
-const alike = (a: unknown, b: unknown) => areAlike(a, b, new Map());
+const alike = (a: unknown, b: unknown) => areAlike(a, b);
 
 test.each<readonly [string, unknown, unknown]>([
   ['numbers', 3, 3],

@@ -8,9 +8,9 @@ const isFigure = (a: object): a is Figure<Unit> => a instanceof Figure;
 /**
  * Whether two plain values are alike in all that is in them, figures with the sums behind them.
  * @param seen the figures that were found to be alike so far, where many values are compared
- * @example areAlike({ way: [0, 1], by: undefined }, { by: undefined, way: [0, 1] }, new Map()) // true
+ * @example areAlike({ way: [0, 1], by: undefined }, { by: undefined, way: [0, 1] }) // true
  */
-export function areAlike(a: unknown, b: unknown, seen: Seen): boolean {
+export function areAlike(a: unknown, b: unknown, seen: Seen = new Map()): boolean {
   if (a === b) return true;
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
   if (Array.isArray(a)) {

@@ -12,7 +12,7 @@ import {
   type Frame,
   type Member,
 } from '../piece/index.js';
-import { stock } from '../testing/samples.js';
+import { box, stock } from '../testing/samples.js';
 import { PIN, lengthBetween, pinHoles, reachAtEnd, recess } from './index.js';
 
 const clear = size('clear', mm(575.1));
@@ -51,15 +51,6 @@ function board(frame: Frame, length = 1000, width = 300): Member {
 }
 
 const origin = { x: mm(100), y: mm(50), z: mm(300) };
-const box = (x0: number, x1: number, y0: number, y1: number, z0: number, z1: number): Box => ({
-  x0: mm(x0),
-  x1: mm(x1),
-  y0: mm(y0),
-  y1: mm(y1),
-  z0: mm(z0),
-  z1: mm(z1),
-});
-
 test.each<[string, Frame, Box]>([
   ['upright', uprightFrame(origin), box(100, 120, 50, 1050, 300, 600)],
   ['flat', flatFrame(origin), box(100, 1100, 50, 70, 0, 300)],

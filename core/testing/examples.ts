@@ -3,7 +3,9 @@ import { mm } from '../length/index.js';
 import { facingFrame, flatFrame, rectangular, solidOfBox, type Member } from '../piece/index.js';
 import { woodOf } from '../project/index.js';
 import { solve } from '../solution/index.js';
-import { divided, opening, piece, stock, thing, workshop } from './samples.js';
+import { box, divided, opening, piece, stock, thing, workshop } from './samples.js';
+
+export { box };
 
 /** Birch plywood of 20, in sheets of 2500 x 1250. */
 export const PLY = stock();
@@ -42,15 +44,6 @@ export const RAIL: Member = rectangular({
 /** The part that the shelf of the case is cut from. */
 export const PART = SOLVED.parts.find((p) => p.member.role === 'shelf');
 
-/** A box of the piece, mm. */
-export const box = (x0: number, x1: number, y0: number, y1: number, z0: number, z1: number) => ({
-  x0: mm(x0),
-  x1: mm(x1),
-  y0: mm(y0),
-  y1: mm(y1),
-  z0: mm(z0),
-  z1: mm(z1),
-});
 /** A cube of 10 mm from the corner of everything, and the same 4 mm further to the right. */
 export const CUBE = solidOfBox(box(0, 10, 0, 10, 0, 10));
 export const CUBE_ON = solidOfBox(box(4, 14, 0, 10, 0, 10));

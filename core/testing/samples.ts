@@ -1,5 +1,5 @@
 import { ZERO, mm, type Length } from '../length/index.js';
-import type { Axis, Space } from '../piece/index.js';
+import type { Axis, Box, Space } from '../piece/index.js';
 import type { Panels } from '../interiors/index.js';
 import type { Frame, PanelCase } from '../shells/index.js';
 import type { Workshop } from '../project/index.js';
@@ -11,6 +11,15 @@ import { asKg } from '../measures/index.js';
 
 const share: GapRule = { kind: 'share', weight: 1 };
 
+/** A box of the piece, mm. */
+export const box = (x0: number, x1: number, y0: number, y1: number, z0: number, z1: number): Box => ({
+  x0: mm(x0),
+  x1: mm(x1),
+  y0: mm(y0),
+  y1: mm(y1),
+  z0: mm(z0),
+  z1: mm(z1),
+});
 /** A space for a sample. */
 export function space(id: string, extra: Partial<Space> = {}): Space {
   return { id, rule: share, things: [], ...extra };

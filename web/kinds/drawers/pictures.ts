@@ -103,7 +103,7 @@ export const JOINS: readonly Pictured<Drawers['box']['join']>[] = [
   {
     id: 'nailed',
     label: 'Nails and glue, along the plies',
-    says: 'Nothing is seen. It takes glue and clamps, and does not come apart again.',
+    says: 'Only small heads are seen. It takes glue and clamps, and does not come apart again.',
     picture: { ...corner, lines: 'M6 9H28M6 13H28M6 7V15' },
   },
   {

@@ -13,7 +13,7 @@ const IS: readonly OneWay<Brace['is']>[] = [
   {
     id: 'cross',
     label: 'Two that cross',
-    says: 'Stiff both ways by pull alone, so that thin strips do. They are let into each other where they cross.',
+    says: 'Stiff both ways, so that thinner strips do. The second is in two halves, each cut to fit against the first.',
   },
   { id: 'gusset', label: 'Gussets in its upper corners', says: 'The space stays open. It gives more than strips do.' },
 ];
