@@ -1,3 +1,4 @@
+import { begin } from './begin.js';
 import { keyboard, pointer, saved } from './hands.js';
 import { expect, test } from './server.js';
 
@@ -34,5 +35,22 @@ for (const by of [pointer, keyboard]) {
     await expect(hung).toHaveCount(4);
     await expect(hung.nth(0)).toContainText('as it is now');
     await expect(hung.filter({ hasText: 'bevelled cleat' })).toContainText(/parts? (more|fewer)/);
+  });
+
+  test(`from empty by ${by.name}: what a lid costs a case that was just begun, and what a top that stays has`, async ({ page, empty }) => {
+    test.setTimeout(120_000);
+    const hands = by(page);
+    await begin(page, hands, empty, 'List the things');
+    await hands.press('link', 'Shed');
+    await hands.press('button', /Start a case/);
+    await hands.station('Divide');
+    await hands.press('button', 'The top opens: what each costs');
+    const ways = page.getByRole('list', { name: 'The top opens: what each costs' }).getByRole('listitem');
+    await expect(ways.nth(0)).toContainText('as it is now');
+    await expect(ways.nth(1)).toContainText(/heavier.*parts more/);
+    await hands.choose('The top opens', 'A lid, lifted off');
+    await hands.press('button', 'The top opens: what each costs');
+    await expect(ways.nth(0)).toContainText(/lighter.*parts fewer/);
+    await expect(ways.nth(2)).toContainText('as it is now');
   });
 }
