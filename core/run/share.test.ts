@@ -1,4 +1,4 @@
-import { size } from '../figure/index.js';
+import { columnSum, size } from '../figure/index.js';
 import { mm, toMm } from '../length/index.js';
 import { freeGaps, isFree, setToGrid, shareOut, stepPlaces } from './share.js';
 import type { GapRule } from './rule.js';
@@ -36,7 +36,7 @@ test('each graded gap stands on the graded one before it, whatever lies between'
 test('bounds that cannot all be kept still give each gap its bound, and do not add up', () => {
   const free = freeGaps([gap('a', share, { least: mm(60) }), gap('b', share, { least: mm(60) })]);
   const sizes = shareOut(free, size('left', mm(100)));
-  expect([...sizes.values()].map((f) => toMm(f.value))).toEqual([60, 60]);
+  expect(sizes.map((f) => toMm(f.value))).toEqual([60, 60]);
 });
 
 test.each([
@@ -49,16 +49,38 @@ test.each([
   expect(stepPlaces(4, steps, leftover)).toEqual(places);
 });
 
+const gaps = (...ids: string[]) => ids.map((id) => gap(id, share));
+const four = gaps('a', 'b', 'c', 'd');
+const fourOf381 = four.map(({ id }) => size(id, mm(381.35)));
+
 test('1525.4 in four to 0.5: 2 x 381.0 + 2 x 381.5 + 0.4', () => {
-  const exact = new Map(['a', 'b', 'c', 'd'].map((id) => [id, size(id, mm(381.35))]));
-  const { sizes, residue } = setToGrid(exact, mm(1525.4), { grid: mm(0.5), set: 'gaps', leftover: 'last' });
-  expect([...sizes.values()].map((f) => toMm(f.value))).toEqual([381, 381.4, 381.5, 381.5]);
+  const { sizes, residue } = setToGrid(four, fourOf381, mm(1525.4), { grid: mm(0.5), set: 'gaps', leftover: 'last' });
+  expect(sizes.map((f) => toMm(f.value))).toEqual([381, 381.4, 381.5, 381.5]);
   expect(residue).toEqual({ amount: mm(0.4), gap: 'b' });
 });
 
 test('with the first gaps taking the steps, the residue goes to the first without one', () => {
-  const exact = new Map(['a', 'b', 'c', 'd'].map((id) => [id, size(id, mm(381.35))]));
-  expect(setToGrid(exact, mm(1525.4), { grid: mm(0.5), set: 'gaps', leftover: 'first' }).residue?.gap).toBe('c');
+  expect(setToGrid(four, fourOf381, mm(1525.4), { grid: mm(0.5), set: 'gaps', leftover: 'first' }).residue?.gap).toBe('c');
+});
+
+test('a gap that would leave its bound on the way to the grid stays, and the others share what is left', () => {
+  // 381.35 held at 381.35 at least: the other three have 1144.05, each 381 and a step for two of them, 0.05 over.
+  const [first, ...others] = four;
+  const bounded = [{ ...(first as RunGap), least: mm(381.35) }, ...others];
+  const { sizes, residue } = setToGrid(bounded, fourOf381, mm(1525.4), { grid: mm(0.5), set: 'gaps', leftover: 'last' });
+  expect(sizes.map((f) => toMm(f.value))).toEqual([381.35, 381.05, 381.5, 381.5]);
+  expect(residue).toEqual({ amount: mm(0.05), gap: 'b' });
+});
+
+test('equal gaps have one sum, others each their own', () => {
+  const [a, b, c] = shareOut(freeGaps([...gaps('a', 'b'), gap('c', { kind: 'share', weight: 2 })]), size('left', mm(400)));
+  expect([a, b, c].map((f) => f && toMm(f.value))).toEqual([100, 100, 200]);
+  expect(a).toBe(b);
+  expect(c && columnSum(c).map(({ sign, figure }) => [sign, figure.amount])).toEqual([
+    ['', mm(100)],
+    ['×', 2],
+    ['=', mm(200)],
+  ]);
 });
 
 test.each([
@@ -68,13 +90,6 @@ test.each([
   const total = mm(244.9999875);
   // 19,599,999 units in two: 9,799,999.5 each, which is rounded to 245 half millimetres exactly.
   const half = size('half', mm(122.5));
-  const { sizes } = setToGrid(
-    new Map([
-      ['a', half],
-      ['b', half],
-    ]),
-    total,
-    { grid: mm(0.5), set: 'gaps', leftover },
-  );
-  expect([...sizes.values()].map((f) => f.value)).toEqual(expected);
+  const { sizes } = setToGrid(gaps('a', 'b'), [half, half], total, { grid: mm(0.5), set: 'gaps', leftover });
+  expect(sizes.map((f) => f.value)).toEqual(expected);
 });

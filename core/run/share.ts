@@ -1,6 +1,6 @@
 import { type Figure, size } from '../figure/index.js';
 import { ZERO, add, ceilTo, floorTo, sub, type Length } from '../length/index.js';
-import type { Rounding } from './rule.js';
+import type { GapRule, Rounding } from './rule.js';
 import type { Residue, RunGap } from './types.js';
 
 /** A gap that takes part of what is left: `weight` times the share, and `offset` over it. */
@@ -17,63 +17,79 @@ export function isFree(gap: RunGap): boolean {
 
 /** The free gaps of a run with their weights; each graded gap stands on the graded gap before it. */
 export function freeGaps(gaps: readonly RunGap[]): readonly FreeGap[] {
+  const free: FreeGap[] = [];
   let before: FreeGap | null = null;
-  return gaps.filter(isFree).map((gap) => {
-    const rule = gap.rule;
-    if (rule.kind !== 'graded') return { gap, weight: rule.kind === 'share' ? rule.weight : 1, offset: ZERO };
-    const next: FreeGap =
-      before === null
-        ? { gap, weight: 1, offset: ZERO }
-        : 'step' in rule
-          ? { gap, weight: before.weight, offset: (before.offset + rule.step) as Length }
-          : { gap, weight: before.weight * rule.ratio, offset: Math.round(before.offset * rule.ratio) as Length };
-    before = next;
-    return next;
+  for (const gap of gaps) {
+    if (!isFree(gap)) continue;
+    if (gap.rule.kind === 'graded') before = graded(gap, gap.rule, before);
+    free.push(
+      gap.rule.kind === 'graded' && before ? before : { gap, weight: gap.rule.kind === 'share' ? gap.rule.weight : 1, offset: ZERO },
+    );
+  }
+  return free;
+}
+
+/** A graded gap by the one before it; the first is the measure of those that follow. */
+function graded(gap: RunGap, rule: Extract<GapRule, { kind: 'graded' }>, before: FreeGap | null): FreeGap {
+  if (!before) return { gap, weight: 1, offset: ZERO };
+  if ('step' in rule) return { gap, weight: before.weight, offset: (before.offset + rule.step) as Length };
+  return { gap, weight: before.weight * rule.ratio, offset: Math.round(before.offset * rule.ratio) as Length };
+}
+
+/** The size of each free gap when `left` is shared among them all. Gaps of one weight have one sum. */
+function parts(free: readonly FreeGap[], left: Figure): readonly Figure[] {
+  let weights = 0;
+  let offsets = 0;
+  for (const f of free) {
+    weights += f.weight;
+    offsets += f.offset;
+  }
+  const shared = offsets === 0 ? left : left.minus(size('steps between the graded spaces', offsets as Length));
+  const one = (note: string) => (weights === 1 ? shared : shared.over(weights, note));
+  const equal = one(Number.isInteger(weights) ? 'equal spaces' : 'parts');
+  const weighed = free.some((f) => f.weight !== 1) ? one('parts') : equal;
+  return free.map(({ weight, offset }) => {
+    const part = weight === 1 ? equal : weighed.times(weight);
+    return offset === ZERO ? part : part.plus(size('step', offset));
   });
 }
 
-/** The size of one free gap when `left` is shared over weights that add up to `weights`. */
-function part(free: FreeGap, left: Figure, offsets: Length, weights: number): Figure {
-  const shared = offsets === ZERO ? left : left.minus(size('steps between the graded spaces', offsets));
-  const note = free.weight === 1 && Number.isInteger(weights) ? 'equal spaces' : 'parts';
-  const one = weights === 1 ? shared : shared.over(weights, note);
-  const weighted = free.weight === 1 ? one : one.times(free.weight);
-  return free.offset === ZERO ? weighted : weighted.plus(size('step', free.offset));
+/** What a bound makes of a gap that wants to be `wanted`; null where it may. */
+function stopped({ label, least, greatest }: RunGap, wanted: Figure): Figure | null {
+  if (least !== undefined && wanted.value < least) return size(`at least, ${label}`, least);
+  if (greatest !== undefined && wanted.value > greatest) return size(`at most, ${label}`, greatest);
+  return null;
 }
+
+/** What a gap would be, held by its bounds. */
+export const withinBounds = (gap: RunGap, wanted: Figure): Figure => stopped(gap, wanted) ?? wanted;
 
 /**
  * Shares what is left among free gaps, keeping each inside its bounds: gaps that a bound
  * stops are taken out, and the rest share again, until none is out of bounds.
- * @returns the exact size of each gap by id; where the bounds cannot all be met the sizes do not add up to `left`
+ * @returns the exact size of each gap, in their order; where the bounds cannot all be met the sizes do not add up to `left`
  */
-export function shareOut(free: readonly FreeGap[], left: Figure): ReadonlyMap<string, Figure> {
-  const sizes = new Map<string, Figure>();
-  let open = [...free];
+export function shareOut(free: readonly FreeGap[], left: Figure): readonly Figure[] {
+  if (free.every(({ gap }) => gap.least === undefined && gap.greatest === undefined)) return parts(free, left);
+  const sizes = new Map<FreeGap, Figure>();
+  let open = free;
   let remaining = left;
   while (open.length > 0) {
-    const weights = open.reduce((sum, f) => sum + f.weight, 0);
-    const offsets = open.reduce((sum, f) => sum + f.offset, 0) as Length;
-    const tries = open.map((f) => {
-      const wanted = part(f, remaining, offsets, weights);
-      const low = f.gap.least !== undefined && wanted.value < f.gap.least;
-      const high = f.gap.greatest !== undefined && wanted.value > f.gap.greatest;
-      const held = low ? size(`at least, ${f.gap.label}`, f.gap.least) : high ? size(`at most, ${f.gap.label}`, f.gap.greatest) : null;
-      return { f, wanted, held, low };
+    const wanted = parts(open, remaining);
+    const held = open.map((f, i) => stopped(f.gap, wanted[i] as Figure));
+    const excess = held.map((h, i) => (h ? h.value - (wanted[i] as Figure).value : 0));
+    const violation = excess.reduce((sum, by) => sum + by, 0);
+    const stops = held.map((h, i) => h !== null && (violation === 0 || (excess[i] as number) > 0 === violation > 0));
+    open.forEach((f, i) => {
+      const size = (stops[i] ? held[i] : wanted[i]) as Figure;
+      sizes.set(f, size);
+      if (stops[i]) remaining = remaining.minus(size);
     });
-    const violation = tries.reduce((sum, t) => sum + (t.held ? t.held.value - t.wanted.value : 0), 0);
-    const stopped = tries.filter((t) => t.held && (violation === 0 || t.low === violation > 0));
-    if (stopped.length === 0) {
-      tries.forEach((t) => sizes.set(t.f.gap.id, t.wanted));
-      return sizes;
-    }
-    for (const t of stopped) {
-      const held = t.held as Figure;
-      sizes.set(t.f.gap.id, held);
-      remaining = remaining.minus(held);
-    }
-    open = open.filter((f) => !sizes.has(f.gap.id));
+    const rest = open.filter((_, i) => !stops[i]);
+    if (rest.length === open.length) break;
+    open = rest;
   }
-  return sizes;
+  return free.map((f) => sizes.get(f) as Figure);
 }
 
 /** Which of `count` equal gaps take a step more when `steps` are left over. @example stepPlaces(4, 1, 'last').filter(Boolean).length // 1 */
@@ -85,20 +101,21 @@ export function stepPlaces(count: number, steps: number, leftover: Rounding['lef
   });
 }
 
-/** The free gaps of a segment brought to the grid. */
+/** The free gaps of a stretch brought to the grid, in their order. */
 export interface SetGaps {
-  readonly sizes: ReadonlyMap<string, Figure>;
+  readonly sizes: readonly Figure[];
   readonly residue: Residue | null;
 }
 
-function gapThatTakes(ids: readonly string[], extra: readonly boolean[], leftover: Rounding['leftover']): string {
-  const without = ids.filter((_, i) => !extra[i]);
-  const from = without.length > 0 ? without : ids;
-  return (leftover === 'first' ? from[0] : from[from.length - 1]) as string;
+/** Which gap takes what is smaller than a step: one that got no step, where there is one. */
+function placeOfRest(extra: readonly boolean[], leftover: Rounding['leftover']): number {
+  const at = leftover === 'first' ? extra.indexOf(false) : extra.lastIndexOf(false);
+  if (at >= 0) return at;
+  return leftover === 'first' ? 0 : extra.length - 1;
 }
 
 /** Whether a gap may be brought down or up to the grid without leaving its bounds. */
-function goesToGrid(exact: Length, { least, greatest }: Pick<RunGap, 'least' | 'greatest'>, grid: Length): boolean {
+function goesToGrid(exact: Length, { least, greatest }: RunGap, grid: Length): boolean {
   return (least === undefined || floorTo(exact, grid) >= least) && (greatest === undefined || ceilTo(exact, grid) <= greatest);
 }
 
@@ -107,39 +124,41 @@ function goesToGrid(exact: Length, { least, greatest }: Pick<RunGap, 'least' | '
  * over dealt out as chosen, and what is smaller than a step put into one named gap that
  * got no step, so that the sum closes exactly.
  * Gaps that would leave their bounds on the way stay as they are.
+ * @param exact the size of each gap, in their order
  * @param total what the gaps must add up to; the exact sizes may miss it by a unit each
  */
-export function setToGrid(exact: ReadonlyMap<string, Figure>, total: Length, rounding: Rounding, bounds: readonly RunGap[] = []): SetGaps {
-  const bound = new Map(bounds.map((gap) => [gap.id, gap]));
-  const stays = ([id, figure]: readonly [string, Figure]) => !goesToGrid(figure.value, bound.get(id) ?? {}, rounding.grid);
-  const kept = [...exact].filter(stays);
-  if (kept.length > 0) {
-    const rest = new Map([...exact].filter((entry) => !stays(entry)));
-    const left = kept.reduce((sum, [, figure]) => sub(sum, figure.value), total);
-    if (rest.size === 0) return { sizes: exact, residue: null };
-    const set = setToGrid(rest, left, rounding);
-    return { sizes: new Map([...exact].map(([id, figure]) => [id, set.sizes.get(id) ?? figure])), residue: set.residue };
-  }
-  const ids = [...exact.keys()];
-  const down = ids.map((id) => floorTo((exact.get(id) as Figure).value, rounding.grid));
-  let left = (total - down.reduce((sum, d) => sum + d, 0)) as Length;
+export function setToGrid(gaps: readonly RunGap[], exact: readonly Figure[], total: Length, rounding: Rounding): SetGaps {
+  const goes = gaps.map((gap, i) => goesToGrid((exact[i] as Figure).value, gap, rounding.grid));
+  const moved = exact.filter((_, i) => goes[i]);
+  if (moved.length === 0) return { sizes: exact, residue: null };
+  const left = exact.reduce((sum, figure, i) => (goes[i] ? sum : sub(sum, figure.value)), total);
+  const set = allToGrid(
+    gaps.filter((_, i) => goes[i]),
+    moved,
+    left,
+    rounding,
+  );
+  let n = 0;
+  return { sizes: exact.map((figure, i) => (goes[i] ? (set.sizes[n++] as Figure) : figure)), residue: set.residue };
+}
+
+function allToGrid(gaps: readonly RunGap[], exact: readonly Figure[], total: Length, { grid, leftover }: Rounding): SetGaps {
+  const down = exact.map((figure) => floorTo(figure.value, grid));
+  let left = sub(total, add(...down));
   if (left < 0) {
     // Exact sizes that were each rounded up to the unit may lie on the grid and be a unit too much together.
-    const at = rounding.leftover === 'first' ? 0 : down.length - 1;
-    down[at] = sub(down[at] as Length, rounding.grid);
-    left = add(left, rounding.grid);
+    const at = leftover === 'first' ? 0 : down.length - 1;
+    down[at] = sub(down[at] as Length, grid);
+    left = add(left, grid);
   }
-  const steps = Math.min(ids.length, Math.floor(left / rounding.grid));
-  const extra = stepPlaces(ids.length, steps, rounding.leftover);
-  const residue = sub(left, (steps * rounding.grid) as Length);
-  const holder = residue === ZERO ? null : gapThatTakes(ids, extra, rounding.leftover);
-  const sizes = new Map(
-    ids.map((id, i) => {
-      const figure = exact.get(id) as Figure;
-      const amount = (down[i] as Length) + (extra[i] ? rounding.grid : 0);
-      const set = amount === figure.value ? figure : figure.setTo(amount, 'set to the grid');
-      return [id, id === holder ? set.plus(size('left over, smaller than a step', residue)) : set] as const;
-    }),
-  );
-  return { sizes, residue: holder === null ? null : { amount: residue, gap: holder } };
+  const steps = Math.min(exact.length, Math.floor(left / grid));
+  const extra = stepPlaces(exact.length, steps, leftover);
+  const rest = sub(left, (steps * grid) as Length);
+  const holder = rest === ZERO ? -1 : placeOfRest(extra, leftover);
+  const sizes = exact.map((figure, i) => {
+    const amount = (down[i] as Length) + (extra[i] ? grid : 0);
+    const set = amount === figure.value ? figure : figure.setTo(amount, 'set to the grid');
+    return i === holder ? set.plus(size('left over, smaller than a step', rest)) : set;
+  });
+  return { sizes, residue: holder < 0 ? null : { amount: rest, gap: (gaps[holder] as RunGap).id } };
 }

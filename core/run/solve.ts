@@ -1,141 +1,21 @@
 import { Figure, len, say, size } from '../figure/index.js';
 import { ZERO, add, fromUnits, negative, roundTo, sub, type Length } from '../length/index.js';
-import { freeGaps, isFree, setToGrid, shareOut } from './share.js';
-import { mismatch } from './ways.js';
 import { mergedRule } from './rule.js';
+import { gapsOf, heldSizes, settle, takenAway, type Settled } from './settle.js';
+import { freeGaps, isFree } from './share.js';
 import type { PlacedLine, Residue, RunChange, RunConflict, RunGap, RunLine, RunMember, RunSolution, RunSpec, WayOut } from './types.js';
 
-/** The thickness that a pitch from near edge to near edge runs over: that of the member before a gap, or after the first one. */
-function thicknessBeside(lines: readonly RunLine[], gap: RunGap): Figure | null {
-  const i = lines.indexOf(gap);
-  const beside = lines[i - 1] ?? lines[i + 1];
-  return beside?.kind === 'member' ? beside.extent : null;
-}
+const DATUM = size('datum', ZERO);
 
-/** What a gap would be, held by its bounds. */
-function withinBounds({ label, least, greatest }: RunGap, wanted: Figure): Figure {
-  if (least !== undefined && wanted.value < least) return size(`at least, ${label}`, least);
-  if (greatest !== undefined && wanted.value > greatest) return size(`at most, ${label}`, greatest);
-  return wanted;
-}
-
-/** The size of a gap that does not depend on what is left; null for a free gap. */
-function heldSize(lines: readonly RunLine[], gap: RunGap): Figure | null {
-  const { rule } = gap;
-  switch (rule.kind) {
-    case 'fixed':
-      return size(gap.label, rule.size, { in: 'space', id: gap.id, field: 'rule.size' });
-    case 'fit':
-      if (!gap.need) return null;
-      return withinBounds(
-        gap,
-        (rule.clearance === ZERO
-          ? gap.need
-          : gap.need.plus(size('clearance', rule.clearance, { in: 'space', id: gap.id, field: 'rule.clearance' }))
-        ).named(`${gap.label}, fits what stands in it`),
-      );
-    case 'grid': {
-      const steps = size('pitch', rule.pitch, { in: 'space', id: gap.id, field: 'rule.pitch' }).times(rule.steps);
-      const over = rule.overMember ? thicknessBeside(lines, gap) : null;
-      return (over ? steps.minus(over) : steps).named(`${gap.label}, on the pitch`);
-    }
-    default:
-      return null;
-  }
-}
-
-/** What the lines that are not shared take away, one figure per kind of member and held gap. */
-function takenAway(lines: readonly RunLine[], held: ReadonlyMap<string, Figure>): readonly Figure[] {
-  const groups = new Map<string, { member: RunMember; count: number }>();
-  const figures: Figure[] = [];
-  for (const line of lines) {
-    if (line.kind === 'gap') {
-      const figure = held.get(line.id);
-      if (figure) figures.push(figure);
-      continue;
-    }
-    const key = `${line.plural}/${line.extent.amount}`;
-    const group = groups.get(key);
-    if (group) group.count += 1;
-    else groups.set(key, { member: line, count: 1 });
-  }
-  const members = [...groups.values()].map(({ member, count }) =>
-    count === 1 ? member.extent.named(member.label) : member.extent.times(count).named(member.plural),
-  );
-  return [...members, ...figures];
-}
-
-interface Settled {
-  readonly sizes: ReadonlyMap<string, Figure>;
-  readonly exact: ReadonlyMap<string, Figure>;
-  readonly residue: Residue | null;
-  readonly conflict: RunConflict | null;
-}
-
-/** Settles the lines between two fixed places of a run, `available` apart. */
-function settle(spec: RunSpec, lines: readonly RunLine[], available: Figure, total: Length): Settled {
-  const gaps = lines.filter((line): line is RunGap => line.kind === 'gap');
-  const held = new Map<string, Figure>();
-  for (const gap of gaps) {
-    const figure = heldSize(spec.lines, gap);
-    if (figure) held.set(gap.id, figure);
-  }
-  const left = takenAway(lines, held).reduce((rest, figure) => rest.minus(figure), available);
-  const free = freeGaps(gaps);
-  const asLengths = () => new Map([...held].map(([id, figure]) => [id, figure.value]));
-  if (free.length === 0) {
-    const conflict = left.value === ZERO ? null : mismatch(spec, lines, asLengths(), negative(left.value), total);
-    return { sizes: held, exact: held, residue: null, conflict };
-  }
-  const shared = shareOut(free, left);
-  const taken = [...shared.values()].reduce((sum, figure) => sum + figure.amount, 0);
-  const gone = [...shared.values()].filter((figure) => figure.value <= ZERO);
-  const offBy = gone.length > 0 ? shortfall(free, left, spec.rounding.grid) : fromUnits(taken - left.value);
-  // Dividing rounds each share to the unit, so that many units may be off without any bound being broken.
-  if (gone.length > 0 || Math.abs(offBy) > free.length) {
-    const squeezed = new Map([...shared].map(([id, f]) => [id, f.value <= ZERO ? size('nothing left', ZERO) : f]));
-    return {
-      sizes: new Map([...held, ...squeezed]),
-      exact: new Map([...held, ...shared]),
-      residue: null,
-      conflict: mismatch(spec, lines, asLengths(), offBy, total),
-    };
-  }
-  const closed = closeExactly(shared, left.value);
-  const exact = new Map([...held, ...closed]);
-  if (spec.rounding.set !== 'gaps') return { sizes: exact, exact, residue: null, conflict: null };
-  const set = setToGrid(
-    shared,
-    left.value,
-    spec.rounding,
-    free.map((f) => f.gap),
-  );
-  return { sizes: new Map([...held, ...set.sizes]), exact, residue: set.residue, conflict: null };
-}
-
-/** How much is missing until every free gap is open at all; where that is less than a step of the grid, until each has a step. */
-function shortfall(free: readonly { weight: number; offset: Length }[], left: Figure, grid: Length): Length {
-  const smallest = Math.min(...free.map((f) => f.offset / f.weight));
-  const weights = free.reduce((sum, f) => sum + f.weight, 0);
-  const offsets = free.reduce((sum, f) => sum + f.offset, 0);
-  const missing = Math.ceil(offsets - smallest * weights - left.value);
-  return fromUnits(missing >= grid ? missing : Math.max(1, missing) + free.length * grid);
-}
-
-/** Gives the last gap the odd units that dividing left, so that the gaps add up to what was shared. */
-function closeExactly(sizes: ReadonlyMap<string, Figure>, left: Length): ReadonlyMap<string, Figure> {
-  const odd = left - [...sizes.values()].reduce((sum, figure) => sum + figure.amount, 0);
-  if (odd === 0) return sizes;
-  const last = [...sizes.keys()].at(-1);
-  return new Map([...sizes].map(([id, f]) => [id, id === last ? f.setTo(f.amount + odd, 'closes the sum') : f]));
-}
+const isPinned = (line: RunLine): line is RunMember => line.kind === 'member' && line.at !== undefined;
 
 /** Splits a run at its pinned members. */
 function segments(lines: readonly RunLine[]): readonly { lines: readonly RunLine[]; pin: RunMember | null }[] {
+  if (!lines.some(isPinned)) return [{ lines, pin: null }];
   const parts: { lines: RunLine[]; pin: RunMember | null }[] = [];
   let open: RunLine[] = [];
   for (const line of lines) {
-    if (line.kind === 'member' && line.at) {
+    if (isPinned(line)) {
       parts.push({ lines: open, pin: line });
       open = [];
     } else open.push(line);
@@ -155,13 +35,8 @@ function pinConflict(pin: RunMember, by: Length): RunConflict {
 
 /** What the lines want when the total follows from them: free gaps as large as the largest need asks of all. */
 export function wantedTotal(spec: RunSpec): Figure {
-  const gaps = spec.lines.filter((line): line is RunGap => line.kind === 'gap');
+  const gaps = gapsOf(spec.lines);
   const free = freeGaps(gaps);
-  const held = new Map<string, Figure>();
-  gaps.forEach((gap) => {
-    const figure = heldSize(spec.lines, gap);
-    if (figure) held.set(gap.id, figure);
-  });
   const needs = free.flatMap(({ gap, weight, offset }) => {
     const need = gap.need ?? (gap.least !== undefined ? size(`at least, ${gap.label}`, gap.least) : null);
     if (!need) return [];
@@ -174,7 +49,7 @@ export function wantedTotal(spec: RunSpec): Figure {
     const part = weight === 1 ? one : one.times(weight);
     return (offset === ZERO ? part : part.plus(size('step', offset))).named(gap.label);
   });
-  const parts = [...takenAway(spec.lines, held), ...shared];
+  const parts = [...takenAway(spec.lines, heldSizes(spec.lines, gaps)), ...shared];
   return parts.length > 0 ? Figure.sum(parts) : size('nothing', ZERO);
 }
 
@@ -188,23 +63,21 @@ function totalOf(spec: RunSpec): Figure {
   return wanted;
 }
 
-/** Puts the lines one after another from the datum. */
+/** Puts the lines one after another from the datum; what is settled is in their order. */
 function place(lines: readonly RunLine[], settled: readonly Settled[]): readonly PlacedLine[] {
-  const sizes = new Map(settled.flatMap((s) => [...s.sizes]));
-  const exact = new Map(settled.flatMap((s) => [...s.exact]));
-  let at = size('datum', ZERO);
+  const [only] = settled;
+  const { sizes, exact } =
+    only && settled.length === 1 ? only : { sizes: settled.flatMap((s) => s.sizes), exact: settled.flatMap((s) => s.exact) };
+  let at = DATUM;
+  let n = 0;
   return lines.map((line) => {
-    const length = line.kind === 'member' ? line.extent.named(line.label) : (sizes.get(line.id) as Figure).named(line.label);
-    const near = line.kind === 'member' && line.at ? line.at : at;
-    const far = near.amount === 0 && near.operation.kind === 'leaf' ? length : near.plus(length);
-    at = far;
-    return {
-      line,
-      size: line.kind === 'member' ? line.extent : (sizes.get(line.id) as Figure),
-      exact: line.kind === 'member' ? line.extent : (exact.get(line.id) as Figure),
-      near,
-      far,
-    };
+    const isGap = line.kind === 'gap';
+    const held = isGap ? (sizes[n] as Figure) : line.extent;
+    const wanted = isGap ? (exact[n++] as Figure) : line.extent;
+    const length = held.named(line.label);
+    const near = (isGap ? undefined : line.at) ?? at;
+    at = near.amount === 0 && near.operation.kind === 'leaf' ? length : near.plus(length);
+    return { line, size: held, exact: wanted, near, far: at };
   });
 }
 
@@ -232,16 +105,12 @@ function setEdges(placed: readonly PlacedLine[], grid: Length): { lines: readonl
 
 /** What is left over when a whole step can be given to no gap, and the total may give it up. */
 function lessLeftover(spec: RunSpec, total: Figure): Figure {
-  if (spec.rounding.leftover !== 'total' || spec.rounding.set !== 'gaps' || spec.lines.some((l) => l.kind === 'member' && l.at)) {
+  if (spec.rounding.leftover !== 'total' || spec.rounding.set !== 'gaps' || spec.lines.some(isPinned)) {
     return total;
   }
   const { exact, conflict } = settle(spec, spec.lines, total, total.value);
   if (conflict) return total;
-  const free = spec.lines.filter((line): line is RunGap => line.kind === 'gap' && isFree(line));
-  const over = free.reduce((sum, gap) => {
-    const value = (exact.get(gap.id) as Figure).value;
-    return sum + (value % spec.rounding.grid);
-  }, 0);
+  const over = gapsOf(spec.lines).reduce((sum, gap, i) => sum + (isFree(gap) ? (exact[i] as Figure).value % spec.rounding.grid : 0), 0);
   return over === 0 ? total : total.minus(size('left out, smaller than a step each', over as Length)).named('the whole on the grid');
 }
 
@@ -315,14 +184,14 @@ function solveLines(spec: RunSpec): RunSolution {
     if (segment.pin) start = (segment.pin.at as Figure).plus(segment.pin.extent);
   }
   const placed = place(spec.lines, settled);
-  const residues = settled.flatMap((s) => (s.residue ? [s.residue] : []));
+  const residues = settled.map(({ residue }) => residue).filter((residue) => residue !== null);
   const set = spec.rounding.set === 'edges' && conflicts.length === 0 ? setEdges(placed, spec.rounding.grid) : null;
   return {
     total,
     lines: set?.lines ?? placed,
     residues: set?.residues ?? residues,
     conflicts,
-    unfitted: spec.lines.flatMap((line) => (line.kind === 'gap' && line.rule.kind === 'fit' && !line.need ? [line.id] : [])),
+    unfitted: spec.lines.filter((line) => line.kind === 'gap' && line.rule.kind === 'fit' && !line.need).map(({ id }) => id),
   };
 }
 
