@@ -1,9 +1,9 @@
+import { asBefore } from '../figure/index.js';
 import { asNewtons, asKg, type Kilograms, type Newtons } from '../measures/index.js';
 import { FLOOR, PLACE, massMiddleOf, type Joint, type Member, type Shape } from '../piece/index.js';
 import { toMm } from '../length/index.js';
 import type { Workshop } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
-import { asBefore } from './as-before.js';
 import { bend, type BendingAnswer } from './bend.js';
 import type { Support } from './support.js';
 import { attachedTo, type Attached } from './built-up.js';

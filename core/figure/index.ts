@@ -2,3 +2,4 @@ export * from './figure.js';
 export * from './column.js';
 export * from './sentence.js';
 export * from './are-alike.js';
+export * from './as-before.js';

@@ -1,4 +1,4 @@
-import { say, size, type Figure } from '../figure/index.js';
+import { asBefore, say, size, type Figure } from '../figure/index.js';
 import { ZERO, add, greatest, sub, type Length } from '../length/index.js';
 import type { Built } from '../survey/index.js';
 import {
@@ -33,6 +33,16 @@ export interface Divided {
   readonly runs: ReadonlyMap<string, PlacedRun>;
   readonly problems: readonly ShapeProblem[];
 }
+
+/** What a divided space comes to: its run, and the room of each of its parts with what lies round that. */
+interface Parted {
+  readonly run: PlacedRun;
+  readonly parts: readonly { readonly id: string; readonly region: ClearRegion; readonly insets: Insets | null }[];
+}
+
+/** Most keys change one space of a piece: the others are divided as before, and placed as before. */
+const partedAsBefore = asBefore<Space, Parted>();
+const placedAsBefore = asBefore<ClearRegion, PlacedSpace>();
 
 /** Divides the inside of a piece by its tree of spaces: outer runs before inner, and a run before those aligned with it. */
 class Division {
@@ -70,6 +80,12 @@ class Division {
   }
 
   private placed(space: Space, region: ClearRegion, within: PlacedSpace['within'], depth: number): PlacedSpace {
+    const insets = this.insets.get(space.id) ?? null;
+    const from = { same: [space, within?.line, insets, this.context.workshop], alike: [within?.owner, depth] };
+    return placedAsBefore(region, from, () => this.placedAnew(space, region, within, depth, insets));
+  }
+
+  private placedAnew(space: Space, region: ClearRegion, within: PlacedSpace['within'], depth: number, insets: Insets | null): PlacedSpace {
     const { start, clear } = region;
     const box: Box = {
       x0: start.x.value,
@@ -102,7 +118,7 @@ class Division {
       within,
       depth,
       blocks,
-      insets: this.insets.get(space.id) ?? null,
+      insets,
       ...(region.posts ? { posts: region.posts } : {}),
       ...(region.lean ? { lean: region.lean } : {}),
     };
@@ -120,7 +136,7 @@ class Division {
     if (this.solving.has(space.id) || !space.split) return false;
     this.solving.add(space.id);
     const region = this.regionOf(space.id);
-    if (region) this.place(space, space.split, region);
+    if (region) this.part(space, space.split, region);
     this.solving.delete(space.id);
     return region !== null;
   }
@@ -133,7 +149,20 @@ class Division {
     return this.regions.get(id) ?? null;
   }
 
-  private place(space: Space, split: Split, region: ClearRegion): void {
+  private part(space: Space, split: Split, region: ClearRegion): void {
+    const { workshop, panels, rounding } = this.context;
+    const work = () => this.parted(space, split, region);
+    // Where a member stands in line with one of another run, that run has a say as well.
+    const alone = split.members.every((m) => m.sameAs === undefined);
+    const { run, parts } = alone ? partedAsBefore(space, { same: [workshop], alike: [panels, rounding, region] }, work) : work();
+    this.runs.set(space.id, run);
+    for (const { id, region: own, insets } of parts) {
+      this.regions.set(id, own);
+      if (insets) this.insets.set(id, insets);
+    }
+  }
+
+  private parted(space: Space, split: Split, region: ClearRegion): Parted {
     const { axis } = split;
     const kind = kindOf(split);
     const { over } = kind;
@@ -153,19 +182,19 @@ class Division {
     const spec: RunSpec = { lines, total: { kind: 'given', figure: total }, rounding };
     const run = solveRun(spec);
     const roles = new Map(split.members.map((m) => [m.id, kind.roleOf(m)]));
-    this.runs.set(space.id, { owner: space.id, axis, spec, run, datum, roles, over, endIds: kind.endIds(space.id) });
-    split.spaces.forEach((part, i) => {
+    const placed: PlacedRun = { owner: space.id, axis, spec, run, datum, roles, over, endIds: kind.endIds(space.id) };
+    const parts = split.spaces.flatMap((part, i): Parted['parts'] => {
       const line = run.lines.find((p) => p.line.id === part.id);
-      if (!line) return;
+      if (!line) return [];
       const own = levelOver(partRegion(region, split, datum, line, i, roles, space.id), split.members[i - 1], {
         run,
         datum,
         setback: region.setback,
       });
       const insets = kind.insets(part.id, context, region.clear);
-      if (insets) this.insets.set(part.id, insets);
-      this.regions.set(part.id, asMeasured(part, insets ? within(own, insets) : own, this.context.workshop.built));
+      return [{ id: part.id, region: asMeasured(part, insets ? within(own, insets) : own, this.context.workshop.built), insets }];
     });
+    return { run: placed, parts };
   }
 
   /** A line with the place it is held at, from the datum of its run. */

@@ -98,17 +98,23 @@ export interface Made {
 
 export const NOTHING: Made = { members: [], cuts: [], joints: [], bodies: [], bought: [], facts: [], problems: [], stands: [] };
 
-/** What several interiors add together. */
+/** What several interiors add together. Most of a piece's spaces add nothing, and there are many. */
 export function together(all: readonly Made[]): Made {
+  const some = all.filter((made) => made !== NOTHING);
+  const list = <K extends keyof Made>(key: K): Made[K] => {
+    const joined: Made[K][number][] = [];
+    for (const made of some) joined.push(...made[key]);
+    return joined as unknown as Made[K];
+  };
   return {
-    members: all.flatMap((m) => m.members),
-    cuts: all.flatMap((m) => m.cuts),
-    joints: all.flatMap((m) => m.joints),
-    bodies: all.flatMap((m) => m.bodies),
-    bought: all.flatMap((m) => m.bought),
-    facts: all.flatMap((m) => m.facts),
-    problems: all.flatMap((m) => m.problems),
-    stands: all.flatMap((m) => m.stands),
+    members: list('members'),
+    cuts: list('cuts'),
+    joints: list('joints'),
+    bodies: list('bodies'),
+    bought: list('bought'),
+    facts: list('facts'),
+    problems: list('problems'),
+    stands: list('stands'),
   };
 }
 

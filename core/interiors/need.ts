@@ -1,4 +1,4 @@
-import { Figure, size } from '../figure/index.js';
+import { Figure, asBefore, size } from '../figure/index.js';
 import { ZERO, add, greatest, sub, type Length } from '../length/index.js';
 import type { Axis, Insets, Space, Split } from '../piece/index.js';
 import { solveRun, wantedTotal, type GapRule, type Rounding, type RunLine } from '../run/index.js';
@@ -121,11 +121,20 @@ function contextsOf(space: Space, split: Split, context: NeedContext): (part: Sp
   return (part) => ({ ...context, [reach]: greatest([1 as Length, sizes.get(part.id) ?? clear]) });
 }
 
+/** Each axis, with the clear room known and not. */
+const needAsBefore = asBefore<Space, Figure | null>(6);
+
 /**
  * What a space needs clear along an axis, for what stands in it and in what it is divided
  * into; null where nothing with a size does.
  */
 export function spaceNeed(space: Space, axis: Axis, context: NeedContext): Figure | null {
+  const { workshop, panels, rounding, depth, width } = context;
+  const from = { same: [axis, workshop, depth, width], alike: [panels, rounding] };
+  return needAsBefore(space, from, () => needAnew(space, axis, context));
+}
+
+function needAnew(space: Space, axis: Axis, context: NeedContext): Figure | null {
   const { split, filling } = space;
   if (filling) return fillingKind(filling).need?.(filling, axis, context) ?? openNeed(space, axis, context);
   if (!split) return openNeed(space, axis, context);

@@ -17,8 +17,31 @@ function copy(piece: Piece): Piece {
 
 function spaceOf(piece: Piece, id: string): Space {
   const path = findSpace(piece.interior, id);
-  if (!path) throw new EditError(`there is no space ${id} in ${piece.name}`);
+  if (!path) throw noSpace(piece, id);
   return path.space;
+}
+
+const noSpace = (piece: Piece, id: string) => new EditError(`there is no space ${id} in ${piece.name}`);
+
+/** A copy of a space and of what it lies in, with all that does not lie on the way there shared; null where it is not in it. */
+function opened(from: Space, id: string, change: (space: Space) => void): Space | null {
+  if (from.id === id) {
+    const space = { ...from };
+    change(space);
+    return space;
+  }
+  for (const [i, part] of from.split?.spaces.entries() ?? []) {
+    const changed = opened(part, id, change);
+    if (changed && from.split) return { ...from, split: { ...from.split, spaces: from.split.spaces.with(i, changed) } };
+  }
+  return null;
+}
+
+/** The piece with one of its spaces changed, and all else of it shared: most edits are this, and are tried at every key. */
+function withSpace(piece: Piece, id: string, change: (space: Space) => void): Piece {
+  const interior = opened(piece.interior, id, change);
+  if (!interior) throw noSpace(piece, id);
+  return { ...piece, interior };
 }
 
 function memberOf(piece: Piece, id: string): DividingMember {
@@ -217,21 +240,31 @@ function setOrDelete<T extends object, K extends keyof T>(target: T, key: K, val
  * @example applyEdit(CASE, { kind: 'piece', patch: { fixedToWall: false } }).fixedToWall // false
  */
 export function applyEdit(before: Piece, edit: PieceEdit): Piece {
-  const piece = copy(before);
   switch (edit.kind) {
     case 'rule':
-      spaceOf(piece, edit.space).rule = edit.rule;
-      return piece;
-    case 'bounds': {
-      const space = spaceOf(piece, edit.space);
-      if (areCrossed(edit)) throw new EditError(`the least size of ${space.name ?? 'the space'} would be more than its greatest`);
-      setOrDelete(space, 'least', edit.least);
-      setOrDelete(space, 'greatest', edit.greatest);
-      return piece;
-    }
+      return withSpace(before, edit.space, (space) => {
+        space.rule = edit.rule;
+      });
+    case 'bounds':
+      return withSpace(before, edit.space, (space) => {
+        if (areCrossed(edit)) throw new EditError(`the least size of ${space.name ?? 'the space'} would be more than its greatest`);
+        setOrDelete(space, 'least', edit.least);
+        setOrDelete(space, 'greatest', edit.greatest);
+      });
     case 'name':
-      setOrDelete(spaceOf(piece, edit.space), 'name', edit.name.trim() || null);
-      return piece;
+      return withSpace(before, edit.space, (space) => setOrDelete(space, 'name', edit.name.trim() || null));
+    case 'things':
+      return withSpace(before, edit.space, (space) => {
+        space.things = mergePlacements(edit.things);
+      });
+    default:
+      return edited(copy(before), edit);
+  }
+}
+
+/** Makes an edit that changes more than one space in a copy of the piece. */
+function edited(piece: Piece, edit: Exclude<PieceEdit, { kind: 'rule' | 'bounds' | 'name' | 'things' }>): Piece {
+  switch (edit.kind) {
     case 'split':
       split(spaceOf(piece, edit.space), edit);
       return piece;
@@ -292,9 +325,6 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
     }
     case 'member':
       Object.assign(memberOf(piece, edit.member), edit.patch);
-      return piece;
-    case 'things':
-      spaceOf(piece, edit.space).things = mergePlacements(edit.things);
       return piece;
     case 'move': {
       const [from, to] = [spaceOf(piece, edit.from), spaceOf(piece, edit.to)];

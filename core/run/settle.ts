@@ -1,4 +1,4 @@
-import { Figure, size } from '../figure/index.js';
+import { type Figure, size } from '../figure/index.js';
 import { ZERO, fromUnits, negative, type Length } from '../length/index.js';
 import { freeGaps, setToGrid, shareOut, withinBounds, type FreeGap } from './share.js';
 import { mismatch } from './ways.js';

@@ -85,25 +85,17 @@ function block(thingId: string, thing: Thing, count: number, stance: Stance, row
  * view can show what stands out.
  */
 export function blockIn(thingId: string, thing: Thing, count: number, clear: Clear): Block {
-  const blocks = stancesOf(thing).flatMap((stance) => {
+  let best: Block | null = null;
+  for (const stance of stancesOf(thing)) {
     const rows = rowsIn(thing, stance, depthFor(thing, clear));
     const layers = Math.min(thing.stack, Math.floor((clear.height - thing.clearance) / stance.height));
-    return rows < 1 || layers < 1 ? [] : [block(thingId, thing, count, stance, rows, layers)];
-  });
-  const fallback = block(
-    thingId,
-    thing,
-    count,
-    stancesOf(thing)[0] as Stance,
-    Math.max(1, rowsIn(thing, stancesOf(thing)[0] as Stance, clear.depth)),
-    1,
-  );
-  return (
-    blocks.reduce<Block | null>((best, b) => {
-      if (!best || b.width < best.width || (b.width === best.width && b.height < best.height)) return b;
-      return best;
-    }, null) ?? fallback
-  );
+    if (rows < 1 || layers < 1) continue;
+    const next = block(thingId, thing, count, stance, rows, layers);
+    if (!best || next.width < best.width || (next.width === best.width && next.height < best.height)) best = next;
+  }
+  if (best) return best;
+  const first = stancesOf(thing)[0] as Stance;
+  return block(thingId, thing, count, first, Math.max(1, rowsIn(thing, first, clear.depth)), 1);
 }
 
 /** What a set of blocks, standing side by side, needs clear. */

@@ -1,5 +1,5 @@
 import { inDegrees, asNewtons, type Newtons } from '../../measures/index.js';
-import { fine, force, len, say, type Sentence } from '../../figure/index.js';
+import { asBefore, fine, force, len, say, type Sentence } from '../../figure/index.js';
 import { mm, type Length } from '../../length/index.js';
 import { pocketScrewLength } from '../../joints/index.js';
 import { isBack, type Member } from '../../piece/index.js';
@@ -7,7 +7,6 @@ import { unit, type Vector } from '../../solid/index.js';
 import type { Settings } from '../../project/index.js';
 import { propertiesOf } from '../../stock/index.js';
 import { heldAt, type Support } from '../support.js';
-import { asBefore } from '../as-before.js';
 import type { CarriedMember } from '../carry.js';
 import { KEEP, combined, lateral, screwsFor, shankOf, withdrawal, type ScrewValue } from '../screws.js';
 import { stateOf, worse } from '../verdict.js';

@@ -29,26 +29,34 @@ export function labelOf(space: PlacedSpace, line: PlacedLine): string {
   return space.label === 'inside' ? line.line.label : `${space.label}, ${line.line.label}`;
 }
 
+/** What is known of the dividing members of an interior: its shelves, and by the shelf under them the layers that lie on it. */
+interface Shelves {
+  readonly shelves: ReadonlySet<string>;
+  readonly layers: ReadonlyMap<string, string>;
+}
+
+/** Interiors never change, so that the members of each are gone through once. */
+const known = new WeakMap<Space, Shelves>();
+
+function shelvesOf({ interior }: Piece): Shelves {
+  const before = known.get(interior);
+  if (before) return before;
+  const members = [...dividingMembersOf(interior)].map(({ member }) => member);
+  const found: Shelves = {
+    shelves: new Set(members.map(({ id }) => dividingMemberId(id, 'shelf'))),
+    layers: new Map(members.flatMap(({ id, doubled }) => (doubled === undefined ? [] : [[dividingMemberId(id, 'shelf'), layerId(id)]]))),
+  };
+  known.set(interior, found);
+  return found;
+}
+
 /** What is cut for something that stands in a space: what is below it, or the upper layer of that where it is doubled. */
 export function floorOf(piece: Piece, { neighbours: { below } }: PlacedSpace): string {
-  for (const { member } of dividingMembersOf(piece.interior)) {
-    if (member.doubled !== undefined && dividingMemberId(member.id, 'shelf') === below) return layerId(member.id);
-  }
-  return below;
+  return shelvesOf(piece).layers.get(below) ?? below;
 }
-
-/** Interiors never change, so that the shelves of each are gone through once. */
-const shelves = new WeakMap<Space, ReadonlySet<string>>();
 
 /** Whether what is beside a space is a shelf. */
-export function isShelf({ interior }: Piece, memberId: string): boolean {
-  let known = shelves.get(interior);
-  if (!known) {
-    known = new Set([...dividingMembersOf(interior)].map(({ member }) => dividingMemberId(member.id, 'shelf')));
-    shelves.set(interior, known);
-  }
-  return known.has(memberId);
-}
+export const isShelf = (piece: Piece, memberId: string): boolean => shelvesOf(piece).shelves.has(memberId);
 
 /** The second layer of a doubled shelf. @example layerId('a') // 'a/shelf-layer/1' */
 export function layerId(node: string): string {

@@ -1,7 +1,4 @@
-import { areAlike } from '../figure/index.js';
-
-/** Of each so many ways that it was are kept. */
-const WAYS = 3;
+import { areAlike } from './are-alike.js';
 
 /** What something is worked out from beside what it is worked out for. */
 export interface From {
@@ -16,15 +13,16 @@ const isSame = (a: readonly unknown[], b: readonly unknown[]) => a.length === b.
 /**
  * Keeps answers about things that never change, by what else they follow from. Pieces are solved with every key, and most keys leave
  * most of their members as they were, with what is on them.
+ * @param most of each so many ways that it was are kept
  */
-export function asBefore<K extends object, T>(): (of: K, from: From, work: () => T) => T {
+export function asBefore<K extends object, T>(most = 3): (of: K, from: From, work: () => T) => T {
   const known = new WeakMap<K, readonly { readonly from: From; readonly made: T }[]>();
   return (of, from, work) => {
     const ways = known.get(of) ?? [];
     const way = ways.find((w) => isSame(w.from.same, from.same) && areAlike(w.from.alike, from.alike));
     if (way) return way.made;
     const made = work();
-    known.set(of, [{ from, made }, ...ways.slice(0, WAYS - 1)]);
+    known.set(of, [{ from, made }, ...ways.slice(0, most - 1)]);
     return made;
   };
 }
