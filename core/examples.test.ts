@@ -27,7 +27,7 @@ const examples = files.flatMap(examplesIn);
 function worked({ file, expression, value }: Example): readonly [unknown, unknown] {
   // eslint-disable-next-line @typescript-eslint/no-require-imports -- which files there are is only known as it runs
   const load = (path: string) => require(path) as Record<string, unknown>;
-  const rooms = ['length/index.ts', 'measures/index.ts', 'testing/examples.ts', file];
+  const rooms = ['length/index.ts', 'measures/index.ts', 'figure/index.ts', 'testing/examples.ts', file];
   const known = Object.assign({}, ...rooms.map((room) => load(join(CORE, room)))) as Record<string, unknown>;
   // eslint-disable-next-line @typescript-eslint/no-implied-eval -- the examples are our own
   const run = new Function(...Object.keys(known), `return [${expression}, ${value}];`) as (...known: unknown[]) => [unknown, unknown];

@@ -44,6 +44,7 @@ function aboutOf(shape: Shape, id: string): About {
  * Every check of a solved piece, worst first.
  * @param uncuttable parts that would have no size left
  * @param parts what is cut
+ * @example checksOf(CASE, SOLVED.shape, SOLVED.carried, SOLVED.letters, SHOP).length === SOLVED.checks.length // true
  */
 export function checksOf(
   piece: Piece,

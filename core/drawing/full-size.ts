@@ -129,7 +129,10 @@ function boardFullSize({ name, length, width, margin, parts }: Extract<Jig, { ki
   };
 }
 
-/** Everything of a piece that is worth printing as large as it is: outlines that are no rectangles, parts to drill by, and sticks. */
+/**
+ * Everything of a piece that is worth printing as large as it is: outlines that are no rectangles, parts to drill by, and sticks.
+ * @example fullSizesOf(SOLVED, [], { unit: 'mm', step: mm(0.5) }) // []
+ */
 export function fullSizesOf(solution: Solution, jigs: readonly Jig[], precision: Precision): readonly FullSize[] {
   const holes = holesByPart(solution);
   return jigs.flatMap((jig): FullSize[] => {

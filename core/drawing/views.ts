@@ -149,7 +149,10 @@ function membersIn(
 
 const MOST_THINGS = 240;
 
-/** Where blocks stand across: those with a place there, the others in order with the spare width between them. */
+/**
+ * Where blocks stand across: those with a place there, the others in order with the spare width between them.
+ * @example blockBoxes(SOLVED.shape.spaces.get('in-2')).length // 1
+ */
 export function blockBoxes(space: PlacedSpace): { block: Block; box: Box }[] {
   const loose = space.blocks.filter((b) => typeof b.at !== 'number');
   const used = loose.reduce((sum, b) => sum + b.width, 0);

@@ -106,6 +106,7 @@ function sizeDifferences({ row, of, turned }: Pair, solution: Solution): Differe
 /**
  * A cut list from elsewhere held against a piece of the same overall sizes: each size that does not add up, by how much, what
  * it most likely comes from, and what it would do at the dry fit; and what is missing or too many.
+ * @example againstList([], SOLVED).length // 4
  */
 export function againstList(rows: readonly PlanRow[], solution: Solution): readonly Difference[] {
   const { found, left, wanted } = matched(rows, rowsOf(solution.parts));

@@ -14,6 +14,7 @@ const isSame = (a: readonly unknown[], b: readonly unknown[]) => a.length === b.
  * Keeps answers about things that never change, by what else they follow from. Pieces are solved with every key, and most keys leave
  * most of their members as they were, with what is on them.
  * @param most of each so many ways that it was are kept
+ * @example asBefore()({}, { same: [], alike: 1 }, () => 5) // 5
  */
 export function asBefore<K extends object, T>(most = 3): (of: K, from: From, work: () => T) => T {
   const known = new WeakMap<K, readonly { readonly from: From; readonly made: T }[]>();

@@ -11,7 +11,7 @@ export type Source =
   | { readonly in: 'piece' | 'overall' | 'making'; readonly field: string }
   | { readonly in: 'space' | 'member' | 'opening' | 'stock' | 'slide' | 'thing'; readonly id: string; readonly field: string };
 
-/** One word for a source: equal for the same field. */
+/** One word for a source: equal for the same field. @example sourceKey({ in: 'space', id: 'in-1', field: 'rule.size' }) // 'space in-1 rule.size' */
 export const sourceKey = (source: Source): string =>
   'id' in source ? `${source.in} ${source.id} ${source.field}` : `${source.in} ${source.field}`;
 
@@ -147,7 +147,10 @@ export function termsOf(figure: Figure<Unit>): readonly Figure<Unit>[] {
   }
 }
 
-/** Every reading, stock record, rule and choice that a figure rests on, each once. */
+/**
+ * Every reading, stock record, rule and choice that a figure rests on, each once.
+ * @example sourcesOf(size('shelf', mm(300), { in: 'piece', field: 'depth' }).times(2)) // [{ in: 'piece', field: 'depth' }]
+ */
 export function sourcesOf(figure: Figure<Unit>): readonly Source[] {
   const seen = new Set<Figure<Unit>>();
   const sources = new Map<string, Source>();

@@ -14,17 +14,17 @@ export type Sentence = readonly (string | Quantity)[];
 
 type Slot = string | number | Quantity | Sentence;
 
-/** A length for use in a sentence. */
+/** A length for use in a sentence. @example len(mm(3)) // { kind: 'length', length: mm(3) } */
 export const len = (length: Length): Quantity => ({ kind: 'length', length });
-/** A deflection in mm for use in a sentence. */
+/** A deflection in mm for use in a sentence. @example fine(0.25, 2) // { kind: 'fine', mm: 0.25, digits: 2 } */
 export const fine = (millimetres: number, digits?: number): Quantity => ({
   kind: 'fine',
   mm: millimetres,
   ...(digits === undefined ? {} : { digits }),
 });
-/** A mass in kg for use in a sentence. */
+/** A mass in kg for use in a sentence. @example mass(asKg(2)) // { kind: 'mass', kg: 2 } */
 export const mass = (kg: Kilograms): Quantity => ({ kind: 'mass', kg });
-/** A force in N for use in a sentence. */
+/** A force in N for use in a sentence. @example force(asNewtons(40)) // { kind: 'force', newtons: 40 } */
 export const force = (newtons: Newtons): Quantity => ({ kind: 'force', newtons });
 
 function isSentence(slot: Slot): slot is Sentence {

@@ -48,7 +48,7 @@ export const severityOf = (state: State): Severity => (state === 'fails' ? 'stop
 const SEVERITIES: readonly Severity[] = ['stop', 'look', 'good'];
 const STATES: readonly State[] = ['fails', 'close', 'not judged', 'fine'];
 
-/** Checks with the worst first; equal ones keep their order. */
+/** Checks with the worst first; equal ones keep their order. @example worstFirst([]) // [] */
 export function worstFirst(checks: readonly Check[]): readonly Check[] {
   const rank = (c: Check) => SEVERITIES.indexOf(c.severity) * 10 + STATES.indexOf(c.state);
   return [...checks].sort((a, b) => rank(a) - rank(b));

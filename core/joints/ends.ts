@@ -76,7 +76,10 @@ export function recessAlong({
   return Math.round(u1 - u0 - Math.abs(slant) * (v1 - v0)) as Length;
 }
 
-/** The corners of what is cut into a face, one after the other, mm along u and v. */
+/**
+ * The corners of what is cut into a face, one after the other, mm along u and v.
+ * @example recessCorners({ region: { u0: mm(0), u1: mm(20), v0: mm(0), v1: mm(300) } })[2] // [20, 300]
+ */
 export function recessCorners({
   region,
   slant = 0,

@@ -33,6 +33,7 @@ const rowOf = ({ mate, at }: Hole) => `${mate} ${at.v}`;
 /**
  * A member whose pin holes keep clear of each other: rows of the lower face go aside, away from the nearer edge,
  * wherever one of them would meet a hole of the upper face.
+ * @example pinsApart(SHELF) // SHELF
  */
 export function pinsApart(member: Member): Member {
   const thickness = member.thickness.value;

@@ -2,7 +2,10 @@ import { dividingKind, fillingKind, ofInteriors } from '../interiors/index.js';
 import { spacesOf, type Named, type Names, type Piece, type Space, type StockUse } from '../piece/index.js';
 import { shellOf } from '../shells/index.js';
 
-/** Everything outside itself that the inside of a piece names: what it holds, and what it is made of. */
+/**
+ * Everything outside itself that the inside of a piece names: what it holds, and what it is made of.
+ * @example namedIn(CASE.interior).map((named) => named.id) // ['tin']
+ */
 export function namedIn(root: Space): readonly Named[] {
   return [...spacesOf(root)].flatMap(({ space }): Named[] => {
     const here = (names: readonly Names[]) => names.map((n): Named => ({ ...n, where: `space ${space.id}` }));
@@ -18,12 +21,15 @@ export function namedIn(root: Space): readonly Named[] {
   });
 }
 
-/** The stock that a piece itself is made of: its shell, and what kinds of interiors say of all of it. */
+/**
+ * The stock that a piece itself is made of: its shell, and what kinds of interiors say of all of it.
+ * @example ownStock(CASE).map((use) => use.id) // ['ply', 'thin', 'ply', 'ply', 'ply']
+ */
 export function ownStock(piece: Piece): readonly StockUse[] {
   return [...shellOf(piece).uses(piece), ...ofInteriors().flatMap((kind) => kind.uses(piece))];
 }
 
-/** Every record outside itself that a piece names. */
+/** Every record outside itself that a piece names. @example namedBy(CASE).length // 6 */
 export function namedBy(piece: Piece): readonly Named[] {
   const opening: Named[] = piece.opening === undefined ? [] : [{ kind: 'opening', id: piece.opening, where: 'opening' }];
   const stock = ownStock(piece).map(({ id, where }): Named => ({ kind: 'stock', id, where }));

@@ -6,7 +6,7 @@ export const SizeSchema = Type.Unsafe<Length>(
   Type.Integer({ minimum: 1, maximum: LONGEST, description: 'A size in units of 1/80 µm (80,000 to the mm), more than zero' }),
 );
 
-/** A stored length of no less than so much: what is divided by it stays a number that can be made. */
+/** A stored length of no less than so much: what is divided by it stays a number that can be made. @example sizeFrom(mm(1)).minimum // mm(1) */
 export const sizeFrom = (least: Length) =>
   Type.Unsafe<Length>(
     Type.Integer({ minimum: least, maximum: LONGEST, description: `A size in units of 1/80 µm (80,000 to the mm), at least ${least}` }),

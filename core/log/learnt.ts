@@ -12,7 +12,7 @@ export interface CutTruth {
   readonly farthest: Length;
 }
 
-/** How far parts that were measured were off the plan they were cut by; null where none was measured. */
+/** How far parts that were measured were off the plan they were cut by; null where none was measured. @example cutTruth(new Map()) // null */
 export function cutTruth(made: Made): CutTruth | null {
   const offs = [...made.values()]
     .flatMap((m) => [toMm(m.length) - toMm(m.planned.length), toMm(m.width) - toMm(m.planned.width)])
@@ -30,7 +30,7 @@ export function paceLearnt(pace: OwnPace): readonly { readonly phase: Phase; rea
     .sort((a, b) => Math.abs(Math.log(b.times)) - Math.abs(Math.log(a.times)));
 }
 
-/** Time and money that were noted in a log. */
+/** Time and money that were noted in a log. @example spentIn([]) // { minutes: 0, money: 0 } */
 export function spentIn(entries: readonly LogEntry[]): { readonly minutes: number; readonly money: number } {
   const sum = (of: (e: LogEntry) => number | undefined) => entries.reduce((all, e) => all + (of(e) ?? 0), 0);
   return { minutes: sum((e) => e.minutes), money: sum((e) => e.money) };

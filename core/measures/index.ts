@@ -41,8 +41,8 @@ export const radians = (angle: Degrees): number => (angle * Math.PI) / 180;
 /** An angle from radians. @example inDegrees(Math.PI / 4) // 45 */
 export const inDegrees = (count: number): Degrees => asDegrees((count * 180) / Math.PI);
 
-/** A stored mass, kg. */
+/** A stored mass, kg. @example KilogramsSchema({ minimum: 0 }).minimum // 0 */
 export const KilogramsSchema = (bounds: NumberOptions) => Type.Unsafe<Kilograms>(Type.Number(bounds));
 
-/** A stored angle, degrees. */
+/** A stored angle, degrees. @example DegreesSchema({ maximum: 90 }).maximum // 90 */
 export const DegreesSchema = (bounds: NumberOptions) => Type.Unsafe<Degrees>(Type.Number(bounds));

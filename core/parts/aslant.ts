@@ -39,7 +39,10 @@ export function lostBySlope(member: Member): number | null {
   return run < SQUARE ? null : 2 * run;
 }
 
-/** What is sawn aslant of a part: its ends, as the saw is set and as they are measured, and edges that are bevelled. */
+/**
+ * What is sawn aslant of a part: its ends, as the saw is set and as they are measured, and edges that are bevelled.
+ * @example aslantText(SHELF, { unit: 'mm', step: mm(0.5) }) // []
+ */
 export function aslantText(member: Member, precision: Precision): readonly string[] {
   const write = (l: number) => formatLength(mm(l), precision);
   const wide = toMm(member.width.value);

@@ -86,7 +86,7 @@ export function isHanded(member: Member): boolean {
   return same !== mirrored;
 }
 
-/** The likeness of a member, found from its geometry alone. */
+/** The likeness of a member, found from its geometry alone. @example likenessOf(SHELF).same === likenessOf(SHELF).mirrored // true */
 export function likenessOf(member: Member): Likeness {
   const marking = markingOf(member);
   const sizes = `${member.stockId} ${member.length.amount} ${member.width.amount} ${member.thickness.amount}`;

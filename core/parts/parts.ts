@@ -73,6 +73,7 @@ function edgingAlong(edges: readonly Edges[keyof Edges][], banding: Length): Fig
  * The parts of a piece with their letters and cutting sizes.
  * @param step the grid of the shop that cutting sizes are brought to
  * @returns the parts in the order of the members, and the ledger with any new letters
+ * @example partsOf([SHELF], {}, mm(0), mm(1)).letters // { shelf: 'A' }
  */
 export function partsOf(
   members: readonly Member[],

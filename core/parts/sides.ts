@@ -20,12 +20,12 @@ export function waysOf({ frame: { u, v } }: Member): Readonly<Record<keyof Edges
   return { u0: wayOf(u, true), u1: wayOf(u), v0: wayOf(v, true), v1: wayOf(v) };
 }
 
-/** What an edge of a member is called: its ends are across its length. */
+/** What an edge of a member is called: its ends are across its length. @example edgeName(SHELF, 'v1') // 'rear edge' */
 export function edgeName(member: Member, edge: keyof Edges): string {
   return `${waysOf(member)[edge]} ${edge === 'u0' || edge === 'u1' ? 'end' : 'edge'}`;
 }
 
-/** What a face of a member is called: inside or outside where it has these, else the way it looks. */
+/** What a face of a member is called: inside or outside where it has these, else the way it looks. @example faceName(SHELF, 'n1') // 'upper face' */
 export function faceName(member: Member, face: Face): string {
   if (member.inner) return face === member.inner ? 'inside' : 'outside';
   const way = wayOf(member.frame.n, face === 'down');

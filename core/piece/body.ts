@@ -67,14 +67,14 @@ export function posesOf(bodies: readonly Body[]): readonly NamedPose[] {
   return put && lead.length === 1 ? [shut, ...each] : [shut, ...each, all];
 }
 
-/** How far a body has slid in a pose; not at all where it turns. */
+/** How far a body has slid in a pose; not at all where it turns. @example shiftOf(TRAY, new Map([['tray', 0.5]])).z // mm(125) */
 export function shiftOf({ id, motion }: Body, pose: Pose): Place {
   const part = pose.get(id) ?? 0;
   const by = (axis: 0 | 1 | 2) => (motion.kind === 'slide' ? Math.round(motion.along[axis] * motion.travel.value * part) : 0) as Length;
   return { x: by(0), y: by(1), z: by(2) };
 }
 
-/** The motion of a body in mm and degrees. */
+/** The motion of a body in mm and degrees. @example movingOf(TRAY) // { kind: 'slide', along: [0, 0, 1], by: 250 } */
 export function movingOf({ motion }: Body): Moving {
   if (motion.kind === 'slide') return { kind: 'slide', along: motion.along, by: toMm(motion.travel.value) };
   const { x, y, z } = motion.at;
@@ -106,12 +106,12 @@ function ridesOn(body: Body, bodies: readonly Body[], pose: Pose): readonly { re
     : [{ body, part }];
 }
 
-/** The members that move as a body goes: its own, and those of what is on it. */
+/** The members that move as a body goes: its own, and those of what is on it. @example membersMovedBy(TRAY, [TRAY]) // ['shelf'] */
 export function membersMovedBy({ id, members }: Body, bodies: readonly Body[]): readonly string[] {
   return [...members, ...bodies.flatMap((b) => (b.on === id ? b.members : []))];
 }
 
-/** Whether a body, or what it is on, is not shut in a pose. */
+/** Whether a body, or what it is on, is not shut in a pose. @example hasMoved(TRAY, new Map()) // false */
 export const hasMoved = ({ id, on }: Body, pose: Pose): boolean => (pose.get(id) ?? 0) > 0 || (on !== undefined && (pose.get(on) ?? 0) > 0);
 
 /** A member turned with its body, and with what that is on. */
@@ -133,7 +133,7 @@ function movedBy(member: Member, by: Place): Member {
   };
 }
 
-/** Members where they are in a pose. */
+/** Members where they are in a pose. @example posed([SHELF], [TRAY], new Map([['tray', 1]]))[0].frame.origin.z // mm(550) */
 export function posed(members: readonly Member[], bodies: readonly Body[], pose: Pose): readonly Member[] {
   const bodyOf = new Map(bodies.flatMap((body) => body.members.map((id) => [id, body] as const)));
   return members.map((member) => {
@@ -179,7 +179,10 @@ function boxAt(corners: readonly Vector[], placing: Placing): Box {
 /** The states of members on the last way that was asked for. */
 const lastWays = new WeakMap<Member, { readonly by: string; readonly states: readonly OnTheWay[] }>();
 
-/** A member at states of its way, from shut to the limit of its body and of what that goes with; for what slides both ends are enough with what lies between. */
+/**
+ * A member at states of its way, from shut to the limit of its body and of what that goes with; for what slides both ends are enough with what lies between.
+ * @example statesOnTheWay(SHELF, TRAY, [TRAY]).length // 25
+ */
 export function statesOnTheWay(member: Member, body: Body, bodies: readonly Body[]): readonly OnTheWay[] {
   const rides = body.byItself ? [body] : ridesOn(body, bodies, SHUT).map((r) => r.body);
   const moving = rides.map(movingOf);
@@ -203,7 +206,10 @@ export function statesOnTheWay(member: Member, body: Body, bodies: readonly Body
   return states;
 }
 
-/** The least box that a member stays in on its way from shut to the limit of its body. */
+/**
+ * The least box that a member stays in on its way from shut to the limit of its body.
+ * @example sweptBox(SHELF, TRAY, [TRAY]) // box(20, 620, 400, 420, 0, 550)
+ */
 export function sweptBox(member: Member, body: Body, bodies: readonly Body[]): Box {
   const all =
     body.motion.kind === 'slide'

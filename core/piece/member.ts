@@ -251,7 +251,10 @@ export function facingFrame(origin: Place): Frame {
   return { origin, u: [1, 0, 0], v: [0, 1, 0], n: [0, 0, 1] };
 }
 
-/** A frame for a board on edge that runs front to back: u out from the back, v up, n to the left. */
+/**
+ * A frame for a board on edge that runs front to back: u out from the back, v up, n to the left.
+ * @example onEdgeFrame({ x: mm(20), y: mm(0), z: mm(0) }).u // [0, 0, 1]
+ */
 export function onEdgeFrame(origin: Place): Frame {
   return { origin, u: [0, 0, 1], v: [0, 1, 0], n: [-1, 0, 0] };
 }

@@ -1,4 +1,4 @@
-/** Keeps what was found out about two things that never change, for as long as both are there. */
+/** Keeps what was found out about two things that never change, for as long as both are there. @example ofTwo()(SHELF, RAIL, () => 5) // 5 */
 export function ofTwo<A extends object, B extends object, T>(): (a: A, b: B, work: () => T) => T {
   const known = new WeakMap<A, WeakMap<B, { readonly found: T }>>();
   return (a, b, work) => {

@@ -68,7 +68,7 @@ export function solidOfMember(member: Member): Solid {
   return solid;
 }
 
-/** A box of the piece as a solid. */
+/** A box of the piece as a solid. @example solidOfBox(box(0, 10, 0, 20, 0, 30)).bodies.length // 1 */
 export function solidOfBox({ x0, x1, y0, y1, z0, z1 }: Box): Solid {
   const [w, h] = [toMm(fromUnits(x1 - x0)), toMm(fromUnits(y1 - y0))];
   const corners = [

@@ -29,7 +29,10 @@ export interface Within {
   readonly clear: { readonly width: Length; readonly height: Length; readonly depth: Length };
 }
 
-/** What one piece is solved with: the workshop, what the tape found in it once it stood there, and its parts that are cut. @param readings and `made` in the order they were added */
+/**
+ * What one piece is solved with: the workshop, what the tape found in it once it stood there, and its parts that are cut. @param readings and `made` in the order they were added
+ * @example workshopFor(SHOP, [], 'case').built.size // 0
+ */
 export function workshopFor(
   workshop: Workshop,
   readings: Iterable<BuiltReading>,

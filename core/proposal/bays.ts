@@ -49,12 +49,15 @@ function deal(groups: readonly ShelfGroup[], bays: number, { shelf }: Room): rea
   return best;
 }
 
-/** Shelves dealt to bays, heavy ones low and often-used ones within reach in each. */
+/**
+ * Shelves dealt to bays, heavy ones low and often-used ones within reach in each.
+ * @example inBays(SHELVED, 1, BAY)[0].height // mm(100)
+ */
 export function inBays({ shelves }: Pick<Proposal, 'shelves'>, bays: number, room: Room): readonly Proposal[] {
   return deal(shelves, bays, room).map((groups) => proposalOf(groups, room, []));
 }
 
-/** How high the highest of some bays is. */
+/** How high the highest of some bays is. @example highestBay([SHELVED]) // mm(100) */
 export function highestBay(bays: readonly Proposal[]): Length {
   return greatest([0 as Length, ...bays.map((b) => b.height)]);
 }
@@ -62,6 +65,7 @@ export function highestBay(bays: readonly Proposal[]): Length {
 /**
  * The fewest bays in which things go at a height.
  * @returns one where not even the most that are thought of are low enough, or where something goes into no narrower bay
+ * @example fewestBays(WANTED, BAY, mm(500), mm(20)) // 1
  */
 export function fewestBays(wanted: readonly Wanted[], room: Room, height: Length, divider: Length): number {
   for (let bays = 1; bays <= MOST_BAYS; bays += 1) {

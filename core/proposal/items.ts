@@ -45,7 +45,10 @@ export interface Misfit {
   readonly why: 'wide' | 'deep';
 }
 
-/** Every way a count of a thing can stand in a room that is not beaten by one both lower and narrower. */
+/**
+ * Every way a count of a thing can stand in a room that is not beaten by one both lower and narrower.
+ * @example waysOf(TIN, 2, BAY) // [{ width: mm(100), height: mm(100), depth: mm(200) }]
+ */
 export function waysOf(thing: Thing, count: number, room: Room): readonly Way[] {
   const out = thing.mayStandOut ?? (0 as Length);
   const all = stancesOf(thing).flatMap((stance): Way[] => {
@@ -97,6 +100,7 @@ function waysTogether(parts: readonly (readonly Way[])[], room: Room): readonly 
 /**
  * The items of a list: a thing too many for one shelf is parted, and things that are
  * wished together are one item where one shelf can hold them.
+ * @example itemsOf(WANTED, BAY).items[0].kg // 4
  */
 export function itemsOf(wanted: readonly Wanted[], room: Room): { items: readonly Item[]; misfits: readonly Misfit[] } {
   const misfits: Misfit[] = [];

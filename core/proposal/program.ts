@@ -11,6 +11,7 @@ export const LARGEST_PROGRAM = 400;
  * bounds, and the sum of heights and wood is least. Shelves are taken highest first, which
  * leaves out answers that only differ in their order.
  * @param most how many shelves there may be: as many as the first answer has
+ * @example programOf(TINS, 1, BAY).split('\n')[0] // 'Minimize'
  */
 export function programOf(items: readonly Item[], most: number, room: Room): string {
   const heights = heightsOf(items);

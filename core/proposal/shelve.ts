@@ -24,7 +24,7 @@ function wayWithin(item: Item, height: Length): Way | undefined {
   return item.ways.findLast((w) => w.height <= height);
 }
 
-/** Items as one shelf that is so high; null where they do not go on it. */
+/** Items as one shelf that is so high; null where they do not go on it. @example groupAt(TINS, mm(100), BAY).spare // mm(860) */
 export function groupAt(items: readonly Item[], height: Length, room: Room): ShelfGroup | null {
   const ways = items.map((i) => wayWithin(i, height));
   if (ways.some((w) => w === undefined)) return null;
@@ -42,7 +42,7 @@ export function groupAt(items: readonly Item[], height: Length, room: Room): She
   };
 }
 
-/** The lowest shelf that takes all of some items; null where none does. */
+/** The lowest shelf that takes all of some items; null where none does. @example lowestGroup(TINS, [mm(100), mm(200)], BAY).height // mm(100) */
 export function lowestGroup(items: readonly Item[], heights: readonly Length[], room: Room): ShelfGroup | null {
   for (const height of heights) {
     const group = groupAt(items, height, room);
@@ -51,7 +51,7 @@ export function lowestGroup(items: readonly Item[], heights: readonly Length[], 
   return null;
 }
 
-/** Every height that a shelf could have: one of the ways of one of the items. */
+/** Every height that a shelf could have: one of the ways of one of the items. @example heightsOf(TINS) // [mm(100)] */
 export function heightsOf(items: readonly Item[]): readonly Length[] {
   return [...new Set(items.flatMap((i) => i.ways.map((w) => w.height)))].sort((a, b) => a - b);
 }
@@ -60,6 +60,7 @@ export function heightsOf(items: readonly Item[]): readonly Length[] {
  * Which items share a shelf so that all shelves together are lowest, among partings of the
  * items in order of their least height: dynamic programming over where each shelf ends.
  * The best of these is not always the best of all, since a low thing may fill up a high shelf.
+ * @example shelveInOrder(TINS, BAY).length // 1
  */
 export function shelveInOrder(items: readonly Item[], room: Room): readonly ShelfGroup[] {
   const least = (i: Item) => (i.ways[0] as Way).height;
@@ -104,7 +105,10 @@ function effort(order: readonly ShelfGroup[], room: Room): number {
 /** A shelf that is often used is worth lifting so much weight so far. */
 const OFTEN_KG = 120;
 
-/** Heavy shelves low and often-used ones within reach: exchanges two shelves for as long as that makes less effort. */
+/**
+ * Heavy shelves low and often-used ones within reach: exchanges two shelves for as long as that makes less effort.
+ * @example inOrder(shelveInOrder(TINS, BAY), BAY)[0].kg // 4
+ */
 export function inOrder(groups: readonly ShelfGroup[], room: Room): readonly ShelfGroup[] {
   let order = [...groups].sort((a, b) => b.kg - a.kg);
   let now = effort(order, room);
@@ -124,13 +128,16 @@ export function inOrder(groups: readonly ShelfGroup[], room: Room): readonly She
   return order;
 }
 
-/** The height that shelves take, with the wood between them. */
+/**
+ * The height that shelves take, with the wood between them.
+ * @example heightWith(shelveInOrder([...TINS, ...TINS], { ...BAY, width: mm(100) }), BAY) // mm(220)
+ */
 export function heightWith(groups: readonly ShelfGroup[], room: Room): Length {
   const between = Math.max(0, groups.length - 1) * room.shelf;
   return add(between as Length, ...groups.map((g) => g.height));
 }
 
-/** A proposal from groups of items. */
+/** A proposal from groups of items. @example proposalOf([], BAY, []).shelves // [] */
 export function proposalOf(groups: readonly ShelfGroup[], room: Room, misfits: readonly Misfit[]): Proposal {
   const shelves = inOrder(groups, room);
   return { shelves, height: groups.length > 0 ? heightWith(shelves, room) : ZERO, misfits };

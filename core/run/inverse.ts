@@ -22,6 +22,7 @@ export interface NearCount {
  * @param ends how many gaps there are beyond one between each two members: 1 for shelves in
  *   a case (a gap at both ends), −1 for slats with members at both ends
  * @returns at most `most` counts, nearest first
+ * @example nearestCounts(mm(1000), mm(20), mm(300), 1, mm(1))[0].gap // mm(320)
  */
 export function nearestCounts(
   total: Length,
@@ -50,6 +51,7 @@ export function nearestCounts(
 /**
  * The total nearest the wanted one at which every free gap lands on the grid with nothing left over.
  * @returns the total, or null when no free gap is there to land
+ * @example snapTotal(RUN, mm(1001)) // mm(1000)
  */
 export function snapTotal(spec: RunSpec, wanted: Length): Length | null {
   const rounding: Rounding = { ...spec.rounding, set: 'gaps', leftover: 'last' };

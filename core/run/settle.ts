@@ -12,7 +12,7 @@ export interface Settled {
   readonly conflict: RunConflict | null;
 }
 
-/** The gaps among some lines, in their order. */
+/** The gaps among some lines, in their order. @example gapsOf(RUN.lines).length // 3 */
 export const gapsOf = (lines: readonly RunLine[]): readonly RunGap[] => lines.filter((line): line is RunGap => line.kind === 'gap');
 
 /** The thickness that a pitch from near edge to near edge runs over: that of the member before a gap, or after the first one. */
@@ -47,11 +47,17 @@ function heldSize(lines: readonly RunLine[], gap: RunGap): Figure | null {
   }
 }
 
-/** The sizes of the gaps that do not depend on what is left, in the order of the gaps; null for each free one. */
+/**
+ * The sizes of the gaps that do not depend on what is left, in the order of the gaps; null for each free one.
+ * @example heldSizes(RUN.lines, gapsOf(RUN.lines)) // [null, null, null]
+ */
 export const heldSizes = (lines: readonly RunLine[], gaps: readonly RunGap[]): readonly (Figure | null)[] =>
   gaps.map((gap) => heldSize(lines, gap));
 
-/** What the lines that are not shared take away, one figure per kind of member and held gap. `held` is in the order of the gaps. */
+/**
+ * What the lines that are not shared take away, one figure per kind of member and held gap. `held` is in the order of the gaps.
+ * @example takenAway(RUN.lines, []).map((taken) => taken.value) // [mm(40)]
+ */
 export function takenAway(lines: readonly RunLine[], held: readonly (Figure | null)[]): readonly Figure[] {
   const groups: { readonly member: RunMember; count: number }[] = [];
   for (const line of lines) {
@@ -73,7 +79,10 @@ function together(held: readonly (Figure | null)[], free: readonly Figure[]): re
   return held.map((figure) => figure ?? (free[n++] as Figure));
 }
 
-/** Settles the lines between two fixed places of a run, `available` apart. */
+/**
+ * Settles the lines between two fixed places of a run, `available` apart.
+ * @example settle(RUN, RUN.lines, RUN.total.figure, mm(1000)).sizes[0].value // mm(320)
+ */
 export function settle(spec: RunSpec, lines: readonly RunLine[], available: Figure, total: Length): Settled {
   const gaps = gapsOf(lines);
   const held = heldSizes(spec.lines, gaps);

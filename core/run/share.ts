@@ -10,12 +10,15 @@ export interface FreeGap {
   readonly offset: Length;
 }
 
-/** Whether a gap takes part of what is left. A fit with nothing in it has nothing to go by, so it shares. */
+/** Whether a gap takes part of what is left. A fit with nothing in it has nothing to go by, so it shares. @example isFree(RUN.lines[0]) // true */
 export function isFree(gap: RunGap): boolean {
   return gap.rule.kind === 'share' || gap.rule.kind === 'graded' || (gap.rule.kind === 'fit' && !gap.need);
 }
 
-/** The free gaps of a run with their weights; each graded gap stands on the graded gap before it. */
+/**
+ * The free gaps of a run with their weights; each graded gap stands on the graded gap before it.
+ * @example freeGaps([RUN.lines[0]])[0].weight // 1
+ */
 export function freeGaps(gaps: readonly RunGap[]): readonly FreeGap[] {
   const free: FreeGap[] = [];
   let before: FreeGap | null = null;
@@ -61,13 +64,14 @@ function stopped({ label, least, greatest }: RunGap, wanted: Figure): Figure | n
   return null;
 }
 
-/** What a gap would be, held by its bounds. */
+/** What a gap would be, held by its bounds. @example withinBounds({ ...RUN.lines[0], least: mm(60) }, RUN.lines[1].extent).value // mm(60) */
 export const withinBounds = (gap: RunGap, wanted: Figure): Figure => stopped(gap, wanted) ?? wanted;
 
 /**
  * Shares what is left among free gaps, keeping each inside its bounds: gaps that a bound
  * stops are taken out, and the rest share again, until none is out of bounds.
  * @returns the exact size of each gap, in their order; where the bounds cannot all be met the sizes do not add up to `left`
+ * @example shareOut(freeGaps([RUN.lines[0], RUN.lines[2]]), RUN.total.figure)[1].value // mm(500)
  */
 export function shareOut(free: readonly FreeGap[], left: Figure): readonly Figure[] {
   if (free.every(({ gap }) => gap.least === undefined && gap.greatest === undefined)) return parts(free, left);
@@ -126,6 +130,7 @@ function goesToGrid(exact: Length, { least, greatest }: RunGap, grid: Length): b
  * Gaps that would leave their bounds on the way stay as they are.
  * @param exact the size of each gap, in their order
  * @param total what the gaps must add up to; the exact sizes may miss it by a unit each
+ * @example setToGrid([RUN.lines[0]], [RUN.total.figure], mm(1000), RUN.rounding).sizes[0].value // mm(1000)
  */
 export function setToGrid(gaps: readonly RunGap[], exact: readonly Figure[], total: Length, rounding: Rounding): SetGaps {
   const goes = gaps.map((gap, i) => goesToGrid((exact[i] as Figure).value, gap, rounding.grid));

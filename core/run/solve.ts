@@ -33,7 +33,10 @@ function pinConflict(pin: RunMember, by: Length): RunConflict {
   };
 }
 
-/** What the lines want when the total follows from them: free gaps as large as the largest need asks of all. */
+/**
+ * What the lines want when the total follows from them: free gaps as large as the largest need asks of all.
+ * @example wantedTotal(RUN).value // mm(40)
+ */
 export function wantedTotal(spec: RunSpec): Figure {
   const gaps = gapsOf(spec.lines);
   const free = freeGaps(gaps);
@@ -150,6 +153,7 @@ function without<T extends object, K extends keyof T>(record: T, key: K): T {
  * otherwise.
  * @param spec lines in order from the datum; pinned members split the run into stretches
  * @returns sizes and places with their sums, residues, and conflicts with ways out; never throws for a run that cannot be met
+ * @example solveRun(RUN).lines[0].size.value // mm(320)
  */
 export function solveRun(spec: RunSpec): RunSolution {
   const solved = solveLines(spec);
@@ -205,7 +209,10 @@ export interface Mark {
   readonly chainedError: Length;
 }
 
-/** The near and far edge of every member of a solved run, from one datum. */
+/**
+ * The near and far edge of every member of a solved run, from one datum.
+ * @example marksOf(solveRun(RUN), mm(1)).map((mark) => mark.near.value) // [mm(320), mm(660)]
+ */
 export function marksOf(run: RunSolution, grid: Length): readonly Mark[] {
   let measured = 0;
   return run.lines.flatMap((placed) => {
@@ -216,7 +223,7 @@ export function marksOf(run: RunSolution, grid: Length): readonly Mark[] {
   });
 }
 
-/** All lines of a solution added up; equal to its total when it has no conflict. */
+/** All lines of a solution added up; equal to its total when it has no conflict. @example sumOfLines(solveRun(RUN)) // mm(1000) */
 export function sumOfLines(run: RunSolution): Length {
   return add(...run.lines.map((placed) => placed.size.value));
 }

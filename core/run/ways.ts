@@ -126,6 +126,7 @@ function waysToGrow(
 /**
  * The conflict of a stretch of a run whose lines add up to `difference` more than there
  * is (less, when it is negative), with its ways out.
+ * @example mismatch(RUN, RUN.lines, new Map(), mm(5), mm(1000)).kind // 'over'
  */
 export function mismatch(
   spec: RunSpec,

@@ -10,7 +10,7 @@ import { wallBoard } from './wall-board/index.js';
 /** The shells that a piece may have. */
 export const SHELLS = kindList<ShellKind>([panelCase, inPlace, frame, leaning, folding, wallBoard]);
 
-/** The kind of shell of a piece. @throws Error where there is no such kind */
+/** The kind of shell of a piece. @throws Error where there is no such kind @example shellOf(CASE).kind // 'panel-case' */
 export function shellOf({ shell }: Pick<Piece, 'shell'>): ShellKind {
   return SHELLS.of(shell);
 }

@@ -7,6 +7,7 @@ import { dot, minus, type Vector } from './vector.js';
  * Where a straight line is in a solid: from where to where along it, mm from the place that it goes through, in order.
  * What touches is one stretch.
  * @param direction of length 1
+ * @example chordsOf(CUBE, [0, 5, 5], [1, 0, 0]).length // 1
  */
 export function chordsOf({ bodies }: Solid, through: Vector, direction: Vector): readonly Stretch[] {
   const parts = bodies.flatMap(({ faces }): Stretch[] => {

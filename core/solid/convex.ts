@@ -146,7 +146,7 @@ function gathered(body: Convex): Places {
   return known;
 }
 
-/** The corners of a body, each once. */
+/** The corners of a body, each once. @example placesOf(CUBE.bodies[0]).length // 8 */
 export const placesOf = (body: Convex): readonly Vector[] => gathered(body).all;
 
 /** A body moved as a whole: its corners, and by `turn` the normals of its faces. */

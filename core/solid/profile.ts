@@ -27,7 +27,7 @@ export interface Profile {
 /** How far a chord may lie from its arc, mm. */
 const SAGITTA = 0.1;
 
-/** The corners of a loop, its arcs as chords that lie at most `sagitta` from them, mm. */
+/** The corners of a loop, its arcs as chords that lie at most `sagitta` from them, mm. @example cornersOf(rectangleOf(600, 300)).length // 4 */
 export function cornersOf({ start, sides }: Loop, sagitta = SAGITTA): Point[] {
   const points: Point[] = [start];
   let from = start;
@@ -101,7 +101,10 @@ export function lengthOf({ start, sides }: Loop): number {
   }, 0);
 }
 
-/** A rectangle with a corner at the origin, its corners rounded by a radius where one is given, mm. */
+/**
+ * A rectangle with a corner at the origin, its corners rounded by a radius where one is given, mm.
+ * @example rectangleOf(600, 300).start // [0, 0]
+ */
 export function rectangleOf(length: number, width: number, radius = 0): Loop {
   if (radius === 0) return { start: [0, 0], sides: [{ to: [length, 0] }, { to: [length, width] }, { to: [0, width] }, { to: [0, 0] }] };
   const bulge = Math.tan(Math.PI / 8);
@@ -163,6 +166,7 @@ const SLIVER = 1e-6;
 /**
  * A profile as convex polygons that lie beside each other and each turn left: cut into triangles,
  * which are joined again as far as they stay convex (Hertel and Mehlhorn).
+ * @example convexPieces({ outline: rectangleOf(600, 300), holes: [] }).length // 1
  */
 export function convexPieces({ outline, holes }: Profile): readonly (readonly Point[])[] {
   const turn = (points: Point[], left: boolean) => (twiceWithin(points) > 0 === left ? points : [...points].reverse());

@@ -25,6 +25,7 @@ function hullOf(points: readonly Flat[]): readonly Flat[] {
  * What one sees of a solid, as loops: its outline with its holes where it is seen square to its broad face and no end
  * is cut aslant, else the convex loop round all of it, which is exact for what bulges nowhere inwards.
  * @param right and `up` of the view, square to each other and of length 1
+ * @example silhouetteOf(CUBE, [1, 0, 0], [0, 1, 0])[0].length // 4
  */
 export function silhouetteOf({ form, bodies }: Solid, right: Vector, up: Vector): readonly (readonly Flat[])[] {
   const flat = (p: Vector): Flat => [dot(right, p), dot(up, p)];

@@ -48,7 +48,7 @@ export function placeOf({ origin, u, v, n }: Placing, [a, b, c]: Vector): Vector
   return plus(origin, plus(plus(scaled(u, a), scaled(v, b)), scaled(n, c)));
 }
 
-/** The solid of a form. */
+/** The solid of a form. @example solidOf(CUBE.form).bodies.length // 1 */
 export function solidOf(form: Form): Solid {
   const { profile, thickness, cuts, placing } = form;
   const raw = convexPieces(profile).map((polygon) => prism(polygon, thickness, (u, v, n) => [u, v, n]));
@@ -101,21 +101,27 @@ export type Motion =
   | { readonly kind: 'slide'; readonly along: Vector; readonly by: number }
   | { readonly kind: 'turn'; readonly at: Vector; readonly axis: Vector; readonly degrees: Degrees };
 
-/** Where a place comes to by a part of a motion, from 0 to 1. */
+/**
+ * Where a place comes to by a part of a motion, from 0 to 1.
+ * @example movedBy({ kind: 'slide', along: [0, 0, 1], by: 250 }, 0.5, [0, 0, 0]) // [0, 0, 125]
+ */
 export function movedBy(motion: Motion, part: number, place: Vector): Vector {
   return motion.kind === 'slide'
     ? plus(place, scaled(motion.along, motion.by * part))
     : turned(place, motion.at, motion.axis, asDegrees(motion.degrees * part));
 }
 
-/** A placing after a part of a motion: rigid, so that its directions turn with it. */
+/**
+ * A placing after a part of a motion: rigid, so that its directions turn with it.
+ * @example placingAfter({ kind: 'slide', along: [0, 0, 1], by: 250 }, 1, { ...CUBE.form.placing, origin: [0, 0, 0] }).origin // [0, 0, 250]
+ */
 export function placingAfter(motion: Motion, part: number, { origin, u, v, n }: Placing): Placing {
   const there = movedBy(motion, part, origin);
   const way = (d: Vector) => minus(movedBy(motion, part, plus(origin, d)), there);
   return { origin: there, u: way(u), v: way(v), n: way(n) };
 }
 
-/** A solid after a part of a motion. */
+/** A solid after a part of a motion. @example solidAfter({ kind: 'slide', along: [1, 0, 0], by: 4 }, 1, CUBE).bodies // CUBE_ON.bodies */
 export function solidAfter(motion: Motion, part: number, { form, bodies }: Solid): Solid {
   const move = (p: Vector) => movedBy(motion, part, p);
   const turn = (d: Vector) => minus(move(d), move([0, 0, 0]));

@@ -66,7 +66,7 @@ export function lettersOf(piece: Piece, workshop: Workshop, ledger: Letters): Le
   return lettersFor(shapeOf(piece, workshop), ledger);
 }
 
-/** The same for a shape that is there already. */
+/** The same for a shape that is there already. @example lettersFor(SOLVED.shape, {}) // SOLVED.letters */
 export function lettersFor({ members }: Pick<Shape, 'members'>, ledger: Letters): Letters {
   return letter(
     members.map((m) => m.id),

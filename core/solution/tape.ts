@@ -96,7 +96,10 @@ function runLinesOf(solution: Solution, run: PlacedRun, inner: (space: PlacedSpa
   }));
 }
 
-/** Whether nothing but room lies between the parts of a run, so that each of them is what is made. */
+/**
+ * Whether nothing but room lies between the parts of a run, so that each of them is what is made.
+ * @example partsStandAlone(SOLVED.shape.runs.get('in')) // false
+ */
 export function partsStandAlone(run: PlacedRun): boolean {
   return [...run.roles.values()].every((role) => role === 'room') && (run.roles.size > 0 || run.run.lines.length > 1);
 }

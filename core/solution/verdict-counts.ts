@@ -5,7 +5,7 @@ import type { Solution } from './solve.js';
 /** How many loaded members stand how. */
 export type Counts = Readonly<Record<State, number>>;
 
-/** How the loaded members of some pieces would stand under other settings. */
+/** How the loaded members of some pieces would stand under other settings. @example verdictsUnder([SOLVED], SHOP, {}).fine // 1 */
 export function verdictsUnder(solutions: readonly Solution[], workshop: Workshop, settings: Partial<Settings>): Counts {
   const counts = { fine: 0, close: 0, fails: 0, 'not judged': 0 };
   const other = { ...workshop, settings: { ...workshop.settings, ...settings } };

@@ -116,6 +116,7 @@ const eachOnce = (said: readonly Sentence[]) => [...new Map(said.map((one) => [J
  * What ways to make a piece come to, each solved: weight, money, sizes, parts, cuts, what is bought, and what fails then.
  * @param ledger the letters given to its parts so far
  * @throws EditError where one of the edits can't be made
+ * @example waysCompared(SOLVED, SHOP, SOLVED.letters, []) // []
  */
 export function waysCompared(before: Solution, workshop: Workshop, ledger: Letters, ways: readonly Way[]): readonly WayCosts[] {
   const failed = failing(before);

@@ -8,7 +8,7 @@ export function tiedTo(piece: Piece): { readonly piece: string; readonly space: 
   return shellOf(piece).tiedTo?.(piece) ?? null;
 }
 
-/** What a space of a piece measures, as another one is made to fit it; null where it is not there. */
+/** What a space of a piece measures, as another one is made to fit it; null where it is not there. @example withinOf(null, 'in') // null */
 export function withinOf(source: Solution | null, space: string): Within | null {
   const found = source?.shape.spaces.get(space);
   if (!source || !found) return null;

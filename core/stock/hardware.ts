@@ -22,7 +22,10 @@ export const HardwareSchema = Type.Object(
 );
 export type Hardware = Static<typeof HardwareSchema>;
 
-/** Whether two are one thing: alike in name, in what they are counted by, and in their sizes. */
+/**
+ * Whether two are one thing: alike in name, in what they are counted by, and in their sizes.
+ * @example isSameHardware({ what: 'hinge', each: 'piece' }, { what: 'hinge', each: 'pair' }) // false
+ */
 export function isSameHardware(a: Omit<Hardware, 'pack'>, b: Omit<Hardware, 'pack'>): boolean {
   return a.what === b.what && a.each === b.each && a.length === b.length && a.thick === b.thick;
 }

@@ -23,7 +23,10 @@ export type BuiltReading = Static<typeof BuiltReadingSchema>;
 /** What counts in each space of a piece, by its id. */
 export type Built = ReadonlyMap<string, Readonly<Partial<Record<Reach, Length>>>>;
 
-/** What counts after one more reading. */
+/**
+ * What counts after one more reading.
+ * @example readAgain(new Map(), { space: 'in', reach: 'width', value: mm(958) }).get('in') // { width: mm(958) }
+ */
 export function readAgain(built: Built, { space, reach, value }: Pick<BuiltReading, 'space' | 'reach' | 'value'>): Built {
   const others = Object.entries(built.get(space) ?? {}).filter(([key]) => key !== reach);
   return new Map(built).set(space, Object.fromEntries(value === null ? others : [...others, [reach, value]]));
@@ -31,6 +34,7 @@ export function readAgain(built: Built, { space, reach, value }: Pick<BuiltReadi
 
 /**
  * What counts in the spaces of one piece: the last of each that was read. @param readings in the order they were added
+ * @example builtOf([{ piece: 'case', space: 'in', reach: 'width', value: mm(958) }], 'other').size // 0
  */
 export function builtOf(readings: Iterable<BuiltReading>, piece: string): Built {
   let built: Built = new Map();

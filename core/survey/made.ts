@@ -33,7 +33,7 @@ export type MadePart = Static<typeof MadePartSchema>;
 /** What counts of each part of a piece, by its id: the last that was noted of it. */
 export type Made = ReadonlyMap<string, MadePart>;
 
-/** What counts of the parts of one piece that are cut. @param facts in the order they were added */
+/** What counts of the parts of one piece that are cut. @param facts in the order they were added @example madeOf([], 'case').size // 0 */
 export function madeOf(facts: Iterable<MadePart>, piece: string): Made {
   const made = new Map<string, MadePart>();
   for (const fact of facts) {

@@ -70,7 +70,10 @@ export function roomFor(openingId: string, opening: Opening, reach: Reach): Figu
   return opening.slack.side === ZERO ? square : square.minus(slack('slack a side', opening.slack.side, 'side').times(2));
 }
 
-/** The height in which a piece can be turned upright: the ceiling where it was measured, else the opening's least height. */
+/**
+ * The height in which a piece can be turned upright: the ceiling where it was measured, else the opening's least height.
+ * @example standingHeight('gap', ALCOVE).value // mm(2000)
+ */
 export function standingHeight(openingId: string, opening: Opening): Figure {
   return opening.ceiling
     ? size('ceiling', opening.ceiling, { in: 'opening', id: openingId, field: 'ceiling' })

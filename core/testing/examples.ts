@@ -1,7 +1,9 @@
 import { size } from '../figure/index.js';
 import { mm } from '../length/index.js';
-import { facingFrame, flatFrame, rectangular, solidOfBox, type Member } from '../piece/index.js';
+import { facingFrame, flatFrame, rectangular, solidOfBox, type Body, type Member } from '../piece/index.js';
 import { woodOf } from '../project/index.js';
+import { itemsOf, propose, type Room } from '../proposal/index.js';
+import type { RunLine, RunSpec } from '../run/index.js';
 import { solve } from '../solution/index.js';
 import { box, divided, opening, piece, stock, thing, workshop } from './samples.js';
 
@@ -23,6 +25,9 @@ export const CASE = piece(interior);
 export const SOLVED = solve(CASE, SHOP, {});
 
 const board = { node: 'shelf', wood: woodOf(SHOP, 'ply'), length: size('long', mm(600)) };
+/** What the shelf of the case carries: itself and the two tins. */
+export const CARRIED = SOLVED.carried.members.get('in-m1/shelf/1');
+
 /** 600 x 300 x 20, lying 400 up and 20 from the left. */
 export const SHELF: Member = rectangular({
   ...board,
@@ -43,6 +48,31 @@ export const RAIL: Member = rectangular({
 });
 /** The part that the shelf of the case is cut from. */
 export const PART = SOLVED.parts.find((p) => p.member.role === 'shelf');
+
+/** A body that draws the shelf 250 out to the front, shut at 0. */
+export const TRAY: Body = {
+  id: 'tray',
+  label: 'tray',
+  members: ['shelf'],
+  spaces: [],
+  motion: { kind: 'slide', along: [0, 0, 1], travel: size('travel', mm(250)) },
+  runsOn: { kind: 'plain', name: 'its runners', rating: null },
+};
+
+const part = (id: string): RunLine => ({ kind: 'gap', id, label: id, rule: { kind: 'share', weight: 1 } });
+const wood = (id: string): RunLine => ({ kind: 'member', id, label: id, plural: 'shelves', extent: size('ply', mm(20)) });
+/** Three equal spaces with two shelves of 20 between them, in 1000: 320 each. */
+export const RUN: RunSpec = {
+  lines: [part('a'), wood('one'), part('b'), wood('two'), part('c')],
+  total: { kind: 'given', figure: size('inside', mm(1000)) },
+  rounding: { grid: mm(1), set: 'gaps', leftover: 'last' },
+};
+
+/** What is to be shelved: two tins, in a room 960 wide and 300 deep with shelves of 20, the first 80 over the floor. */
+export const WANTED = [{ id: 'tin', thing: TIN, count: 2 }];
+export const BAY: Room = { width: mm(960), depth: mm(300), shelf: mm(20), foot: mm(80) };
+export const TINS = itemsOf(WANTED, BAY).items;
+export const SHELVED = propose(WANTED, BAY);
 
 /** A cube of 10 mm from the corner of everything, and the same 4 mm further to the right. */
 export const CUBE = solidOfBox(box(0, 10, 0, 10, 0, 10));

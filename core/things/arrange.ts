@@ -83,6 +83,7 @@ function block(thingId: string, thing: Thing, count: number, stance: Stance, row
  * The block that so many of a thing make in a clear space: the stance that takes the least
  * width, then the least height. Where nothing fits, the first stance in one row and one layer, so that the
  * view can show what stands out.
+ * @example blockIn('tin', TIN, 2, { width: mm(960), height: mm(960), depth: mm(300) }).rows // 2
  */
 export function blockIn(thingId: string, thing: Thing, count: number, clear: Clear): Block {
   let best: Block | null = null;
@@ -104,7 +105,10 @@ export interface Need extends Clear {
   readonly tallest: Block | null;
 }
 
-/** The clear width, height and depth that blocks side by side need. */
+/**
+ * The clear width, height and depth that blocks side by side need.
+ * @example needOf([blockIn('tin', TIN, 2, { width: mm(960), height: mm(960), depth: mm(100) })]).width // mm(200)
+ */
 export function needOf(blocks: readonly Block[]): Need {
   const heights = blocks.map((b) => add(b.height, b.thing.clearance));
   const height = greatest(heights);
@@ -121,6 +125,7 @@ export function needOf(blocks: readonly Block[]): Need {
  * depth and may be stacked as far as each allows.
  * @param depth how much depth there is; things go behind each other as far as it reaches
  * @param height how much height there is for stacking; one layer when left out
+ * @example needOfThings([{ id: 'tin', thing: TIN, count: 2 }], mm(300)).width // mm(100)
  */
 export function needOfThings(
   set: readonly { readonly id: string; readonly thing: Thing; readonly count: number }[],

@@ -48,6 +48,7 @@ const apart = (a: Put, b: Put) =>
  * between them, and pushed to the left and the rear as far as it goes: in a least layout each then lies at an edge of another
  * or of the top, so that only such places are tried, in every order (branch and bound; exact for a few things).
  * @returns null where they do not go on so large a top
+ * @example leastArea([{ id: 'tray', wide: 300, deep: 200 }], { between: 0, margin: 10 }).wide // 320
  */
 export function leastArea(things: readonly LaidOut[], { between, margin, most }: Spacing): Layout | null {
   if (things.length === 0) return null;

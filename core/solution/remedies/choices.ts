@@ -32,7 +32,10 @@ export interface StockChoice {
 /** Sheets whose faces are only fit for paint. */
 const PAINTED = new Set(['mdf', 'mdf-moisture', 'particleboard', 'particleboard-moisture', 'osb3', 'hardboard', 'mdf-faced-plywood']);
 
-/** One shelf or divider in every stock there is, side by side, the same load on each. */
+/**
+ * One shelf or divider in every stock there is, side by side, the same load on each.
+ * @example stockChoices(SOLVED, SHOP, SOLVED.letters, 'in-m1/shelf/1').length // 2
+ */
 export function stockChoices(before: Solution, workshop: Workshop, ledger: Letters, memberId: string): readonly StockChoice[] {
   const now = before.carried.members.get(memberId);
   if (!now) return [];

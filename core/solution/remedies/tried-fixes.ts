@@ -20,7 +20,7 @@ export interface TriedFix {
   readonly addedCost: number | null;
 }
 
-/** What is said of something that fails, a member or a check, by its id. */
+/** What is said of something that fails, a member or a check, by its id. @example saidOf(SOLVED, 'none') // ['none', ' fails then.'] */
 export function saidOf({ checks, carried }: Solution, id: string): Sentence {
   const about =
     checks.find((c) => c.id === id) ?? checks.find((c) => c.state === 'fails' && c.about.kind === 'member' && c.about.id === id);
@@ -31,6 +31,7 @@ export function saidOf({ checks, carried }: Solution, id: string): Sentence {
  * Every fix of a check that changes the piece, each tried in the solver: those that mend it first, the least change first, as for
  * remedies of a member: fewest sizes moved, then least weight.
  * @param checkId the check; nothing where it is not there
+ * @example triedFixes(SOLVED, SHOP, SOLVED.letters, 'none') // []
  */
 export function triedFixes(before: Solution, workshop: Workshop, ledger: Letters, checkId: string): readonly TriedFix[] {
   const check = before.checks.find((c) => c.id === checkId);
