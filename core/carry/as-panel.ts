@@ -9,7 +9,10 @@ function thicknessOf({ section, builtUp }: BendingAnswer): number {
   return EI === undefined ? thickness : Math.cbrt((12 * EI) / (properties.elastic * 1000 * width));
 }
 
-/** A member that bends as a panel under the load it sags most under, today. @param held how it is held beside its span, if not as it is */
+/**
+ * A member that bends as a panel under the load it sags most under, today. @param held how it is held beside its span, if not as it is
+ * @example panelSpecOf(CARRIED.bending).beam.length // 960
+ */
 export function panelSpecOf(answer: BendingAnswer, held: Beside = answer.beside): PanelSpec {
   const { builtUp } = answer;
   const section: Bending = { ...answer.section, thickness: thicknessOf(answer) };

@@ -45,6 +45,7 @@ function stretched({ base, always, maybe, rows = [] }: PatternedLoads, span: num
  * What a member would do if something about it were otherwise. One that is held all round is
  * solved anew; sag of a panel that twists is taken to change as that of its section does.
  * @param every whether all patterns of load are tried, where there are many; else those that come near to deciding as it is
+ * @example wouldBe(CARRIED.bending, SHOP.settings, {}).state // 'fine'
  */
 export function wouldBe(answer: BendingAnswer, settings: Pick<Settings, 'limit'>, times: Times, every = true): Would {
   const { span = 1, thickness = 1, load = 1, elastic = 1, creep = 1 } = times;
@@ -134,7 +135,10 @@ function bent(
   return { mm: sag.mm * (panel ? panel.mm / answer.sag.mm : 1), moments: moment.result.moment / answer.moment };
 }
 
-/** What a beam would sag today with its ends held so that they cannot turn, mm: the best there could be; null for a panel, whose edges are held already. */
+/**
+ * What a beam would sag today with its ends held so that they cannot turn, mm: the best there could be; null for a panel, whose edges are held already.
+ * @example bestCase(CARRIED.bending) // 0.09
+ */
 export function bestCase({ panel, loads, section }: BendingAnswer): number | null {
   if (panel) return null;
   const places = loads.base.supports.map((s) => s.x);
@@ -193,7 +197,10 @@ const WITHIN = 20;
 
 const halvingsFor = ({ beside }: BendingAnswer) => (beside === 'both' ? PLATE_HALVINGS : HALVINGS);
 
-/** The longest span that passes under as much on each length of it, mm; null where none within reason does, Infinity where all do. */
+/**
+ * The longest span that passes under as much on each length of it, mm; null where none within reason does, Infinity where all do.
+ * @example longestThatPasses(CARRIED.bending, SHOP.settings) // 1376.7
+ */
 export function longestThatPasses(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): number | null {
   const span = greatestThatHolds(
     (times, every) => passes(wouldBe(answer, settings, { span: times }, every)),
@@ -206,7 +213,10 @@ export function longestThatPasses(answer: BendingAnswer, settings: Pick<Settings
 
 const kept = remembered<GetAwayWith>(500);
 
-/** The longest, thinnest and heaviest that still passes the limit in the long term and holds; of members that bend alike worked out once. */
+/**
+ * The longest, thinnest and heaviest that still passes the limit in the long term and holds; of members that bend alike worked out once.
+ * @example getAwayWith(CARRIED.bending, SHOP.settings).load // 4.86
+ */
 export function getAwayWith(answer: BendingAnswer, settings: Pick<Settings, 'limit'>): GetAwayWith {
   // All that is asked follows from what is in the answer, however it was come by.
   return kept(JSON.stringify([answer, settings.limit]), () => mostThatPasses(answer, settings));
@@ -242,7 +252,10 @@ export const OFF_BY = 0.2;
 
 const AGAINST: Readonly<Record<keyof Times, 1 | -1>> = { load: 1, span: 1, thickness: -1, elastic: -1, creep: 1 };
 
-/** How a verdict changes when each thing it rests on is off by a fifth, one at a time, and all against the builder. */
+/**
+ * How a verdict changes when each thing it rests on is off by a fifth, one at a time, and all against the builder.
+ * @example ifOff(CARRIED.bending, SHOP.settings).each.length // 5
+ */
 export function ifOff(
   answer: BendingAnswer,
   settings: { readonly limit: Limit },

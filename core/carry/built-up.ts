@@ -46,7 +46,7 @@ function stiffens(member: Member, base: Member): boolean {
   return (base.frame.n[1] !== 0 || onEdge) && 2 * member.length.value >= base.length.value;
 }
 
-/** What is held along each member that stiffens it, by its id. */
+/** What is held along each member that stiffens it, by its id. @example attachedTo(SOLVED.shape.members, SOLVED.shape.joints).size // 0 */
 export function attachedTo(members: readonly Member[], joints: readonly Joint[]): ReadonlyMap<string, readonly Attached[]> {
   const byId = new Map(members.map((m) => [m.id, m]));
   const all = new Map<string, Attached[]>();
@@ -139,6 +139,7 @@ function asPanel(parts: readonly SectionPart[], later: readonly Layer[] | null, 
 /**
  * The section of a member that spans across the piece with what is held along it; null where nothing is.
  * @param span for screws that slip, mm
+ * @example builtUpOf(SHELF, [], 600, SHOP.settings) // null
  */
 export function builtUpOf(member: Member, attached: readonly Attached[], span: number, settings: Settings): BuiltUp | null {
   if (attached.length === 0) return null;

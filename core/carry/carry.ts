@@ -269,7 +269,10 @@ export function carry(shape: Shape, workshop: Workshop): Carried {
   return carryDown(shape, standingOn(shape), workshop);
 }
 
-/** The same for what stands on members, whatever spaces they bound. */
+/**
+ * The same for what stands on members, whatever spaces they bound.
+ * @example carryDown(SOLVED.shape, { standing: new Map(), unweighed: new Map() }, SHOP).massKg // 28.0704
+ */
 export function carryDown(
   shape: Pick<Shape, 'members' | 'joints'>,
   { standing, unweighed }: ReturnType<typeof standingOn>,

@@ -64,7 +64,10 @@ export function builtUpStiffness(parts: readonly Layer[], connection: Connection
   }
 }
 
-/** The same section in the long term: each part's E lessened by its own creep, E / (1 + kdef). */
+/**
+ * The same section in the long term: each part's E lessened by its own creep, E / (1 + kdef).
+ * @example afterCreep([{ E: 12, width: 1, height: 1, top: 0 }], [2])[0].E // 6
+ */
 export function afterCreep(parts: readonly Layer[], factors: readonly number[]): readonly Layer[] {
   return parts.map((p, i) => ({ ...p, E: p.E / (factors[i] as number) }));
 }

@@ -23,7 +23,10 @@ const SCHOOL_HALF = { solid: 1.5, sheet: 2.0, metal: 1 } as const;
 export type Creep =
   { readonly judged: true; readonly factor: number; readonly basis: string } | { readonly judged: false; readonly reason: string };
 
-/** The long-term factor on the sag of lasting loads for a material in the project's service class and school. */
+/**
+ * The long-term factor on the sag of lasting loads for a material in the project's service class and school.
+ * @example creepOf(PROPERTIES.material, SHOP.settings).factor // 1.8
+ */
 export function creepOf(material: Material, settings: Pick<Settings, 'serviceClass' | 'creepSchool'>): Creep {
   const kdef = KDEF[material.creep][settings.serviceClass - 1];
   if (kdef === null || kdef === undefined) {

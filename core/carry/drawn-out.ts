@@ -3,6 +3,7 @@ import { keptMembers, membersMovedBy, posed, type Body, type Shape } from '../pi
 /**
  * A piece with one of its bodies at its limit, on what holds it there; null for a body that is held as it is when it
  * is shut.
+ * @example drawnOut(SOLVED.shape, TRAY) // null
  */
 export function drawnOut(shape: Shape, body: Body): Shape | null {
   if (!body.heldOut) return null;

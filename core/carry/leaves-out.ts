@@ -27,7 +27,7 @@ function notCounted({ member, bending }: CarriedMember, members: ReadonlyMap<str
   return [say`The back is not counted as a support, since it is not screwed or glued to it.`];
 }
 
-/** What the verdict on a member that bends leaves out, in plain sentences. */
+/** What the verdict on a member that bends leaves out, in plain sentences. @example leavesOut(CARRIED, MEMBERS, SHOP.settings).length // 3 */
 export function leavesOut(c: CarriedMember, members: ReadonlyMap<string, Member>, settings: Settings): readonly Sentence[] {
   const { bending } = c;
   if (!bending) return [];

@@ -32,6 +32,7 @@ export interface LoadPattern extends Omit<BeamSpec, 'stretches'> {
 /**
  * Things side by side in the worst order, as loads from the middle of their row: the heaviest for its width in
  * the middle, the others half at each side. @param most how long the row may be, mm: a longer one is pressed together
+ * @example rowOf([{ wide: 100, newtons: 20 }], 400) // [{ from: -50, to: 50, perMm: 0.2 }]
  */
 export function rowOf(things: readonly { readonly wide: number; readonly newtons: number }[], most: number): readonly LineLoad[] {
   const long = things.reduce((sum, t) => sum + t.wide, 0);
@@ -51,7 +52,10 @@ export function rowOf(things: readonly { readonly wide: number; readonly newtons
   });
 }
 
-/** A row with its middle as near to a place as it can stand. */
+/**
+ * A row with its middle as near to a place as it can stand.
+ * @example rowAt({ from: 0, to: 400, parts: [{ from: -50, to: 50, perMm: 0.2 }] }, 10) // [{ from: 0, to: 100, perMm: 0.2 }]
+ */
 export function rowAt({ from, to, parts }: MovableRow, x: number): readonly LineLoad[] {
   const half = parts.reduce((most, p) => Math.max(most, p.to), 0);
   const middle = Math.min(Math.max(x, from + half), to - half);

@@ -29,6 +29,7 @@ const SPREADS = 100;
 /**
  * What part of a person one of several members side by side takes, where something soft or stiff lies over all of
  * them: as broad as they are under it at 45 degrees, against how far the members are apart; all of it where nothing does.
+ * @example partOfPerson(SOLVED.shape, SHELF) // 1
  */
 export function partOfPerson({ spaces, stands }: Pick<Shape, 'spaces' | 'stands'>, member: Member): number {
   const stand = [...stands.values()].find((s) => s.carriers.includes(member.id) && !s.endToEnd && s.carriers.length > 1);
@@ -112,6 +113,7 @@ function onBeam(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>,
  * What a member does when someone sits down or stands on it, beside all that is on it: a broad
  * panel as a plate under a square of 100 mm, all else as a beam. It is over soon, so that nothing creeps.
  * @param part what part of them it takes, where others beside it take the rest
+ * @example withPerson(CARRIED.bending, SHOP.settings).state // 'fails'
  */
 export function withPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit' | 'serviceClass'>, part = 1): WithPerson {
   const key = JSON.stringify([part, answer.span, settings.limit, settings.serviceClass]);

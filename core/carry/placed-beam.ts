@@ -147,7 +147,10 @@ const turned = (properties: StockProperties): StockProperties => ({
   elasticAcross: properties.elastic,
 });
 
-/** The section that bends: as broad as the member is square to its span, as stiff as the wood is along it. */
+/**
+ * The section that bends: as broad as the member is square to its span, as stiff as the wood is along it.
+ * @example sectionOf(SHELF, [1, 0, 0], 0).width // 300
+ */
 export function sectionOf(member: Member, span: Vector, from: number): Bending {
   // On edge it is as broad as its wood is thick, and as high as it is wide.
   if (member.frame.n[1] === 0) {

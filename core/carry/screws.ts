@@ -23,12 +23,12 @@ export const WOOD_SCREWS: readonly WoodScrew[] = [
   { name: 'No. 14', shank: 0.242, root: 0.196 },
 ];
 
-/** The diameter of the shank of a screw, mm. */
+/** The diameter of the shank of a screw, mm. @example shankOf(WOOD_SCREWS[0]) // 3.5052 */
 export function shankOf({ shank }: WoodScrew): number {
   return shank * MM_PER_INCH;
 }
 
-/** The diameter of the root of a screw, under its thread, mm. */
+/** The diameter of the root of a screw, under its thread, mm. @example rootOf(WOOD_SCREWS[0]) // 2.8702 */
 export function rootOf({ root }: WoodScrew): number {
   return root * MM_PER_INCH;
 }
@@ -107,7 +107,10 @@ export type ScrewValue =
 
 const no = (reason: string): ScrewValue => ({ judged: false, reason });
 
-/** What of a screw's length is in the main part, its point counted, mm. */
+/**
+ * What of a screw's length is in the main part, its point counted, mm.
+ * @example penetration({ length: 40, side: { thickness: 20 }, main: { thickness: 300 } }) // 20
+ */
 export function penetration({ length, side, main }: ScrewJoint): number {
   return Math.max(0, Math.min(length - side.thickness, main.thickness));
 }
@@ -197,7 +200,10 @@ export function screwsFor(newtons: Newtons, each: Newtons): number | null {
 /** Distances to keep with a pilot hole, in screw diameters, as wood screws are usually placed (NDS commentary table C12.1.4.7). */
 export const KEEP = { edge: 2.5, endAlongGrain: 10, between: 10, betweenRows: 3 } as const;
 
-/** Whether a screw stays inside: what is left in front of its point, mm; below zero it pokes through. */
+/**
+ * Whether a screw stays inside: what is left in front of its point, mm; below zero it pokes through.
+ * @example leftBeforePoint({ length: 40, side: { thickness: 20 }, main: { thickness: 300 } }) // 280
+ */
 export function leftBeforePoint(joint: ScrewJoint): number {
   return joint.side.thickness + joint.main.thickness - joint.length;
 }

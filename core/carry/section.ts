@@ -15,7 +15,10 @@ export function rectangleSecondMoment(width: number, height: number): number {
   return (width * height ** 3) / 12;
 }
 
-/** Where the neutral axis of layers glued into one is, from the top of the section, mm. */
+/**
+ * Where the neutral axis of layers glued into one is, from the top of the section, mm.
+ * @example gluedNeutral([{ E: 10, width: 40, height: 20, top: 0 }, { E: 10, width: 40, height: 20, top: 20 }]) // 20
+ */
 export function gluedNeutral(layers: readonly Layer[]): number {
   const axial = layers.reduce((sum, l) => sum + l.E * l.width * l.height, 0);
   return layers.reduce((sum, l) => sum + l.E * l.width * l.height * (l.top + l.height / 2), 0) / axial;
@@ -38,7 +41,10 @@ export function gluedStiffness(layers: readonly Layer[]): number {
 /** Modulus of elasticity over shear modulus: 16 for solid wood, 50 for sheets, whose plies and chips roll over each other (typical). */
 const SHEAR_RATIO = { solid: 16, sheet: 50, metal: 2.6 } as const;
 
-/** The shear modulus of a stock, MPa: G = E / 16 for solid wood, E / 50 for sheets. */
+/**
+ * The shear modulus of a stock, MPa: G = E / 16 for solid wood, E / 50 for sheets.
+ * @example shearModulus(PROPERTIES) / (PROPERTIES.elastic * 1000) // 0.02
+ */
 export function shearModulus({ elastic, material }: StockProperties): number {
   return (elastic * 1000) / SHEAR_RATIO[material.form];
 }

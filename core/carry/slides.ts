@@ -17,7 +17,10 @@ export interface OnSlides {
   readonly state: State;
 }
 
-/** What a body weighs itself and with what stands in it, cells and all, against its slides; null for one that runs on none. */
+/**
+ * What a body weighs itself and with what stands in it, cells and all, against its slides; null for one that runs on none.
+ * @example onSlides(TRAY, SOLVED.carried) // null
+ */
 export function onSlides({ members, runsOn }: Body, carried: Carried): OnSlides | null {
   if (runsOn.kind !== 'slide') return null;
   const parts = members.flatMap((id) => carried.members.get(id) ?? []);

@@ -95,7 +95,7 @@ const SPLITS = 0.6;
 
 const isHardwood = (material: Material) => material.form === 'solid' && !SOFTWOODS.has(material.id);
 
-/** Which grades a solid wood goes by. */
+/** Which grades a solid wood goes by. @example woodKind('pine') // 'softwood' */
 export const woodKind = (material: Material): 'softwood' | 'hardwood' => (isHardwood(material) ? 'hardwood' : 'softwood');
 
 /** What loads for years leave of a characteristic strength under plain loads, or why it is not to be used so. */
@@ -131,7 +131,10 @@ function quarterOf(breaks: number, what: string, serviceClass: 1 | 2 | 3, how: L
   };
 }
 
-/** The bending stress that a material may carry in a service class, for years or a short while, along its grain (the length of a sheet) or across it. */
+/**
+ * The bending stress that a material may carry in a service class, for years or a short while, along its grain (the length of a sheet) or across it.
+ * @example bendingStrength(PROPERTIES.material, 1).judged // true
+ */
 export function bendingStrength(material: Material, serviceClass: 1 | 2 | 3, across = false, how: Lasting = 'years'): Strength {
   const solid = material.form === 'solid';
   if (solid && across) {
@@ -164,6 +167,7 @@ export interface StrengthVerdict {
   readonly state: State;
 }
 
+/** Holds a stress against what a wood may carry. @example judgeStress(5, { judged: true, allowed: 10 }).used // 0.5 */
 export function judgeStress(stress: Megapascals, strength: Strength): StrengthVerdict {
   if (!strength.judged) return { stress, strength, used: null, state: 'not judged' };
   const used = stress / strength.allowed;
@@ -199,6 +203,7 @@ const HARDWOOD_PLIES = new Set(['birch-plywood', 'birch-plywood-thin']);
 /**
  * What wood bears where it is pressed, for years, MPa: along its grain or the plies of a sheet on edge, or
  * square to them. The characteristic density is taken as five sixths of the mean (EN 384).
+ * @example bearingStrength(PROPERTIES.material, 680, 1, 'flat').judged // true
  */
 export function bearingStrength(material: Material, density: number, serviceClass: 1 | 2 | 3, pressed: Pressed): Strength {
   const solid = material.form === 'solid';
@@ -217,6 +222,7 @@ export function bearingStrength(material: Material, density: number, serviceClas
 /**
  * What a wood presses a pin of steel with along a hole in it, for years, MPa: embedment (EN 1995-1-1 8.5.1.1 for
  * wood, 8.3.1.3 for sheets). @param diameter in mm
+ * @example embedmentStrength(PROPERTIES.material, 680, 1, 5).judged // true
  */
 export function embedmentStrength(material: Material, density: number, serviceClass: 1 | 2 | 3, diameter: number): Strength {
   const characteristic = density / 1.2;
@@ -235,7 +241,7 @@ export function embedmentStrength(material: Material, density: number, serviceCl
 /** Shear in the plane of a sheet, characteristic, MPa: cautious for all of them (EN 12369-1 has 3.5 for plywood and more for boards of chips), typical. */
 const PANEL_SHEAR = 3;
 
-/** The shear stress that a sheet may carry in its plane for years, MPa. */
+/** The shear stress that a sheet may carry in its plane for years, MPa. @example panelShear(PROPERTIES.material, 1).judged // true */
 export function panelShear(material: Material, serviceClass: 1 | 2 | 3): Strength {
   if (material.form !== 'sheet') return { judged: false, reason: `${material.name} is no sheet` };
   return lastingStrength(PANEL_SHEAR, 'shear in its plane, typical', material, serviceClass);

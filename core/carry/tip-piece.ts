@@ -64,14 +64,20 @@ const woodOf = (members: readonly Member[], carried: Carried): readonly Heap[] =
     return { kg: asKg(carried.members.get(m.id)?.selfKg ?? 0), y, z };
   });
 
-/** What a piece and all in it weigh, shut, and how far from its rear the middle of that is, mm. */
+/**
+ * What a piece and all in it weigh, shut, and how far from its rear the middle of that is, mm.
+ * @example massFromWall(SOLVED.shape, SOLVED.carried).kg // 32.0704
+ */
 export function massFromWall(shape: Shape, carried: Carried): { readonly kg: Kilograms; readonly out: number } {
   const heaps = [...woodOf(shape.members, carried), ...filledSpaces(shape, carried).map((f) => f.heap)];
   const kg = asKg(heaps.reduce((sum, h) => sum + h.kg, 0));
   return { kg, out: kg > 0 ? heaps.reduce((sum, h) => sum + h.kg * h.z, 0) / kg : 0 };
 }
 
-/** Every pose and filling of a free-standing piece; none for what stands in a place that is there already. */
+/**
+ * Every pose and filling of a free-standing piece; none for what stands in a place that is there already.
+ * @example tippingCases(SOLVED.shape, SOLVED.carried).length // 3
+ */
 export function tippingCases(shape: Shape, carried: Carried): readonly TippingCase[] {
   if (shape.outside.foot === null || shape.members.length === 0) return [];
   const foot = toMm(shape.outside.foot);
@@ -111,7 +117,7 @@ export function tippingCases(shape: Shape, carried: Carried): readonly TippingCa
   });
 }
 
-/** The case that tips most easily: the least pull against what it should stand. */
+/** The case that tips most easily: the least pull against what it should stand. @example worstTipping([]) // undefined */
 export function worstTipping(cases: readonly TippingCase[]): TippingCase | undefined {
   const load = ({ tipping }: TippingCase) => tipping.onDrawer ?? Infinity;
   return [...cases].sort((a, b) => a.tipping.pull - b.tipping.pull || load(a) - load(b))[0];

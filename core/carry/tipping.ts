@@ -39,6 +39,7 @@ export const CARPET = 1;
 /**
  * What tips a piece forward about its front feet: moments of the masses about them, with the
  * piece leaning forward by some degrees.
+ * @example tippingOf({ heaps: [{ kg: 10, y: 500, z: 100 }], foot: 300, pullAt: 1000, lean: null }, 0).pull // 19.62
  */
 export function tippingOf({ heaps, foot, pullAt, lean }: Freestanding, degrees = CARPET): Tipping {
   const angle = radians(asDegrees(degrees));

@@ -196,6 +196,7 @@ export interface Verdict {
 /**
  * Judges a sag on a span, all of the load lasting, against the project's limit.
  * @param room what nobody sees may sag into the room under it, mm, whatever the limit; null for what is seen
+ * @example judge(1, 384, CARRIED.bending.verdict.creep, SHOP.settings).allowed // 1
  */
 export function judge(sag: number, span: number, creep: Creep, settings: Settings, room: number | null = null): Verdict {
   const most = room ?? allowed(settings.limit, span);

@@ -4,6 +4,7 @@ import { facingFrame, flatFrame, rectangular, solidOfBox, type Body, type Member
 import { woodOf } from '../project/index.js';
 import { itemsOf, propose, type Room } from '../proposal/index.js';
 import type { RunLine, RunSpec } from '../run/index.js';
+import { propertiesOf } from '../stock/index.js';
 import { solve } from '../solution/index.js';
 import { box, divided, opening, piece, stock, thing, workshop } from './samples.js';
 
@@ -11,6 +12,8 @@ export { box };
 
 /** Birch plywood of 20, in sheets of 2500 x 1250. */
 export const PLY = stock();
+/** What is known of that plywood. */
+export const PROPERTIES = propertiesOf(PLY);
 /** A tin of 100 x 100 x 100 and 2 kg, of which there are 100. */
 export const TIN = thing();
 /** 1000 wide, 2000 high and 400 deep, with no slack. */
@@ -25,7 +28,8 @@ export const CASE = piece(interior);
 export const SOLVED = solve(CASE, SHOP, {});
 
 const board = { node: 'shelf', wood: woodOf(SHOP, 'ply'), length: size('long', mm(600)) };
-/** What the shelf of the case carries: itself and the two tins. */
+/** The members of the case, and what its shelf carries: itself and the two tins. */
+export const MEMBERS = new Map(SOLVED.shape.members.map((m) => [m.id, m]));
 export const CARRIED = SOLVED.carried.members.get('in-m1/shelf/1');
 
 /** 600 x 300 x 20, lying 400 up and 20 from the left. */

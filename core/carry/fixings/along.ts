@@ -17,7 +17,7 @@ export interface ScrewsAlong {
   readonly sentence: Sentence;
 }
 
-/** What holds the screwed parts of a section to its base, from the thinner part into the other. */
+/** What holds the screwed parts of a section to its base, from the thinner part into the other. @example screwsAlong({ parts: [] }) // [] */
 export function screwsAlong({ parts }: BuiltUp): readonly ScrewsAlong[] {
   const [base] = parts;
   return parts.flatMap((part): ScrewsAlong[] => {

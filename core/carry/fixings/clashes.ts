@@ -168,7 +168,10 @@ function landingsOf(row: PlacedRow): readonly Clash[] {
   });
 }
 
-/** What is wrong with where screws go: rows that face each other, screws that meet, and those that land in what is cut for others. */
+/**
+ * What is wrong with where screws go: rows that face each other, screws that meet, and those that land in what is cut for others.
+ * @example clashesOf([]) // []
+ */
 export function clashesOf(rows: readonly PlacedRow[]): readonly Clash[] {
   return [...meetings(rows), ...rows.flatMap(landings)];
 }

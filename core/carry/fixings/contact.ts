@@ -24,7 +24,7 @@ export interface Contact {
 /** How far something reaches along each axis, mm. */
 export type Extents = readonly [Extent, Extent, Extent];
 
-/** A size that was worked out in mm, as exact as lengths are. */
+/** A size that was worked out in mm, as exact as lengths are. @example exactly(0.1 + 0.2) // 0.3 */
 export const exactly = (size: number): number => toMm(fromUnits(size * UNITS_PER.mm));
 
 /** Members never change, so that how far each reaches is worked out once. */
@@ -181,7 +181,7 @@ export function depthFrom(member: Member, contact: Contact, way: 1 | -1): number
   return chords.find(([from, to]) => from < TOUCH && to > TOUCH)?.[1] ?? 0;
 }
 
-/** How far a member reaches along its own directions, its ends cut or not, mm. */
+/** How far a member reaches along its own directions, its ends cut or not, mm. @example ownExtents(SHELF)[0] // [0, 600] */
 export function ownExtents(member: Member): Extents {
   const { origin, u, v, n } = placingOf(member);
   const own = (d: Vector): Extent => {

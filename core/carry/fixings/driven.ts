@@ -66,7 +66,7 @@ export interface NoRow {
   readonly least?: number;
 }
 
-/** How many screws go across a joint with the usual distances to edges and to each other. */
+/** How many screws go across a joint with the usual distances to edges and to each other. @example mostAcross(300, { shank: 0.164, root: 0.131 }) // 7 */
 export function mostAcross(width: number, screw: WoodScrew): number {
   const D = shankOf(screw);
   const room = width - 2 * KEEP.edge * D;
@@ -153,7 +153,10 @@ function nearEndOf(through: Member, beside: Vector, over: Extent, screw: WoodScr
 /** Members never change, so that the row between two of them is worked out once. */
 const rows = ofTwo<Member, Member, Row | NoRow>();
 
-/** The row of screws that would hold two members that meet, the carrier given first; or why there is none. */
+/**
+ * The row of screws that would hold two members that meet, the carrier given first; or why there is none.
+ * @example rowBetween(MEMBERS.get('case/side/left'), CARRIED.member).along // [0, 0, 1]
+ */
 export const rowBetween = (carrier: Member, carried: Member): Row | NoRow => rows(carrier, carried, () => newRow(carrier, carried));
 
 /** What of a joint its screws may take up: less what one of the two keeps clear for others, where the row runs up it. */

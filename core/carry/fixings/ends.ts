@@ -257,7 +257,10 @@ function toBack(support: Support, member: Member, back: Member): readonly Fixing
   return [typeof support.by === 'object' ? intoStuds(support, back, support.by.studs) : screwed(support, member, back, false)];
 }
 
-/** Whether a joint made so would hold what a support has to, where a shelf is housed so deep or put on pins. */
+/**
+ * Whether a joint made so would hold what a support has to, where a shelf is housed so deep or put on pins.
+ * @example wouldHold('pins', CARRIED.supports[0], CARRIED.member, MEMBERS.get('case/side/left'), mm(5), SHOP.settings) // true
+ */
 export function wouldHold(
   how: 'housed' | 'pins',
   support: Support,
@@ -292,7 +295,10 @@ function hangsUnder(member: Member, carrier: Member): boolean {
   return own[1] <= its[0] || (lies && inRebate(member, carrier) && !onShoulder(member, carrier));
 }
 
-/** How each end of a member is held, with what it would take; what lies along another one is not asked. */
+/**
+ * How each end of a member is held, with what it would take; what lies along another one is not asked.
+ * @example fixingsOf(CARRIED, MEMBERS, SHOP.settings).length // 2
+ */
 export function fixingsOf(carried: CarriedMember, members: ReadonlyMap<string, Member>, settings: Settings): readonly Fixing[] {
   const { member, supports } = carried;
   const carriers = supports.map((s) => members.get(s.carrier));
@@ -304,7 +310,7 @@ export function fixingsOf(carried: CarriedMember, members: ReadonlyMap<string, M
 const fixingsAsBefore = asBefore<CarriedMember, readonly Fixing[]>();
 const screwsAsBefore = asBefore<CarriedMember, readonly ScrewedEnd[]>();
 
-/** The screws at the ends of a member alone, without asking what else holds it. */
+/** The screws at the ends of a member alone, without asking what else holds it. @example screwedEnds(CARRIED, MEMBERS) // [] */
 export function screwedEnds(carried: CarriedMember, members: ReadonlyMap<string, Member>): readonly ScrewedEnd[] {
   const { supports } = carried;
   const carriers = supports.map((s) => members.get(s.carrier));

@@ -99,7 +99,7 @@ function placedRow(holds: string, row: Row, count: number): PlacedRow {
   return one;
 }
 
-/** The rows of screws that hold one member, at its ends and along what it is held to. */
+/** The rows of screws that hold one member, at its ends and along what it is held to. @example rowsOfScrews(CARRIED, MEMBERS) // [] */
 export function rowsOfScrews(carried: CarriedMember, members: ReadonlyMap<string, Member>): readonly PlacedRow[] {
   const { member, bending } = carried;
   const ends = screwedEnds(carried, members).map((e) => placedRow(member.id, e.row, e.count));

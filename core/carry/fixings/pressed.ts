@@ -109,7 +109,10 @@ export function pinHolds({ deep, gap, side, reach, shelf }: PinInWood): number {
   return Math.min(turned, shelf * reach);
 }
 
-/** Two pins under one end of a shelf: what it bears on them with no spread across its grain, and what holds them in the side. */
+/**
+ * Two pins under one end of a shelf: what it bears on them with no spread across its grain, and what holds them in the side.
+ * @example onPins(CARRIED.supports[0], CARRIED.member, MEMBERS.get('case/side/left'), SHOP.settings).state // 'fine'
+ */
 export function onPins(support: Support, member: Member, carrier: Member, settings: Settings): Fixing {
   const d = toMm(PIN.diameter);
   const what = () => say`Two pins of ${len(PIN.diameter)} at this end`;
@@ -153,7 +156,10 @@ export function ledge(support: Support, member: Member, carrier: Member, depth: 
   return presses(support, [member, carrier], toMm(depth) * long, () => say`A ledge of ${len(depth)} under it`, settings);
 }
 
-/** The ledge that a housing or a groove leaves under a member. */
+/**
+ * The ledge that a housing or a groove leaves under a member.
+ * @example onLedge(CARRIED.supports[0], CARRIED.member, MEMBERS.get('case/side/left'), SHOP.settings) // []
+ */
 export function onLedge(support: Support, member: Member, carrier: Member, settings: Settings): readonly Fixing[] {
   const cut = carrier.features.find((f) => f.kind !== 'hole' && f.kind !== 'rebate' && f.mate === member.id);
   // An upright back in its groove stands on what is below it; a rail on edge lies on the shoulder that it is let in on.
@@ -169,7 +175,10 @@ export function onLedge(support: Support, member: Member, carrier: Member, setti
 /** The least friction of planed wood on wood, typical; what is steeper than that slides where nothing but its weight holds it. */
 const FRICTION = 0.25;
 
-/** A member that stands or lies on its carrier; on a slope it presses with what of the load is square to that. */
+/**
+ * A member that stands or lies on its carrier; on a slope it presses with what of the load is square to that.
+ * @example standsOn(CARRIED.supports[0], CARRIED.member, MEMBERS.get('case/side/left'), SHOP.settings) // []
+ */
 export function standsOn(support: Support, member: Member, carrier: Member, settings: Settings): readonly Fixing[] {
   const contact = contactOf(carrier, member);
   const rise = Math.abs(contact?.normal[1] ?? 0);

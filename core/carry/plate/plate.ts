@@ -59,6 +59,7 @@ const USUAL_MESH = 12;
  * The rigidity of a board of thickness t, mm, from its moduli along and across, MPa.
  * @param G the panel's own shear modulus in its plane, MPa, by which it twists; never to be told from the two E
  * @param poisson of the lesser direction's strain, 0.3 for isotropic sheets
+ * @example rigidityOf(12, 1000, 1000, 400, 0).x // 144_000
  */
 export function rigidityOf(t: number, along: number, across: number, G: number, poisson = 0.3): Rigidity {
   // The major Poisson ratio belongs to the stiffer direction; the two go with the moduli, νxy / Ex = νyx / Ey.

@@ -112,7 +112,7 @@ function tried(
 /**
  * Changes that make a member pass in the long term, its joints too, found by trying them in the solver; one that
  * makes anything else fail is left out. Least change first: fewest sizes moved, then least height lost, then least weight.
- * @example remediesFor(SOLVED, SHOP, SOLVED.letters, 'in-m1/shelf/1') // []
+ * @example remediesFor(SOLVED, SHOP, SOLVED.letters, 'in-m1/shelf/1')[0].label // ['Screw its ends']
  */
 export function remediesFor(before: Solution, workshop: Workshop, ledger: Letters, memberId: string): readonly Remedy[] {
   const carried = before.carried.members.get(memberId);
