@@ -11,7 +11,10 @@ import { asKg } from '../measures/index.js';
 
 type Split = NonNullable<Building['apart']>[number];
 
-/** What a step is called that does some parts of another by themselves. */
+/**
+ * What a step is called that does some parts of another by themselves.
+ * @example apartId({ step: 'saw', parts: ['case/top/1'] }) // 'saw apart case/top/1'
+ */
 export const apartId = ({ step, parts }: Split): string => `${step} apart ${parts[0] ?? ''}`.slice(0, 300);
 
 /** The works of a step that have to do with some parts: a joint comes with the later of what it joins. */
@@ -109,7 +112,10 @@ function joined(steps: readonly Step[], goes: readonly (readonly string[])[]): r
   }, steps);
 }
 
-/** Steps as a person arranged them: some in two, some in one go, and in the order that is wanted. */
+/**
+ * Steps as a person arranged them: some in two, some in one go, and in the order that is wanted.
+ * @example arranged(STEPS, { moved: [] }, SOLVED).length === STEPS.length // true
+ */
 export function arranged(
   steps: readonly Step[],
   { apart = [], inOneGo = [], moved }: Pick<Building, 'apart' | 'inOneGo' | 'moved'>,
@@ -120,7 +126,7 @@ export function arranged(
   return inOrder(joined(split(steps, apart, lettersOf), inOneGo), { moved });
 }
 
-/** The steps of building a piece, as its builder arranged them. */
+/** The steps of building a piece, as its builder arranged them. @example stepsFor(SOLVED, BUILDING).length === STEPS.length // true */
 export function stepsFor(solution: Solution, building: Building, pace?: OwnPace): readonly Step[] {
   return arranged(stepsOf(solution, building, pace), building, solution);
 }

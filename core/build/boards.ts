@@ -42,7 +42,10 @@ function viewOf(frame: readonly Member[]): { readonly right: Vector; readonly up
   return { right: along[first], up: along[second] };
 }
 
-/** Boards for the frames of a piece of which there are several alike; one that is the reflection of another lies on it turned over. */
+/**
+ * Boards for the frames of a piece of which there are several alike; one that is the reflection of another lies on it turned over.
+ * @example assemblyBoards(SOLVED, { unit: 'mm', step: mm(0.5) }) // []
+ */
 export function assemblyBoards(solution: Solution, precision: Precision): readonly AssemblyBoard[] {
   const letterOf = new Map(solution.parts.map((p) => [p.id, p.letter]));
   const frames = groupsOf(solution, 'bottom up').filter((g) => g.stage === 'frames' && g.each.length >= ALIKE);

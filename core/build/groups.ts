@@ -141,5 +141,8 @@ export function groupsOf({ shape, parts }: Solution, order: 'bottom up' | 'top d
   ];
 }
 
-/** Whether a joint is with what is not part of the piece: the floor, a wall, a cabinet that is there. */
+/**
+ * Whether a joint is with what is not part of the piece: the floor, a wall, a cabinet that is there.
+ * @example isOutside(SOLVED.shape.joints.find((joint) => joint.carrier === 'floor')) // true
+ */
 export const isOutside = ({ carrier }: Joint): boolean => carrier === FLOOR || carrier === PLACE;

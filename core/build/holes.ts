@@ -226,6 +226,7 @@ function holesForBolts({ member, carrier, end }: PlacedBolts, all: readonly Memb
  * Every hole of a piece: pins, pocket holes and plugged holes as its joints say, for each screw that was sized
  * the one that its shank passes and the pilot that its thread bites in, and for each bolt the ones that it passes and
  * the one that its nut is let into.
+ * @example holesOf(SOLVED).filter((hole) => hole.use === 'pin').length // 4
  */
 export function holesOf({ parts, carried }: Solution): readonly Hole[] {
   const cut = new Set(parts.map((p) => p.id));
@@ -239,7 +240,7 @@ export function holesOf({ parts, carried }: Solution): readonly Hole[] {
 /** The holes of a solution are worked out once: its sheets, its steps and its drawings all ask for them. */
 const known = new WeakMap<Solution, ReadonlyMap<string, readonly Hole[]>>();
 
-/** The holes of each part, by its id. */
+/** The holes of each part, by its id. @example holesByPart(SOLVED).get('case/side/left')[0].diameter // 5 */
 export function holesByPart(solution: Solution): ReadonlyMap<string, readonly Hole[]> {
   let holes = known.get(solution);
   if (!holes) {

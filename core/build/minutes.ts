@@ -32,7 +32,7 @@ export type OwnPace = Readonly<Partial<Record<Phase, number>>>;
 /** A pace outside of these is more likely a slip of the pen. */
 const LIKELY = [0.2, 5] as const;
 
-/** @param noted how long steps of a phase took, beside what was reckoned for them */
+/** @param noted how long steps of a phase took, beside what was reckoned for them @example paceOf([]) // {} */
 export function paceOf(noted: readonly { readonly phase: Phase; readonly took: number; readonly reckoned: number }[]): OwnPace {
   const sums = new Map<Phase, { took: number; reckoned: number }>();
   for (const { phase, took, reckoned } of noted) {

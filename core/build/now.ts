@@ -2,7 +2,7 @@ import type { Building, Hours } from './spec.js';
 import type { Step } from './step.js';
 import { hoursFrom, planOf, type Plan } from './plan.js';
 
-/** Evenings in the week, and Saturdays: a start for whoever has a job. */
+/** Evenings in the week, and Saturdays: a start for whoever has a job. @example usualHours('2026-11-28').week[5].length // 1 */
 export function usualHours(from: string): Hours {
   const evening = [{ from: 19 * 60, to: 21 * 60 }];
   return { from, week: [evening, evening, evening, evening, [], [{ from: 9 * 60, to: 16 * 60 }], []], off: [] };
@@ -24,7 +24,10 @@ export function minutesSince(day: string, moment: Date): number {
   return Math.round((local - Date.UTC(y, m - 1, d)) / 60_000);
 }
 
-/** The hours a piece is built in from today on: its builder's, or the usual ones. */
+/**
+ * The hours a piece is built in from today on: its builder's, or the usual ones.
+ * @example hoursNow(BUILDING, new Date('2026-11-28T10:00:00')).from // '2026-11-28'
+ */
 export function hoursNow({ hours }: Building, now: Date): Hours {
   const today = dayOf(now);
   return hoursFrom(hours ?? usualHours(today), today);
@@ -33,6 +36,7 @@ export function hoursNow({ hours }: Building, now: Date): Hours {
 /**
  * The plan of the steps that are left, from now on: the wait after a step that is done counts from when it was done.
  * @throws NoHours where the week has none
+ * @example planLeft([], BUILDING, new Date('2026-11-28T10:00:00')).ends.size // 0
  */
 export function planLeft(steps: readonly Step[], building: Building, now: Date): Plan {
   const hours = hoursNow(building, now);

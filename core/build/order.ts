@@ -10,6 +10,7 @@ export interface OutOfOrder {
 /**
  * Steps in the order that a person wants: those that are named change places among themselves, the others stay.
  * Names of steps that are no longer there count for nothing.
+ * @example inOrder(STEPS, { moved: ['drill', 'saw'] })[1].id // 'drill'
  */
 export function inOrder(steps: readonly Step[], { moved }: Pick<Building, 'moved'>): readonly Step[] {
   const byId = new Map(steps.map((s) => [s.id, s]));
@@ -19,7 +20,7 @@ export function inOrder(steps: readonly Step[], { moved }: Pick<Building, 'moved
   return steps.map((s) => (named.has(s) ? (wanted[next++] as Step) : s));
 }
 
-/** What an order breaks: each step that stands before one that it needs. */
+/** What an order breaks: each step that stands before one that it needs. @example outOfOrder(STEPS) // [] */
 export function outOfOrder(steps: readonly Step[]): readonly OutOfOrder[] {
   const at = new Map(steps.map((s, i) => [s.id, i]));
   return steps.flatMap((step, i) => {
@@ -28,7 +29,10 @@ export function outOfOrder(steps: readonly Step[]): readonly OutOfOrder[] {
   });
 }
 
-/** The order after a step has changed places with its neighbour. @param by -1 for earlier, 1 for later */
+/**
+ * The order after a step has changed places with its neighbour. @param by -1 for earlier, 1 for later
+ * @example movedBy(STEPS, 'saw', 1).slice(0, 3) // ['buy', 'drill', 'saw']
+ */
 export function movedBy(steps: readonly Step[], id: string, by: -1 | 1): readonly string[] {
   const ids = steps.map((s) => s.id);
   const from = ids.indexOf(id);

@@ -3,7 +3,7 @@ import { edgeName, faceName, type Part } from '../parts/index.js';
 import type { Edges, Face } from '../piece/index.js';
 import type { Hole, Surface } from './holes.js';
 
-/** What a surface of a part is called. */
+/** What a surface of a part is called. @example surfaceName(PART, 'up') // 'upper face' */
 export function surfaceName(part: Part, surface: Surface): string {
   return surface === 'up' || surface === 'down' ? faceName(part.member, surface) : edgeName(part.member, surface);
 }

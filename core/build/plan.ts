@@ -41,7 +41,7 @@ export function daysBetween(from: string, to: string): number {
   return Math.round((utc(to) - utc(from)) / (DAY * 60_000));
 }
 
-/** Hours from a day on: what lies before it is over. */
+/** Hours from a day on: what lies before it is over. @example hoursFrom(HOURS, '2026-11-28').from // '2026-11-28' */
 export function hoursFrom(hours: Hours, day: string): Hours {
   return hours.from >= day ? hours : { ...hours, from: day };
 }
@@ -81,6 +81,7 @@ interface Doing {
  * @param after the minute before which nothing can be done, such as now
  * @param ready when steps that are done already let others begin, minutes; done long ago where it is left out
  * @throws NoHours where the week has none
+ * @example planOf([], HOURS).ends.size // 0
  */
 export function planOf(steps: readonly Step[], hours: Hours, after = 0, ready: ReadonlyMap<string, number> = new Map()): Plan {
   const longest = Math.max(0, ...hours.week.flat().map((t) => t.to - t.from));
@@ -143,7 +144,7 @@ function chainOf(steps: readonly Step[]): readonly string[] {
   return chain;
 }
 
-/** The day that each step is done on, by a plan whose first day is given. */
+/** The day that each step is done on, by a plan whose first day is given. @example daysOf({ ends: [] }, '2026-11-28') // [] */
 export function daysOf({ ends }: Pick<Plan, 'ends'>, from: string): readonly { readonly step: string; readonly day: string }[] {
   return [...ends].map(([step, { work }]) => ({ step, day: dayAfter(from, Math.floor((work - 1) / DAY)) }));
 }
@@ -155,7 +156,7 @@ export interface MovedStep {
   readonly day: string;
 }
 
-/** Steps that are done on other days than were kept, in the order of the plan. */
+/** Steps that are done on other days than were kept, in the order of the plan. @example movedSteps([], { ends: [] }, '2026-11-28') // [] */
 export function movedSteps(
   kept: readonly { readonly step: string; readonly day: string }[],
   plan: Pick<Plan, 'ends'>,
@@ -168,7 +169,7 @@ export function movedSteps(
   });
 }
 
-/** What is done in the next stretch of work: its day, and the sessions in it. */
+/** What is done in the next stretch of work: its day, and the sessions in it. @example nextDayOf(planOf(STEPS, HOURS)).length // 1 */
 export function nextDayOf({ sessions }: Plan): readonly Session[] {
   const first = sessions[0];
   if (!first) return [];

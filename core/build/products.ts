@@ -62,7 +62,9 @@ export const FINISHES = [
 export type GlueId = (typeof GLUES)[number]['id'];
 export type FinishId = (typeof FINISHES)[number]['id'];
 
+/** A glue by its id. @example glueOf('pva').open // 8 */
 export const glueOf = (id: GlueId): Glue => GLUES.find((g) => g.id === id) ?? GLUES[0];
+/** A finish by its id. @example finishOf('oil').spread // 12 */
 export const finishOf = (id: FinishId): Finish => FINISHES.find((f) => f.id === id) ?? FINISHES[0];
 
 /**

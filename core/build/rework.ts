@@ -66,6 +66,7 @@ const marksOf = ({ features }: Part) => JSON.stringify(features.map((f) => ({ ..
  * What becomes of the parts that are cut when a piece is made otherwise.
  * @param before the piece as they were cut for
  * @param after the piece as it is to be
+ * @example reworkOf(SOLVED, SOLVED, new Map()).anew // []
  */
 export function reworkOf(before: Solution, after: Solution, made: Made): Rework {
   const was = new Map(before.parts.map((p) => [p.id, p]));

@@ -45,6 +45,7 @@ function planned(piece: Piece, { made: _, ...workshop }: Workshop, solution: Sol
 /**
  * What becomes of the parts that are cut when the whole is made to other sizes.
  * @param sizes those of the whole that change
+ * @example shrunkTo(SOLVED, []).rework.anew // []
  */
 export function shrunkTo(solution: Solution, sizes: readonly { readonly reach: Reach; readonly size: Length }[]): Shrunk {
   const made = solution.workshop.made ?? new Map();

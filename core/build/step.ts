@@ -92,11 +92,12 @@ export type Draft = Omit<Step, 'needs'>;
 
 const NOTHING = { parts: [], works: [], setups: [], says: [], cautions: [], standing: [], kg: asKg(0), wait: null } as const;
 
+/** A step, with nothing of what most steps have not. @example draft({ id: 'saw', phase: 'saw', title: 'Saw', minutes: 27 }).minutes // 27 */
 export function draft(step: Pick<Draft, 'id' | 'phase' | 'title' | 'minutes'> & Partial<Draft>): Draft {
   return { ...NOTHING, ...step };
 }
 
-/** The title of a step inside a sentence. */
+/** The title of a step inside a sentence. @example titleWithin({ title: 'Saw the parts to size' }) // 'saw the parts to size' */
 export const titleWithin = ({ title }: Pick<Step, 'title'>): string => title.charAt(0).toLowerCase() + title.slice(1);
 
 /** More than this is lifted by two (about what is usually advised for one person at the height of the waist). */

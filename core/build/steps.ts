@@ -93,6 +93,7 @@ function withFrames(group: Group, groups: readonly Group[]): Group {
  * The steps of building a piece, worked out from its structure, in the order of the work. Every machining, every hole and
  * every joint is in exactly one of them.
  * @param pace how much longer or shorter than reckoned this builder takes
+ * @example stepsOf(SOLVED, BUILDING).map((step) => step.id).slice(0, 3) // ['buy', 'saw', 'drill']
  */
 export function stepsOf(solution: Solution, building: Building, pace: OwnPace = {}): readonly Step[] {
   const parts = new Map(solution.parts.map((p) => [p.id, p]));

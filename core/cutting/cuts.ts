@@ -35,7 +35,7 @@ function cutsIn(sheet: LaidSheet, sawn: Sawn, level: number, after: Cut | null):
   return [cut, ...cutsIn(sheet, sawn.near, own, cut), ...(sawn.far ? cutsIn(sheet, sawn.far, own, cut) : [])];
 }
 
-/** All cuts of some sheets, each after the one it needs. */
+/** All cuts of some sheets, each after the one it needs. @example cutsOf(LAID).length // 9 */
 export function cutsOf(sheets: readonly LaidSheet[]): readonly Cut[] {
   return sheets.flatMap((sheet) => cutsIn(sheet, sheet.sawn, 0, null));
 }
@@ -43,6 +43,7 @@ export function cutsOf(sheets: readonly LaidSheet[]): readonly Cut[] {
 /**
  * The order of the cuts: all sheets are broken down before any strip is cut up, and what has one setting is cut together,
  * across all sheets. Of the settings that could come next the one with most cuts does.
+ * @example inOrder(cutsOf(LAID)).length // 5
  */
 export function inOrder(cuts: readonly Cut[]): readonly Setting[] {
   const waiting = new Map<string | null, Cut[]>();

@@ -37,19 +37,19 @@ function all(sawn: Sawn): Sawn[] {
   return sawn.kind === 'cut' ? [...all(sawn.near), ...(sawn.far ? all(sawn.far) : [])] : [sawn];
 }
 
-/** The parts on a sheet, and where each lies. */
+/** The parts on a sheet, and where each lies. @example partsOn(LAID[0]).length // 5 */
 export function partsOn(sheet: LaidSheet): Extract<Sawn, { kind: 'part' }>[] {
   return all(sheet.sawn).filter((s) => s.kind === 'part');
 }
 
 const restsIn = (sheet: LaidSheet) => all(sheet.sawn).filter((s) => s.kind === 'left');
 
-/** What was cut round on a sheet: knots, splits. */
+/** What was cut round on a sheet: knots, splits. @example flawsOn(LAID[0]) // [] */
 export function flawsOn(sheet: LaidSheet): Extract<Sawn, { kind: 'left' }>[] {
   return restsIn(sheet).filter((s) => s.flaw);
 }
 
-/** What is left of a sheet that can be used, the largest first. */
+/** What is left of a sheet that can be used, the largest first. @example leftOn(LAID[0]).length // 5 */
 export function leftOn(sheet: LaidSheet): Extract<Sawn, { kind: 'left' }>[] {
   return restsIn(sheet)
     .filter((s) => !s.flaw)

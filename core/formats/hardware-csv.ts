@@ -78,6 +78,7 @@ function hardwareFrom(cell: CellOf<Column>, unit: LengthUnit, known: readonly Ha
  * Reads a list of what is bought besides wood. A line changes what is there by its name, what it is counted by, its length and its thickness;
  * another is added. Empty cells leave what was known.
  * @returns what changed, and every line that could not be read; never throws
+ * @example readHardware('', 'mm', []).faults // []
  */
 export function readHardware(
   text: string,

@@ -19,6 +19,7 @@ function outline(layer: string, x: number, y: number, length: number, width: num
 
 /**
  * Sheets laid out as DXF (ASCII, R2000) at full size in millimetres, sheets one over the other on the layers SHEET, PART, LEFT and MARK.
+ * @example layoutDxf(LAID, new Map()).trim().endsWith('EOF') // true
  */
 export function layoutDxf(sheets: readonly LaidSheet[], marks: ReadonlyMap<string, string>): string {
   let foot = 0;

@@ -9,6 +9,7 @@ const escaped = (text: string) => text.replace(/[&<>"]/g, (c) => `&#${c.charCode
 /**
  * Sheets laid out as SVG at full size: one user unit is one millimetre, sheets one under the other. Classes tell sheets,
  * parts and what is left apart; each part has its mark.
+ * @example layoutSvg(LAID, new Map()).startsWith('<svg') // true
  */
 export function layoutSvg(sheets: readonly LaidSheet[], marks: ReadonlyMap<string, string>): string {
   const width = Math.max(1, ...sheets.map((s) => toMm(s.length)));

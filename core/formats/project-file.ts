@@ -54,19 +54,19 @@ function schemas() {
   return made;
 }
 
-/** The schema of a whole project in one file; records are kept under their ids. */
+/** The schema of a whole project in one file; records are kept under their ids. @example projectFileSchema() === projectFileSchema() // true */
 export const projectFileSchema = () => schemas().file;
 
 /** A piece as it is kept: what was intended, and the letters given to its parts. */
 export type KeptPiece = Static<typeof made.kept>;
 export type ProjectFile = Static<typeof made.file>;
 
-/** A piece of a file by its id, and nothing that the file merely inherits. */
+/** A piece of a file by its id, and nothing that the file merely inherits. @example pieceIn(FILE, 'toString') // undefined */
 export function pieceIn({ pieces }: Pick<ProjectFile, 'pieces'>, id: string): KeptPiece | undefined {
   return Object.hasOwn(pieces, id) ? pieces[id] : undefined;
 }
 
-/** The schema of a project file as it is published. */
+/** The schema of a project file as it is published. @example Object.keys(publishedSchema())[0] // '$schema' */
 export function publishedSchema(): object {
   return {
     $schema: 'http://json-schema.org/draft-07/schema#',
@@ -75,7 +75,7 @@ export function publishedSchema(): object {
   };
 }
 
-/** What the pieces of a project file are solved with. */
+/** What the pieces of a project file are solved with. @example workshopOf(FILE).things.get('tin').count // 100 */
 export function workshopOf(file: Pick<ProjectFile, 'project' | 'openings' | 'things' | 'stock' | 'slides' | 'people'>): Workshop {
   return {
     settings: file.project.settings,
@@ -87,7 +87,7 @@ export function workshopOf(file: Pick<ProjectFile, 'project' | 'openings' | 'thi
   };
 }
 
-/** The text of a project file, ending with a line break. */
+/** The text of a project file, ending with a line break. @example writeProjectFile(FILE).at(-1) // '\n' */
 export function writeProjectFile(file: ProjectFile): string {
   return `${JSON.stringify(file, null, 2)}\n`;
 }

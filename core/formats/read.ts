@@ -15,7 +15,7 @@ function refuse(path: string, message: string, accepted: string, given?: unknown
   return { ok: false, faults: [given === undefined ? { path, message, accepted } : { path, message, accepted, given }] };
 }
 
-/** Reads a project from a value that was parsed already. @param told how many of its pieces were looked at */
+/** Reads a project from a value that was parsed already. @param told how many of its pieces were looked at @example readProject(FILE).ok // true */
 export function readProject(document: unknown, told?: (done: number, of: number) => void): FileReading {
   if (document === null || typeof document !== 'object' || Array.isArray(document)) {
     return refuse('', 'this is not a project file', `an object with "format": "${FORMAT}"`);
@@ -40,6 +40,7 @@ export function readProject(document: unknown, told?: (done: number, of: number)
 /**
  * Reads a project file.
  * @returns the project, or every fault found with its path; never throws for a bad file
+ * @example readProjectFile('{').ok // false
  */
 export function readProjectFile(text: string): FileReading {
   if (text.length > LARGEST_FILE) {

@@ -61,7 +61,10 @@ function nodeFaults(piece: Piece, path: string): readonly Fault[] {
   return faults;
 }
 
-/** What a piece names that is not there. */
+/**
+ * What a piece names that is not there.
+ * @example missingOf(CASE, SHOP) // []
+ */
 export function missingOf(piece: Piece, known: Known): readonly Named[] {
   return namedBy(piece).filter((n) => !known[KEPT_IN[n.kind]].has(n.id));
 }
@@ -70,6 +73,7 @@ export function missingOf(piece: Piece, known: Known): readonly Named[] {
  * What is wrong with a piece that is right by its schema: in itself, and in what it refers to.
  * The one check on create, save, import, undo and redo.
  * @param path of the piece in its document
+ * @example pieceFaults(CASE, SHOP, '/pieces/case') // []
  */
 export function pieceFaults(piece: Piece, known: Known, path: string): readonly Fault[] {
   const tooMany = spaceFaults(piece, path);
@@ -86,7 +90,10 @@ export function pieceFaults(piece: Piece, known: Known, path: string): readonly 
   return [...nodeFaults(piece, path), ...missing];
 }
 
-/** Ids in a project file that lead nowhere, and pieces that have more of something than is worked out. @param told how many pieces were looked at */
+/**
+ * Ids in a project file that lead nowhere, and pieces that have more of something than is worked out. @param told how many pieces were looked at
+ * @example referenceFaults(FILE) // []
+ */
 export function referenceFaults(file: ProjectFile, told: (done: number, of: number) => void = () => undefined): readonly Fault[] {
   const known = workshopOf(file);
   const pieces = Object.entries(file.pieces).flatMap(([id, { piece }], i, { length }) => {

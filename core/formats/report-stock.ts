@@ -37,7 +37,10 @@ export interface StockLaid {
   readonly marks: ReadonlyMap<string, string>;
 }
 
-/** What of a file is laid out: one piece, all pieces together, or its cuttings and every piece that is in none. */
+/**
+ * What of a file is laid out: one piece, all pieces together, or its cuttings and every piece that is in none.
+ * @example cuttingsOf(FILE, 'case', false)[0].pieces // ['case']
+ */
 export function cuttingsOf(file: ProjectFile, piece: string | undefined, together: boolean): readonly Cutting[] {
   const alone = (id: string) => cuttingOf({ id, name: file.pieces[id]?.piece.name ?? id });
   const kept = Object.values(file.cuttings ?? {}).map((c) => ({ ...c, pieces: c.pieces.filter((id) => Object.hasOwn(file.pieces, id)) }));
@@ -48,7 +51,7 @@ export function cuttingsOf(file: ProjectFile, piece: string | undefined, togethe
   return [...kept, ...ids.filter((id) => !taken.has(id)).map(alone)].filter((c) => c.pieces.length > 0);
 }
 
-/** What else a file plans to cut, beside one of its cuttings. */
+/** What else a file plans to cut, beside one of its cuttings. @example othersIn(FILE, CUTTING) // [] */
 export function othersIn(file: ProjectFile, { pieces }: Cutting): readonly Cutting[] {
   return Object.values(file.cuttings ?? {}).filter((c) => !c.pieces.some((id) => pieces.includes(id)));
 }

@@ -144,6 +144,7 @@ function offcutFrom(cell: Cell, unit: LengthUnit): NonNullable<Stock['offcuts']>
  * says, another is added; a line with an offcut adds it to its stock, or takes the place of the one of that name.
  * @param known the stocks that are there
  * @returns what changed, and every line that could not be read; never throws
+ * @example readStock('', 'mm', [PLY]).faults // []
  */
 export function readStock(text: string, unit: LengthUnit, known: readonly Stock[]): StockReading {
   const data = cellsOf(text);

@@ -117,6 +117,7 @@ function thingFrom(
  * columns; without it they are name, width, height, depth, count, mass;
  * a mass is in kg where lengths are in mm and in pounds where they are in inches, unless it or its heading says so.
  * @returns what could be read, and every line that could not; never throws
+ * @example readThings('tin,100,100,100,4', 'mm').things[0].count // 4
  */
 export function readThings(text: string, unit: LengthUnit): ListReading {
   const data = cellsOf(text);

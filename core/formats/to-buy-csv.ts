@@ -2,7 +2,10 @@ import type { WoodToBuy } from '../layout/buy.js';
 import { formatLength, type Precision } from '../length/index.js';
 import { csvOf } from './csv.js';
 
-/** What to buy as CSV: wood by whole sheets and boards, then what is bought besides. @param fittings how much, of what, in how many packs, and for how much */
+/**
+ * What to buy as CSV: wood by whole sheets and boards, then what is bought besides. @param fittings how much, of what, in how many packs, and for how much
+ * @example toBuyCsv([], [], { unit: 'mm', step: mm(0.5) }).trim().split('\n').length // 1
+ */
 export function toBuyCsv(
   wood: readonly WoodToBuy[],
   fittings: readonly (readonly [amount: string, what: string, packs?: number | null, money?: number | null])[],

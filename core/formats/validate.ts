@@ -48,6 +48,7 @@ export function isTooDeep(document: unknown, most = DEEPEST): boolean {
 /**
  * Holds a document against a schema.
  * @returns what is wrong with it, nothing when it is right
+ * @example faultsIn(sizeFrom(mm(1)), mm(2)) // []
  */
 export function faultsIn(schema: TSchema, document: unknown): readonly Fault[] {
   if (isTooDeep(document)) {
@@ -63,7 +64,7 @@ export function faultsIn(schema: TSchema, document: unknown): readonly Fault[] {
   return firstOf(faultsOf(document, check.errors ?? []));
 }
 
-/** As many faults as can be read, and how many more there are. */
+/** As many faults as can be read, and how many more there are. @example firstOf([]) // [] */
 export function firstOf(faults: readonly Fault[]): readonly Fault[] {
   const more = faults.length - MOST_FAULTS;
   if (more <= 0) return faults;

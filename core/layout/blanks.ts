@@ -90,6 +90,7 @@ function testPiece(blanks: readonly Blank[], long: Length): Blank {
 /**
  * What must be sawn of each stock, for pieces that are cut together; stocks in the order that they are first asked for.
  * @param testLong how long a piece is, of each stock, that settings are tried on; none where it is left out
+ * @example blanksOf([TO_CUT]).get('ply').length // 5
  */
 export function blanksOf(pieces: readonly PieceToCut[], testLong?: Length): ReadonlyMap<string, readonly Blank[]> {
   const byStock = new Map<string, Blank[]>();

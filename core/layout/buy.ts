@@ -15,7 +15,7 @@ export interface WoodToBuy {
   readonly money: number | null;
 }
 
-/** Sheets and boards that must be bought, by their trade names. */
+/** Sheets and boards that must be bought, by their trade names. @example woodToBuy([]) // [] */
 export function woodToBuy(stocks: readonly { readonly stock: Stock; readonly sums: Sums }[]): readonly WoodToBuy[] {
   return stocks.flatMap(({ stock, sums }) =>
     sums.used
@@ -32,12 +32,12 @@ export function woodToBuy(stocks: readonly { readonly stock: Stock; readonly sum
   );
 }
 
-/** What the pieces take besides wood, equal things together. */
+/** What the pieces take besides wood, equal things together. @example fittingsToBuy([TO_CUT]).length // 2 */
 export function fittingsToBuy(pieces: readonly PieceToCut[]): readonly Bought[] {
   return together(pieces.flatMap((p) => boughtFor(p.solution)));
 }
 
-/** What all the wood that is bought costs, and whether that is all of it. */
+/** What all the wood that is bought costs, and whether that is all of it. @example moneyInAll([]) // { money: 0, atLeast: false } */
 export function moneyInAll(sums: readonly Sums[]): { readonly money: number; readonly atLeast: boolean } {
   return { money: sums.reduce((sum, s) => sum + s.money, 0), atLeast: sums.some((s) => s.atLeast) };
 }

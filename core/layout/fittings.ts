@@ -24,20 +24,23 @@ export function needOf({ each, length, count }: Bought): number {
   return each === 'run' && length !== undefined ? toMm(length) / 1000 : count;
 }
 
-/** Whether something sold is what a list asks for. */
+/**
+ * Whether something sold is what a list asks for.
+ * @example isSoldAs({ what: 'hinge', each: 'piece', pack: 10 }, { what: 'hinge', each: 'pair' }) // false
+ */
 export function isSoldAs(hardware: Hardware, { what, each, length, thick }: Bought): boolean {
   const sameLength = each === 'run' || hardware.length === length;
   return hardware.what === what && hardware.each === each && sameLength && hardware.thick === thick;
 }
 
-/** Slides as their own records have them: a pair at a time, by their price where that is known. */
+/** Slides as their own records have them: a pair at a time, by their price where that is known. @example slidesSold([]) // [] */
 export function slidesSold(slides: readonly Slide[]): readonly Hardware[] {
   return slides.flatMap(({ name, lengths, price }) =>
     price === undefined ? [] : lengths.map((length): Hardware => ({ what: name, each: 'pair', length, pack: 1, price })),
   );
 }
 
-/** What there is to buy besides wood, by whole packets, rolls and tins. */
+/** What there is to buy besides wood, by whole packets, rolls and tins. @example fittingLines([], []) // [] */
 export function fittingLines(all: readonly Bought[], hardware: readonly Hardware[]): readonly FittingLine[] {
   return all.map((bought): FittingLine => {
     const sold = hardware.find((h) => isSoldAs(h, bought)) ?? null;
@@ -49,7 +52,7 @@ export function fittingLines(all: readonly Bought[], hardware: readonly Hardware
   });
 }
 
-/** What all of it costs, and whether a price is missing. */
+/** What all of it costs, and whether a price is missing. @example fittingsMoney([]) // { money: 0, atLeast: false } */
 export function fittingsMoney(lines: readonly FittingLine[]): { readonly money: number; readonly atLeast: boolean } {
   return { money: lines.reduce((sum, l) => sum + (l.money ?? 0), 0), atLeast: lines.some((l) => l.money === null) };
 }

@@ -23,6 +23,7 @@ const THINNEST = mm(1);
 /**
  * What a board is cut into so that nothing has a flaw in it. Each cut lies within the flaw where that is as wide as the blade; of
  * two flaws with nothing between them the one goes on in the other.
+ * @example stretchesOf({ id: 'a', length: mm(2000) }, [], mm(3)).length // 1
  */
 export function stretchesOf({ id, length }: Sheet, flaws: readonly Flaw[], kerf: Length): readonly Stretch[] {
   const stretches: Stretch[] = [];
@@ -47,7 +48,7 @@ export function stretchesOf({ id, length }: Sheet, flaws: readonly Flaw[], kerf:
   return start < length ? [...stretches, { from: start, to: length, id: `${id} clear ${stretches.length}` }] : stretches;
 }
 
-/** The clear lengths of boards with flaws in place of these; each costs its share of its board. */
+/** The clear lengths of boards with flaws in place of these; each costs its share of its board. @example clearSheets([]) // [] */
 export function clearSheets(flawed: readonly Flawed[]): readonly Sheet[] {
   return flawed.flatMap(({ sheet, stretches }) =>
     stretches.flatMap(({ from, to, id }): Sheet[] => {
@@ -99,7 +100,7 @@ function wholeBoard({ sheet: { id, length, width, trim }, stretches }: Flawed, l
 const boardsOf = (flawed: readonly Flawed[]) =>
   new Map(flawed.flatMap((f) => f.stretches.flatMap((s) => (s.id === null ? [] : [[s.id, f] as const]))));
 
-/** The boards that are opened, of which several clear lengths may be one. */
+/** The boards that are opened, of which several clear lengths may be one. @example wholeIds(['a'], []) // ['a'] */
 export function wholeIds(ids: readonly string[], flawed: readonly Flawed[]): readonly string[] {
   const of = boardsOf(flawed);
   return [...new Set(ids.flatMap((id) => of.get(id)?.sheet.id ?? [])), ...ids.filter((id) => !of.has(id))];

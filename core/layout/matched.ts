@@ -32,6 +32,7 @@ const sum = (lengths: readonly Length[], kerf: Length) => fromUnits(lengths.redu
  * Strips that fronts are cut from in order, from the top down or from the left: those that are as long in a column, or as
  * high in a row. A front that a person holds somewhere is in none.
  * @param fits whether a strip comes out of anything there is
+ * @example frontStrips(BLANKS, mm(3), new Set(), () => true) // []
  */
 export function frontStrips(
   blanks: readonly Blank[],

@@ -50,6 +50,7 @@ function isRipped(stock: Stock, blanks: readonly Blank[]): boolean {
 /**
  * What is to be laid out of one stock: the blanks that are not cut yet, on what there is.
  * @param others what else is planned to be cut: what it keeps of the stock is not there
+ * @example askedOf('ply', PLY, BLANKS, CUTTING, SHOP.settings).problem.wanted.length // 5
  */
 export function askedOf(
   stockId: string,
@@ -94,7 +95,7 @@ export function sheetOf({ sheet, copy, length, width, trim, sawn }: Begun): Laid
   return { sheet, copy, length, width, trim, sawn: sawn };
 }
 
-/** The ids of the parts in a piece of a sheet. */
+/** The ids of the parts in a piece of a sheet. @example keysIn(LAID[0].sawn).length // 5 */
 export function keysIn(sawn: Sawn): string[] {
   if (sawn.kind === 'part') return [sawn.id];
   return sawn.kind === 'cut' ? [...keysIn(sawn.near), ...(sawn.far ? keysIn(sawn.far) : [])] : [];
@@ -136,7 +137,10 @@ function ripped(box: Omit<Extract<Sawn, { kind: 'left' }>, 'kind'>, id: string, 
   return { kind: 'cut', ...box, way: 'rip', at: width, near: part, far };
 }
 
-/** The same as a problem of lengths alone; what is trimmed off the ends is gone from each board. */
+/**
+ * The same as a problem of lengths alone; what is trimmed off the ends is gone from each board.
+ * @example boardsOf(ASKED.problem).boards[0].length // mm(2500)
+ */
 export function boardsOf({ wanted, sheets, kerf }: SheetProblem): BoardProblem {
   const byLength = new Map<Length, string[]>();
   for (const w of wanted) byLength.set(w.length, [...(byLength.get(w.length) ?? []), w.id]);
@@ -157,7 +161,7 @@ function layAlong(problem: SheetProblem, solve: ProgramSolver): Answer {
 /** So many steps are taken between one word of how it stands and the next. */
 const STRIDE = 250;
 
-/** How long a layout is searched for: more where there is more to lay. */
+/** How long a layout is searched for: more where there is more to lay. @example stepsFor(ASKED) > 0 // true */
 export function stepsFor({ problem }: ToLay): number {
   return Math.min(30_000, 3000 + 150 * problem.wanted.length);
 }

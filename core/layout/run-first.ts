@@ -72,6 +72,7 @@ function alikeIn(row: readonly SawnPart[], along: boolean, blanks: ReadonlyMap<s
 /**
  * What is better machined before parts are cut apart: a groove that all parts of one strip have along it, or a housing that
  * all parts have across what they are ripped from.
+ * @example runFirst(LAID, new Map(BLANKS.map((blank) => [blank.key, blank]))) // []
  */
 export function runFirst(sheets: readonly LaidSheet[], blanks: ReadonlyMap<string, Blank>): readonly RunFirst[] {
   const cuts = cutsOf(sheets);
@@ -93,7 +94,10 @@ export function runFirst(sheets: readonly LaidSheet[], blanks: ReadonlyMap<strin
   return found;
 }
 
-/** What is done before each cut, in words, by the key of the cut. */
+/**
+ * What is done before each cut, in words, by the key of the cut.
+ * @example beforeCuts(LAID, BLANKS, new Map(), { unit: 'mm', step: mm(0.5) }).size // 0
+ */
 export function beforeCuts(
   sheets: readonly LaidSheet[],
   blanks: readonly Blank[],

@@ -121,7 +121,10 @@ export function shelvedIn(piece: Piece): readonly { readonly space: Space; reado
   });
 }
 
-/** The edit that makes one size of a piece another: an overall size, or so many shelves that share the height evenly. */
+/**
+ * The edit that makes one size of a piece another: an overall size, or so many shelves that share the height evenly.
+ * @example sizeEdit(CASE, 'depth', mm(250)).kind // 'piece'
+ */
 export function sizeEdit(piece: Piece, measure: Measure, size: number): PieceEdit {
   if (typeof measure === 'string') return { kind: 'piece', patch: { [measure]: { from: 'given', size: size as Length, of: 'overall' } } };
   const taken = new Set([...spacesOf(piece.interior)].flatMap(({ space }) => [space.id, ...(space.split?.members ?? []).map((m) => m.id)]));
@@ -135,7 +138,10 @@ export function sizeEdit(piece: Piece, measure: Measure, size: number): PieceEdi
   return { kind: 'even', space: measure.shelves, members: size, newMembers: ids('more-shelf'), newSpaces: ids('more-space') };
 }
 
-/** A piece with one of its sizes another; null where that cannot be, such as a shelf less over a space that is divided itself. */
+/**
+ * A piece with one of its sizes another; null where that cannot be, such as a shelf less over a space that is divided itself.
+ * @example atSize(CASE, 'depth', mm(250)).depth.size // mm(250)
+ */
 export function atSize(piece: Piece, measure: Measure, size: number): Piece | null {
   if (typeof measure !== 'string') {
     const { space, shelves } = shelvedIn(piece).find((s) => s.space.id === measure.shelves) ?? {};
@@ -151,7 +157,7 @@ export function atSize(piece: Piece, measure: Measure, size: number): Piece | nu
   }
 }
 
-/** The size of a piece as it is; null where it has no such shelves. */
+/** The size of a piece as it is; null where it has no such shelves. @example presentSize(SOLVED, 'depth') // mm(300) */
 export function presentSize({ piece, shape }: Solution, measure: Measure): number | null {
   if (typeof measure === 'string') return shape.overall[measure].value;
   return shelvedIn(piece).find((s) => s.space.id === measure.shelves)?.shelves ?? null;
@@ -189,7 +195,10 @@ export function* sizesTried(pieces: readonly PieceGiven[], about: string, measur
   }
 }
 
-/** Sizes that cost less than the present one and pass as many checks: the nearest on either side, and the nearest that saves most. */
+/**
+ * Sizes that cost less than the present one and pass as many checks: the nearest on either side, and the nearest that saves most.
+ * @example cheaperSizes([], mm(300)) // []
+ */
 export function cheaperSizes(all: readonly SizeTried[], present: number): readonly SizeTried[] {
   const now = all.find((t) => t.size === present);
   if (!now) return [];
@@ -206,7 +215,7 @@ export function cheaperSizes(all: readonly SizeTried[], present: number): readon
   return [...new Set(found.flatMap((t) => (t ? [t] : [])))];
 }
 
-/** What a change to another size is called. */
+/** What a change to another size is called. @example sizeLabel('depth', mm(300), 'mm') // 'Made the depth 300' */
 export function sizeLabel(measure: Measure, size: number, unit: 'mm' | 'in'): string {
   if (typeof measure !== 'string') return `Made it ${size} ${size === 1 ? 'shelf' : 'shelves'}`;
   return `Made the ${measure} ${formatLength(size as Length, { unit, step: 8000 as Length })}`;

@@ -42,7 +42,7 @@ export interface Sums {
   readonly isFewest: boolean;
 }
 
-/** Rests that are worth keeping: as long and as wide as is wanted, one way or the other. */
+/** Rests that are worth keeping: as long and as wide as is wanted, one way or the other. @example restsOf([], undefined) // [] */
 export function restsOf(laid: readonly LaidSheet[], tools: Tools | undefined): readonly Rest[] {
   const keep = tools?.keep ?? USUAL_KEEP;
   const kept = (a: Length, b: Length) =>
@@ -96,7 +96,10 @@ export function whyNot({ length, width, grain }: Pick<Blank, 'length' | 'width' 
   return fits ? 'no more' : 'too large';
 }
 
-/** What the wood of each piece costs: what is bought for a stock, shared by the area of the parts. */
+/**
+ * What the wood of each piece costs: what is bought for a stock, shared by the area of the parts.
+ * @example moneyByPiece(BLANKS, 60).get('case') // 60
+ */
 export function moneyByPiece(blanks: readonly Blank[], money: number): ReadonlyMap<string, number> {
   const area = (b: Blank) => toMm(b.length) * toMm(b.width);
   const all = blanks.reduce((sum, b) => sum + area(b), 0);

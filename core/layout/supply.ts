@@ -22,7 +22,10 @@ export interface Reserved {
   readonly count: number;
 }
 
-/** What other cuttings keep of a stock: what they reserved, and what they began and did not take off what is on hand yet; the more of the two. */
+/**
+ * What other cuttings keep of a stock: what they reserved, and what they began and did not take off what is on hand yet; the more of the two.
+ * @example reservedOf('ply', [CUTTING]) // []
+ */
 export function reservedOf(stockId: string, others: readonly Cutting[]): readonly Reserved[] {
   return others.flatMap(({ reserved = [], begun }) => {
     const open = begun.filter((b) => b.stock === stockId && !b.booked);
@@ -48,6 +51,7 @@ const UNPRICED = 1;
  * What there is of a stock, and what can be bought: offcuts, whole ones on hand, and as many new ones as are needed.
  * @param begun the sheets that were begun: those that are not taken off what is on hand yet are taken off here
  * @param reserved what is kept for something else
+ * @example sourcesOf(PLY, undefined, []).at(-1).from // 'to buy'
  */
 export function sourcesOf(
   stock: Stock,

@@ -51,7 +51,7 @@ export function toolFor(
   return { by, caution: cautionFor(way, { at, long, by }) };
 }
 
-/** How many of some cuts the shop that sells the sheets is asked to make. */
+/** How many of some cuts the shop that sells the sheets is asked to make. @example shopCuts([], undefined, 'sheet') // 0 */
 export function shopCuts(cuts: readonly Cut[], tools: Tools | undefined, form: Stock['form']): number {
   return cuts.filter((c) => toolFor(c, tools, form).by === 'shop').length;
 }

@@ -1,4 +1,7 @@
+import { buildingOf, stepsOf, usualHours } from '../build/index.js';
 import { size } from '../figure/index.js';
+import { VERSION, type ProjectFile } from '../formats/index.js';
+import { askedOf, blanksOf, cuttingOf, layOut, type Blank } from '../layout/index.js';
 import { mm } from '../length/index.js';
 import { facingFrame, flatFrame, rectangular, solidOfBox, type Body, type Member } from '../piece/index.js';
 import { woodOf } from '../project/index.js';
@@ -31,6 +34,29 @@ const board = { node: 'shelf', wood: woodOf(SHOP, 'ply'), length: size('long', m
 /** The members of the case, and what its shelf carries: itself and the two tins. */
 export const MEMBERS = new Map(SOLVED.shape.members.map((m) => [m.id, m]));
 export const CARRIED = SOLVED.carried.members.get('in-m1/shelf/1');
+
+/** The case as it is built, cut and kept in a file. */
+export const BUILDING = buildingOf('case');
+export const HOURS = usualHours('2026-11-02');
+export const STEPS = stepsOf(SOLVED, BUILDING);
+export const TO_CUT = { id: 'case', solution: SOLVED };
+export const CUTTING = cuttingOf({ id: 'case', name: 'Case' });
+export const BLANKS = blanksOf([TO_CUT]).get('ply') as readonly Blank[];
+export const ASKED = askedOf('ply', PLY, BLANKS, CUTTING, SHOP.settings);
+const noPrograms = () => {
+  throw new Error('sheets are laid out without programs');
+};
+export const LAID = layOut(ASKED, noPrograms).next().value.answer.laid;
+export const FILE: ProjectFile = {
+  format: 'ruvok-project',
+  version: VERSION,
+  project: { name: 'Shed', settings: SHOP.settings },
+  openings: { gap: ALCOVE },
+  things: { tin: TIN },
+  stock: Object.fromEntries(SHOP.stock),
+  people: {},
+  pieces: { case: { piece: CASE, letters: SOLVED.letters } },
+};
 
 /** 600 x 300 x 20, lying 400 up and 20 from the left. */
 export const SHELF: Member = rectangular({

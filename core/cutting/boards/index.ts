@@ -63,7 +63,10 @@ function boundAtOnce(packing: Packing & { readonly exact: boolean }): Bound {
   return { count, cost: wholeCost(packing, Math.max(byCount, continuousCost(packing))) };
 }
 
-/** A layout at once: best-fit and first-fit decreasing, whichever is cheaper. */
+/**
+ * A layout at once: best-fit and first-fit decreasing, whichever is cheaper.
+ * @example layBoards({ wanted: [{ length: mm(600), ids: ['a', 'b'] }], boards: [{ id: 'pine', length: mm(2000), count: 1, cost: 1 }], kerf: mm(3), trim: mm(0) }).sawn[0].lengths.length // 2
+ */
 export function layBoards(problem: BoardProblem): BoardAnswer {
   const packing = packingOf(problem);
   return answerOf(problem, packing.order, firstOf(packing), boundAtOnce(packing));

@@ -14,7 +14,10 @@ export const VERSION = STEPS.length + 1;
 /** The oldest version that it reads. */
 export const OLDEST = 1;
 
-/** A record of a kind as this program has it. @param from the version it was written in */
+/**
+ * A record of a kind as this program has it. @param from the version it was written in
+ * @example recordBroughtUp('things', TIN, FILE.version) // TIN
+ */
 export function recordBroughtUp(kind: RecordKind, record: unknown, from: number): unknown {
   return STEPS.filter((step) => step.from >= from).reduce((now, { records }) => (isRaw(now) ? (records[kind]?.(now) ?? now) : now), record);
 }
@@ -35,7 +38,10 @@ export const RECORD_KINDS = [
   'made',
 ] as const satisfies readonly RecordKind[];
 
-/** The records that were a part of a record in an earlier version, as this program has them. @param from the version it was written in */
+/**
+ * The records that were a part of a record in an earlier version, as this program has them. @param from the version it was written in
+ * @example foundIn('pieces', 'case', FILE.pieces.case, FILE.version) // []
+ */
 export function foundIn(kind: RecordKind, id: string, record: unknown, from: number): readonly Found[] {
   let now = record;
   return STEPS.filter((step) => step.from >= from).flatMap((step) => {
@@ -49,7 +55,7 @@ export function foundIn(kind: RecordKind, id: string, record: unknown, from: num
 /** An id for the nth record that was a part of another one. @example idOfFound(2) // 'found-2' */
 export const idOfFound = (nth: number): string => `found-${nth}`;
 
-/** A project file as this program writes it. @param from its own version */
+/** A project file as this program writes it. @param from its own version @example fileBroughtUp(FILE, FILE.version) // FILE */
 export function fileBroughtUp(file: Raw, from: number): Raw {
   const each = (kind: RecordKind) => (records: Raw) =>
     Object.fromEntries(Object.entries(records).map(([id, record]) => [id, recordBroughtUp(kind, record, from)]));
