@@ -79,7 +79,7 @@ export interface HoleRow {
   readonly places: readonly (readonly [number, number])[];
 }
 
-/** The holes of a part in rows, as they are set out. */
+/** The holes of a part in rows, as they are set out. @example holeRows([], PART, { unit: 'mm', step: mm(0.5) }) // [] */
 export function holeRows(holes: readonly Hole[], part: Part, precision: Precision): readonly HoleRow[] {
   const rows = new Map<string, HoleRow & { places: (readonly [number, number])[] }>();
   for (const hole of holes) {

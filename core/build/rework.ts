@@ -20,6 +20,7 @@ const over = (has: Length, wants: Length) => fromUnits(Math.max(0, has - wants))
  * What a part that is cut could still become: parts of the same stock that are not cut yet, and no larger; what loses
  * least comes first, at most three. Its own machining is not looked at: it must lie in what is cut off.
  * @param spoiled the part as it is, which it was to be
+ * @example couldBecome({ length: mm(500), width: mm(200), thickness: mm(20) }, PART, SOLVED.parts, new Map()) // []
  */
 export function couldBecome(made: MadePart, spoiled: Part, parts: readonly Part[], cut: Made | undefined): readonly Becomes[] {
   const seen = new Set<string>();

@@ -17,7 +17,7 @@ import type { Bending } from './verdict.js';
 /** What is held of a panel beside the ends of its span: neither edge, the back, or both, so that it is held all round. */
 export type Beside = 'none' | 'back' | 'both';
 
-/** How the edges of a panel beside its span are held. */
+/** How the edges of a panel beside its span are held. @example edgesBeside(CARRIED.bending.beside) // { back: 'free', front: 'free' } */
 export function edgesBeside(beside: Beside): PanelSpec['edges'] {
   return { front: beside === 'both' ? 'simple' : 'free', back: beside === 'none' ? 'free' : 'simple' };
 }

@@ -16,7 +16,10 @@ export interface DrawnOut {
   readonly checks: readonly Check[];
 }
 
-/** The same with one of its bodies drawn out; null where that is held no otherwise than it is shut. */
+/**
+ * The same with one of its bodies drawn out; null where that is held no otherwise than it is shut.
+ * @example drawnOutAt(CASE, SOLVED.shape, TRAY, SOLVED.letters, SHOP) // null
+ */
 export function drawnOutAt(piece: Piece, shape: Shape, body: Body, letters: Letters, workshop: Workshop): DrawnOut | null {
   const out = drawnOut(shape, body);
   if (!out) return null;

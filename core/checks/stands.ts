@@ -16,7 +16,10 @@ export function weakEnds(checks: readonly Check[]): ReadonlySet<string> {
   return ids;
 }
 
-/** How a member stands with its joints, and how much that weighs: what breaks or falls stops the build, what merely shows is for a look. */
+/**
+ * How a member stands with its joints, and how much that weighs: what breaks or falls stops the build, what merely shows is for a look.
+ * @example standsWithJoints([], CARRIED).state // 'fine'
+ */
 export function standsWithJoints(checks: readonly Check[], c: CarriedMember): { readonly state: State; readonly severity: Severity } {
   if (weakEnds(checks).has(c.member.id) || (c.state === 'fails' && stopsBuild(c))) return { state: 'fails', severity: 'stop' };
   return { state: c.state, severity: c.state === 'fine' ? 'good' : 'look' };

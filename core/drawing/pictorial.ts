@@ -109,7 +109,7 @@ function painted(all: readonly Turned[]): readonly Turned[] {
   return order;
 }
 
-/** Members as they are seen from before, above and the left, so that one knows which way a piece stands. */
+/** Members as they are seen from before, above and the left, so that one knows which way a piece stands. @example pictorialOf([SHELF]).faces.length // 3 */
 export function pictorialOf(members: readonly Member[], stands: Stands = 'upright'): Pictorial {
   const turn = TURNS[stands];
   const order = painted(members.map((member) => ({ member, ...turnedBox(boxOf(member), turn) })));

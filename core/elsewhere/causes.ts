@@ -99,7 +99,10 @@ function otherSlips({ piece, workshop }: Solution): Slip[] {
   ];
 }
 
-/** What a size that does not add up most likely comes from; null where it is nothing that is usually forgotten. @param by how much larger it is in the list than it should be */
+/**
+ * What a size that does not add up most likely comes from; null where it is nothing that is usually forgotten. @param by how much larger it is in the list than it should be
+ * @example causeOf(mm(0), PART, SOLVED) // null
+ */
 export function causeOf(by: Length, part: Part, solution: Solution): Sentence | null {
   const off = Math.abs(toMm(by));
   const slips = [...jointSlips(solution, part), ...runnerSlips(solution), ...thicknessSlips(solution), ...otherSlips(solution)];

@@ -12,7 +12,7 @@ export interface StandsThere {
   readonly missing: readonly ('place' | 'person')[];
 }
 
-/** Holds a piece of the sizes of a plan against the place that it is for and the person who uses it. */
+/** Holds a piece of the sizes of a plan against the place that it is for and the person who uses it. @example standsThere(SOLVED).missing // ['place', 'person'] */
 export function standsThere({ piece, checks }: Pick<Solution, 'piece' | 'checks'>): StandsThere {
   return {
     checks: checks.filter((c) => THERE.test(c.id)),

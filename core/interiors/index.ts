@@ -51,7 +51,10 @@ function asFound(made: Made, { off }: PlacedSpace): Made {
 /** What joints are slack anyway. */
 const SLACK = mm(3);
 
-/** Everything that is built inside a piece, space by space. */
+/**
+ * Everything that is built inside a piece, space by space.
+ * @example interiorMembers(CASE, SHOP, SOLVED.shape).members.map((member) => member.id) // ['in-m1/shelf/1']
+ */
 export function interiorMembers(piece: Piece, workshop: Workshop, divided: Divided): Made {
   const made = together([...divided.spaces.values()].map((space) => asFound(membersOf(piece, workshop, divided, space), space)));
   return { ...made, bodies: withContents(made.bodies, made.members, divided.spaces) };

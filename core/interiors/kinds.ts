@@ -17,12 +17,12 @@ export const DIVIDING = kindList<DividingKind>([panels, drawers, boards, slats, 
 /** What a space may be filled with as a whole. */
 export const FILLINGS = kindList<FillingKind>([cells, grooves, equipment]);
 
-/** The kind of a divided space. @throws Error where there is no such kind */
+/** The kind of a divided space. @throws Error where there is no such kind @example dividingKind({}).kind // 'panels' */
 export function dividingKind({ making }: { readonly making?: Making | undefined }): DividingKind {
   return DIVIDING.of(making?.kind ?? panels.kind);
 }
 
-/** The kind of what fills a space. @throws Error where there is no such kind */
+/** The kind of what fills a space. @throws Error where there is no such kind @example fillingKind({ kind: 'cells' }).kind // 'cells' */
 export function fillingKind({ kind }: Filling): FillingKind {
   return FILLINGS.of(kind);
 }
@@ -32,17 +32,17 @@ export function ofInteriors() {
   return [...DIVIDING.all, ...FILLINGS.all].flatMap(({ onPiece }) => onPiece ?? []);
 }
 
-/** The fields that every piece has, whatever its shell is. */
+/** The fields that every piece has, whatever its shell is. @example 'name' in commonFields() // true */
 export function commonFields(): Readonly<Record<string, TSchema>> {
   return ofInteriors().reduce((fields, kind) => ({ ...fields, ...kind.fields }), { ...pieceFields });
 }
 
-/** Whether something is what fills a space as a whole, and not what divides one. */
+/** Whether something is what fills a space as a whole, and not what divides one. @example isFilling({ kind: 'cells' }) // true */
 export function isFilling(made: Making | Filling): made is Filling {
   return FILLINGS.all.some((k) => k.kind === made.kind);
 }
 
-/** How a divided space lies in its run. */
+/** How a divided space lies in its run. @example kindOf(CASE.interior.split).names.one // 'shelf' */
 export function kindOf(split: Split): SplitKind {
   return dividingKind(split).split(split.making, split.axis);
 }

@@ -1,4 +1,4 @@
-/** The members of one drawer, by the id of its space. */
+/** The members of one drawer, by the id of its space. @example drawerIds('bank-1').front // 'bank-1/drawer-front/1' */
 export function drawerIds(space: string) {
   return {
     front: `${space}/drawer-front/1`,

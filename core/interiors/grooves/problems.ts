@@ -12,7 +12,10 @@ const NEAR_END = mm(15);
 /** A shelf that is so much thinner than its groove rattles in it. */
 const LOOSE = mm(1);
 
-/** Whether something of the piece itself stands at both sides, so that grooves can be cut into it. */
+/**
+ * Whether something of the piece itself stands at both sides, so that grooves can be cut into it.
+ * @example hasSides(SOLVED.shape.spaces.get('in-1')) // true
+ */
 export const hasSides = ({ posts, neighbours: { left, right } }: PlacedSpace): boolean =>
   !posts && [left, right].every((id) => id !== PLACE && id !== OPEN);
 

@@ -137,7 +137,7 @@ function made(making: Levels, { split, run, space, workshop, piece }: DividedIn)
   );
 }
 
-/** What carries things that stand on a deck of several pieces: each what is over it; slats all alike. */
+/** What carries things that stand on a deck of several pieces: each what is over it; slats all alike. @example standsOn('in', []) // [] */
 export function standsOn(space: string, members: readonly Member[]): readonly Stand[] {
   const slats = members.filter((m) => m.role === 'slat');
   if (slats.length > 0) return [{ space, carriers: slats.map((m) => m.id) }];

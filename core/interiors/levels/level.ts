@@ -150,7 +150,10 @@ export const SIDES = ['front', 'rear'] as const;
 export const ENDS = ['left', 'right'] as const;
 export const NUMBER = { front: 1, rear: 2, left: 3, right: 4 } as const;
 
-/** A post with its wide side across, or from the rear to the front. */
+/**
+ * A post with its wide side across, or from the rear to the front.
+ * @example postFrame('across', { x: mm(0), y: mm(0), z: mm(0) }, mm(45)).u // [0, 1, 0]
+ */
 export function postFrame(wide: 'across' | 'deep', { x, y, z }: Place, thick: Length): Frame {
   if (wide === 'deep') return uprightFrame({ x, y, z });
   return { origin: { x, y, z: add(z, thick) }, u: [0, 1, 0], v: [1, 0, 0], n: [0, 0, -1] };

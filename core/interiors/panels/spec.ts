@@ -35,7 +35,7 @@ declare module '../../piece/spec.js' {
   }
 }
 
-/** A piece with some of it made otherwise: its shelves, its dividers, or the stock of either. */
+/** A piece with some of it made otherwise: its shelves, its dividers, or the stock of either. @example withPanels(CASE, {}).panels // CASE.panels */
 export function withPanels({ panels }: Piece, change: Partial<Panels>): { readonly panels: Panels } {
   return { panels: { ...panels, ...change } };
 }

@@ -31,7 +31,10 @@ export function slatGap(deck: Omit<SlatDeck, 'gap'>): Length {
   return fromUnits((deck.overall - deck.count * deck.width) / gaps);
 }
 
-/** How wide so many slats are in a length. @throws RangeError for no slats */
+/**
+ * How wide so many slats are in a length. @throws RangeError for no slats
+ * @example slatWidth({ overall: mm(1000), count: 5, gap: mm(50), ends: 'flush' }) // mm(160)
+ */
 export function slatWidth(deck: Omit<SlatDeck, 'width'>): Length {
   if (deck.count < 1) throw new RangeError('there is no width where there are no slats');
   return fromUnits((deck.overall - gapsOf(deck) * deck.gap) / deck.count);
