@@ -10,7 +10,8 @@ import { LEANING } from './shed/leaning.js';
 import { THINGS } from './shed/library.js';
 import { OPENINGS, READINGS } from './shed/places.js';
 import { RACKS } from './shed/racks.js';
-import { SLIDES, STOCK } from './shed/stockroom.js';
+import { SLIDES } from './shed/slides.js';
+import { STOCK } from './shed/stockroom.js';
 import { WALLS } from './shed/walls.js';
 
 /** The print shed: the made-up workshop that every example comes from. */

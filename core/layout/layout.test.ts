@@ -8,34 +8,23 @@ import { solve } from '../solution/index.js';
 import type { Stock } from '../stock/index.js';
 import {
   askedOf,
-  atSize,
   blanksOf,
-  cheaperSizes,
   cuttingOf,
   fittingsToBuy,
-  goesInCar,
   laidOut,
   layOut,
   markOf,
   moneyByPiece,
   moneyInAll,
   restsOf,
-  shopCuts,
-  presentSize,
-  shelvedIn,
-  shopMoney,
-  sizeLabel,
-  sizesTried,
   snapped,
   sourcesOf,
   sumsOf,
-  toolFor,
   whyNot,
   woodToBuy,
   type Blank,
   type Cutting,
   type PieceToCut,
-  type SizeTried,
 } from './index.js';
 
 const board: Stock = stock({ form: 'board', material: 'white-ash', length: mm(2000), width: mm(120), price: 20, onHand: 1 });
@@ -265,50 +254,6 @@ test('rests are kept from the size that is worth it, either way round', () => {
   expect(restsOf([sheet(299, 299)], { keep: { length: mm(200), width: mm(200) } })).toHaveLength(1);
 });
 
-describe('saws', () => {
-  const cut = (way: 'rip' | 'crosscut', at: number, length: number, width: number) => {
-    const of = {
-      kind: 'cut' as const,
-      way,
-      at: mm(at),
-      x: mm(0),
-      y: mm(0),
-      length: mm(length),
-      width: mm(width),
-      near: null as never,
-      far: null,
-    };
-    return { key: 'k', sheet: null as never, way, at: mm(at), of, level: 0, after: null };
-  };
-  const tools = { fence: mm(600), mitre: mm(300), guide: mm(1400), shop: { free: 2, each: 1.5, least: mm(200) } };
-
-  test.each([
-    [cut('rip', 400, 2500, 1250), 'table saw'],
-    [cut('rip', 700, 2500, 1600), 'shop'],
-    [cut('rip', 700, 1300, 1250), 'guide'],
-    [cut('crosscut', 500, 2000, 250), 'mitre saw'],
-    [cut('crosscut', 500, 2500, 1250), 'guide'],
-    [cut('crosscut', 100, 2500, 1500), 'none'],
-  ])('%#: %s', (one, by) => {
-    expect(toolFor(one, tools, 'sheet').by).toBe(by);
-  });
-
-  test('where no saw is named nothing is said of it, but what is short or narrow still is', () => {
-    expect(toolFor(cut('rip', 400, 2500, 1250), undefined, 'sheet')).toEqual({ by: 'unknown', caution: null });
-    expect(toolFor(cut('rip', 30, 2500, 1250), undefined, 'sheet').caution).toMatch(/Narrow/);
-    expect(toolFor(cut('rip', 100, 250, 200), undefined, 'sheet').caution).toMatch(/Too short/);
-    expect(toolFor(cut('crosscut', 80, 2000, 100), undefined, 'board').caution).toMatch(/Short/);
-  });
-
-  test('the shop: so many cuts in the price, so much for each more; the car one way or the other', () => {
-    const three = Array.from({ length: 3 }, () => cut('rip', 700, 2500, 1600));
-    expect(shopCuts(three, tools, 'sheet')).toBe(3);
-    expect(shopMoney(3, tools)).toBe(1.5);
-    expect(goesInCar(mm(2500), mm(1250), { car: { length: mm(1300), width: mm(2600) } })).toBe(true);
-    expect(goesInCar(mm(2500), mm(1250), { car: { length: mm(2400), width: mm(1300) } })).toBe(false);
-  });
-});
-
 test('what is let go near an edge or another part lies against it, a kerf away', () => {
   const at = (x: number, y: number) => ({ x: mm(x), y: mm(y) });
   const laid = {
@@ -325,64 +270,4 @@ test('what is let go near an edge or another part lies against it, a kerf away',
   // Not over the far edge: 2000 less 10 less 400.
   expect(snapped(laid, part, at(1900, 900), mm(3), mm(12))).toEqual(at(1590, 790));
   expect(snapped(laid, part, at(0, 0), mm(3), mm(0))).toEqual(at(10, 10));
-});
-
-describe('sizes that waste less', () => {
-  test('each is solved and laid out; the present one is among them', () => {
-    const shop = workshop({ stock: { ply: stock({ length: mm(1250), width: mm(1250), onHand: 0, price: 30 }) } });
-    const given = { id: 'case', piece: piece(divided('in', 'up', 3)), workshop: shop, letters: {} };
-    const all = [...sizesTried([given], 'case', 'depth', cutting)];
-    const present = solve(given.piece, shop, {}).shape.overall.depth.value;
-    expect(all.map((t) => t.size)).toEqual([...all.map((t) => t.size)].sort((a, b) => a - b));
-    expect(all.some((t) => t.size === present)).toBe(true);
-    for (const t of all) expect(t.money).toBe(30 * t.bought);
-    // Three spaces of 960 x 640 x 300 are 552.96 litres; the front is 2000 over 1000.
-    expect(all.find((t) => t.size === present)).toMatchObject({ front: 2 });
-    expect(all.find((t) => t.size === present)?.room).toBeCloseTo(552.96, 6);
-    expect(solve(atSize(given.piece, 'depth', mm(250)) ?? given.piece, shop, {}).shape.overall.depth.value).toBe(mm(250));
-  });
-
-  test('the number of shelves is a size as well: each is a piece with so many, sharing the height evenly', () => {
-    const shop = workshop({ stock: { ply: stock({ length: mm(1250), width: mm(1250), onHand: 0, price: 30 }) } });
-    const given = { id: 'case', piece: piece(divided('in', 'up', 3)), workshop: shop, letters: {} };
-    const [{ space, shelves }] = shelvedIn(given.piece) as [ReturnType<typeof shelvedIn>[number]];
-    expect([space.id, shelves]).toEqual(['in', 2]);
-    const measure = { shelves: 'in' };
-    const all = [...sizesTried([given], 'case', measure, cutting)];
-    expect(all.map((t) => t.size)).toEqual([1, 2, 3, 4, 5, 6]);
-    expect(presentSize(solve(given.piece, shop, {}), measure)).toBe(2);
-    for (const t of all) {
-      const { parts, shape } = solve(atSize(given.piece, measure, t.size) ?? given.piece, shop, {});
-      expect(parts.filter((p) => p.member.role === 'shelf')).toHaveLength(t.size);
-      const heights = [...shape.spaces.values()].filter((s) => !s.space.split).map((s) => s.clear.height.value);
-      expect(Math.max(...heights) - Math.min(...heights)).toBeLessThanOrEqual(mm(1));
-      // Inside it is 1960 high; each shelf takes 20 of that.
-      expect(t.room).toBeCloseTo((960 * 300 * (1960 - 20 * t.size)) / 1e6, 6);
-    }
-    // One over a space that is divided itself cannot go.
-    const nested = divided('in', 'up', 3);
-    const [, , last] = nested.split?.spaces ?? [];
-    if (last) last.split = divided('x', 'across', 2).split as NonNullable<typeof last.split>;
-    expect([...sizesTried([{ ...given, piece: piece(nested) }], 'case', measure, cutting)].map((t) => t.size)).toEqual([2, 3, 4, 5, 6]);
-    expect(sizeLabel(measure, 1, 'mm')).toBe('Made it 1 shelf');
-  });
-
-  test('the nearest cheaper size on either side, and none that fails more', () => {
-    const one = (size: number, money: number, stops = 0): SizeTried => ({
-      size: mm(size),
-      opened: money / 10,
-      bought: money / 10,
-      money,
-      missing: 0,
-      stops,
-      looks: 0,
-      room: 100,
-      sag: 0.5,
-      front: 2,
-    });
-    const all = [one(280, 10), one(290, 20, 1), one(295, 20), one(300, 30), one(310, 30), one(320, 20)];
-    expect(cheaperSizes(all, mm(300)).map((t) => t.size / mm(1))).toEqual([295, 320, 280]);
-    expect(cheaperSizes(all, mm(280))).toEqual([]);
-    expect(cheaperSizes(all, mm(1))).toEqual([]);
-  });
 });

@@ -4,7 +4,8 @@ import { mm } from '../../core/length/index.js';
 import { thing, workshop } from '../../core/testing/samples.js';
 import { ApiError, api, type Workbench } from './api.js';
 import { BrowserErrands, errandName, type Errand } from './errands.js';
-import { Saver, benchKey } from './saver.js';
+import { Saver } from './saver.js';
+import { benchKey } from './told.js';
 
 // A browser without locks tells pages apart by their own name alone.
 const box = (page: string) => new BrowserErrands(Promise.resolve(page));

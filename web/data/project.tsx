@@ -5,7 +5,8 @@ import type { Settings, Workshop } from '../../core/project/index.js';
 import { workshopFor } from '../../core/project/workshop.js';
 import type { Kind, Records, Workbench } from './api.js';
 import { BrowserErrands, NOWHERE, type ErrandBox } from './errands.js';
-import { Saver, benchKey } from './saver.js';
+import { Saver } from './saver.js';
+import { benchKey } from './told.js';
 
 /** What every screen of a project works with. */
 export interface ProjectContextValue {

@@ -3,7 +3,7 @@ import { useSearchParams } from 'react-router';
 import type { Kind } from './api.js';
 import { newId } from './defaults.js';
 import { useProject } from './project.js';
-import type { Sent } from './saver.js';
+import type { Sent } from './told.js';
 
 /** A list of records of one kind on a screen: which is open, what went wrong, and how one is added, kept and taken out. */
 export function useRecordList<K extends Kind>(kind: K) {

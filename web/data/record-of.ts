@@ -1,5 +1,6 @@
 import type { Kind, Versioned } from './api.js';
-import type { Saver, Sent } from './saver.js';
+import type { Saver } from './saver.js';
+import type { Sent } from './told.js';
 
 /** Records that are being made, by what they belong to: what is changed meanwhile is changed in them. */
 const beingMade = new Map<string, string>();

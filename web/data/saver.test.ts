@@ -2,7 +2,8 @@ import { QueryClient } from '@tanstack/react-query';
 import { mm } from '../../core/length/index.js';
 import { thing, workshop } from '../../core/testing/samples.js';
 import { ApiError, api, type Problem, type Workbench } from './api.js';
-import { Saver, benchKey } from './saver.js';
+import { Saver } from './saver.js';
+import { benchKey } from './told.js';
 import { asKg } from '../../core/measures/index.js';
 
 const bench: Workbench = {

@@ -8,7 +8,7 @@ import { writeSentence } from '../../core/figure/index.js';
 import { lettersText } from '../../core/parts/index.js';
 import { BenchProvider, useSettledBench } from '../bench/bench.js';
 import { usePrecision, useProject } from '../data/project.js';
-import { EVERY_BENCH } from '../data/saver.js';
+import { EVERY_BENCH } from '../data/told.js';
 import { StepDrawing } from '../stations/build/step-drawing.js';
 import { PartPlaces } from '../stations/build/part-places.js';
 import { useBuilding, useStepShown } from '../stations/build/use-building.js';

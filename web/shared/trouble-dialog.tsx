@@ -4,7 +4,7 @@ import { projectFileSchema, type KeptPiece } from '../../core/formats/project-fi
 import type { Piece } from '../../core/piece/index.js';
 import { compare, solve } from '../../core/solution/index.js';
 import { usePrecision, useProject, useSaverState } from '../data/project.js';
-import type { Trouble } from '../data/saver.js';
+import type { Trouble } from '../data/told.js';
 import { differencesOf, isLengthAt, pathText, valueText } from './differences.js';
 import { LengthText } from './length-text.js';
 import { Button, Faint, Row } from './ui.js';

@@ -7,7 +7,7 @@ import { addThrowAway, throwAway } from '../../core/testing/throw-away.js';
 import { stock, thing, workshop } from '../../core/testing/samples.js';
 import type { Workbench } from '../data/api.js';
 import { ProjectProvider } from '../data/project.js';
-import { benchKey } from '../data/saver.js';
+import { benchKey } from '../data/told.js';
 import { INTERIOR_PAGES, SHELL_PAGES, cards, fillings } from '../kinds/kinds.js';
 import type { InteriorPage, ShellPage } from '../kinds/page.js';
 import { PiecePage } from './piece-page.js';

@@ -19,7 +19,8 @@ import { NO_OVERHANG, SIDES, levelIds, middle, postFrame, railSection, type Buil
 import { railProblems, withoutRails } from './problems.js';
 import { common, shifted, stretches, type Stretch } from './seams.js';
 import { cornerProblems, cornersOf } from './corners.js';
-import { barsOf, boardsInPlace, crossPieces, railsOf, spliceProblems, splicesOf } from './rails.js';
+import { barsOf, boardsInPlace, crossPieces, railsOf } from './rails.js';
+import { spliceProblems, splicesOf } from './splices.js';
 import { stripFacts, stripProblems } from './strips.js';
 import { slatFacts, slatProblems, slatsLaid, slatsOf } from './slats.js';
 
