@@ -52,6 +52,16 @@ const Side = styled.aside`
     border-right: 0;
     border-left: 1px solid ${line};
   }
+  /* Long forms that are not on the screen are laid out and painted once they come there, and not with every key. */
+  section {
+    content-visibility: auto;
+    contain-intrinsic-size: auto 600px;
+    /* What marks the focus stands out a little. */
+    overflow-clip-margin: 8px;
+    @media print {
+      content-visibility: visible;
+    }
+  }
   @media ${phone} {
     border: 0;
     border-bottom: 1px solid ${line};
