@@ -1,3 +1,4 @@
+import { asBefore } from '../figure/index.js';
 import { add, mm, toMm, type Length } from '../length/index.js';
 import {
   SHUT,
@@ -59,7 +60,15 @@ const SEEN: Readonly<Record<View, readonly [right: Vector, up: Vector]>> = {
   ],
 };
 
-function memberShape(member: Member, box: Box, view: View, hidden: boolean): PlainShape {
+/** Most keys leave most members and spaces as they were: they are drawn as before. */
+const memberAsBefore = asBefore<Member, PlainShape>(6);
+const spaceAsBefore = asBefore<PlacedSpace, PlainShape>();
+const thingsAsBefore = asBefore<PlacedSpace, readonly PlainShape[]>();
+
+const memberShape = (member: Member, box: Box, view: View, hidden: boolean): PlainShape =>
+  memberAsBefore(member, { same: [view, hidden], alike: null }, () => shapeOfMember(member, box, view, hidden));
+
+function shapeOfMember(member: Member, box: Box, view: View, hidden: boolean): PlainShape {
   const of: ShapeOf = { kind: 'member', id: member.id, label: member.label };
   if (isSquare(member) && isPlain(member)) return rect(flatten(box, view), of, hidden);
   return { kind: 'polygon', loops: silhouetteOf(solidOfMember(member), ...SEEN[view]), of, hidden };
@@ -293,10 +302,12 @@ export function drawPiece(solution: Solution, view: View, spaceId: string, pose:
   const spaces = spacesIn(posedSpaces(solution, pose), stands, view, cut);
   // The room over a piece is none of its spaces.
   const open = spaces.filter((s) => !s.space.split && (s.within !== null || s.id === solution.piece.interior.id));
-  const clear = open.map((s) => rect(flatten(s.box, view), { kind: 'space', id: s.id, label: s.label }));
+  const clear = open.map((s) =>
+    spaceAsBefore(s, { same: [view], alike: null }, () => rect(flatten(s.box, view), { kind: 'space', id: s.id, label: s.label })),
+  );
   const things = spaces.flatMap((s) => {
     const filled = stands.get(s.id)?.filled;
-    return filled ? filledShapes(s, filled, view) : thingShapes(s, view);
+    return filled ? filledShapes(s, filled, view) : thingsAsBefore(s, { same: [view], alike: null }, () => thingShapes(s, view));
   });
   const placed = posed(solution.shape.members, bodies, pose);
   const out = new Set(bodies.flatMap((b) => (hasMoved(b, pose) ? b.members : [])));

@@ -8,8 +8,18 @@ export interface Placing {
   readonly foot: number;
 }
 
-/** The outline of a shape on the stage, as the path of an SVG, px. */
-export function outline(shape: PlainShape, { left, foot, scale }: Placing): string {
+const known = new WeakMap<PlainShape, { readonly at: Placing; readonly path: string }>();
+
+/** The outline of a shape on the stage, as the path of an SVG, px; kept for as long as the shape lies where it did. */
+export function outline(shape: PlainShape, at: Placing): string {
+  const before = known.get(shape);
+  if (before && before.at.scale === at.scale && before.at.left === at.left && before.at.foot === at.foot) return before.path;
+  const path = pathOf(shape, at);
+  known.set(shape, { at, path });
+  return path;
+}
+
+function pathOf(shape: PlainShape, { left, foot, scale }: Placing): string {
   const at = (n: number) => n.toFixed(2);
   if (shape.kind === 'circle') {
     const r = at(shape.r * scale);
