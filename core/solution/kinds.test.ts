@@ -1,3 +1,4 @@
+import { applyEdit } from '../kinds/index.js';
 import { drawPiece } from '../drawing/index.js';
 import { ZERO, mm, toMm } from '../length/index.js';
 import { posesOf, type Space, type Split } from '../piece/index.js';
@@ -69,9 +70,7 @@ test.each([
   [24, false],
 ])('a front of %d, its box 20 lower, over a bottom of 5: built %s', (height, built) => {
   const low = chest(drawers({ box: { order: 'ends-between', join: 'nailed', bottom: { kind: 'applied' } } }), 2);
-  const [first] = low.piece.interior.split?.spaces ?? [];
-  Object.assign(first ?? {}, { rule: { kind: 'fixed', size: mm(height) } });
-  const s = solve(low.piece, shop, {});
+  const s = solve(applyEdit(low.piece, { kind: 'rule', space: 'd1', rule: { kind: 'fixed', size: mm(height) } }), shop, {});
   expect(s.shape.members.some((m) => m.id === 'd1/drawer-bottom/1')).toBe(built);
   expect(s.checks.some((c) => c.id === 'drawer-small-d1' && c.severity === 'stop')).toBe(!built);
 });

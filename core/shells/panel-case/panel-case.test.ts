@@ -1,3 +1,4 @@
+import { applyEdit } from '../../kinds/index.js';
 import type { Panels } from '../../interiors/index.js';
 import fc from 'fast-check';
 import { mm, negative, toMm, type Length } from '../../length/index.js';
@@ -130,6 +131,16 @@ describe('shelves and dividers', () => {
     const y = (id: string) => boxOf(member(s, id)).y0;
     expect(y('r-m1/shelf/1')).toBe(y('l-m1/shelf/1'));
     expect(s.problems).toEqual([]);
+  });
+
+  test('a shelf lined up with one in the other bay goes with it when a size there is another, though nothing of its own bay is', () => {
+    const bays = divided('in', 'across', 2);
+    (bays.split as NonNullable<Space['split']>).spaces = [divided('l', 'up', 3, {}), divided('r', 'up', 2)];
+    (bays.split?.spaces[1]?.split?.members[0] as { sameAs?: string }).sameAs = 'l-m1';
+    const before = piece(bays);
+    shape(before);
+    const s = shape(applyEdit(before, { kind: 'rule', space: 'l-1', rule: { kind: 'fixed', size: mm(300) } }) as PanelCase);
+    expect([s.runs.get('l'), s.runs.get('r')].map((run) => run?.run.lines[1]?.near.value)).toEqual([mm(300), mm(300)]);
   });
 
   test('two shelves lined up with each other are a circle, and it is said', () => {
