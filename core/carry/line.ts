@@ -8,6 +8,7 @@ export interface Line {
   readonly at: number;
 }
 
+/** A line of a joint in mm. @example lineOf({ along: [1, 0, 0], at: mm(5) }) // { along: [1, 0, 0], at: 5 } */
 export const lineOf = ({ along, at }: OnLine): Line => ({ along, at: toMm(at) });
 
 /** Whether a direction goes across the piece more than out of it. @example isAcross([0.6, 0, 0.8]) // false */

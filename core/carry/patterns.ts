@@ -67,7 +67,10 @@ function spread({ from, to, parts }: MovableRow): LineLoad {
   return { from, to, perMm: parts.reduce((sum, p) => sum + p.perMm * (p.to - p.from), 0) / (to - from) };
 }
 
-/** The beam under all of its load at once, what may stand anywhere spread out. */
+/**
+ * The beam under all of its load at once, what may stand anywhere spread out.
+ * @example allLoaded({ base: { length: 1000, supports: [] }, always: { lines: [], points: [] }, maybe: { lines: [{ from: 0, to: 1000, perMm: 0.1 }], points: [] } }).lines // [{ from: 0, to: 1000, perMm: 0.1 }]
+ */
 export function allLoaded({ base, always, maybe, rows = [] }: PatternedLoads): Omit<BeamSpec, 'stretches'> {
   return { ...base, lines: [...always.lines, ...maybe.lines, ...rows.map(spread)], points: [...always.points, ...maybe.points] };
 }
@@ -96,7 +99,10 @@ const EVERY_PATTERN = 6;
  */
 const NEAR = 3;
 
-/** Whether the patterns tried are sure to hold the worst; where supports can lift and there are many, it may be some per cent worse. */
+/**
+ * Whether the patterns tried are sure to hold the worst; where supports can lift and there are many, it may be some per cent worse.
+ * @example everyPattern({ base: { length: 1000, supports: [{ x: 0 }, { x: 1000 }] } }) // true
+ */
 export function everyPattern({ base }: PatternedLoads): boolean {
   return !base.supports.some((s) => s.oneWay) || stretchesOf(base).length <= EVERY_PATTERN;
 }
@@ -180,7 +186,10 @@ function loaded(
   return { ...base, lines: [...always.lines, ...clipped(maybe.lines, on), ...moved], points: [...always.points, ...points] };
 }
 
-/** The beam under every pattern of load that can be the worst; the first has all of it, spread out. */
+/**
+ * The beam under every pattern of load that can be the worst; the first has all of it, spread out.
+ * @example loadPatterns({ base: { length: 1000, supports: [{ x: 0 }, { x: 1000 }] }, always: { lines: [], points: [] }, maybe: { lines: [], points: [] } }).length // 1
+ */
 export function loadPatterns(loads: PatternedLoads): readonly LoadPattern[] {
   const { base, maybe, rows = [] } = loads;
   // With all of it on, loads stay whole, so that no nodes are made that no one needs.

@@ -73,7 +73,10 @@ export function reductionTerm(D: number): number {
   return D <= 0.17 ? 2.2 : 10 * D + 0.5;
 }
 
-/** The six yield modes of single shear, pounds: Im, Is, II, IIIm, IIIs, IV (NDS 12.3-1 to 12.3-6). */
+/**
+ * The six yield modes of single shear, pounds: Im, Is, II, IIIm, IIIs, IV (NDS 12.3-1 to 12.3-6).
+ * @example yieldModes({ D: 0.1, main: 1, side: 1, mainBearing: 2200, sideBearing: 2200, yield: 90_000 })[0] // 100
+ */
 export function yieldModes(spec: {
   readonly D: number;
   readonly main: number;
@@ -160,8 +163,9 @@ const WITHDRAWAL_SHARE = 0.5;
 export const THREADED = 2 / 3;
 
 /**
- * A wood screw pulled straight out: half of 2850 G² D pounds per inch of thread in the main
+ * A wood screw pulled straight out, for permanent load (duration factor 0.9): half of 2850 G² D pounds per inch of thread in the main
  * part (NDS 12.2-2); nothing in end grain.
+ * @example withdrawal({ screw: { shank: 0.164, root: 0.131 }, length: 40, side: { thickness: 20 }, main: { thickness: 300, wood: { gravity: 0.5, endGrain: false } } }).newtons // 184.2
  */
 export function withdrawal(joint: ScrewJoint): ScrewValue {
   const { screw, main } = joint;

@@ -115,6 +115,7 @@ function slenderFrom({ supports, points }: Omit<BeamSpec, 'stretches'>, { proper
  * The sag of a beam of one section all along, but for its notches.
  * @param loads the beam without its stiffness
  * @param span its shortest stretch between supports, mm
+ * @example sagOf({ length: 1000, supports: [{ x: 0 }, { x: 1000 }], lines: [{ from: 0, to: 1000, perMm: 0.1 }], points: [] }, { width: 300, thickness: 20, properties: PROPERTIES, EI: 1e9 }).mm // 1.302
  */
 export function sagOf(loads: Omit<BeamSpec, 'stretches'>, section: Bending, span = loads.length): Sag {
   const { width, thickness, properties } = section;

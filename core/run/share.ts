@@ -22,12 +22,14 @@ export function isFree(gap: RunGap): boolean {
 export function freeGaps(gaps: readonly RunGap[]): readonly FreeGap[] {
   const free: FreeGap[] = [];
   let before: FreeGap | null = null;
-  for (const gap of gaps) {
-    if (!isFree(gap)) continue;
-    if (gap.rule.kind === 'graded') before = graded(gap, gap.rule, before);
-    free.push(
-      gap.rule.kind === 'graded' && before ? before : { gap, weight: gap.rule.kind === 'share' ? gap.rule.weight : 1, offset: ZERO },
-    );
+  for (const gap of gaps.filter(isFree)) {
+    const { rule } = gap;
+    if (rule.kind !== 'graded') {
+      free.push({ gap, weight: rule.kind === 'share' ? rule.weight : 1, offset: ZERO });
+      continue;
+    }
+    before = graded(gap, rule, before);
+    free.push(before);
   }
   return free;
 }

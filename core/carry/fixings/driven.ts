@@ -27,7 +27,10 @@ const USUAL: readonly WoodScrew[] = [WOOD_SCREWS[1] as WoodScrew, WOOD_SCREWS[0]
 /** Plywood as screws see it: G 0.42, as for plywood that is not graded (NDS table 12.3.3B). */
 const PLYWOOD_GRAVITY = 0.42;
 
-/** Specific gravity as screws see it; undefined for boards of chips and fibres, which have no published values. */
+/**
+ * Specific gravity as screws see it; undefined for boards of chips and fibres, which have no published values.
+ * @example gravityOf(PROPERTIES) // 0.42
+ */
 export function gravityOf({ material, density }: StockProperties): number | undefined {
   if (material.form === 'solid') return density / DENSITY_PER_G;
   return material.creep === 'plywood' ? PLYWOOD_GRAVITY : undefined;

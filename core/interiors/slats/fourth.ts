@@ -48,7 +48,10 @@ export interface NearestSlats {
   readonly left: Length;
 }
 
-/** The counts of slats that come nearest to a wanted gap in a length: the greatest that fits, and one more. */
+/**
+ * The counts of slats that come nearest to a wanted gap in a length: the greatest that fits, and one more.
+ * @example slatCounts({ overall: mm(1000), width: mm(160), gap: mm(50), ends: 'flush' })[0].count // 5
+ */
 export function slatCounts(deck: Omit<SlatDeck, 'count'>): readonly NearestSlats[] {
   const { width, gap, overall, ends } = deck;
   const most = Math.floor((overall + (ends === 'flush' ? gap : 0)) / (width + gap));
