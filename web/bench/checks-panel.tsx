@@ -1,4 +1,4 @@
-import { memo, useDeferredValue, useState } from 'react';
+import { memo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { writeSentence } from '../../core/figure/index.js';
@@ -11,6 +11,7 @@ import { line as rule, link } from '../theme/tokens.js';
 import { useBench, useSettledBench, type Draft } from './bench.js';
 import { MovedList } from './moved.js';
 import { TriedLine, TryAll, useTriedFixes } from './tried-fixes.js';
+import { useLater } from './use-later.js';
 import { Laid } from '../shared/laid.js';
 
 const List = styled.ul`
@@ -142,7 +143,7 @@ export function ChecksPanel() {
   const { solution, settled, draft } = useBench();
   const looking = draft?.look === true;
   // While a fix is looked at, the checks stay as they are, so that it can be done or left.
-  const { checks } = useDeferredValue(looking ? settled : solution);
+  const { checks } = useLater(looking ? settled : solution);
   return <CheckList checks={checks} looking={looking} />;
 }
 

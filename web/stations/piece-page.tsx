@@ -1,4 +1,4 @@
-import { Suspense, useDeferredValue, useEffect, useMemo } from 'react';
+import { Suspense, useEffect, useMemo } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { cuttingWith } from '../data/cutting-with.js';
@@ -11,6 +11,7 @@ import { BenchProvider, useBench } from '../bench/bench.js';
 import { ChecksPanel } from '../bench/checks-panel.js';
 import { Middle } from './middle.js';
 import { MovedPanel } from '../bench/moved.js';
+import { useLater } from '../bench/use-later.js';
 import { NextStep } from './next-step.js';
 import { Leading } from './leads.js';
 import { STATIONS } from './index.js';
@@ -112,8 +113,7 @@ function BenchPage({ station, pieceId, version }: { station: Station; pieceId: s
   useEffect(() => {
     document.title = `${piece.name}, ${station.id} – Ruvok`;
   }, [piece.name, station]);
-  // The figures that are typed are painted before what they do to the loads.
-  const later = useDeferredValue(solution);
+  const later = useLater(solution);
   const badges = useMemo(
     () => JSON.stringify(STATIONS.map(({ id: at, label, badge }) => ({ id: at, label, badge: badge(later) }))),
     [later],
