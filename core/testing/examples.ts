@@ -46,7 +46,8 @@ export const ASKED = askedOf('ply', PLY, BLANKS, CUTTING, SHOP.settings);
 const noPrograms = () => {
   throw new Error('sheets are laid out without programs');
 };
-export const LAID = layOut(ASKED, noPrograms).next().value.answer.laid;
+const [standing] = layOut(ASKED, noPrograms);
+export const LAID = standing?.answer.laid ?? [];
 export const FILE: ProjectFile = {
   format: 'ruvok-project',
   version: VERSION,
