@@ -128,8 +128,14 @@ function shortfall(free: readonly FreeGap[], left: Figure, grid: Length): Length
 function closeExactly(free: readonly FreeGap[], sizes: readonly Figure[], left: Length): readonly Figure[] {
   const odd = left - amountOf(sizes);
   if (odd === 0) return sizes;
-  const closed = sizes.map((figure) => figure.setTo(figure.amount + odd, 'closes the sum'));
-  const may = free.findLastIndex(({ gap }, i) => withinBounds(gap, closed[i] as Figure) === closed[i]);
-  const at = may < 0 ? sizes.length - 1 : may;
-  return sizes.map((figure, i) => (i === at ? (closed[i] as Figure) : figure));
+  const closed = (at: number) => {
+    const figure = sizes.at(at) as Figure;
+    return figure.setTo(figure.amount + odd, 'closes the sum');
+  };
+  // Where none may, it is -1: the last all the same.
+  const at = free.findLastIndex(({ gap }, i) => {
+    const figure = closed(i);
+    return withinBounds(gap, figure) === figure;
+  });
+  return sizes.with(at, closed(at));
 }

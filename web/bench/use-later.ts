@@ -14,8 +14,11 @@ const PAUSE = 200;
  */
 export function usePaused<T>(value: T, waits: boolean, first: T): T {
   const [paused, setPaused] = useState<{ readonly value: T } | null>(null);
+  // What was told at a pause is nothing to the next that is typed.
+  if (!waits && paused) setPaused(null);
   useEffect(() => {
-    const timer = setTimeout(() => setPaused(waits ? { value } : null), waits ? PAUSE : 0);
+    if (!waits) return undefined;
+    const timer = setTimeout(() => setPaused({ value }), PAUSE);
     return () => clearTimeout(timer);
   }, [value, waits]);
   if (!waits) return value;

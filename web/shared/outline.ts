@@ -1,4 +1,5 @@
 import type { PlainShape } from '../../core/drawing/index.js';
+import { asBefore } from '../../core/figure/index.js';
 
 /** Where a drawing lies on the stage. */
 export interface Placing {
@@ -8,16 +9,11 @@ export interface Placing {
   readonly foot: number;
 }
 
-const known = new WeakMap<PlainShape, { readonly at: Placing; readonly path: string }>();
+const pathAsBefore = asBefore<PlainShape, string>(1);
 
 /** The outline of a shape on the stage, as the path of an SVG, px; kept for as long as the shape lies where it did. */
-export function outline(shape: PlainShape, at: Placing): string {
-  const before = known.get(shape);
-  if (before && before.at.scale === at.scale && before.at.left === at.left && before.at.foot === at.foot) return before.path;
-  const path = pathOf(shape, at);
-  known.set(shape, { at, path });
-  return path;
-}
+export const outline = (shape: PlainShape, at: Placing): string =>
+  pathAsBefore(shape, { same: [at.scale, at.left, at.foot], alike: null }, () => pathOf(shape, at));
 
 function pathOf(shape: PlainShape, { left, foot, scale }: Placing): string {
   const at = (n: number) => n.toFixed(2);

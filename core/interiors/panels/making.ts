@@ -1,3 +1,4 @@
+import { asBefore } from '../../figure/index.js';
 import { ZERO, type Length } from '../../length/index.js';
 import type { EndAllowance } from '../../joints/index.js';
 import { dividingMembersOf, type DividingMember, type Piece, type PlacedSpace, type Space } from '../../piece/index.js';
@@ -36,19 +37,16 @@ interface Shelves {
 }
 
 /** Interiors never change, so that the members of each are gone through once. */
-const known = new WeakMap<Space, Shelves>();
+const shelvesAsBefore = asBefore<Space, Shelves>(1);
 
-function shelvesOf({ interior }: Piece): Shelves {
-  const before = known.get(interior);
-  if (before) return before;
-  const members = [...dividingMembersOf(interior)].map(({ member }) => member);
-  const found: Shelves = {
-    shelves: new Set(members.map(({ id }) => dividingMemberId(id, 'shelf'))),
-    layers: new Map(members.flatMap(({ id, doubled }) => (doubled === undefined ? [] : [[dividingMemberId(id, 'shelf'), layerId(id)]]))),
-  };
-  known.set(interior, found);
-  return found;
-}
+const shelvesOf = ({ interior }: Piece): Shelves =>
+  shelvesAsBefore(interior, { same: [], alike: null }, () => {
+    const members = [...dividingMembersOf(interior)].map(({ member }) => member);
+    return {
+      shelves: new Set(members.map(({ id }) => dividingMemberId(id, 'shelf'))),
+      layers: new Map(members.flatMap(({ id, doubled }) => (doubled === undefined ? [] : [[dividingMemberId(id, 'shelf'), layerId(id)]]))),
+    };
+  });
 
 /** What is cut for something that stands in a space: what is below it, or the upper layer of that where it is doubled. */
 export function floorOf(piece: Piece, { neighbours: { below } }: PlacedSpace): string {
