@@ -83,19 +83,19 @@ export default ts.config(
     },
     rules: { 'no-console': 'off' },
   },
-  { files: ['**/*.ts', '**/*.tsx'], ignores: ['**/*.test.ts', '**/*.test.tsx'], rules: noKindsNamed(KINDS) },
+  { files: ['**/*.ts', '**/*.tsx'], rules: noKindsNamed(KINDS) },
   {
     files: ['web/**/*.ts', 'web/**/*.tsx'],
     ignores: ['**/*.test.ts', '**/*.test.tsx', 'web/theme/**'],
     rules: noKindsNamed(KINDS, STYLED),
   },
-  ...KINDS.map((kind) => ({
-    files: [`core/*/${kind}/**`, `web/kinds/${kind}/**`],
-    ignores: ['**/*.test.ts', '**/*.test.tsx'],
-    rules: noKindsNamed(
-      KINDS.filter((k) => k !== kind),
-      STYLED,
-    ),
-  })),
+  ...KINDS.flatMap((kind) => {
+    const files = [`core/*/${kind}/**`, `web/kinds/${kind}/**`];
+    const others = KINDS.filter((k) => k !== kind);
+    return [
+      { files, rules: noKindsNamed(others, STYLED) },
+      { files: files.map((f) => `${f}/*.test.{ts,tsx}`), rules: noKindsNamed(others) },
+    ];
+  }),
   prettier,
 );

@@ -14,6 +14,7 @@ import { booked, cutMade, isDone, spoiled, stockAfter } from './edits.js';
 import { sheetName } from './words.js';
 import type { ShownSheet, StockToCut } from './use-cutting.js';
 import type { Cutting } from '../../../core/layout/spec.js';
+import { useFocusKept } from '../../shared/use-focus-kept.js';
 import { Laid } from '../../shared/laid.js';
 
 const Caution = styled.span`
@@ -101,6 +102,7 @@ function SettingRows({
             <tr>
               <td>
                 <Tick
+                  id={`cut-${cut.key.replaceAll(' ', '-')}`}
                   isSelected={made}
                   isDisabled={waits}
                   onChange={(to) =>
@@ -172,6 +174,8 @@ function BegunSheet({ sheet, name, props }: { sheet: ShownSheet; name: string; p
 export function CutList(props: CutListProps) {
   const { stock, sheets } = props;
   const precision = usePrecision();
+  // A cut may come to another setting when what is left is laid out anew: the focus goes with it.
+  const kept = useFocusKept(sheets);
   const open = sheets.filter((s) => !s.begun?.booked);
   const settings = inOrder(cutsOf(open.map((s) => s.laid)));
   const done = new Set(open.flatMap((s) => s.begun?.done ?? []));
@@ -206,7 +210,7 @@ export function CutList(props: CutListProps) {
           fence or stop and the blade keeps. The first cut that you tick fixes its {stock.stock.form} as it is laid out.
         </Faint>
       </Laid.p>
-      <Table aria-label={`Order of cuts of ${stock.stock.name}`}>
+      <Table {...kept} aria-label={`Order of cuts of ${stock.stock.name}`}>
         <thead>
           <tr>
             <th>Cut</th>

@@ -1,7 +1,8 @@
-import { useEffect, useRef, useState, type PointerEvent } from 'react';
+import { useRef, useState, type PointerEvent } from 'react';
 import styled from 'styled-components';
 import type { Blank } from '../../../core/layout/blanks.js';
 import { mm, toMm, type Length } from '../../../core/length/index.js';
+import { useFocusKept } from '../../shared/use-focus-kept.js';
 import { ink, tape } from '../../theme/tokens.js';
 import { OneSheet, type Drag, type SheetsDrawn } from './one-sheet.js';
 import type { ShownSheet } from './use-cutting.js';
@@ -33,10 +34,7 @@ export function SheetsDrawing({ drawn, captionOf }: { drawn: SheetsDrawn; captio
   const svgs = useRef(new Map<number, SVGSVGElement>());
   const { scale } = drawn;
   // A part that moves to another sheet is drawn anew there: the focus goes with it.
-  const focused = useRef<string | null>(null);
-  useEffect(() => {
-    if (focused.current && document.activeElement === document.body) document.getElementById(`blank-${focused.current}`)?.focus();
-  }, [drawn.sheets]);
+  const kept = useFocusKept(drawn.sheets);
   const grab = (event: PointerEvent<SVGGElement>, blank: Blank, turned: boolean, x: number, y: number) => {
     if (event.button !== 0) return;
     const svg = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
@@ -77,15 +75,7 @@ export function SheetsDrawing({ drawn, captionOf }: { drawn: SheetsDrawn; captio
   };
   const held = drag?.moved ? drawn.blanks.get(drag.key) : undefined;
   return (
-    <div
-      onFocus={(event) => {
-        const { id } = event.target;
-        focused.current = id.startsWith('blank-') ? id.slice('blank-'.length) : null;
-      }}
-      onBlur={(event) => {
-        if (event.relatedTarget) focused.current = null;
-      }}
-    >
+    <div {...kept}>
       {drawn.sheets.map((sheet, nth) => (
         <Figure key={`${sheet.begun ? 'begun' : 'laid'} ${sheet.laid.sheet} ${sheet.laid.copy} ${nth}`}>
           <figcaption>

@@ -1,0 +1,41 @@
+import { inch, mm, type LengthUnit } from '../../core/length/index.js';
+import type { Piece } from '../../core/piece/index.js';
+import type { Workshop } from '../../core/project/index.js';
+import type { Slide, Stock } from '../../core/stock/index.js';
+import { newSettings, newStock, newThing } from '../data/defaults.js';
+import { fillings } from '../kinds/kinds.js';
+import type { FillingWay, Means } from '../kinds/means.js';
+
+/** The way of filling a space that is offered under a name. */
+export const fillingOf = (id: string) => fillings().find((f) => f.id === id) as FillingWay;
+/** The edit that fills a space of a piece in one of the ways. */
+export const fillEdit = (piece: Piece, space: string, id: string, with_: Means) => fillingOf(id).fill(piece, space, with_);
+/** A place as wide, high and deep as most cabinets, in millimetres and in inches. */
+export const PLACE = { place: 'A cabinet', width: [800, 32], height: [600, 24], depth: [520, 20] } as const;
+
+/** What fillings are begun with: three thicknesses of sheet, one thing, and the slides that are given. */
+export function means(unit: LengthUnit, piece: Piece, slides: readonly { id: string; data: Slide }[] = []): Means {
+  const s = (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
+  const sheet = (name: string, thickness: Stock['thickness']): { id: string; data: Stock } => ({
+    id: name,
+    data: { ...newStock(unit), name, thickness },
+  });
+  const size = (o: Piece['width']) => (o.from === 'given' ? o.size : s(500, 20));
+  return {
+    unit,
+    stock: [sheet('thick', s(18, 3 / 4)), sheet('middling', s(12, 1 / 2)), sheet('thin', s(6, 1 / 4))],
+    slides,
+    things: [{ id: 'thing' }],
+    clear: { width: size(piece.width), height: size(piece.height), depth: size(piece.depth) },
+  };
+}
+
+/** The workshop that has what a filling was begun with. */
+export const workshopOf = (unit: LengthUnit, with_: Means): Workshop => ({
+  settings: newSettings(unit),
+  openings: new Map(),
+  things: new Map([['thing', newThing(unit)]]),
+  stock: new Map(with_.stock.map((s) => [s.id, s.data])),
+  people: new Map(),
+  slides: new Map(),
+});
