@@ -90,5 +90,6 @@ export function ensureBuilt() {
   unlessFresh('build/.web-stamp', [...CORE, 'web'], () => {
     console.log('Building the page…');
     must('node', ['node_modules/vite/bin/vite.js', 'build', '--config', 'web/vite.config.ts', '--logLevel', 'warn']);
+    must('node', ['scripts/pack-page.mjs']);
   });
 }

@@ -8,6 +8,7 @@ import { json, raw, type NextFunction, type Request, type Response } from 'expre
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import sirv from 'sirv';
 import { keepQuick } from '../core/formats/index.js';
 import { pieceSchema } from '../core/kinds/index.js';
 import { AppModule } from './app.module.js';
@@ -50,7 +51,8 @@ export async function buildApp(config: Config, db: Database, log: Logger): Promi
   app.use(compression());
   if (config.webFolder) {
     app.use(servePage(config.webFolder));
-    app.useStaticAssets(config.webFolder, { index: false, maxAge: '1y', immutable: true });
+    // Files of the page are packed when it is built.
+    app.use(sirv(config.webFolder, { brotli: true, gzip: true, etag: true, maxAge: 31_536_000, immutable: true }));
     app.use(noFile);
   }
   app.use('/api/projects/files', json({ limit: '12mb' }), raw({ type: 'application/zip', limit: MOST_ARCHIVE }));

@@ -3,6 +3,7 @@ import { createRoot } from 'react-dom/client';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter, Link, Navigate, Outlet, Route, Routes, matchPath, useLocation, useParams } from 'react-router';
 import '@fontsource-variable/archivo/wdth.css';
+import { askAhead } from './data/ahead.js';
 import { ProjectProvider, useProject, useSaverState } from './data/project.js';
 import { Boundary, fetched } from './shared/boundary.js';
 import { Laid } from './shared/laid.js';
@@ -13,7 +14,11 @@ import { GlobalStyle } from './theme/global.js';
 // What is shown first does not wait for the rest, and the workshop is asked for while its screen is fetched.
 const Welcome = fetched(() => import('./shed/welcome.js').then((m) => m.Welcome));
 const Shed = fetched(() => import('./shed/shed.js').then((m) => m.Shed));
-const PiecePage = fetched(() => import('./stations/piece-page.js').then((m) => m.PiecePage));
+const PiecePage = fetched(async () => {
+  const { PiecePage, stationAhead } = await import('./stations/piece-page.js');
+  stationAhead(matchPath('/p/:project/pieces/:piece/:station', window.location.pathname)?.params.station);
+  return PiecePage;
+});
 const Stockroom = fetched(() => import('./stockroom/stockroom.js').then((m) => m.Stockroom));
 const Things = fetched(() => import('./things/things.js').then((m) => m.Things));
 const People = fetched(() => import('./people/people.js').then((m) => m.People));
@@ -22,6 +27,8 @@ const Handbook = fetched(() => import('./handbook/handbook.js').then((m) => m.Ha
 
 /** What this address will show is fetched at once, beside the workshop that it shows. */
 function fetchAhead(path: string): void {
+  const project = matchPath('/p/:project/*', path)?.params.project;
+  if (project) askAhead(project);
   if (matchPath('/p/:project/pieces/*', path)) PiecePage.ahead();
   else if (matchPath('/p/:project', path)) Shed.ahead();
   else if (matchPath('/', path)) Welcome.ahead();

@@ -1,6 +1,7 @@
 import { QueryClient } from '@tanstack/react-query';
 import { mm } from '../../core/length/index.js';
 import { thing, workshop } from '../../core/testing/samples.js';
+import { askAhead } from './ahead.js';
 import { ApiError, api, type Problem, type Workbench } from './api.js';
 import { Saver } from './saver.js';
 import { benchKey } from './told.js';
@@ -291,4 +292,43 @@ test('what is added by whoever waited for the last errand is done too', async ()
   });
   await new Promise((resolve) => setTimeout(resolve, 20));
   expect([taken, saver.getWaiting()]).toEqual([true, 0]);
+});
+
+test('the first look takes what was asked ahead, and later ones ask again; not for another project, nor after an edit was taken', async () => {
+  keeping();
+  const asked = jest.spyOn(api, 'workbench');
+  const named = (name: string) => asked.mockResolvedValueOnce({ ...bench, project: { ...bench.project, name } });
+  const look = async (saver: Saver) => (await saver.look()).project.name;
+  named('ahead');
+  askAhead('shed');
+  expect(asked.mock.calls).toEqual([['shed']]);
+  const { saver } = setUp();
+  expect(await look(saver)).toBe('ahead');
+  named('later');
+  expect(await look(saver)).toBe('later');
+
+  named('of another');
+  askAhead('mill');
+  named('its own');
+  expect(await look(setUp().saver)).toBe('its own');
+
+  const edited = setUp().saver;
+  edited.save('things', 'tin', thing({ count: 3 }), 'three');
+  named('before it');
+  askAhead('shed');
+  await edited.settled();
+  named('with it');
+  expect(await look(edited)).toBe('with it');
+  asked.mockRestore();
+});
+
+test('what failed when it was asked ahead is told to who looks, and is asked again then', async () => {
+  const asked = jest.spyOn(api, 'workbench');
+  asked.mockRejectedValueOnce(problem(503));
+  askAhead('shed');
+  const { saver } = setUp();
+  await expect(saver.look()).rejects.toThrow('no');
+  asked.mockResolvedValueOnce(bench);
+  expect((await saver.look()).id).toBe('shed');
+  asked.mockRestore();
 });

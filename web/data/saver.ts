@@ -1,6 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { nameOfRecord } from '../../core/project/record-name.js';
 import type { BuiltReading, MadePart } from '../../core/survey/index.js';
+import { takeAhead } from './ahead.js';
 import { ApiError, api, type Kind, type Records, type Versioned, type Workbench } from './api.js';
 import { ErrandQueue, type Waiting } from './errand-queue.js';
 import { NOWHERE, type Errand, type ErrandBox, type Meant } from './errands.js';
@@ -96,13 +97,13 @@ export class Saver {
 
   /**
    * A project as the server has it, with what waits shown in it. What was read before an edit was taken does not know of
-   * it, so that it is read again then.
+   * it, so that it is read again then. The first look takes what was asked for while the page was loaded.
    */
   async look(): Promise<Workbench> {
     await this.ready;
     for (;;) {
       const before = this.queue.done;
-      const bench = await api.workbench(this.project);
+      const bench = await ((before === 0 && takeAhead(this.project)) || api.workbench(this.project));
       if (before === this.queue.done) return this.queue.errands.reduce(withErrand, bench);
     }
   }

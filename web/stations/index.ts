@@ -9,3 +9,9 @@ import type { Station } from './station.js';
 
 /** The stations of a piece, in the order of the work. */
 export const STATIONS: readonly Station[] = [measure, divide, carry, parts, stock, build, log];
+
+/** Begins to fetch what a station shows before there is a piece to show there. Nothing for an id that no station has. */
+export function stationAhead(id: string | undefined): void {
+  const station = STATIONS.find((s) => s.id === id);
+  for (const part of station ? [station.Sheet, station.Stage, station.Answers] : []) part.ahead();
+}

@@ -18,6 +18,8 @@ import { STATIONS } from './index.js';
 import type { Station } from './station.js';
 import { Laid } from '../shared/laid.js';
 
+export { stationAhead } from './index.js';
+
 const Layout = styled.div`
   display: grid;
   grid-template: auto minmax(0, 1fr) / 264px minmax(0, 1fr) 292px;

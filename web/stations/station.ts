@@ -1,6 +1,6 @@
-import type { ComponentType } from 'react';
 import type { Source } from '../../core/figure/index.js';
 import type { Solution } from '../../core/solution/index.js';
+import type { Fetched } from '../shared/boundary.js';
 
 /** What a station tells beside its name before one goes there. */
 export interface Badge {
@@ -25,7 +25,7 @@ export interface Station {
   /** Whether the field that a figure comes from is on its worksheet or its drawing. */
   readonly holds?: (source: Source) => boolean;
   /** What is typed, what is drawn, and what it comes to. */
-  readonly Sheet: ComponentType;
-  readonly Stage: ComponentType;
-  readonly Answers: ComponentType;
+  readonly Sheet: Fetched<object>;
+  readonly Stage: Fetched<object>;
+  readonly Answers: Fetched<object>;
 }

@@ -1,6 +1,7 @@
-import { useMemo, type ComponentType } from 'react';
+import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { drawnOutOf, heldOutOf } from '../../../core/solution/index.js';
+import type { Fetched } from '../../shared/boundary.js';
 import { PosedBench, useBench, useSettledBench } from '../../bench/bench.js';
 
 /** Which body is drawn out at Carry: in the address, so that all three columns show the same. */
@@ -22,8 +23,8 @@ export function useDrawnOut(): readonly [string | null, (id: string | null) => v
 }
 
 /** A part of the Carry station as it is with what is drawn out. */
-export function inPose(Part: ComponentType): ComponentType {
-  return function InPose() {
+export function inPose(Part: Fetched<object>): Fetched<object> {
+  const InPose = () => {
     const { solution } = useBench();
     const [out] = useDrawnOut();
     const posed = useMemo(() => {
@@ -37,4 +38,5 @@ export function inPose(Part: ComponentType): ComponentType {
       </PosedBench>
     );
   };
+  return Object.assign(InPose, { ahead: Part.ahead });
 }
