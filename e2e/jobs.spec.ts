@@ -337,21 +337,3 @@ for (const by of [pointer, keyboard]) {
     await expect(page.getByText(/^housing 62 wide, 9 deep, on the right face, 324.5 from the lower end/)).toBeVisible();
   });
 }
-
-for (const piece of ['ink-case', 'paper-chest', 'sink-drawers', 'drying-deck', 'tube-rack', 'type-tray', 'composing-table']) {
-  test(`no two choosers of ${piece} share a label`, async ({ page, shed }) => {
-    for (const where of ['measure', 'divide']) {
-      await page.goto(`${shed.url}/p/print-shed/pieces/${piece}/${where}`);
-      await expect(page.getByRole('complementary', { name: 'Worksheet' }).getByRole('button', { name: / / }).first()).toBeVisible();
-      const labels = await page.locator('button[aria-haspopup="listbox"]').evaluateAll((all) =>
-        all.map((one) =>
-          (one.getAttribute('aria-labelledby') ?? '')
-            .split(' ')
-            .map((id) => document.getElementById(id)?.textContent)
-            .at(-1),
-        ),
-      );
-      expect([where, labels.filter((label, i) => labels.indexOf(label) !== i)]).toEqual([where, []]);
-    }
-  });
-}
