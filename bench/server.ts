@@ -13,9 +13,9 @@ export interface Served {
 }
 
 /** Starts the built server and waits for its address. */
-export function serve(folder: string, env: NodeJS.ProcessEnv = {}): Promise<Served> {
+export function serve(folder: string, env: NodeJS.ProcessEnv = {}, args: readonly string[] = []): Promise<Served> {
   const start = performance.now();
-  const child = spawn('node', ['build/server/main.js'], {
+  const child = spawn('node', ['build/server/main.js', ...args], {
     env: { ...process.env, RUVOK_DATA: folder, PORT: '0', ...env },
     stdio: ['ignore', 'pipe', 'inherit'],
   });

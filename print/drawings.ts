@@ -1,4 +1,4 @@
-import { flatOutline, type Pictorial } from '../core/drawing/index.js';
+import { apart, flatOutline, type Pictorial } from '../core/drawing/index.js';
 import type { Hole } from '../core/build/index.js';
 import { recessCorners } from '../core/joints/index.js';
 import { formatLength, toMm, type Precision } from '../core/length/index.js';
@@ -26,15 +26,18 @@ export function drawPictorial(
       .fillAndStroke([grey, grey, grey], fresh && !fresh.has(member) ? '#888888' : 'black');
   }
   const shown = [...letters].filter(([id]) => !fresh || fresh.has(id));
+  paper.at('bold', 9);
+  const words = shown.flatMap(([id, letter]) => {
+    const mark = drawn.marks.get(id);
+    if (!mark) return [];
+    const [x, y] = at(mark);
+    return [{ letter, x, y, wide: paper.pdf.widthOfString(letter) + 3, high: 11 }];
+  });
   if (shown.length <= 80)
-    for (const [id, letter] of shown) {
-      const mark = drawn.marks.get(id);
-      if (!mark) continue;
-      const [x, y] = at(mark);
-      paper.at('bold', 9);
-      const wide = paper.pdf.widthOfString(letter);
-      paper.pdf.rect(x - wide / 2 - 1.5, y - 5.5, wide + 3, 11).fill('white');
-      paper.at('bold', 9).text(letter, x - wide / 2, y - 4.5, { lineBreak: false });
+    for (const [i, [x, y]] of apart(words).entries()) {
+      const { letter, wide } = words[i] as (typeof words)[number];
+      paper.pdf.rect(x - wide / 2, y - 5.5, wide, 11).fill('white');
+      paper.at('bold', 9).text(letter, x - wide / 2 + 1.5, y - 4.5, { lineBreak: false });
     }
   paper.y += drawn.height * scale + 4;
 }

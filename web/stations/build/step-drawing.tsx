@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { pictorialOf, type Stands } from '../../../core/drawing/index.js';
+import { apart, pictorialOf, type Stands } from '../../../core/drawing/index.js';
 import type { Part } from '../../../core/parts/index.js';
 import type { Solution } from '../../../core/solution/index.js';
 import { ghostEdge, ink, paper, wood, woodBefore, woodDark } from '../../theme/tokens.js';
@@ -7,6 +7,10 @@ import { Laid } from '../../shared/laid.js';
 
 /** More letters than this on one drawing cover it. */
 const MOST_LETTERS = 60;
+
+/** The room that a letter takes, as a share of its size. */
+const LETTER_WIDE = 0.72;
+const LETTER_HIGH = 1.05;
 
 /** A colour between two, by how much light there is. */
 const lit = (dark: string, light: string, part: number): string => `color-mix(in srgb, ${light} ${(part * 100).toFixed(1)}%, ${dark})`;
@@ -39,6 +43,13 @@ export function StepDrawing({
   if (drawn.faces.length === 0) return null;
   const pad = Math.max(drawn.width, drawn.height) * 0.03;
   const size = Math.max(drawn.width / 46, drawn.height / 24);
+  const named = letters.length <= MOST_LETTERS ? letters : [];
+  const places = apart(
+    named.map(({ id, letter }) => {
+      const [x, y] = drawn.marks.get(id) ?? [0, 0];
+      return { x, y, wide: size * (0.2 + LETTER_WIDE * letter.length), high: size * LETTER_HIGH };
+    }),
+  );
   return (
     <Laid.svg
       role="img"
@@ -60,28 +71,23 @@ export function StepDrawing({
           strokeLinejoin="round"
         />
       ))}
-      {letters.length <= MOST_LETTERS
-        ? letters.map((p) => {
-            const [x, y] = drawn.marks.get(p.id) ?? [0, 0];
-            return (
-              <text
-                key={p.id}
-                x={x}
-                y={y}
-                fontSize={size}
-                fontWeight={750}
-                textAnchor="middle"
-                dominantBaseline="central"
-                fill={ink}
-                stroke={paper}
-                strokeWidth={size / 4}
-                paintOrder="stroke"
-              >
-                {p.letter}
-              </text>
-            );
-          })
-        : null}
+      {named.map((p, i) => (
+        <text
+          key={p.id}
+          x={places[i]?.[0]}
+          y={places[i]?.[1]}
+          fontSize={size}
+          fontWeight={750}
+          textAnchor="middle"
+          dominantBaseline="central"
+          fill={ink}
+          stroke={paper}
+          strokeWidth={size / 4}
+          paintOrder="stroke"
+        >
+          {p.letter}
+        </text>
+      ))}
     </Laid.svg>
   );
 }
