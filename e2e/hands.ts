@@ -24,7 +24,16 @@ export interface Hands {
 const STATIONS = ['Measure', 'Divide', 'Carry', 'Parts', 'Stock'] as const;
 type Station = (typeof STATIONS)[number];
 
-export const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'Saving' })).toHaveCount(0);
+/** Until nothing is on its way to the server any more, looked at with every frame. */
+export async function saved(page: Page): Promise<void> {
+  await page.waitForFunction(
+    () => ![...document.querySelectorAll('[role=status]')].some((one) => one.textContent?.includes('Saving')),
+    null,
+    {
+      timeout: 40_000,
+    },
+  );
+}
 export const upright = (page: Page) => page.getByRole('listbox', { name: 'Upright tape, from the floor' });
 export const along = (page: Page) => page.getByRole('listbox', { name: 'Tape along the bottom, from the left' });
 export const deep = (page: Page) => page.getByRole('listbox', { name: 'Tape from the rear to the front' });
@@ -89,28 +98,50 @@ export function pointer(page: Page): Hands {
   };
 }
 
-const hasFocus = (locator: Locator) => locator.evaluateAll((all) => all.some((one) => one === document.activeElement));
+/** So many keys are pressed before it is looked anew for what is walked to: finding it by its name takes longer than a key. */
+const KEYS_A_LOOK = 8;
 
 /** Presses a key until what is looked for has the focus. @throws when it is not reached */
 export async function walk(page: Page, key: string, to: Locator, most: number): Promise<void> {
   await expect(to.first()).toBeAttached();
-  for (let i = 0; i < most; i += 1) {
-    if (await hasFocus(to)) return;
-    await page.keyboard.press(key);
+  for (let i = 0; i < most;) {
+    const found = await to.elementHandles();
+    for (let n = 0; n < KEYS_A_LOOK && i < most; n += 1) {
+      const [has, isThere] = await page.evaluate(
+        (all) => [all.some((one) => one === document.activeElement), all.every((one) => one.isConnected)],
+        found,
+      );
+      if (has) return;
+      // Drawn anew since: this is looked for again before the next key.
+      if (!isThere) break;
+      await page.keyboard.press(key);
+      i += 1;
+    }
   }
   throw new Error(`${key} does not reach ${String(to)}`);
 }
 
+/** Walks with Tab, or back with Shift where what is looked for comes before what has the focus. */
+export async function tabTo(page: Page, to: Locator, most = 250): Promise<void> {
+  await expect(to.first()).toBeAttached();
+  const isBefore = await to.first().evaluate((one) => {
+    const { activeElement } = document;
+    const isNone = !activeElement || activeElement === document.body;
+    return !isNone && (one.compareDocumentPosition(activeElement) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
+  });
+  await walk(page, isBefore ? 'Shift+Tab' : 'Tab', to, most);
+}
+
 export function keyboard(page: Page): Hands {
-  const tabTo = (to: Locator) => walk(page, 'Tab', to, 250);
+  const goTo = (to: Locator) => tabTo(page, to);
   const replace = async (label: Name, text: string, key: string) => {
-    await tabTo(field(page, label));
+    await goTo(field(page, label));
     await page.keyboard.press('Control+a');
     await page.keyboard.type(text);
     await page.keyboard.press(key);
   };
   const pick = async (tape: Locator, option: RegExp) => {
-    await tabTo(tape.getByRole('option'));
+    await goTo(tape.getByRole('option'));
     await page.keyboard.press('Home');
     const name = (await tape.getAttribute('aria-label')) ?? '';
     // Seen from above the tape hangs down the page from the rear.
@@ -123,7 +154,7 @@ export function keyboard(page: Page): Hands {
   };
   return {
     press: async (role, name) => {
-      await tabTo(page.getByRole(role, exactly(name)));
+      await goTo(page.getByRole(role, exactly(name)));
       await page.keyboard.press('Enter');
       await saved(page);
     },
@@ -135,12 +166,12 @@ export function keyboard(page: Page): Hands {
     choose: async (label, choice) => {
       if (await isPictured(page, label)) {
         const ways = pictured(page, label).getByRole('radio');
-        await tabTo(ways);
+        await goTo(ways);
         await walk(page, 'ArrowRight', ways.and(page.getByRole('radio', exactly(choice))), 8);
         await page.keyboard.press('Space');
         return saved(page);
       }
-      await tabTo(chooser(page, label));
+      await goTo(chooser(page, label));
       await page.keyboard.press('Enter');
       await expect(page.getByRole('option').first()).toBeVisible();
       await page.keyboard.press('Home');
@@ -149,14 +180,14 @@ export function keyboard(page: Page): Hands {
       await saved(page);
     },
     tick: async (label) => {
-      await tabTo(page.getByRole('checkbox', { name: label, exact: true }));
+      await goTo(page.getByRole('checkbox', { name: label, exact: true }));
       await page.keyboard.press('Space');
       await saved(page);
     },
     pick,
     row: async (table, name) => {
       const rows = table.getByRole('row');
-      await tabTo(rows);
+      await goTo(rows);
       await page.keyboard.press('Home');
       await walk(page, 'ArrowDown', rows.and(page.getByRole('row', { name })).first(), 60);
     },
