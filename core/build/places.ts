@@ -36,7 +36,7 @@ function sizeAlong([start]: Pair, part: Part): number {
   return toMm(start === 'v0' ? part.width.value : part.thickness.value);
 }
 
-/** Where a hole is set out. */
+/** Where a hole is set out. @example placedHole({ on: 'up', along: 100, across: 250 }, PART).aside[1] // 50 */
 export function placedHole(hole: Hole, part: Part): PlacedHole {
   const [along, across] = between(hole.on);
   const [long, wide] = [sizeAlong(along, part), sizeAlong(across, part)];

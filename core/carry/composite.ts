@@ -96,6 +96,7 @@ export interface EdgeStrip {
  * the panel, N mm². A strip on one edge alone also bends the panel in its own plane, so that
  * its edge gives 1 + 12 (e / b)² times as much as under an even press, and only that part of
  * the panel's breadth goes with it; two strips share the whole breadth evenly.
+ * @example stripStiffness({ panel: { E: 8000, width: 300, thickness: 18 }, strip: { E: 8000, width: 18, height: 36, top: 0 }, aside: 141, both: true }) / 1e6 // 898.5
  */
 export function stripStiffness({ panel, strip, aside, both }: EdgeStrip): number {
   const breadth = both ? panel.width / 2 : panel.width / (1 + 12 * (aside / panel.width) ** 2);

@@ -19,7 +19,10 @@ export interface AgainstPlan {
   readonly is: 'as planned' | 'too large' | 'too small';
 }
 
-/** A part that is cut, held against the plan as it is now. */
+/**
+ * A part that is cut, held against the plan as it is now.
+ * @example againstPlan(PART, { length: mm(960), width: mm(302), thickness: mm(20) }).is // 'too large'
+ */
 export function againstPlan(part: Part, made: MadePart): AgainstPlan {
   const length = fromUnits(made.length - part.cut.length.set);
   const width = fromUnits(made.width - part.cut.width.set);

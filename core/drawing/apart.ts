@@ -17,7 +17,7 @@ const SAME = 1e-6;
  * other, each by half, along the way on which less is missing.
  * @param words in any unit
  * @returns their middles in the same order and unit
- * @example apart([{ x: 0, y: 0, wide: 4, high: 2 }, { x: 1, y: 0, wide: 4, high: 2 }]) // [[0.5, -1], [0.5, 1]]
+ * @example apart([{ x: 0, y: 0, wide: 4, high: 2 }, { x: 1, y: 0, wide: 4, high: 2 }]) // [[0, -1], [1, 1]]
  */
 export function apart(words: readonly Word[]): readonly (readonly [x: number, y: number])[] {
   const at = words.map(({ x, y }) => ({ x, y }));

@@ -77,7 +77,10 @@ const boxPoints = (width: number, height: number): readonly At[] => [
 /** As wide as a stick is drawn, mm. */
 const STICK = 40;
 
-/** A stick with every mark on it, from its datum. */
+/**
+ * A stick with every mark on it, from its datum.
+ * @example stickFullSize({ name: 'Stick', marks: [{ at: mm(300), label: 'shelf' }], length: mm(1000) }, { unit: 'mm', step: mm(0.5) }).lines[1].points // [[300, 0], [300, 40]]
+ */
 export function stickFullSize({ name, marks, length }: Extract<Jig, { kind: 'stick' }>, precision: Precision): FullSize {
   const long = toMm(length);
   return {

@@ -56,7 +56,10 @@ export function othersIn(file: ProjectFile, { pieces }: Cutting): readonly Cutti
   return Object.values(file.cuttings ?? {}).filter((c) => !c.pieces.some((id) => pieces.includes(id)));
 }
 
-/** Lays out all that is cut together. @param solve solves linear and integer programs @param others what else is planned to be cut */
+/**
+ * Lays out all that is cut together. @param solve solves linear and integer programs @param others what else is planned to be cut
+ * @example layCutting(CUTTING, [TO_CUT], SHOP.settings, () => null).map((s) => s.sheets.length) // [1]
+ */
 export function layCutting(
   cutting: Cutting,
   pieces: readonly PieceToCut[],

@@ -172,7 +172,10 @@ function reportFact({ name, figure, count, remark }: Fact) {
   };
 }
 
-/** The whole of a solution as plain data: lengths in mm as decimals beside the exact units. */
+/**
+ * The whole of a solution as plain data: lengths in mm as decimals beside the exact units.
+ * @example reportSolution(SOLVED, mm(1)).overall.width.mm // 1000
+ */
 export function reportSolution(solution: Solution, grid: Length, plates = false) {
   const { shape } = solution;
   return {

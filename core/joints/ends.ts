@@ -95,7 +95,10 @@ export function recessCorners({
   ];
 }
 
-/** A housing, groove or rebate in a member for the part of a mate that lies in `box`; aslant where the member leans. */
+/**
+ * A housing, groove or rebate in a member for the part of a mate that lies in `box`; aslant where the member leans.
+ * @example toMm(recess('groove', SHELF, 'upper', 'divider', box(100, 120, 420, 440, 0, 300), mm(6)).region.u1) // 100
+ */
 export function recess(kind: 'housing' | 'groove' | 'rebate', into: Member, face: Face, mate: string, box: Box, depth: Length): Feature {
   const { u, v } = into.frame;
   if (u[1] !== 0 && v[1] !== 0) return { kind, face, ...aslant(into, box), depth, mate };
@@ -126,6 +129,7 @@ function steps({ pitch, each, from, to }: PinRows, { y0, y1 }: Box): readonly nu
 /**
  * The pin holes in a member for one end of a loose shelf whose underside is at the bottom of `box`: two, or two rows
  * where it is to be moved.
+ * @example pinHoles(SHELF, 'upper', 'shelf', box(100, 120, 420, 440, 0, 300)).length // 2
  */
 export function pinHoles(into: Member, face: Face, mate: string, box: Box, rows?: PinRows): readonly Feature[] {
   const inset = Math.min(PIN.fromEdge, (box.z1 - box.z0) / 4) as Length;

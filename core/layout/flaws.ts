@@ -59,7 +59,10 @@ export function clearSheets(flawed: readonly Flawed[]): readonly Sheet[] {
   );
 }
 
-/** A pin on a board with flaws as one on the clear length that it is in; where a flaw is in the way it stays as it is, and finds no sheet. */
+/**
+ * A pin on a board with flaws as one on the clear length that it is in; where a flaw is in the way it stays as it is, and finds no sheet.
+ * @example toMm(pinOnClear({ sheet: 's', x: mm(1200) }, [{ sheet: { id: 's' }, stretches: [{ id: 's 2', from: mm(1000), to: mm(2500) }] }]).x) // 200
+ */
 export function pinOnClear(pin: Pin, flawed: readonly Flawed[]): Pin {
   const stretches = flawed.find((f) => f.sheet.id === pin.sheet)?.stretches ?? [];
   const on = stretches.find((s) => s.id !== null && s.from <= pin.x && pin.x < s.to);

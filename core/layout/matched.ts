@@ -105,7 +105,10 @@ function withStrips(sawn: Sawn, strips: ReadonlyMap<string, Strip>, kerf: Length
   return { ...sawn, near: withStrips(sawn.near, strips, kerf), far: sawn.far && withStrips(sawn.far, strips, kerf) };
 }
 
-/** An answer about strips as one about the parts that are cut from them. */
+/**
+ * An answer about strips as one about the parts that are cut from them.
+ * @example stripsCut({ laid: [], missing: ['strip'] }, [{ key: 'strip', parts: [{ key: 'a' }, { key: 'b' }] }], mm(3)).missing // ['a', 'b']
+ */
 export function stripsCut<T extends { readonly laid: readonly LaidSheet[]; readonly missing: readonly string[] }>(
   answer: T,
   all: readonly Strip[],

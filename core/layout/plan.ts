@@ -90,7 +90,7 @@ export function askedOf(
   return { stockId, stock, blanks: left, sources, problem, strips, flawed, along: isBoard && areAlong(problem), orRips: isBoard };
 }
 
-/** A sheet that was begun, as it was laid out. */
+/** A sheet that was begun, as it was laid out. @example sheetOf({ ...LAID[0], stock: 'ply', done: [] }).sheet === LAID[0].sheet // true */
 export function sheetOf({ sheet, copy, length, width, trim, sawn }: Begun): LaidSheet {
   return { sheet, copy, length, width, trim, sawn: sawn };
 }
@@ -223,7 +223,7 @@ function* searched(problem: SheetProblem, most: number): Generator<Standing> {
   }
 }
 
-/** The last answer of a search. */
+/** The last answer of a search. @example laidOut(ASKED, () => null).missing // [] */
 export function laidOut(asked: ToLay, solve: ProgramSolver): Answer {
   let last: Answer | null = null;
   for (const { answer } of layOut(asked, solve)) last = answer;

@@ -108,7 +108,10 @@ export function beforeCuts(
   return new Map(found.map((f) => [f.before, runFirstText(f, marks, precision)]));
 }
 
-/** What is run first, in words. Such as "Before this is cut apart: groove 6.5 wide, 6 deep, 12 from the edge, along all of it (A, A, B)." */
+/**
+ * What is run first, in words. Such as "Before this is cut apart: groove 6.5 wide, 6 deep, 12 from the edge, along all of it (A, A, B)."
+ * @example runFirstText({ way: 'along', parts: ['a', 'b'], runs: [{ kind: 'groove', at: mm(12), wide: mm(6.5), deep: mm(6) }] }, new Map([['a', 'A'], ['b', 'B']]), { unit: 'mm', step: mm(0.1) }) // 'Before this is cut apart: groove 6.5 wide, 6 deep, 12 from the edge, along all of it (A, B).'
+ */
 export function runFirstText({ way, parts, runs }: RunFirst, marks: ReadonlyMap<string, string>, precision: Precision): string {
   const write = (l: Length) => formatLength(l, precision);
   const edge = way === 'along' ? 'edge' : 'end';

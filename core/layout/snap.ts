@@ -18,6 +18,7 @@ function nearest(at: number, places: readonly number[], reach: number): number {
  * it. Never off the sheet where it goes on it.
  * @param part how long and how wide it is as it lies, and its key
  * @param reach how near is near
+ * @example Object.values(snapped({ trim: { ends: mm(0), edges: mm(0) }, length: mm(2500), width: mm(1250), sawn: { kind: 'left' } }, { key: 'a', length: mm(100), width: mm(100) }, { x: mm(3), y: mm(1148) }, mm(3), mm(10))).map(toMm) // [0, 1150]
  */
 export function snapped(
   { trim, length, width, sawn, ...sheet }: LaidSheet,

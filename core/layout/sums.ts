@@ -53,7 +53,10 @@ export function restsOf(laid: readonly LaidSheet[], tools: Tools | undefined): r
     .sort((a, b) => b.length * b.width - a.length * a.width);
 }
 
-/** What a layout comes to, with the sheets that were begun and not taken off what is on hand yet. */
+/**
+ * What a layout comes to, with the sheets that were begun and not taken off what is on hand yet.
+ * @example sumsOf(ASKED, { laid: LAID, bound: { count: 1, cost: 0 } }, undefined).cuts // 9
+ */
 export function sumsOf(
   { sources }: Pick<Asked, 'sources'>,
   { laid: open, bound }: Answer,
@@ -86,7 +89,10 @@ export function sumsOf(
 /** Why a blank has no place. */
 export type NoPlace = 'too large' | 'no more';
 
-/** Why a blank is on no sheet: it is larger than any, or there are no more. */
+/**
+ * Why a blank is on no sheet: it is larger than any, or there are no more.
+ * @example whyNot({ length: mm(3000), width: mm(100), grain: true }, ASKED) // 'too large'
+ */
 export function whyNot({ length, width, grain }: Pick<Blank, 'length' | 'width' | 'grain'>, { sources, problem }: Asked): NoPlace {
   if (sources.length === 0) return 'no more';
   const fits = problem.sheets.some(({ length: l, width: w, trim }) => {

@@ -32,7 +32,10 @@ export function kerfOf(stock: Stock, isRipped: boolean, { kerf = USUAL_KERF, too
   return saws.length > 0 ? (Math.max(...saws) as Length) : kerf;
 }
 
-/** The saw that makes a cut, and what to look out for. @param tools none where nothing is known of them */
+/**
+ * The saw that makes a cut, and what to look out for. @param tools none where nothing is known of them
+ * @example toolFor({ way: 'rip', at: mm(300), of: { length: mm(2500), width: mm(1250) } }, { fence: mm(600) }, 'sheet').by // 'table saw'
+ */
 export function toolFor(
   { way, at, of }: Cut,
   tools: Tools | undefined,

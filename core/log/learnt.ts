@@ -22,7 +22,10 @@ export function cutTruth(made: Made): CutTruth | null {
   return { count: made.size, usually: mm(offs[Math.floor(offs.length / 2)] ?? 0), farthest: mm(farthest) };
 }
 
-/** Phases that take this builder clearly longer or shorter than reckoned, the farthest off first. */
+/**
+ * Phases that take this builder clearly longer or shorter than reckoned, the farthest off first.
+ * @example paceLearnt({ saw: 1.3, drill: 1.05, sand: 0.5 }).map((p) => p.phase) // ['sand', 'saw']
+ */
 export function paceLearnt(pace: OwnPace): readonly { readonly phase: Phase; readonly times: number }[] {
   return (Object.entries(pace) as [Phase, number][])
     .map(([phase, times]) => ({ phase, times }))

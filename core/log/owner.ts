@@ -93,7 +93,10 @@ function fixedTo({ piece, shape }: Solution): Sentence[] {
   return [say`It stands by itself, and is fixed to nothing.`];
 }
 
-/** What a piece is made of, what it was planned to carry, where it is fixed, and how it comes apart. */
+/**
+ * What a piece is made of, what it was planned to carry, where it is fixed, and how it comes apart.
+ * @example ownersPage(SOLVED, BUILDING).madeOf.length // 1
+ */
 export function ownersPage(solution: Solution, { glue }: Pick<Building, 'glue'>): OwnersPage {
   return { madeOf: madeOf(solution), carries: carries(solution), fixed: fixedTo(solution), apart: apart(solution, glue) };
 }

@@ -30,14 +30,17 @@ export function edgesText(part: Part): string {
     .join('; ');
 }
 
-/** What the holes of a part are for, by how they are drilled. */
+/** What the holes of a part are for, by how they are drilled. @example holesText({ plugged: true }, PART) // 'plugged holes' */
 export function holesText(feature: Hole, part: Part): string {
   if (feature.plugged) return 'plugged holes';
   if (feature.diameter === PIN.diameter) return 'pin holes';
   return feature.depth >= part.thickness.value ? 'screw holes' : 'pocket holes';
 }
 
-/** One line of machining: what, how wide and deep, on which face, and where from which end and edge; through, or where it stops. */
+/**
+ * One line of machining: what, how wide and deep, on which face, and where from which end and edge; through, or where it stops.
+ * @example machiningText({ kind: 'hole', face: 'upper', at: { u: mm(100), v: mm(50) }, diameter: mm(5), depth: mm(10) }, PART, { unit: 'mm', step: mm(0.1) }) // 'hole Ø5, 10 deep, on the upper face, 100 from the left end, 50 from the front edge'
+ */
 export function machiningText(feature: Feature, { member }: Part, precision: Precision): string {
   const write = (l: number) => formatLength(l as Length, precision);
   if (feature.kind === 'hole') return `${holeSize(feature, member, write)}, ${placeOf(feature, member, write)}`;

@@ -8,7 +8,10 @@ export interface Named {
   readonly where: string;
 }
 
-/** The stocks of a record of uses, each with the piece made of another. @param where the path of the record in the piece */
+/**
+ * The stocks of a record of uses, each with the piece made of another. @param where the path of the record in the piece
+ * @example stockUses('stock', { box: 'ply' }, (stock) => ({ stock })).map((u) => u.where) // ['stock/box']
+ */
 export function stockUses<S extends Readonly<Record<string, string | undefined>>>(
   where: string,
   stock: S,

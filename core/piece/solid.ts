@@ -50,7 +50,10 @@ const solids = new WeakMap<Member, Solid>();
 const masses = new WeakMap<Member, ReturnType<typeof volumeOf>>();
 const boxes = new WeakMap<Member, Box>();
 
-/** A member as the solid it is: its outline and holes through its thickness, its ends cut, in its frame; mm. */
+/**
+ * A member as the solid it is: its outline and holes through its thickness, its ends cut, in its frame; mm.
+ * @example solidOfMember(SHELF).bodies.length // 1
+ */
 export function solidOfMember(member: Member): Solid {
   let solid = solids.get(member);
   if (!solid) {

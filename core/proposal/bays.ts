@@ -122,7 +122,7 @@ export function editFor(
   return { kind: 'fill', space, split: { axis: 'across', members: more.map(() => ({ id: member() })), spaces } };
 }
 
-/** How many new nodes bays with their shelves take at most. */
+/** How many new nodes bays with their shelves take at most. @example nodesFor([{ shelves: ['a', 'b', 'c'] }]) // 5 */
 export function nodesFor(bays: readonly Proposal[]): number {
   return bays.reduce((sum, b) => sum + b.shelves.length + 2, 0);
 }

@@ -56,7 +56,7 @@ export function programOf(items: readonly Item[], most: number, room: Room): str
   return [...lines, 'Binaries', ` ${binaries.join(' ')}`, 'End', ''].join('\n');
 }
 
-/** The shelves that a solution of the program stands for. */
+/** The shelves that a solution of the program stands for. @example groupsOf(TINS, { x_0_0_0: 1 }, BAY).length // 1 */
 export function groupsOf(items: readonly Item[], values: Readonly<Record<string, number>>, room: Room): readonly ShelfGroup[] {
   const heights = heightsOf(items);
   const shelves = new Map<number, { items: Item[]; height: number }>();

@@ -43,7 +43,10 @@ export function otherStock({ workshop, carried, member }: Asked, now: string, ed
 /** Other places that are tried for what loads a member, at most. */
 const PLACES = 3;
 
-/** Moving the heaviest of what stands on a member to a space where it goes in, the lowest ones first. */
+/**
+ * Moving the heaviest of what stands on a member to a space where it goes in, the lowest ones first.
+ * @example moveLoad({ shape: SOLVED.shape, carried: SOLVED.carried, member: MEMBERS.get('in-m1/shelf/1') }).map((c) => c.edit.kind) // ['move']
+ */
 export function moveLoad({ shape, carried, member }: Asked): Candidate[] {
   const from = (carried.members.get(member.id)?.standing ?? []).flatMap((s) => shape.spaces.get(s.space) ?? []);
   const heaviest = from

@@ -15,6 +15,7 @@ interface Room {
 /**
  * Where the feet of a thing that stands on four of them are, across and from the rear: by its place, or in the middle
  * of its room; null for what has none, for several of it, and for what may stand anywhere.
+ * @example feetOf({ thing: { feet: { aside: mm(50), deep: mm(40) } }, count: 1, at: mm(0), width: mm(600), stance: { depth: mm(500) } }, { x0: mm(0), x1: mm(800), z1: mm(600), setback: mm(0) }).xs.map(toMm) // [50, 550]
  */
 export function feetOf(
   block: Block,

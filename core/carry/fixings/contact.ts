@@ -147,12 +147,15 @@ function contactOfSolids(a: Member, b: Member): Contact | null {
   return { normal, plane: dot(normal, middle), ...longerFirst(flat), area };
 }
 
-/** The same contact seen from the other member. */
+/** The same contact seen from the other member. @example turned({ normal: [0, 1, 0], plane: 20 }).plane // -20 */
 export function turned(contact: Contact): Contact {
   return { ...contact, normal: scaled(contact.normal, -1), plane: -contact.plane };
 }
 
-/** A place by how far it is along the axes of a contact and square to it. */
+/**
+ * A place by how far it is along the axes of a contact and square to it.
+ * @example placeIn({ axes: [[1, 0, 0], [0, 0, 1]], normal: [0, 1, 0] }, 10, 5, 2) // [10, 2, 5]
+ */
 export function placeIn({ axes, normal }: Contact, lengthwise: number, beside: number, depth: number): Vector {
   return plus(plus(scaled(axes[0], lengthwise), scaled(axes[1], beside)), scaled(normal, depth));
 }
@@ -169,7 +172,10 @@ export function grainAlong({ frame }: Pick<Member, 'frame'>, d: Vector): 'end' |
   return Math.abs(dot(frame.v, d)) > Math.SQRT1_2 ? 'edge' : 'face';
 }
 
-/** How deep a member is from where it is met, square to that, in the middle of it, mm: with the way of the contact (1) or against it (-1). */
+/**
+ * How deep a member is from where it is met, square to that, in the middle of it, mm: with the way of the contact (1) or against it (-1).
+ * @example depthFrom(SHELF, { normal: [0, 1, 0], plane: 400, over: [[20, 620], [0, 300]] }, 1) // 20
+ */
 export function depthFrom(member: Member, contact: Contact, way: 1 | -1): number {
   const { normal, plane, over } = contact;
   if (isBlock(member) && axisOf(normal) !== undefined) {

@@ -216,7 +216,7 @@ const FROM_EDGE = 37;
 /** Through a back into a top or a bottom the first one is clear of the screws that come through the sides into the same edge, mm. */
 const FROM_CORNER = 90;
 
-/** Where so many screws go along their row, mm along its axis. */
+/** Where so many screws go along their row, mm along its axis. @example spacedAlong({ room: [0, 300] }, 1) // [150] */
 export function spacedAlong({ room: [low, high], screw, holes, through, along }: Row, count: number): readonly number[] {
   if (holes) return holes;
   const long = high - low;

@@ -42,7 +42,10 @@ export interface CellGrid {
   readonly capacity: Figure<'count'>;
 }
 
-/** The woods between cells: beside them and under them. */
+/**
+ * The woods between cells: beside them and under them.
+ * @example toMm(cellWood({ make: { kind: 'half-lapped', stock: 'ply' } }, SHOP).under.thickness.value) // 20
+ */
 export function cellWood(cells: Cells, workshop: Workshop): { beside: Wood; under: Wood } {
   if (cells.make.kind === 'half-lapped') {
     const wood = woodOf(workshop, cells.make.stock);
@@ -101,7 +104,10 @@ function endOn(thing: Thing, depth: Length): Stance | undefined {
   return [...(ways.length > 0 ? ways : all)].sort((a, b) => front(a) - front(b))[0];
 }
 
-/** How far the left of a column lies from that of the space: of the upright there, or of the cell where there is none. */
+/**
+ * How far the left of a column lies from that of the space: of the upright there, or of the cell where there is none.
+ * @example toMm(leftOf({ pitch: { across: { value: mm(104) } }, sectionOf: () => 1, beside: { value: mm(20) } }, 3)) // 332
+ */
 export function leftOf({ pitch, sectionOf, beside }: Pick<CellGrid, 'pitch' | 'sectionOf' | 'beside'>, column: number): Length {
   return fromUnits(column * pitch.across.value + sectionOf(column) * beside.value);
 }

@@ -123,7 +123,10 @@ export const DrawersSchema = Type.Object(
 );
 export type Drawers = Static<typeof DrawersSchema>;
 
-/** Whether the bottom lies in all four walls and ends at them, so that a muntin can go under it from wall to wall. */
+/**
+ * Whether the bottom lies in all four walls and ends at them, so that a muntin can go under it from wall to wall.
+ * @example takesMuntin({ bottom: { kind: 'groove', slidIn: true } }) // false
+ */
 export function takesMuntin({ bottom, muntin }: Drawers['box']): boolean {
   if (muntin) return false;
   return bottom.kind === 'rebate' || (bottom.kind === 'groove' && !bottom.slidIn);

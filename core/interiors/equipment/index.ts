@@ -20,7 +20,10 @@ const ENDS: Readonly<Record<Axis, readonly [DeviceSide, DeviceSide]>> = {
 };
 const REACH = { across: 'width', up: 'height', deep: 'depth' } as const;
 
-/** What devices need along an axis, with what is kept free at both ends, and between them. */
+/**
+ * What devices need along an axis, with what is kept free at both ends, and between them.
+ * @example toMm(equipmentNeed({ thing: 'tin', count: 2, between: mm(50), free: { left: { size: mm(0) }, right: { size: mm(10), why: 'air' } } }, 'across', SHOP).value) // 260
+ */
 export function equipmentNeed(equipment: Equipment, axis: Axis, workshop: Workshop): Figure | null {
   const stance = stanceOf(equipment, workshop);
   const name = workshop.things.get(equipment.thing)?.name;

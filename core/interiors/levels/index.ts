@@ -145,7 +145,7 @@ export function standsOn(space: string, members: readonly Member[]): readonly St
   return pieces.length > 1 ? [{ space, carriers: pieces.map((m) => m.id), endToEnd: true }] : [];
 }
 
-/** The woods of a level. */
+/** The woods of a level. @example woodsOfLevel({ rails: { stock: 'spruce' }, deck: { stock: 'ply' } }) // ['spruce', 'ply'] */
 export const woodsOfLevel = ({ rails, deck, splice, corners }: Level): readonly string[] => [
   rails.stock,
   ...(deck ? [deck.stock] : []),
@@ -154,7 +154,7 @@ export const woodsOfLevel = ({ rails, deck, splice, corners }: Level): readonly 
   ...(corners ? [corners.stock] : []),
 ];
 
-/** A level with a member of it of another stock. */
+/** A level with a member of it of another stock. @example levelWith({ rails: { stock: 'spruce' } }, 'rail', 'ash').rails.stock // 'ash' */
 export function levelWith(level: Level, role: string, stock: string): Level {
   if (role === 'deck' || role === 'slat') return level.deck ? { ...level, deck: { ...level.deck, stock } } : level;
   if (role === 'stiffener') return level.rails.bar ? { ...level, rails: { ...level.rails, bar: { ...level.rails.bar, stock } } } : level;

@@ -73,14 +73,20 @@ export const levelIds = (node: string) => ({
   inner: (side: string, n: number) => `${node}/inner-post/${side}-${n}`,
 });
 
-/** How much of a rail is level, and how much is upright. */
+/**
+ * How much of a rail is level, and how much is upright.
+ * @example toMm(railSection({ rails: { wide: mm(95) } }, { thickness: size('ply', mm(20)) }, (field) => ({ in: 'piece', field })).high.value) // 95
+ */
 export function railSection({ rails }: Level, wood: Wood, source: LevelAt['source']): { readonly broad: Figure; readonly high: Figure } {
   const wide = size('rail', rails.wide, source('rails.wide'));
   const thick = wood.thickness.named('rail');
   return rails.flat ? { broad: wide, high: thick } : { broad: thick, high: wide };
 }
 
-/** How high a level is: its rails, and the deck on them. */
+/**
+ * How high a level is: its rails, and the deck on them.
+ * @example toMm(levelHeight({ rails: { stock: 'ply', wide: mm(95) }, deck: { stock: 'ply' } }, SHOP, () => undefined).value) // 115
+ */
 export function levelHeight(level: Level, workshop: Workshop, source: LevelAt['source']): Figure {
   const { high } = railSection(level, woodOf(workshop, level.rails.stock), source);
   return level.deck ? high.plus(woodOf(workshop, level.deck.stock).thickness.named('deck')).named('level') : high;
