@@ -10,6 +10,10 @@ const { chromium } = await import('@playwright/test');
 const { serve, stop } = await import('../build/node/bench/server.js');
 
 const press = (name) => (page) => page.getByRole('button', { name }).first().click();
+async function takenApart(page) {
+  await page.getByRole('slider', { name: 'Taken apart' }).focus();
+  for (let i = 0; i < 3; i += 1) await page.keyboard.press('ArrowRight');
+}
 
 /** What is seen where: a path of the print shed, and what is done there. */
 const PICTURES = {
@@ -25,7 +29,7 @@ const PICTURES = {
   build: ['/pieces/composing-table/build'],
   log: ['/pieces/composing-table/log'],
   drawers: ['/pieces/paper-chest/divide?at=drawer-top'],
-  space: ['/pieces/trolley-stand/divide?view=solid'],
+  space: ['/pieces/trolley-stand/divide?view=solid', takenApart],
   tray: ['/pieces/type-tray/divide?view=top&at=sticks-lane'],
   rack: ['/pieces/tube-rack/divide'],
   leaning: ['/pieces/proof-display/divide?view=side&at=under'],
