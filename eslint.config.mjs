@@ -23,7 +23,11 @@ const STYLED = [
 function noKindsNamed(kinds, others = []) {
   const name = `Literal[value=/^(${kinds.join('|')})$/]`;
   const message = 'What belongs to one kind is known in its own folder: put it into the kind, and ask that.';
-  const where = [`BinaryExpression[operator=/^[!=]=/] > ${name}`, `SwitchCase > ${name}`];
+  const where = [
+    `BinaryExpression[operator=/^[!=]=/] > ${name}`,
+    `SwitchCase > ${name}`,
+    `CallExpression[callee.property.name=/^(toBe|toEqual)$/] > ${name}`,
+  ];
   return { 'no-restricted-syntax': ['error', ...where.map((selector) => ({ selector, message })), ...others] };
 }
 

@@ -1,15 +1,11 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { act, render, screen, within } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { Suspense } from 'react';
-import { MemoryRouter, Route, Routes } from 'react-router';
 import { addThrowAway, throwAway } from '../../core/testing/throw-away.js';
 import { stock, thing, workshop } from '../../core/testing/samples.js';
 import type { Workbench } from '../data/api.js';
-import { ProjectProvider } from '../data/project.js';
-import { benchKey } from '../data/told.js';
 import { INTERIOR_PAGES, SHELL_PAGES, cards, fillings } from '../kinds/kinds.js';
 import type { InteriorPage, ShellPage } from '../kinds/page.js';
+import { inProject } from '../test/on-bench.js';
 import { PiecePage } from './piece-page.js';
 
 const shell: ShellPage = {
@@ -62,24 +58,7 @@ const bench: Workbench = {
 };
 
 async function open(at: string) {
-  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  client.setQueryData(benchKey('shed'), bench);
-  await act(async () => {
-    render(
-      <QueryClientProvider client={client}>
-        <MemoryRouter initialEntries={[`/p/shed/pieces/it/${at}`]}>
-          <ProjectProvider id="shed" fallback={(error) => <p>{error?.message ?? 'not yet'}</p>}>
-            <Suspense fallback={<p>not yet</p>}>
-              <Routes>
-                <Route path="p/:project/pieces/:piece/:station" element={<PiecePage />} />
-              </Routes>
-            </Suspense>
-          </ProjectProvider>
-        </MemoryRouter>
-      </QueryClientProvider>,
-    );
-    await Promise.resolve();
-  });
+  await inProject(bench, at, <PiecePage />);
   return userEvent.setup();
 }
 

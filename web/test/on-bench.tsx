@@ -8,8 +8,10 @@ import type { Workshop } from '../../core/project/index.js';
 import { BenchProvider } from '../bench/bench.js';
 import type { Workbench } from '../data/api.js';
 import { ProjectProvider } from '../data/project.js';
+import { ShellForm } from '../kinds/index.js';
 import { differencesOf } from '../shared/differences.js';
 import { benchKey } from '../data/told.js';
+import { means, workshopOf } from './filled.js';
 
 /** What is done, and what follows from it: queries tell of what changed a turn later. */
 const settled = (work: () => unknown) =>
@@ -43,20 +45,18 @@ function projectOf(piece: Piece, shop: Workshop): Workbench {
   };
 }
 
-/** A part of the page with a piece on its bench; nothing is asked of a server. @returns the piece as it is kept now, and the way back to how it was */
-export async function onBench(piece: Piece, shop: Workshop, shown: ReactNode): Promise<{ kept: () => Piece; back: () => Promise<void> }> {
-  globalThis.fetch = () => new Promise(() => undefined);
+/** A part of the page in a project, at one of the stations of its piece. @returns where it is kept */
+export async function inProject(project: Workbench, at: string, shown: ReactNode): Promise<QueryClient> {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } });
-  const back = () => client.setQueryData(benchKey('shed'), projectOf(piece, shop));
-  back();
+  client.setQueryData(benchKey('shed'), project);
   await act(async () => {
     render(
       <QueryClientProvider client={client}>
-        <MemoryRouter initialEntries={['/p/shed/pieces/it/divide']}>
+        <MemoryRouter initialEntries={[`/p/shed/pieces/it/${at}`]}>
           <ProjectProvider id="shed" fallback={(error) => <p>{error?.message ?? 'not yet'}</p>}>
             <Suspense fallback={<p>not yet</p>}>
               <Routes>
-                <Route path="p/:project/pieces/:piece/:station" element={<BenchProvider pieceId="it">{shown}</BenchProvider>} />
+                <Route path="p/:project/pieces/:piece/:station" element={shown} />
               </Routes>
             </Suspense>
           </ProjectProvider>
@@ -65,6 +65,14 @@ export async function onBench(piece: Piece, shop: Workshop, shown: ReactNode): P
     );
     await Promise.resolve();
   });
+  return client;
+}
+
+/** A part of the page with a piece on its bench; nothing is asked of a server. @returns the piece as it is kept now, and the way back to how it was */
+export async function onBench(piece: Piece, shop: Workshop, shown: ReactNode): Promise<{ kept: () => Piece; back: () => Promise<void> }> {
+  globalThis.fetch = () => new Promise(() => undefined);
+  const client = await inProject(projectOf(piece, shop), 'divide', <BenchProvider pieceId="it">{shown}</BenchProvider>);
+  const back = () => client.setQueryData(benchKey('shed'), projectOf(piece, shop));
   return {
     kept: () => client.getQueryData<Workbench>(benchKey('shed'))?.records.pieces[0]?.data.piece as Piece,
     back: () => settled(back),
@@ -140,3 +148,6 @@ export async function wired(piece: Piece, shop: Workshop, shown: ReactNode): Pro
   cleanup();
   return told;
 }
+
+/** The same of all that is asked of how a piece in millimetres is made. */
+export const formWired = (piece: Piece) => wired(piece, workshopOf('mm', means('mm', piece)), <ShellForm />);

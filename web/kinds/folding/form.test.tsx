@@ -1,11 +1,8 @@
 import { newFolding } from '../../data/defaults.js';
-import { means, workshopOf } from '../../test/filled.js';
-import { wired } from '../../test/on-bench.js';
-import { ShellForm } from '../index.js';
+import { formWired } from '../../test/on-bench.js';
 
 test('each control of a folding table changes what it says', async () => {
-  const piece = newFolding('mm', 'thick');
-  expect(await wired(piece, workshopOf('mm', means('mm', piece)), <ShellForm />)).toEqual([
+  expect(await formWired(newFolding('mm', 'thick'))).toEqual([
     'Left between them → top.between',
     'Left round them → top.margin',
     'Feet apart, hole to hole → legs.apart',

@@ -1,11 +1,8 @@
 import { newLeaning } from '../../data/defaults.js';
-import { means, workshopOf } from '../../test/filled.js';
-import { wired } from '../../test/on-bench.js';
-import { ShellForm } from '../index.js';
+import { formWired } from '../../test/on-bench.js';
 
 test('each control of a leaning rack changes what it says', async () => {
-  const piece = newLeaning('mm', 'thick');
-  expect(await wired(piece, workshopOf('mm', means('mm', piece)), <ShellForm />)).toEqual([
+  expect(await formWired(newLeaning('mm', 'thick'))).toEqual([
     'Off plumb, degrees → sides.lean.degrees',
     'Sides long, along → sides.lean.along',
     'Sides wide → sides.wide',

@@ -1,11 +1,8 @@
 import { newCase } from '../../data/defaults.js';
-import { means, workshopOf } from '../../test/filled.js';
-import { wired } from '../../test/on-bench.js';
-import { ShellForm } from '../index.js';
+import { formWired } from '../../test/on-bench.js';
 
 test('each control of a case changes what it says', async () => {
-  const piece = newCase('mm', 'thick', { kind: 'sizes' });
-  expect(await wired(piece, workshopOf('mm', means('mm', piece)), <ShellForm />)).toEqual([
+  expect(await formWired(newCase('mm', 'thick', { kind: 'sizes' }))).toEqual([
     'Base height → base.height',
     'Toe-kick setback → base.setback',
     'Top only so deep → topDeep',

@@ -29,27 +29,26 @@ export function StepDrawing({
   stands: Stands;
   label: string;
 }) {
-  const { drawn, letters } = useMemo(() => {
+  const { drawn, size, named, places } = useMemo(() => {
     const parts = new Map(solution.parts.map((p) => [p.id, p]));
     const shown = ids.flatMap((id): readonly Part[] => [parts.get(id)].filter((p) => p !== undefined));
-    return {
-      drawn: pictorialOf(
-        shown.map((p) => p.member),
-        stands,
-      ),
-      letters: shown.filter((p) => fresh.has(p.id)),
-    };
+    const drawn = pictorialOf(
+      shown.map((p) => p.member),
+      stands,
+    );
+    const size = Math.max(drawn.width / 46, drawn.height / 24);
+    const letters = shown.filter((p) => fresh.has(p.id));
+    const named = letters.length <= MOST_LETTERS ? letters : [];
+    const places = apart(
+      named.map(({ id, letter }) => {
+        const [x, y] = drawn.marks.get(id) ?? [0, 0];
+        return { x, y, wide: size * (0.2 + LETTER_WIDE * letter.length), high: size * LETTER_HIGH };
+      }),
+    );
+    return { drawn, size, named, places };
   }, [solution, ids, fresh, stands]);
   if (drawn.faces.length === 0) return null;
   const pad = Math.max(drawn.width, drawn.height) * 0.03;
-  const size = Math.max(drawn.width / 46, drawn.height / 24);
-  const named = letters.length <= MOST_LETTERS ? letters : [];
-  const places = apart(
-    named.map(({ id, letter }) => {
-      const [x, y] = drawn.marks.get(id) ?? [0, 0];
-      return { x, y, wide: size * (0.2 + LETTER_WIDE * letter.length), high: size * LETTER_HIGH };
-    }),
-  );
   return (
     <Laid.svg
       role="img"
