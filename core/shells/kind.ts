@@ -15,6 +15,8 @@ export interface ShellKind<P extends Piece = Piece> {
   readonly kind: P['shell'];
   /** What its inside is called in a heading. */
   readonly inside: string;
+  /** Why nothing can be built in its inside; left out where something can. */
+  readonly keptFree?: string;
   /** The fields that it has besides those of every piece. */
   readonly fields: Readonly<Record<string, TSchema>>;
   /** The stock that it is made of, by its uses. */

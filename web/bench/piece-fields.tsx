@@ -38,8 +38,8 @@ export function EdgeFields() {
   );
 }
 
-/** What is brought to the grid of the shop, and whether the piece is fixed to the wall. */
-export function GridFields() {
+/** What is brought to the grid of the shop, and what a piece is used for; one that is carried about, or hangs, is not asked whether it is fixed to the wall. */
+export function GridFields({ asksWall = true }: { asksWall?: boolean }) {
   const { piece, workshop } = useSettledBench();
   const { change, length } = usePieceFields();
   const rounding = piece.rounding ?? workshop.settings.rounding;
@@ -68,12 +68,14 @@ export function GridFields() {
         />
       ) : null}
       {rounding.set !== 'exact' ? length('Round to', rounding.grid, (grid) => ({ rounding: { ...rounding, grid } })) : null}
-      <WideTick
-        isSelected={piece.fixedToWall}
-        onChange={(fixedToWall) => change({ fixedToWall }, fixedToWall ? 'To be fixed to the wall' : 'Not fixed to the wall')}
-      >
-        Will be fixed to the wall
-      </WideTick>
+      {asksWall ? (
+        <WideTick
+          isSelected={piece.fixedToWall}
+          onChange={(fixedToWall) => change({ fixedToWall }, fixedToWall ? 'To be fixed to the wall' : 'Not fixed to the wall')}
+        >
+          Will be fixed to the wall
+        </WideTick>
+      ) : null}
       <WideTick
         isSelected={piece.noOneOn ?? false}
         onChange={(noOneOn) => change({ noOneOn }, noOneOn ? 'No one will sit or step on it' : 'Someone may sit or step on it')}

@@ -13,7 +13,13 @@ export const fillEdit = (piece: Piece, space: string, id: string, with_: Means) 
 /** A place as wide, high and deep as most cabinets, in millimetres and in inches. */
 export const PLACE = { place: 'A cabinet', width: [800, 32], height: [600, 24], depth: [520, 20] } as const;
 
-/** What fillings are begun with: three thicknesses of sheet, one thing, and the slides that are given. */
+/** A slide of these lengths, mm. */
+export const slideOf = (id: string, ...lengths: number[]): { id: string; data: Slide } => ({
+  id,
+  data: { name: id, lengths: lengths.map(mm), side: mm(12.7), height: mm(45), setback: mm(0), extension: 1 },
+});
+
+/** What fillings are begun with: three thicknesses of sheet, two things, and the slides that are given. */
 export function means(unit: LengthUnit, piece: Piece, slides: readonly { id: string; data: Slide }[] = []): Means {
   const s = (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
   const sheet = (name: string, thickness: Stock['thickness']): { id: string; data: Stock } => ({
@@ -25,7 +31,7 @@ export function means(unit: LengthUnit, piece: Piece, slides: readonly { id: str
     unit,
     stock: [sheet('thick', s(18, 3 / 4)), sheet('middling', s(12, 1 / 2)), sheet('thin', s(6, 1 / 4))],
     slides,
-    things: [{ id: 'thing' }],
+    things: [{ id: 'thing' }, { id: 'other thing' }],
     clear: { width: size(piece.width), height: size(piece.height), depth: size(piece.depth) },
   };
 }
@@ -34,8 +40,8 @@ export function means(unit: LengthUnit, piece: Piece, slides: readonly { id: str
 export const workshopOf = (unit: LengthUnit, with_: Means): Workshop => ({
   settings: newSettings(unit),
   openings: new Map(),
-  things: new Map([['thing', newThing(unit)]]),
+  things: new Map(with_.things.map(({ id }) => [id, { ...newThing(unit), name: id }])),
   stock: new Map(with_.stock.map((s) => [s.id, s.data])),
   people: new Map(),
-  slides: new Map(),
+  slides: new Map(with_.slides.map((slide) => [slide.id, slide.data])),
 });

@@ -2,16 +2,20 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, fireEvent, render } from '@testing-library/react';
 import { Suspense, type ReactNode } from 'react';
 import { MemoryRouter, Route, Routes } from 'react-router';
+import { applyEdit } from '../../core/kinds/index.js';
 import { mm } from '../../core/length/index.js';
 import type { Piece } from '../../core/piece/index.js';
 import type { Workshop } from '../../core/project/index.js';
-import { BenchProvider } from '../bench/bench.js';
+import { BenchProvider, useSettledBench } from '../bench/bench.js';
 import type { Workbench } from '../data/api.js';
 import { ProjectProvider } from '../data/project.js';
-import { ShellForm } from '../kinds/index.js';
+import { EdgeFields, GridFields } from '../bench/piece-fields.js';
+import { MakingForm, ShellForm } from '../kinds/index.js';
+import { PanelsForm } from '../kinds/panels/form.js';
 import { differencesOf } from '../shared/differences.js';
 import { benchKey } from '../data/told.js';
-import { means, workshopOf } from './filled.js';
+import type { Means } from '../kinds/means.js';
+import { fillEdit, means, workshopOf } from './filled.js';
 
 /** What is done, and what follows from it: queries tell of what changed a turn later. */
 const settled = (work: () => unknown) =>
@@ -68,14 +72,26 @@ export async function inProject(project: Workbench, at: string, shown: ReactNode
   return client;
 }
 
-/** A part of the page with a piece on its bench; nothing is asked of a server. @returns the piece as it is kept now, and the way back to how it was */
-export async function onBench(piece: Piece, shop: Workshop, shown: ReactNode): Promise<{ kept: () => Piece; back: () => Promise<void> }> {
+/** A piece on its bench: how it is kept now, and the way to put another in its place. */
+interface OnBench {
+  readonly kept: () => Piece;
+  readonly put: (piece: Piece) => Promise<void>;
+}
+
+/** A worker that never answers. */
+class Idle extends EventTarget {
+  readonly postMessage = () => undefined;
+  readonly terminate = () => undefined;
+}
+
+/** A part of the page with a piece on its bench; neither a server nor a worker is asked anything. */
+export async function onBench(piece: Piece, shop: Workshop, shown: ReactNode): Promise<OnBench> {
   globalThis.fetch = () => new Promise(() => undefined);
+  globalThis.Worker = Idle as unknown as typeof Worker;
   const client = await inProject(projectOf(piece, shop), 'divide', <BenchProvider pieceId="it">{shown}</BenchProvider>);
-  const back = () => client.setQueryData(benchKey('shed'), projectOf(piece, shop));
   return {
     kept: () => client.getQueryData<Workbench>(benchKey('shed'))?.records.pieces[0]?.data.piece as Piece,
-    back: () => settled(back),
+    put: (other) => settled(() => client.setQueryData(benchKey('shed'), projectOf(other, shop))),
   };
 }
 
@@ -85,11 +101,14 @@ const CONTROLS = {
   tick: 'input[type=checkbox]',
   choice: 'input[type=radio], [role=radio]',
   chooser: 'button[aria-haspopup=listbox]',
+  button: 'button:not([aria-haspopup]):not([role=radio]):not([disabled])',
 };
 interface Control {
   readonly is: keyof typeof CONTROLS;
   readonly nth: number;
   readonly label: string;
+  /** Whether it is the one of its group that is chosen already. */
+  readonly chosen: boolean;
 }
 
 const all = (is: Control['is']) => [...document.querySelectorAll<HTMLInputElement>(CONTROLS[is])];
@@ -97,30 +116,29 @@ const all = (is: Control['is']) => [...document.querySelectorAll<HTMLInputElemen
 function nameOf(element: Element): string {
   const by = element.getAttribute('aria-labelledby')?.split(' ') ?? [];
   const named = by.map((id) => document.getElementById(id)?.textContent ?? '').filter((text) => text !== '');
-  const label = element instanceof HTMLInputElement ? element.labels?.[0]?.textContent : undefined;
-  return element.getAttribute('aria-label') ?? label ?? named.at(-1) ?? element.textContent ?? '';
+  return (element.getAttribute('aria-label') ?? named.at(-1) ?? element.closest('label')?.textContent ?? element.textContent ?? '').trim();
 }
 
 function controls(): readonly Control[] {
   return (Object.keys(CONTROLS) as Control['is'][]).flatMap((is) =>
-    all(is).flatMap((element, nth): Control[] => {
-      if (is === 'choice' && (element.checked || element.getAttribute('aria-checked') === 'true')) return [];
-      const group = element.closest('[role=radiogroup]');
-      return [{ is, nth, label: `${group ? `${nameOf(group)}: ` : ''}${nameOf(element)}` }];
+    all(is).map((element, nth) => {
+      const group = is === 'choice' ? element.closest('[role=radiogroup]') : null;
+      const chosen = is === 'choice' && (element.checked || element.getAttribute('aria-checked') === 'true');
+      return { is, nth, chosen, label: `${group ? `${nameOf(group)}: ` : ''}${nameOf(element)}` };
     }),
   );
 }
 
-/** Gives a control another value than it has. @returns what was typed, mm or how many */
+/** Gives a control another value than it has. @returns what was typed, mm or how many; null where no number was */
 async function work({ is, nth }: Control): Promise<number | null> {
   const element = all(is)[nth] as HTMLInputElement;
   if (is === 'field') {
-    const value = element.value === '' ? '12' : `${Number(element.value) + 1}`;
+    const number = element.value === '' ? 12 : Number(element.value) + 1;
     fireEvent.focus(element);
-    fireEvent.change(element, { target: { value } });
+    fireEvent.change(element, { target: { value: Number.isNaN(number) ? `${element.value} too` : `${number}` } });
     fireEvent.keyDown(element, { key: 'Enter' });
     await settled(() => fireEvent.blur(element));
-    return Number(value);
+    return Number.isNaN(number) ? null : number;
   }
   await settled(() => element.click());
   if (is !== 'chooser') return null;
@@ -131,23 +149,85 @@ async function work({ is, nth }: Control): Promise<number | null> {
   return null;
 }
 
-/** What of the piece each control of a form changes, by its label; each is worked alone, on the piece as it was. */
-export async function wired(piece: Piece, shop: Workshop, shown: ReactNode): Promise<readonly string[]> {
-  const { kept, back } = await onBench(piece, shop, shown);
+/** What of a piece is another now, and where a number is not the one that was typed. */
+function changesOf(from: Piece, to: Piece, typed: number | null): readonly string[] {
+  return differencesOf(from, to).map(({ path, mine: now }) => {
+    const isOther = typeof now === 'number' && typed !== null && now !== typed && now !== mm(typed);
+    return isOther ? `${path.join('.')}, but ${now}` : path.join('.');
+  });
+}
+
+/** What of the piece each control changes that is not known yet; those that one of them shows are worked next, with it as it is then. */
+async function worked(bench: OnBench, known: Set<string>, under: string): Promise<readonly string[]> {
   const told: string[] = [];
-  for (const control of controls()) {
+  const start = bench.kept();
+  const shown = controls();
+  const fresh = shown.filter(({ label, chosen }) => !known.has(label) && !chosen);
+  for (const { label } of shown) known.add(label);
+  for (const { is, label } of fresh) {
+    const before = bench.kept();
+    const control = controls().find((c) => c.is === is && c.label === label);
+    if (!control) continue;
     const typed = await work(control);
     const refused = [...document.querySelectorAll('[role=alert]')].map((a) => a.textContent);
-    const changed = differencesOf(piece, kept()).map(({ path, mine: now }) => {
-      const isOther = typeof now === 'number' && typed !== null && now !== typed && now !== mm(typed);
-      return isOther ? `${path.join('.')}, but ${now}` : path.join('.');
-    });
-    told.push(`${control.label} → ${[...changed, ...refused].join(', ') || 'nothing'}`);
-    await back();
+    told.push(`${under}${label} → ${[...changesOf(before, bench.kept(), typed), ...refused].join(', ') || 'nothing'}`);
+    // A number that changed nothing else of the form may stay as it is.
+    if (is === 'field' && controls().length === shown.length) continue;
+    told.push(...(await worked(bench, known, `${under}  `)));
+    await bench.put(start);
   }
+  return told;
+}
+
+/** What of the piece each control of a form changes, by its label; what one of them shows stands under it, further in. Those of a name that is known are left. */
+export async function wired(
+  piece: Piece,
+  shop: Workshop,
+  shown: ReactNode,
+  known: ReadonlySet<string> = new Set(),
+): Promise<readonly string[]> {
+  const told = await worked(await onBench(piece, shop, shown), new Set(known), '');
   cleanup();
   return told;
 }
 
-/** The same of all that is asked of how a piece in millimetres is made. */
-export const formWired = (piece: Piece) => wired(piece, workshopOf('mm', means('mm', piece)), <ShellForm />);
+type Slides = Means['slides'];
+
+export const shopOf = (piece: Piece, slides?: Slides) => workshopOf('mm', means('mm', piece, slides));
+
+/** The names of what is asked in a form. */
+export async function asked(piece: Piece, shown: ReactNode): Promise<readonly string[]> {
+  await onBench(piece, shopOf(piece), shown);
+  const labels = controls().map(({ label }) => label);
+  cleanup();
+  return [...new Set(labels)];
+}
+
+/** What is asked of pieces of every kind. */
+export const OF_EVERY_PIECE = (
+  <>
+    <EdgeFields />
+    <GridFields />
+    <PanelsForm />
+  </>
+);
+
+/** The same of how a piece in millimetres is made, but for what is asked of every kind. */
+export const formWired = async (piece: Piece) => wired(piece, shopOf(piece), <ShellForm />, new Set(await asked(piece, OF_EVERY_PIECE)));
+
+/** How what fills the whole inside is made. */
+function InsideForm() {
+  const { piece, settled } = useSettledBench();
+  const space = settled.shape.spaces.get(piece.interior.id);
+  return space ? <MakingForm space={space} /> : <p role="alert">There is no inside.</p>;
+}
+
+/** A piece in millimetres that is filled in one of the ways that are offered. */
+export const filledWith = (piece: Piece, id: string, slides?: Slides): Piece =>
+  applyEdit(piece, fillEdit(piece, piece.interior.id, id, means('mm', piece, slides)));
+
+/** The same of what fills a whole piece in millimetres, and of that alone. */
+export async function insideWired(piece: Piece, slides?: Slides): Promise<readonly string[]> {
+  const told = await wired(piece, shopOf(piece, slides), <InsideForm />);
+  return told.map((line) => line.replaceAll(/interior\.(split\.making|filling)\./g, ''));
+}

@@ -14,7 +14,7 @@ import { foldedAt, foldedFacts, foldingBodies } from './fold.js';
 import { FOLDING, FOLDING_NODE } from './ids.js';
 import { holesOf, legPlaces, legsOf } from './legs.js';
 import { leastTop, placedOnTop } from './on-top.js';
-import { foldingProblems, legProblems } from './problems.js';
+import { KEPT_FREE, foldingProblems, legProblems } from './problems.js';
 import { foldingFields, type Folding } from './spec.js';
 import { stanceOf, type Stance } from './stance.js';
 
@@ -186,6 +186,7 @@ const withStock = (piece: Folding, member: Member, stock: string) => {
 export const folding: ShellKind<Folding> = {
   kind: 'folding',
   inside: 'Under the top',
+  keptFree: KEPT_FREE,
   fields: foldingFields,
   uses: (piece) =>
     (['top', 'legs', 'bars', 'stretchers'] as const).flatMap((use) =>

@@ -8,6 +8,9 @@ import type { Stance } from './stance.js';
 /** Legs flatter than this, or steeper, do not stand. */
 const STANDS = { least: 25, most: 80 } as const;
 
+/** Why the room under the top stays as it is. */
+export const KEPT_FREE = 'Its legs fold through the room under the top: nothing can be built there.';
+
 const patch = (change: Partial<Folding>): PieceEdit => ({ kind: 'piece', patch: change });
 
 function problem(id: string, sentence: Sentence, fixes: ShapeProblem['fixes'] = [], stops = true): ShapeProblem[] {
@@ -80,7 +83,7 @@ export function foldingProblems(piece: Folding, stance: Stance, flat: number, de
   return [
     ...pastTheTop(piece, stance, deep, woods),
     ...(interior.split || interior.filling
-      ? problem('folding-inside', say`Its legs fold through the room under the top: nothing can be built there.`, [
+      ? problem('folding-inside', say`${KEPT_FREE}`, [
           { label: say`Empty it`, edit: { kind: 'clear', space: interior.id } },
         ])
       : []),

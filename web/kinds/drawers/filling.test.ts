@@ -4,32 +4,24 @@ import { mm, toMm, type Length } from '../../../core/length/index.js';
 import { solve } from '../../../core/solution/index.js';
 import type { Slide } from '../../../core/stock/index.js';
 import { newInPlace } from '../../data/defaults.js';
-import { fillEdit, fillingOf, means, PLACE, workshopOf } from '../../test/filled.js';
+import { fillEdit, fillingOf, means, PLACE, slideOf, workshopOf } from '../../test/filled.js';
 import { woodFor } from '../means.js';
 
 test('drawers are put on the longest slide on hand that goes in, or on wooden runners where none does', () => {
   const piece = newInPlace('mm', 'thick', PLACE);
-  const slide = (...lengths: number[]): { id: string; data: Slide } => ({
-    id: 'ball',
-    data: { name: 'Ball', lengths: lengths.map(mm), side: mm(12.7), height: mm(45), setback: mm(0), extension: 1 },
-  });
   const runner = (slides: readonly { id: string; data: Slide }[]) => {
     const edit = fillEdit(piece, 'inside', 'drawers', means('mm', piece, slides));
     return edit.kind === 'fill' && edit.split?.making?.kind === 'drawers' ? edit.split.making.runner : null;
   };
   // 520 deep, 18 for the front, 10 behind: 492 is free.
-  expect(runner([slide(400, 450, 500)])).toEqual({ kind: 'slide', slide: 'ball', length: mm(450) });
-  expect(runner([slide(500, 600)])?.kind).toBe('wooden');
+  expect(runner([slideOf('ball', 400, 450, 500)])).toEqual({ kind: 'slide', slide: 'ball', length: mm(450) });
+  expect(runner([slideOf('ball', 500, 600)])?.kind).toBe('wooden');
   expect(runner([])?.kind).toBe('wooden');
 });
 
 test('how many drawers, and which slide they run on, is asked: the first that goes in stands there, another or wood is taken', () => {
   const piece = newInPlace('mm', 'thick', PLACE);
-  const slide = (id: string, ...lengths: number[]): { id: string; data: Slide } => ({
-    id,
-    data: { name: id, lengths: lengths.map(mm), side: mm(12.7), height: mm(45), setback: mm(0), extension: 1 },
-  });
-  const with_ = means('mm', piece, [slide('long', 500), slide('ball', 450), slide('plain', 300, 400)]);
+  const with_ = means('mm', piece, [slideOf('long', 500), slideOf('ball', 450), slideOf('plain', 300, 400)]);
   const { asks } = fillingOf('drawers');
   // 492 is free: what is only 500 long is not offered.
   // 600 by 150 each are four.

@@ -1,6 +1,6 @@
 import { freeDepth, longestSlide, makingOf, otherOf, takesMuntin, withBoxOf } from '../../../core/interiors/drawers/index.js';
 import { drawerStock } from '../../../core/interiors/drawers/sizes.js';
-import { ZERO, formatLength, mm, inch, type LengthUnit } from '../../../core/length/index.js';
+import { ZERO, formatLength, mm, inch, type Length, type LengthUnit } from '../../../core/length/index.js';
 import type { PlacedSpace } from '../../../core/piece/index.js';
 import type { BoxBottom, Drawers, Front, Runner } from '../../../core/interiors/index.js';
 import { useSettledBench } from '../../bench/bench.js';
@@ -110,13 +110,23 @@ function RunnerFields({ bank, making }: { bank: PlacedSpace; making: Drawers }) 
   const stock = drawerStock(making, workshop);
   const slides = bench.records.slides;
   const s = (metric: number, imperial: number) => (precision.unit === 'mm' ? mm(metric) : inch(imperial));
+  const free = freeDepth(making, stock, bank.clear.depth).value;
+  const onSlide = ({ id, data }: (typeof slides)[number]): Runner => ({
+    kind: 'slide',
+    slide: id,
+    length: longestSlide(data, free) ?? (data.lengths[0] as typeof free),
+  });
+  // Another slide is of the same length where it is made so.
+  const another = (id: string, length: Length): Runner => {
+    const slide = slides.find((r) => r.id === id);
+    return slide && !slide.data.lengths.includes(length) ? onSlide(slide) : { kind: 'slide', slide: id, length };
+  };
   const other = (kind: Runner['kind']): Runner => {
     const [first] = slides;
     if (kind === 'wooden') return { kind, side: s(2, 1 / 16), stock: making.stock.box, wide: s(30, 1.25) };
     // Slides are offered only where there are some.
     if (kind === 'plain' || !first) return { kind: 'plain', side: s(2, 1 / 16) };
-    const free = freeDepth(making, stock, bank.clear.depth).value;
-    return { kind, slide: first.id, length: longestSlide(first.data, free) ?? (first.data.lengths[0] as typeof free) };
+    return onSlide(first);
   };
   return (
     <>
@@ -134,7 +144,7 @@ function RunnerFields({ bank, making }: { bank: PlacedSpace; making: Drawers }) 
             label="Slide"
             value={runner.slide}
             choices={slides.map((r) => ({ id: r.id, label: r.data.name }))}
-            onChange={(slide) => change({ runner: { ...runner, slide } }, 'Changed the slide')}
+            onChange={(slide) => change({ runner: another(slide, runner.length) }, 'Changed the slide')}
           />
           <Select
             {...fieldOf({ in: 'making', field: 'runner.length' })}

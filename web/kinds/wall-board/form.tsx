@@ -54,7 +54,7 @@ export function WallBoardForm({ piece }: { piece: WallBoard }) {
           <Select label="Fronts of the fins" value={fins.front ?? 'straight'} choices={FRONTS} onChange={front} />
         </Wide>
         <EdgeFields />
-        <GridFields />
+        <GridFields asksWall={false} />
       </Grid>
     </Section>
   );

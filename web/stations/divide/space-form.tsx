@@ -6,6 +6,7 @@ import { fillingKind, holdsThings, kindOf } from '../../../core/interiors/index.
 import type { PieceEdit, PlacedSpace } from '../../../core/piece/index.js';
 import { idsWithin } from '../../../core/kinds/index.js';
 import { freshIds, takenIds } from '../../../core/remedies/index.js';
+import { shellOf } from '../../../core/shells/index.js';
 import { partsStandAlone } from '../../../core/solution/index.js';
 import { howMany, type Placement } from '../../../core/things/index.js';
 import { useSettledBench } from '../../bench/bench.js';
@@ -200,6 +201,8 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
       </Row>
     );
   }
+  const { keptFree } = shellOf(piece);
+  if (keptFree !== undefined) return <Faint>{keptFree}</Faint>;
   const divide = (axis: 'up' | 'across') => {
     const { member, first, beyond } = newNodes(piece);
     const edit: PieceEdit = { kind: 'split', space: space.id, axis, members: [member], spaces: [first, beyond] };

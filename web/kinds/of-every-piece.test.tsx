@@ -1,0 +1,58 @@
+import type { Piece } from '../../core/piece/index.js';
+import { newCase, newFolding, newFrame, newInPlace, newLeaning, newWallBoard } from '../data/defaults.js';
+import { PLACE } from '../test/filled.js';
+import { OF_EVERY_PIECE, asked, shopOf, wired } from '../test/on-bench.js';
+import { ShellForm } from './index.js';
+
+const CASE = newCase('mm', 'thick', { kind: 'sizes' });
+
+test('each control of what is asked of every piece changes what it says', async () => {
+  expect(await wired(CASE, shopOf(CASE), OF_EVERY_PIECE)).toEqual([
+    'Round to → rounding',
+    'End clearance → panels.shelves.looseEnd',
+    'Shelf setback → panels.shelves.setback',
+    'Will be fixed to the wall → fixedToWall',
+    'No one will sit, step or kneel on it → noOneOn',
+    'No screw heads to be seen outside → noHeads',
+    'Rows of pin holes, so that shelves can be moved → panels.shelves.rows',
+    '  Between pin holes → panels.shelves.rows.pitch',
+    '  Holes over and under a shelf → panels.shelves.rows.each',
+    'Shelves fixed: Housed → panels.shelves.fix',
+    '  Housing depth → panels.shelves.housing',
+    'Shelves fixed: Butted and screwed → panels.shelves.fix',
+    'Front edges → edges.front, edges.banding',
+    '  Edging thick → edges.banding',
+    'What is rounded → rounding',
+    'Leftover → rounding',
+    'Shelves of → panels.stock.shelves',
+    'Dividers of → panels.stock.dividers',
+    'Shelves fixed: what each costs → nothing',
+  ]);
+}, 120_000);
+
+const OF_LOOSE_SHELVES = ['End clearance', 'Rows of pin holes, so that shelves can be moved'];
+
+test.each<[string, Piece, readonly string[]]>([
+  ['a case', CASE, []],
+  ['a frame', newFrame('mm', 'thick'), []],
+  ['a place', newInPlace('mm', 'thick', PLACE), []],
+  // Begun with housed shelves.
+  ['a leaning rack', newLeaning('mm', 'thick'), OF_LOOSE_SHELVES],
+  // It hangs on the wall whatever is said.
+  ['a wall board', newWallBoard('mm', 'thick'), [...OF_LOOSE_SHELVES, 'Will be fixed to the wall']],
+])('%s is asked all of that but what can not be of it', async (_, piece, lacks) => {
+  const of = await asked(piece, <ShellForm />);
+  expect((await asked(CASE, OF_EVERY_PIECE)).filter((label) => !of.includes(label)).sort()).toEqual([...lacks].sort());
+});
+
+test('a folding table, in which nothing can be built and which is carried about, is asked neither for shelves nor for the wall', async () => {
+  const of = await asked(newFolding('mm', 'thick'), <ShellForm />);
+  expect((await asked(CASE, OF_EVERY_PIECE)).filter((label) => of.includes(label))).toEqual([
+    'Round to',
+    'No one will sit, step or kneel on it',
+    'No screw heads to be seen outside',
+    'Front edges',
+    'What is rounded',
+    'Leftover',
+  ]);
+});
