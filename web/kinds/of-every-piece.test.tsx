@@ -1,13 +1,13 @@
 import type { Piece } from '../../core/piece/index.js';
 import { newCase, newFolding, newFrame, newInPlace, newLeaning, newWallBoard } from '../data/defaults.js';
 import { PLACE } from '../test/filled.js';
-import { OF_EVERY_PIECE, asked, shopOf, wired } from '../test/on-bench.js';
+import { OF_EVERY_PIECE, asked, projectWith, wired } from '../test/on-bench.js';
 import { ShellForm } from './index.js';
 
 const CASE = newCase('mm', 'thick', { kind: 'sizes' });
 
 test('each control of what is asked of every piece changes what it says', async () => {
-  expect(await wired(CASE, shopOf(CASE), OF_EVERY_PIECE)).toEqual([
+  expect(await wired(projectWith(CASE), OF_EVERY_PIECE)).toEqual([
     'Round to → rounding',
     'End clearance → panels.shelves.looseEnd',
     'Shelf setback → panels.shelves.setback',
@@ -41,13 +41,13 @@ test.each<[string, Piece, readonly string[]]>([
   // It hangs on the wall whatever is said.
   ['a wall board', newWallBoard('mm', 'thick'), [...OF_LOOSE_SHELVES, 'Will be fixed to the wall']],
 ])('%s is asked all of that but what can not be of it', async (_, piece, lacks) => {
-  const of = await asked(piece, <ShellForm />);
-  expect((await asked(CASE, OF_EVERY_PIECE)).filter((label) => !of.includes(label)).sort()).toEqual([...lacks].sort());
+  const of = await asked(projectWith(piece), <ShellForm />);
+  expect((await asked(projectWith(CASE), OF_EVERY_PIECE)).filter((label) => !of.includes(label)).sort()).toEqual([...lacks].sort());
 });
 
 test('a folding table, in which nothing can be built and which is carried about, is asked neither for shelves nor for the wall', async () => {
-  const of = await asked(newFolding('mm', 'thick'), <ShellForm />);
-  expect((await asked(CASE, OF_EVERY_PIECE)).filter((label) => of.includes(label))).toEqual([
+  const of = await asked(projectWith(newFolding('mm', 'thick')), <ShellForm />);
+  expect((await asked(projectWith(CASE), OF_EVERY_PIECE)).filter((label) => of.includes(label))).toEqual([
     'Round to',
     'No one will sit, step or kneel on it',
     'No screw heads to be seen outside',

@@ -5,7 +5,7 @@ import { stock, thing, workshop } from '../../core/testing/samples.js';
 import type { Workbench } from '../data/api.js';
 import { INTERIOR_PAGES, SHELL_PAGES, cards, fillings } from '../kinds/kinds.js';
 import type { InteriorPage, ShellPage } from '../kinds/page.js';
-import { inProject } from '../test/on-bench.js';
+import { inProject } from '../test/in-project.js';
 import { PiecePage } from './piece-page.js';
 
 const shell: ShellPage = {

@@ -1,14 +1,10 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { act, cleanup, fireEvent, render } from '@testing-library/react';
-import { Suspense, type ReactNode } from 'react';
-import { MemoryRouter, Route, Routes } from 'react-router';
+import { act, cleanup, fireEvent } from '@testing-library/react';
+import type { ReactNode } from 'react';
 import { applyEdit } from '../../core/kinds/index.js';
 import { mm } from '../../core/length/index.js';
 import type { Piece } from '../../core/piece/index.js';
-import type { Workshop } from '../../core/project/index.js';
 import { BenchProvider, useSettledBench } from '../bench/bench.js';
 import type { Workbench } from '../data/api.js';
-import { ProjectProvider } from '../data/project.js';
 import { EdgeFields, GridFields } from '../bench/piece-fields.js';
 import { MakingForm, ShellForm } from '../kinds/index.js';
 import { PanelsForm } from '../kinds/panels/form.js';
@@ -16,66 +12,19 @@ import { differencesOf } from '../shared/differences.js';
 import { benchKey } from '../data/told.js';
 import type { Means } from '../kinds/means.js';
 import { fillEdit, means, workshopOf } from './filled.js';
+import { inProject, projectOf } from './in-project.js';
 
 /** What is done, and what follows from it: queries tell of what changed a turn later. */
-const settled = (work: () => unknown) =>
+export const settled = (work: () => unknown) =>
   act(async () => {
     work();
     await new Promise((resolve) => setTimeout(resolve));
   });
 
-const records = <T,>(of: ReadonlyMap<string, T>) => [...of].map(([id, data]) => ({ id, version: 1, data }));
-
-/** A project with one piece in it, and all that the piece rests on. */
-function projectOf(piece: Piece, shop: Workshop): Workbench {
-  return {
-    id: 'shed',
-    version: 1,
-    project: { name: 'Shed', settings: shop.settings },
-    records: {
-      openings: records(shop.openings),
-      things: records(shop.things),
-      stock: records(shop.stock),
-      slides: records(shop.slides),
-      people: records(shop.people),
-      hardware: [],
-      cuttings: [],
-      buildings: [],
-      log: [],
-      pieces: [{ id: 'it', version: 1, data: { piece, letters: {} } }],
-    },
-    readings: [],
-    made: [],
-  };
-}
-
-/** A part of the page in a project, at one of the stations of its piece. @returns where it is kept */
-export async function inProject(project: Workbench, at: string, shown: ReactNode): Promise<QueryClient> {
-  const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } });
-  client.setQueryData(benchKey('shed'), project);
-  await act(async () => {
-    render(
-      <QueryClientProvider client={client}>
-        <MemoryRouter initialEntries={[`/p/shed/pieces/it/${at}`]}>
-          <ProjectProvider id="shed" fallback={(error) => <p>{error?.message ?? 'not yet'}</p>}>
-            <Suspense fallback={<p>not yet</p>}>
-              <Routes>
-                <Route path="p/:project/pieces/:piece/:station" element={shown} />
-              </Routes>
-            </Suspense>
-          </ProjectProvider>
-        </MemoryRouter>
-      </QueryClientProvider>,
-    );
-    await Promise.resolve();
-  });
-  return client;
-}
-
-/** A piece on its bench: how it is kept now, and the way to put another in its place. */
-interface OnBench {
-  readonly kept: () => Piece;
-  readonly put: (piece: Piece) => Promise<void>;
+/** A part of the page on a bench, and the station it is at, with what is asked in its address. */
+interface Part {
+  readonly shown: ReactNode;
+  readonly at: string;
 }
 
 /** A worker that never answers. */
@@ -84,20 +33,33 @@ class Idle extends EventTarget {
   readonly terminate = () => undefined;
 }
 
-/** A part of the page with a piece on its bench; neither a server nor a worker is asked anything. */
-export async function onBench(piece: Piece, shop: Workshop, shown: ReactNode): Promise<OnBench> {
+/** Tells of every box that it is this large, once. */
+class Sized {
+  constructor(private readonly tell: (entries: readonly { contentRect: { width: number; height: number } }[]) => void) {}
+  readonly observe = () => this.tell([{ contentRect: { width: 600, height: 700 } }]);
+  readonly unobserve = () => undefined;
+  readonly disconnect = () => undefined;
+}
+
+/** A part of the page with a piece of a project on its bench, all of it unfolded; neither a server nor a worker is asked anything. @returns how the project is kept now */
+export async function onBench(project: Workbench, { shown, at }: Part): Promise<() => Workbench> {
+  cleanup();
   globalThis.fetch = () => new Promise(() => undefined);
   globalThis.Worker = Idle as unknown as typeof Worker;
-  const client = await inProject(projectOf(piece, shop), 'divide', <BenchProvider pieceId="it">{shown}</BenchProvider>);
-  return {
-    kept: () => client.getQueryData<Workbench>(benchKey('shed'))?.records.pieces[0]?.data.piece as Piece,
-    put: (other) => settled(() => client.setQueryData(benchKey('shed'), projectOf(other, shop))),
-  };
+  globalThis.ResizeObserver = Sized as unknown as typeof ResizeObserver;
+  const client = await inProject(project, at, <BenchProvider pieceId="it">{shown}</BenchProvider>);
+  await settled(() =>
+    document.querySelectorAll('details').forEach((fold) => {
+      fold.open = true;
+      fireEvent(fold, new Event('toggle'));
+    }),
+  );
+  return () => client.getQueryData<Workbench>(benchKey('shed')) as Workbench;
 }
 
 /** What can be worked, by what it is in the page: looking each up by its role takes longer than all the rest. */
 const CONTROLS = {
-  field: 'input:not([type=checkbox]):not([type=radio]):not([type=file]):not([type=hidden])',
+  field: 'textarea, input:not([type=checkbox]):not([type=radio]):not([type=file]):not([type=hidden])',
   tick: 'input[type=checkbox]',
   choice: 'input[type=radio], [role=radio]',
   chooser: 'button[aria-haspopup=listbox]',
@@ -113,10 +75,21 @@ interface Control {
 
 const all = (is: Control['is']) => [...document.querySelectorAll<HTMLInputElement>(CONTROLS[is])];
 
+/** What is written in it, each piece of it apart from the next. */
+export function textOf(element: Element | null): string {
+  const walker = document.createTreeWalker(element ?? document.createElement('i'), NodeFilter.SHOW_TEXT);
+  const said: string[] = [];
+  while (walker.nextNode()) said.push(walker.currentNode.textContent?.trim() ?? '');
+  return said
+    .filter((text) => text !== '')
+    .join(' ')
+    .replaceAll(/ (?=[,:.])/g, '');
+}
+
 function nameOf(element: Element): string {
   const by = element.getAttribute('aria-labelledby')?.split(' ') ?? [];
-  const named = by.map((id) => document.getElementById(id)?.textContent ?? '').filter((text) => text !== '');
-  return (element.getAttribute('aria-label') ?? named.at(-1) ?? element.closest('label')?.textContent ?? element.textContent ?? '').trim();
+  const named = by.map((id) => textOf(document.getElementById(id))).filter((text) => text !== '');
+  return element.getAttribute('aria-label') ?? named.at(-1) ?? textOf(element.closest('label') ?? element);
 }
 
 function controls(): readonly Control[] {
@@ -129,75 +102,118 @@ function controls(): readonly Control[] {
   );
 }
 
+/** What is typed instead of what stands in a field: a day, a time, one more of what is counted or measured, or another word. */
+function otherThan({ type, value }: HTMLInputElement, label: string): string {
+  if (type === 'date') return '2026-12-24';
+  if (/ (from|to)$/.test(label)) return '12:34';
+  const number = value === '' ? 12 : Number(value) + 1;
+  return Number.isNaN(number) ? `${value} too` : `${number}`;
+}
+
 /** Gives a control another value than it has. @returns what was typed, mm or how many; null where no number was */
-async function work({ is, nth }: Control): Promise<number | null> {
+async function work({ is, nth, label }: Control): Promise<number | null> {
   const element = all(is)[nth] as HTMLInputElement;
   if (is === 'field') {
-    const number = element.value === '' ? 12 : Number(element.value) + 1;
+    const value = otherThan(element, label);
     fireEvent.focus(element);
-    fireEvent.change(element, { target: { value: Number.isNaN(number) ? `${element.value} too` : `${number}` } });
+    fireEvent.change(element, { target: { value } });
     fireEvent.keyDown(element, { key: 'Enter' });
     await settled(() => fireEvent.blur(element));
-    return Number.isNaN(number) ? null : number;
+    return Number.isNaN(Number(value)) ? null : Number(value);
   }
   await settled(() => element.click());
   if (is !== 'chooser') return null;
-  const other = [...document.querySelectorAll<HTMLElement>('[role=listbox] [role=option]')].find(
-    (o) => o.getAttribute('aria-selected') !== 'true' && !o.textContent?.startsWith('Another'),
-  );
-  await settled(() => other?.click());
+  const options = [...document.querySelectorAll<HTMLElement>('[role=listbox] [role=option]')];
+  const other = options.find((o) => o.getAttribute('aria-selected') !== 'true' && !o.textContent?.startsWith('Another'));
+  await settled(() => (other ?? options[0])?.click());
   return null;
 }
 
-/** What of a piece is another now, and where a number is not the one that was typed. */
-function changesOf(from: Piece, to: Piece, typed: number | null): readonly string[] {
-  return differencesOf(from, to).map(({ path, mine: now }) => {
+/** What may be changed from the bench: the piece itself, and what it rests on and is cut and built by. */
+function factsOf({ records, readings }: Workbench): object {
+  const { openings, cuttings, buildings, log } = records;
+  const of = (all: readonly { readonly id: string; readonly data: unknown }[]) => Object.fromEntries(all.map(({ id, data }) => [id, data]));
+  const piece = records.pieces[0]?.data.piece;
+  return { ...piece, openings: of(openings), cuttings: of(cuttings), buildings: of(buildings), log: of(log), readings: of(readings) };
+}
+
+/** What is another now, and where a number is not the one that was typed. */
+function changesOf(from: Workbench, to: Workbench, typed: number | null): readonly string[] {
+  return differencesOf(factsOf(from), factsOf(to)).map(({ path, mine: now }) => {
     const isOther = typeof now === 'number' && typed !== null && now !== typed && now !== mm(typed);
     return isOther ? `${path.join('.')}, but ${now}` : path.join('.');
   });
 }
 
-/** What of the piece each control changes that is not known yet; those that one of them shows are worked next, with it as it is then. */
-async function worked(bench: OnBench, known: Set<string>, under: string): Promise<readonly string[]> {
+/** A bench as it stands, and how to have it stand so again. */
+interface Begun {
+  readonly kept: () => Workbench;
+  readonly again: () => Promise<() => Workbench>;
+}
+
+interface Walk {
+  readonly known: Set<string>;
+  /** How far in things are worked that others show. */
+  readonly deep: number;
+}
+
+const find = ({ is, label }: Control) => controls().find((c) => c.is === is && c.label === label);
+
+/** What each control changes that is not known yet; those that one of them shows are worked next, with all as it is then. */
+async function worked(begun: Begun, walk: Walk, under: string): Promise<readonly string[]> {
   const told: string[] = [];
-  const start = bench.kept();
+  let { kept } = begun;
   const shown = controls();
-  const fresh = shown.filter(({ label, chosen }) => !known.has(label) && !chosen);
-  for (const { label } of shown) known.add(label);
-  for (const { is, label } of fresh) {
-    const before = bench.kept();
-    const control = controls().find((c) => c.is === is && c.label === label);
-    if (!control) continue;
-    const typed = await work(control);
+  const fresh = shown.filter(({ label, chosen }) => !walk.known.has(label) && !chosen);
+  for (const { label } of shown) walk.known.add(label);
+  // A number that changed nothing else of the form may stay as it is while others are typed.
+  let touched: 'no' | 'typed' | 'otherwise' = 'no';
+  for (const one of fresh) {
+    if (touched === 'otherwise' || (touched === 'typed' && one.is !== 'field')) kept = await begun.again();
+    const before = kept();
+    const control = find(one);
+    const typed = control ? await work(control) : null;
     const refused = [...document.querySelectorAll('[role=alert]')].map((a) => a.textContent);
-    told.push(`${under}${label} → ${[...changesOf(before, bench.kept(), typed), ...refused].join(', ') || 'nothing'}`);
-    // A number that changed nothing else of the form may stay as it is.
-    if (is === 'field' && controls().length === shown.length) continue;
-    told.push(...(await worked(bench, known, `${under}  `)));
-    await bench.put(start);
+    const changed = control ? [...changesOf(before, kept(), typed), ...refused].join(', ') : 'is gone';
+    told.push(`${under}${one.label} → ${changed || 'nothing'}`);
+    touched = one.is === 'field' && controls().length === shown.length ? 'typed' : 'otherwise';
+    if (touched === 'typed' || walk.deep <= under.length / 2) continue;
+    const again = async () => {
+      const as = await begun.again();
+      const opener = find(one);
+      if (opener) await work(opener);
+      return as;
+    };
+    told.push(...(await worked({ kept, again }, walk, `${under}  `)));
   }
   return told;
 }
 
-/** What of the piece each control of a form changes, by its label; what one of them shows stands under it, further in. Those of a name that is known are left. */
+interface Worked extends Partial<Pick<Part, 'at'> & Pick<Walk, 'deep'>> {
+  /** Names of controls that are left. */
+  readonly known?: readonly string[];
+}
+
+/** What of a project each control of a part of the page changes, by its label; what one of them shows stands under it, further in. */
 export async function wired(
-  piece: Piece,
-  shop: Workshop,
+  project: Workbench,
   shown: ReactNode,
-  known: ReadonlySet<string> = new Set(),
+  { at = 'divide', known = [], deep = Infinity }: Worked = {},
 ): Promise<readonly string[]> {
-  const told = await worked(await onBench(piece, shop, shown), new Set(known), '');
+  const again = () => onBench(project, { shown, at });
+  const told = await worked({ kept: await again(), again }, { deep, known: new Set(known) }, '');
   cleanup();
   return told;
 }
 
 type Slides = Means['slides'];
 
-export const shopOf = (piece: Piece, slides?: Slides) => workshopOf('mm', means('mm', piece, slides));
+/** A project with one piece in millimetres in it, and all that the ways of filling it are begun with. */
+export const projectWith = (piece: Piece, slides?: Slides) => projectOf(piece, workshopOf('mm', means('mm', piece, slides)));
 
-/** The names of what is asked in a form. */
-export async function asked(piece: Piece, shown: ReactNode): Promise<readonly string[]> {
-  await onBench(piece, shopOf(piece), shown);
+/** The names of what is asked in a part of the page. */
+export async function asked(project: Workbench, shown: ReactNode): Promise<readonly string[]> {
+  await onBench(project, { shown, at: 'divide' });
   const labels = controls().map(({ label }) => label);
   cleanup();
   return [...new Set(labels)];
@@ -213,7 +229,8 @@ export const OF_EVERY_PIECE = (
 );
 
 /** The same of how a piece in millimetres is made, but for what is asked of every kind. */
-export const formWired = async (piece: Piece) => wired(piece, shopOf(piece), <ShellForm />, new Set(await asked(piece, OF_EVERY_PIECE)));
+export const formWired = async (piece: Piece) =>
+  wired(projectWith(piece), <ShellForm />, { known: await asked(projectWith(piece), OF_EVERY_PIECE) });
 
 /** How what fills the whole inside is made. */
 function InsideForm() {
@@ -228,6 +245,6 @@ export const filledWith = (piece: Piece, id: string, slides?: Slides): Piece =>
 
 /** The same of what fills a whole piece in millimetres, and of that alone. */
 export async function insideWired(piece: Piece, slides?: Slides): Promise<readonly string[]> {
-  const told = await wired(piece, shopOf(piece, slides), <InsideForm />);
+  const told = await wired(projectWith(piece, slides), <InsideForm />);
   return told.map((line) => line.replaceAll(/interior\.(split\.making|filling)\./g, ''));
 }

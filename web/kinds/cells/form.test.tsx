@@ -40,7 +40,9 @@ test('each control of a rack of cells changes what it says', async () => {
     '  Row from below → features.0.row',
     '  Degrees from level → features.0.tilt',
     '  Things long → features.0.long',
+    '  Lay row 2 level → features.0',
     'Tilt a column → features.0',
     '  Column from the left → features.0.column',
+    '  Lay column 1 level → features.0',
   ]);
 }, 120_000);

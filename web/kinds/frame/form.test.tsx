@@ -54,7 +54,6 @@ test('each control of a frame changes what it says', async () => {
     'A brace across the rear → braces',
     '  Rear brace: wide → braces.0.wide',
     '  Rear brace: in → nothing',
-    '    Dismiss → nothing',
     '  Rear brace: are → braces.0.is',
     '  Rear brace: of → braces.0.stock',
     '  Rear brace: are: what each costs → nothing',

@@ -14,7 +14,6 @@ test('each control of what is put into a place that is there already changes wha
     'Something is taken out of it first → out',
     '  Taken out → out.0.what',
     '  Something lies on it → out.0.carries',
-    '    Leave a part of it too in → out',
     '  Leave a part of it in → out',
   ]);
 }, 120_000);

@@ -1,0 +1,33 @@
+import { fireEvent, screen, within } from '@testing-library/react';
+import { onBench, projectWith, textOf } from '../../test/on-bench.js';
+import { SHELVED } from '../../test/shelved.js';
+import { CarrySheet } from './sheet.js';
+
+/** What is pressed in the list of what bends. */
+const rows = () => within(screen.getAllByRole('list')[0] as HTMLElement).getAllByRole('button');
+
+test('what is loaded comes first with how far it bends, and what is said to carry nothing is not judged', async () => {
+  await onBench(projectWith(SHELVED), { shown: <CarrySheet />, at: 'carry' });
+  const said = rows().map(textOf);
+  // 1/384 of 864 are 2.25: what it comes to in time is past that.
+  expect(said[0]).toMatch(/^shelf F shelf 1 1\.\d\d mm today, 2\.[3-9]\d mm later, past the limit$/);
+  expect(said.slice(1)).toEqual([
+    'top C nothing is said to stand on it, not judged',
+    'shelf G shelf 2 nothing is said to stand on it, not judged',
+    'bottom D nothing is said to stand on it, not judged',
+  ]);
+});
+
+test('the weight on the floor is that of the piece and of all that stands in it', async () => {
+  await onBench(projectWith(SHELVED), { shown: <CarrySheet />, at: 'carry' });
+  // 2.167 m² of parts, 18 thick, 680 kg/m³: 26.5 kg; ten things of 2 kg.
+  expect(document.body.textContent).toContain('Total weight on the floor: 46.5 kg, of which the piece itself is 26.5 kg.');
+});
+
+test('a member that is pressed is the one that is looked at', async () => {
+  await onBench(projectWith(SHELVED), { shown: <CarrySheet />, at: 'carry' });
+  const on = () => rows().map((row) => row.getAttribute('aria-pressed') === 'true');
+  expect(on()).toEqual([false, false, false, false]);
+  fireEvent.click(rows()[2] as HTMLElement);
+  expect(on()).toEqual([false, false, true, false]);
+});

@@ -1,0 +1,13 @@
+import { newCase } from '../../data/defaults.js';
+import { projectWith, wired } from '../../test/on-bench.js';
+import { LogSheet } from './sheet.js';
+
+test('an entry is begun in the worksheet of Log, and is in the log once it is added', async () => {
+  expect(await wired(projectWith(newCase('mm', 'thick', { kind: 'sizes' })), <LogSheet />)).toEqual([
+    'Day → nothing',
+    'In words → nothing',
+    '  Add to the log → log.log-2026-12-24-note',
+    'What → nothing',
+    '  What was decided, and why → nothing',
+  ]);
+}, 120_000);
