@@ -92,20 +92,22 @@ function nameOf(element: Element): string {
   return element.getAttribute('aria-label') ?? named.at(-1) ?? textOf(element.closest('label') ?? element);
 }
 
-function controls(): readonly Control[] {
-  return (Object.keys(CONTROLS) as Control['is'][]).flatMap((is) =>
-    all(is).map((element, nth) => {
-      const group = is === 'choice' ? element.closest('[role=radiogroup]') : null;
-      const chosen = is === 'choice' && (element.checked || element.getAttribute('aria-checked') === 'true');
-      return { is, nth, chosen, label: `${group ? `${nameOf(group)}: ` : ''}${nameOf(element)}` };
-    }),
-  );
+function controlsOf(is: Control['is']): readonly Control[] {
+  return all(is).map((element, nth) => {
+    const group = is === 'choice' ? element.closest('[role=radiogroup]') : null;
+    const chosen = is === 'choice' && (element.checked || element.getAttribute('aria-checked') === 'true');
+    return { is, nth, chosen, label: `${group ? `${nameOf(group)}: ` : ''}${nameOf(element)}` };
+  });
 }
+
+const KINDS = Object.keys(CONTROLS) as Control['is'][];
+const controls = () => KINDS.flatMap(controlsOf);
+const howMany = () => KINDS.reduce((sum, is) => sum + all(is).length, 0);
 
 /** What is typed instead of what stands in a field: a day, a time, one more of what is counted or measured, or another word. */
 function otherThan({ type, value }: HTMLInputElement, label: string): string {
   if (type === 'date') return '2026-12-24';
-  if (/ (from|to)$/.test(label)) return '12:34';
+  if (/day (from|to)$/.test(label)) return '12:34';
   const number = value === '' ? 12 : Number(value) + 1;
   return Number.isNaN(number) ? `${value} too` : `${number}`;
 }
@@ -115,17 +117,16 @@ async function work({ is, nth, label }: Control): Promise<number | null> {
   const element = all(is)[nth] as HTMLInputElement;
   if (is === 'field') {
     const value = otherThan(element, label);
-    fireEvent.focus(element);
     fireEvent.change(element, { target: { value } });
-    fireEvent.keyDown(element, { key: 'Enter' });
     await settled(() => fireEvent.blur(element));
     return Number.isNaN(Number(value)) ? null : Number(value);
   }
-  await settled(() => element.click());
-  if (is !== 'chooser') return null;
-  const options = [...document.querySelectorAll<HTMLElement>('[role=listbox] [role=option]')];
-  const other = options.find((o) => o.getAttribute('aria-selected') !== 'true' && !o.textContent?.startsWith('Another'));
-  await settled(() => (other ?? options[0])?.click());
+  if (is === 'chooser') {
+    // What the browser itself fills in goes the same way as an option that is pressed, without the list being drawn.
+    const own = element.parentElement?.querySelector('select') as HTMLSelectElement;
+    const other = [...own.options].find((o) => o.text.trim() !== '' && o.value !== own.value && !o.text.startsWith('Another'));
+    await settled(() => other && fireEvent.change(own, { target: { value: other.value } }));
+  } else await settled(() => element.click());
   return null;
 }
 
@@ -157,7 +158,7 @@ interface Walk {
   readonly deep: number;
 }
 
-const find = ({ is, label }: Control) => controls().find((c) => c.is === is && c.label === label);
+const find = ({ is, label }: Control) => controlsOf(is).find((c) => c.label === label);
 
 /** What each control changes that is not known yet; those that one of them shows are worked next, with all as it is then. */
 async function worked(begun: Begun, walk: Walk, under: string): Promise<readonly string[]> {
@@ -176,7 +177,7 @@ async function worked(begun: Begun, walk: Walk, under: string): Promise<readonly
     const refused = [...document.querySelectorAll('[role=alert]')].map((a) => a.textContent);
     const changed = control ? [...changesOf(before, kept(), typed), ...refused].join(', ') : 'is gone';
     told.push(`${under}${one.label} → ${changed || 'nothing'}`);
-    touched = one.is === 'field' && controls().length === shown.length ? 'typed' : 'otherwise';
+    touched = one.is === 'field' && howMany() === shown.length ? 'typed' : 'otherwise';
     if (touched === 'typed' || walk.deep <= under.length / 2) continue;
     const again = async () => {
       const as = await begun.again();

@@ -83,9 +83,7 @@ export function foldingProblems(piece: Folding, stance: Stance, flat: number, de
   return [
     ...pastTheTop(piece, stance, deep, woods),
     ...(interior.split || interior.filling
-      ? problem('folding-inside', say`${KEPT_FREE}`, [
-          { label: say`Empty it`, edit: { kind: 'clear', space: interior.id } },
-        ])
+      ? problem('folding-inside', say`${KEPT_FREE}`, [{ label: say`Empty it`, edit: { kind: 'clear', space: interior.id } }])
       : []),
     ...(legs.round > half
       ? problem('leg-round', say`Ends rounded by ${len(legs.round)} are broader than legs ${len(legs.wide)} wide: ${len(half)} at most.`, [
