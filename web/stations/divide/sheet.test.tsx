@@ -1,9 +1,9 @@
 import { applyEdit } from '../../../core/kinds/index.js';
 import type { Piece } from '../../../core/piece/index.js';
-import { newInPlace } from '../../data/defaults.js';
+import { newFolding, newInPlace } from '../../data/defaults.js';
 import { ShellForm } from '../../kinds/index.js';
 import { PLACE } from '../../test/filled.js';
-import { asked, projectWith, wired } from '../../test/on-bench.js';
+import { asked, onBench, projectWith, wired } from '../../test/on-bench.js';
 import { DivideSheet } from './sheet.js';
 
 const OPEN = newInPlace('mm', 'thick', PLACE);
@@ -138,3 +138,21 @@ test('each control of the worksheet of a run changes what it says of the shelf a
     'Put 1 other thing into space 1 → interior.split.spaces.0.things.0',
   ]);
 }, 120_000);
+
+test('in the room that legs fold through nothing is offered, and it is said why; what stands there is asked', async () => {
+  const project = projectWith(newFolding('mm', 'thick'));
+  const known = await asked(project, <ShellForm />);
+  expect((await asked(project, <DivideSheet />)).filter((label) => !known.includes(label))).toEqual([
+    'Width as built',
+    'Height as built',
+    'Depth as built',
+    'A thing to put here',
+    'Drag thing',
+    'Put 1 thing into inside',
+    'Drag other thing',
+    'Put 1 other thing into inside',
+  ]);
+  await onBench(project, { shown: <DivideSheet />, at: 'divide' });
+  expect(document.body.textContent).toContain('Its legs fold through the room under the top: nothing can be built there.');
+  expect(document.body.textContent).not.toContain('Divide it');
+});

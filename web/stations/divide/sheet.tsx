@@ -6,6 +6,7 @@ import { snapTotal } from '../../../core/run/index.js';
 import type { PlacedRun, PlacedSpace } from '../../../core/piece/index.js';
 import { partsStandAlone, type Solution } from '../../../core/solution/index.js';
 import { dividingKind, dividingMemberId, fillingKind, kindOf } from '../../../core/interiors/index.js';
+import { shellOf } from '../../../core/shells/index.js';
 import { usePrecision } from '../../data/project.js';
 import { useBench, useSettledBench } from '../../bench/bench.js';
 import { MemberForm } from '../../bench/member-form.js';
@@ -231,7 +232,7 @@ export const DivideSheet = memo(function DivideSheet() {
           <Faint>
             {root?.space.filling
               ? `Filled with ${fillingKind(root.space.filling).filled}.`
-              : 'One open space so far. Divide it, fill it, or press + on a tape.'}
+              : (shellOf(piece).keptFree ?? 'One open space so far. Divide it, fill it, or press + on a tape.')}
           </Faint>
         </Laid.header>
         {root ? (

@@ -201,8 +201,7 @@ export function SplitButtons({ space }: { space: PlacedSpace }) {
       </Row>
     );
   }
-  const { keptFree } = shellOf(piece);
-  if (keptFree !== undefined) return <Faint>{keptFree}</Faint>;
+  if (shellOf(piece).keptFree !== undefined) return null;
   const divide = (axis: 'up' | 'across') => {
     const { member, first, beyond } = newNodes(piece);
     const edit: PieceEdit = { kind: 'split', space: space.id, axis, members: [member], spaces: [first, beyond] };
