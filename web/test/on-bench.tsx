@@ -15,7 +15,7 @@ import { fillEdit, means, workshopOf } from './filled.js';
 import { inProject, projectOf } from './in-project.js';
 
 /** What is done, and what follows from it: queries tell of what changed a turn later. */
-export const settled = (work: () => unknown) =>
+const settled = (work: () => unknown) =>
   act(async () => {
     work();
     await new Promise((resolve) => setTimeout(resolve));
