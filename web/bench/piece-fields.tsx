@@ -38,7 +38,7 @@ export function EdgeFields() {
   );
 }
 
-/** What is brought to the grid of the shop, and what a piece is used for; one that is carried about, or hangs, is not asked whether it is fixed to the wall. */
+/** What is brought to the grid of the shop, and what a piece is used for. @param asksWall false where it hangs on the wall anyway, or is carried about */
 export function GridFields({ asksWall = true }: { asksWall?: boolean }) {
   const { piece, workshop } = useSettledBench();
   const { change, length } = usePieceFields();

@@ -55,4 +55,7 @@ test('a folding table, in which nothing can be built and which is carried about,
     'What is rounded',
     'Leftover',
   ]);
+  // Said before: it can be taken back.
+  const fixed = { ...newFolding('mm', 'thick'), fixedToWall: true };
+  expect(await asked(projectWith(fixed), <ShellForm />)).toContain('Will be fixed to the wall');
 });

@@ -110,12 +110,10 @@ function RunnerFields({ bank, making }: { bank: PlacedSpace; making: Drawers }) 
   const stock = drawerStock(making, workshop);
   const slides = bench.records.slides;
   const s = (metric: number, imperial: number) => (precision.unit === 'mm' ? mm(metric) : inch(imperial));
-  const free = freeDepth(making, stock, bank.clear.depth).value;
-  const onSlide = ({ id, data }: (typeof slides)[number]): Runner => ({
-    kind: 'slide',
-    slide: id,
-    length: longestSlide(data, free) ?? (data.lengths[0] as typeof free),
-  });
+  const onSlide = ({ id, data }: (typeof slides)[number]): Runner => {
+    const free = freeDepth(making, stock, bank.clear.depth).value;
+    return { kind: 'slide', slide: id, length: longestSlide(data, free) ?? (data.lengths[0] as Length) };
+  };
   // Another slide is of the same length where it is made so.
   const another = (id: string, length: Length): Runner => {
     const slide = slides.find((r) => r.id === id);

@@ -198,7 +198,7 @@ export function FoldingForm({ piece }: { piece: Folding }) {
         <Grid>
           <JoinFields piece={piece} />
           <EdgeFields />
-          <GridFields asksWall={false} />
+          <GridFields asksWall={piece.fixedToWall} />
         </Grid>
       </Section>
     </>
