@@ -14,15 +14,22 @@ const swc = (extra = {}) => [
 /** Packages that are modules only, which the test runner has to be given another way. */
 const modules = (names) => [`/node_modules/(?!(${names})/)`];
 
+/** What is about a PostgreSQL server is tried where there is one; what takes long, by `npm run test:long`. */
+const leftOut = [
+  ...(process.env.RUVOK_TEST_POSTGRES ? [] : ['\\.postgres\\.test\\.']),
+  ...(process.env.RUVOK_LONG ? [] : ['\\.long\\.test\\.']),
+];
+
 const common = {
   transform: { '^.+\\.(ts|tsx|js|mjs)$': swc() },
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
   transformIgnorePatterns: modules('earcut'),
   modulePathIgnorePatterns: ['<rootDir>/build/'],
+  testPathIgnorePatterns: ['/node_modules/', ...leftOut],
 };
 
 export default {
-  // As many as there are cores: the random pieces alone take minutes, and the rest goes beside them.
+  // As many as there are cores.
   maxWorkers: 2,
   // Nothing is held to a clock: a machine that does much else besides takes its time.
   testTimeout: 30_000,

@@ -1,6 +1,6 @@
 import { ensureBuilt, ensureInstalled } from './lib.mjs';
 
 ensureInstalled();
-ensureBuilt();
+await ensureBuilt();
 const { bench } = await import('../build/node/bench/main.js');
 await bench();

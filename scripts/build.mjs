@@ -1,3 +1,4 @@
-import { ensureBuilt } from './lib.mjs';
+import { ensureBuilt, ensureInstalled } from './lib.mjs';
 
-ensureBuilt();
+ensureInstalled({ toTest: false });
+await ensureBuilt();

@@ -1,11 +1,11 @@
 import { spawn } from 'node:child_process';
-import { ROOT, ensureInstalled, must } from './lib.mjs';
+import { ROOT, TSC, ensureInstalled, must } from './lib.mjs';
 
 // The compiler and node both watch, so that a saved file restarts the server; the page is served by Vite on 5173.
 ensureInstalled();
-must('node', ['node_modules/typescript/bin/tsc', '-p', 'tsconfig.json']);
+must('node', [TSC, '-p', 'tsconfig.json']);
 const running = [
-  ['node', ['node_modules/typescript/bin/tsc', '-p', 'tsconfig.json', '--watch', '--preserveWatchOutput']],
+  ['node', [TSC, '-p', 'tsconfig.json', '--watch', '--preserveWatchOutput']],
   ['node', ['--watch', 'build/node/server/main.js', ...process.argv.slice(2)]],
   ['node', ['node_modules/vite/bin/vite.js', '--config', 'web/vite.config.ts']],
 ].map(([command, args]) => spawn(command, args, { cwd: ROOT, stdio: 'inherit' }));

@@ -1,7 +1,7 @@
 import { ensureBuilt, ensureInstalled } from './lib.mjs';
 
 ensureInstalled();
-ensureBuilt();
+await ensureBuilt();
 const { hard } = await import('../build/node/hard/main.js');
 const [share = '1', ...only] = process.argv.slice(2);
 const lost = await hard(Number(share), only);

@@ -1,22 +1,27 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 export const ROOT = fileURLToPath(new URL('..', import.meta.url));
 
-/** Runs a command and ends with its code when it fails. */
+/** The compiler, and what bundles. */
+export const TSC = 'node_modules/typescript-native/bin/tsc';
+const VITE = 'node_modules/vite/bin/vite.js';
+export const JEST = ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js'];
+
+/** Runs a command and gives the code that it ended with. */
 export function run(command, args, options = {}) {
   const done = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', shell: process.platform === 'win32', ...options });
   if (done.error) throw done.error;
   return done.status ?? 1;
 }
 
-/** Runs a command and resolves with its code and all that it printed. */
-export function said(command, args) {
+/** Runs a command beside others, and resolves with its code and all that it printed. */
+export function said(command, args, options = {}) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: ROOT });
+    const child = spawn(command, args, { cwd: ROOT, ...options });
     let text = '';
     child.stdout.on('data', (chunk) => (text += chunk));
     child.stderr.on('data', (chunk) => (text += chunk));
@@ -55,41 +60,61 @@ function hashOf(paths) {
   return hash.digest('hex');
 }
 
-/** Does `work` unless it was done already for the same inputs; remembers it in a stamp file. */
-export function unlessFresh(stamp, inputs, work) {
+const isFresh = (stamp, now) => existsSync(join(ROOT, stamp)) && readFileSync(join(ROOT, stamp), 'utf8') === now;
+
+function mark(stamp, now) {
   const path = join(ROOT, stamp);
-  const now = hashOf(inputs);
-  if (existsSync(path) && readFileSync(path, 'utf8') === now) return false;
-  work();
   mkdirSync(dirname(path), { recursive: true });
   writeFileSync(path, now);
-  return true;
 }
 
-/** Installs the packages of the lock file when they are not there or are others. */
-export function ensureInstalled() {
-  unlessFresh('node_modules/.ruvok-stamp', ['package-lock.json'], () => {
-    console.log('Installing packages…');
-    must('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { env: { ...process.env, NODE_ENV: 'development' } });
-  });
+const ALL_INSTALLED = 'node_modules/.ruvok-stamp';
+const RUN_INSTALLED = 'node_modules/.ruvok-run-stamp';
+
+/** Installs the packages of the lock file when they are not there or are others: those that build and run, or with them those that test. */
+export function ensureInstalled({ toTest = true } = {}) {
+  const now = hashOf(['package-lock.json']);
+  if (isFresh(ALL_INSTALLED, now) || (!toTest && isFresh(RUN_INSTALLED, now))) return;
+  console.log('Installing packages…');
+  must('npm', ['ci', toTest ? '--include=dev' : '--omit=dev', '--no-audit', '--no-fund', '--loglevel=error']);
+  mark(toTest ? ALL_INSTALLED : RUN_INSTALLED, now);
 }
 
 const CORE = ['core', 'demo', 'package-lock.json', 'tsconfig.base.json'];
+const bundle = (config) => [VITE, 'build', '--config', config, '--logLevel', 'error'];
 
-/** Builds what is stale: server, command and core with the TypeScript compiler, the page with Vite. */
-export function ensureBuilt() {
-  unlessFresh('build/.node-stamp', [...CORE, 'server', 'cli', 'print', 'bench', 'hard', 'scripts/ready-made.ts', 'tsconfig.json'], () => {
-    console.log('Building server and command…');
-    must('node', ['node_modules/typescript/bin/tsc', '-p', 'tsconfig.json']);
-    must('node', ['node_modules/vite/bin/vite.js', 'build', '--config', 'server/vite.config.ts', '--logLevel', 'error']);
-    must('node', ['node_modules/vite/bin/vite.js', 'build', '--config', 'cli/vite.config.ts', '--logLevel', 'error']);
-  });
-  unlessFresh('build/.seed-stamp', ['package-lock.json', 'scripts/make-seed.mjs'], () => {
-    must('node', ['scripts/make-seed.mjs']);
-  });
-  unlessFresh('build/.web-stamp', [...CORE, 'web'], () => {
-    console.log('Building the page…');
-    must('node', ['node_modules/vite/bin/vite.js', 'build', '--config', 'web/vite.config.ts', '--logLevel', 'warn']);
-    must('node', ['scripts/pack-page.mjs']);
-  });
+/** What is built: from what, by which programs one after another, and after what else. */
+const BUILDS = {
+  node: {
+    from: [...CORE, 'server', 'cli', 'print', 'bench', 'hard', 'tsconfig.json'],
+    by: [[TSC, '-p', 'tsconfig.json', '--noCheck']],
+  },
+  bundles: {
+    from: [...CORE, 'server', 'cli', 'print', 'scripts/ready-made.ts'],
+    by: [bundle('server/vite.config.ts'), bundle('cli/vite.config.ts')],
+    after: 'node',
+  },
+  page: { from: [...CORE, 'web'], by: [bundle('web/vite.config.ts'), ['scripts/pack-page.mjs']] },
+  seed: { from: ['package-lock.json', 'scripts/make-seed.mjs'], by: [['scripts/make-seed.mjs']] },
+};
+
+/** Builds one of these where it is stale. @param checked by what else than it is built otherwise @throws where that fails */
+export async function build(name, checked = null) {
+  const { from, by, after } = BUILDS[name];
+  const stamp = `build/.${name}-stamp`;
+  const now = hashOf(from);
+  if (isFresh(stamp, now) && !checked) return;
+  rmSync(join(ROOT, stamp), { force: true });
+  if (after) await build(after);
+  for (const args of checked ?? by) {
+    const { code, text } = await said('node', args);
+    if (code !== 0) throw new Error(`Building ${name} failed.\n${text}`);
+    if (text.trim()) console.log(text);
+  }
+  mark(stamp, now);
+}
+
+/** Builds what is stale, the server beside the page. */
+export async function ensureBuilt() {
+  await Promise.all([build('bundles'), build('page').then(() => build('seed'))]);
 }

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { ROOT, ensureBuilt, ensureInstalled } from './lib.mjs';
 
 ensureInstalled();
-ensureBuilt();
+await ensureBuilt();
 const { chromium } = await import('@playwright/test');
 const { serve, stop } = await import('../build/node/bench/server.js');
 

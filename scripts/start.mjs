@@ -1,5 +1,5 @@
 import { ensureBuilt, ensureInstalled } from './lib.mjs';
 
-ensureInstalled();
-ensureBuilt();
+ensureInstalled({ toTest: false });
+await ensureBuilt();
 await import('../build/server/main.js');

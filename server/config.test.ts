@@ -17,3 +17,9 @@ test('the environment and the command line decide how the server runs', () => {
 test.each([{ PORT: 'eighty' }, { PORT: '70000' }, { RUVOK_LEAST_FREE: 'much' }, { RUVOK_PER_MINUTE: '0' }])('%o is refused', (env) => {
   expect(() => readConfig(env, [], { webFolder: null, worker: null })).toThrow(RangeError);
 });
+
+test.each(['mysql://here/ruvok', 'here', 'postgres//here'])('%s is no address of a database, and is not repeated', (text) => {
+  const read = () => readConfig({ RUVOK_DATABASE_URL: text }, [], { webFolder: null, worker: null });
+  expect(read).toThrow(/RUVOK_DATABASE_URL is no address of a PostgreSQL database/);
+  expect(read).not.toThrow(text);
+});

@@ -5,7 +5,7 @@ import { mm } from '../length/index.js';
 import { spacesOf, type Piece, type Space } from '../piece/index.js';
 import { applyEdit } from '../kinds/index.js';
 import { solve, type Solution } from '../solution/index.js';
-import { SEED, anyPiece } from '../testing/every-kind.js';
+import { anyPiece, random } from '../testing/every-kind.js';
 
 /** Ways to make a piece wrong, the nth one of its spaces at fault. */
 const SPOILT: readonly ((piece: Piece, space: Space, n: number) => void)[] = [
@@ -53,6 +53,6 @@ test('every fix of every check can be made, leads to a whole piece, and leaves n
       n += 1;
       tryFixes(solve(spoilt(piece, n), shop, {}));
     }),
-    { numRuns: 60, seed: SEED },
+    random(10),
   );
 });

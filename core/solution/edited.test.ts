@@ -4,11 +4,11 @@ import { EditError, applyEdit } from '../kinds/index.js';
 import { mm } from '../length/index.js';
 import { spacesOf, type Piece, type PieceEdit } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { RUNS, anyPiece, freshSeed } from '../testing/every-kind.js';
+import { anyPiece, random, runs } from '../testing/every-kind.js';
 import { solve } from './index.js';
 
 /** Each is solved some thirty times. */
-const PIECES = Math.ceil(RUNS / 10);
+const PIECES = 10;
 
 /** Figures by what they come to and what they are called, the rest as it is. */
 const plain = (_: string, value: unknown) =>
@@ -69,7 +69,7 @@ test('what an edit leaves as it was is laid out as in a piece that was never see
       // And back: the piece itself was not changed by any of them.
       expect(laidOut(piece, shop)).toEqual(laidOut(unseen(piece), shop));
     }),
-    { numRuns: PIECES, seed: freshSeed(), endOnFailure: true },
+    random(PIECES),
   );
-  expect(tried).toBeGreaterThan(PIECES);
+  expect(tried).toBeGreaterThan(runs(PIECES));
 }, 120_000);

@@ -3,11 +3,11 @@ import { carry, fixingsOf, type Carried } from '../carry/index.js';
 import { checksOf } from '../checks/index.js';
 import type { Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { RUNS, anyPiece, freshSeed, isWhole } from '../testing/every-kind.js';
+import { anyPiece, isWhole, random, runs } from '../testing/every-kind.js';
 import { solve } from './index.js';
 
 /** Each is solved four times over. */
-const PIECES = Math.ceil(RUNS / 8);
+const PIECES = 12;
 
 /** What is known of no member: each is a copy that nothing was ever found out about. */
 const forgotten = (shape: Shape): Shape => ({ ...shape, members: shape.members.map((m) => ({ ...m })) });
@@ -63,7 +63,7 @@ test('what is kept from other solves is what comes of it where nothing was kept'
       const told = (all: typeof checks) => all.filter((c) => !c.id.startsWith('uncuttable')).map((c) => [c.id, c.state, c.sentence]);
       expectSame(told(again.checks), told(checks));
     }),
-    { numRuns: PIECES, seed: freshSeed(), endOnFailure: true },
+    random(PIECES),
   );
-  expect(whole).toBeGreaterThan(PIECES / 2);
+  expect(whole).toBeGreaterThan(runs(PIECES) / 2);
 }, 120_000);

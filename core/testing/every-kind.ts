@@ -12,17 +12,16 @@ import { anyWallBoard } from './any-wall-board.js';
 import { piece, space, stock, thing, workshop, panels } from './samples.js';
 import { asKg } from '../measures/index.js';
 
-/** The same pieces each time, so that a change is held against what the last one was. */
-export const SEED = 20261125;
+/** Another seed each run, printed so that what fails can be looked at again; RUVOK_SEED takes its place. */
+const SEED = Number(process.env['RUVOK_SEED'] ?? Math.floor(Math.random() * 2 ** 31));
 
-/** How many random pieces are asked: 500, or 5,000 by `npm run test:long`. */
-export const RUNS = Number(process.env['RUVOK_PIECES'] ?? 500);
+/** How many random pieces a test asks: so many, or by `npm run test:long` so many times as many. */
+export const runs = (many: number): number => Math.ceil(many * Number(process.env['RUVOK_LONG'] ?? 1));
 
-/** Another seed each time, printed so that what fails can be looked at again; RUVOK_SEED takes its place. */
-export function freshSeed(): number {
-  const seed = Number(process.env['RUVOK_SEED'] ?? Math.floor(Math.random() * 2 ** 31));
-  process.stderr.write(`Random pieces by seed ${seed}; RUVOK_SEED=${seed} makes them again.\n`);
-  return seed;
+/** How a test asks random pieces. */
+export function random(many: number) {
+  process.stderr.write(`Random pieces by seed ${SEED}; RUVOK_SEED=${SEED} makes them again.\n`);
+  return { numRuns: runs(many), seed: SEED, endOnFailure: true };
 }
 
 /** Whether a piece came out whole: it has members, and no run of it is short of room. */

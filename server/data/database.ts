@@ -20,11 +20,14 @@ export interface EmbeddedDatabase extends OpenDatabase {
   readonly client: PGlite;
 }
 
+/** What an empty database begins with: making it anew takes some five seconds, unpacking it one. */
+const begun = () => (existsSync(SEED) ? { loadDataDir: new Blob([readFileSync(SEED)]) } : {});
+
 /** Makes the database of a new folder beside its place and moves it there whole, so that a start that is killed leaves nothing half made. */
 async function makeDatabase(place: string): Promise<void> {
   const fresh = `${place}.new`;
   rmSync(fresh, { recursive: true, force: true });
-  const client = existsSync(SEED) ? new PGlite({ dataDir: fresh, loadDataDir: new Blob([readFileSync(SEED)]) }) : new PGlite(fresh);
+  const client = new PGlite({ dataDir: fresh, ...begun() });
   await client.waitReady;
   await client.close();
   moved(fresh, place);
@@ -44,7 +47,7 @@ export async function openDatabase(
   const place = folder === null ? null : join(folder, 'db');
   if (place !== null && !existsSync(place)) await makeDatabase(place);
   const letGo = place === null ? () => undefined : holdStore(place);
-  const client = place === null ? new PGlite() : new PGlite({ fs: filesOf(place), startParams: DURABLE });
+  const client = place === null ? new PGlite(begun()) : new PGlite({ fs: filesOf(place), startParams: DURABLE });
   try {
     await client.waitReady;
   } catch (error) {

@@ -41,8 +41,15 @@ class Sized {
   readonly disconnect = () => undefined;
 }
 
-/** A part of the page with a piece of a project on its bench, all of it unfolded; neither a server nor a worker is asked anything. @returns how the project is kept now */
-export async function onBench(project: Workbench, { shown, at }: Part): Promise<() => Workbench> {
+/** A project that is worked on. */
+interface Kept {
+  readonly now: () => Workbench;
+  /** Puts the project back as it was. */
+  readonly back: (was: Workbench) => Promise<unknown>;
+}
+
+/** A part of the page with a piece of a project on its bench, all of it unfolded; neither a server nor a worker is asked anything. */
+export async function onBench(project: Workbench, { shown, at }: Part): Promise<Kept> {
   cleanup();
   globalThis.fetch = () => new Promise(() => undefined);
   globalThis.Worker = Idle as unknown as typeof Worker;
@@ -54,7 +61,10 @@ export async function onBench(project: Workbench, { shown, at }: Part): Promise<
       fireEvent(fold, new Event('toggle'));
     }),
   );
-  return () => client.getQueryData<Workbench>(benchKey('shed')) as Workbench;
+  return {
+    now: () => client.getQueryData<Workbench>(benchKey('shed')) as Workbench,
+    back: (was) => settled(() => client.setQueryData(benchKey('shed'), was)),
+  };
 }
 
 /** What can be worked, by what it is in the page: looking each up by its role takes longer than all the rest. */
@@ -146,13 +156,15 @@ function changesOf(from: Workbench, to: Workbench, typed: number | null): readon
   });
 }
 
-/** A bench as it stands, and how to have it stand so again. */
-interface Begun {
-  readonly kept: () => Workbench;
-  readonly again: () => Promise<() => Workbench>;
-}
+/** All that can be worked, and what stands in it. */
+const looks = () =>
+  KINDS.flatMap((is) => all(is).map((e) => `${nameOf(e)}: ${e.value} ${e.checked} ${e.getAttribute('aria-checked')} ${e.disabled} ${textOf(e)}`))
+    .concat([...document.querySelectorAll('[role=alert]')].map(textOf))
+    .join('\n');
 
 interface Walk {
+  /** The project as it is drawn now. */
+  kept: Kept;
   readonly known: Set<string>;
   /** How far in things are worked that others show. */
   readonly deep: number;
@@ -161,31 +173,35 @@ interface Walk {
 const find = ({ is, label }: Control) => controlsOf(is).find((c) => c.label === label);
 
 /** What each control changes that is not known yet; those that one of them shows are worked next, with all as it is then. */
-async function worked(begun: Begun, walk: Walk, under: string): Promise<readonly string[]> {
+async function worked(walk: Walk, again: () => Promise<void>, under: string): Promise<readonly string[]> {
   const told: string[] = [];
-  let { kept } = begun;
+  const [was, looked] = [walk.kept.now(), looks()];
+  // Drawn anew only where putting the project back does not bring all that was to be seen: that takes several times as long.
+  const asBegun = async () => {
+    await walk.kept.back(was);
+    if (looks() !== looked) await again();
+  };
   const shown = controls();
   const fresh = shown.filter(({ label, chosen }) => !walk.known.has(label) && !chosen);
   for (const { label } of shown) walk.known.add(label);
   // A number that changed nothing else of the form may stay as it is while others are typed.
   let touched: 'no' | 'typed' | 'otherwise' = 'no';
   for (const one of fresh) {
-    if (touched === 'otherwise' || (touched === 'typed' && one.is !== 'field')) kept = await begun.again();
-    const before = kept();
+    if (touched === 'otherwise' || (touched === 'typed' && one.is !== 'field')) await asBegun();
+    const before = walk.kept.now();
     const control = find(one);
     const typed = control ? await work(control) : null;
     const refused = [...document.querySelectorAll('[role=alert]')].map((a) => a.textContent);
-    const changed = control ? [...changesOf(before, kept(), typed), ...refused].join(', ') : 'is gone';
+    const changed = control ? [...changesOf(before, walk.kept.now(), typed), ...refused].join(', ') : 'is gone';
     told.push(`${under}${one.label} → ${changed || 'nothing'}`);
     touched = one.is === 'field' && howMany() === shown.length ? 'typed' : 'otherwise';
     if (touched === 'typed' || walk.deep <= under.length / 2) continue;
-    const again = async () => {
-      const as = await begun.again();
+    const opened = async () => {
+      await again();
       const opener = find(one);
       if (opener) await work(opener);
-      return as;
     };
-    told.push(...(await worked({ kept, again }, walk, `${under}  `)));
+    told.push(...(await worked(walk, opened, `${under}  `)));
   }
   return told;
 }
@@ -201,8 +217,10 @@ export async function wired(
   shown: ReactNode,
   { at = 'divide', known = [], deep = Infinity }: Worked = {},
 ): Promise<readonly string[]> {
-  const again = () => onBench(project, { shown, at });
-  const told = await worked({ kept: await again(), again }, { deep, known: new Set(known) }, '');
+  const drawn = () => onBench(project, { shown, at });
+  const walk: Walk = { kept: await drawn(), deep, known: new Set(known) };
+  const again = async () => void (walk.kept = await drawn());
+  const told = await worked(walk, again, '');
   cleanup();
   return told;
 }

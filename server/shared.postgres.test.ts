@@ -10,11 +10,9 @@ import { startFault } from './start-fault.js';
 import { configForTests } from './test/app.js';
 import { TEST_SERVER, makeDatabaseOn } from './test/database.js';
 
-/** Runs where there is a PostgreSQL server to try it on: npm run test:postgres. */
-const onServer = TEST_SERVER === undefined ? describe.skip : describe;
 const SERVER = TEST_SERVER ?? '';
 
-onServer('two processes on one database', () => {
+describe('two processes on one database', () => {
   let shared: Awaited<ReturnType<typeof makeDatabaseOn>>;
   let bench: Awaited<ReturnType<typeof openOne>>;
   let office: Awaited<ReturnType<typeof openOne>>;
@@ -133,7 +131,7 @@ onServer('two processes on one database', () => {
   });
 });
 
-onServer('a server that cannot be used is told in words', () => {
+describe('a server that cannot be used is told in words', () => {
   const tried = (url: string) =>
     openDatabaseOn(url).then(
       async (open) => open.close().then(() => null),
@@ -161,11 +159,4 @@ onServer('a server that cannot be used is told in words', () => {
     expect(await tried(own.url)).toContain('keeps text as SQL_ASCII');
     await own.drop();
   });
-});
-
-test.each(['mysql://here/ruvok', 'here', 'postgres//here'])('%s is no address of a database, and is not repeated', async (text) => {
-  const { readConfig } = await import('./config.js');
-  const read = () => readConfig({ RUVOK_DATABASE_URL: text }, [], { webFolder: null, worker: null });
-  expect(read).toThrow(/RUVOK_DATABASE_URL is no address of a PostgreSQL database/);
-  expect(read).not.toThrow(text);
 });
