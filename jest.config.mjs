@@ -51,6 +51,7 @@ export default {
       displayName: 'server',
       testEnvironment: 'node',
       testMatch: ['<rootDir>/server/**/*.test.ts'],
+      setupFilesAfterEnv: ['<rootDir>/server/test/after.ts'],
       transformIgnorePatterns: modules(
         '@nestjs|file-type|strtok3|token-types|uint8array-extras|@tokenizer|load-esm|earcut|jsondiffpatch|@dmsnell',
       ),
@@ -61,6 +62,7 @@ export default {
       testEnvironment: 'jsdom',
       testEnvironmentOptions: { customExportConditions: ['node', 'node-addons'] },
       setupFiles: ['<rootDir>/web/test/setup.ts'],
+      setupFilesAfterEnv: ['<rootDir>/web/test/after.cjs'],
       testMatch: ['<rootDir>/web/**/*.test.ts', '<rootDir>/web/**/*.test.tsx'],
     },
   ],

@@ -80,8 +80,8 @@ test('solve prints how many tubes the rack takes', () => {
 });
 
 test('solve prints the inch forms', () => {
-  const { pieces } = JSON.parse(run('solve', shed).out) as Report;
-  const heights = (id: string) => pieces.find((p) => p.id === id)?.spaces.map((s) => [s.id, s.height.mm / 25.4]);
+  const heights = (id: string) =>
+    (JSON.parse(run('solve', shed, '--piece', id).out) as Report).pieces[0]?.spaces.map((s) => [s.id, s.height.mm / 25.4]);
   expect(heights('roller-case')).toContainEqual(['third', 12.375]);
   expect(heights('brayer-rack')).toContainEqual(['gap-2', 12.65625]);
 });

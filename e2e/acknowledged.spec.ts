@@ -1,15 +1,15 @@
 import { expect, test } from '@playwright/test';
 import { freshFolder, read, save } from './record.js';
-import { startServer } from './server.js';
+import { begunFolder, startServer } from './server.js';
 
-const folder = freshFolder();
+const folder = freshFolder(() => begunFolder('shed'));
 
-test('killed between two edits, twenty times: no acknowledged edit is lost, and undo still knows them', async () => {
-  test.setTimeout(600_000);
+/** Kills a server between two edits, so many times: no acknowledged edit is lost, and undo still knows them. */
+async function killed(rounds: number): Promise<void> {
   let running = await startServer(folder());
   let { version } = await read(running);
   let acknowledged = (await read(running)).data.height;
-  for (let round = 0; round < 20; round += 1) {
+  for (let round = 0; round < rounds; round += 1) {
     const edits = 1 + (round % 4);
     for (let i = 0; i < edits; i += 1) {
       const height = 120_000_000 + round * 1000 + i;
@@ -19,9 +19,9 @@ test('killed between two edits, twenty times: no acknowledged edit is lost, and 
     }
     // One more edit is on its way when the process is killed: it may be kept or not, but nothing before it is lost.
     const late = save(running, version, 110_000_000 + round);
-    const killed = new Promise((resolve) => running.process.once('exit', resolve));
+    const ended = new Promise((resolve) => running.process.once('exit', resolve));
     running.process.kill('SIGKILL');
-    await killed;
+    await ended;
     await late;
     running = await startServer(folder());
     const now = await read(running);
@@ -35,4 +35,11 @@ test('killed between two edits, twenty times: no acknowledged edit is lost, and 
   };
   expect(undo).toBe('Measured again');
   await running.stop();
+}
+
+test('killed between two edits, four times: no acknowledged edit is lost, and undo still knows them', () => killed(4));
+
+test('killed between two edits, twenty times', { tag: '@long' }, () => {
+  test.setTimeout(600_000);
+  return killed(20);
 });

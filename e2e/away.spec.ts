@@ -1,9 +1,9 @@
 import type { Page } from '@playwright/test';
 import { freshFolder } from './record.js';
 import { saved } from './hands.js';
-import { expect, startServer, test, type Running } from './server.js';
+import { begunFolder, expect, startServer, test, type Running } from './server.js';
 
-const folder = freshFolder();
+const folder = freshFolder(() => begunFolder('shed'));
 
 const depth = (page: Page) => page.getByRole('textbox', { name: 'Depth, middle' });
 const awayBar = (page: Page) => page.getByRole('status').filter({ hasText: 'server does not answer' });

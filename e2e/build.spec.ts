@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import type { Page } from '@playwright/test';
-import { keyboard, pointer, saved, walk } from './hands.js';
+import { keyboard, named, pointer, saved, walk } from './hands.js';
 import { expect, startServer, test } from './server.js';
 
 const step = (page: Page, name: string | RegExp) => page.getByRole('list', { name: 'Steps' }).getByRole('button', { name });
@@ -246,7 +246,7 @@ test('sheets and full-size prints are PDF that a browser is given', async ({ pag
 });
 
 for (const by of [pointer, keyboard]) {
-  test(`a side that came out as its reflection is taken for the other by ${by.name}`, async ({ page, own: shed }) => {
+  test(`a side that came out as its reflection is taken for the other by ${named(by)}`, async ({ page, own: shed }) => {
     const hands = by(page);
     await page.goto(`${shed.url}/p/print-shed/pieces/proof-display/build`);
     await expect(step(page, /Buy, and let it settle/)).toBeVisible({ timeout: 30_000 });

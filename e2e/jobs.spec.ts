@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { addStock, begin, start, until } from './begin.js';
-import { along, deep, keyboard, pointer, saved, sum, upright, type Hands } from './hands.js';
+import { along, deep, keyboard, named, pointer, saved, sum, upright, type Hands } from './hands.js';
 import { expect, test, type Running } from './server.js';
 
 const overall = ['Width', 'Height', 'Depth'] as const;
@@ -83,14 +83,14 @@ test('job 1 from empty at phone width', async ({ page, empty }) => {
 });
 
 for (const by of [pointer, keyboard]) {
-  test(`job 1 from empty by ${by.name}: 1203 x 2091 x 326, bays of 575.1, shelves at 380 and 381.35`, async ({ page, empty }) => {
+  test(`job 1 from empty by ${named(by)}: 1203 x 2091 x 326, bays of 575.1, shelves at 380 and 381.35`, async ({ page, empty }) => {
     test.setTimeout(300_000);
     const hands = by(page);
     await inkCase(page, hands, empty);
     await cutList(page, hands);
   });
 
-  test(`job 3 from empty by ${by.name}: seven gaps of 17 and six of 16.5 in 652`, async ({ page, empty }) => {
+  test(`job 3 from empty by ${named(by)}: seven gaps of 17 and six of 16.5 in 652`, async ({ page, empty }) => {
     test.setTimeout(240_000);
     const hands = by(page);
     await start(page, hands, empty, /Start a deck/);
@@ -103,7 +103,7 @@ for (const by of [pointer, keyboard]) {
     await expect(sum(page)).toContainText('14 slats; spacer blocks: 7 of 17 mm, 6 of 16.5 mm.');
   });
 
-  test(`job 5 from empty by ${by.name}: lanes of 270 and 87 between three boards of 543`, async ({ page, empty }) => {
+  test(`job 5 from empty by ${named(by)}: lanes of 270 and 87 between three boards of 543`, async ({ page, empty }) => {
     test.setTimeout(240_000);
     const hands = by(page);
     await start(page, hands, empty, /Start a tray/);
@@ -131,7 +131,7 @@ for (const by of [pointer, keyboard]) {
     await expect(boards.filter({ hasText: '278' }).first()).toContainText('74');
   });
 
-  test(`job 6 from empty by ${by.name}: a wall case on a cleat of 120 ripped at 45°, a shelf of 165`, async ({ page, empty }) => {
+  test(`job 6 from empty by ${named(by)}: a wall case on a cleat of 120 ripped at 45°, a shelf of 165`, async ({ page, empty }) => {
     test.setTimeout(240_000);
     const hands = by(page);
     await begin(page, hands, empty, 'List the things');
@@ -175,7 +175,7 @@ for (const by of [pointer, keyboard]) {
     await expect(row(/bearer$/, '32')).toBeVisible();
   });
 
-  test(`job 17 from empty by ${by.name}: 25 grooves in 875, top and bottom of 401, shelves and back of 394`, async ({ page, empty }) => {
+  test(`job 17 from empty by ${named(by)}: 25 grooves in 875, top and bottom of 401, shelves and back of 394`, async ({ page, empty }) => {
     test.setTimeout(300_000);
     const hands = by(page);
     await start(page, hands, empty, /Start a grooved cabinet/);
@@ -237,7 +237,7 @@ for (const by of [pointer, keyboard]) {
     await expect(row(/ bottom$/, '361')).toBeVisible();
   });
 
-  test(`job 9 from empty by ${by.name}: seven drawers of 854.6 on slides of 500, fronts of 108.5 and 108`, async ({ page, empty }) => {
+  test(`job 9 from empty by ${named(by)}: seven drawers of 854.6 on slides of 500, fronts of 108.5 and 108`, async ({ page, empty }) => {
     test.setTimeout(300_000);
     const hands = by(page);
     await begin(page, hands, empty, 'List the things');
@@ -278,7 +278,7 @@ for (const by of [pointer, keyboard]) {
     await expect(page.getByRole('region', { name: 'To buy' })).toContainText('7 Ball slide, 500 mm, pairs');
   });
 
-  test(`job 18 from empty by ${by.name}: a rail of 42 in 756 by 583, openings of 270.5, boxes of 729.6 x 240.5, housings 312.5 apart`, async ({
+  test(`job 18 from empty by ${named(by)}: a rail of 42 in 756 by 583, openings of 270.5, boxes of 729.6 x 240.5, housings 312.5 apart`, async ({
     page,
     empty,
   }) => {

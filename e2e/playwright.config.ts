@@ -2,6 +2,7 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: '.',
+  globalSetup: './made-once.ts',
   outputDir: '../build/test-results',
   // Long enough for a machine that is busy with something else.
   timeout: 180_000,

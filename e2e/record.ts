@@ -1,8 +1,6 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { rmSync } from 'node:fs';
 import { test } from '@playwright/test';
-import type { Running } from './server.js';
+import { makeFolder, type Running } from './server.js';
 
 const PERSON = '/api/projects/print-shed/people/wren';
 
@@ -12,11 +10,11 @@ export interface Stored {
   data: { name: string; height: number };
 }
 
-/** A fresh data folder for each test of a file. @returns its path, once a test runs */
-export function freshFolder(): () => string {
+/** A data folder for each test of a file: without anything, or with the print shed in it. @returns its path, once a test runs */
+export function freshFolder(make = makeFolder): () => string {
   let folder = '';
   test.beforeEach(() => {
-    folder = mkdtempSync(join(tmpdir(), 'ruvok-data-'));
+    folder = make();
   });
   test.afterEach(() => rmSync(folder, { recursive: true, force: true }));
   return () => folder;

@@ -1,9 +1,9 @@
 import { begin } from './begin.js';
-import { keyboard, pointer, saved } from './hands.js';
+import { keyboard, named, pointer, saved } from './hands.js';
 import { expect, test } from './server.js';
 
 for (const by of [pointer, keyboard]) {
-  test(`what each way of holding shelves costs, and of standing or hanging, asked for by ${by.name}`, async ({ page, own }) => {
+  test(`what each way of holding shelves costs, and of standing or hanging, asked for by ${named(by)}`, async ({ page, own }) => {
     test.setTimeout(120_000);
     const hands = by(page);
     await page.goto(`${own.url}/p/print-shed/pieces/ink-case/divide`);
@@ -37,7 +37,10 @@ for (const by of [pointer, keyboard]) {
     await expect(hung.filter({ hasText: 'bevelled cleat' })).toContainText(/parts? (more|fewer)/);
   });
 
-  test(`from empty by ${by.name}: what a lid costs a case that was just begun, and what a top that stays has`, async ({ page, empty }) => {
+  test(`from empty by ${named(by)}: what a lid costs a case that was just begun, and what a top that stays has`, async ({
+    page,
+    empty,
+  }) => {
     test.setTimeout(120_000);
     const hands = by(page);
     await begin(page, hands, empty, 'List the things');

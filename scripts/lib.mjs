@@ -95,7 +95,7 @@ const BUILDS = {
     after: 'node',
   },
   page: { from: [...CORE, 'web'], by: [bundle('web/vite.config.ts'), ['scripts/pack-page.mjs']] },
-  seed: { from: ['package-lock.json', 'scripts/make-seed.mjs'], by: [['scripts/make-seed.mjs']] },
+  seed: { from: ['package-lock.json', 'scripts/make-seed.mjs', 'server/data/migrations'], by: [['scripts/make-seed.mjs']] },
 };
 
 /** Builds one of these where it is stale. @param checked by what else than it is built otherwise @throws where that fails */

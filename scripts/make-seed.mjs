@@ -1,11 +1,13 @@
-import { writeFileSync } from 'node:fs';
+// An empty database, which a new data folder begins with: a copy of it is made at once.
+import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
+import { drizzle } from 'drizzle-orm/pglite';
+import { migrate } from 'drizzle-orm/pglite/migrator';
 import { ROOT } from './lib.mjs';
 
-// A fresh database takes some five seconds to make and one to unpack.
-const client = new PGlite();
-await client.waitReady;
-const dump = await client.dumpDataDir('none');
-writeFileSync(join(ROOT, 'build/seed.tar'), new Uint8Array(await dump.arrayBuffer()));
+const seed = join(ROOT, 'build/seed');
+rmSync(seed, { recursive: true, force: true });
+const client = await PGlite.create(seed);
+await migrate(drizzle(client), { migrationsFolder: join(ROOT, 'server/data/migrations') });
 await client.close();

@@ -5,9 +5,9 @@ import { changedFiles } from './changed.mjs';
 import { ROOT, TSC, build, ensureInstalled, said } from './lib.mjs';
 import { DIFFERS, serverOnPostgres } from './on-postgres.mjs';
 import { browserRun, count, end, jestRun } from './runs.mjs';
-import { overShare, timed, timesTable } from './times.mjs';
+import { overShare, timed, timedBeside, timesTable } from './times.mjs';
 
-await timed('Packages', () => ensureInstalled());
+await timed('Packages', async () => ensureInstalled());
 mkdirSync(join(ROOT, 'build'), { recursive: true });
 
 const checks = [];
@@ -22,7 +22,10 @@ const program = (name, ...args) =>
 const linted = process.env.CI ? ['.'] : changedFiles().filter((f) => /\.(tsx?|m?js|cjs)$/.test(f));
 check('Types: core, server, command', () => build('node', [[TSC, '-p', 'tsconfig.json']]));
 check('The page', () => build('page'));
-if (linted.length > 0) program('Lint', 'node_modules/eslint/bin/eslint.js', ...linted);
+if (linted.length > 0) {
+  program('Lint', 'node_modules/eslint/bin/eslint.js', ...linted);
+  program('Lint by types', 'node_modules/oxlint/bin/oxlint', '--type-aware', '-c', '.oxlintrc.json', ...linted);
+}
 check('Server and command', () => build('bundles'));
 program('Types: page', TSC, '-p', 'web/tsconfig.json', '--noEmit');
 program('Types: browser tests', TSC, '-p', 'e2e/tsconfig.json', '--noEmit');
@@ -38,7 +41,7 @@ check('An empty database', () => build('seed'));
 async function takeChecks() {
   for (let next = checks.shift(); next; next = checks.shift()) {
     const { name, work } = next;
-    await timed(name, async () => {
+    await timedBeside(name, async () => {
       try {
         await work();
         console.log(`== ${name}: passed`);
@@ -50,7 +53,7 @@ async function takeChecks() {
     });
   }
 }
-await Promise.all([takeChecks(), takeChecks()]);
+await timed('Types, lint and builds', () => Promise.all([takeChecks(), takeChecks()]));
 
 console.log('\n== Unit and server tests');
 const unit = await timed('Unit and server tests', () => jestRun('unit and server tests', ['-c', 'jest.suites.config.mjs']));

@@ -19,7 +19,7 @@ const PRODUCT = productFolder();
 export const MIGRATIONS = join(PRODUCT, 'server/data/migrations');
 
 /** A fresh database, made once by the build, so that a first start need not make its own. */
-export const SEED = join(PRODUCT, 'build/seed.tar');
+export const SEED = join(PRODUCT, 'build/seed');
 
 /** What does heavy work on threads of its own, once it is built. */
 export const WORKER = join(PRODUCT, 'build/server/worker.js');

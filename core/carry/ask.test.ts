@@ -5,6 +5,7 @@ import { solve } from '../solution/index.js';
 import { divided, piece, stock, thing, workshop } from '../testing/samples.js';
 import { bestCase, getAwayWith, ifOff, wouldBe, type BendingAnswer } from './index.js';
 import { asKg } from '../measures/index.js';
+import { runs } from '../testing/runs.js';
 
 /** A loose shelf of 960 x 300 x 20, E 9.5, under so many kg; all of it from what stands on it, since the board weighs next to nothing. */
 function shelf(kg: number, over = 384): { answer: BendingAnswer; settings: ReturnType<typeof workshop>['settings'] } {
@@ -85,7 +86,7 @@ describe('what makes it harder never turns a fail into a pass', () => {
         expect(after.mm / after.allowed).toBeGreaterThanOrEqual((before.mm / before.allowed) * (1 - 1e-12));
         if (before.state === 'fails') expect(after.state).toBe('fails');
       }),
-      { numRuns: 60 },
+      { numRuns: runs(12) },
     );
   });
 });

@@ -4,7 +4,8 @@ import { fromUnits, mm, toMm } from '../length/index.js';
 import { atX, rectangular, type Frame, type Joint, type Member, type OnLine, type Place, type Shape } from '../piece/index.js';
 import { solve } from '../solution/index.js';
 import { dot, turned, type Vector } from '../solid/index.js';
-import { anyPiece, isWhole, random, runs } from '../testing/every-kind.js';
+import { anyPiece, isWhole, random } from '../testing/every-kind.js';
+import { runs } from '../testing/runs.js';
 import { propertiesOf } from '../stock/index.js';
 import { stock, workshop } from '../testing/samples.js';
 import {

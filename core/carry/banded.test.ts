@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { factor, solveBanded } from './banded.js';
+import { runs } from '../testing/runs.js';
 
 /** Gaussian elimination on the full matrix: the other way to the same answer. */
 function solveFull(matrix: readonly (readonly number[])[], right: readonly number[]): number[] {
@@ -54,7 +55,7 @@ test('the banded solution is that of full elimination', () => {
         solveFull(full, right).forEach((expected, i) => expect(x[i]).toBeCloseTo(expected, 9));
       },
     ),
-    { numRuns: 300 },
+    { numRuns: runs(60) },
   );
 });
 

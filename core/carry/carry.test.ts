@@ -7,6 +7,7 @@ import { solve, type Solution } from '../solution/index.js';
 import { divided, piece, stock, thing, workshop } from '../testing/samples.js';
 import { GRAVITY, creepOf, judge, massOf, pathToFloor, stateOf, worse, type CarriedMember } from './index.js';
 import { propertiesOf } from '../stock/index.js';
+import { runs } from '../testing/runs.js';
 
 const toe = { kind: 'toe', height: mm(80), setback: mm(50), bearers: false } as const;
 
@@ -208,6 +209,6 @@ test('more load, longer, thinner or a higher service class never turns a fail in
         expect(rank[state(harder)]).toBeGreaterThanOrEqual(rank[state(base)]);
       },
     ),
-    { numRuns: 300 },
+    { numRuns: runs(60) },
   );
 });

@@ -9,6 +9,7 @@ import { divided, piece, space, stock, thing, workshop } from '../testing/sample
 import { propertiesOf, MATERIALS } from '../stock/index.js';
 import { BeamError, loadPatterns, sagOf, solveBeam, worstSag, type BeamSpec } from './index.js';
 import { asKg, asNewtons } from '../measures/index.js';
+import { runs } from '../testing/runs.js';
 
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const section = { width: 300, thickness: 18, properties: propertiesOf(stock()) };
@@ -45,7 +46,7 @@ describe('of every beam', () => {
         if (base.supports.some((s) => s.oneWay))
           expect(Math.min(...reactions.map((r) => r.newtons))).toBeGreaterThanOrEqual(-1e-6 * (load + 1));
       }),
-      { numRuns: 300 },
+      { numRuns: runs(60) },
     );
   });
 
@@ -57,7 +58,7 @@ describe('of every beam', () => {
         expect(worst.sag.mm).toBeGreaterThanOrEqual(sagOf(patterns[0] as (typeof patterns)[number], section).mm - 1e-12);
         expect(worst.moment).toBeGreaterThanOrEqual(worst.full.moment * (1 - 1e-9));
       }),
-      { numRuns: 200 },
+      { numRuns: runs(40) },
     );
   });
 });
@@ -85,7 +86,7 @@ describe('of every shelf', () => {
         if (low === 'fails') expect(high).not.toMatch(/fine|close/);
         if (low === 'close') expect(high).not.toBe('fine');
       }),
-      { numRuns: 120 },
+      { numRuns: runs(24) },
     );
   });
 
@@ -96,7 +97,7 @@ describe('of every shelf', () => {
         expect(state(shelved(material, kg * times))).toBe('fails');
         expect(state(shelved(material, kg, {}, Math.max(3, 20 / times)))).toBe('fails');
       }),
-      { numRuns: 120 },
+      { numRuns: runs(24) },
     );
   });
 
@@ -105,7 +106,7 @@ describe('of every shelf', () => {
       fc.property(materials, fc.constantFrom(1, 2, 3), (material, serviceClass) => {
         expect(state(shelved(material, undefined, { serviceClass: serviceClass }))).not.toBe('fine');
       }),
-      { numRuns: 60 },
+      { numRuns: runs(12) },
     );
     expect(state(shelved('mdf', 1, { serviceClass: 2 }))).toBe('not judged');
   });
@@ -138,7 +139,7 @@ describe('of every drawer bottom, a plate on four walls', () => {
           if (now?.state === 'fails') expect(then?.state).toBe('fails');
         }
       }),
-      { numRuns: 40 },
+      { numRuns: runs(8) },
     );
   });
 
@@ -150,7 +151,7 @@ describe('of every drawer bottom, a plate on four walls', () => {
         expect(on.reduce((a, b) => a + b, 0)).toBeCloseTo(bottom?.total as number, 6);
         expect(Math.min(...on)).toBeGreaterThanOrEqual(0);
       }),
-      { numRuns: 40 },
+      { numRuns: runs(8) },
     );
   });
 
@@ -165,7 +166,7 @@ describe('of every drawer bottom, a plate on four walls', () => {
         const [low, high] = [serviceClass, serviceClass + 1].map((c) => bottomOf(drawer(kg, 5, 9.5, c as 1 | 2 | 3))?.state);
         if (low === 'fails') expect(high).toBe('fails');
       }),
-      { numRuns: 30 },
+      { numRuns: runs(6) },
     );
   });
 });

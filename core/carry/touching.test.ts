@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { solveBeam, type BeamSpec } from './index.js';
 import { settledOn, type Held } from './touching.js';
+import { runs } from '../testing/runs.js';
 
 const oneWay = (xs: readonly number[]) => xs.map((x) => ({ x, oneWay: true }));
 const beam = (length: number, xs: readonly number[], lines: BeamSpec['lines']): BeamSpec => ({
@@ -48,7 +49,7 @@ test('beams over many supports that only push, with heavy loads here and there',
       const lines = loads.map(([from, wide, perMm]) => ({ from: 40 + from * 31, to: Math.min(1280, 40 + (from + wide) * 31), perMm }));
       expectSettled(beam(1320, xs, [{ from: 40, to: 1280, perMm: 0.08 }, ...lines]));
     }),
-    { numRuns: 150 },
+    { numRuns: runs(30) },
   );
 });
 

@@ -5,6 +5,7 @@ import { solve } from '../solution/index.js';
 import { anyPiece } from '../testing/every-kind.js';
 import { divided, piece, workshop } from '../testing/samples.js';
 import { sceneOf } from './index.js';
+import { runs } from '../testing/runs.js';
 
 test('a solid lies in the middle of its box, and its frame is square', () => {
   fc.assert(
@@ -33,7 +34,7 @@ test('a solid lies in the middle of its box, and its frame is square', () => {
         expect(Math.abs(dot(m.frame.u, m.frame.v)) + Math.abs(dot(m.frame.u, m.frame.n))).toBeLessThan(1e-9);
       });
     }),
-    { numRuns: 100 },
+    { numRuns: runs(20) },
   );
 });
 
@@ -59,6 +60,6 @@ test('in an open pose what is in a drawer goes with it', () => {
         expect((out.things[i]?.middle[2] ?? 0) - t.middle[2]).toBeCloseTo(by, 6);
       });
     }),
-    { numRuns: 150 },
+    { numRuns: runs(30) },
   );
 });

@@ -16,6 +16,7 @@ import {
 } from './index.js';
 import { pieceSchema } from '../kinds/index.js';
 import { ThingSchema } from '../things/index.js';
+import { runs } from '../testing/runs.js';
 
 const { settings } = workshop();
 
@@ -56,7 +57,7 @@ test('sizes of any kind come through a file unchanged', () => {
       const document = spoiled('/stock/ply/thickness', units) as ProjectFile;
       expect(readProjectFile(writeProjectFile(document))).toEqual({ ok: true, file: document });
     }),
-    { numRuns: 50 },
+    { numRuns: runs(10) },
   );
 });
 

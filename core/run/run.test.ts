@@ -12,6 +12,7 @@ import {
   type RunLine,
   type RunSpec,
 } from './index.js';
+import { runs } from '../testing/runs.js';
 
 const share: GapRule = { kind: 'share', weight: 1 };
 const grid: Rounding = { grid: mm(0.5), set: 'gaps', leftover: 'last' };
@@ -291,7 +292,7 @@ describe('properties', () => {
         expect(sumOfLines(solved)).toBe(solved.total.value);
         solved.lines.forEach((l, i) => i > 0 && expect(l.near.value).toBe(solved.lines[i - 1]?.far.value));
       }),
-      { numRuns: 2000 },
+      { numRuns: runs(400) },
     );
   });
 
@@ -306,7 +307,7 @@ describe('properties', () => {
         ).lines.map((l) => l.size.value);
         expect(Math.max(...sizes) - Math.min(...sizes)).toBeLessThanOrEqual(mm(0.5));
       }),
-      { numRuns: 1000 },
+      { numRuns: runs(200) },
     );
   });
 
@@ -315,7 +316,7 @@ describe('properties', () => {
       fc.property(specs, (spec) =>
         expect(solveRun(spec).lines.map((l) => l.size.amount)).toEqual(solveRun(spec).lines.map((l) => l.size.amount)),
       ),
-      { numRuns: 300 },
+      { numRuns: runs(60) },
     );
   });
 });

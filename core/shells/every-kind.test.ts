@@ -16,7 +16,8 @@ import {
 import { sumOfLines } from '../run/index.js';
 import { dot, overlapOf } from '../solid/index.js';
 import { solve, type Solution } from '../solution/index.js';
-import { anyPiece, isWhole, random, runs } from '../testing/every-kind.js';
+import { anyPiece, isWhole, random } from '../testing/every-kind.js';
+import { runs } from '../testing/runs.js';
 
 /** How far two boxes lie inside each other on their least axis, units; negative for how far they are apart. */
 function depthOfOverlap(a: Box, b: Box): number {

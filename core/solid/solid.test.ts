@@ -30,6 +30,7 @@ import {
   type Vector,
 } from './index.js';
 import { asDegrees } from '../measures/index.js';
+import { runs } from '../testing/runs.js';
 
 const SQUARE: Placing = { origin: [0, 0, 0], u: [1, 0, 0], v: [0, 1, 0], n: [0, 0, 1] };
 const board = (length: number, width: number, thickness: number, placing = SQUARE, cuts: Form['cuts'] = []): Solid =>
@@ -118,7 +119,7 @@ describe('areas and volumes', () => {
         // Chords lie within 0.1 mm of their arcs.
         expect(Math.abs(whole / (areaOf(form.profile) * form.thickness) - 1)).toBeLessThan(3e-3);
       }),
-      { numRuns: 100 },
+      { numRuns: runs(20) },
     );
   });
 
@@ -130,7 +131,7 @@ describe('areas and volumes', () => {
         // A prime, so that the points of the grid do not all lie on the edges of steps of 60.
         expect(Math.abs(volume - counted(form, 37)) / whole).toBeLessThan(0.04);
       }),
-      { numRuns: 15 },
+      { numRuns: runs(3) },
     );
   });
 
@@ -213,7 +214,7 @@ describe('overlap', () => {
         expect(overlapOf(b, a)).toBeCloseTo(by, 6);
         expect(overlapOf(solidAfter(motion, 1, a), solidAfter(motion, 1, b))).toBeCloseTo(by, 4);
       }),
-      { numRuns: 40 },
+      { numRuns: runs(8) },
     );
   });
 
@@ -227,7 +228,7 @@ describe('overlap', () => {
         const deep = points.some((p) => isIn(b, p, 2));
         if (deep) expect(overlapOf(a, b)).toBeGreaterThan(2 - 1e-6);
       }),
-      { numRuns: 40 },
+      { numRuns: runs(8) },
     );
   });
 });
@@ -262,7 +263,7 @@ describe('contact', () => {
         expect(moved?.area).toBeCloseTo(ab.area, 2);
         expect(moved && spansOf(moved).map((s) => Math.round(s * 100))).toEqual(spansOf(ab).map((s) => Math.round(s * 100)));
       }),
-      { numRuns: 40 },
+      { numRuns: runs(8) },
     );
   });
 });
@@ -305,7 +306,7 @@ describe('a line through a solid, and how far two are apart', () => {
         const { volume } = volumeOf(solid);
         expect(Math.abs(sum - volume)).toBeLessThan(0.03 * volume + 20 * step * (x1 - x0));
       }),
-      { numRuns: 100, seed: 11 },
+      { numRuns: runs(20), seed: 11 },
     );
   });
 

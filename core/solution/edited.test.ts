@@ -4,7 +4,8 @@ import { EditError, applyEdit } from '../kinds/index.js';
 import { mm } from '../length/index.js';
 import { spacesOf, type Piece, type PieceEdit } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { anyPiece, random, runs } from '../testing/every-kind.js';
+import { anyPiece, random } from '../testing/every-kind.js';
+import { runs } from '../testing/runs.js';
 import { solve } from './index.js';
 
 /** Each is solved some thirty times. */

@@ -3,7 +3,8 @@ import { carry, fixingsOf, type Carried } from '../carry/index.js';
 import { checksOf } from '../checks/index.js';
 import type { Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { anyPiece, isWhole, random, runs } from '../testing/every-kind.js';
+import { anyPiece, isWhole, random } from '../testing/every-kind.js';
+import { runs } from '../testing/runs.js';
 import { solve } from './index.js';
 
 /** Each is solved four times over. */

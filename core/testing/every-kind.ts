@@ -11,12 +11,10 @@ import { anyLeaning } from './any-leaning.js';
 import { anyWallBoard } from './any-wall-board.js';
 import { piece, space, stock, thing, workshop, panels } from './samples.js';
 import { asKg } from '../measures/index.js';
+import { runs } from './runs.js';
 
 /** Another seed each run, printed so that what fails can be looked at again; RUVOK_SEED takes its place. */
 const SEED = Number(process.env['RUVOK_SEED'] ?? Math.floor(Math.random() * 2 ** 31));
-
-/** How many random pieces a test asks: so many, or by `npm run test:long` so many times as many. */
-export const runs = (many: number): number => Math.ceil(many * Number(process.env['RUVOK_LONG'] ?? 1));
 
 /** How a test asks random pieces. */
 export function random(many: number) {

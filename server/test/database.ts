@@ -45,6 +45,11 @@ async function openInMemory(): Promise<OpenDatabase> {
   return { ...database, close: async () => emptied(database).then(() => void idle.push(database)) };
 }
 
+/** Ends what was let go of. */
+export async function closeIdle(): Promise<void> {
+  await Promise.all(idle.splice(0).map((end) => end.close()));
+}
+
 /** An empty database that nobody else has until it is closed: in memory, or on the server that the tests were given. */
 export async function openTestDatabase(): Promise<OpenDatabase> {
   if (TEST_SERVER === undefined) return openInMemory();

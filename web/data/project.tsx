@@ -79,12 +79,13 @@ const LOOKS = 20_000;
 /** Where errands are kept: one box for all projects of this page, made when it is first needed. */
 let box: ErrandBox | null = null;
 
-/** Pages of this browser tell each other what they saved. */
-const others = 'BroadcastChannel' in globalThis ? new BroadcastChannel('ruvok') : null;
+/** How pages of this browser tell each other what they saved: opened by the first project that is shown. */
+let channel: BroadcastChannel | null = null;
+const others = () => (channel ??= 'BroadcastChannel' in globalThis ? new BroadcastChannel('ruvok') : null);
 
 function saverOf(client: QueryClient, project: string): Saver {
   box ??= 'indexedDB' in globalThis ? new BrowserErrands() : NOWHERE;
-  return new Saver(client, project, box, () => others?.postMessage(project));
+  return new Saver(client, project, box, () => others()?.postMessage(project));
 }
 
 /** Loads a project and gives it to the screens inside. */
@@ -132,10 +133,10 @@ export function ProjectProvider({
       if (data === id && saver.getWaiting() === 0 && !saver.trouble) void client.invalidateQueries({ queryKey: benchKey(id) });
     };
     const now = () => saver.tryNow();
-    others?.addEventListener('message', look);
+    others()?.addEventListener('message', look);
     window.addEventListener('online', now);
     return () => {
-      others?.removeEventListener('message', look);
+      others()?.removeEventListener('message', look);
       window.removeEventListener('online', now);
     };
   }, [saver, client, id]);

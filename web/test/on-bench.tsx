@@ -158,7 +158,9 @@ function changesOf(from: Workbench, to: Workbench, typed: number | null): readon
 
 /** All that can be worked, and what stands in it. */
 const looks = () =>
-  KINDS.flatMap((is) => all(is).map((e) => `${nameOf(e)}: ${e.value} ${e.checked} ${e.getAttribute('aria-checked')} ${e.disabled} ${textOf(e)}`))
+  KINDS.flatMap((is) =>
+    all(is).map((e) => `${nameOf(e)}: ${e.value} ${e.checked} ${e.getAttribute('aria-checked')} ${e.disabled} ${textOf(e)}`),
+  )
     .concat([...document.querySelectorAll('[role=alert]')].map(textOf))
     .join('\n');
 

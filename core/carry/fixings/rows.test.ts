@@ -8,6 +8,7 @@ import { chest, drawers } from '../../testing/chest.js';
 import { divided, piece, stock, thing, workshop, panels } from '../../testing/samples.js';
 import { allScrews, contactOf, fixingsOf, rowBetween, spacedAlong, type Fixing, type Row } from '../index.js';
 import { asKg } from '../../measures/index.js';
+import { runs } from '../../testing/runs.js';
 
 function butted(kg = 5) {
   const inside = divided('in', 'up', 2);
@@ -198,7 +199,7 @@ describe('of every row between a shelf and a side', () => {
           for (const gap of apart) expect(gap).toBeGreaterThanOrEqual(10 * (screws[0]?.across as number) - 1e-9);
         }
       }),
-      { numRuns: 150 },
+      { numRuns: runs(30) },
     );
   });
 });

@@ -4,6 +4,7 @@ import { programSolver } from '../../testing/programs.js';
 import type { ProgramSolver } from '../program.js';
 import { layBoards, layBoardsWell, type BoardAnswer, type BoardProblem } from './index.js';
 import { knapsack } from './knapsack.js';
+import { runs } from '../../testing/runs.js';
 
 let solve: ProgramSolver;
 beforeAll(async () => {
@@ -159,7 +160,7 @@ test('as few boards as by trying all, never more than at once, and the bound nev
         expect(layBoards(problem).cost).toBeGreaterThanOrEqual(least);
       },
     ),
-    { numRuns: 60 },
+    { numRuns: runs(12) },
   );
 });
 
@@ -181,7 +182,7 @@ test('more boards never make it dearer', () => {
         expect(layBoardsWell(more, solve).cost).toBeLessThanOrEqual(layBoardsWell(problem, solve).cost + 0.01);
       },
     ),
-    { numRuns: 40 },
+    { numRuns: runs(8) },
   );
 });
 

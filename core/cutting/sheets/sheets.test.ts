@@ -4,6 +4,7 @@ import { cutsOf, inOrder } from '../cuts.js';
 import { leftOn, partsOn, type LaidSheet, type Rect, type Sawn } from '../laid.js';
 import { seeded } from '../wanted.js';
 import { SheetSearch, type RectWanted, type Sheet, type SheetAnswer, type SheetProblem } from './index.js';
+import { runs } from '../../testing/runs.js';
 
 const none = { ends: mm(0), edges: mm(0) };
 const birch: Sheet = { id: 'birch', length: mm(2500), width: mm(1250), count: Infinity, cost: 84, trim: none };
@@ -257,7 +258,7 @@ test('any parts: inside, a kerf apart, grain kept, sawn back from the cuts; neve
         }
       },
     ),
-    { numRuns: 80 },
+    { numRuns: runs(16) },
   );
 });
 
@@ -292,7 +293,7 @@ test('any parts that are held and do not lie over each other stay where they are
         }
       },
     ),
-    { numRuns: 80 },
+    { numRuns: runs(16) },
   );
 });
 

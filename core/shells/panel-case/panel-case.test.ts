@@ -10,6 +10,7 @@ import { sumOfLines } from '../../run/index.js';
 import { divided, opening, piece, space, stock, thing, workshop, panels } from '../../testing/samples.js';
 import { shapeOf } from '../index.js';
 import { CASE } from './ids.js';
+import { runs } from '../../testing/runs.js';
 
 const shop = workshop();
 const shape = (p: PanelCase) => shapeOf(p, shop);
@@ -302,7 +303,7 @@ describe('properties of every case', () => {
           expect(touches || box.y0 === 0).toBe(true);
         });
       }),
-      { numRuns: 700 },
+      { numRuns: runs(140) },
     );
   });
 
@@ -319,7 +320,7 @@ describe('properties of every case', () => {
           expect([m.length.amount, m.width.amount, m.thickness.amount].sort((x, y) => x - y)).toEqual(extents);
         }
       }),
-      { numRuns: 300 },
+      { numRuns: runs(60) },
     );
   });
 
@@ -331,7 +332,7 @@ describe('properties of every case', () => {
         shapeOf(p, { ...w, stock: new Map(w.stock).set('ply', stock({ thickness: other as Length })) });
         expect(figures(shapeOf(p, w))).toEqual(before);
       }),
-      { numRuns: 100 },
+      { numRuns: runs(20) },
     );
   });
 });

@@ -10,6 +10,7 @@ import { applyEdit, pieceSchema } from '../../kinds/index.js';
 import { remediesFor, solve, type Remedy, type Solution } from '../index.js';
 import { candidatesFor } from './candidates.js';
 import { asKg } from '../../measures/index.js';
+import { runs } from '../../testing/runs.js';
 
 const ID = 'in-m1/shelf/1';
 const slab = thing({ name: 'slab', shape: { kind: 'box', width: mm(800), height: mm(100), depth: mm(200) } });
@@ -128,9 +129,9 @@ test('every remedy of every failing shelf makes it pass, without a stop that was
         }
       },
     ),
-    { numRuns: 25, seed: 11 },
+    { numRuns: runs(5), seed: 11 },
   );
-  expect(offered).toBeGreaterThan(20);
+  expect(offered).toBeGreaterThan(runs(3));
 });
 
 test('whatever is tried leaves a piece that may be kept: a toe with a bearer along its rear becomes a plinth without one', () => {

@@ -1,0 +1,3 @@
+import { closeIdle } from './database.js';
+
+afterAll(closeIdle);
