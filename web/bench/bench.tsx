@@ -122,7 +122,9 @@ export function BenchProvider({ pieceId, children }: { pieceId: string; children
   const workshop = useWorkshop(pieceId, piece);
   const settled = useMemo(() => solve(piece, workshop, letters), [piece, workshop, letters]);
   const [draft, setDraft] = useState<Draft>(null);
-  const [moved, setMoved] = useState<readonly Moved[]>([]);
+  const [before, setBefore] = useState<Solution | null>(null);
+  // It follows the record: what is taken back has moved nothing.
+  const moved = useMemo(() => (before === null || before === settled ? [] : compare(before, settled)), [before, settled]);
   const solution = useMemo(() => solveDraft(piece, workshop, settled, draft), [piece, workshop, settled, draft]);
   const [selection, select] = useSelection(firstSpace(settled));
   const [lastSpace, setLastSpace] = useState('');
@@ -136,26 +138,26 @@ export function BenchProvider({ pieceId, children }: { pieceId: string; children
       const now = saver.latest('pieces', pieceId)?.piece ?? piece;
       try {
         const next = applyEdit(now, rebaseEdit(edit, piece, now));
-        setMoved(compare(settled, solve(next, workshop, settled.letters)));
+        setBefore(settled);
         saver.save('pieces', pieceId, next, label);
       } catch (error) {
         saver.say({ tone: 'refused', text: `“${label}” was not done, and nothing was changed: ${(error as Error).message}.` });
       }
     },
-    [piece, settled, workshop, saver, pieceId],
+    [piece, settled, saver, pieceId],
   );
   const commitOpening = useCallback(
     (id: string, opening: Opening, label: string) => {
       setDraft(null);
-      setMoved(compare(settled, solveDraft(piece, workshop, settled, { kind: 'opening', id, opening })));
+      setBefore(settled);
       saver.save('openings', id, opening, label, workshop.openings.get(id));
     },
-    [piece, settled, workshop, saver],
+    [settled, workshop, saver],
   );
   const addReading = useCallback(
     (reading: Read) => {
       setDraft(null);
-      setMoved(compare(settled, solveDraft(piece, workshop, settled, { kind: 'built', read: reading })));
+      setBefore(settled);
       const taken = bench.readings.map((r) => r.id);
       void saver.read(newId(`${reading.space} ${reading.reach}`, taken), {
         piece: pieceId,
@@ -165,7 +167,7 @@ export function BenchProvider({ pieceId, children }: { pieceId: string; children
         at: new Date().toISOString(),
       });
     },
-    [bench, piece, settled, workshop, saver, pieceId],
+    [bench, settled, saver, pieceId],
   );
   const applyChange = useCallback(
     (change: Change, label: string) => {
@@ -179,7 +181,7 @@ export function BenchProvider({ pieceId, children }: { pieceId: string; children
     () => ({ pieceId, piece, workshop, settled, setDraft, commit, commitOpening, addReading, applyChange, selection, select, space }),
     [pieceId, piece, workshop, settled, commit, commitOpening, addReading, applyChange, selection, select, space],
   );
-  const lookedAt = useCallback(() => setMoved([]), []);
+  const lookedAt = useCallback(() => setBefore(null), []);
   const value = useMemo<BenchValue>(() => ({ ...still, solution, draft, moved, lookedAt }), [still, solution, draft, moved, lookedAt]);
   return (
     <SettledContext.Provider value={still}>
