@@ -42,7 +42,7 @@ function suitesOf(project) {
     .map((file) => needsOf(file, project));
   for (const suite of new Set(needs.map((n) => n.suite))) {
     const own = needs.filter((n) => n.suite === suite);
-    const many = suite === `in-${project.testEnvironment}` ? HOW_MANY[name] : 1;
+    const many = suite === `in-${project.testEnvironment}` ? Math.min(HOW_MANY[name], own.length) : 1;
     // By turns, as their names follow each other: what is heavy is not all in one.
     for (let i = 0; i < many; i += 1)
       write(

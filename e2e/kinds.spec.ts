@@ -170,11 +170,17 @@ test.describe('contents first', () => {
     await page.goto(`${shed.url}/p/print-shed/things`);
     await page.getByRole('button', { name: 'A list', exact: true }).click();
     const field = page.getByRole('textbox', { name: /One thing a line/ });
-    await field.fill('name\twidth\thigh\tdeep\tcount\tkg\nPlate box\t260\t60\t190\t6\t2.4\nBad one\twide\t60\t190\t1\t1');
-    await expect(page.getByRole('alert')).toContainText('Line 3: the width “wide” was not understood');
+    await field.fill(
+      'For the shelf\nItem\tWidth (in)\thigh\tdeep\tQty\tColour\tkg\nPlate box\t10\t60\t190\tx6\tgrey\t2,4\nBad one\twide\t60\t190\t1\tred\t1',
+    );
+    const understood = page.getByRole('region', { name: 'How the list is understood' });
+    for (const text of ['“Width (in)”: width, in inches', '“Colour”: left out', 'Line 1, “For the shelf”: left out', 'a comma'])
+      await expect(understood).toContainText(text);
+    await expect(page.getByRole('alert')).toContainText('Line 4 is left out: “wide” under “width” cannot be read');
     await page.getByRole('button', { name: 'Add 1 thing' }).click();
     await saved(page);
-    await expect(page.getByRole('row', { name: /Plate box/ })).toContainText('260');
+    // Ten inches.
+    await expect(page.getByRole('row', { name: /Plate box/ })).toContainText('254');
     await page.getByRole('button', { name: 'A list', exact: true }).click();
     await page.getByRole('button', { name: 'Jars and bottles' }).click();
     await expect(page.getByRole('row', { name: /Jar, one litre/ })).toBeVisible();

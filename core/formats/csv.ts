@@ -21,17 +21,8 @@ export function csvOf(rows: readonly (readonly (string | number)[])[]): string {
   )}\r\n`;
 }
 
-/**
- * The cells of a list, with a byte order mark or without; what was made plain for spreadsheets is as it was.
- * @example cellsOf('a,b') // [['a', 'b']]
- */
-export function cellsOf(text: string, delimiters?: readonly string[]): readonly string[][] {
-  const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, '').trim(), {
-    skipEmptyLines: 'greedy',
-    ...(delimiters ? { delimitersToGuess: [...delimiters] } : {}),
-  });
-  return data.map((row) => row.map((cell) => cell.replace(PLAIN, '$1$2')));
-}
+/** A cell as it was before it was made plain for spreadsheets. @example cellAsItWas("'=1+1") // '=1+1' */
+export const cellAsItWas = (cell: string): string => cell.replace(PLAIN, '$1$2');
 
 /** A line of a list that could not be read: which, what was wrong, and what would be taken. */
 export interface ListFault {
@@ -51,9 +42,9 @@ export function lengthIn(text: string, unit: LengthUnit, least?: Length): Read<L
   return read.ok ? { ok: true, value: read.length } : { ok: false, accepted: 'a length, such as 240 or 9 1/2"' };
 }
 
-/** A number in a cell, with a point or a comma. @example numberIn('2,5', false, 0, 10) // { ok: true, value: 2.5 } */
+/** A number in a cell, with a point before its decimals. @example numberIn('2.5', false, 0, 10) // { ok: true, value: 2.5 } */
 export function numberIn(text: string, whole: boolean, least: number, most: number): Read<number> {
-  const value = Number(text.replace(',', '.'));
+  const value = Number(text);
   const fits = text !== '' && Number.isFinite(value) && value >= least && value <= most && (!whole || Number.isInteger(value));
   return fits ? { ok: true, value } : { ok: false, accepted: `a${whole ? ' whole' : ''} number from ${least} to ${most}` };
 }

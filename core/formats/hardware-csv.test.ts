@@ -6,7 +6,7 @@ const screws: Hardware = { what: 'countersunk screws', each: 'piece', length: mm
 const edging: Hardware = { what: 'birch edging', each: 'run', pack: 10 };
 
 test.each(['mm', 'in'] as const)('written in %s and read again nothing has changed', (unit) => {
-  expect(readHardware(hardwareCsv([screws, edging], unit), unit, [])).toEqual({ hardware: [screws, edging], faults: [] });
+  expect(readHardware(hardwareCsv([screws, edging], unit), unit, [])).toMatchObject({ hardware: [screws, edging], faults: [] });
 });
 
 test('a line changes what is there by name and size, and leaves what it does not say; another length is another thing', () => {

@@ -1,21 +1,21 @@
 import type { LengthUnit } from '../length/index.js';
 import { isSameHardware, type Hardware } from '../stock/index.js';
-import {
-  cellsOf,
-  csvOf,
-  exactly,
-  field,
-  isFault,
-  lengthIn,
-  numberIn,
-  type CellOf,
-  type FieldFault,
-  type ListFault,
-  type Read,
-} from './csv.js';
+import { csvOf, exactly, field, isFault, lengthIn, numberIn, type CellOf, type FieldFault, type ListFault, type Read } from './csv.js';
+import { readTable, type ListColumn, type ListLayout, type Understood } from './list-table.js';
 
 const HEADER = ['what', 'counted by', 'length', 'thick', 'in one pack', 'price', 'on hand'] as const;
 type Column = (typeof HEADER)[number];
+
+const COLUMNS: Readonly<Record<Column, ListColumn>> = {
+  what: { called: ['item', 'name', 'description', 'hardware'], holds: 'words' },
+  'counted by': { called: ['sold by', 'unit', 'by'], holds: 'words' },
+  length: { called: ['long', 'l', 'len'], holds: 'length' },
+  thick: { called: ['thickness', 't', 'th', 'ø', 'dia', 'diameter', 'gauge'], holds: 'length' },
+  'in one pack': { called: ['pack', 'per pack', 'pack of', 'pieces in a pack'], holds: 'count' },
+  price: { called: ['cost', 'price each', 'unit price'], holds: 'money' },
+  'on hand': { called: ['qty', 'quantity', 'count', 'stock', 'have', 'no', 'pcs'], holds: 'count' },
+};
+const LAYOUT: ListLayout<Column> = { columns: COLUMNS };
 
 /** The longest list that is read at once. */
 const LONGEST = 1000;
@@ -84,22 +84,25 @@ export function readHardware(
   text: string,
   unit: LengthUnit,
   known: readonly Hardware[],
-): { readonly hardware: readonly Hardware[]; readonly faults: readonly ListFault[] } {
-  const [head = [], ...rows] = cellsOf(text);
-  if (head.length === 0) return { hardware: [], faults: [] };
-  const columns = head.map((h) => h.trim().toLowerCase());
-  if (!columns.includes('what'))
-    return { hardware: [], faults: [{ line: 1, column: 'what', given: head.join(', '), accepted: `a heading with ${HEADER.join(', ')}` }] };
+): { readonly hardware: readonly Hardware[]; readonly faults: readonly ListFault[]; readonly understood: Understood } {
+  const { rows: lines, understood } = readTable(text, LAYOUT);
+  const [first] = lines;
+  if (first && !understood.taken.some((t) => t.as?.[0] === 'what'))
+    return {
+      hardware: [],
+      faults: [{ line: first.line, column: 'what', given: '', accepted: `a heading with ${HEADER.join(', ')}` }],
+      understood,
+    };
   const read: Hardware[] = [];
   const faults: ListFault[] = [];
-  rows.slice(0, LONGEST).forEach((row, i) => {
-    const cell: CellOf<Column> = (column) => (row[columns.indexOf(column)] ?? '').trim();
+  for (const { line, cell } of lines.slice(0, LONGEST)) {
     const one = hardwareFrom(cell, unit, [...read, ...known]);
-    if (isFault<Column>(one)) return faults.push({ line: i + 2, ...one });
-    const at = read.findIndex((h) => isSameHardware(h, one));
-    return at < 0 ? read.push(one) : read.splice(at, 1, one);
-  });
-  if (rows.length > LONGEST)
-    faults.push({ line: LONGEST + 2, column: '', given: `${rows.length} lines`, accepted: `at most ${LONGEST} at once` });
-  return { hardware: read, faults };
+    const at = isFault<Column>(one) ? -1 : read.findIndex((h) => isSameHardware(h, one));
+    if (isFault<Column>(one)) faults.push({ line, ...one });
+    else if (at < 0) read.push(one);
+    else read.splice(at, 1, one);
+  }
+  const next = lines[LONGEST];
+  if (next) faults.push({ line: next.line, column: '', given: `${lines.length} lines`, accepted: `at most ${LONGEST} at once` });
+  return { hardware: read, faults, understood };
 }

@@ -14,7 +14,7 @@ const birch = stock({
 });
 
 test.each(['mm', 'in'] as const)('written in %s and read again nothing has changed', (unit) => {
-  expect(readStock(stockCsv([birch], unit), unit, [birch])).toEqual({ stocks: [birch], faults: [] });
+  expect(readStock(stockCsv([birch], unit), unit, [birch])).toMatchObject({ stocks: [birch], faults: [] });
 });
 
 test('a stock that is there is changed in what a line says, another is added, an offcut goes to its stock', () => {

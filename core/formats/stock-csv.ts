@@ -1,6 +1,7 @@
 import { ZERO, type Length, type LengthUnit } from '../length/index.js';
 import { MATERIALS, propertiesOf, type Flaw, type Stock } from '../stock/index.js';
-import { cellsOf, csvOf, exactly, field, isFault, lengthIn, numberIn, type CellOf, type FieldFault, type ListFault } from './csv.js';
+import { csvOf, exactly, field, isFault, lengthIn, numberIn, type CellOf, type FieldFault, type ListFault } from './csv.js';
+import { readTable, type ListColumn, type ListLayout, type Understood } from './list-table.js';
 
 const HEADER = [
   'stock',
@@ -16,6 +17,26 @@ const HEADER = [
   'keep clear',
 ] as const;
 type Column = (typeof HEADER)[number];
+
+const COLUMNS: Readonly<Record<Column, ListColumn>> = {
+  stock: { called: ['name', 'item', 'description', 'what'], holds: 'words' },
+  offcut: { called: ['rest'], holds: 'words' },
+  form: { called: ['kind', 'sheet or board'], holds: 'words' },
+  material: { called: ['wood', 'species'], holds: 'words' },
+  'sold as': { called: ['nominal', 'nominal thickness'], holds: 'length' },
+  thickness: { called: ['thick', 't', 'th', 'thk', 'measured thickness'], holds: 'length' },
+  length: { called: ['long', 'l', 'len'], holds: 'length' },
+  width: { called: ['wide', 'w'], holds: 'length' },
+  price: { called: ['cost', 'price each', 'unit price'], holds: 'money' },
+  'on hand': { called: ['qty', 'quantity', 'count', 'have', 'no', 'pcs', 'pieces'], holds: 'count' },
+  'keep clear': { called: ['knots', 'flaws'], holds: 'words' },
+};
+const LAYOUT: ListLayout<Column> = {
+  columns: COLUMNS,
+  sizes: ['thickness', 'width', 'length'],
+  leastIsFirst: true,
+  letters: { l: 'length', w: 'width', t: 'thickness', th: 'thickness' },
+};
 
 /** The longest list that is read at once. */
 const LONGEST = 1000;
@@ -52,6 +73,7 @@ export function stockCsv(stocks: readonly Stock[], unit: LengthUnit): string {
 export interface StockReading {
   readonly stocks: readonly Stock[];
   readonly faults: readonly ListFault[];
+  readonly understood: Understood;
 }
 
 type Cell = CellOf<Column>;
@@ -139,6 +161,19 @@ function offcutFrom(cell: Cell, unit: LengthUnit): NonNullable<Stock['offcuts']>
   };
 }
 
+/** What a line makes of its stock: a new one, another, or one more offcut of it. @param there the stock of a name, as it is by then */
+function stockOfLine(cell: Cell, unit: LengthUnit, there: (name: string) => Stock | undefined): Stock | Fault {
+  const name = cell('stock');
+  const before = there(name);
+  if (name === '') return { column: 'stock', given: '', accepted: 'what the stock is called' };
+  if (cell('offcut') === '') return stockFrom(cell, unit, before);
+  if (!before) return { column: 'stock', given: name, accepted: 'a stock that is there, or stands in a line above' };
+  const offcut = offcutFrom(cell, unit);
+  if (isFault<Column>(offcut)) return offcut;
+  const others = (before.offcuts ?? []).filter((o) => o.name !== offcut.name);
+  return { ...before, offcuts: [...others, offcut] };
+}
+
 /**
  * Reads a list of what is on hand, as it is written here or kept in a spreadsheet. A stock that is there by its name is changed in what the line
  * says, another is added; a line with an offcut adds it to its stock, or takes the place of the one of that name.
@@ -147,36 +182,23 @@ function offcutFrom(cell: Cell, unit: LengthUnit): NonNullable<Stock['offcuts']>
  * @example readStock('', 'mm', [PLY]).faults // []
  */
 export function readStock(text: string, unit: LengthUnit, known: readonly Stock[]): StockReading {
-  const data = cellsOf(text);
-  const [head = [], ...rows] = data;
-  const columns = head.map((h) => h.trim().toLowerCase());
-  const needed = (['stock', 'length', 'width'] as const).filter((c) => !columns.includes(c));
-  if (data.length === 0) return { stocks: [], faults: [] };
-  if (needed.length > 0) {
-    return {
-      stocks: [],
-      faults: [{ line: 1, column: needed.join(', '), given: head.join(', '), accepted: `a heading with ${HEADER.join(', ')}` }],
-    };
+  const { rows: lines, understood } = readTable(text, LAYOUT);
+  const [first] = lines;
+  const given = new Set(understood.taken.flatMap((t) => t.as ?? []));
+  const needed = (['stock', 'length', 'width'] as const).filter((c) => !given.has(c));
+  if (first && needed.length > 0) {
+    const heads = understood.taken.map((t) => t.head).join(', ');
+    const fault = { line: first.line, column: needed.join(', '), given: heads, accepted: `a heading with ${HEADER.join(', ')}` };
+    return { stocks: [], faults: [fault], understood };
   }
   const changed = new Map<string, Stock>();
   const faults: ListFault[] = [];
-  rows.slice(0, LONGEST).forEach((row, i) => {
-    const cell: Cell = (column) => (row[columns.indexOf(column)] ?? '').trim();
-    const fault = (wrong: Fault) => faults.push({ line: i + 2, ...wrong });
-    const name = cell('stock');
-    const before = changed.get(name) ?? known.find((s) => s.name === name);
-    if (name === '') return fault({ column: 'stock', given: '', accepted: 'what the stock is called' });
-    if (cell('offcut') === '') {
-      const stock = stockFrom(cell, unit, before);
-      return isFault(stock) ? fault(stock) : changed.set(name, stock);
-    }
-    if (!before) return fault({ column: 'stock', given: name, accepted: 'a stock that is there, or stands in a line above' });
-    const offcut = offcutFrom(cell, unit);
-    if (isFault(offcut)) return fault(offcut);
-    const others = (before.offcuts ?? []).filter((o) => o.name !== offcut.name);
-    return changed.set(name, { ...before, offcuts: [...others, offcut] });
-  });
-  if (rows.length > LONGEST)
-    faults.push({ line: LONGEST + 2, column: '', given: `${rows.length} lines`, accepted: `at most ${LONGEST} at once` });
-  return { stocks: [...changed.values()], faults };
+  for (const { line, cell } of lines.slice(0, LONGEST)) {
+    const read = stockOfLine(cell, unit, (name) => changed.get(name) ?? known.find((s) => s.name === name));
+    if (isFault<Column>(read)) faults.push({ line, ...read });
+    else changed.set(read.name, read);
+  }
+  const next = lines[LONGEST];
+  if (next) faults.push({ line: next.line, column: '', given: `${lines.length} lines`, accepted: `at most ${LONGEST} at once` });
+  return { stocks: [...changed.values()], faults, understood };
 }

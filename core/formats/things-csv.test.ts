@@ -49,7 +49,7 @@ test.each([
 });
 
 test('nothing at all is nothing, and too many lines are told', () => {
-  expect(readThings(' \n ', 'mm')).toEqual({ things: [], faults: [] });
+  expect(readThings(' \n ', 'mm')).toMatchObject({ things: [], faults: [] });
   const { things, faults } = readThings('Tin,1,1,1\n'.repeat(600), 'mm');
   expect([things.length, faults[0]?.given]).toEqual([500, '600 lines']);
 });

@@ -1,66 +1,39 @@
 import { KG_PER_POUND } from '../figure/index.js';
 import { ZERO, type LengthUnit } from '../length/index.js';
 import type { Thing } from '../things/index.js';
-import { cellsOf, lengthIn, numberIn, type ListFault, type Read } from './csv.js';
+import { lengthIn, numberIn, type ListFault, type Read } from './csv.js';
+import { readTable, type ListColumn, type ListLayout, type Understood } from './list-table.js';
 import { asKg } from '../measures/index.js';
 
 /** The things of a list, and its lines that could not be read. */
 export interface ListReading {
   readonly things: readonly Thing[];
   readonly faults: readonly ListFault[];
+  readonly understood: Understood;
 }
 
-type Column = 'name' | 'width' | 'height' | 'depth' | 'count' | 'mass' | 'clearance' | 'diameter' | 'stack';
+const COLUMNS = {
+  name: { called: ['thing', 'things', 'what', 'item', 'description'], holds: 'words' },
+  width: { called: ['wide', 'w', 'breadth'], holds: 'length' },
+  height: { called: ['high', 'h', 'tall'], holds: 'length' },
+  depth: { called: ['deep', 'd', 'length', 'long', 'l'], holds: 'length' },
+  count: { called: ['number', 'how many', 'qty', 'quantity', 'pcs', 'pieces', 'no', 'nos', '#'], holds: 'count' },
+  mass: { called: ['weight', 'kg', 'lb', 'lbs', 'pounds', 'each weighs'], holds: 'mass' },
+  clearance: { called: ['free above', 'clear above'], holds: 'length' },
+  diameter: { called: ['ø', 'dia', 'across'], holds: 'length' },
+  stack: { called: ['stacked'], holds: 'count' },
+} as const satisfies Readonly<Record<string, ListColumn>>;
+type Column = keyof typeof COLUMNS;
 
-/** Headings as people write them. */
-const HEADINGS: Readonly<Record<string, Column>> = {
-  name: 'name',
-  thing: 'name',
-  what: 'name',
-  width: 'width',
-  wide: 'width',
-  w: 'width',
-  height: 'height',
-  high: 'height',
-  h: 'height',
-  depth: 'depth',
-  deep: 'depth',
-  d: 'depth',
-  count: 'count',
-  number: 'count',
-  'how many': 'count',
-  mass: 'mass',
-  weight: 'mass',
-  kg: 'mass',
-  lb: 'mass',
-  pounds: 'mass',
-  clearance: 'clearance',
-  'free above': 'clearance',
-  diameter: 'diameter',
-  Ø: 'diameter',
-  stack: 'stack',
+const LAYOUT: ListLayout<Column> = {
+  columns: COLUMNS,
+  usual: ['name', 'width', 'height', 'depth', 'count', 'mass'],
+  sizes: ['width', 'height', 'depth'],
+  letters: { w: 'width', h: 'height', d: 'depth', l: 'depth' },
 };
 
 /** The longest list that is read at once. */
 export const LONGEST_LIST = 500;
-
-interface Columns {
-  readonly columns: readonly (Column | null)[];
-  readonly heading: boolean;
-  /** What a bare number of the mass is in. */
-  readonly mass: 'kg' | 'lb';
-}
-
-function columnsOf(first: readonly string[], unit: LengthUnit): Columns {
-  const heads = first.map((cell) => cell.trim().toLowerCase());
-  const known = heads.map((head) => HEADINGS[head.replace(/[\s,(]+(mm|in|kg|lbs?)\)?$/, '')] ?? null);
-  const usual = unit === 'mm' ? 'kg' : 'lb';
-  if (known.filter(Boolean).length < 2) {
-    return { columns: ['name', 'width', 'height', 'depth', 'count', 'mass'], heading: false, mass: usual };
-  }
-  const head = heads[known.indexOf('mass')] ?? '';
-  return { columns: known, heading: true, mass: /kg/.test(head) ? 'kg' : /lb|pound/.test(head) ? 'lb' : usual };
-}
 
 /** A mass in kg: "2.5 kg" and "5 lb" as they say, a bare number in what its column is in. */
 function massIn(text: string, bare: 'kg' | 'lb'): Read<number> {
@@ -120,21 +93,17 @@ function thingFrom(
  * @example readThings('tin,100,100,100,4', 'mm').things[0].count // 4
  */
 export function readThings(text: string, unit: LengthUnit): ListReading {
-  const data = cellsOf(text);
-  const [first, ...rest] = data;
-  if (!first) return { things: [], faults: [] };
-  const { columns, heading, mass } = columnsOf(first, unit);
-  const rows = heading ? rest : data;
+  const { rows: lines, understood } = readTable(text, LAYOUT);
+  const head = understood.taken.find((t) => t.as?.[0] === 'mass')?.head ?? '';
+  const mass = /kg/i.test(head) ? 'kg' : /lb|pound/i.test(head) ? 'lb' : unit === 'mm' ? 'kg' : 'lb';
   const things: Thing[] = [];
   const faults: ListFault[] = [];
-  rows.slice(0, LONGEST_LIST).forEach((row, i) => {
-    const cell = (column: Column) => (row[columns.indexOf(column)] ?? '').trim();
+  for (const { line, cell } of lines.slice(0, LONGEST_LIST)) {
     const read = thingFrom(cell, unit, mass);
     if ('thing' in read) things.push(read.thing);
-    else faults.push({ line: i + (heading ? 2 : 1), ...read.fault });
-  });
-  if (rows.length > LONGEST_LIST) {
-    faults.push({ line: LONGEST_LIST + 1, column: '', given: `${rows.length} lines`, accepted: `at most ${LONGEST_LIST} at once` });
+    else faults.push({ line, ...read.fault });
   }
-  return { things, faults };
+  const next = lines[LONGEST_LIST];
+  if (next) faults.push({ line: next.line, column: '', given: `${lines.length} lines`, accepted: `at most ${LONGEST_LIST} at once` });
+  return { things, faults, understood };
 }

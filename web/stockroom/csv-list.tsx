@@ -1,11 +1,21 @@
 import { useState } from 'react';
 import { FileDown } from 'lucide-react';
 import type { ListFault } from '../../core/formats/csv.js';
+import type { Understood } from '../../core/formats/list-table.js';
 import { download } from '../shared/download.js';
-import { Button, Faint, Fault, Row } from '../shared/ui.js';
+import { Button, Faint, Row } from '../shared/ui.js';
+import { UnderstoodList } from '../shared/understood.js';
 import { Laid } from '../shared/laid.js';
 
-/** A list out as CSV and in again. */
+/** What a list says, before it is used. */
+export interface CsvRead {
+  readonly count: number;
+  readonly faults: readonly ListFault[];
+  readonly understood: Understood;
+  readonly use: () => void;
+}
+
+/** A list out as CSV and in again: it is told how it is understood before anything of it is used. */
 export function CsvList({
   file,
   told: { one, more },
@@ -17,10 +27,12 @@ export function CsvList({
   /** What one of what it lists is called, and several. */
   told: { readonly one: string; readonly more: string };
   write: () => string;
-  /** Takes what a text says, and tells how many and what could not be read. */
-  read: (text: string) => { readonly count: number; readonly faults: readonly ListFault[] };
+  read: (text: string) => CsvRead;
 }) {
-  const [last, setLast] = useState<ReturnType<typeof read> | null>(null);
+  const [given, setGiven] = useState<string | null>(null);
+  const [done, setDone] = useState<string | null>(null);
+  const found = given === null ? null : read(given);
+  const counted = (count: number) => (count === 1 ? `1 ${one}` : `${count} ${more}`);
   return (
     <>
       <Row>
@@ -35,22 +47,36 @@ export function CsvList({
             accept=".csv,.tsv,.txt,text/csv"
             $size={13}
             onChange={(e) => {
-              const [given] = e.target.files ?? [];
+              const [list] = e.target.files ?? [];
               e.target.value = '';
-              if (given) void given.text().then((text) => setLast(read(text)));
+              setDone(null);
+              if (list) void list.text().then(setGiven);
             }}
           />
         </Laid.label>
       </Row>
-      {last ? (
+      {found ? (
+        <Laid.div role="group" aria-label="What the list says" $above={6}>
+          <UnderstoodList understood={found.understood} faults={found.faults} />
+          <Row $above={8}>
+            <Button
+              data-main
+              isDisabled={found.count === 0}
+              onPress={() => {
+                found.use();
+                setGiven(null);
+                setDone(`${counted(found.count)} ${found.count === 1 ? 'was' : 'were'} read.`);
+              }}
+            >
+              Take {counted(found.count)}
+            </Button>
+            <Button onPress={() => setGiven(null)}>Cancel</Button>
+          </Row>
+        </Laid.div>
+      ) : null}
+      {done ? (
         <Laid.div role="status" $above={6}>
-          <Faint>{last.count === 1 ? `1 ${one} was read.` : `${last.count} ${more} were read.`}</Faint>
-          {last.faults.map((f) => (
-            <Fault key={`${f.line} ${f.column}`}>
-              Line {f.line}
-              {f.column ? `, ${f.column}` : ''}: {f.given === '' ? 'nothing is there' : `“${f.given}”`}; accepted: {f.accepted}.
-            </Fault>
-          ))}
+          <Faint>{done}</Faint>
         </Laid.div>
       ) : null}
     </>

@@ -16,11 +16,14 @@ export function HardwareList() {
   const precision = usePrecision();
   const all = bench.records.hardware;
   const read = (text: string) => {
-    const { hardware, faults } = readHardware(
+    const { hardware, faults, understood } = readHardware(
       text,
       precision.unit,
       all.map((h) => h.data),
     );
+    return { count: hardware.length, faults, understood, use: () => keep(hardware) };
+  };
+  const keep = (hardware: readonly Hardware[]) => {
     const ids = all.map((h) => h.id);
     for (const one of hardware) {
       const there = all.find((h) => isSameHardware(h.data, one));
@@ -32,7 +35,6 @@ export function HardwareList() {
         void saver.create('hardware', id, one, label);
       }
     }
-    return { count: hardware.length, faults };
   };
   return (
     <Section aria-label="Hardware, edging and finish">

@@ -7,9 +7,8 @@ import { CsvList } from './csv-list.js';
 export function StockList({ stocks, onRead }: { stocks: readonly Stock[]; onRead: (stocks: readonly Stock[]) => void }) {
   const { unit } = usePrecision();
   const read = (text: string) => {
-    const { stocks: changed, faults } = readStock(text, unit, stocks);
-    if (changed.length > 0) onRead(changed);
-    return { count: changed.length, faults };
+    const { stocks: changed, faults, understood } = readStock(text, unit, stocks);
+    return { count: changed.length, faults, understood, use: () => onRead(changed) };
   };
   return <CsvList file="stock" told={{ one: 'stock', more: 'stocks' }} write={() => stockCsv(stocks, unit)} read={read} />;
 }

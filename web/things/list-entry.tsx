@@ -7,6 +7,7 @@ import { newId } from '../data/defaults.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { Button, Faint, Fault, FieldLabel, Panel, Row, fieldBox } from '../shared/ui.js';
 import { Laid } from '../shared/laid.js';
+import { UnderstoodList } from '../shared/understood.js';
 
 const Lines = styled(TextArea)`
   ${fieldBox}
@@ -21,7 +22,7 @@ export function ListEntry({ onDone }: { onDone: () => void }) {
   const { unit } = usePrecision();
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
-  const { things, faults } = readThings(text, unit);
+  const { things, faults, understood } = readThings(text, unit);
   const add = async (list: readonly Thing[], label: string) => {
     const taken = bench.records.things.map((t) => t.id);
     try {
@@ -45,14 +46,10 @@ export function ListEntry({ onDone }: { onDone: () => void }) {
         <Lines placeholder={unit === 'mm' ? 'Ink tin, 100, 88, 100, 24, 1.05' : 'Ink tin, 4, 3 1/2, 4, 24, 2.3'} />
       </TextField>
       <Faint>
-        Lines copied out of a spreadsheet go in as they are. A first line may name the columns in any order; “diameter” makes round things.
+        Lines copied out of a spreadsheet go in as they are. A line may name the columns, in any order and with their units; “diameter”
+        makes round things.
       </Faint>
-      {faults.map((f) => (
-        <Fault key={`${f.line} ${f.column}`} role="alert">
-          Line {f.line}: {f.column ? `the ${f.column} ${f.given === '' ? 'is missing' : `“${f.given}” was not understood`}` : f.given}; give{' '}
-          {f.accepted}.
-        </Fault>
-      ))}
+      <UnderstoodList understood={understood} faults={faults} />
       {problem ? <Fault role="alert">{problem}</Fault> : null}
       <Row $above={10}>
         <Button data-main isDisabled={things.length === 0} onPress={() => void add(things, 'Added a list of things')}>

@@ -7,8 +7,9 @@ import { readCutList } from '../../../core/formats/cut-list-in.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
-import { Faint, Fault, FieldLabel, Row, WordButton, fieldBox } from '../../shared/ui.js';
+import { Faint, FieldLabel, Row, WordButton, fieldBox } from '../../shared/ui.js';
 import { Laid } from '../../shared/laid.js';
+import { UnderstoodList } from '../../shared/understood.js';
 
 const Typed = styled(TextField)`
   margin-top: 10px;
@@ -94,12 +95,7 @@ export function ElsewhereView() {
           />
         </label>
       </Row>
-      {read.faults.map((f) => (
-        <Fault key={`${f.line} ${f.column}`} role="alert">
-          Line {f.line}
-          {f.column ? `, ${f.column}` : ''}: “{f.given}” cannot be read; accepted is {f.accepted}.
-        </Fault>
-      ))}
+      <UnderstoodList understood={read.understood} faults={read.faults} />
       {read.rows.length > 0 ? (
         <section aria-label="What does not add up">
           <Laid.h3 $above={14}>
