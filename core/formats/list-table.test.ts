@@ -58,6 +58,16 @@ describe('sizes in one cell', () => {
     ['each by itself', 'Part,Qty,T,W,L\nSide,2,3/4,11-1/4,36'],
   ])('%s', (_, text) => expect(partsOf(text, 'in')).toEqual([side]));
 
+  // 18 mm, 0.3 m and 90 cm say for themselves which is least, though 18 is not the least number.
+  test.each(['900mm x 300mm x 18mm', '18 mm x 0.3 m x 90 cm', '90cm x 30cm x 1.8cm', '900 × 300,0 × 18,0 mm'])('%s', (size) => {
+    expect(partsOf(`Part;Size\nSide;${size}`, 'in')).toEqual([['Side', 1, 900, 300, 18]]);
+  });
+
+  test.each(['Part,L x W,Thk,Qty\nSide,900 x 300,18,2', 'Part,Thk,Qty,L x W\nSide,18,2,900 x 300'])(
+    'two sizes by the letters of their head, beside a thickness of its own: %s',
+    (text) => expect(partsOf(text)).toEqual([['Side', 2, 900, 300, 18]]),
+  );
+
   test('the unit of the head, and of the last, goes for all three', () => {
     expect(partsOf('Part,Size (mm)\nSide,18 x 300 x 900', 'in')).toEqual([['Side', 1, 900, 300, 18]]);
     expect(partsOf('Part,Size\nSide,18 x 300 x 900 mm', 'in')).toEqual([['Side', 1, 900, 300, 18]]);

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { readLength } from '../length/index.js';
 import { cellAsItWas } from './csv.js';
 
 /** What a column of a list holds, and the names that people head it with, in small letters. */
@@ -118,22 +119,26 @@ function splitSizes(text: string, unit: string | null): Split {
   return { parts: bare.trim().split(TIMES), unit: own === undefined || /["']/.test(text) ? unit : (UNIT_AS[own] ?? own) };
 }
 
-/** About how long a size is, only to tell which of three is least. */
-function about(text: string): number {
-  const [, whole = '', over = '', under = ''] = /^(?:([\d.]+)(?:[\s-]+|$))?(?:(\d+)\/(\d+))?/.exec(text.trim()) ?? [];
-  return Number(whole || 0) + (over ? Number(over) / Number(under) : 0);
+/** The columns that a head such as W x H x D names by letters; none where it does not. */
+function namedBy<C extends string>(head: string, { letters }: ListLayout<C>): readonly C[] {
+  const said = head.split(/\s*[x×*]\s*/).map((letter) => letters?.[letter.trim()]);
+  return said.length > 1 && said.every((c) => c !== undefined) ? said : [];
 }
 
-/** The columns that the sizes of a cell are, by the letters of its head, by what is least, or in the usual order; null where that is not plain. */
-function orderOf<C extends string>(head: string, parts: readonly string[], layout: ListLayout<C>): readonly C[] | null {
-  const { sizes, letters, leastIsFirst } = layout;
-  const said = head.split(/\s*[x×*]\s*/).map((letter) => letters?.[letter.trim()]);
-  if (said.length > 1 && said.length === parts.length && said.every((c) => c !== undefined)) return said;
-  if (!sizes || parts.length !== 3) return null;
-  if (!leastIsFirst) return sizes;
-  const [first = 0, middle = 0, last = 0] = parts.map(about);
-  if (first <= middle && first <= last) return sizes;
-  return last < middle && last < first ? sizes.toReversed() : null;
+/** The columns that three sizes of a cell are, by which of them is least or in the usual order; null where that is not plain. */
+function orderOf<C extends string>(sizes: readonly string[], layout: ListLayout<C>): readonly C[] | null {
+  if (!layout.sizes || sizes.length !== 3) return null;
+  if (!layout.leastIsFirst) return layout.sizes;
+  const lengths = sizes.map((text) => readLength(text, { unit: 'mm' }));
+  const [first, middle, last] = lengths.map((l) => (l.ok ? l.length : Number.NaN)) as [number, number, number];
+  if (first <= middle && first <= last) return layout.sizes;
+  return last < middle && last < first ? layout.sizes.toReversed() : null;
+}
+
+/** What a column is taken for, and the sizes that its head names by letters. */
+interface Taking<C extends string> extends TakenColumn {
+  readonly as: readonly C[] | null;
+  readonly named: readonly C[];
 }
 
 /**
@@ -159,37 +164,39 @@ export function readTable<C extends string>(text: string, layout: ListLayout<C>)
   const begins = headed ? at : widest > 1 ? lines.findIndex(({ cells }) => cells.filter((c) => c !== '').length > 1) : 0;
   const heads = headed ? (lines[at]?.cells ?? []).map((cell) => ({ cell, ...headOf(cell) })) : [];
   const body = lines.slice(headed ? at + 1 : Math.max(0, begins));
-  const comma = hasCommas(body.flatMap(({ cells }) => cells));
+  const comma = hasCommas(body.flatMap(({ cells }) => cells.flatMap((cell) => cell.split(TIMES))));
 
-  const taken: (TakenColumn & { readonly as: readonly C[] | null })[] = [];
   const used = new Set<C>();
+  const once = (column: C | null) => (column === null || used.has(column) ? null : [(used.add(column), column)]);
   const width = Math.max(heads.length, headed ? 0 : widest);
-  for (let i = 0; i < width; i += 1) {
-    const head = heads[i];
-    const column = headed ? columnOf(head?.name ?? '') : (layout.usual?.[i] ?? null);
-    const isSizes = column === null && head !== undefined && layout.sizes !== undefined && SIZES.test(head.cell);
-    const as = isSizes ? layout.sizes.filter((c) => !used.has(c)) : column !== null && !used.has(column) ? [column] : null;
-    as?.forEach((c) => used.add(c));
-    taken.push({ head: head?.cell ?? '', as, unit: head?.unit ?? null });
-  }
+  const single = Array.from({ length: width }, (_, i) => once(headed ? columnOf(heads[i]?.name ?? '') : (layout.usual?.[i] ?? null)));
+  // What has a column of its own is not looked for among sizes in one cell.
+  const taken = single.map((own, i): Taking<C> => {
+    const { cell = '', name = '', unit = null } = heads[i] ?? {};
+    const named = namedBy(name, layout);
+    const sizes =
+      own === null && layout.sizes && SIZES.test(cell) ? (named.length > 0 ? named : layout.sizes).filter((c) => !used.has(c)) : null;
+    sizes?.forEach((c) => used.add(c));
+    return { head: cell, as: own ?? sizes, unit, named };
+  });
 
   const rows = body.map(({ cells, line }) => {
     const read = new Map<C, string>();
-    taken.forEach(({ as, unit, head }, i) => {
+    taken.forEach(({ as, unit, named }, i) => {
       const given = cells[i] ?? '';
-      if (as === null) return;
-      if (as.length === 1) return void read.set(as[0] as C, cellText(given, layout.columns[as[0] as C], unit, comma));
-      const { parts, unit: own } = splitSizes(given, unit);
-      const order = orderOf(headOf(head).name, parts, layout);
+      const [only] = as ?? [];
+      if (as === null || only === undefined) return;
+      if (named.length === 0 && as.length === 1) return void read.set(only, cellText(given, layout.columns[only], unit, comma));
+      const split = splitSizes(given, unit);
+      const parts = split.parts.map((part) => lengthText(pointed(part.trim(), comma), split.unit));
+      const order = named.length === parts.length ? named : orderOf(parts, layout);
       // What is not plain stands whole in each, where it is refused with what would be accepted.
-      for (const c of as) {
-        const part = order === null ? given : (parts[order.indexOf(c)] ?? '');
-        read.set(c, cellText(part, layout.columns[c], own, comma));
-      }
+      for (const c of as) read.set(c, order === null ? given : (parts[order.indexOf(c)] ?? ''));
     });
     return { line, cell: (column: C) => read.get(column) ?? '' };
   });
   const over = lines.slice(0, headed ? at : Math.max(0, begins));
   const leftOut = over.map(({ cells, line }) => ({ line, text: cells.filter((c) => c !== '').join(', ') }));
-  return { rows, understood: { taken, leftOut, headed, comma } };
+  const said = taken.map(({ head, as, unit }) => ({ head, as, unit }));
+  return { rows, understood: { taken: said, leftOut, headed, comma } };
 }
