@@ -14,12 +14,19 @@ function Shown() {
 /** What is told of the last edit. */
 const told = () => screen.queryByRole('status', { name: 'What changed' })?.textContent ?? '';
 
+/** Does something, and waits for what follows from it. */
+const doing = (work: () => void) =>
+  act(async () => {
+    work();
+    await Promise.resolve();
+  });
+
 const deep = (size: number) => ({ from: 'given', size: mm(size), of: 'overall' }) as const;
 
 test('what an edit moved is told until it is taken back, and again once it is done again', async () => {
   const project = await onBench(projectWith(SHELVED), { shown: <Shown />, at: 'divide' });
   const was = project.now();
-  await act(async () => bench.commit({ kind: 'piece', patch: { depth: deep(311) } }, 'Depth 311'));
+  await doing(() => bench.commit({ kind: 'piece', patch: { depth: deep(311) } }, 'Depth 311'));
   // 300 before; loose shelves are 10 less deep.
   expect(told()).toContain('overall depth300→311');
   const is = project.now();
@@ -31,13 +38,13 @@ test('what an edit moved is told until it is taken back, and again once it is do
 
 test('the next edit is told, and not the one before it; it goes once it was looked at', async () => {
   const project = await onBench(projectWith(SHELVED), { shown: <Shown />, at: 'divide' });
-  await act(async () => bench.commit({ kind: 'piece', patch: { depth: deep(311) } }, 'Depth 311'));
+  await doing(() => bench.commit({ kind: 'piece', patch: { depth: deep(311) } }, 'Depth 311'));
   const first = project.now();
-  await act(async () => bench.commit({ kind: 'piece', patch: { depth: deep(320) } }, 'Depth 320'));
+  await doing(() => bench.commit({ kind: 'piece', patch: { depth: deep(320) } }, 'Depth 320'));
   expect(told()).toContain('overall depth311→320');
   await project.back(first);
   expect(told()).toBe('');
-  await act(async () => bench.commit({ kind: 'piece', patch: { depth: deep(320) } }, 'Depth 320'));
-  await act(async () => screen.getByRole('button', { name: 'Dismiss' }).click());
+  await doing(() => bench.commit({ kind: 'piece', patch: { depth: deep(320) } }, 'Depth 320'));
+  await doing(() => screen.getByRole('button', { name: 'Dismiss' }).click());
   expect(told()).toBe('');
 });
