@@ -77,6 +77,32 @@ test('a calendar of one piece is read by another library: an event for each stre
     expect(events[i - 1]?.endDate.compare(events[i]?.startDate as ICAL.Time)).toBeLessThanOrEqual(0);
 });
 
+test('an event keeps its UID when the piece is planned anew, and no other piece nor project has it', async () => {
+  const { buildings = {}, project } = PRINT_SHED;
+  const uids = async (hours: { from: string; each: [number, number] }, piece = 'composing-table', name = project.name) => {
+    const [from, to] = hours.each;
+    const week = Array.from({ length: 7 }, () => [{ from: from * 60, to: to * 60 }]);
+    const planned = Object.entries(buildings).map(([id, b]) => [id, { ...b, hours: { from: hours.from, week, off: [] } }]);
+    const file = { ...PRINT_SHED, project: { ...project, name }, buildings: Object.fromEntries(planned) };
+    const { out } = await run('calendar', file, '--piece', piece);
+    return new ICAL.Component(ICAL.parse(out) as unknown[]).getAllSubcomponents('vevent').map((e) => new ICAL.Event(e).uid);
+  };
+  const first = await uids({ from: '2101-05-02', each: [8, 18] });
+  expect(new Set(first).size).toBe(first.length);
+  expect(first.at(-1)).toBe('Print%20shed/composing-table/ready@ruvok');
+  // A week later all have those that they had; in evenings of an hour there are more stretches, and these as well.
+  expect(await uids({ from: '2101-05-09', each: [8, 18] })).toEqual(first);
+  const evenings = await uids({ from: '2101-05-02', each: [19, 20] });
+  expect(evenings.length).toBeGreaterThan(first.length);
+  expect(evenings).toEqual(expect.arrayContaining(first));
+  expect(new Set(evenings).size).toBe(evenings.length);
+  const others = [
+    ...(await uids({ from: '2101-05-02', each: [8, 18] }, 'ink-case')),
+    ...(await uids({ from: '2101-05-02', each: [8, 18] }, 'composing-table', 'Other shed')),
+  ];
+  expect(others.filter((uid) => evenings.includes(uid))).toEqual([]);
+});
+
 test('a file with several pieces wants to know which one is put into a calendar', async () => {
   const { code, err } = await run('calendar', PRINT_SHED);
   expect([code, err]).toEqual([2, expect.stringContaining('say which piece with --piece')]);

@@ -105,6 +105,7 @@ export async function buildFile(
  */
 export function calendarFile(file: ProjectFile, piece: ToBuild, now: Date, write: (text: string) => unknown): number {
   const { building, steps } = stepsIn(file, piece);
-  write(calendarOf(piece.solution.piece.name, planLeft(steps, building, now), steps, hoursNow(building, now).from));
+  const planned = { project: file.project.name, piece: piece.id, name: piece.solution.piece.name };
+  write(calendarOf(planned, planLeft(steps, building, now), steps, hoursNow(building, now).from));
   return 0;
 }

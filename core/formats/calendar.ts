@@ -10,12 +10,24 @@ function dateOf(minute: number, first: string): DateArray {
   return [y, m, d, Math.floor((whole % DAY) / 60), whole % 60];
 }
 
+/** What is planned: a piece of a project. */
+export interface Planned {
+  /** The name of the project. */
+  readonly project: string;
+  readonly piece: string;
+  /** What the piece is called. */
+  readonly name: string;
+}
+
 /**
- * A plan as iCalendar (RFC 5545): an event for each stretch of work, in local time, and one for the day it is ready.
+ * A plan as iCalendar (RFC 5545): an event for each stretch of work, in local time, and one for the day it is ready. Each has the
+ * same UID in every plan of that piece, so that a calendar that takes another one moves what it has.
  * @param first the day that the plan counts from
  * @throws Error where a calendar cannot be written
  */
-export function calendarOf(name: string, { sessions, done }: Plan, steps: readonly Step[], first: string): string {
+export function calendarOf({ project, piece, name }: Planned, { sessions, done }: Plan, steps: readonly Step[], first: string): string {
+  const uid = (...of: readonly (string | number)[]) => `${[project, piece, ...of].map(encodeURIComponent).join('/')}@ruvok`;
+  const stretch = (i: number) => sessions.slice(0, i).filter((s) => s.step === sessions[i]?.step).length + 1;
   const known = new Map(steps.map((s) => [s.id, s]));
   const common = {
     productId: 'ruvok',
@@ -26,7 +38,7 @@ export function calendarOf(name: string, { sessions, done }: Plan, steps: readon
   } as const;
   const events = sessions.map((s, i): EventAttributes => ({
     ...common,
-    uid: `${i}-${Math.round(s.from)}@ruvok`,
+    uid: uid(s.step, stretch(i)),
     title: `${name}: ${known.get(s.step)?.title ?? s.step}`,
     start: dateOf(s.from, first),
     end: dateOf(Math.max(s.to, s.from + 1), first),
@@ -37,7 +49,7 @@ export function calendarOf(name: string, { sessions, done }: Plan, steps: readon
       : [
           {
             ...common,
-            uid: `ready-${Math.round(done)}@ruvok`,
+            uid: uid('ready'),
             title: `${name} is ready`,
             start: dateOf(done, first),
             duration: { minutes: 15 },

@@ -16,6 +16,7 @@ import {
   type Step,
 } from '../../../core/build/index.js';
 import { useSettledBench } from '../../bench/bench.js';
+import { useProject } from '../../data/project.js';
 import { Button, Faint, Fault, Row, Table } from '../../shared/ui.js';
 import { download, fileName } from '../../shared/download.js';
 import { clockText, dayText } from '../../shared/clock.js';
@@ -59,7 +60,8 @@ const MOVED = 6;
 /** When each step is done in the hours there are, what to do next, and when it is ready. */
 export function PlanView() {
   const { building, steps, change } = useBuilding();
-  const { piece } = useSettledBench();
+  const { pieceId, piece } = useSettledBench();
+  const { bench } = useProject();
   const { plan, hours, why } = usePlan();
   const known = byId(steps);
   if (!plan) return <Fault role="alert">There is no plan: {why}.</Fault>;
@@ -73,7 +75,8 @@ export function PlanView() {
   const waits = chain.reduce((sum, s) => sum + (s.wait?.minutes ?? 0), 0);
   const calendar = async () => {
     const { calendarOf } = await import('../../../core/formats/calendar.js');
-    download(`${fileName(piece.name)}.ics`, 'text/calendar;charset=utf-8', calendarOf(piece.name, plan, steps, hours.from));
+    const planned = { project: bench.project.name, piece: pieceId, name: piece.name };
+    download(`${fileName(piece.name)}.ics`, 'text/calendar;charset=utf-8', calendarOf(planned, plan, steps, hours.from));
   };
   return (
     <>
