@@ -72,5 +72,5 @@ test('what an edit leaves as it was is laid out as in a piece that was never see
     }),
     random(PIECES),
   );
-  expect(tried).toBeGreaterThan(runs(PIECES));
+  expect(tried).toBeGreaterThan(runs(2));
 }, 120_000);

