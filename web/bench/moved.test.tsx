@@ -1,4 +1,5 @@
 import { act, screen } from '@testing-library/react';
+import { useEffect } from 'react';
 import { mm } from '../../core/length/index.js';
 import { onBench, projectWith } from '../test/on-bench.js';
 import { SHELVED } from '../test/shelved.js';
@@ -7,7 +8,10 @@ import { MovedPanel } from './moved.js';
 
 let bench: SettledBench;
 function Shown() {
-  bench = useSettledBench();
+  const now = useSettledBench();
+  useEffect(() => {
+    bench = now;
+  });
   return <MovedPanel />;
 }
 
