@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url';
 
 export const ROOT = fileURLToPath(new URL('..', import.meta.url));
 
-/** The compiler, and what bundles. */
+/** The compiler, what bundles, and what runs tests. */
 export const TSC = 'node_modules/typescript-native/bin/tsc';
 const VITE = 'node_modules/vite/bin/vite.js';
 export const JEST = ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js'];
@@ -19,9 +19,9 @@ export function run(command, args, options = {}) {
 }
 
 /** Runs a command beside others, and resolves with its code and all that it printed. */
-export function said(command, args, options = {}) {
+export function said(command, args) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: ROOT, ...options });
+    const child = spawn(command, args, { cwd: ROOT });
     let text = '';
     child.stdout.on('data', (chunk) => (text += chunk));
     child.stderr.on('data', (chunk) => (text += chunk));

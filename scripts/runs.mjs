@@ -1,7 +1,7 @@
 // Runs of tests, and what they came to.
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join, relative } from 'node:path';
-import { ROOT, installed, run } from './lib.mjs';
+import { JEST, ROOT, installed, run } from './lib.mjs';
 
 const total = { passed: 0, failed: 0 };
 
@@ -33,8 +33,6 @@ function add(name, code, passed, failed) {
   total.failed += failed;
   if (passed + failed === 0 || (code !== 0 && failed === 0)) count(false, name);
 }
-
-const JEST = ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js'];
 
 /** Runs unit and server tests. @returns each with how long it took, s */
 export function jestRun(name, args, env = {}) {

@@ -98,7 +98,7 @@ test('a piece that is turned about a plumb line carries the same, on the same sc
       screws += rows.length;
       expect(clashesOf(rows).map((c) => c.kind)).toEqual(clashesOf(allScrews(s.carried)).map((c) => c.kind));
     }),
-    // These and no others: of 73 more, one told a few newtons apart, by where a force of 0.14 N lies along a rail.
+    // These and no others: of 73 more, one told some hundredths of a newton apart, by where a force of 0.14 N lies along a rail.
     { numRuns: Math.min(60, runs(10)), seed: 20261125 },
   );
   expect(screws).toBeGreaterThan(8);

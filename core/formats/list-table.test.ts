@@ -26,6 +26,11 @@ test.each(['count', 'Qty', 'Quantity', 'QTY.', 'No.', 'how many', 'Pcs'])('%s he
   expect(partsOf(`Item\tL\tW\tTh\t${head}\nSide\t900\t300\t18\t4`)).toEqual([['Side', 4, 900, 300, 18]]);
 });
 
+test('a head is known by how it begins', () => {
+  const text = 'Part no. 7,Quantity needed,Length in mm,Width finished,Thickness of stock\nSide,4,900,300,18';
+  expect(partsOf(text, 'mm')).toEqual([['Side', 4, 900, 300, 18]]);
+});
+
 test.each(['4', 'x4', '4x', '4 pcs', '4 off', '4 pieces', 'x 4'])('“%s” is four', (four) => {
   expect(sizesOf(`name,w,h,d,qty\nTin,1,2,3,${four}`)).toEqual([[1, 2, 3, 4]]);
 });

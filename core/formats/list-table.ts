@@ -154,7 +154,10 @@ export function readTable<C extends string>(text: string, layout: ListLayout<C>)
     .map((cells, i) => ({ cells: cells.map((c) => cellAsItWas(c).trim()), line: i + 1 }))
     .filter(({ cells }) => cells.some((c) => c !== ''));
   const names = Object.keys(layout.columns) as C[];
-  const columnOf = (name: string) => names.find((c) => c === name || layout.columns[c].called.includes(name)) ?? null;
+  const find = (is: (called: string) => boolean) => names.find((c) => is(c) || layout.columns[c].called.some(is)) ?? null;
+  // By its whole name, or by how it begins: length finished, part no. of the plan.
+  const columnOf = (name: string) =>
+    find((called) => called === name) ?? (SIZES.test(name) ? null : find((called) => name.startsWith(`${called} `)));
   const known = (cells: readonly string[]) =>
     new Set(cells.map((c) => columnOf(headOf(c).name) ?? (SIZES.test(c) ? 'sizes' : null)).values());
   const at = lines.slice(0, HEADED_WITHIN).findIndex(({ cells }) => [...known(cells)].filter((c) => c !== null).length >= 2);

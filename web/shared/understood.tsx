@@ -9,7 +9,7 @@ const Columns = styled.ul`
   font-size: 13px;
 `;
 
-/** What people who read the page call units. */
+/** Units in words, where their sign is one. */
 const SAID: Readonly<Record<string, string>> = { in: 'inches', ft: 'feet', lb: 'pounds' };
 
 const quoted = (head: string, i: number) => (head === '' ? `Column ${i + 1}` : `“${head}”`);
