@@ -1,3 +1,5 @@
+import { buildingOf, stepsOf } from '../core/build/index.js';
+import { writeExactly } from '../core/figure/index.js';
 import { machiningText } from '../core/parts/index.js';
 import { workshopOf } from '../core/formats/index.js';
 import { mm, toMm, type Length } from '../core/length/index.js';
@@ -46,4 +48,14 @@ test('a shelf that is so shallow that its bevel leaves nothing of it is told, an
   shelf.deep = 1 as Length;
   const { checks } = solve(piece, workshopOf(PRINT_SHED), {});
   expect(checks.find((c) => c.id.startsWith('uncuttable-second'))?.severity).toBe('stop');
+});
+
+test('its housings are set up as wide as the shelf is thick, square to the way they run, by a guide at 13°', () => {
+  const says = stepsOf(s, buildingOf('proof-display')).flatMap((step) => step.setups.map((x) => writeExactly(x.says)));
+  const housings = says.filter((text) => text.includes('housings'));
+  expect(housings).toHaveLength(4);
+  for (const text of housings)
+    expect(text).toMatch(
+      /18 mm wide, 13\.0° off square, on the inside, .* up the edges from the lower end: router, bit of 18 mm, 8 mm deep/,
+    );
 });

@@ -3,7 +3,7 @@ import { fine, len, mass, say, type Sentence } from '../figure/index.js';
 import { fromUnits, mm, toMm, type Length } from '../length/index.js';
 import type { Part } from '../parts/index.js';
 import { lettersText } from '../parts/letters.js';
-import { boxOf, boxRound, type Body, type Joint, type Member } from '../piece/index.js';
+import { boxOf, boxRound, type Body, type Box, type Joint, type Member } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
 import { glueOf, timeAt, type Glue } from './products.js';
 import type { Group, Stage } from './groups.js';
@@ -107,13 +107,31 @@ function clampsSaid({ count, reach }: { count: number; reach: Length }, { clamps
   return say`${asked}; you have ${clamps.count}.`;
 }
 
-/** Which diagonals are read, and what is done about a difference. */
+const AXES = [
+  ['x0', 'x1'],
+  ['y0', 'y1'],
+  ['z0', 'z1'],
+] as const;
+
+/** How long the two greatest sizes of the outside of some members are, where all four corners of that face are corners of theirs; else null. */
+function squareOf(members: readonly Member[]): readonly [number, number] | null {
+  const boxes = members.map(boxOf);
+  const round = boxRound(boxes);
+  const sized = AXES.map((ends) => ({ ends, size: toMm(fromUnits(round[ends[1]] - round[ends[0]])) }));
+  const [a, b] = sized.sort((p, q) => q.size - p.size) as [(typeof sized)[number], (typeof sized)[number]];
+  const isThere = (p: keyof Box, q: keyof Box) => boxes.some((box) => box[p] === round[p] && box[q] === round[q]);
+  return a.ends.every((p) => b.ends.every((q) => isThere(p, q))) ? [a.size, b.size] : null;
+}
+
+/** Which diagonals are read, and what is done about a difference: those of the posts where there are any, so that they are the same all along. */
 function squareSaid(members: readonly Member[]): readonly Sentence[] {
   if (members.length < 4 || !members.every(isBlock)) return [];
-  const { x0, x1, y0, y1, z0, z1 } = boxRound(members.map(boxOf));
-  const [a, b] = [x1 - x0, y1 - y0, z1 - z0].map((l) => toMm(fromUnits(l))).sort((p, q) => q - p) as [number, number];
+  const posts = members.filter((m) => m.role === 'post');
+  const ofPosts = posts.length > 1 ? squareOf(posts) : null;
+  const square = ofPosts ?? squareOf(members);
+  if (!square) return [];
   return [
-    say`Square: both diagonals of its outside ${fine(Math.hypot(a, b), 2)}, read corner to corner. Where they differ, press the longer one together until they are alike, then let the glue set.`,
+    say`Square: both diagonals of its ${ofPosts ? 'posts' : 'outside'} ${fine(Math.hypot(...square), 2)}, read corner to corner. Where they differ, press the longer one together until they are alike, then let the glue set.`,
   ];
 }
 

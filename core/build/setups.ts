@@ -1,7 +1,8 @@
 import { len, say, type Sentence } from '../figure/index.js';
-import { USUAL_KERF, bladePasses } from '../joints/index.js';
+import { USUAL_KERF, bladePasses, recessWide } from '../joints/index.js';
 import { fromUnits, mm, type Length } from '../length/index.js';
-import { edgeName, faceName, type Part } from '../parts/index.js';
+import { edgeName, faceName, upEdge, type Part } from '../parts/index.js';
+import { inDegrees } from '../measures/index.js';
 import type { Edges } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
 import { TAKES } from './minutes.js';
@@ -47,6 +48,9 @@ export function sawSetups(parts: readonly Part[]): SetUp {
 /** Bits that a router is usually at hand with, mm across. */
 const BITS = [20, 19, 18, 16, 15, 12, 10, 8, 6, 5, 4, 3].map((d) => mm(d));
 
+/** What is wider by less is as wide: what lies aslant is worked out through an angle. */
+const ROUNDING = mm(0.01);
+
 /** A recess as it is set up: which way it runs, how far from which edge, how wide, and whether it runs out at both ends. */
 interface Cutting {
   readonly runs: 'along' | 'across';
@@ -55,10 +59,25 @@ interface Cutting {
   readonly width: Length;
   readonly depth: Length;
   readonly goesThrough: boolean;
+  /** It runs aslant, so that no fence guides it. */
+  readonly aslant?: true;
 }
 
 function cuttingOf({ recess }: RecessWork, { member }: Part): Cutting {
   const { u0, u1, v0, v1 } = recess.region;
+  const { slant } = recess;
+  if (slant) {
+    const at = mm(upEdge({ ...recess, slant }, member));
+    return {
+      runs: 'across',
+      from: 'u0',
+      at,
+      width: recessWide(recess),
+      depth: recess.depth,
+      goesThrough: v0 <= 0 && v1 >= member.width.value,
+      aslant: true,
+    };
+  }
   const along = u1 - u0 > v1 - v0;
   const [from, to, whole] = along ? [v0, v1, member.width.value] : [u0, u1, member.length.value];
   const [start, end, run] = along ? [u0, u1, member.length.value] : [v0, v1, member.width.value];
@@ -77,8 +96,8 @@ function cuttingOf({ recess }: RecessWork, { member }: Part): Cutting {
 
 /** How one recess is made with the tools that are there. */
 function madeBy(cutting: Cutting, { kerf = USUAL_KERF, tools = {} }: Settings): { readonly says: Sentence; readonly passes: number } {
-  const { at, width, depth, goesThrough } = cutting;
-  if (tools.fence !== undefined && goesThrough && at <= tools.fence) {
+  const { at, width, depth, goesThrough, aslant } = cutting;
+  if (tools.fence !== undefined && goesThrough && !aslant && at <= tools.fence) {
     const passes = bladePasses(at, width, kerf);
     const last = passes.at(-1) as Length;
     const says =
@@ -92,10 +111,10 @@ function madeBy(cutting: Cutting, { kerf = USUAL_KERF, tools = {} }: Settings): 
   if (tools.router === false) {
     return { says: say`saw both sides ${len(depth)} deep and clear it with a chisel`, passes: Math.max(2, Math.ceil(width / mm(4))) };
   }
-  const bit = BITS.find((b) => b <= width);
+  const bit = BITS.find((b) => b <= width + ROUNDING);
   const deep = Math.max(1, Math.ceil(depth / mm(5)));
   if (!bit) return { says: say`saw it along a guide, ${len(depth)} deep`, passes: deep };
-  const wide = Math.ceil(width / bit);
+  const wide = Math.ceil((width - ROUNDING) / bit);
   const stops = goesThrough ? '' : ', and stop where it is marked';
   return {
     says: say`router, bit of ${len(bit)}, ${len(depth)} deep${deep > 1 ? ` in ${deep} goes` : ''}${wide > 1 ? ', its guide moved for the rest of the width' : ''}${stops}`,
@@ -118,7 +137,8 @@ export function recessSetups(works: readonly RecessWork[], parts: ReadonlyMap<st
     const count = alike.length;
     const what = count === 1 ? recess.kind : recess.kind === 'notch' ? 'notches' : `${recess.kind}s`;
     const edge = edgeName(part.member, cutting.from);
-    const place = cutting.at > 0 ? say`${len(cutting.at)} from the ${edge}` : say`at the ${edge}`;
+    const along = recess.slant ? ' up the edges' : '';
+    const place = cutting.at > 0 ? say`${len(cutting.at)}${along} from the ${edge}` : say`at the ${edge}`;
     if (recess.kind === 'notch') {
       minutes += TAKES.setDrill + count * TAKES.shape;
       return {
@@ -129,7 +149,7 @@ export function recessSetups(works: readonly RecessWork[], parts: ReadonlyMap<st
     }
     const made = madeBy(cutting, settings);
     minutes += TAKES.setRecess + count * made.passes * TAKES.pass;
-    const slant = recess.slant ? ', aslant' : '';
+    const slant = recess.slant ? `, ${inDegrees(Math.atan(Math.abs(recess.slant))).toFixed(1)}° off square` : '';
     return {
       says: say`${count} ${what} ${len(cutting.width)} wide${slant}, on the ${faceName(part.member, recess.face)}, ${place}: ${made.says}`,
       parts: partsIn(alike.map((a) => a.work)),

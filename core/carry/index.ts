@@ -22,6 +22,8 @@ export * from './cleat.js';
 export * from './movement.js';
 export * from './own-test.js';
 export * from './tipping.js';
+export * from './footing.js';
+export * from './sat-on.js';
 export * from './push.js';
 export * from './alike.js';
 export * from './as-panel.js';

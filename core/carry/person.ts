@@ -15,7 +15,7 @@ import { allowed, stateOf, worstSag } from './verdict.js';
 import type { Would } from './ask.js';
 
 /** A person, kg, on a square so wide, mm; counted twice for sitting down or stepping on, since a suddenly applied load is double. */
-export const PERSON = { kg: 120, sudden: 2, wide: 100 } as const;
+export const PERSON = { kg: 120, sudden: 2, wide: 100, sits: 300 } as const;
 
 /** The force of a person who sits down or steps on something, N. */
 const FORCE = PERSON.kg * PERSON.sudden * GRAVITY;

@@ -1,38 +1,50 @@
-import { asKg, type Kilograms } from '../measures/index.js';
-import { fromUnits, toMm } from '../length/index.js';
+import { asKg, asNewtons, type Kilograms } from '../measures/index.js';
+import { fromUnits, mm, sub, toMm } from '../length/index.js';
 import {
+  FLOOR,
   boxOf,
   hasMoved,
   massMiddleOf,
   movingOf,
   posed,
   posesOf,
+  solidOfMember,
   type Body,
   type Member,
   type NamedPose,
   type PlacedSpace,
   type Shape,
 } from '../piece/index.js';
-import { movedBy } from '../solid/index.js';
+import { dot, extentOf, movedBy, type Vector } from '../solid/index.js';
 import type { Carried } from './carry.js';
-import { tippingOf, type Heap, type Tipping } from './tipping.js';
+import { tipLines, type TipLine } from './footing.js';
+import { GRAVITY } from './gravity.js';
+import { PERSON } from './person.js';
+import { tippingOf, type Down, type Heap, type Tipping } from './tipping.js';
 
-/** How full a piece is taken to be. */
-export type Fullness = 'empty' | 'top only' | 'open drawers only' | 'all';
+/** How full a piece is taken to be: `one side` is the half of it that it goes over to. */
+export type Fullness = 'empty' | 'top only' | 'one side' | 'open drawers only' | 'all';
 
 /** A state of a free-standing piece, and what tips it then. */
 export interface TippingCase {
   readonly pose: NamedPose;
   readonly filling: Fullness;
+  /** Which way it goes over. */
+  readonly to: TipLine['to'];
   /** All of it then, kg. */
   readonly kg: Kilograms;
   readonly tipping: Tipping;
 }
 
+/** Something with a mass, and where its middle is, mm. */
+interface Mass {
+  readonly kg: Kilograms;
+  readonly at: Vector;
+}
+
 /** What stands in a space, where it is while all is shut. */
-interface Filled {
+interface Filled extends Mass {
   readonly space: PlacedSpace;
-  readonly heap: Heap;
 }
 
 function filledSpaces(shape: Shape, carried: Carried): readonly Filled[] {
@@ -47,78 +59,134 @@ function filledSpaces(shape: Shape, carried: Carried): readonly Filled[] {
     // Things stand at the front of their space; what lies in cells fills it.
     const y = blocks.length > 0 ? standing + tall / 2 : (box.y0 + box.y1) / 2;
     const z = blocks.length > 0 ? box.z1 - setback - deep / 2 : (box.z0 + box.z1) / 2;
-    return [{ space, heap: { kg: asKg(mass), y: toMm(fromUnits(y)), z: toMm(fromUnits(z)) } }];
+    const at = [(box.x0 + box.x1) / 2, y, z].map((u) => toMm(fromUnits(u))) as unknown as Vector;
+    return [{ space, kg: asKg(mass), at }];
   });
-}
-
-function isFilled({ heap }: Filled, filling: Fullness, body: Body | undefined, pose: NamedPose, half: number): boolean {
-  if (filling === 'all') return true;
-  if (filling === 'open drawers only') return body !== undefined && (pose.pose.get(body.id) ?? 0) > 0;
-  return filling === 'top only' && heap.y > half;
 }
 
 /** The wood of some members, each in the middle of its mass. */
-const woodOf = (members: readonly Member[], carried: Carried): readonly Heap[] =>
-  members.map((m) => {
-    const [, y, z] = massMiddleOf(m).middle;
-    return { kg: asKg(carried.members.get(m.id)?.selfKg ?? 0), y, z };
-  });
+const woodOf = (members: readonly Member[], carried: Carried): readonly Mass[] =>
+  members.map((m) => ({ kg: asKg(carried.members.get(m.id)?.selfKg ?? 0), at: massMiddleOf(m).middle }));
 
 /**
  * What a piece and all in it weigh, shut, and how far from its rear the middle of that is, mm.
  * @example massFromWall(SOLVED.shape, SOLVED.carried).kg // 32.0704
  */
 export function massFromWall(shape: Shape, carried: Carried): { readonly kg: Kilograms; readonly out: number } {
-  const heaps = [...woodOf(shape.members, carried), ...filledSpaces(shape, carried).map((f) => f.heap)];
-  const kg = asKg(heaps.reduce((sum, h) => sum + h.kg, 0));
-  return { kg, out: kg > 0 ? heaps.reduce((sum, h) => sum + h.kg * h.z, 0) / kg : 0 };
+  const all = [...woodOf(shape.members, carried), ...filledSpaces(shape, carried)];
+  const kg = asKg(all.reduce((sum, m) => sum + m.kg, 0));
+  return { kg, out: kg > 0 ? all.reduce((sum, m) => sum + m.kg * m.at[2], 0) / kg : 0 };
+}
+
+/** What is this low is leaned and sat on, mm. */
+const LEANED_ON = 1100;
+/** Someone who leans on an edge, N, so far in from it, mm; and who sits takes up so much (EN 12521 and EN 12520, from memory). */
+const LEANS = { newtons: asNewtons(400), in: 50 } as const;
+
+/** Where things are kept in this height and more, a child that pulls and climbs is counted with, mm (ASTM F2057, from memory). */
+const KEPT_FROM = 686;
+
+/**
+ * Whether things are kept in a piece that is as high as a child pulls over: in spaces under its top, that stand on more than the floor.
+ * @example keepsThings(SOLVED.shape) // true
+ */
+export function keepsThings({ spaces, overall, outside }: Shape): boolean {
+  const high = overall.height.value;
+  if (outside.carried || toMm(high) < KEPT_FROM) return false;
+  return [...spaces.values()].some((s) => s.neighbours.below !== FLOOR && s.box.y1 < high);
+}
+
+/** Who leans or sits on what lies on top of a piece at the edge that it goes over to. */
+function downsOn(shape: Shape, members: readonly Member[], { out }: TipLine, satOn: boolean): readonly Down[] {
+  const high = shape.overall.height.value;
+  if (toMm(high) > LEANED_ON) return [];
+  const way: Vector = [out[0], 0, out[1]];
+  const reach = members
+    .filter((m) => m.frame.n[1] !== 0 && sub(high, boxOf(m).y1) < mm(1))
+    .flatMap((m) => solidOfMember(m).bodies.map((b) => extentOf(b, way)));
+  if (reach.length === 0) return [];
+  const [near, far] = [Math.min(...reach.map((r) => r[0])), Math.max(...reach.map((r) => r[1]))];
+  const inFrom = (by: number) => far - Math.min(by, (far - near) / 2);
+  return [
+    { is: 'leant on', newtons: LEANS.newtons, at: inFrom(LEANS.in) },
+    ...(satOn ? [{ is: 'sat on', newtons: asNewtons(PERSON.kg * GRAVITY), at: inFrom(PERSON.sits / 2) } as const] : []),
+  ];
+}
+
+/** How a piece is used, as far as it tips by that. */
+export interface UsedSo {
+  /** People sit on it. */
+  readonly satOn?: boolean;
+  /** Something beside and behind it keeps it from going over any way but to the front. */
+  readonly between?: boolean;
 }
 
 /**
- * Every pose and filling of a free-standing piece; none for what stands in a place that is there already.
- * @example tippingCases(SOLVED.shape, SOLVED.carried).length // 3
+ * Every pose and filling of a free-standing piece, over every side of what it stands on; none for what stands in a place that is there already.
+ * @example tippingCases(SOLVED.shape, SOLVED.carried).length // 16
  */
-export function tippingCases(shape: Shape, carried: Carried): readonly TippingCase[] {
-  if (shape.outside.foot === null || shape.members.length === 0) return [];
-  const foot = toMm(shape.outside.foot);
+export function tippingCases(shape: Shape, carried: Carried, { satOn = false, between = false }: UsedSo = {}): readonly TippingCase[] {
+  const { bodies, outside, overall } = shape;
+  if (outside.foot === null || shape.members.length === 0) return [];
   const filled = filledSpaces(shape, carried);
-  const bodyOf = new Map(shape.bodies.flatMap((b) => b.spaces.map((id) => [id, b] as const)));
-  const pullAt = toMm(shape.overall.height.value);
-  const fillings: readonly Fullness[] = ['empty', 'top only', 'open drawers only', 'all'];
+  const bodyOf = new Map(bodies.flatMap((b) => b.spaces.map((id) => [id, b] as const)));
+  const pullAt = toMm(overall.height.value);
+  const keeps = keepsThings(shape);
   // Put away it stands on nothing.
-  const away = new Set(shape.bodies.flatMap((b) => (b.away ? [b.id] : [])));
-  const stands = posesOf(shape.bodies).filter(({ pose }) => ![...pose].some(([id, part]) => part > 0 && away.has(id)));
+  const away = new Set(bodies.flatMap((b) => (b.away ? [b.id] : [])));
+  const stands = posesOf(bodies).filter(({ pose }) => ![...pose].some(([id, part]) => part > 0 && away.has(id)));
   return stands.flatMap((pose) => {
-    const members = posed(shape.members, shape.bodies, pose.pose);
+    const members = posed(shape.members, bodies, pose.pose);
     // What stands on feet of its own neither pulls nor is leaned on.
-    const out = shape.bodies.filter((b) => hasMoved(b, pose.pose));
-    const onFeet = (b: Body) => b.standsOut ?? shape.bodies.some((lead) => lead.id === b.on && lead.standsOut);
+    const moved = bodies.filter((b) => hasMoved(b, pose.pose));
+    const onFeet = (b: Body) => b.standsOut ?? bodies.some((lead) => lead.id === b.on && lead.standsOut);
     // Nobody leans on what is lifted.
-    const open = new Set(out.filter((b) => !onFeet(b) && b.motion.kind === 'slide' && b.motion.along[1] === 0).flatMap((b) => b.members));
-    const byItself = new Set(out.filter(onFeet).flatMap((b) => b.members));
-    const wood = woodOf(
-      members.filter((m) => !byItself.has(m.id)),
-      carried,
-    );
-    const lean = open.size > 0 ? Math.max(...members.filter((m) => open.has(m.id)).map((m) => toMm(boxOf(m).z1))) : null;
-    return fillings
-      .filter((f) => f !== 'open drawers only' || open.size > 0)
-      .map((filling): TippingCase => {
-        const things = filled.flatMap((f): Heap[] => {
-          const body = bodyOf.get(f.space.id);
-          if (!isFilled(f, filling, body, pose, pullAt / 2)) return [];
-          if (!body) return [f.heap];
-          const [, y, z] = movedBy(movingOf(body), pose.pose.get(body.id) ?? 0, [0, f.heap.y, f.heap.z]);
-          return [{ ...f.heap, y, z }];
-        });
-        const heaps = [...wood, ...things];
-        return { pose, filling, kg: asKg(heaps.reduce((sum, h) => sum + h.kg, 0)), tipping: tippingOf({ heaps, foot, pullAt, lean }) };
+    const open = new Set(moved.filter((b) => !onFeet(b) && b.motion.kind === 'slide' && b.motion.along[1] === 0).flatMap((b) => b.members));
+    const byItself = new Set(moved.filter(onFeet).flatMap((b) => b.members));
+    const whole = members.filter((m) => !byItself.has(m.id));
+    const wood = woodOf(whole, carried);
+    const things = filled.map((f) => {
+      const body = bodyOf.get(f.space.id);
+      const isOpen = body !== undefined && (pose.pose.get(body.id) ?? 0) > 0;
+      return { kg: f.kg, at: body ? movedBy(movingOf(body), pose.pose.get(body.id) ?? 0, f.at) : f.at, high: f.at[1], isOpen };
+    });
+    const round = tipLines(shape, whole);
+    const front = round.filter((l) => l.to === 'front');
+    const lines = between || outside.leans ? front : [...front, ...round.filter((l) => l.to !== 'front')];
+    return lines.flatMap((line) => {
+      const way: Vector = [line.out[0], 0, line.out[1]];
+      const behind = round.find((l) => l.out[0] * line.out[0] + l.out[1] * line.out[1] < -0.99);
+      const middle = behind ? (line.at - behind.at) / 2 : line.at;
+      const fills: Readonly<Record<Fullness, (t: (typeof things)[number]) => boolean>> = {
+        empty: () => false,
+        'top only': (t) => t.high > pullAt / 2,
+        'one side': (t) => dot(t.at, way) > middle,
+        'open drawers only': (t) => t.isOpen,
+        all: () => true,
+      };
+      const reach = members.filter((m) => open.has(m.id)).flatMap((m) => solidOfMember(m).bodies.map((b) => extentOf(b, way)[1]));
+      const given = {
+        foot: line.at,
+        pullAt,
+        lean: reach.length > 0 ? Math.max(...reach) : null,
+        downs: downsOn(shape, whole, line, satOn),
+        keeps,
+      };
+      const fillings = (Object.keys(fills) as Fullness[]).filter((f) => f !== 'open drawers only' || open.size > 0);
+      return fillings.map((filling): TippingCase => {
+        const masses = [...wood, ...things.filter(fills[filling])];
+        const heaps = masses.map(({ kg, at }): Heap => ({ kg, y: at[1], z: dot(at, way) }));
+        const kg = asKg(heaps.reduce((sum, h) => sum + h.kg, 0));
+        return { pose, filling, to: line.to, kg, tipping: tippingOf({ heaps, ...given }) };
       });
+    });
   });
 }
 
-/** The case that tips most easily: the least pull against what it should stand. @example worstTipping([]) // undefined */
+/** Cases that are as bad as each other but for rounding: the first of them is told, which is over the front. */
+const ALIKE = 1e-9;
+
+/** The case that tips most easily against what it should stand. @example worstTipping([]) // undefined */
 export function worstTipping(cases: readonly TippingCase[]): TippingCase | undefined {
-  const load = ({ tipping }: TippingCase) => tipping.onDrawer ?? Infinity;
-  return [...cases].sort((a, b) => a.tipping.pull - b.tipping.pull || load(a) - load(b))[0];
+  return cases.reduce<TippingCase | undefined>((w, c) => (w && w.tipping.stands <= c.tipping.stands * (1 + ALIKE) ? w : c), undefined);
 }

@@ -1,5 +1,17 @@
-import { PASS, carry, onSlides, tippingCases, unweighedIn, worstTipping, type Carried } from '../carry/index.js';
-import { force, len, mass, say } from '../figure/index.js';
+import {
+  GRAVITY,
+  PASS,
+  carry,
+  keepsThings,
+  onSlides,
+  tippingCases,
+  unweighedIn,
+  usedSo,
+  worstTipping,
+  type Carried,
+  type TippingCase,
+} from '../carry/index.js';
+import { force, len, mass, say, type Sentence } from '../figure/index.js';
 import { applyEdit } from '../kinds/index.js';
 import { add, fromUnits, mm } from '../length/index.js';
 import { overlapOf, type Solid } from '../solid/index.js';
@@ -19,7 +31,6 @@ import {
   type Member,
   type OnTheWay,
   type Piece,
-  type PieceEdit,
   type Pose,
   type Shape,
 } from '../piece/index.js';
@@ -154,71 +165,85 @@ const TO_WALL: Check['fixes'] = [pieceFix(say`It will be fixed to the wall`, { k
 const STEP = 50;
 const MOST_STEPS = 8;
 
-/** The least that its feet have to be further apart so that it stands, where its kind lets that be said. */
-function standingWider(piece: Piece, workshop: Workshop): Check['fixes'] {
-  const editBy = (steps: number) => shellOf(piece).standingWider?.(piece, mm(steps * STEP)) ?? null;
-  const stands = (edit: PieceEdit | null) => {
-    if (!edit) return false;
-    const shape = shapeOf(applyEdit(piece, edit), workshop);
-    return worstTipping(tippingCases(shape, carry(shape, workshop)))?.tipping.state === 'fine';
+/** The least that its feet have to be further out at a side so that it stands, where its kind lets that be said. */
+function standingWider(piece: Piece, to: TippingCase['to'], workshop: Workshop): Check['fixes'] {
+  const wayBy = (steps: number) => shellOf(piece).standingWider?.(piece, to, mm(steps * STEP)) ?? null;
+  const stands = (way: ReturnType<typeof wayBy>) => {
+    if (!way) return false;
+    const changed = applyEdit(piece, way.edit);
+    const shape = shapeOf(changed, workshop);
+    return worstTipping(tippingCases(shape, carry(shape, workshop), usedSo(changed, shape)))?.tipping.state === 'fine';
   };
-  // The deeper the surer: halved rather than tried one by one, since each has to be carried.
+  // The further the surer: halved rather than tried one by one, since each has to be carried.
   let [falls, steps] = [0, MOST_STEPS];
-  if (!stands(editBy(steps))) return [];
+  while (steps > 1 && !wayBy(steps)) steps -= 1;
+  if (!stands(wayBy(steps))) return [];
   while (steps - falls > 1) {
     const middle = Math.floor((falls + steps) / 2);
-    if (stands(editBy(middle))) steps = middle;
+    if (stands(wayBy(middle))) steps = middle;
     else falls = middle;
   }
-  const edit = editBy(steps);
-  return edit ? [pieceFix(say`Make it ${len(mm(steps * STEP))} deeper, so that it stands`, edit)] : [];
-}
-
-/** Free-standing pieces that fall by themselves with drawers out, or under the pull of a child. */
-function tips(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): Check[] {
-  if (piece.fixedToWall) return [];
-  const unknown = unweighedIn(carried);
-  const cases = tippingCases(shape, carried);
-  // With things of no known mass in it, only what it does empty is known.
-  const worst = worstTipping(unknown.length > 0 ? cases.filter((c) => c.filling === 'empty') : cases);
-  if (!worst || worst.tipping.state === 'fine') {
-    if (!worst || unknown.length === 0) return [];
-    const sentence = say`Whether it tips is not judged, since the mass of ${unknown.join(', ')} is not known.`;
-    return [
-      {
-        id: 'tips-unknown',
-        severity: 'look',
-        state: 'not judged',
-        about: { kind: 'piece' },
-        sentence,
-        fixes: shape.outside.carried ? [] : TO_WALL,
-      },
-    ];
-  }
-  const { pose, filling, kg, tipping } = worst;
-  const wall = shape.outside.carried !== true;
-  const how = say`${pose.id === 'shut' ? (wall ? 'With everything shut' : 'With it standing') : `With ${pose.label}`} and ${FILLED[filling]}`;
-  const about = { kind: 'piece' } as const;
-  const fixes = [...standingWider(piece, workshop), ...(wall ? TO_WALL : [])];
-  const way = wall ? say` Fix it to the wall.` : say``;
-  if (tipping.margin < 0) {
-    const out = len(fromUnits(-tipping.margin * 80_000));
-    const sentence = say`${how} its ${mass(kg)} hang ${out} in front of its feet: it tips over.${way}`;
-    return [{ id: 'tips-open', severity: 'stop', state: 'fails', about, sentence, fixes }];
-  }
-  const child = tipping.onDrawer === null ? [] : say`, or ${mass(tipping.onDrawer)} on the open drawer,`;
-  const should = say`it should stand ${force(PASS.pull)} and ${mass(PASS.onDrawer)}`;
-  const sentence = say`${how} a pull of ${force(tipping.pull)} at the top${child} tips it; ${should}.${way}`;
-  // A light table that is carried about tips under a pull, and is told so; what stands for good is not to.
-  return [{ id: 'tips-child', severity: wall ? 'stop' : 'look', state: 'fails', about, sentence, fixes }];
+  const way = wayBy(steps);
+  return way ? [pieceFix(say`${way.says}, so that it stands`, way.edit)] : [];
 }
 
 const FILLED = {
   empty: 'nothing in it',
   'top only': 'only its upper half filled',
+  'one side': 'only that side of it filled',
   'open drawers only': 'only what is open filled',
   all: 'all of it filled',
 } as const;
+
+const OVER = { front: 'to the front', rear: 'to the rear', left: 'to the left', right: 'to the right' } as const;
+
+/** What tips a piece, of all that is asked what it stands least: by itself, by whoever is on its edge, or by a pull or a push at its top. */
+function tipsBy({ to, kg, tipping }: TippingCase, keeps: boolean): { readonly id: string; readonly sentence: Sentence } {
+  const { margin, pull, should, asks, onDrawer, down } = tipping;
+  if (margin < 0)
+    return {
+      id: 'tips-open',
+      sentence: say`its ${mass(kg)} hang ${len(fromUnits(-margin * 80_000))} past its feet ${OVER[to]}: it tips over`,
+    };
+  if (down && down.lifts < down.by.newtons) {
+    const who = down.by.is === 'sat on' ? 'sits' : 'leans';
+    return {
+      id: 'tips-edge',
+      sentence: say`someone who ${who} on its edge tips it ${OVER[to]}: it stands ${mass(asKg(Math.max(0, down.lifts) / GRAVITY))} there, and ${mass(asKg(down.by.newtons / GRAVITY))} is counted with`,
+    };
+  }
+  const climbed = keeps && onDrawer !== null;
+  const child = climbed ? say`, or ${mass(onDrawer)} on the open drawer,` : say``;
+  const asked = climbed ? say`${force(should)} and ${mass(PASS.onDrawer)}` : force(should);
+  return {
+    id: climbed || asks === 'child' ? 'tips-child' : 'tips-push',
+    sentence: say`a pull of ${force(pull)} ${OVER[to]} at the top${child} tips it; it should stand ${asked}`,
+  };
+}
+
+/** Free-standing pieces that fall by themselves with drawers out, under someone on an edge of theirs, or under a pull or a push. */
+function tips(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): Check[] {
+  if (piece.fixedToWall) return [];
+  const unknown = unweighedIn(carried);
+  const cases = tippingCases(shape, carried, usedSo(piece, shape));
+  // With things of no known mass in it, only what it does empty is known.
+  const worst = worstTipping(unknown.length > 0 ? cases.filter((c) => c.filling === 'empty') : cases);
+  const keeps = keepsThings(shape);
+  if (!worst || worst.tipping.state === 'fine') {
+    if (!worst || unknown.length === 0) return [];
+    const sentence = say`Whether it tips is not judged, since the mass of ${unknown.join(', ')} is not known.`;
+    return [{ id: 'tips-unknown', severity: 'look', state: 'not judged', about: { kind: 'piece' }, sentence, fixes: keeps ? TO_WALL : [] }];
+  }
+  const { pose, filling, to } = worst;
+  const { id, sentence } = tipsBy(worst, keeps);
+  // A bench or a table stands by itself; what things are kept in is fixed.
+  const how = say`${pose.id === 'shut' ? (keeps ? 'With everything shut' : 'With it standing') : `With ${pose.label}`} and ${FILLED[filling]}`;
+  const fixes = [...standingWider(piece, to, workshop), ...(keeps ? TO_WALL : [])];
+  // A light table that is carried about tips under a push, and is told so; tall storage is told to be fixed anyway.
+  const severity = id === 'tips-push' && (shape.outside.carried || keeps) ? 'look' : 'stop';
+  const about = { kind: 'piece' } as const;
+  return [{ id, severity, state: 'fails', about, sentence: say`${how} ${sentence}.${keeps ? ' Fix it to the wall.' : ''}`, fixes }];
+}
 
 /** Fronts that stand out further than what lies above them covers. */
 function covered(shape: Shape): Check[] {

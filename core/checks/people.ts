@@ -1,26 +1,18 @@
-import { ofWhatIsSafe, partOfPerson, withPerson, type Carried, type CarriedMember, type WithPerson } from '../carry/index.js';
+import {
+  isSatOn,
+  isSeat,
+  ofWhatIsSafe,
+  partOfPerson,
+  withPerson,
+  type Carried,
+  type CarriedMember,
+  type WithPerson,
+} from '../carry/index.js';
 import { fine, say } from '../figure/index.js';
-import { mm } from '../length/index.js';
-import { boxOf, hangs, type Letters, type Piece, type Shape } from '../piece/index.js';
+import type { Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { pieceFix, type Check } from '../finding/index.js';
 import { capital, nameOf } from './names.js';
-
-/** What is so low is sat on, stepped on and knelt on. */
-const LOW = mm(650);
-/** Narrower than this no one sits on it. */
-const SEAT = mm(200);
-
-/** What people get onto: the slats of a deck, and a top that is low enough. In a place that is there already a deck may be at any height. */
-function mayBeSatOn(shape: Shape, { member, bending }: CarriedMember): boolean {
-  // What hangs on a wall is not sat on.
-  if (!bending || hangs(shape)) return false;
-  const { y1 } = boxOf(member);
-  if (member.role === 'slat') return shape.outside.is === 'found' || y1 <= LOW;
-  const { width, depth } = shape.overall;
-  const isTop = member.role === 'top' || (member.role === 'deck' && y1 === shape.overall.height.value);
-  return isTop && y1 <= LOW && width.value >= SEAT && depth.value >= SEAT;
-}
 
 interface Asked {
   readonly carried: CarriedMember;
@@ -29,9 +21,10 @@ interface Asked {
 
 /** Whether benches, decks and low tops carry someone who sits down, steps or kneels on them. */
 export function peopleChecks(piece: Piece, shape: Shape, carried: Carried, letters: Letters, { settings }: Workshop): Check[] {
-  if (piece.noOneOn) return [];
   const asked = [...carried.members.values()].flatMap((c): Asked[] =>
-    c.bending && mayBeSatOn(shape, c) ? [{ carried: c, then: withPerson(c.bending, settings, partOfPerson(shape, c.member)) }] : [],
+    c.bending && isSatOn(piece, shape, c.member)
+      ? [{ carried: c, then: withPerson(c.bending, settings, partOfPerson(shape, c.member)) }]
+      : [],
   );
   if (asked.length === 0) return [];
   const worst = asked.reduce((a, b) => ((b.then.used ?? Infinity) > (a.then.used ?? Infinity) ? b : a));
@@ -40,7 +33,8 @@ export function peopleChecks(piece: Piece, shape: Shape, carried: Carried, lette
   const about = { kind: 'member', id: member.id } as const;
   const others = asked.length > 1 ? say` and ${asked.length - 1} like it` : say``;
   const who = say`${capital(nameOf(member, letters))}${others}`;
-  const fixes = [pieceFix(say`No one will sit or step on it`, { kind: 'piece', patch: { noOneOn: true } })];
+  // What is made to be sat on is made to hold.
+  const fixes = isSeat(piece, shape) ? [] : [pieceFix(say`No one will sit or step on it`, { kind: 'piece', patch: { noOneOn: true } })];
   if (then.used === null) {
     const sentence = say`${who}: what happens when someone sits or steps on it is not judged, since its strength is not known.`;
     return [{ id: 'people', severity: 'look', state: 'not judged', about, sentence, fixes }];

@@ -11,6 +11,7 @@ import {
   sagOfPanel,
   spacedAlong,
   tippingCases,
+  usedSo,
   type BendingAnswer,
   type ScrewedEnd,
   type Support,
@@ -150,13 +151,16 @@ function reportPlate(bending: BendingAnswer) {
   }
 }
 
-/** What tips a free-standing piece, in every pose and filling; forces in N. @example reportTipping(SOLVED).length // 3 */
-export function reportTipping({ shape, carried }: Solution) {
-  return tippingCases(shape, carried).map((t) => ({
+/** What tips a free-standing piece, in every pose and filling; forces in N. @example reportTipping(SOLVED).length // 16 */
+export function reportTipping({ piece, shape, carried }: Solution) {
+  return tippingCases(shape, carried, usedSo(piece, shape)).map((t) => ({
     pose: t.pose.id,
     filling: t.filling,
+    to: t.to,
     kg: t.kg,
     pull: t.tipping.pull,
+    shouldPull: t.tipping.should,
+    ...(t.tipping.down ? { edge: t.tipping.down.by.is, edgeStands: t.tipping.down.lifts, edgeShould: t.tipping.down.by.newtons } : {}),
     onDrawerKg: t.tipping.onDrawer,
     state: t.tipping.state,
   }));

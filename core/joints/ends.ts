@@ -77,6 +77,13 @@ export function recessAlong({
 }
 
 /**
+ * How wide a recess across a member is square to the way it runs, as a saw or a bit cuts it.
+ * @example recessWide({ region: { u0: mm(0), u1: mm(50), v0: mm(0), v1: mm(40) }, slant: 0.75 }) // mm(16)
+ */
+export const recessWide = (recess: Parameters<typeof recessAlong>[0]): Length =>
+  Math.round(recessAlong(recess) / Math.hypot(1, recess.slant ?? 0)) as Length;
+
+/**
  * The corners of what is cut into a face, one after the other, mm along u and v.
  * @example recessCorners({ region: { u0: mm(0), u1: mm(20), v0: mm(0), v1: mm(300) } })[2] // [20, 300]
  */

@@ -4,4 +4,4 @@ export * from './parts.js';
 export * from './edging.js';
 export { doneText, edgesText, holesText, machiningText } from './marking.js';
 export { edgeName, faceName } from './sides.js';
-export { aslantText, lostBySlope } from './aslant.js';
+export { aslantText, lostBySlope, upEdge } from './aslant.js';

@@ -151,6 +151,8 @@ export interface Outside {
   readonly cover?: Length;
   /** What is there already and is taken out first; `carries` what lies on it. */
   readonly takenOut?: readonly { readonly what: string; readonly carries?: true }[];
+  /** It leans on a wall, so that it goes over to the front alone. */
+  readonly leans?: true;
   /** It is carried about, so that it is never fixed to a wall. */
   readonly carried?: true;
   /** A way of making it lower across its corners while it is stood up. */

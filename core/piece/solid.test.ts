@@ -4,6 +4,7 @@ import { Figure } from '../figure/index.js';
 import { mm, toMm } from '../length/index.js';
 import { woodOf } from '../project/index.js';
 import { overlapOf } from '../solid/index.js';
+import { SHELF } from '../testing/examples.js';
 import { workshop } from '../testing/samples.js';
 import {
   boxOf,
@@ -108,4 +109,20 @@ describe('a lid hinged at its rear edge', () => {
     expect(meets(290, 290)).toBe(false);
     expect(toMm(sweptBox(lid, body, []).y1)).toBeCloseTo(300.7, 0);
   });
+});
+
+test('what a housing, a groove across it and a rebate took is not weighed, and where two cross it is gone once', () => {
+  const region = (u0: number, u1: number, v0: number, v1: number) => ({ u0: mm(u0), u1: mm(u1), v0: mm(v0), v1: mm(v1) });
+  const cut = (kind: 'housing' | 'groove', depth: number, at: ReturnType<typeof region>, slant?: number) =>
+    ({ kind, face: 'up', depth: mm(depth), region: at, mate: 'other', ...(slant === undefined ? {} : { slant }) }) as const;
+  const board = (features: Member['features']) => massMiddleOf({ ...SHELF, features });
+  const { volume, middle } = massMiddleOf(SHELF);
+  const housed = board([cut('housing', 6, region(0, 20, 0, 300))]);
+  expect(housed.volume).toBe(volume - 20 * 300 * 6);
+  // Its middle goes away from what is gone.
+  expect(Math.abs(housed.middle[0] - middle[0])).toBeCloseTo((36_000 * (middle[0] - 30)) / (volume - 36_000), 6);
+  const crossed = board([cut('housing', 6, region(0, 20, 0, 300)), cut('groove', 8, region(0, 600, 280, 290))]);
+  expect(crossed.volume).toBe(volume - 36_000 - 600 * 10 * 8 + 20 * 10 * 6);
+  // Aslant by a half over 300 its region is 150 longer than it is.
+  expect(board([cut('housing', 6, region(100, 270, 0, 300), 0.5)]).volume).toBeCloseTo(volume - 20 * 300 * 6, 6);
 });

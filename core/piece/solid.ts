@@ -1,6 +1,6 @@
 import { ZERO, add, fromUnits, toMm, type Length } from '../length/index.js';
 import { reachOf, solidOf, volumeOf, type Loop, type Placing, type Solid, type Vector } from '../solid/index.js';
-import type { Box, Frame, Member, Outline, Place, Point } from './member.js';
+import type { Box, Face, Frame, Member, Outline, Place, Point } from './member.js';
 
 const vector = ({ x, y, z }: Place): Vector => [toMm(x), toMm(y), toMm(z)];
 
@@ -107,16 +107,66 @@ export function circle(across: Length): Outline {
 }
 
 /**
- * The volume of a member, mm³, and the middle of its mass in the piece, mm.
+ * The volume of a member without what is cut into its faces, mm³, and the middle of its mass in the piece, mm.
  * @example massMiddleOf(SHELF) // { volume: 3_600_000, middle: [320, 410, 150] }
  */
 export function massMiddleOf(member: Member): { readonly volume: number; readonly middle: Vector } {
   let mass = masses.get(member);
   if (!mass) {
-    mass = isPlain(member) ? ofBoard(member) : volumeOf(solidOfMember(member));
+    mass = lessRecesses(member, isPlain(member) ? ofBoard(member) : volumeOf(solidOfMember(member)));
     masses.set(member, mass);
   }
   return mass;
+}
+
+/** What a housing, a groove or a rebate takes off a face, mm: `part` of the rectangle round it where it lies aslant, or minus one where two cross. */
+interface Taken {
+  readonly face: Face;
+  readonly u: readonly [number, number];
+  readonly v: readonly [number, number];
+  readonly depth: number;
+  readonly part: number;
+}
+
+/** What is cut into the faces of a member; notches are in its outline. */
+function takenOff({ features, length, width }: Member): readonly Taken[] {
+  const taken = features.flatMap((f): Taken[] => {
+    if (f.kind === 'hole' || f.kind === 'notch') return [];
+    const clip = (a: Length, b: Length, most: Length) => [Math.max(0, toMm(a)), Math.min(toMm(b), toMm(most))] as const;
+    const [u, v] = [clip(f.region.u0, f.region.u1, length.value), clip(f.region.v0, f.region.v1, width.value)];
+    const [long, wide] = [u[1] - u[0], v[1] - v[0]];
+    if (long <= 0 || wide <= 0) return [];
+    return [{ face: f.face, u, v, depth: toMm(f.depth), part: 1 - Math.min(1, (Math.abs(f.slant ?? 0) * wide) / long) }];
+  });
+  // Where two cross, what both take is gone once.
+  const both = taken.flatMap((a, i) =>
+    taken.slice(i + 1).flatMap((b): Taken[] => {
+      const meet = (p: Taken['u'], q: Taken['u']) => [Math.max(p[0], q[0]), Math.min(p[1], q[1])] as const;
+      const [u, v] = [meet(a.u, b.u), meet(a.v, b.v)];
+      if (a.face !== b.face || u[1] <= u[0] || v[1] <= v[0]) return [];
+      return [{ face: a.face, u, v, depth: Math.min(a.depth, b.depth), part: -Math.min(a.part, b.part) }];
+    }),
+  );
+  return [...taken, ...both];
+}
+
+/** A member without what housings, grooves and rebates took. */
+function lessRecesses(member: Member, whole: ReturnType<typeof volumeOf>): ReturnType<typeof volumeOf> {
+  const taken = takenOff(member);
+  if (taken.length === 0) return whole;
+  const { origin, u, v, n } = placingOf(member);
+  const thick = toMm(member.thickness.value);
+  let volume = whole.volume;
+  const moment = whole.middle.map((x) => x * whole.volume);
+  for (const t of taken) {
+    const gone = (t.u[1] - t.u[0]) * (t.v[1] - t.v[0]) * t.depth * t.part;
+    const at = [(t.u[0] + t.u[1]) / 2, (t.v[0] + t.v[1]) / 2, t.face === 'up' ? thick - t.depth / 2 : t.depth / 2] as const;
+    volume -= gone;
+    for (const k of [0, 1, 2] as const) moment[k] = (moment[k] as number) - gone * (origin[k] + u[k] * at[0] + v[k] * at[1] + n[k] * at[2]);
+  }
+  // What is cut away altogether, as a stop tells, has no middle.
+  if (volume <= 0) return whole;
+  return { volume, middle: moment.map((m) => m / volume) as unknown as Vector };
 }
 
 function ofBoard(member: Member): ReturnType<typeof volumeOf> {

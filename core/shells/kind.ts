@@ -1,3 +1,4 @@
+import type { Sentence } from '../figure/index.js';
 import type { TSchema } from '@sinclair/typebox';
 import type { Length } from '../length/index.js';
 import type { Check } from '../finding/index.js';
@@ -36,8 +37,12 @@ export interface ShellKind<P extends Piece = Piece> {
   withStock(piece: P, member: Member, stock: string): PieceEdit | null;
   /** The edit that holds a member so that it may move across its grain; left out where no shell member is held by screws. */
   lettingSlide?(piece: P, member: Member): PieceEdit | null;
-  /** The edit that sets its feet so much further apart from the front to the rear; left out, or null, where that is not for it to say. */
-  standingWider?(piece: P, by: Length): PieceEdit | null;
+  /** What sets its feet so much further out at a side, in words and as an edit; left out, or null, where that is not for it to say. */
+  standingWider?(
+    piece: P,
+    to: 'front' | 'rear' | 'left' | 'right',
+    by: Length,
+  ): { readonly says: Sentence; readonly edit: PieceEdit } | null;
   /** What might make a member of the shell itself pass. */
   remedies(piece: P, asked: Asked): readonly Candidate[];
   /** What of the shell might make a member inside it pass. */

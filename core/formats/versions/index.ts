@@ -1,12 +1,13 @@
 import { asBuilt } from './as-built.js';
 import { filling } from './filling.js';
+import { frameDepth } from './frame-depth.js';
 import { panels } from './panels.js';
 import { isRaw, within, type Found, type Raw, type RecordKind, type Step } from './step.js';
 
 export type { Found, Raw, RecordKind } from './step.js';
 
 /** Every step there was, in order: each brings documents of its version to the next one. */
-const STEPS: readonly Step[] = [filling, asBuilt, panels];
+const STEPS: readonly Step[] = [filling, asBuilt, panels, frameDepth];
 
 /** The version that this program reads and writes. */
 export const VERSION = STEPS.length + 1;

@@ -100,3 +100,11 @@ test('a version that there never was is told, with those that are read', () => {
     expect([version, reading.ok ? '' : reading.faults.map((f) => f.path)]).toEqual([version, expect.arrayContaining(['/version'])]);
   }
 });
+
+test('the depth of the inside of a frame is that of the frame as it was; of other pieces it stays', () => {
+  const up = (piece: object) => (recordBroughtUp('pieces', { piece }, 4) as { piece: unknown }).piece;
+  const depth = (of: string) => ({ from: 'given', size: 400, of });
+  expect(up({ shell: 'frame', depth: depth('inside') })).toEqual({ shell: 'frame', depth: depth('sides') });
+  expect(up({ shell: 'frame', depth: depth('overall') })).toEqual({ shell: 'frame', depth: depth('overall') });
+  expect(up({ shell: 'panel-case', depth: depth('inside') })).toEqual({ shell: 'panel-case', depth: depth('inside') });
+});

@@ -78,8 +78,8 @@ describe('what keeps the corners of a frame stiff', () => {
     const cut = Object.fromEntries(post.features.map((f) => [f.mate, [f.kind, 'depth' in f ? toMm(f.depth) : 0]]));
     // Half into its face for the rail across; from its edge, right through, for that from front to rear.
     expect(cut).toEqual({ 'frame-top/rail/1': ['housing', 12], 'frame-top/rail/3': ['notch', 45] });
-    // The notch is sawn out of it: 12 x 70 x 45 less than 45 x 45 x 700.
-    expect(massOf(post) / 448).toBeCloseTo((45 * 45 * 700 - 12 * 70 * 45) / 1e9, 8);
+    // The notch is sawn out of it, and the housing cut into it: 12 x 70 x 45 each less than 45 x 45 x 700.
+    expect(massOf(post) / 448).toBeCloseTo((45 * 45 * 700 - 2 * 12 * 70 * 45) / 1e9, 8);
     const how = (of: Solution) => of.carried.members.get('frame-top/rail/1')?.supports.map((x) => x.how);
     expect([how(flush), how(s)]).toEqual([
       ['screws', 'screws'],

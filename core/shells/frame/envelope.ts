@@ -62,6 +62,8 @@ export interface Envelope {
   /** What posts stand on, and how long they are from there. */
   readonly feet: Figure | null;
   readonly postHeight: Figure;
+  /** Over the outer faces of its posts, at their feet as at their heads. */
+  readonly overPosts: { readonly across: Figure; readonly deep: Figure };
   readonly topHeight: Figure;
   readonly posts: Posts;
   readonly ends: Shape['outside']['ends'];
@@ -83,14 +85,16 @@ function pairAt(n: number, x: Length, zs: readonly [Length, Length], post: Posts
   return { rear: at('rear', zs[0]), front: at('front', zs[1]) };
 }
 
+/** Whether posts stand outside the ring of rails along an axis, since those that go along it end at them. */
+const outside = ({ joined, through }: Frame, axis: Frame['through']) => joined === 'end-on' && through !== axis;
+
 /** Where all posts stand, the middle ones by their left faces. */
 function pairsOf(piece: Frame, ring: Posts['ring'], post: Posts['post'], lap: Length): readonly PostPair[] {
-  const { joined, through, posts } = piece;
-  const outside = (axis: 'across' | 'deep') => joined === 'end-on' && through !== axis;
+  const { posts } = piece;
   const [px, pz] = [post.across.value, post.deep.value];
   const [x1, z1] = [add(ring.x, ring.width.value), add(ring.z, ring.depth.value)];
-  const zs: [Length, Length] = outside('deep') ? [sub(ring.z, pz), z1] : [add(ring.z, lap), sub(sub(z1, lap), pz)];
-  const xs = outside('across') ? [sub(ring.x, px), x1] : [add(ring.x, lap), sub(sub(x1, lap), px)];
+  const zs: [Length, Length] = outside(piece, 'deep') ? [sub(ring.z, pz), z1] : [add(ring.z, lap), sub(sub(z1, lap), pz)];
+  const xs = outside(piece, 'across') ? [sub(ring.x, px), x1] : [add(ring.x, lap), sub(sub(x1, lap), px)];
   const [first, last] = xs as [Length, Length];
   const middles = (posts.middles ?? []).filter((x) => x > add(first, px) && add(x, px) < last).sort((a, b) => a - b);
   return [first, ...middles, last].map((x, n) => pairAt(n, x, zs, post));
@@ -119,14 +123,12 @@ export function envelopeOf(piece: Frame, workshop: Workshop): Envelope {
   const laps = lap ? [lap.times(2).named('two rails')] : [];
   const inner = post.across;
   const two = inner.times(2).named('two posts');
+  const twoDeep = post.deep.times(2).named('two posts');
 
-  const depth = byTop(
-    piece,
-    'depth',
-    workshop,
-    axisSize(piece, 'depth', context, figures(rear, front), figures(rear, front)),
-    figures(rear, front),
-  );
+  // What stands in it goes between its posts across, and is as deep as all of it.
+  const between = piece.depth.from === 'given' ? [...laps, twoDeep] : [];
+  const inDepth = axisSize(piece, 'depth', context, [...figures(rear, front), ...between], figures(rear, front));
+  const depth = byTop(piece, 'depth', workshop, inDepth, figures(rear, front));
   const ringDepth = takeOff(depth.overall, figures(rear, front));
   const acrossRing = figures(left, right);
   const inside = axisSize(piece, 'width', { ...context, depth: ringDepth.value }, [...acrossRing, ...laps, two], acrossRing);
@@ -166,6 +168,10 @@ export function envelopeOf(piece: Frame, workshop: Workshop): Envelope {
     start: { x: Figure.sum(startX), z: rear ? rear.size.named(rear.label) : NONE },
     feet,
     postHeight: feet ? standing.minus(feet) : standing,
+    overPosts: {
+      across: outside(piece, 'across') ? posts.ring.width.plus(two) : takeOff(posts.ring.width, laps),
+      deep: outside(piece, 'deep') ? posts.ring.depth.plus(twoDeep) : takeOff(posts.ring.depth, laps),
+    },
     topHeight,
     posts,
     ends: endsOf({ left, right, rear, front }, lap, inner, topHeight, posts),

@@ -291,10 +291,10 @@ test('feet lift posts and inner posts alike, and a load over the rating of casto
   expect(said(on())).toMatchObject({ state: 'not judged' });
 });
 
-test('a tall narrow frame that a child pulls over is offered as much depth as stands, and that does', () => {
+test('a tall narrow frame that a push tips over is offered as much depth as stands, and that does', () => {
   const top: Frame['top'] = { level: { ...level('deal45', 95), deck: { stock: 'ash27', goes: 'over', gap: ZERO } }, over: NO_OVER };
   const narrow = framePiece(space('in'), { height: given(650), depth: given(220), top });
-  const told = (s: Solution) => s.checks.find((c) => c.id === 'tips-child');
+  const told = (s: Solution) => s.checks.find((c) => c.id.startsWith('tips-'));
   const s = solve(narrow, shop, {});
   const [wider] = told(s)?.fixes ?? [];
   expect(told(s)?.severity).toBe('stop');
@@ -304,7 +304,7 @@ test('a tall narrow frame that a child pulls over is offered as much depth as st
   expect(told(solve({ ...narrow, depth }, shop, {}))).toBeUndefined();
   // The next smaller one that is tried does not stand.
   expect(told(solve({ ...narrow, depth: { ...depth, size: (depth.size - mm(50)) as Length } }, shop, {}))).toBeDefined();
-  // Where its contents say how deep it is, only the wall is offered.
+  // Where its contents say how deep it is, that is not.
   expect(told(solve({ ...narrow, depth: { from: 'contents' } }, shop, {}))?.fixes ?? []).not.toContainEqual(wider);
 });
 
@@ -324,4 +324,30 @@ test('a piece of a deck that is no longer than the notch for a post beside its s
     ).shape.problems.map((p) => p.id);
   expect(at(1290)).toContain('deck-notch-frame-top');
   expect(at(1500)).not.toContain('deck-notch-frame-top');
+});
+
+test('a frame is square by corners that are there: those of its posts, under a deck, inside lapped rails, on feet', () => {
+  const facts = (extra: Partial<Frame>) => {
+    const s = solve(framePiece(space('in'), extra), shop, {});
+    const known = Object.fromEntries((s.shape.facts.get('in') ?? []).map((f) => [f.name, f.figure ? toMm(f.figure.value) : 0]));
+    return ['ends', 'front', 'from above'].map((n) => known[`${n}, corner to corner of posts`]);
+  };
+  const deck = { stock: 'ash27', goes: 'over', gap: ZERO } as const;
+  // 1000 x 700 x 500 of posts, less a deck of 27 and feet of 50 in their height.
+  const short = facts({ top: { level: { ...level('deal45', 95), deck }, over: NO_OVER }, feet: { are: 'feet', high: mm(50) } });
+  expect(short).toEqual([Math.hypot(623, 500), Math.hypot(623, 1000), Math.hypot(1000, 500)].map((d) => expect.closeTo(d, 3) as number));
+  // Lapped by rails of 45 all round, the posts are 90 less both ways.
+  expect(facts({ joined: 'lapped' })).toEqual(
+    [Math.hypot(700, 410), Math.hypot(700, 910), Math.hypot(910, 410)].map((d) => expect.closeTo(d, 3) as number),
+  );
+});
+
+test('the clear inside of a frame is between its posts both ways', () => {
+  const inside = (extra: Partial<Frame>) => {
+    const s = solve(framePiece(space('in'), { width: given(800, 'inside'), depth: given(400, 'inside'), ...extra }), shop, {});
+    const [rear, front] = [box(s, 'frame/post/rear-1'), box(s, 'frame/post/front-2')];
+    return [(front[0] as number) - (rear[1] as number), (front[4] as number) - (rear[5] as number)];
+  };
+  expect(inside({})).toEqual([800, 400]);
+  expect(inside({ joined: 'lapped' })).toEqual([800, 400]);
 });

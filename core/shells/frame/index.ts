@@ -1,4 +1,4 @@
-import { Figure, size } from '../../figure/index.js';
+import { Figure, len, say, size } from '../../figure/index.js';
 import { ZERO, add, greatest, hypot, least, sub, type Length } from '../../length/index.js';
 import { divide, interiorMembers, type Made } from '../../interiors/index.js';
 import { levelIds, levelMembers, postFrame, underTop, woodsOfLevel, type LevelAt } from '../../interiors/levels/index.js';
@@ -11,6 +11,7 @@ import {
   type Fact,
   type Joint,
   type Member,
+  type PieceEdit,
   type PostPair,
   type Shape,
 } from '../../piece/index.js';
@@ -84,20 +85,21 @@ function sheetMembers({ sheets }: Frame, { posts: { pairs, ring }, postHeight, f
 /** Posts stand on the floor, and sheets beside them. */
 const onFloor = (members: readonly Member[]): Joint[] => members.map((m) => ({ carried: m.id, carrier: FLOOR, how: 'bearing' }));
 
-/** What is measured with a tape to see that a frame is square. */
-function squareFacts(envelope: Envelope): readonly Fact[] {
-  const {
-    posts: { ring },
-    height,
-  } = envelope;
-  const across = (name: string, [a, aName]: readonly [Figure, string], [b, bName]: readonly [Figure, string]): Fact => ({
+/** What is measured with a tape to see that a frame is square, from corner to corner of its posts. */
+function squareFacts({ overPosts, postHeight }: Envelope): readonly Fact[] {
+  const [high, wide, deep] = [
+    postHeight.named('posts, high'),
+    overPosts.across.named('over posts, wide'),
+    overPosts.deep.named('over posts, deep'),
+  ];
+  const across = (name: string, a: Figure, b: Figure): Fact => ({
     name,
-    figure: Figure.formula('length', `corner to corner, √(${aName}² + ${bName}²)`, [a, b], hypot(a.value, b.value)),
+    figure: Figure.formula('length', `corner to corner, √(${a.label}² + ${b.label}²)`, [a, b], hypot(a.value, b.value)),
   });
   return [
-    across('ends, corner to corner', [height.named('height'), 'height'], [ring.depth, 'depth']),
-    across('front, corner to corner', [height.named('height'), 'height'], [ring.width, 'width']),
-    across('from above, corner to corner', [ring.width, 'width'], [ring.depth, 'depth']),
+    across('ends, corner to corner of posts', high, deep),
+    across('front, corner to corner of posts', high, wide),
+    across('from above, corner to corner of posts', wide, deep),
   ];
 }
 
@@ -197,6 +199,20 @@ function shape(piece: Frame, workshop: Workshop): Shape {
   return assembled({ ...divided, spaces }, { ...all, stands: [...all.stands, on.stand] }, whole, problems);
 }
 
+/** The posts further out under a top that hangs over them, or all of it deeper or wider. */
+function standingWider({ top, width, depth }: Frame, to: 'front' | 'rear' | 'left' | 'right', by: Length) {
+  const over = top.over[to];
+  if (top.level.deck?.goes === 'over' && over > ZERO) {
+    if (over < by) return null;
+    const edit: PieceEdit = { kind: 'piece', patch: { top: { ...top, over: { ...top.over, [to]: sub(over, by) } } } };
+    return { says: say`Its posts ${len(by)} further out at the ${to}`, edit };
+  }
+  const [reach, rule] = to === 'front' || to === 'rear' ? (['depth', depth] as const) : (['width', width] as const);
+  if (rule.from !== 'given') return null;
+  const edit: PieceEdit = { kind: 'piece', patch: { [reach]: { ...rule, size: add(rule.size, by) } } };
+  return { says: say`Make it ${len(by)} ${reach === 'depth' ? 'deeper' : 'wider'}`, edit };
+}
+
 export const frame: ShellKind<Frame> = {
   kind: 'frame',
   inside: 'Inside the frame',
@@ -219,8 +235,7 @@ export const frame: ShellKind<Frame> = {
     const deck = { ...level.deck, slides: true as const };
     return { kind: 'piece', patch: { top: { ...piece.top, level: { ...level, deck } } } };
   },
-  standingWider: ({ depth }, by) =>
-    depth.from === 'given' ? { kind: 'piece', patch: { depth: { ...depth, size: add(depth.size, by) } } } : null,
+  standingWider,
   remedies: frameRemedies,
   remediesWithin: atPosts,
 };

@@ -1,7 +1,7 @@
 import { len, say, size, type Figure } from '../../figure/index.js';
 import { mm, sub, toMm, type Length } from '../../length/index.js';
 import { alongOf, boxOf, type Fact, type Lean, type Member } from '../../piece/index.js';
-import { CLEARANCE } from './sides.js';
+import { CLEARANCE, footWhereTheyTouch } from './sides.js';
 import type { Leaning } from './spec.js';
 import type { Stance } from './stance.js';
 
@@ -73,7 +73,7 @@ export function leaningFacts(
       name: 'lean',
       remark: say`${stance.degrees.toFixed(2)}° off plumb; both ends of the sides are cut at that, and the shelves' front edges bevelled.`,
     },
-    { name: 'foot, out', figure: stance.out },
+    { name: 'foot, out', figure: footWhereTheyTouch(piece, stance) },
     ...marks(shelves, lean),
     ...housing,
     ...(first

@@ -98,6 +98,7 @@ function shape(piece: Leaning, workshop: Workshop): Shape {
   const outside = (deep: Figure, members: readonly Member[]): Shape['outside'] => ({
     is: 'built',
     foot: deep.value,
+    leans: true,
     ends: {
       up: { before: [], after: [] },
       across: {

@@ -50,18 +50,21 @@ function outlineOf({ sides: { wide, flat } }: Leaning, { along, degrees }: Stanc
   return { start, sides: [...rest, start].map((to) => ({ kind: 'line', to })) };
 }
 
-/** How far the front edges of the sides are out on the floor, so that they touch the wall: by their rear corner, or by what is cut off it. */
-export function frontWhereTheyTouch({ sides: { wide, flat } }: Leaning, { out, degrees }: Stance): Figure {
-  const front = out.plus(levelWidth(wide, { degrees }).named('sides on the floor'));
-  if (!flat) return front;
+/** How far the rear of the foot is from the wall where they touch that: by their rear corner, or by what is cut off it. */
+export function footWhereTheyTouch({ sides: { flat } }: Leaning, { out, degrees }: Stance): Figure {
+  if (!flat) return out;
   const cut = Figure.formula(
     'length',
     'cut off plumb × tan of the lean',
     [size('cut off plumb', flat)],
     mm(toMm(flat) * slopeOf({ degrees })),
   );
-  return front.minus(cut.named('cut off at the wall'));
+  return out.minus(cut.named('cut off at the wall'));
 }
+
+/** How far the front edges of the sides are out on the floor, so that they touch the wall. */
+export const frontWhereTheyTouch = (piece: Leaning, stance: Stance): Figure =>
+  footWhereTheyTouch(piece, stance).plus(levelWidth(piece.sides.wide, stance).named('sides on the floor'));
 
 /**
  * The two sides, mirror images of each other once their housings are in them.

@@ -21,7 +21,7 @@ export function Anchoring() {
     { kg: asKg(kg), y: H / 2, z: D / 2 },
     { kg: asKg(inDrawers), y: H / 2, z: D / 2 + out },
   ];
-  const t = tippingOf({ heaps, foot: D, pullAt: H, lean: D + out });
+  const t = tippingOf({ heaps, foot: D, pullAt: H, lean: D + out, keeps: true });
   return (
     <>
       <p>

@@ -1,5 +1,5 @@
 import { Input } from 'react-aria-components';
-import { inch, mm, scale, type Length } from '../../../core/length/index.js';
+import { inch, mm, scale, toMm, type Length } from '../../../core/length/index.js';
 import type { Leaning } from '../../../core/shells/index.js';
 import type { PieceEdit } from '../../../core/piece/index.js';
 import { useSettledBench } from '../../bench/bench.js';
@@ -10,7 +10,7 @@ import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
 import { FieldLabel, Grid, NumberBox, Section, Select, Wide, WideTick, type Choice } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
-import { asDegrees } from '../../../core/measures/index.js';
+import { asDegrees, radians, type Degrees } from '../../../core/measures/index.js';
 
 type Lean = Leaning['sides']['lean'];
 type Known = 'angle-along' | 'angle-height' | 'foot-along' | 'foot-height' | 'height-along';
@@ -49,6 +49,10 @@ function saidBy(known: Known, { degrees, along, out }: Now): Lean {
   }
 }
 
+/** How far the foot of sides of a length is out from under their head. */
+const outOf = (along?: Length, degrees?: Degrees) =>
+  along === undefined || degrees === undefined ? undefined : mm(toMm(along) * Math.sin(radians(degrees)));
+
 /** How the sides lean: by two of their angle, their foot, their length and the height. */
 function LeanFields({ piece }: { piece: Leaning }) {
   const { settled } = useSettledBench();
@@ -62,7 +66,10 @@ function LeanFields({ piece }: { piece: Leaning }) {
   const now: Now = {
     degrees: Math.round((root?.lean?.degrees ?? (lean.by === 'angle' ? lean.degrees : 12)) * 100) / 100,
     along: fact('sides, along') ?? (unit === 'mm' ? mm(1800) : inch(72)),
-    out: fact('foot, out') ?? (unit === 'mm' ? mm(380) : inch(15)),
+    // Given of the sides it is from under their head, before a corner is cut off that.
+    out:
+      (sides.flat === undefined ? fact('foot, out') : outOf(fact('sides, along'), root?.lean?.degrees)) ??
+      (unit === 'mm' ? mm(380) : inch(15)),
   };
   const byHeight = (next: Known) => next.endsWith('height') || next.startsWith('height');
   const know = (next: Known) =>

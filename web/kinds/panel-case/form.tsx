@@ -22,6 +22,15 @@ const USES = {
   base: 'Base of',
 } as const;
 
+/** What a stock is of: that of the sides also of all that none was chosen for. */
+function ofWhat({ stock, base, back }: PanelCase, use: keyof typeof USES): string {
+  if (use !== 'sides') return USES[use];
+  const there = { top: true, bottom: true, back: back.kind !== 'none', base: base.kind !== 'none' };
+  const all = ['sides', ...(['top', 'bottom', 'back', 'base'] as const).filter((u) => there[u] && stock[u] === undefined)];
+  const listed = all.length > 1 ? `${all.slice(0, -1).join(', ')} and ${all.at(-1)}` : 'sides';
+  return `S${listed.slice(1)} of`;
+}
+
 function baseOf(kind: Base['kind'], now: Base, unit: 'mm' | 'in'): Base {
   if (kind === 'none') return { kind };
   const kept =
@@ -171,7 +180,7 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
         {(Object.keys(USES) as (keyof typeof USES)[]).map((use) => (
           <StockSelect
             key={use}
-            label={USES[use]}
+            label={ofWhat(piece, use)}
             value={piece.stock[use] ?? piece.stock.sides}
             onChange={(id) => change({ stock: { ...piece.stock, [use]: id } }, `Changed the stock of the ${use}`)}
           />
