@@ -184,7 +184,7 @@ for (const by of [pointer, keyboard]) {
     await hands.choose('Base', 'None');
     await hands.choose('Back', 'In grooves');
     await hands.type('Groove depth', '5');
-    await addStock(hands, 'Sides of', 'Birch ply 15', '15');
+    await addStock(hands, 'Sides, top and bottom of', 'Birch ply 15', '15');
     await addStock(hands, 'Back of', 'Birch ply 5', '5');
     for (const panel of ['Top', 'Bottom']) {
       await hands.choose(panel, 'In rebates');

@@ -125,6 +125,7 @@ export function bend(
   held: readonly Joint[],
   attached: readonly Attached[],
   workshop: Workshop,
+  byId: ReadonlyMap<string, Member>,
   room: number | null = null,
 ): { readonly answer: BendingAnswer; readonly supports: readonly Support[] } | { readonly error: string; readonly falls: boolean } {
   const { settings } = workshop;
@@ -132,6 +133,7 @@ export function bend(
   const by = heldBy(
     member,
     lines.map(([first]) => first),
+    byId,
   );
   const beside: Beside = by.edges.length > 1 ? 'both' : by.edges.length === 1 ? 'back' : 'none';
   if (toMm(member.thickness.value) < THINNEST) return { error: `it is thinner than ${THINNEST} mm`, falls: false };

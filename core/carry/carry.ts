@@ -1,42 +1,18 @@
 import { asBefore } from '../figure/index.js';
 import { asNewtons, asKg, type Kilograms, type Newtons } from '../measures/index.js';
 import { FLOOR, PLACE, massMiddleOf, type Joint, type Member, type Shape } from '../piece/index.js';
-import { toMm } from '../length/index.js';
 import type { Workshop } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
-import { bend, type BendingAnswer } from './bend.js';
 import type { Support } from './support.js';
-import { attachedTo, type Attached } from './built-up.js';
+import { attachedTo } from './built-up.js';
 import { standingOn, type Handed, type Load, type Standing } from './standing.js';
 import { GRAVITY } from './gravity.js';
-import { lineOf, wayAlong } from './line.js';
+import { wayAlong } from './line.js';
 import { reachAlong } from './fixings/contact.js';
-import { dot } from '../solid/index.js';
-import { isInReach, roomUnder } from './reach.js';
-import type { State } from './verdict.js';
+import { roomUnder } from './reach.js';
+import { leansBy, lies, onEdge, stands, type CarriedMember, type Carrying } from './stood.js';
 
-/** A member with its loads, what carries it, and, for one that bends, its verdict. */
-export interface CarriedMember {
-  readonly member: Member;
-  readonly selfKg: Kilograms;
-  readonly standing: readonly Standing[];
-  readonly handed: readonly Handed[];
-  readonly supports: readonly Support[];
-  /** All that it carries and weighs, N. */
-  readonly total: Newtons;
-  /** Carried along its whole length, so that nothing bends. */
-  readonly throughout: boolean;
-  readonly bending: BendingAnswer | null;
-  readonly state: State;
-  /** Why it is not judged, or why it falls. */
-  readonly missing: string | null;
-  /** Things without a mass that stand on it, or on what it carries. */
-  readonly unknown: readonly string[];
-  /** Nothing is said to stand on it or on what it carries. */
-  readonly empty: boolean;
-  /** What is to carry it does not hold it, so that it comes down. */
-  readonly falls: boolean;
-}
+export type { CarriedMember } from './stood.js';
 
 /** Loads of a whole piece, handed from member to member down to the floor. */
 export interface Carried {
@@ -56,29 +32,6 @@ export function massOf(member: Member): Kilograms {
   const { density } = propertiesOf(member.stock);
   return asKg(massMiddleOf(member).volume * density * 1e-9);
 }
-
-function lies(member: Member): boolean {
-  return member.frame.n[1] !== 0;
-}
-
-const onEdge = ({ frame }: Member) => frame.n[1] === 0 && frame.u[1] === 0;
-/** How far a member is off plumb and off level: 0 for one that is either. */
-const leansBy = ({ frame: { u } }: Member) => Math.abs(u[1]) * Math.hypot(u[0], u[2]);
-const isPlaced = (j: Joint) => j.on !== undefined;
-
-/** A rail or a runner board: on edge, level, and held at places along it. */
-function spansOnEdge(member: Member, joints: readonly Joint[]): boolean {
-  return onEdge(member) && joints.length > 1 && joints.every(isPlaced);
-}
-
-/** A board on edge that is held at one end alone, and stands on nothing. */
-function hangsByOneEnd(member: Member, joints: readonly Joint[]): boolean {
-  const [only] = joints;
-  return onEdge(member) && joints.length === 1 && only !== undefined && isPlaced(only) && only.how !== 'bearing';
-}
-
-/** Whether all that holds a member along its span is at one place. */
-const oneEnd = (joints: readonly Joint[]) => new Set(joints.flatMap(({ on }) => (on ? [`${on.along.join(' ')} ${on.at}`] : []))).size === 1;
 
 /** What nobody sees: it may sag into the room under it, as long as it does not break. */
 const UNSEEN: ReadonlySet<Member['role']> = new Set([
@@ -117,44 +70,6 @@ function fromTheTop(members: readonly Member[], joints: readonly Joint[]): reado
   return order;
 }
 
-/** What part of its load each joint of a member that leans takes: of two that it lies on, by where that is between them. */
-function leantOn(member: Member, joints: readonly Joint[], { handed, self }: Load, byId: Carrying['byId']): readonly number[] | null {
-  const [a, b, more] = joints.filter((j) => j.on !== undefined && j.part !== 0);
-  // What carries nothing but itself is held evenly.
-  if (!a?.on || !b?.on || more || handed.length === 0 || leansBy(member) === 0) return null;
-  const way = a.on.along;
-  const at = (m: Member) => dot(massMiddleOf(m).middle, way);
-  const loads = [
-    { newtons: self, at: at(member) },
-    ...handed.flatMap(({ from, newtons }) => {
-      const over = byId.get(from);
-      return over ? [{ newtons, at: at(over) }] : [];
-    }),
-  ];
-  const total = loads.reduce((sum, l) => sum + l.newtons, 0);
-  if (total === 0) return null;
-  const middle = loads.reduce((sum, l) => sum + l.newtons * l.at, 0) / total;
-  const [from, to] = [toMm(a.on.at), toMm(b.on.at)];
-  // What lies past either of them is on that alone: neither pulls.
-  const onB = Math.min(1, Math.max(0, (middle - from) / (to - from)));
-  return joints.map((j) => (j === a ? 1 - onB : j === b ? onB : 0));
-}
-
-/** A member that stands or leans: it passes on all it carries, evenly where several carry it and it does not lean on two of them. */
-function passOn(joints: readonly Joint[], total: Newtons, parts?: readonly number[] | null): Support[] {
-  // What ties it alone takes nothing of it.
-  const sharing = joints.filter((j) => j.part !== 0).length;
-  const evenly = (j: Joint) => (j.part === 0 ? 0 : total / sharing);
-  return joints.map((j, i) => ({
-    carrier: j.carrier,
-    how: j.how,
-    ...(j.on ? { on: lineOf(j.on) } : {}),
-    ...(j.out === undefined ? {} : { out: toMm(j.out) }),
-    newtons: asNewtons(parts ? total * (parts[i] as number) : evenly(j)),
-    lifted: false,
-  }));
-}
-
 /** Where a member that goes across the one that takes its load lies along that; undefined where it is given along one line with it, or all over. */
 function lieOver(member: Member, carrier: Member | undefined, { on }: Support): Handed['over'] {
   if (!carrier || !on || carrier.frame.u[1] !== 0 || wayAlong(on.along, carrier.frame.u) !== 0) return undefined;
@@ -164,55 +79,43 @@ function lieOver(member: Member, carrier: Member | undefined, { on }: Support): 
   return to > from ? { along, from, to } : undefined;
 }
 
+/** What a member hands to each of those that carry it. */
+function handedBy(
+  { member, selfKg, handed, total, supports }: CarriedMember,
+  byId: Carrying['byId'],
+): readonly (readonly [Support, Handed])[] {
+  const dead = selfKg * GRAVITY + handed.reduce((sum, h) => sum + h.dead, 0);
+  const deadShare = total > 0 ? dead / total : 0;
+  return supports.map((s) => {
+    const over = lieOver(member, byId.get(s.carrier), s);
+    const entry: Handed = {
+      from: member.id,
+      newtons: s.newtons,
+      dead: asNewtons(s.newtons * deadShare),
+      ...(s.on ? { on: s.on } : {}),
+      ...(over ? { over } : {}),
+    };
+    return [s, entry] as const;
+  });
+}
+
+/** Which joints carry each member. */
+function jointsByCarried(joints: readonly Joint[]): ReadonlyMap<string, readonly Joint[]> {
+  const known = new Map<string, Joint[]>();
+  for (const joint of joints) {
+    const list = known.get(joint.carried);
+    if (list) list.push(joint);
+    else known.set(joint.carried, [joint]);
+  }
+  return known;
+}
+
+/** How much room is under what nobody sees, mm. */
+const roomOf = (member: Member, members: readonly Member[]) =>
+  UNSEEN.has(member.role) && (lies(member) || onEdge(member)) ? roomUnder(member, members) : null;
+
 const NOTHING: readonly string[] = [];
 const NONE: ReadonlySet<string> = new Set();
-
-/** What a member is carried with. */
-interface Carrying {
-  readonly load: Load;
-  /** Things without a mass that stand on what it carries. */
-  readonly above: ReadonlySet<string>;
-  readonly joints: readonly Joint[];
-  readonly attached: readonly Attached[];
-  readonly byId: ReadonlyMap<string, Member>;
-  /** How much room is under what nobody sees, which it may sag into, mm; null for what is seen. */
-  readonly room: number | null;
-  readonly workshop: Workshop;
-}
-
-/** How a member stands: what it gives on, and its verdict. */
-type Stands = Pick<CarriedMember, 'supports' | 'throughout' | 'bending' | 'state' | 'missing' | 'falls'>;
-
-function comesDown(held: readonly Joint[], total: Newtons, missing: string): Stands {
-  return { supports: passOn(held, total), throughout: false, bending: null, state: 'fails', missing, falls: true };
-}
-
-/** @param unweighed what is not known of the masses on it; `loaded` whether anything is said to stand on it */
-function stands(member: Member, carrying: Carrying, total: Newtons, unweighed: string | null, loaded: boolean): Stands {
-  const { load, joints, attached, byId, room, workshop } = carrying;
-  const held = joints.filter((j) => isInReach(member, byId.get(j.carrier), j));
-  if (held.length === 0) return comesDown(held, total, 'nothing holds it');
-  if (hangsByOneEnd(member, held)) return comesDown(held, total, 'only one end of it is held');
-  const along = held.filter((j) => !isPlaced(j) && j.how !== 'held along');
-  // A rail that carries nothing but itself is no beam to be judged.
-  const spans = lies(member) || (loaded && spansOnEdge(member, held));
-  if (!spans || along.length > 0) {
-    const throughout = lies(member);
-    const parts = throughout ? null : leantOn(member, held, load, byId);
-    const supports = passOn(throughout ? along : held, total, parts);
-    return { supports, throughout, bending: null, state: unweighed ? 'not judged' : 'fine', missing: unweighed, falls: false };
-  }
-  const bent = bend(member, load, held, attached, workshop, room);
-  if ('error' in bent) {
-    if (bent.falls) return comesDown(held, total, oneEnd(held) ? 'only one end of it is held' : 'what holds it does not keep it');
-    return { supports: passOn(held, total), throughout: false, bending: null, state: 'not judged', missing: bent.error, falls: false };
-  }
-  const { answer, supports } = bent;
-  const missing = unweighed ?? (loaded ? answer.missing : 'nothing is said to stand on it');
-  const known = unweighed === null && loaded;
-  const state = known || answer.state === 'fails' ? answer.state : 'not judged';
-  return { supports, throughout: false, bending: answer, state, missing, falls: false };
-}
 
 const carriedAsBefore = asBefore<Member, CarriedMember>();
 
@@ -278,12 +181,7 @@ export function carryDown(
   { standing, unweighed }: ReturnType<typeof standingOn>,
   workshop: Workshop,
 ): Carried {
-  const jointsOf = new Map<string, Joint[]>();
-  for (const joint of shape.joints) {
-    const list = jointsOf.get(joint.carried);
-    if (list) list.push(joint);
-    else jointsOf.set(joint.carried, [joint]);
-  }
+  const jointsOf = jointsByCarried(shape.joints);
   const byId = new Map(shape.members.map((m) => [m.id, m]));
   const attached = attachedTo(shape.members, shape.joints);
   const handed = new Map<string, Handed[]>();
@@ -306,22 +204,12 @@ export function carryDown(
       joints: jointsOf.get(member.id) ?? [],
       attached: attached.get(member.id) ?? [],
       byId,
-      room: UNSEEN.has(member.role) && (lies(member) || onEdge(member)) ? roomUnder(member, shape.members) : null,
+      room: roomOf(member, shape.members),
       workshop,
     });
     members.set(member.id, carried);
-    const dead = load.self + load.handed.reduce((sum, h) => sum + h.dead, 0);
-    const deadShare = carried.total > 0 ? dead / carried.total : 0;
-    for (const s of carried.supports) {
+    for (const [s, entry] of handedBy(carried, byId)) {
       if (s.carrier === FLOOR || s.carrier === PLACE) floor += s.newtons;
-      const over = lieOver(member, byId.get(s.carrier), s);
-      const entry: Handed = {
-        from: member.id,
-        newtons: s.newtons,
-        dead: asNewtons(s.newtons * deadShare),
-        ...(s.on ? { on: s.on } : {}),
-        ...(over ? { over } : {}),
-      };
       const list = handed.get(s.carrier);
       if (list) list.push(entry);
       else handed.set(s.carrier, [entry]);
@@ -329,4 +217,45 @@ export function carryDown(
     }
   }
   return { members, floor: asNewtons(floor), massKg: asKg(massKg) };
+}
+
+/**
+ * The members that carry something more that stands on one of them, down to the floor, as they are then; the others stay as they were.
+ * @example carriedWith(SOLVED.carried, SOLVED.shape, 'in-m1/shelf/1', { space: 'in', kg: 10, along: [1, 0, 0], from: 400, to: 500 }, SHOP).length // 3
+ */
+export function carriedWith(
+  before: Carried,
+  shape: Pick<Shape, 'members' | 'joints'>,
+  on: string,
+  standing: Standing,
+  workshop: Workshop,
+): readonly CarriedMember[] {
+  const jointsOf = jointsByCarried(shape.joints);
+  const byId = new Map(shape.members.map((m) => [m.id, m]));
+  const attached = attachedTo(shape.members, shape.joints);
+  const changed = new Map<string, Handed[]>([[on, []]]);
+  const from = new Set<string>();
+  return fromTheTop(shape.members, shape.joints).flatMap((member): CarriedMember[] => {
+    const [was, more] = [before.members.get(member.id), changed.get(member.id)];
+    if (!was || !more) return [];
+    const load: Load = {
+      self: asNewtons(was.selfKg * GRAVITY),
+      standing: member.id === on ? [...was.standing, standing] : was.standing,
+      handed: [...was.handed.filter((h) => !from.has(h.from)), ...more],
+      unweighed: NOTHING,
+    };
+    const carrying: Carrying = {
+      load,
+      above: new Set(was.unknown),
+      joints: jointsOf.get(member.id) ?? [],
+      attached: attached.get(member.id) ?? [],
+      byId,
+      room: roomOf(member, shape.members),
+      workshop,
+    };
+    const now = carryOne(member, carrying);
+    from.add(member.id);
+    for (const [{ carrier }, entry] of handedBy(now, byId)) changed.set(carrier, [...(changed.get(carrier) ?? []), entry]);
+    return [now];
+  });
 }

@@ -73,7 +73,21 @@ function past(member: Member, way: readonly Joint[]): number {
   return 1 - (Math.max(...places) - Math.min(...places)) / (to - from);
 }
 
-export function heldBy(member: Member, held: readonly Joint[]): HeldBy {
+/** How much of a member square to a way is past all that carries it that way, as a part of its length there: nothing holds it where none of them runs. */
+function bare(member: Member, way: readonly Joint[], byId: ReadonlyMap<string, Member>): number {
+  const [first] = way;
+  if (!first?.on) return 1;
+  const [x, , z] = first.on.along;
+  const across: Vector = [z, 0, x];
+  const [from, to] = reachAlong(member, across);
+  const carriers = way.flatMap(({ carrier }) => byId.get(carrier) ?? []);
+  if (carriers.length === 0) return 0;
+  const reach = carriers.map((c) => reachAlong(c, across));
+  const [low, high] = [Math.min(...reach.map((r) => r[0])), Math.max(...reach.map((r) => r[1]))];
+  return (Math.max(0, low - from) + Math.max(0, to - high)) / (to - from);
+}
+
+export function heldBy(member: Member, held: readonly Joint[], byId: ReadonlyMap<string, Member>): HeldBy {
   const edges = held.filter((j) => j.how === 'held along');
   const placed = held.filter((j) => j.how !== 'held along');
   const ways = placed.reduce<readonly (readonly Joint[])[]>((known, j) => {
@@ -84,9 +98,11 @@ export function heldBy(member: Member, held: readonly Joint[]): HeldBy {
   // Between what holds its ends a panel goes along its grain, else from one to the other that hold it; what it lies on beside that are lines along it.
   const lengthwise = spanning(member.frame.u) ?? [];
   const several = ways.filter((way) => way.length > 1);
-  const reaching = several.find((way) => past(member, way) <= PAST);
+  const reaching = several.find((way) => past(member, way) <= PAST && bare(member, way, byId) <= PAST);
   const ends = lengthwise.length > 1 && (past(member, lengthwise) <= PAST || !reaching) ? lengthwise : (reaching ?? several[0] ?? placed);
-  return { ends, edges, lines: placed.filter((j) => !ends.includes(j)) };
+  // What hangs far past its ends is a beam that does, and no plate that ends there.
+  const hangsOver = ends === lengthwise && past(member, ends) > PAST;
+  return { ends, edges, lines: hangsOver ? [] : placed.filter((j) => !ends.includes(j)) };
 }
 
 /** The lines that a panel lies on, from its front edge. */

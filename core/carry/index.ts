@@ -24,6 +24,7 @@ export * from './own-test.js';
 export * from './tipping.js';
 export * from './footing.js';
 export * from './sat-on.js';
+export * from './person-path.js';
 export * from './push.js';
 export * from './alike.js';
 export * from './as-panel.js';

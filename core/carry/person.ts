@@ -14,11 +14,17 @@ import { bendingStrength } from './strength.js';
 import { allowed, stateOf, worstSag } from './verdict.js';
 import type { Would } from './ask.js';
 
-/** A person, kg, on a square so wide, mm; counted twice for sitting down or stepping on, since a suddenly applied load is double. */
-export const PERSON = { kg: 120, sudden: 2, wide: 100, sits: 300 } as const;
+/** A person, kg, who stands on a square so wide, or sits on one, mm. */
+export const PERSON = { kg: 120, wide: 50, sits: 300 } as const;
 
-/** The force of a person who sits down or steps on something, N. */
-const FORCE = PERSON.kg * PERSON.sudden * GRAVITY;
+/** No less is put on what is made to be sat on, N (EN 12520, from memory). */
+const SEAT_TAKES = 1300;
+
+/**
+ * The force of a person on something, N, with no factor for suddenness: that is in the load factor and what wood holds for a short while.
+ * @example forceOfPerson(true) // 1300
+ */
+export const forceOfPerson = (seat: boolean): Newtons => asNewtons(Math.max(PERSON.kg * GRAVITY, seat ? SEAT_TAKES : 0));
 
 /** Where on a member a person is put. */
 export type Stands = 'in the middle' | 'at the middle of an edge';
@@ -47,7 +53,7 @@ export interface WithPerson extends Would {
 }
 
 /** Narrower than this a member is as wide as what stands on it, and is a beam, mm. */
-const PANEL_FROM = 1.5 * PERSON.wide;
+const PANEL_FROM = 3 * PERSON.wide;
 
 /** The most that a panel is used, along its span and square to it; null where its strength is not known. */
 function usedBy(moment: { x: number; y: number }, { section }: BendingAnswer, serviceClass: Settings['serviceClass']): number | null {
@@ -111,15 +117,21 @@ function onBeam(answer: BendingAnswer, settings: Pick<Settings, 'serviceClass'>,
 
 /**
  * What a member does when someone sits down or stands on it, beside all that is on it: a broad
- * panel as a plate under a square of 100 mm, all else as a beam. It is over soon, so that nothing creeps.
+ * panel as a plate under a square of 50 mm, all else as a beam. It is over soon, so that nothing creeps.
  * @param part what part of them it takes, where others beside it take the rest
  * @example withPerson(CARRIED.bending, SHOP.settings).state // 'fails'
  */
-export function withPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit' | 'serviceClass'>, part = 1): WithPerson {
-  const key = JSON.stringify([part, answer.span, settings.limit, settings.serviceClass]);
+export function withPerson(
+  answer: BendingAnswer,
+  settings: Pick<Settings, 'limit' | 'serviceClass'>,
+  part = 1,
+  newtons = forceOfPerson(false),
+): WithPerson {
+  const force = asNewtons(part * newtons);
+  const key = JSON.stringify([force, answer.span, settings.limit, settings.serviceClass]);
   const known = asked.get(answer.sag) ?? new Map<string, WithPerson>();
   asked.set(answer.sag, known);
-  const then = known.get(key) ?? newPerson(answer, settings, part);
+  const then = known.get(key) ?? newPerson(answer, settings, force);
   known.set(key, then);
   return then;
 }
@@ -127,13 +139,12 @@ export function withPerson(answer: BendingAnswer, settings: Pick<Settings, 'limi
 /** Members that bend alike share what came of it, so that each kind of them is asked once. */
 const asked = new WeakMap<BendingAnswer['sag'], Map<string, WithPerson>>();
 
-function newPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit' | 'serviceClass'>, part: number): WithPerson {
-  const force = part * FORCE;
+function newPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit' | 'serviceClass'>, force: Newtons): WithPerson {
   const most = allowed(settings.limit, answer.span);
   try {
     const layered = answer.builtUp !== null && !answer.builtUp.oneSided;
     const panel = answer.section.width >= PANEL_FROM && answer.loads.base.supports.length === 2 && !layered;
-    const { mm, used, stands } = panel ? onPanel(answer, settings, asNewtons(force)) : onBeam(answer, settings, asNewtons(force));
+    const { mm, used, stands } = panel ? onPanel(answer, settings, force) : onBeam(answer, settings, force);
     return { mm, allowed: most, used, stands, state: used === null ? 'not judged' : stateOf(used, 1) };
   } catch (error) {
     if (!(error instanceof BeamError || error instanceof PlateError)) throw error;

@@ -54,6 +54,15 @@ const KMOD_SHORT: Readonly<Record<CreepRow, readonly [number | null, number | nu
 export type Lasting = 'years' | 'short';
 const KMODS = { years: KMOD, short: KMOD_SHORT } as const;
 
+/**
+ * What a load for a short while counts where it is held against what is safe for years: by solid wood and plywood, boards of chips hold more than that.
+ * @example lastsShort(1) // 0.7 / 0.9
+ */
+export function lastsShort(serviceClass: 1 | 2 | 3): number {
+  const [years, short] = [KMOD.solid, KMOD_SHORT.solid].map((row) => row[serviceClass - 1] as number) as [number, number];
+  return years / short;
+}
+
 /** Partial factors of EN 1995-1-1 table 2.3. */
 const GAMMA_M: Readonly<Record<CreepRow, number>> = {
   solid: 1.3,

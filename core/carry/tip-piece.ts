@@ -16,6 +16,7 @@ import {
   type Shape,
 } from '../piece/index.js';
 import { dot, extentOf, movedBy, type Vector } from '../solid/index.js';
+import type { Block } from '../things/index.js';
 import type { Carried } from './carry.js';
 import { tipLines, type TipLine } from './footing.js';
 import { GRAVITY } from './gravity.js';
@@ -45,6 +46,23 @@ interface Mass {
 /** What stands in a space, where it is while all is shut. */
 interface Filled extends Mass {
   readonly space: PlacedSpace;
+  /** How far to either side of there what has no place of its own may stand, mm. */
+  readonly free: number;
+}
+
+/** Where the middle of what stands in a space is across it, and how far from there it may be moved; in units of length. */
+function acrossSpace({ box, blocks }: PlacedSpace): { readonly x: number; readonly free: number } {
+  const middle = (box.x0 + box.x1) / 2;
+  const kgOf = (b: Block) => (b.thing.mass ?? 0) * b.count;
+  const kg = blocks.reduce((sum, b) => sum + kgOf(b), 0);
+  if (kg === 0) return { x: middle, free: 0 };
+  const at = (b: Block) => (typeof b.at === 'number' ? Math.min(box.x0 + b.at + b.width / 2, box.x1) : middle);
+  const moving = blocks.filter((b) => b.at === undefined);
+  const room = box.x1 - box.x0 - moving.reduce((sum, b) => sum + b.width, 0);
+  return {
+    x: blocks.reduce((sum, b) => sum + kgOf(b) * at(b), 0) / kg,
+    free: (Math.max(0, room) / 2) * (moving.reduce((sum, b) => sum + kgOf(b), 0) / kg),
+  };
 }
 
 function filledSpaces(shape: Shape, carried: Carried): readonly Filled[] {
@@ -59,8 +77,9 @@ function filledSpaces(shape: Shape, carried: Carried): readonly Filled[] {
     // Things stand at the front of their space; what lies in cells fills it.
     const y = blocks.length > 0 ? standing + tall / 2 : (box.y0 + box.y1) / 2;
     const z = blocks.length > 0 ? box.z1 - setback - deep / 2 : (box.z0 + box.z1) / 2;
-    const at = [(box.x0 + box.x1) / 2, y, z].map((u) => toMm(fromUnits(u))) as unknown as Vector;
-    return [{ space, kg: asKg(mass), at }];
+    const { x, free } = acrossSpace(space);
+    const at = [x, y, z].map((u) => toMm(fromUnits(u))) as unknown as Vector;
+    return [{ space, kg: asKg(mass), at, free: toMm(fromUnits(free)) }];
   });
 }
 
@@ -148,7 +167,13 @@ export function tippingCases(shape: Shape, carried: Carried, { satOn = false, be
     const things = filled.map((f) => {
       const body = bodyOf.get(f.space.id);
       const isOpen = body !== undefined && (pose.pose.get(body.id) ?? 0) > 0;
-      return { kg: f.kg, at: body ? movedBy(movingOf(body), pose.pose.get(body.id) ?? 0, f.at) : f.at, high: f.at[1], isOpen };
+      return {
+        kg: f.kg,
+        free: f.free,
+        at: body ? movedBy(movingOf(body), pose.pose.get(body.id) ?? 0, f.at) : f.at,
+        high: f.at[1],
+        isOpen,
+      };
     });
     const round = tipLines(shape, whole);
     const front = round.filter((l) => l.to === 'front');
@@ -160,7 +185,7 @@ export function tippingCases(shape: Shape, carried: Carried, { satOn = false, be
       const fills: Readonly<Record<Fullness, (t: (typeof things)[number]) => boolean>> = {
         empty: () => false,
         'top only': (t) => t.high > pullAt / 2,
-        'one side': (t) => dot(t.at, way) > middle,
+        'one side': (t) => dot(t.at, way) + t.free * Math.abs(way[0]) > middle,
         'open drawers only': (t) => t.isOpen,
         all: () => true,
       };
@@ -174,8 +199,11 @@ export function tippingCases(shape: Shape, carried: Carried, { satOn = false, be
       };
       const fillings = (Object.keys(fills) as Fullness[]).filter((f) => f !== 'open drawers only' || open.size > 0);
       return fillings.map((filling): TippingCase => {
-        const masses = [...wood, ...things.filter(fills[filling])];
-        const heaps = masses.map(({ kg, at }): Heap => ({ kg, y: at[1], z: dot(at, way) }));
+        const pushed = filling === 'one side' ? Math.abs(way[0]) : 0;
+        const heaps = [
+          ...wood.map(({ kg, at }): Heap => ({ kg, y: at[1], z: dot(at, way) })),
+          ...things.filter(fills[filling]).map(({ kg, at, free }): Heap => ({ kg, y: at[1], z: dot(at, way) + free * pushed })),
+        ];
         const kg = asKg(heaps.reduce((sum, h) => sum + h.kg, 0));
         return { pose, filling, to: line.to, kg, tipping: tippingOf({ heaps, ...given }) };
       });

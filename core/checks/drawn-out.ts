@@ -27,7 +27,7 @@ export function drawnOutAt(piece: Piece, shape: Shape, body: Body, letters: Lett
   const checks = [
     ...memberSags(carried, letters, workshop),
     ...holdChecks(piece, carried, letters, workshop),
-    ...peopleChecks(piece, out, carried, letters, workshop),
+    ...peopleChecks(piece, out, carried, letters, workshop, false),
     ...postChecks(piece, out, carried, letters, workshop),
   ];
   return { shape: out, carried, checks };

@@ -84,7 +84,7 @@ export function checksOf(
     ...handChecks(shape, carried, letters, workshop.settings),
     ...(shape.members.length > 0 ? shellOf(piece).racking(piece, shape, carried, workshop) : []),
     ...(shape.members.length > 0 ? (shellOf(piece).checks?.(piece, shape, carried) ?? []) : []),
-    ...peopleChecks(piece, shape, carried, letters, workshop),
+    ...peopleChecks(piece, shape, carried, letters, workshop, true),
     ...postChecks(piece, shape, carried, letters, workshop),
     ...useChecks(piece, shape, letters, workshop),
     ...movementChecks(piece, shape, letters, workshop),

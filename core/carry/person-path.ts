@@ -1,0 +1,130 @@
+import { asKg, type Newtons } from '../measures/index.js';
+import type { Member, Piece, Shape } from '../piece/index.js';
+import type { Settings, Workshop } from '../project/index.js';
+import { carriedWith, carry, type Carried, type CarriedMember } from './carry.js';
+import { columnOf } from './column.js';
+import { reachAlong } from './fixings/contact.js';
+import { fixingsOf } from './fixings/ends.js';
+import type { Fixing } from './fixings/fixing.js';
+import { GRAVITY } from './gravity.js';
+import { partOfPerson } from './person.js';
+import { isSatOn } from './sat-on.js';
+import { longestOf, spansOf } from './spans.js';
+import { lastsShort } from './strength.js';
+
+/** What gives way under a person on its way to the floor: a member that breaks, bows out or comes down, or what holds an end of it. */
+export interface GivesWay {
+  readonly member: Member;
+  /** The member that the person is on, N, as much as they are for a short while. */
+  readonly on: Member;
+  readonly newtons: Newtons;
+  readonly how: 'breaks' | 'bows out' | 'comes down' | 'its joint';
+  /** Over what is safe; Infinity for what comes down. */
+  readonly used: number;
+  readonly fixing: Fixing | null;
+}
+
+/** A person stands on so much of a member along it, mm. */
+const WIDE = 50;
+/** Something is on a member, kg, so that it is asked how it bends. */
+const A_LITTLE = asKg(0.001);
+/** Of members alike that a person may be on, the first so many are asked. */
+const ALIKE = 2;
+
+const alikeBy = ({ member: m, bending }: CarriedMember) =>
+  [m.role, m.stockId, m.length.value, m.width.value, m.thickness.value, bending?.span, ...m.features.map((f) => f.kind)].join(' ');
+
+/** A member as it bends once something is on it; null where it bends under nothing. */
+function asBending(c: CarriedMember, carried: Carried, shape: Shape, workshop: Workshop): CarriedMember | null {
+  if (c.falls) return null;
+  if (c.bending) return c;
+  const along = c.member.frame.u;
+  if (along[1] !== 0) return null;
+  const [from, to] = reachAlong(c.member, along);
+  const [now] = carriedWith(carried, shape, c.member.id, { space: c.member.node, kg: A_LITTLE, along, from, to }, workshop);
+  return now?.bending ? now : null;
+}
+
+/** The members that a person may be right over: what they get onto, and what bends under that. */
+function targetsOf(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): readonly CarriedMember[] {
+  const sat = [...carried.members.values()].filter((c) => isSatOn(piece, shape, c.member));
+  const under = sat.flatMap((c) => c.supports.flatMap((s) => carried.members.get(s.carrier) ?? []));
+  const known = new Map<string, number>();
+  return [...new Set([...sat, ...under])].flatMap((c) => {
+    const key = alikeBy(c);
+    known.set(key, (known.get(key) ?? 0) + 1);
+    return (known.get(key) as number) <= ALIKE ? (asBending(c, carried, shape, workshop) ?? []) : [];
+  });
+}
+
+/** Where on it a person is: in the middle of its longest stretch, over each of its ends, and on what hangs past them. */
+function placesOn({ bending }: CarriedMember): readonly number[] {
+  if (!bending) return [];
+  const { from, length, loads } = bending;
+  const xs = loads.base.supports.map((s) => s.x).sort((a, b) => a - b);
+  const longest = longestOf(spansOf(xs));
+  const ends = [xs[0] ?? 0, xs.at(-1) ?? length];
+  const past = [...((ends[0] as number) > WIDE ? [WIDE / 2] : []), ...(length - (ends[1] as number) > WIDE ? [length - WIDE / 2] : [])];
+  // All of them is on it.
+  const over = [(ends[0] as number) + WIDE / 2, (ends[1] as number) - WIDE / 2];
+  return [(longest.from + longest.to) / 2, ...over, ...past].map((x) => from + x);
+}
+
+/** Screws and bolts hold more for a short while than wood does: 1.25 / 0.9 of what they do for good (NDS 2018 table 2.3.2), against 0.9 / 0.7. */
+const JOINTS = 0.9 / 1.25 / (0.7 / 0.9);
+
+/** What of a member gives way, that did not before a person was there. */
+function givesWay(now: CarriedMember, before: CarriedMember, shape: Shape, byId: ReadonlyMap<string, Member>, settings: Settings) {
+  const found: Pick<GivesWay, 'how' | 'used' | 'fixing'>[] = [];
+  if (now.falls && !before.falls) found.push({ how: 'comes down', used: Infinity, fixing: null });
+  const used = now.bending?.strength.used ?? 0;
+  if (used > 1 && (before.bending?.strength.used ?? 0) <= 1) found.push({ how: 'breaks', used, fixing: null });
+  const failed = (c: CarriedMember) => fixingsOf(c, byId, settings).find((f) => f.state === 'fails');
+  const joint = failed(now);
+  const jointUsed = joint ? (joint.holds ? JOINTS * heldOf(joint) : Infinity) : 0;
+  if (joint && jointUsed > 1 && !failed(before)) found.push({ how: 'its joint', used: jointUsed, fixing: joint });
+  const column = now.member.role === 'post' ? columnOf(now, shape.joints, byId, settings) : null;
+  if (column && now.total > column.holds && before.total <= column.holds)
+    found.push({ how: 'bows out', used: now.total / column.holds, fixing: null });
+  return found;
+}
+
+const heldOf = ({ support, holds }: Fixing) => (support.most ?? support.newtons) / (holds as number);
+
+function withoutPeople(shape: Shape): Shape {
+  const stands = [...shape.stands].map(([id, stand]) => {
+    const rest = { ...stand };
+    delete rest.people;
+    return [id, rest] as const;
+  });
+  return { ...shape, stands: new Map(stands) };
+}
+
+/**
+ * What gives way under a person anywhere on what they get onto, all the way to the floor: members, their joints and posts; the worst first.
+ * What is over soon is carried as much less as wood holds more for a short while.
+ * @example underPerson(CASE, SOLVED.shape, SOLVED.carried, asNewtons(1300), SHOP) // []
+ */
+export function underPerson(piece: Piece, shape: Shape, carried: Carried, newtons: Newtons, workshop: Workshop): readonly GivesWay[] {
+  const byId = new Map(shape.members.map((m) => [m.id, m]));
+  const found = new Map<string, GivesWay>();
+  // Whoever else is on it is not there: they are spread, and one of them is this one.
+  const alone = [...shape.stands.values()].some((s) => s.people !== undefined) ? carry(withoutPeople(shape), workshop) : carried;
+  for (const target of targetsOf(piece, shape, alone, workshop)) {
+    // Slats with something soft over them share.
+    const kg = asKg((partOfPerson(shape, target.member) * newtons * lastsShort(workshop.settings.serviceClass)) / GRAVITY);
+    for (const at of placesOn(target)) {
+      const { along } = target.bending as NonNullable<CarriedMember['bending']>;
+      const standing = { space: target.member.node, kg, along, from: at - WIDE / 2, to: at + WIDE / 2 };
+      for (const now of carriedWith(alone, shape, target.member.id, standing, workshop)) {
+        const before = alone.members.get(now.member.id) as CarriedMember;
+        for (const way of givesWay(now, before, shape, byId, workshop.settings)) {
+          const key = `${now.member.id} ${way.how}`;
+          const known = found.get(key);
+          if (!known || known.used < way.used) found.set(key, { member: now.member, on: target.member, newtons, ...way });
+        }
+      }
+    }
+  }
+  return [...found.values()].sort((a, b) => b.used - a.used);
+}
