@@ -71,7 +71,7 @@ function mends(piece: Piece, shape: Shape, carried: Carried, member: Member, wor
 function onTheWay(piece: Piece, shape: Shape, carried: Carried, letters: Letters, workshop: Workshop): Check[] {
   const newtons = forceOfPerson(isSeat(piece, shape));
   // What they are on is told by itself.
-  const ways = underPerson(piece, shape, carried, newtons, workshop).filter((w) => w.how !== 'breaks' || w.member !== w.on);
+  const ways = underPerson(piece, shape, carried, newtons, workshop).filter((w) => w.how !== 'breaks' || !isSatOn(piece, shape, w.member));
   const [worst] = ways;
   if (!worst) return [];
   const more = ways.length > 1 ? say` ${ways.length - 1} more on the way to the floor.` : say``;

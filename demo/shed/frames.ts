@@ -175,7 +175,7 @@ const guestBed: Frame = {
   },
   pullOut: {
     board: { stock: 'spruce-20x104', wide: mm(104) },
-    legs: { stock: 'spruce-21x95', wide: mm(70), count: 3 },
+    legs: { stock: 'ash-27x104', wide: mm(70), count: 3 },
     overlap: mm(180),
     behind: mm(20),
     guides: { count: 2, gap: mm(1) },
@@ -225,7 +225,7 @@ const sleepingBench: Frame = {
   top: {
     level: {
       rails: {
-        ...rails('ash-42', 45).rails,
+        ...rails('ash-42', 70).rails,
         left: false,
         right: false,
         bar: { stock: 'steel-bar-40', high: mm(40) },

@@ -6,7 +6,7 @@ import { hangs, type Pose } from '../../core/piece/index.js';
 import { valuesOf } from '../../core/survey/index.js';
 import { tapeAlong, tapeThrough, type TapeLine } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
-import { LengthText } from '../shared/length-text.js';
+import { LengthText, plainWide } from '../shared/length-text.js';
 import {
   ghost,
   ghostEdge,
@@ -66,8 +66,22 @@ const Mark = styled.div`
 /** Room round a drawing for tapes, marks and the opening, px. */
 const ROOM = { left: TAPE_THICKNESS + 76, right: 78, top: 34, bottom: TAPE_THICKNESS + 30 };
 
-function placing(drawing: DrawingData, width: number, height: number, tapes: boolean, below: number): Placing {
-  const room = tapes ? { ...ROOM, bottom: ROOM.bottom + below } : { left: 40, right: 40, top: 34, bottom: 40 };
+/** What tapes take besides: the widest mark of the upright one at the left, all of the other at its end, and another tape below; px. */
+interface TapeRoom {
+  readonly marks: number;
+  readonly end: number;
+  readonly below: number;
+}
+
+function placing(drawing: DrawingData, width: number, height: number, tapes: TapeRoom | null): Placing {
+  const room = tapes
+    ? {
+        ...ROOM,
+        left: Math.max(ROOM.left, TAPE_THICKNESS + 26 + tapes.marks),
+        right: Math.max(ROOM.right, tapes.end),
+        bottom: ROOM.bottom + tapes.below,
+      }
+    : { left: 40, right: 40, top: 34, bottom: 40 };
   const scale = Math.max(
     0.005,
     Math.min((width - room.left - room.right) / drawing.width, (height - room.top - room.bottom) / drawing.height),
@@ -196,6 +210,14 @@ interface MarksProps {
   readonly down: boolean;
 }
 
+/** How large marks are written, and the dash after one of them, px. */
+const MARK_PX = 12;
+const OVERALL_PX = 14;
+const DASH = 16;
+
+/** Whether the near edge of a line is marked beside its tape. */
+const isMarked = (line: TapeLine) => line.kind === 'wood' && line.near.value > 0;
+
 /** The marks of the upright tape: the near edge of each shelf from its datum, those that would touch left out. */
 function UprightMarks({ lines, at, side, overall, datum, down }: MarksProps) {
   const precision = usePrecision();
@@ -203,7 +225,7 @@ function UprightMarks({ lines, at, side, overall, datum, down }: MarksProps) {
   const right = `calc(100% - ${side - TAPE_THICKNESS - 26}px)`;
   const place = (px: number) => (down ? datum + px : datum - px) - 8;
   const readable = lines
-    .filter((l) => l.kind === 'wood' && l.near.value > 0)
+    .filter(isMarked)
     .map((line) => ({ line, px: toMm(line.near.value) * at.scale }))
     .reduce<readonly { line: TapeLine; px: number }[]>(
       (kept, mark) => (mark.px - (kept.at(-1)?.px ?? -Infinity) < 15 || whole - mark.px < 15 ? kept : [...kept, mark]),
@@ -259,10 +281,20 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
     [solution, view, space, farOut],
   );
   const whole = open ? { ...withPerson, width: Math.max(withPerson.width, open.width) } : withPerson;
-  const placed = placing(whole, size.width, size.height, tapes, drawn ? STROKE_TAPE + 12 : 0);
+  const upright = useMemo(() => tapeThrough(solution, space, view === 'top' ? 'deep' : 'up'), [solution, space, view]);
+  const overallUp = view === 'top' ? solution.shape.overall.depth.value : solution.shape.overall.height.value;
+  const overallAlong = view === 'side' ? solution.shape.overall.depth.value : solution.shape.overall.width.value;
+  const tapeRoom = {
+    marks: Math.max(
+      plainWide(overallUp, precision, OVERALL_PX),
+      ...upright.lines.filter(isMarked).map((l) => plainWide(l.near.value, precision, MARK_PX) + DASH),
+    ),
+    end: plainWide(overallAlong, precision, OVERALL_PX) + 12,
+    below: drawn ? STROKE_TAPE + 12 : 0,
+  };
+  const placed = placing(whole, size.width, size.height, tapes ? tapeRoom : null);
   const at = { ...placed, foot: placed.foot - over * placed.scale };
   const floored = view !== 'top' && (!hung || over > 0);
-  const upright = useMemo(() => tapeThrough(solution, space, view === 'top' ? 'deep' : 'up'), [solution, space, view]);
   const along = useMemo(() => tapeThrough(solution, space, view === 'side' ? 'deep' : 'across'), [solution, space, view]);
   // What stands open is not where its tape would lie.
   const asItStands = view !== 'top' && [...pose.values()].every((part) => part === 0);
@@ -277,8 +309,6 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
     onCommit: commit,
     onRules,
   };
-  const overallUp = view === 'top' ? solution.shape.overall.depth.value : solution.shape.overall.height.value;
-  const overallAlong = view === 'side' ? solution.shape.overall.depth.value : solution.shape.overall.width.value;
   // Left of all that is drawn, also of what stands open to the rear.
   const side = at.left + drawing.left * at.scale;
   // From above the tape is hooked on the rear, which lies at the head of the page.

@@ -1,9 +1,9 @@
 import { memo, useEffect, useRef, type FocusEvent, type PointerEvent } from 'react';
 import styled, { css } from 'styled-components';
-import { fromUnits, toMm, type Precision } from '../../core/length/index.js';
+import { fromUnits, toMm, type Length, type Precision } from '../../core/length/index.js';
 import type { GapRule } from '../../core/run/index.js';
 import type { Tape as TapeData, TapeLine } from '../../core/solution/index.js';
-import { LengthText } from '../shared/length-text.js';
+import { LengthText, writtenWide } from '../shared/length-text.js';
 import { Fault } from '../shared/ui.js';
 import { ink, inkSoft, link, onTape, paper, red, tape as tapeYellow, tapePale } from '../theme/tokens.js';
 import { canType, type Way } from './tape-state.js';
@@ -11,6 +11,11 @@ import { useTape, type TapeHook, type TapeOptions } from './use-tape.js';
 
 /** From how long on a gap says what it is along what leans, px. */
 const ALONG_PX = 56;
+
+/** How large figures are on a tape, how high a line of them is with a stacked fraction, and how wide a letter of a rule, px. */
+const FIGURE_PX = 14;
+const HIGH_PX = 17;
+const RULE_PX = 6;
 
 /** How thick a tape is drawn, px. */
 export const TAPE_THICKNESS = 58;
@@ -68,6 +73,10 @@ const Line = styled.div<{ $wood: boolean; $upright: boolean; $on: boolean; $mova
     white-space: nowrap;
     padding: 0 3px;
   }
+`;
+
+const Turned = styled.span`
+  transform: rotate(-90deg);
 `;
 
 /** Wood that is drawn thinner than a finger still gets an easy place to take hold of. */
@@ -204,6 +213,14 @@ function EntryBox({ hook, line, style }: { hook: TapeHook; line: TapeLine; style
   );
 }
 
+/** The size of a line as large as it is written on a tape: along it where it has the room, else turned across it; what has room for neither is told by the line itself. */
+function LineFigure({ value, precision, room, upright }: { value: Length; precision: Precision; room: number; upright: boolean }) {
+  const wide = writtenWide(value, precision, FIGURE_PX);
+  const figure = <LengthText value={value} precision={precision} stacked />;
+  if (upright ? room >= HIGH_PX : room >= wide + 4) return figure;
+  return !upright && room >= HIGH_PX && wide <= TAPE_THICKNESS - 6 ? <Turned>{figure}</Turned> : null;
+}
+
 /** A tape hooked on the drawing at its own scale: black is wood, yellow a gap with its size and rule. */
 export function Tape({ tape, label, scale, left, top, way, ...rest }: TapeProps) {
   const upright = way !== 'across';
@@ -296,16 +313,18 @@ export function Tape({ tape, label, scale, left, top, way, ...rest }: TapeProps)
               onPointerCancel={onPointerUp}
             >
               {movable ? <Grip $upright={upright} /> : null}
-              {(upright ? px >= 15 : px >= 34) ? <LengthText value={line.size.value} precision={rest.precision} /> : null}
+              <LineFigure value={line.size.value} precision={rest.precision} room={px} upright={upright} />
               {line.along && px >= ALONG_PX ? (
                 <>
                   <small>
-                    <LengthText value={line.along.value} precision={rest.precision} />
+                    <LengthText value={line.along.value} precision={rest.precision} stacked />
                   </small>
                   <small>along</small>
                 </>
               ) : null}
-              {(upright ? px >= (line.along ? ALONG_PX + 16 : 32) : wide >= 44) && ruleName(line) ? <small>{ruleName(line)}</small> : null}
+              {ruleName(line) && (upright ? px >= (line.along ? ALONG_PX + 16 : 34) : wide >= ruleName(line).length * RULE_PX + 8) ? (
+                <small>{ruleName(line)}</small>
+              ) : null}
             </Line>
           );
         })}

@@ -19,6 +19,24 @@ const Wrap = styled.span`
   white-space: nowrap;
 `;
 
+/** How wide a bold figure, and a digit of a stacked fraction, is to its height, by the font that ships with the app. */
+const WIDE = { figure: 0.62, fraction: 0.34 } as const;
+
+/**
+ * How wide a bold length is at most as it is written, its fraction stacked, px.
+ * @param size of its font, px
+ */
+export function writtenWide(value: Length, precision: Precision, size: number): number {
+  const w = writeLength(value, precision);
+  const marks = (w.exact ? 0 : 1) + (w.negative ? 1 : 0);
+  const fraction = w.numerator === undefined ? 0 : Math.max(`${w.numerator}`.length, `${w.denominator}`.length) * WIDE.fraction + 0.4;
+  return size * ((w.whole.length + marks) * WIDE.figure + fraction);
+}
+
+/** How wide a length is at most as it is written in one line, px. @param size of its font, px */
+export const plainWide = (value: Length, precision: Precision, size: number): number =>
+  size * formatLength(value, precision).length * WIDE.figure;
+
 /**
  * A length as it is written on the bench. Large ones stack their fraction; what is not
  * exact at the precision says so, with the exact figure for the pointer and for a screen reader.
