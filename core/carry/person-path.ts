@@ -7,7 +7,7 @@ import { reachAlong } from './fixings/contact.js';
 import { fixingsOf } from './fixings/ends.js';
 import type { Fixing } from './fixings/fixing.js';
 import { GRAVITY } from './gravity.js';
-import { partOfPerson } from './person.js';
+import { PERSON, partOfPerson } from './person.js';
 import { isSatOn } from './sat-on.js';
 import { longestOf, spansOf } from './spans.js';
 import { lastsShort } from './strength.js';
@@ -28,6 +28,8 @@ export interface GivesWay {
 const WIDE = 50;
 /** Something is on a member, kg, so that it is asked how it bends. */
 const A_LITTLE = asKg(0.001);
+/** Someone who sits at the end of a member is so far in from it, mm. */
+const SITS = PERSON.sits / 2;
 /** Of members alike that a person may be on, the first so many are asked. */
 const ALIKE = 2;
 
@@ -64,7 +66,7 @@ function placesOn({ bending }: CarriedMember): readonly number[] {
   const xs = loads.base.supports.map((s) => s.x).sort((a, b) => a - b);
   const longest = longestOf(spansOf(xs));
   const ends = [xs[0] ?? 0, xs.at(-1) ?? length];
-  const past = [...((ends[0] as number) > WIDE ? [WIDE / 2] : []), ...(length - (ends[1] as number) > WIDE ? [length - WIDE / 2] : [])];
+  const past = [...((ends[0] as number) > SITS ? [SITS] : []), ...(length - (ends[1] as number) > SITS ? [length - SITS] : [])];
   // All of them is on it.
   const over = [(ends[0] as number) + WIDE / 2, (ends[1] as number) - WIDE / 2];
   return [(longest.from + longest.to) / 2, ...over, ...past].map((x) => from + x);

@@ -103,7 +103,7 @@ const LEANED_ON = 1100;
 const LEANS = { newtons: asNewtons(400), in: 50 } as const;
 
 /** Where things are kept in this height and more, a child that pulls and climbs is counted with, mm (ASTM F2057, from memory). */
-const KEPT_FROM = 686;
+export const KEPT_FROM = 686;
 
 /**
  * Whether things are kept in a piece that is as high as a child pulls over: in spaces under its top, that stand on more than the floor.

@@ -1,6 +1,6 @@
 import { fine, force, len, mass, say } from '../figure/index.js';
 import { ZERO, mm, type Length } from '../length/index.js';
-import { alike, limitName, type CarriedMember, type Carried } from '../carry/index.js';
+import { alike, keepsThings, limitName, type CarriedMember, type Carried } from '../carry/index.js';
 import { PIN, keptOf, pinsThrough } from '../joints/index.js';
 import { hangs, type Letters, type Member, type Piece, type Shape } from '../piece/index.js';
 import { withPanels } from '../interiors/index.js';
@@ -161,13 +161,10 @@ function largerThanStock(members: readonly Member[], letters: Letters): Check[] 
   });
 }
 
-const TALL = mm(600);
-
-/** Free-standing storage over 600 mm is told to be fixed to the wall regardless of its sums. */
+/** Free-standing storage that a child pulls over is told to be fixed to the wall regardless of its sums; tables, stools and benches are not. */
 function tipping(piece: Piece, shape: Shape): Check[] {
-  // What hangs there is on the wall as it is, and what is carried about is never fixed to it.
-  if (shape.outside.carried) return [];
-  if (shape.overall.height.value <= TALL || piece.fixedToWall || hangs(shape)) return [];
+  // What hangs there is on the wall as it is.
+  if (!keepsThings(shape) || piece.fixedToWall || hangs(shape)) return [];
   return [
     {
       id: 'fix-to-wall',

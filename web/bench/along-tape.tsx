@@ -3,7 +3,7 @@ import { formatLength, toMm, type Length } from '../../core/length/index.js';
 import type { View } from '../../core/drawing/index.js';
 import type { Along } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
-import { LengthText } from '../shared/length-text.js';
+import { LengthText, plainWide } from '../shared/length-text.js';
 import type { Placing } from '../shared/outline.js';
 import { ink, tape } from '../theme/tokens.js';
 
@@ -14,6 +14,9 @@ const OFF = 5;
 const APART = 48;
 /** What the whole length takes at the end, with the figure of a hole before it, px. */
 const OVERALL = 110;
+
+/** How large figures of holes are, px. */
+const FIGURE_PX = 12;
 
 const Lies = styled.div<{ $left: number; $top: number; $long: number; $turned: number }>`
   position: absolute;
@@ -26,7 +29,7 @@ const Lies = styled.div<{ $left: number; $top: number; $long: number; $turned: n
   background: ${tape};
   border: 1.5px solid ${ink};
   color: ${ink};
-  font-size: 12px;
+  font-size: ${FIGURE_PX}px;
   font-weight: 700;
   line-height: 15px;
   white-space: nowrap;
@@ -35,7 +38,7 @@ const Lies = styled.div<{ $left: number; $top: number; $long: number; $turned: n
 `;
 
 /** A hole: a line over the tape, with how far it is from the end at its left above and from that at its right below. */
-const Hole = styled.span<{ $at: number }>`
+const Hole = styled.span<{ $at: number; $near: number; $far: number }>`
   position: absolute;
   left: ${(p) => p.$at}px;
   top: 0;
@@ -43,20 +46,20 @@ const Hole = styled.span<{ $at: number }>`
   border-left: 2px solid ${ink};
   > :first-child {
     position: absolute;
-    right: 4px;
+    right: ${(p) => p.$near}px;
     top: 0;
   }
   > :last-child {
     position: absolute;
-    left: 3px;
+    left: ${(p) => p.$far}px;
     bottom: 0;
   }
 `;
 
 /** How long all of it is: at its end, or past that where a hole is near it. */
-const Overall = styled.strong<{ $past: boolean }>`
+const Overall = styled.strong<{ $past: number | null }>`
   position: absolute;
-  ${(p) => (p.$past ? 'left: calc(100% + 8px);' : 'right: 8px;')}
+  ${(p) => (p.$past === null ? 'right: 8px;' : `left: calc(100% + ${p.$past}px);`)}
   top: 8px;
   font-size: 14px;
 `;
@@ -97,6 +100,8 @@ export function AlongTape({ along, view, at }: { along: Along; view: View; at: P
   const said = (value: Length) => `${formatLength(value, precision)} ${precision.unit}`;
   // At the left of the page is the lower end or the upper one.
   const lowerLeft = upward !== flip;
+  // What has no room between a hole and the end of the tape stands past that.
+  const wide = (value: Length) => plainWide(value, precision, FIGURE_PX) + 6;
   const text = (value: Length) => <LengthText value={value} precision={precision} />;
   const placed = holes
     .map((hole) => {
@@ -109,12 +114,15 @@ export function AlongTape({ along, view, at }: { along: Along; view: View; at: P
     const last = all.findLast((m) => m.told);
     return [...all, { ...mark, told: !last || mark.px - last.px >= APART }];
   }, []);
+  const last = marks.at(-1);
   return (
     <Lies role="group" aria-label={`Tape along ${member.label}, from its ends`} $left={left} $top={top} $long={long} $turned={turned}>
       {marks.map(({ label, fromLower, fromUpper, near, far, px, told }) => (
         <Hole
           key={`${label} ${fromLower}`}
           $at={px}
+          $near={wide(near) > px ? px + 6 : 4}
+          $far={wide(far) > long - px ? long - px + 6 : 3}
           role="img"
           aria-label={`${label}: ${said(fromLower)} from its lower end, ${said(fromUpper)} from its upper end`}
         >
@@ -126,7 +134,9 @@ export function AlongTape({ along, view, at }: { along: Along; view: View; at: P
           ) : null}
         </Hole>
       ))}
-      <Overall $past={(marks.at(-1)?.px ?? 0) > long - OVERALL}>{text(member.length.value)}</Overall>
+      <Overall $past={last && last.px > long - OVERALL ? (last.told && wide(last.far) > long - last.px ? wide(last.far) + 10 : 8) : null}>
+        {text(member.length.value)}
+      </Overall>
     </Lies>
   );
 }

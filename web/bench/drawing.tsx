@@ -298,7 +298,9 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
   const along = useMemo(() => tapeThrough(solution, space, view === 'side' ? 'deep' : 'across'), [solution, space, view]);
   // What stands open is not where its tape would lie.
   const asItStands = view !== 'top' && [...pose.values()].every((part) => part === 0);
-  const beside = useMemo(() => (asItStands ? tapeAlong(solution.shape, selection) : null), [solution, selection, asItStands]);
+  const leaning = useMemo(() => (asItStands ? tapeAlong(solution.shape, selection) : null), [solution, selection, asItStands]);
+  // Seen from where it comes towards one it is not as long as it is.
+  const beside = leaning && Math.abs(leaning.member.frame.u[view === 'side' ? 0 : 2]) < 1e-6 ? leaning : null;
   const shared = {
     precision,
     selection,
@@ -363,7 +365,7 @@ export function PieceStage({ view, pose, contents, tapes, person, onRules, onDro
             <StrokeTape
               {...drawn}
               shape={solution.shape}
-              at={{ left: at.left, top: at.foot + 14 + TAPE_THICKNESS + 10, scale: at.scale }}
+              at={{ left: at.left, top: at.foot + 14 + TAPE_THICKNESS + 10, scale: at.scale, width: size.width }}
             />
           ) : null}
           <Mark className="overall" style={{ left: at.left + toMm(overallAlong) * at.scale + 8, top: at.foot + 34 }}>

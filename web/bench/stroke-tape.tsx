@@ -3,19 +3,23 @@ import styled from 'styled-components';
 import { fromUnits, mm, toInches, toMm } from '../../core/length/index.js';
 import { boxOf, membersMovedBy, type Body, type Shape } from '../../core/piece/index.js';
 import { usePrecision } from '../data/project.js';
-import { LengthText } from '../shared/length-text.js';
+import { LengthText, plainWide } from '../shared/length-text.js';
 import { ink, link, paper, tape } from '../theme/tokens.js';
 
 /** How thick the tape of a stroke is, px. */
 export const STROKE_TAPE = 18;
+
+/** How large its figures are, and how far off it, px. */
+const TOLD_PX = 12;
+const GAP = 10;
 
 const Row = styled.div`
   position: absolute;
   height: ${STROKE_TAPE}px;
   display: flex;
   align-items: center;
-  gap: 10px;
-  font-size: 12px;
+  gap: ${GAP}px;
+  font-size: ${TOLD_PX}px;
   white-space: nowrap;
   color: ${ink};
   .react-aria-SliderTrack {
@@ -58,7 +62,8 @@ export function StrokeTape({
   shape: Shape;
   /** From 0, shut, to 1, at its limit. */
   part: number;
-  at: { readonly left: number; readonly top: number; readonly scale: number };
+  /** Where the piece begins, how large it is drawn, and how wide the page is, px. */
+  at: { readonly left: number; readonly top: number; readonly scale: number; readonly width: number };
   onPart: (part: number) => void;
 }) {
   const precision = usePrecision();
@@ -68,8 +73,13 @@ export function StrokeTape({
   const long = precision.unit === 'mm' ? toMm(travel) : toInches(travel);
   // Steps of about a millimetre, of which a whole number reaches the limit.
   const step = long / Math.max(1, Math.round(toMm(travel)));
+  const from = at.left + toMm(fromUnits(front)) * at.scale;
+  const track = Math.max(24, toMm(travel) * at.scale);
+  const told = 2 * plainWide(travel, precision, TOLD_PX) + 60;
+  // Where no room is left behind it, its figures stand before it.
+  const before = from + track + GAP + told > at.width;
   return (
-    <Row style={{ left: at.left + toMm(fromUnits(front)) * at.scale, top: at.top }}>
+    <Row style={{ left: from, top: at.top, ...(before ? { flexDirection: 'row-reverse', translate: `calc(-100% + ${track}px)` } : {}) }}>
       <Slider
         aria-label={`How far ${body.label} is drawn out, ${precision.unit}`}
         minValue={0}
@@ -78,7 +88,7 @@ export function StrokeTape({
         value={long * part}
         onChange={(to) => onPart(Math.min(1, to / long))}
       >
-        <SliderTrack style={{ width: Math.max(24, toMm(travel) * at.scale) }}>
+        <SliderTrack style={{ width: track }}>
           <SliderThumb />
         </SliderTrack>
       </Slider>

@@ -6,7 +6,7 @@ const Fraction = styled.span`
   flex-direction: column;
   align-items: center;
   vertical-align: middle;
-  font-size: 0.52em;
+  font-size: max(0.52em, 8px);
   line-height: 1.02;
   margin-left: 0.2em;
   span:first-child {

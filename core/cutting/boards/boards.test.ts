@@ -3,6 +3,7 @@ import { mm, type Length } from '../../length/index.js';
 import { programSolver } from '../../testing/programs.js';
 import type { ProgramSolver } from '../program.js';
 import { layBoards, layBoardsWell, type BoardAnswer, type BoardProblem } from './index.js';
+import { leastTotal } from './bounds.js';
 import { knapsack } from './knapsack.js';
 import { runs } from '../../testing/runs.js';
 
@@ -219,4 +220,28 @@ test('the knapsack by trying all', () => {
       },
     ),
   );
+});
+
+test('two lengths at 2.13 and 3.19: what whole boards can come to proves a layout that the sum of its lengths does not', () => {
+  const boards = [
+    { id: 'short', length: mm(2440), count: Infinity, cost: 2.13 },
+    { id: 'long', length: mm(3660), count: Infinity, cost: 3.19 },
+  ];
+  // 24 of 1195 and 4 of 800: two of 1195 and a kerf are 2393 of a short board, three 3591 of a long one.
+  const problem = { boards, kerf: mm(3), trim: mm(5), wanted: wanted([24, 1195], [4, 800]) };
+  const answer = layBoardsWell(problem, solve);
+  expectSound(problem, answer);
+  // Eight long boards take the 24; the 3200 and four kerfs of the others go on one long board. 9 x 3.19.
+  expect(answer).toMatchObject({ cost: expect.closeTo(28.71, 9) as number, proven: true, missing: [] });
+});
+
+test('the least total of whole boards, against every sum of two prices', () => {
+  for (const cost of [0, 0.5, 2.13, 4, 28.7, 28.72, 83.365]) {
+    const sums = Array.from({ length: 60 }, (_, i) => Array.from({ length: 60 }, (__, j) => (213 * i + 319 * j) / 100)).flat();
+    expect(leastTotal([{ cost: 2.13 }, { cost: 3.19 }, { cost: 0 }], cost)).toBeCloseTo(
+      Math.min(...sums.filter((s) => s >= cost - 1e-9)),
+      9,
+    );
+  }
+  expect(leastTotal([{ cost: Math.PI }], 4)).toBe(4);
 });

@@ -1,6 +1,6 @@
 import type { ProgramSolver } from '../program.js';
 import type { Bound } from '../wanted.js';
-import { continuousCost, fewestBoards } from './bounds.js';
+import { continuousCost, fewestBoards, leastTotal } from './bounds.js';
 import { chosen, dive } from './columns.js';
 import { fitDecreasing } from './fit.js';
 import { noPrices, patternsListed } from './listed.js';
@@ -37,12 +37,8 @@ function rated(packing: Packing, patterns: readonly Pattern[]): Rated {
 
 const better = (a: Rated, b: Rated) => a.missing < b.missing || (a.missing === b.missing && a.cost < b.cost - SAME);
 
-/** The least cost that is a whole number of boards where all cost the same. */
-function wholeCost(packing: Packing, cost: number): number {
-  const costs = new Set(packing.boards.map((b) => b.cost));
-  const [each] = costs;
-  return costs.size === 1 && each !== undefined && each > 0 ? Math.ceil(cost / each - SAME) * each : cost;
-}
+/** The least cost no less than another that whole boards come to. */
+const wholeCost = (packing: Packing, cost: number): number => leastTotal(packing.boards, cost - SAME);
 
 function answerOf(problem: BoardProblem, order: readonly number[], best: Rated, bound: Bound): BoardAnswer {
   const proven = best.missing === 0 && best.cost <= bound.cost + SAME * (1 + bound.cost);
@@ -75,6 +71,9 @@ export function layBoards(problem: BoardProblem): BoardAnswer {
 /** How many programs a dive solves at most. */
 const PROGRAMS = 120;
 
+/** The whole patterns that are chosen among: a program over many more takes minutes. */
+const MOST_CHOSEN = 400;
+
 /** How far the choice among whole patterns is searched. */
 const NODES = 400;
 
@@ -100,17 +99,22 @@ export function layBoardsWell(problem: BoardProblem, solve: ProgramSolver): Boar
   const answer = () => answerOf(problem, packing.order, best, bound);
   const among = (patterns: readonly Pattern[]) => consider(chosen(packing, patterns, solve, NODES));
   // Where next to nothing may be left over, few patterns will do, and the program over all of them is not needed.
-  const tight = patternsListed(packing, early.cost, noPrices(packing), Infinity);
+  const tight = packing.boards.length === 1 ? patternsListed(packing, early.cost, noPrices(packing), Infinity) : null;
   if (tight && among(tight)) return answer();
   const relaxed = relax(packing, best.patterns);
   if (packing.exact) bound = { ...early, cost: Math.max(early.cost, wholeCost(packing, relaxed.cost)) };
   if (reached()) return answer();
   const few = patternsListed(packing, bound.cost, relaxed.prices, bound.cost - relaxed.cost);
-  if (few && among(few)) return answer();
+  if (few && few.length <= MOST_CHOSEN && among(few)) return answer();
   // A layout that leaves nothing out beats any that does, whatever it costs.
   const cost = best.missing === 0 ? best.cost : Infinity;
   const least = (fixed: number, rest: number) => wholeCost(packing, fixed + rest);
   if (consider(dive(relaxed, { cost, least, programs: PROGRAMS }))) return answer();
-  if (!few) among(relaxed.patterns);
+  // Of too many those that cost least over the worth of their lengths, beside those that are known to go together.
+  const over = ({ board, takes }: Pattern) =>
+    (packing.boards[board]?.cost ?? 0) - takes.reduce((sum, t, i) => sum + t * (relaxed.prices.worth[i] as number), 0);
+  const others = few && few.length > MOST_CHOSEN ? few : relaxed.patterns;
+  const nearest = others.toSorted((p, q) => over(p) - over(q)).slice(0, MOST_CHOSEN);
+  among([...nearest, ...best.patterns]);
   return answer();
 }

@@ -1,8 +1,9 @@
 import { useState } from 'react';
-import { PASS, tippingOf } from '../../../core/carry/index.js';
+import { KEPT_FROM, PASS, tippingOf } from '../../../core/carry/index.js';
 import { writeWeight, writeMass } from '../../../core/figure/index.js';
 import { mm, toMm } from '../../../core/length/index.js';
 import { usePrecision } from '../../data/project.js';
+import { LengthText } from '../../shared/length-text.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Grid, Panel } from '../../shared/ui.js';
 import { LengthTrial, NumberTrial } from '../trial.js';
@@ -10,7 +11,8 @@ import { asKg } from '../../../core/measures/index.js';
 
 /** What tips a piece, and how it is kept from it. */
 export function Anchoring() {
-  const { unit } = usePrecision();
+  const precision = usePrecision();
+  const { unit } = precision;
   const [height, setHeight] = useState(mm(1200));
   const [depth, setDepth] = useState(mm(400));
   const [kg, setKg] = useState(45);
@@ -49,7 +51,10 @@ export function Anchoring() {
       </Panel>
       <h2>Fixed to the wall</h2>
       <ul>
-        <li>Storage over 600 mm tall that stands free is fixed to the wall, whatever the sum says. Children climb.</li>
+        <li>
+          Storage from <LengthText value={mm(KEPT_FROM)} precision={precision} unit /> tall that stands free is fixed to the wall, whatever
+          the sum says. Children climb. Tables, stools and benches are not.
+        </li>
         <li>Into a stud or into masonry. Wallboard anchors are not counted on.</li>
         <li>At the top, at two places, with a strap or an angle that has its own screws into the case, not into a thin back.</li>
         <li>Local codes and makers’ instructions have the last word.</li>

@@ -23,10 +23,28 @@ function colorOf({ state, severity }: ReturnType<typeof standingOf>): string {
   return severity === 'stop' ? red : severity === 'look' ? amber : green;
 }
 
+/** How wide and how high such a number is, px. */
+const NUMBER = { wide: 36, high: 13 } as const;
+
+/** Finds places for numbers that lie over each other, each below the last; one that says the same at the same place is said once. */
+function placesFor() {
+  const taken: { readonly x: number; readonly y: number; readonly times: number }[] = [];
+  return (x: number, wanted: number, times: number): { readonly x: number; readonly y: number } | null => {
+    for (let y = wanted; ; y += NUMBER.high) {
+      const there = taken.find((t) => Math.abs(t.x - x) < NUMBER.wide && Math.abs(t.y - y) < NUMBER.high);
+      if (there?.times === times) return null;
+      if (there) continue;
+      taken.push({ x, y, times });
+      return { x, y };
+    }
+  };
+}
+
 /** Every member that bends, drawn bent over the piece; the number beside each says how much it is magnified. */
 export function Bends({ at }: { at: Placing }) {
   const loaded = useLoaded();
   const { selection, select, solution } = useBench();
+  const free = placesFor();
   return (
     <g>
       <FloorLines at={at} />
@@ -44,22 +62,24 @@ export function Bends({ at }: { at: Placing }) {
         });
         const on = selection === c.member.id;
         const color = colorOf(standingOf(solution, c));
-        const end = at.left + (from + length) * at.scale;
+        const place = free(at.left + (from + length) * at.scale - 4, at.foot - y * at.scale + 15, times);
         return [
-          <text
-            key={`${c.member.id} times`}
-            x={end - 4}
-            y={at.foot - y * at.scale + 15}
-            textAnchor="end"
-            fontSize={11}
-            fontWeight={700}
-            fill={color}
-            stroke={paper}
-            strokeWidth={3}
-            paintOrder="stroke"
-          >
-            × {times}
-          </text>,
+          place === null ? null : (
+            <text
+              key={`${c.member.id} times`}
+              x={place.x}
+              y={place.y}
+              textAnchor="end"
+              fontSize={11}
+              fontWeight={700}
+              fill={color}
+              stroke={paper}
+              strokeWidth={3}
+              paintOrder="stroke"
+            >
+              × {times}
+            </text>
+          ),
           <polyline
             key={c.member.id}
             points={points.join(' ')}
