@@ -4,7 +4,7 @@ import { readProject, workshopOf } from '../core/formats/index.js';
 import { inch, toInches, toMm, type Length } from '../core/length/index.js';
 import { propertiesOf, type Stock } from '../core/stock/index.js';
 import type { PieceEdit } from '../core/piece/index.js';
-import { remediesFor, stockChoices, type Solution } from '../core/solution/index.js';
+import { remediesFor, stockChoices, tapeThrough, type Solution } from '../core/solution/index.js';
 import { PRINT_SHED } from './print-shed.js';
 import { solved } from './solved.js';
 import { asNewtons } from '../core/measures/index.js';
@@ -175,4 +175,14 @@ test('the cupboard is as wide as its cans and tins, and its back goes 6 into eac
   expect(toMm(part(cupboard, 'case/back/1')?.width.value as Length)).toBeCloseTo(clear(cupboard, 'cupboard', 'width') + 12 - 1, 9);
   // Its bottom goes from the front rail of the plinth to the rear one.
   expect(cupboard.carried.members.get('case/bottom/1')?.bending?.across).toBeGreaterThan(100);
+});
+
+test('no two lines of a tape have one name, so that a page draws each of them once', () => {
+  for (const id of Object.keys(PRINT_SHED.pieces)) {
+    const s = solved(id);
+    for (const axis of ['across', 'up', 'deep'] as const) {
+      const ids = tapeThrough(s, s.piece.interior.id, axis).lines.map((l) => l.id);
+      expect([id, axis, ids.filter((one, i) => ids.indexOf(one) !== i)]).toEqual([id, axis, []]);
+    }
+  }
 });

@@ -105,9 +105,9 @@ export function partsStandAlone(run: PlacedRun): boolean {
 }
 
 /** What lies round the clear inside of a part, as lines. */
-function insetLines(space: PlacedSpace, list: readonly Inset[]): Bare[] {
+function insetLines(space: PlacedSpace, list: readonly Inset[], end: 'before' | 'after'): Bare[] {
   return list.map((inset, i) => ({
-    id: `${space.id}-${inset.label}-${i}`,
+    id: `${space.id}-${end}-${inset.label}-${i}`,
     kind: inset.member ? 'wood' : 'gap',
     label: inset.label,
     size: inset.size,
@@ -120,7 +120,7 @@ function within(solution: Solution, space: PlacedSpace, axis: Axis, path: Readon
   const around = space.insets?.[axis];
   const lines = clearLines(solution, space, axis, path);
   if (!around) return lines;
-  return [...insetLines(space, around.before), ...lines, ...insetLines(space, around.after)];
+  return [...insetLines(space, around.before, 'before'), ...lines, ...insetLines(space, around.after, 'after')];
 }
 
 function clearLines(solution: Solution, space: PlacedSpace, axis: Axis, path: ReadonlySet<string>): readonly Bare[] {

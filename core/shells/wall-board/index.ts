@@ -55,16 +55,16 @@ function outsideOf(piece: WallBoard, members: readonly Member[], studs: readonly
     const member = members.find((m) => m.id === id);
     return member ? [{ id, kind: 'wood', label, selects: id, size: member.thickness }] : [];
   };
-  const bare = (at: BareAt): TapeEnd[] =>
-    bareAt(piece, at).map((f) => ({ id: `bare-${at}`, kind: 'gap', label: BARE[at], selects: WALL_BOARD.board, size: f }));
+  const bare = (at: BareAt, side: string = at): TapeEnd[] =>
+    bareAt(piece, at).map((f) => ({ id: `bare-${side}`, kind: 'gap', label: BARE[at], selects: WALL_BOARD.board, size: f }));
   return {
     is: 'built',
     foot: null,
     ends: {
       up: { before: bare('below'), after: bare('above') },
       across: {
-        before: [...bare('ends'), ...wood(WALL_BOARD.left, 'left fin')],
-        after: [...wood(WALL_BOARD.right, 'right fin'), ...bare('ends')],
+        before: [...bare('ends', 'left'), ...wood(WALL_BOARD.left, 'left fin')],
+        after: [...wood(WALL_BOARD.right, 'right fin'), ...bare('ends', 'right')],
       },
       deep: { before: wood(WALL_BOARD.board, 'wall board'), after: [] },
     },
