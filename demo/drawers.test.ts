@@ -1,3 +1,4 @@
+import { fixingsOf, type CarriedMember } from '../core/carry/index.js';
 import { columnSum, writeExactly } from '../core/figure/index.js';
 import { bladePasses, keptOf, ripYield } from '../core/joints/index.js';
 import { mm, toMm, type Length } from '../core/length/index.js';
@@ -309,4 +310,17 @@ test('in a file a tray is held against the drawer that it is made to fit, as tha
   expect(writeExactly(told?.sentence ?? [])).toContain('824.6 mm by 65 mm by 470 mm now');
   expect(tied('drawer-eleventh')?.checks.some((c) => c.id === 'tied-gone')).toBe(true);
   expect(solvedIn(PRINT_SHED, 'type-tray')?.checks.some((c) => c.id.startsWith('tied'))).toBe(false);
+});
+
+test('pocket screws of a corner of 15 hold by what of each is in the wood: 12.07 of 25, mode II, 45.8 N each', () => {
+  const s = solved('paper-chest');
+  const end = s.carried.members.get('drawer-top/drawer-end/back') as CarriedMember;
+  const members = new Map(s.shape.members.map((m) => [m.id, m]));
+  const fixings = fixingsOf(end, members, s.workshop.settings);
+  // Plywood G 0.42: Fe 3364 psi; 12.07 mm at both sides: 0.41421 · 0.131 · 0.4754 · 3364 / 2.2 = 39.44 lb, times 0.4754 / 1.64 and 0.9.
+  const each = 39.44 * (0.4754 / 1.64) * 0.9 * 4.4482;
+  const holes = end.member.features.filter((f) => f.kind === 'hole' && f.mate === 'drawer-top/drawer-side/left').length;
+  expect(holes).toBeGreaterThan(1);
+  for (const f of fixings) expect((f.holds ?? 0) / (holes * each)).toBeCloseTo(1, 2);
+  expect(fixings.map((f) => f.state)).toEqual(['fine', 'fine']);
 });

@@ -50,8 +50,17 @@ describe('one screw in shear', () => {
     expect(at(joint({ length: eight })) / at(joint())).toBeCloseTo(0.8, 3);
   });
 
+  test('shorter than NDS asks it goes by its true length: 3 D in the wood, mode II decides, 0.3 of it', () => {
+    const length = 19.05 + 3 * no8.shank * 25.4;
+    const value = lateral(joint({ length }));
+    // p = 0.492, side 0.75, Re 1, Rt 0.656: k1 = (√(1 + 2 (1 + 0.656 + 0.4303) + 0.4303) − 1.656) / 2 = 0.3493; 0.3493 · 0.131 · 0.75 · 4637 / 2.2 = 72.33;
+    // IIIm: k2 = −1 + √(4 + 9266.9 / (3 · 4637 · 0.492²)) = 1.5948, 1.5948 · 0.131 · 0.492 · 4637 / 6.6 = 72.22. Times 3 / 10 and 0.9.
+    expect(value.judged && value.newtons / (72.22 * 0.3 * 0.9 * N_PER_LBF)).toBeCloseTo(1, 2);
+    expect(value.judged && value.basis).toContain('shorter than that asks');
+  });
+
   test.each([
-    ['under 6 D in the wood', joint({ length: 40 }), 'only 21 mm of it is in the wood; at least 25 is needed'],
+    ['under 1.5 D in the wood', joint({ length: 25 }), 'only 6 mm of it is in the wood; at least 6 is needed'],
     ['MDF', joint({}, null), 'no values are published'],
   ])('%s is not judged', (_, spec, said) => {
     const value = lateral(spec);

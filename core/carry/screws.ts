@@ -121,11 +121,14 @@ export function penetration({ length, side, main }: ScrewJoint): number {
 /** How deep a screw must go into the wood that holds it, and how deep for its full value, in diameters of its shank (NDS 12.1.4.6). */
 export const LEAST_PENETRATION = 6;
 export const FULL_PENETRATION = 10;
+/** Shallower than this nothing is said of it. */
+export const SHORTEST = 1.5;
 const END_GRAIN = 0.67;
 
 /**
  * A screw in shear, for permanent load (duration factor 0.9): the least of the six modes on
- * its root, less for a penetration under 10 D, 0.67 of it in end grain.
+ * its root, less for a penetration under 10 D, 0.67 of it in end grain. One that is shorter than NDS asks goes by the
+ * same modes with its true length.
  */
 export function lateral(joint: ScrewJoint): ScrewValue {
   const { screw, side, main } = joint;
@@ -134,9 +137,9 @@ export function lateral(joint: ScrewJoint): ScrewValue {
   }
   const p = penetration(joint) / MM_PER_INCH;
   const D = screw.root;
-  if (p < LEAST_PENETRATION * screw.shank) {
+  if (p < SHORTEST * screw.shank) {
     return no(
-      `only ${(p * MM_PER_INCH).toFixed(0)} mm of it is in the wood; at least ${(LEAST_PENETRATION * screw.shank * MM_PER_INCH).toFixed(0)} is needed`,
+      `only ${(p * MM_PER_INCH).toFixed(0)} mm of it is in the wood; at least ${(SHORTEST * screw.shank * MM_PER_INCH).toFixed(0)} is needed`,
     );
   }
   const modes = yieldModes({
@@ -147,10 +150,15 @@ export function lateral(joint: ScrewJoint): ScrewValue {
     sideBearing: dowelBearing(side.wood.gravity),
     yield: bendingYield(screw.shank),
   });
+  const short = p < LEAST_PENETRATION * screw.shank;
   const depth = Math.min(1, p / (FULL_PENETRATION * screw.shank));
   const grain = main.wood.endGrain ? END_GRAIN : 1;
   const pounds = Math.min(...modes) * depth * grain * PERMANENT;
-  return { judged: true, newtons: asNewtons(pounds * N_PER_LBF), basis: 'NDS 2018 12.3, permanent load' };
+  return {
+    judged: true,
+    newtons: asNewtons(pounds * N_PER_LBF),
+    basis: short ? 'NDS 2018 12.3 with its true length, shorter than that asks, permanent load' : 'NDS 2018 12.3, permanent load',
+  };
 }
 
 /** Load duration factor of a permanent load (NDS table 2.3.2). */

@@ -6,6 +6,7 @@ import {
   FULL_PENETRATION as FULL,
   KEEP,
   LEAST_PENETRATION as LEAST,
+  SHORTEST,
   WOOD_SCREWS,
   rootOf,
   shankOf,
@@ -103,6 +104,8 @@ interface Try {
   readonly length: number;
   readonly inside: number;
   readonly keeps: boolean;
+  /** Less of it is in the wood than NDS asks. */
+  readonly short: boolean;
 }
 
 /** The shortest screw that holds fully, or the longest that stays inside with its own thickness of wood before its point; none for one that holds too little. */
@@ -117,22 +120,24 @@ function tryScrew(screw: WoodScrew, side: number, main: number, beside: number):
     if (l >= full) break;
   }
   const inside = length - side;
-  if (inside < LEAST * D) return { inside: Math.max(0, inside), least: LEAST * D };
+  if (inside < SHORTEST * D) return { inside: Math.max(0, inside), least: SHORTEST * D };
   // Only its thread is in that wood, in a pilot hole as wide as its root.
-  return { screw, length, inside, keeps: beside / 2 >= KEEP.edge * rootOf(screw) };
+  return { screw, length, inside, keeps: beside / 2 >= KEEP.edge * rootOf(screw), short: inside < LEAST * D };
 }
 
-/** The first of the usual screws that holds and keeps from the faces, else the last that holds. */
-function bestOf(side: number, main: number, beside: number): Try | NoRow {
+/** The first of the usual screws that goes deep enough and keeps from the faces, else the last that does, else, where that counts, the first that is short and keeps from the faces. */
+function bestOf(side: number, main: number, beside: number, mayBeShort: boolean): Try | NoRow {
   let found: Try | null = null;
+  let shallow: Try | null = null;
   let short: { readonly inside: number; readonly least: number } | null = null;
   for (const screw of USUAL) {
     const tried = tryScrew(screw, side, main, beside);
     if (!('screw' in tried)) short = tried;
+    else if (tried.short) shallow ??= tried.keeps && mayBeShort ? tried : null;
     else if (tried.keeps) return tried;
     else found = tried;
   }
-  return found ?? { why: 'short', ...short };
+  return found ?? shallow ?? { why: 'short', inside: 0, least: LEAST * shankOf(USUAL[0] as WoodScrew), ...short };
 }
 
 /** Which of two goes on the outside: the one with holes for it, else the one that is thinner there. */
@@ -180,7 +185,8 @@ function newRow(carrier: Member, carried: Member): Row | NoRow {
   const [long, broad] = [room[1] - room[0], over[1][1] - over[1][0]];
   const side = depthFrom(through, contact, -1);
   const main = depthFrom(into, contact, 1);
-  const best = bestOf(side, main, broad);
+  // Into a front nothing comes from its other face, so that a short screw is the usual one there; elsewhere two would meet.
+  const best = bestOf(side, main, broad, into.role === 'drawer front');
   if ('why' in best) return best;
   const { screw, length, inside, keeps } = best;
   const most = mostAcross(long, screw);

@@ -105,9 +105,9 @@ describe('drawer boxes', () => {
   const groove = { kind: 'groove', depth: mm(4), up: mm(8), slack: mm(1) } as const;
 
   test.each([
-    ['pocket', 'no values are published'],
+    ['pocket', 'too thin or too thick for pocket screws'],
     ['nailed', 'Nails and glue'],
-  ] as const)('corners that are %s are not judged', (join, text) => {
+  ] as const)('corners of 5 that are %s are not judged', (join, text) => {
     const [end] = ends(box(join, groove), 'd1/drawer-end/front');
     expect(end?.state).toBe('not judged');
     expect(writeExactly(end?.sentence() ?? [])).toContain(text);
