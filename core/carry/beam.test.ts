@@ -122,3 +122,30 @@ test.each<[string, BeamSpec, RegExp]>([
   expect(() => solveBeam(spec)).toThrow(BeamError);
   expect(() => solveBeam(spec)).toThrow(message);
 });
+
+test('loads that are moved onto a support or each other keep their moment as well as their force', () => {
+  const spec = {
+    length: 1000,
+    supports: [{ x: 0.3 }, { x: 400.2 }, { x: 999.8 }],
+    stretches: [
+      { EI: 1e9, to: 400 },
+      { EI: 5e8, to: 400.1 },
+      { EI: 1e9, to: 1000 },
+    ],
+    points: [
+      { x: 400.35, newtons: asNewtons(700) },
+      { x: 0.1, newtons: asNewtons(90) },
+    ],
+    lines: [
+      { from: 0.2, to: 400.4, perMm: 0.5 },
+      { from: 400.1, to: 400.3, perMm: 40 },
+    ],
+  };
+  const { reactions } = solveBeam(spec);
+  const put = [...spec.points, ...spec.lines.map((l) => ({ x: (l.from + l.to) / 2, newtons: l.perMm * (l.to - l.from) }))];
+  const sum = (all: readonly { x: number; newtons: number }[], of: (x: number) => number) =>
+    all.reduce((n, p) => n + p.newtons * of(p.x), 0);
+  const [force, moment] = [sum(put, () => 1), sum(put, (x) => x)];
+  expect(Math.abs(sum(reactions, () => 1) / force - 1)).toBeLessThan(1e-9);
+  expect(Math.abs(sum(reactions, (x) => x) / moment - 1)).toBeLessThan(1e-9);
+});

@@ -95,7 +95,7 @@ function nodesOf(spec: BeamSpec): number[] {
  */
 const SLIVER = 5e-4;
 
-/** A beam whose loads and steps are moved onto supports, ends and each other where they are nearer than a sliver; no load is lost. */
+/** A beam whose loads and steps are moved onto supports, ends and each other where they are nearer than a sliver; neither load nor moment is lost. */
 function withoutSlivers(spec: BeamSpec): BeamSpec {
   // Most beams are loaded from end to end.
   const whole = spec.points.length === 0 && spec.stretches.length === 1 && spec.lines.every((l) => l.from === 0 && l.to === spec.length);
@@ -106,14 +106,24 @@ function withoutSlivers(spec: BeamSpec): BeamSpec {
     if (near === undefined) kept.push(x);
     return near ?? x;
   };
-  const points: PointLoad[] = spec.points.map((p) => ({ x: onto(p.x), newtons: p.newtons }));
+  // What loads lose of their moment by being moved, N mm.
+  let lost = 0;
+  const points: PointLoad[] = spec.points.map((p) => {
+    const x = onto(p.x);
+    lost += p.newtons * (p.x - x);
+    return { x, newtons: p.newtons };
+  });
   const lines = spec.lines.flatMap((l): LineLoad[] => {
     const all = l.perMm * (l.to - l.from);
     const [from, to] = [onto(l.from), onto(l.to)];
+    lost += all * ((l.from + l.to) / 2 - (to > from ? (from + to) / 2 : from));
     if (to > from) return [{ ...l, from, to, perMm: all / (to - from) }];
     if (all !== 0) points.push({ x: from, newtons: asNewtons(all) });
     return [];
   });
+  // A pair of forces at both ends gives it back.
+  if (lost !== 0)
+    points.push({ x: spec.length, newtons: asNewtons(lost / spec.length) }, { x: 0, newtons: asNewtons(-lost / spec.length) });
   return { ...spec, lines, points, stretches: spec.stretches.map((s) => ({ ...s, to: onto(s.to) })) };
 }
 

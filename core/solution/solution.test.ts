@@ -216,3 +216,11 @@ test('solving twice gives the same, and letters stay with their parts', () => {
     first.parts.map((p) => [p.letter, p.length.amount]),
   );
 });
+
+test('another stock is offered only where the member can be cut from it', () => {
+  const stud = stock({ name: 'stud', form: 'board', material: 'sitka-spruce', thickness: mm(38), width: mm(89), length: mm(2400) });
+  const shop = workshop({ stock: { ply: stock(), thick: stock({ name: 'ply 25', thickness: mm(25) }), stud } });
+  const s = solve(piece(divided('in', 'up', 2)), shop, {});
+  // A shelf of 300 is not cut from 89.
+  expect(stockChoices(s, shop, s.letters, 'in-m1/shelf/1').map((c) => c.stockId)).toEqual(['ply', 'thin', 'thick']);
+});

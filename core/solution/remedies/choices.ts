@@ -1,6 +1,6 @@
 import type { Kilograms } from '../../measures/index.js';
 import { longestThatPasses, type BendingAnswer, type State } from '../../carry/index.js';
-import { type Letters, type PieceEdit } from '../../piece/index.js';
+import type { Letters, Member, PieceEdit, Shape } from '../../piece/index.js';
 import { applyEdit } from '../../kinds/index.js';
 import type { Workshop } from '../../project/index.js';
 import { costOfPart } from '../cost.js';
@@ -32,8 +32,14 @@ export interface StockChoice {
 /** Sheets whose faces are only fit for paint. */
 const PAINTED = new Set(['mdf', 'mdf-moisture', 'particleboard', 'particleboard-moisture', 'osb3', 'hardboard', 'mdf-faced-plywood']);
 
+const stopsIn = ({ problems }: Shape) => problems.filter((p) => p.stops).length;
+
+/** Whether a member can be cut from the stock it would be of, and nothing else is stopped by it that was not. */
+const canBeUsed = ({ length, width, stock }: Member, then: Shape, before: Shape): boolean =>
+  length.value <= stock.length && width.value <= stock.width && stopsIn(then) <= stopsIn(before);
+
 /**
- * One shelf or divider in every stock there is, side by side, the same load on each.
+ * One shelf or divider in every stock there is that it can be cut from, side by side, the same load on each.
  * @example stockChoices(SOLVED, SHOP, SOLVED.letters, 'in-m1/shelf/1').length // 2
  */
 export function stockChoices(before: Solution, workshop: Workshop, ledger: Letters, memberId: string): readonly StockChoice[] {
@@ -45,6 +51,8 @@ export function stockChoices(before: Solution, workshop: Workshop, ledger: Lette
     const solution = solve(applyEdit(before.piece, edit), workshop, ledger);
     const after = solution.carried.members.get(memberId);
     if (!after?.bending) return [];
+    const current = stockId === now.member.stockId;
+    if (!current && !canBeUsed(after.member, solution.shape, before.shape)) return [];
     const { verdict } = after.bending;
     const part = solution.parts.find((p) => p.id === memberId);
     return [
@@ -62,7 +70,7 @@ export function stockChoices(before: Solution, workshop: Workshop, ledger: Lette
         finish: PAINTED.has(stock.material) ? 'paint' : 'clear or paint',
         answer: after.bending,
         edit,
-        current: stockId === now.member.stockId,
+        current,
       },
     ];
   });
