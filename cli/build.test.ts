@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { execFileSync } from 'node:child_process';
 import * as dxfModule from 'dxf-parser';
 import ICAL from 'ical.js';
+import { buildingOf } from '../core/build/index.js';
 import { PRINT_SHED } from '../demo/print-shed.js';
 import { main } from './main.js';
 
@@ -113,4 +114,18 @@ test('a week without hours is told in words', async () => {
   const none = { ...PRINT_SHED.buildings?.['build-composing-table'], hours: { from: '2026-10-05', week, off: [] } };
   const { code, err } = await run('calendar', { ...PRINT_SHED, buildings: { none } }, '--piece', 'composing-table');
   expect([code, err]).toEqual([2, expect.stringContaining('there are no hours to work in')]);
+});
+
+test('the calendar goes by the builder’s own pace, as the page does', async () => {
+  const first = Object.values(PRINT_SHED.buildings ?? {}).find((b) => b.piece === 'mat-stand');
+  const took = { phase: 'saw', minutes: 90, reckoned: 30 } as const;
+  const building = { ...(first ?? buildingOf('mat-stand')), done: [{ step: 'buy', at: '2026-11-02T09:00:00.000Z', took }] };
+  const at = (buildings: Record<string, unknown>) => run('calendar', { ...PRINT_SHED, buildings }, '--piece', 'mat-stand');
+  const [own, reckoned] = [await at({ a: building }), await at({ a: { ...building, done: [{ step: 'buy', at: building.done[0]?.at }] } })];
+  const long = (text: string) => {
+    const events = new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents('vevent');
+    return events.reduce((sum, e) => sum + new ICAL.Event(e).duration.toSeconds(), 0);
+  };
+  expect([own.code, reckoned.code]).toEqual([0, 0]);
+  expect(long(own.out)).toBeGreaterThan(long(reckoned.out));
 });

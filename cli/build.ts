@@ -1,6 +1,17 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { buildingFor, holesOf, hoursNow, jigsOf, placedHole, planLeft, stepsFor, type Building, type Step } from '../core/build/index.js';
+import {
+  buildingFor,
+  holesOf,
+  hoursNow,
+  jigsOf,
+  paceIn,
+  placedHole,
+  planLeft,
+  stepsFor,
+  type Building,
+  type Step,
+} from '../core/build/index.js';
 import { writeExactly } from '../core/figure/index.js';
 import { fullSizesOf } from '../core/drawing/index.js';
 import { calendarOf } from '../core/formats/calendar.js';
@@ -20,8 +31,9 @@ export interface ToBuild {
 }
 
 function stepsIn(file: ProjectFile, { id, solution }: ToBuild): { readonly building: Building; readonly steps: readonly Step[] } {
-  const building = buildingFor(Object.values(file.buildings ?? {}), id);
-  return { building, steps: stepsFor(solution, building) };
+  const buildings = Object.values(file.buildings ?? {});
+  const building = buildingFor(buildings, id);
+  return { building, steps: stepsFor(solution, building, paceIn(buildings)) };
 }
 
 const rounded = (x: number) => Math.round(x * 1000) / 1000;

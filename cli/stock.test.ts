@@ -2,7 +2,10 @@ import { mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PRINT_SHED } from '../demo/print-shed.js';
+import { boughtText } from '../core/formats/bought-text.js';
+import { fittingsFor, solvedIn } from '../core/formats/index.js';
 import { mm } from '../core/length/index.js';
+import type { Solution } from '../core/solution/index.js';
 import { main } from './main.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'ruvok-stock-'));
@@ -77,4 +80,20 @@ test('a piece that is not there is told with those that are', async () => {
   const { code, err } = await run(PRINT_SHED, '--piece', 'nothing');
   expect(code).toBe(2);
   expect(err).toMatch(/there is no piece nothing/);
+});
+
+test('what is bought besides wood is in the list that the command writes, as on the page', async () => {
+  const out = join(folder, 'fittings');
+  await run(PRINT_SHED, '--piece', 'ink-case', '--out', out);
+  const list = readFileSync(join(out, readdirSync(out).find((f) => f.endsWith('-to-buy.csv')) as string), 'utf8');
+  const { pieces, buildings = {}, hardware = {}, slides = {} } = PRINT_SHED;
+  const solution = solvedIn(PRINT_SHED, 'ink-case') as Solution;
+  const lines = fittingsFor([{ id: 'ink-case', solution }], {
+    buildings: Object.values(buildings),
+    hardware: Object.values(hardware),
+    slides: Object.values(slides),
+  });
+  expect(pieces['ink-case']).toBeDefined();
+  expect(lines.length).toBeGreaterThan(2);
+  for (const { bought } of lines) expect(list).toContain(boughtText(bought, PRINT_SHED.project.settings)[1]);
 });

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import {
   cutsCsv,
   cuttingsOf,
+  fittingsFor,
   layCutting,
   layoutDxf,
   layoutSvg,
@@ -18,7 +19,13 @@ import { woodToBuy, type Cutting, type PieceToCut } from '../core/layout/index.j
 import { laidStock, programs } from '../print/laid.js';
 
 /** The files of one cutting: each stock at full size as SVG and DXF with its order of cuts, all of it as PDF, and what to buy. */
-async function writeFiles(folder: string, cutting: Cutting, stocks: readonly StockLaid[], file: ProjectFile): Promise<void> {
+async function writeFiles(
+  folder: string,
+  cutting: Cutting,
+  pieces: readonly PieceToCut[],
+  stocks: readonly StockLaid[],
+  file: ProjectFile,
+): Promise<void> {
   mkdirSync(folder, { recursive: true });
   const precision = file.project.settings;
   const put = (name: string, text: string) => writeFileSync(join(folder, name), text);
@@ -37,7 +44,12 @@ async function writeFiles(folder: string, cutting: Cutting, stocks: readonly Sto
       { precision, tools: precision.tools },
     ),
   );
-  put(`${fileName(cutting.name)}-to-buy.csv`, toBuyCsv(woodToBuy(stocks), [], precision));
+  const lines = fittingsFor(pieces, {
+    buildings: Object.values(file.buildings ?? {}),
+    hardware: Object.values(file.hardware ?? {}),
+    slides: Object.values(file.slides ?? {}),
+  });
+  put(`${fileName(cutting.name)}-to-buy.csv`, toBuyCsv(woodToBuy(stocks), lines, precision));
 }
 
 /**
@@ -57,9 +69,10 @@ export async function layOutFile(
   let lost = 0;
   const cuttings: object[] = [];
   for (const cutting of cuttingsOf(file, asked.piece, asked.together)) {
-    const stocks = layCutting(cutting, cutting.pieces.flatMap(pieceOf), file.project.settings, programSolver, othersIn(file, cutting));
+    const pieces = cutting.pieces.flatMap(pieceOf);
+    const stocks = layCutting(cutting, pieces, file.project.settings, programSolver, othersIn(file, cutting));
     lost += stocks.reduce((n, s) => n + s.answer.missing.length, 0);
-    if (asked.out !== undefined) await writeFiles(asked.out, cutting, stocks, file);
+    if (asked.out !== undefined) await writeFiles(asked.out, cutting, pieces, stocks, file);
     cuttings.push(reportCutting(cutting, stocks));
   }
   write(`${JSON.stringify({ project: file.project.name, cuttings }, null, 2)}\n`);

@@ -1,3 +1,4 @@
+import type { Building } from './spec.js';
 import type { Phase } from './step.js';
 
 /**
@@ -43,6 +44,14 @@ export function paceOf(noted: readonly { readonly phase: Phase; readonly took: n
   }
   return Object.fromEntries([...sums].map(([phase, { took, reckoned }]) => [phase, took / reckoned]));
 }
+
+/** What this builder's times are against what is reckoned, by all that was noted of any piece. @example paceIn([BUILDING]) // {} */
+export const paceIn = (buildings: readonly Pick<Building, 'done'>[]): OwnPace =>
+  paceOf(
+    buildings.flatMap((b) =>
+      b.done.flatMap(({ took }) => (took ? [{ phase: took.phase, took: took.minutes, reckoned: took.reckoned }] : [])),
+    ),
+  );
 
 /** A time at work for reading. @example timeText(85) // '1 h 25 min' */
 export function timeText(minutes: number): string {

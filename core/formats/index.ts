@@ -10,6 +10,7 @@ export { RECORD_KINDS, VERSION, foundIn, idOfFound, recordBroughtUp } from './ve
 export * from './parts-csv.js';
 export * from './cuts-csv.js';
 export * from './to-buy-csv.js';
+export { fittingsFor } from './fittings-to-buy.js';
 export * from './layout-svg.js';
 export * from './layout-dxf.js';
 export * from './report-stock.js';

@@ -99,7 +99,10 @@ test('the order of cuts as CSV: every cut numbered, with its setting, and what f
 
 test('what to buy as CSV: no price is an empty cell, a name that a spreadsheet would run is made plain', () => {
   const wood = [{ name: '=1+1', length: mm(2500), width: mm(1250), thickness: mm(18), count: 3, each: null, money: null }];
-  const rows = Papa.parse<string[]>(toBuyCsv(wood, [['14', 'pins']], precision), { skipEmptyLines: true }).data;
+  const rows = Papa.parse<string[]>(
+    toBuyCsv(wood, [{ bought: { what: 'pins', count: 14, each: 'piece' }, packs: null, money: null }], precision),
+    { skipEmptyLines: true },
+  ).data;
   expect(rows[1]).toEqual(['3', "'=1+1", '2500 x 1250 mm', '', '']);
   expect(rows[2]).toEqual(['14', 'pins', '', '', '']);
 });

@@ -1,5 +1,7 @@
 import type { WoodToBuy } from '../layout/buy.js';
+import type { FittingLine } from '../layout/fittings.js';
 import { formatLength, type Precision } from '../length/index.js';
+import { boughtText } from './bought-text.js';
 import { csvOf } from './csv.js';
 
 /**
@@ -8,13 +10,13 @@ import { csvOf } from './csv.js';
  */
 export function toBuyCsv(
   wood: readonly WoodToBuy[],
-  fittings: readonly (readonly [amount: string, what: string, packs?: number | null, money?: number | null])[],
+  fittings: readonly Pick<FittingLine, 'bought' | 'packs' | 'money'>[],
   precision: Precision,
 ): string {
   const size = (w: WoodToBuy) => `${formatLength(w.length, precision)} x ${formatLength(w.width, precision)} ${precision.unit}`;
   return csvOf([
     ['quantity', 'what', 'size', 'price of one', 'price in all'],
     ...wood.map((w) => [w.count, w.name, size(w), w.each ?? '', w.money ?? '']),
-    ...fittings.map(([amount, what, packs, money]) => [amount, what, packs ? `${packs} packs` : '', '', money ?? '']),
+    ...fittings.map(({ bought, packs, money }) => [...boughtText(bought, precision), packs ? `${packs} packs` : '', '', money ?? '']),
   ]);
 }

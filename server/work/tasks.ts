@@ -14,7 +14,7 @@ import {
   type KeptPiece,
   type ProjectFile,
 } from '../../core/formats/index.js';
-import { buildingFor, jigsOf, stepsFor } from '../../core/build/index.js';
+import { buildingFor, jigsOf, paceIn, stepsFor } from '../../core/build/index.js';
 import { fullSizesOf } from '../../core/drawing/index.js';
 import type { ToPrint } from '../../core/layout/index.js';
 import { layoutPages, type PrintedWith } from '../../print/layouts.js';
@@ -69,8 +69,9 @@ export const TASKS = {
   async sheets(told: Told, file: ProjectFile, id: string, address?: string): Promise<Uint8Array | null> {
     const solution = solvedIn(file, id);
     if (!solution) return null;
-    const building = buildingFor(Object.values(file.buildings ?? {}), id);
-    const steps = stepsFor(solution, building);
+    const buildings = Object.values(file.buildings ?? {});
+    const building = buildingFor(buildings, id);
+    const steps = stepsFor(solution, building, paceIn(buildings));
     const laid = await laidFor(file, id, solution);
     return shopSheets({ solution, building, steps, laid, ...(address ? { address } : {}) }, (part) => told(Math.round(part * 100), 100));
   },

@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import { buildingOf, paceOf, stepsFor, type Building, type OwnPace, type Step } from '../../../core/build/index.js';
+import { buildingOf, paceIn, stepsFor, type Building, type OwnPace, type Step } from '../../../core/build/index.js';
 import type { Solution } from '../../../core/solution/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import type { Workbench } from '../../data/api.js';
@@ -9,11 +9,7 @@ import { changeRecordOf } from '../../data/record-of.js';
 
 /** What this builder's times are against what is reckoned, by all that was noted in the project. */
 export function ownPaceIn(bench: Workbench): OwnPace {
-  return paceOf(
-    bench.records.buildings.flatMap((b) =>
-      b.data.done.flatMap(({ took }) => (took ? [{ phase: took.phase, took: took.minutes, reckoned: took.reckoned }] : [])),
-    ),
-  );
+  return paceIn(bench.records.buildings.map((b) => b.data));
 }
 
 /** The steps of a piece are worked out once for what they follow from: several parts of the page ask for them. */

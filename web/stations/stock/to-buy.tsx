@@ -1,17 +1,15 @@
 import { FileDown, Printer } from 'lucide-react';
 import { cutsOf } from '../../../core/cutting/cuts.js';
-import { buildingFor, finishFor } from '../../../core/build/index.js';
-import { fittingsToBuy, moneyInAll, woodToBuy } from '../../../core/layout/buy.js';
-import { fittingLines, fittingsMoney, slidesSold } from '../../../core/layout/fittings.js';
-import { together } from '../../../core/solution/index.js';
+import { moneyInAll, woodToBuy } from '../../../core/layout/buy.js';
+import { fittingsMoney } from '../../../core/layout/fittings.js';
 import { moneyByPiece, type Sums } from '../../../core/layout/sums.js';
 import type { PieceToCut } from '../../../core/layout/blanks.js';
 import type { Cutting } from '../../../core/layout/spec.js';
 import { goesInCar, shopCuts, shopMoney } from '../../../core/layout/tools.js';
+import { fittingsFor } from '../../../core/formats/fittings-to-buy.js';
 import { toBuyCsv } from '../../../core/formats/to-buy-csv.js';
 import { formatLength } from '../../../core/length/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
-import { boughtText } from '../../../core/formats/bought-text.js';
 import { download, fileName } from '../../shared/download.js';
 import { Button, Faint, Fault, Row, Table } from '../../shared/ui.js';
 import { FittingsTable } from './fittings-table.js';
@@ -42,13 +40,12 @@ export function ToBuy({
     return sums ? [{ stock: s.stock, sums, blanks: s.blanks }] : [];
   });
   const wood = woodToBuy(known);
-  const buildings = bench.records.buildings.map((b) => b.data);
-  const finishes = pieces.flatMap((p) => finishFor(p.solution, buildingFor(buildings, p.id)));
-  const lines = fittingLines(together([...fittingsToBuy(pieces), ...finishes]), [
-    ...bench.records.hardware.map((h) => h.data),
-    ...slidesSold(bench.records.slides.map((s) => s.data)),
-  ]);
-  const fittings = lines.map((l) => [...boughtText(l.bought, precision), l.packs, l.money] as const);
+  const { records } = bench;
+  const lines = fittingsFor(pieces, {
+    buildings: records.buildings.map((b) => b.data),
+    hardware: records.hardware.map((h) => h.data),
+    slides: records.slides.map((s) => s.data),
+  });
   const besides = fittingsMoney(lines);
   const { money, atLeast } = moneyInAll(known.map((k) => k.sums));
   const inAll = money + besides.money;
@@ -62,7 +59,7 @@ export function ToBuy({
       .map((u) => ({ name: u.source.from === 'offcut' ? `${stock.name}, ${u.source.name}` : stock.name, count: u.count })),
   );
   const size = (w: (typeof wood)[number]) => `${formatLength(w.length, precision)} × ${formatLength(w.width, precision)} ${precision.unit}`;
-  const csv = () => download(`${fileName(name)}-to-buy.csv`, 'text/csv;charset=utf-8', `\ufeff${toBuyCsv(wood, fittings, precision)}`);
+  const csv = () => download(`${fileName(name)}-to-buy.csv`, 'text/csv;charset=utf-8', `\ufeff${toBuyCsv(wood, lines, precision)}`);
   const { tools } = bench.project.settings;
   const tooLarge = wood.filter((w) => !goesInCar(w.length, w.width, tools));
   const asked = stocks.map((s) => shopCuts(cutsOf(sheetsOf(s, layouts.get(s.id)).map((l) => l.laid)), tools, s.stock.form));
@@ -157,7 +154,7 @@ export function ToBuy({
           </ul>
         </>
       ) : null}
-      {fittings.length > 0 ? (
+      {lines.length > 0 ? (
         <>
           <Laid.h3 $above={14}>Besides wood</Laid.h3>
           <FittingsTable lines={lines} />

@@ -1,0 +1,20 @@
+import { buildingFor, finishFor, type Building } from '../build/index.js';
+import { fittingLines, fittingsToBuy, slidesSold, type FittingLine, type PieceToCut } from '../layout/index.js';
+import { together } from '../solution/index.js';
+import type { Hardware, Slide } from '../stock/index.js';
+
+/**
+ * All that is bought for some pieces besides their wood, with what they are finished with, against what is sold and on hand.
+ * @example fittingsFor([TO_CUT], { buildings: [], hardware: [], slides: [] }).length > 0 // true
+ */
+export function fittingsFor(
+  pieces: readonly PieceToCut[],
+  {
+    buildings,
+    hardware,
+    slides,
+  }: { readonly buildings: readonly Building[]; readonly hardware: readonly Hardware[]; readonly slides: readonly Slide[] },
+): readonly FittingLine[] {
+  const finishes = pieces.flatMap((p) => finishFor(p.solution, buildingFor(buildings, p.id)));
+  return fittingLines(together([...fittingsToBuy(pieces), ...finishes]), [...hardware, ...slidesSold(slides)]);
+}
