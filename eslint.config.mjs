@@ -73,7 +73,8 @@ export default ts.config(
     },
     rules: { 'no-console': 'off' },
   },
-  { files: ['**/*.ts', '**/*.tsx'], rules: noKindsNamed(KINDS) },
+  // A step between versions of documents names kinds as they were called then, whatever they have become.
+  { files: ['**/*.ts', '**/*.tsx'], ignores: ['core/formats/versions/**'], rules: noKindsNamed(KINDS) },
   {
     files: ['web/**/*.ts', 'web/**/*.tsx'],
     ignores: ['**/*.test.ts', '**/*.test.tsx', 'web/theme/**'],

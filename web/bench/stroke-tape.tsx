@@ -13,8 +13,9 @@ export const STROKE_TAPE = 18;
 const TOLD_PX = 12;
 const GAP = 10;
 
-const Row = styled.div`
+const Row = styled.div<{ $before: boolean }>`
   position: absolute;
+  flex-direction: ${(p) => (p.$before ? 'row-reverse' : 'row')};
   height: ${STROKE_TAPE}px;
   display: flex;
   align-items: center;
@@ -79,7 +80,7 @@ export function StrokeTape({
   // Where no room is left behind it, its figures stand before it.
   const before = from + track + GAP + told > at.width;
   return (
-    <Row style={{ left: from, top: at.top, ...(before ? { flexDirection: 'row-reverse', translate: `calc(-100% + ${track}px)` } : {}) }}>
+    <Row $before={before} style={{ left: from, top: at.top, ...(before ? { translate: `calc(-100% + ${track}px)` } : {}) }}>
       <Slider
         aria-label={`How far ${body.label} is drawn out, ${precision.unit}`}
         minValue={0}
