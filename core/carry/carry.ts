@@ -99,13 +99,31 @@ function handedBy(
   });
 }
 
-/** Which joints carry each member. */
-function jointsByCarried(joints: readonly Joint[]): ReadonlyMap<string, readonly Joint[]> {
-  const known = new Map<string, Joint[]>();
-  for (const joint of joints) {
-    const list = known.get(joint.carried);
-    if (list) list.push(joint);
-    else known.set(joint.carried, [joint]);
+/** How the members of a shape hang together. */
+interface HangsTogether {
+  readonly joints: readonly Joint[];
+  readonly jointsOf: ReadonlyMap<string, readonly Joint[]>;
+  readonly byId: ReadonlyMap<string, Member>;
+  readonly attached: ReturnType<typeof attachedTo>;
+  /** In an order in which each comes after all that it carries. */
+  readonly order: readonly Member[];
+}
+
+/** Shapes never change, so that this is worked out once for each. */
+const together = new WeakMap<readonly Member[], HangsTogether>();
+
+function hangsTogether({ members, joints }: Pick<Shape, 'members' | 'joints'>): HangsTogether {
+  let known = together.get(members);
+  if (known?.joints !== joints) {
+    const jointsOf = new Map<string, Joint[]>();
+    for (const joint of joints) {
+      const list = jointsOf.get(joint.carried);
+      if (list) list.push(joint);
+      else jointsOf.set(joint.carried, [joint]);
+    }
+    const byId = new Map(members.map((m) => [m.id, m]));
+    known = { joints, jointsOf, byId, attached: attachedTo(members, joints), order: fromTheTop(members, joints) };
+    together.set(members, known);
   }
   return known;
 }
@@ -118,15 +136,17 @@ const NOTHING: readonly string[] = [];
 const NONE: ReadonlySet<string> = new Set();
 
 const carriedAsBefore = asBefore<Member, CarriedMember>();
+/** The same with something more on it, wherever that was put. */
+const carriedWithMore = asBefore<Member, CarriedMember>(24);
 
 /** The very same as before for a member that carries the same on the same: what was found out about it is still known. */
-function keptOne(member: Member, carrying: Carrying): CarriedMember {
+function keptOne(member: Member, carrying: Carrying, kept = carriedAsBefore): CarriedMember {
   const { load, above, joints, attached, byId, room, workshop } = carrying;
   // What leans gives by where what is on it lies.
   const over = leansBy(member) === 0 ? [] : load.handed.map((h) => byId.get(h.from));
   const same = [workshop, room, ...over, ...joints.map((j) => byId.get(j.carrier)), ...attached.map((a) => a.member)];
   const alike = [load.standing, load.handed, load.unweighed, [...above], joints, attached.map((a) => a.how)];
-  return carriedAsBefore(member, { same, alike }, () => carryOne(member, carrying));
+  return kept(member, { same, alike }, () => carryOne(member, carrying));
 }
 
 function carryOne(member: Member, carrying: Carrying): CarriedMember {
@@ -181,15 +201,13 @@ export function carryDown(
   { standing, unweighed }: ReturnType<typeof standingOn>,
   workshop: Workshop,
 ): Carried {
-  const jointsOf = jointsByCarried(shape.joints);
-  const byId = new Map(shape.members.map((m) => [m.id, m]));
-  const attached = attachedTo(shape.members, shape.joints);
+  const { jointsOf, byId, attached, order } = hangsTogether(shape);
   const handed = new Map<string, Handed[]>();
   const above = new Map<string, Set<string>>();
   const members = new Map<string, CarriedMember>();
   let floor = 0;
   let massKg = 0;
-  for (const member of fromTheTop(shape.members, shape.joints)) {
+  for (const member of order) {
     const kg = massOf(member);
     massKg += kg;
     const load: Load = {
@@ -230,12 +248,10 @@ export function carriedWith(
   standing: Standing,
   workshop: Workshop,
 ): readonly CarriedMember[] {
-  const jointsOf = jointsByCarried(shape.joints);
-  const byId = new Map(shape.members.map((m) => [m.id, m]));
-  const attached = attachedTo(shape.members, shape.joints);
+  const { jointsOf, byId, attached, order } = hangsTogether(shape);
   const changed = new Map<string, Handed[]>([[on, []]]);
   const from = new Set<string>();
-  return fromTheTop(shape.members, shape.joints).flatMap((member): CarriedMember[] => {
+  return order.flatMap((member): CarriedMember[] => {
     const [was, more] = [before.members.get(member.id), changed.get(member.id)];
     if (!was || !more) return [];
     const load: Load = {
@@ -253,7 +269,7 @@ export function carriedWith(
       room: roomOf(member, shape.members),
       workshop,
     };
-    const now = carryOne(member, carrying);
+    const now = keptOne(member, carrying, carriedWithMore);
     from.add(member.id);
     for (const [{ carrier }, entry] of handedBy(now, byId)) changed.set(carrier, [...(changed.get(carrier) ?? []), entry]);
     return [now];

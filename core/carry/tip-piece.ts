@@ -6,16 +6,17 @@ import {
   hasMoved,
   massMiddleOf,
   movingOf,
+  placingOf,
   posed,
   posesOf,
-  solidOfMember,
   type Body,
+  type Box,
   type Member,
   type NamedPose,
   type PlacedSpace,
   type Shape,
 } from '../piece/index.js';
-import { dot, extentOf, movedBy, type Vector } from '../solid/index.js';
+import { dot, movedBy, placeOf, type Vector } from '../solid/index.js';
 import type { Block } from '../things/index.js';
 import type { Carried } from './carry.js';
 import { tipLines, type TipLine } from './footing.js';
@@ -83,9 +84,24 @@ function filledSpaces(shape: Shape, carried: Carried): readonly Filled[] {
   });
 }
 
+/** Where the middle of a member is that was moved, by where it was in it: its mass is not worked out anew. */
+function middleOfMoved(member: Member, shut: Member): Vector {
+  const { middle } = massMiddleOf(shut);
+  if (member === shut) return middle;
+  const from = placingOf(shut);
+  const way: Vector = [middle[0] - from.origin[0], middle[1] - from.origin[1], middle[2] - from.origin[2]];
+  return placeOf(placingOf(member), [dot(way, from.u), dot(way, from.v), dot(way, from.n)]);
+}
+
 /** The wood of some members, each in the middle of its mass. */
 const woodOf = (members: readonly Member[], carried: Carried): readonly Mass[] =>
-  members.map((m) => ({ kg: asKg(carried.members.get(m.id)?.selfKg ?? 0), at: massMiddleOf(m).middle }));
+  members.map((m) => {
+    const shut = carried.members.get(m.id);
+    return { kg: asKg(shut?.selfKg ?? 0), at: middleOfMoved(m, shut?.member ?? m) };
+  });
+
+/** How far a box reaches along a level direction, mm. */
+const reachOfBox = ({ x0, x1, z0, z1 }: Box, [x, , z]: Vector): number => toMm(x > 0 ? x1 : x0) * x + toMm(z > 0 ? z1 : z0) * z;
 
 /**
  * What a piece and all in it weigh, shut, and how far from its rear the middle of that is, mm.
@@ -120,11 +136,10 @@ function downsOn(shape: Shape, members: readonly Member[], { out }: TipLine, sat
   const high = shape.overall.height.value;
   if (toMm(high) > LEANED_ON) return [];
   const way: Vector = [out[0], 0, out[1]];
-  const reach = members
-    .filter((m) => m.frame.n[1] !== 0 && sub(high, boxOf(m).y1) < mm(1))
-    .flatMap((m) => solidOfMember(m).bodies.map((b) => extentOf(b, way)));
-  if (reach.length === 0) return [];
-  const [near, far] = [Math.min(...reach.map((r) => r[0])), Math.max(...reach.map((r) => r[1]))];
+  const top = members.filter((m) => m.frame.n[1] !== 0 && sub(high, boxOf(m).y1) < mm(1)).map(boxOf);
+  if (top.length === 0) return [];
+  const far = Math.max(...top.map((b) => reachOfBox(b, way)));
+  const near = -Math.max(...top.map((b) => reachOfBox(b, [-way[0], 0, -way[2]])));
   const inFrom = (by: number) => far - Math.min(by, (far - near) / 2);
   return [
     { is: 'leant on', newtons: LEANS.newtons, at: inFrom(LEANS.in) },
@@ -164,6 +179,7 @@ export function tippingCases(shape: Shape, carried: Carried, { satOn = false, be
     const byItself = new Set(moved.filter(onFeet).flatMap((b) => b.members));
     const whole = members.filter((m) => !byItself.has(m.id));
     const wood = woodOf(whole, carried);
+    const opened = members.filter((m) => open.has(m.id));
     const things = filled.map((f) => {
       const body = bodyOf.get(f.space.id);
       const isOpen = body !== undefined && (pose.pose.get(body.id) ?? 0) > 0;
@@ -189,7 +205,7 @@ export function tippingCases(shape: Shape, carried: Carried, { satOn = false, be
         'open drawers only': (t) => t.isOpen,
         all: () => true,
       };
-      const reach = members.filter((m) => open.has(m.id)).flatMap((m) => solidOfMember(m).bodies.map((b) => extentOf(b, way)[1]));
+      const reach = opened.map((m) => reachOfBox(boxOf(m), way));
       const given = {
         foot: line.at,
         pullAt,

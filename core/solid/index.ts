@@ -1,6 +1,6 @@
 export * from './chord.js';
 export * from './contact.js';
-export { extentOf, placesOf, type Convex, type Face, type Plane } from './convex.js';
+export { placesOf, type Convex, type Face, type Plane } from './convex.js';
 export * from './profile.js';
 export * from './silhouette.js';
 export * from './solid.js';
