@@ -78,7 +78,6 @@ export function TipList() {
         <thead>
           <tr>
             <th>State</th>
-            <th>Over</th>
             <th className="figure">Pull</th>
             {drawn ? <th className="figure">On drawer</th> : null}
             {edged ? <th className="figure">On its edge</th> : null}
@@ -91,11 +90,10 @@ export function TipList() {
                 <Row $gap={5} $wrap={false} $align="flex-start">
                   <StateMark state={c.tipping.state} size={14} />
                   <span>
-                    {c.pose.label}, {FILLED[c.filling]}
+                    {c.pose.label}, {FILLED[c.filling]} <Faint>{OVER[c.to]}</Faint>
                   </span>
                 </Row>
               </td>
-              <td>{c.to}</td>
               <td className="figure">{fallsBy(c, unit)}</td>
               {drawn ? (
                 <td className="figure">
