@@ -39,8 +39,37 @@ export function dxfText(layer: string, [x, y]: readonly [number, number], size: 
   ].join('\n');
 }
 
-/** A whole DXF file (ASCII, R2000) in millimetres. */
-export function dxfFile(entities: readonly string[]): string {
+/** Colours of layers by their number in the format's own palette. */
+export const DXF_COLOURS = { red: 1, blue: 5, plain: 7, grey: 8 } as const;
+
+/** The layers of a file, each with its colour. */
+export type DxfLayers = Readonly<Record<string, keyof typeof DXF_COLOURS>>;
+
+/** What says which layers there are. */
+function layerTable(layers: DxfLayers): string {
+  const each = Object.entries(layers).flatMap(([name, colour]) => [
+    group(0, 'LAYER'),
+    group(100, 'AcDbSymbolTableRecord'),
+    group(100, 'AcDbLayerTableRecord'),
+    group(2, name),
+    group(70, 0),
+    group(62, DXF_COLOURS[colour]),
+    group(6, 'CONTINUOUS'),
+  ]);
+  return [
+    group(0, 'SECTION'),
+    group(2, 'TABLES'),
+    group(0, 'TABLE'),
+    group(2, 'LAYER'),
+    group(70, Object.keys(layers).length),
+    ...each,
+    group(0, 'ENDTAB'),
+    group(0, 'ENDSEC'),
+  ].join('\n');
+}
+
+/** A whole DXF file (ASCII, R2000) in millimetres. @param layers that its entities are on */
+export function dxfFile(entities: readonly string[], layers: DxfLayers): string {
   const header = [
     group(0, 'SECTION'),
     group(2, 'HEADER'),
@@ -50,5 +79,14 @@ export function dxfFile(entities: readonly string[]): string {
     group(70, 4),
     group(0, 'ENDSEC'),
   ];
-  return [...header, group(0, 'SECTION'), group(2, 'ENTITIES'), ...entities, group(0, 'ENDSEC'), group(0, 'EOF'), ''].join('\n');
+  return [
+    ...header,
+    layerTable(layers),
+    group(0, 'SECTION'),
+    group(2, 'ENTITIES'),
+    ...entities,
+    group(0, 'ENDSEC'),
+    group(0, 'EOF'),
+    '',
+  ].join('\n');
 }

@@ -21,7 +21,7 @@ export function fullSizeSvg({ name, width, height, lines, circles, texts }: Full
   ].join('\n');
 }
 
-/** Full-size drawings as DXF in millimetres on the layers CUT, MARK and FAR, one over the other. */
+/** Full-size drawings as DXF in millimetres on the layers CUT, MARK, FAR and TEXT, each with a colour, one over the other. */
 export function fullSizeDxf(all: readonly FullSize[]): string {
   let foot = 0;
   return dxfFile(
@@ -35,5 +35,6 @@ export function fullSizeDxf(all: readonly FullSize[]): string {
         ...texts.map((t) => dxfText('TEXT', moved(t.at), t.size, t.text)),
       ];
     }),
+    { CUT: 'red', MARK: 'blue', FAR: 'grey', TEXT: 'plain' },
   );
 }

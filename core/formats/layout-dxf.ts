@@ -18,7 +18,7 @@ function outline(layer: string, x: number, y: number, length: number, width: num
 }
 
 /**
- * Sheets laid out as DXF (ASCII, R2000) at full size in millimetres, sheets one over the other on the layers SHEET, PART, LEFT and MARK.
+ * Sheets laid out as DXF (ASCII, R2000) at full size in millimetres, sheets one over the other on the layers SHEET, PART, LEFT and MARK, each with a colour.
  * @example layoutDxf(LAID, new Map()).trim().endsWith('EOF') // true
  */
 export function layoutDxf(sheets: readonly LaidSheet[], marks: ReadonlyMap<string, string>): string {
@@ -43,5 +43,5 @@ export function layoutDxf(sheets: readonly LaidSheet[], marks: ReadonlyMap<strin
       ]),
     ];
   });
-  return dxfFile(entities);
+  return dxfFile(entities, { SHEET: 'plain', PART: 'red', LEFT: 'grey', MARK: 'blue' });
 }

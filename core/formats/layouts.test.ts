@@ -58,6 +58,15 @@ test('the SVG is read back at full size: sheets, parts and their marks', () => {
   expect([...document.querySelectorAll('text')].map((t) => t.textContent).sort()).toEqual(['<B>', 'A0', 'A1', 'A2', 'A3', 'C']);
 });
 
+test('each layer of the DXF has a colour of its own', () => {
+  const dxf = new DxfParser().parseSync(layoutDxf(sheets, marks));
+  const { layers } = (dxf?.tables as unknown as { layer: { layers: Record<string, { name: string; colorIndex: number }> } }).layer;
+  expect(Object.keys(layers).sort()).toEqual(['LEFT', 'MARK', 'PART', 'SHEET']);
+  expect(new Set(Object.values(layers).map((l) => l.colorIndex)).size).toBe(4);
+  // Nothing lies on a layer that is not told.
+  expect([...new Set(dxf?.entities.map((e) => e.layer))].filter((name) => !(name in layers))).toEqual([]);
+});
+
 test('the DXF is read back in millimetres: closed outlines on their layers, a mark in each part', () => {
   const dxf = new DxfParser().parseSync(layoutDxf(sheets, marks));
   expect(dxf?.header['$INSUNITS']).toBe(4);
