@@ -1,10 +1,11 @@
-import { movementOf } from '../carry/index.js';
+import { movementOf, reachAlong } from '../carry/index.js';
 import { fine, say } from '../figure/index.js';
 import { pieceFix, type Check, type Fix } from '../finding/index.js';
 import { toMm } from '../length/index.js';
-import { boxOf, type Letters, type Member, type Piece, type Shape } from '../piece/index.js';
+import { boxOf, placingOf, type Letters, type Member, type Piece, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { shellOf } from '../shells/index.js';
+import { dot, placeOf } from '../solid/index.js';
 import { propertiesOf } from '../stock/index.js';
 import { capital, nameOf } from './names.js';
 
@@ -22,14 +23,41 @@ function roomAtPosts(deck: Member, members: ReadonlyMap<string, Member>): number
   return rooms.length > 0 ? Math.min(...rooms) : null;
 }
 
+/** How much play a panel has across its grain between the grooves that both of its edges lie in, mm; null where one of them is free. */
+function playInGrooves(panel: Member, members: readonly Member[]): number | null {
+  const across = panel.frame.v;
+  const [low, high] = reachAlong(panel, across);
+  const bottoms = members.flatMap((m) =>
+    Math.abs(dot(m.frame.n, across)) < 1 - 1e-9
+      ? []
+      : m.features.flatMap((f): number[] => {
+          if (f.kind !== 'groove' || f.mate !== panel.id) return [];
+          const up = f.face === 'up' ? toMm(m.thickness.value) - toMm(f.depth) : toMm(f.depth);
+          return [dot(placeOf(placingOf(m), [0, 0, up]), across)];
+        }),
+  );
+  const [below, above] = [bottoms.filter((b) => b <= low + 1e-6), bottoms.filter((b) => b >= high - 1e-6)];
+  return below.length > 0 && above.length > 0 ? low - Math.max(...below) + (Math.min(...above) - high) : null;
+}
+
+/** Panels of solid wood that lie in grooves at both of their edges, and swell by more than the play that is there. */
+function grooved(panel: Member, members: readonly Member[], letters: Letters, workshop: Workshop): Check[] {
+  const { material } = propertiesOf(panel.stock);
+  const moves = movementOf(material.id, toMm(panel.width.value), workshop.settings.serviceClass);
+  const play = moves && moves.flat > TAKEN_UP ? playInGrooves(panel, members) : null;
+  if (!moves || play === null || play >= moves.flat) return [];
+  const sentence = say`${capital(nameOf(panel, letters))} of ${panel.stock.name} moves ${fine(moves.quarter, 1)} to ${fine(moves.flat, 1)} across its grain over a year (${moves.from} to ${moves.to} % of moisture, Wood Handbook table 13-5), and has ${fine(play, 1)} of play in its grooves: swollen it presses their sides apart. Cut it as much smaller, or turn its grain.`;
+  return [{ id: `moves-${panel.id}`, severity: 'look', state: 'close', about: { kind: 'member', id: panel.id }, sentence, fixes: [] }];
+}
+
 /**
- * Decks of solid wood that are held so that they split, or have no room, when they move across their grain over a year.
+ * Decks of solid wood that are held so that they split, or have no room, and panels in grooves without play, when they move across their grain over a year.
  * @example movementChecks(CASE, SOLVED.shape, {}, SHOP) // []
  */
 export function movementChecks(piece: Piece, { members }: Shape, letters: Letters, workshop: Workshop): Check[] {
   const byId = new Map(members.map((m) => [m.id, m]));
   return members.flatMap((deck): Check[] => {
-    if (deck.role !== 'deck') return [];
+    if (deck.role !== 'deck') return grooved(deck, members, letters, workshop);
     const { material } = propertiesOf(deck.stock);
     const moves = movementOf(material.id, toMm(deck.width.value), workshop.settings.serviceClass);
     if (!moves || moves.flat <= TAKEN_UP) return [];
