@@ -230,7 +230,7 @@ function pocketed(support: Support, member: Member, carrier: Member): Fixing {
     m.features.filter((f) => f.kind === 'hole' && f.diameter === POCKET_HOLE && (f.mate === carrier.id || f.mate === member.id)),
   ).length;
   const value: ScrewValue = !long
-    ? { judged: false, reason: 'it is too thin or too thick for pocket screws' }
+    ? { judged: false, reason: 'what they go through is too thin or too thick for pocket screws' }
     : !met || count === 0
       ? { judged: false, reason: 'no pocket holes are made there' }
       : pocketValue(long, member, carrier, met.normal);
