@@ -195,21 +195,19 @@ const FILLED = {
   all: 'all of it filled',
 } as const;
 
-const OVER = { front: 'to the front', rear: 'to the rear', left: 'to the left', right: 'to the right' } as const;
-
 /** What tips a piece, of all that is asked what it stands least: by itself, by whoever is on its edge, or by a pull or a push at its top. */
 function tipsBy({ to, kg, tipping }: TippingCase, keeps: boolean): { readonly id: string; readonly sentence: Sentence } {
   const { margin, pull, should, asks, onDrawer, down } = tipping;
   if (margin < 0)
     return {
       id: 'tips-open',
-      sentence: say`its ${mass(kg)} hang ${len(fromUnits(-margin * 80_000))} past its feet ${OVER[to]}: it tips over`,
+      sentence: say`its ${mass(kg)} hang ${len(fromUnits(-margin * 80_000))} past its feet to the ${to}: it tips over`,
     };
   if (down && down.lifts < down.by.newtons) {
     const who = down.by.is === 'sat on' ? 'sits' : 'leans';
     return {
       id: 'tips-edge',
-      sentence: say`someone who ${who} on its edge tips it ${OVER[to]}: it stands ${mass(asKg(Math.max(0, down.lifts) / GRAVITY))} there, and ${mass(asKg(down.by.newtons / GRAVITY))} is counted with`,
+      sentence: say`someone who ${who} on its edge tips it to the ${to}: it stands ${mass(asKg(Math.max(0, down.lifts) / GRAVITY))} there, and ${mass(asKg(down.by.newtons / GRAVITY))} is counted with`,
     };
   }
   const climbed = keeps && onDrawer !== null;
@@ -217,7 +215,7 @@ function tipsBy({ to, kg, tipping }: TippingCase, keeps: boolean): { readonly id
   const asked = climbed ? say`${force(should)} and ${mass(PASS.onDrawer)}` : force(should);
   return {
     id: climbed || asks === 'child' ? 'tips-child' : 'tips-push',
-    sentence: say`a pull of ${force(pull)} ${OVER[to]} at the top${child} tips it; it should stand ${asked}`,
+    sentence: say`a pull of ${force(pull)} to the ${to} at the top${child} tips it; it should stand ${asked}`,
   };
 }
 

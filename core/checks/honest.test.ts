@@ -58,7 +58,9 @@ describe('joints count wherever they are', () => {
     const c = s.checks.find((one) => one.id.startsWith('joints-') && writeExactly(one.sentence).includes('pocket screws'));
     expect(c).toMatchObject({ severity: 'look', state: 'not judged' });
     // Two ends to each of three boxes, two corners each.
-    expect(writeExactly(c?.sentence ?? [])).toMatch(/^12 joints are not judged, since what they go through is too thin or too thick for pocket screws/);
+    expect(writeExactly(c?.sentence ?? [])).toMatch(
+      /^12 joints are not judged, since what they go through is too thin or too thick for pocket screws/,
+    );
   });
 });
 

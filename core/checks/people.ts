@@ -15,7 +15,7 @@ import {
 import { fine, force as inNewtons, say, type Sentence } from '../figure/index.js';
 import { pieceFix, type Check, type Fix } from '../finding/index.js';
 import { applyEdit } from '../kinds/index.js';
-import type { Letters, Member, Piece, Shape } from '../piece/index.js';
+import { stopsIn, type Letters, type Member, type Piece, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { shapeOf, shellOf } from '../shells/index.js';
 import { capital, nameOf } from './names.js';
@@ -47,7 +47,6 @@ function holdsPeople(piece: Piece, shape: Shape, carried: Carried, workshop: Wor
   return underPerson(piece, shape, carried, newtons, workshop).length === 0 && ![...carried.members.values()].some(fails);
 }
 
-const stopsIn = ({ problems }: Shape) => problems.filter((p) => p.stops).length;
 const fallsIn = (carried: Carried) => [...carried.members.values()].filter((c) => c.falls || c.bending?.strength.state === 'fails').length;
 
 /** What can be done about a member that gives way under a person, or what holds it: changes under which all of it holds, and that stop nothing. */

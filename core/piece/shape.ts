@@ -194,3 +194,6 @@ export interface Shape {
   readonly facts: ReadonlyMap<string, readonly Fact[]>;
   readonly problems: readonly ShapeProblem[];
 }
+
+/** How many problems of a shape stop its being built. @example stopsIn(SOLVED.shape) // 0 */
+export const stopsIn = ({ problems }: Pick<Shape, 'problems'>): number => problems.filter((p) => p.stops).length;

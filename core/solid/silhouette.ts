@@ -7,8 +7,11 @@ export type Flat = readonly [x: number, y: number];
 
 const turn = ([ax, ay]: Flat, [bx, by]: Flat, [cx, cy]: Flat) => (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
 
-/** The least convex loop round some points, left round (Andrew's monotone chain). */
-function hullOf(points: readonly Flat[]): readonly Flat[] {
+/**
+ * The least convex loop round some points, left round (Andrew's monotone chain).
+ * @example hullOf([[0, 0], [2, 0], [1, 1], [2, 2], [0, 2]]).length // 4
+ */
+export function hullOf(points: readonly Flat[]): readonly Flat[] {
   const sorted = [...points].sort(([ax, ay], [bx, by]) => ax - bx || ay - by);
   const half = (all: readonly Flat[]) => {
     const chain: Flat[] = [];

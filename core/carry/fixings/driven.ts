@@ -77,7 +77,8 @@ export function mostAcross(width: number, screw: WoodScrew): number {
   return room < 0 ? 0 : 1 + Math.floor(room / (KEEP.between * D));
 }
 
-function woodOf(member: Member, axis: Vector): ScrewedWood {
+/** What screws along an axis find in a member. @example woodOf(SHELF, [1, 0, 0]).endGrain // true */
+export function woodOf(member: Member, axis: Vector): ScrewedWood {
   const properties = propertiesOf(member.stock);
   const grain = grainAlong(member, axis);
   // The edge of a sheet holds as poorly as end grain.
@@ -133,11 +134,12 @@ function bestOf(side: number, main: number, beside: number, mayBeShort: boolean)
   for (const screw of USUAL) {
     const tried = tryScrew(screw, side, main, beside);
     if (!('screw' in tried)) short = tried;
-    else if (tried.short) shallow ??= tried.keeps && mayBeShort ? tried : null;
+    else if (tried.short && tried.keeps && mayBeShort) shallow ??= tried;
+    else if (tried.short) short = { inside: tried.inside, least: LEAST * shankOf(screw) };
     else if (tried.keeps) return tried;
     else found = tried;
   }
-  return found ?? shallow ?? { why: 'short', inside: 0, least: LEAST * shankOf(USUAL[0] as WoodScrew), ...short };
+  return found ?? shallow ?? { why: 'short', ...short };
 }
 
 /** Which of two goes on the outside: the one with holes for it, else the one that is thinner there. */

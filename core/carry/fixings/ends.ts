@@ -1,19 +1,19 @@
-import { asDegrees, asNewtons, inDegrees, radians, type Newtons } from '../../measures/index.js';
+import { inDegrees, asNewtons, type Newtons } from '../../measures/index.js';
 import { asBefore, fine, force, len, say, type Sentence } from '../../figure/index.js';
-import { mm, toMm, type Length } from '../../length/index.js';
-import { POCKET_HOLE, pocketScrewLength } from '../../joints/index.js';
+import { mm, type Length } from '../../length/index.js';
 import { isBack, type Member } from '../../piece/index.js';
 import { unit, type Vector } from '../../solid/index.js';
 import type { Settings } from '../../project/index.js';
 import { propertiesOf } from '../../stock/index.js';
 import { heldAt, type Support } from '../support.js';
 import type { CarriedMember } from '../carry.js';
-import { KEEP, WOOD_SCREWS, combined, lateral, screwsFor, shankOf, withdrawal, type ScrewValue, type WoodScrew } from '../screws.js';
+import { KEEP, combined, lateral, screwsFor, shankOf, withdrawal, type ScrewValue } from '../screws.js';
 import { stateOf, worse } from '../verdict.js';
 import { bolted } from './bolted.js';
-import { contactOf, extentsOf, grainAlong, inRebate, isBlock, reachAlong } from './contact.js';
-import { gravityOf, rowBetween, spacedAlong, type NoRow, type Row } from './driven.js';
+import { contactOf, extentsOf, inRebate, isBlock, reachAlong } from './contact.js';
+import { rowBetween, spacedAlong, type NoRow, type Row } from './driven.js';
 import { notJudged, type Fixing, type ScrewedEnd } from './fixing.js';
+import { pocketed } from './pocketed.js';
 import { ledge, onLedge, onPins, standsOn } from './pressed.js';
 import { intoStuds } from './studs.js';
 
@@ -204,48 +204,6 @@ function screwed(support: Support, member: Member, carrier: Member, pull: boolea
   const sentence = () => saidOf(held, member, pull);
   if (tooMany(held)) return { support, state: 'fails', sentence };
   return { support, state: worse(stateOf(held.used, 1), row.tight || row.nearEnd ? 'close' : 'fine'), screws: { count, row }, sentence };
-}
-
-/** Screws of pocket holes go in at this angle to the face, degrees, half of them in the wood that they are driven from; the usual one is a No. 8. */
-const POCKET = { degrees: 15, screw: WOOD_SCREWS[1] as WoodScrew } as const;
-
-/** What each pocket screw of a corner holds across: by the yield equations, with what of it is in the wood that it goes into. */
-function pocketValue(long: Length, member: Member, carrier: Member, along: Vector): ScrewValue {
-  const half = (toMm(long) / 2) * Math.cos(radians(asDegrees(POCKET.degrees)));
-  const [from, into] = [member, carrier].map((m) => ({ m, gravity: gravityOf(propertiesOf(m.stock)), grain: grainAlong(m, along) }));
-  if (!from?.gravity || !into?.gravity) return { judged: false, reason: 'no values are published for screws in the edge of this sheet' };
-  const endGrain = propertiesOf(carrier.stock).material.form === 'solid' ? into.grain === 'end' : into.grain !== 'face';
-  return lateral({
-    screw: POCKET.screw,
-    length: 2 * half,
-    side: { thickness: half, wood: { gravity: from.gravity, endGrain: false } },
-    main: { thickness: half, wood: { gravity: into.gravity, endGrain } },
-  });
-}
-
-function pocketed(support: Support, member: Member, carrier: Member): Fixing {
-  const long = pocketScrewLength(member.thickness.value);
-  const met = contactOf(carrier, member);
-  const count = [member, carrier].flatMap((m) =>
-    m.features.filter((f) => f.kind === 'hole' && f.diameter === POCKET_HOLE && (f.mate === carrier.id || f.mate === member.id)),
-  ).length;
-  const value: ScrewValue = !long
-    ? { judged: false, reason: 'what they go through is too thin or too thick for pocket screws' }
-    : !met || count === 0
-      ? { judged: false, reason: 'no pocket holes are made there' }
-      : pocketValue(long, member, carrier, met.normal);
-  if (!value.judged || !long) {
-    const { reason } = value as Extract<ScrewValue, { judged: false }>;
-    return notJudged(support, reason, () => say`Pocket screws are not judged here: ${reason}. Glue it too.`);
-  }
-  const holds = asNewtons(count * value.newtons);
-  return {
-    support,
-    holds,
-    state: stateOf(heldAt(support), holds),
-    sentence: () =>
-      say`${String(count)} pocket screws of ${len(long)} hold ${force(holds)}: ${force(value.newtons)} each, with half of each in the wood that it goes into (${value.basis}). Glue it too.`,
-  };
 }
 
 /** How one support holds a member; nothing for what lies along another one. */

@@ -1,6 +1,6 @@
 import type { Kilograms } from '../../measures/index.js';
 import { longestThatPasses, type BendingAnswer, type State } from '../../carry/index.js';
-import type { Letters, Member, PieceEdit, Shape } from '../../piece/index.js';
+import { stopsIn, type Letters, type Member, type PieceEdit, type Shape } from '../../piece/index.js';
 import { applyEdit } from '../../kinds/index.js';
 import type { Workshop } from '../../project/index.js';
 import { costOfPart } from '../cost.js';
@@ -31,8 +31,6 @@ export interface StockChoice {
 
 /** Sheets whose faces are only fit for paint. */
 const PAINTED = new Set(['mdf', 'mdf-moisture', 'particleboard', 'particleboard-moisture', 'osb3', 'hardboard', 'mdf-faced-plywood']);
-
-const stopsIn = ({ problems }: Shape) => problems.filter((p) => p.stops).length;
 
 /** Whether a member can be cut from the stock it would be of, and nothing else is stopped by it that was not. */
 const canBeUsed = ({ length, width, stock }: Member, then: Shape, before: Shape): boolean =>

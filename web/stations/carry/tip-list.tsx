@@ -26,14 +26,12 @@ function edgeStands({ tipping: { down } }: TippingCase, unit: 'mm' | 'in'): stri
   return down.lifts <= 0 ? 'none' : writeWeight(down.lifts, unit);
 }
 
-const OVER = { front: 'to the front', rear: 'to the rear', left: 'to the left', right: 'to the right' } as const;
-
 /** What tips it most easily, in a few words. */
 function summaryOf({ tipping, pose, filling, to }: TippingCase, unit: 'mm' | 'in'): string {
-  if (tipping.pull <= 0) return `It falls by itself ${OVER[to]}: ${pose.label.toLowerCase()}, ${FILLED[filling]}`;
+  if (tipping.pull <= 0) return `It falls by itself to the ${to}: ${pose.label.toLowerCase()}, ${FILLED[filling]}`;
   if (tipping.down && tipping.down.lifts < tipping.down.by.newtons)
-    return `What tips it ${OVER[to]}: ${writeWeight(tipping.down.lifts, unit)} on its edge`;
-  return `What tips it ${OVER[to]}: a pull of ${writeWeight(tipping.pull, unit)} at the top`;
+    return `What tips it to the ${to}: ${writeWeight(tipping.down.lifts, unit)} on its edge`;
+  return `What tips it to the ${to}: a pull of ${writeWeight(tipping.pull, unit)} at the top`;
 }
 
 /** The worst of each filling: shut, with one drawer open, with all open. */
@@ -90,7 +88,7 @@ export function TipList() {
                 <Row $gap={5} $wrap={false} $align="flex-start">
                   <StateMark state={c.tipping.state} size={14} />
                   <span>
-                    {c.pose.label}, {FILLED[c.filling]} <Faint>{OVER[c.to]}</Faint>
+                    {c.pose.label}, {FILLED[c.filling]} <Faint>to the {c.to}</Faint>
                   </span>
                 </Row>
               </td>
