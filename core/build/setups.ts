@@ -1,4 +1,4 @@
-import { len, say, type Sentence } from '../figure/index.js';
+import { grouped, len, say, type Sentence } from '../figure/index.js';
 import { USUAL_KERF, bladePasses, recessWide } from '../joints/index.js';
 import { fromUnits, mm, type Length } from '../length/index.js';
 import { edgeName, faceName, upEdge, type Part } from '../parts/index.js';
@@ -16,17 +16,6 @@ type HoleWork = Extract<PartWork, { kind: 'hole' }>;
 export interface SetUp {
   readonly setups: readonly Setup[];
   readonly minutes: number;
-}
-
-function grouped<T>(all: readonly T[], keyOf: (one: T) => string): T[][] {
-  const groups = new Map<string, T[]>();
-  for (const one of all) {
-    const key = keyOf(one);
-    const group = groups.get(key);
-    if (group) group.push(one);
-    else groups.set(key, [one]);
-  }
-  return [...groups.values()];
 }
 
 const partsIn = (works: readonly { readonly part: string }[]) => [...new Set(works.map((w) => w.part))];

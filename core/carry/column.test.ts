@@ -5,6 +5,7 @@ import { rectangular, uprightFrame, type Feature, type Member } from '../piece/i
 import { woodOf } from '../project/index.js';
 import { shop } from '../testing/frame-samples.js';
 import { columnOf, enColumn, ndsColumn } from './column.js';
+import { propertiesOf } from '../stock/index.js';
 import { asNewtons } from '../measures/index.js';
 
 // A post of 45 x 95, 605 long, twice that counted, about its weak axis.
@@ -86,5 +87,45 @@ describe('a post that something is let into', () => {
     const hole: Feature = { kind: 'hole', face: 'up', at: { u: mm(75), v: mm(47.5) }, diameter: mm(9.5), depth: mm(45), mate: 'rail' };
     // 9.5 of 95.
     expect(holds([hole]) / holds([])).toBeCloseTo(0.9, 9);
+  });
+});
+
+describe('a side of a sheet', () => {
+  const sheet = (id: string, thickness: number, long: number, wide: number, origin: Member['frame']['origin']) =>
+    rectangular({
+      id,
+      node: id,
+      role: 'side',
+      label: id,
+      wood: { ...woodOf(shop, 'ply12'), thickness: size('thick', mm(thickness)) },
+      length: size('long', mm(long)),
+      width: size('deep', mm(wide)),
+      frame: uprightFrame(origin),
+    });
+  const side = (thickness: number) => sheet('side', thickness, 700, 300, { x: ZERO, y: ZERO, z: ZERO });
+  /** Something so wide in the middle of its depth, so high on it. */
+  const under = (thickness: number, wide: number, newtons: number, high = 700) => {
+    const over = sheet('over', 20, 20, wide, { x: ZERO, y: mm(high), z: mm((300 - wide) / 2) });
+    const joint = { carrier: 'side', carried: 'over', how: 'screws' } as const;
+    const handed = [{ from: 'over', newtons: asNewtons(newtons), dead: asNewtons(0) }];
+    return columnOf({ member: side(thickness), total: asNewtons(newtons), handed }, [joint], new Map([['over', over]]), shop.settings, 1);
+  };
+
+  test('of 6 under 1.5 kN bows out: by the load of Euler with 0.8 of its stiffness', () => {
+    const answer = under(6, 300, 1500);
+    const E = propertiesOf(side(6).stock).elastic;
+    // π² E I / L², with what is safe for years of it: kmod 0.7 / 1.2 / 1.5.
+    const euler = ((Math.PI ** 2 * 0.8 * E * 1000 * ((300 * 6 ** 3) / 12)) / 700 ** 2) * (0.7 / 1.2 / 1.5);
+    expect(answer?.free).toBe(700);
+    expect(answer?.holds).toBeLessThan(euler);
+    expect(answer?.holds).toBeGreaterThan(0.9 * euler);
+    expect(answer?.state).toBe('fails');
+    expect(under(18, 300, 1500)?.state).toBe('fine');
+  });
+
+  test('counts as broad as a load at one place reaches at 45°', () => {
+    // 30 broad, 100 up: 50 of spread to the middle at both sides.
+    const [narrow, whole] = [under(12, 30, 100, 100), under(12, 300, 100, 100)];
+    expect((narrow?.holds ?? 0) / (whole?.holds ?? 1)).toBeCloseTo(130 / 300, 9);
   });
 });

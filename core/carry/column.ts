@@ -1,11 +1,12 @@
 import { asNewtons, type Newtons } from '../measures/index.js';
 import { fromUnits, toMm } from '../length/index.js';
 import type { Joint, Member } from '../piece/index.js';
+import type { Vector } from '../solid/index.js';
 import type { Settings } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
 import type { CarriedMember } from './carry.js';
-import { extentsOf } from './fixings/contact.js';
-import { bearingStrength, woodKind } from './strength.js';
+import { extentsOf, reachAlong, type Extent } from './fixings/contact.js';
+import { bearingStrength, inPlaneStrength, woodKind } from './strength.js';
 import { stateOf, type State } from './verdict.js';
 
 /** How far a column may be loaded before it bows out, as a part of what it bears when it is short. */
@@ -48,27 +49,31 @@ const GRADE = { softwood: { fc: 17, E05: 5400 }, hardwood: { fc: 18, E05: 8000 }
 /** At least, where nothing keeps the head of a post from moving aside (NDS appendix G, EN 1995-1-1 5.4.4). */
 export const UNBRACED = 2;
 
-/** A post under what it carries. */
+/** A post, a side or a leg under what it carries. */
 export interface ColumnAnswer {
-  /** Its longest stretch that nothing holds, mm. */
+  /** The stretch that nothing holds where it is nearest to bowing out, mm, and how many times that counts. */
   readonly free: number;
+  readonly times: number;
   readonly slender: number;
-  /** What it may carry for years, N. */
+  /** What goes down through that stretch, and what it may carry for years, N. */
+  readonly newtons: Newtons;
   readonly holds: Newtons;
+  /** What it carries over what it may. */
+  readonly used: number;
   readonly state: State;
 }
 
 /** What each member carries, by the joints of a piece, which never change. */
-const carriedBy = new WeakMap<readonly Joint[], ReadonlyMap<string, readonly string[]>>();
+const carriedBy = new WeakMap<readonly Joint[], ReadonlyMap<string, readonly Joint[]>>();
 
-function carriedIn(joints: readonly Joint[]): ReadonlyMap<string, readonly string[]> {
+function carriedIn(joints: readonly Joint[]): ReadonlyMap<string, readonly Joint[]> {
   let known = carriedBy.get(joints);
   if (!known) {
-    const lists = new Map<string, string[]>();
-    for (const { carrier, carried } of joints) {
-      const list = lists.get(carrier);
-      if (list) list.push(carried);
-      else lists.set(carrier, [carried]);
+    const lists = new Map<string, Joint[]>();
+    for (const joint of joints) {
+      const list = lists.get(joint.carrier);
+      if (list) list.push(joint);
+      else lists.set(joint.carrier, [joint]);
     }
     known = lists;
     carriedBy.set(joints, known);
@@ -76,24 +81,44 @@ function carriedIn(joints: readonly Joint[]): ReadonlyMap<string, readonly strin
   return known;
 }
 
-/** The longest stretch of a post that nothing meets, mm. */
-function freeLength(post: Member, joints: readonly Joint[], members: ReadonlyMap<string, Member>): number {
+/** What is loose on a member, or moves by it, keeps it from nothing. */
+const LOOSE: ReadonlySet<Joint['how']> = new Set(['pins', 'slide', 'hung', 'pivot']);
+
+/** A stretch of a post that nothing holds, mm up. */
+interface Free {
+  readonly from: number;
+  readonly to: number;
+  readonly times: number;
+}
+
+/** Where nothing holds a post, up to the highest thing that it carries: what reaches over that carries nothing. */
+function freeStretches(post: Member, met: readonly { readonly joint: Joint; readonly other: Member }[], times: number): readonly Free[] {
   const [from, to] = extentsOf(post)[1];
-  const met = (carriedIn(joints).get(post.id) ?? [])
-    .flatMap((id) => {
-      const other = members.get(id);
-      return other ? [extentsOf(other)[1]] : [];
-    })
-    .map(([low, high]) => [Math.max(from, low), Math.min(to, high)] as const)
-    .sort(([a], [b]) => a - b);
-  let free = 0;
+  if (met.length === 0) return [{ from, to, times }];
+  const within = met.map(({ joint, other }) => {
+    const [low, high] = extentsOf(other)[1];
+    return { loose: LOOSE.has(joint.how), low: Math.max(from, low), high: Math.min(to, high) };
+  });
+  const free: Free[] = [];
   let at = from;
-  for (const [low, high] of met) {
-    free = Math.max(free, low - at);
+  for (const { low, high } of within.filter((w) => !w.loose).sort((a, b) => a.low - b.low)) {
+    if (low > at) free.push({ from: at, to: low, times });
     at = Math.max(at, high);
   }
-  // What reaches over its highest rail carries nothing.
-  return met.length > 0 ? free : to - from;
+  // Over the last one that holds it its head may move aside.
+  const top = Math.max(...within.map((w) => w.low));
+  if (top > at) free.push({ from: at, to: top, times: Math.max(times, UNBRACED) });
+  // Held all the way up, it is pressed and does not bow.
+  return free.length > 0 ? free : [{ from, to: from, times }];
+}
+
+/** How broad a stretch is that what lies along `over` presses on, spread at 45° to the middle of the stretch, mm. */
+function reached(post: Member, over: Extent, across: Vector, { from, to }: Free): number {
+  const [low, high] = reachAlong(post, across);
+  const spread = (to - from) / 2;
+  const within = (at: number) => Math.min(high, Math.max(low, at));
+  // What is on an edge of it presses on a strip as broad as it is thick at least.
+  return Math.max(toMm(post.thickness.value), within(within(over[1]) + spread) - within(within(over[0]) - spread));
 }
 
 /** What is left of the section of a post where most is cut out of it, mm²: notches, housings, holes of bolts. */
@@ -111,13 +136,26 @@ function netSection({ features, width, thickness }: Member): number {
   return Math.max(0, whole - Math.max(0, ...gone));
 }
 
+/** From so many times as broad as it is thick on, a load at one place is not taken to reach all of it. */
+const SLAB = 4;
+
+/** What a material bears along the length of a column, and how stiff it is at least, MPa; null for what no values are published for. */
+function gradeOf({ stock, frame }: Member): { readonly fc: number; readonly E05: number } | null {
+  const { material, elastic, elasticAcross } = propertiesOf(stock);
+  if (material.form === 'solid') return GRADE[woodKind(material)];
+  const fc = inPlaneStrength(material);
+  // The least stiffness of a sheet is some 0.8 of its mean (EN 12369-1), typical.
+  return fc === undefined ? null : { fc, E05: 800 * (frame.u[1] === 0 ? elasticAcross : elastic) };
+}
+
 /**
- * How a post stands to what it carries, by EN 1995-1-1 6.3.2 with the least grade of its wood, across its thinner side;
- * null for what is no solid wood, which is not judged.
+ * How a post, a side or a leg stands to what it carries, by EN 1995-1-1 6.3.2 with the least grade of its wood or what is published of
+ * its sheet, across its thinner side, where it is nearest to bowing out: each stretch that nothing holds, under what goes down through
+ * that, as broad as what lies on it reaches at 45°. Null for what no values are published for, which is not checked.
  * @param times how many times its free length counts: 2 where it may move aside at its head
  */
 export function columnOf(
-  { member, total }: Pick<CarriedMember, 'member' | 'total'>,
+  { member, total, handed = [] }: Pick<CarriedMember, 'member' | 'total'> & Partial<Pick<CarriedMember, 'handed'>>,
   joints: readonly Joint[],
   members: ReadonlyMap<string, Member>,
   settings: Settings,
@@ -125,16 +163,34 @@ export function columnOf(
 ): ColumnAnswer | null {
   const { material, density } = propertiesOf(member.stock);
   const strength = bearingStrength(material, density, settings.serviceClass, 'end');
-  if (material.form !== 'solid' || !strength.judged) return null;
-  const [wide, thick] = [toMm(member.width.value), toMm(member.thickness.value)];
-  const free = freeLength(member, joints, members);
-  const { slender, part } = enColumn({
-    effective: times * free,
-    thick: Math.min(wide, thick),
-    ...GRADE[woodKind(material)],
+  const grade = gradeOf(member);
+  if (!grade || !strength.judged) return null;
+  const [wide, thick] = [toMm(member.width.value), toMm(member.thickness.value)].sort((a, b) => b - a) as [number, number];
+  const upright = member.frame.u[1] !== 0;
+  const broad = upright ? wide : toMm(member.length.value);
+  const met = (carriedIn(joints).get(member.id) ?? []).flatMap((joint) => {
+    const other = members.get(joint.carried);
+    return other ? [{ joint, other }] : [];
   });
-  // What is cut out of it lies where something meets it, and not where it bows: the net section is crushed, the whole one bows
-  // (NDS 2018 3.6.3).
-  const holds = strength.allowed * Math.min(part * wide * thick, netSection(member));
-  return { free, slender, holds: asNewtons(holds), state: holds > 0 ? stateOf(total / holds, 1) : 'fails' };
+  const across = upright ? member.frame.v : member.frame.u;
+  const own = total - handed.reduce((sum, h) => sum + h.newtons, 0);
+  const answers = freeStretches(member, met, times).map((free): ColumnAnswer => {
+    const above = handed.flatMap(({ from, newtons }) => {
+      const other = members.get(from);
+      return other && extentsOf(other)[1][1] > free.from ? [{ newtons, over: reachAlong(other, across) }] : [];
+    });
+    const newtons = own + above.reduce((sum, h) => sum + h.newtons, 0);
+    // Its own weight is on all of it.
+    const reach = (over: Extent) => (broad < SLAB * thick ? broad : reached(member, over, across, free));
+    const perMm = own / broad + above.reduce((sum, h) => sum + h.newtons / reach(h.over), 0);
+    const long = free.to - free.from;
+    const { slender, part } = enColumn({ effective: free.times * long, thick, ...grade });
+    // What is cut out of it lies where something meets it, and not where it bows: the net section is crushed, the whole one bows
+    // (NDS 2018 3.6.3).
+    const reaches = perMm > 0 ? newtons / perMm : broad;
+    const holds = strength.allowed * Math.min(part * reaches * thick, netSection(member));
+    const used = holds > 0 ? newtons / holds : Infinity;
+    return { free: long, times: free.times, slender, newtons: asNewtons(newtons), holds: asNewtons(holds), used, state: stateOf(used, 1) };
+  });
+  return answers.reduce<ColumnAnswer | null>((worst, a) => (worst && worst.used >= a.used ? worst : a), null);
 }

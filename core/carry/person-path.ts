@@ -1,6 +1,8 @@
 import { asKg, type Newtons } from '../measures/index.js';
+import { toMm } from '../length/index.js';
 import type { Member, Piece, Shape } from '../piece/index.js';
 import type { Settings, Workshop } from '../project/index.js';
+import { dot } from '../solid/index.js';
 import { carriedWith, carry, type Carried, type CarriedMember } from './carry.js';
 import { columnOf } from './column.js';
 import { reachAlong } from './fixings/contact.js';
@@ -47,29 +49,90 @@ function asBending(c: CarriedMember, carried: Carried, shape: Shape, workshop: W
   return now?.bending ? now : null;
 }
 
+/** A member that a person may be over, and what lies on it between the two, which spreads them. */
+interface Target {
+  readonly c: CarriedMember;
+  readonly over: CarriedMember | null;
+}
+
 /** The members that a person may be right over: what they get onto, and what bends under that. */
-function targetsOf(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): readonly CarriedMember[] {
+function targetsOf(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): readonly Target[] {
   const sat = [...carried.members.values()].filter((c) => isSatOn(piece, shape, c.member));
-  const under = sat.flatMap((c) => c.supports.flatMap((s) => carried.members.get(s.carrier) ?? []));
+  const own = new Set(sat);
+  const under = sat.flatMap((over) =>
+    over.supports.flatMap((s): Target[] => {
+      const c = carried.members.get(s.carrier);
+      return c && !own.has(c) ? [{ c, over: toMm(over.member.width.value) >= PERSON.sits ? over : null }] : [];
+    }),
+  );
+  const all = new Map([...under, ...sat.map((c): Target => ({ c, over: null }))].map((t) => [t.c, t]));
   const known = new Map<string, number>();
-  return [...new Set([...sat, ...under])].flatMap((c) => {
-    const key = alikeBy(c);
+  return [...all.values()].flatMap((t): Target[] => {
+    const key = alikeBy(t.c);
     known.set(key, (known.get(key) ?? 0) + 1);
-    return (known.get(key) as number) <= ALIKE ? (asBending(c, carried, shape, workshop) ?? []) : [];
+    const c = (known.get(key) as number) <= ALIKE ? asBending(t.c, carried, shape, workshop) : null;
+    return c ? [{ ...t, c }] : [];
   });
 }
 
-/** Where on it a person is: in the middle of its longest stretch, over each of its ends, and on what hangs past them. */
-function placesOn({ bending }: CarriedMember): readonly number[] {
+/** How far the next thing that carries a deck is from one that does, mm; Infinity where nothing else does. */
+function pitchAt(deck: CarriedMember, carrier: string): number {
+  const own = deck.supports.find((s) => s.carrier === carrier)?.on;
+  if (!own) return Infinity;
+  const others = deck.supports.flatMap(({ on }) => (on && Math.abs(dot(on.along, own.along)) > 1 - 1e-9 ? [Math.abs(on.at - own.at)] : []));
+  return Math.min(...others.filter((apart) => apart > 1), Infinity);
+}
+
+/** What the next support takes of a load beside this one, by how far it is to that, 0 to 1: a long beam on equal stiff supports (cardinal cubic spline). */
+const influence = (x: number) => (x >= 1 ? 0 : 1 - 2.1962 * x ** 2 + 1.1962 * x ** 3);
+
+/** Strips that a seat is taken in, from over a support out to its edge. */
+const STRIPS = 50;
+
+/**
+ * What a member takes of someone who sits on a deck over it, and where their load is on it from the end of their seat, mm: the deck gives the
+ * rest to what it lies on beside. At the end of the member what is nearer to what holds that than to the member goes there (45°).
+ */
+function throughDeck(pitch: number, atEnd: boolean): { readonly part: number; readonly from: number } {
+  let [part, moment] = [0, 0];
+  for (let i = 0; i < STRIPS; i += 1) {
+    const x = ((i + 0.5) / STRIPS) * SITS;
+    const start = atEnd ? x : 0;
+    const share = (influence(x / pitch) * (PERSON.sits - start)) / (STRIPS * PERSON.sits);
+    part += share;
+    moment += (share * (PERSON.sits + start)) / 2;
+  }
+  return { part, from: moment / part };
+}
+
+/** Where on a member a person is, mm along it, how much of it they are on, and what part of them. */
+interface Place {
+  readonly at: number;
+  readonly wide: number;
+  readonly part: number;
+}
+
+/** In the middle of its longest stretch, over each of its ends, and on what hangs past them. */
+function placesOn({ c, over }: Target): readonly Place[] {
+  const { bending, supports } = c;
   if (!bending) return [];
   const { from, length, loads } = bending;
   const xs = loads.base.supports.map((s) => s.x).sort((a, b) => a - b);
   const longest = longestOf(spansOf(xs));
-  const ends = [xs[0] ?? 0, xs.at(-1) ?? length];
-  const past = [...((ends[0] as number) > SITS ? [SITS] : []), ...(length - (ends[1] as number) > SITS ? [length - SITS] : [])];
-  // All of them is on it.
-  const over = [(ends[0] as number) + WIDE / 2, (ends[1] as number) - WIDE / 2];
-  return [(longest.from + longest.to) / 2, ...over, ...past].map((x) => from + x);
+  const [first, last] = [xs[0] ?? 0, xs.at(-1) ?? length];
+  const pitch = over ? pitchAt(over, c.member.id) : Infinity;
+  const spread = (atEnd: boolean) => (over ? throughDeck(pitch, atEnd) : null);
+  const place = (x: number, part = 1, wide = WIDE): Place => ({ at: from + x, wide, part });
+  // A deck that lies on what holds the ends gives some of it there; over an end itself all of them is on it.
+  const onBoth = over && supports.every((s) => over.supports.some((o) => o.carrier === s.carrier));
+  const end = onBoth ? spread(true) : null;
+  const ends = end
+    ? [place(first + end.from, end.part), place(last - end.from, end.part)]
+    : [place(first + WIDE / 2), place(last - WIDE / 2)];
+  const past = [...(first > SITS ? [SITS] : []), ...(length - last > SITS ? [length - SITS] : [])].map((x) => place(x));
+  const middle = spread(false);
+  const stretch = longest.to - longest.from;
+  return [place((longest.from + longest.to) / 2, middle?.part ?? 1, middle ? Math.min(PERSON.sits, stretch) : WIDE), ...ends, ...past];
 }
 
 /** Screws and bolts hold more for a short while than wood does: 1.25 / 0.9 of what they do for good (NDS 2018 table 2.3.2), against 0.9 / 0.7. */
@@ -114,16 +177,17 @@ export function underPerson(piece: Piece, shape: Shape, carried: Carried, newton
   const alone = [...shape.stands.values()].some((s) => s.people !== undefined) ? carry(withoutPeople(shape), workshop) : carried;
   for (const target of targetsOf(piece, shape, alone, workshop)) {
     // Slats with something soft over them share.
-    const kg = asKg((partOfPerson(shape, target.member) * newtons * lastsShort(workshop.settings.serviceClass)) / GRAVITY);
-    for (const at of placesOn(target)) {
-      const { along } = target.bending as NonNullable<CarriedMember['bending']>;
-      const standing = { space: target.member.node, kg, along, from: at - WIDE / 2, to: at + WIDE / 2 };
-      for (const now of carriedWith(alone, shape, target.member.id, standing, workshop)) {
+    const { member, bending } = target.c;
+    const most = (partOfPerson(shape, member) * newtons * lastsShort(workshop.settings.serviceClass)) / GRAVITY;
+    for (const { at, wide, part } of placesOn(target)) {
+      const { along } = bending as NonNullable<CarriedMember['bending']>;
+      const standing = { space: member.node, kg: asKg(part * most), along, from: at - wide / 2, to: at + wide / 2 };
+      for (const now of carriedWith(alone, shape, member.id, standing, workshop)) {
         const before = alone.members.get(now.member.id) as CarriedMember;
         for (const way of givesWay(now, before, shape, byId, workshop.settings)) {
           const key = `${now.member.id} ${way.how}`;
           const known = found.get(key);
-          if (!known || known.used < way.used) found.set(key, { member: now.member, on: target.member, newtons, ...way });
+          if (!known || known.used < way.used) found.set(key, { member: now.member, on: member, newtons, ...way });
         }
       }
     }

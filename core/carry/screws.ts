@@ -35,9 +35,11 @@ export function rootOf({ root }: WoodScrew): number {
 
 /** A wood that a screw goes into or through. */
 export interface ScrewedWood {
-  /** Specific gravity; undefined for what has no published values, such as MDF and particleboard. */
+  /** Specific gravity; undefined for boards of chips and fibres. */
   readonly gravity?: number;
   readonly endGrain: boolean;
+  /** For boards of chips and fibres: their own specific gravity, how thick they are, mm, whether the screw comes from the face, and whether they are of chips. */
+  readonly panel?: { readonly gravity: number; readonly thick: number; readonly face: boolean; readonly chips: boolean };
 }
 
 /** A joint of one screw in single shear. Lengths in mm. */
@@ -63,6 +65,18 @@ export function bendingYield(D: number): number {
 /** Dowel bearing strength for screws under 1/4 inch: 16600 G^1.84 psi (NDS table 12.3.3, note 2). @example dowelBearing(0.5) // 4636.7 */
 export function dowelBearing(gravity: number): number {
   return 16_600 * gravity ** 1.84;
+}
+
+const PSI_PER_MPA = 145.0377;
+
+/**
+ * What a wood presses a screw back with, psi: by its gravity, or for the face of a board of chips 65 d^-0.7 t^0.1 MPa (EN 1995-1-1 8.22);
+ * null where nothing is published.
+ * @param D in inches
+ */
+function bearingIn({ gravity, panel }: ScrewedWood, D: number): number | null {
+  if (gravity !== undefined) return dowelBearing(gravity);
+  return panel?.chips && panel.face ? 65 * (D * MM_PER_INCH) ** -0.7 * panel.thick ** 0.1 * PSI_PER_MPA : null;
 }
 
 /**
@@ -132,11 +146,10 @@ const END_GRAIN = 0.67;
  */
 export function lateral(joint: ScrewJoint): ScrewValue {
   const { screw, side, main } = joint;
-  if (main.wood.gravity === undefined || side.wood.gravity === undefined) {
-    return no('no values are published for screws in the edge of this sheet');
-  }
   const p = penetration(joint) / MM_PER_INCH;
   const D = screw.root;
+  const [mainBearing, sideBearing] = [bearingIn(main.wood, D), bearingIn(side.wood, D)];
+  if (mainBearing === null || sideBearing === null) return no('no values are published for screws across this sheet');
   if (p < SHORTEST * screw.shank) {
     return no(
       `only ${(p * MM_PER_INCH).toFixed(0)} mm of it is in the wood; at least ${(SHORTEST * screw.shank * MM_PER_INCH).toFixed(0)} is needed`,
@@ -146,8 +159,8 @@ export function lateral(joint: ScrewJoint): ScrewValue {
     D,
     main: p,
     side: side.thickness / MM_PER_INCH,
-    mainBearing: dowelBearing(main.wood.gravity),
-    sideBearing: dowelBearing(side.wood.gravity),
+    mainBearing,
+    sideBearing,
     yield: bendingYield(screw.shank),
   });
   const short = p < LEAST_PENETRATION * screw.shank;
@@ -170,6 +183,19 @@ const WITHDRAWAL_SHARE = 0.5;
 /** About two thirds of a wood screw is threaded. */
 export const THREADED = 2 / 3;
 
+/** Screws pulled out of boards of chips and fibres, pounds: K D^0.5 (L − D/3)^1.25 G², with K by where they go in; a fifth is allowed (Wood Handbook FPL-GTR-282, 8, from memory). */
+const PANEL = { face: 2655, edge: 2055, allowed: 1 / 5 } as const;
+
+/**
+ * A screw pulled straight out of a board of chips or fibres, N.
+ * @param thread in inches
+ * @example panelWithdrawal({ gravity: 0.75, face: true }, 0.164, 0.5) // 195.7
+ */
+export function panelWithdrawal({ gravity, face }: { readonly gravity: number; readonly face: boolean }, D: number, thread: number): number {
+  const pounds = (face ? PANEL.face : PANEL.edge) * D ** 0.5 * Math.max(0, thread - D / 3) ** 1.25 * gravity ** 2;
+  return pounds * PANEL.allowed * N_PER_LBF;
+}
+
 /**
  * A wood screw pulled straight out, for permanent load (duration factor 0.9): half of 2850 G² D pounds per inch of thread in the main
  * part (NDS 12.2-2); nothing in end grain.
@@ -177,10 +203,17 @@ export const THREADED = 2 / 3;
  */
 export function withdrawal(joint: ScrewJoint): ScrewValue {
   const { screw, main } = joint;
-  if (main.wood.gravity === undefined) return no('no values are published for screws in the edge of this sheet');
+  const thread = Math.min(penetration(joint), joint.length * THREADED) / MM_PER_INCH;
+  const { panel } = main.wood;
+  if (panel)
+    return {
+      judged: true,
+      newtons: asNewtons(panelWithdrawal(panel, screw.shank, thread)),
+      basis: `a fifth of what the ${panel.face ? 'face' : 'edge'} of such boards holds, Wood Handbook chapter 8`,
+    };
+  if (main.wood.gravity === undefined) return no('no values are published for screws in this sheet');
   if (main.wood.endGrain)
     return { judged: true, newtons: asNewtons(0), basis: 'screws in end grain are not counted on to hold a pull, NDS 12.2.2.3' };
-  const thread = Math.min(penetration(joint), joint.length * THREADED) / MM_PER_INCH;
   const pounds = 2850 * main.wood.gravity ** 2 * screw.shank * thread * WITHDRAWAL_SHARE * PERMANENT;
   return { judged: true, newtons: asNewtons(pounds * N_PER_LBF), basis: 'half of NDS 12.2-2, permanent load' };
 }

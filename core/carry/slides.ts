@@ -7,8 +7,10 @@ import { stateOf, type State } from './verdict.js';
 export interface OnSlides {
   readonly name: string;
   readonly rating: Kilograms | null;
-  /** What is in it; null where something has no mass, or nothing is said to be in it. */
+  /** What is in it; null where something has no mass, or nothing is in it. */
   readonly contents: number | null;
+  /** Nobody said what is in it: what a drawer of that size usually holds. */
+  readonly assumed: boolean;
   readonly self: Kilograms;
   /** Nothing is said to be in it. */
   readonly empty: boolean;
@@ -27,9 +29,10 @@ export function onSlides({ members, runsOn }: Body, carried: Carried): OnSlides 
   const self = parts.reduce((sum, c) => sum + c.selfKg, 0);
   const known = parts.every((c) => c.unknown.length === 0);
   const empty = known && parts.every((c) => c.empty);
+  const assumed = parts.every((c) => c.standing.every((s) => s.assumed));
   const contents = known && !empty ? parts.reduce((sum, c) => sum + c.standing.reduce((kg, s) => kg + s.kg, 0), 0) : null;
   const { name, rating } = runsOn;
-  if (rating === null || contents === null) return { name, rating, contents, self: asKg(self), empty, used: null, state: 'not judged' };
+  if (rating === null || contents === null) return { name, rating, contents, self: asKg(self), empty, assumed, used: null, state: 'not judged' };
   const used = (contents + self) / rating;
-  return { name, rating, contents, self: asKg(self), empty, used, state: stateOf(used, 1) };
+  return { name, rating, contents, self: asKg(self), empty, assumed, used, state: stateOf(used, 1) };
 }

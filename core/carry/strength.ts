@@ -116,6 +116,12 @@ function lasting(material: Material, serviceClass: 1 | 2 | 3, how: Lasting): { r
   return { times: kmod / gamma / LOAD_FACTOR, basis: `× ${kmod} / ${gamma}, loads times ${LOAD_FACTOR}, EN 1995-1-1` };
 }
 
+/** What loads for years leave of a characteristic value in a service class, 0 to 1; null where the material may not carry so there. @example lastingShare(PROPERTIES.material, 1) // 0.389 */
+export function lastingShare(material: Material, serviceClass: 1 | 2 | 3): number | null {
+  const lasts = lasting(material, serviceClass, 'years');
+  return typeof lasts === 'string' ? null : lasts.times;
+}
+
 /** A characteristic strength under plain loads for years. @param what where the value is from */
 function lastingStrength(
   characteristic: number,
@@ -205,6 +211,9 @@ const IN_PLANE: Readonly<Record<string, number>> = {
   mdf: 10,
   'mdf-moisture': 10,
 };
+
+/** What a sheet bears in its plane, the weaker way, characteristic, MPa; undefined where nothing is published. @example inPlaneStrength(PROPERTIES.material) // 20 */
+export const inPlaneStrength = ({ id }: Pick<Material, 'id'>): number | undefined => IN_PLANE[id];
 
 /** Plywood whose plies are of hardwood. */
 const HARDWOOD_PLIES = new Set(['birch-plywood', 'birch-plywood-thin']);

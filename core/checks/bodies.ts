@@ -42,19 +42,18 @@ import { asKg } from '../measures/index.js';
 
 function rated(body: Body, carried: Carried): Check[] {
   const slides = onSlides(body, carried);
-  // An empty one is told with what nothing is said to stand on.
   if (!slides || slides.state === 'fine' || (slides.empty && slides.rating !== null)) return [];
   const about = { kind: 'space', id: body.id } as const;
-  const { name, rating, contents, self, used } = slides;
+  const { name, rating, contents, self, used, assumed } = slides;
   if (rating === null || contents === null || used === null) {
     const missing = rating === null ? say`the rating of ${name} is not known` : say`something in it has no mass`;
     const sentence = say`${body.label} is not judged against its slides, since ${missing}.`;
     return [{ id: `rating-${body.id}`, severity: 'look', state: 'not judged', about, sentence, fixes: [] }];
   }
-  const weighs = say`${body.label} holds ${mass(asKg(contents))} and weighs ${mass(self)}; a pair of ${name} is rated for ${mass(rating)}`;
+  const weighs = say`${body.label} holds ${mass(asKg(contents))}${assumed ? ', as drawers of its size do at home,' : ''} and weighs ${mass(self)}; a pair of ${name} is rated for ${mass(rating)}`;
   const near = slides.state === 'close';
   const sentence = near ? say`${weighs}: ${Math.round(used * 100)} % of it.` : say`${weighs}.`;
-  return [{ id: `rating-${body.id}`, severity: near ? 'look' : 'stop', state: slides.state, about, sentence, fixes: [] }];
+  return [{ id: `rating-${body.id}`, severity: near || assumed ? 'look' : 'stop', state: slides.state, about, sentence, fixes: [] }];
 }
 
 interface Boxed {

@@ -1,10 +1,11 @@
 import { allScrews, axisOf, contactOf, extentsOf, fixingsOf, type AxisIndex, type Carried, type Extents } from '../carry/index.js';
-import { fine, say, type Sentence } from '../figure/index.js';
+import { fine, grouped, say, type Sentence } from '../figure/index.js';
 import type { Check } from '../finding/index.js';
 import type { Letters, Member, Role, Shape } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
 import type { Vector } from '../solid/index.js';
-import { nameOf } from './names.js';
+import { namesOf } from './holds.js';
+import { manyOf, nameOf } from './names.js';
 
 /** What a drill with a bit in it takes in line with a screw, and what one with an angled head does, mm, typical. */
 const DRIVER = { straight: 220, angled: 100 };
@@ -119,21 +120,29 @@ export function handChecks(shape: Shape, carried: Carried, letters: Letters, set
         return met && met.free > 0 && met.free < DRIVER.straight ? [{ holds, through: row.through, free: met.free, by: met.member }] : [];
       });
     });
-  const told = (way: Way): Check => {
+  const told = (alike: readonly Way[]): Check => {
+    const [way] = alike as [Way];
+    const held = alike.map(({ holds }) => byId.get(holds)).filter((m) => m !== undefined);
     const no = way.free < DRIVER.angled;
-    const room: Sentence = say`${fine(way.free, 0)} between ${name(way.through.id)} and ${name(way.by.id)}`;
+    const who = held.length > 1 ? `${manyOf(held.length, (held[0] as Member).role)} (${namesOf(held, letters)})` : name(way.holds);
+    const room: Sentence =
+      held.length > 1
+        ? say`${fine(way.free, 0)} in front of them`
+        : say`${fine(way.free, 0)} between ${name(way.through.id)} and ${name(way.by.id)}`;
     return {
       id: `driver-${way.holds}-${way.through.id}`,
       severity: 'look',
       state: no ? 'fails' : 'close',
       about: { kind: 'member', id: way.holds },
       sentence: no
-        ? say`No driver gets to the screws of ${name(way.holds)}: there are ${room}. Screw it before that is in, or glue it.`
-        : say`Only a driver with an angled head gets to the screws of ${name(way.holds)}: there are ${room}.`,
+        ? say`No driver gets to the screws of ${who}: there are ${room}. Screw it before that is in, or glue it.`
+        : say`Only a driver with an angled head gets to the screws of ${who}: there are ${room}.`,
       fixes: [],
     };
   };
-  return [...narrowest(ways).map(told), ...nuts(shape, carried, letters, settings, stays)];
+  const roleOf = (id: string) => byId.get(id)?.role ?? id;
+  const together = grouped(narrowest(ways), (w) => `${roleOf(w.holds)} ${roleOf(w.by.id)} ${w.free.toFixed(1)}`);
+  return [...together.map(told), ...nuts(shape, carried, letters, settings, stays)];
 }
 
 /** Bolts whose nuts go into the end of a rail from its side: one of its broad faces has to be free there. */

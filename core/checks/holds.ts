@@ -61,29 +61,6 @@ export function namesOf(members: readonly Member[], letters: Letters): string {
   return names.length > NAMED ? `${names.slice(0, NAMED).join(', ')} and ${names.length - NAMED} more` : names.join(', ');
 }
 
-/** Joints that are not judged, in one sentence for each reason: what is not known to hold is no part of what is fine. */
-function unjudgedJoints(open: readonly { readonly member: Member; readonly fixing: Fixing }[], letters: Letters): Check[] {
-  const byReason = new Map<string, Member[]>();
-  for (const { member, fixing } of open) {
-    const reason = fixing.reason ?? 'something is not known of them';
-    const list = byReason.get(reason);
-    if (list) list.push(member);
-    else byReason.set(reason, [member]);
-  }
-  return [...byReason].map(([reason, members]): Check => {
-    const [first] = members as [Member];
-    const count = members.length;
-    return {
-      id: `joints-${first.id}`,
-      severity: 'look',
-      state: 'not judged',
-      about: { kind: 'member', id: first.id },
-      sentence: say`${count === 1 ? 'One joint is' : `${count} joints are`} not judged, since ${reason}: ${namesOf(members, letters)}.`,
-      fixes: [],
-    };
-  });
-}
-
 /** Members that come down, since what is to carry them does not; those of one kind for one reason together. */
 function falling(carried: readonly CarriedMember[], letters: Letters): Check[] {
   const alike = new Map<string, CarriedMember[]>();
@@ -118,10 +95,8 @@ function falling(carried: readonly CarriedMember[], letters: Letters): Check[] {
 export function holdChecks(piece: Piece, all: Carried, letters: Letters, workshop: Workshop): Check[] {
   const carried = [...all.members.values()];
   const byId = new Map(carried.map((c) => [c.member.id, c.member]));
-  const open: { member: Member; fixing: Fixing }[] = [];
   const each = carried.flatMap((c): Check[] => {
     const fixings = fixingsOf(c, byId, workshop.settings);
-    fixings.forEach((fixing) => fixing.state === 'not judged' && open.push({ member: c.member, fixing }));
     const loose = c.bending?.builtUp ? screwsAlong(c.bending.builtUp).filter((f) => f.state === 'fails') : [];
     const along = loose.map((f): Check => ({
       id: `along-${f.member.id}`,
@@ -134,5 +109,5 @@ export function holdChecks(piece: Piece, all: Carried, letters: Letters, worksho
     }));
     return [...strength(c, letters), ...weakJoint(piece, c, fixings, all, letters, workshop.settings), ...along];
   });
-  return [...falling(carried, letters), ...each, ...unjudgedJoints(open, letters)];
+  return [...falling(carried, letters), ...each];
 }

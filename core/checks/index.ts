@@ -3,11 +3,13 @@ import type { Part } from '../parts/index.js';
 import type { Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { worstFirst, pieceFix, type About, type Check } from '../finding/index.js';
+import { assumedLoads } from './assumed.js';
 import { handChecks } from './hands.js';
 import { bodyChecks } from './bodies.js';
 import { drawnOutChecks } from './drawn-out.js';
 import { feetChecks } from './feet.js';
 import { missingStock } from './missing.js';
+import { notChecked } from './not-checked.js';
 import { overlapChecks } from './overlaps.js';
 import { movementChecks } from './movement.js';
 import { peopleChecks } from './people.js';
@@ -92,5 +94,7 @@ export function checksOf(
     ...feetChecks(shape, carried, letters),
     ...drawnOutChecks(piece, shape, letters, workshop),
     ...memberChecks(piece, shape, carried, letters, workshop),
+    ...assumedLoads(carried, letters),
+    ...notChecked(piece, shape, carried, letters, workshop),
   ]);
 }

@@ -6,7 +6,7 @@ import { hangs, type Letters, type Member, type Piece, type Shape } from '../pie
 import { withPanels } from '../interiors/index.js';
 import type { Workshop } from '../project/index.js';
 import { pieceFix, type Check } from '../finding/index.js';
-import { holdChecks, namesOf } from './holds.js';
+import { holdChecks } from './holds.js';
 import { capital, nameOf } from './names.js';
 import { asKg, asNewtons } from '../measures/index.js';
 
@@ -79,11 +79,12 @@ function sagCheck(equal: readonly CarriedMember[], letters: Letters, workshop: W
   const { verdict } = bending;
   const kg = carried.standing.reduce((sum, s) => sum + s.kg, 0);
   const handed = carried.handed.reduce((sum, h) => sum + h.newtons, 0);
+  const stands = say`${mass(asKg(kg))}${carried.standing.every((s) => s.assumed) ? ' assumed' : ''}`;
   const load =
     kg > 0 && handed > 0
-      ? say`${mass(asKg(kg))} and ${force(asNewtons(handed))} from above`
+      ? say`${stands} and ${force(asNewtons(handed))} from above`
       : kg > 0
-        ? say`${mass(asKg(kg))}`
+        ? stands
         : handed > 0
           ? say`${force(asNewtons(handed))} from above`
           : say`its own weight`;
@@ -103,39 +104,6 @@ function sagCheck(equal: readonly CarriedMember[], letters: Letters, workshop: W
       remedyFor: member.id,
     },
   ];
-}
-
-/** What is made to have things put on it: empty ones are told. */
-const TOLD_WHEN_EMPTY: ReadonlySet<Member['role']> = new Set(['shelf', 'drawer bottom']);
-
-/** Members that are not judged, in one sentence, so that nothing unjudged looks green. */
-function notJudged(carried: Carried, letters: Letters): Check[] {
-  const open = [...carried.members.values()].filter(
-    (c) => c.state === 'not judged' && (TOLD_WHEN_EMPTY.has(c.member.role) || !c.empty || c.unknown.length > 0),
-  );
-  const byReason = new Map<string, CarriedMember[]>();
-  open.forEach((c) => {
-    const reason = c.missing ?? 'something is missing';
-    const list = byReason.get(reason);
-    if (list) list.push(c);
-    else byReason.set(reason, [c]);
-  });
-  return [...byReason].map(([reason, members]): Check => {
-    const names = namesOf(
-      members.map((c) => c.member),
-      letters,
-    );
-    const first = members[0] as CarriedMember;
-    const missing = first.unknown.length > 0 ? `${reason} is not known` : reason;
-    return {
-      id: `not-judged-${first.member.id}`,
-      severity: 'look',
-      state: 'not judged',
-      about: { kind: 'member', id: first.member.id },
-      sentence: say`${first.unknown.length > 0 ? 'Not judged' : 'Not judged for sag'}, since ${missing}: ${names}.`,
-      fixes: [],
-    };
-  });
 }
 
 /** Parts larger than the stock they are of; equal ones are told together. */
@@ -204,7 +172,6 @@ export function memberChecks(piece: Piece, shape: Shape, carried: Carried, lette
     ...holdChecks(piece, carried, letters, workshop),
     ...machining(piece, shape, letters),
     ...pinChecks(piece, shape, letters),
-    ...notJudged(carried, letters),
     ...largerThanStock(shape.members, letters),
     ...tipping(piece, shape),
     ...good,

@@ -3,3 +3,4 @@ export * from './column.js';
 export * from './sentence.js';
 export * from './are-alike.js';
 export * from './as-before.js';
+export { grouped } from './grouped.js';

@@ -222,10 +222,13 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
       });
     case 'name':
       return withSpace(before, edit.space, (space) => setOrDelete(space, 'name', edit.name.trim() || null));
-    case 'things':
+    case 'things': {
+      const own = shellOf(before).withThings?.(before, edit.space, mergePlacements(edit.things));
+      if (own) return own;
       return withSpace(before, edit.space, (space) => {
         space.things = mergePlacements(edit.things);
       });
+    }
     default:
       return edited(copy(before), edit);
   }

@@ -1,4 +1,5 @@
 import type { LaidSheet, Sawn } from '../cutting/laid.js';
+import { grouped } from '../figure/index.js';
 import { fromUnits, type Length } from '../length/index.js';
 import { boxOf } from '../piece/index.js';
 import type { Blank } from './blanks.js';
@@ -18,12 +19,6 @@ function placed({ part, piece, key }: Blank): { readonly column: string; readonl
   const { x0, x1, y0, y1 } = boxOf(part.member);
   const copy = [piece.id, key.slice(piece.id.length + part.id.length + 2)].join(' ');
   return { column: `${copy} ${x0} ${x1}`, row: `${copy} ${y0} ${y1}` };
-}
-
-function grouped(blanks: readonly Blank[], keyOf: (b: Blank) => string): readonly (readonly Blank[])[] {
-  const groups = new Map<string, Blank[]>();
-  for (const b of blanks) groups.set(keyOf(b), [...(groups.get(keyOf(b)) ?? []), b]);
-  return [...groups.values()].filter((g) => g.length > 1);
 }
 
 const sum = (lengths: readonly Length[], kerf: Length) => fromUnits(lengths.reduce((all, l) => all + l, 0) + (lengths.length - 1) * kerf);
@@ -71,8 +66,9 @@ export function frontStrips(
       strips.push({ key: `strip ${(run[0] as Blank).key}`, stacked, length, width, parts });
     }
   };
-  grouped(fronts, (b) => placed(b).column).forEach((g) => take(g, true));
-  grouped(fronts, (b) => placed(b).row).forEach((g) => take(g, false));
+  const several = (keyOf: (b: Blank) => string) => grouped(fronts, keyOf).filter((g) => g.length > 1);
+  several((b) => placed(b).column).forEach((g) => take(g, true));
+  several((b) => placed(b).row).forEach((g) => take(g, false));
   return strips;
 }
 

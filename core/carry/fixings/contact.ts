@@ -135,6 +135,26 @@ function contactOfBlocks(as: Extents, bs: Extents): Contact | null {
   return acrossAxis(axis, way, way === 1 ? as[axis][1] : as[axis][0], over);
 }
 
+/** So little between two that face each other is packed out, or is a plate, mm. */
+const PACKED = 12;
+
+/**
+ * Where two members face each other with a little between them: the contact on the face of the first, and how much is between; null
+ * where they touch, or are further apart.
+ * @example nearContact(SHELF, SHELF) // null
+ */
+export function nearContact(a: Member, b: Member): { readonly contact: Contact; readonly gap: number } | null {
+  if (!isBlock(a) || !isBlock(b)) return null;
+  const [as, bs] = [extentsOf(a), extentsOf(b)];
+  const over = AXES.map((k): Extent => [Math.max(as[k][0], bs[k][0]), Math.min(as[k][1], bs[k][1])]) as [Extent, Extent, Extent];
+  const apart = AXES.filter((k) => long(over[k]) < -TOUCH);
+  const [axis, other] = apart;
+  if (axis === undefined || other !== undefined || -long(over[axis]) > PACKED) return null;
+  if (AXES.some((k) => k !== axis && long(over[k]) <= TOUCH)) return null;
+  const way = as[axis][1] <= bs[axis][0] ? 1 : -1;
+  return { contact: acrossAxis(axis, way, way === 1 ? as[axis][1] : as[axis][0], over), gap: -long(over[axis]) };
+}
+
 function contactOfSolids(a: Member, b: Member): Contact | null {
   const [met] = contactsOf(solidOfMember(a), solidOfMember(b));
   if (!met) return null;

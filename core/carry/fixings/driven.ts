@@ -14,7 +14,7 @@ import {
   type ScrewedWood,
   type WoodScrew,
 } from '../screws.js';
-import { contactOf, depthFrom, grainAlong, middleOf, reachAlong, turned, type Contact, type Extent } from './contact.js';
+import { contactOf, depthFrom, grainAlong, middleOf, nearContact, reachAlong, turned, type Contact, type Extent } from './contact.js';
 
 /** Lengths that wood screws are sold in, mm. */
 export const SOLD = [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 120];
@@ -49,6 +49,8 @@ export interface Row {
   /** What of it is in the wood that holds it, and what is left of that before its point, mm. */
   readonly inside: number;
   readonly left: number;
+  /** What is between the two, packed out or a plate that the screws go through, mm. */
+  readonly gap?: number;
   /** The direction the row runs along, and what there is of it. */
   readonly along: Vector;
   readonly room: Extent;
@@ -84,7 +86,11 @@ export function woodOf(member: Member, axis: Vector): ScrewedWood {
   // The edge of a sheet holds as poorly as end grain.
   const endGrain = properties.material.form === 'solid' ? grain === 'end' : grain !== 'face';
   const gravity = gravityOf(properties);
-  return gravity === undefined ? { endGrain } : { gravity, endGrain };
+  if (gravity !== undefined) return { gravity, endGrain };
+  const { material, density } = properties;
+  if (material.form !== 'sheet') return { endGrain };
+  const chips = material.creep === 'osb3' || material.creep.startsWith('particleboard');
+  return { endGrain, panel: { gravity: density / 1000, thick: toMm(member.thickness.value), face: grain === 'face', chips } };
 }
 
 type Hole = Extract<Feature, { kind: 'hole' }>;
@@ -126,24 +132,23 @@ function tryScrew(screw: WoodScrew, side: number, main: number, beside: number):
   return { screw, length, inside, keeps: beside / 2 >= KEEP.edge * rootOf(screw), short: inside < LEAST * D };
 }
 
-/** The first of the usual screws that goes deep enough and keeps from the faces, else the last that does, else, where that counts, the first that is short and keeps from the faces. */
-function bestOf(side: number, main: number, beside: number, mayBeShort: boolean): Try | NoRow {
+/** The first of some screws that goes deep enough and keeps from the faces, else the last that does, else one that is short. */
+function bestOf(screws: readonly WoodScrew[], side: number, main: number, beside: number): Try | NoRow {
   let found: Try | null = null;
-  let shallow: Try | null = null;
+  const shallow: Try[] = [];
   let short: { readonly inside: number; readonly least: number } | null = null;
-  for (const screw of USUAL) {
+  for (const screw of screws) {
     const tried = tryScrew(screw, side, main, beside);
     if (!('screw' in tried)) short = tried;
-    else if (tried.short && tried.keeps && mayBeShort) shallow ??= tried;
-    else if (tried.short) short = { inside: tried.inside, least: LEAST * shankOf(screw) };
+    else if (tried.short) shallow.push(tried);
     else if (tried.keeps) return tried;
     else found = tried;
   }
-  return found ?? shallow ?? { why: 'short', ...short };
+  return found ?? shallow.find((s) => s.keeps) ?? shallow[0] ?? { why: 'short', ...short };
 }
 
 /** Which of two goes on the outside: the one with holes for it, else the one that is thinner there. */
-function outerFirst(a: Member, b: Member, contact: Contact): readonly [Member, Member, Contact] {
+export function outerFirst(a: Member, b: Member, contact: Contact): readonly [Member, Member, Contact] {
   const holed = (m: Member, mate: Member) => holesThrough(m, mate).length > 0;
   const [deepA, deepB] = [depthFrom(a, contact, -1), depthFrom(b, contact, 1)];
   const first = holed(a, b) || (!holed(b, a) && deepA <= deepB);
@@ -178,21 +183,23 @@ function roomFor([low, high]: Extent, along: Vector, members: readonly Member[])
 }
 
 function newRow(carrier: Member, carried: Member): Row | NoRow {
-  const met = contactOf(carrier, carried);
+  const met = contactOf(carrier, carried) ?? nearContact(carrier, carried)?.contact;
   if (!met) return { why: 'apart' };
-  const [through, into, contact] = outerFirst(carrier, carried, met);
+  const [through, into, turnedTo] = outerFirst(carrier, carried, met);
+  // What is between the two is packed out, or is a plate that the screws go through.
+  const { contact, gap } = nearContact(through, into) ?? { contact: turnedTo, gap: 0 };
   const { normal, over, axes } = contact;
   const [along, beside] = axes;
   const room = roomFor(over[0], along, [carrier, carried]);
   const [long, broad] = [room[1] - room[0], over[1][1] - over[1][0]];
   const side = depthFrom(through, contact, -1);
-  const main = depthFrom(into, contact, 1);
-  // Into a front nothing comes from its other face, so that a short screw is the usual one there; elsewhere two would meet.
-  const best = bestOf(side, main, broad, into.role === 'drawer front');
+  const main = depthFrom(into, contact, 1) - gap;
+  const screws = USUAL.filter((s) => mostAcross(long, s) > 0);
+  if (screws.length === 0) return { why: 'narrow' };
+  const best = bestOf(screws, side + gap, main, broad);
   if ('why' in best) return best;
   const { screw, length, inside, keeps } = best;
   const most = mostAcross(long, screw);
-  if (most === 0) return { why: 'narrow' };
   const holes = holesFor(through, into, along);
   const nearEnd = nearEndOf(through, beside, over[1], screw);
   return {
@@ -203,11 +210,12 @@ function newRow(carrier: Member, carried: Member): Row | NoRow {
     length,
     joint: {
       screw,
-      length,
+      length: length - gap,
       side: { thickness: side, wood: woodOf(through, normal) },
       main: { thickness: main, wood: woodOf(into, normal) },
     },
     inside,
+    ...(gap > 0 ? { gap } : {}),
     left: main - inside,
     along,
     room,
@@ -224,9 +232,23 @@ const FROM_EDGE = 37;
 /** Through a back into a top or a bottom the first one is clear of the screws that come through the sides into the same edge, mm. */
 const FROM_CORNER = 90;
 
-/** Where so many screws go along their row, mm along its axis. @example spacedAlong({ room: [0, 300] }, 1) // [150] */
-export function spacedAlong({ room: [low, high], screw, holes, through, along }: Row, count: number): readonly number[] {
+/** How far along screws are set where others come from the other side and would meet them in what they go into: those of one side alone, mm. */
+function aside({ inside, left, contact: { normal }, screw }: Row): number {
+  const fromOther = normal.every((c) => c < 1e-9);
+  return inside > left && fromOther ? KEEP.betweenRows * shankOf(screw) : 0;
+}
+
+/** Where so many screws go along their row, mm along its axis. @example spacedAlong({ room: [0, 300], screw: { shank: 0.164 }, contact: { normal: [1, 0, 0] } }, 1) // [150] */
+export function spacedAlong(row: Row, count: number): readonly number[] {
+  const { holes, screw, room } = row;
   if (holes) return holes;
+  const even = spacedEvenly(row, count);
+  const by = aside(row);
+  const clear = room[1] - KEEP.edge * shankOf(screw);
+  return by > 0 && (even.at(-1) as number) + by <= clear ? even.map((at) => at + by) : even;
+}
+
+function spacedEvenly({ room: [low, high], screw, through, along }: Row, count: number): readonly number[] {
   const long = high - low;
   if (count === 1) return [(low + high) / 2];
   const D = shankOf(screw);

@@ -1,7 +1,7 @@
 import { inDegrees, asNewtons, type Newtons } from '../../measures/index.js';
 import { asBefore, fine, force, len, say, type Sentence } from '../../figure/index.js';
 import { mm, type Length } from '../../length/index.js';
-import { isBack, type Member } from '../../piece/index.js';
+import { FLOOR, isBack, type Member } from '../../piece/index.js';
 import { unit, type Vector } from '../../solid/index.js';
 import type { Settings } from '../../project/index.js';
 import { propertiesOf } from '../../stock/index.js';
@@ -13,12 +13,16 @@ import { bolted } from './bolted.js';
 import { contactOf, extentsOf, inRebate, isBlock, reachAlong } from './contact.js';
 import { rowBetween, spacedAlong, type NoRow, type Row } from './driven.js';
 import { notJudged, type Fixing, type ScrewedEnd } from './fixing.js';
+import { gluedOn } from './glued.js';
+import { nailed } from './nailed.js';
 import { pocketed } from './pocketed.js';
 import { ledge, onLedge, onPins, standsOn } from './pressed.js';
 import { intoStuds } from './studs.js';
 
 /** Along a joint there is a screw at least so often, mm. */
 const AT_LEAST_EVERY = 200;
+/** Less than this is nothing that a line of glue is asked for, N. */
+const LITTLE = 5;
 /** So much shorter is no shorter, mm. */
 const NOTHING = 0.01;
 
@@ -116,7 +120,7 @@ function onUppermost(row: Row, count: number, newtons: Newtons, out: number): On
 function turnedOut(row: Row, newtons: Newtons, out: number): Held {
   if (Math.abs(row.along[1]) < Math.SQRT1_2) return { row, reason: 'they are not in a row up it' };
   const { joint, into } = row;
-  if (joint.main.wood.endGrain && propertiesOf(into.stock).material.form !== 'solid') return { row, reason: PULLED_FROM_EDGE };
+  if (joint.main.wood.endGrain && !joint.main.wood.panel && propertiesOf(into.stock).material.form !== 'solid') return { row, reason: PULLED_FROM_EDGE };
   const [across, straight] = [lateral(joint), withdrawal(joint)];
   if (!across.judged) return { row, reason: across.reason };
   if (!straight.judged) return { row, reason: straight.reason };
@@ -157,7 +161,7 @@ function valueOf(row: Row, carrier: Member, pull: boolean): ScrewValue {
   // What lies flat on its carrier is only kept there by its screws.
   const across = Math.abs(rise) < 1e-9 || rise > 1 - 1e-9;
   const pulls = pull || rise < -1e-9;
-  if (pulls && joint.main.wood.endGrain && propertiesOf(into.stock).material.form !== 'solid') {
+  if (pulls && joint.main.wood.endGrain && !joint.main.wood.panel && propertiesOf(into.stock).material.form !== 'solid') {
     return { judged: false, reason: PULLED_FROM_EDGE };
   }
   if (pull || across || rise < -1 + 1e-9) return (pull || !across ? withdrawal : lateral)(joint);
@@ -193,7 +197,8 @@ function saidOf(held: Extract<Held, { each: Newtons }>, member: Member, pull: bo
   const room = row.holes
     ? say``
     : say` ${most} would go across it, ${fine(KEEP.edge * shankOf(screw), 1)} from its edges and ${fine(KEEP.between * shankOf(screw), 1)} apart.`;
-  return say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size} through ${through.label}, ${placesOf(row, count, member)}: ${each}.${turned}${near}${end}${room}`;
+  const packed = row.gap === undefined ? say`` : say` with ${fine(row.gap, 1)} between them filled,`;
+  return say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size} through ${through.label},${packed} ${placesOf(row, count, member)}: ${each}.${turned}${near}${end}${room}`;
 }
 
 function screwed(support: Support, member: Member, carrier: Member, pull: boolean): Fixing {
@@ -206,12 +211,17 @@ function screwed(support: Support, member: Member, carrier: Member, pull: boolea
   return { support, state: worse(stateOf(held.used, 1), row.tight || row.nearEnd ? 'close' : 'fine'), screws: { count, row }, sentence };
 }
 
+/** What stands on the floor is not asked; what is held by a wall, a ledge or a cabinet that is there already is not checked. */
+function inPlace(support: Support, { frame }: Member): readonly Fixing[] {
+  const stands = support.how === 'bearing' && (support.carrier === FLOOR || frame.n[1] === 0);
+  // How it hangs on a wall is asked of the piece as a whole.
+  if (stands || support.how === 'hung') return [];
+  return [notJudged(support, 'what is there already is not known', () => say`Held by what is there already, which is not known: not checked.`)];
+}
+
 /** How one support holds a member; nothing for what lies along another one. */
 function fixingOf(support: Support, member: Member, carrier: Member | undefined, settings: Settings): readonly Fixing[] {
-  if (!carrier)
-    return support.how === 'screws'
-      ? [notJudged(support, 'what is there already is not known', () => say`Screwed to what is there already: not judged.`)]
-      : [];
+  if (!carrier) return inPlace(support, member);
   switch (support.how) {
     case 'screws':
       return liesOn(member, carrier)
@@ -231,11 +241,12 @@ function fixingOf(support: Support, member: Member, carrier: Member | undefined,
     case 'pocket screws':
       return [pocketed(support, member, carrier)];
     case 'nails':
-      return [notJudged(support, 'what nails and glue hold is not known', () => say`Nails and glue: what they hold is not judged.`)];
+      return [nailed(support, member, carrier, settings)];
+    case 'glued':
+      return heldAt(support) < LITTLE ? [] : [gluedOn(support, member, carrier)];
     case 'hung':
     case 'pivot':
     case 'slide':
-    case 'glued':
     case 'screwed along':
       return [];
   }
@@ -243,7 +254,7 @@ function fixingOf(support: Support, member: Member, carrier: Member | undefined,
 
 /** A panel whose rear edge is held to the back: by glue all along, by the studs behind it, or by screws through the back into that edge. */
 function toBack(support: Support, member: Member, back: Member): readonly Fixing[] {
-  if (support.by === 'glue') return [];
+  if (support.by === 'glue') return [gluedOn(support, member, back)];
   return [typeof support.by === 'object' ? intoStuds(support, back, support.by.studs) : screwed(support, member, back, false)];
 }
 
@@ -304,16 +315,22 @@ const screwsAsBefore = asBefore<CarriedMember, readonly ScrewedEnd[]>();
 export function screwedEnds(carried: CarriedMember, members: ReadonlyMap<string, Member>): readonly ScrewedEnd[] {
   const { supports } = carried;
   const carriers = supports.map((s) => members.get(s.carrier));
-  return screwsAsBefore(carried, { same: carriers, alike: null }, () =>
-    supports.flatMap((support, i) => screwedEnd(support, carried.member, carriers[i])),
-  );
+  return screwsAsBefore(carried, { same: carriers, alike: null }, () => {
+    // Two places on one member are held by one row of screws.
+    const rows = new Map<Row, number>();
+    for (const [i, support] of supports.entries()) {
+      const end = screwedEnd(support, carried.member, carriers[i]);
+      if (end) rows.set(end.row, Math.min(end.row.most, (rows.get(end.row) ?? 0) + end.count));
+    }
+    return [...rows].map(([row, count]) => ({ row, count: row.holes?.length ?? count }));
+  });
 }
 
-function screwedEnd(support: Support, member: Member, carrier: Member | undefined): readonly ScrewedEnd[] {
-  if (!carrier) return [];
+function screwedEnd(support: Support, member: Member, carrier: Member | undefined): ScrewedEnd | null {
+  if (!carrier) return null;
   const pull = hangsUnder(member, carrier);
   const asked =
     support.how === 'screws' ? !liesOn(member, carrier) : support.how === 'held along' && (pull || (isBack(carrier) && !support.by));
   const held = asked ? heldBy(support, member, carrier, pull) : null;
-  return held && 'each' in held && !tooMany(held) ? [{ row: held.row, count: held.count }] : [];
+  return held && 'each' in held && !tooMany(held) ? { row: held.row, count: held.count } : null;
 }

@@ -208,12 +208,10 @@ export function ladderRack(space: PlacedSpace, make: Ladders, cells: Cells, grid
           length: long,
           width: size('support, wide', make.support.wide, { in: 'making', field: 'make.support.wide' }),
           frame: {
-            origin: tilted
-              ? { x: add(at, make.support.wide), y: add(y, fromUnits(long.value * Math.sin(angle))), z: rear }
-              : { x: add(at, make.support.wide), y, z: rear },
+            origin: { x: at, y: tilted ? add(y, fromUnits(long.value * Math.sin(angle))) : y, z: rear },
             // A sloping one falls from the rear to the front, where a stop holds the thing.
             u: [0, -Math.sin(angle), Math.cos(angle)],
-            v: [-1, 0, 0],
+            v: [1, 0, 0],
             n: [0, Math.cos(angle), Math.sin(angle)],
           },
         }),

@@ -114,9 +114,9 @@ function runners({ making, bank, part, stock }: Drawer, place: BoxPlace, worksho
       length,
       width,
       frame: {
-        origin: { x: add(x, runner.wide), y: sub(place.y, wood.thickness.value), z },
+        origin: { x, y: sub(place.y, wood.thickness.value), z },
         u: [0, 0, 1],
-        v: [-1, 0, 0],
+        v: [1, 0, 0],
         n: [0, 1, 0],
       },
     });

@@ -13,7 +13,7 @@ import { foldingChecks } from './checks.js';
 import { foldedAt, foldedFacts, foldingBodies } from './fold.js';
 import { FOLDING, FOLDING_NODE } from './ids.js';
 import { holesOf, legPlaces, legsOf } from './legs.js';
-import { leastTop, placedOnTop } from './on-top.js';
+import { leastTop, placedOnTop, withThingsOnTop } from './on-top.js';
 import { KEPT_FREE, foldingProblems, legProblems } from './problems.js';
 import { foldingFields, type Folding } from './spec.js';
 import { stanceOf, type Stance } from './stance.js';
@@ -194,6 +194,7 @@ export const folding: ShellKind<Folding> = {
     ),
   names: () => [],
   placed: ({ top }) => top.things ?? [],
+  withThings: withThingsOnTop,
   shape,
   racking: foldingChecks,
   withStock: (piece, member, stock) => (member.node === FOLDING_NODE ? withStock(piece, member, stock) : null),

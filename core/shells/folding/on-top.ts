@@ -3,7 +3,7 @@ import { ZERO, add, fromUnits, mm, toMm, type Length } from '../../length/index.
 import { remembered } from '../../carry/remembered.js';
 import { OPEN, type PlacedSpace, type ShapeProblem } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
-import { blockIn, leastArea as layOut, type LaidOut, type Layout, type Thing } from '../../things/index.js';
+import { blockIn, leastArea as layOut, type LaidOut, type Layout, type Placement, type Thing } from '../../things/index.js';
 import { FOLDING, onTop } from './ids.js';
 import type { Folding } from './spec.js';
 
@@ -50,6 +50,16 @@ function tooMany(piece: Folding): ShapeProblem[] {
       fixes: [{ label: say`One of each`, edit: { kind: 'piece', patch: { top: { ...top, things: one } } } }],
     },
   ];
+}
+
+/** The table with other things in place of one that stands on its top; null for any other space. */
+export function withThingsOnTop(piece: Folding, space: string, placed: readonly Placement[]): Folding | null {
+  const { things = [] } = piece.top;
+  const each = things.flatMap((t) => Array.from({ length: t.count }, () => t.thing));
+  const gone = each.find((_, i) => onTop(i + 1) === space);
+  if (gone === undefined) return null;
+  const left = things.flatMap((t) => (t.thing !== gone ? t : t.count > 1 ? { ...t, count: t.count - 1 } : []));
+  return { ...piece, top: { ...piece.top, things: [...left, ...placed] } };
 }
 
 /** How much of the top one takes, the way it stands. */

@@ -23,7 +23,7 @@ import { envelopeOf, topSource, type Envelope } from './envelope.js';
 import { FRAME, FRAME_NODE, TOP_NODE } from './ids.js';
 import { dealtTo, pullOutOf } from './pull-out.js';
 import { letIn } from './let-in.js';
-import { onTop } from './on-top.js';
+import { onTop, withThingsOnTop } from './on-top.js';
 import { feetBought, feetUnder } from './feet.js';
 import { frameProblems } from './problems.js';
 import { frameRacking } from './racking.js';
@@ -236,6 +236,7 @@ export const frame: ShellKind<Frame> = {
     return { kind: 'piece', patch: { top: { ...piece.top, level: { ...level, deck } } } };
   },
   standingWider,
+  withThings: withThingsOnTop,
   remedies: frameRemedies,
   remediesWithin: atPosts,
 };

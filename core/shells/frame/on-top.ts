@@ -2,7 +2,7 @@ import { Figure, size } from '../../figure/index.js';
 import { LONGEST, ZERO, add, greatest, scale, sub, type Length } from '../../length/index.js';
 import { FLOOR, OPEN, type Member, type PlacedSpace, type Posts, type Stand } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
-import { blockIn, type Block } from '../../things/index.js';
+import { blockIn, type Block, type Placement } from '../../things/index.js';
 import { standsOn } from '../../interiors/levels/index.js';
 import { PULL_OUT } from './ids.js';
 import type { Frame } from './spec.js';
@@ -32,6 +32,14 @@ export function needOnTop(piece: Frame, reach: 'width' | 'depth', workshop: Work
   const all = reach === 'width' ? Figure.sum([first, ...rest]) : Figure.greatest([first, ...rest]);
   const { margin = ZERO } = piece.top;
   return margin === ZERO ? all : all.plus(size('more in all', margin, { in: 'piece', field: 'top.margin' }));
+}
+
+/** The frame with other things on top; null for any other space. */
+export function withThingsOnTop(piece: Frame, space: string, placed: readonly Placement[]): Frame | null {
+  if (space !== ON_TOP) return null;
+  const top: Frame['top'] = { ...piece.top, things: [...placed] };
+  if (placed.length === 0) delete top.things;
+  return { ...piece, top };
 }
 
 /** Where things on top stand, and what carries them: the deck, or all rails of the ring alike. */

@@ -38,11 +38,11 @@ function together(ends: readonly Fixing[], name: (f: Fixing) => string, text: (f
 }
 
 /** What a drawer weighs against its slides. */
-function slidesText({ name, rating, contents, self, used, empty }: OnSlides, unit: Precision['unit']): string {
+function slidesText({ name, rating, contents, self, used, empty, assumed }: OnSlides, unit: Precision['unit']): string {
   if (rating === null) return `Runs on ${name}, whose rating is not known: not judged.`;
   if (contents === null || used === null)
     return `Runs on ${name}; not judged, since ${empty ? 'nothing is said to be in it' : 'something in it has no mass'}.`;
-  return `Runs on a pair of ${name}, rated ${writeMass(rating, unit)} at full extension: ${writeMass(asKg(contents + self), unit)} with all in it, ${Math.round(used * 100)} %.`;
+  return `Runs on a pair of ${name}, rated ${writeMass(rating, unit)} at full extension: ${writeMass(asKg(contents + self), unit)} with ${assumed ? 'what drawers of its size usually hold' : 'all in it'}, ${Math.round(used * 100)} %.`;
 }
 
 /** How the ends of a member are held, what that takes, and whether its screws are in the way of others. */

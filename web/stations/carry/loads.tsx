@@ -24,7 +24,9 @@ export function LoadList({ c }: { c: CarriedMember }) {
           </tr>
           {c.standing.map((s) => (
             <tr key={s.space}>
-              <td>stands on it: {solution.shape.spaces.get(s.space)?.label}</td>
+              <td>
+                {s.assumed ? 'assumed, as at home, since nothing is entered' : 'stands on it'}: {solution.shape.spaces.get(s.space)?.label}
+              </td>
               <td className="figure">{writeMass(s.kg, unit)}</td>
             </tr>
           ))}
