@@ -175,9 +175,11 @@ export function columnOf(
   const across = upright ? member.frame.v : member.frame.u;
   const own = total - handed.reduce((sum, h) => sum + h.newtons, 0);
   const answers = freeStretches(member, met, times).map((free): ColumnAnswer => {
+    // Of what is not known where it is all of it counts, all over.
     const above = handed.flatMap(({ from, newtons }) => {
       const other = members.get(from);
-      return other && extentsOf(other)[1][1] > free.from ? [{ newtons, over: reachAlong(other, across) }] : [];
+      if (!other) return [{ newtons, over: reachAlong(member, across) }];
+      return extentsOf(other)[1][1] > free.from ? [{ newtons, over: reachAlong(other, across) }] : [];
     });
     const newtons = own + above.reduce((sum, h) => sum + h.newtons, 0);
     // Its own weight is on all of it.

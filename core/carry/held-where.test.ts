@@ -1,5 +1,5 @@
 import { writeExactly } from '../figure/index.js';
-import { ZERO, mm } from '../length/index.js';
+import { ZERO, mm, toMm, type Length } from '../length/index.js';
 import type { Space } from '../piece/index.js';
 import type { PanelCase } from '../shells/index.js';
 import { solve, type Solution } from '../solution/index.js';
@@ -100,7 +100,7 @@ describe('what has no mass is missing wherever it would go', () => {
   });
 });
 
-describe('drawers that nothing is said to be in', () => {
+describe('drawers that nothing is entered for', () => {
   const slides = {
     run: { name: 'runner', lengths: [mm(250)], side: mm(12), height: mm(45), setback: ZERO, rating: asKg(100), extension: 1 },
   };
@@ -111,12 +111,15 @@ describe('drawers that nothing is said to be in', () => {
     { ...chest(drawers()).workshop, slides: new Map(Object.entries(slides)) },
   );
 
-  test('are no loaded members, and do not stay within the rating of their slides', () => {
+  test('take what stores at home hold, named as assumed', () => {
     // Only the lowest has two tins in it.
-    expect(text(empty, 'rated')).toBe('drawer 1 stays within the rating of the slides.');
-    expect(text(empty, 'not-judged-')).toContain('nothing is said to stand on it');
-    const told = [...empty.carried.members.values()].filter((c) => c.bending && c.state === 'fine');
-    expect(told.every((c) => !c.empty)).toBe(true);
-    expect(empty.carried.members.get('d2/drawer-bottom/1')).toMatchObject({ state: 'not judged', empty: true });
+    const bottom = empty.carried.members.get('d2/drawer-bottom/1');
+    const { width, depth } = empty.shape.spaces.get('d2')?.clear as { width: { value: Length }; depth: { value: Length } };
+    // 0.65 kN/m2.
+    const kg = ((toMm(width.value) / 1000) * (toMm(depth.value) / 1000) * 650) / 9.81;
+    expect(bottom?.standing).toEqual([expect.objectContaining({ assumed: true, kg: expect.closeTo(kg, 6) as number })]);
+    expect(bottom?.state).toBe('fine');
+    expect(text(empty, 'assumed')).toContain('Nothing is entered for');
+    expect(text(empty, 'rated')).toBe('2 drawers stay within the rating of the slides.');
   });
 });

@@ -75,40 +75,42 @@ function targetsOf(piece: Piece, shape: Shape, carried: Carried, workshop: Works
   });
 }
 
-/** How far the next thing that carries a deck is from one that does, mm; Infinity where nothing else does. */
-function pitchAt(deck: CarriedMember, carrier: string): number {
+/** What carries a deck beside one that does: how far it is, mm, and whether that is at both sides. */
+function besideOn(deck: CarriedMember, carrier: string): { readonly pitch: number; readonly inner: boolean } {
   const own = deck.supports.find((s) => s.carrier === carrier)?.on;
-  if (!own) return Infinity;
-  const others = deck.supports.flatMap(({ on }) => (on && Math.abs(dot(on.along, own.along)) > 1 - 1e-9 ? [Math.abs(on.at - own.at)] : []));
-  return Math.min(...others.filter((apart) => apart > 1), Infinity);
+  const apart = own
+    ? deck.supports.flatMap(({ on }) => (on && Math.abs(dot(on.along, own.along)) > 1 - 1e-9 ? [on.at - own.at] : [])).filter((d) => Math.abs(d) > 1)
+    : [];
+  return { pitch: Math.min(...apart.map(Math.abs), Infinity), inner: apart.some((d) => d > 0) && apart.some((d) => d < 0) };
 }
 
-/** What the next support takes of a load beside this one, by how far it is to that, 0 to 1: a long beam on equal stiff supports (cardinal cubic spline). */
-const influence = (x: number) => (x >= 1 ? 0 : 1 - 2.1962 * x ** 2 + 1.1962 * x ** 3);
+/**
+ * What a support takes of a load so far beside it, as a part of the way to the next one: of a long beam on equal stiff supports (cardinal
+ * cubic spline), or at its end of a beam from one to the next.
+ */
+const influence = (x: number, inner: boolean) => (x >= 1 ? 0 : inner ? 1 - 2.1962 * x ** 2 + 1.1962 * x ** 3 : 1 - x);
 
-/** Strips that a seat is taken in, from over a support out to its edge. */
-const STRIPS = 50;
+/** Strips that a seat is taken in, across. */
+const STRIPS = 60;
 
 /**
- * What a member takes of someone who sits on a deck over it, and where their load is on it from the end of their seat, mm: the deck gives the
- * rest to what it lies on beside. At the end of the member what is nearer to what holds that than to the member goes there (45°).
+ * What a member takes of someone who sits on a deck over the end of it, and where their load is on it from that end, mm: the deck gives the
+ * rest to what it lies on beside, and what is nearer to what holds the end than to the member goes there (45°).
  */
-function throughDeck(pitch: number, atEnd: boolean): { readonly part: number; readonly from: number } {
+function overEnd({ pitch, inner }: ReturnType<typeof besideOn>): { readonly part: number; readonly from: number } {
   let [part, moment] = [0, 0];
   for (let i = 0; i < STRIPS; i += 1) {
-    const x = ((i + 0.5) / STRIPS) * SITS;
-    const start = atEnd ? x : 0;
-    const share = (influence(x / pitch) * (PERSON.sits - start)) / (STRIPS * PERSON.sits);
+    const x = ((i + 0.5) / STRIPS) * (inner ? SITS : PERSON.sits);
+    const share = (influence(x / pitch, inner) * (PERSON.sits - x)) / (STRIPS * PERSON.sits);
     part += share;
-    moment += (share * (PERSON.sits + start)) / 2;
+    moment += (share * (PERSON.sits + x)) / 2;
   }
   return { part, from: moment / part };
 }
 
-/** Where on a member a person is, mm along it, how much of it they are on, and what part of them. */
+/** Where on a member a person is, mm along it, and what part of them is on it. */
 interface Place {
   readonly at: number;
-  readonly wide: number;
   readonly part: number;
 }
 
@@ -120,19 +122,13 @@ function placesOn({ c, over }: Target): readonly Place[] {
   const xs = loads.base.supports.map((s) => s.x).sort((a, b) => a - b);
   const longest = longestOf(spansOf(xs));
   const [first, last] = [xs[0] ?? 0, xs.at(-1) ?? length];
-  const pitch = over ? pitchAt(over, c.member.id) : Infinity;
-  const spread = (atEnd: boolean) => (over ? throughDeck(pitch, atEnd) : null);
-  const place = (x: number, part = 1, wide = WIDE): Place => ({ at: from + x, wide, part });
-  // A deck that lies on what holds the ends gives some of it there; over an end itself all of them is on it.
+  const place = (x: number, part = 1): Place => ({ at: from + x, part });
+  // Under a deck that lies on what holds the ends too they sit; over an end of what they are on itself all of them stands.
   const onBoth = over && supports.every((s) => over.supports.some((o) => o.carrier === s.carrier));
-  const end = onBoth ? spread(true) : null;
-  const ends = end
-    ? [place(first + end.from, end.part), place(last - end.from, end.part)]
-    : [place(first + WIDE / 2), place(last - WIDE / 2)];
+  const end = onBoth ? overEnd(besideOn(over, c.member.id)) : { part: 1, from: WIDE / 2 };
+  const ends = [place(first + end.from, end.part), place(last - end.from, end.part)];
   const past = [...(first > SITS ? [SITS] : []), ...(length - last > SITS ? [length - SITS] : [])].map((x) => place(x));
-  const middle = spread(false);
-  const stretch = longest.to - longest.from;
-  return [place((longest.from + longest.to) / 2, middle?.part ?? 1, middle ? Math.min(PERSON.sits, stretch) : WIDE), ...ends, ...past];
+  return [place((longest.from + longest.to) / 2), ...ends, ...past];
 }
 
 /** Screws and bolts hold more for a short while than wood does: 1.25 / 0.9 of what they do for good (NDS 2018 table 2.3.2), against 0.9 / 0.7. */
@@ -179,9 +175,9 @@ export function underPerson(piece: Piece, shape: Shape, carried: Carried, newton
     // Slats with something soft over them share.
     const { member, bending } = target.c;
     const most = (partOfPerson(shape, member) * newtons * lastsShort(workshop.settings.serviceClass)) / GRAVITY;
-    for (const { at, wide, part } of placesOn(target)) {
+    for (const { at, part } of placesOn(target)) {
       const { along } = bending as NonNullable<CarriedMember['bending']>;
-      const standing = { space: member.node, kg: asKg(part * most), along, from: at - wide / 2, to: at + wide / 2 };
+      const standing = { space: member.node, kg: asKg(part * most), along, from: at - WIDE / 2, to: at + WIDE / 2 };
       for (const now of carriedWith(alone, shape, member.id, standing, workshop)) {
         const before = alone.members.get(now.member.id) as CarriedMember;
         for (const way of givesWay(now, before, shape, byId, workshop.settings)) {

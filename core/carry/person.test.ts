@@ -1,7 +1,7 @@
 import { mm } from '../length/index.js';
 import { chest, chestShop, drawers } from '../testing/chest.js';
 import { solve } from '../solution/index.js';
-import { divided, piece, stock, workshop } from '../testing/samples.js';
+import { divided, lightly, piece, stock, workshop } from '../testing/samples.js';
 import { forceOfPerson, withPerson, type BendingAnswer } from './index.js';
 
 const FORCE = 120 * 9.81;
@@ -19,7 +19,7 @@ test('a person of 120 kg weighs 1177 N, and a seat takes no less than 1300', () 
 
 test('a narrow board is a beam: P L³ / 48 E I beside what it weighs', () => {
   const shop = workshop({ stock: { ply: stock({ density: 1e-6 }) } });
-  const shallow = piece(divided('in', 'up', 2), { depth: { from: 'given', size: mm(140), of: 'overall' } });
+  const shallow = piece(lightly(divided('in', 'up', 2)), { depth: { from: 'given', size: mm(140), of: 'overall' } });
   const answer = bendingOf(solve(shallow, shop, {}), 'in-m1/shelf/1');
   const then = withPerson(answer, shop.settings);
   const I = (140 * 20 ** 3) / 12;

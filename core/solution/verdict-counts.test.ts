@@ -1,6 +1,6 @@
 import { mm } from '../length/index.js';
 import type { Space } from '../piece/index.js';
-import { divided, piece, stock, thing, workshop } from '../testing/samples.js';
+import { divided, lightly, piece, stock, thing, workshop } from '../testing/samples.js';
 import { solve, verdictsUnder } from './index.js';
 import { asKg } from '../measures/index.js';
 
@@ -10,7 +10,7 @@ function shelved(kg: number, material: string) {
   ((inside.split as NonNullable<Space['split']>).spaces[1] as Space).things = [{ thing: 'slab', count: 1 }];
   const slab = thing({ mass: asKg(kg), shape: { kind: 'box', width: mm(900), height: mm(100), depth: mm(200) } });
   const shop = workshop({ stock: { ply: stock({ material }) }, things: { slab } });
-  return { solution: solve(piece(inside), shop, {}), shop };
+  return { solution: solve(piece(lightly(inside)), shop, {}), shop };
 }
 
 test.each([

@@ -32,6 +32,13 @@ export function divided(id: string, axis: Axis, count: number, extra: Partial<Sp
   return space(id, { split: { axis, members, spaces }, ...extra });
 }
 
+/** A space with something that weighs nothing wherever nothing stands, so that nothing is assumed to. */
+export function lightly(inside: Space): Space {
+  const { split } = inside;
+  if (split) return { ...inside, split: { ...split, spaces: split.spaces.map(lightly) } };
+  return inside.things.length > 0 || inside.filling ? inside : { ...inside, things: [{ thing: 'card', count: 1 }] };
+}
+
 /** A stock of 20 mm, round for sums by hand. */
 export function stock(extra: Partial<Stock> = {}): Stock {
   return {
@@ -59,6 +66,9 @@ export function thing(extra: Partial<Thing> = {}): Thing {
     ...extra,
   };
 }
+
+/** It weighs nothing. */
+const CARD = thing({ name: 'card', mass: asKg(0), shape: { kind: 'box', width: mm(1), height: mm(1), depth: mm(1) } });
 
 /** An opening of 1000 x 2000 x 400 with no slack. */
 export function opening(extra: Partial<Opening> = {}): Opening {
@@ -97,7 +107,7 @@ export function workshop(
       ...extra.settings,
     },
     openings: new Map([['gap', extra.opening ?? opening()]]),
-    things: new Map(Object.entries({ tin: thing(), ...extra.things })),
+    things: new Map(Object.entries({ tin: thing(), card: CARD, ...extra.things })),
     stock: new Map(Object.entries({ ply: stock(), thin: stock({ name: 'ply 6', nominal: mm(6), thickness: mm(6) }), ...extra.stock })),
     slides: new Map(Object.entries(extra.slides ?? {})),
     people: new Map(),

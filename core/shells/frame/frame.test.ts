@@ -1,6 +1,7 @@
 import { GRAVITY as g, massOf } from '../../carry/index.js';
 import { writeExactly } from '../../figure/index.js';
 import { ZERO, mm, toMm, type Length } from '../../length/index.js';
+import type { Stock } from '../../stock/index.js';
 import { boxOf, type Member } from '../../piece/index.js';
 import { solve, type Solution } from '../../solution/index.js';
 import { NO_OVER, box, framePiece, given, level, shop, stops } from '../../testing/frame-samples.js';
@@ -179,10 +180,15 @@ test('slender posts under much are told, with thicker ones', () => {
   expect([told?.severity, told?.fixes.length]).toEqual(['stop', 2]);
 });
 
-test('posts of a sheet are not judged against bowing out, and say so', () => {
-  const s = solve(pressStand({ posts: { stock: 'ply12', wide: mm(95), turned: 'across' } }), shop, {});
-  expect(s.checks.find((c) => c.id === 'posts-not-judged')).toMatchObject({ severity: 'look', state: 'not judged' });
-  expect(s.checks.some((c) => c.id === 'posts-fine')).toBe(false);
+test('posts of a sheet are asked whether they bow out; those of one that nothing is published for say that they are not', () => {
+  const of = (material: string) => {
+    const ply = shop.stock.get('ply12') as Stock;
+    const stock = new Map([...shop.stock, ['ply12', { ...ply, material }]]);
+    return solve(pressStand({ posts: { stock: 'ply12', wide: mm(95), turned: 'across' } }), { ...shop, stock }, {}).checks;
+  };
+  expect(of('birch-plywood').some((c) => c.id === 'posts-fine' || c.id.startsWith('post-'))).toBe(true);
+  expect(of('hardboard').some((c) => c.id === 'posts-fine')).toBe(false);
+  expect(writeExactly(of('hardboard').find((c) => c.id === 'not-checked')?.sentence ?? [])).toContain('as a post (');
 });
 
 test('sheets at the rear and both ends keep it square, each way by its screws', () => {

@@ -7,7 +7,7 @@ import { boxOf, massMiddleOf, type Member } from '../../piece/index.js';
 import { solve, tapeThrough, type Solution } from '../../solution/index.js';
 import { overlapOf } from '../../solid/index.js';
 import { solidOfMember } from '../../piece/index.js';
-import { panels, space, stock, thing, workshop } from '../../testing/samples.js';
+import { lightly, panels, space, stock, thing, workshop } from '../../testing/samples.js';
 import type { Leaning } from './spec.js';
 import { asDegrees, asKg } from '../../measures/index.js';
 
@@ -31,13 +31,15 @@ function leaning(extra: Partial<Leaning> = {}, sides: Partial<Leaning['sides']> 
     edges: { front: 'square', banding: ZERO },
     rounding: { grid: mm(0.5), set: 'exact', leftover: 'last' },
     fixedToWall: true,
-    interior: space('in', {
-      split: {
-        axis: 'up',
-        members: [{ id: 'a', at: mm(500) }, { id: 'b' }, { id: 'c', at: mm(1500) }],
-        spaces: [space('s0'), space('s1', { things: [{ thing: 'tin', count: 3 }] }), space('s2'), space('s3')],
-      },
-    }),
+    interior: lightly(
+      space('in', {
+        split: {
+          axis: 'up',
+          members: [{ id: 'a', at: mm(500) }, { id: 'b' }, { id: 'c', at: mm(1500) }],
+          spaces: [space('s0'), space('s1', { things: [{ thing: 'tin', count: 3 }] }), space('s2'), space('s3')],
+        },
+      }),
+    ),
     ...extra,
   };
 }

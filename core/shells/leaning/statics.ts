@@ -36,6 +36,8 @@ function middleOut(shelf: Member, shape: Shape, carried: Carried): number {
   const things = (own?.standing ?? []).map(({ space: id, kg }) => {
     const space = shape.spaces.get(id);
     if (!space) return { kg, z: self.z };
+    // Of what is assumed to stand there nobody said that it is at the front.
+    if (space.blocks.length === 0) return { kg, z: (toMm(space.box.z0) + toMm(space.box.z1)) / 2 };
     const deepest = space.blocks.reduce((most, b) => Math.max(most, toMm(b.depth)), 0);
     return { kg, z: toMm(space.box.z1) - toMm(space.setback) - Math.min(deepest, toMm(space.clear.depth.value)) / 2 };
   });

@@ -6,7 +6,7 @@ import { PLACE, boxOf, type Member } from '../../piece/index.js';
 import { volumeOf } from '../../solid/index.js';
 import { solidOfMember } from '../../piece/index.js';
 import { solve, type Solution } from '../../solution/index.js';
-import { divided, opening, piece, stock, thing, workshop } from '../../testing/samples.js';
+import { divided, lightly, opening, piece, stock, thing, workshop } from '../../testing/samples.js';
 import type { PanelCase } from './spec.js';
 import { asKg } from '../../measures/index.js';
 
@@ -29,7 +29,7 @@ function wallCase(extra: Partial<PanelCase> = {}, wide = 120): PanelCase {
   const inside = divided('in', 'up', 2);
   const [low] = inside.split?.spaces ?? [];
   if (low) low.things = [{ thing: 'box', count: 2 }];
-  return piece(inside, {
+  return piece(lightly(inside), {
     width: given(1000),
     height: given(600),
     depth: given(268),

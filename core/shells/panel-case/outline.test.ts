@@ -4,7 +4,7 @@ import { ZERO, mm, toMm } from '../../length/index.js';
 import { boxOf, posed, type Member } from '../../piece/index.js';
 import { applyEdit } from '../../kinds/index.js';
 import { boughtFor, solve, type Solution } from '../../solution/index.js';
-import { divided, panels, piece, space, workshop } from '../../testing/samples.js';
+import { divided, lightly, panels, piece, space, workshop } from '../../testing/samples.js';
 import { opensToWall } from './lid.js';
 import type { Inset, PanelCase, SideOutline } from './spec.js';
 import { asDegrees } from '../../measures/index.js';
@@ -23,7 +23,7 @@ const round = (by: number) => ({ is: 'round', by: mm(by) }) as const;
 const cased = (extra: Partial<PanelCase>, interior = space('in')) => solve(piece(interior, extra), shop, {});
 
 describe('what is between the sides stands in from their edges', () => {
-  const s = cased({ inset: inset({ front: mm(1.5), rear: mm(10), top: mm(60), bottom: mm(50) }) }, divided('in', 'up', 2));
+  const s = cased({ inset: inset({ front: mm(1.5), rear: mm(10), top: mm(60), bottom: mm(50) }) }, lightly(divided('in', 'up', 2)));
 
   test('top, bottom and shelves as far in, the sides as large as they were', () => {
     expect(box(s, 'case/side/left')).toEqual([0, 20, 0, 2000, 0, 300]);
