@@ -95,8 +95,8 @@ describe('the ink case in millimetres', () => {
     expect(remedies.map((r) => writeExactly(r.label))).toEqual([
       'Screw the back to its rear edge',
       'Put a bearer under each divider, down to the floor',
-      'Put a bearer along the rear under it, down to the floor',
       'Stand the case on a loose plinth',
+      'Put a bearer along the rear under it, down to the floor',
     ]);
     const [, first] = remedies;
     const mended = solved('ink-case', first?.edit as PieceEdit);

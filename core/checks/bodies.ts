@@ -1,4 +1,5 @@
 import {
+  CLOSE_FROM,
   GRAVITY,
   PASS,
   carry,
@@ -12,12 +13,14 @@ import {
   type TippingCase,
 } from '../carry/index.js';
 import { force, len, mass, say, type Sentence } from '../figure/index.js';
+import { dividingKind } from '../interiors/index.js';
 import { applyEdit } from '../kinds/index.js';
 import { add, fromUnits, mm } from '../length/index.js';
 import { overlapOf, type Solid } from '../solid/index.js';
 import {
   boxOf,
   boxRound,
+  findSpace,
   keptMembers,
   ofTwo,
   overlap,
@@ -40,7 +43,23 @@ import { pieceFix, type Check } from '../finding/index.js';
 import { movesAs } from './reach.js';
 import { asKg } from '../measures/index.js';
 
-function rated(body: Body, carried: Carried): Check[] {
+/** Slides on hand of that length whose pair is rated for so much, the lightest rated first, as changes to the bank of a drawer. */
+function heavierSlides(piece: Piece, body: Body, kg: number, { slides }: Workshop): Check['fixes'] {
+  const bank = findSpace(piece.interior, body.id)?.parent?.space;
+  const split = bank?.split;
+  if (!bank || !split?.making || body.runsOn.kind !== 'slide') return [];
+  const { making } = split;
+  const kind = dividingKind(split);
+  return [...slides]
+    .filter(([, s]) => (s.rating ?? 0) * CLOSE_FROM >= kg)
+    .sort(([, a], [, b]) => (a.rating ?? 0) - (b.rating ?? 0))
+    .flatMap(([id, s]) => {
+      const on = kind.onSlides?.(making, id, s);
+      return on ? [pieceFix(say`Run the drawers on ${s.name}, rated for ${mass(asKg(s.rating ?? 0))}`, { kind: 'making', space: bank.id, making: on })] : [];
+    });
+}
+
+function rated(piece: Piece, body: Body, carried: Carried, workshop: Workshop): Check[] {
   const slides = onSlides(body, carried);
   if (!slides || slides.state === 'fine' || (slides.empty && slides.rating !== null)) return [];
   const about = { kind: 'space', id: body.id } as const;
@@ -53,7 +72,7 @@ function rated(body: Body, carried: Carried): Check[] {
   const weighs = say`${body.label} holds ${mass(asKg(contents))}${assumed ? ', as drawers of its size do at home,' : ''} and weighs ${mass(self)}; a pair of ${name} is rated for ${mass(rating)}`;
   const near = slides.state === 'close';
   const sentence = near ? say`${weighs}: ${Math.round(used * 100)} % of it.` : say`${weighs}.`;
-  return [{ id: `rating-${body.id}`, severity: near || assumed ? 'look' : 'stop', state: slides.state, about, sentence, fixes: [] }];
+  return [{ id: `rating-${body.id}`, severity: near || assumed ? 'look' : 'stop', state: slides.state, about, sentence, fixes: heavierSlides(piece, body, contents + self, workshop) }];
 }
 
 interface Boxed {
@@ -265,7 +284,7 @@ function covered(shape: Shape): Check[] {
 export function bodyChecks(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): Check[] {
   const slid = shape.bodies.filter((b) => onSlides(b, carried)?.state === 'fine');
   const boxes = shape.bodies.length > 0 ? boxed(shape.members) : [];
-  const faults = shape.bodies.flatMap((body) => [...rated(body, carried), ...hits(body, boxes, shape)]);
+  const faults = shape.bodies.flatMap((body) => [...rated(piece, body, carried, workshop), ...hits(body, boxes, shape)]);
   const good: Check[] =
     slid.length > 0
       ? [

@@ -75,7 +75,7 @@ describe('people on benches, decks and low tops', () => {
     expect(c).toMatchObject({ severity: 'stop', state: 'fails', about: { kind: 'member', id: 'case/top/1' } });
     const then = withPerson(s.carried.members.get('case/top/1')?.bending as BendingAnswer, s.workshop.settings);
     expect(text(s, 'people')).toContain(`${(then.used as number).toFixed(1)} times what is safe`);
-    expect(check(mended(s, 'people'), 'people')).toBeUndefined();
+    expect(check(mended(s, 'people'), 'people')?.state).not.toBe('fails');
   });
 
   test('a thick one over a short span is fine, and told; a tall case is not asked', () => {

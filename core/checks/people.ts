@@ -1,5 +1,4 @@
 import {
-  carry,
   forceOfPerson,
   isSatOn,
   isSeat,
@@ -13,11 +12,9 @@ import {
   type WithPerson,
 } from '../carry/index.js';
 import { fine, force as inNewtons, say, type Sentence } from '../figure/index.js';
-import { pieceFix, type Check, type Fix } from '../finding/index.js';
-import { applyEdit } from '../kinds/index.js';
-import { stopsIn, type Letters, type Member, type Piece, type Shape } from '../piece/index.js';
+import { pieceFix, type Check } from '../finding/index.js';
+import type { Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { shapeOf, shellOf } from '../shells/index.js';
 import { capital, nameOf } from './names.js';
 import { otherWays } from './screws.js';
 
@@ -32,38 +29,6 @@ function gives({ member, how, used, fixing }: GivesWay, letters: Letters): Sente
   if (how === 'comes down') return say`${name} comes down.`;
   if (how === 'its joint') return say`what holds ${name} gives way. ${fixing ? fixing.sentence() : say``}`;
   return say`${name} ${how === 'breaks' ? 'may break' : 'may bow out'}, ${ofWhatIsSafe(used, false)}.`;
-}
-
-/** So many changes are tried for what gives way under a person, and so many of those that help are offered. */
-const MOST = { tried: 8, offered: 2 } as const;
-
-/** Whether everything holds a person, down to the floor. */
-function holdsPeople(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): boolean {
-  const newtons = forceOfPerson(isSeat(piece, shape));
-  const fails = ({ bending, member }: CarriedMember) =>
-    bending !== null &&
-    isSatOn(piece, shape, member) &&
-    withPerson(bending, workshop.settings, partOfPerson(shape, member), newtons).state === 'fails';
-  return underPerson(piece, shape, carried, newtons, workshop).length === 0 && ![...carried.members.values()].some(fails);
-}
-
-const fallsIn = (carried: Carried) => [...carried.members.values()].filter((c) => c.falls || c.bending?.strength.state === 'fails').length;
-
-/** What can be done about a member that gives way under a person, or what holds it: changes under which all of it holds, and that stop nothing. */
-function mends(piece: Piece, shape: Shape, carried: Carried, member: Member, workshop: Workshop): readonly Fix[] {
-  const asked = { piece, workshop, shape, carried, member };
-  const shell = shellOf(piece);
-  const ways = [...shell.remedies(piece, asked), ...(shell.remediesWithin?.(piece, asked) ?? [])];
-  const found: Fix[] = [];
-  for (const { label, edit } of ways.slice(0, MOST.tried)) {
-    if (found.length === MOST.offered) break;
-    const changed = applyEdit(piece, edit);
-    const then = shapeOf(changed, workshop);
-    const carriedThen = carry(then, workshop);
-    if (stopsIn(then) > stopsIn(shape) || fallsIn(carriedThen) > fallsIn(carried)) continue;
-    if (holdsPeople(changed, then, carriedThen, workshop)) found.push(pieceFix(label, edit));
-  }
-  return found;
 }
 
 /** What a person on it takes with them on the way to the floor: what is under what they are on, and what holds that. */
@@ -82,7 +47,8 @@ function onTheWay(piece: Piece, shape: Shape, carried: Carried, letters: Letters
       state: 'fails',
       about: { kind: 'member', id: worst.member.id },
       sentence: say`Under someone on ${nameOf(worst.on, letters)}, ${inNewtons(newtons)}, ${gives(worst, letters)}${more}`,
-      fixes: [...byJoint, ...mends(piece, shape, carried, worst.member, workshop)],
+      fixes: byJoint,
+      remedyFor: worst.member.id,
     },
   ];
 }
@@ -129,6 +95,6 @@ export function peopleChecks(
   }
   const fails = then.state === 'fails';
   const sentence = say`${who}: someone who sits or steps on it ${fails ? 'may break it' : 'is close to what it carries'}, ${used}.`;
-  const fixes = fails ? [...mends(piece, shape, carried, member, workshop), ...nobody] : nobody;
-  return [...way, { id: 'people', severity: fails ? 'stop' : 'look', state: then.state, about, sentence, fixes }];
+  const mended = fails ? { remedyFor: member.id } : {};
+  return [...way, { id: 'people', severity: fails ? 'stop' : 'look', state: then.state, about, sentence, fixes: nobody, ...mended }];
 }

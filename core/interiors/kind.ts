@@ -31,6 +31,7 @@ import type {
 } from '../piece/index.js';
 import type { Rounding } from '../run/index.js';
 import type { Workshop } from '../project/index.js';
+import type { Slide } from '../stock/index.js';
 import type { Panels } from './panels/spec.js';
 
 /** A clear region of a piece, with the members round it. */
@@ -164,6 +165,8 @@ export interface DividingKind<M = Making | undefined> extends Kind<M> {
   readonly filled: (axis: Axis) => string;
   /** How far up things stand on it, where it holds them itself; null where they stand in its parts. */
   readonly holdsAt: Height<M> | null;
+  /** It on other slides of the same length; null where it runs on none, or they are not sold so long. */
+  onSlides?(making: M, id: string, slide: Slide): M | null;
   /** It with the parts that it names called otherwise, in a copy; left out where it names none. */
   renewed?(making: M, renew: (id: string) => string): M;
   /** What might make one of its members pass, where each may differ from the others; null where all are made alike. */

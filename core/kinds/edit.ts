@@ -229,13 +229,15 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
         space.things = mergePlacements(edit.things);
       });
     }
+    case 'several':
+      return edit.edits.reduce(applyEdit, before);
     default:
       return edited(copy(before), edit);
   }
 }
 
 /** Makes an edit that changes more than one space in a copy of the piece. */
-function edited(piece: Piece, edit: Exclude<PieceEdit, { kind: 'rule' | 'bounds' | 'name' | 'things' }>): Piece {
+function edited(piece: Piece, edit: Exclude<PieceEdit, { kind: 'rule' | 'bounds' | 'name' | 'things' | 'several' }>): Piece {
   switch (edit.kind) {
     case 'split':
       split(spaceOf(piece, edit.space), edit);

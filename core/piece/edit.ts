@@ -58,5 +58,7 @@ export type PieceEdit =
   | { readonly kind: 'things'; readonly space: string; readonly things: readonly Placement[] }
   /** Moves all of a thing from one space to another. */
   | { readonly kind: 'move'; readonly thing: string; readonly from: string; readonly to: string }
+  /** One after the other, as one. */
+  | { readonly kind: 'several'; readonly edits: readonly PieceEdit[] }
   /** Replaces whole fields of the piece itself, and takes out those that may be left out. */
   | { readonly kind: 'piece'; readonly patch: PiecePatch; readonly without?: readonly string[] };

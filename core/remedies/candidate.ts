@@ -9,6 +9,8 @@ export interface Candidate {
   readonly edit: PieceEdit;
   /** What one sees of it, and what it does to use. */
   readonly looks: Sentence;
+  /** Of candidates of one sort, the least first, the first that passes is enough. */
+  readonly sort?: string;
 }
 
 /** A member that something might be done about, with all that is known of its piece. */

@@ -1,11 +1,12 @@
 import { creepOf, wouldBe, type BendingAnswer, type Creep } from '../carry/index.js';
 import { len, say, type Sentence } from '../figure/index.js';
-import { sub, type Length } from '../length/index.js';
-import type { PieceEdit } from '../piece/index.js';
+import { inch, mm, sub, type Length } from '../length/index.js';
+import { findSpace, type PieceEdit } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { propertiesOf, type Stock } from '../stock/index.js';
 import { howMany } from '../things/index.js';
 import type { Asked, Candidate } from './candidate.js';
+import { freshIds, takenIds } from './ids.js';
 
 /** What one sees of another stock. */
 function looksOf(used: Stock, stock: Stock): Sentence {
@@ -38,6 +39,35 @@ export function otherStock({ workshop, carried, member }: Asked, now: string, ed
     const change = id === now || !used || !might(answer, workshop, used, stock) ? null : edit(id);
     return change && used ? [{ label: say`Use ${stock.name}`, edit: change, looks: looksOf(used, stock) }] : [];
   });
+}
+
+/** Sizes that are tried come in whole steps of these: fine ones for joints, coarse ones for boards, and what is usual between supports. */
+export const STEPS = {
+  mm: { fine: mm(0.5), coarse: mm(25), apart: [mm(400), mm(300), mm(200)] },
+  in: { fine: inch(1 / 16), coarse: inch(1), apart: [inch(16), inch(12), inch(8)] },
+} as const;
+
+/** A size as a whole number of fine steps of the project's unit, down. @example fineStep(SHOP, mm(6.7)) // mm(6.5) */
+export function fineStep({ settings }: Pick<Workshop, 'settings'>, size: number): Length {
+  const { fine } = STEPS[settings.unit];
+  return (Math.floor(size / fine) * fine) as Length;
+}
+
+/** An upright in the middle of the widest space under a member, so that it spans half as far. */
+export function uprightUnder({ piece, shape, member }: Asked): Candidate[] {
+  const under = [...shape.spaces.values()].filter((s) => s.neighbours.above === member.id && !s.space.split && !s.space.filling);
+  const [widest] = under.sort((a, b) => b.clear.width.value - a.clear.width.value);
+  if (!widest || !findSpace(piece.interior, widest.id)) return [];
+  const taken = takenIds(piece);
+  const spaces = freshIds(taken, `${widest.id}-part`, 2);
+  const members = freshIds(taken, `${widest.id}-divider`, 1);
+  return [
+    {
+      label: say`Put an upright in the middle of the space under it`,
+      edit: { kind: 'split', space: widest.id, axis: 'across', members, spaces },
+      looks: say`an upright stands in the space under it, which is then two`,
+    },
+  ];
 }
 
 /** Other places that are tried for what loads a member, at most. */

@@ -3,7 +3,7 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { writeSentence } from '../../core/figure/index.js';
 import type { Check, Fix } from '../../core/checks/index.js';
-import { compare, type TriedFix } from '../../core/solution/index.js';
+import { compare, newStops, type TriedFix } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
 import { StateMark, severityWord } from '../shared/state-mark.js';
 import { Button, Faint } from '../shared/ui.js';
@@ -53,7 +53,18 @@ const Sentence = styled.button`
 /** What a way to mend something would change, while the bench shows it. */
 function FixChanges() {
   const { settled, solution } = useBench();
-  return <MovedList moved={compare(settled, solution)} most={4} />;
+  const precision = usePrecision();
+  const [stop] = newStops(settled, solution);
+  return (
+    <>
+      <MovedList moved={compare(settled, solution)} most={4} />
+      {stop ? (
+        <p>
+          <StateMark state={stop.state} severity="stop" size={15} /> But then: {writeSentence(stop.sentence, precision)}
+        </p>
+      ) : null}
+    </>
+  );
 }
 
 function draftOf(change: Fix['change']): Draft {
@@ -111,9 +122,10 @@ function FixList({ check, looking }: { check: Check; looking: boolean }) {
   const trying = useTriedFixes(check);
   if (check.fixes.length === 0) return null;
   const name = `For: ${writeSentence(check.sentence, precision)}`;
-  // Those that were tried come first, in their order.
-  const order = trying.tried.map((t) => t.at);
-  const rest = check.fixes.flatMap((_, i) => (order.includes(i) ? [] : [i]));
+  // Those that were tried come first, in their order, but for what would stop the build.
+  const tried = new Set(trying.tried.map((t) => t.at));
+  const order = trying.tried.filter((t) => !t.stops).map((t) => t.at);
+  const rest = check.fixes.flatMap((_, i) => (tried.has(i) ? [] : [i]));
   return (
     <Fixes>
       {[...order, ...rest].map((i) => {

@@ -101,6 +101,11 @@ export const drawers: DividingKind<Drawers> = {
   holdsAt: null,
   withStock,
   remedies: muntins,
+  onSlides: (making, id, { lengths }) => {
+    const { runner } = making;
+    if (runner.kind !== 'slide' || !lengths.includes(runner.length)) return null;
+    return { ...making, runner: { ...runner, slide: id } };
+  },
   renewed: (making, renew) => ({
     ...making,
     ...(making.others ? { others: making.others.map((o) => ({ ...o, drawer: renew(o.drawer) })) } : {}),

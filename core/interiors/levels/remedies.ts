@@ -1,16 +1,14 @@
 import { len, say } from '../../figure/index.js';
-import { least, mm, type Length } from '../../length/index.js';
+import { least, type Length } from '../../length/index.js';
 import type { Member } from '../../piece/index.js';
 import type { PieceEdit } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
-import type { Candidate } from '../../remedies/index.js';
+import { STEPS, type Candidate } from '../../remedies/index.js';
 import { propertiesOf } from '../../stock/index.js';
 import type { Level } from './spec.js';
 
-/** So much deeper rails are tried. */
-const DEEPER = mm(25);
-/** Cross pieces are tried so close. */
-const CLOSER = mm(400);
+/** Rails are tried so many steps wider. */
+const WIDER = 4;
 
 /** A bar or an angle of metal along the rails across, of each that is on hand. */
 function bars(level: Level, workshop: Workshop, edit: (level: Level) => PieceEdit): readonly Candidate[] {
@@ -34,6 +32,7 @@ export function levelRemedies(
   edit: (level: Level) => PieceEdit,
 ): readonly Candidate[] {
   const { rails, deck, cross } = level;
+  const { coarse, apart } = STEPS[workshop.settings.unit];
   const found: Candidate[] = [];
   if (role === 'rail' || role === 'cross piece') {
     if (rails.flat) {
@@ -45,23 +44,26 @@ export function levelRemedies(
         looks: say`rails ${len(rails.wide)} high`,
       });
     }
-    const wide = least([(rails.wide + DEEPER) as Length, stock.width]);
-    if (wide > rails.wide)
+    const wider = Array.from({ length: WIDER }, (_, i) => least([(rails.wide + (i + 1) * coarse) as Length, stock.width]));
+    for (const wide of new Set(wider.filter((w) => w > rails.wide)))
       found.push({
         label: say`Rails ${len(wide)} wide`,
         edit: edit({ ...level, rails: { ...rails, wide } }),
         looks: rails.flat ? say`rails are broader` : say`less room under it`,
+        sort: 'wider rails',
       });
   }
   // Blocks in the corners are where bars would lie.
   if (role === 'rail' && !rails.flat && !rails.bar && !level.corners) found.push(...bars(level, workshop, edit));
   if (deck && !deck.slats && (role === 'deck' || role === 'cross piece')) {
-    const most = cross ? (Math.round(cross.most / 2) as Length) : CLOSER;
-    found.push({
-      label: cross ? say`Cross pieces twice as close` : say`Cross pieces under it, ${len(CLOSER)} apart at most`,
-      edit: edit({ ...level, cross: { most } }),
-      looks: say`hidden under the deck`,
-    });
+    const closer = apart.filter((most) => !cross || most < cross.most);
+    for (const most of closer)
+      found.push({
+        label: say`Cross pieces under it, ${len(most)} apart at most`,
+        edit: edit({ ...level, cross: { most } }),
+        looks: say`hidden under the deck`,
+        sort: 'cross pieces',
+      });
   }
   return found;
 }

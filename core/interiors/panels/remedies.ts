@@ -1,7 +1,9 @@
-import { say } from '../../figure/index.js';
-import { boxOf, findMember, findSpace, isBack, type DividingMember, type Piece } from '../../piece/index.js';
-import { freshIds, moveLoad, otherStock, takenIds, type Asked, type Candidate } from '../../remedies/index.js';
+import { len, say } from '../../figure/index.js';
+import { least, mm } from '../../length/index.js';
+import { boxOf, findMember, findSpace, isBack, type DividingMember, type Piece, type PieceEdit } from '../../piece/index.js';
+import { fineStep, freshIds, moveLoad, otherStock, takenIds, uprightUnder, type Asked, type Candidate } from '../../remedies/index.js';
 import { dividingMemberId } from '../ids.js';
+import { withPanels } from './spec.js';
 import { stiffeners } from './strip-remedies.js';
 import { backCounts, studsThatHold } from './to-back.js';
 
@@ -24,6 +26,28 @@ function toBack({ piece, shape }: Asked, spec: DividingMember): Candidate[] {
 }
 
 const HELD = { butted: 'Screw its ends', housed: 'House its ends', loose: 'Put it on pins' } as const;
+
+/** Housings of so much of what they are cut into, the shallower first; for all shelves that are housed. */
+const DEEP = [1 / 3, 1 / 2];
+
+function deeperHousings({ piece, workshop, shape, carried, member }: Asked, spec: DividingMember): Candidate[] {
+  const { shelves } = piece.panels;
+  const into = (carried.members.get(member.id)?.supports ?? []).flatMap((s) => shape.members.filter((m) => m.id === s.carrier));
+  const sides = least([mm(100), ...into.map((m) => m.thickness.value)]);
+  const now = spec.fix ?? shelves.fix;
+  return DEEP.map((part) => fineStep(workshop, sides * part))
+    .filter((deep) => deep > shelves.housing)
+    .map((housing) => {
+      const deeper: PieceEdit = { kind: 'piece', patch: withPanels(piece, { shelves: { ...shelves, housing } }) };
+      const own: PieceEdit = { kind: 'member', member: spec.id, patch: { fix: 'housed' } };
+      return {
+        label: now === 'housed' ? say`House the shelves ${len(housing)} deep` : say`House its ends, ${len(housing)} deep`,
+        edit: now === 'housed' ? deeper : { kind: 'several', edits: [own, deeper] },
+        looks: say`less is left of what they are let into`,
+        sort: 'deeper housings',
+      };
+    });
+}
 
 /** The other ways of holding its ends; screws are as many as its load takes and go in. */
 function heldOtherwise(piece: Piece, spec: DividingMember, up: boolean): Candidate[] {
@@ -56,20 +80,12 @@ export function panelRemedies(asked: Asked): readonly Candidate[] {
   const candidates = otherStock(asked, stock, (id) => ({ kind: 'member', member: node, patch: { stock: id } }));
   candidates.push(...heldOtherwise(piece, found.member, up));
   if (!up) return candidates;
+  candidates.push(...deeperHousings(asked, found.member));
   candidates.push(...moveLoad(asked));
   candidates.push(...toBack(asked, found.member));
   candidates.push(...stiffeners(asked, found.member));
-  const below = found.owner.split.spaces[found.index];
+  candidates.push(...uprightUnder(asked));
   const taken = takenIds(piece);
-  if (below && !below.split) {
-    const spaces = freshIds(taken, `${below.id}-part`, 2);
-    const members = freshIds(taken, `${below.id}-divider`, 1);
-    candidates.push({
-      label: say`Put an upright in the middle of the space under it`,
-      edit: { kind: 'split', space: below.id, axis: 'across', members, spaces },
-      looks: say`an upright stands in the space under it, which is then two`,
-    });
-  }
   const column = findSpace(piece.interior, found.owner.id);
   if (column?.parent?.axis === 'across') {
     const [member] = freshIds(taken, 'divider', 1);

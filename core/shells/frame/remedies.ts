@@ -1,25 +1,43 @@
 import { len, say } from '../../figure/index.js';
 import { levelRemedies } from '../../interiors/levels/index.js';
-import { least, mm, type Length } from '../../length/index.js';
-import { otherStock, type Asked, type Candidate } from '../../remedies/index.js';
+import { ZERO, least, sub, type Length } from '../../length/index.js';
+import { fineStep, otherStock, type Asked, type Candidate } from '../../remedies/index.js';
 import { TOP_NODE } from './ids.js';
 import type { Frame } from './spec.js';
 import { frameStock } from './stock.js';
 
-/** Rails are let in by whole steps of this. */
-const STEP = mm(0.5);
+/** One more pair of posts in the middle of the longest bay, which what spans there lies on. */
+function middlePosts(piece: Frame, { shape, workshop }: Asked): readonly Candidate[] {
+  const { posts, joined } = piece;
+  if (joined === 'end-on' || piece.pullOut) return [];
+  const across = posts.turned === 'across' ? posts.wide : (workshop.stock.get(posts.stock)?.thickness ?? posts.wide);
+  const at = [ZERO, ...(posts.middles ?? []), sub(shape.overall.width.value, across)].sort((a, b) => a - b);
+  const bays = at.slice(1).map((to, i) => ({ from: at[i] as Length, to }));
+  const longest = bays.reduce((most, b) => (b.to - b.from > most.to - most.from ? b : most), bays[0] as (typeof bays)[0]);
+  const middle = fineStep(workshop, (longest.from + longest.to) / 2);
+  const middles = [...(posts.middles ?? []), middle].sort((a, b) => a - b);
+  return [
+    {
+      label: say`One more pair of posts, ${len(middle)} from the left`,
+      edit: { kind: 'piece', patch: { posts: { ...posts, middles } } },
+      looks: say`posts in the middle of the longest bay`,
+    },
+  ];
+}
 
 /** What might make a rail of any level hold at its ends: bolts, shoulders in the posts, or posts under it. */
-export function atPosts(piece: Frame, { member, workshop }: Asked): readonly Candidate[] {
+export function atPosts(piece: Frame, asked: Asked): readonly Candidate[] {
+  const { member, workshop } = asked;
   const { posts, joined, held } = piece;
-  if (member.role !== 'rail' || joined === 'end-on') return [];
+  if (member.role !== 'rail') return member.role === 'deck' ? middlePosts(piece, asked) : [];
+  if (joined === 'end-on') return [];
   const patch = (label: Candidate['label'], change: Partial<Frame>, looks: Candidate['looks']): Candidate => ({
     label,
     edit: { kind: 'piece', patch: change },
     looks,
   });
   const thin = least([posts.wide, workshop.stock.get(posts.stock)?.thickness ?? posts.wide]);
-  const by = (Math.floor(least([thin / 3, member.thickness.value] as Length[]) / STEP) * STEP) as Length;
+  const by = fineStep(workshop, Math.min(thin / 3, member.thickness.value));
   return [
     ...(held ? [] : [patch(say`Hold the rails by bolts`, { held: 'bolts' }, say`nuts in the rails, and it comes apart`)]),
     ...(posts.letIn || by <= 0
@@ -41,6 +59,7 @@ export function atPosts(piece: Frame, { member, workshop }: Asked): readonly Can
           ),
         ]),
     patch(say`Carry the rails on inner posts`, { joined: 'end-on' }, say`two posts at each corner`),
+    ...middlePosts(piece, asked),
   ];
 }
 

@@ -1,6 +1,6 @@
 import { say } from '../../figure/index.js';
 import type { Member, PieceEdit } from '../../piece/index.js';
-import { moveLoad, otherStock, type Asked, type Candidate } from '../../remedies/index.js';
+import { moveLoad, otherStock, uprightUnder, type Asked, type Candidate } from '../../remedies/index.js';
 
 import { BAR, BASE_NODE, BLOCKS, CASE, HUNG, LID } from './ids.js';
 import { onPlinth } from './plinth.js';
@@ -40,6 +40,7 @@ export function caseRemedies(piece: PanelCase, asked: Asked): readonly Candidate
     ...c,
     label: alone ? c.label : say`${c.label} for the whole case`,
   }));
+  candidates.push(...uprightUnder(asked));
   if (member.id !== CASE.bottom || piece.base.kind === 'none') return candidates;
   const { base } = piece;
   if (!base.bearers)

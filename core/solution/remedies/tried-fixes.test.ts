@@ -58,8 +58,6 @@ describe('rails of a frame', () => {
     const s = benchOf('deal42', 45, 3);
     expect(s.carried.members.get(front)?.state).toBe('fails');
     expect(labels(s)).toContain('steel angle, 45 mm high, along the rails across');
-    // In rails of 21 those screws have too little to hold in.
-    expect(labels(benchOf('deal21', 70, 2)).some((l) => l.startsWith('steel angle'))).toBe(false);
   });
 
   test('whose ends do not hold are mended by bolts, by shoulders in the posts, and by posts under them, and by no deeper rail', () => {

@@ -5,7 +5,7 @@ import type { Workshop } from '../../project/index.js';
 import { compare } from '../compare.js';
 import { addedCost } from '../cost.js';
 import { solve, type Solution } from '../solve.js';
-import { failing } from './failing.js';
+import { failing, newStops } from './failing.js';
 
 /** A fix of a check, tried in the solver. */
 export interface TriedFix {
@@ -13,6 +13,8 @@ export interface TriedFix {
   readonly at: number;
   /** After it the check fails no more, and nothing fails that did not before. */
   readonly mends: boolean;
+  /** Something stops the build after it that did not before: it is not offered. */
+  readonly stops: boolean;
   /** What is said where it does not: of the check as it is then, or of what else fails. */
   readonly why: Sentence | null;
   /** By how much the piece gets heavier, kg, and dearer, in the project's money; null where a price is missing. */
@@ -42,9 +44,10 @@ export function triedFixes(before: Solution, workshop: Workshop, ledger: Letters
     const still = after.checks.find((c) => c.id === checkId && c.state === 'fails');
     const more = [...failing(after)].find((id) => !failed.has(id));
     const why = more === undefined ? (still?.sentence ?? null) : saidOf(after, more);
+    const stops = newStops(before, after).length > 0;
     const addedKg = after.carried.massKg - before.carried.massKg;
     const moves = compare(before, after).length;
-    return [{ at, mends: why === null, why, addedKg, addedCost: addedCost(before, after, workshop), moves }];
+    return [{ at, mends: why === null, stops, why, addedKg, addedCost: addedCost(before, after, workshop), moves }];
   });
   tried.sort((a, b) => Number(b.mends) - Number(a.mends) || a.moves - b.moves || a.addedKg - b.addedKg);
   return tried.map(({ moves: _, ...one }) => one);

@@ -5,7 +5,7 @@ import { weakEnds } from '../../../core/checks/index.js';
 import { writeFine, writeWeight, writeMass, writeSentence } from '../../../core/figure/index.js';
 import { toMm } from '../../../core/length/index.js';
 import type { PieceEdit } from '../../../core/piece/index.js';
-import type { Remedy } from '../../../core/solution/index.js';
+import { breaksThrough, type Remedy } from '../../../core/solution/index.js';
 import { useBench } from '../../bench/bench.js';
 import { MovedList } from '../../bench/moved.js';
 import { usePrecision } from '../../data/project.js';
@@ -75,7 +75,7 @@ export function Remedies({ c }: { c: CarriedMember }) {
   const [open, setOpen] = useState<number | null>(null);
   const state = settled.carried.members.get(c.member.id)?.state;
   const endsFail = weakEnds(settled.checks).has(c.member.id);
-  const wanted = state === 'fails' || state === 'close' || endsFail;
+  const wanted = state === 'fails' || state === 'close' || endsFail || breaksThrough(settled, c.member.id);
   const member = c.member.id;
   const ask = useMemo<RemediesAsked | null>(
     () => (wanted ? { piece: settled.piece, workshop, letters: settled.letters, member } : null),
@@ -92,7 +92,7 @@ export function Remedies({ c }: { c: CarriedMember }) {
     <Laid.section aria-label="Ways to stiffen it" $above={14}>
       <h2>Ways to stiffen it</h2>
       <Faint>
-        Each was tried: these pass, the least change first. <HandbookLink page="stiffeners">Strips, layers and twist</HandbookLink> ·{' '}
+        Each was tried: these pass, the least wood first. <HandbookLink page="stiffeners">Strips, layers and twist</HandbookLink> ·{' '}
         <HandbookLink page="thumb">rules of thumb</HandbookLink>
       </Faint>
       {work.kind === 'working' ? (

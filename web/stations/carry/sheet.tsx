@@ -1,6 +1,6 @@
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { alike, limitName, type CarriedMember } from '../../../core/carry/index.js';
+import { alike, assumedOn, limitName, type CarriedMember } from '../../../core/carry/index.js';
 import { hangs } from '../../../core/piece/index.js';
 import { writeFine, writeWeight, writeMass } from '../../../core/figure/index.js';
 import type { Solution } from '../../../core/solution/index.js';
@@ -63,6 +63,7 @@ export function CarrySheet() {
   const loaded = useLoaded();
   const [out] = useDrawnOut();
   const { settings } = workshop;
+  const assumed = assumedOn([...solution.carried.members.values()]);
   return (
     <>
       <Laid.header $below={10}>
@@ -80,7 +81,8 @@ export function CarrySheet() {
       <Laid.p $above={12} $size={13}>
         {hangs(solution.shape) ? 'Total weight on the wall: ' : 'Total weight on the floor: '}
         <strong>{writeWeight(solution.carried.floor, precision.unit)}</strong>, of which the piece itself is{' '}
-        {writeMass(solution.carried.massKg, precision.unit)}.
+        {writeMass(solution.carried.massKg, precision.unit)}
+        {assumed > 0 ? `, and ${writeMass(assumed, precision.unit)} are assumed` : ''}.
       </Laid.p>
       {out === null ? <TipList /> : null}
     </>
