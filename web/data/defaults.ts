@@ -114,8 +114,8 @@ export function newCase(
     stock: { sides: stock, back: stock, base: stock },
     panels: usualPanels(unit, stock, s(10, 3 / 8)),
     edges: { front: 'eased', banding: ZERO },
-    // Tall storage is fixed to the wall regardless; who means it to stand free says so.
-    fixedToWall: true,
+    // Tall storage is fixed to the wall regardless; what is made round things may be a low table, and is told where it is tall.
+    fixedToWall: from.kind !== 'contents',
     interior: { id: 'inside', rule: { kind: 'share', weight: 1 }, things: [] },
   };
 }

@@ -233,12 +233,14 @@ const FROM_EDGE = 37;
 const FROM_CORNER = 90;
 
 /** How far along screws are set where others come from the other side and would meet them in what they go into: those of one side alone, mm. */
-function aside({ inside, left, contact: { normal }, screw }: Row): number {
+function aside({ inside, left, through, into, contact: { normal }, screw }: Row): number {
+  // What keeps clear of others by its height does so already.
+  if (through.screwsClear || into.screwsClear) return 0;
   const fromOther = normal.every((c) => c < 1e-9);
   return inside > left && fromOther ? KEEP.betweenRows * shankOf(screw) : 0;
 }
 
-/** Where so many screws go along their row, mm along its axis. @example spacedAlong({ room: [0, 300], screw: { shank: 0.164 }, contact: { normal: [1, 0, 0] } }, 1) // [150] */
+/** Where so many screws go along their row, mm along its axis. @example spacedAlong({ room: [0, 300], screw: { shank: 0.164 }, through: SHELF, into: RAIL, contact: { normal: [1, 0, 0] } }, 1) // [150] */
 export function spacedAlong(row: Row, count: number): readonly number[] {
   const { holes, screw, room } = row;
   if (holes) return holes;

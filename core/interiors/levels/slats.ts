@@ -3,7 +3,7 @@ import { ZERO, add, sub, toMm, type Length } from '../../length/index.js';
 import { atZ, rectangular, type Fact, type Joint, type Member } from '../../piece/index.js';
 import { woodOf } from '../../project/index.js';
 import { solveRun, type RunLine, type RunSolution } from '../../run/index.js';
-import { NO_OVERHANG, levelIds, middle, type Built, type LevelAt, type Rails } from './level.js';
+import { NO_OVERHANG, SIDES, levelIds, middle, type Built, type LevelAt, type Rails } from './level.js';
 import { common } from './seams.js';
 import type { Level } from './spec.js';
 
@@ -101,12 +101,30 @@ export function slatJoints(slat: Member, rails: readonly Member[], broad: Length
   });
 }
 
-/** The slats of a deck that are its own, screwed to the rails that they lie on. */
+/** The heads of posts that a slat of the highest level lies on, each in the middle of what it covers of it. */
+function onPosts(slat: Member, { at: { posts, above } }: Pick<Rails, 'at'>): Joint[] {
+  if (above || posts.joined === 'end-on') return [];
+  const { origin } = slat.frame;
+  const [x, z] = [
+    { from: origin.x, to: add(origin.x, slat.width.value) },
+    { from: origin.z, to: add(origin.z, slat.length.value) },
+  ];
+  return posts.pairs.flatMap((pair) =>
+    SIDES.flatMap((side): Joint[] => {
+      const { id, x0, x1, z0, z1 } = pair[side];
+      const [met, over] = [common(x, { from: x0, to: x1 }), common(z, { from: z0, to: z1 })];
+      if (!met || !over) return [];
+      return [{ carried: slat.id, carrier: id, how: 'screws', on: atZ(middle(over.from, over.to)), part: toMm(sub(met.to, met.from)) }];
+    }),
+  );
+}
+
+/** The slats of a deck that are its own, screwed to the rails that they lie on, and to the heads of the posts. */
 export function slatsOf(rails: Rails, under: readonly Member[]): Built {
   const laid = slatsLaid(rails);
   if (!laid) return { members: [], joints: [] };
   const members = laid.slats.filter(({ n }) => !rails.at.dealt?.slides(n)).map((slat) => slatMember(rails, slat, laid));
-  return { members, joints: members.flatMap((m) => slatJoints(m, under, rails.broad.value, 'screws')) };
+  return { members, joints: members.flatMap((m) => [...slatJoints(m, under, rails.broad.value, 'screws'), ...onPosts(m, rails)]) };
 }
 
 /** What one needs to lay slats out: how many spacer blocks of which size. */

@@ -1,6 +1,7 @@
 import { say } from '../../figure/index.js';
 import { pieceFix, toWall, type Fix } from '../../finding/index.js';
 import { mm } from '../../length/index.js';
+import type { Shape } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import type { Brace, Frame } from './spec.js';
 
@@ -31,19 +32,33 @@ function bySheets({ sheets }: Frame, where: readonly At[], workshop: Workshop): 
   return [pieceFix(say`${nameFor('sheet', where)} of ${thin[1].name}`, { kind: 'piece', patch: { sheets: { ...sheets, ...more } } })];
 }
 
-/** One strip from corner to corner at each place, in the lowest space. */
-function byDiagonals({ braces = [], interior, top }: Frame, where: readonly At[]): Fix[] {
+/** A strip has room where what it goes across is so many times as high as it is wide at least, and a gusset where it is so many times its reach. */
+const ROOM = 3;
+
+/** The spaces between the levels of a frame that are so high at least, the highest first. */
+const spacesFrom = ({ interior }: Frame, { spaces }: Shape, high: number) =>
+  (interior.split?.spaces ?? [interior])
+    .flatMap((s) => spaces.get(s.id) ?? [])
+    .filter((s) => s.clear.height.value >= high)
+    .sort((a, b) => b.clear.height.value - a.clear.height.value);
+
+/** One strip from corner to corner at each place, in the highest space. */
+function byDiagonals(piece: Frame, shape: Shape, where: readonly At[]): Fix[] {
+  const { braces = [], top } = piece;
   const { stock, wide } = top.level.rails;
-  const space = interior.split?.spaces[0]?.id ?? interior.id;
+  const space = spacesFrom(piece, shape, ROOM * wide)[0]?.id;
+  if (space === undefined) return [];
   const more = where.map((at): Brace => ({ at, is: 'diagonal', space, stock, wide }));
   return [pieceFix(say`${nameFor('diagonal', where)}`, { kind: 'piece', patch: { braces: [...braces, ...more] } })];
 }
 
 /** Gussets in the corners under the top. */
-function inGussets({ braces = [], interior }: Frame, where: readonly At[], workshop: Workshop): Fix[] {
+function inGussets(piece: Frame, shape: Shape, where: readonly At[], workshop: Workshop): Fix[] {
+  const { braces = [], interior } = piece;
   const [stiff] = sheetsFrom(workshop, GUSSET.thick);
-  if (!stiff || braces.some((b) => where.includes(b.at))) return [];
   const space = interior.split?.spaces.at(-1)?.id ?? interior.id;
+  if (!stiff || braces.some((b) => where.includes(b.at))) return [];
+  if (!spacesFrom(piece, shape, ROOM * GUSSET.reach).some((s) => s.id === space)) return [];
   const more = where.map((at): Brace => ({ at, is: 'gusset', space, stock: stiff[0], wide: GUSSET.reach }));
   return [pieceFix(say`${nameFor('gusset', where)} of ${stiff[1].name}`, { kind: 'piece', patch: { braces: [...braces, ...more] } })];
 }
@@ -57,12 +72,12 @@ function inCorners({ joined, top }: Frame): Fix[] {
 }
 
 /** What might keep a frame from leaning where it does, at both places together first. */
-export function standingFast(piece: Frame, leans: readonly At[], workshop: Workshop): readonly Fix[] {
+export function standingFast(piece: Frame, shape: Shape, leans: readonly At[], workshop: Workshop): readonly Fix[] {
   const places = leans.length > 1 ? [leans, ...leans.map((at) => [at])] : [leans];
   const each = places.flatMap((where) => [
     ...bySheets(piece, where, workshop),
-    ...byDiagonals(piece, where),
-    ...inGussets(piece, where, workshop),
+    ...byDiagonals(piece, shape, where),
+    ...inGussets(piece, shape, where, workshop),
   ]);
   return [...(leans.length > 0 ? each : []), ...inCorners(piece), toWall()];
 }

@@ -82,7 +82,7 @@ export function frameRacking(piece: Frame, shape: Shape, carried: Carried, works
     (sheets?.ends ? null : braced('ends', toFront)) ?? bySheet(sheets?.ends ? [FRAME.left, FRAME.right] : [], shape, push, toFront);
   const state = worse(sideways.state, forward.state);
   const leans = [...(sideways.state === 'fails' ? ['rear' as const] : []), ...(forward.state === 'fails' ? ['ends' as const] : [])];
-  const fixes = standingFast(piece, leans, workshop);
+  const fixes = standingFast(piece, shape, leans, workshop);
   const blocks = shape.members.some((m) => m.role === 'corner block');
   const bare = state === 'fails' && !blocks && !sheets?.rear && !sheets?.ends && !piece.braces?.length;
   const sentence = say`${pushed}: ${sideways.sentence}, and ${forward.sentence}.${bare ? ' Rails screwed to posts are not counted on: they lean.' : ''}`;

@@ -164,7 +164,7 @@ describe('where no change alone is enough', () => {
 
   test('what a person breaks through is mended too', () => {
     const top: Frame['top'] = {
-      level: { rails: { stock: 'deal21', wide: mm(35), ...all }, deck: { stock: 'ash18', goes: 'over', gap: ZERO } },
+      level: { rails: { stock: 'deal21', wide: mm(65), ...all }, deck: { stock: 'ash18', goes: 'over', gap: ZERO } },
       over: NO_OVER,
     };
     const made = framePiece(space('in'), { width: given(900), height: given(450), depth: given(300), top, usedBy: SAT });

@@ -30,7 +30,12 @@ export function BraceFields({ piece }: { piece: Frame }) {
   const { unit } = usePrecision();
   const { change, length, way } = usePieceFields();
   const braces = piece.braces ?? [];
-  const spaces = [...spacesOf(piece.interior)].filter(({ space }) => !space.split).map(({ space }) => space);
+  const high = (id: string) => settled.shape.spaces.get(id)?.clear.height.value ?? 0;
+  // The highest one first, where there is most room for them.
+  const spaces = [...spacesOf(piece.interior)]
+    .filter(({ space }) => !space.split)
+    .map(({ space }) => space)
+    .sort((a, b) => high(b.id) - high(a.id));
   const choices = spaces.map((s) => ({ id: s.id, label: settled.shape.spaces.get(s.id)?.label ?? s.id }));
   const put = (next: readonly Brace[], label: string) =>
     next.length > 0 ? change({ braces: [...next] }, label) : commit({ kind: 'piece', patch: {}, without: ['braces'] }, label);
