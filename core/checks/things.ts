@@ -1,8 +1,8 @@
-import { len, say } from '../figure/index.js';
+import { len, say, type Sentence } from '../figure/index.js';
 import { ZERO, add, sub, type Length } from '../length/index.js';
 import type { PlacedSpace, Shape, Stand } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { howMany, needOf, type Block } from '../things/index.js';
+import { howMany, isTurned, needOf, type Block } from '../things/index.js';
 import { pieceFix, type Check, type Fix } from '../finding/index.js';
 
 function tooTall(space: PlacedSpace, block: Block, over: Length): Fix[] {
@@ -35,6 +35,13 @@ function besideIt({ insets }: PlacedSpace): Length {
 }
 
 /** The height that things have in a space, over the deck where there is one. */
+/** What stands turned, since it goes in only so. */
+function turnedIn({ blocks }: PlacedSpace): Sentence {
+  const turned = blocks.filter(isTurned);
+  if (turned.length === 0) return say``;
+  return say` (turned: ${turned.map((b) => b.thing.name).join(', ')}, ${len((turned[0] as Block).stance.width)} wide so)`;
+}
+
 function headroom({ box, standing }: PlacedSpace): Length {
   return sub(box.y1, standing);
 }
@@ -259,7 +266,7 @@ function standing(space: PlacedSpace, shape: Shape, workshop: Workshop): Check[]
       severity: tight ? 'look' : 'good',
       state: tight ? 'close' : 'fine',
       about: { kind: 'space', id: space.id },
-      sentence: say`${space.blocks.map((b) => b.thing.name).join(', ')} in ${space.label}: ${len(above)} above, ${len(beside)} to spare across.`,
+      sentence: say`${space.blocks.map((b) => b.thing.name).join(', ')} in ${space.label}${turnedIn(space)}: ${len(above)} above, ${len(beside)} to spare across.`,
       fixes: [],
     },
   ];

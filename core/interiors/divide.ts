@@ -21,7 +21,7 @@ import {
   type Split,
 } from '../piece/index.js';
 import { solveRun, type PlacedLine, type Rounding, type RunLine, type RunSolution, type RunSpec } from '../run/index.js';
-import { blockIn, type Block } from '../things/index.js';
+import { blocksIn, type Block } from '../things/index.js';
 import { dividingMemberId } from './ids.js';
 import type { NeedContext, ClearRegion } from './kind.js';
 import { dividingKind, kindOf } from './kinds.js';
@@ -101,9 +101,13 @@ class Division {
       height: Math.max(0, clear.height.value - raised) as Length,
       depth: Math.max(0, clear.depth.value - region.setback) as Length,
     };
-    const blocks = space.things.flatMap(({ thing: id, count, at }): Block[] => {
+    const known = space.things.flatMap(({ thing: id, count, at }) => {
       const thing = this.context.workshop.things.get(id);
-      return thing ? [{ ...blockIn(id, thing, count, room), ...(at === undefined ? {} : { at }) }] : [];
+      return thing ? [{ id, thing, count, at }] : [];
+    });
+    const blocks = blocksIn(known, room).map((b, i): Block => {
+      const at = known[i]?.at;
+      return at === undefined ? b : { ...b, at };
     });
     return {
       id: space.id,

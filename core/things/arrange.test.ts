@@ -1,5 +1,5 @@
 import { mm, toMm } from '../length/index.js';
-import { blockIn, howMany, needOfThings, stancesOf, type Thing } from './index.js';
+import { blockIn, blocksIn, howMany, isTurned, needOfThings, stancesOf, type Thing } from './index.js';
 
 const clear = (width: number, height: number, depth: number) => ({ width: mm(width), height: mm(height), depth: mm(depth) });
 const thing = (extra: Partial<Thing>): Thing => ({
@@ -66,4 +66,28 @@ test('what a set needs side by side: widths add up, the tallest with its clearan
 test('stacking in the height there is', () => {
   const need = needOfThings([{ id: 'box', thing: thing({ stack: 3 }), count: 3 }], mm(60), mm(650));
   expect([toMm(need.width), toMm(need.height)]).toEqual([100, 600]);
+});
+
+describe('which way things stand', () => {
+  const box = thing({ shape: { kind: 'box', width: mm(300), height: mm(100), depth: mm(200) } });
+  const room = (width: number, depth: number) => clear(width, 400, depth);
+
+  test('as they were entered where they go in so, however much less wide they were turned', () => {
+    const block = blockIn('box', box, 2, room(900, 320));
+    expect([toMm(block.width), isTurned(block)]).toEqual([600, false]);
+  });
+
+  test('turned where they go in only so: too deep a front, or too little width beside others', () => {
+    // 200 wide and 300 deep goes into 250 only with its side in front.
+    expect(isTurned(blockIn('box', { ...box, shape: { kind: 'box', width: mm(200), height: mm(100), depth: mm(300) } }, 1, room(900, 250)))).toBe(true);
+    const two = [
+      { id: 'a', thing: box, count: 1 },
+      { id: 'b', thing: box, count: 1 },
+    ];
+    // Two of 300 in 600 stand as entered; in 450 they stand turned, 200 each.
+    expect(blocksIn(two, room(600, 320)).map(isTurned)).toEqual([false, false]);
+    expect(blocksIn(two, room(450, 320)).map((b) => toMm(b.width))).toEqual([200, 200]);
+    // What goes in neither way is shown as it was entered.
+    expect(blocksIn(two, room(350, 320)).map(isTurned)).toEqual([false, false]);
+  });
 });

@@ -80,24 +80,47 @@ function block(thingId: string, thing: Thing, count: number, stance: Stance, row
 }
 
 /**
- * The block that so many of a thing make in a clear space: the stance that takes the least
- * width, then the least height. Where nothing fits, the first stance in one row and one layer, so that the
- * view can show what stands out.
+ * The block that so many of a thing make in a clear space: as they were entered where all of them go in so, else the stance that
+ * takes the least width, then the least height. Where nothing fits, the first stance in one row and one layer, so that the view can show
+ * what stands out.
  * @example blockIn('tin', TIN, 2, { width: mm(960), height: mm(960), depth: mm(300) }).rows // 2
  */
-export function blockIn(thingId: string, thing: Thing, count: number, clear: Clear): Block {
+export function blockIn(thingId: string, thing: Thing, count: number, clear: Clear, turn = false): Block {
   let best: Block | null = null;
-  for (const stance of stancesOf(thing)) {
+  for (const [i, stance] of stancesOf(thing).entries()) {
     const rows = rowsIn(thing, stance, depthFor(thing, clear));
     const layers = Math.min(thing.stack, Math.floor((clear.height - thing.clearance) / stance.height));
     if (rows < 1 || layers < 1) continue;
     const next = block(thingId, thing, count, stance, rows, layers);
+    if (i === 0 && !turn && next.width <= clear.width) return next;
     if (!best || next.width < best.width || (next.width === best.width && next.height < best.height)) best = next;
   }
   if (best) return best;
   const first = stancesOf(thing)[0] as Stance;
   return block(thingId, thing, count, first, Math.max(1, rowsIn(thing, first, clear.depth)), 1);
 }
+
+/**
+ * The blocks of several things side by side in a clear space: as they were entered, or turned where only so all of them go in.
+ * @example blocksIn([{ id: 'tin', thing: TIN, count: 2 }], { width: mm(960), height: mm(960), depth: mm(300) }).length // 1
+ */
+export function blocksIn<T extends { readonly id: string; readonly thing: Thing; readonly count: number }>(
+  set: readonly T[],
+  clear: Clear,
+): readonly Block[] {
+  const all = (turn: boolean) => set.map(({ id, thing, count }) => blockIn(id, thing, count, clear, turn));
+  const wide = (blocks: readonly Block[]) => blocks.reduce((sum, b) => sum + b.width, 0);
+  const entered = all(false);
+  if (set.length < 2 || wide(entered) <= clear.width) return entered;
+  const turned = all(true);
+  return wide(turned) <= clear.width ? turned : entered;
+}
+
+/** Whether things stand otherwise than they were entered, since only so they go in. @example isTurned(blockIn('tin', TIN, 2, { width: mm(960), height: mm(960), depth: mm(300) })) // false */
+export const isTurned = ({ thing, stance }: Block): boolean => {
+  const [first] = stancesOf(thing);
+  return first !== undefined && (stance.width !== first.width || stance.height !== first.height);
+};
 
 /** What a set of blocks, standing side by side, needs clear. */
 export interface Need extends Clear {
