@@ -14,8 +14,9 @@ export async function programs(): Promise<ProgramSolver> {
 }
 
 /** One stock that was laid out, as it is printed. */
-export function laidStock({ stock, sheets, marks, blanks }: StockLaid, precision: Precision): LaidStock {
-  return { name: stock.name, form: stock.form, sheets, marks, before: beforeCuts(sheets, blanks, marks, precision) };
+export function laidStock({ stock, sheets, marks, blanks, asked }: StockLaid, precision: Precision): LaidStock {
+  const offcuts = new Map(asked.sources.flatMap((s) => (s.from === 'offcut' ? [[s.sheet.id, s.name] as const] : [])));
+  return { offcuts, name: stock.name, form: stock.form, sheets, marks, before: beforeCuts(sheets, blanks, marks, precision) };
 }
 
 /** How a piece is laid out on its stock, with the pieces that are cut together with it. @param solution of the piece itself */

@@ -1,6 +1,6 @@
-import { flawsOn, leftOn, partsOn, type LaidSheet, type Sawn } from '../core/cutting/laid.js';
+import { flawsOn, leftOn, partsOn, type LaidSheet } from '../core/cutting/laid.js';
 import { cutsOf, inOrder } from '../core/cutting/cuts.js';
-import { shopMoney, toolFor } from '../core/layout/index.js';
+import { fallsText, shopMoney, toolFor } from '../core/layout/index.js';
 import type { Tools } from '../core/project/index.js';
 import type { Stock } from '../core/stock/index.js';
 import { formatLength, toMm, type Length, type Precision } from '../core/length/index.js';
@@ -13,6 +13,8 @@ export interface LaidStock {
   readonly form: Stock['form'];
   /** What is written on each part. */
   readonly marks: ReadonlyMap<string, string>;
+  /** What each sheet that is an offcut is called, by the id of the sheet. */
+  readonly offcuts?: ReadonlyMap<string, string>;
   /** What is done before a cut, by the key of the cut. */
   readonly before?: ReadonlyMap<string, string>;
 }
@@ -35,7 +37,16 @@ function drawSheet(paper: Paper, sheet: LaidSheet, marks: ReadonlyMap<string, st
   box(0, 0, l, w).lineWidth(1).stroke('black');
   for (const rest of leftOn(sheet)) {
     pdf.dash(3, { space: 2 });
-    box(toMm(rest.x), toMm(rest.y), toMm(rest.length), toMm(rest.width)).lineWidth(0.4).stroke('black').undash();
+    const [long, wide] = [toMm(rest.length), toMm(rest.width)];
+    box(toMm(rest.x), toMm(rest.y), long, wide).lineWidth(0.4).stroke('black').undash();
+    paper.at('plain', 7);
+    const text = `${write(rest.length)} × ${write(rest.width)}`;
+    if (pdf.widthOfString(text) > long * scale * PT - 4 || wide * scale * PT < 10) continue;
+    pdf.text(text, (left + toMm(rest.x) * scale) * PT, (top + (toMm(rest.y) + wide / 2) * scale) * PT - 4, {
+      width: long * scale * PT,
+      align: 'center',
+      lineBreak: false,
+    });
   }
   for (const { x, y, length, width } of flawsOn(sheet)) {
     const [a, b] = [left + toMm(x) * scale, top + toMm(y) * scale];
@@ -105,41 +116,36 @@ function shopPage(paper: Paper, stocks: readonly LaidStock[], { precision, tools
 /** The same on pages of a paper that has others too; each stock begins a page. */
 export function layoutsOn(paper: Paper, stocks: readonly LaidStock[], { precision, tools }: PrintedWith): void {
   const write = (x: Length) => formatLength(x, precision);
-  for (const { name, form, sheets, marks, before } of stocks) {
+  for (const { name, form, sheets, marks, before, offcuts } of stocks) {
     if (sheets.length === 0) continue;
     paper.page();
     paper.heading(name);
     sheets.forEach((sheet, i) => {
       paper.room(30);
-      paper.text(`${form === 'sheet' ? 'Sheet' : 'Board'} ${i + 1}: ${write(sheet.length)} × ${write(sheet.width)} ${precision.unit}`, {
-        bold: true,
-      });
+      const offcut = offcuts?.get(sheet.sheet);
+      const size = `${write(sheet.length)} × ${write(sheet.width)} ${precision.unit}`;
+      paper.text(`${form === 'sheet' ? 'Sheet' : 'Board'} ${i + 1}${offcut ? `, ${offcut}` : ''}: ${size}`, { bold: true });
       drawSheet(paper, sheet, marks, precision);
     });
     paper.heading('Order of cuts', 13);
     let nth = 0;
+    const numbers = new Map<string, number>();
     for (const setting of inOrder(cutsOf(sheets))) {
       paper.text(`${setting.way === 'rip' ? 'Rip, fence at' : 'Crosscut, stop at'} ${write(setting.at)}`, { bold: true });
       for (const cut of setting.cuts) {
         nth += 1;
+        numbers.set(cut.key, nth);
         const first = before?.get(cut.key);
         if (first) paper.text(first, { box: true, size: 10 });
         const { by } = toolFor(cut, tools, form);
         const from = sheets.findIndex((s) => s.sheet === cut.sheet.sheet && s.copy === cut.sheet.copy) + 1;
         const saw = by === 'unknown' ? '' : by === 'none' ? ', by no saw there is' : `, ${SAWS[by]}`;
-        paper.text(
-          `${nth}. from ${from}: ${fallsText(cut.of.near, marks)}, ${write(cut.of.near.length)} × ${write(cut.of.near.width)}${saw}`,
-          { box: true, size: 10 },
-        );
+        const piece = cut.after === null ? '' : `, of cut ${numbers.get(cut.after) ?? '?'}`;
+        const falls = [cut.of.near, cut.of.far].map((sawn) => fallsText(sawn, marks, write));
+        paper.text(`${nth}. from ${from}${piece}: ${falls.join(' and ')}${saw}`, { box: true, size: 10 });
       }
     }
   }
 }
 
 const SAWS = { 'table saw': 'table saw', 'mitre saw': 'mitre saw', guide: 'along a guide', shop: 'at the shop' } as const;
-
-function fallsText(near: Sawn, marks: ReadonlyMap<string, string>): string {
-  if (near.kind === 'part') return marks.get(near.id) ?? '';
-  if (near.kind === 'left') return near.flaw ? 'a knot or split, not used' : 'left over';
-  return 'a piece to cut on';
-}

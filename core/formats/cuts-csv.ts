@@ -1,18 +1,10 @@
 import { cutsOf, inOrder } from '../cutting/cuts.js';
 import type { LaidSheet, Sawn } from '../cutting/laid.js';
-import { keysIn } from '../layout/plan.js';
+import { fallsText } from '../layout/falls.js';
 import { formatLength, toMm, type Precision } from '../length/index.js';
 import { csvOf } from './csv.js';
 
 const HEADER = ['cut', 'setting', 'sheet', 'way', 'at', 'of length', 'of width', 'gives', 'and', 'at mm'];
-
-function falls(sawn: Sawn | null, marks: ReadonlyMap<string, string>): string {
-  if (!sawn) return 'dust';
-  if (sawn.kind === 'left') return sawn.flaw ? 'knot or split' : 'left over';
-  return keysIn(sawn)
-    .map((key) => marks.get(key) ?? key)
-    .join(' ');
-}
 
 /**
  * The order of cuts as CSV. @param marks what is written on each blank, by its key
@@ -20,6 +12,7 @@ function falls(sawn: Sawn | null, marks: ReadonlyMap<string, string>): string {
  */
 export function cutsCsv(sheets: readonly LaidSheet[], marks: ReadonlyMap<string, string>, precision: Precision): string {
   let nth = 0;
+  const falls = (sawn: Sawn | null) => fallsText(sawn, marks, (l) => formatLength(l, precision));
   const rows = inOrder(cutsOf(sheets)).flatMap(({ way, at, cuts }, setting) =>
     cuts.map((cut) => {
       nth += 1;
@@ -32,8 +25,8 @@ export function cutsCsv(sheets: readonly LaidSheet[], marks: ReadonlyMap<string,
         formatLength(at, precision),
         formatLength(of.length, precision),
         formatLength(of.width, precision),
-        falls(of.near, marks),
-        falls(of.far, marks),
+        falls(of.near),
+        falls(of.far),
         toMm(at),
       ];
     }),

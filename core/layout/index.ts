@@ -12,3 +12,4 @@ export * from './fittings.js';
 export * from './matched.js';
 export * from './flaws.js';
 export * from './run-first.js';
+export { fallsText } from './falls.js';

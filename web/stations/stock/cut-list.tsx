@@ -1,8 +1,8 @@
 import { Fragment } from 'react';
 import styled from 'styled-components';
 import { cutsOf, inOrder, type Setting } from '../../../core/cutting/cuts.js';
-import { leftOn, type Sawn } from '../../../core/cutting/laid.js';
-import { keysIn } from '../../../core/layout/plan.js';
+import { leftOn } from '../../../core/cutting/laid.js';
+import { fallsText } from '../../../core/layout/falls.js';
 import { beforeCuts } from '../../../core/layout/run-first.js';
 import { restsOf } from '../../../core/layout/sums.js';
 import { toolFor, type ToolChoice } from '../../../core/layout/tools.js';
@@ -38,16 +38,6 @@ interface CutListProps {
   readonly marks: ReadonlyMap<string, string>;
   readonly cutting: Cutting;
   readonly change: (next: Partial<Cutting>, label: string) => void;
-}
-
-/** Marks that a strip or a part is known by: its letters, or that it is left over. */
-function fallsText(sawn: Sawn | null, marks: ReadonlyMap<string, string>, write: (l: Length) => string): string {
-  if (!sawn) return 'dust';
-  const size = `${write(sawn.length)} × ${write(sawn.width)}`;
-  if (sawn.kind === 'left') return `${sawn.flaw ? 'knot or split, not used' : 'left over'}, ${size}`;
-  const letters = keysIn(sawn).map((key) => marks.get(key) ?? '?');
-  if (sawn.kind === 'part') return `${letters[0]}, ${size}`;
-  return `${letters.slice(0, 6).join(', ')}${letters.length > 6 ? ` and ${letters.length - 6} more` : ''}, ${size}`;
 }
 
 /** One setting of the fence or the stop, with the cuts that are made with it. */
