@@ -101,8 +101,8 @@ export function slatJoints(slat: Member, rails: readonly Member[], broad: Length
   });
 }
 
-/** The heads of posts that a slat of the highest level lies on, each in the middle of what it covers of it. */
-function onPosts(slat: Member, { at: { posts, above } }: Pick<Rails, 'at'>): Joint[] {
+/** The heads of posts that a slat of the highest level lies on, on one line with the rail beside where there is one, which it then lies on as well. */
+function onPosts(slat: Member, { at: { posts, above } }: Pick<Rails, 'at'>, onRails: readonly Joint[]): Joint[] {
   if (above || posts.joined === 'end-on') return [];
   const { origin } = slat.frame;
   const [x, z] = [
@@ -114,7 +114,9 @@ function onPosts(slat: Member, { at: { posts, above } }: Pick<Rails, 'at'>): Joi
       const { id, x0, x1, z0, z1 } = pair[side];
       const [met, over] = [common(x, { from: x0, to: x1 }), common(z, { from: z0, to: z1 })];
       if (!met || !over) return [];
-      return [{ carried: slat.id, carrier: id, how: 'screws', on: atZ(middle(over.from, over.to)), part: toMm(sub(met.to, met.from)) }];
+      const own = middle(over.from, over.to);
+      const on = onRails.find((j) => j.on && Math.abs(j.on.at - own) < z1 - z0)?.on ?? atZ(own);
+      return [{ carried: slat.id, carrier: id, how: 'screws', on, part: toMm(sub(met.to, met.from)) }];
     }),
   );
 }
@@ -124,7 +126,13 @@ export function slatsOf(rails: Rails, under: readonly Member[]): Built {
   const laid = slatsLaid(rails);
   if (!laid) return { members: [], joints: [] };
   const members = laid.slats.filter(({ n }) => !rails.at.dealt?.slides(n)).map((slat) => slatMember(rails, slat, laid));
-  return { members, joints: members.flatMap((m) => [...slatJoints(m, under, rails.broad.value, 'screws'), ...onPosts(m, rails)]) };
+  return {
+    members,
+    joints: members.flatMap((m) => {
+      const onRails = slatJoints(m, under, rails.broad.value, 'screws');
+      return [...onRails, ...onPosts(m, rails, onRails)];
+    }),
+  };
 }
 
 /** What one needs to lay slats out: how many spacer blocks of which size. */
