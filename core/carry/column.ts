@@ -1,7 +1,7 @@
 import { asNewtons, type Newtons } from '../measures/index.js';
+import { asBefore } from '../figure/index.js';
 import { fromUnits, toMm } from '../length/index.js';
 import type { Joint, Member } from '../piece/index.js';
-import type { Vector } from '../solid/index.js';
 import type { Settings } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
 import type { CarriedMember } from './carry.js';
@@ -112,13 +112,12 @@ function freeStretches(post: Member, met: readonly { readonly joint: Joint; read
   return free.length > 0 ? free : [{ from, to: from, times }];
 }
 
-/** How broad a stretch is that what lies along `over` presses on, spread at 45° to the middle of the stretch, mm. */
-function reached(post: Member, over: Extent, across: Vector, { from, to }: Free): number {
-  const [low, high] = reachAlong(post, across);
+/** How broad a stretch is that what lies along `over` presses on, spread at 45° to the middle of the stretch, between the edges of the post, mm. */
+function reached(thick: number, [low, high]: Extent, over: Extent, { from, to }: Free): number {
   const spread = (to - from) / 2;
   const within = (at: number) => Math.min(high, Math.max(low, at));
   // What is on an edge of it presses on a strip as broad as it is thick at least.
-  return Math.max(toMm(post.thickness.value), within(within(over[1]) + spread) - within(within(over[0]) - spread));
+  return Math.max(thick, within(within(over[1]) + spread) - within(within(over[0]) - spread));
 }
 
 /** What is left of the section of a post where most is cut out of it, mm²: notches, housings, holes of bolts. */
@@ -155,11 +154,34 @@ function gradeOf({ stock, frame }: Member): { readonly fc: number; readonly E05:
  * @param times how many times its free length counts: 2 where it may move aside at its head
  */
 export function columnOf(
-  { member, total, handed = [] }: Pick<CarriedMember, 'member' | 'total'> & Partial<Pick<CarriedMember, 'handed'>>,
+  of: OnColumn,
   joints: readonly Joint[],
   members: ReadonlyMap<string, Member>,
   settings: Settings,
   times = UNBRACED,
+): ColumnAnswer | null {
+  const met = (carriedIn(joints).get(of.member.id) ?? []).flatMap((joint): Met[] => {
+    const other = members.get(joint.carried);
+    return other ? [{ joint, other }] : [];
+  });
+  const same = [settings, ...met.map((m) => m.other)];
+  return columnsAsBefore(of, { same, alike: [times, ...met.map((m) => m.joint.how)] }, () => newColumn(of, met, members, settings, times));
+}
+
+type OnColumn = Pick<CarriedMember, 'member' | 'total'> & Partial<Pick<CarriedMember, 'handed'>>;
+interface Met {
+  readonly joint: Joint;
+  readonly other: Member;
+}
+
+const columnsAsBefore = asBefore<OnColumn, ColumnAnswer | null>();
+
+function newColumn(
+  { member, total, handed = [] }: OnColumn,
+  met: readonly Met[],
+  members: ReadonlyMap<string, Member>,
+  settings: Settings,
+  times: number,
 ): ColumnAnswer | null {
   const { material, density } = propertiesOf(member.stock);
   const strength = bearingStrength(material, density, settings.serviceClass, 'end');
@@ -168,29 +190,31 @@ export function columnOf(
   const [wide, thick] = [toMm(member.width.value), toMm(member.thickness.value)].sort((a, b) => b - a) as [number, number];
   const upright = member.frame.u[1] !== 0;
   const broad = upright ? wide : toMm(member.length.value);
-  const met = (carriedIn(joints).get(member.id) ?? []).flatMap((joint) => {
-    const other = members.get(joint.carried);
-    return other ? [{ joint, other }] : [];
-  });
   const across = upright ? member.frame.v : member.frame.u;
-  const own = total - handed.reduce((sum, h) => sum + h.newtons, 0);
+  const edges = reachAlong(member, across);
+  const slab = broad >= SLAB * thick;
+  const net = netSection(member);
+  // Of what is not known where it is all of it counts, all over.
+  const above = handed.map(({ from, newtons }) => {
+    const other = members.get(from);
+    const over = slab && other ? reachAlong(other, across) : edges;
+    return { newtons, top: other ? extentsOf(other)[1][1] : Infinity, over, all: over[0] <= edges[0] && over[1] >= edges[1] };
+  });
+  const own = total - above.reduce((sum, h) => sum + h.newtons, 0);
   const answers = freeStretches(member, met, times).map((free): ColumnAnswer => {
-    // Of what is not known where it is all of it counts, all over.
-    const above = handed.flatMap(({ from, newtons }) => {
-      const other = members.get(from);
-      if (!other) return [{ newtons, over: reachAlong(member, across) }];
-      return extentsOf(other)[1][1] > free.from ? [{ newtons, over: reachAlong(other, across) }] : [];
-    });
-    const newtons = own + above.reduce((sum, h) => sum + h.newtons, 0);
     // Its own weight is on all of it.
-    const reach = (over: Extent) => (broad < SLAB * thick ? broad : reached(member, over, across, free));
-    const perMm = own / broad + above.reduce((sum, h) => sum + h.newtons / reach(h.over), 0);
+    let [newtons, perMm] = [own, own / broad];
+    for (const h of above) {
+      if (h.top <= free.from) continue;
+      newtons += h.newtons;
+      perMm += h.newtons / (h.all ? broad : reached(thick, edges, h.over, free));
+    }
     const long = free.to - free.from;
     const { slender, part } = enColumn({ effective: free.times * long, thick, ...grade });
     // What is cut out of it lies where something meets it, and not where it bows: the net section is crushed, the whole one bows
     // (NDS 2018 3.6.3).
     const reaches = perMm > 0 ? newtons / perMm : broad;
-    const holds = strength.allowed * Math.min(part * reaches * thick, netSection(member));
+    const holds = strength.allowed * Math.min(part * reaches * thick, net);
     const used = holds > 0 ? newtons / holds : Infinity;
     return { free: long, times: free.times, slender, newtons: asNewtons(newtons), holds: asNewtons(holds), used, state: stateOf(used, 1) };
   });

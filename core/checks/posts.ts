@@ -11,13 +11,28 @@ interface Judged {
   readonly answer: ColumnAnswer;
 }
 
+/** As near to it as another but for rounding: the first counts. */
+const ALIKE = 1 + 1e-9;
+
 const isPost = ({ role }: Member) => role === 'post';
 
 /** Whether a member stands upright in a piece, so that what it carries presses it along. */
 const stands = ({ frame: { u, v, n } }: Member) => n[1] === 0 && (Math.abs(u[1]) > 1 - 1e-9 || Math.abs(v[1]) > 1 - 1e-9);
 
-/** Posts, sides, dividers and legs that something stands on, each with how near it is to bowing out; null where nothing is published. */
-export function columnsIn(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop) {
+/** What stands upright under something, with how near it is to bowing out; null where nothing is published. */
+type Columns = readonly { readonly c: CarriedMember; readonly answer: ColumnAnswer | null }[];
+
+/** What is carried never changes, and is of one piece. */
+const known = new WeakMap<Carried, Columns>();
+
+/** Posts, sides, dividers and legs that something stands on, each with how near it is to bowing out. */
+export function columnsIn(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): Columns {
+  const columns = known.get(carried) ?? newColumns(piece, shape, carried, workshop);
+  known.set(carried, columns);
+  return columns;
+}
+
+function newColumns(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): Columns {
   if (hangs(shape)) return [];
   const byId = new Map(shape.members.map((m) => [m.id, m]));
   // A back, or the wall, keeps what is beside it from moving aside; posts are asked as if nothing did.
@@ -32,7 +47,8 @@ export function columnsIn(piece: Piece, shape: Shape, carried: Carried, workshop
 /** What stands upright and is nearest to bowing out under what it carries; said of posts where it is fine too. */
 export function postChecks(piece: Piece, shape: Shape, carried: Carried, letters: Letters, workshop: Workshop): Check[] {
   const judged = columnsIn(piece, shape, carried, workshop).filter((j): j is Judged => j.answer !== null);
-  const mostUsed = (of: readonly Judged[]) => of.reduce<Judged | null>((most, j) => (most && most.answer.used >= j.answer.used ? most : j), null);
+  const mostUsed = (of: readonly Judged[]) =>
+    of.reduce<Judged | null>((most, j) => (most && most.answer.used * ALIKE >= j.answer.used ? most : j), null);
   const worst = mostUsed(judged);
   const told = worst?.answer.state === 'fine' ? mostUsed(judged.filter((j) => isPost(j.c.member))) : worst;
   if (!told) return [];
@@ -54,6 +70,13 @@ export function postChecks(piece: Piece, shape: Shape, carried: Carried, letters
         return edit ? [pieceFix(say`${isPost(c.member) ? 'Posts of' : 'Make it of'} ${s.name}`, edit)] : [];
       });
   return [
-    { id: good ? 'posts-fine' : `post-${c.member.id}`, severity: severityOf(state), state, about: { kind: 'member', id: c.member.id }, sentence, fixes },
+    {
+      id: good ? 'posts-fine' : `post-${c.member.id}`,
+      severity: severityOf(state),
+      state,
+      about: { kind: 'member', id: c.member.id },
+      sentence,
+      fixes,
+    },
   ];
 }
