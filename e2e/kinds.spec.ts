@@ -1,4 +1,6 @@
 import type { Page } from '@playwright/test';
+import { begin } from './begin.js';
+import { keyboard, tabTo } from './hands.js';
 import { expect, test } from './server.js';
 
 const PIECES = '/p/print-shed/pieces';
@@ -184,6 +186,29 @@ test.describe('contents first', () => {
     await page.getByRole('button', { name: 'A list', exact: true }).click();
     await page.getByRole('button', { name: 'Jars and bottles' }).click();
     await expect(page.getByRole('row', { name: /Jar, one litre/ })).toBeVisible();
+  });
+
+  test('from empty by keyboard @long: lists in inches of things and of stock, as spreadsheets and yards write them', async ({ page, empty }) => {
+    const hands = keyboard(page);
+    await begin(page, hands, empty, 'List the things');
+    await hands.press('button', 'in');
+    await hands.press('button', 'A list');
+    // No head tells the unit: the page does. Fractions, and a count behind a cross.
+    await hands.fill(/One thing a line/, 'Item\tW\tH\tD\tQty\nType case\t14 1/2\t2 1/4\t10\tx2\nBrayer box\t9.25\t4\t6 3/8\t3 pcs');
+    await hands.press('button', 'Add 2 things');
+    await expect(page.getByRole('row', { name: /Type case/ })).toContainText('14 1/2');
+    await expect(page.getByRole('row', { name: /Brayer box/ })).toContainText('6 3/8');
+    await hands.press('link', 'Stockroom');
+    const list = page.getByLabel('Read a list of stocks (CSV)');
+    await tabTo(page, list);
+    const chosen = page.waitForEvent('filechooser');
+    await page.keyboard.press('Enter');
+    // Sizes in one cell, and money with its sign.
+    const csv = 'Name,Size,Form,Material,Price\nPoplar,3/4 x 5 1/2 x 96,board,yellow-poplar,$12.50\nBirch ply,23/32 x 48 x 96,sheet,birch plywood,$84.50\n';
+    await (await chosen).setFiles({ name: 'yard.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+    await hands.press('button', 'Take 2 stocks');
+    await expect(page.getByRole('row', { name: /Poplar/ })).toContainText('5 1/2');
+    await expect(page.getByRole('row', { name: /Birch ply/ })).toContainText('23/32');
   });
 
   test('what must be held becomes shelves, proven lowest, and is used', async ({ page, shed }) => {

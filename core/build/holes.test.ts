@@ -25,7 +25,8 @@ test('bolts of a rail of 27 x 95 in a post of 450: 4 diameters under its upper e
     },
   ]);
   // Of the 1110 between the posts, the nuts sit 60 from either end; the hole goes a diameter past them: 60 + 8.
-  const [left, nuts, right] = rowsOf('frame-top/rail/1');
+  // Screws of what is under its deck go through it besides.
+  const [left, nuts, right] = rowsOf('frame-top/rail/1').filter((row) => !row.text.startsWith('screw'));
   expect([left?.text, left?.surface, left?.places]).toEqual(['bolt hole Ø9, 68 deep', 'left end', [[63, 32]]]);
   expect([right?.text, right?.surface, right?.places]).toEqual(['bolt hole Ø9, 68 deep', 'right end', [[63, 32]]]);
   expect([nuts?.text, nuts?.aside, nuts?.places]).toEqual([

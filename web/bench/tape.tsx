@@ -17,6 +17,9 @@ const FIGURE_PX = 14;
 const HIGH_PX = 17;
 const RULE_PX = 6;
 
+/** From how long on a gap of an upright tape says its rule under its figure, px. */
+const NAMED_PX = 40;
+
 /** How thick a tape is drawn, px. */
 export const TAPE_THICKNESS = 58;
 
@@ -322,7 +325,7 @@ export function Tape({ tape, label, scale, left, top, way, ...rest }: TapeProps)
                   <small>along</small>
                 </>
               ) : null}
-              {ruleName(line) && (upright ? px >= (line.along ? ALONG_PX + 16 : 34) : wide >= ruleName(line).length * RULE_PX + 8) ? (
+              {ruleName(line) && (upright ? px >= (line.along ? ALONG_PX + 16 : NAMED_PX) : wide >= ruleName(line).length * RULE_PX + 8) ? (
                 <small>{ruleName(line)}</small>
               ) : null}
             </Line>
