@@ -39,16 +39,29 @@ test('a layout is read back by another library: its parts with their sizes, and 
   const file = join(folder, 'layout.pdf');
   writeFileSync(
     file,
-    await layoutPages('Case', [{ name: 'Ply 18', form: 'sheet', sheets: [sheet], marks: new Map([['a', 'A']]), offcuts: new Map([['buy 0', 'Offcut 2']]) }], {
-      precision: { unit: 'mm', step: mm(0.1) },
-    }),
+    await layoutPages(
+      'Case',
+      [{ name: 'Ply 18', form: 'sheet', sheets: [sheet], marks: new Map([['a', 'A']]), offcuts: new Map([['buy 0', 'Offcut 2']]) }],
+      {
+        precision: { unit: 'mm', step: mm(0.1) },
+      },
+    ),
   );
   const [page, ...more] = JSON.parse(execFileSync(process.execPath, ['print/test/read-pdf.mjs', file], { encoding: 'utf8' })) as {
     texts: string[];
   }[];
   expect(more).toEqual([]);
   const text = page?.texts.join(' ').replace(/\s+/g, ' ') ?? '';
-  for (const said of ['Ply 18', 'Sheet 1, Offcut 2: 1000 × 500 mm', '1000 × 196', 'A 600 × 300', 'Rip, fence at 300', 'Crosscut, stop at 600', '1. from 1: A, 1000 × 300 and left over, 1000 × 196', '2. from 1, of cut 1: A, 600 × 300 and left over, 396 × 300'])
+  for (const said of [
+    'Ply 18',
+    'Sheet 1, Offcut 2: 1000 × 500 mm',
+    '1000 × 196',
+    'A 600 × 300',
+    'Rip, fence at 300',
+    'Crosscut, stop at 600',
+    '1. from 1: A, 1000 × 300 and left over, 1000 × 196',
+    '2. from 1, of cut 1: A, 600 × 300 and left over, 396 × 300',
+  ])
     expect(text).toContain(said);
   expect(text.indexOf('Rip, fence')).toBeLessThan(text.indexOf('Crosscut, stop'));
 });

@@ -22,10 +22,16 @@ function forcesOf(c: CarriedMember): void {
 function momentsOf(c: CarriedMember): boolean {
   const { bending } = c;
   // What is held beside its span gives some of its load there; what leans bends by what of its load is square to it.
-  if (!bending || c.member.frame.u[1] !== 0 || bending.beside !== 'none' || bending.lines.length > 0 || c.supports.some((s) => !s.on)) return false;
+  if (!bending || c.member.frame.u[1] !== 0 || bending.beside !== 'none' || bending.lines.length > 0 || c.supports.some((s) => !s.on))
+    return false;
   const { lines, points } = allLoaded(bending.loads);
-  const loads = [...lines.map((l) => ({ x: (l.from + l.to) / 2, n: l.perMm * (l.to - l.from) })), ...points.map((p) => ({ x: p.x, n: p.newtons }))];
-  const held = c.supports.flatMap(({ on, newtons }) => (on ? [{ x: on.at * dot(on.along, bending.along) - bending.from, n: newtons }] : []));
+  const loads = [
+    ...lines.map((l) => ({ x: (l.from + l.to) / 2, n: l.perMm * (l.to - l.from) })),
+    ...points.map((p) => ({ x: p.x, n: p.newtons })),
+  ];
+  const held = c.supports.flatMap(({ on, newtons }) =>
+    on ? [{ x: on.at * dot(on.along, bending.along) - bending.from, n: newtons }] : [],
+  );
   alike(sum(held.map((h) => h.n)), sum(loads.map((l) => l.n)), c.total);
   alike(sum(held.map((h) => h.n * h.x)), sum(loads.map((l) => l.n * l.x)), c.total * bending.length);
   return true;

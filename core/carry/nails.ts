@@ -41,7 +41,15 @@ export const nailMoment = (d: number): number => 0.3 * WIRE * d ** 2.6;
  * What one nail holds across it in single shear, characteristic, N: the least of the six ways it yields (8.6 a to f).
  * @example nailModes({ d: 2, side: { embedment: 20, deep: 10 }, main: { embedment: 20, deep: 30 } })[0] // 400
  */
-export function nailModes({ d, side, main }: { readonly d: number; readonly side: NailedWood; readonly main: NailedWood }): readonly number[] {
+export function nailModes({
+  d,
+  side,
+  main,
+}: {
+  readonly d: number;
+  readonly side: NailedWood;
+  readonly main: NailedWood;
+}): readonly number[] {
   const [f, t1, t2] = [side.embedment, side.deep, main.deep];
   const beta = main.embedment / f;
   const M = nailMoment(d);

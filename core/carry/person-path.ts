@@ -79,7 +79,9 @@ function targetsOf(piece: Piece, shape: Shape, carried: Carried, workshop: Works
 function besideOn(deck: CarriedMember, carrier: string): { readonly pitch: number; readonly inner: boolean } {
   const own = deck.supports.find((s) => s.carrier === carrier)?.on;
   const apart = own
-    ? deck.supports.flatMap(({ on }) => (on && Math.abs(dot(on.along, own.along)) > 1 - 1e-9 ? [on.at - own.at] : [])).filter((d) => Math.abs(d) > 1)
+    ? deck.supports
+        .flatMap(({ on }) => (on && Math.abs(dot(on.along, own.along)) > 1 - 1e-9 ? [on.at - own.at] : []))
+        .filter((d) => Math.abs(d) > 1)
     : [];
   return { pitch: Math.min(...apart.map(Math.abs), Infinity), inner: apart.some((d) => d > 0) && apart.some((d) => d < 0) };
 }

@@ -191,7 +191,11 @@ const PANEL = { face: 2655, edge: 2055, allowed: 1 / 5 } as const;
  * @param thread in inches
  * @example panelWithdrawal({ gravity: 0.75, face: true }, 0.164, 0.5) // 195.7
  */
-export function panelWithdrawal({ gravity, face }: { readonly gravity: number; readonly face: boolean }, D: number, thread: number): number {
+export function panelWithdrawal(
+  { gravity, face }: { readonly gravity: number; readonly face: boolean },
+  D: number,
+  thread: number,
+): number {
   const pounds = (face ? PANEL.face : PANEL.edge) * D ** 0.5 * Math.max(0, thread - D / 3) ** 1.25 * gravity ** 2;
   return pounds * PANEL.allowed * N_PER_LBF;
 }

@@ -32,7 +32,8 @@ export function onSlides({ members, runsOn }: Body, carried: Carried): OnSlides 
   const assumed = parts.every((c) => c.standing.every((s) => s.assumed));
   const contents = known && !empty ? parts.reduce((sum, c) => sum + c.standing.reduce((kg, s) => kg + s.kg, 0), 0) : null;
   const { name, rating } = runsOn;
-  if (rating === null || contents === null) return { name, rating, contents, self: asKg(self), empty, assumed, used: null, state: 'not judged' };
+  if (rating === null || contents === null)
+    return { name, rating, contents, self: asKg(self), empty, assumed, used: null, state: 'not judged' };
   const used = (contents + self) / rating;
   return { name, rating, contents, self: asKg(self), empty, assumed, used, state: stateOf(used, 1) };
 }

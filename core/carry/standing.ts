@@ -148,7 +148,8 @@ export function standingOn(shape: Shape): { standing: Map<string, Standing[]>; u
     const carriers = stand?.carriers ?? [space.neighbours.below];
     if (space.blocks.length === 0 && !stand?.filled && !stand?.people) {
       const keeping = carriers.every((id) => keeps.has(id));
-      if (isOpen && keeping) carriers.forEach((id) => standing.set(id, [...(standing.get(id) ?? []), shareOf(assumedIn(space), carriers.length)]));
+      if (isOpen && keeping)
+        carriers.forEach((id) => standing.set(id, [...(standing.get(id) ?? []), shareOf(assumedIn(space), carriers.length)]));
       continue;
     }
     const { kg, unknown } = loadOf(space, stand?.filled);

@@ -55,7 +55,15 @@ function heavierSlides(piece: Piece, body: Body, kg: number, { slides }: Worksho
     .sort(([, a], [, b]) => (a.rating ?? 0) - (b.rating ?? 0))
     .flatMap(([id, s]) => {
       const on = kind.onSlides?.(making, id, s);
-      return on ? [pieceFix(say`Run the drawers on ${s.name}, rated for ${mass(asKg(s.rating ?? 0))}`, { kind: 'making', space: bank.id, making: on })] : [];
+      return on
+        ? [
+            pieceFix(say`Run the drawers on ${s.name}, rated for ${mass(asKg(s.rating ?? 0))}`, {
+              kind: 'making',
+              space: bank.id,
+              making: on,
+            }),
+          ]
+        : [];
     });
 }
 
@@ -72,7 +80,16 @@ function rated(piece: Piece, body: Body, carried: Carried, workshop: Workshop): 
   const weighs = say`${body.label} holds ${mass(asKg(contents))}${assumed ? ', as drawers of its size do at home,' : ''} and weighs ${mass(self)}; a pair of ${name} is rated for ${mass(rating)}`;
   const near = slides.state === 'close';
   const sentence = near ? say`${weighs}: ${Math.round(used * 100)} % of it.` : say`${weighs}.`;
-  return [{ id: `rating-${body.id}`, severity: near || assumed ? 'look' : 'stop', state: slides.state, about, sentence, fixes: heavierSlides(piece, body, contents + self, workshop) }];
+  return [
+    {
+      id: `rating-${body.id}`,
+      severity: near || assumed ? 'look' : 'stop',
+      state: slides.state,
+      about,
+      sentence,
+      fixes: heavierSlides(piece, body, contents + self, workshop),
+    },
+  ];
 }
 
 interface Boxed {

@@ -79,7 +79,9 @@ describe('which way things stand', () => {
 
   test('turned where they go in only so: too deep a front, or too little width beside others', () => {
     // 200 wide and 300 deep goes into 250 only with its side in front.
-    expect(isTurned(blockIn('box', { ...box, shape: { kind: 'box', width: mm(200), height: mm(100), depth: mm(300) } }, 1, room(900, 250)))).toBe(true);
+    expect(
+      isTurned(blockIn('box', { ...box, shape: { kind: 'box', width: mm(200), height: mm(100), depth: mm(300) } }, 1, room(900, 250))),
+    ).toBe(true);
     const two = [
       { id: 'a', thing: box, count: 1 },
       { id: 'b', thing: box, count: 1 },

@@ -224,6 +224,10 @@ function LineFigure({ value, precision, room, upright }: { value: Length; precis
   return !upright && room >= HIGH_PX && wide <= TAPE_THICKNESS - 6 ? <Turned>{figure}</Turned> : null;
 }
 
+/** How long a gap of a tape across must be to say its rule, px: under a figure that is turned there is no room for it. */
+const acrossRoom = (line: TapeLine, precision: Precision) =>
+  Math.max(ruleName(line).length * RULE_PX + 8, writtenWide(line.size.value, precision, FIGURE_PX) + 4);
+
 /** A tape hooked on the drawing at its own scale: black is wood, yellow a gap with its size and rule. */
 export function Tape({ tape, label, scale, left, top, way, ...rest }: TapeProps) {
   const upright = way !== 'across';
@@ -325,7 +329,7 @@ export function Tape({ tape, label, scale, left, top, way, ...rest }: TapeProps)
                   <small>along</small>
                 </>
               ) : null}
-              {ruleName(line) && (upright ? px >= (line.along ? ALONG_PX + 16 : NAMED_PX) : wide >= ruleName(line).length * RULE_PX + 8) ? (
+              {ruleName(line) && (upright ? px >= (line.along ? ALONG_PX + 16 : NAMED_PX) : wide >= acrossRoom(line, rest.precision)) ? (
                 <small>{ruleName(line)}</small>
               ) : null}
             </Line>

@@ -120,7 +120,8 @@ function onUppermost(row: Row, count: number, newtons: Newtons, out: number): On
 function turnedOut(row: Row, newtons: Newtons, out: number): Held {
   if (Math.abs(row.along[1]) < Math.SQRT1_2) return { row, reason: 'they are not in a row up it' };
   const { joint, into } = row;
-  if (joint.main.wood.endGrain && !joint.main.wood.panel && propertiesOf(into.stock).material.form !== 'solid') return { row, reason: PULLED_FROM_EDGE };
+  if (joint.main.wood.endGrain && !joint.main.wood.panel && propertiesOf(into.stock).material.form !== 'solid')
+    return { row, reason: PULLED_FROM_EDGE };
   const [across, straight] = [lateral(joint), withdrawal(joint)];
   if (!across.judged) return { row, reason: across.reason };
   if (!straight.judged) return { row, reason: straight.reason };
@@ -216,7 +217,9 @@ function inPlace(support: Support, { frame }: Member): readonly Fixing[] {
   const stands = support.how === 'bearing' && (support.carrier === FLOOR || frame.n[1] === 0);
   // How it hangs on a wall is asked of the piece as a whole.
   if (stands || support.how === 'hung') return [];
-  return [notJudged(support, 'what is there already is not known', () => say`Held by what is there already, which is not known: not checked.`)];
+  return [
+    notJudged(support, 'what is there already is not known', () => say`Held by what is there already, which is not known: not checked.`),
+  ];
 }
 
 /** How one support holds a member; nothing for what lies along another one. */

@@ -24,7 +24,11 @@ export function gluedOn(support: Support, member: Member, carrier: Member): Fixi
   if (!met) return notJudged(support, 'they do not meet face to face', () => say`Glued, but not face to face: not checked.`);
   const both = [member, carrier];
   if (both.some((m) => grainAlong(m, met.normal) === 'end' && isSolid(m)))
-    return notJudged(support, 'glue on end grain is not counted on', () => say`Glue on end grain is not counted on: screw it too, or house it.`);
+    return notJudged(
+      support,
+      'glue on end grain is not counted on',
+      () => say`Glue on end grain is not counted on: screw it too, or house it.`,
+    );
   const parallel = Math.abs(dot(member.frame.u, carrier.frame.u)) > Math.SQRT1_2;
   const shears = both.map((m) => (isSolid(m) && parallel ? SHEAR[woodKind(propertiesOf(m.stock).material)] : ROLLING));
   const shear = Math.min(...shears);

@@ -48,7 +48,10 @@ export function nailed(support: Support, member: Member, carrier: Member, { serv
   const share = lastingShare(propertiesOf(into.stock).material, serviceClass);
   if (share === null) return none(`${into.stock.name} may not carry for years where it is damp`);
   const modes = nailModes({ d: BRAD.d, side: { embedment: f1, deep: side }, main: { embedment: f2, deep } });
-  const grain = grainAlong(into, contact.normal) === 'face' || (grainAlong(into, contact.normal) === 'edge' && into.stock.form === 'board') ? 1 : IN_END;
+  const grain =
+    grainAlong(into, contact.normal) === 'face' || (grainAlong(into, contact.normal) === 'edge' && into.stock.form === 'board')
+      ? 1
+      : IN_END;
   const each = Math.min(...modes) * share * grain;
   const [low, high] = contact.over[0];
   const count = Math.max(2, Math.floor((high - low) / EVERY));

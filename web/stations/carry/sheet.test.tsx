@@ -22,7 +22,9 @@ test('what is loaded comes first with how far it bends, and what is said to carr
 test('the weight on the floor is that of the piece and of all that stands in it', async () => {
   await onBench(projectWith(SHELVED), { shown: <CarrySheet />, at: 'carry' });
   // 2.167 m² of parts, 18 thick, 680 kg/m³: 26.5 kg; ten things of 2 kg, and 0.65 kN on a square metre of the empty shelf.
-  expect(document.body.textContent).toContain('Total weight on the floor: 63.7 kg, of which the piece itself is 26.5 kg, and 17.2 kg are assumed.');
+  expect(document.body.textContent).toContain(
+    'Total weight on the floor: 63.7 kg, of which the piece itself is 26.5 kg, and 17.2 kg are assumed.',
+  );
 });
 
 test('a member that is pressed is the one that is looked at', async () => {
