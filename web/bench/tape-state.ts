@@ -1,4 +1,5 @@
 import { readLength, type Length, type Precision, fromUnits } from '../../core/length/index.js';
+import type { GapRule } from '../../core/run/index.js';
 import type { PieceEdit } from '../../core/piece/index.js';
 import type { TapeAxis, TapeLine } from '../../core/solution/index.js';
 import { entryText } from '../shared/length-field.js';
@@ -237,4 +238,18 @@ export function keyAction(key: string, way: Way, shiftKey: boolean, fast: boolea
   if (key.toLowerCase() === 'r') return { kind: 'rules' };
   if (/^[\d.]$/.test(key)) return { kind: 'type', text: key };
   return null;
+}
+
+const RULE_NAMES: Readonly<Record<GapRule['kind'], string>> = {
+  fixed: 'fixed',
+  fit: 'fits',
+  share: 'share',
+  graded: 'graded',
+  grid: 'on a pitch',
+};
+
+/** What decides a gap, in a word. */
+export function ruleName(line: TapeLine): string {
+  if (line.kind === 'wood') return line.held === 'pinned' ? 'held' : line.held === 'aligned' ? 'in line' : '';
+  return line.rule ? RULE_NAMES[line.rule.kind] : '';
 }

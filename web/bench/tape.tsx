@@ -1,12 +1,11 @@
 import { memo, useEffect, useRef, type FocusEvent, type PointerEvent } from 'react';
 import styled, { css } from 'styled-components';
 import { fromUnits, toMm, type Length, type Precision } from '../../core/length/index.js';
-import type { GapRule } from '../../core/run/index.js';
 import type { Tape as TapeData, TapeLine } from '../../core/solution/index.js';
 import { LengthText, writtenWide } from '../shared/length-text.js';
 import { Fault } from '../shared/ui.js';
 import { ink, inkSoft, link, onTape, paper, red, tape as tapeYellow, tapePale } from '../theme/tokens.js';
-import { canType, type Way } from './tape-state.js';
+import { canType, ruleName, type Way } from './tape-state.js';
 import { useTape, type TapeHook, type TapeOptions } from './use-tape.js';
 
 /** From how long on a gap says what it is along what leans, px. */
@@ -16,9 +15,6 @@ const ALONG_PX = 56;
 const FIGURE_PX = 14;
 const HIGH_PX = 17;
 const RULE_PX = 6;
-
-/** From how long on a gap of an upright tape says its rule under its figure, px. */
-const NAMED_PX = 40;
 
 /** How thick a tape is drawn, px. */
 export const TAPE_THICKNESS = 58;
@@ -119,20 +115,6 @@ const Ticks = styled.svg`
   height: 100%;
   pointer-events: none;
 `;
-
-const RULE_NAMES: Readonly<Record<GapRule['kind'], string>> = {
-  fixed: 'fixed',
-  fit: 'fits',
-  share: 'share',
-  graded: 'graded',
-  grid: 'on a pitch',
-};
-
-/** What decides a gap, in a word. */
-export function ruleName(line: TapeLine): string {
-  if (line.kind === 'wood') return line.held === 'pinned' ? 'held' : line.held === 'aligned' ? 'in line' : '';
-  return line.rule ? RULE_NAMES[line.rule.kind] : '';
-}
 
 interface TapeProps extends Omit<TapeOptions, 'lines' | 'axis'> {
   readonly tape: TapeData;
@@ -329,7 +311,7 @@ export function Tape({ tape, label, scale, left, top, way, ...rest }: TapeProps)
                   <small>along</small>
                 </>
               ) : null}
-              {ruleName(line) && (upright ? px >= (line.along ? ALONG_PX + 16 : NAMED_PX) : wide >= acrossRoom(line, rest.precision)) ? (
+              {ruleName(line) && (upright ? px >= (line.along ? ALONG_PX + 16 : 34) : wide >= acrossRoom(line, rest.precision)) ? (
                 <small>{ruleName(line)}</small>
               ) : null}
             </Line>
