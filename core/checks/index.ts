@@ -35,6 +35,7 @@ export { nameOf } from './names.js';
 export { clashSentence, heldIn } from './screws.js';
 export { standsWithJoints, weakEnds } from './stands.js';
 export { tooManyParts } from './too-many.js';
+export { uncheckedJoints } from './not-checked.js';
 
 /** What a problem of the shape is about: a member or a space of it where there is one of that id. */
 function aboutOf(shape: Shape, id: string): About {

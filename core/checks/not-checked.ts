@@ -23,7 +23,8 @@ const parts = ({ members }: Carried): readonly Open[] =>
       reason: unknown.length > 0 ? `${missing ?? ''} is not known` : (missing ?? 'something is missing'),
     }));
 
-function joints({ members }: Carried, { settings }: Workshop): readonly Open[] {
+/** The joints of a piece that are not checked. @example uncheckedJoints(SOLVED.carried, SHOP).length // 0 */
+export function uncheckedJoints({ members }: Carried, { settings }: Pick<Workshop, 'settings'>): readonly Open[] {
   const byId = new Map([...members.values()].map((c) => [c.member.id, c.member]));
   return [...members.values()].flatMap((c) =>
     fixingsOf(c, byId, settings)
@@ -52,7 +53,7 @@ function counted(open: readonly Open[], letters: Letters): Sentence {
  * @example notChecked(CASE, SOLVED.shape, SOLVED.carried, {}, SHOP) // []
  */
 export function notChecked(piece: Piece, shape: Shape, carried: Carried, letters: Letters, workshop: Workshop): Check[] {
-  const all = [...joints(carried, workshop), ...parts(carried), ...uprights(piece, shape, carried, workshop)];
+  const all = [...uncheckedJoints(carried, workshop), ...parts(carried), ...uprights(piece, shape, carried, workshop)];
   const [first] = all;
   if (!first) return [];
   const each = grouped(all, (o) => `${o.what} ${o.reason}`)

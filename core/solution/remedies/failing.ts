@@ -1,4 +1,4 @@
-import type { Check } from '../../checks/index.js';
+import { uncheckedJoints, type Check } from '../../checks/index.js';
 import type { Solution } from '../solve.js';
 
 /** Members that fail, and joints and all else that stops the build, by their ids. @example failing(SOLVED).size // 0 */
@@ -13,3 +13,7 @@ export function newStops(before: Solution, after: Solution): readonly Check[] {
   const known = new Set(before.checks.flatMap((c) => (c.severity === 'stop' ? [c.id] : [])));
   return after.checks.filter((c) => c.severity === 'stop' && !known.has(c.id));
 }
+
+/** Whether a change leaves a joint unchecked that was not: that is no way to mend it. @example leavesUnchecked(SOLVED, SOLVED) // false */
+export const leavesUnchecked = (before: Solution, after: Solution): boolean =>
+  uncheckedJoints(after.carried, after.workshop).length > uncheckedJoints(before.carried, before.workshop).length;

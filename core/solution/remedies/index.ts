@@ -10,7 +10,7 @@ import { addedCost } from '../cost.js';
 import { solve, type Solution } from '../solve.js';
 import type { Candidate } from '../../remedies/index.js';
 import { candidatesFor } from './candidates.js';
-import { failing } from './failing.js';
+import { failing, leavesUnchecked } from './failing.js';
 
 export * from './choices.js';
 export { failing, newStops } from './failing.js';
@@ -86,11 +86,12 @@ interface Before {
   readonly memberId: string;
 }
 
-/** The piece after a candidate; null where it takes away what is asked about, or makes something else fail. */
+/** The piece after a candidate; null where it takes away what is asked about, makes something else fail, or leaves a joint unchecked that was not. */
 function after({ solution, failed, workshop, ledger, memberId }: Before, { edit }: Candidate): Solution | null {
   const then = solve(applyEdit(solution.piece, edit), workshop, ledger);
   if (!then.carried.members.has(memberId) || then.shape.runs.size < solution.shape.runs.size) return null;
-  return [...failing(then)].some((id) => !failed.has(id)) ? null : then;
+  if ([...failing(then)].some((id) => !failed.has(id))) return null;
+  return leavesUnchecked(solution, then) ? null : then;
 }
 
 /** Whether a person breaks through a piece, at one of its members or anywhere. */

@@ -12,6 +12,7 @@ import { faultsIn } from '../../formats/index.js';
 import { applyEdit, pieceSchema } from '../../kinds/index.js';
 import { remediesFor, solve, type Remedy, type Solution } from '../index.js';
 import { candidatesFor } from './candidates.js';
+import { leavesUnchecked } from './failing.js';
 import { asKg } from '../../measures/index.js';
 import { runs } from '../../testing/runs.js';
 
@@ -175,6 +176,20 @@ describe('where no change alone is enough', () => {
     const after = solve(applyEdit(s.piece, first?.edit as Remedy['edit']), frameShop, s.letters);
     expect(after.checks.some((c) => c.id === 'people-path')).toBe(false);
   });
+});
+
+test('what leaves a joint unchecked is no way to mend it', () => {
+  // No values are published for bolts in the edge of sheets.
+  const top: Frame['top'] = {
+    level: { rails: { stock: 'deal21', wide: mm(65), ...all }, deck: { stock: 'ash18', goes: 'over', gap: ZERO } },
+    over: NO_OVER,
+  };
+  const posts: Frame['posts'] = { stock: 'ply12', wide: mm(45), turned: 'across' };
+  const made = framePiece(space('in'), { width: given(900), height: given(450), depth: given(300), top, posts, usedBy: SAT });
+  const s = solve(made, frameShop, {});
+  const bolted = solve(applyEdit(made, { kind: 'piece', patch: { held: 'bolts' } }), frameShop, {});
+  expect(bolted.checks.some((c) => c.id === 'not-checked')).toBe(true);
+  expect([leavesUnchecked(s, bolted), leavesUnchecked(bolted, bolted), leavesUnchecked(bolted, s)]).toEqual([true, false, false]);
 });
 
 test('a drawer too heavy for its slides is offered those on hand that are rated for it, in the length it has', () => {

@@ -5,7 +5,7 @@ import type { Workshop } from '../../project/index.js';
 import { compare } from '../compare.js';
 import { addedCost } from '../cost.js';
 import { solve, type Solution } from '../solve.js';
-import { failing, newStops } from './failing.js';
+import { failing, leavesUnchecked, newStops } from './failing.js';
 
 /** A fix of a check, tried in the solver. */
 export interface TriedFix {
@@ -43,7 +43,8 @@ export function triedFixes(before: Solution, workshop: Workshop, ledger: Letters
     const after = solve(applyEdit(before.piece, change.edit), workshop, ledger);
     const still = after.checks.find((c) => c.id === checkId && c.state === 'fails');
     const more = [...failing(after)].find((id) => !failed.has(id));
-    const why = more === undefined ? (still?.sentence ?? null) : saidOf(after, more);
+    const open = leavesUnchecked(before, after) ? after.checks.find((c) => c.id === 'not-checked') : undefined;
+    const why = more === undefined ? ((still ?? open)?.sentence ?? null) : saidOf(after, more);
     const stops = newStops(before, after).length > 0;
     const addedKg = after.carried.massKg - before.carried.massKg;
     const moves = compare(before, after).length;
