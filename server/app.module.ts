@@ -19,6 +19,7 @@ import { ProjectsModule } from './projects/projects.module.js';
 import { ReadingsModule } from './readings/readings.module.js';
 import { RequestGuard } from './problems/request.guard.js';
 import { DiskGuard } from './records/disk.guard.js';
+import { PhoneGuard } from './shop/rights.js';
 import { ShopModule } from './shop/shop.module.js';
 import { SlidesModule } from './slides/slides.module.js';
 import { StockModule } from './stock/stock.module.js';
@@ -60,6 +61,7 @@ export class AppModule {
         { provide: DATABASE, useValue: db },
         WorkService,
         { provide: APP_GUARD, useClass: ThrottlerGuard },
+        { provide: APP_GUARD, useClass: PhoneGuard },
         { provide: APP_GUARD, useClass: DiskGuard },
         { provide: APP_GUARD, useClass: RequestGuard },
       ],

@@ -1,4 +1,5 @@
 import type { AddressInfo } from 'node:net';
+import { contractOf } from './app.js';
 import { Pairing } from './shop/pairing.js';
 import { ShopService } from './shop/shop.service.js';
 import { startApp, type TestApp } from './test/app.js';
@@ -60,6 +61,37 @@ test('with the code it is let in, until it is let go; which phones there are is 
   expect((await phone('/api/projects', { headers })).status).toBe(401);
   expect((await desk('/api/shop/phones/none', { method: 'DELETE' })).status).toBe(404);
 });
+
+test('a phone may ask what is for phones, and nothing else, however it writes it', async () => {
+  const paired = await pair(codeNow());
+  const cookie = (paired.headers.get('set-cookie') ?? '').split(';')[0] as string;
+  const headers = { cookie, 'content-type': 'application/json' };
+  const { paths } = contractOf(running.app);
+  const asked = Object.entries(paths).flatMap(([path, of]) =>
+    Object.entries(of as Record<string, { readonly 'x-for-phones'?: boolean }>).map(([method, operation]) => ({
+      path: path.replaceAll(/\{project\}/g, 'print-shed').replaceAll(/\{\w+\}/g, 'none'),
+      method: method.toUpperCase(),
+      isForPhones: operation['x-for-phones'] === true,
+    })),
+  );
+  const desks = asked.filter((a) => !a.isForPhones && a.path !== '/api/shop/pair');
+  // Each kind of record, a project, and a phone are taken away at the desk alone, and so are settings, new projects and the code.
+  expect(desks.filter((a) => a.method === 'DELETE').length).toBeGreaterThan(8);
+  expect(asked.filter((a) => a.isForPhones).every((a) => a.method !== 'DELETE')).toBe(true);
+  expect(desks.map((a) => `${a.method} ${a.path}`)).toEqual(
+    expect.arrayContaining(['GET /api/shop', 'POST /api/projects', 'PUT /api/projects/print-shed', 'POST /api/projects/files']),
+  );
+  const written = (path: string) => [path, path.toUpperCase(), `${path}/`, path.replace('/api/', '/API/'), path.replace('/api', '/%61pi')];
+  for (const { path, method } of desks)
+    for (const way of written(path)) {
+      const { status } = await phone(way, { method, headers, ...(method === 'GET' || method === 'DELETE' ? {} : { body: '{}' }) });
+      expect([way, method, [400, 403, 404, 413].includes(status)]).toEqual([way, method, true]);
+      if (way === path || way === path.toUpperCase()) expect([way, method, status]).toEqual([way, method, 403]);
+    }
+  expect((await phone('/API/Shop', { headers })).status).toBe(403);
+  for (const path of ['/api/projects', '/api/projects/print-shed', '/api/projects/print-shed/changes', '/api/health'])
+    expect((await phone(path, { headers })).status).toBe(200);
+}, 60_000);
 
 test('a code is good for one phone', async () => {
   const code = codeNow();

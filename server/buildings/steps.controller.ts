@@ -6,6 +6,7 @@ import { Answers, recordOf } from '../problems/answers.js';
 import { edge } from '../problems/schema.validator.js';
 import { ProblemException } from '../problems/problem.js';
 import { RecordsService } from '../records/records.service.js';
+import { ForPhones } from '../shop/rights.js';
 
 class TickDto {
   @ApiProperty({ example: 'saw', description: 'The id of the step' })
@@ -27,6 +28,7 @@ const ROUNDS = 5;
 
 /** Ticks of steps from the bench: each says one thing, so that it can be sent again and come late without harm. */
 @ApiTags('buildings')
+@ForPhones()
 @Controller('projects/:project/pieces/:piece/steps')
 export class StepsController {
   constructor(@Inject(RecordsService) private readonly records: RecordsService) {}

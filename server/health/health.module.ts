@@ -3,11 +3,13 @@ import { ApiTags } from '@nestjs/swagger';
 import { sql } from 'drizzle-orm';
 import { Answers, object } from '../problems/answers.js';
 import { DATABASE, type Database } from '../data/database.js';
+import { ForPhones } from '../shop/rights.js';
 
 /** The database is given so long before it counts as busy, ms. */
 const PATIENCE = 20;
 
 @ApiTags('health')
+@ForPhones()
 @Controller('health')
 class HealthController {
   constructor(@Inject(DATABASE) private readonly db: Database) {}

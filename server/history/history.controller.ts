@@ -6,6 +6,7 @@ import { Answers, PROSPECTS, listOf, object, orNull, recordOf } from '../problem
 import { edge } from '../problems/schema.validator.js';
 import { EDITED, PROJECT, type EditedKind } from '../data/kinds.js';
 import { HistoryService, type Scope } from './history.service.js';
+import { ForPhones } from '../shop/rights.js';
 
 const ENTRY = new RegExp(`^(${[...EDITED, PROJECT].join('|')})(/[a-z0-9][a-z0-9-]{0,59})?$`);
 
@@ -60,6 +61,7 @@ const CHANGE = object({
 });
 
 @ApiTags('history')
+@ForPhones()
 @Controller('projects/:project')
 export class HistoryController {
   constructor(@Inject(HistoryService) private readonly history: HistoryService) {}

@@ -8,6 +8,7 @@ import { photos, projects } from '../data/schema.js';
 import { Answers, object } from '../problems/answers.js';
 import { badInput, inUse, notFound } from '../problems/problem.js';
 import { pictureOf } from './picture.js';
+import { ForPhones } from '../shop/rights.js';
 
 const KEPT = object({ id: { type: 'string' }, width: { type: 'integer' }, height: { type: 'integer' } });
 
@@ -43,6 +44,7 @@ export class PhotosService {
 }
 
 @ApiTags('photos')
+@ForPhones()
 @Controller('projects/:project/photos')
 class PhotosController {
   constructor(@Inject(PhotosService) private readonly photos: PhotosService) {}

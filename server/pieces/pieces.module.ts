@@ -13,6 +13,7 @@ import { notFound } from '../problems/problem.js';
 import { ShopModule } from '../shop/shop.module.js';
 import { ShopService, addressesHere } from '../shop/shop.service.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
+import { ForPhones } from '../shop/rights.js';
 
 class PiecesController extends recordController('pieces', pieceSchema) {}
 
@@ -27,6 +28,7 @@ const SOLUTION = object({
 });
 
 @ApiTags('pieces')
+@ForPhones()
 @Controller('projects/:project/pieces/:id/solution')
 class SolutionController {
   constructor(
@@ -54,6 +56,7 @@ class FullSizeDto extends JobDto {
 }
 
 @ApiTags('pieces')
+@ForPhones()
 @Controller('projects/:project/pieces/:id')
 class PrintsController {
   constructor(

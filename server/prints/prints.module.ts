@@ -7,6 +7,7 @@ import { MatchesSchema, edge } from '../problems/schema.validator.js';
 import { RecordsModule } from '../records/records.module.js';
 import { RecordsService } from '../records/records.service.js';
 import { WorkService, whileWaited } from '../work/work.service.js';
+import { ForPhones } from '../shop/rights.js';
 
 class LayoutsDto {
   @MatchesSchema(() => ToPrintSchema)
@@ -15,6 +16,7 @@ class LayoutsDto {
 
 /** Prints of what the page worked out: layouts are searched for there, and drawn here. */
 @ApiTags('prints')
+@ForPhones()
 @Controller('projects/:project/prints')
 class PrintsController {
   constructor(

@@ -61,6 +61,11 @@ export function stopped(): ProblemException {
   return new ProblemException({ type: `${TYPE}stopped`, title: 'Stopped', status: 409, detail: 'This was stopped. Nothing was changed.' });
 }
 
+/** A phone asked what is not said to be for phones. */
+export function onlyTheDesk(): ProblemException {
+  return new ProblemException({ type: 'about:blank', title: 'Not let in', status: 403, detail: 'Only the desk does this.' });
+}
+
 /** A newer program has brought the store up to documents that this one cannot write. */
 export function outOfDate(): ProblemException {
   return new ProblemException({

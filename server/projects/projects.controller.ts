@@ -15,6 +15,7 @@ import { IsVersion, VersionPipe } from '../problems/version.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
 import { DEMO_ID } from './demo.js';
 import { ProjectsService } from './projects.service.js';
+import { ForPhones } from '../shop/rights.js';
 
 const ID_TEXT = `an id has ${ID_ACCEPTED}`;
 const PROJECT = {
@@ -70,6 +71,7 @@ export class ProjectsController {
     @Inject(RecordsService) private readonly records: RecordsService,
   ) {}
 
+  @ForPhones()
   @Get()
   @Answers('Every project, without what is in it', listOf(RECORD))
   list() {
@@ -98,12 +100,14 @@ export class ProjectsController {
     return Buffer.isBuffer(document) ? this.projects.readPacked(id, document, watched) : this.projects.read(id, document, watched);
   }
 
+  @ForPhones()
   @Get(':project')
   @Answers('A project with everything in it', WORKBENCH)
   workbench(@Param('project') project: string) {
     return this.records.workbench(project);
   }
 
+  @ForPhones()
   @Get(':project/file')
   @Header('Content-Type', 'application/json')
   @Answers('A project as a file', { type: 'object', description: 'As docs/project.schema.json has it' })
@@ -111,6 +115,7 @@ export class ProjectsController {
     return writeProjectFile(fileOf(await this.records.workbench(project)));
   }
 
+  @ForPhones()
   @Get(':project/archive')
   @ApiProduces('application/zip')
   @Answers('A project with its photos as a ZIP: project.json and photos/ID.jpg', { type: 'string', format: 'binary' })

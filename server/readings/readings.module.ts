@@ -7,6 +7,7 @@ import { Answers, listOf, recordOf } from '../problems/answers.js';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
 import { RecordsModule } from '../records/records.module.js';
 import { RecordsService } from '../records/records.service.js';
+import { ForPhones } from '../shop/rights.js';
 
 class ReadDto {
   @ApiProperty({ example: 'reading-1', description: 'A new id: small letters, digits and hyphens' })
@@ -19,6 +20,7 @@ class ReadDto {
 }
 
 @ApiTags('readings')
+@ForPhones()
 @Controller('projects/:project/readings')
 class ReadingsController {
   constructor(@Inject(RecordsService) private readonly records: RecordsService) {}

@@ -8,6 +8,7 @@ import { MatchesSchema, edge } from '../problems/schema.validator.js';
 import { ONE, type EditedKind } from '../data/kinds.js';
 import { IsVersion, VersionPipe } from '../problems/version.js';
 import { RecordsService } from './records.service.js';
+import { ForPhones } from '../shop/rights.js';
 
 const LABEL = { example: 'Made the tub space 380', description: 'What was done, as undo will name it' } as const;
 
@@ -66,18 +67,21 @@ export function recordController(kind: EditedKind, schema: () => TSchema) {
   class RecordController {
     constructor(@Inject(RecordsService) readonly records: RecordsService) {}
 
+    @ForPhones()
     @Get()
     @Answers(`Every ${ONE[kind]} of a project`, listOf(record))
     list(@Param('project') project: string) {
       return this.records.list(project, kind);
     }
 
+    @ForPhones()
     @Get(':id')
     @Answers(`One ${ONE[kind]}`, record)
     one(@Param('project') project: string, @Param('id') id: string) {
       return this.records.one(project, kind, id);
     }
 
+    @ForPhones()
     @Post()
     @ApiBody({ type: Create as Type })
     @Answers(`Make a ${ONE[kind]}`, record, 201)
@@ -85,6 +89,7 @@ export function recordController(kind: EditedKind, schema: () => TSchema) {
       return this.records.create(project, kind, body.id, body.data, body.label);
     }
 
+    @ForPhones()
     @Put(':id')
     @ApiBody({ type: Save as Type })
     @Answers(`Replace a ${ONE[kind]}; 409 with both versions when it was changed meanwhile`, record)

@@ -1,6 +1,7 @@
 import type { NextFunction, Request, Response } from 'express';
 import { tellProblem } from '../problems/problem.js';
 import { asDevice } from '../records/device.js';
+import { fromPhone } from './rights.js';
 import type { ShopService } from './shop.service.js';
 
 const HERE: ReadonlySet<string> = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
@@ -25,9 +26,6 @@ function isDoor(req: Request): boolean {
   return req.method === 'GET' && (req.path === '/pair' || /^\/(assets\/[\w.-]+|[\w-]+\.(svg|png|ico|webmanifest))$/.test(req.path));
 }
 
-/** Whether a phone may ask this: which phones there are is the desk's to say. */
-const isForDesk = (req: Request) => req.path.startsWith('/api/shop');
-
 /**
  * Lets in this machine and the phones that were paired; everything else is refused. A server that listens to this machine
  * alone lets everything pass. What is let in is done under the name of its device.
@@ -38,12 +36,13 @@ export function gate(shop: ShopService, desk: string) {
     if (!shop.isOpen || isDesk(req)) return asDevice(desk, next);
     if (isDoor(req)) return next();
     const phone = await shop.phoneOf(tokenIn(req));
-    const isPhone = phone !== undefined;
-    if (isPhone && !isForDesk(req)) return asDevice(phone.name, next);
-    if (!isPhone && req.method === 'GET' && !req.path.startsWith('/api')) return res.redirect(302, '/pair');
-    const [status, detail] = isPhone
-      ? ([403, 'Only the desk does this.'] as const)
-      : ([401, 'This phone is not paired. Open /pair and give the code that stands on the page of the desk.'] as const);
-    tellProblem(req, res, { type: 'about:blank', title: 'Not let in', status, detail });
+    if (phone) {
+      // What of it all a phone may ask is told by what answers.
+      fromPhone(req);
+      return asDevice(phone.name, next);
+    }
+    if (req.method === 'GET' && !req.path.toLowerCase().startsWith('/api')) return res.redirect(302, '/pair');
+    const detail = 'This phone is not paired. Open /pair and give the code that stands on the page of the desk.';
+    tellProblem(req, res, { type: 'about:blank', title: 'Not let in', status: 401, detail });
   };
 }

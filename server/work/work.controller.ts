@@ -3,8 +3,10 @@ import { ApiTags } from '@nestjs/swagger';
 import { Answers, object } from '../problems/answers.js';
 import { notFound } from '../problems/problem.js';
 import { WorkService, type Progress } from './work.service.js';
+import { ForPhones } from '../shop/rights.js';
 
 @ApiTags('work')
+@ForPhones()
 @Controller('work')
 export class WorkController {
   constructor(@Inject(WorkService) private readonly work: WorkService) {}
