@@ -127,16 +127,16 @@ export function handChecks(shape: Shape, carried: Carried, letters: Letters, set
     const who = held.length > 1 ? `${manyOf(held.length, (held[0] as Member).role)} (${namesOf(held, letters)})` : name(way.holds);
     const room: Sentence =
       held.length > 1
-        ? say`${fine(way.free, 0)} in front of them`
-        : say`${fine(way.free, 0)} between ${name(way.through.id)} and ${name(way.by.id)}`;
+        ? say`${fine(way.free, 0)} is free in front of them`
+        : say`there are ${fine(way.free, 0)} between ${name(way.through.id)} and ${name(way.by.id)}`;
     return {
       id: `driver-${way.holds}-${way.through.id}`,
       severity: 'look',
       state: no ? 'fails' : 'close',
       about: { kind: 'member', id: way.holds },
       sentence: no
-        ? say`No driver gets to the screws of ${who}: there are ${room}. Screw it before that is in, or glue it.`
-        : say`Only a driver with an angled head gets to the screws of ${who}: there are ${room}.`,
+        ? say`No driver gets to the screws of ${who}: ${room}. Screw it before that is in, or glue it.`
+        : say`Only a driver with an angled head gets to the screws of ${who}: ${room}.`,
       fixes: [],
     };
   };
