@@ -110,3 +110,21 @@ test.each<[string, () => Uint8Array | Promise<Uint8Array>, string, RegExp]>([
   },
   120_000,
 );
+
+describe('an archive that swells', () => {
+  test('photos of nothing are refused by what the archive says of them, before one is unpacked', async () => {
+    const zeros = new Uint8Array(5 * 1024 * 1024 - 1);
+    const answer = await read('bomb', zipSync({ 'project.json': PROJECT, 'photos/a.jpg': zeros, 'photos/b.jpg': zeros })).expect(400);
+    expect(faultsOf(answer)[0]).toMatchObject({
+      path: '/photos/a.jpg',
+      message: expect.stringContaining('would come to 5243 kB') as string,
+    });
+    await running.http.get('/api/projects/bomb').expect(404);
+  });
+
+  test('a project file that unpacks to hundreds of times itself is refused as well', async () => {
+    const zip = zipSync({ 'project.json': new Uint8Array(8 * 1024 * 1024).fill(32) });
+    const [fault] = faultsOf(await read('blank', zip).expect(400));
+    expect(fault).toMatchObject({ path: '/project.json', message: expect.stringContaining('would come to') as string });
+  });
+});

@@ -18,6 +18,11 @@ export const MOST_ARCHIVE = 150 * 1024 * 1024;
 const MOST_PHOTOS = 3000;
 const MOST_PHOTO = 5 * 1024 * 1024;
 
+/** By how much packing makes a project file smaller at most, and a photo, which is packed already; smaller ones are made by no camera and no Ruvok. */
+const MOST_RATIO = { project: 300, photo: 1.5 } as const;
+/** What is so small is not asked, bytes. */
+const TINY = 64 * 1024;
+
 const PROJECT = 'project.json';
 const PHOTO = /^photos\/([^/]+)\.jpg$/;
 const ACCEPTED = `a ZIP with ${PROJECT} and photos/ID.jpg, as Ruvok saves one`;
@@ -31,24 +36,27 @@ export function packed(project: string, photos: readonly PackedPhoto[]): Uint8Ar
 const refused = (path: string, message: string): Unpacked => ({ ok: false, faults: [{ path, message, accepted: ACCEPTED }] });
 
 /** What is wrong with one entry, by what the archive says of it before it is unpacked; null where nothing is. */
-function faultOf({ name, originalSize }: UnzipFileInfo): string | null {
-  if (name === PROJECT) return originalSize > LARGEST_FILE ? `it is ${Math.round(originalSize / 1e6)} MB long` : null;
+function faultOf({ name, size, originalSize }: UnzipFileInfo): string | null {
   const id = PHOTO.exec(name)?.[1];
-  if (id === undefined || !isId(id)) return 'it is none of what a project has';
-  return originalSize > MOST_PHOTO ? `it is ${Math.round(originalSize / 1e6)} MB long` : null;
+  const is = name === PROJECT ? 'project' : id !== undefined && isId(id) ? 'photo' : null;
+  if (is === null) return 'it is none of what a project has';
+  if (originalSize > (is === 'project' ? LARGEST_FILE : MOST_PHOTO)) return `it is ${Math.round(originalSize / 1e6)} MB long`;
+  const swells = originalSize > TINY && originalSize > MOST_RATIO[is] * size;
+  return swells ? `it is packed to ${size} bytes and would come to ${Math.round(originalSize / 1e3)} kB` : null;
 }
 
 /** Reads an archive. Nothing is unpacked that is larger than what is taken, whatever it comes to unpacked. */
 export function unpacked(bytes: Uint8Array): Unpacked {
   let wrong: Unpacked | null = null;
-  let count = 0;
+  const names = new Set<string>();
   let entries: Record<string, Uint8Array>;
   try {
     entries = unzipSync(bytes, {
       filter: (entry) => {
         if (wrong || entry.name.endsWith('/')) return false;
-        count += 1;
-        const message = count > MOST_PHOTOS + 1 ? `it has more than ${MOST_PHOTOS} photos` : faultOf(entry);
+        const twice = names.has(entry.name) ? 'it is in there twice' : null;
+        names.add(entry.name);
+        const message = names.size > MOST_PHOTOS + 1 ? `it has more than ${MOST_PHOTOS} photos` : (twice ?? faultOf(entry));
         if (message !== null) wrong = refused(`/${entry.name}`, message);
         return wrong === null;
       },
