@@ -40,7 +40,7 @@ export function nailed(support: Support, member: Member, carrier: Member, { serv
   if (!met) return none('they do not meet face to face');
   const [through, into, contact] = outerFirst(carrier, member, met);
   const [side, main] = [depthFrom(through, contact, -1), depthFrom(into, contact, 1)];
-  const length = BRAD.sold.findLast((l) => l <= Math.min(TIMES * side, side + main - 1)) ?? 0;
+  const length = BRAD.sold.findLast((l) => l <= Math.min(Math.max(TIMES * side, BRAD.sold[0]), side + main - 1)) ?? 0;
   const deep = length - side;
   const [f1, f2] = [pressesBack(through, side, contact.normal), pressesBack(into, main, contact.normal)];
   if (f1 === null || f2 === null) return none('no values are published for nails in this sheet');
