@@ -1,7 +1,7 @@
 import { applyEdit } from '../kinds/index.js';
 import { drawPiece } from '../drawing/index.js';
 import { ZERO, mm, toMm } from '../length/index.js';
-import { posesOf, type Space, type Split } from '../piece/index.js';
+import { boxOf, posesOf, type Member, type Space, type Split } from '../piece/index.js';
 import { chest, chestShop as shop, drawers } from '../testing/chest.js';
 import { piece, space, stock, workshop } from '../testing/samples.js';
 import { solve, tapeThrough, type Solution } from './index.js';
@@ -51,6 +51,24 @@ describe('the tapes through a bank of drawers', () => {
       ['wood', 'front of the box', 10],
       ['wood', 'front', 20],
     ]);
+  });
+
+  test.each(['inset', 'overlay'] as const)('what drawers of a given height leave over (%s) lies over them, as it is drawn', (kind) => {
+    const over = { left: mm(8), right: mm(8), below: mm(8), above: mm(8) };
+    const front = kind === 'inset' ? drawers().front : ({ kind, between: mm(4), over } as const);
+    let low = chest(drawers({ front, less: mm(40), rise: mm(12) })).piece;
+    for (const id of ['d1', 'd2', 'd3']) low = applyEdit(low, { kind: 'rule', space: id, rule: { kind: 'fixed', size: mm(120) } });
+    const s = solve(low, shop, {});
+    const lines = tapeThrough(s, 'd1', 'up').lines;
+    const at = (label: string) => lines.find((l) => l.label === label);
+    expect(toMm(lines.at(-1)?.far.value ?? ZERO)).toBe(2000);
+    // Each front is on the tape where it is drawn.
+    for (const n of [1, 2, 3]) {
+      const drawn = boxOf(s.shape.members.find((m) => m.id === `d${n}/drawer-front/1`) as Member);
+      expect([at(`drawer ${n}`)?.near.value, at(`drawer ${n}`)?.far.value]).toEqual([drawn.y0, drawn.y1]);
+    }
+    // 1960 less four reveals of 4 and 360; 1976 less two of 4 and 360.
+    expect(toMm(at('left over')?.size.value ?? ZERO)).toBe(kind === 'inset' ? 1584 : 1608);
   });
 
   test('an overlay reaches over the wood above and below it', () => {

@@ -1,7 +1,7 @@
-import { Figure } from '../figure/index.js';
-import { sub, type Length } from '../length/index.js';
+import { Figure, size } from '../figure/index.js';
+import { ZERO, sub, type Length } from '../length/index.js';
 import { alongOf, type Axis, type Inset, type PlacedRun, type PlacedSpace } from '../piece/index.js';
-import type { GapRule } from '../run/index.js';
+import { sumOfLines, type GapRule } from '../run/index.js';
 import { dividingMemberId } from '../interiors/index.js';
 import type { Solution } from './solve.js';
 
@@ -57,6 +57,13 @@ function pathTo(solution: Solution, spaceId: string): readonly PlacedSpace[] {
 
 const CLEAR = { up: 'height', across: 'width', deep: 'depth' } as const;
 
+/** What no line of a run takes up, past its last one, as the drawing has it. */
+function leftOver({ run, owner }: PlacedRun): readonly Bare[] {
+  const left = sub(run.total.value, sumOfLines(run));
+  if (left <= ZERO) return [];
+  return [{ id: `${owner}-left-over`, kind: 'gap', label: 'left over', size: size('left over', left), selects: owner }];
+}
+
 function runLinesOf(solution: Solution, run: PlacedRun, inner: (space: PlacedSpace) => readonly Bare[]): Bare[] {
   const owner = solution.shape.spaces.get(run.owner);
   const specs = new Map((owner?.space.split?.members ?? []).map((m) => [m.id, m]));
@@ -89,10 +96,11 @@ function runLinesOf(solution: Solution, run: PlacedRun, inner: (space: PlacedSpa
     ];
   });
   const { before, after } = run.over;
-  return lines.map((line, i) => ({
+  const whole = [...lines, ...leftOver(run)];
+  return whole.map((line, i) => ({
     ...line,
     ...(i === 0 && before ? { back: before } : {}),
-    ...(i === lines.length - 1 && after ? { nextBack: after } : {}),
+    ...(i === whole.length - 1 && after ? { nextBack: after } : {}),
   }));
 }
 
