@@ -146,9 +146,8 @@ function givesWay(now: CarriedMember, before: CarriedMember, shape: Shape, byId:
   const joint = failed(now);
   const jointUsed = joint ? (joint.holds ? JOINTS * heldOf(joint) : Infinity) : 0;
   if (joint && jointUsed > 1 && !failed(before)) found.push({ how: 'its joint', used: jointUsed, fixing: joint });
-  const column = now.member.role === 'post' ? columnOf(now, shape.joints, byId, settings) : null;
-  if (column && now.total > column.holds && before.total <= column.holds)
-    found.push({ how: 'bows out', used: now.total / column.holds, fixing: null });
+  const bows = (c: CarriedMember) => (c.member.role === 'post' ? (columnOf(c, shape.joints, byId, settings)?.used ?? 0) : 0);
+  if (bows(now) > 1 && bows(before) <= 1) found.push({ how: 'bows out', used: bows(now), fixing: null });
   return found;
 }
 

@@ -21,7 +21,7 @@ import {
   type Split,
 } from '../piece/index.js';
 import { solveRun, type PlacedLine, type Rounding, type RunLine, type RunSolution, type RunSpec } from '../run/index.js';
-import { blocksIn, type Block } from '../things/index.js';
+import { blocksIn } from '../things/index.js';
 import { dividingMemberId } from './ids.js';
 import type { NeedContext, ClearRegion } from './kind.js';
 import { dividingKind, kindOf } from './kinds.js';
@@ -103,12 +103,9 @@ class Division {
     };
     const known = space.things.flatMap(({ thing: id, count, at }) => {
       const thing = this.context.workshop.things.get(id);
-      return thing ? [{ id, thing, count, at }] : [];
+      return thing ? [{ id, thing, count, ...(at === undefined ? {} : { at }) }] : [];
     });
-    const blocks = blocksIn(known, room).map((b, i): Block => {
-      const at = known[i]?.at;
-      return at === undefined ? b : { ...b, at };
-    });
+    const blocks = blocksIn(known, room);
     return {
       id: space.id,
       space,

@@ -104,11 +104,12 @@ export function blockIn(thingId: string, thing: Thing, count: number, clear: Cle
  * The blocks of several things side by side in a clear space: as they were entered, or turned where only so all of them go in.
  * @example blocksIn([{ id: 'tin', thing: TIN, count: 2 }], { width: mm(960), height: mm(960), depth: mm(300) }).length // 1
  */
-export function blocksIn<T extends { readonly id: string; readonly thing: Thing; readonly count: number }>(
-  set: readonly T[],
+export function blocksIn(
+  set: readonly (Pick<Block, 'thing' | 'count' | 'at'> & { readonly id: string })[],
   clear: Clear,
 ): readonly Block[] {
-  const all = (turn: boolean) => set.map(({ id, thing, count }) => blockIn(id, thing, count, clear, turn));
+  const all = (turn: boolean) =>
+    set.map(({ id, thing, count, at }): Block => ({ ...blockIn(id, thing, count, clear, turn), ...(at === undefined ? {} : { at }) }));
   const wide = (blocks: readonly Block[]) => blocks.reduce((sum, b) => sum + b.width, 0);
   const entered = all(false);
   if (set.length < 2 || wide(entered) <= clear.width) return entered;

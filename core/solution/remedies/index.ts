@@ -215,13 +215,14 @@ export function remediesFor(solution: Solution, workshop: Workshop, ledger: Lett
   const before = { solution, failed: failing(solution), workshop, ledger, memberId };
   const remedies: Remedy[] = [];
   const helping: Step[] = [];
+  const far = farFrom(before, solution);
   const enough = new Set<string>();
   for (const candidate of candidatesFor({ ...solution, workshop, member: carried.member })) {
     if (candidate.sort !== undefined && enough.has(candidate.sort)) continue;
     const then = after(before, candidate);
     const remedy = then && remedyOf(before, candidate, then);
     if (remedy) remedies.push(remedy);
-    if (then && (!remedy || remedy.endsFail) && farFrom(before, then) < farFrom(before, solution)) helping.push({ candidate, then });
+    if (then && (!remedy || remedy.endsFail) && farFrom(before, then) < far) helping.push({ candidate, then });
     if (remedy && candidate.sort !== undefined) enough.add(candidate.sort);
   }
   const whole = remedies.some((r) => !r.endsFail) ? [] : together(before, helping);
