@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { addStock, begin } from './begin.js';
-import { keyboard, named, pointer, sum, upright, type Hands } from './hands.js';
+import { keyboard, inLong, named, pointer, sum, upright, type Hands } from './hands.js';
 import { expect, test } from './server.js';
 
 /** Puts a thing into the list, with its sizes and what it weighs. */
@@ -118,7 +118,7 @@ for (const by of [pointer, keyboard]) {
     await expect(legs).toHaveCount(2);
   });
 
-  test(`job 12 from empty by ${named(by)}: a lamp box over two power packs is 552 inside, 588 over all, its lid 549, 2336.99 round each side`, async ({
+  test(`job 12 from empty by ${inLong(by)}: a lamp box over two power packs is 552 inside, 588 over all, its lid 549, 2336.99 round each side`, async ({
     page,
     empty,
   }) => {

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { addStock, begin, listThing } from './begin.js';
-import { keyboard, named, pointer, sum, upright, type Hands } from './hands.js';
+import { keyboard, inLong, named, pointer, sum, upright, type Hands } from './hands.js';
 import { expect, test } from './server.js';
 
 /** A frame of timber that is added where it is asked for. */
@@ -48,7 +48,7 @@ for (const by of [pointer, keyboard]) {
     for (const size of ['605', '700']) await expect(part(page, /post/, size)).toBeVisible();
   });
 
-  test(`job 13 from empty by ${named(by)}: a trolley of 585 rolls under between posts 645 apart, levels of 82, 422 clear`, async ({
+  test(`job 13 from empty by ${inLong(by)}: a trolley of 585 rolls under between posts 645 apart, levels of 82, 422 clear`, async ({
     page,
     empty,
   }) => {
@@ -84,7 +84,7 @@ for (const by of [pointer, keyboard]) {
     await expect(sum(page)).toContainText('≈2007.5');
   });
 
-  test(`job 4 from empty by ${named(by)}: legs of 558 under a top of 487 by 433, a shelf round them at 99, a drawer box of 367 x 135`, async ({
+  test(`job 4 from empty by ${inLong(by)}: legs of 558 under a top of 487 by 433, a shelf round them at 99, a drawer box of 367 x 135`, async ({
     page,
     empty,
   }) => {
@@ -138,7 +138,7 @@ for (const by of [pointer, keyboard]) {
     await expect(part(page, /drawer side/, '367')).toContainText('135');
   });
 
-  test(`the legs of job 15 from empty by ${named(by)}: skirts of 530 and 956, stiff by blocks in their corners, or by gussets`, async ({
+  test(`the legs of job 15 from empty by ${inLong(by)}: skirts of 530 and 956, stiff by blocks in their corners, or by gussets`, async ({
     page,
     empty,
   }) => {
@@ -183,7 +183,7 @@ for (const by of [pointer, keyboard]) {
     await expect(page.getByText(/Corner blocks go between rails/)).toHaveCount(0);
   });
 
-  test(`job 14 from empty by ${named(by)}: a bed of 17 slats, eight of them drawn out by 420 with a front on legs`, async ({
+  test(`job 14 from empty by ${inLong(by)}: a bed of 17 slats, eight of them drawn out by 420 with a front on legs`, async ({
     page,
     empty,
   }) => {

@@ -101,6 +101,9 @@ export function pointer(page: Page): Hands {
 /** By which hands something is done, in the name of a test: what goes by pointer all the same is tried by keyboard in the long tests. */
 export const named = (by: (page: Page) => Hands) => (by === keyboard ? 'keyboard @long' : 'pointer');
 
+/** The same of what goes no other way than another job by either hands: both in the long tests. */
+export const inLong = (by: (page: Page) => Hands) => `${by === keyboard ? 'keyboard' : 'pointer'} @long`;
+
 /** So many keys are pressed before it is looked anew for what is walked to: finding it by its name takes longer than a key. */
 const KEYS_A_LOOK = 8;
 

@@ -1,11 +1,11 @@
 import { addStock, begin, listThing, start } from './begin.js';
-import { along, deep, keyboard, named, pointer, saved, sum, upright } from './hands.js';
+import { along, deep, keyboard, inLong, pointer, saved, sum, upright } from './hands.js';
 import { expect, test } from './server.js';
 
 const fact = (page: Parameters<typeof sum>[0], name: string) => sum(page).locator('summary').filter({ hasText: name });
 
 for (const by of [pointer, keyboard]) {
-  test(`job 15 from empty by ${named(by)}: drawers out of both ends of 1040, boxes of 489, three fronts of 59, one box slid open from behind`, async ({
+  test(`job 15 from empty by ${inLong(by)}: drawers out of both ends of 1040, boxes of 489, three fronts of 59, one box slid open from behind`, async ({
     page,
     empty,
   }) => {
@@ -52,7 +52,7 @@ for (const by of [pointer, keyboard]) {
     ).toContainText('59');
   });
 
-  test(`job 17 from empty by ${named(by)}: uprights in grooved shelves, and a cleat let into the sides`, async ({ page, empty }) => {
+  test(`job 17 from empty by ${inLong(by)}: uprights in grooved shelves, and a cleat let into the sides`, async ({ page, empty }) => {
     test.setTimeout(300_000);
     const hands = by(page);
     await start(page, hands, empty, /Start a grooved cabinet/);
@@ -68,7 +68,7 @@ for (const by of [pointer, keyboard]) {
     await expect(page.getByRole('row', { name: /side/ }).first()).toContainText('notch');
   });
 
-  test(`fins on a wall board by ${named(by)}: three bays of 358 between fins on and off the studs that were found`, async ({
+  test(`fins on a wall board by ${inLong(by)}: three bays of 358 between fins on and off the studs that were found`, async ({
     page,
     empty,
   }) => {
@@ -108,7 +108,7 @@ for (const by of [pointer, keyboard]) {
     await expect(page.getByText(/past the end of it/).first()).toBeVisible();
   });
 
-  test(`shelves of a bed by ${named(by)}: a frame under its sliding slats, cut long`, async ({ page, empty }) => {
+  test(`shelves of a bed by ${inLong(by)}: a frame under its sliding slats, cut long`, async ({ page, empty }) => {
     test.setTimeout(240_000);
     const hands = by(page);
     await start(page, hands, empty, /Start a deck/);
@@ -126,7 +126,7 @@ for (const by of [pointer, keyboard]) {
 }
 
 for (const by of [pointer, keyboard]) {
-  test(`job 11 from empty by ${named(by)}: tubes of 76 on a pitch of 104 by 100, 12 columns and 15 rows in 1325 by 1510, in two sections of 645`, async ({
+  test(`job 11 from empty by ${inLong(by)}: tubes of 76 on a pitch of 104 by 100, 12 columns and 15 rows in 1325 by 1510, in two sections of 645`, async ({
     page,
     empty,
   }) => {

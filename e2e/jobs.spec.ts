@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { addStock, begin, start, until } from './begin.js';
-import { along, deep, keyboard, named, pointer, saved, sum, upright, type Hands } from './hands.js';
+import { along, deep, keyboard, inLong, named, pointer, saved, sum, upright, type Hands } from './hands.js';
 import { expect, test, type Running } from './server.js';
 
 const overall = ['Width', 'Height', 'Depth'] as const;
@@ -278,7 +278,7 @@ for (const by of [pointer, keyboard]) {
     await expect(page.getByRole('region', { name: 'To buy' })).toContainText('7 Ball slide, 500 mm, pairs');
   });
 
-  test(`job 18 from empty by ${named(by)}: a rail of 42 in 756 by 583, openings of 270.5, boxes of 729.6 x 240.5, housings 312.5 apart`, async ({
+  test(`job 18 from empty by ${inLong(by)}: a rail of 42 in 756 by 583, openings of 270.5, boxes of 729.6 x 240.5, housings 312.5 apart`, async ({
     page,
     empty,
   }) => {

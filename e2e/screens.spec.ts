@@ -17,8 +17,11 @@ const SCREENS: Readonly<Record<string, readonly string[]>> = {
     'divide?view=table',
     'carry?at=right-2/shelf/1',
     'parts?at=post/divider/1',
+    'stock?show=buy',
+    'build?show=plan',
     'build?show=jigs',
     'build?show=elsewhere',
+    'log',
   ],
   'paper-chest': ['measure', 'divide?at=drawer-top', 'divide', 'stock?show=buy'],
   'sink-drawers': ['measure', 'divide'],
@@ -30,6 +33,9 @@ const SCREENS: Readonly<Record<string, readonly string[]>> = {
   'composing-table': ['measure', 'divide', 'build', 'build?show=plan', 'build?show=cut'],
   'proof-display': ['log', 'log?show=owner'],
 };
+
+/** Those where every sort of screen is; of the others only their own fields are new, and they are looked at in the long tests. */
+const EVERY_SORT = ['the first page', 'pairing', 'the shed', 'ink-case', 'composing-table'];
 
 /** Where a screen is, by the group that it stands in. */
 const pathOf = (group: string, screen: string) =>
@@ -60,7 +66,8 @@ async function namedAlike(page: Page): Promise<readonly (string | null | undefin
 }
 
 for (const [group, screens] of Object.entries(SCREENS)) {
-  test(`${group}: nothing serious for axe, nothing in the console, no scrolling sideways, no two choosers of one name`, async ({
+  const long = EVERY_SORT.includes(group) ? '' : ' @long';
+  test(`${group}${long}: nothing serious for axe, nothing in the console, no scrolling sideways, no two choosers of one name`, async ({
     page,
     shed,
   }) => {

@@ -1,5 +1,5 @@
 import { begin } from './begin.js';
-import { keyboard, named, pointer, saved } from './hands.js';
+import { keyboard, inLong, named, pointer, saved } from './hands.js';
 import { expect, test } from './server.js';
 
 for (const by of [pointer, keyboard]) {
@@ -37,7 +37,7 @@ for (const by of [pointer, keyboard]) {
     await expect(hung.filter({ hasText: 'bevelled cleat' })).toContainText(/parts? (more|fewer)/);
   });
 
-  test(`from empty by ${named(by)}: what a lid costs a case that was just begun, and what a top that stays has`, async ({
+  test(`from empty by ${inLong(by)}: what a lid costs a case that was just begun, and what a top that stays has`, async ({
     page,
     empty,
   }) => {

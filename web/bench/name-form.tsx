@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import { Input, TextField } from 'react-aria-components';
-import { FieldLabel, Grid, NumberBox, TextInput } from '../shared/ui.js';
+import { TextField } from 'react-aria-components';
+import { FieldLabel, Grid, NumberInput, TextInput } from '../shared/ui.js';
 import { useSettledBench } from './bench.js';
 import { usePieceFields } from './piece-fields.js';
 
@@ -26,16 +26,14 @@ export function NameForm() {
         <FieldLabel>Name of the piece</FieldLabel>
         <TextInput maxLength={80} />
       </TextField>
-      <NumberBox
+      <NumberInput
+        label="To make"
         value={piece.times ?? 1}
         minValue={1}
         maxValue={200}
         step={1}
         onChange={(times) => Number.isInteger(times) && times !== (piece.times ?? 1) && change({ times }, `To be made ${times} times`)}
-      >
-        <FieldLabel>To make</FieldLabel>
-        <Input />
-      </NumberBox>
+      />
     </NameAndCount>
   );
 }

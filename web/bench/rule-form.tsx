@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Input } from 'react-aria-components';
+
 import { ZERO, mm, inch, sub, type Length } from '../../core/length/index.js';
 import { nearestCounts, type GapRule } from '../../core/run/index.js';
 import type { PieceEdit, PlacedSpace } from '../../core/piece/index.js';
@@ -7,7 +7,7 @@ import { partsStandAlone } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
-import { Button, type Choice, Faint, FieldLabel, Grid, NumberBox, Select, Tick, Wide } from '../shared/ui.js';
+import { Button, type Choice, Faint, Grid, NumberInput, Select, Tick, Wide } from '../shared/ui.js';
 import { useSettledBench } from './bench.js';
 import { newNodesFor } from './nodes.js';
 import { Laid } from '../shared/laid.js';
@@ -55,7 +55,8 @@ function NumberEntry({
   most?: number;
 }) {
   return (
-    <NumberBox
+    <NumberInput
+      label={label}
       value={value}
       onChange={(n) => globalThis.Number.isFinite(n) && onChange(n)}
       minValue={least}
@@ -63,10 +64,7 @@ function NumberEntry({
       step={step}
       aria-label={label}
       formatOptions={{ maximumFractionDigits: 3, useGrouping: false }}
-    >
-      <FieldLabel>{label}</FieldLabel>
-      <Input />
-    </NumberBox>
+    />
   );
 }
 

@@ -1,10 +1,9 @@
-import { Input } from 'react-aria-components';
 import { GRAVITY, sagOf, type BeamSpec, type Sag } from '../../core/carry/index.js';
 import { mm, type Length } from '../../core/length/index.js';
 import { MATERIALS, propertiesOf, type Stock, type StockProperties } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
-import { FieldLabel, NumberBox, Select } from '../shared/ui.js';
+import { NumberInput, Select } from '../shared/ui.js';
 
 /** A number to try. */
 export function NumberTrial(props: {
@@ -17,10 +16,14 @@ export function NumberTrial(props: {
 }) {
   const { label, value, set, least = 0, most, step } = props;
   return (
-    <NumberBox value={value} onChange={(n) => Number.isFinite(n) && set(n)} minValue={least} maxValue={most} {...(step ? { step } : {})}>
-      <FieldLabel>{label}</FieldLabel>
-      <Input />
-    </NumberBox>
+    <NumberInput
+      label={label}
+      value={value}
+      onChange={(n) => Number.isFinite(n) && set(n)}
+      minValue={least}
+      maxValue={most}
+      {...(step ? { step } : {})}
+    />
   );
 }
 

@@ -25,7 +25,7 @@ import { usePrecision, useProject } from '../data/project.js';
 import { useWaiting } from '../data/waiting.js';
 import { LengthText } from '../shared/length-text.js';
 import { MassField } from '../shared/mass-field.js';
-import { Button, Faint, Fault, FieldLabel, NumberBox, Row, Section, Tick, fieldBox } from '../shared/ui.js';
+import { Button, Faint, Fault, NumberInput, Row, Section, Tick, fieldBox } from '../shared/ui.js';
 import { line } from '../theme/tokens.js';
 import { useProposal, type Surety } from './use-proposal.js';
 import { Laid } from '../shared/laid.js';
@@ -253,17 +253,15 @@ export function Propose({ space }: { space: PlacedSpace }) {
             onChange={(kg) => setMostKg(Number.isFinite(kg) && kg > 0 ? kg : undefined)}
           />
         </Laid.div>
-        <NumberBox
+        <NumberInput
+          label="Bays side by side"
           value={bays}
           minValue={1}
           maxValue={MOST_BAYS}
           onChange={(n) => {
             if (Number.isInteger(n)) setWantedBays(n);
           }}
-        >
-          <FieldLabel>Bays side by side</FieldLabel>
-          <Input />
-        </NumberBox>
+        />
         <Button onPress={() => setAsked(true)} isDisabled={wanted.length === 0}>
           Propose shelves
         </Button>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Input, TextField } from 'react-aria-components';
+import { TextField } from 'react-aria-components';
 import { USUAL_KERF } from '../../core/joints/index.js';
 import type { Settings } from '../../core/project/index.js';
 import { NAMED_LIMITS } from '../../core/carry/index.js';
@@ -11,7 +11,7 @@ import { Changes } from './changes.js';
 import { ToolsForm } from './tools-form.js';
 import { WhatItDoes } from './what-it-does.js';
 import { LengthField } from '../shared/length-field.js';
-import { Faint, FieldLabel, Grid, NumberBox, Page, Section, Select, TextInput } from '../shared/ui.js';
+import { Faint, FieldLabel, Grid, NumberInput, Page, Section, Select, TextInput } from '../shared/ui.js';
 
 const PROJECT = ['project'];
 
@@ -84,16 +84,14 @@ export function ProjectSettings() {
               onChange={(over) => save({ limit: over === 'amount' ? { kind: 'amount', mm: 2 } : { kind: 'span', over: Number(over) } })}
             />
             {limit.kind === 'amount' ? (
-              <NumberBox
+              <NumberInput
+                label="The amount, mm"
                 value={limit.mm}
                 minValue={0.1}
                 maxValue={100}
                 step={0.1}
                 onChange={(mm) => Number.isFinite(mm) && save({ limit: { kind: 'amount', mm } })}
-              >
-                <FieldLabel>The amount, mm</FieldLabel>
-                <Input />
-              </NumberBox>
+              />
             ) : null}
           </Grid>
           <WhatItDoes />

@@ -1,10 +1,9 @@
-import { Input } from 'react-aria-components';
 import { USUAL_KEEP } from '../../core/layout/index.js';
 import { ZERO, inch, mm, type Length } from '../../core/length/index.js';
 import type { Settings, Tools } from '../../core/project/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
-import { Faint, FieldLabel, Grid, NumberBox, Section, WideTick } from '../shared/ui.js';
+import { Faint, Grid, NumberInput, Section, WideTick } from '../shared/ui.js';
 
 /** Tools with some of them changed; what is undefined is left out. */
 function changed(tools: Tools, patch: { readonly [K in keyof Tools]?: Tools[K] | undefined }): Tools {
@@ -82,17 +81,15 @@ export function ToolsForm({ settings, onSave }: { settings: Settings; onSave: (p
         <WideTick isSelected={tools.router !== false} onChange={(has) => save({ router: has ? undefined : false })}>
           There is a router; without one, grooves are sawn and cleared with a chisel
         </WideTick>
-        <NumberBox
+        <NumberInput
+          label="Clamps"
           value={clamps?.count ?? NaN}
           minValue={0}
           maxValue={200}
           onChange={(n) =>
             save({ clamps: Number.isFinite(n) ? { count: Math.round(n), reach: clamps?.reach ?? size(1000, 40) } : undefined })
           }
-        >
-          <FieldLabel>Clamps</FieldLabel>
-          <Input />
-        </NumberBox>
+        />
         {clamps ? (
           <LengthField
             label="The longest of them opens to"
@@ -109,25 +106,21 @@ export function ToolsForm({ settings, onSave }: { settings: Settings; onSave: (p
         </WideTick>
         {shop ? (
           <>
-            <NumberBox
+            <NumberInput
+              label="Cuts in the price"
               value={shop.free}
               minValue={0}
               maxValue={1000}
               onChange={(free) => Number.isFinite(free) && save({ shop: { ...shop, free: Math.round(free) } })}
-            >
-              <FieldLabel>Cuts in the price</FieldLabel>
-              <Input />
-            </NumberBox>
-            <NumberBox
+            />
+            <NumberInput
+              label="Each cut more"
               value={shop.each}
               minValue={0}
               maxValue={1e4}
               formatOptions={{ maximumFractionDigits: 2, useGrouping: false }}
               onChange={(each) => Number.isFinite(each) && save({ shop: { ...shop, each } })}
-            >
-              <FieldLabel>Each cut more</FieldLabel>
-              <Input />
-            </NumberBox>
+            />
             <LengthField
               label="It cuts nothing narrower than"
               value={shop.least}

@@ -4,6 +4,7 @@ import { exactText, formatLength, readLength, writeLength, type Length, type Pre
 import styled from 'styled-components';
 import type { Source } from '../../core/figure/index.js';
 import { paper, inkSoft } from '../theme/tokens.js';
+import { steady } from './steady.js';
 import { fieldOf } from './leads.js';
 import { Fault, FieldLabel, TextInput } from './ui.js';
 
@@ -52,19 +53,7 @@ export interface LengthFieldProps {
  * The one control for lengths. It takes lengths as builders write them, echoes what was
  * understood, refuses in place what was not, and commits on Enter or when it is left.
  */
-export function LengthField({
-  label,
-  hideLabel,
-  value,
-  precision,
-  least,
-  greatest,
-  standsIn,
-  optional,
-  of,
-  onCommit,
-  onDraft,
-}: LengthFieldProps) {
+function LengthBox({ label, hideLabel, value, precision, least, greatest, standsIn, optional, of, onCommit, onDraft }: LengthFieldProps) {
   const shown = entryText(value, precision);
   const [text, setText] = useState<string | null>(null);
   const echo = useId();
@@ -139,3 +128,5 @@ export function LengthField({
     </Field>
   );
 }
+
+export const LengthField = steady(LengthBox);

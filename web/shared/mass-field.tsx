@@ -1,8 +1,6 @@
-import { Input } from 'react-aria-components';
-import type { ReactNode } from 'react';
 import { KG_PER_POUND } from '../../core/figure/index.js';
 import { usePrecision } from '../data/project.js';
-import { FieldLabel, NumberBox } from './ui.js';
+import { NumberInput } from './ui.js';
 
 /**
  * The field of a mass that is kept in kg: typed in kg, or in pounds by those who work in inches.
@@ -16,7 +14,7 @@ export function MassField({
   onChange,
   onBlur,
 }: {
-  label: ReactNode;
+  label: string;
   value: number;
   least?: number;
   /** kg */
@@ -28,7 +26,8 @@ export function MassField({
   const [name, each] = unit === 'mm' ? (['kg', 1] as const) : (['lb', KG_PER_POUND] as const);
   const shown = (kg: number) => Number((kg / each).toFixed(3));
   return (
-    <NumberBox
+    <NumberInput
+      label={`${label}, ${name}`}
       value={shown(value)}
       // What was not typed over is not rounded by being shown.
       onChange={(typed) => typed !== shown(value) && onChange(typed * each)}
@@ -36,11 +35,7 @@ export function MassField({
       maxValue={shown(most)}
       step={0.001}
       formatOptions={{ maximumFractionDigits: 3, useGrouping: false }}
-    >
-      <FieldLabel>
-        {label}, {name}
-      </FieldLabel>
-      <Input {...(onBlur ? { onBlur } : {})} />
-    </NumberBox>
+      {...(onBlur ? { onBlur } : {})}
+    />
   );
 }

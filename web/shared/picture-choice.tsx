@@ -1,5 +1,6 @@
 import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
+import { steady } from './steady.js';
 import { ink, inkSoft, line, link, paper, tape, tapePale, wood } from '../theme/tokens.js';
 
 /** A box of a picture: x, y, width, height. */
@@ -106,7 +107,7 @@ interface PictureChoiceProps<T extends string> {
 }
 
 /** One of a few ways to make something, chosen by its picture; arrows go from one to the other, and the space bar takes one. */
-export function PictureChoice<T extends string>({ label, value, choices, onChange }: PictureChoiceProps<T>) {
+function PictureField<T extends string>({ label, value, choices, onChange }: PictureChoiceProps<T>) {
   return (
     <Whole>
       <Name aria-hidden>{label}</Name>
@@ -130,3 +131,5 @@ export function PictureChoice<T extends string>({ label, value, choices, onChang
     </Whole>
   );
 }
+
+export const PictureChoice = steady(PictureField) as typeof PictureField;

@@ -13,9 +13,11 @@ import {
   type CheckboxProps,
   type SelectProps,
   NumberField,
+  type NumberFieldProps,
 } from 'react-aria-components';
 import { Check, ChevronDown } from 'lucide-react';
 import { laid, type LaidOut } from './laid.js';
+import { steady } from './steady.js';
 import { buttonLook } from './plain.js';
 import { edge, film, ink, inkSoft, line, link, paper, red, shade, tape, tapePale } from '../theme/tokens.js';
 
@@ -50,19 +52,26 @@ export const TextInput = styled(Input)<LaidOut>`
   }
 `;
 
-/** The field of a number, with its label and input inside. */
-export const NumberBox = styled(NumberField)`
-  input {
-    ${fieldBox}
-  }
-`;
-
 export const FieldLabel = styled(Label)`
   display: block;
   font-size: 12px;
   color: ${inkSoft};
   margin-bottom: 2px;
 `;
+
+const NumberBox = styled(NumberField)`
+  input {
+    ${fieldBox}
+  }
+`;
+
+/** The field of a number, with its name over it. */
+export const NumberInput = steady(({ label, ...rest }: NumberFieldProps & { label: string }) => (
+  <NumberBox {...rest}>
+    <FieldLabel>{label}</FieldLabel>
+    <Input />
+  </NumberBox>
+));
 
 /** A figure that only stands in. */
 export const Assumed = styled.em`
@@ -155,7 +164,7 @@ export interface Choice<T extends string> {
 }
 
 /** One choice out of a few. */
-export function Select<T extends string>({
+function SelectField<T extends string>({
   label,
   hideLabel,
   value,
@@ -196,6 +205,8 @@ export function Select<T extends string>({
   );
 }
 
+export const Select = steady(SelectField) as typeof SelectField;
+
 const CheckLabel = styled(AriaCheckbox)`
   display: inline-flex;
   align-items: center;
@@ -227,7 +238,7 @@ const CheckLabel = styled(AriaCheckbox)`
 `;
 
 /** A box that is ticked or not. */
-export function Tick({ children, ...rest }: CheckboxProps & { children: string }) {
+function TickBox({ children, ...rest }: CheckboxProps & { children: string }) {
   return (
     <CheckLabel {...rest}>
       {({ isSelected }) => (
@@ -239,6 +250,8 @@ export function Tick({ children, ...rest }: CheckboxProps & { children: string }
     </CheckLabel>
   );
 }
+
+export const Tick = steady(TickBox);
 
 /** Over all columns of a form. */
 export const Wide = styled.div`

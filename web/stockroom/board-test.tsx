@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Input } from 'react-aria-components';
+
 import { stiffnessFromTest } from '../../core/carry/index.js';
 import { writeStiffness } from '../../core/figure/index.js';
 import { MassField } from '../shared/mass-field.js';
@@ -7,7 +7,7 @@ import { inch, mm, toMm, type Length } from '../../core/length/index.js';
 import type { Stock } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
-import { Button, Faint, FieldLabel, Grid, NumberBox, Select } from '../shared/ui.js';
+import { Button, Faint, Grid, NumberInput, Select } from '../shared/ui.js';
 import { Laid } from '../shared/laid.js';
 
 type Test = NonNullable<Stock['test']>;
@@ -28,17 +28,15 @@ export function BoardTest({ stock, onUse }: { stock: Stock; onUse: (stock: Stock
     />
   );
   const number = (label: string, key: 'sag' | 'readTo', most: number) => (
-    <NumberBox
+    <NumberInput
+      label={label}
       value={test[key]}
       minValue={0.01}
       maxValue={most}
       step={0.01}
       formatOptions={{ maximumFractionDigits: 2 }}
       onChange={(value) => Number.isFinite(value) && value > 0 && set({ [key]: value })}
-    >
-      <FieldLabel>{label}</FieldLabel>
-      <Input />
-    </NumberBox>
+    />
   );
   const found = whatItSays(stock, test);
   return (

@@ -1,11 +1,11 @@
-import { Input, TextField } from 'react-aria-components';
+import { TextField } from 'react-aria-components';
 import { Plus } from 'lucide-react';
 import styled from 'styled-components';
 import { ZERO, fromUnits, inch, mm, type Length } from '../../core/length/index.js';
 import { hasGrain, type Flaw, type Offcut, type Stock } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
-import { Button, Faint, FieldLabel, Grid, NumberBox, Row, Select, TextInput } from '../shared/ui.js';
+import { Button, Faint, FieldLabel, Grid, NumberInput, Row, Select, TextInput } from '../shared/ui.js';
 import { Laid } from '../shared/laid.js';
 
 const Line = styled(Grid).attrs({ $columns: 5 })`
@@ -98,15 +98,13 @@ function OneOffcut({
         </TextField>
         <LengthField label="Long" value={length} precision={precision} onCommit={(l) => l !== null && onChange({ length: l })} />
         <LengthField label="Wide" value={width} precision={precision} onCommit={(w) => w !== null && onChange({ width: w })} />
-        <NumberBox
+        <NumberInput
+          label="How many"
           value={count}
           minValue={1}
           maxValue={offcut.flaws ? 1 : 1000}
           onChange={(n) => Number.isFinite(n) && onChange({ count: Math.round(n) })}
-        >
-          <FieldLabel>How many</FieldLabel>
-          <Input />
-        </NumberBox>
+        />
         <Button aria-label={`Take out ${name}`} onPress={onTakeOut}>
           Take out
         </Button>
@@ -170,25 +168,21 @@ export function Offcuts({ stock, onSave }: { stock: Stock; onSave: (stock: Stock
             precision={precision}
             onCommit={(width) => width !== null && changeSize(i, { width })}
           />
-          <NumberBox
+          <NumberInput
+            label="Price of one"
             value={s.price ?? NaN}
             minValue={0}
             maxValue={1e6}
             formatOptions={{ maximumFractionDigits: 2, useGrouping: false }}
             onChange={(price) => Number.isFinite(price) && changeSize(i, { price })}
-          >
-            <FieldLabel>Price of one</FieldLabel>
-            <Input />
-          </NumberBox>
-          <NumberBox
+          />
+          <NumberInput
+            label="On hand"
             value={s.onHand ?? NaN}
             minValue={0}
             maxValue={10_000}
             onChange={(n) => Number.isFinite(n) && changeSize(i, { onHand: Math.round(n) })}
-          >
-            <FieldLabel>On hand</FieldLabel>
-            <Input />
-          </NumberBox>
+          />
           <Button aria-label={`Take out other size ${i + 1}`} onPress={() => keepSizes(sizes.filter((_, at) => at !== i))}>
             Take out
           </Button>

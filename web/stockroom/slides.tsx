@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Input, TextField } from 'react-aria-components';
+import { TextField } from 'react-aria-components';
 import { Plus } from 'lucide-react';
 import { writeMass } from '../../core/figure/index.js';
 import { ZERO, formatLength, inch, mm, readLength, type Length, type LengthUnit } from '../../core/length/index.js';
@@ -9,7 +9,7 @@ import { useRecordList } from '../data/record-list.js';
 import { HandbookLink } from '../shared/handbook-link.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
-import { Button, Faint, Fault, FieldLabel, Grid, NumberBox, Panel, Row, Scroll, Table, TextInput, Wide } from '../shared/ui.js';
+import { Button, Faint, Fault, FieldLabel, Grid, NumberInput, Panel, Row, Scroll, Table, TextInput, Wide } from '../shared/ui.js';
 import { MassField } from '../shared/mass-field.js';
 import { TakeOut } from '../shared/take-out.js';
 import { without } from '../shared/without.js';
@@ -68,7 +68,8 @@ function SlideForm({
     />
   );
   const number = (key: 'price', label: string, most: number) => (
-    <NumberBox
+    <NumberInput
+      label={label}
       value={slide[key] ?? NaN}
       minValue={0}
       maxValue={most}
@@ -79,10 +80,7 @@ function SlideForm({
         onSave(next, `${label} of ${slide.name}`);
       }}
       formatOptions={{ maximumFractionDigits: 2, useGrouping: false }}
-    >
-      <FieldLabel>{label}</FieldLabel>
-      <Input />
-    </NumberBox>
+    />
   );
   const keepName = () =>
     name.trim() !== '' && name.trim() !== slide.name && onSave({ ...slide, name: name.trim() }, `Renamed ${slide.name}`);
@@ -114,15 +112,13 @@ function SlideForm({
             onSave(Number.isFinite(kg) && kg > 0 ? { ...rest, rating: asKg(kg) } : rest, `Rating of ${slide.name}`);
           }}
         />
-        <NumberBox
+        <NumberInput
+          label="Comes out, % of length"
           value={slide.extension * 100}
           minValue={10}
           maxValue={120}
           onChange={(n) => Number.isFinite(n) && onSave({ ...slide, extension: n / 100 }, `Extension of ${slide.name}`)}
-        >
-          <FieldLabel>Comes out, % of length</FieldLabel>
-          <Input />
-        </NumberBox>
+        />
         {number('price', 'Price of a pair', 1e6)}
         <Wide>
           <TextField value={series ?? shown} onChange={setSeries} onBlur={keepSeries} onKeyDown={(e) => e.key === 'Enter' && keepSeries()}>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Input, TextField } from 'react-aria-components';
+import { TextField } from 'react-aria-components';
 import { Plus } from 'lucide-react';
 import { writeStiffness } from '../../core/figure/index.js';
 import { MATERIALS, propertiesOf, type Stock } from '../../core/stock/index.js';
@@ -14,7 +14,7 @@ import { BoardTest } from './board-test.js';
 import { Offcuts } from './offcuts.js';
 import { LengthField } from '../shared/length-field.js';
 import { LengthText } from '../shared/length-text.js';
-import { Button, Faint, Fault, FieldLabel, Grid, NumberBox, Page, Panel, Row, Scroll, Select, Table, TextInput } from '../shared/ui.js';
+import { Button, Faint, Fault, FieldLabel, Grid, NumberInput, Page, Panel, Row, Scroll, Select, Table, TextInput } from '../shared/ui.js';
 import { StockList } from './stock-list.js';
 import { HardwareList } from './hardware-list.js';
 import { Slides } from './slides.js';
@@ -47,16 +47,14 @@ function OptionalNumber({
 }) {
   const shown = (kept: number) => Number((kept / each).toFixed(3));
   return (
-    <NumberBox
+    <NumberInput
+      label={label}
       value={value === undefined ? NaN : shown(value)}
       onChange={(n) => onChange(Number.isFinite(n) ? n * each : undefined)}
       minValue={shown(least)}
       maxValue={shown(most)}
       formatOptions={{ maximumFractionDigits: 3, useGrouping: false }}
-    >
-      <FieldLabel>{label}</FieldLabel>
-      <Input />
-    </NumberBox>
+    />
   );
 }
 

@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 import { Controller, useForm, useWatch, type Control } from 'react-hook-form';
-import { Input, TextField } from 'react-aria-components';
+import { TextField } from 'react-aria-components';
 import { ZERO, type Length } from '../../core/length/index.js';
 import { FILLS, massOfFill, type Thing } from '../../core/things/index.js';
 import { usePrecision } from '../data/project.js';
@@ -8,7 +8,7 @@ import { fieldOf } from '../shared/leads.js';
 import { LengthField } from '../shared/length-field.js';
 import { asKg } from '../../core/measures/index.js';
 import { MassField } from '../shared/mass-field.js';
-import { Button, Fault, FieldLabel, Grid, NumberBox, Panel, Row, Select, TextInput, Tick } from '../shared/ui.js';
+import { Button, Fault, FieldLabel, Grid, NumberInput, Panel, Row, Select, TextInput, Tick } from '../shared/ui.js';
 
 /** A thing as it stands in its form: both shapes' sizes side by side. */
 interface Form {
@@ -129,17 +129,16 @@ function NumberEntry({
       control={control}
       name={name}
       render={({ field }) => (
-        <NumberBox
+        <NumberInput
+          label={label}
           value={field.value}
           onChange={field.onChange}
           minValue={least}
           maxValue={most}
           step={whole ? 1 : 0.001}
           formatOptions={{ maximumFractionDigits: 3, useGrouping: false }}
-        >
-          <FieldLabel>{label}</FieldLabel>
-          <Input onBlur={field.onBlur} />
-        </NumberBox>
+          onBlur={field.onBlur}
+        />
       )}
     />
   );

@@ -1,11 +1,10 @@
-import { Input } from 'react-aria-components';
 import { Plus, Trash2 } from 'lucide-react';
 import { inch, least, mm, type Length, type LengthUnit } from '../../../core/length/index.js';
 import type { PlacedSpace } from '../../../core/piece/index.js';
 import type { Blocked, Cells, Tilted } from '../../../core/interiors/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
-import { Button, FieldLabel, Grid, NumberBox, Row, Section, Select, WideTick, Wide } from '../../shared/ui.js';
+import { Button, Grid, NumberInput, Row, Section, Select, WideTick, Wide } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { useMakingFields } from '../fields.js';
 import { sizes } from '../means.js';
@@ -29,26 +28,22 @@ function LadderFields({ space, cells }: { space: string; cells: Cells }) {
       {wood('Supports of', support.stock, (stock) => ({ make: { ...make, support: { ...support, stock } } }))}
       {support.asThing ? null : length('Supports long', support.long, (long) => ({ make: { ...make, support: { ...support, long } } }))}
       {length('Supports wide', support.wide, (wide) => ({ make: { ...make, support: { ...support, wide } } }))}
-      <NumberBox
+      <NumberInput
+        label="Spare supports"
         value={support.spares}
         minValue={0}
         maxValue={1000}
         onChange={(spares) =>
           Number.isFinite(spares) && change({ make: { ...make, support: { ...support, spares } } }, 'Changed the spares')
         }
-      >
-        <FieldLabel>Spare supports</FieldLabel>
-        <Input />
-      </NumberBox>
-      <NumberBox
+      />
+      <NumberInput
+        label="Built in sections"
         value={make.sections ?? 1}
         minValue={1}
         maxValue={20}
         onChange={(sections) => Number.isInteger(sections) && change({ make: { ...make, sections } }, 'Built it in other sections')}
-      >
-        <FieldLabel>Built in sections</FieldLabel>
-        <Input />
-      </NumberBox>
+      />
       <WideTick
         isSelected={upright.pair === true}
         onChange={(pair) => {
@@ -148,24 +143,20 @@ function TiltedFields({ space, cells }: { space: string; cells: Cells }) {
         const [what, which] = 'row' in f ? (['row', f.row] as const) : (['column', f.column] as const);
         return (
           <Grid key={i} $below={8}>
-            <NumberBox
+            <NumberInput
+              label={what === 'row' ? 'Row from below' : 'Column from the left'}
               value={which}
               minValue={1}
               maxValue={400}
               onChange={(n) => Number.isFinite(n) && put(i, what === 'row' ? { ...f, row: n } : { ...f, column: n })}
-            >
-              <FieldLabel>{what === 'row' ? 'Row from below' : 'Column from the left'}</FieldLabel>
-              <Input />
-            </NumberBox>
-            <NumberBox
+            />
+            <NumberInput
+              label="Degrees from level"
               value={f.tilt}
               minValue={1}
               maxValue={45}
               onChange={(tilt) => Number.isFinite(tilt) && put(i, { ...f, tilt: asDegrees(tilt) })}
-            >
-              <FieldLabel>Degrees from level</FieldLabel>
-              <Input />
-            </NumberBox>
+            />
             <LengthField
               label="Things long"
               value={f.long}

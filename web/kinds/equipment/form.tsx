@@ -1,10 +1,9 @@
-import { Input } from 'react-aria-components';
 import { ZERO, inch, mm, type Length } from '../../../core/length/index.js';
 import type { PlacedSpace } from '../../../core/piece/index.js';
 import { DEVICE_SIDES, type DeviceSide, type Equipment } from '../../../core/interiors/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision, useProject } from '../../data/project.js';
-import { FieldLabel, Grid, NumberBox, Section, Select, WideTick, type Choice } from '../../shared/ui.js';
+import { Grid, NumberInput, Section, Select, WideTick, type Choice } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { useMakingFields } from '../fields.js';
 
@@ -49,30 +48,26 @@ export function EquipmentForm({ space, equipment }: { space: PlacedSpace; equipm
           choices={bench.records.things.map((t) => ({ id: t.id, label: t.data.name }))}
           onChange={(thing) => change({ thing }, 'Changed the equipment')}
         />
-        <NumberBox
+        <NumberInput
+          label="Side by side"
           value={equipment.count}
           minValue={1}
           maxValue={20}
           onChange={(count) => Number.isFinite(count) && count !== equipment.count && change({ count }, 'Changed how many there are')}
-        >
-          <FieldLabel>Side by side</FieldLabel>
-          <Input />
-        </NumberBox>
+        />
         {DEVICE_SIDES.map((side) => (
           <FreeFields key={side} side={side} kept={free[side]} length={length} change={change} as={(patch) => kept(side, patch)} />
         ))}
         {equipment.count > 1 ? length('Free between two', equipment.between, (between) => ({ between }), true) : null}
-        <NumberBox
+        <NumberInput
+          label="Heat of one, W"
           value={equipment.heat ?? Number.NaN}
           minValue={0}
           maxValue={20_000}
           onChange={(heat) =>
             Number.isFinite(heat) && heat > 0 ? change({ heat }, 'Said what heat it gives off') : leave('heat', 'Took its heat away')
           }
-        >
-          <FieldLabel>Heat of one, W</FieldLabel>
-          <Input />
-        </NumberBox>
+        />
         <WideTick
           isSelected={controls !== undefined}
           onChange={(on) =>

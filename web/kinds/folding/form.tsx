@@ -1,4 +1,3 @@
-import { Input } from 'react-aria-components';
 import { Plus, Trash2 } from 'lucide-react';
 import { scale } from '../../../core/length/index.js';
 import type { Folding } from '../../../core/shells/index.js';
@@ -7,7 +6,7 @@ import { EdgeFields, GridFields, usePieceFields } from '../../bench/piece-fields
 import type { OneWay } from '../../bench/ways.js';
 import { useProject } from '../../data/project.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { Button, Faint, FieldLabel, Grid, NumberBox, Row, Section, Select, Wide, type Choice } from '../../shared/ui.js';
+import { Button, Faint, Grid, NumberInput, Row, Section, Select, Wide, type Choice } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { asDegrees } from '../../../core/measures/index.js';
 
@@ -37,7 +36,8 @@ function TopFields({ piece }: { piece: Folding }) {
                 )
               }
             />
-            <NumberBox
+            <NumberInput
+              label="How many"
               value={count}
               minValue={1}
               maxValue={12}
@@ -49,10 +49,7 @@ function TopFields({ piece }: { piece: Folding }) {
                   'Changed how many stand on top',
                 )
               }
-            >
-              <FieldLabel>How many</FieldLabel>
-              <Input />
-            </NumberBox>
+            />
             <Button
               data-quiet
               aria-label={`Take ${names.find((n) => n.id === thing)?.label ?? thing} off the top`}
@@ -119,7 +116,8 @@ function LegFields({ piece }: { piece: Folding }) {
       </Wide>
       {legs.apart === undefined ? null : length('Feet apart, hole to hole', legs.apart, (apart) => ({ legs: { ...legs, apart } }))}
       {legs.degrees === undefined ? null : (
-        <NumberBox
+        <NumberInput
+          label="From the floor, degrees"
           value={legs.degrees}
           minValue={0}
           maxValue={90}
@@ -129,10 +127,7 @@ function LegFields({ piece }: { piece: Folding }) {
             degrees !== legs.degrees &&
             change({ legs: { ...legs, degrees: asDegrees(degrees) } }, 'Changed the angle')
           }
-        >
-          <FieldLabel>From the floor, degrees</FieldLabel>
-          <Input />
-        </NumberBox>
+        />
       )}
       {length('Legs wide', legs.wide, (wide) => ({ legs: { ...legs, wide } }))}
       {length('Ends past their holes', legs.round, (round) => ({ legs: { ...legs, round } }))}

@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
-import { Input } from 'react-aria-components';
+
 import { inch, mm, type Length } from '../../../core/length/index.js';
 import type { Feet } from '../../../core/shells/index.js';
 import { usePrecision } from '../../data/project.js';
-import { FieldLabel, NumberBox, Select } from '../../shared/ui.js';
+import { NumberInput, Select } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { asKg } from '../../../core/measures/index.js';
 
@@ -42,17 +42,15 @@ export function FeetFields<P>({ feet, as, onFloor, change, length, of }: FeetFie
       {feet ? (
         <>
           {length(`${of}: how high they are`, feet.high, (high) => as({ ...feet, high }))}
-          <NumberBox
+          <NumberInput
+            label={`${of}: one is rated for, kg`}
             value={feet.rated ?? Number.NaN}
             minValue={1}
             maxValue={5000}
             onChange={(kg) =>
               change(as(Number.isFinite(kg) ? { ...feet, rated: asKg(kg) } : without(feet, 'rated')), 'Changed their rating')
             }
-          >
-            <FieldLabel>{`${of}: one is rated for, kg`}</FieldLabel>
-            <Input />
-          </NumberBox>
+          />
         </>
       ) : null}
     </>

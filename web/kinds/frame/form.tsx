@@ -1,4 +1,3 @@
-import { Input } from 'react-aria-components';
 import { ZERO, scale, sub, type Length } from '../../../core/length/index.js';
 import type { Frame } from '../../../core/shells/index.js';
 import type { PieceEdit } from '../../../core/piece/index.js';
@@ -8,7 +7,7 @@ import { Ways, type OneWay } from '../../bench/ways.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { FieldLabel, Grid, NumberBox, Section, Select, Wide, WideTick } from '../../shared/ui.js';
+import { Grid, NumberInput, Section, Select, Wide, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { LevelFields } from '../levels/fields.js';
 import { BraceFields } from './brace-fields.js';
@@ -57,10 +56,13 @@ function PostFields({ piece }: { piece: Frame }) {
         ]}
         onChange={(turned) => change({ posts: { ...posts, turned } }, 'Turned the posts')}
       />
-      <NumberBox value={middles.length} minValue={0} maxValue={20} onChange={(n) => Number.isFinite(n) && n !== middles.length && place(n)}>
-        <FieldLabel>Posts between the ends</FieldLabel>
-        <Input />
-      </NumberBox>
+      <NumberInput
+        label="Posts between the ends"
+        value={middles.length}
+        minValue={0}
+        maxValue={20}
+        onChange={(n) => Number.isFinite(n) && n !== middles.length && place(n)}
+      />
       {middles.map((at, i) => (
         <div key={i}>
           {length(`Middle post ${i + 1} from the left`, at, (next) => ({
@@ -91,7 +93,8 @@ function OnTop({ piece }: { piece: Frame }) {
         choices={[{ id: 'none', label: 'Nothing' }, ...bench.records.things.map((t) => ({ id: t.id, label: t.data.name }))]}
         onChange={put}
       />
-      <NumberBox
+      <NumberInput
+        label="People on it at once"
         value={top.people ?? 0}
         minValue={0}
         maxValue={20}
@@ -99,10 +102,7 @@ function OnTop({ piece }: { piece: Frame }) {
           Number.isFinite(people) &&
           change({ top: people > 0 ? { ...top, people } : without(top, 'people') }, 'Changed how many people are on it')
         }
-      >
-        <FieldLabel>People on it at once</FieldLabel>
-        <Input />
-      </NumberBox>
+      />
       {first ? length('Larger than it, in all', top.margin ?? ZERO, (margin) => ({ top: { ...top, margin } }), true) : null}
     </>
   );

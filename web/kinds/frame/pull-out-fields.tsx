@@ -1,11 +1,10 @@
-import { Input } from 'react-aria-components';
 import { ZERO, inch, mm } from '../../../core/length/index.js';
 import type { Frame, PullOut } from '../../../core/shells/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePieceFields } from '../../bench/piece-fields.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { FieldLabel, Grid, NumberBox, Section, WideTick } from '../../shared/ui.js';
+import { Grid, NumberInput, Section, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { FeetFields } from './feet-fields.js';
 import { asDegrees } from '../../../core/measures/index.js';
@@ -55,17 +54,15 @@ export function PullOutFields({ piece }: { piece: Frame }) {
           <>
             {length('Overlap when it is drawn out', pullOut.overlap, (overlap) => put({ overlap }))}
             {length('Free behind its slats', pullOut.behind, (behind) => put({ behind }), true)}
-            <NumberBox
+            <NumberInput
+              label="Slats that guide it"
               value={pullOut.guides.count}
               minValue={0}
               maxValue={20}
               onChange={(count) =>
                 Number.isFinite(count) && change(put({ guides: { ...pullOut.guides, count } }), 'Changed how many slats guide it')
               }
-            >
-              <FieldLabel>Slats that guide it</FieldLabel>
-              <Input />
-            </NumberBox>
+            />
             {pullOut.guides.count > 0
               ? length('Gap beside those', pullOut.guides.gap, (gap) => put({ guides: { ...pullOut.guides, gap } }), true)
               : null}
@@ -81,17 +78,15 @@ export function PullOutFields({ piece }: { piece: Frame }) {
               onChange={(stock) => change(put({ legs: { ...pullOut.legs, stock } }), 'Changed its legs')}
             />
             {length('Its legs wide', pullOut.legs.wide, (wide) => put({ legs: { ...pullOut.legs, wide } }))}
-            <NumberBox
+            <NumberInput
+              label="Its legs"
               value={pullOut.legs.count}
               minValue={2}
               maxValue={20}
               onChange={(count) =>
                 Number.isFinite(count) && change(put({ legs: { ...pullOut.legs, count } }), 'Changed how many legs it has')
               }
-            >
-              <FieldLabel>Its legs</FieldLabel>
-              <Input />
-            </NumberBox>
+            />
             <FeetFields
               of="Its legs stand"
               feet={pullOut.feet}
@@ -123,17 +118,15 @@ export function PullOutFields({ piece }: { piece: Frame }) {
               Its slats are hinged at the board, to be lifted
             </WideTick>
             {pullOut.hinged ? (
-              <NumberBox
+              <NumberInput
+                label="They are lifted by, degrees"
                 value={pullOut.hinged.opens}
                 minValue={10}
                 maxValue={100}
                 onChange={(opens) =>
                   Number.isFinite(opens) && change(put({ hinged: { opens: asDegrees(opens) } }), 'Changed how far its slats are lifted')
                 }
-              >
-                <FieldLabel>They are lifted by, degrees</FieldLabel>
-                <Input />
-              </NumberBox>
+              />
             ) : null}
           </>
         ) : null}

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import { FieldError, Input, TextField } from 'react-aria-components';
+import { FieldError, TextField } from 'react-aria-components';
 import { Plus, Trash2 } from 'lucide-react';
 import type { PlacedSpace } from '../../../core/piece/index.js';
 import { MOST_GROOVES, groovesIn, type Grooves } from '../../../core/interiors/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision, useProject } from '../../data/project.js';
-import { Button, FieldLabel, Grid, NumberBox, Section, Select, TextInput, Wide, WideTick } from '../../shared/ui.js';
+import { Button, FieldLabel, Grid, NumberInput, Section, Select, TextInput, Wide, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { useMakingFields } from '../fields.js';
 import { sizes } from '../means.js';
@@ -80,15 +80,13 @@ function ShelfList({ space, grooves }: { space: PlacedSpace; grooves: Grooves })
       <h3>{`Shelves, in ${count} grooves from below`}</h3>
       {order.map(({ n, i }, at) => (
         <ShelfRow key={i}>
-          <NumberBox
+          <NumberInput
+            label={at === 0 ? 'Highest shelf in groove' : `Shelf ${at + 1} from the top in groove`}
             value={n}
             minValue={1}
             maxValue={MOST_GROOVES}
             onChange={(next) => Number.isFinite(next) && next !== n && put(i, next)}
-          >
-            <FieldLabel>{at === 0 ? 'Highest shelf in groove' : `Shelf ${at + 1} from the top in groove`}</FieldLabel>
-            <Input />
-          </NumberBox>
+          />
           {at > 0 ? <UprightsOver space={space} grooves={grooves} shelf={n} /> : null}
           <Button
             data-quiet

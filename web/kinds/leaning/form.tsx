@@ -1,4 +1,3 @@
-import { Input } from 'react-aria-components';
 import { inch, mm, scale, toMm, type Length } from '../../../core/length/index.js';
 import type { Leaning } from '../../../core/shells/index.js';
 import type { PieceEdit } from '../../../core/piece/index.js';
@@ -8,7 +7,7 @@ import { EdgeFields, GridFields, usePieceFields } from '../../bench/piece-fields
 import { usePrecision } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { FieldLabel, Grid, NumberBox, Section, Select, Wide, WideTick, type Choice } from '../../shared/ui.js';
+import { Grid, NumberInput, Section, Select, Wide, WideTick, type Choice } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { asDegrees, radians, type Degrees } from '../../../core/measures/index.js';
 
@@ -87,7 +86,8 @@ function LeanFields({ piece }: { piece: Leaning }) {
         <Select label="What is given of the sides" value={knownOf(lean)} choices={KNOWN} onChange={know} />
       </Wide>
       {lean.by === 'angle' ? (
-        <NumberBox
+        <NumberInput
+          label="Off plumb, degrees"
           value={lean.degrees}
           minValue={0}
           maxValue={90}
@@ -97,10 +97,7 @@ function LeanFields({ piece }: { piece: Leaning }) {
             degrees !== lean.degrees &&
             change(put({ ...lean, degrees: asDegrees(degrees) }), 'Changed the lean')
           }
-        >
-          <FieldLabel>Off plumb, degrees</FieldLabel>
-          <Input />
-        </NumberBox>
+        />
       ) : null}
       {lean.by === 'foot' ? length('Foot out', lean.out, (out) => put({ ...lean, out })) : null}
       {lean.along === undefined ? null : length('Sides long, along', lean.along, (along) => put({ ...lean, along }))}

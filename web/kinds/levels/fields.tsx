@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { Input } from 'react-aria-components';
+
 import styled from 'styled-components';
 import type { Level } from '../../../core/interiors/index.js';
 import { materialOf } from '../../../core/stock/index.js';
@@ -7,7 +7,7 @@ import { ZERO, inch, mm, type Length } from '../../../core/length/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { FieldLabel, NumberBox, Select, Tick, WideTick } from '../../shared/ui.js';
+import { NumberInput, Select, Tick, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { inkSoft } from '../../theme/tokens.js';
 
@@ -110,7 +110,8 @@ export function LevelFields<P>({ level, as, fields: { change, length }, of }: Le
                 (trim) => as({ ...level, deck: { ...deck, slats: { ...slatsOf(deck), trim } } }),
                 true,
               )}
-              <NumberBox
+              <NumberInput
+                label={`${of} slats`}
                 value={deck.slats.count}
                 minValue={2}
                 maxValue={100}
@@ -118,10 +119,7 @@ export function LevelFields<P>({ level, as, fields: { change, length }, of }: Le
                   Number.isFinite(count) &&
                   change(as({ ...level, deck: { ...deck, slats: { ...slatsOf(deck), count } } }), 'Changed how many slats there are')
                 }
-              >
-                <FieldLabel>{`${of} slats`}</FieldLabel>
-                <Input />
-              </NumberBox>
+              />
             </>
           ) : null}
           {deck.goes === 'round'

@@ -1,4 +1,3 @@
-import { Input } from 'react-aria-components';
 import type { PieceEdit } from '../../../core/piece/index.js';
 import { inch, mm } from '../../../core/length/index.js';
 import type { Back, Hung, PanelCase } from '../../../core/shells/index.js';
@@ -7,7 +6,7 @@ import { WayTick, Ways, type OneWay } from '../../bench/ways.js';
 import { usePrecision } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { FieldLabel, NumberBox } from '../../shared/ui.js';
+import { NumberInput } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { asKg } from '../../../core/measures/index.js';
 
@@ -107,7 +106,8 @@ export function HungFields({ piece }: { piece: PanelCase }) {
           {length('Keyholes under the upper ends', hung.keyholes.under, (under) => ({
             hung: { ...hung, keyholes: { ...hung.keyholes, under } },
           }))}
-          <NumberBox
+          <NumberInput
+            label="One keyhole is rated for, kg"
             value={hung.keyholes.rated ?? Number.NaN}
             minValue={1}
             maxValue={1000}
@@ -122,10 +122,7 @@ export function HungFields({ piece }: { piece: PanelCase }) {
                 'Changed what a keyhole is rated for',
               )
             }
-          >
-            <FieldLabel>One keyhole is rated for, kg</FieldLabel>
-            <Input />
-          </NumberBox>
+          />
         </>
       ) : null}
       {hung ? (

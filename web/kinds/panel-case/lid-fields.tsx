@@ -1,4 +1,3 @@
-import { Input } from 'react-aria-components';
 import type { PieceEdit } from '../../../core/piece/index.js';
 import { inch, mm } from '../../../core/length/index.js';
 import type { Lid, PanelCase } from '../../../core/shells/index.js';
@@ -6,7 +5,7 @@ import { usePieceFields } from '../../bench/piece-fields.js';
 import { Ways, type OneWay } from '../../bench/ways.js';
 import { usePrecision } from '../../data/project.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { FieldLabel, NumberBox, WideTick } from '../../shared/ui.js';
+import { NumberInput, WideTick } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { asDegrees } from '../../../core/measures/index.js';
 
@@ -84,15 +83,13 @@ export function LidFields({ piece }: { piece: PanelCase }) {
               {length('That rail high', lid.packed.wide, (wide) => put({ packed: { stock: piece.stock.sides, ...lid.packed, wide } }))}
             </>
           ) : null}
-          <NumberBox
+          <NumberInput
+            label="Lid opens by, degrees"
             value={lid.opens ?? OPENS}
             minValue={30}
             maxValue={120}
             onChange={(opens) => Number.isFinite(opens) && change(put({ opens: asDegrees(opens) }), 'Changed how far the lid opens')}
-          >
-            <FieldLabel>Lid opens by, degrees</FieldLabel>
-            <Input />
-          </NumberBox>
+          />
           <WideTick
             isSelected={lid.stay ?? false}
             onChange={(on) => change(on ? put({ stay: true }) : { lid: without(lid, 'stay') }, on ? 'A stay for the lid' : 'No stay')}

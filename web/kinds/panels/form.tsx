@@ -1,11 +1,11 @@
 import { withPanels, type Panels } from '../../../core/interiors/index.js';
-import { Input } from 'react-aria-components';
+
 import { mm } from '../../../core/length/index.js';
 import type { PiecePatch } from '../../../core/piece/index.js';
 import { usePieceFields } from '../../bench/piece-fields.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { StockSelect } from '../../shared/stock-select.js';
-import { FieldLabel, Grid, NumberBox, Section, WideTick } from '../../shared/ui.js';
+import { Grid, NumberInput, Section, WideTick } from '../../shared/ui.js';
 import { FIXES } from './pictures.js';
 
 const USES = { shelves: 'Shelves of', dividers: 'Dividers of' } as const;
@@ -34,17 +34,15 @@ function PinRows({ patch }: { patch: (of: Partial<Panels['shelves']>) => PiecePa
       {rows ? (
         <>
           {length('Between pin holes', rows.pitch, (pitch) => patch({ rows: { ...rows, pitch } }))}
-          <NumberBox
+          <NumberInput
+            label="Holes over and under a shelf"
             value={rows.each}
             minValue={1}
             maxValue={20}
             onChange={(each) => {
               if (Number.isInteger(each)) change(patch({ rows: { ...rows, each } }), 'How many pin holes over and under a shelf');
             }}
-          >
-            <FieldLabel>Holes over and under a shelf</FieldLabel>
-            <Input />
-          </NumberBox>
+          />
         </>
       ) : null}
     </>

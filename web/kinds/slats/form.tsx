@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Input, TextField } from 'react-aria-components';
+import { TextField } from 'react-aria-components';
 import { slatCounts, slatOverall, slatWidth } from '../../../core/interiors/slats/index.js';
 import { ZERO, inch, mm, type Length } from '../../../core/length/index.js';
 import type { PlacedSpace } from '../../../core/piece/index.js';
@@ -9,7 +9,7 @@ import { newNodesFor } from '../../bench/nodes.js';
 import { usePrecision } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { LengthText } from '../../shared/length-text.js';
-import { Button, FieldLabel, Grid, NumberBox, Section, Select, TextInput, WideTick, Wide } from '../../shared/ui.js';
+import { Button, FieldLabel, Grid, NumberInput, Section, Select, TextInput, WideTick, Wide } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { useMakingFields } from '../fields.js';
 import { Laid } from '../../shared/laid.js';
@@ -126,15 +126,13 @@ export function SlatsForm({ space, making }: { space: PlacedSpace; making: Slats
         {wood('Slats of', making.stock, (stock) => ({ stock }))}
         {length('Slats wide', making.wide, (wide) => ({ wide }))}
         {length('Slats cut long by', making.trim ?? ZERO, (trim) => ({ trim }), true)}
-        <NumberBox
+        <NumberInput
+          label="Supports under them"
           value={supports.count}
           minValue={0}
           maxValue={20}
           onChange={(count) => Number.isFinite(count) && change({ supports: { ...supports, count } }, 'Changed how many supports')}
-        >
-          <FieldLabel>Supports under them</FieldLabel>
-          <Input />
-        </NumberBox>
+        />
         {supports.count > 0 ? (
           <>
             {wood('Supports of', supports.stock, (stock) => ({ supports: { ...supports, stock } }))}

@@ -1,9 +1,8 @@
-import { Input } from 'react-aria-components';
 import styled from 'styled-components';
 import { FINISHES, GLUES, outOfOrder, timeText, titleWithin, type Building } from '../../../core/build/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { StateMark } from '../../shared/state-mark.js';
-import { Faint, Fault, FieldLabel, NumberBox, Select } from '../../shared/ui.js';
+import { Faint, Fault, NumberInput, Select } from '../../shared/ui.js';
 import { Fold } from '../../shared/fold.js';
 import { PickList } from '../../shared/pick-list.js';
 import { ink } from '../../theme/tokens.js';
@@ -38,15 +37,13 @@ const STANDS: readonly { readonly id: Building['stands']; readonly label: string
 function Choices() {
   const { building, change } = useBuilding();
   const number = (key: 'coats' | 'celsius', label: string, least: number, most: number) => (
-    <NumberBox
+    <NumberInput
+      label={label}
       value={building[key]}
       minValue={least}
       maxValue={most}
       onChange={(n) => Number.isFinite(n) && n !== building[key] && change({ [key]: key === 'coats' ? Math.round(n) : n }, label)}
-    >
-      <FieldLabel>{label}</FieldLabel>
-      <Input />
-    </NumberBox>
+    />
   );
   return (
     <Laid.div $display="grid" $gap={8} $above={8}>

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp } from 'lucide-react';
-import { Input } from 'react-aria-components';
+
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { movedBy, outOfOrder, timeText, waitText, type Building, type Step } from '../../../core/build/index.js';
@@ -8,7 +8,7 @@ import { writeSentence } from '../../../core/figure/index.js';
 import { lettersText } from '../../../core/parts/index.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
-import { Button, Faint, Fault, FieldLabel, NumberBox, Row, Table, Tick } from '../../shared/ui.js';
+import { Button, Faint, Fault, NumberInput, Row, Table, Tick } from '../../shared/ui.js';
 import { amber } from '../../theme/tokens.js';
 import { ArrangeStep } from './arrange-step.js';
 import { PartPlaces } from './part-places.js';
@@ -56,7 +56,8 @@ function DoneField({ step, reckoned, onTick }: { step: Step; reckoned: number; o
         This step is done
       </Tick>
       {entry ? (
-        <NumberBox
+        <NumberInput
+          label="It took, minutes"
           value={entry.took?.minutes ?? minutes}
           minValue={1}
           maxValue={100_000}
@@ -66,10 +67,7 @@ function DoneField({ step, reckoned, onTick }: { step: Step; reckoned: number; o
             const noted: Building['done'][number] = { ...entry, took: { phase: step.phase, minutes: took, reckoned } };
             change({ done: building.done.map((d) => (d.step === step.id ? noted : d)) }, `${step.title} took ${timeText(took)}`);
           }}
-        >
-          <FieldLabel>It took, minutes</FieldLabel>
-          <Input />
-        </NumberBox>
+        />
       ) : null}
     </Row>
   );

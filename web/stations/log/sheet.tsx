@@ -8,7 +8,7 @@ import { api } from '../../data/api.js';
 import { newId } from '../../data/defaults.js';
 import { useProject } from '../../data/project.js';
 import { today } from '../../shared/clock.js';
-import { Button, Faint, Fault, FieldLabel, NumberBox, Row, Select, fieldBox } from '../../shared/ui.js';
+import { Button, Faint, Fault, FieldLabel, NumberInput, Row, Select, fieldBox } from '../../shared/ui.js';
 import { cuttingWith } from '../../data/cutting-with.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { useBuilding } from '../build/use-building.js';
@@ -93,10 +93,13 @@ function NewEntry() {
         <Day type="date" />
       </TextField>
       {needsAmount ? (
-        <NumberBox value={amount} minValue={is === 'time' ? 1 : -1e6} maxValue={is === 'time' ? 100_000 : 1e6} onChange={setAmount}>
-          <FieldLabel>{is === 'time' ? 'Minutes' : 'Spent; what came back as less than nothing'}</FieldLabel>
-          <Input />
-        </NumberBox>
+        <NumberInput
+          label={is === 'time' ? 'Minutes' : 'Spent; what came back as less than nothing'}
+          value={amount}
+          minValue={is === 'time' ? 1 : -1e6}
+          maxValue={is === 'time' ? 100_000 : 1e6}
+          onChange={setAmount}
+        />
       ) : null}
       {is === 'photo' ? (
         <label>

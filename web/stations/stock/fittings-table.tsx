@@ -1,4 +1,3 @@
-import { Input } from 'react-aria-components';
 import styled from 'styled-components';
 import { fittingsMoney, isSoldAs, soldAs, type FittingLine } from '../../../core/layout/fittings.js';
 import { boughtText } from '../../../core/formats/bought-text.js';
@@ -7,7 +6,7 @@ import type { Hardware } from '../../../core/stock/index.js';
 import { newId } from '../../data/defaults.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { changeRecordOf } from '../../data/record-of.js';
-import { Faint, FieldLabel, NumberBox, Table } from '../../shared/ui.js';
+import { Faint, NumberInput, Table } from '../../shared/ui.js';
 import { moneyText } from './words.js';
 
 const Cell = styled.td`
@@ -54,7 +53,8 @@ export function FittingsTable({ lines }: { lines: readonly FittingLine[] }) {
     const value = line.hardware?.[key];
     return (
       <Cell>
-        <NumberBox
+        <NumberInput
+          label={`${label} of ${text}`}
           value={value ?? NaN}
           minValue={0}
           maxValue={1e6}
@@ -62,12 +62,7 @@ export function FittingsTable({ lines }: { lines: readonly FittingLine[] }) {
           onChange={(n) =>
             Number.isFinite(n) && n !== value && (key !== 'pack' || n > 0) && keep(line.bought, { [key]: n }, `${label}: ${text}`)
           }
-        >
-          <FieldLabel>
-            {label} of {text}
-          </FieldLabel>
-          <Input />
-        </NumberBox>
+        />
       </Cell>
     );
   };

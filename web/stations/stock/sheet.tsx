@@ -1,4 +1,3 @@
-import { Input } from 'react-aria-components';
 import { Link, useParams } from 'react-router';
 import type { FirstCuts } from '../../../core/cutting/sheets/index.js';
 import { moneyInAll } from '../../../core/layout/buy.js';
@@ -7,7 +6,7 @@ import { useBench } from '../../bench/bench.js';
 import { LengthField } from '../../shared/length-field.js';
 import { Fold } from '../../shared/fold.js';
 import { StateMark } from '../../shared/state-mark.js';
-import { Faint, FieldLabel, NumberBox, Select, Tick } from '../../shared/ui.js';
+import { Faint, NumberInput, Select, Tick } from '../../shared/ui.js';
 import { PickList } from '../../shared/pick-list.js';
 import { Reserve } from './reserve.js';
 import { counted, moneyText, sumsText } from './words.js';
@@ -83,7 +82,8 @@ export function StockSheet() {
             return one ? [{ stock, sums: one }] : [];
           })}
         />
-        <NumberBox
+        <NumberInput
+          label="Budget"
           value={cutting.budget ?? NaN}
           minValue={0}
           maxValue={1e7}
@@ -93,10 +93,7 @@ export function StockSheet() {
             if (Number.isFinite(n) ? n !== budget : budget !== undefined)
               change(Number.isFinite(n) ? { budget: n } : { ...rest, budget: undefined as never }, 'Budget');
           }}
-        >
-          <FieldLabel>Budget</FieldLabel>
-          <Input />
-        </NumberBox>
+        />
         <Tick isSelected={cutting.matched === true} onChange={(matched) => change({ matched }, 'Fronts from one strip')}>
           Fronts from one strip, the grain running on
         </Tick>
