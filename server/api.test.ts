@@ -1,7 +1,12 @@
+import pino from 'pino';
+import request from 'supertest';
 import { PRINT_SHED } from '../demo/print-shed.js';
 import { mm } from '../core/length/index.js';
-import { saysDiskFull } from './problems/problem.filter.js';
-import { startApp, type TestApp } from './test/app.js';
+import { buildApp } from './app.js';
+import { openDatabase } from './data/database.js';
+import { saysDatabaseAway, saysDiskFull } from './problems/problem.filter.js';
+import { ProjectsService } from './projects/projects.service.js';
+import { configForTests, startApp, type TestApp } from './test/app.js';
 
 let running: TestApp;
 beforeAll(async () => {
@@ -289,6 +294,53 @@ describe('a full disk', () => {
   ])('is recognised in %o', (error, expected) => {
     expect(saysDiskFull(error)).toBe(expected);
   });
+});
+
+describe('a database that is gone', () => {
+  test.each([
+    [{ message: 'Client has encountered a connection error and is not queryable' }, true],
+    [{ message: 'Failed query: select 1', cause: { message: 'Connection terminated unexpectedly' } }, true],
+    [{ message: 'Failed query: x', cause: { message: 'terminating connection', code: '57P01' } }, true],
+    [{ message: 'Failed query: x', cause: { message: 'the database system is starting up', code: '57P03' } }, true],
+    [{ message: 'connect', code: 'EHOSTUNREACH' }, true],
+    [{ message: 'x', code: '08P01' }, true],
+    [{ message: 'PGlite is closed' }, true],
+    [{ message: 'Failed query: insert\nparams: connection terminated, 57P01', cause: { message: 'duplicate key', code: '23505' } }, false],
+    [{ message: 'x', code: '22003' }, false],
+  ])('is recognised in %o: %s', (error, expected) => {
+    expect(saysDatabaseAway(error)).toBe(expected);
+  });
+
+  test('is answered so that what was asked waits: 503, whichever question it was', async () => {
+    const database = await openDatabase(null);
+    const app = await buildApp(configForTests(), database.db, pino({ level: 'silent' }));
+    await app.init();
+    await app.get(ProjectsService).store('print-shed', { ...PRINT_SHED, pieces: {}, cuttings: {}, buildings: {} });
+    await database.close();
+    const http = request(app.getHttpServer());
+    const person = { id: 'ada', data: { name: 'Ada', height: mm(1710) }, label: 'Added Ada' };
+    const answers = await Promise.all([
+      http.get(shed),
+      http.post(`${shed}/people`).send(person),
+      http.delete(`${shed}/people/wren?version=1`),
+      http.post(`${shed}/undo`).send({ scope: ['people'] }),
+    ]);
+    expect(answers.map((a) => [a.status, (JSON.parse(a.text) as { title: string }).title])).toEqual(
+      answers.map(() => [503, 'Database away']),
+    );
+    await app.close();
+  }, 60_000);
+});
+
+test('what the API answers is kept by nobody on the way, and the number of a change past what is kept is refused', async () => {
+  expect((await running.http.get(shed)).headers['cache-control']).toBe('no-store');
+  const { status, body } = await running.http.post(`${shed}/undo`).send({ scope: ['people'], change: 2 ** 31 });
+  expect([status, (body as { errors: { path: string }[] }).errors[0]?.path]).toEqual([400, '/change']);
+});
+
+test('the demo is not worked out where its place is taken', async () => {
+  const { status, body } = await running.http.post('/api/projects/demo');
+  expect([status, (body as { detail: string }).detail]).toEqual([409, 'There is a project print-shed already.']);
 });
 
 test('far more requests than a person makes are turned away', async () => {

@@ -38,6 +38,8 @@ export async function buildApp(config: Config, db: Database, log: Logger): Promi
     abortOnError: false,
   });
   app.setGlobalPrefix('api');
+  // Of who asks a proxy is believed where it is said whom to believe.
+  app.set('trust proxy', config.trusted.length > 0 ? config.trusted : false);
   app.use(pinoHttp({ logger: log, autoLogging: { ignore: (req) => req.method === 'GET' } }));
   app.use(DOCS, helmet({ contentSecurityPolicy: policy("'unsafe-inline'"), strictTransportSecurity: false }));
   app.use((req: Request, res: Response, next: NextFunction) => {
@@ -49,6 +51,10 @@ export async function buildApp(config: Config, db: Database, log: Logger): Promi
   app.use(ownPagesOnly(config.hosts));
   app.use(gate(app.get(ShopService), config.device));
   app.use(compression());
+  app.use('/api', (_req: Request, res: Response, next: NextFunction) => {
+    res.set('Cache-Control', 'no-store');
+    next();
+  });
   if (config.webFolder) {
     app.use(servePage(config.webFolder));
     // Files of the page are packed when it is built.

@@ -20,6 +20,7 @@ export async function contract(): Promise<OpenAPIObject> {
     databaseUrl: null,
     device: 'desk',
     hosts: new Set<string>(),
+    trusted: [],
   };
   const app = await buildApp(config, database.db, pino({ level: 'silent' }));
   await app.init();

@@ -6,6 +6,7 @@ import { Backups, restore } from './data/backups.js';
 import { holdFolder } from './data/lock.js';
 import { openDatabase, type OpenDatabase } from './data/database.js';
 import { forgetBefore } from './history/forget.js';
+import { deskPath } from './shop/desk.js';
 import { PAGE, WORKER } from './places.js';
 import { startFault } from './start-fault.js';
 
@@ -14,11 +15,11 @@ const whereBuilt = (path: string) => (existsSync(path) ? path : null);
 /** What a phone is opened with: the addresses of this machine, the code, and both as a picture to take. */
 async function toldToPhones(app: NestExpressApplication, port: number): Promise<string> {
   const [{ ShopService, addressesHere }, { default: QRCode }] = await Promise.all([import('./shop/shop.service.js'), import('qrcode')]);
-  const { code } = app.get(ShopService);
+  const { code } = app.get(ShopService).makeCode();
   const [first, ...more] = addressesHere().map((a) => `http://${a}:${port}/pair`);
   if (!first) return 'No network was found that a phone could reach this machine by.\n';
   const picture = await QRCode.toString(`${first}#${code}`, { type: 'terminal', small: true });
-  return `For phones in the same network: ${[first, ...more].join(', ')}\nThe code is ${code}. Anyone in this network can ask to be paired; whoever has the code is let in.\n${picture}\n`;
+  return `For phones in the same network: ${[first, ...more].join(', ')}\nThe code is ${code}, for ten minutes and one phone; the page of the desk makes others, under Settings. There is no TLS here: what goes over this network can be read in it.\n${picture}\n`;
 }
 
 /** It is looked so often whether the backup of the day is behind, ms. */
@@ -87,7 +88,14 @@ async function start(): Promise<void> {
 
   await app.listen(config.port, config.shop ? '0.0.0.0' : '127.0.0.1');
   const address = app.getHttpServer().address() as { port: number };
-  process.stdout.write(`Ruvok is at http://127.0.0.1:${address.port}/\n`);
+  const { ShopService } = await import('./shop/shop.service.js');
+  const shop = app.get(ShopService);
+  const here = `http://127.0.0.1:${address.port}`;
+  process.stdout.write(
+    shop.isOpen
+      ? `Ruvok is at ${here}${deskPath(shop.deskToken)}\nWho opens this address is the desk and may do everything: keep it to yourself.\n`
+      : `Ruvok is at ${here}/\n`,
+  );
   if (config.shop) process.stdout.write(await toldToPhones(app, address.port));
   // Nobody waits for this, and nothing ends where it fails: it is done at the next start.
   await forgetBefore(database.db, config.historyDays).catch((error: unknown) => log.warn({ err: error }, 'old history was not forgotten'));

@@ -28,13 +28,27 @@ export function policy(style: string) {
   };
 }
 
-/** Answers every path of the page itself with its one document, the nonce of this answer written into it. */
+/** A path as files are named; as it is where it cannot be read so. */
+function named(path: string): string {
+  try {
+    return decodeURIComponent(path);
+  } catch {
+    return path;
+  }
+}
+
+/** Answers every path of the page itself with its one document, the nonce of this answer written into it; what else is asked of the page is refused. */
 export function servePage(folder: string) {
   const html = readFileSync(join(folder, 'index.html'), 'utf8');
   return (req: Request, res: Response, next: NextFunction): void => {
-    const isFile = /^\/(api|assets)(\/|$)|\.[a-z0-9]+$/i.test(req.path);
-    const page = (req.method === 'GET' || req.method === 'HEAD') && !isFile;
-    if (!page) return next();
+    const path = named(req.path);
+    if (/^\/api(\/|$)/i.test(path)) return next();
+    if (req.method !== 'GET' && req.method !== 'HEAD') {
+      res.set('Allow', 'GET, HEAD');
+      return tellProblem(req, res, { type: 'about:blank', title: 'Not done', status: 405, detail: 'A page can be read and nothing else.' });
+    }
+    const isFile = /^\/assets(\/|$)|\.[a-z0-9]+$/i.test(path) && path !== '/index.html';
+    if (isFile) return next();
     res
       .type('html')
       .set('Cache-Control', 'no-cache')

@@ -106,7 +106,7 @@ describe('two processes on one database', () => {
   test('a phone that was paired with one is known to the other, and refused by both once it is let go', async () => {
     await office.app.listen(0, '0.0.0.0');
     const { port } = office.app.getHttpServer().address() as AddressInfo;
-    const { token, phone } = await bench.app.get(ShopService).pair(bench.app.get(ShopService).code, 'Phone');
+    const { token, phone } = await bench.app.get(ShopService).pair(bench.app.get(ShopService).makeCode().code, 'Phone', '192.0.2.1');
     const asked = () => fetch(`http://127.0.0.2:${port}/api/projects`, { headers: { cookie: `ruvok_phone=${token}` } });
     // What is known of phones is looked up again after two seconds.
     const until = async (status: number) => {

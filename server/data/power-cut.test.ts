@@ -89,36 +89,40 @@ async function twice(name: string): Promise<readonly [live: string, kept: string
 
 const add = (db: Database, id: string) => db.insert(projects).values({ id, version: 1, data: { name: id, filled: 'x'.repeat(3000) } });
 
-test('what was answered is there after the power went, at whichever moment that was', async () => {
-  const [live, kept] = await twice('true');
-  const { db, close } = await openDatabase(live, (place) => new Disk(place, join(kept, 'db'), join(folder, 'store')));
-  const answered: string[] = [];
-  const lost: string[] = [];
-  const cuts = runs(2);
-  for (let cut = 0; cut < cuts; cut += 1) {
-    for (let i = 0; i < 15; i += 1) {
-      const id = `cut-${cut}-edit-${i}`;
-      await add(db, id);
-      answered.push(id);
+test(
+  'what was answered is there after the power went, at whichever moment that was',
+  async () => {
+    const [live, kept] = await twice('true');
+    const { db, close } = await openDatabase(live, (place) => new Disk(place, join(kept, 'db'), join(folder, 'store')));
+    const answered: string[] = [];
+    const lost: string[] = [];
+    const cuts = runs(2);
+    for (let cut = 0; cut < cuts; cut += 1) {
+      for (let i = 0; i < 15; i += 1) {
+        const id = `cut-${cut}-edit-${i}`;
+        await add(db, id);
+        answered.push(id);
+      }
+      if (cut % 2 === 1) {
+        await db.execute('checkpoint');
+        for (const id of answered.splice(0, 5)) await db.delete(projects).where(eq(projects.id, id));
+      }
+      const after = join(folder, `after-${cut}`);
+      cpSync(kept, after, { recursive: true });
+      const found = await openDatabase(after);
+      const there = new Set((await found.db.select({ id: projects.id }).from(projects)).map((p) => p.id));
+      await found.close();
+      rmSync(after, { recursive: true });
+      lost.push(
+        ...answered.filter((id) => !there.has(id)),
+        ...[...there].filter((id) => !answered.includes(id)).map((id) => `${id} is back`),
+      );
     }
-    if (cut % 2 === 1) {
-      await db.execute('checkpoint');
-      for (const id of answered.splice(0, 5)) await db.delete(projects).where(eq(projects.id, id));
-    }
-    const after = join(folder, `after-${cut}`);
-    cpSync(kept, after, { recursive: true });
-    const found = await openDatabase(after);
-    const there = new Set((await found.db.select({ id: projects.id }).from(projects)).map((p) => p.id));
-    await found.close();
-    rmSync(after, { recursive: true });
-    lost.push(
-      ...answered.filter((id) => !there.has(id)),
-      ...[...there].filter((id) => !answered.includes(id)).map((id) => `${id} is back`),
-    );
-  }
-  await close();
-  expect([answered.length, lost]).toEqual([15 * cuts - 5 * Math.floor(cuts / 2), []]);
-}, 60_000 * runs(2));
+    await close();
+    expect([answered.length, lost]).toEqual([15 * cuts - 5 * Math.floor(cuts / 2), []]);
+  },
+  60_000 * runs(2),
+);
 
 test('on a disk that keeps nothing when it is told to, it is lost: the test above can fail', async () => {
   const [live, kept] = await twice('lying');

@@ -63,6 +63,7 @@ export const phones = pgTable('phones', {
   hash: text('hash').notNull(),
   name: text('name').notNull(),
   pairedAt: timestamp('paired_at', { withTimezone: true }).notNull().defaultNow(),
+  usedAt: timestamp('used_at', { withTimezone: true }).notNull().defaultNow(),
 });
 
 /**

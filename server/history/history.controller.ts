@@ -1,7 +1,7 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, Post, Query } from '@nestjs/common';
 import { ApiProperty, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsOptional, Matches, Max, Min } from 'class-validator';
-import { ChangePipe } from '../problems/version.js';
+import { ChangePipe, MOST_COUNTED } from '../problems/version.js';
 import { Answers, PROSPECTS, listOf, object, orNull, recordOf } from '../problems/answers.js';
 import { edge } from '../problems/schema.validator.js';
 import { EDITED, PROJECT, type EditedKind } from '../data/kinds.js';
@@ -31,7 +31,7 @@ class WalkDto extends ScopeDto {
   @IsOptional()
   @IsInt()
   @Min(1)
-  @Max(Number.MAX_SAFE_INTEGER)
+  @Max(MOST_COUNTED)
   change?: number;
 }
 

@@ -3,29 +3,41 @@ import type { Request, Response } from 'express';
 import type { Logger } from 'pino';
 import { ProblemException, databaseAway, diskFull, tellProblem, type Problem } from './problem.js';
 
-/** Every message in a chain of errors, outermost first. */
-function messagesOf(error: unknown): string {
-  const messages: string[] = [];
-  for (
-    let e = error as { message?: string; code?: string; cause?: unknown } | undefined;
-    e && messages.length < 8;
-    e = e.cause as typeof e
-  ) {
-    messages.push(`${e.code ?? ''} ${e.message ?? ''}`);
+/** What an error and those that it came from say: their codes, and their words. */
+interface Says {
+  readonly codes: readonly string[];
+  readonly words: string;
+}
+
+function saidBy(error: unknown): Says {
+  const [codes, words]: [string[], string[]] = [[], []];
+  let e = error as { message?: string; code?: string; cause?: unknown } | undefined;
+  for (let deep = 0; e && deep < 8; deep += 1, e = e.cause as typeof e) {
+    if (typeof e.code === 'string') codes.push(e.code);
+    // What was asked of the database stands in this, with whatever somebody wrote.
+    if (!e.message?.startsWith('Failed query')) words.push(e.message ?? '');
   }
-  return messages.join(' / ');
+  return { codes, words: words.join(' / ') };
 }
 
 /** Whether an error of the database or the file system says that the disk is full. */
 export function saysDiskFull(error: unknown): boolean {
-  return /ENOSPC|No space left|53100|disk.?full/i.test(messagesOf(error));
+  const { codes, words } = saidBy(error);
+  return codes.some((c) => c === 'ENOSPC' || c === '53100') || /No space left|disk.?full/i.test(words);
 }
 
-/** Whether an error says that the database server cannot be reached or is going down. */
+/** Codes of the network, and of PostgreSQL: connections, too little of anything, ended by an operator, a fault of the system. */
+const AWAY_CODES =
+  /^(E(CONN(REFUSED|RESET|ABORTED)|PIPE|TIMEDOUT|NOTFOUND|AI_AGAIN|HOSTUNREACH|NETUNREACH|HOSTDOWN|NETDOWN)|08\w{3}|53[0234]00|57P0[1-5]|58\w{3}|25006)$/;
+
+/** What the driver says, which has no code for it; and of the embedded database, that it is gone until this process is started anew. */
+const AWAY_WORDS =
+  /connection (terminated|ended|error)|not queryable|closed the connection|unexpected \w+ message from backend|after calling end|establishing an SSL|timeout (exceeded when trying to connect|expired)|read timeout|PGlite is clos|RuntimeError: (unreachable|Aborted|memory access)/i;
+
+/** Whether an error says that the database cannot be reached, is going down, or is gone. */
 export function saysDatabaseAway(error: unknown): boolean {
-  return /ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOTFOUND|57P0[123]|08006|08003|53300|Connection terminated|timeout exceeded when trying to connect/i.test(
-    messagesOf(error),
-  );
+  const { codes, words } = saidBy(error);
+  return codes.some((c) => AWAY_CODES.test(c)) || AWAY_WORDS.test(words);
 }
 
 const TOO_LARGE: Problem = {

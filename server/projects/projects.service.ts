@@ -14,6 +14,8 @@ import { RecordsService, fileOf } from '../records/records.service.js';
 /** A photo with the id that it is kept under. */
 type KeptPhoto = Picture & { readonly id: string };
 
+const isThere = (id: string) => inUse(`There is a project ${id} already.`);
+
 /** Projects by themselves, and as files that are read in and written out whole. */
 @Injectable()
 export class ProjectsService {
@@ -70,6 +72,7 @@ export class ProjectsService {
 
   /** Reads a whole project in under a new id. @throws ProblemException 400 with every fault of the file, 409 where it was stopped */
   async read(id: string, document: unknown, watched: Watched = {}): Promise<{ id: string }> {
+    await this.free(id);
     const reading = await this.work.run('read', [document], watched);
     if (!reading.ok) throw badInput(reading.faults, 'This file cannot be read as a project. Nothing was changed.');
     await this.write(id, reading.file, { signal: watched.signal });
@@ -118,9 +121,15 @@ export class ProjectsService {
     });
   }
 
+  /** Asked before anything is worked out that would be for nothing. @throws ProblemException 409 where there is one of that id */
+  private async free(id: string): Promise<void> {
+    const [there] = await this.db.select({ id: projects.id }).from(projects).where(eq(projects.id, id));
+    if (there) throw isThere(id);
+  }
+
   /** @throws ProblemException 409 where there is one of that id */
   private async insert(tx: Database | Tx, id: string, data: unknown): Promise<void> {
     const made = await tx.insert(projects).values({ id, version: 1, data }).onConflictDoNothing().returning({ id: projects.id });
-    if (made.length === 0) throw inUse(`There is a project ${id} already.`);
+    if (made.length === 0) throw isThere(id);
   }
 }

@@ -2,20 +2,24 @@ import { Body, Controller, Delete, Get, HttpCode, Inject, Module, Param, Post, R
 import { ApiProperty, ApiTags } from '@nestjs/swagger';
 import { IsString, Length, Matches } from 'class-validator';
 import type { Request, Response } from 'express';
-import { Answers, listOf, object } from '../problems/answers.js';
+import { Answers, listOf, object, orNull } from '../problems/answers.js';
 import { edge } from '../problems/schema.validator.js';
 import { COOKIE } from './gate.js';
-import { ShopService, addressesHere } from './shop.service.js';
+import { cookieFor } from './desk.js';
+import { ShopService } from './shop.service.js';
 
-const PHONE = object({ id: { type: 'string' }, name: { type: 'string' }, pairedAt: { type: 'string' } });
+const PHONE = object({ id: { type: 'string' }, name: { type: 'string' }, pairedAt: { type: 'string' }, usedAt: { type: 'string' } });
+const CODE = object({ code: { type: 'string' }, until: { type: 'integer', description: 'ms since 1970' } });
+const WRONG = object({ address: { type: 'string' }, count: { type: 'integer' }, at: { type: 'integer', description: 'ms since 1970' } });
 const SHOP = object({
   on: { type: 'boolean' },
-  code: { type: 'string', nullable: true },
+  code: orNull(CODE),
+  wrong: listOf(WRONG),
   addresses: listOf({ type: 'string' }),
   phones: listOf(PHONE),
 });
 
-/** A phone stays paired for a year unless it is let go. */
+/** A phone keeps its cookie for so long, ms; how long it is let in is told by when it came last. */
 const YEAR = 365 * 24 * 3600 * 1000;
 
 class PairDto {
@@ -37,17 +41,21 @@ class ShopController {
   @Get()
   @Answers('Whether phones can be paired, by which code and address, and which are', SHOP)
   async state(@Req() req: Request) {
-    const on = this.shop.isOpen;
-    const port = req.socket.localPort;
-    const addresses = on ? addressesHere().map((a) => `http://${a}:${port}`) : [];
-    return { on, code: on ? this.shop.code : null, addresses, phones: await this.shop.all() };
+    const { isOpen: on, code, wrong } = this.shop;
+    return { on, code, wrong, addresses: on ? this.shop.addresses(req) : [], phones: await this.shop.all() };
+  }
+
+  @Post('code')
+  @Answers('Make a code that lets one phone in, within ten minutes; the one before is good no more', CODE, 201)
+  makeCode() {
+    return this.shop.makeCode();
   }
 
   @Post('pair')
   @Answers('Let a phone in by the code; it is known by a cookie from then on', PHONE, 201)
-  async pair(@Body(edge(PairDto)) { code, name }: PairDto, @Res({ passthrough: true }) res: Response) {
-    const { token, phone } = await this.shop.pair(code, name);
-    res.cookie(COOKIE, token, { httpOnly: true, sameSite: 'strict', maxAge: YEAR, path: '/' });
+  async pair(@Body(edge(PairDto)) { code, name }: PairDto, @Req() req: Request, @Res({ passthrough: true }) res: Response) {
+    const { token, phone } = await this.shop.pair(code, name, req.ip ?? '');
+    res.cookie(COOKIE, token, cookieFor(req, YEAR));
     return phone;
   }
 

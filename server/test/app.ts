@@ -34,6 +34,7 @@ export const configForTests = (): Config => ({
   databaseUrl: null,
   device: 'Desk in the shed',
   hosts: new Set(),
+  trusted: [],
 });
 
 export async function startApp(extra: Partial<Config> = {}): Promise<TestApp> {

@@ -1,0 +1,1 @@
+ALTER TABLE "phones" ADD COLUMN "used_at" timestamp with time zone DEFAULT now() NOT NULL;
