@@ -15,6 +15,8 @@ export const makeFolder = () => mkdtempSync(join(PLACE, 'ruvok-e2e-'));
 /** A server of its own on a fresh data folder, on a free port. */
 export interface Running {
   readonly url: string;
+  /** The address that makes a browser the desk, where others are let in too. */
+  readonly desk: string;
   readonly folder: string;
   readonly process: ChildProcess;
   readonly stop: () => Promise<void>;
@@ -39,8 +41,8 @@ export function startServer(folder: string, args: readonly string[] = [], env: N
     let said = '';
     const read = (chunk: Buffer) => {
       said += chunk.toString();
-      const url = /http:\/\/127\.0\.0\.1:\d+/.exec(said)?.[0];
-      if (url) resolve({ url, folder, process: child, stop: () => end(child, 'SIGTERM') });
+      const [, url, path] = /(http:\/\/127\.0\.0\.1:\d+)(\S*)\n/.exec(said) ?? [];
+      if (url) resolve({ url, desk: `${url}${path}`, folder, process: child, stop: () => end(child, 'SIGTERM') });
     };
     child.stdout.on('data', read);
     child.stderr.on('data', read);

@@ -18,7 +18,6 @@ import type { Database } from './data/database.js';
 import { noFile, policy, servePage } from './page.js';
 import { PROBLEM } from './problems/answers.js';
 import { ownPagesOnly } from './problems/same-place.js';
-import { MOST_ARCHIVE } from './projects/archive.js';
 import { MOST_BYTES } from './photos/picture.js';
 import { gate } from './shop/gate.js';
 import { ShopService } from './shop/shop.service.js';
@@ -61,7 +60,8 @@ export async function buildApp(config: Config, db: Database, log: Logger): Promi
     app.use(sirv(config.webFolder, { brotli: true, gzip: true, etag: true, maxAge: 31_536_000, immutable: true }));
     app.use(noFile);
   }
-  app.use('/api/projects/files', json({ limit: '12mb' }), raw({ type: 'application/zip', limit: MOST_ARCHIVE }));
+  // An archive is no body: it is put on the disk as it comes.
+  app.use('/api/projects/files', json({ limit: '12mb' }));
   app.use(/^\/api\/projects\/[^/]+\/photos$/, raw({ type: () => true, limit: MOST_BYTES }));
   app.useBodyParser('json', { limit: '2mb' });
   app.useGlobalFilters(new ProblemFilter(log));

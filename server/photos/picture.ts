@@ -1,4 +1,5 @@
 import sharp, { type Metadata } from 'sharp';
+import { plainJpeg } from './plain-jpeg.js';
 import { badInput } from '../problems/problem.js';
 
 /** What is taken at the most: bytes, and pixels across and down. */
@@ -35,12 +36,21 @@ export async function pictureAgain(bytes: Buffer): Promise<Picture> {
     .catch(() => null);
   if (!known || !isKeptSo(known)) return pictureOf(bytes);
   // All of it is looked at, so that what breaks off is not kept.
-  await sharp(bytes, { failOn: 'error' })
-    .stats()
-    .catch(() => {
-      throw refused('it is broken off or damaged');
-    });
-  return { bytes, width: known.width, height: known.height };
+  try {
+    await sharp(bytes, { failOn: 'error' }).stats();
+    return { bytes: Buffer.from(plainJpeg(bytes)), width: known.width, height: known.height };
+  } catch {
+    throw refused('it is broken off or damaged');
+  }
+}
+
+/** The bytes of a photo that is kept, with nothing beside its picture: one that was taken in before that was seen to may have comments. */
+export async function plainBytes(kept: Uint8Array): Promise<Uint8Array> {
+  try {
+    return plainJpeg(kept);
+  } catch {
+    return (await pictureOf(Buffer.from(kept))).bytes;
+  }
 }
 
 /**

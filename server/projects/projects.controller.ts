@@ -1,7 +1,9 @@
-import { Body, Controller, Delete, Get, Header, HttpCode, Inject, Param, Post, Put, Query, Res } from '@nestjs/common';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Body, Controller, Delete, Get, Header, HttpCode, Inject, Param, Post, Put, Query, Req, Res } from '@nestjs/common';
 import { ApiBody, ApiConsumes, ApiProduces, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { Matches } from 'class-validator';
-import type { Response } from 'express';
+import type { Request, Response } from 'express';
 import { ID_ACCEPTED, ID_PATTERN } from '../../core/ids/index.js';
 import { writeProjectFile } from '../../core/formats/index.js';
 import { ProjectSchema } from '../../core/project/index.js';
@@ -10,7 +12,7 @@ import { EDITED, ONE } from '../data/kinds.js';
 import { Answers, listOf, object, recordOf } from '../problems/answers.js';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
 import { IsJob, JobDto } from '../work/job.js';
-import { whileWaited } from '../work/work.service.js';
+import { WorkService, whileWaited } from '../work/work.service.js';
 import { IsVersion, VersionPipe } from '../problems/version.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
 import { DEMO_ID } from './demo.js';
@@ -69,6 +71,7 @@ export class ProjectsController {
   constructor(
     @Inject(ProjectsService) private readonly projects: ProjectsService,
     @Inject(RecordsService) private readonly records: RecordsService,
+    @Inject(WorkService) private readonly work: WorkService,
   ) {}
 
   @ForPhones()
@@ -95,9 +98,14 @@ export class ProjectsController {
   @ApiConsumes('application/json', 'application/zip')
   @ApiBody({ description: 'A project file, as docs/project.schema.json has it; or one packed with its photos', schema: { type: 'object' } })
   @Answers('Read a project file in under a new id', NEW, 201)
-  read(@Query(edge(NewFileDto)) { id, job }: NewFileDto, @Body() document: unknown, @Res({ passthrough: true }) res: Response) {
+  read(
+    @Query(edge(NewFileDto)) { id, job }: NewFileDto,
+    @Body() document: unknown,
+    @Req() req: Request,
+    @Res({ passthrough: true }) res: Response,
+  ) {
     const watched = { job, signal: whileWaited(res) };
-    return Buffer.isBuffer(document) ? this.projects.readPacked(id, document, watched) : this.projects.read(id, document, watched);
+    return req.is('application/zip') ? this.projects.readPacked(id, req, watched) : this.projects.read(id, document, watched);
   }
 
   @ForPhones()
@@ -120,8 +128,14 @@ export class ProjectsController {
   @ApiProduces('application/zip')
   @Answers('A project with its photos as a ZIP: project.json and photos/ID.jpg', { type: 'string', format: 'binary' })
   async archive(@Param('project') project: string, @Query(edge(JobDto)) { job }: JobDto, @Res() res: Response): Promise<void> {
-    const bytes = await this.projects.packed(project, { job, signal: whileWaited(res) });
-    res.type('application/zip').set('Content-Disposition', `attachment; filename="${project}.zip"`).send(Buffer.from(bytes));
+    const parts = await this.projects.packed(project);
+    res.type('application/zip').set('Content-Disposition', `attachment; filename="${project}.zip"`);
+    // Whoever no longer waits ends it; what is broken off by a fault is seen by its missing end.
+    await this.work
+      .here({ job }, () => pipeline(Readable.from(parts), res))
+      .catch((error: unknown) => {
+        if (!res.destroyed) throw error;
+      });
   }
 
   @Put(':project')

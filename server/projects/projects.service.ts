@@ -1,9 +1,14 @@
+import { readFile, writeFile } from 'node:fs/promises';
+import type { IncomingMessage } from 'node:http';
+import { join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql } from 'drizzle-orm';
-import type { ProjectFile } from '../../core/formats/index.js';
+import { writeProjectFile, type ProjectFile } from '../../core/formats/index.js';
 import { DATABASE, type Database, type Tx } from '../data/database.js';
 import { photos, projects } from '../data/schema.js';
-import { pictureAgain, type Picture } from '../photos/picture.js';
+import { pictureAgain, plainBytes, type Picture } from '../photos/picture.js';
+import { MOST_ARCHIVE, packed, photosIn, type PackedPhoto } from './archive.js';
+import { Incoming } from './incoming.js';
 import { badInput, inUse, lostRace, notFound, stopped } from '../problems/problem.js';
 import { sidesOf } from '../data/difference.js';
 import { KINDS, PROJECT } from '../data/kinds.js';
@@ -14,6 +19,19 @@ import { RecordsService, fileOf } from '../records/records.service.js';
 /** A photo with the id that it is kept under. */
 type KeptPhoto = Picture & { readonly id: string };
 
+/** What is written beside a file, one after the other, and when it is no longer wanted. */
+interface Writing {
+  readonly photos?: AsyncIterable<KeptPhoto> | Iterable<KeptPhoto>;
+  readonly signal?: AbortSignal | undefined;
+}
+
+/** Photos that lie ready in a folder, each read when its turn comes. */
+async function* readyPhotos(folder: string, all: readonly Omit<KeptPhoto, 'bytes'>[]): AsyncGenerator<KeptPhoto> {
+  for (const photo of all) yield { ...photo, bytes: await readFile(join(folder, `photo-${photo.id}`)) };
+}
+
+const UNREADABLE = 'This archive cannot be read as a project. Nothing was changed.';
+
 const isThere = (id: string) => inUse(`There is a project ${id} already.`);
 
 /** Projects by themselves, and as files that are read in and written out whole. */
@@ -23,6 +41,7 @@ export class ProjectsService {
     @Inject(DATABASE) private readonly db: Database,
     @Inject(RecordsService) private readonly records: RecordsService,
     @Inject(WorkService) private readonly work: WorkService,
+    @Inject(Incoming) private readonly incoming: Incoming,
   ) {}
 
   list() {
@@ -79,24 +98,54 @@ export class ProjectsService {
     return { id };
   }
 
-  /** The same of a project that is packed with its photos. @throws ProblemException 400 for a photo that is none, too */
-  async readPacked(id: string, bytes: Buffer, watched: Watched = {}): Promise<{ id: string }> {
-    const reading = await this.work.run('readPacked', [bytes], watched);
-    if (!reading.ok) throw badInput(reading.faults, 'This archive cannot be read as a project. Nothing was changed.');
-    const photos: KeptPhoto[] = [];
-    for (const photo of reading.photos) {
-      if (watched.signal?.aborted) throw stopped();
-      photos.push({ id: photo.id, ...(await pictureAgain(Buffer.from(photo.bytes))) });
-    }
-    await this.write(id, reading.file, { photos, signal: watched.signal });
-    return { id };
+  /**
+   * The same of a project that is packed with its photos. It is put on the disk as it comes in, and its photos are taken out of
+   * it one by one. @throws ProblemException 400 for a photo that is none, too; 413 for one that is too large
+   */
+  async readPacked(id: string, sent: IncomingMessage, watched: Watched = {}): Promise<{ id: string }> {
+    await this.free(id);
+    return this.incoming.received(sent, MOST_ARCHIVE, async (path, folder) => {
+      const reading = await this.work.run('readPacked', [path], watched);
+      if (!reading.ok) throw badInput(reading.faults, UNREADABLE);
+      // Made ready on the disk first: nobody else can write while what was read is written.
+      const ready: Omit<KeptPhoto, 'bytes'>[] = [];
+      for await (const { bytes, ...photo } of this.photosOf(path)) {
+        if (watched.signal?.aborted) throw stopped();
+        await writeFile(join(folder, `photo-${photo.id}`), bytes);
+        ready.push(photo);
+      }
+      await this.write(id, reading.file, { photos: readyPhotos(folder, ready), signal: watched.signal });
+      return { id };
+    });
   }
 
-  /** A project with its photos, packed. @throws ProblemException 404 when there is no such project */
-  async packed(id: string, watched: Watched = {}): Promise<Uint8Array> {
+  /** Photos of an archive as they are kept, one after the other. */
+  private async *photosOf(path: string): AsyncGenerator<KeptPhoto> {
+    const all = photosIn(path);
+    for (;;) {
+      const next = await all.next().catch((error: Error) => {
+        throw badInput([{ path: '/photos', message: error.message, accepted: 'photos as Ruvok packs them' }], UNREADABLE);
+      });
+      if (next.done) return;
+      yield { id: next.value.id, ...(await pictureAgain(Buffer.from(next.value.bytes))) };
+    }
+  }
+
+  /** A project with its photos, packed, piece by piece. @throws ProblemException 404 when there is no such project */
+  async packed(id: string): Promise<AsyncIterable<Uint8Array>> {
     const file = fileOf(await this.records.workbench(id));
-    const kept = await this.db.select({ id: photos.id, bytes: photos.bytes }).from(photos).where(eq(photos.projectId, id));
-    return this.work.run('pack', [file, kept], watched);
+    const kept = await this.db.select({ id: photos.id }).from(photos).where(eq(photos.projectId, id)).orderBy(photos.id);
+    return packed(writeProjectFile(file), this.photosNamed(id, kept));
+  }
+
+  private async *photosNamed(projectId: string, ids: readonly { readonly id: string }[]): AsyncGenerator<PackedPhoto> {
+    for (const { id } of ids) {
+      const [photo] = await this.db
+        .select({ bytes: photos.bytes })
+        .from(photos)
+        .where(and(eq(photos.projectId, projectId), eq(photos.id, id)));
+      if (photo) yield { id, bytes: await plainBytes(photo.bytes) };
+    }
   }
 
   /** Writes a project that was checked already, all of it or nothing. */
@@ -104,17 +153,13 @@ export class ProjectsService {
     await this.write(id, lettered(file));
   }
 
-  private async write(
-    id: string,
-    file: ProjectFile,
-    { photos: pictures = [], signal }: { readonly photos?: readonly KeptPhoto[]; readonly signal?: AbortSignal | undefined } = {},
-  ): Promise<void> {
+  private async write(id: string, file: ProjectFile, { photos: pictures = [], signal }: Writing = {}): Promise<void> {
     await this.db.transaction(async (tx) => {
       await this.insert(tx, id, file.project);
       for (const kind of KINDS) {
         await this.records.putAll(tx, id, kind, Object.entries(file[kind] ?? {}), signal);
       }
-      for (const picture of pictures) {
+      for await (const picture of pictures) {
         if (signal?.aborted) throw stopped();
         await tx.insert(photos).values({ projectId: id, ...picture });
       }

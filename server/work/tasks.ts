@@ -8,7 +8,6 @@ import {
   reportSolution,
   solvedIn,
   workshopOf,
-  writeProjectFile,
   type Fault,
   type FileReading,
   type KeptPiece,
@@ -22,7 +21,7 @@ import { fullSizePages } from '../../print/tiles.js';
 import { laidFor } from '../../print/laid.js';
 import { shopSheets } from '../../print/shop-sheets.js';
 import { sidesOf, type Sides } from '../data/difference.js';
-import { packed, unpacked, type PackedPhoto } from '../projects/archive.js';
+import { unpacked } from '../projects/archive.js';
 import { lettersFor, lettersOf } from '../../core/solution/index.js';
 
 /** Told how far some work is: so many of so many. */
@@ -98,15 +97,10 @@ export const TASKS = {
   /** Whether a large piece can be kept, with its letters and what is kept of the edit. */
   keep: (_told: Told, piece: Piece, workshop: Workshop, before: KeptPiece | null): Keeping => keptOf(piece, workshop, before),
 
-  /** A project with its photos, packed. */
-  pack(_told: Told, file: ProjectFile, photos: readonly PackedPhoto[]): Uint8Array {
-    return packed(writeProjectFile(file), photos);
-  },
-
-  /** The same as of a project file, of one that is packed with its photos. */
-  readPacked(told: Told, bytes: Uint8Array): FileReading & { readonly photos: readonly PackedPhoto[] } {
-    const found = unpacked(bytes);
-    return found.ok ? { ...TASKS.read(told, found.document), photos: found.photos } : { ...found, photos: [] };
+  /** The same as of a project file, of one that is packed with its photos, by where the archive is. */
+  async readPacked(told: Told, path: string): Promise<FileReading> {
+    const found = await unpacked(path);
+    return found.ok ? TASKS.read(told, found.document) : found;
   },
 
   /** A project file as it is kept, checked and with the letters of its parts, or every fault of it. */

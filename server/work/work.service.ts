@@ -46,11 +46,26 @@ export class WorkService implements OnApplicationShutdown {
     return this.jobs.get(job);
   }
 
-  /** Does one task. @throws ProblemException where it was stopped; the thread that was at it is ended */
-  async run<K extends keyof Tasks>(task: K, given: Given<K>, { job, signal }: Watched = {}): Promise<Awaited<ReturnType<Tasks[K]>>> {
-    const told: Told = (done, of) => {
+  /** Does something on this thread that tells how far it is, and can be asked for by its name meanwhile. */
+  async here<T>({ job }: Watched, work: (told: Told) => Promise<T>): Promise<T> {
+    const told = this.tellerOf(job);
+    told(0, 0);
+    try {
+      return await work(told);
+    } finally {
+      if (job !== undefined) this.jobs.delete(job);
+    }
+  }
+
+  private tellerOf(job: string | undefined): Told {
+    return (done, of) => {
       if (job !== undefined) this.jobs.set(job, { done, of });
     };
+  }
+
+  /** Does one task. @throws ProblemException where it was stopped; the thread that was at it is ended */
+  async run<K extends keyof Tasks>(task: K, given: Given<K>, { job, signal }: Watched = {}): Promise<Awaited<ReturnType<Tasks[K]>>> {
+    const told = this.tellerOf(job);
     told(0, 0);
     const { port1, port2 } = new MessageChannel();
     port1.on('message', ({ done, of }: Progress) => told(done, of));

@@ -141,9 +141,12 @@ export interface ToldChange {
 /** Whether phones can be paired, how, and which are. */
 export interface Shop {
   readonly on: boolean;
-  readonly code: string | null;
+  /** The code that is good now, until when; null where none was asked for. ms since 1970 */
+  readonly code: { readonly code: string; readonly until: number } | null;
+  /** From where wrong codes came within the last hour. */
+  readonly wrong: readonly { readonly address: string; readonly count: number; readonly at: number }[];
   readonly addresses: readonly string[];
-  readonly phones: readonly { readonly id: string; readonly name: string; readonly pairedAt: string }[];
+  readonly phones: readonly { readonly id: string; readonly name: string; readonly pairedAt: string; readonly usedAt: string }[];
 }
 
 export const api = {
@@ -177,6 +180,7 @@ export const api = {
   tick: (project: string, piece: string, tick: { readonly step: string; readonly at: string; readonly done: boolean }) =>
     call<Versioned<Building>>('POST', `/projects/${project}/pieces/${piece}/steps`, tick),
   shop: () => call<Shop>('GET', '/shop'),
+  makeCode: () => call<{ code: string; until: number }>('POST', '/shop/code'),
   pair: (code: string, name: string) => call<{ id: string; name: string }>('POST', '/shop/pair', { code, name }),
   letGo: (phone: string) => call<void>('DELETE', `/shop/phones/${phone}`),
   remove: (project: string, kind: Kind, id: string, version: number) =>

@@ -27,17 +27,27 @@ const AWAY: ReadonlySet<number> = new Set([0, 429, 502, 503, 504]);
 /** How long it waits before it asks again: longer each time, ms. */
 const AGAIN = [1000, 2000, 4000, 8000, 15_000] as const;
 
+/** Answers that say that something is wrong there, and not with the errand. It is kept, and sent again when somebody says so. */
+const FAULTS: ReadonlySet<number> = new Set([500, 507]);
+
+const isFault = (error: unknown): error is ApiError => error instanceof ApiError && FAULTS.has(error.problem.status);
+
 const isAway = (error: unknown): boolean => error instanceof ApiError && AWAY.has(error.problem.status);
 
 const asError = (error: unknown): Error => (error instanceof Error ? error : new Error('an edit could not be sent', { cause: error }));
 
-/** Errands one after another, each kept until it is answered; while the server is away the first of them is tried again. */
+/**
+ * Errands one after another, each kept until it is answered; while the server is away the first of them is tried again. One
+ * that fails by a fault of the server stays first until it is sent again or left out.
+ */
 export class ErrandQueue {
   private waiting: readonly Waiting[] = [];
   private running: Promise<void> = Promise.resolve();
   private isRunning = false;
   /** How often the server was away, one time after the other. */
   private away = 0;
+  /** The fault of the server that the first errand met; null where it met none. */
+  fault: ApiError | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
   /** Errands that are in the box by now. */
   private readonly kept = new WeakSet<Errand>();
@@ -110,6 +120,17 @@ export class ErrandQueue {
     return this.running;
   }
 
+  /** Leaves out the errand that met a fault, and goes on with those after it. */
+  leaveOut(): void {
+    const [first] = this.waiting;
+    if (this.fault === null || !first) return;
+    const { fault } = this;
+    this.fault = null;
+    this.leave(first);
+    this.end(first, fault);
+    void this.flush();
+  }
+
   /** Lets go of what is kept of an errand. */
   drop({ n }: Waiting): void {
     void n.then((at) => (at >= 0 ? this.box.drop(at) : undefined)).catch(() => undefined);
@@ -140,12 +161,18 @@ export class ErrandQueue {
         return false;
       }
       this.away = 0;
+      if (isFault(error)) {
+        this.fault = error;
+        return false;
+      }
+      this.fault = null;
       this.leave(next);
       if (this.doing.keeps(next, error)) next.done();
       else this.end(next, error);
       return true;
     }
     this.away = 0;
+    this.fault = null;
     this.done += 1;
     this.leave(next);
     this.end(next);

@@ -162,5 +162,6 @@ export function useSaverState(saver: Saver) {
   const waiting = useSyncExternalStore(saver.subscribe, saver.getWaiting);
   const notice = useSyncExternalStore(saver.subscribe, saver.getNotice);
   const away = useSyncExternalStore(saver.subscribe, saver.getAway);
-  return { trouble, waiting, notice, away };
+  const fault = useSyncExternalStore(saver.subscribe, saver.getFault);
+  return { trouble, waiting, notice, away, fault };
 }

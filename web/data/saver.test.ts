@@ -332,3 +332,60 @@ test('what failed when it was asked ahead is told to who looks, and is asked aga
   expect((await saver.look()).id).toBe('shed');
   asked.mockRestore();
 });
+
+describe('a fault of the server', () => {
+  test.each([500, 507])(
+    '%s keeps what was typed and all after it, sends nothing by itself, and sends all again when it is told to',
+    async (status) => {
+      jest.useFakeTimers();
+      save.mockRejectedValue(problem(status, { detail: 'Something went wrong here.' }));
+      const { saver, tin } = setUp();
+      saver.save('things', 'tin', thing({ count: 5 }), 'five');
+      saver.save('people', 'ada', { name: 'Ada', height: mm(1710) }, 'taller');
+      await saver.settled();
+      expect([saver.trouble, saver.getWaiting(), saver.getAway(), saver.getFault(), tin()?.data.count]).toEqual([
+        null,
+        2,
+        false,
+        'Something went wrong here.',
+        5,
+      ]);
+      await jest.advanceTimersByTimeAsync(60_000);
+      expect(save.mock.calls.map((c) => c[5])).toEqual(['five']);
+      jest.useRealTimers();
+      save.mockClear();
+      keeping();
+      saver.tryNow();
+      await saver.settled();
+      expect(save.mock.calls.map((c) => c[5])).toEqual(['five', 'taller']);
+      expect([saver.getWaiting(), saver.getFault()]).toEqual([0, null]);
+    },
+  );
+
+  test('is told of every kind of edit: a new person, a removal, a reading, parts and settings wait as well', async () => {
+    const { saver } = setUp();
+    const gone = problem(500, { detail: 'Something went wrong here.' });
+    const asked = [
+      jest.spyOn(api, 'create').mockRejectedValue(gone),
+      jest.spyOn(api, 'remove').mockRejectedValue(gone),
+      jest.spyOn(api, 'saveProject').mockRejectedValue(gone),
+    ];
+    const left = [
+      saver.create('people', 'bo', { name: 'Bo', height: mm(1800) }, 'Added Bo').catch((e: Error) => e.message),
+      saver.remove('things', 'tin'),
+    ];
+    saver.saveProject({ ...bench.project, name: 'Shed two' }, bench.project);
+    await saver.settled();
+    expect(saver.names()).toEqual(['Added Bo', 'Take out tin', 'Changed the settings']);
+    expect(asked.map((a) => a.mock.calls.length)).toEqual([1, 0, 0]);
+    for (let waits = 2; waits >= 0; waits -= 1) {
+      saver.leaveOut();
+      await saver.settled();
+      expect(saver.getWaiting()).toBe(waits);
+    }
+    expect(asked.map((a) => a.mock.calls.length)).toEqual([1, 1, 1]);
+    expect((await Promise.all(left))[0]).toBe('Something went wrong here.');
+    expect(saver.getFault()).toBeNull();
+    asked.forEach((a) => a.mockRestore());
+  });
+});

@@ -73,6 +73,15 @@ export class Saver {
   /** Whether what waits does so because the server is away. */
   getAway = () => this.queue.isAway;
 
+  /** What the server said of a fault of its own that the first edit met; null where it met none. */
+  getFault = () => this.queue.fault?.message ?? null;
+
+  /** Leaves out the edit that met a fault, and shows what the server has. */
+  leaveOut(): void {
+    this.queue.leaveOut();
+    void this.refresh();
+  }
+
   /** Whether all that waits would outlive this page. */
   isKept = () => this.queue.isKept;
 

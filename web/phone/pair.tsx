@@ -50,7 +50,10 @@ export function Pair() {
         <Button type="submit" isDisabled={busy || !/^\d{6}$/.test(code)} $leastHigh={56}>
           Pair it
         </Button>
-        <Faint>It stays paired until it is let go at the desk.</Faint>
+        <Faint>
+          It stays paired until it is removed at the desk, or has not come for thirty days. The desk itself does not need a code: it opens
+          the address that Ruvok printed when it was started.
+        </Faint>
       </Laid.form>
     </Page>
   );

@@ -12,6 +12,9 @@ const OnWhite = styled.svg`
 
 const KEY = ['shop'] as const;
 
+/** The time of day of a moment, ms since 1970. */
+const clock = (at: number) => new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+
 /** A QR code as a picture of squares. */
 function Code({ text }: { text: string }) {
   const [path, setPath] = useState<{ readonly d: string; readonly size: number } | null>(null);
@@ -41,15 +44,25 @@ export function Phones() {
   const { data: shop } = useQuery({ queryKey: KEY, queryFn: () => api.shop(), refetchInterval: 3000 });
   if (!shop) return null;
   const [address] = shop.addresses;
+  const look = (done: Promise<unknown>) => done.then(() => client.invalidateQueries({ queryKey: KEY }));
   return (
     <Section aria-label="Phones at the bench">
       <h2>Phones at the bench</h2>
       {shop.on ? (
         <>
-          <Faint>A phone in the same network opens this address and gives the code. Everything else in the network is refused.</Faint>
-          {address ? (
+          <Faint>
+            A phone opens this address and gives the code, which is good for ten minutes and one phone. Nobody else is let in. Without TLS
+            in front of it, what goes over the network can be read there.
+          </Faint>
+          {shop.code === null ? (
+            <Row $above={8}>
+              <Button data-main onPress={() => void look(api.makeCode())}>
+                Pair a phone
+              </Button>
+            </Row>
+          ) : address ? (
             <Row $above={8} $align="center" $gap={18}>
-              <Code text={`${address}/pair#${shop.code ?? ''}`} />
+              <Code text={`${address}/pair#${shop.code.code}`} />
               <div>
                 <p>
                   {shop.addresses.map((a) => (
@@ -59,13 +72,20 @@ export function Phones() {
                   ))}
                 </p>
                 <Laid.p $size={30} $weight={750} $spacing={4} aria-label="The code">
-                  {shop.code}
+                  {shop.code.code}
                 </Laid.p>
+                <Faint>until {clock(shop.code.until)}</Faint>
               </div>
             </Row>
           ) : (
-            <p>No network was found that a phone could reach this machine by. The code is {shop.code}.</p>
+            <p>No network was found that a phone could reach this machine by. The code is {shop.code.code}.</p>
           )}
+          {shop.wrong.length > 0 ? (
+            <Laid.p $above={8} role="status">
+              Wrong codes came from {shop.wrong.map((w) => `${w.address} (${w.count}, the last at ${clock(w.at)})`).join(', ')}. From there
+              none is taken for a while; others are let in as ever.
+            </Laid.p>
+          ) : null}
         </>
       ) : (
         <Faint>
@@ -77,14 +97,16 @@ export function Phones() {
           {shop.phones.map((p) => (
             <li key={p.id}>
               <Row>
-                {p.name} <Faint>since {new Date(p.pairedAt).toLocaleDateString('en-GB')}</Faint>
-                <TakeOut name={p.name} onPress={() => void api.letGo(p.id).then(() => client.invalidateQueries({ queryKey: KEY }))} />
+                {p.name}{' '}
+                <Faint>
+                  since {new Date(p.pairedAt).toLocaleDateString('en-GB')}, here last on {new Date(p.usedAt).toLocaleDateString('en-GB')}
+                </Faint>
+                <TakeOut name={p.name} onPress={() => void look(api.letGo(p.id))} />
               </Row>
             </li>
           ))}
         </Laid.ul>
       ) : null}
-      {shop.on ? <Button onPress={() => void client.invalidateQueries({ queryKey: KEY })}>Look again</Button> : null}
     </Section>
   );
 }

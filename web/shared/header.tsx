@@ -194,7 +194,7 @@ const UnitSwitch = memo(function UnitSwitch() {
 /** The bar along the top: where one is, the stations of a piece, undo, and units. */
 export const Header = memo(function Header({ piece, history }: { piece?: HeaderPiece; history?: ReturnType<typeof useHistory> }) {
   const { id, bench, saver } = useProject();
-  const { waiting, away } = useSaverState(saver);
+  const { waiting, away, fault } = useSaverState(saver);
   const { search, pathname } = useLocation();
   const links = [
     ['', 'Shed'],
@@ -241,7 +241,7 @@ export const Header = memo(function Header({ piece, history }: { piece?: HeaderP
             ))}
       </Stations>
       <Tools>
-        <Status role="status">{waiting > 0 ? (away ? `${waiting} waiting` : 'Saving') : ''}</Status>
+        <Status role="status">{waiting > 0 ? (away || fault !== null ? `${waiting} waiting` : 'Saving') : ''}</Status>
         {history ? (
           <>
             <Button

@@ -55,11 +55,28 @@ function AwayBar() {
   );
 }
 
+/** An edit that the server could not keep by a fault of its own: what it said, that nothing typed is lost, and what can be done. */
+function FaultBar({ fault }: { fault: string }) {
+  const { saver } = useProject();
+  const [first, ...after] = saver.names();
+  return (
+    <Bar $refused role="alert">
+      <span>
+        “{first}” could not be kept. {fault} It is kept in this browser
+        {after.length > 0 ? `, and so ${after.length === 1 ? 'is the edit' : `are the ${after.length} edits`} after it` : ''}.
+      </span>
+      <Button onPress={() => saver.tryNow()}>Send it again</Button>
+      <Button onPress={() => saver.leaveOut()}>Leave it out</Button>
+    </Bar>
+  );
+}
+
 /** What the saver tells at the foot of the page: what was taken out, with the way back, or why something was refused. */
 export function NoticeBar() {
   const { saver } = useProject();
-  const { notice, waiting, away } = useSaverState(saver);
+  const { notice, waiting, away, fault } = useSaverState(saver);
   if (away && waiting > 0) return <AwayBar />;
+  if (fault !== null && waiting > 0) return <FaultBar fault={fault} />;
   if (!notice) return null;
   const { undo } = notice;
   return (
