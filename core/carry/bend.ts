@@ -112,7 +112,7 @@ function momentFor(moment: number, sag: number, panel: PanelSag | null, built: B
 
 /** A strip on one edge leaves the other edge to sag: what the panel does later is by its own creep as well as the strip's. */
 function creepOfPanel({ now, later }: ReturnType<typeof sagTwoWays>, creep: Creep): Creep {
-  return creep.judged && later ? { ...creep, factor: later.mm / now.mm } : creep;
+  return creep.judged && later ? { ...creep, factor: Math.max(1, later.mm / now.mm) } : creep;
 }
 
 /**

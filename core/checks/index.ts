@@ -3,6 +3,7 @@ import type { Part } from '../parts/index.js';
 import type { Letters, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { worstFirst, pieceFix, type About, type Check } from '../finding/index.js';
+import { absurdChecks } from './absurd.js';
 import { assumedLoads } from './assumed.js';
 import { handChecks } from './hands.js';
 import { bodyChecks } from './bodies.js';
@@ -17,6 +18,7 @@ import { shellOf } from '../shells/index.js';
 import { machineFeetChecks } from './machine-feet.js';
 import { getsOutChecks } from './gets-out.js';
 import { madeChecks } from './made.js';
+import { meantChecks } from './meant.js';
 import { memberChecks } from './members.js';
 import { placeChecks } from './place.js';
 import { postChecks } from './posts.js';
@@ -67,13 +69,16 @@ export function checksOf(
     fixes: p.fixes.map((f) => pieceFix(f.label, f.edit)),
   }));
   // Nothing is judged by sizes that only stand in.
-  if (shape.assumed.length > 0) return [undecided(piece, shape, workshop), ...missingStock(piece, workshop)];
+  if (shape.assumed.length > 0)
+    return worstFirst([undecided(piece, shape, workshop), ...missingStock(piece, workshop), ...meantChecks(piece, workshop)]);
   const opening = piece.opening ? workshop.openings.get(piece.opening) : undefined;
   const place =
     piece.opening && opening && shape.members.length > 0 ? placeChecks({ piece, shape, openingId: piece.opening, opening }) : [];
   return worstFirst([
     ...missingStock(piece, workshop),
+    ...meantChecks(piece, workshop),
     ...problems,
+    ...absurdChecks(shape, parts, letters),
     ...uncuttableChecks(uncuttable, letters),
     ...madeChecks(parts, letters, workshop.made),
     ...place,

@@ -41,7 +41,7 @@ export function say(strings: TemplateStringsArray, ...slots: readonly Slot[]): S
     if (text) parts.push(text);
     const slot = slots[i];
     if (slot === undefined) return;
-    if (isSentence(slot)) parts.push(...slot);
+    if (isSentence(slot)) slot.forEach((part) => parts.push(part));
     else parts.push(typeof slot === 'number' ? `${slot}` : slot);
   });
   return parts;

@@ -3,6 +3,7 @@ export * from './faults.js';
 export * from './text.js';
 export * from './validate.js';
 export * from './limits.js';
+export * from './sense-faults.js';
 export * from './references.js';
 export * from './solved-in.js';
 export * from './read.js';

@@ -3,6 +3,9 @@ import { ZERO, add, fromUnits, mm, sub, type Length } from '../length/index.js';
 /** The usual kerf of a circular saw blade, where none was measured. */
 export const USUAL_KERF = mm(3);
 
+/** Nobody sets a fence more often for one channel; a blade that would ask for it is told as none. */
+const MOST_PASSES = 1000;
+
 /**
  * Where the fence is set for each pass of a blade that cuts a channel wider than itself:
  * evenly spaced, the first at the near edge and the last short of the far edge by the kerf.
@@ -10,7 +13,7 @@ export const USUAL_KERF = mm(3);
  */
 export function bladePasses(near: Length, width: Length, kerf: Length): readonly Length[] {
   if (width <= kerf) return [near];
-  const count = Math.ceil(width / kerf);
+  const count = Math.min(MOST_PASSES, Math.ceil(width / kerf));
   const step = (width - kerf) / (count - 1);
   return Array.from({ length: count }, (_, i) => fromUnits(near + step * i));
 }

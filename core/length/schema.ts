@@ -1,18 +1,33 @@
 import { Type } from '@sinclair/typebox';
-import { LONGEST, type Length } from './length.js';
+import { LONGEST, mm, type Length } from './length.js';
 
-/** A stored length: an integer count of 1/80 µm, more than zero. */
-export const SizeSchema = Type.Unsafe<Length>(
-  Type.Integer({ minimum: 1, maximum: LONGEST, description: 'A size in units of 1/80 µm (80,000 to the mm), more than zero' }),
-);
+const IN = 'units of 1/80 µm (80,000 to the mm)';
 
-/** A stored length of no less than so much: what is divided by it stays a number that can be made. @example sizeFrom(mm(1)).minimum // mm(1) */
-export const sizeFrom = (least: Length) =>
+/** No part of what a builder makes is longer, and no room that it stands in. */
+export const LONGEST_MEANT = mm(20_000);
+
+/**
+ * Lengths that are taken, and those that are meant: what is taken can be opened and worked out, whatever it is; what nobody
+ * means is told, and no edit brings it in.
+ */
+const lengthSchema = (what: string, minimum: number, [least, most]: readonly [Length, Length]) =>
   Type.Unsafe<Length>(
-    Type.Integer({ minimum: least, maximum: LONGEST, description: `A size in units of 1/80 µm (80,000 to the mm), at least ${least}` }),
+    Type.Integer({
+      minimum,
+      maximum: LONGEST,
+      sense: [least, most],
+      description: `A ${what} in ${IN}, ${minimum} or more; meant are ${least} to ${most}`,
+    }),
   );
 
+/** A stored length that is a size: more than zero, and meant to be from so much to so much. @example sizeBetween(mm(0.5), mm(10)).minimum // 1 */
+export const sizeBetween = (least: Length, most: Length) => lengthSchema('size', 1, [least, most]);
+
+/** A stored length that is a size, more than zero. */
+export const SizeSchema = sizeBetween(mm(0.1), LONGEST_MEANT);
+
+/** A stored length of no less than so much, and meant to be no less than that: what is divided by it stays a number that can be made. @example sizeFrom(mm(1)).minimum // mm(1) */
+export const sizeFrom = (least: Length, meant = least) => lengthSchema('size', least, [meant, LONGEST_MEANT]);
+
 /** A stored length that may be zero: a slack, a clearance, a setback, a place from a datum. */
-export const DistanceSchema = Type.Unsafe<Length>(
-  Type.Integer({ minimum: 0, maximum: LONGEST, description: 'A distance in units of 1/80 µm (80,000 to the mm), zero or more' }),
-);
+export const DistanceSchema = lengthSchema('distance', 0, [mm(0), LONGEST_MEANT]);

@@ -30,16 +30,18 @@ const ROUND: readonly { readonly at: CornerAt; readonly from: Way; readonly to: 
  * @example corneredOutline(mm(600), mm(300), {}) // SHELF.outline
  */
 export function corneredOutline(length: Length, width: Length, corners: Corners, end: readonly Point[] = []): Outline {
+  // No cut goes past the far end of an edge, whatever was asked for.
+  const byOf = (cut: CornerCut): Length => Math.min(cut.by, length, width) as Length;
   const sides = ROUND.flatMap(({ at, from, to }): OutlineSide[] => {
     if (end.length > 0 && at.endsWith('v1')) return at === 'u1v1' ? end.map((point) => ({ kind: 'line', to: point })) : [];
     const corner = { u: at.startsWith('u1') ? length : ZERO, v: at.endsWith('v1') ? width : ZERO };
     const cut = corners[at];
     if (!cut) return [{ kind: 'line', to: corner }];
-    const off = ([u, v]: Way): Point => ({ u: add(corner.u, scale(cut.by, u)), v: add(corner.v, scale(cut.by, v)) });
+    const off = ([u, v]: Way): Point => ({ u: add(corner.u, scale(byOf(cut), u)), v: add(corner.v, scale(byOf(cut), v)) });
     return [
       { kind: 'line', to: off(from) },
       cut.is === 'round' ? { kind: 'arc', to: off(to), bulge: QUARTER } : { kind: 'line', to: off(to) },
     ];
   });
-  return { start: { u: corners.u0v0?.by ?? ZERO, v: ZERO }, sides };
+  return { start: { u: corners.u0v0 ? byOf(corners.u0v0) : ZERO, v: ZERO }, sides };
 }

@@ -1,27 +1,33 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { DistanceSchema, SizeSchema } from '../length/index.js';
+import { DistanceSchema, SizeSchema, mm, sizeBetween } from '../length/index.js';
 import { RoundingSchema } from '../run/index.js';
 import { NameSchema } from '../ids/index.js';
 
 const closed = { additionalProperties: false } as const;
 
+/** What a saw blade takes away. */
+const KerfSchema = sizeBetween(mm(0.5), mm(10));
+
+/** What is measured of a body. */
+const BodySchema = sizeBetween(mm(50), mm(3000));
+
 /** Someone who uses what is built. What was not measured of them follows from their height. */
 export const PersonSchema = Type.Object(
   {
     name: NameSchema,
-    height: SizeSchema,
+    height: BodySchema,
     /** As high as they reach. */
-    reach: Type.Optional(SizeSchema),
+    reach: Type.Optional(BodySchema),
     /** To the elbow of someone who stands, in shoes. */
-    elbow: Type.Optional(SizeSchema),
+    elbow: Type.Optional(BodySchema),
     /** To the hollow of the knee of someone who sits, in shoes. */
-    hollow: Type.Optional(SizeSchema),
+    hollow: Type.Optional(BodySchema),
     /** To the upper side of the thigh of someone who sits, in shoes. */
-    lap: Type.Optional(SizeSchema),
+    lap: Type.Optional(BodySchema),
     /** Across the lap, of someone who sits. */
-    lapWide: Type.Optional(SizeSchema),
+    lapWide: Type.Optional(BodySchema),
     /** From the seat to the crown of someone who sits. */
-    sitting: Type.Optional(SizeSchema),
+    sitting: Type.Optional(BodySchema),
   },
   closed,
 );
@@ -50,10 +56,10 @@ export const ToolsSchema = Type.Object(
     kerfs: Type.Optional(
       Type.Object(
         {
-          fence: Type.Optional(SizeSchema),
-          guide: Type.Optional(SizeSchema),
-          mitre: Type.Optional(SizeSchema),
-          shop: Type.Optional(SizeSchema),
+          fence: Type.Optional(KerfSchema),
+          guide: Type.Optional(KerfSchema),
+          mitre: Type.Optional(KerfSchema),
+          shop: Type.Optional(KerfSchema),
         },
         closed,
       ),
@@ -87,7 +93,7 @@ export const SettingsSchema = Type.Object(
   {
     unit: Type.Union([Type.Literal('mm'), Type.Literal('in')]),
     /** The finest step that is written. */
-    step: SizeSchema,
+    step: sizeBetween(mm(0.01), mm(50)),
     rounding: RoundingSchema,
     /** EN 1995-1-1: 1 heated room, 2 unheated or garden building, 3 wet. */
     serviceClass: Type.Union([Type.Literal(1), Type.Literal(2), Type.Literal(3)]),
@@ -95,7 +101,7 @@ export const SettingsSchema = Type.Object(
     creepSchool: Type.Union([Type.Literal('kdef'), Type.Literal('half')]),
     limit: LimitSchema,
     /** What the saw blade takes away; the usual one where it was not measured. */
-    kerf: Type.Optional(SizeSchema),
+    kerf: Type.Optional(KerfSchema),
     tools: Type.Optional(ToolsSchema),
   },
   closed,

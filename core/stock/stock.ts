@@ -1,6 +1,6 @@
 import { asGPa, type Gigapascals } from '../measures/index.js';
 import { Type, type Static } from '@sinclair/typebox';
-import { DistanceSchema, SizeSchema, mm, sizeFrom } from '../length/index.js';
+import { DistanceSchema, SizeSchema, mm, sizeBetween, sizeFrom } from '../length/index.js';
 import { NameSchema } from '../ids/index.js';
 import { MATERIALS, materialOf, type Material } from './material.js';
 
@@ -27,6 +27,9 @@ export type Offcut = Static<typeof OffcutSchema>;
 /** Nothing shorter or narrower is sold as stock that parts come from. */
 const LEAST = mm(10);
 
+/** As thick as stock is. */
+const ThicknessSchema = sizeBetween(mm(0.3), mm(400));
+
 /** Another size that the same stock is sold in. */
 const OtherSizeSchema = Type.Object(
   {
@@ -45,9 +48,9 @@ export const StockSchema = Type.Object(
     form: Type.Union([Type.Literal('sheet'), Type.Literal('board')]),
     material: Type.Union(MATERIALS.map((m) => Type.Literal(m.id))),
     /** What it is sold as, such as 18 or 3/4. */
-    nominal: SizeSchema,
+    nominal: ThicknessSchema,
     /** What the calliper says. */
-    thickness: SizeSchema,
+    thickness: ThicknessSchema,
     length: sizeFrom(LEAST),
     width: sizeFrom(LEAST),
     /** Price of one, in the project's money. */

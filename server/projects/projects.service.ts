@@ -3,7 +3,7 @@ import type { IncomingMessage } from 'node:http';
 import { join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql } from 'drizzle-orm';
-import { writeProjectFile, type ProjectFile } from '../../core/formats/index.js';
+import { senseFaults, writeProjectFile, type ProjectFile } from '../../core/formats/index.js';
 import { DATABASE, type Database, type Tx } from '../data/database.js';
 import { photos, projects } from '../data/schema.js';
 import { pictureAgain, plainBytes, type Picture } from '../photos/picture.js';
@@ -53,6 +53,8 @@ export class ProjectsService {
   }
 
   async create(id: string, data: unknown) {
+    const faults = senseFaults('project', data, null);
+    if (faults.length > 0) throw badInput(faults);
     await this.insert(this.db, id, data);
     return { id, version: 1, data };
   }
@@ -61,6 +63,8 @@ export class ProjectsService {
   async save(id: string, version: number, data: unknown) {
     return this.records.edit(id, async (tx) => {
       const now = await this.one(id, tx);
+      const faults = senseFaults('project', data, now.data);
+      if (faults.length > 0) throw badInput(faults);
       const written = tx
         .update(projects)
         .set({ version: version + 1, data, updatedAt: sql`now()` })

@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql, type ColumnsSelection } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
 import type { TypedQueryBuilder } from 'drizzle-orm/query-builders/query-builder';
-import { KEPT_IN, VERSION, missingOf, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
+import { KEPT_IN, VERSION, missingOf, senseFaults, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
 import { spacesOf, type Piece } from '../../core/piece/index.js';
 import { namedBy } from '../../core/kinds/index.js';
 import type { Building, LogEntry } from '../../core/build/index.js';
@@ -278,6 +278,8 @@ export class RecordsService {
 
   /** What is stored of a record that was sent, for a piece with the letters of its parts. A large piece is looked at on another thread. */
   private async made(tx: Tx, projectId: string, kind: EditedKind, before: unknown, sent: unknown): Promise<Made> {
+    const faults = senseFaults(kind, sent, kind === 'pieces' ? (before as KeptPiece | null)?.piece : before);
+    if (faults.length > 0) throw badInput(faults);
     if (kind !== 'pieces') return { data: sent, sides: sidesOf(kind, before, sent) };
     const piece = sent as Piece;
     const given = [piece, await this.workshop(projectId, tx), before as KeptPiece | null] as const;

@@ -54,6 +54,7 @@ const CALLS: Readonly<Record<keyof typeof api, () => Promise<unknown>>> = {
   printLayouts: () => api.printLayouts('shed', { title: 'Case', stocks: [] }),
   tick: () => api.tick('shed', 'case', { step: 'saw', at: '2026-05-04T18:00:00Z', done: true }),
   shop: () => api.shop(),
+  makeCode: () => api.makeCode(),
   pair: () => api.pair('123456', 'Phone'),
   letGo: () => api.letGo('abc'),
   remove: () => api.remove('shed', 'things', 'tin', 1),

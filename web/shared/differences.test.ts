@@ -1,7 +1,8 @@
 import { projectFileSchema } from '../../core/formats/index.js';
 import { mm } from '../../core/length/index.js';
 import { opening } from '../../core/testing/samples.js';
-import { differencesOf, isLengthAt, pathText, valueText } from './differences.js';
+import { pathText } from '../../core/sense/index.js';
+import { differencesOf, isLengthAt, valueText } from './differences.js';
 
 const { properties } = projectFileSchema();
 const schema = properties.openings as Parameters<typeof isLengthAt>[0];

@@ -40,12 +40,6 @@ export function isLengthAt(schema: Node, path: readonly string[]): boolean {
   return within.some((inner) => inner !== undefined && isLengthAt(inner, rest));
 }
 
-/** A path of fields in words. @example "widths, 2, value" */
-export function pathText(path: readonly string[]): string {
-  const words = path.map((key) => (/^\d+$/.test(key) ? `${Number(key) + 1}` : key.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase()));
-  return words.join(', ') || 'all of it';
-}
-
 /** A value of a field for reading: lengths in the unit that is worked in, what has parts by how many. */
 export function valueText(value: unknown, isLength: boolean, precision: Precision): string {
   if (value === undefined || value === null) return 'nothing';

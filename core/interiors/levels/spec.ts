@@ -56,7 +56,7 @@ export const LevelSchema = Type.Object(
     /** Plates over the seams of rails that are longer than their stock, on the inside of them. */
     splice: Type.Optional(Type.Object({ stock: IdSchema, long: SizeSchema }, closed)),
     /** Pieces from the rear rail to the front one, at most so far apart. */
-    cross: Type.Optional(Type.Object({ most: sizeFrom(mm(20)) }, closed)),
+    cross: Type.Optional(Type.Object({ most: sizeFrom(mm(20), mm(80)) }, closed)),
   },
   closed,
 );

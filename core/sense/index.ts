@@ -1,0 +1,116 @@
+import type { TSchema } from '@sinclair/typebox';
+
+/** A number of a document: where it is, and what its schema says of it. */
+export interface NumberIn {
+  readonly path: readonly string[];
+  readonly value: number;
+  /** What is taken at all; infinite where any is. */
+  readonly taken: readonly [least: number, most: number];
+  /** What is meant by such a field; infinite where nothing is said. */
+  readonly meant: readonly [least: number, most: number];
+  /** Whether it is a length, in units of 1/80 µm. */
+  readonly isLength: boolean;
+}
+
+/** The part of a schema that is looked into. */
+interface Node {
+  readonly $id?: string;
+  readonly $ref?: string;
+  readonly const?: unknown;
+  readonly type?: string;
+  readonly properties?: Readonly<Record<string, Node>>;
+  readonly required?: readonly string[];
+  readonly patternProperties?: Readonly<Record<string, Node>>;
+  readonly items?: Node | readonly Node[];
+  readonly anyOf?: readonly Node[];
+  readonly sense?: readonly [least: number, most: number];
+  readonly minimum?: number;
+  readonly maximum?: number;
+  readonly description?: string;
+}
+
+type Fields = Readonly<Record<string, unknown>>;
+
+const isFields = (value: unknown): value is Fields => value !== null && typeof value === 'object';
+
+const partsOf = ({ properties, patternProperties, items, anyOf }: Node): readonly Node[] => [
+  ...Object.values(properties ?? {}),
+  ...Object.values(patternProperties ?? {}),
+  ...(items === undefined ? [] : [items].flat()),
+  ...(anyOf ?? []),
+];
+
+const named = new WeakMap<object, ReadonlyMap<string, Node>>();
+
+/** What parts of a schema are called, by which others refer to them. */
+function namesIn(schema: Node): ReadonlyMap<string, Node> {
+  const known = named.get(schema);
+  if (known) return known;
+  const names = new Map<string, Node>();
+  const look = (node: Node): void => {
+    if (node.$id !== undefined) names.set(node.$id, node);
+    partsOf(node).forEach(look);
+  };
+  look(schema);
+  named.set(schema, names);
+  return names;
+}
+
+/** Whether a value could be meant by an alternative: it says that it is of that kind, and has what such a one has. */
+function isMeant(node: Node, value: unknown): boolean {
+  if (node.const !== undefined) return node.const === value;
+  if (node.properties === undefined)
+    return node.type === undefined || typeof value === (node.type === 'integer' ? 'number' : node.type) || Array.isArray(value);
+  if (!isFields(value) || Array.isArray(value)) return false;
+  return (
+    (node.required ?? []).every((key) => Object.hasOwn(value, key)) &&
+    Object.entries(node.properties).every(
+      ([key, inner]) => inner.const === undefined || !Object.hasOwn(value, key) || inner.const === value[key],
+    )
+  );
+}
+
+/** Every number of a document that its schema takes. @example numbersIn(SizeSchema, mm(3)).length // 1 */
+export function numbersIn(schema: TSchema, document: unknown): readonly NumberIn[] {
+  const names = namesIn(schema as Node);
+  const found: NumberIn[] = [];
+  const look = (node: Node, value: unknown, path: readonly string[]): void => {
+    if (node.$ref !== undefined) {
+      const meant = names.get(node.$ref);
+      if (meant) look(meant, value, path);
+      return;
+    }
+    if (typeof value === 'number' && node.anyOf === undefined) {
+      const { minimum = -Infinity, maximum = Infinity, sense = [-Infinity, Infinity], description = '' } = node;
+      found.push({ path, value, taken: [minimum, maximum], meant: sense, isLength: description.includes('units of 1/80') });
+    }
+    const alternatives = node.anyOf?.filter((one) => isMeant(one, value)) ?? [];
+    alternatives.forEach((one) => look(one, value, path));
+    if (!isFields(value)) return;
+    if (Array.isArray(value)) {
+      value.forEach((inner, i) => {
+        const item = Array.isArray(node.items) ? (node.items as readonly Node[])[i] : (node.items as Node | undefined);
+        if (item) look(item, inner, [...path, `${i}`]);
+      });
+      return;
+    }
+    const [any] = Object.values(node.patternProperties ?? {});
+    for (const [key, inner] of Object.entries(value)) {
+      const field = node.properties?.[key] ?? any;
+      if (field) look(field, inner, [...path, key]);
+    }
+  };
+  look(schema as Node, document, []);
+  return found;
+}
+
+/** Every number of a document that is taken and that nobody means, such as a saw blade of a thousandth. @example outOfSense(SizeSchema, mm(30_000)).length // 1 */
+export function outOfSense(schema: TSchema, document: unknown): readonly NumberIn[] {
+  return numbersIn(schema, document).filter(({ value, meant: [least, most] }) => value < least || value > most);
+}
+
+/** A path of fields in words. @example pathText(['widths', '1', 'value']) // 'widths, 2, value' */
+export function pathText(path: readonly string[]): string {
+  const words = path.map((key) => (/^\d+$/.test(key) ? `${Number(key) + 1}` : key.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase()));
+  return words.join(', ') || 'all of it';
+}
