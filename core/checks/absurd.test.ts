@@ -19,16 +19,24 @@ test('a shelf that is set back until a sliver is left stops the build', () => {
   ]);
 });
 
-test('a space that is deeper than there is room for stops the build', () => {
-  // 18 deep, less a back of 6 in a groove that is 15 in from the rear.
+test('a space of less than nothing stops the build, once', () => {
+  const s = solve(piece(space('in')), workshop(), {});
+  const [inside] = s.shape.spaces.values();
+  if (!inside) throw new Error('there is no space');
+  const shut = { ...inside, clear: { ...inside.clear, depth: { ...inside.clear.depth, value: mm(-2.93) } } };
+  const shape = { ...s.shape, spaces: new Map([['in', shut]]) };
+  const [found, ...more] = absurdChecks(shape, [], s.letters);
+  expect([found?.severity, found?.about, more]).toEqual(['stop', { kind: 'space', id: 'in' }, []]);
+  expect(found && writeExactly(found.sentence)).toMatch(/would be −2\.93 mm in depth: what bounds it meets\.$/);
+  // Where the kind itself stops on that space, it is not told again.
+  const problem = { id: 'shut', about: 'in', stops: true, sentence: ['Shut.'], fixes: [] };
+  expect(absurdChecks({ ...shape, problems: [problem] }, [], s.letters)).toEqual([]);
+  // 18 deep, less a back of 6 in a groove that is 15 in from the rear: nothing is clear, and nothing is worked out.
   const shallow = piece(space('in'), {
     depth: { from: 'given', size: mm(18), of: 'overall' },
     back: { kind: 'groove', inset: mm(15), depth: mm(6), slack: mm(1) },
   });
-  const s = solve(shallow, workshop(), {});
-  const [inside] = s.shape.spaces.values();
-  expect(inside?.clear.depth.value).toBe(mm(18 - 15 - 6));
-  expect(told(s)).toEqual([expect.stringMatching(/^stop: .* would be −3 mm in depth: what bounds it meets\.$/)]);
+  expect(solve(shallow, workshop(), {}).checks.map((c) => [c.id, c.severity])).toEqual([['inside-depth', 'stop']]);
 });
 
 test('a hole that goes over the edge of its part stops the build; one that just stays in does not', () => {
