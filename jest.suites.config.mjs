@@ -21,7 +21,7 @@ const filesOf = ({ testMatch, testPathIgnorePatterns }) =>
 const textOf = (file) => readFileSync(join(ROOT, file), 'utf8');
 
 /** Of the long tests those alone that try more than they do otherwise. */
-const isTaken = (file) => !process.env.RUVOK_LONG || /\.long\.test\.|testing\/(runs|every-kind)\.js/.test(`${file} ${textOf(file)}`);
+const isTaken = (file) => !process.env.RUVOK_LONG || /\.long\.test\.|testing\/(runs|every-kind)\.js|RUVOK_LONG/.test(`${file} ${textOf(file)}`);
 
 /** What a file needs of its own: another environment than its project has, or a realm where it puts things in the place of others or adds kinds to those that there are. */
 function needsOf(file, project) {

@@ -1,6 +1,6 @@
-import { writeExactly } from '../figure/index.js';
+import { writeExactly, type Figure } from '../figure/index.js';
 import { mm } from '../length/index.js';
-import type { Member } from '../piece/index.js';
+import type { Member, PlacedSpace } from '../piece/index.js';
 import { solve } from '../solution/index.js';
 import { divided, panels, piece, space, workshop } from '../testing/samples.js';
 import { absurdChecks } from './absurd.js';
@@ -23,11 +23,11 @@ test('a space of less than nothing stops the build, once', () => {
   const s = solve(piece(space('in')), workshop(), {});
   const [inside] = s.shape.spaces.values();
   if (!inside) throw new Error('there is no space');
-  const shut = { ...inside, clear: { ...inside.clear, depth: { ...inside.clear.depth, value: mm(-2.93) } } };
-  const shape = { ...s.shape, spaces: new Map([['in', shut]]) };
+  const shut: PlacedSpace = { ...inside, clear: { ...inside.clear, depth: { ...inside.clear.depth, value: mm(-2.93) } as Figure } };
+  const shape = { ...s.shape, spaces: new Map<string, PlacedSpace>([['in', shut]]) };
   const [found, ...more] = absurdChecks(shape, [], s.letters);
   expect([found?.severity, found?.about, more]).toEqual(['stop', { kind: 'space', id: 'in' }, []]);
-  expect(found && writeExactly(found.sentence)).toMatch(/would be −2\.93 mm in depth: what bounds it meets\.$/);
+  expect(found && writeExactly(found.sentence)).toMatch(/would be -2\.93 mm in depth: what bounds it meets\.$/);
   // Where the kind itself stops on that space, it is not told again.
   const problem = { id: 'shut', about: 'in', stops: true, sentence: ['Shut.'], fixes: [] };
   expect(absurdChecks({ ...shape, problems: [problem] }, [], s.letters)).toEqual([]);
