@@ -20,11 +20,17 @@ const lengthSchema = (what: string, minimum: number, [least, most]: readonly [Le
     }),
   );
 
-/** A stored length that is a size: more than zero, and meant to be from so much to so much. @example sizeBetween(mm(0.5), mm(10)).minimum // 1 */
-export const sizeBetween = (least: Length, most: Length) => lengthSchema('size', 1, [least, most]);
+/** What is meant by a length: no less and no more. */
+export interface Meant {
+  readonly least: Length;
+  readonly greatest: Length;
+}
+
+/** A stored length that is a size: more than zero, and meant to be so much. @example sizeMeant({ least: mm(0.5), greatest: mm(10) }).minimum // 1 */
+export const sizeMeant = ({ least, greatest }: Meant) => lengthSchema('size', 1, [least, greatest]);
 
 /** A stored length that is a size, more than zero. */
-export const SizeSchema = sizeBetween(mm(0.1), LONGEST_MEANT);
+export const SizeSchema = sizeMeant({ least: mm(0.1), greatest: LONGEST_MEANT });
 
 /** A stored length of no less than so much, and meant to be no less than that: what is divided by it stays a number that can be made. @example sizeFrom(mm(1)).minimum // mm(1) */
 export const sizeFrom = (least: Length, meant = least) => lengthSchema('size', least, [meant, LONGEST_MEANT]);

@@ -1,15 +1,17 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { DistanceSchema, SizeSchema, mm, sizeBetween } from '../length/index.js';
+import { DistanceSchema, SizeSchema, mm, sizeMeant, type Meant } from '../length/index.js';
 import { RoundingSchema } from '../run/index.js';
 import { NameSchema } from '../ids/index.js';
 
 const closed = { additionalProperties: false } as const;
 
 /** What a saw blade takes away. */
-const KerfSchema = sizeBetween(mm(0.5), mm(10));
+export const KERF_MEANT: Meant = { least: mm(0.5), greatest: mm(10) };
+const KerfSchema = sizeMeant(KERF_MEANT);
 
 /** What is measured of a body. */
-const BodySchema = sizeBetween(mm(50), mm(3000));
+export const BODY_MEANT: Meant = { least: mm(50), greatest: mm(3000) };
+const BodySchema = sizeMeant(BODY_MEANT);
 
 /** Someone who uses what is built. What was not measured of them follows from their height. */
 export const PersonSchema = Type.Object(
@@ -93,7 +95,7 @@ export const SettingsSchema = Type.Object(
   {
     unit: Type.Union([Type.Literal('mm'), Type.Literal('in')]),
     /** The finest step that is written. */
-    step: sizeBetween(mm(0.01), mm(50)),
+    step: sizeMeant({ least: mm(0.01), greatest: mm(50) }),
     rounding: RoundingSchema,
     /** EN 1995-1-1: 1 heated room, 2 unheated or garden building, 3 wet. */
     serviceClass: Type.Union([Type.Literal(1), Type.Literal(2), Type.Literal(3)]),

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { DistanceSchema, LONGEST_MEANT, SizeSchema, mm, sizeBetween } from '../length/index.js';
+import { DistanceSchema, LONGEST_MEANT, SizeSchema, mm, sizeMeant } from '../length/index.js';
 
 const closed = { additionalProperties: false } as const;
 
@@ -28,7 +28,7 @@ const GradedRatio = Type.Object({ kind: Type.Literal('graded'), ratio: Type.Numb
 const Grid = Type.Object(
   {
     kind: Type.Literal('grid'),
-    pitch: sizeBetween(mm(1), LONGEST_MEANT),
+    pitch: sizeMeant({ least: mm(1), greatest: LONGEST_MEANT }),
     steps: Type.Integer({ minimum: 1, maximum: 10_000 }),
     overMember: Type.Boolean(),
   },
@@ -42,7 +42,7 @@ export type GapRule = Static<typeof GapRuleSchema>;
 /** How free gaps are brought to the grid of the shop. */
 export const RoundingSchema = Type.Object(
   {
-    grid: sizeBetween(mm(0.005), mm(50)),
+    grid: sizeMeant({ least: mm(0.005), greatest: mm(50) }),
     /** `gaps` for those who use spacers, `edges` for those who mark from the tape, `exact` for neither. */
     set: Type.Union([Type.Literal('gaps'), Type.Literal('edges'), Type.Literal('exact')]),
     /** Where whole steps that are left over go. */

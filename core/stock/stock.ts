@@ -1,6 +1,6 @@
 import { asGPa, type Gigapascals } from '../measures/index.js';
 import { Type, type Static } from '@sinclair/typebox';
-import { DistanceSchema, SizeSchema, mm, sizeBetween, sizeFrom } from '../length/index.js';
+import { DistanceSchema, SizeSchema, mm, sizeFrom, sizeMeant, type Meant } from '../length/index.js';
 import { NameSchema } from '../ids/index.js';
 import { MATERIALS, materialOf, type Material } from './material.js';
 
@@ -28,7 +28,8 @@ export type Offcut = Static<typeof OffcutSchema>;
 const LEAST = mm(10);
 
 /** As thick as stock is. */
-const ThicknessSchema = sizeBetween(mm(0.3), mm(400));
+export const THICKNESS_MEANT: Meant = { least: mm(0.3), greatest: mm(400) };
+const ThicknessSchema = sizeMeant(THICKNESS_MEANT);
 
 /** Another size that the same stock is sold in. */
 const OtherSizeSchema = Type.Object(

@@ -3,7 +3,7 @@ import { TextField } from 'react-aria-components';
 import { Plus } from 'lucide-react';
 import { inch, mm } from '../../core/length/index.js';
 import type { Length } from '../../core/length/index.js';
-import { measureOf, type Measured, type Person } from '../../core/project/index.js';
+import { BODY_MEANT, measureOf, type Measured, type Person } from '../../core/project/index.js';
 import { newId } from '../data/defaults.js';
 import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
@@ -36,6 +36,7 @@ function PersonRow({ id, person }: { id: string; person: Person }) {
         <LengthField
           label="Height"
           value={person.height}
+          {...BODY_MEANT}
           precision={precision}
           onCommit={(height) => height !== null && save({ ...person, height }, `Height of ${person.name}`)}
         />
@@ -46,6 +47,7 @@ function PersonRow({ id, person }: { id: string; person: Person }) {
             optional
             standsIn={measureOf(person, key)}
             value={person[key] ?? null}
+            {...BODY_MEANT}
             precision={precision}
             onCommit={(next) => save(taken(key, next), `${label} of ${person.name}`)}
           />

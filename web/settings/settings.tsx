@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { TextField } from 'react-aria-components';
 import { USUAL_KERF } from '../../core/joints/index.js';
-import type { Settings } from '../../core/project/index.js';
+import { KERF_MEANT, type Settings } from '../../core/project/index.js';
 import { NAMED_LIMITS } from '../../core/carry/index.js';
 import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
@@ -102,6 +102,7 @@ export function ProjectSettings() {
             <LengthField
               label="The saw blade takes away"
               value={settings.kerf ?? USUAL_KERF}
+              {...KERF_MEANT}
               precision={precision}
               onCommit={(kerf) => kerf !== null && save({ kerf })}
             />

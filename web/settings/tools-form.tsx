@@ -1,6 +1,6 @@
 import { USUAL_KEEP } from '../../core/layout/index.js';
 import { ZERO, inch, mm, type Length } from '../../core/length/index.js';
-import type { Settings, Tools } from '../../core/project/index.js';
+import { KERF_MEANT, type Settings, type Tools } from '../../core/project/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { Faint, Grid, NumberInput, Section, WideTick } from '../shared/ui.js';
@@ -31,6 +31,7 @@ export function ToolsForm({ settings, onSave }: { settings: Settings; onSave: (p
       <LengthField
         label={label}
         value={tools.kerfs?.[key] ?? null}
+        {...KERF_MEANT}
         optional
         precision={precision}
         onCommit={(value) => {

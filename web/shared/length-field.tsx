@@ -1,6 +1,6 @@
 import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { Text, TextField } from 'react-aria-components';
-import { exactText, formatLength, readLength, writeLength, type Length, type Precision } from '../../core/length/index.js';
+import { LONGEST_MEANT, exactText, formatLength, readLength, writeLength, type Length, type Precision } from '../../core/length/index.js';
 import styled from 'styled-components';
 import type { Source } from '../../core/figure/index.js';
 import { paper, inkSoft } from '../theme/tokens.js';
@@ -53,7 +53,19 @@ export interface LengthFieldProps {
  * The one control for lengths. It takes lengths as builders write them, echoes what was
  * understood, refuses in place what was not, and commits on Enter or when it is left.
  */
-function LengthBox({ label, hideLabel, value, precision, least, greatest, standsIn, optional, of, onCommit, onDraft }: LengthFieldProps) {
+function LengthBox({
+  label,
+  hideLabel,
+  value,
+  precision,
+  least,
+  greatest = LONGEST_MEANT,
+  standsIn,
+  optional,
+  of,
+  onCommit,
+  onDraft,
+}: LengthFieldProps) {
   const shown = entryText(value, precision);
   const [text, setText] = useState<string | null>(null);
   const echo = useId();
@@ -63,7 +75,7 @@ function LengthBox({ label, hideLabel, value, precision, least, greatest, stands
     if (!here.current) setText(null);
   }, [shown]);
 
-  const options = { unit: precision.unit, ...(least === undefined ? {} : { least }), ...(greatest === undefined ? {} : { greatest }) };
+  const options = { unit: precision.unit, ...(least === undefined ? {} : { least }), greatest };
   const empty = text !== null && text.trim() === '' && optional;
   const reading = text === null || empty ? null : readLength(text, options);
   const problem = reading && !reading.ok ? reading.problem : null;

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { TextField } from 'react-aria-components';
 import { Plus } from 'lucide-react';
 import { writeStiffness } from '../../core/figure/index.js';
-import { MATERIALS, propertiesOf, type Stock } from '../../core/stock/index.js';
+import { MATERIALS, THICKNESS_MEANT, propertiesOf, type Stock } from '../../core/stock/index.js';
 import { reservedOf } from '../../core/layout/supply.js';
 import { newStock } from '../data/defaults.js';
 import { useHistory } from '../data/history.js';
@@ -86,6 +86,7 @@ function StockForm({
       label={label}
       of={{ in: 'stock', id, field: key }}
       value={stock[key]}
+      {...(key === 'nominal' || key === 'thickness' ? THICKNESS_MEANT : {})}
       precision={precision}
       onCommit={(value) => value !== null && onSave({ ...stock, [key]: value }, `${label} of ${stock.name}`)}
     />
