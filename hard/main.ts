@@ -5,7 +5,11 @@ import { cutPower } from './cuts.js';
 import type { FileTried } from './files.js';
 import { killServer } from './kills.js';
 import { load, twoOnOne } from './load.js';
-import { endpoints, faultOfAnswer, send, sentBy } from './requests.js';
+import { endpoints, faultOfAnswer, heldTo, send, sentBy } from './requests.js';
+import { sendBombs } from './bombs.js';
+import { askAtTheDoor } from './doors.js';
+import { fillDisk } from './full-disk.js';
+import { killAtStages } from './stages.js';
 import { shareDatabase } from './shared.js';
 import { twoTabs } from './tabs.js';
 import { ROOT, startServer } from './server.js';
@@ -20,6 +24,9 @@ interface Row {
 }
 
 const told = (text: string) => process.stdout.write(`  ${text}\n`);
+
+/** So many requests are asked at once. */
+const AT_ONCE = 6;
 
 /** A file that is not worked out in so long counts as unanswered, ms. */
 const LIMIT = 60_000;
@@ -48,17 +55,24 @@ async function tryRequests(from: number, count: number): Promise<readonly Row[]>
   const running = await startServer(folder);
   const known = endpoints(join(ROOT, 'docs/api.json'));
   const project = JSON.parse(await (await fetch(`${running.url}/api/projects/print-shed/file`)).text()) as Record<string, unknown>;
-  let [tried, wrong] = [0, 0];
-  for (let seed = from; seed < from + count; seed += 1) {
-    const sent = sentBy(seed, known, project);
-    // The shed itself stays, or the rest would have nothing to ask about.
-    if (sent.method === 'DELETE' && /projects\/print-shed(\?|$)/.test(sent.path)) continue;
-    tried += 1;
-    const why = faultOfAnswer(await send(running.url, sent, LIMIT));
-    if (why === null) continue;
-    wrong += 1;
-    told(`request ${seed}, ${sent.method} ${sent.path}: ${why}`);
-  }
+  const held = heldTo(join(ROOT, 'docs/api.json'));
+  let [tried, wrong, next] = [0, 0, from];
+  const ask = async () => {
+    while (next < from + count) {
+      const seed = next;
+      next += 1;
+      const sent = sentBy(seed, known, project);
+      // The shed itself stays, or the rest would have nothing to ask about.
+      if (sent.method === 'DELETE' && /projects\/print-shed(\?|$)/.test(sent.path)) continue;
+      tried += 1;
+      const answer = await send(running.url, sent, LIMIT);
+      const why = faultOfAnswer(answer) ?? (answer && held(sent.method, sent.known, answer));
+      if (why === null) continue;
+      wrong += 1;
+      told(`request ${seed}, ${sent.method} ${sent.path}: ${why}`);
+    }
+  };
+  await Promise.all(Array.from({ length: AT_ONCE }, ask));
   await running.stop();
   rmSync(folder, { recursive: true, force: true });
   return [{ what: `requests that nearly fit, seeds ${from} on`, tried, survived: tried - wrong, lost: wrong }];
@@ -87,6 +101,34 @@ const GROUPS: Readonly<Record<string, (some: (all: number) => number) => Promise
   async cuts(some) {
     const came = await cutPower(some(50), told);
     return came ? kept(`edits acknowledged before ${came.tried} power cuts`, came) : untried('this machine cannot mount a disk in a file');
+  },
+  async stages(some) {
+    const came = await killAtStages(some(20), told);
+    return [
+      {
+        what: 'kills at first start, upgrade, import, removal, undo',
+        tried: came.tried,
+        survived: came.tried - came.wrong,
+        lost: came.wrong,
+      },
+    ];
+  },
+  async full(some) {
+    const came = await fillDisk(some(20), told);
+    if (came === null) return untried('this machine cannot mount a disk of its own');
+    return kept('edits acknowledged on a disk that fills', { acknowledged: came.acknowledged, lost: came.lost + came.untold });
+  },
+  async bombs() {
+    const came = await sendBombs(told);
+    if (came === null) return untried('this machine does not tell how much memory a process takes');
+    told(`memory grew by ${came.grew.toFixed(0)} MB at most`);
+    return [
+      { what: 'archives and photos that swell, and a large one', tried: came.tried, survived: came.tried - came.wrong, lost: came.wrong },
+    ];
+  },
+  async doors(some) {
+    const came = await askAtTheDoor(some(2000), told);
+    return [{ what: 'requests of a stranger and of a phone', tried: came.tried, survived: came.tried - came.wrong, lost: came.wrong }];
   },
   async folder() {
     const { tried, letIn } = await twoOnOne();

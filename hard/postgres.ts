@@ -15,6 +15,8 @@ export interface Cluster {
   readonly stop: () => Promise<void>;
   /** Ends it at once and starts it again, as after a fault. */
   readonly restart: () => Promise<void>;
+  /** Stands still for so long, ms: it takes what is sent, and answers nothing. */
+  readonly freeze: (ms: number) => Promise<void>;
 }
 
 /** The folder of the newest PostgreSQL that is installed; null where none is. */
@@ -68,6 +70,8 @@ export async function startCluster(bin: string): Promise<Cluster> {
       ...as,
       cwd: folder,
       stdio: 'ignore',
+      // A group of its own, so that all of its processes can be stopped together.
+      detached: true,
     });
     for (let tries = 0; !isUp(); tries += 1) {
       if (tries > 300 || child.exitCode !== null) throw new Error('PostgreSQL did not start');
@@ -85,6 +89,12 @@ export async function startCluster(bin: string): Promise<Cluster> {
     stop: async () => {
       await end('SIGINT');
       rmSync(folder, { recursive: true, force: true });
+    },
+    freeze: async (ms) => {
+      const group = -(child.pid ?? 0);
+      process.kill(group, 'SIGSTOP');
+      await pause(ms);
+      process.kill(group, 'SIGCONT');
     },
     restart: async () => {
       await end('SIGQUIT');

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { request as ask } from 'node:http';
+import { Ajv, type ValidateFunction } from 'ajv';
 import { seeded } from '../core/cutting/index.js';
 import { mutated, oneOf } from './mutate.js';
 
@@ -56,6 +57,8 @@ export interface Sent {
   readonly seed: number;
   readonly method: string;
   readonly path: string;
+  /** The path of the contract that it is made of. */
+  readonly known: string;
   readonly body: string | null;
   readonly type: string;
 }
@@ -92,6 +95,7 @@ export function sentBy(seed: number, known: readonly Endpoint[], project: Readon
   return {
     seed,
     method: endpoint.method,
+    known: endpoint.path,
     path: `${path}${query.length > 0 ? `?${query.join('&')}` : ''}`,
     body: endpoint.method === 'GET' || endpoint.method === 'DELETE' || random() < 0.03 ? null : text,
     type: random() < 0.95 ? 'application/json' : oneOf(['text/plain', 'image/png', ''], random),
@@ -102,18 +106,26 @@ export function sentBy(seed: number, known: readonly Endpoint[], project: Readon
 export interface Answered {
   readonly status: number;
   readonly text: string;
+  readonly type?: string;
 }
 
+/** So much of an answer is read, characters. */
+const MOST_READ = 20e6;
+
 /** Sends a request as it stands, without mending its path. */
-export function send(base: string, { method, path, body, type }: Sent, limit: number): Promise<Answered | null> {
+export function send(
+  base: string,
+  { method, path, body, type, headers: more = {} }: Sent & { readonly headers?: Readonly<Record<string, string>> },
+  limit: number,
+): Promise<Answered | null> {
   const { hostname, port } = new URL(base);
   return new Promise((resolve) => {
-    const headers = body === null ? {} : { 'content-type': type, 'content-length': `${Buffer.byteLength(body)}` };
+    const headers = body === null ? more : { ...more, 'content-type': type, 'content-length': `${Buffer.byteLength(body)}` };
     const req = ask({ hostname, port, method, path, headers, timeout: limit }, (res) => {
       let text = '';
       res.setEncoding('utf8');
-      res.on('data', (chunk: string) => (text = text.length < 4000 ? text + chunk : text));
-      res.on('end', () => resolve({ status: res.statusCode ?? 0, text }));
+      res.on('data', (chunk: string) => (text = text.length < MOST_READ ? text + chunk : text));
+      res.on('end', () => resolve({ status: res.statusCode ?? 0, text, type: res.headers['content-type'] ?? '' }));
       res.on('error', () => resolve(null));
     });
     req.on('timeout', () => req.destroy());
@@ -135,4 +147,46 @@ export function faultOfAnswer(answer: Answered | null): string | null {
   } catch {
     return `${status} that is no problem document: ${text.slice(0, 100)}`;
   }
+}
+
+type Schema = Readonly<Record<string, unknown>>;
+interface Contract {
+  readonly components: Schema;
+  readonly paths: Readonly<
+    Record<
+      string,
+      Readonly<
+        Record<
+          string,
+          { readonly responses: Readonly<Record<string, { readonly content?: Readonly<Record<string, { readonly schema: Schema }>> }>> }
+        >
+      >
+    >
+  >;
+}
+
+/** Holds answers against the contract: what is wrong with the body of one; null where nothing is. */
+export function heldTo(contractFile: string): (method: string, known: string, answer: Answered) => string | null {
+  const contract = JSON.parse(readFileSync(contractFile, 'utf8')) as Contract;
+  const ajv = new Ajv({ strict: false });
+  ajv.addSchema({ $id: 'contract', components: contract.components });
+  const checks = new Map<string, ValidateFunction | null>();
+  const checkOf = (method: string, known: string, status: number) => {
+    const key = `${method} ${known} ${status}`;
+    let check = checks.get(key);
+    if (check === undefined) {
+      const { responses = {} } = contract.paths[known]?.[method.toLowerCase()] ?? {};
+      const { content = {} } = responses[String(status)] ?? responses['default'] ?? {};
+      const schema = content['application/json']?.schema ?? content['application/problem+json']?.schema;
+      check = schema ? ajv.compile(JSON.parse(JSON.stringify(schema).replaceAll('"#/', '"contract#/')) as Schema) : null;
+      checks.set(key, check);
+    }
+    return check;
+  };
+  return (method, known, { status, text, type = '' }) => {
+    const check = /json/.test(type) ? checkOf(method, known, status) : null;
+    if (check === null || check(JSON.parse(text))) return null;
+    const [error] = check.errors ?? [];
+    return `${status} is not as the contract has it: ${error?.instancePath} ${error?.message}`;
+  };
 }

@@ -62,6 +62,7 @@ export async function shareDatabase(edits: number, told: (text: string) => void)
       await pause(200);
       await cluster.restart();
       await pause(400);
+      await cluster.freeze(3000);
       await running[1]?.kill();
       running[1] = await start('office');
     };

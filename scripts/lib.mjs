@@ -116,5 +116,5 @@ export async function build(name, checked = null) {
 
 /** Builds what is stale, the server beside the page. */
 export async function ensureBuilt() {
-  await Promise.all([build('bundles'), build('page').then(() => build('seed'))]);
+  await Promise.all([build('node').then(() => build('bundles')), build('page').then(() => build('seed'))]);
 }
