@@ -1,7 +1,7 @@
 // Data flows one way: readings and specs, solve, solution, views and files. Nothing below knows what is above.
 /** Folders in the order of what knows what: a folder knows those before its own line, and none after it. */
 const CORE = [
-  ['length', 'measures', 'solid', 'ids'],
+  ['length', 'measures', 'solid', 'ids', 'sense'],
   ['figure'],
   ['run', 'survey', 'stock', 'things', 'cutting'],
   ['project'],

@@ -28,7 +28,7 @@ function recordsOf(piece: Piece, workshop: Workshop): readonly Record[] {
   } as const;
   const named = new Map(
     namedBy(piece).flatMap(({ kind, id }): [string, Record][] => {
-      const [schema, all] = (kept as Partial<typeof kept>)[kind as keyof typeof kept] ?? [];
+      const [schema, all] = kept[kind];
       const data = all?.get(id);
       return schema && data ? [[`${kind}/${id}`, { called: data.name, schema, data }]] : [];
     }),

@@ -1,3 +1,4 @@
+import type { TSchema } from '@sinclair/typebox';
 import { fromUnits, toMm } from '../length/index.js';
 import { outOfSense, type NumberIn } from '../sense/index.js';
 import { pieceSchema } from '../kinds/index.js';
@@ -8,10 +9,10 @@ import { projectFileSchema } from './project-file.js';
 /** The kinds of record that a project file has. */
 type RecordKind = Exclude<keyof ReturnType<typeof projectFileSchema>['properties'], 'format' | 'version' | 'project'>;
 
-function schemaOf(kind: RecordKind | 'project') {
+function schemaOf(kind: RecordKind | 'project'): TSchema {
   if (kind === 'project') return ProjectSchema;
   if (kind === 'pieces') return pieceSchema();
-  const [schema] = Object.values(projectFileSchema().properties[kind].patternProperties);
+  const [schema] = Object.values(projectFileSchema().properties[kind].patternProperties as Readonly<Record<string, TSchema>>);
   return schema ?? ProjectSchema;
 }
 

@@ -70,10 +70,14 @@ function isMeant(node: Node, value: unknown): boolean {
   );
 }
 
-/** Every number of a document that its schema takes. @example numbersIn(SizeSchema, mm(3)).length // 1 */
-export function numbersIn(schema: TSchema, document: unknown): readonly NumberIn[] {
-  const names = namesIn(schema as Node);
-  const found: NumberIn[] = [];
+/** Goes through a document by its schema. @param told each number of it @param isKnown whether all in a value is known already */
+function goThrough(
+  schema: Node,
+  document: unknown,
+  told: (number: NumberIn) => void,
+  isKnown: (node: Node, value: object) => boolean,
+): void {
+  const names = namesIn(schema);
   const look = (node: Node, value: unknown, path: readonly string[]): void => {
     if (node.$ref !== undefined) {
       const meant = names.get(node.$ref);
@@ -82,10 +86,10 @@ export function numbersIn(schema: TSchema, document: unknown): readonly NumberIn
     }
     if (typeof value === 'number' && node.anyOf === undefined) {
       const { minimum = -Infinity, maximum = Infinity, sense = [-Infinity, Infinity], description = '' } = node;
-      found.push({ path, value, taken: [minimum, maximum], meant: sense, isLength: description.includes('units of 1/80') });
+      told({ path, value, taken: [minimum, maximum], meant: sense, isLength: description.includes('units of 1/80') });
     }
-    const alternatives = node.anyOf?.filter((one) => isMeant(one, value)) ?? [];
-    alternatives.forEach((one) => look(one, value, path));
+    if (isFields(value) && isKnown(node, value)) return;
+    for (const one of node.anyOf ?? []) if (isMeant(one, value)) look(one, value, path);
     if (!isFields(value)) return;
     if (Array.isArray(value)) {
       value.forEach((inner, i) => {
@@ -100,13 +104,47 @@ export function numbersIn(schema: TSchema, document: unknown): readonly NumberIn
       if (field) look(field, inner, [...path, key]);
     }
   };
-  look(schema as Node, document, []);
+  look(schema, document, []);
+}
+
+/** Every number of a document that its schema takes. @example numbersIn(SizeSchema, mm(3)).length // 1 */
+export function numbersIn(schema: TSchema, document: unknown): readonly NumberIn[] {
+  const found: NumberIn[] = [];
+  goThrough(
+    schema,
+    document,
+    (number) => found.push(number),
+    () => false,
+  );
   return found;
 }
 
+/** Values in which every number was found to be meant, by what they were held against: what an edit leaves is not gone through again. */
+const meantBy = new WeakMap<object, WeakSet<Node>>();
+
 /** Every number of a document that is taken and that nobody means, such as a saw blade of a thousandth. @example outOfSense(SizeSchema, mm(30_000)).length // 1 */
 export function outOfSense(schema: TSchema, document: unknown): readonly NumberIn[] {
-  return numbersIn(schema, document).filter(({ value, meant: [least, most] }) => value < least || value > most);
+  const found: NumberIn[] = [];
+  const met: (readonly [Node, object])[] = [];
+  goThrough(
+    schema,
+    document,
+    (number) => {
+      const [least, most] = number.meant;
+      if (number.value < least || number.value > most) found.push(number);
+    },
+    (node, value) => {
+      if (meantBy.get(value)?.has(node)) return true;
+      met.push([node, value]);
+      return false;
+    },
+  );
+  if (found.length === 0)
+    for (const [node, value] of met) {
+      const by = meantBy.get(value) ?? new WeakSet();
+      meantBy.set(value, by.add(node));
+    }
+  return found;
 }
 
 /** A path of fields in words. @example pathText(['widths', '1', 'value']) // 'widths, 2, value' */

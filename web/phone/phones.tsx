@@ -51,15 +51,11 @@ export function Phones() {
       {shop.on ? (
         <>
           <Faint>
-            A phone opens this address and gives the code, which is good for ten minutes and one phone. Nobody else is let in. Without TLS
-            in front of it, what goes over the network can be read there.
+            A phone opens this address and gives the code, which is good for ten minutes and one phone. Nobody else is let in.
+            {window.location.protocol === 'http:' ? ' There is no TLS here: what goes over the network can be read in it.' : null}
           </Faint>
           {shop.code === null ? (
-            <Row $above={8}>
-              <Button data-main onPress={() => void look(api.makeCode())}>
-                Pair a phone
-              </Button>
-            </Row>
+            <p>No code is good now.</p>
           ) : address ? (
             <Row $above={8} $align="center" $gap={18}>
               <Code text={`${address}/pair#${shop.code.code}`} />
@@ -80,6 +76,9 @@ export function Phones() {
           ) : (
             <p>No network was found that a phone could reach this machine by. The code is {shop.code.code}.</p>
           )}
+          <Row $above={8}>
+            <Button onPress={() => void look(api.makeCode())}>{shop.code === null ? 'Make a code' : 'Make another code'}</Button>
+          </Row>
           {shop.wrong.length > 0 ? (
             <Laid.p $above={8} role="status">
               Wrong codes came from {shop.wrong.map((w) => `${w.address} (${w.count}, the last at ${clock(w.at)})`).join(', ')}. From there
