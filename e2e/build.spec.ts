@@ -219,7 +219,7 @@ test('desk and phone: paired by the code, ticks made without a connection come l
   }
 });
 
-test('sheets and full-size prints are PDF that a browser is given', async ({ page, shed }) => {
+test('sheets and full-size prints are PDF that a browser is given', { tag: '@long' }, async ({ page, shed }) => {
   for (const path of ['sheets.pdf', 'full-size.pdf?jig=0']) {
     const answer = await page.request.get(`${shed.url}/api/projects/print-shed/pieces/mat-stand/${path}`);
     expect([answer.status(), answer.headers()['content-type'], (await answer.body()).subarray(0, 5).toString()]).toEqual([
@@ -250,7 +250,7 @@ test('sheets and full-size prints are PDF that a browser is given', async ({ pag
 });
 
 for (const by of [pointer, keyboard]) {
-  test(`a side that came out as its reflection is taken for the other by ${named(by)}`, async ({ page, own: shed }) => {
+  test(`a side that came out as its reflection is taken for the other by ${named(by)}`, { tag: '@long' }, async ({ page, own: shed }) => {
     const hands = by(page);
     await page.goto(`${shed.url}/p/print-shed/pieces/proof-display/build`);
     await expect(step(page, /Buy, and let it settle/)).toBeVisible({ timeout: 30_000 });

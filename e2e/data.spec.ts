@@ -4,7 +4,7 @@ import { startServer } from './server.js';
 
 const folder = freshFolder();
 
-test('a second start on the same data shows the same work', async () => {
+test('a second start on the same data shows the same work', { tag: '@long' }, async () => {
   const first = await startServer(folder());
   const { version } = await read(first);
   expect(await save(first, version, 130_000_000)).toBe(true);
@@ -14,7 +14,7 @@ test('a second start on the same data shows the same work', async () => {
   await second.stop();
 });
 
-test('a second process on the same folder is refused with a clear message and harms nothing', async () => {
+test('a second process on the same folder is refused with a clear message and harms nothing', { tag: '@long' }, async () => {
   const first = await startServer(folder());
   await expect(startServer(folder())).rejects.toThrow(/in use by another Ruvok \(process \d+\).*Nothing was changed/s);
   expect(await save(first, (await read(first)).version, 131_000_000)).toBe(true);

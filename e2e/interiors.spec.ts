@@ -157,7 +157,7 @@ for (const by of [pointer, keyboard]) {
   });
 }
 
-test('a rack in two sections, with uprights front and rear', async ({ page, own }) => {
+test('a rack in two sections, with uprights front and rear', { tag: '@long' }, async ({ page, own }) => {
   await page.goto(`${own.url}/p/print-shed/pieces/tube-rack/divide?at=gable`);
   const hands = pointer(page);
   await hands.type('Built in sections', '2');
@@ -168,7 +168,7 @@ test('a rack in two sections, with uprights front and rear', async ({ page, own 
   await expect(along(page)).toBeVisible();
 });
 
-test('a tray follows the drawer of another piece that it is made to fit', async ({ page, own }) => {
+test('a tray follows the drawer of another piece that it is made to fit', { tag: '@long' }, async ({ page, own }) => {
   const hands = pointer(page);
   await page.goto(`${own.url}/p/print-shed/pieces/type-tray/divide?at=tray`);
   await hands.press('button', 'Make it to fit a drawer of another piece');
@@ -185,7 +185,7 @@ test('a tray follows the drawer of another piece that it is made to fit', async 
   await expect(deep(page)).toBeVisible();
 });
 
-test('things go into bays beside each other, as few as are low enough', async ({ page, own }) => {
+test('things go into bays beside each other, as few as are low enough', { tag: '@long' }, async ({ page, own }) => {
   const hands = pointer(page);
   await page.goto(`${own.url}/p/print-shed`);
   await page.getByRole('button', { name: /Start a case/ }).click();

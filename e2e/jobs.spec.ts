@@ -67,7 +67,7 @@ async function cutList(page: Page, hands: Hands) {
   await expect(row(/shelf/)).toContainText('573.1');
 }
 
-test('job 1 from empty at phone width', async ({ page, empty }) => {
+test('job 1 from empty at phone width', { tag: '@long' }, async ({ page, empty }) => {
   test.setTimeout(240_000);
   await page.setViewportSize({ width: 390, height: 844 });
   const hands = pointer(page);
@@ -90,7 +90,7 @@ for (const by of [pointer, keyboard]) {
     await cutList(page, hands);
   });
 
-  test(`job 3 from empty by ${named(by)}: seven gaps of 17 and six of 16.5 in 652`, async ({ page, empty }) => {
+  test(`job 3 from empty by ${named(by)}: seven gaps of 17 and six of 16.5 in 652`, { tag: '@long' }, async ({ page, empty }) => {
     test.setTimeout(240_000);
     const hands = by(page);
     await start(page, hands, empty, /Start a deck/);
@@ -103,7 +103,7 @@ for (const by of [pointer, keyboard]) {
     await expect(sum(page)).toContainText('14 slats; spacer blocks: 7 of 17 mm, 6 of 16.5 mm.');
   });
 
-  test(`job 5 from empty by ${named(by)}: lanes of 270 and 87 between three boards of 543`, async ({ page, empty }) => {
+  test(`job 5 from empty by ${named(by)}: lanes of 270 and 87 between three boards of 543`, { tag: '@long' }, async ({ page, empty }) => {
     test.setTimeout(240_000);
     const hands = by(page);
     await start(page, hands, empty, /Start a tray/);
@@ -131,49 +131,53 @@ for (const by of [pointer, keyboard]) {
     await expect(boards.filter({ hasText: '278' }).first()).toContainText('74');
   });
 
-  test(`job 6 from empty by ${named(by)}: a wall case on a cleat of 120 ripped at 45°, a shelf of 165`, async ({ page, empty }) => {
-    test.setTimeout(240_000);
-    const hands = by(page);
-    await begin(page, hands, empty, 'List the things');
-    await hands.press('link', 'Shed');
-    await hands.press('button', /Start a case/);
-    await hands.station('Measure');
-    for (const [i, size] of ['800', '640', '253'].entries()) await hands.type(`${overall[i]}, given`, size);
-    await hands.station('Divide');
-    await hands.choose('Stands or hangs', 'Hangs by a bevelled cleat');
-    await hands.type('Cleat board wide', '120');
-    // (120 + 18 − 3 √2) / 2 = 66.88, and (120 − 18 − 3 √2) / 2 = 48.88, to the 0.5 that is shown.
-    await expect(sum(page)).toContainText('≈67 cleat, wide faces');
-    await expect(sum(page)).toContainText('≈49 cleat, narrow faces');
-    await expect(page.getByText(/from cleat to bumper/).first()).toBeVisible();
-    await hands.press('button', 'Shelf in it');
-    await hands.pick(upright(page), /^shelf 1/);
-    await hands.type('Its own depth', '165');
-    await hands.station('Parts');
-    const row = (name: RegExp, size: string) => page.getByRole('row', { name }).filter({ hasText: size }).first();
-    await expect(row(/shelf$/, '165')).toBeVisible();
-    await expect(row(/bumper$/, '800')).toBeVisible();
-    await expect(page.getByRole('row', { name: /cleat/ }).first()).toContainText('800');
-    await hands.station('Divide');
-    // By keyholes it is not judged until they are rated; a rail goes between the sides and is marked on the wall.
-    await hands.choose('Stands or hangs', 'Hangs by keyholes in the sides');
-    await expect(page.getByText(/what one is rated for is not known/).first()).toBeVisible();
-    await hands.type('One keyhole is rated for, kg', '60');
-    await expect(page.getByText(/60 kg is what one is rated for/).first()).toBeVisible();
-    await hands.choose('Stands or hangs', 'Hangs by a rail behind the back');
-    await hands.type('Its lower edge over the floor', '1200');
-    await hands.press('button', 'All spaces at once');
-    // 1200 and 640, less the top of 18.
-    await expect(sum(page)).toContainText('1822 mark on the wall');
-    await hands.choose('Sides cut at the front', 'Aslant from shelf to shelf');
-    await hands.type('Top only so deep', '120');
-    await hands.tick('Corner blocks inside, no screws through the sides');
-    await hands.type('Corner blocks high', '32');
-    await hands.station('Parts');
-    await expect(row(/rail$/, '764')).toBeVisible();
-    await expect(row(/top$/, '120')).toBeVisible();
-    await expect(row(/bearer$/, '32')).toBeVisible();
-  });
+  test(
+    `job 6 from empty by ${named(by)}: a wall case on a cleat of 120 ripped at 45°, a shelf of 165`,
+    { tag: '@long' },
+    async ({ page, empty }) => {
+      test.setTimeout(240_000);
+      const hands = by(page);
+      await begin(page, hands, empty, 'List the things');
+      await hands.press('link', 'Shed');
+      await hands.press('button', /Start a case/);
+      await hands.station('Measure');
+      for (const [i, size] of ['800', '640', '253'].entries()) await hands.type(`${overall[i]}, given`, size);
+      await hands.station('Divide');
+      await hands.choose('Stands or hangs', 'Hangs by a bevelled cleat');
+      await hands.type('Cleat board wide', '120');
+      // (120 + 18 − 3 √2) / 2 = 66.88, and (120 − 18 − 3 √2) / 2 = 48.88, to the 0.5 that is shown.
+      await expect(sum(page)).toContainText('≈67 cleat, wide faces');
+      await expect(sum(page)).toContainText('≈49 cleat, narrow faces');
+      await expect(page.getByText(/from cleat to bumper/).first()).toBeVisible();
+      await hands.press('button', 'Shelf in it');
+      await hands.pick(upright(page), /^shelf 1/);
+      await hands.type('Its own depth', '165');
+      await hands.station('Parts');
+      const row = (name: RegExp, size: string) => page.getByRole('row', { name }).filter({ hasText: size }).first();
+      await expect(row(/shelf$/, '165')).toBeVisible();
+      await expect(row(/bumper$/, '800')).toBeVisible();
+      await expect(page.getByRole('row', { name: /cleat/ }).first()).toContainText('800');
+      await hands.station('Divide');
+      // By keyholes it is not judged until they are rated; a rail goes between the sides and is marked on the wall.
+      await hands.choose('Stands or hangs', 'Hangs by keyholes in the sides');
+      await expect(page.getByText(/what one is rated for is not known/).first()).toBeVisible();
+      await hands.type('One keyhole is rated for, kg', '60');
+      await expect(page.getByText(/60 kg is what one is rated for/).first()).toBeVisible();
+      await hands.choose('Stands or hangs', 'Hangs by a rail behind the back');
+      await hands.type('Its lower edge over the floor', '1200');
+      await hands.press('button', 'All spaces at once');
+      // 1200 and 640, less the top of 18.
+      await expect(sum(page)).toContainText('1822 mark on the wall');
+      await hands.choose('Sides cut at the front', 'Aslant from shelf to shelf');
+      await hands.type('Top only so deep', '120');
+      await hands.tick('Corner blocks inside, no screws through the sides');
+      await hands.type('Corner blocks high', '32');
+      await hands.station('Parts');
+      await expect(row(/rail$/, '764')).toBeVisible();
+      await expect(row(/top$/, '120')).toBeVisible();
+      await expect(row(/bearer$/, '32')).toBeVisible();
+    },
+  );
 
   test(`job 17 from empty by ${named(by)}: 25 grooves in 875, top and bottom of 401, shelves and back of 394`, async ({ page, empty }) => {
     test.setTimeout(300_000);

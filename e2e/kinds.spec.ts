@@ -215,7 +215,7 @@ test.describe('contents first', () => {
     await expect(page.getByRole('row', { name: /Yard ply/ })).toContainText('23/32');
   });
 
-  test('what must be held becomes shelves, proven lowest, and is used', async ({ page, shed }) => {
+  test('what must be held becomes shelves, proven lowest, and is used', { tag: '@long' }, async ({ page, shed }) => {
     await page.goto(`${shed.url}/p/print-shed`);
     await page.getByRole('button', { name: /Start a case/ }).click();
     await page.getByText('Propose shelves from the things').click();

@@ -192,52 +192,53 @@ test('sizes that waste less are tried one after the other, with a table beside t
   await expect(rows.filter({ hasText: '326' }).first()).toBeVisible();
 });
 
-test('a board with a knot is entered and laid out clear of it; what the plan takes is reserved, and is not there for another', async ({
-  page,
-  own: shed,
-}) => {
-  test.setTimeout(120_000);
-  const hands = pointer(page);
-  await page.goto(`${shed.url}/p/print-shed/stock`);
-  await hands.press('button', 'Change Ash 20');
-  const form = page.getByRole('group', { name: 'What is known of Ash 20' });
-  await form.getByRole('button', { name: 'Offcut', exact: true }).click();
-  const board = form.getByRole('group', { name: 'Offcut 1', exact: true });
-  const set = async (field: Locator, value: string) => {
-    await field.fill(value);
-    await field.press('Enter');
+test(
+  'a board with a knot is entered and laid out clear of it; what the plan takes is reserved, and is not there for another',
+  { tag: '@long' },
+  async ({ page, own: shed }) => {
+    test.setTimeout(120_000);
+    const hands = pointer(page);
+    await page.goto(`${shed.url}/p/print-shed/stock`);
+    await hands.press('button', 'Change Ash 20');
+    const form = page.getByRole('group', { name: 'What is known of Ash 20' });
+    await form.getByRole('button', { name: 'Offcut', exact: true }).click();
+    const board = form.getByRole('group', { name: 'Offcut 1', exact: true });
+    const set = async (field: Locator, value: string) => {
+      await field.fill(value);
+      await field.press('Enter');
+      await saved(page);
+    };
+    await set(board.getByRole('textbox', { name: 'Long' }), '4200');
+    await set(board.getByRole('textbox', { name: 'Wide' }), '170');
+    await form.getByRole('button', { name: 'Knot or split in Offcut 1' }).click();
+    const knot = form.getByRole('group', { name: 'Knot or split 1 of Offcut 1' });
+    await set(knot.getByRole('textbox', { name: 'to, from the same end' }), '2030');
+    await set(knot.getByRole('textbox', { name: 'Knot or split, from' }), '1990');
+
+    // Two uprights of some 1980, one to either side of the knot: 1990 and 4200 less 2030 are long enough.
+    await open(page, shed, 'proof-display', '?stock=ash-20');
+    await expect(page.getByText('clear of 1990 to 2030')).toBeVisible();
+    await expect(comesTo(page, 'Ash 20')).toContainText('1 offcut');
+    const order = () => page.getByRole('table', { name: 'Order of cuts of Ash 20' });
+    await hands.press('button', 'Order of cuts');
+    await expect(order()).toContainText('knot or split, not used');
+    await expect(order()).toContainText('stop at 1990 mm');
+    await hands.press('button', 'Reserve what is on hand');
+    await expect(page.getByRole('region', { name: 'Reserved' })).toContainText('Offcut 1');
     await saved(page);
-  };
-  await set(board.getByRole('textbox', { name: 'Long' }), '4200');
-  await set(board.getByRole('textbox', { name: 'Wide' }), '170');
-  await form.getByRole('button', { name: 'Knot or split in Offcut 1' }).click();
-  const knot = form.getByRole('group', { name: 'Knot or split 1 of Offcut 1' });
-  await set(knot.getByRole('textbox', { name: 'to, from the same end' }), '2030');
-  await set(knot.getByRole('textbox', { name: 'Knot or split, from' }), '1990');
 
-  // Two uprights of some 1980, one to either side of the knot: 1990 and 4200 less 2030 are long enough.
-  await open(page, shed, 'proof-display', '?stock=ash-20');
-  await expect(page.getByText('clear of 1990 to 2030')).toBeVisible();
-  await expect(comesTo(page, 'Ash 20')).toContainText('1 offcut');
-  const order = () => page.getByRole('table', { name: 'Order of cuts of Ash 20' });
-  await hands.press('button', 'Order of cuts');
-  await expect(order()).toContainText('knot or split, not used');
-  await expect(order()).toContainText('stop at 1990 mm');
-  await hands.press('button', 'Reserve what is on hand');
-  await expect(page.getByRole('region', { name: 'Reserved' })).toContainText('Offcut 1');
-  await saved(page);
+    await page.goto(`${shed.url}/p/print-shed/stock`);
+    await expect(page.getByRole('row', { name: /Ash 20/ })).toContainText('1 reserved');
+    // Taken back where it was done, it is there again.
+    await open(page, shed, 'proof-display', '?stock=ash-20');
+    await hands.press('button', 'Let it go');
+    await saved(page);
+    await page.goto(`${shed.url}/p/print-shed/stock`);
+    await expect(page.getByRole('row', { name: /Ash 20/ })).not.toContainText('reserved');
+  },
+);
 
-  await page.goto(`${shed.url}/p/print-shed/stock`);
-  await expect(page.getByRole('row', { name: /Ash 20/ })).toContainText('1 reserved');
-  // Taken back where it was done, it is there again.
-  await open(page, shed, 'proof-display', '?stock=ash-20');
-  await hands.press('button', 'Let it go');
-  await saved(page);
-  await page.goto(`${shed.url}/p/print-shed/stock`);
-  await expect(page.getByRole('row', { name: /Ash 20/ })).not.toContainText('reserved');
-});
-
-test('the number of shelves is a size that is tried, and a list of hardware is read in', async ({ page, own: shed }) => {
+test('the number of shelves is a size that is tried, and a list of hardware is read in', { tag: '@long' }, async ({ page, own: shed }) => {
   test.setTimeout(120_000);
   const hands = pointer(page);
   await open(page, shed, 'proof-display');

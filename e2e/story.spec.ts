@@ -223,7 +223,7 @@ test('a project with photos is saved with them, and read in again with them', as
   expect(await shown.evaluate((img) => (img as HTMLImageElement).naturalWidth)).toBe(600);
 });
 
-test('a long file is read with how far it is, and Stop leaves nothing of it', async ({ page, own }) => {
+test('a long file is read with how far it is, and Stop leaves nothing of it', { tag: '@long' }, async ({ page, own }) => {
   test.setTimeout(120_000);
   const file = (await (await page.request.get(`${own.url}/api/projects/print-shed/file`)).json()) as { pieces: Record<string, object> };
   const many = Array.from({ length: 12 }, (_, i) => Object.entries(file.pieces).map(([id, kept]) => [`${id}-${i}`, kept] as const)).flat();
