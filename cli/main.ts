@@ -38,7 +38,7 @@ const USAGE = `Usage: ruvok solve|check|parts|stock|build|calendar FILE [--piece
                with build: what is taken into the shop as PDF, and sticks and templates at full size as PDF, SVG and DXF
 
 Exit code: 0 when nothing stops the build, 1 when a check does or a part has no place on stock, 2 for a file or a call that
-cannot be read or written, 3 when something is not judged, 70 for a fault of Ruvok's own.
+cannot be read or written, 3 when something is not checked, 70 for a fault of Ruvok's own.
 `;
 
 const VERBS = ['solve', 'check', 'parts', 'stock', 'build', 'calendar'] as const;
@@ -124,16 +124,16 @@ function report({ verb, plates }: Call, solution: Solution, file: ProjectFile): 
   return reportSolution(solution, (solution.piece.rounding ?? settings.rounding).grid, plates);
 }
 
-/** What is not judged is not fine either, a joint as little as a shelf. */
+/** What is not checked is not fine either, a joint as little as a shelf. */
 function exitCode(solutions: readonly Solution[]): number {
   const checks = solutions.flatMap((s) => s.checks);
   if (checks.some((c) => c.severity === 'stop')) return 1;
-  return checks.some((c) => c.state === 'not judged') ? 3 : 0;
+  return checks.some((c) => c.state === 'not checked') ? 3 : 0;
 }
 
 /**
  * Runs the command.
- * @returns the exit code, at once but for what is laid out on stock: 0 when all is judged and nothing stops the build, 1 when a check stops it or a part has no place on stock, 3 when none does but something is not judged, 2 for a bad call or file, 70 for a fault of ours
+ * @returns the exit code, at once but for what is laid out on stock: 0 when all is judged and nothing stops the build, 1 when a check stops it or a part has no place on stock, 3 when none does but something is not checked, 2 for a bad call or file, 70 for a fault of ours
  */
 export function main(args: readonly string[], out: Output, err: Output): number | Promise<number> {
   const failed = (error: unknown) => {

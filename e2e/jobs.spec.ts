@@ -158,7 +158,7 @@ for (const by of [pointer, keyboard]) {
       await expect(row(/bumper$/, '800')).toBeVisible();
       await expect(page.getByRole('row', { name: /cleat/ }).first()).toContainText('800');
       await hands.station('Divide');
-      // By keyholes it is not judged until they are rated; a rail goes between the sides and is marked on the wall.
+      // By keyholes it is not checked until they are rated; a rail goes between the sides and is marked on the wall.
       await hands.choose('Stands or hangs', 'Hangs by keyholes in the sides');
       await expect(page.getByText(/what one is rated for is not known/).first()).toBeVisible();
       await hands.type('One keyhole is rated for, kg', '60');

@@ -22,7 +22,7 @@ export interface Would {
   /** In the long term where that is judged, else today, mm. */
   readonly mm: number;
   readonly allowed: number;
-  /** Bending stress over what is allowed; null where it is not judged. */
+  /** Bending stress over what is allowed; null where it is not checked. */
   readonly used: number | null;
   readonly state: State;
 }
@@ -64,7 +64,7 @@ export function wouldBe(answer: BendingAnswer, settings: Pick<Settings, 'limit'>
   const most = answer.room ?? allowed(settings.limit, Math.min(spans, answer.across));
   const used = strength.used === null ? null : (strength.used * then.moments) / thickness ** 2;
   const state = worse(stateOf(mm, most), used === null ? 'fine' : stateOf(used, 1));
-  return { mm, allowed: most, used, state: !verdict.creep.judged && state !== 'fails' ? 'not judged' : state };
+  return { mm, allowed: most, used, state: !verdict.creep.judged && state !== 'fails' ? 'not checked' : state };
 }
 
 /** What nothing holds any more, such as a thin board that a load on its end tips up, sags without end. */

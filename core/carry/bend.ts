@@ -47,7 +47,7 @@ export interface BendingAnswer {
   readonly at: (x: number) => number;
   /** The worse of sag and strength. */
   readonly state: State;
-  /** What is missing where it is not judged. */
+  /** What is missing where it is not checked. */
   readonly missing: string | null;
   /** The level direction that it spans along. */
   readonly along: Vector;
@@ -61,7 +61,7 @@ export interface BendingAnswer {
   readonly heaviest: Omit<BeamSpec, 'stretches'>;
 }
 
-/** Thinner than this nothing is judged: it bends like a sheet of card, far past what small deflections hold for. */
+/** Thinner than this nothing is checked: it bends like a sheet of card, far past what small deflections hold for. */
 const THINNEST = 3;
 
 function longestSpan(supports: readonly Support[]): number {

@@ -155,6 +155,10 @@ export function builtUpOf(member: Member, attached: readonly Attached[], span: n
     layers,
     each.map((c) => (c.judged ? c.factor : 1)),
   );
-  const creep: Creep = { judged: true, factor: Math.max(1, EI / builtUpStiffness(later, connection, span)), basis: 'each part by its own creep' };
+  const creep: Creep = {
+    judged: true,
+    factor: Math.max(1, EI / builtUpStiffness(later, connection, span)),
+    basis: 'each part by its own creep',
+  };
   return { parts, connection, EI, creep, panel: asPanel(parts, later, connection), oneSided };
 }

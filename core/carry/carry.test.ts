@@ -70,10 +70,10 @@ describe('verdicts', () => {
     expect([verdict.today.state, verdict.later?.state, verdict.state]).toEqual(['fine', 'close', 'close']);
   });
 
-  test('a material that its class does not allow is not judged in the long term', () => {
+  test('a material that its class does not allow is not checked in the long term', () => {
     const verdict = judge(0.1, 900, creepOf(propertiesOf(stock({ material: 'mdf' })).material, { ...settings, serviceClass: 2 }), settings);
     expect(verdict.later).toBeNull();
-    expect(verdict.state).toBe('not judged');
+    expect(verdict.state).toBe('not checked');
   });
 
   test('a fixed amount may be the limit', () => {
@@ -81,7 +81,11 @@ describe('verdicts', () => {
   });
 
   test('the more serious of two states', () => {
-    expect([worse('fine', 'not judged'), worse('close', 'not judged'), worse('close', 'fails')]).toEqual(['not judged', 'close', 'fails']);
+    expect([worse('fine', 'not checked'), worse('close', 'not checked'), worse('close', 'fails')]).toEqual([
+      'not checked',
+      'close',
+      'fails',
+    ]);
   });
 });
 
@@ -166,23 +170,23 @@ test('a rail that carries bends on edge: 20 wide and 60 high, not 60 wide and 20
   expect(carried(solve(piece(idle), workshop(), {}), 'in-m1/rail/1').bending).toBeNull();
 });
 
-describe('not judged', () => {
+describe('not checked', () => {
   test('a shelf that nothing is said to stand on', () => {
     const s = solve(shelved(2, 1), workshop(), {});
-    expect(carried(s, 'case/top/1')).toMatchObject({ state: 'not judged', missing: 'nothing is said to stand on it' });
+    expect(carried(s, 'case/top/1')).toMatchObject({ state: 'not checked', missing: 'nothing is said to stand on it' });
   });
 
   test('a thing whose mass is not known', () => {
     const { mass, ...unweighed } = thing();
     void mass;
     const s = solve(shelved(2, 5), workshop({ things: { tin: unweighed } }), {});
-    expect(carried(s, 'in-m1/shelf/1')).toMatchObject({ state: 'not judged', missing: 'the mass of tin' });
-    expect(s.checks.find((c) => c.id === 'not-checked')?.state).toBe('not judged');
+    expect(carried(s, 'in-m1/shelf/1')).toMatchObject({ state: 'not checked', missing: 'the mass of tin' });
+    expect(s.checks.find((c) => c.id === 'not-checked')?.state).toBe('not checked');
   });
 });
 
 test('more load, longer, thinner or a higher service class never turns a fail into a pass', () => {
-  const rank = { fine: 0, close: 1, fails: 2, 'not judged': 3 } as const;
+  const rank = { fine: 0, close: 1, fails: 2, 'not checked': 3 } as const;
   fc.assert(
     fc.property(
       fc.record({
@@ -196,7 +200,7 @@ test('more load, longer, thinner or a higher service class never turns a fail in
         const state = (v: typeof base) => {
           const shop = workshop({ stock: { ply: stock({ thickness: mm(v.thickness) }) }, settings: { serviceClass: v.c } });
           const given = { from: 'given', size: mm(v.width), of: 'inside' } as const;
-          return solve(shelved(2, v.tins, { width: given }), shop, {}).carried.members.get('in-m1/shelf/1')?.state ?? 'not judged';
+          return solve(shelved(2, v.tins, { width: given }), shop, {}).carried.members.get('in-m1/shelf/1')?.state ?? 'not checked';
         };
         const harder =
           worseBy === 'load'

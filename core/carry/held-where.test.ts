@@ -76,26 +76,26 @@ describe('what has no mass is missing wherever it would go', () => {
   (inside.split as NonNullable<Space['split']>).spaces[1] = space('in-2', { things: [{ thing: 'pot', count: 1 }] });
   const toe = { kind: 'toe', height: mm(80), setback: mm(50), bearers: false } as const;
 
-  test('the shelf, and the sides below it, are not judged', () => {
+  test('the shelf, and the sides below it, are not checked', () => {
     const { members } = solve(piece(inside), shop, {}).carried;
     for (const id of ['in-m1/shelf/1', 'case/side/left', 'case/side/right']) {
-      expect(members.get(id)).toMatchObject({ state: 'not judged', unknown: ['pot'], missing: 'the mass of pot' });
+      expect(members.get(id)).toMatchObject({ state: 'not checked', unknown: ['pot'], missing: 'the mass of pot' });
     }
     // What does not carry it is judged as before.
     expect(members.get('case/top/1')?.unknown).toEqual([]);
   });
 
-  test('a divider and the bottom that it stands on are not judged either', () => {
+  test('a divider and the bottom that it stands on are not checked either', () => {
     const across = divided('w', 'across', 2);
     (across.split as NonNullable<Space['split']>).spaces[0] = { ...inside, id: 'w-1' };
     const { members } = solve(piece(across, { base: toe }), shop, {}).carried;
     expect(members.get('w-m1/divider/1')?.unknown).toEqual(['pot']);
-    expect(members.get('case/bottom/1')).toMatchObject({ state: 'not judged', unknown: ['pot'] });
+    expect(members.get('case/bottom/1')).toMatchObject({ state: 'not checked', unknown: ['pot'] });
   });
 
-  test('a free-standing case: whether it tips is not judged, where it would not tip empty', () => {
+  test('a free-standing case: whether it tips is not checked, where it would not tip empty', () => {
     const free = solve(piece(inside, { fixedToWall: false, depth: { from: 'given', size: mm(600), of: 'overall' }, base: toe }), shop, {});
-    expect(check(free, 'tips-')).toMatchObject({ id: 'tips-unknown', state: 'not judged', severity: 'look' });
+    expect(check(free, 'tips-')).toMatchObject({ id: 'tips-unknown', state: 'not checked', severity: 'look' });
     expect(text(free, 'tips-')).toContain('the mass of pot is not known');
   });
 });

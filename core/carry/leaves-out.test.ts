@@ -25,10 +25,10 @@ test('how its load was put on it is said', () => {
   expect(leftOut(SHELF, tins(mm(100)))[0]).toContain('stands where it is said to');
 });
 
-test('supports are taken as stiff, and shear is not judged, whatever it is', () => {
+test('supports are taken as stiff, and shear is not checked, whatever it is', () => {
   const said = leftOut(SHELF, tins());
   expect(said.some((s) => s.startsWith('What carries it is taken as stiff'))).toBe(true);
-  expect(said.at(-1)).toBe('Shear in the wood, and across the plies of a sheet, is not judged.');
+  expect(said.at(-1)).toBe('Shear in the wood, and across the plies of a sheet, is not checked.');
 });
 
 test('a back that is there and does not hold it is said not to count; none is not spoken of', () => {
@@ -39,9 +39,9 @@ test('a back that is there and does not hold it is said not to count; none is no
   expect(held).toContain('taken as a thin plate');
 });
 
-test('joints that are not judged are counted', () => {
+test('joints that are not checked are counted', () => {
   const mdf = { panels: panels({ fix: 'butted' }) };
-  expect(leftOut(SHELF, tins(), mdf).join()).not.toContain('not judged.,');
+  expect(leftOut(SHELF, tins(), mdf).join()).not.toContain('not checked.,');
   const inside = divided('in', 'up', 2);
   (inside.split?.spaces[1] as Space).things = tins();
   const shop = workshop({
@@ -57,7 +57,7 @@ test('joints that are not judged are counted', () => {
   const s = solve(piece(inside, mdf), shop, {});
   const members = new Map(s.shape.members.map((m) => [m.id, m]));
   const said = leavesOut(s.carried.members.get(SHELF) as CarriedMember, members, shop.settings).map(writeExactly);
-  expect(said.some((t) => t === '2 of its joints are not judged.')).toBe(true);
+  expect(said.some((t) => t === '2 of its joints are not checked.')).toBe(true);
 });
 
 test('over eight uprights that it can lift off, not every way of loading it was tried', () => {

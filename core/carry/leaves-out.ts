@@ -35,15 +35,15 @@ function notCounted({ member, bending }: CarriedMember, members: ReadonlyMap<str
 export function leavesOut(c: CarriedMember, members: ReadonlyMap<string, Member>, settings: Settings): readonly Sentence[] {
   const { bending } = c;
   if (!bending) return [];
-  const open = fixingsOf(c, members, settings).filter((f) => f.state === 'not judged').length;
+  const open = fixingsOf(c, members, settings).filter((f) => f.state === 'not checked').length;
   const { patterns, panel } = bending;
   return [
     ...asLoaded(c),
     say`What carries it is taken as stiff: how far that gives itself is not added.`,
     ...notCounted(c, members),
-    ...(open > 0 ? [say`${open === 1 ? 'One of its joints is' : `${open} of its joints are`} not judged.`] : []),
+    ...(open > 0 ? [say`${open === 1 ? 'One of its joints is' : `${open} of its joints are`} not checked.`] : []),
     ...(patterns.every ? [] : [say`Its supports can lift, and not every way of loading it was tried: it may be some per cent worse.`]),
     ...(panel ? [say`It is taken as a thin plate, and loads as spread from its front to its back.`] : []),
-    say`Shear in the wood, and across the plies of a sheet, is not judged.`,
+    say`Shear in the wood, and across the plies of a sheet, is not checked.`,
   ];
 }

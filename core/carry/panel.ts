@@ -238,7 +238,7 @@ export function quickSag(panel: PanelSpec): PanelSag {
 
 /**
  * A panel that is no beam, since a strip on one edge twists it, or more than the ends of its span is held: now and
- * in the long term. @param soften by how many times the panel itself gets softer; null where that is not judged
+ * in the long term. @param soften by how many times the panel itself gets softer; null where that is not checked
  */
 export function sagTwoWays(
   panel: Omit<PanelSpec, 'beams'>,

@@ -145,9 +145,9 @@ function newPerson(answer: BendingAnswer, settings: Pick<Settings, 'limit' | 'se
     const layered = answer.builtUp !== null && !answer.builtUp.oneSided;
     const panel = answer.section.width >= PANEL_FROM && answer.loads.base.supports.length === 2 && !layered;
     const { mm, used, stands } = panel ? onPanel(answer, settings, force) : onBeam(answer, settings, force);
-    return { mm, allowed: most, used, stands, state: used === null ? 'not judged' : stateOf(used, 1) };
+    return { mm, allowed: most, used, stands, state: used === null ? 'not checked' : stateOf(used, 1) };
   } catch (error) {
     if (!(error instanceof BeamError || error instanceof PlateError)) throw error;
-    return { mm: 0, allowed: most, used: null, stands: 'in the middle', state: 'not judged' };
+    return { mm: 0, allowed: most, used: null, stands: 'in the middle', state: 'not checked' };
   }
 }

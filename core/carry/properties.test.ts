@@ -108,7 +108,7 @@ describe('of every shelf', () => {
       }),
       { numRuns: runs(12) },
     );
-    expect(state(shelved('mdf', 1, { serviceClass: 2 }))).toBe('not judged');
+    expect(state(shelved('mdf', 1, { serviceClass: 2 }))).toBe('not checked');
   });
 });
 
@@ -155,9 +155,9 @@ describe('of every drawer bottom, a plate on four walls', () => {
     );
   });
 
-  test('without the mass of what lies in it, or thinner than 3, it is not judged', () => {
+  test('without the mass of what lies in it, or thinner than 3, it is not checked', () => {
     expect(bottomOf(drawer(undefined))?.state).not.toBe('fine');
-    expect(bottomOf(drawer(2, 2.5))).toMatchObject({ state: 'not judged', missing: 'it is thinner than 3 mm' });
+    expect(bottomOf(drawer(2, 2.5))).toMatchObject({ state: 'not checked', missing: 'it is thinner than 3 mm' });
   });
 
   test('a higher service class never turns a fail into a pass', () => {
@@ -187,7 +187,7 @@ test('a divider whose way to the floor is taken away makes what it stands on fai
 describe('what cannot be judged is named, and is no number', () => {
   test('thinner than 3 mm', () => {
     const s = shelved('birch-plywood', 1, {}, 2.5);
-    expect([state(s), s.carried.members.get('in-m1/shelf/1')?.missing]).toEqual(['not judged', 'it is thinner than 3 mm']);
+    expect([state(s), s.carried.members.get('in-m1/shelf/1')?.missing]).toEqual(['not checked', 'it is thinner than 3 mm']);
   });
 
   test.each<[string, Partial<BeamSpec>, string]>([

@@ -62,7 +62,7 @@ describe('one screw in shear', () => {
   test.each([
     ['under 1.5 D in the wood', joint({ length: 25 }), 'only 6 mm of it is in the wood; at least 6 is needed'],
     ['MDF', joint({}, null), 'no values are published'],
-  ])('%s is not judged', (_, spec, said) => {
+  ])('%s is not checked', (_, spec, said) => {
     const value = lateral(spec);
     expect(value.judged ? '' : value.reason).toContain(said);
   });

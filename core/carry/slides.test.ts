@@ -53,7 +53,7 @@ test('from 80 % of the rating it is close, and told', () => {
 test.each([
   ['a thing without a mass', drawer(undefined)],
   ['slides without a rating', drawer(1, null)],
-])('%s: not judged', (_, { slides }) => expect([slides?.state, slides?.used]).toEqual(['not judged', null]));
+])('%s: not checked', (_, { slides }) => expect([slides?.state, slides?.used]).toEqual(['not checked', null]));
 
 test('what runs in the opening has none', () => {
   const [body] = chest(drawers(), 1).shape.bodies;

@@ -14,7 +14,7 @@ export interface OnSlides {
   readonly self: Kilograms;
   /** Nothing is said to be in it. */
   readonly empty: boolean;
-  /** What all of it is of the rating; null where it is not judged. */
+  /** What all of it is of the rating; null where it is not checked. */
   readonly used: number | null;
   readonly state: State;
 }
@@ -33,7 +33,7 @@ export function onSlides({ members, runsOn }: Body, carried: Carried): OnSlides 
   const contents = known && !empty ? parts.reduce((sum, c) => sum + c.standing.reduce((kg, s) => kg + s.kg, 0), 0) : null;
   const { name, rating } = runsOn;
   if (rating === null || contents === null)
-    return { name, rating, contents, self: asKg(self), empty, assumed, used: null, state: 'not judged' };
+    return { name, rating, contents, self: asKg(self), empty, assumed, used: null, state: 'not checked' };
   const used = (contents + self) / rating;
   return { name, rating, contents, self: asKg(self), empty, assumed, used, state: stateOf(used, 1) };
 }

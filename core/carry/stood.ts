@@ -25,7 +25,7 @@ export interface CarriedMember {
   readonly throughout: boolean;
   readonly bending: BendingAnswer | null;
   readonly state: State;
-  /** Why it is not judged, or why it falls. */
+  /** Why it is not checked, or why it falls. */
   readonly missing: string | null;
   /** Things without a mass that stand on it, or on what it carries. */
   readonly unknown: readonly string[];
@@ -129,16 +129,16 @@ export function stands(member: Member, carrying: Carrying, total: Newtons, unwei
     const throughout = lies(member);
     const parts = throughout ? null : leantOn(member, held, load, byId);
     const supports = passOn(throughout ? along : held, total, parts);
-    return { supports, throughout, bending: null, state: unweighed ? 'not judged' : 'fine', missing: unweighed, falls: false };
+    return { supports, throughout, bending: null, state: unweighed ? 'not checked' : 'fine', missing: unweighed, falls: false };
   }
   const bent = bend(member, load, held, attached, workshop, byId, room);
   if ('error' in bent) {
     if (bent.falls) return comesDown(held, total, oneEnd(held) ? 'only one end of it is held' : 'what holds it does not keep it');
-    return { supports: passOn(held, total), throughout: false, bending: null, state: 'not judged', missing: bent.error, falls: false };
+    return { supports: passOn(held, total), throughout: false, bending: null, state: 'not checked', missing: bent.error, falls: false };
   }
   const { answer, supports } = bent;
   const missing = unweighed ?? (loaded ? answer.missing : 'nothing is said to stand on it');
   const known = unweighed === null && loaded;
-  const state = known || answer.state === 'fails' ? answer.state : 'not judged';
+  const state = known || answer.state === 'fails' ? answer.state : 'not checked';
   return { supports, throughout: false, bending: answer, state, missing, falls: false };
 }

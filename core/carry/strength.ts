@@ -177,14 +177,14 @@ export function bendingStrength(material: Material, serviceClass: 1 | 2 | 3, acr
 export interface StrengthVerdict {
   readonly stress: Megapascals;
   readonly strength: Strength;
-  /** Stress over what is allowed; null where it is not judged. */
+  /** Stress over what is allowed; null where it is not checked. */
   readonly used: number | null;
   readonly state: State;
 }
 
 /** Holds a stress against what a wood may carry. @example judgeStress(5, { judged: true, allowed: 10 }).used // 0.5 */
 export function judgeStress(stress: Megapascals, strength: Strength): StrengthVerdict {
-  if (!strength.judged) return { stress, strength, used: null, state: 'not judged' };
+  if (!strength.judged) return { stress, strength, used: null, state: 'not checked' };
   const used = stress / strength.allowed;
   return { stress, strength, used, state: stateOf(used, 1) };
 }

@@ -5,8 +5,8 @@ import type { Creep } from './creep.js';
 import type { LoadPattern } from './patterns.js';
 import { rectangleSecondMoment, shearModulus, shearStiffness } from './section.js';
 
-/** How a member stands: fine, close (from 80 % of the limit), fails, or not judged for want of something. */
-export type State = 'fine' | 'close' | 'fails' | 'not judged';
+/** How a member stands: fine, close (from 80 % of the limit), fails, or not checked for want of something. */
+export type State = 'fine' | 'close' | 'fails' | 'not checked';
 
 /** Amber from this part of a limit on: the stiffness of wood scatters by some 20 %. */
 export const CLOSE_FROM = 0.8;
@@ -35,7 +35,7 @@ export function stateOf(sag: number, most: number): State {
   return sag >= CLOSE_FROM * most ? 'close' : 'fine';
 }
 
-const ORDER: readonly State[] = ['fine', 'not judged', 'close', 'fails'];
+const ORDER: readonly State[] = ['fine', 'not checked', 'close', 'fails'];
 
 /** The more serious of two states. @example worse('close', 'fails') // 'fails' */
 export function worse(a: State, b: State): State {
@@ -187,7 +187,7 @@ export interface Verdict {
   readonly creep: Creep;
   /** What the project's limit allows on this span, or the room under what nobody sees, mm. */
   readonly allowed: number;
-  /** The strictest named limit that is met in the long term (today's, where the long term is not judged); null for none. */
+  /** The strictest named limit that is met in the long term (today's, where the long term is not checked); null for none. */
   readonly meets: { readonly over: number; readonly meaning: string } | null;
   /** The sag as a part of the span, span / this, in the long term where it is judged. */
   readonly ratio: number;
@@ -212,6 +212,6 @@ export function judge(sag: number, span: number, creep: Creep, settings: Setting
     meets: NAMED_LIMITS.find((l) => lasting <= span / l.over) ?? null,
     ratio: lasting > 0 ? span / lasting : Infinity,
     // Without its long term a sag that passes today is not known to pass.
-    state: later ? worse(today.state, later.state) : today.state === 'fails' ? 'fails' : 'not judged',
+    state: later ? worse(today.state, later.state) : today.state === 'fails' ? 'fails' : 'not checked',
   };
 }

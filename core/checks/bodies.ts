@@ -74,8 +74,8 @@ function rated(piece: Piece, body: Body, carried: Carried, workshop: Workshop): 
   const { name, rating, contents, self, used, assumed } = slides;
   if (rating === null || contents === null || used === null) {
     const missing = rating === null ? say`the rating of ${name} is not known` : say`something in it has no mass`;
-    const sentence = say`${body.label} is not judged against its slides, since ${missing}.`;
-    return [{ id: `rating-${body.id}`, severity: 'look', state: 'not judged', about, sentence, fixes: [] }];
+    const sentence = say`${body.label} is not checked against its slides, since ${missing}.`;
+    return [{ id: `rating-${body.id}`, severity: 'look', state: 'not checked', about, sentence, fixes: [] }];
   }
   const weighs = say`${body.label} holds ${mass(asKg(contents))}${assumed ? ', as drawers of its size do at home,' : ''} and weighs ${mass(self)}; a pair of ${name} is rated for ${mass(rating)}`;
   const near = slides.state === 'close';
@@ -264,8 +264,10 @@ function tips(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop):
   const keeps = keepsThings(shape);
   if (!worst || worst.tipping.state === 'fine') {
     if (!worst || unknown.length === 0) return [];
-    const sentence = say`Whether it tips is not judged, since the mass of ${unknown.join(', ')} is not known.`;
-    return [{ id: 'tips-unknown', severity: 'look', state: 'not judged', about: { kind: 'piece' }, sentence, fixes: keeps ? TO_WALL : [] }];
+    const sentence = say`Whether it tips is not checked, since the mass of ${unknown.join(', ')} is not known.`;
+    return [
+      { id: 'tips-unknown', severity: 'look', state: 'not checked', about: { kind: 'piece' }, sentence, fixes: keeps ? TO_WALL : [] },
+    ];
   }
   const { pose, filling, to } = worst;
   const { id, sentence } = tipsBy(worst, keeps);

@@ -117,10 +117,10 @@ describe('runs', () => {
     c?.fixes.forEach((_, i) => expect(check(mended(p, c, workshop(), i), 'run-in-0')).toBeUndefined());
   });
 
-  test('a space that should fit what is not there is not judged', () => {
+  test('a space that should fit what is not there is not checked', () => {
     const inside = divided('in', 'up', 2);
     (inside.split?.spaces[0] as Space).rule = { kind: 'fit', clearance: ZERO };
-    expect(check(solved(piece(inside)), 'unfitted-in-1')).toMatchObject({ state: 'not judged', severity: 'look' });
+    expect(check(solved(piece(inside)), 'unfitted-in-1')).toMatchObject({ state: 'not checked', severity: 'look' });
   });
 });
 
@@ -165,7 +165,7 @@ describe('things', () => {
       things: { long: thing({ name: 'long', shape: { kind: 'box', width: mm(350), height: mm(50), depth: mm(350) } }) },
     });
     expect(text(check(solved(holding([{ thing: 'long', count: 1 }]), deep), 'deep-in-1-long'))).toContain('stands out 50 mm');
-    expect(check(solved(holding([{ thing: 'gone', count: 1 }])), 'unknown-in-1-gone')?.state).toBe('not judged');
+    expect(check(solved(holding([{ thing: 'gone', count: 1 }])), 'unknown-in-1-gone')?.state).toBe('not checked');
   });
 
   test('what fits says what is to spare', () => {
@@ -223,7 +223,7 @@ test('worst first, and equal ones keep their order', () => {
   });
   const order = worstFirst([
     c('a', 'good', 'fine'),
-    c('b', 'look', 'not judged'),
+    c('b', 'look', 'not checked'),
     c('c', 'stop', 'fails'),
     c('d', 'look', 'fails'),
     c('e', 'stop', 'fails'),

@@ -45,8 +45,8 @@ export function drawnOutChecks(piece: Piece, shape: Shape, letters: Letters, wor
     if (open.length > 0) return open;
     const unknown = unweighedIn(carried);
     if (unknown.length > 0) {
-      const sentence = say`With ${body.label} drawn out it is not judged, since the mass of ${unknown.join(', ')} is not known.`;
-      return [{ id: `out-${body.id}`, severity: 'look', state: 'not judged', about: { kind: 'piece' }, sentence, fixes: [] }];
+      const sentence = say`With ${body.label} drawn out it is not checked, since the mass of ${unknown.join(', ')} is not known.`;
+      return [{ id: `out-${body.id}`, severity: 'look', state: 'not checked', about: { kind: 'piece' }, sentence, fixes: [] }];
     }
     const worst = Math.max(0, ...[...carried.members.values()].map((c) => c.bending?.verdict.today.mm ?? 0));
     const weighs = membersMovedBy(body, shape.bodies).reduce((sum, id) => sum + (carried.members.get(id)?.selfKg ?? 0), 0);

@@ -30,9 +30,9 @@ function rated(loaded: readonly Loaded[]): Check[] {
       {
         id: 'feet-rated',
         severity: 'look',
-        state: 'not judged',
+        state: 'not checked',
         about,
-        sentence: say`Not judged, since what the ${foot.is === 'castor' ? 'castors are' : 'feet are'} rated for is not known: the ${carries}.`,
+        sentence: say`Not checked, since what the ${foot.is === 'castor' ? 'castors are' : 'feet are'} rated for is not known: the ${carries}.`,
         fixes: [],
       },
     ];

@@ -57,7 +57,7 @@ describe('joints count wherever they are', () => {
     );
     const [c, ...more] = s.checks.filter((one) => one.id === 'not-checked');
     expect(more).toEqual([]);
-    expect(c).toMatchObject({ severity: 'look', state: 'not judged' });
+    expect(c).toMatchObject({ severity: 'look', state: 'not checked' });
     // Two ends to each of three boxes, two corners each.
     expect(writeExactly(c?.sentence ?? [])).toMatch(
       /^Not checked: 12 joints, since what they go through is too thin or too thick for pocket screws \(/,
@@ -232,7 +232,7 @@ describe('small ones', () => {
 
   test('things of a space that was divided later stand nowhere, and that is told', () => {
     const s = solve(piece({ ...divided('in', 'up', 2), things: [{ thing: 'tin', count: 3 }] }), workshop(), {});
-    expect(check(s, 'nowhere-in')).toMatchObject({ severity: 'look', state: 'not judged' });
+    expect(check(s, 'nowhere-in')).toMatchObject({ severity: 'look', state: 'not checked' });
     expect(check(mended(s, 'nowhere-in'), 'nowhere-')).toBeUndefined();
   });
 

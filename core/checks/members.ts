@@ -73,9 +73,9 @@ function sagCheck(equal: readonly CarriedMember[], letters: Letters, workshop: W
   const [carried] = equal;
   if (!carried) return [];
   const { member, bending } = carried;
-  // What is not judged is told with all others that are not.
-  const state = carried.state === 'not judged' ? 'not judged' : bending?.verdict.state;
-  if (!bending || state === undefined || state === 'fine' || state === 'not judged') return [];
+  // What is not checked is told with all others that are not.
+  const state = carried.state === 'not checked' ? 'not checked' : bending?.verdict.state;
+  if (!bending || state === undefined || state === 'fine' || state === 'not checked') return [];
   const { verdict } = bending;
   const kg = carried.standing.reduce((sum, s) => sum + s.kg, 0);
   const handed = carried.handed.reduce((sum, h) => sum + h.newtons, 0);
@@ -91,7 +91,7 @@ function sagCheck(equal: readonly CarriedMember[], letters: Letters, workshop: W
   const others = equal.length - 1;
   const name = `${capital(nameOf(member, letters))}${others > 0 ? ` and ${others} like it` : ''}`;
   const limit = bending.room === null ? limitName(workshop.settings.limit) : 'the room under it';
-  const later = verdict.later ? say` and ${fine(verdict.later.mm)} in the long term` : say`, and later is not judged`;
+  const later = verdict.later ? say` and ${fine(verdict.later.mm)} in the long term` : say`, and later is not checked`;
   return [
     {
       id: `sag-${member.id}`,

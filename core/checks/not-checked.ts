@@ -16,7 +16,7 @@ interface Open {
 /** Parts that carry something and are not checked. */
 const parts = ({ members }: Carried): readonly Open[] =>
   [...members.values()]
-    .filter((c) => c.state === 'not judged' && (!c.empty || c.unknown.length > 0))
+    .filter((c) => c.state === 'not checked' && (!c.empty || c.unknown.length > 0))
     .map(({ member, missing, unknown }) => ({
       what: 'part',
       member,
@@ -28,7 +28,7 @@ export function uncheckedJoints({ members }: Carried, { settings }: Pick<Worksho
   const byId = new Map([...members.values()].map((c) => [c.member.id, c.member]));
   return [...members.values()].flatMap((c) =>
     fixingsOf(c, byId, settings)
-      .filter((f) => f.state === 'not judged')
+      .filter((f) => f.state === 'not checked')
       .map((f): Open => ({ what: 'joint', member: c.member, reason: f.reason ?? 'something is not known of them' })),
   );
 }
@@ -63,7 +63,7 @@ export function notChecked(piece: Piece, shape: Shape, carried: Carried, letters
     {
       id: 'not-checked',
       severity: 'look',
-      state: 'not judged',
+      state: 'not checked',
       about: { kind: 'member', id: first.member.id },
       sentence: say`Not checked: ${each.flatMap((s, i) => (i > 0 ? ['; ', ...s] : s))}.`,
       fixes: [],

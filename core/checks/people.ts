@@ -83,8 +83,8 @@ export function peopleChecks(
   // What is made to be sat on is made to hold.
   const nobody = seat ? [] : [pieceFix(say`No one will sit or step on it`, { kind: 'piece', patch: { noOneOn: true } })];
   if (then.used === null) {
-    const sentence = say`${who}: what happens when someone sits or steps on it is not judged, since its strength is not known.`;
-    return [...way, { id: 'people', severity: 'look', state: 'not judged', about, sentence, fixes: nobody }];
+    const sentence = say`${who}: what happens when someone sits or steps on it is not checked, since its strength is not known.`;
+    return [...way, { id: 'people', severity: 'look', state: 'not checked', about, sentence, fixes: nobody }];
   }
   const used = say`${ofWhatIsSafe(then.used, false)}, and ${fine(then.mm)} down`;
   if (then.state === 'fine') {

@@ -101,7 +101,7 @@ export function runChecks(piece: Piece, shape: Shape): Check[] {
       return {
         id: `unfitted-${gap}`,
         severity: 'look',
-        state: 'not judged',
+        state: 'not checked',
         about: { kind: 'space', id: gap },
         sentence: say`${label} should fit what stands in it, but nothing does; it takes a share for now.`,
         fixes: [pieceFix(say`Let it share`, { kind: 'rule', space: gap, rule: { kind: 'share', weight: 1 } })],

@@ -145,7 +145,7 @@ function nowhere(space: PlacedSpace): Check[] {
     {
       id: `nowhere-${space.id}`,
       severity: 'look',
-      state: 'not judged',
+      state: 'not checked',
       about: { kind: 'space', id: space.id },
       sentence: say`${names} was put into ${space.label}, which is divided now: it stands nowhere and its load is not counted. Put it into one of the parts.`,
       fixes: [pieceFix(say`Take it out of ${space.label}`, { kind: 'things', space: space.id, things: [] })],
@@ -238,7 +238,7 @@ function standing(space: PlacedSpace, shape: Shape, workshop: Workshop): Check[]
   const missing = gone.map((t): Check => ({
     id: `unknown-${space.id}-${t.thing}`,
     severity: 'look',
-    state: 'not judged',
+    state: 'not checked',
     about: { kind: 'space', id: space.id },
     sentence: say`Something in ${space.label} is no longer among the things.`,
     fixes: [pieceFix(say`Take it out`, { kind: 'things', space: space.id, things: space.space.things.filter((o) => !gone.includes(o)) })],

@@ -10,14 +10,14 @@ const from = { from: 'opening' } as const;
 const inIt = (o: Opening) =>
   solve(piece(divided('in', 'up', 2), { opening: 'gap', width: from, height: from, depth: from }), workshop({ opening: o }), {});
 
-test('an opening that was not measured yet is asked for, and nothing is judged by what stands in', () => {
+test('an opening that was not measured yet is asked for, and nothing is checked by what stands in', () => {
   const s = inIt(opening({ widths: blank(1200), heights: blank(2100), depths: blank(330) }));
   expect(s.shape.assumed).toEqual(['width', 'height', 'depth']);
   expect(said(s)).toEqual([
     [
       'look',
-      'not judged',
-      'Measure the width, height and depth of the opening. Until then 1200 mm by 2100 mm by 330 mm are assumed, and nothing is judged.',
+      'not checked',
+      'Measure the width, height and depth of the opening. Until then 1200 mm by 2100 mm by 330 mm are assumed, and nothing is checked.',
     ],
   ]);
 });
@@ -34,7 +34,7 @@ test('one reading is enough for its reach, and takes the place of all that stood
   ]);
   const s = inIt(o);
   expect(s.shape.assumed).toEqual(['height']);
-  expect(said(s)[0]?.[2]).toBe('Measure the height of the opening. Until then 2100 mm is assumed, and nothing is judged.');
+  expect(said(s)[0]?.[2]).toBe('Measure the height of the opening. Until then 2100 mm is assumed, and nothing is checked.');
 });
 
 test('with all measured it is judged', () => {
@@ -46,7 +46,7 @@ test('a piece that things should decide asks for them, and not for an opening', 
   const contents = { from: 'contents' } as const;
   const s = solve(piece(space('in'), { width: contents, height: contents, depth: contents }), workshop(), {});
   expect(said(s).map((c) => c[2])).toEqual([
-    'Say what it must hold: nothing with a size stands in it yet, so nothing decides the width, height and depth. Until then 800 mm by 800 mm by 300 mm are assumed, and nothing is judged.',
+    'Say what it must hold: nothing with a size stands in it yet, so nothing decides the width, height and depth. Until then 800 mm by 800 mm by 300 mm are assumed, and nothing is checked.',
   ]);
 });
 

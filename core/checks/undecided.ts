@@ -24,9 +24,9 @@ export function undecided(piece: Piece, shape: Shape, workshop: Workshop): Check
   return {
     id: 'undecided',
     severity: 'look',
-    state: 'not judged',
+    state: 'not checked',
     about: { kind: 'piece' },
-    sentence: say`${first(piece, shape.assumed, workshop)}. Until then ${sizes} ${shape.assumed.length > 1 ? 'are' : 'is'} assumed, and nothing is judged.`,
+    sentence: say`${first(piece, shape.assumed, workshop)}. Until then ${sizes} ${shape.assumed.length > 1 ? 'are' : 'is'} assumed, and nothing is checked.`,
     fixes: lacking ? openings.map(([id, o]) => pieceFix(say`Use ${o.name}`, { kind: 'piece', patch: { opening: id } })) : [],
   };
 }

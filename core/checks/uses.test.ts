@@ -53,5 +53,5 @@ test('what hangs is checked for reach from the floor, where it is known how high
   // A shelf of 20 in the middle of 460 clear over a bottom of 20: its upper face is at 260.
   expect(told(1780)).toEqual([]);
   expect(writeExactly(told(1781)[0]?.sentence ?? [])).toContain('is at 2041 mm');
-  expect(told()[0]?.state).toBe('not judged');
+  expect(told()[0]?.state).toBe('not checked');
 });

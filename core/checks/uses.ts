@@ -122,8 +122,8 @@ function reach({ shape, who, letters }: Using, over: Length = ZERO): Check[] {
 function hungUse(using: Using): Check[] {
   const { above } = using.shape.outside;
   if (above !== undefined) return reach(using, above);
-  const sentence = say`Whether ${using.who.name} reaches its shelves is not judged, since how high over the floor it hangs is not given.`;
-  return [{ ...check('reach', 'fails', sentence), severity: 'look', state: 'not judged' }];
+  const sentence = say`Whether ${using.who.name} reaches its shelves is not checked, since how high over the floor it hangs is not given.`;
+  return [{ ...check('reach', 'fails', sentence), severity: 'look', state: 'not checked' }];
 }
 
 /** Whether a piece suits who uses it: heights to stand and to sit at, room for knees, seats, headroom and reach. */

@@ -28,7 +28,7 @@ export type About =
 export interface Check {
   readonly id: string;
   readonly severity: Severity;
-  /** A check that lacks what it needs is not judged; it is never fine. */
+  /** A check that lacks what it needs is not checked; it is never fine. */
   readonly state: State;
   readonly about: About;
   readonly sentence: Sentence;
@@ -46,7 +46,7 @@ export interface Check {
 export const severityOf = (state: State): Severity => (state === 'fails' ? 'stop' : state === 'fine' ? 'good' : 'look');
 
 const SEVERITIES: readonly Severity[] = ['stop', 'look', 'good'];
-const STATES: readonly State[] = ['fails', 'close', 'not judged', 'fine'];
+const STATES: readonly State[] = ['fails', 'close', 'not checked', 'fine'];
 
 /** Checks with the worst first; equal ones keep their order. @example worstFirst([]) // [] */
 export function worstFirst(checks: readonly Check[]): readonly Check[] {

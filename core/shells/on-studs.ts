@@ -73,8 +73,8 @@ export function screwedToStuds({ member, name, loads, shear, pull, more, found }
   const joint = gravity === undefined ? null : intoStud(toMm(member.thickness.value), gravity);
   const [z, w] = joint ? [lateral(joint), withdrawal(joint)] : [null, null];
   if (!joint || !z?.judged || !w?.judged) {
-    const unknown = say`${loads}. What screws through a ${name} of ${member.stock.name} hold is not judged: no values are published for it.`;
-    return check('look', 'not judged', unknown);
+    const unknown = say`${loads}. What screws through a ${name} of ${member.stock.name} hold is not checked: no values are published for it.`;
+    return check('look', 'not checked', unknown);
   }
   const each = combined(w.newtons, z.newtons, inDegrees(Math.atan2(pull, shear)));
   const count = screwsFor(asNewtons(shareOfStud(studs) * Math.hypot(shear, pull)), asNewtons(each)) ?? Infinity;

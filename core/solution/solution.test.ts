@@ -31,7 +31,7 @@ describe('remedies', () => {
       const after = solve(applyEdit(failing.piece, remedy.edit), shop, failing.letters);
       const then = after.carried.members.get(id);
       // With what stood on it moved elsewhere there is nothing to judge.
-      expect(then?.state).toMatch(remedy.edit.kind === 'move' ? /not judged|fine|close/ : /fine|close/);
+      expect(then?.state).toMatch(remedy.edit.kind === 'move' ? /not checked|fine|close/ : /fine|close/);
       expect(then?.empty && remedy.edit.kind !== 'move').toBe(false);
       expect(then?.bending?.verdict.today.mm ?? null).toBe(remedy.today);
     }

@@ -23,7 +23,7 @@ export function volumeOf(shape: Thing['shape']): number {
 }
 
 /**
- * The mass of a thing that is full of something, kg, by the upper density, so that nothing is judged too light.
+ * The mass of a thing that is full of something, kg, by the upper density, so that nothing is checked too light.
  * @example paper of 297 x 420 x 50: 850 · 0.006237 = 5.30
  */
 export function massOfFill(shape: Thing['shape'], fill: Fill): number {

@@ -16,7 +16,7 @@ export const ThingSchema = Type.Object(
       Type.Object({ kind: Type.Literal('box'), width: LeastSchema, height: LeastSchema, depth: LeastSchema }, closed),
       Type.Object({ kind: Type.Literal('cylinder'), diameter: LeastSchema, height: LeastSchema }, closed),
     ]),
-    /** Of one, kg. Left out where it is not known: what it loads is then not judged. */
+    /** Of one, kg. Left out where it is not known: what it loads is then not checked. */
     mass: Type.Optional(KilogramsSchema({ minimum: 0, maximum: 5000 })),
     /** How many there are in all. */
     count: Type.Integer({ minimum: 1, maximum: 10_000 }),

@@ -49,7 +49,7 @@ function Verdicts() {
             <th className="figure">Fail</th>
             <th className="figure">Close</th>
             <th className="figure">Fine</th>
-            <th className="figure">Not judged</th>
+            <th className="figure">Not checked</th>
             {SHOWN.map((id) => (
               <th key={id} className="figure">
                 {materialOf(id)?.name}
@@ -68,7 +68,7 @@ function Verdicts() {
               <td className="figure">{counts.fails}</td>
               <td className="figure">{counts.close}</td>
               <td className="figure">{counts.fine}</td>
-              <td className="figure">{counts['not judged']}</td>
+              <td className="figure">{counts['not checked']}</td>
               {SHOWN.map((id) => {
                 const material = materialOf(id);
                 return (

@@ -64,7 +64,7 @@ export function BoardTest({ stock, onUse }: { stock: Stock; onUse: (stock: Stock
       </Grid>
       {typeof found === 'string' ? (
         <Laid.p role="alert" $above={6}>
-          Not judged: {found}.
+          Not checked: {found}.
         </Laid.p>
       ) : (
         <Laid.p $above={6}>

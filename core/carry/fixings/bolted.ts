@@ -36,7 +36,7 @@ export function bolted(support: Support, member: Member, carrier: Member): Fixin
     return notJudged(
       support,
       'they do not meet face to face',
-      () => say`It does not meet ${carrier.label} face to face: its bolts are not judged.`,
+      () => say`It does not meet ${carrier.label} face to face: its bolts are not checked.`,
     );
   const [post, rail] = [propertiesOf(carrier.stock), propertiesOf(member.stock)];
   const [g, h] = [gravityOf(post), gravityOf(rail)];
@@ -44,7 +44,7 @@ export function bolted(support: Support, member: Member, carrier: Member): Fixin
     return notJudged(
       support,
       'no values are published for bolts in the edge of sheets',
-      () => say`Bolts are not judged in the edge of a sheet.`,
+      () => say`Bolts are not checked in the edge of a sheet.`,
     );
   const inEnd = grainAlong(member, met.normal) === 'end';
   const [deep, far] = [depthFrom(carrier, met, -1), depthFrom(member, met, 1)];

@@ -64,15 +64,15 @@ const WHY: Readonly<Record<NoRow['why'], string>> = {
 export function nothingHolds({ why, inside, least }: NoRow, carrier: Member): Sentence {
   switch (why) {
     case 'apart':
-      return say`It does not meet ${carrier.label} face to face: its screws are not judged.`;
+      return say`It does not meet ${carrier.label} face to face: its screws are not checked.`;
     case 'narrow':
-      return say`Its end is too narrow for screws: not judged.`;
+      return say`Its end is too narrow for screws: not checked.`;
     case 'short':
       return say`No screw holds: ${fine(inside ?? 0, 1)} of it would be in the wood before its point comes near the other face, and ${fine(least ?? 0, 1)} is the least that is judged. Glue it.`;
   }
 }
 
-/** What a row of screws holds, and how many it takes; or why that is not judged. */
+/** What a row of screws holds, and how many it takes; or why that is not checked. */
 type Held =
   | {
       readonly row: Row;
@@ -204,7 +204,7 @@ function saidOf(held: Extract<Held, { each: Newtons }>, member: Member, pull: bo
 
 function screwed(support: Support, member: Member, carrier: Member, pull: boolean): Fixing {
   const held = heldBy(support, member, carrier, pull);
-  if ('reason' in held) return notJudged(support, held.reason, () => say`Screws are not judged here: ${held.reason}.`);
+  if ('reason' in held) return notJudged(support, held.reason, () => say`Screws are not checked here: ${held.reason}.`);
   if (!('each' in held)) return notJudged(support, WHY[held.row.why], () => nothingHolds(held.row, carrier));
   const { row, count } = held;
   const sentence = () => saidOf(held, member, pull);

@@ -31,7 +31,7 @@ export interface BoltedEnd {
 export interface Fixing {
   readonly support: Support;
   readonly state: State;
-  /** Why it is not judged, where it is not. */
+  /** Why it is not checked, where it is not. */
   readonly reason?: string;
   /** What it holds, N, where that is one figure. */
   readonly holds?: Newtons;
@@ -45,7 +45,7 @@ export interface Fixing {
 
 export const notJudged = (support: Support, reason: string, sentence: () => Sentence): Fixing => ({
   support,
-  state: 'not judged',
+  state: 'not checked',
   reason,
   sentence,
 });

@@ -35,9 +35,9 @@ describe('the ends of a shelf', () => {
     expect(heavy.carried.supports[0]?.newtons).toBeCloseTo(((200 + 0.96 * 0.3 * 0.02 * 672) * 9.81) / 2, 6);
   });
 
-  test('in the edge of MDF they are not judged', () => {
+  test('in the edge of MDF they are not checked', () => {
     const [end] = shelf(5, 'butted', 'mdf').fixings;
-    expect([end?.state, writeExactly(end?.sentence() ?? [])]).toEqual(['not judged', expect.stringContaining('no values are published')]);
+    expect([end?.state, writeExactly(end?.sentence() ?? [])]).toEqual(['not checked', expect.stringContaining('no values are published')]);
   });
 
   test('pins: the shelf bears on them with no spread across its grain, and the side holds them', () => {
@@ -79,8 +79,8 @@ describe('the ends of a shelf', () => {
     // 5 deep over 300: 1500 mm². Oak across its grain 5.88 · 0.7 / 1.95 = 2.111; particleboard 11.1 · 0.45 / 1.95 = 2.562; MDF 10 · 0.4 / 1.95 = 2.051.
     expect(held('particleboard')?.holds).toBeCloseTo(1500 * 2.1108, 0);
     expect(held('mdf')?.holds).toBeCloseTo(1500 * 2.0513, 0);
-    // Of hardboard nothing is known on edge: not judged, whatever the shelf may bear.
-    expect(held('hardboard')?.state).toBe('not judged');
+    // Of hardboard nothing is known on edge: not checked, whatever the shelf may bear.
+    expect(held('hardboard')?.state).toBe('not checked');
   });
 
   test('a housing of 5 bears over the whole depth', () => {

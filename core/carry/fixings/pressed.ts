@@ -70,7 +70,7 @@ function presses(
   const open = each.find((e) => !e.strength.judged);
   if (open && !open.strength.judged) {
     const { reason } = open.strength;
-    return notJudged(support, reason, () => say`${what()}: bearing is not judged, since ${reason}.`);
+    return notJudged(support, reason, () => say`${what()}: bearing is not checked, since ${reason}.`);
   }
   const [weaker] = each
     .flatMap(({ member, strength }) => (strength.judged ? [{ member, strength }] : []))
@@ -120,7 +120,7 @@ export function onPins(support: Support, member: Member, carrier: Member, settin
   const wood = propertiesOf(carrier.stock);
   const side = embedmentStrength(wood.material, wood.density, settings.serviceClass, d);
   for (const strength of [shelf, side]) {
-    if (!strength.judged) return notJudged(support, strength.reason, () => say`${what()}: not judged, since ${strength.reason}.`);
+    if (!strength.judged) return notJudged(support, strength.reason, () => say`${what()}: not checked, since ${strength.reason}.`);
   }
   if (!shelf.judged || !side.judged) return notJudged(support, 'nothing is known of it', what);
   // Along its grain the shelf spreads what presses on it inwards, by as much again as it lies over the pin.

@@ -106,7 +106,7 @@ describe('drawer boxes', () => {
 
   test('corners of 5 by pocket screws are not checked', () => {
     const [end] = ends(box('pocket', groove), 'd1/drawer-end/front');
-    expect(end?.state).toBe('not judged');
+    expect(end?.state).toBe('not checked');
     expect(writeExactly(end?.sentence() ?? [])).toContain('too thin or too thick for pocket screws');
   });
 
@@ -159,10 +159,10 @@ describe('drawer boxes', () => {
     expect(s.carried.members.get('d1/drawer-side/left')?.supports.map((x) => x.carrier)).toEqual(['d1/drawer-bottom/1']);
   });
 
-  test('out of the edge of plywood a pull is not judged', () => {
+  test('out of the edge of plywood a pull is not checked', () => {
     const hung = chest(drawers({ runner: slide, box: { join: 'screwed', order: 'ends-between', bottom: { kind: 'applied' } } }));
     const [end] = ends(hung, 'd1/drawer-bottom/1');
-    expect(end?.state).toBe('not judged');
+    expect(end?.state).toBe('not checked');
     expect(writeExactly(end?.sentence() ?? [])).toContain('pulled out of the edge of this sheet');
   });
 });

@@ -21,7 +21,7 @@ export function intoStuds(support: Support, back: Member, studs: number): Fixing
   const gravity = gravityOf(propertiesOf(back.stock));
   const side = { thickness: thick, wood: gravity === undefined ? { endGrain: false } : { gravity, endGrain: false } };
   const value = lateral({ screw, length, side, main: { thickness: length - thick, wood: { gravity: STUD.gravity, endGrain: false } } });
-  if (!value.judged) return notJudged(support, value.reason, () => say`Screws into the studs are not judged: ${value.reason}.`);
+  if (!value.judged) return notJudged(support, value.reason, () => say`Screws into the studs are not checked: ${value.reason}.`);
   const onOne = heldAt(support) * shareOfStud(studs);
   const count = Math.max(2, screwsFor(asNewtons(onOne), value.newtons) ?? Infinity);
   const used = onOne / (STUD.most * value.newtons);

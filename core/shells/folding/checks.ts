@@ -56,8 +56,8 @@ function crossing(piece: Folding, shape: Shape, workshop: Workshop, { load, mome
   const strength = bendingStrength(properties.material, workshop.settings.serviceClass);
   const gravity = gravityOf(properties);
   if (!strength.judged || gravity === undefined) {
-    const sentence = say`What legs of ${leg.stock.name} bear where they cross is not judged: no values are published for it.`;
-    return [{ id: 'crossing', severity: 'look', state: 'not judged', about, sentence, fixes: [] }];
+    const sentence = say`What legs of ${leg.stock.name} bear where they cross is not checked: no values are published for it.`;
+    return [{ id: 'crossing', severity: 'look', state: 'not checked', about, sentence, fixes: [] }];
   }
   const [wide, thick, pin] = [piece.legs.wide, leg.thickness.value, piece.pivot.pin].map(toMm) as [number, number, number];
   // With the hole for the pin in the middle of it.
@@ -108,7 +108,7 @@ function sideways(piece: Folding, shape: Shape, carried: Carried, stance: Stance
     return value?.judged ? legs.length * value.newtons * Math.max(0, toMm(board.width.value) - 2 * EDGE) : null;
   });
   if (each.some((m) => m === null) || each.length === 0)
-    return leanCheck('look', 'not judged', say`${pushed}: what its stretchers hold is not judged.`, [toWall()]);
+    return leanCheck('look', 'not checked', say`${pushed}: what its stretchers hold is not checked.`, [toWall()]);
   // The pairs lean together: each leg turns about its foot, held where its stretcher is.
   const takes = each.reduce<number>((sum, m) => sum + (m ?? 0), 0) / toMm(stance.vertical.value);
   const state = stateOf(push, takes);
@@ -135,8 +135,8 @@ export function foldingChecks(piece: Folding, shape: Shape, carried: Carried, wo
   const racking = sideways(piece, shape, carried, stance);
   const unknown = unweighedIn(carried);
   if (unknown.length > 0) {
-    const sentence = say`What the legs carry is not judged, since the mass of ${unknown.join(', ')} is not known.`;
-    return [{ id: 'crossing', severity: 'look', state: 'not judged', about: { kind: 'piece' }, sentence, fixes: [] }, racking];
+    const sentence = say`What the legs carry is not checked, since the mass of ${unknown.join(', ')} is not known.`;
+    return [{ id: 'crossing', severity: 'look', state: 'not checked', about: { kind: 'piece' }, sentence, fixes: [] }, racking];
   }
   const top = carried.members.get(FOLDING.top);
   const crossed = crossedBy((top?.total ?? 0) / 2, toMm(stance.apart.value), toMm(stance.vertical.value));

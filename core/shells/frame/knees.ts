@@ -61,7 +61,7 @@ function over(each: readonly (number | null)[], high: number): number | null {
 }
 
 function told(takes: number | null, push: Newtons, what: string, way: string, with_: Sentence): Takes {
-  if (takes === null) return { state: 'not judged', sentence: say`what ${what} ${way} is not judged` };
+  if (takes === null) return { state: 'not checked', sentence: say`what ${what} ${way} is not checked` };
   return { state: stateOf(push, takes), sentence: say`${what} ${force(asNewtons(takes))} ${way}, ${with_}` };
 }
 

@@ -21,7 +21,7 @@ function bySheet(ids: readonly string[], shape: Shape, push: Newtons, way: strin
   const rows = posts.map((post) => rowBetween(sheet, post)).flatMap((row) => ('why' in row ? [] : [row]));
   const [row] = rows;
   const value = row && lateral(row.joint);
-  if (!value?.judged) return { state: 'not judged', sentence: say`what its sheet takes ${way} is not judged` };
+  if (!value?.judged) return { state: 'not checked', sentence: say`what its sheet takes ${way} is not checked` };
   const { x0, x1, z0, z1 } = boxOf(sheet);
   const wide = toMm(greatest([sub(x1, x0), sub(z1, z0)]));
   const takes = (value.newtons / SPACING) * wide * ids.length;
@@ -49,7 +49,7 @@ function byBraces(all: readonly Member[], shape: Shape, push: Newtons, way: stri
     const level = Math.hypot(brace.frame.u[0], brace.frame.u[2]);
     return { known: known && column !== null, takes: level * Math.min(end, column?.holds ?? 0) };
   });
-  if (!each.every((e) => e.known)) return { state: 'not judged', sentence: say`what its braces take ${way} is not judged` };
+  if (!each.every((e) => e.known)) return { state: 'not checked', sentence: say`what its braces take ${way} is not checked` };
   const takes = each.reduce((sum, e) => sum + e.takes, 0);
   return {
     state: stateOf(push, takes),

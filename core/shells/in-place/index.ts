@@ -23,7 +23,7 @@ function heldUp({ out = [], place }: InPlace): ShapeProblem[] {
             id: `taken-out-${i + 1}`,
             about: 'out',
             stops: false,
-            sentence: say`${what} carries what lies on it. Prop that before it comes out, and put in what carries it for good: how ${place} holds without it is not judged here; ask someone who knows such work where you are not sure.`,
+            sentence: say`${what} carries what lies on it. Prop that before it comes out, and put in what carries it for good: how ${place} holds without it is not checked here; ask someone who knows such work where you are not sure.`,
             fixes: [],
           },
         ]

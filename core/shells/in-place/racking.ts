@@ -9,6 +9,6 @@ export function placeRacking(piece: InPlace, shape: Shape): readonly Check[] {
   const ladders = shape.members.some((m) => m.role === 'ladder upright');
   const sentence: Sentence = ladders
     ? say`Nothing keeps the ladders from leaning over sideways: fix the rack to the wall, or brace it.`
-    : say`Whether it leans over sideways goes by the place that it is put into: not judged.`;
-  return [leanCheck('look', ladders ? 'fails' : 'not judged', sentence, [toWall()])];
+    : say`Whether it leans over sideways goes by the place that it is put into: not checked.`;
+  return [leanCheck('look', ladders ? 'fails' : 'not checked', sentence, [toWall()])];
 }

@@ -79,15 +79,15 @@ function sideCheck(piece: Leaning, shape: Shape, carried: Carried, workshop: Wor
   const times = piece.fixedToWall || piece.brace ? 1 : UNBRACED;
   const column = columnOf(own, [], new Map(), settings, times);
   if (!strength.judged) {
-    const sentence = say`Whether the sides break is not judged, since ${strength.reason}.`;
-    return [{ id: 'side-bends', severity: 'look', state: 'not judged', about, sentence, fixes: [] }];
+    const sentence = say`Whether the sides break is not checked, since ${strength.reason}.`;
+    return [{ id: 'side-bends', severity: 'look', state: 'not checked', about, sentence, fixes: [] }];
   }
   const bends = stateOf(stress, strength.allowed);
   const state = column ? worse(bends, column.state) : bends;
   const where = shelf ? say` at ${shelf.label}, where ${fine(thick, 1)} is left of it,` : say``;
   const bows = column
     ? say` It carries ${force(own.total)}, and bows out from ${force(column.holds)} on (EN 1995-1-1 6.3.2, ${times === 1 ? 'its head held' : 'its head free'}).`
-    : say` What it bows out under is not judged: no values are published for sheets.`;
+    : say` What it bows out under is not checked: no values are published for sheets.`;
   const sentence = say`A side is bent with ${stress.toFixed(1)} MPa${where} and may be with ${strength.allowed.toFixed(1)} (${strength.basis}).${bows}`;
   const fixes = state === 'fine' ? [] : [asFix(widerSides(piece)), ...(times === 1 ? [] : [toWall(), ...braced(piece).map(asFix)])];
   return [{ id: 'side-bends', severity: severityOf(state), state, about, sentence, fixes }];
@@ -116,14 +116,14 @@ function tiltOf(
   const long = toMm(piece.sides.wide) / uprightPart({ degrees });
   const what = say`${shelf.label}: the middle of its load is ${fine(behind, 0)} off the middle of the sides`;
   if (!cut)
-    return { shelf, state: 'not judged', sentence: say`${what}, and screws alone keep it from tilting, which is not judged: house it.` };
+    return { shelf, state: 'not checked', sentence: say`${what}, and screws alone keep it from tilting, which is not checked: house it.` };
   const { material, density } = propertiesOf(shelf.stock);
   const strength = bearingStrength(material, density, workshop.settings.serviceClass, 'face');
   if (!strength.judged)
     return {
       shelf,
-      state: 'not judged',
-      sentence: say`${what}; what it presses its housings with is not judged, since ${strength.reason}.`,
+      state: 'not checked',
+      sentence: say`${what}; what it presses its housings with is not checked, since ${strength.reason}.`,
     };
   const [end, deep] = [newtons / 2, toMm(cut.depth)];
   const pressed = end / (deep * long) + (6 * end * behind) / (deep * long ** 2);
@@ -134,7 +134,7 @@ function tiltOf(
   };
 }
 
-const ORDER: readonly State[] = ['fails', 'close', 'not judged', 'fine'];
+const ORDER: readonly State[] = ['fails', 'close', 'not checked', 'fine'];
 
 /** The shelf that tilts most in its joints. */
 function tiltCheck(piece: Leaning, shape: Shape, workshop: Workshop, standing: Standing, degrees: Degrees): Check[] {
@@ -147,7 +147,7 @@ function tiltCheck(piece: Leaning, shape: Shape, workshop: Workshop, standing: S
     kind: 'piece',
     patch: { panels: { ...panels, shelves: { ...panels.shelves, fix: 'housed' } } },
   });
-  const fixes = state === 'fine' ? [] : state === 'not judged' && panels.shelves.fix !== 'housed' ? [housed] : [asFix(widerSides(piece))];
+  const fixes = state === 'fine' ? [] : state === 'not checked' && panels.shelves.fix !== 'housed' ? [housed] : [asFix(widerSides(piece))];
   return [{ id: 'shelf-tilts', severity: severityOf(state), state, about: { kind: 'member', id: shelf.id }, sentence, fixes }];
 }
 
@@ -157,8 +157,8 @@ export function leaningChecks(piece: Leaning, shape: Shape, carried: Carried, wo
   const racking = leaningRacking(piece, shape, carried, workshop);
   const unknown = unweighedIn(carried);
   if (unknown.length > 0) {
-    const sentence = say`How it leans is not judged, since the mass of ${unknown.join(', ')} is not known.`;
-    return [{ id: 'leans', severity: 'look', state: 'not judged', about: { kind: 'piece' }, sentence, fixes: [] }, ...racking];
+    const sentence = say`How it leans is not checked, since the mass of ${unknown.join(', ')} is not known.`;
+    return [{ id: 'leans', severity: 'look', state: 'not checked', about: { kind: 'piece' }, sentence, fixes: [] }, ...racking];
   }
   const standing = standingOf(piece, shape, carried, { degrees });
   return [

@@ -212,7 +212,7 @@ describe('carried', () => {
     const one = member(braced, 'leaning/brace');
     expect(overlapOf(solidOfMember(one), solidOfMember(member(braced, 'a/shelf/1')))).toBeLessThan(0.05);
     expect(said(braced, 'racking')).toMatch(/its brace takes \d+(\.\d+)? N, with 2 screws in each end/);
-    expect(check(braced, 'racking')?.state).not.toBe('not judged');
+    expect(check(braced, 'racking')?.state).not.toBe('not checked');
     expect(check(solved(), 'racking')?.state).toBe('fine');
   });
 

@@ -52,12 +52,12 @@ export function legsCheck(piece: Leaning, shape: Shape, carried: Carried, worksh
   const legs = all.reduce((sum, l) => sum + l.newtons, 0);
   const bows = column
     ? say` One bows out from ${force(column.holds)} on (EN 1995-1-1 6.3.2).`
-    : say` What they bow out under is not judged: no values are published for sheets.`;
+    : say` What they bow out under is not checked: no values are published for sheets.`;
   const held = worst.held(pushed);
-  const bolted = held?.holds === undefined ? say` What bolts it is not judged.` : say` What bolts it holds ${force(held.holds)}.`;
+  const bolted = held?.holds === undefined ? say` What bolts it is not checked.` : say` What bolts it holds ${force(held.holds)}.`;
   const states: readonly State[] = [
-    column?.state ?? 'not judged',
-    held?.state ?? 'not judged',
+    column?.state ?? 'not checked',
+    held?.state ?? 'not checked',
     piece.fixedToWall || tips >= push ? 'fine' : tips > 0 ? 'close' : 'fails',
   ];
   const state = states.reduce(worse);

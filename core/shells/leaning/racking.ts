@@ -53,7 +53,7 @@ export function leaningRacking(piece: Leaning, shape: Shape, carried: Carried, w
     ];
   }
   const takes = takenBy(brace, shape, workshop);
-  if (!takes) return [leanCheck('look', 'not judged', say`${pushed}: what its brace takes is not judged.`, [toWall()])];
+  if (!takes) return [leanCheck('look', 'not checked', say`${pushed}: what its brace takes is not checked.`, [toWall()])];
   const state = stateOf(push, takes.newtons);
   const sentence = say`${pushed}: its brace takes ${force(takes.newtons)}, ${takes.by}.`;
   return [leanCheck(state === 'fine' ? 'good' : 'look', state, sentence, state === 'fine' ? [] : [toWall()])];

@@ -17,7 +17,7 @@ export interface Racking {
   /** What that takes, N; null where it is not one figure. */
   readonly takes: number | null;
   readonly state: State;
-  /** Why it is not judged. */
+  /** Why it is not checked. */
   readonly reason?: string;
 }
 
@@ -27,7 +27,7 @@ function screwedBack(back: Member, side: Member, wide: number, push: Newtons): R
   const value = 'why' in row ? null : lateral(row.joint);
   if (!value?.judged) {
     const reason = value && !value.judged ? value.reason : 'no screw that stays inside holds it';
-    return { push, by: 'screwed back', takes: null, state: 'not judged', reason };
+    return { push, by: 'screwed back', takes: null, state: 'not checked', reason };
   }
   const takes = (value.newtons / BACK_SPACING) * wide;
   return { push, by: 'screwed back', takes, state: stateOf(push, takes) };
@@ -36,7 +36,7 @@ function screwedBack(back: Member, side: Member, wide: number, push: Newtons): R
 /** A back glued into its grooves is a panel in shear all across. */
 function gluedBack(back: Member, wide: number, push: Newtons, { serviceClass }: Settings): Racking {
   const strength = panelShear(propertiesOf(back.stock).material, serviceClass);
-  if (!strength.judged) return { push, by: 'glued back', takes: null, state: 'not judged', reason: strength.reason };
+  if (!strength.judged) return { push, by: 'glued back', takes: null, state: 'not checked', reason: strength.reason };
   const takes = strength.allowed * toMm(back.thickness.value) * wide;
   return { push, by: 'glued back', takes, state: stateOf(push, takes) };
 }
@@ -57,5 +57,5 @@ export function rackingOf(piece: PanelCase, shape: Shape, carried: Carried, sett
   const wide = toMm(sub(Math.max(...across.map((b) => b.x1)) as Length, Math.min(...across.map((b) => b.x0)) as Length));
   if (piece.back.kind !== 'groove') return screwedBack(back, side, wide, push);
   if (piece.back.glued) return gluedBack(back, wide, push, settings);
-  return { push, by: 'loose back', takes: null, state: 'not judged', reason: 'it is loose in its grooves' };
+  return { push, by: 'loose back', takes: null, state: 'not checked', reason: 'it is loose in its grooves' };
 }

@@ -131,9 +131,9 @@ describe('racking is asked for every piece', () => {
     expect(racking(s)?.severity).toBe('good');
   });
 
-  test('a back that is loose in its grooves is not judged, and gluing it is offered and mends it', () => {
+  test('a back that is loose in its grooves is not checked, and gluing it is offered and mends it', () => {
     const s = standing(10, { ...free, back: { kind: 'groove', depth: mm(6), inset: mm(10), slack: mm(1) } });
-    expect(racking(s)).toMatchObject({ severity: 'look', state: 'not judged' });
+    expect(racking(s)).toMatchObject({ severity: 'look', state: 'not checked' });
     const fix = racking(s)?.fixes[0]?.change;
     if (fix?.target !== 'piece') throw new Error('there is no fix');
     expect(racking(solve(applyEdit(s.piece, fix.edit), s.workshop, {}))).toMatchObject({ severity: 'good', state: 'fine' });

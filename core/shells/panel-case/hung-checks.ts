@@ -20,8 +20,8 @@ export function hungChecks(piece: PanelCase, shape: Shape, carried: Carried, wor
   const about = held ? ({ kind: 'member', id: held.id } as const) : ({ kind: 'piece' } as const);
   const unknown = unweighedIn(carried);
   if (unknown.length > 0) {
-    const sentence = say`What it hangs on is not judged, since the mass of ${unknown.join(', ')} is not known.`;
-    return [{ id: 'hung', severity: 'look', state: 'not judged', about, sentence, fixes: [] }];
+    const sentence = say`What it hangs on is not checked, since the mass of ${unknown.join(', ')} is not known.`;
+    return [{ id: 'hung', severity: 'look', state: 'not checked', about, sentence, fixes: [] }];
   }
   const { kg, out } = massFromWall(shape, carried);
   const all = cleatForces({ kg, out, drop });
@@ -61,7 +61,7 @@ function onKeyholes(
     bare.length > 0
       ? say` No stud is known behind ${bare.length > 1 ? 'either side' : 'one of its sides'}: their screws must not hang on plaster board alone; a rail or a cleat reaches the studs beside them.`
       : say``;
-  if (rated === undefined) return [check('not judged', say`${loads}: not judged, since what one is rated for is not known.${where}`)];
+  if (rated === undefined) return [check('not checked', say`${loads}: not checked, since what one is rated for is not known.${where}`)];
   const state = stateOf(each / GRAVITY, rated);
   const told = say`${loads}, and ${mass(asKg(rated))} is what one is rated for.${where}`;
   return [check(state === 'fine' && bare.length > 0 ? 'close' : state, told)];

@@ -104,7 +104,7 @@ test('what can hang on plaster board alone, on one stud, or on more than its scr
   const light = box();
   delete light.mass;
   const none = workshop({ stock: Object.fromEntries(shop().stock), things: { box: light } });
-  expect(told(solve(wallCase(), none, {}))).toMatchObject({ state: 'not judged' });
+  expect(told(solve(wallCase(), none, {}))).toMatchObject({ state: 'not checked' });
 });
 
 test('two screws one over the other want a wider board for the cleat', () => {
@@ -181,7 +181,7 @@ describe('other ways to hang', () => {
     const s = at(100);
     const most = 0.75 * kgOf(s);
     expect(s.carried.members.get('case/side/left')?.supports.map((x) => x.carrier)).toEqual([PLACE]);
-    expect(told(at())).toMatchObject({ state: 'not judged' });
+    expect(told(at())).toMatchObject({ state: 'not checked' });
     expect(told(at(Math.ceil(most * 2)))).toMatchObject({ state: 'close' });
     expect(told(at(Math.floor(most)))).toMatchObject({ severity: 'stop', state: 'fails' });
     expect(writeExactly(told(s)?.sentence ?? [])).toContain('No stud is known behind either side');

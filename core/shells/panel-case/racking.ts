@@ -49,12 +49,12 @@ export function caseRacking(piece: PanelCase, shape: Shape, carried: Carried, wo
         piece.back.kind === 'groove'
           ? [pieceFix(say`Glue the back into its grooves`, { kind: 'piece', patch: { back: { ...piece.back, glued: true } } })]
           : [];
-      return check('look', say`${pushed}: not judged sideways, since its back is loose in its grooves.`, [...glue, toWall()]);
+      return check('look', say`${pushed}: not checked sideways, since its back is loose in its grooves.`, [...glue, toWall()]);
     }
     default: {
       const back = by === 'glued back' ? 'its glued back' : 'its back by its screws';
       if (takes === null)
-        return check('look', say`${pushed}: not judged sideways, since ${reason ?? 'the back is not known'}.`, [toWall()]);
+        return check('look', say`${pushed}: not checked sideways, since ${reason ?? 'the back is not known'}.`, [toWall()]);
       const sentence = say`${pushed}: ${back} takes ${force(asNewtons(takes))} sideways, and its sides take it from the front to the rear.`;
       return check(state === 'fails' ? 'stop' : state === 'close' ? 'look' : 'good', sentence, state === 'fine' ? [] : [toWall()]);
     }

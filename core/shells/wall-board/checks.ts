@@ -31,8 +31,8 @@ export function wallBoardChecks(piece: WallBoard, shape: Shape, carried: Carried
   if (!board) return [];
   const unknown = unweighedIn(carried);
   if (unknown.length > 0) {
-    const sentence = say`What its board hangs on is not judged, since the mass of ${unknown.join(', ')} is not known.`;
-    return [{ id: 'hung', severity: 'look', state: 'not judged', about: { kind: 'member', id: board.id }, sentence, fixes: [] }];
+    const sentence = say`What its board hangs on is not checked, since the mass of ${unknown.join(', ')} is not known.`;
+    return [{ id: 'hung', severity: 'look', state: 'not checked', about: { kind: 'member', id: board.id }, sentence, fixes: [] }];
   }
   return [...onWall(piece, board, shape, carried, workshop), ...finsOnStuds(piece, board, shape, carried, workshop)];
 }
@@ -126,7 +126,7 @@ function finsOnStuds(piece: WallBoard, board: Member, shape: Shape, carried: Car
   if (studs.length === 0) {
     const most = Math.max(0, ...fins.map((f) => f.pull));
     const unknown = say`Fins pull up to ${force(asNewtons(most))} outward at their upper halves, and no stud was found behind them: read where they are, or screw the board into masonry.`;
-    return [finCheck(board, 'look', 'not judged', unknown)];
+    return [finCheck(board, 'look', 'not checked', unknown)];
   }
   const across = board.frame.u[0] === 0;
   const strength = bendingStrength(propertiesOf(board.stock).material, workshop.settings.serviceClass, across);
@@ -141,7 +141,7 @@ function finsOnStuds(piece: WallBoard, board: Member, shape: Shape, carried: Car
     const fixes = toStud(fin, fins, studs);
     if (!strength.judged || used === null) {
       const why = strength.judged ? 'its strength is not known' : strength.reason;
-      return finCheck(fin.member, 'look', 'not judged', say`${on}, and what the board takes there is not judged: ${why}.`, fixes);
+      return finCheck(fin.member, 'look', 'not checked', say`${on}, and what the board takes there is not checked: ${why}.`, fixes);
     }
     const bends = say`${on}, and bends the board there to ${ofWhatIsSafe(used)}.`;
     if (state === 'fine') return finCheck(fin.member, 'good', state, say`${bends} The board takes that.`);

@@ -108,11 +108,11 @@ test('more on a fin takes more screws, and a fin that is low and far out takes m
   expect(plain(fails?.sentence ?? [])).toContain('Make it higher');
 });
 
-test('screws into the edge of a sheet are not judged where they are pulled', () => {
+test('screws into the edge of a sheet are not checked where they are pulled', () => {
   const s = solved(board({ fins: { stock: 'ply' } }));
   const fin = s.carried.members.get('wall-board/fin/left') as CarriedMember;
   const members = new Map([...s.carried.members].map(([id, c]) => [id, c.member]));
-  expect(fixingsOf(fin, members, shop().settings).map((f) => f.state)).toEqual(['not judged']);
+  expect(fixingsOf(fin, members, shop().settings).map((f) => f.state)).toEqual(['not checked']);
 });
 
 test('a fin on a stud is told so, and one on none by what that bends the board to', () => {
@@ -137,9 +137,9 @@ test.each([
   expect(about(solve(board(), at, {}), 'fin-on-stud', DIVIDER)?.state).toBe(state);
 });
 
-test('with no stud known fins are not judged, in one line', () => {
+test('with no stud known fins are not checked, in one line', () => {
   const lines = checked(solved(board(), shop([])), 'fin-on-stud');
-  expect(lines.map((c) => [c.state, c.about])).toEqual([['not judged', { kind: 'member', id: 'wall-board/board' }]]);
+  expect(lines.map((c) => [c.state, c.about])).toEqual([['not checked', { kind: 'member', id: 'wall-board/board' }]]);
 });
 
 test('a fin that fails on no stud is set over one that is between its neighbours', () => {

@@ -22,7 +22,7 @@ export interface Remedy {
   readonly edit: PieceEdit;
   /** What one sees of it. */
   readonly looks: Sentence;
-  /** Sag of the member after it, mm; null where it no longer bends, or is not judged. */
+  /** Sag of the member after it, mm; null where it no longer bends, or is not checked. */
   readonly today: number | null;
   readonly later: number | null;
   readonly state: State;
@@ -104,7 +104,7 @@ function passesIn(before: Before, then: Solution): { readonly member: CarriedMem
   const member = then.carried.members.get(memberId);
   if (!member) return null;
   // With nothing left on it there is nothing to judge.
-  const relieved = member.empty && member.unknown.length === 0 && member.state === 'not judged';
+  const relieved = member.empty && member.unknown.length === 0 && member.state === 'not checked';
   const passes = member.state === 'fine' || member.state === 'close' || relieved;
   const endsFail = weakEnds(then.checks).has(memberId);
   if (breaksThrough(solution, memberId)) return passes && !breaksThrough(then) ? { member, endsFail } : null;

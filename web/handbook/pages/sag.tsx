@@ -56,7 +56,7 @@ function ShelfTrial() {
               <tr key={name}>
                 <td>{name}</td>
                 <td className="figure">{write(sag)}</td>
-                <td className="figure">{creep.judged ? write(sag * creep.factor) : 'not judged'}</td>
+                <td className="figure">{creep.judged ? write(sag * creep.factor) : 'not checked'}</td>
                 <td className="figure">{(sag / now).toFixed(2)}</td>
               </tr>
             );
@@ -96,7 +96,7 @@ export function Sag() {
       <p>
         Boards of one kind differ in stiffness by some 20 %. From 80 % of a limit on, a member is shown as close. Typical values are
         replaced by the maker’s figure or your own test, in the stockroom. Where something is missing, a mass or a class the material is not
-        made for, the answer is “not judged” and never green.
+        made for, the answer is “not checked” and never green.
       </p>
       <h2>The way to the floor</h2>
       <p>

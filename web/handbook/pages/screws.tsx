@@ -44,7 +44,7 @@ export function Screws() {
   };
   const [across, out] = [lateral(joint), withdrawal(joint)];
   const both = across.judged && out.judged && out.newtons > 0 ? combined(out.newtons, across.newtons, asDegrees(degrees)) : null;
-  const said = (v: ScrewValue) => (v.judged ? writeForce(v.newtons, unit) : 'not judged');
+  const said = (v: ScrewValue) => (v.judged ? writeForce(v.newtons, unit) : 'not checked');
   const why = (v: ScrewValue) => (v.judged ? v.basis : v.reason);
   const D = shankOf(screw);
   const left = leftBeforePoint(joint);
@@ -53,7 +53,7 @@ export function Screws() {
     <>
       <p>
         A screw that is pushed sideways bends and crushes the wood; one that is pulled strips it. In end grain it holds two thirds sideways
-        and is not counted on against a pull at all. In the edges of MDF and particleboard nothing is published, so nothing is judged.
+        and is not counted on against a pull at all. In the edges of MDF and particleboard nothing is published, so nothing is checked.
       </p>
       <Panel role="group" aria-label="A screw to try">
         <Grid $columns={3}>
@@ -114,7 +114,7 @@ export function Screws() {
             </tr>
             <tr>
               <td>Both, at {degrees}°</td>
-              <td className="figure">{both === null ? 'not judged' : writeForce(asNewtons(both), unit)}</td>
+              <td className="figure">{both === null ? 'not checked' : writeForce(asNewtons(both), unit)}</td>
               <td>
                 <Faint>NDS 2018 12.4-1</Faint>
               </td>

@@ -65,10 +65,10 @@ export function Thumb() {
               return (
                 <tr key={rule}>
                   <td>
-                    <StateMark state={!creep.judged ? 'not judged' : later > span / EYE ? 'fails' : 'fine'} size={14} /> {rule}
+                    <StateMark state={!creep.judged ? 'not checked' : later > span / EYE ? 'fails' : 'fine'} size={14} /> {rule}
                   </td>
                   <td className="figure">{writeFine(span, unit, 1)}</td>
-                  <td className="figure">{creep.judged ? writeFine(later, unit) : 'not judged'}</td>
+                  <td className="figure">{creep.judged ? writeFine(later, unit) : 'not checked'}</td>
                   <td className="figure">{writeFine(span / EYE, unit)}</td>
                 </tr>
               );

@@ -27,8 +27,8 @@ export function CarryAnswers() {
       <Faint>{c.member.label}</Faint>
       {c.missing ? (
         <Row $above={6} $wrap={false} $align="flex-start">
-          <StateMark state={c.falls ? 'fails' : 'not judged'} />{' '}
-          <span>{c.falls ? `Comes down: ${c.missing}.` : `Not judged: ${c.missing}.`}</span>
+          <StateMark state={c.falls ? 'fails' : 'not checked'} />{' '}
+          <span>{c.falls ? `Comes down: ${c.missing}.` : `Not checked: ${c.missing}.`}</span>
         </Row>
       ) : null}
       {c.throughout ? <p>Carried along its whole length, so that nothing bends.</p> : null}

@@ -60,7 +60,7 @@ function Plate({ bending }: { bending: BendingAnswer }) {
   const most = bending.room ?? allowed(workshop.settings.limit, Math.min(bending.span, bending.across));
   const deep = !isAcross(bending.along);
   const creep = bending.verdict.creep.judged ? bending.verdict.creep.factor : 1;
-  const sags = run.kind === 'done' && !('error' in run.reply) ? stateOf(run.reply.answer.mm * creep, most) : 'not judged';
+  const sags = run.kind === 'done' && !('error' in run.reply) ? stateOf(run.reply.answer.mm * creep, most) : 'not checked';
   return (
     <>
       <Laid.div $above={6} $below={6}>
@@ -74,7 +74,7 @@ function Plate({ bending }: { bending: BendingAnswer }) {
         <p>Stopped.</p>
       ) : 'error' in run.reply ? (
         <p>
-          <StateMark state="not judged" size={14} /> Not judged: {run.reply.error}.
+          <StateMark state="not checked" size={14} /> Not checked: {run.reply.error}.
         </p>
       ) : (
         <>

@@ -102,7 +102,7 @@ function StockTable({
               </Row>
             </td>
             <Laid.td className="figure" $line={1.15}>
-              {s.later === null ? 'not judged' : writeFine(s.later, unit)}
+              {s.later === null ? 'not checked' : writeFine(s.later, unit)}
               <br />
               <Faint $size={11}>{writeFine(s.today, unit)} today</Faint>
             </Laid.td>
@@ -129,13 +129,13 @@ function StockTable({
 }
 
 function reachText(reach: number | null, unit: Precision['unit']): string {
-  if (reach === null) return 'not judged';
+  if (reach === null) return 'not checked';
   return reach === Infinity ? 'any' : writeFine(reach, unit, 1);
 }
 
 function usualOf(choices: readonly StockChoice[]): readonly string[] {
   const others = choices
-    .filter((s) => !s.current && s.state !== 'fails' && s.state !== 'not judged')
+    .filter((s) => !s.current && s.state !== 'fails' && s.state !== 'not checked')
     .sort((a, b) => (a.cost ?? Infinity) - (b.cost ?? Infinity));
   return [...choices.filter((s) => s.current), ...others.slice(0, 2)].map((s) => s.stockId);
 }

@@ -19,7 +19,7 @@ function magnification(sag: number): number {
 
 /** Red is what stops the build, amber what is for a look, as everywhere. */
 function colorOf({ state, severity }: ReturnType<typeof standingOf>): string {
-  if (state === 'not judged') return inkSoft;
+  if (state === 'not checked') return inkSoft;
   return severity === 'stop' ? red : severity === 'look' ? amber : green;
 }
 
@@ -86,7 +86,7 @@ export function Bends({ at }: { at: Placing }) {
             fill="none"
             stroke={color}
             strokeWidth={on ? 4 : 2.2}
-            strokeDasharray={c.state === 'not judged' ? '2 4' : '6 3'}
+            strokeDasharray={c.state === 'not checked' ? '2 4' : '6 3'}
             onClick={() => select(c.member.id)}
             cursor="pointer"
           />,

@@ -39,9 +39,9 @@ function together(ends: readonly Fixing[], name: (f: Fixing) => string, text: (f
 
 /** What a drawer weighs against its slides. */
 function slidesText({ name, rating, contents, self, used, empty, assumed }: OnSlides, unit: Precision['unit']): string {
-  if (rating === null) return `Runs on ${name}, whose rating is not known: not judged.`;
+  if (rating === null) return `Runs on ${name}, whose rating is not known: not checked.`;
   if (contents === null || used === null)
-    return `Runs on ${name}; not judged, since ${empty ? 'nothing is said to be in it' : 'something in it has no mass'}.`;
+    return `Runs on ${name}; not checked, since ${empty ? 'nothing is said to be in it' : 'something in it has no mass'}.`;
   return `Runs on a pair of ${name}, rated ${writeMass(rating, unit)} at full extension: ${writeMass(asKg(contents + self), unit)} with ${assumed ? 'what drawers of its size usually hold' : 'all in it'}, ${Math.round(used * 100)} %.`;
 }
 

@@ -4,7 +4,7 @@ import { fetched } from '../../shared/boundary.js';
 import { inPose } from './in-pose.js';
 import type { Badge, Station } from '../station.js';
 
-/** How many members fail, or are not judged: a member that fails and one whose ends do not hold are each one. */
+/** How many members fail, or are not checked: a member that fails and one whose ends do not hold are each one. */
 function badge({ carried, checks }: Solution): Badge | null {
   const failing = [...carried.members.values()].map((c) => standsWithJoints(checks, c)).filter((c) => c.state === 'fails');
   const stops = failing.some((c) => c.severity === 'stop');
@@ -12,8 +12,8 @@ function badge({ carried, checks }: Solution): Badge | null {
     const says = stops ? `${failing.length} that do not hold or are past the limit` : `${failing.length} past the limit`;
     return { text: `${failing.length}`, stops, says };
   }
-  const unjudged = checks.filter((c) => c.state === 'not judged').length;
-  return unjudged > 0 ? { text: '?', stops: false, says: `${unjudged} not judged` } : null;
+  const unjudged = checks.filter((c) => c.state === 'not checked').length;
+  return unjudged > 0 ? { text: '?', stops: false, says: `${unjudged} not checked` } : null;
 }
 
 export const carry: Station = {

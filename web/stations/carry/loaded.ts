@@ -4,7 +4,7 @@ import { standsWithJoints, weakEnds, type Severity } from '../../../core/checks/
 import type { Solution } from '../../../core/solution/index.js';
 import { useBench } from '../../bench/bench.js';
 
-const ORDER = { fails: 0, close: 1, 'not judged': 2, fine: 3 } as const;
+const ORDER = { fails: 0, close: 1, 'not checked': 2, fine: 3 } as const;
 
 /** What stops the build first, then what is for a look, the worst state of each first. */
 const weight = ({ state, severity }: { readonly state: State; readonly severity: Severity }) =>
@@ -31,7 +31,7 @@ export function useLoaded(): readonly CarriedMember[] {
 }
 
 /** What a state is called in a list. */
-export const STATE_WORD = { fine: 'fine', close: 'close', fails: 'past the limit', 'not judged': 'not judged' } as const;
+export const STATE_WORD = { fine: 'fine', close: 'close', fails: 'past the limit', 'not checked': 'not checked' } as const;
 
 /** How a member stands with its joints, and how much that weighs: the same mark and colour wherever it is shown. */
 export function standingOf(

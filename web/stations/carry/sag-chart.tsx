@@ -70,7 +70,7 @@ export default function SagChart({ c }: { c: CarriedMember }) {
                     at {d.x} {unit}
                   </th>
                   <td>{writeFine(d.today * per, unit)} today</td>
-                  <td>{d.later === undefined ? 'later not judged' : `${writeFine(d.later * per, unit)} later`}</td>
+                  <td>{d.later === undefined ? 'later not checked' : `${writeFine(d.later * per, unit)} later`}</td>
                 </tr>
               ))}
           </tbody>

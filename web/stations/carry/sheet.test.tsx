@@ -6,7 +6,7 @@ import { CarrySheet } from './sheet.js';
 /** What is pressed in the list of what bends. */
 const rows = () => within(screen.getAllByRole('list')[0] as HTMLElement).getAllByRole('button');
 
-test('what is loaded comes first with how far it bends, and what is said to carry nothing is not judged', async () => {
+test('what is loaded comes first with how far it bends, and what is said to carry nothing is not checked', async () => {
   await onBench(projectWith(SHELVED), { shown: <CarrySheet />, at: 'carry' });
   const said = rows().map(textOf);
   // 1/384 of 864 are 2.25: what it comes to in time is past that.
@@ -14,8 +14,8 @@ test('what is loaded comes first with how far it bends, and what is said to carr
   // Nothing is entered for the upper one: what stores at home hold is assumed, nearly as much.
   expect(said[1]).toMatch(/^shelf G shelf 2 1\.2\d mm today, 2\.2\d mm later, close$/);
   expect(said.slice(2)).toEqual([
-    'top C nothing is said to stand on it, not judged',
-    'bottom D nothing is said to stand on it, not judged',
+    'top C nothing is said to stand on it, not checked',
+    'bottom D nothing is said to stand on it, not checked',
   ]);
 });
 

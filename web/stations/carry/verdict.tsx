@@ -57,9 +57,9 @@ function ThreeAnswers({ verdict }: { verdict: BendingAnswer['verdict'] }) {
       </div>
       <div>
         <Faint>After years</Faint>
-        <strong>{verdict.later ? writeFine(verdict.later.mm, unit) : 'not judged'}</strong>
+        <strong>{verdict.later ? writeFine(verdict.later.mm, unit) : 'not checked'}</strong>
         <Row $gap={4}>
-          <StateMark state={verdict.later?.state ?? 'not judged'} severity={seen(verdict.later?.state ?? 'not judged')} size={15} />{' '}
+          <StateMark state={verdict.later?.state ?? 'not checked'} severity={seen(verdict.later?.state ?? 'not checked')} size={15} />{' '}
           <Faint>{verdict.later ? STATE_WORD[verdict.later.state] : ''}</Faint>
         </Row>
       </div>
@@ -79,7 +79,7 @@ function StrengthLine({ strength }: Pick<BendingAnswer, 'strength'>) {
       <StateMark state={strength.state} size={15} />
       <span>
         {strength.used === null || !strength.strength.judged
-          ? `Strength is not judged: ${strength.strength.judged ? '' : strength.strength.reason}.`
+          ? `Strength is not checked: ${strength.strength.judged ? '' : strength.strength.reason}.`
           : `Carries ${ofWhatIsSafe(strength.used)}.`}
       </span>
     </Row>

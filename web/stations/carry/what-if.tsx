@@ -79,7 +79,7 @@ function CouldBe({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
         <StateMark state={person.state} size={14} /> If someone of {writeMass(asKg(PERSON.kg), unit)} sits down or stands{' '}
         {person.stands === 'in the middle' ? 'on its middle' : 'on the middle of its edge'}, which counts twice:{' '}
         {writeFine(person.mm, unit)} of sag
-        {person.used === null ? ', strength not judged' : `, ${ofWhatIsSafe(person.used, false)}`}. Anything people sit, sleep or stand on
+        {person.used === null ? ', strength not checked' : `, ${ofWhatIsSafe(person.used, false)}`}. Anything people sit, sleep or stand on
         wants more care than this figure.
       </Laid.p>
     </>

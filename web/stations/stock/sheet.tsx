@@ -52,7 +52,7 @@ export function StockSheet() {
           return (
             <li key={s.id}>
               <button type="button" aria-pressed={s === shown} onClick={() => show(s.id)}>
-                <StateMark state={!one ? 'not judged' : lost > 0 ? 'fails' : 'fine'} />
+                <StateMark state={!one ? 'not checked' : lost > 0 ? 'fails' : 'fine'} />
                 <span>
                   <strong>{s.stock.name}</strong>
                   <br />
