@@ -61,6 +61,41 @@ test('the server is killed under the page: edits wait, outlive a reload, and arr
   await running.stop();
 });
 
+test('a fault of the server drops nothing: what was typed waits, outlives a reload, and is sent when it is told to', async ({
+  page,
+  own: running,
+}) => {
+  await page.goto(`${running.url}/p/print-shed/people`);
+  const before = await kept(running);
+  const fault = { type: 'about:blank', title: 'Something went wrong', status: 500, detail: 'Something went wrong here.' };
+  const fails = () =>
+    page.route('**/api/projects/print-shed/**', (route) =>
+      ['POST', 'PUT', 'DELETE'].includes(route.request().method())
+        ? route.fulfill({ status: 500, contentType: 'application/problem+json', body: JSON.stringify(fault) })
+        : route.continue(),
+    );
+  await fails();
+  // A new person as well as a reading.
+  await page.getByRole('button', { name: 'A person' }).click();
+  await page.goto(`${running.url}/p/print-shed/pieces/ink-case/measure`);
+  await measure(page, 'Depth, middle', '352');
+  const bar = page.getByRole('alert').filter({ hasText: 'could not be kept' });
+  await expect(bar).toContainText('Something went wrong here. It is kept in this browser, and so is the edit after it.');
+  await page.reload();
+  await expect(depth(page)).toHaveValue('352');
+  await expect(bar).toBeVisible();
+  expect(await kept(running)).toEqual(before);
+  await page.unroute('**/api/projects/print-shed/**');
+  await bar.getByRole('button', { name: 'Send it again' }).click();
+  await expect(bar).toHaveCount(0);
+  await saved(page);
+  expect(await kept(running)).toEqual({ ...before, depth: 352, version: before.version + 1 });
+  const people = (await (await fetch(`${running.url}/api/projects/print-shed/people`)).json()) as object[];
+  const shed = (await (await fetch(`${running.url}/api/projects/print-shed/changes`)).json()) as { label: string }[];
+  expect(people.length).toBeGreaterThan(1);
+  expect(shed.slice(0, 2).map((c) => c.label)[0]).toMatch(/^Measured depth/);
+});
+
 test('an answer that is lost on its way is no second edit', async ({ page, own: running }) => {
   await page.goto(`${running.url}/p/print-shed/pieces/ink-case/measure`);
   const before = await kept(running);

@@ -146,6 +146,14 @@ function allLoadsReachTheFloor({ carried, checks }: Solution): void {
   expect(carried.floor / 9.81).toBeCloseTo(all, 4);
 }
 
+/** Nothing straightens with the years: what sags, or rises, later does so no less than today. */
+function sagsNoLessLater({ carried }: Solution): void {
+  for (const { bending } of carried.members.values()) {
+    const later = bending?.verdict.later;
+    if (bending && later) expect(Math.abs(later.mm)).toBeGreaterThanOrEqual(Math.abs(bending.verdict.today.mm));
+  }
+}
+
 /** Every screw begins at the outside of one member and ends inside another, with wood before its point. @returns how many there are */
 function screwsStayInside({ carried }: Solution): number {
   let driven = 0;
@@ -169,7 +177,7 @@ function screwsStayInside({ carried }: Solution): number {
   return driven;
 }
 
-test(`${runs(100)} pieces of any kind, each solved once: runs close, solids do not overlap, nothing floats, things fit, loads reach the floor, screws stay inside`, () => {
+test(`${runs(100)} pieces of any kind, each solved once: runs close, solids do not overlap, nothing floats, things fit, loads reach the floor, nothing sags less later, screws stay inside`, () => {
   let [built, driven] = [0, 0];
   fc.assert(
     fc.property(anyPiece, ({ piece, shop }) => {
@@ -179,6 +187,7 @@ test(`${runs(100)} pieces of any kind, each solved once: runs close, solids do n
       membersGoWithTheirBody(s);
       if (!isWhole(s)) return;
       allLoadsReachTheFloor(s);
+      sagsNoLessLater(s);
       if (stopped(s)) return;
       built += 1;
       solidsApart(s);

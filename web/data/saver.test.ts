@@ -370,6 +370,7 @@ describe('a fault of the server', () => {
       jest.spyOn(api, 'remove').mockRejectedValue(gone),
       jest.spyOn(api, 'saveProject').mockRejectedValue(gone),
     ];
+    asked.forEach((a) => a.mockClear());
     const left = [
       saver.create('people', 'bo', { name: 'Bo', height: mm(1800) }, 'Added Bo').catch((e: Error) => e.message),
       saver.remove('things', 'tin'),
