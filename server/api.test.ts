@@ -338,6 +338,45 @@ test('what the API answers is kept by nobody on the way, and the number of a cha
   expect([status, (body as { errors: { path: string }[] }).errors[0]?.path]).toEqual([400, '/change']);
 });
 
+test('a blade that nobody means is brought in by no edit; one that a file has opens, is told, and can be mended', async () => {
+  const { version, project } = (await running.http.get(shed)).body as { version: number; project: { settings: object } };
+  const withKerf = (kerf: number) => ({ ...project, settings: { ...project.settings, kerf } });
+  const refused = await running.http.put(shed).send({ version, data: withKerf(1) });
+  expect([refused.status, (JSON.parse(refused.text) as { errors: object[] }).errors]).toEqual([
+    400,
+    [{ path: '/data/settings/kerf', message: 'this is less than makes sense', given: '0.0000125 mm', accepted: '0.5 mm to 10 mm' }],
+  ]);
+  const { pieces } = PRINT_SHED;
+  const thin = {
+    ...PRINT_SHED,
+    project: withKerf(1),
+    pieces: { 'ink-case': pieces['ink-case'] },
+    cuttings: {},
+    buildings: {},
+    log: {},
+    readings: {},
+    made: {},
+  };
+  await running.http.post('/api/projects/files?id=thin').send(thin).expect(201);
+  const { checks } = (await running.http.get('/api/projects/thin/pieces/ink-case/solution').expect(200)).body as {
+    checks: { id: string; severity: string }[];
+  };
+  expect(checks.filter((c) => c.id === 'meant Settings kerf').map((c) => c.severity)).toEqual(['stop']);
+  // Something else is changed in it, and then the blade.
+  await running.http
+    .put('/api/projects/thin')
+    .send({ version: 1, data: { ...withKerf(1), name: 'Thin' } })
+    .expect(200);
+  await running.http
+    .put('/api/projects/thin')
+    .send({ version: 2, data: withKerf(2) })
+    .expect(400);
+  await running.http
+    .put('/api/projects/thin')
+    .send({ version: 2, data: withKerf(mm(3)) })
+    .expect(200);
+});
+
 test('the demo is not worked out where its place is taken', async () => {
   const { status, body } = await running.http.post('/api/projects/demo');
   expect([status, (body as { detail: string }).detail]).toEqual([409, 'There is a project print-shed already.']);

@@ -14,7 +14,21 @@ test('the environment and the command line decide how the server runs', () => {
   });
 });
 
-test.each([{ PORT: 'eighty' }, { PORT: '70000' }, { RUVOK_LEAST_FREE: 'much' }, { RUVOK_PER_MINUTE: '0' }])('%o is refused', (env) => {
+test('names and proxies are lists', () => {
+  const read = (env: NodeJS.ProcessEnv) => readConfig(env, [], { webFolder: null, worker: null });
+  expect([...read({ RUVOK_HOSTS: 'Shed.example, bench.example' }).hosts]).toEqual(['shed.example', 'bench.example']);
+  expect(read({ RUVOK_TRUST: '127.0.0.1 10.0.0.0/8,::1' }).trusted).toEqual(['127.0.0.1', '10.0.0.0/8', '::1']);
+  expect(read({}).trusted).toEqual([]);
+});
+
+test.each([
+  { PORT: 'eighty' },
+  { PORT: '70000' },
+  { RUVOK_LEAST_FREE: 'much' },
+  { RUVOK_PER_MINUTE: '0' },
+  { RUVOK_TRUST: 'everybody' },
+  { RUVOK_TRUST: '10.0.0.0/33' },
+])('%o is refused', (env) => {
   expect(() => readConfig(env, [], { webFolder: null, worker: null })).toThrow(RangeError);
 });
 

@@ -11,14 +11,14 @@ import { OpeningSchema } from '../survey/index.js';
 import { ThingSchema } from '../things/index.js';
 
 /** A record that a piece goes by, with what it is called. */
-interface Record {
+interface KeptRecord {
   readonly called: string;
   readonly schema: TSchema;
   readonly data: unknown;
 }
 
 /** What a piece names, once each. */
-function recordsOf(piece: Piece, workshop: Workshop): readonly Record[] {
+function recordsOf(piece: Piece, workshop: Workshop): readonly KeptRecord[] {
   const kept = {
     opening: [OpeningSchema, workshop.openings],
     thing: [ThingSchema, workshop.things],
@@ -27,10 +27,10 @@ function recordsOf(piece: Piece, workshop: Workshop): readonly Record[] {
     person: [PersonSchema, workshop.people],
   } as const;
   const named = new Map(
-    namedBy(piece).flatMap(({ kind, id }): [string, Record][] => {
+    namedBy(piece).flatMap(({ kind, id }): [string, KeptRecord][] => {
       const [schema, all] = kept[kind];
-      const data = all?.get(id);
-      return schema && data ? [[`${kind}/${id}`, { called: data.name, schema, data }]] : [];
+      const data = all.get(id);
+      return data ? [[`${kind}/${id}`, { called: data.name, schema, data }]] : [];
     }),
   );
   return [

@@ -11,7 +11,7 @@ import { Answers, listOf, object } from '../problems/answers.js';
 import { edge } from '../problems/schema.validator.js';
 import { notFound } from '../problems/problem.js';
 import { ShopModule } from '../shop/shop.module.js';
-import { ShopService, addressesHere } from '../shop/shop.service.js';
+import { ShopService } from '../shop/shop.service.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
 import { ForPhones } from '../shop/rights.js';
 
@@ -99,8 +99,8 @@ class PrintsController {
   ): Promise<void> {
     const file = fileOf(await this.records.workbench(project));
     // Where phones are let in, each step on paper opens itself on one.
-    const here = this.shop.isOpen ? addressesHere()[0] : undefined;
-    const address = here ? `http://${here}:${res.req.socket.localPort}/p/${project}/pieces/${id}/bench` : undefined;
+    const [here] = this.shop.isOpen ? this.shop.addresses(res.req) : [];
+    const address = here ? `${here}/p/${project}/pieces/${id}/bench` : undefined;
     const watched = { job, signal: whileWaited(res) };
     const bytes =
       what === 'sheets'

@@ -164,6 +164,8 @@ export class RecordsService {
   async addFact(projectId: string, kind: FactKind, id: string, data: BuiltReading | MadePart): Promise<StoredRecord> {
     return this.edit(projectId, async (tx) => {
       await this.one(projectId, 'pieces', data.piece, tx);
+      const faults = senseFaults(kind, data, null);
+      if (faults.length > 0) throw badInput(faults);
       const table = tableOf(kind);
       const made = await tx
         .insert(table)
