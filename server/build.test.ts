@@ -53,11 +53,13 @@ test('a tick for no piece, of no step, or at no time is refused', async () => {
 
 test('what became of a part is added and never changed; undo leaves it', async () => {
   expect((await made('first', fact)).status).toBe(201);
-  const refused = await made('first', { ...fact, length: 1 });
+  const refused = await made('first', { ...fact, length: size + 80_000 });
   expect([refused.status, JSON.parse(refused.text).detail]).toEqual([409, 'There is a note of a part first already.']);
   expect((await running.http.put(`${shed}/made/first`).send({})).status).toBe(404);
   expect((await running.http.delete(`${shed}/made/first?version=1`)).status).toBe(404);
   expect((await made('wrong', { ...fact, is: 'lost' })).status).toBe(400);
+  // As long as nobody cuts.
+  expect((await made('wrong', { ...fact, length: 1 })).status).toBe(400);
   expect((await made('nowhere', { ...fact, piece: 'nowhere' })).status).toBe(404);
   await running.http.post(`${shed}/undo`).send({ scope: ['pieces/mat-drawer'] });
   const { body } = await running.http.get(`${shed}/made`);
