@@ -63,4 +63,4 @@ export function faultOfNumber({ piece, path, taken: [least, most], meant }: Numb
 
 /** The ends of what is taken and of what is meant of a number, and the next ones past them. */
 export const endsOf = ({ taken, meant }: NumberField): readonly number[] =>
-  [...new Set([...taken, ...meant].flatMap((end) => (Number.isFinite(end) ? [end - 1, end, end + 1] : [])))].filter(Number.isSafeInteger);
+  [...new Set([taken, meant].flatMap(([least, most]) => [least - 1, least, most, most + 1]))].filter(Number.isSafeInteger);
