@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { counted, edit } from './edits.js';
-import { startServer } from './server.js';
+import { startServer, type Running } from './server.js';
 
 /** What came of edits on a disk that fills. */
 export interface FullTried {
@@ -30,8 +30,9 @@ export async function fillDisk(rounds: number, told: (text: string) => void): Pr
   }
   let [acknowledged, lost, untold] = [0, 0, 0];
   const filler = join(place, 'filler');
+  let running: Running | null = null;
   try {
-    let running = await startServer(join(place, 'data'), [], { RUVOK_LEAST_FREE: '4000000' });
+    running = await startServer(join(place, 'data'), [], { RUVOK_LEAST_FREE: '4000000' });
     let { version } = await counted(running.url);
     for (let round = 0; round < rounds; round += 1) {
       for (let i = 0; i < 3; i += 1) {
@@ -61,6 +62,7 @@ export async function fillDisk(rounds: number, told: (text: string) => void): Pr
     }
     await running.stop();
   } finally {
+    await running?.kill();
     can('umount', place);
     rmSync(place, { recursive: true, force: true });
   }

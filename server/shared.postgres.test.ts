@@ -30,7 +30,9 @@ describe('two processes on one database', () => {
       await app.close();
       await database.close();
     };
-    return { app, database, http: request(app.getHttpServer()), close };
+    // As the desk of each.
+    const http = request.agent(app.getHttpServer()).set('Cookie', `ruvok_desk=${app.get(ShopService).deskToken}`);
+    return { app, database, http, close };
   }
 
   beforeAll(async () => {
