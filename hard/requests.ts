@@ -138,8 +138,10 @@ export function send(
 /** What is wrong with an answer; null where nothing is. */
 export function faultOfAnswer(answer: Answered | null): string | null {
   if (answer === null) return 'no answer';
-  const { status, text } = answer;
+  const { status, text, type = 'json' } = answer;
   if (status >= 500 && status !== 507) return `${status}: ${text.slice(0, 200)}`;
+  // In what is packed or drawn letters stand for nothing.
+  if (status < 400 && !/json|text/.test(type)) return null;
   if (status < 400) return /\bNaN\b|\bInfinity\b/.test(text) ? `a figure that is none: ${text.slice(0, 200)}` : null;
   try {
     const { detail } = JSON.parse(text) as { detail?: unknown };
