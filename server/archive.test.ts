@@ -186,6 +186,16 @@ test('comments, and what trails a photo, are in no project and no archive; the p
   expect(Buffer.compare(Buffer.from(out['photos/p.jpg'] as Uint8Array), plain)).toBe(0);
 });
 
+test('an archive that meets a fault once it is begun is broken off, and the server goes on', async () => {
+  await read('spoiled', await packedWhole(SMALL, [{ id: 'p', bytes: await picture() }])).expect(201);
+  await running.database.db
+    .update(photos)
+    .set({ bytes: randomBytes(300) })
+    .where(eq(photos.projectId, 'spoiled'));
+  await expect(binary('/api/projects/spoiled/archive')).rejects.toThrow(/aborted|hang up/);
+  await running.http.get('/api/projects/spoiled').expect(200);
+});
+
 test('a picture in several scans, and one whose data begins anew, are kept to the byte; what breaks off is told', async () => {
   const noise = sharp(randomBytes(120 * 90 * 3), { raw: { width: 120, height: 90, channels: 3 } });
   for (const progressive of [true, false]) {

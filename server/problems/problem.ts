@@ -23,8 +23,9 @@ export class ProblemException extends HttpException {
   }
 }
 
-/** Answers a request with what is wrong, as problem details. */
+/** Answers a request with what is wrong, as problem details; one whose answer was begun is only broken off. */
 export function tellProblem(req: Request, res: Response, problem: Problem): void {
+  if (res.headersSent) return void res.destroy();
   res
     .status(problem.status)
     .type('application/problem+json')

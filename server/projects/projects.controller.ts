@@ -128,13 +128,15 @@ export class ProjectsController {
   @ApiProduces('application/zip')
   @Answers('A project with its photos as a ZIP: project.json and photos/ID.jpg', { type: 'string', format: 'binary' })
   async archive(@Param('project') project: string, @Query(edge(JobDto)) { job }: JobDto, @Res() res: Response): Promise<void> {
-    const parts = await this.projects.packed(project);
-    res.type('application/zip').set('Content-Disposition', `attachment; filename="${project}.zip"`);
-    // Whoever no longer waits ends it; what is broken off by a fault is seen by its missing end.
     await this.work
-      .here({ job }, () => pipeline(Readable.from(parts), res))
-      .catch((error: unknown) => {
-        if (!res.destroyed) throw error;
+      .here({ job }, async (told) => {
+        const parts = await this.projects.packed(project, told);
+        res.type('application/zip').set('Content-Disposition', `attachment; filename="${project}.zip"`);
+        await pipeline(Readable.from(parts), res);
+      })
+      .catch((error: NodeJS.ErrnoException) => {
+        // Whoever no longer waits ends it. A fault is logged, and is seen by the end that is missing.
+        if (error.code !== 'ERR_STREAM_PREMATURE_CLOSE') throw error;
       });
   }
 

@@ -3,16 +3,17 @@ import type { IncomingMessage } from 'node:http';
 import { join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql } from 'drizzle-orm';
-import { senseFaults, writeProjectFile, type ProjectFile } from '../../core/formats/index.js';
+import { writeProjectFile, type ProjectFile } from '../../core/formats/index.js';
 import { DATABASE, type Database, type Tx } from '../data/database.js';
 import { photos, projects } from '../data/schema.js';
 import { pictureAgain, plainBytes, type Picture } from '../photos/picture.js';
 import { MOST_ARCHIVE, packed, photosIn, type PackedPhoto } from './archive.js';
 import { Incoming } from './incoming.js';
 import { badInput, inUse, lostRace, notFound, stopped } from '../problems/problem.js';
+import { refuseSenseless } from '../problems/sense.js';
 import { sidesOf } from '../data/difference.js';
 import { KINDS, PROJECT } from '../data/kinds.js';
-import { lettered } from '../work/tasks.js';
+import { lettered, type Told } from '../work/tasks.js';
 import { WorkService, type Watched } from '../work/work.service.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
 
@@ -53,8 +54,7 @@ export class ProjectsService {
   }
 
   async create(id: string, data: unknown) {
-    const faults = senseFaults('project', data, null);
-    if (faults.length > 0) throw badInput(faults);
+    refuseSenseless('project', data, null);
     await this.insert(this.db, id, data);
     return { id, version: 1, data };
   }
@@ -63,8 +63,7 @@ export class ProjectsService {
   async save(id: string, version: number, data: unknown) {
     return this.records.edit(id, async (tx) => {
       const now = await this.one(id, tx);
-      const faults = senseFaults('project', data, now.data);
-      if (faults.length > 0) throw badInput(faults);
+      refuseSenseless('project', data, now.data);
       const written = tx
         .update(projects)
         .set({ version: version + 1, data, updatedAt: sql`now()` })
@@ -135,15 +134,16 @@ export class ProjectsService {
     }
   }
 
-  /** A project with its photos, packed, piece by piece. @throws ProblemException 404 when there is no such project */
-  async packed(id: string): Promise<AsyncIterable<Uint8Array>> {
+  /** A project with its photos, packed, piece by piece; told how many of its photos are. @throws ProblemException 404 when there is no such project */
+  async packed(id: string, told: Told): Promise<AsyncIterable<Uint8Array>> {
     const file = fileOf(await this.records.workbench(id));
     const kept = await this.db.select({ id: photos.id }).from(photos).where(eq(photos.projectId, id)).orderBy(photos.id);
-    return packed(writeProjectFile(file), this.photosNamed(id, kept));
+    return packed(writeProjectFile(file), this.photosNamed(id, kept, told));
   }
 
-  private async *photosNamed(projectId: string, ids: readonly { readonly id: string }[]): AsyncGenerator<PackedPhoto> {
-    for (const { id } of ids) {
+  private async *photosNamed(projectId: string, ids: readonly { readonly id: string }[], told: Told): AsyncGenerator<PackedPhoto> {
+    for (const [i, { id }] of ids.entries()) {
+      told(i, ids.length);
       const [photo] = await this.db
         .select({ bytes: photos.bytes })
         .from(photos)

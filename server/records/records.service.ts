@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql, type ColumnsSelection } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
 import type { TypedQueryBuilder } from 'drizzle-orm/query-builders/query-builder';
-import { KEPT_IN, VERSION, missingOf, senseFaults, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
+import { KEPT_IN, VERSION, missingOf, workshopOf, type KeptPiece, type ProjectFile } from '../../core/formats/index.js';
 import { spacesOf, type Piece } from '../../core/piece/index.js';
 import { namedBy } from '../../core/kinds/index.js';
 import type { Building, LogEntry } from '../../core/build/index.js';
@@ -17,6 +17,7 @@ import { WorkService } from '../work/work.service.js';
 import { deviceNow } from './device.js';
 import { sidesOf, type Sides } from '../data/difference.js';
 import { badInput, inUse, lostRace, notFound, outOfDate, stopped } from '../problems/problem.js';
+import { refuseSenseless } from '../problems/sense.js';
 import { EDITED, ONE, PROJECT, tableOf, type EditedKind, type FactKind, type Kind, type StoredRecord } from '../data/kinds.js';
 
 /** The clock and not the transaction's time, so that records read in together keep their order. */
@@ -164,8 +165,7 @@ export class RecordsService {
   async addFact(projectId: string, kind: FactKind, id: string, data: BuiltReading | MadePart): Promise<StoredRecord> {
     return this.edit(projectId, async (tx) => {
       await this.one(projectId, 'pieces', data.piece, tx);
-      const faults = senseFaults(kind, data, null);
-      if (faults.length > 0) throw badInput(faults);
+      refuseSenseless(kind, data, null);
       const table = tableOf(kind);
       const made = await tx
         .insert(table)
@@ -280,8 +280,7 @@ export class RecordsService {
 
   /** What is stored of a record that was sent, for a piece with the letters of its parts. A large piece is looked at on another thread. */
   private async made(tx: Tx, projectId: string, kind: EditedKind, before: unknown, sent: unknown): Promise<Made> {
-    const faults = senseFaults(kind, sent, kind === 'pieces' ? (before as KeptPiece | null)?.piece : before);
-    if (faults.length > 0) throw badInput(faults);
+    refuseSenseless(kind, sent, kind === 'pieces' ? (before as KeptPiece | null)?.piece : before);
     if (kind !== 'pieces') return { data: sent, sides: sidesOf(kind, before, sent) };
     const piece = sent as Piece;
     const given = [piece, await this.workshop(projectId, tx), before as KeptPiece | null] as const;
