@@ -1,7 +1,7 @@
 import { readFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { endpoints, send, sentBy, type Sent } from './requests.js';
+import { endpoints, send, sentBy } from './requests.js';
 import { ROOT, startServer } from './server.js';
 
 /** What came of asking a server that others reach, as a stranger and as a phone. */
@@ -13,17 +13,6 @@ export interface DoorsTried {
 
 interface Contract {
   readonly paths: Readonly<Record<string, Readonly<Record<string, { readonly 'x-for-phones'?: boolean }>>>>;
-}
-
-/** What the contract says of a request: whether phones may ask it. */
-function isForPhones({ paths }: Contract, { method, path }: Sent): boolean {
-  const parts = (path.split('?')[0] ?? '').split('/');
-  return Object.entries(paths).some(
-    ([known, of]) =>
-      of[method.toLowerCase()]?.['x-for-phones'] === true &&
-      known.split('/').length === parts.length &&
-      known.split('/').every((part, i) => part.startsWith('{') || part === parts[i]),
-  );
 }
 
 /** Pairs a phone, and gives the cookie that it is known by. */
@@ -62,7 +51,7 @@ export async function askAtTheDoor(count: number, told: (text: string) => void):
       const isDoor = sent.method === 'POST' && sent.path === '/api/shop/pair';
       // The page itself is a phone's as well: nothing of any project stands in it.
       const isPage = /^text\/html/.test(answer?.type ?? '');
-      const may = who === 'a phone' && (isPage || isForPhones(contract, asked));
+      const may = who === 'a phone' && (isPage || contract.paths[asked.known]?.[asked.method.toLowerCase()]?.['x-for-phones'] === true);
       const isFault = answer === null || (answer.status >= 500 && answer.status !== 507);
       if (!isFault && (may || isDoor || answer.status >= 300)) continue;
       wrong += 1;
