@@ -37,7 +37,7 @@ export async function pictureAgain(bytes: Buffer): Promise<Picture> {
   if (!known || !isKeptSo(known)) return pictureOf(bytes);
   // All of it is looked at, so that what breaks off is not kept.
   try {
-    await sharp(bytes, { failOn: 'error' }).stats();
+    await sharp(bytes, { failOn: 'error' }).raw().toBuffer();
     return { bytes: Buffer.from(plainJpeg(bytes)), width: known.width, height: known.height };
   } catch {
     throw refused('it is broken off or damaged');
