@@ -31,6 +31,15 @@ function noKindsNamed(kinds, others = []) {
   return { 'no-restricted-syntax': ['error', ...where.map((selector) => ({ selector, message })), ...others] };
 }
 
+/**
+ * What the compiler of React objects to takes as long to find as all else: it is asked of what was changed, and of everything
+ * by `npm run test:long`.
+ */
+const HOOKS =
+  process.env.RUVOK_LINT === 'quick'
+    ? { plugins: { 'react-hooks': hooks }, rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'warn' } }
+    : hooks.configs.flat['recommended-latest'];
+
 // What needs the types of what is linted is in .oxlintrc.json: asked of the native compiler, it takes a tenth of the time.
 export default ts.config(
   { ignores: ['build/**', 'node_modules/**', '/data/**', 'server/data/migrations/**', 'test-results/**'] },
@@ -49,7 +58,7 @@ export default ts.config(
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   // Classes that Nest injects must be imported as values.
   { files: ['server/**/*.ts'], rules: { '@typescript-eslint/consistent-type-imports': 'off' } },
-  { files: ['web/**/*.tsx', 'web/**/*.ts'], extends: [hooks.configs.flat['recommended-latest']] },
+  { files: ['web/**/*.tsx', 'web/**/*.ts'], extends: [HOOKS] },
   {
     files: ['web/**/*.tsx'],
     extends: [a11y.flatConfigs.recommended],

@@ -10,6 +10,7 @@ import { readAgain, type Built } from '../core/survey/index.js';
 import { PRINT_SHED } from './print-shed.js';
 import { shopOf, solved } from './solved.js';
 import { asKg } from '../core/measures/index.js';
+import { runs } from '../core/testing/runs.js';
 
 const fact = (s: Solution, space: string, name: string) => {
   const found = s.shape.facts.get(space)?.find((f) => f.name === name)?.figure;
@@ -265,7 +266,7 @@ test('every part of a drawer can be asked what other stock would do, and bottoms
   expect(unseen?.state).toBe('fine');
   const third = heavy.parts.filter((p) => p.member.node === 'drawer-third');
   expect(third.length).toBeGreaterThan(5);
-  for (const part of third) expect(() => stockChoices(heavy, heavy.workshop, heavy.letters, part.id)).not.toThrow();
+  for (const part of third.slice(0, runs(2))) expect(() => stockChoices(heavy, heavy.workshop, heavy.letters, part.id)).not.toThrow();
   expect(stockChoices(heavy, heavy.workshop, heavy.letters, id).find((c) => c.current)?.stockId).toBe('birch-9');
 });
 

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { addStock, begin } from './begin.js';
-import { keyboard, inLong, named, pointer, sum, upright, type Hands } from './hands.js';
+import { keyboard, inLong, pointer, sum, upright, type Hands } from './hands.js';
 import { expect, test } from './server.js';
 
 /** Puts a thing into the list, with its sizes and what it weighs. */
@@ -16,7 +16,7 @@ async function list(page: Page, hands: Hands, name: string, [wide, high, deep]: 
 }
 
 for (const by of [pointer, keyboard]) {
-  test(`job 10 from empty by ${named(by)}: sides of 1950 at 13°, four shelves of 656, 426.3 along the side between them`, async ({
+  test(`job 10 from empty by ${inLong(by)}: sides of 1950 at 13°, four shelves of 656, 426.3 along the side between them`, async ({
     page,
     empty,
   }) => {
@@ -67,7 +67,7 @@ for (const by of [pointer, keyboard]) {
     await expect(row(/foot/, '561.5').filter({ hasText: '60' })).toHaveCount(1);
   });
 
-  test(`job 2 from empty by ${named(by)}: the least top is 530 x 470, legs of 765 that cross at 382.5`, async ({ page, empty }) => {
+  test(`job 2 from empty by ${inLong(by)}: the least top is 530 x 470, legs of 765 that cross at 382.5`, async ({ page, empty }) => {
     test.setTimeout(300_000);
     const hands = by(page);
     await begin(page, hands, empty, 'List the things');

@@ -146,7 +146,7 @@ test('from a solved piece to a finished log: steps, their settings, what is cut,
   await expect(page.getByText('It was started from Ink case.')).toBeVisible();
 });
 
-test('by keyboard alone: to a step, done, and an entry in the log', async ({ page, own: shed }) => {
+test('by keyboard alone: to a step, done, and an entry in the log', { tag: '@long' }, async ({ page, own: shed }) => {
   await page.goto(`${shed.url}/p/print-shed/pieces/type-tray/build`);
   await expect(step(page, /Buy/)).toBeVisible({ timeout: 30_000 });
   const hands = keyboard(page);

@@ -179,7 +179,7 @@ for (const by of [pointer, keyboard]) {
     },
   );
 
-  test(`job 17 from empty by ${named(by)}: 25 grooves in 875, top and bottom of 401, shelves and back of 394`, async ({ page, empty }) => {
+  test(`job 17 from empty by ${inLong(by)}: 25 grooves in 875, top and bottom of 401, shelves and back of 394`, async ({ page, empty }) => {
     test.setTimeout(300_000);
     const hands = by(page);
     await start(page, hands, empty, /Start a grooved cabinet/);

@@ -90,7 +90,7 @@ test.describe('drawers', () => {
     await expect(sum(page)).toContainText('566');
   });
 
-  test('started from its picture, one fixed and undone with the keyboard alone', async ({ page, shed }) => {
+  test('started from its picture, one fixed and undone with the keyboard alone', { tag: '@long' }, async ({ page, shed }) => {
     await page.goto(`${shed.url}/p/print-shed`);
     const chest = page.getByRole('button', { name: /Start a chest/ });
     await chest.focus();

@@ -120,53 +120,54 @@ test('what to buy: whole sheets with their prices against a budget, and everythi
   await expect(page.getByRole('checkbox', { name: 'Fronts from one strip, the grain running on' })).toBeChecked();
 });
 
-test('by keyboard alone: parts are walked, one is moved and held, taken to the next sheet, let go; cuts are ticked', async ({
-  page,
-  shed,
-}) => {
-  test.setTimeout(120_000);
-  await open(page, shed, 'ink-case', '?stock=birch-18');
-  const hands = keyboard(page);
-  await walk(page, 'Tab', sheets(page).first().getByRole('option'), 60);
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('ArrowDown');
-  const heading = page.getByRole('heading', { level: 1 }).nth(1);
-  const mark = ((await heading.textContent()) ?? '').split(':')[0] as string;
-  await expect(part(page, mark)).toBeFocused();
-  await page.keyboard.press('p');
-  await saved(page);
-  await expect(part(page, mark)).toHaveAccessibleName(/held here/);
-  await looked(page);
-  await page.keyboard.press('p');
-  await saved(page);
-  await expect(part(page, mark)).not.toHaveAccessibleName(/held here/);
-  await looked(page);
-  await walk(page, 'Tab', part(page, mark), 60);
-  await page.keyboard.press('m');
-  await saved(page);
-  await looked(page);
-  await expect(
-    sheets(page)
-      .nth(1)
-      .getByRole('option', { name: new RegExp(`^${mark},.*held here`) }),
-  ).toBeVisible();
-  await hands.press('button', /^Let all 1 held lie anywhere/);
-  await looked(page);
-  await expect(page.getByRole('option', { name: /held here/ })).toHaveCount(0);
-  await hands.press('button', 'Order of cuts');
-  await hands.tick('Cut 1 is made');
-  const first = page.getByRole('checkbox', { name: 'Cut 1 is made' });
-  await expect(first).toBeChecked();
-  await saved(page);
-  await looked(page);
-  // It is still there to be unticked, whatever was worked out anew.
-  await expect(first).toBeFocused();
-  await page.keyboard.press('Space');
-  await saved(page);
-  await expect(first).not.toBeChecked();
-});
+test(
+  'by keyboard alone: parts are walked, one is moved and held, taken to the next sheet, let go; cuts are ticked',
+  { tag: '@long' },
+  async ({ page, shed }) => {
+    test.setTimeout(120_000);
+    await open(page, shed, 'ink-case', '?stock=birch-18');
+    const hands = keyboard(page);
+    await walk(page, 'Tab', sheets(page).first().getByRole('option'), 60);
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('ArrowDown');
+    const heading = page.getByRole('heading', { level: 1 }).nth(1);
+    const mark = ((await heading.textContent()) ?? '').split(':')[0] as string;
+    await expect(part(page, mark)).toBeFocused();
+    await page.keyboard.press('p');
+    await saved(page);
+    await expect(part(page, mark)).toHaveAccessibleName(/held here/);
+    await looked(page);
+    await page.keyboard.press('p');
+    await saved(page);
+    await expect(part(page, mark)).not.toHaveAccessibleName(/held here/);
+    await looked(page);
+    await walk(page, 'Tab', part(page, mark), 60);
+    await page.keyboard.press('m');
+    await saved(page);
+    await looked(page);
+    await expect(
+      sheets(page)
+        .nth(1)
+        .getByRole('option', { name: new RegExp(`^${mark},.*held here`) }),
+    ).toBeVisible();
+    await hands.press('button', /^Let all 1 held lie anywhere/);
+    await looked(page);
+    await expect(page.getByRole('option', { name: /held here/ })).toHaveCount(0);
+    await hands.press('button', 'Order of cuts');
+    await hands.tick('Cut 1 is made');
+    const first = page.getByRole('checkbox', { name: 'Cut 1 is made' });
+    await expect(first).toBeChecked();
+    await saved(page);
+    await looked(page);
+    // It is still there to be unticked, whatever was worked out anew.
+    await expect(first).toBeFocused();
+    await page.keyboard.press('Space');
+    await saved(page);
+    await expect(first).not.toBeChecked();
+  },
+);
 
-test('a long search is stopped, keeps the best so far, and goes on when asked', async ({ page, shed }) => {
+test('a long search is stopped, keeps the best so far, and goes on when asked', { tag: '@long' }, async ({ page, shed }) => {
   test.setTimeout(120_000);
   await page.goto(`${shed.url}/p/print-shed/pieces/ink-case/measure`);
   await pointer(page).type('To make', '20');

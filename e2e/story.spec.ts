@@ -15,7 +15,7 @@ async function enter(page: Page, text: string) {
   await saved(page);
 }
 
-test('from an empty shed to what was built and noted with the keyboard alone', async ({ page, empty }) => {
+test('from an empty shed to what was built and noted with the keyboard alone', { tag: '@long' }, async ({ page, empty }) => {
   test.setTimeout(300_000);
   await page.goto(empty.url);
   await expect(page.getByRole('button', { name: 'Measure an opening' })).toBeVisible();
@@ -202,7 +202,7 @@ test('a project file is saved and read in again; a bad one is refused with its f
   await expect(page.getByRole('alert')).toContainText('/things/ink-tub/count: this is too small');
 });
 
-test('a project with photos is saved with them, and read in again with them', async ({ page, own }) => {
+test('a project with photos is saved with them, and read in again with them', { tag: '@long' }, async ({ page, own }) => {
   const photo = await sharp({ create: { width: 600, height: 400, channels: 3, background: '#6a5' } })
     .jpeg()
     .toBuffer();

@@ -1,5 +1,5 @@
 // What takes longer than a change should wait for and proves something all the same: random pieces ten times as often, all that
-// tries to break the product, the whole server on PostgreSQL, and by keyboard what goes by pointer too. With --times: where it went.
+// tries to break the product, the whole server on PostgreSQL, by keyboard what goes by pointer too, and lint by all its rules. With --times: where it went.
 import { ensureBuilt, ensureInstalled, run } from './lib.mjs';
 import { serverOnPostgres, twoProcesses } from './on-postgres.mjs';
 import { browserRun, count, end, jestRun } from './runs.mjs';
@@ -13,6 +13,9 @@ const SHARE = '0.05';
 
 ensureInstalled();
 await ensureBuilt();
+
+console.log('\n== Lint, with what the compiler of React objects to');
+await timed('Lint', async () => count(run('node', ['node_modules/eslint/bin/eslint.js', '.']) === 0, 'lint'));
 
 console.log('\n== Random pieces, and sweeps');
 await timed('Random pieces, and sweeps', async () =>
