@@ -2,9 +2,12 @@ import fc from 'fast-check';
 import { solve } from '../solution/index.js';
 import { anyPiece, random } from '../testing/every-kind.js';
 import { runs } from '../testing/runs.js';
-import { dot } from '../solid/index.js';
-import { FLOOR, PLACE } from '../piece/index.js';
-import { allLoaded, type Carried, type CarriedMember } from './index.js';
+import { dot, type Vector } from '../solid/index.js';
+import { FLOOR, PLACE, massMiddleOf } from '../piece/index.js';
+import { reachAlong } from './fixings/contact.js';
+import type { Carried, CarriedMember } from './index.js';
+import { stretchAlong } from './line.js';
+import type { Standing } from './standing.js';
 
 const sum = (all: readonly number[]) => all.reduce((a, b) => a + b, 0);
 
@@ -18,22 +21,38 @@ function forcesOf(c: CarriedMember): void {
   if (c.supports.length > 0 && !c.falls) alike(sum(c.supports.map((s) => s.newtons)), put, put);
 }
 
-/** About the beginning of a beam its loads turn as much as what holds it turns back. @returns whether it was asked */
+/** Where what lies across a beam, or along all of it, presses on it: nobody says where, so that it is spread over all of it. */
+const SPREAD = null;
+
+/**
+ * What is put on a beam turns as much about any place as what holds it turns back, by where both are in the piece, whatever the
+ * beam was taken to be on the way. @returns whether it was asked
+ */
 function momentsOf(c: CarriedMember): boolean {
-  const { bending } = c;
-  // What is held beside its span gives some of its load there; what leans bends by what of its load is square to it.
-  if (!bending || c.member.frame.u[1] !== 0 || bending.beside !== 'none' || bending.lines.length > 0 || c.supports.some((s) => !s.on))
-    return false;
-  const { lines, points } = allLoaded(bending.loads);
+  const { bending, supports, member } = c;
+  // What is held beside its span gives some of its load there.
+  if (!bending || c.falls || bending.beside !== 'none' || bending.lines.length > 0 || supports.some((s) => !s.on)) return false;
+  const along = supports[0]?.on?.along as Vector;
+  const reach = reachAlong(member, along);
+  // Down a slope a beam is longer than it is level.
+  const level = Math.sqrt(1 - dot(member.frame.n, along) ** 2) || 1;
+  const beam = [bending.from, bending.from + bending.length * level] as const;
+  const middleOf = (a: number, b: number, [low, high]: readonly [number, number]) =>
+    (Math.min(Math.max(a, low), high) + Math.min(Math.max(b, low), high)) / 2;
+  const at = (line: Pick<Standing, 'along' | 'from' | 'to' | 'row'> | undefined) => {
+    const stretch = line && stretchAlong(along, line.along, line.from, line.to);
+    // A row that may stand anywhere does so over all of the beam.
+    return stretch ? middleOf(...stretch, line.row ? beam : reach) : SPREAD;
+  };
   const loads = [
-    ...lines.map((l) => ({ x: (l.from + l.to) / 2, n: l.perMm * (l.to - l.from) })),
-    ...points.map((p) => ({ x: p.x, n: p.newtons })),
+    { x: dot(massMiddleOf(member).middle, along), n: c.selfKg * 9.81 },
+    ...c.standing.map((s) => ({ x: at(s), n: s.kg * 9.81 })),
+    ...c.handed.map(({ on, over, newtons }) => ({ x: at(on && { along: on.along, from: on.at, to: on.at }) ?? at(over), n: newtons })),
   ];
-  const held = c.supports.flatMap(({ on, newtons }) =>
-    on ? [{ x: on.at * dot(on.along, bending.along) - bending.from, n: newtons }] : [],
-  );
-  alike(sum(held.map((h) => h.n)), sum(loads.map((l) => l.n)), c.total);
-  alike(sum(held.map((h) => h.n * h.x)), sum(loads.map((l) => l.n * l.x)), c.total * bending.length);
+  const middle = (beam[0] + beam[1]) / 2;
+  const turned = sum(loads.map(({ x, n }) => (x ?? middle) * n));
+  const back = sum(supports.map(({ on, newtons }) => (on ? on.at * dot(on.along, along) * newtons : 0)));
+  alike(turned, back, c.total * bending.length);
   return true;
 }
 

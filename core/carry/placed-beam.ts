@@ -1,5 +1,5 @@
 import { toMm } from '../length/index.js';
-import { placingOf, type Joint, type Member } from '../piece/index.js';
+import { massMiddleOf, placingOf, type Joint, type Member } from '../piece/index.js';
 import { dot, type Vector } from '../solid/index.js';
 import { propertiesOf, type StockProperties } from '../stock/index.js';
 import type { LineLoad, PointLoad } from './beam.js';
@@ -52,6 +52,21 @@ function sloped({ base, always, maybe, rows = [] }: PatternedLoads, level: numbe
   };
 }
 
+/** Off the middle of a stretch by less than this, as a part of it, a load lies even there. */
+const EVEN = 1e-9;
+
+/** A load over a stretch of a beam, even; where its middle is not that of the stretch, each half has what turns as it does. */
+function spreadOver(newtons: number, { from, to, middle }: { from: number; to: number; middle: number }): readonly LineLoad[] {
+  const off = (middle - from) / (to - from) - 0.5;
+  const perMm = newtons / (to - from);
+  if (Math.abs(off) < EVEN) return [{ from, to, perMm }];
+  const half = (from + to) / 2;
+  return [
+    { from, to: half, perMm: perMm * (1 - 4 * off) },
+    { from: half, to, perMm: perMm * (1 + 4 * off) },
+  ];
+}
+
 /** A member as a beam on what holds it on level lines, all of them square to one direction: its supports, and what it carries along its span. */
 export function beamOf(member: Member, load: Load, joints: readonly Joint[]): BeamInPlace {
   const lines = joints.flatMap((j) => (j.on ? [lineOf(j.on)] : []));
@@ -62,31 +77,34 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
   const [first, last] = [Math.min(...places), Math.max(...places)];
   // What reaches no further than the breadth it lies on is over its support.
   const covered = Math.max(thickness, ...joints.map((j) => (j.broad === undefined ? 0 : toMm(j.broad) / 2 + 0.1)));
-  const from = first - overhang(first - low, covered);
-  const length = last + overhang(high - last, covered) - from;
+  const placeOn = ({ on }: Handed) => on && stretchAlong(along, on.along, on.at, on.at);
+  const onIt = (x: number) => Math.min(Math.max(x, low), high);
+  // What presses at one place past its outermost supports does so over an overhang, however short.
+  const pressed = load.handed.map((h) => onIt(placeOn(h)?.[0] ?? first));
+  const from = Math.min(first - overhang(first - low, covered), ...pressed);
+  const length = Math.max(last + overhang(high - last, covered), ...pressed) - from;
   const clip = (x: number) => Math.min(Math.max(x - from, 0), length);
   const even = (newtons: number): LineLoad => ({ from: 0, to: length, perMm: newtons / length });
   // All that stands on it is carried by it, also where its space reaches past its ends, or lies beside it.
-  const reach = (s: Standing): readonly [number, number] | null => {
-    const stretch = stretchAlong(along, s.along, s.from, s.to);
-    if (!stretch) return null;
+  const over = (stretch: readonly [number, number]) => {
     const [a, b] = [clip(stretch[0]), clip(stretch[1])];
-    return b - a > 0 ? [a, b] : [Math.max(0, a - 1), Math.min(length, a + 1)];
+    const [first, last] = b - a > 0 ? [a, b] : [Math.max(0, a - 1), Math.min(length, a + 1)];
+    return { from: first, to: last, middle: (onIt(stretch[0]) + onIt(stretch[1])) / 2 - from };
   };
-  const stand = (s: Standing): LineLoad => {
-    const over = reach(s);
+  const reach = (s: Standing) => stretchAlong(along, s.along, s.from, s.to);
+  const stand = (s: Standing): readonly LineLoad[] => {
+    const stretch = reach(s);
+    if (stretch) return spreadOver(s.kg * GRAVITY, over(stretch));
     // Across their row things take up all of the span, but not all of the breadth where they are fewer.
-    if (!over) return { ...even(s.kg * GRAVITY), ...(s.row ? { wide: s.row.reduce((sum, r) => sum + r.wide, 0) } : {}) };
-    const [a, b] = over;
-    return { from: a, to: b, perMm: (s.kg * GRAVITY) / (b - a) };
+    return [{ ...even(s.kg * GRAVITY), ...(s.row ? { wide: s.row.reduce((sum, r) => sum + r.wide, 0) } : {}) }];
   };
   const rows: MovableRow[] = [];
   const staying: Standing[] = [];
   for (const s of load.standing) {
-    const over = s.row ? reach(s) : null;
-    if (!s.row || !over) staying.push(s);
+    const stretch = s.row ? reach(s) : null;
+    if (!s.row || !stretch) staying.push(s);
     else {
-      const [a, b] = over;
+      const { from: a, to: b } = over(stretch);
       const things = s.row.map((r) => ({ wide: r.wide, newtons: r.kg * GRAVITY }));
       rows.push({ from: a, to: b, parts: rowOf(things, b - a) });
     }
@@ -95,17 +113,10 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
     length,
     supports: joints.map((j, i) => ({ x: (places[i] as number) - from, oneWay: j.how === 'bearing' || j.how === 'pins' })),
   };
-  const always = { lines: [even(load.self)], points: [] as PointLoad[] };
-  const maybe = { lines: staying.map(stand), points: [] as PointLoad[] };
-  const placeOn = ({ on }: Handed) => (on ? (stretchAlong(along, on.along, on.at, on.at) ?? null) : null);
-  const overOf = ({ over }: Handed) => {
-    const stretch = over && stretchAlong(along, over.along, over.from, over.to);
-    if (!stretch) return null;
-    const [low, high] = [clip(stretch[0]), clip(stretch[1])];
-    // Over the end of it, it is set on that.
-    const [a, b] = high - low > 0 ? [low, high] : [Math.max(0, low - 1), Math.min(length, low + 1)];
-    return (newtons: number): LineLoad => ({ from: a, to: b, perMm: newtons / (b - a) });
-  };
+  const middle = dot(massMiddleOf(member).middle, along) - from;
+  const always = { lines: [...spreadOver(load.self, { from: 0, to: length, middle })], points: [] as PointLoad[] };
+  const maybe = { lines: staying.flatMap(stand), points: [] as PointLoad[] };
+  const placeOver = ({ over: o }: Handed) => o && stretchAlong(along, o.along, o.from, o.to);
   for (const h of load.handed) {
     const live = h.newtons - h.dead;
     const place = placeOn(h);
@@ -115,9 +126,10 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
       if (live !== 0) maybe.points.push({ x, newtons: asNewtons(live) });
     } else {
       // What goes across it presses where it lies; what is given along its whole length is spread over that.
-      const spread = overOf(h) ?? even;
-      always.lines.push(spread(h.dead));
-      if (live !== 0) maybe.lines.push(spread(live));
+      const stretch = placeOver(h);
+      const spread = (newtons: number) => (stretch ? spreadOver(newtons, over(stretch)) : [even(newtons)]);
+      always.lines.push(...spread(h.dead));
+      if (live !== 0) maybe.lines.push(...spread(live));
     }
   }
   const loads = { base, always, maybe, rows };
