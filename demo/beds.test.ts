@@ -47,9 +47,10 @@ test('drawn out, its stops meet the front rail, and each slat lies on that and o
   // Of a slat from 440 to 1040: rail of the frame from 548 to 593, its own from 1013 to 1040.
   const carried = carry(out, s.workshop);
   const slat = carried.members.get('frame-top/slat/8') as CarriedMember;
-  const load = ((200 + 12) / 17 + 0.6 * 0.104 * 0.027 * 1120 * 0.6) * GRAVITY;
-  // What of it is over its rail at the front is no overhang: a beam from 440 to 1026.5, held at 570.5 and 1026.5.
-  const front = (load * ((440 + 1026.5) / 2 - 570.5)) / (1026.5 - 570.5);
+  const [people, own] = [((200 + 12) / 17) * GRAVITY, 0.6 * 0.104 * 0.027 * 1120 * 0.6 * GRAVITY];
+  const load = people + own;
+  // What of it is over its rail at the front is no overhang: a beam from 440 to 1026.5, held at 570.5 and 1026.5. Its weight has its middle at 740.
+  const front = (people * ((440 + 1026.5) / 2 - 570.5) + own * (740 - 570.5)) / (1026.5 - 570.5);
   const by = (carrier: string) => slat.supports.find((x) => x.carrier === carrier)?.newtons ?? 0;
   expect(by('pull-out/rail')).toBeCloseTo(front, 2);
   expect(by('frame-top/rail/1') + by('frame-top/rail/1-2')).toBeCloseTo(load - front, 2);

@@ -6,7 +6,7 @@ import { dot, type Vector } from '../solid/index.js';
 import { FLOOR, PLACE, massMiddleOf } from '../piece/index.js';
 import { reachAlong } from './fixings/contact.js';
 import type { Carried, CarriedMember } from './index.js';
-import { stretchAlong } from './line.js';
+import { stretchAlong, type Line } from './line.js';
 import type { Standing } from './standing.js';
 
 const sum = (all: readonly number[]) => all.reduce((a, b) => a + b, 0);
@@ -28,7 +28,7 @@ const SPREAD = null;
  * What is put on a beam turns as much about any place as what holds it turns back, by where both are in the piece, whatever the
  * beam was taken to be on the way. @returns whether it was asked
  */
-function momentsOf(c: CarriedMember): boolean {
+function momentsOf(c: CarriedMember, members: Carried['members']): boolean {
   const { bending, supports, member } = c;
   // What is held beside its span gives some of its load there.
   if (!bending || c.falls || bending.beside !== 'none' || bending.lines.length > 0 || supports.some((s) => !s.on)) return false;
@@ -41,13 +41,27 @@ function momentsOf(c: CarriedMember): boolean {
     (Math.min(Math.max(a, low), high) + Math.min(Math.max(b, low), high)) / 2;
   const at = (line: Pick<Standing, 'along' | 'from' | 'to' | 'row'> | undefined) => {
     const stretch = line && stretchAlong(along, line.along, line.from, line.to);
-    // A row that may stand anywhere does so over all of the beam.
-    return stretch ? middleOf(...stretch, line.row ? beam : reach) : SPREAD;
+    if (!stretch) return SPREAD;
+    // What lies past its end presses on the last millimetre of it; a row that may stand anywhere does so over all of the beam.
+    if (stretch[1] <= beam[0]) return beam[0] + 0.5;
+    if (stretch[0] >= beam[1]) return beam[1] - 0.5;
+    return middleOf(...stretch, line.row ? beam : reach);
+  };
+  // What presses at one place past the end of the beam presses on the breadth of what carries it there, and counts there.
+  const pressesAt = (on: Line | undefined) => {
+    const x = on && stretchAlong(along, on.along, on.at, on.at)?.[0];
+    if (x === undefined) return SPREAD;
+    const there = middleOf(x, x, beam);
+    const broad = supports.flatMap(({ carrier }) =>
+      members.has(carrier) ? [reachAlong((members.get(carrier) as CarriedMember).member, along)] : [],
+    );
+    expect(x === there || x < reach[0] || x > reach[1] || broad.some(([a, b]) => a - 0.1 < x && x < b + 0.1)).toBe(true);
+    return there;
   };
   const loads = [
     { x: dot(massMiddleOf(member).middle, along), n: c.selfKg * 9.81 },
     ...c.standing.map((s) => ({ x: at(s), n: s.kg * 9.81 })),
-    ...c.handed.map(({ on, over, newtons }) => ({ x: at(on && { along: on.along, from: on.at, to: on.at }) ?? at(over), n: newtons })),
+    ...c.handed.map(({ on, over, newtons }) => ({ x: pressesAt(on) ?? at(over), n: newtons })),
   ];
   const middle = (beam[0] + beam[1]) / 2;
   const turned = sum(loads.map(({ x, n }) => (x ?? middle) * n));
@@ -74,7 +88,7 @@ test(`${runs(60)} pieces of every kind are in balance: forces of every member an
       const { carried } = solve(piece, shop, {});
       for (const c of carried.members.values()) {
         forcesOf(c);
-        if (momentsOf(c)) asked += 1;
+        if (momentsOf(c, carried.members)) asked += 1;
       }
       wholeOf(carried);
     }),

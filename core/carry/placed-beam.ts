@@ -79,8 +79,8 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
   const covered = Math.max(thickness, ...joints.map((j) => (j.broad === undefined ? 0 : toMm(j.broad) / 2 + 0.1)));
   const placeOn = ({ on }: Handed) => on && stretchAlong(along, on.along, on.at, on.at);
   const onIt = (x: number) => Math.min(Math.max(x, low), high);
-  // What presses at one place past its outermost supports does so over an overhang, however short.
-  const pressed = load.handed.map((h) => onIt(placeOn(h)?.[0] ?? first));
+  // What presses at one place past its outermost supports, and not on their breadth, does so over an overhang.
+  const pressed = load.handed.map((h) => onIt(placeOn(h)?.[0] ?? first)).filter((x) => x < first - covered || x > last + covered);
   const from = Math.min(first - overhang(first - low, covered), ...pressed);
   const length = Math.max(last + overhang(high - last, covered), ...pressed) - from;
   const clip = (x: number) => Math.min(Math.max(x - from, 0), length);
@@ -88,8 +88,9 @@ export function beamOf(member: Member, load: Load, joints: readonly Joint[]): Be
   // All that stands on it is carried by it, also where its space reaches past its ends, or lies beside it.
   const over = (stretch: readonly [number, number]) => {
     const [a, b] = [clip(stretch[0]), clip(stretch[1])];
+    // What lies past the end of it, over the breadth of what holds it there, presses on its end.
     const [first, last] = b - a > 0 ? [a, b] : [Math.max(0, a - 1), Math.min(length, a + 1)];
-    return { from: first, to: last, middle: (onIt(stretch[0]) + onIt(stretch[1])) / 2 - from };
+    return { from: first, to: last, middle: b - a > 0 ? (onIt(stretch[0]) + onIt(stretch[1])) / 2 - from : (first + last) / 2 };
   };
   const reach = (s: Standing) => stretchAlong(along, s.along, s.from, s.to);
   const stand = (s: Standing): readonly LineLoad[] => {
