@@ -192,6 +192,20 @@ export function carry(shape: Shape, workshop: Workshop): Carried {
   return carryDown(shape, standingOn(shape), workshop);
 }
 
+/** What was carried last, by the first member of it. */
+const last = new WeakMap<CarriedMember, Carried>();
+
+/** The very same as before where each member carries what it did, so that what was found out about all of it is still known. */
+function asItWas(now: Carried): Carried {
+  const [first] = now.members.values();
+  if (!first) return now;
+  const before = last.get(first);
+  const of = before && [...before.members.values()];
+  if (of?.length === now.members.size && [...now.members.values()].every((c, i) => of[i] === c)) return before as Carried;
+  last.set(first, now);
+  return now;
+}
+
 /**
  * The same for what stands on members, whatever spaces they bound.
  * @example carryDown(SOLVED.shape, { standing: new Map(), unweighed: new Map() }, SHOP).massKg // 28.0704
@@ -234,7 +248,7 @@ export function carryDown(
       if (carried.unknown.length > 0) above.set(s.carrier, new Set([...(above.get(s.carrier) ?? []), ...carried.unknown]));
     }
   }
-  return { members, floor: asNewtons(floor), massKg: asKg(massKg) };
+  return asItWas({ members, floor: asNewtons(floor), massKg: asKg(massKg) });
 }
 
 /**

@@ -1,5 +1,15 @@
-import { allScrews, axisOf, contactOf, extentsOf, fixingsOf, type AxisIndex, type Carried, type Extents } from '../carry/index.js';
-import { fine, grouped, say, type Sentence } from '../figure/index.js';
+import {
+  allScrews,
+  axisOf,
+  contactOf,
+  extentsOf,
+  fixingsOf,
+  type AxisIndex,
+  type Carried,
+  type Extents,
+  type PlacedRow,
+} from '../carry/index.js';
+import { asBefore, fine, grouped, say, type Sentence } from '../figure/index.js';
 import type { Check } from '../finding/index.js';
 import type { Letters, Member, Role, Shape } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
@@ -81,6 +91,24 @@ function nearest(from: Vector, out: Vector, all: readonly There[], round: number
   return found;
 }
 
+const waysAsBefore = asBefore<PlacedRow, readonly Way[]>();
+const narrowAsBefore = asBefore<readonly PlacedRow[], readonly Way[]>();
+
+/** The ways to the heads of a row of screws that are not free for a driver; the same as before where the same is in the way. */
+function waysTo(placed: PlacedRow, standing: Standing): readonly Way[] {
+  const { holds, row, screws } = placed;
+  const out = row.contact.normal.map((c) => -c) as unknown as Vector;
+  const heads = screws.map((s) => s.head);
+  const others = standing.inTheWay(heads, out, ROUND).filter(({ member }) => member !== row.through && member !== row.into);
+  return waysAsBefore(placed, { same: others.map((o) => o.member), alike: null }, () =>
+    heads.flatMap((head): Way[] => {
+      const met = nearest(head, out, others, ROUND);
+      // What lies on the heads faces them, and is told as that.
+      return met && met.free > 0 && met.free < DRIVER.straight ? [{ holds, through: row.through, free: met.free, by: met.member }] : [];
+    }),
+  );
+}
+
 /** The narrowest way for each that is held, what holds it and what is in the way; the narrowest of all first. */
 function narrowest(ways: readonly Way[]): readonly Way[] {
   const byPair = new Map<string, Way>();
@@ -102,24 +130,19 @@ export function handChecks(shape: Shape, carried: Carried, letters: Letters, set
   const stays = shape.members
     .filter((m) => !moves.has(m.id) && !LAST.has(m.role))
     .map((member) => ({ member, extents: extentsOf(member) }));
-  const standing = new Standing(stays);
   const byId = new Map(shape.members.map((m) => [m.id, m]));
   const name = (id: string) => {
     const member = byId.get(id);
     return member ? nameOf(member, letters) : id;
   };
-  const ways = allScrews(carried)
-    .filter(({ holds, row }) => !moves.has(holds) && !LAST.has(row.through.role) && axisOf(row.contact.normal) !== undefined)
-    .flatMap(({ holds, row, screws }) => {
-      const out = row.contact.normal.map((c) => -c) as unknown as Vector;
-      const heads = screws.map((s) => s.head);
-      const others = standing.inTheWay(heads, out, ROUND).filter(({ member }) => member !== row.through && member !== row.into);
-      return heads.flatMap((head): Way[] => {
-        const met = nearest(head, out, others, ROUND);
-        // What lies on the heads faces them, and is told as that.
-        return met && met.free > 0 && met.free < DRIVER.straight ? [{ holds, through: row.through, free: met.free, by: met.member }] : [];
-      });
-    });
+  const rows = allScrews(carried);
+  const ways = narrowAsBefore(rows, { same: stays.map((s) => s.member), alike: null }, () => {
+    const standing = new Standing(stays);
+    const asked = rows.filter(
+      ({ holds, row }) => !moves.has(holds) && !LAST.has(row.through.role) && axisOf(row.contact.normal) !== undefined,
+    );
+    return narrowest(asked.flatMap((placed) => waysTo(placed, standing)));
+  });
   const told = (alike: readonly Way[]): Check => {
     const [way] = alike as [Way];
     const held = alike.map(({ holds }) => byId.get(holds)).filter((m) => m !== undefined);
@@ -141,7 +164,7 @@ export function handChecks(shape: Shape, carried: Carried, letters: Letters, set
     };
   };
   const roleOf = (id: string) => byId.get(id)?.role ?? id;
-  const together = grouped(narrowest(ways), (w) => `${roleOf(w.holds)} ${roleOf(w.by.id)} ${w.free.toFixed(1)}`);
+  const together = grouped(ways, (w) => `${roleOf(w.holds)} ${roleOf(w.by.id)} ${w.free.toFixed(1)}`);
   return [...together.map(told), ...nuts(shape, carried, letters, settings, stays)];
 }
 

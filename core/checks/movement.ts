@@ -56,8 +56,9 @@ function grooved(panel: Member, members: readonly Member[], letters: Letters, wo
  */
 export function movementChecks(piece: Piece, { members }: Shape, letters: Letters, workshop: Workshop): Check[] {
   const byId = new Map(members.map((m) => [m.id, m]));
+  const inGrooves = new Set(members.flatMap((m) => m.features.flatMap((f) => (f.kind === 'groove' ? [f.mate] : []))));
   return members.flatMap((deck): Check[] => {
-    if (deck.role !== 'deck') return grooved(deck, members, letters, workshop);
+    if (deck.role !== 'deck') return inGrooves.has(deck.id) ? grooved(deck, members, letters, workshop) : [];
     const { material } = propertiesOf(deck.stock);
     const moves = movementOf(material.id, toMm(deck.width.value), workshop.settings.serviceClass);
     if (!moves || moves.flat <= TAKEN_UP) return [];

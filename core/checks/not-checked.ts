@@ -1,5 +1,5 @@
 import { fixingsOf, type Carried } from '../carry/index.js';
-import { grouped, say, type Sentence } from '../figure/index.js';
+import { asBefore, grouped, say, type Sentence } from '../figure/index.js';
 import type { Check } from '../finding/index.js';
 import type { Letters, Member, Piece, Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
@@ -23,14 +23,19 @@ const parts = ({ members }: Carried): readonly Open[] =>
       reason: unknown.length > 0 ? `${missing ?? ''} is not known` : (missing ?? 'something is missing'),
     }));
 
+const jointsAsBefore = asBefore<Carried, readonly Open[]>();
+
 /** The joints of a piece that are not checked. @example uncheckedJoints(SOLVED.carried, SHOP).length // 0 */
-export function uncheckedJoints({ members }: Carried, { settings }: Pick<Workshop, 'settings'>): readonly Open[] {
-  const byId = new Map([...members.values()].map((c) => [c.member.id, c.member]));
-  return [...members.values()].flatMap((c) =>
-    fixingsOf(c, byId, settings)
-      .filter((f) => f.state === 'not checked')
-      .map((f): Open => ({ what: 'joint', member: c.member, reason: f.reason ?? 'something is not known of them' })),
-  );
+export function uncheckedJoints(carried: Carried, { settings }: Pick<Workshop, 'settings'>): readonly Open[] {
+  return jointsAsBefore(carried, { same: [settings], alike: null }, () => {
+    const all = [...carried.members.values()];
+    const byId = new Map(all.map((c) => [c.member.id, c.member]));
+    return all.flatMap((c) =>
+      fixingsOf(c, byId, settings)
+        .filter((f) => f.state === 'not checked')
+        .map((f): Open => ({ what: 'joint', member: c.member, reason: f.reason ?? 'something is not known of them' })),
+    );
+  });
 }
 
 const uprights = (piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): readonly Open[] =>

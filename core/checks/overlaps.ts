@@ -29,6 +29,7 @@ function overlapping(members: readonly Member[]): { readonly a: Member; readonly
     for (let k = i + 1; k < sorted.length; k += 1) {
       const q = sorted[k] as (typeof sorted)[number];
       if (q.box.x0 >= p.box.x1) break;
+      if (q.box.y0 >= p.box.y1 || p.box.y0 >= q.box.y1 || q.box.z0 >= p.box.z1 || p.box.z0 >= q.box.z1) continue;
       const rough = boxDepth(p.box, q.box);
       if (rough <= LEAST || letIn(p.member, q.member)) continue;
       const by = isBlock(p.member) && isBlock(q.member) ? rough : overlapOf(solidOfMember(p.member), solidOfMember(q.member));

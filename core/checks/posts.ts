@@ -1,5 +1,5 @@
 import { UNBRACED, columnOf, ofWhatIsSafe, type Carried, type CarriedMember, type ColumnAnswer } from '../carry/index.js';
-import { fine, force, say } from '../figure/index.js';
+import { asBefore, fine, force, say } from '../figure/index.js';
 import { pieceFix, severityOf, type Check } from '../finding/index.js';
 import { hangs, isBack, type Letters, type Member, type Piece, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
@@ -22,15 +22,11 @@ const stands = ({ frame: { u, v, n } }: Member) => n[1] === 0 && (Math.abs(u[1])
 /** What stands upright under something, with how near it is to bowing out; null where nothing is published. */
 type Columns = readonly { readonly c: CarriedMember; readonly answer: ColumnAnswer | null }[];
 
-/** What is carried never changes, and is of one piece. */
-const known = new WeakMap<Carried, Columns>();
+const columnsAsBefore = asBefore<Carried, Columns>();
 
 /** Posts, sides, dividers and legs that something stands on, each with how near it is to bowing out. */
-export function columnsIn(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): Columns {
-  const columns = known.get(carried) ?? newColumns(piece, shape, carried, workshop);
-  known.set(carried, columns);
-  return columns;
-}
+export const columnsIn = (piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): Columns =>
+  columnsAsBefore(carried, { same: [piece, workshop.settings], alike: null }, () => newColumns(piece, shape, carried, workshop));
 
 function newColumns(piece: Piece, shape: Shape, carried: Carried, workshop: Workshop): Columns {
   if (hangs(shape)) return [];

@@ -29,8 +29,17 @@ export function ownStock(piece: Piece): readonly StockUse[] {
   return [...shellOf(piece).uses(piece), ...ofInteriors().flatMap((kind) => kind.uses(piece))];
 }
 
+/** Pieces never change, so that what each names is found once. */
+const known = new WeakMap<Piece, readonly Named[]>();
+
 /** Every record outside itself that a piece names. @example namedBy(CASE).length // 6 */
 export function namedBy(piece: Piece): readonly Named[] {
+  const named = known.get(piece) ?? newlyNamed(piece);
+  known.set(piece, named);
+  return named;
+}
+
+function newlyNamed(piece: Piece): readonly Named[] {
   const opening: Named[] = piece.opening === undefined ? [] : [{ kind: 'opening', id: piece.opening, where: 'opening' }];
   const stock = ownStock(piece).map(({ id, where }): Named => ({ kind: 'stock', id, where }));
   const people: Named[] = piece.usedBy ? [{ kind: 'person', id: piece.usedBy.person, where: 'usedBy' }] : [];

@@ -122,8 +122,19 @@ export function numbersIn(schema: TSchema, document: unknown): readonly NumberIn
 /** Values in which every number was found to be meant, by what they were held against: what an edit leaves is not gone through again. */
 const meantBy = new WeakMap<object, WeakSet<Node>>();
 
+/** What was found in whole documents, by what they were held against. */
+const foundIn = new WeakMap<object, WeakMap<TSchema, readonly NumberIn[]>>();
+
 /** Every number of a document that is taken and that nobody means, such as a saw blade of a thousandth. @example outOfSense(SizeSchema, mm(30_000)).length // 1 */
 export function outOfSense(schema: TSchema, document: unknown): readonly NumberIn[] {
+  if (!isFields(document)) return lookedFor(schema, document);
+  const by = foundIn.get(document) ?? new WeakMap<TSchema, readonly NumberIn[]>();
+  const found = by.get(schema) ?? lookedFor(schema, document);
+  foundIn.set(document, by.set(schema, found));
+  return found;
+}
+
+function lookedFor(schema: TSchema, document: unknown): readonly NumberIn[] {
   const found: NumberIn[] = [];
   const met: (readonly [Node, object])[] = [];
   goThrough(

@@ -168,10 +168,15 @@ function landingsOf(row: PlacedRow): readonly Clash[] {
   });
 }
 
+/** Rows of screws never change. */
+const clashes = new WeakMap<readonly PlacedRow[], readonly Clash[]>();
+
 /**
  * What is wrong with where screws go: rows that face each other, screws that meet, and those that land in what is cut for others.
  * @example clashesOf([]) // []
  */
 export function clashesOf(rows: readonly PlacedRow[]): readonly Clash[] {
-  return [...meetings(rows), ...rows.flatMap(landings)];
+  const found = clashes.get(rows) ?? [...meetings(rows), ...rows.flatMap(landings)];
+  clashes.set(rows, found);
+  return found;
 }
