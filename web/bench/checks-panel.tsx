@@ -10,7 +10,7 @@ import { Button, Faint } from '../shared/ui.js';
 import { line as rule, link } from '../theme/tokens.js';
 import { useBench, useSettledBench, type Draft } from './bench.js';
 import { MovedList } from './moved.js';
-import { TriedLine, TryAll, useTriedFixes } from './tried-fixes.js';
+import { TriedLine, useTriedFixes } from './tried-fixes.js';
 import { useLater } from './use-later.js';
 import { Laid } from '../shared/laid.js';
 
@@ -116,26 +116,19 @@ function FixRow({ fix, name, looking, tried }: { fix: Fix; name: string; looking
   );
 }
 
-/** The ways to mend what a check tells; those that were tried in the order of what they come to. */
-function FixList({ check, looking }: { check: Check; looking: boolean }) {
+/** The ways to mend what a check tells, in the order of what they come to once they were tried; none that would stop the build. */
+function FixList({ check, looking, tried }: { check: Check; looking: boolean; tried: readonly TriedFix[] }) {
   const precision = usePrecision();
-  const trying = useTriedFixes(check);
   if (check.fixes.length === 0) return null;
   const name = `For: ${writeSentence(check.sentence, precision)}`;
-  // Those that were tried come first, in their order, but for what would stop the build.
-  const tried = new Set(trying.tried.map((t) => t.at));
-  const order = trying.tried.filter((t) => !t.stops).map((t) => t.at);
-  const rest = check.fixes.flatMap((_, i) => (tried.has(i) ? [] : [i]));
+  const by = new Map(tried.map((t) => [t.at, t]));
+  const order = [...by.keys(), ...check.fixes.flatMap((_, i) => (by.has(i) ? [] : [i]))];
   return (
     <Fixes>
-      {[...order, ...rest].map((i) => {
+      {order.map((i) => {
         const fix = check.fixes[i];
-        const tried = trying.tried.find((t) => t.at === i);
-        return fix ? <FixRow key={i} fix={fix} looking={looking} name={name} tried={tried} /> : null;
+        return fix && !by.get(i)?.stops ? <FixRow key={i} fix={fix} looking={looking} name={name} tried={by.get(i)} /> : null;
       })}
-      <li>
-        <TryAll check={check} trying={trying} />
-      </li>
     </Fixes>
   );
 }
@@ -170,6 +163,7 @@ const CheckList = memo(function CheckList({ checks, looking }: { checks: readonl
   const moreOpen = Math.max(0, open.length - FIRST.open);
   const moreGood = Math.max(0, good.length - FIRST.good);
   const more = [...(moreOpen > 0 ? [`${moreOpen} more to look at`] : []), ...(moreGood > 0 ? [`${moreGood} more are fine`] : [])];
+  const tried = useTriedFixes(open.slice(0, FIRST.open));
   const pick = (check: Check) => 'id' in check.about && select(check.about.id);
   return (
     <section aria-label="Checks on this piece">
@@ -187,7 +181,7 @@ const CheckList = memo(function CheckList({ checks, looking }: { checks: readonl
                 <p>{writeSentence(check.sentence, precision)}</p>
               )}
               <CheckLink check={check} />
-              <FixList check={check} looking={looking} />
+              <FixList check={check} looking={looking} tried={tried.get(check.id) ?? []} />
             </div>
           </li>
         ))}

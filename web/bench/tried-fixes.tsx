@@ -1,75 +1,45 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo } from 'react';
 import type { Check } from '../../core/checks/index.js';
 import { writeMass, writeSentence } from '../../core/figure/index.js';
 import type { TriedFix } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
-import { Button, Faint, Row } from '../shared/ui.js';
+import { Faint } from '../shared/ui.js';
 import { useWorker } from '../shared/use-worker.js';
 import { useSettledBench } from './bench.js';
-import type { FixesAsked } from './fixes.worker.js';
+import { usePaused } from './use-later.js';
+import type { FixesAsked, FixesTried } from './fixes.worker.js';
 import { asKg } from '../../core/measures/index.js';
 
 const startFixes = () => new Worker(new URL('./fixes.worker.ts', import.meta.url), { type: 'module' });
-const NONE: readonly TriedFix[] = [];
+const NONE: FixesTried = new Map();
+
+/** Less than this is nothing: a gram, a hundredth of the money of the project. */
+const NOTHING = { kg: 0.001, cost: 0.01 };
 
 /** What a fix that was tried comes to, in one line. */
 export function TriedLine({ tried: { mends, why, addedKg, addedCost } }: { tried: TriedFix }) {
   const precision = usePrecision();
   if (!mends) return <Faint>Not enough: {why ? writeSentence(why, precision) : ''}</Faint>;
-  if (addedKg === 0 && addedCost === 0) return <Faint>Mends it · adds nothing</Faint>;
   const signed = (n: number, text: string) => `${n < 0 ? '−' : '+'}${text}`;
-  const cost = addedCost === null ? 'price not known' : `cost ${signed(addedCost, Math.abs(addedCost).toFixed(2))}`;
-  return (
-    <Faint>
-      Mends it · {signed(addedKg, writeMass(asKg(Math.abs(addedKg)), precision.unit))} · {cost}
-    </Faint>
-  );
+  const adds = [
+    ...(Math.abs(addedKg) < NOTHING.kg ? [] : [signed(addedKg, writeMass(asKg(Math.abs(addedKg)), precision.unit))]),
+    ...(addedCost === null ? ['price not known'] : []),
+    ...(addedCost === null || Math.abs(addedCost) < NOTHING.cost ? [] : [`cost ${signed(addedCost, Math.abs(addedCost).toFixed(2))}`]),
+  ];
+  return <Faint>{['Mends it', ...(adds.length > 0 ? adds : ['adds nothing'])].join(' · ')}</Faint>;
 }
 
-/** The fixes of a check, tried in the solver in a worker where that is asked for. */
-export function useTriedFixes(check: Check) {
+/** The fixes of checks, each tried in the solver by a worker once the piece rests; none until they were. */
+export function useTriedFixes(checks: readonly Check[]): FixesTried {
   const { settled, workshop } = useSettledBench();
-  const [of, setOf] = useState<typeof settled | null>(null);
-  const asked = of === settled;
+  // While somebody types they would be tried for nothing.
+  const rested = usePaused<typeof settled | null>(settled, true, null);
+  const asked = checks.filter((c) => c.fixes.some((f) => f.change.target === 'piece')).map((c) => c.id);
+  const ids = asked.join('\n');
   const ask = useMemo<FixesAsked | null>(
-    () => (asked ? { piece: settled.piece, workshop, letters: settled.letters, check: check.id } : null),
-    [asked, settled, workshop, check.id],
+    () => (rested === settled && ids !== '' ? { piece: settled.piece, workshop, letters: settled.letters, checks: ids.split('\n') } : null),
+    [rested, settled, workshop, ids],
   );
-  const { work, stop } = useWorker(startFixes, ask, NONE);
-  const state = asked ? work.kind : 'asked for';
-  return {
-    state,
-    tried: asked && work.kind === 'done' ? work.reply : NONE,
-    start: () => setOf(settled),
-    stop,
-  } as const;
-}
-
-/** Told once they are tried, where the button was that asked for it, so that the focus stays there. */
-function Tried() {
-  const told = useRef<HTMLSpanElement>(null);
-  useEffect(() => told.current?.focus(), []);
-  return (
-    <Faint as="span" role="status" tabIndex={-1} ref={told}>
-      Each was tried: those that mend it come first.
-    </Faint>
-  );
-}
-
-/** Asks for all fixes to be tried, where there is a choice of them. */
-export function TryAll({ check, trying }: { check: Check; trying: ReturnType<typeof useTriedFixes> }) {
-  const choice = check.fixes.filter((f) => f.change.target === 'piece').length > 1;
-  if (!choice) return null;
-  if (trying.state === 'done') return <Tried />;
-  if (trying.state === 'working')
-    return (
-      <Row role="status">
-        Trying each… <Button onPress={trying.stop}>Stop</Button>
-      </Row>
-    );
-  return (
-    <Button data-quiet onPress={trying.start}>
-      Try each of them
-    </Button>
-  );
+  const { work } = useWorker(startFixes, ask, NONE);
+  return work.kind === 'done' ? work.reply : NONE;
 }
