@@ -117,9 +117,19 @@ describe('drawers that nothing is entered for', () => {
     const { width, depth } = empty.shape.spaces.get('d2')?.clear as { width: { value: Length }; depth: { value: Length } };
     // 0.65 kN/m2.
     const kg = ((toMm(width.value) / 1000) * (toMm(depth.value) / 1000) * 650) / 9.81;
-    expect(bottom?.standing).toEqual([expect.objectContaining({ assumed: true, kg: expect.closeTo(kg, 6) as number })]);
+    expect(bottom?.standing).toEqual([expect.objectContaining({ assumed: 'stores', kg: expect.closeTo(kg, 6) as number })]);
     expect(bottom?.state).toBe('fine');
     expect(text(empty, 'assumed')).toContain('Nothing is entered for');
     expect(text(empty, 'rated')).toBe('2 drawers stay within the rating of the slides.');
+  });
+
+  test('take books where the piece is for those: 1.4 kN/m², and no more than 35 kg on a metre', () => {
+    const books = solve({ ...empty.piece, forBooks: true }, empty.workshop, {});
+    const { width, depth } = empty.shape.spaces.get('d2')?.clear as { width: { value: Length }; depth: { value: Length } };
+    const kg = (toMm(width.value) / 1000) * Math.min(35, ((toMm(depth.value) / 1000) * 1400) / 9.81);
+    expect(books.carried.members.get('d2/drawer-bottom/1')?.standing).toEqual([
+      expect.objectContaining({ assumed: 'books', kg: expect.closeTo(kg, 6) as number }),
+    ]);
+    expect(text(books, 'assumed')).toContain('is assumed, as books weigh.');
   });
 });

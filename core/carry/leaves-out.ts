@@ -1,9 +1,9 @@
-import { mass, say, type Sentence } from '../figure/index.js';
+import { say, type Sentence } from '../figure/index.js';
 import { isBack, type Member } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
 import type { CarriedMember } from './carry.js';
 import { fixingsOf } from './fixings/index.js';
-import { assumedOn } from './standing.js';
+import { saidOfAssumed } from './standing.js';
 
 /**
  * Whether a member that fails comes down or may break, so that it stops the build; what merely shows is for a look.
@@ -17,9 +17,8 @@ export function stopsBuild({ falls, bending }: CarriedMember): boolean {
 function asLoaded(c: CarriedMember): Sentence[] {
   const moves = c.standing.some((s) => s.row !== undefined);
   if (moves) return [say`What stands on it takes up less than its length and may stand anywhere on it: the worst place counts.`];
-  const assumed = assumedOn([c]);
-  if (assumed > 0)
-    return [say`Nothing is entered for it: ${mass(assumed)} is assumed, as stores at home hold. Books weigh twice as much: enter them.`];
+  const assumed = saidOfAssumed([c]);
+  if (assumed) return [say`Nothing is entered for it: ${assumed}`];
   return c.standing.length > 0 ? [say`What stands on it is spread evenly, or stands where it is said to.`] : [];
 }
 

@@ -1,3 +1,4 @@
+import { mass, say, type Sentence } from '../figure/index.js';
 import { asKg, type Kilograms, type Newtons } from '../measures/index.js';
 import { add, sub, toMm } from '../length/index.js';
 import { boxOf, type Member, type PlacedSpace, type Shape, type Stand } from '../piece/index.js';
@@ -18,6 +19,9 @@ export interface Handed {
   readonly over?: { readonly along: Vector; readonly from: number; readonly to: number };
 }
 
+/** What usually stands on shelves and in drawers. */
+export type Usual = 'stores' | 'books';
+
 /** A stretch of a member that things stand on. */
 export interface Standing {
   readonly space: string;
@@ -29,11 +33,11 @@ export interface Standing {
   /** The things one beside the other, where their row is shorter than that and may stand anywhere in it. */
   readonly row?: readonly InRow[];
   /** Nobody said it: what such a shelf usually carries. */
-  readonly assumed?: true;
+  readonly assumed?: Usual;
 }
 
-/** What an empty shelf or drawer of a home is taken to carry, kg on a square metre, and at most on a metre of its length: 0.65 kN/m² of stores at home, typical. */
-export const ASSUMED = { squareMetre: (0.65 * 1000) / GRAVITY, metre: 35 } as const;
+/** What an empty shelf or drawer is taken to carry, kg on a square metre, and at most on a metre of its length: 0.65 kN/m² of stores at home, 1.4 of books, typical. */
+export const ASSUMED = { stores: (0.65 * 1000) / GRAVITY, books: (1.4 * 1000) / GRAVITY, metre: 35 } as const;
 
 /** What is made to have things put on it. */
 const KEEPS: ReadonlySet<Member['role']> = new Set(['shelf', 'drawer bottom']);
@@ -108,16 +112,27 @@ function standingIn(space: PlacedSpace): readonly Standing[] {
 }
 
 /** What is taken to stand in a space that nothing is said of. */
-function assumedIn({ id, box }: PlacedSpace): Standing {
+function assumedIn({ id, box }: PlacedSpace, usual: Usual): Standing {
   const [from, to] = [toMm(box.x0), toMm(box.x1)];
   const metres = (to - from) / 1000;
   const deep = toMm(sub(box.z1, box.z0)) / 1000;
-  return { space: id, along: ACROSS, from, to, kg: asKg(metres * Math.min(ASSUMED.metre, ASSUMED.squareMetre * deep)), assumed: true };
+  return { space: id, along: ACROSS, from, to, kg: asKg(metres * Math.min(ASSUMED.metre, ASSUMED[usual] * deep)), assumed: usual };
 }
 
 /** What is assumed to stand on members, since nothing is entered for them, kg. @example assumedOn([SOLVED.carried.members.get('in-m1/shelf/1')]) // 0 */
 export const assumedOn = (members: readonly { readonly standing: readonly Standing[] }[]): Kilograms =>
   asKg(members.flatMap((c) => c.standing).reduce((sum, s) => sum + (s.assumed ? s.kg : 0), 0));
+
+const AS_USUAL: Readonly<Record<Usual, Sentence>> = {
+  stores: say`as stores at home weigh. Books weigh twice as much`,
+  books: say`as books weigh`,
+};
+
+/** What is said of members that nothing is entered for: how much is assumed there; null where all is entered. */
+export function saidOfAssumed(members: readonly { readonly standing: readonly Standing[] }[]): Sentence | null {
+  const usual = members.flatMap((c) => c.standing).find((s) => s.assumed)?.assumed;
+  return usual ? say`${mass(assumedOn(members))} is assumed, ${AS_USUAL[usual]}.` : null;
+}
 
 /** From where to where a member lies across, mm. */
 function lies({ members }: Shape, id: string): readonly [number, number] {
@@ -141,6 +156,7 @@ export function standingOn(shape: Shape): { standing: Map<string, Standing[]>; u
   const standing = new Map<string, Standing[]>();
   const unweighed = new Map<string, string[]>();
   const keeps = new Set(shape.members.flatMap((m) => (KEEPS.has(m.role) ? [m.id] : [])));
+  const usual = shape.forBooks ? 'books' : 'stores';
   for (const space of shape.spaces.values()) {
     const stand = shape.stands.get(space.id);
     const isOpen = !space.space.split && !space.space.filling;
@@ -149,7 +165,7 @@ export function standingOn(shape: Shape): { standing: Map<string, Standing[]>; u
     if (space.blocks.length === 0 && !stand?.filled && !stand?.people) {
       const keeping = carriers.every((id) => keeps.has(id));
       if (isOpen && keeping)
-        carriers.forEach((id) => standing.set(id, [...(standing.get(id) ?? []), shareOf(assumedIn(space), carriers.length)]));
+        carriers.forEach((id) => standing.set(id, [...(standing.get(id) ?? []), shareOf(assumedIn(space, usual), carriers.length)]));
       continue;
     }
     const { kg, unknown } = loadOf(space, stand?.filled);

@@ -173,6 +173,8 @@ export interface Foot {
 export interface Shape {
   readonly overall: { readonly width: Figure; readonly height: Figure; readonly depth: Figure };
   readonly outside: Outside;
+  /** Books are taken to stand where nothing is entered, rather than stores of a home. */
+  readonly forBooks?: boolean;
   /** What carries what stands in spaces that are not open, by their ids. */
   readonly stands: ReadonlyMap<string, Stand>;
   /** Overall sizes that nothing decides yet: what is drawn only stands in, and nothing of it is judged. */

@@ -57,6 +57,8 @@ export const pieceFields = {
   ),
   /** No one sits, steps or kneels on it, so that low tops and decks are not asked for that. */
   noOneOn: Type.Optional(Type.Boolean()),
+  /** What its shelves and drawers are taken to hold where nothing is entered: books, or stores of a home where it is left out. */
+  forBooks: Type.Optional(Type.Boolean()),
   /** No head of a screw is to be seen from its left, right, front or top. */
   noHeads: Type.Optional(Type.Boolean()),
 };

@@ -6,8 +6,9 @@ import { writeFine, writeWeight, writeMass } from '../../../core/figure/index.js
 import type { Solution } from '../../../core/solution/index.js';
 import { usePrecision } from '../../data/project.js';
 import { useBench } from '../../bench/bench.js';
+import { usePieceFields } from '../../bench/piece-fields.js';
 import { StateMark } from '../../shared/state-mark.js';
-import { Button, Faint } from '../../shared/ui.js';
+import { Button, Faint, WideTick } from '../../shared/ui.js';
 import { line, link, tape, tapePale } from '../../theme/tokens.js';
 import { useDrawnOut } from './in-pose.js';
 import { standingOf, useCarried, useLoaded } from './loaded.js';
@@ -56,7 +57,8 @@ const MOST_LETTERS = 20;
 
 /** The worksheet of Carry: every member that bends, worst first. */
 export function CarrySheet() {
-  const { solution, workshop } = useBench();
+  const { solution, piece, workshop } = useBench();
+  const { change } = usePieceFields();
   const chosen = useCarried();
   const precision = usePrecision();
   const { project } = useParams();
@@ -84,6 +86,14 @@ export function CarrySheet() {
         {writeMass(solution.carried.massKg, precision.unit)}
         {assumed > 0 ? `, and ${writeMass(assumed, precision.unit)} are assumed` : ''}.
       </Laid.p>
+      {assumed > 0 ? (
+        <WideTick
+          isSelected={piece.forBooks ?? false}
+          onChange={(forBooks) => change({ forBooks }, forBooks ? 'Its shelves are for books' : 'Its shelves are for stores')}
+        >
+          Empty shelves are for books
+        </WideTick>
+      ) : null}
       {out === null ? <TipList /> : null}
     </>
   );
