@@ -77,9 +77,13 @@ test('near, but not touching: the wood between them is told', () => {
   expect(clashesOf([rowOf(side(), shelf('one', 400)), rowOf(side(), shelf('two', 406))])).toEqual([]);
 });
 
-test('a screw that lands in the groove for a back', () => {
-  const groove = cut('groove', 'back', [0, 2000], [33, 39]);
-  const row = rowOf(side([groove]), shelf('shelf', 400));
+test('screws are set clear of the groove for a back where there is room, and it is told where there is none', () => {
+  const usual = rowOf(side(), shelf('shelf', 400)).places;
+  const moved = rowOf(side([cut('groove', 'back', [0, 2000], [33, 39])]), shelf('shelf', 400));
+  expect(clashesOf([moved])).toEqual([]);
+  // 37 from the rear, a shank of 4.17: clear of the groove from 39 + 2.08 on, by whole millimetres 5 further in.
+  expect(moved.places.map((at, i) => Math.abs(at - (usual[i] as number)))).toEqual(usual.map(() => 5));
+  const row = rowOf(side([cut('groove', 'back', [0, 2000], [10, 290])]), shelf('shelf', 400));
   const [clash] = clashesOf([row]);
   expect(clash?.kind).toBe('lands');
   expect(heldIn(clash as Clash)).toEqual(['shelf']);

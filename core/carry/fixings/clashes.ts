@@ -1,7 +1,7 @@
-import { toMm } from '../../length/index.js';
-import { ofTwo, placingOf, type Feature, type Member } from '../../piece/index.js';
-import { dot, minus, plus, scaled, type Vector } from '../../solid/index.js';
-import { ownExtents, type Extent, type Extents } from './contact.js';
+import { ofTwo, type Feature } from '../../piece/index.js';
+import { dot, minus, plus, scaled } from '../../solid/index.js';
+import { ownExtents, type Extents } from './contact.js';
+import { cutsIn, isRodIn, type Rod } from './cuts.js';
 import type { PlacedRow, PlacedScrew } from './placed.js';
 
 /** What is wrong with where a row of screws goes. */
@@ -19,54 +19,6 @@ const AXES = [0, 1, 2] as const;
 function overlap(a: Extents, b: Extents, within = -1e-6): boolean {
   return AXES.every((k) => Math.min(a[k][1], b[k][1]) - Math.max(a[k][0], b[k][0]) > -within);
 }
-
-/** The room that a feature takes of its member, along its own directions. Holes are as long as they are deep. */
-function roomOf(member: Member, feature: Feature): Extents {
-  const t = toMm(member.thickness.value);
-  const depth = Math.min(t, toMm(feature.depth));
-  const n: Extent = feature.face === 'up' ? [t - depth, t] : [0, depth];
-  const round = (at: number, across: number): Extent => [at - across / 2, at + across / 2];
-  if (feature.kind === 'hole') {
-    const across = toMm(feature.diameter);
-    return [round(toMm(feature.at.u), across), round(toMm(feature.at.v), across), n];
-  }
-  const { u0, u1, v0, v1 } = feature.region;
-  return [[toMm(u0), toMm(u1)], [toMm(v0), toMm(v1)], n];
-}
-
-/** A straight piece of something round: from one place to another, and how thick. */
-interface Rod {
-  readonly from: Vector;
-  readonly to: Vector;
-  readonly radius: number;
-}
-
-/** Whether something round is in a block of a member's own directions; what only touches it is not. */
-function isRodIn({ from, to, radius }: Rod, member: Member, block: Extents): boolean {
-  const { origin, u, v, n } = placingOf(member);
-  const own = (place: Vector): Vector => {
-    const arm = minus(place, origin);
-    return [dot(arm, u), dot(arm, v), dot(arm, n)];
-  };
-  const [a, b] = [own(from), own(to)];
-  const long = Math.hypot(...minus(b, a));
-  let [enters, leaves] = [0, 1];
-  for (const k of AXES) {
-    const way = b[k] - a[k];
-    const round = radius * Math.sqrt(Math.max(0, 1 - (way / long) ** 2));
-    const [low, high] = [block[k][0] - round + 1e-6, block[k][1] + round - 1e-6];
-    if (Math.abs(way) < 1e-9) {
-      if (a[k] < low || a[k] > high) return false;
-      continue;
-    }
-    const [p, q] = [(low - a[k]) / way, (high - a[k]) / way];
-    enters = Math.max(enters, Math.min(p, q));
-    leaves = Math.min(leaves, Math.max(p, q));
-  }
-  return enters < leaves;
-}
-
-const rodOf = ({ head, point, across }: PlacedScrew): Rod => ({ from: head, to: point, radius: across / 2 });
 
 /** What a head needs outside, mm. */
 const HEAD_ROOM = 5;
@@ -155,18 +107,10 @@ function landings(row: PlacedRow): readonly Clash[] {
   return known;
 }
 
-function landingsOf(row: PlacedRow): readonly Clash[] {
-  const { through, into } = row.row;
-  const own = (id: string) => id === through.id || id === into.id || id === row.holds;
-  return [through, into].flatMap((member): Clash[] => {
-    const cut = member.features.find((f) => {
-      if (own(f.mate)) return false;
-      const room = roomOf(member, f);
-      return row.screws.some((s) => isRodIn(rodOf(s), member, room));
-    });
-    return cut ? [{ kind: 'lands', row, in: cut.kind, member: member.id, mate: cut.mate }] : [];
-  });
-}
+const landingsOf = (row: PlacedRow): readonly Clash[] =>
+  cutsIn(row.row, row.places)
+    .filter(({ cut }) => cut.mate !== row.holds)
+    .map(({ member, cut }) => ({ kind: 'lands', row, in: cut.kind, member: member.id, mate: cut.mate }));
 
 /** Rows of screws never change. */
 const clashes = new WeakMap<readonly PlacedRow[], readonly Clash[]>();

@@ -14,6 +14,7 @@ import {
   type ScrewedWood,
   type WoodScrew,
 } from '../screws.js';
+import { cutsIn } from './cuts.js';
 import { contactOf, depthFrom, grainAlong, middleOf, nearContact, reachAlong, turned, type Contact, type Extent } from './contact.js';
 
 /** Lengths that wood screws are sold in, mm. */
@@ -232,23 +233,47 @@ const FROM_EDGE = 37;
 /** Through a back into a top or a bottom the first one is clear of the screws that come through the sides into the same edge, mm. */
 const FROM_CORNER = 90;
 
-/** How far along screws are set where others come from the other side and would meet them in what they go into: those of one side alone, mm. */
-function aside({ inside, left, through, into, contact: { normal }, screw }: Row): number {
+/** How far screws keep along their row from others that come from the other side and would meet them in what they go into, mm. */
+function apartFromOthers({ inside, left, through, into, screw }: Row): number {
   // What keeps clear of others by its height does so already.
   if (through.screwsClear || into.screwsClear) return 0;
-  const fromOther = normal.every((c) => c < 1e-9);
-  return inside > left && fromOther ? KEEP.betweenRows * shankOf(screw) : 0;
+  return inside > left ? KEEP.betweenRows * shankOf(screw) : 0;
 }
 
-/** Where so many screws go along their row, mm along its axis. @example spacedAlong({ room: [0, 300], screw: { shank: 0.164 }, through: SHELF, into: RAIL, contact: { normal: [1, 0, 0] } }, 1) // [150] */
+/** Where so many screws go along their row, mm along its axis: clear of what is cut there for others, as far as there is room. @example spacedAlong({ room: [0, 300], screw: { shank: 0.164 }, through: SHELF, into: RAIL, contact: { normal: [1, 0, 0] } }, 1) // [150] */
 export function spacedAlong(row: Row, count: number): readonly number[] {
   const { holes, screw, room } = row;
   if (holes) return holes;
-  const even = spacedEvenly(row, count);
-  const by = aside(row);
-  const clear = room[1] - KEEP.edge * shankOf(screw);
-  return by > 0 && (even.at(-1) as number) + by <= clear ? even.map((at) => at + by) : even;
+  const places = spacedApart(row, count);
+  if (cutsIn(row, places).length === 0) return places;
+  const keep = KEEP.edge * shankOf(screw);
+  const [down, up] = [(places[0] as number) - room[0] - keep, room[1] - keep - (places.at(-1) as number)];
+  for (let by = MOVED; by <= Math.max(down, up); by += MOVED) {
+    const moved = [by, -by].filter((d) => -d <= down && d <= up).map((d) => places.map((at) => at + d));
+    const clear = moved.find((m) => cutsIn(row, m).length === 0);
+    if (clear) return clear;
+  }
+  return places;
 }
+
+/** Screws are moved clear of something by so much at a time, mm. */
+const MOVED = 1;
+
+function spacedApart(row: Row, count: number): readonly number[] {
+  const { screw, contact } = row;
+  const even = spacedEvenly(row, count);
+  const by = apartFromOthers(row);
+  if (by === 0) return even;
+  const [low, high] = row.room;
+  const fromOther = contact.normal.every((c) => c < 1e-9);
+  if ((even.at(-1) as number) + by <= high - KEEP.edge * shankOf(screw)) return fromOther ? even.map((at) => at + by) : even;
+  // Where there is no room to move them, each side keeps to its own part of it.
+  if (high - low - by < leastRoom(screw, count)) return even;
+  return spacedEvenly({ ...row, room: fromOther ? [low + by, high] : [low, high - by] }, count);
+}
+
+/** What so many screws take up along a row at the least, mm. */
+const leastRoom = (screw: WoodScrew, count: number) => (2 * KEEP.edge + (count - 1) * KEEP.betweenRows) * shankOf(screw);
 
 function spacedEvenly({ room: [low, high], screw, through, along }: Row, count: number): readonly number[] {
   const long = high - low;

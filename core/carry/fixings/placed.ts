@@ -4,7 +4,8 @@ import type { Carried, CarriedMember } from '../carry.js';
 import { shankOf, type WoodScrew } from '../screws.js';
 import { screwsAlong } from './along.js';
 import { bolted } from './bolted.js';
-import { middleOf, placeIn, type Extent, type Extents } from './contact.js';
+import type { Extent, Extents } from './contact.js';
+import { screwAt } from './cuts.js';
 import { spacedAlong, type Row } from './driven.js';
 import { screwedEnds } from './ends.js';
 import type { BoltedEnd } from './fixing.js';
@@ -39,7 +40,8 @@ function thick(places: readonly Vector[], way: Vector, radius: number): Extents 
 export class PlacedRow {
   /** What all of its screws reach over together. */
   readonly reach: Extents;
-  private readonly lengthwise: readonly number[];
+  /** Where they are along it, mm. */
+  readonly places: readonly number[];
   private placed: readonly PlacedScrew[] | null = null;
 
   constructor(
@@ -47,42 +49,32 @@ export class PlacedRow {
     readonly row: Row,
     readonly count: number,
   ) {
-    this.lengthwise = spacedAlong(row, count);
-    const radius = shankOf(row.screw) / 2;
-    const [first, last] = [this.lengthwise[0] as number, this.lengthwise.at(-1) as number];
-    const ends = [first, last].flatMap((at) => [this.at(at, this.head), this.at(at, this.point)]);
-    this.reach = thick(ends, row.contact.normal, radius);
-  }
-
-  /** Where the heads are along the way of the screws, mm. */
-  private get head(): number {
-    return this.row.contact.plane - this.row.joint.side.thickness;
-  }
-
-  private get point(): number {
-    return this.head + this.row.length;
-  }
-
-  /** Into an edge the row goes along the middle of it, however far what it comes through reaches over that. */
-  private at(lengthwise: number, depth: number): Vector {
-    const { contact } = this.row;
-    return placeIn(contact, lengthwise, middleOf(contact.over[1]), depth);
+    this.places = spacedAlong(row, count);
+    const ends = [this.places[0] as number, this.places.at(-1) as number].map((at) => screwAt(row, at));
+    this.reach = thick(
+      ends.flatMap(({ from, to }) => [from, to]),
+      row.contact.normal,
+      shankOf(row.screw) / 2,
+    );
   }
 
   /** Its screws, each worked out when they are asked for. */
   get screws(): readonly PlacedScrew[] {
     const { through, into, screw, length, contact } = this.row;
-    this.placed ??= this.lengthwise.map((lengthwise) => ({
-      holds: this.holds,
-      through: through.id,
-      into: into.id,
-      screw,
-      length,
-      across: shankOf(screw),
-      head: this.at(lengthwise, this.head),
-      point: this.at(lengthwise, this.point),
-      way: contact.normal,
-    }));
+    this.placed ??= this.places.map((at) => {
+      const { from, to } = screwAt(this.row, at);
+      return {
+        holds: this.holds,
+        through: through.id,
+        into: into.id,
+        screw,
+        length,
+        across: shankOf(screw),
+        head: from,
+        point: to,
+        way: contact.normal,
+      };
+    });
     return this.placed;
   }
 }
