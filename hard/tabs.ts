@@ -20,6 +20,9 @@ const FIELDS = [
   { name: 'Depth, middle', of: 'depths' },
 ] as const;
 
+/** How often it is looked, how long nothing has to be under way, and for how long it is waited for at the most, ms. */
+const [LOOKS, QUIET, LONGEST] = [50, 500, 30_000];
+
 interface Change {
   readonly change: number;
   readonly label: string;
@@ -39,15 +42,29 @@ export async function twoTabs(rounds: number, seed: number, told: (text: string)
   const asked = async <T>(what: string) => (await (await fetch(`${path}/${what}`)).json()) as T;
   const valueOf = async (of: 'widths' | 'depths') =>
     ((await asked<{ data: Record<'widths' | 'depths', { value: number }[]> }>('openings/alcove')).data[of][0]?.value ?? 0) / MM;
-  const settled = async (tab: Page) => {
-    // What one has to choose between is shown: one's own is kept.
+  // What one has to choose between is shown, sooner or later: one's own is kept.
+  const until = async (tab: Page, done: () => Promise<boolean>) => {
     const keep = tab.getByRole('button', { name: 'Keep mine' });
-    await tab.waitForTimeout(150);
-    if (await keep.isVisible()) await keep.click();
-    await tab
+    for (let waited = 0; waited < LONGEST; waited += LOOKS) {
+      if (await keep.isVisible()) await keep.click();
+      if (await done()) return true;
+      await tab.waitForTimeout(LOOKS);
+    }
+    return false;
+  };
+  const busy = (tab: Page) =>
+    tab
       .getByRole('status')
       .filter({ hasText: /Saving|waiting/ })
-      .waitFor({ state: 'detached', timeout: 20_000 });
+      .or(tab.getByRole('button', { name: 'Keep mine' }))
+      .first()
+      .isVisible();
+  const settled = (tab: Page) => {
+    let quiet = 0;
+    return until(tab, async () => {
+      quiet = (await busy(tab)) ? 0 : quiet + LOOKS;
+      return quiet > QUIET;
+    });
   };
   let [lost, refused] = [0, 0];
   try {
@@ -83,12 +100,11 @@ export async function twoTabs(rounds: number, seed: number, told: (text: string)
       const box = tab.getByRole('textbox', { name: field.name });
       await box.fill(`${value}`);
       await box.press('Enter');
-      await settled(tab);
-      const kept = await valueOf(field.of);
-      if (kept !== value) {
+      if (!(await until(tab, async () => (await valueOf(field.of)) === value))) {
         lost += 1;
-        told(`round ${round}: ${field.name} was set to ${value}, and ${kept} is kept`);
+        told(`round ${round}: ${field.name} was set to ${value}, and ${await valueOf(field.of)} is kept`);
       }
+      await settled(tab);
     }
   } finally {
     await browser.close();

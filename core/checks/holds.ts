@@ -1,4 +1,13 @@
-import { fixingsOf, heldAt, ofWhatIsSafe, screwsAlong, type Carried, type CarriedMember, type Fixing } from '../carry/index.js';
+import {
+  fixingsOf,
+  heldAt,
+  ofWhatIsSafe,
+  saidOfFixing,
+  screwsAlong,
+  type Carried,
+  type CarriedMember,
+  type Fixing,
+} from '../carry/index.js';
 import { force, say } from '../figure/index.js';
 import type { Letters, Member, Piece } from '../piece/index.js';
 import type { Settings, Workshop } from '../project/index.js';
@@ -45,8 +54,8 @@ function weakJoint(
       state: joint.state,
       about: { kind: 'member', id: c.member.id },
       sentence: fails
-        ? say`${gives}, more than that holds. ${joint.sentence()}`
-        : say`${gives}, close to what that holds. ${joint.sentence()}`,
+        ? say`${gives}, more than that holds. ${saidOfFixing(joint, c.member.id, all)}`
+        : say`${gives}, close to what that holds. ${saidOfFixing(joint, c.member.id, all)}`,
       fixes: fails ? otherWays(piece, all, c.member.id, letters, settings) : [],
     },
   ];

@@ -1,4 +1,4 @@
-import { clashesOf, PlacedRow, rowBetween, type Clash } from '../carry/index.js';
+import { clashesOf, PlacedRow, rowBetween, setApart, type Clash } from '../carry/index.js';
 import { writeExactly } from '../figure/index.js';
 import { mm } from '../length/index.js';
 import {
@@ -61,6 +61,18 @@ function cut(kind: 'groove' | 'housing', mate: string, [u0, u1]: [number, number
 test('a rail on edge under a shelf is clear of it: its screws lie 30 under those of the shelf', () => {
   const rail = board('rail', facingFrame(at(20, 360, 253)), 800, 40);
   expect(clashesOf([rowOf(side(), shelf('shelf', 400)), rowOf(side(), rail)])).toEqual([]);
+});
+
+test('rows that meet in a post at one height are set apart by as little as it takes', () => {
+  const post = board('post', uprightFrame(at(0, 0, 0)), 700, 45, [], 45);
+  const across = board('across', facingFrame(at(45, 500, 12)), 800, 95);
+  const back: Frame = { origin: at(32, 500, 45), u: [0, 0, 1], v: [0, 1, 0], n: [-1, 0, 0] };
+  const rows = [rowOf(post, across), rowOf(post, board('back', back, 400, 95))];
+  expect(clashesOf(rows).map((c) => c.kind)).toEqual(['meets']);
+  const apart = setApart(rows);
+  expect(clashesOf(apart)).toEqual([]);
+  // Shanks of 4.17 with 1.5 of wood between them: 5.67, by whole millimetres 6.
+  expect(apart.map((r) => Math.abs(r.moved))).toEqual([0, 6]);
 });
 
 test('rows at one place meet, and both members are named', () => {

@@ -9,6 +9,8 @@ import {
   getAwayWith,
   panelSpecOf,
   sagOfPanel,
+  movedBy,
+  saidOfFixing,
   spacedAlong,
   tippingCases,
   usedSo,
@@ -107,8 +109,8 @@ export function reportLoads(solution: Solution, plates = false) {
       carrier: f.support.carrier,
       newtons: f.support.newtons,
       state: f.state,
-      sentence: writeExactly(f.sentence()),
-      ...(f.screws ? { screws: reportScrews(f.screws) } : {}),
+      sentence: writeExactly(saidOfFixing(f, c.member.id, solution.carried)),
+      ...(f.screws ? { screws: reportScrews(f.screws, movedBy(solution.carried, c.member.id, f.screws.row)) } : {}),
     })),
   }));
 }
@@ -127,7 +129,7 @@ function reportSupport({ on, ...support }: Support) {
 }
 
 /** A row of screws: how many, of what size, and where along an axis of the piece, or a direction in it, mm. */
-function reportScrews({ row, count }: ScrewedEnd) {
+function reportScrews({ row, count }: ScrewedEnd, moved: number) {
   const axis = axisOf(row.along);
   return {
     count,
@@ -136,7 +138,7 @@ function reportScrews({ row, count }: ScrewedEnd) {
     through: row.through.id,
     into: row.into.id,
     along: axis === undefined ? row.along : (['x', 'y', 'z'] as const)[axis],
-    at: spacedAlong(row, count),
+    at: spacedAlong(row, count).map((at) => at + moved),
   };
 }
 

@@ -63,8 +63,12 @@ const meeting = (row: PlacedRow, other: PlacedRow) =>
     return apart < WOOD_BETWEEN ? [{ kind: 'meets', row, other, apart: Math.max(0, apart) }] : [];
   });
 
-/** Rows that lie in one member and come too near to each other, each pair once. */
-function meetings(rows: readonly PlacedRow[]): Clash[] {
+/** Whether screws of two rows would be as near to each other as no wood should be. @example comeTooNear({ reach: [[0, 5], [0, 5], [0, 5]] }, { reach: [[50, 55], [0, 5], [0, 5]] }) // false */
+export const comeTooNear = (row: PlacedRow, other: PlacedRow): boolean =>
+  overlap(row.reach, other.reach, HEAD_ROOM) && nearest(row, other) < WOOD_BETWEEN;
+
+/** Rows that lie in one member and come too near to each other, each pair once. @example meetings([]) // [] */
+export function meetings(rows: readonly PlacedRow[]): Clash[] {
   const inMember = new Map<string, PlacedRow[]>();
   for (const row of rows) {
     for (const id of [row.row.through.id, row.row.into.id]) {

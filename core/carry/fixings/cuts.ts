@@ -14,7 +14,11 @@ export interface Rod {
   readonly radius: number;
 }
 
-/** A screw of a row, so far along it, from its head to its point. Into an edge it goes along the middle of it, however far what it comes through reaches over that. @example screwAt(ROW, 100).radius // 2.1 */
+/**
+ * A screw of a row, so far along it, from its head to its point. Into an edge it goes along the middle of it, however far what it comes
+ * through reaches over that.
+ * @example screwAt({ contact: { plane: 20, over: [[0, 300], [0, 20]], axes: [[0, 0, 1], [0, 1, 0]], normal: [1, 0, 0] }, joint: { side: { thickness: 20 } }, length: 50, screw: { shank: 0.164 } }, 100).to // [50, 10, 100]
+ */
 export function screwAt({ contact, joint, length, screw }: Row, lengthwise: number): Rod {
   const head = contact.plane - joint.side.thickness;
   const at = (depth: number) => placeIn(contact, lengthwise, middleOf(contact.over[1]), depth);

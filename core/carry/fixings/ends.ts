@@ -40,9 +40,9 @@ function datumOf(along: Vector): 'left' | 'foot' | 'front' {
 }
 
 /** Where the screws of a row go, as one sets them out on the member. */
-function placesOf(row: Row, count: number, member: Member): Sentence {
+function placesOf(row: Row, count: number, member: Member, moved: number): Sentence {
   if (row.holes) return say`in the holes that are there for them`;
-  const places = spacedAlong(row, count);
+  const places = spacedAlong(row, count).map((at) => at + moved);
   const [low, high] = reachAlong(member, row.along);
   const datum = datumOf(row.along);
   const first = datum === 'front' ? high - (places.at(-1) as number) : (places[0] as number) - low;
@@ -178,7 +178,7 @@ function valueOf(row: Row, carrier: Member, pull: boolean): ScrewValue {
 const tooMany = ({ row, count }: Extract<Held, { each: Newtons }>) => !row.holes && count > row.most;
 
 /** What is said of screws that hold, or of too many that would be needed. */
-function saidOf(held: Extract<Held, { each: Newtons }>, member: Member, pull: boolean): Sentence {
+function saidOf(held: Extract<Held, { each: Newtons }>, member: Member, pull: boolean, moved: number): Sentence {
   const { row, count } = held;
   const { screw, length, joint, through, into, most, tight, nearEnd } = row;
   const size = say`${screw.name} x ${len(mm(length))}`;
@@ -199,7 +199,7 @@ function saidOf(held: Extract<Held, { each: Newtons }>, member: Member, pull: bo
     ? say``
     : say` ${most} would go across it, ${fine(KEEP.edge * shankOf(screw), 1)} from its edges and ${fine(KEEP.between * shankOf(screw), 1)} apart.`;
   const packed = row.gap === undefined ? say`` : say` with ${fine(row.gap, 1)} between them filled,`;
-  return say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size} through ${through.label},${packed} ${placesOf(row, count, member)}: ${each}.${turned}${near}${end}${room}`;
+  return say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size} through ${through.label},${packed} ${placesOf(row, count, member, moved)}: ${each}.${turned}${near}${end}${room}`;
 }
 
 function screwed(support: Support, member: Member, carrier: Member, pull: boolean): Fixing {
@@ -207,7 +207,7 @@ function screwed(support: Support, member: Member, carrier: Member, pull: boolea
   if ('reason' in held) return notJudged(support, held.reason, () => say`Screws are not checked here: ${held.reason}.`);
   if (!('each' in held)) return notJudged(support, WHY[held.row.why], () => nothingHolds(held.row, carrier));
   const { row, count } = held;
-  const sentence = () => saidOf(held, member, pull);
+  const sentence = (moved = 0) => saidOf(held, member, pull, moved);
   if (tooMany(held)) return { support, state: 'fails', sentence };
   return { support, state: worse(stateOf(held.used, 1), row.tight || row.nearEnd ? 'close' : 'fine'), screws: { count, row }, sentence };
 }

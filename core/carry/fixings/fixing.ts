@@ -35,8 +35,8 @@ export interface Fixing {
   readonly reason?: string;
   /** What it holds, N, where that is one figure. */
   readonly holds?: Newtons;
-  /** What is said of it, put together when it is asked for. */
-  readonly sentence: () => Sentence;
+  /** What is said of it, put together when it is asked for: with its screws where they usually go, or so far along, mm. */
+  readonly sentence: (moved?: number) => Sentence;
   /** Bolts that it takes, where it is bolted. */
   readonly bolts?: BoltedEnd;
   /** Screws that it takes, where it is screwed. */

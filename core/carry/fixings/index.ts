@@ -6,4 +6,5 @@ export * from './ends.js';
 export * from './along.js';
 export * from './placed.js';
 export * from './clashes.js';
+export * from './set-apart.js';
 export * from './bolted.js';

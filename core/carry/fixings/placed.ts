@@ -48,8 +48,10 @@ export class PlacedRow {
     readonly holds: string,
     readonly row: Row,
     readonly count: number,
+    /** How far along it they were set from where they usually go, so that they are clear of others, mm. */
+    readonly moved = 0,
   ) {
-    this.places = spacedAlong(row, count);
+    this.places = spacedAlong(row, count).map((at) => at + moved);
     const ends = [this.places[0] as number, this.places.at(-1) as number].map((at) => screwAt(row, at));
     this.reach = thick(
       ends.flatMap(({ from, to }) => [from, to]),
@@ -79,14 +81,15 @@ export class PlacedRow {
   }
 }
 
-/** Rows never change, so that their screws are placed once for so many of them. */
+/** Rows never change, so that their screws are placed once for so many of them, so far along. */
 const placed = new WeakMap<Row, readonly PlacedRow[]>();
 
-function placedRow(holds: string, row: Row, count: number): PlacedRow {
+/** So many screws of a row that hold a member, set so far along from where they usually go. */
+export function placedRow(holds: string, row: Row, count: number, moved = 0): PlacedRow {
   const ways = placed.get(row) ?? [];
-  const known = ways.find((p) => p.holds === holds && p.count === count);
+  const known = ways.find((p) => p.holds === holds && p.count === count && p.moved === moved);
   if (known) return known;
-  const one = new PlacedRow(holds, row, count);
+  const one = new PlacedRow(holds, row, count, moved);
   placed.set(row, [one, ...ways.slice(0, 3)]);
   return one;
 }
@@ -97,20 +100,6 @@ export function rowsOfScrews(carried: CarriedMember, members: ReadonlyMap<string
   const ends = screwedEnds(carried, members).map((e) => placedRow(member.id, e.row, e.count));
   const along = bending?.builtUp ? screwsAlong(bending.builtUp) : [];
   return [...ends, ...along.flatMap((a) => (a.row ? [placedRow(a.member.id, a.row, a.count)] : []))];
-}
-
-/** What is carried never changes, so that its screws are placed once. */
-const known = new WeakMap<Carried, readonly PlacedRow[]>();
-
-/** Every row of screws of a piece. @example allScrews(SOLVED.carried).length // 2 */
-export function allScrews(carried: Carried): readonly PlacedRow[] {
-  let rows = known.get(carried);
-  if (!rows) {
-    const members = new Map([...carried.members].map(([id, c]) => [id, c.member]));
-    rows = [...carried.members.values()].flatMap((c) => rowsOfScrews(c, members));
-    known.set(carried, rows);
-  }
-  return rows;
 }
 
 /** Bolts that hold one end of a member. */

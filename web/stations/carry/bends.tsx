@@ -1,4 +1,4 @@
-import { isAcross, pathLines, rowsOfScrews } from '../../../core/carry/index.js';
+import { isAcross, pathLines, allScrews } from '../../../core/carry/index.js';
 import type { Vector } from '../../../core/solid/index.js';
 import { writeWeight } from '../../../core/figure/index.js';
 import { fromUnits, toMm } from '../../../core/length/index.js';
@@ -146,12 +146,12 @@ function Screws({ at }: { at: Placing }) {
   const { solution } = useBench();
   const carried = useCarried();
   if (!carried) return null;
-  const members = new Map(solution.shape.members.map((m) => [m.id, m]));
+  const rows = allScrews(solution.carried).filter((r) => r.holds === carried.member.id);
   const x = (n: number) => at.left + n * at.scale;
   const y = (n: number) => at.foot - n * at.scale;
   return (
     <g aria-hidden stroke={ink} strokeWidth={1.6}>
-      {rowsOfScrews(carried, members).flatMap(({ screws }, row) =>
+      {rows.flatMap(({ screws }, row) =>
         screws.map(({ head, point, way }, i) => {
           const [hx, hy] = [x(head[0]), y(head[1])];
           if (Math.abs(way[2]) >= Math.SQRT1_2) return <path key={`${row} ${i}`} d={`M${hx - 3} ${hy}h6M${hx} ${hy - 3}v6`} />;

@@ -5,6 +5,7 @@ import {
   fixingsOf,
   heldAt,
   onSlides,
+  saidOfFixing,
   screwsAlong,
   worse,
   type CarriedMember,
@@ -64,7 +65,7 @@ export function Fixings({ c }: { c: CarriedMember }) {
     ...together(
       ends,
       (f) => `${nameIn(solution, f.support.carrier)}, ${writeWeight(asNewtons(heldAt(f.support)), precision.unit)}`,
-      (f) => writeSentence(f.sentence(), precision),
+      (f) => writeSentence(saidOfFixing(f, c.member.id, solution.carried), precision),
     ),
     ...clashes.map((clash): Line => ({
       state: 'fails',

@@ -1,0 +1,71 @@
+import type { Sentence } from '../../figure/index.js';
+import { KEEP, shankOf } from '../screws.js';
+import type { Carried } from '../carry.js';
+import { comeTooNear, meetings } from './clashes.js';
+import { cutsIn } from './cuts.js';
+import type { Row } from './driven.js';
+import type { Fixing } from './fixing.js';
+import { placedRow, rowsOfScrews, type PlacedRow } from './placed.js';
+
+/** Screws are moved along by so much at a time, mm. */
+const STEP = 1;
+
+/** The same row set along by as little as makes it clear of what is cut there and of all others; null where there is no room for that. */
+function clearOf(row: PlacedRow, others: readonly PlacedRow[]): PlacedRow | null {
+  const { holds, count, places, row: own } = row;
+  if (own.holes) return null;
+  const keep = KEEP.edge * shankOf(own.screw);
+  const [down, up] = [(places[0] as number) - own.room[0] - keep, own.room[1] - keep - (places.at(-1) as number)];
+  for (let by = STEP; by <= Math.max(down, up); by += STEP)
+    for (const moved of [by, -by]) {
+      if (moved > up || -moved > down) continue;
+      const one = placedRow(holds, own, count, row.moved + moved);
+      if (cutsIn(own, one.places).length === 0 && !others.some((o) => comeTooNear(one, o))) return one;
+    }
+  return null;
+}
+
+/** Rows that meet are set apart where one of the two has room for that; the others stay where they usually go. @example setApart([]) // [] */
+export function setApart(rows: readonly PlacedRow[]): readonly PlacedRow[] {
+  const meet = meetings(rows).filter((m) => m.kind === 'meets');
+  if (meet.length === 0) return rows;
+  const places = new Map(rows.map((row, i) => [row, i]));
+  const now = [...rows];
+  const inOne = (row: PlacedRow) => {
+    const ids = [row.row.through.id, row.row.into.id];
+    return now.filter((o) => o !== row && (ids.includes(o.row.through.id) || ids.includes(o.row.into.id)));
+  };
+  for (const { row, other } of meet) {
+    const [first, second] = [places.get(row) as number, places.get(other) as number];
+    if (!comeTooNear(now[first] as PlacedRow, now[second] as PlacedRow)) continue;
+    for (const i of [second, first]) {
+      const clear = clearOf(now[i] as PlacedRow, inOne(now[i] as PlacedRow));
+      if (!clear) continue;
+      now[i] = clear;
+      break;
+    }
+  }
+  return now;
+}
+
+/** What is carried never changes, so that its screws are placed once. */
+const known = new WeakMap<Carried, readonly PlacedRow[]>();
+
+/** Every row of screws of a piece. @example allScrews(SOLVED.carried).length // 2 */
+export function allScrews(carried: Carried): readonly PlacedRow[] {
+  let rows = known.get(carried);
+  if (!rows) {
+    const members = new Map([...carried.members].map(([id, c]) => [id, c.member]));
+    rows = setApart([...carried.members.values()].flatMap((c) => rowsOfScrews(c, members)));
+    known.set(carried, rows);
+  }
+  return rows;
+}
+
+/** How far the screws of a row that holds a member were set along from where they usually go, mm. @example movedBy(SOLVED.carried, 'none', {}) // 0 */
+export const movedBy = (carried: Carried, holds: string, row: Row): number =>
+  allScrews(carried).find((r) => r.holds === holds && r.row === row)?.moved ?? 0;
+
+/** What is said of how a member is held, with its screws where they are. */
+export const saidOfFixing = ({ sentence, screws }: Fixing, holds: string, carried: Carried): Sentence =>
+  sentence(screws ? movedBy(carried, holds, screws.row) : 0);
