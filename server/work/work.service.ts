@@ -35,10 +35,15 @@ export function whileWaited(res: Response): AbortSignal {
 @Injectable()
 export class WorkService implements OnApplicationShutdown {
   private readonly pool: Piscina | null;
+  /** A thread for what is looked at in the middle of an edit: all who edit wait for it, and it for nothing that takes long. */
+  private readonly edits: Piscina | null;
   private readonly jobs = new Map<string, Progress>();
 
   constructor(@Inject(CONFIG) { worker }: Config) {
-    this.pool = worker === null ? null : new Piscina({ filename: worker, minThreads: 0, maxThreads: 2, idleTimeout: IDLE });
+    const threads = (maxThreads: number) =>
+      worker === null ? null : new Piscina({ filename: worker, minThreads: 0, maxThreads, idleTimeout: IDLE });
+    this.pool = threads(2);
+    this.edits = threads(1);
   }
 
   /** How far a job is; undefined for one that is over, or was never begun. */
@@ -70,9 +75,10 @@ export class WorkService implements OnApplicationShutdown {
     const { port1, port2 } = new MessageChannel();
     port1.on('message', ({ done, of }: Progress) => told(done, of));
     try {
-      if (this.pool) {
+      const pool = task === 'keep' ? this.edits : this.pool;
+      if (pool) {
         const asked = { task, given, port: port2 };
-        return (await this.pool.run(asked, { transferList: [port2], signal: signal ?? null })) as Awaited<ReturnType<Tasks[K]>>;
+        return (await pool.run(asked, { transferList: [port2], signal: signal ?? null })) as Awaited<ReturnType<Tasks[K]>>;
       }
       const answer = await doTask(task, told, given);
       if (signal?.aborted) throw stopped();
@@ -86,6 +92,6 @@ export class WorkService implements OnApplicationShutdown {
   }
 
   async onApplicationShutdown(): Promise<void> {
-    await this.pool?.destroy();
+    await Promise.all([this.pool?.destroy(), this.edits?.destroy()]);
   }
 }

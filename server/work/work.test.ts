@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
+import { workshopOf } from '../../core/formats/index.js';
 import { PRINT_SHED } from '../../demo/print-shed.js';
 import { WORKER } from '../places.js';
 import { startApp, type TestApp } from '../test/app.js';
@@ -93,3 +94,19 @@ test('the name of a job is a name', async () => {
   const answer = await fetch(`${url}/projects/print-shed/pieces/mat-stand/sheets.pdf?job=No%20such`);
   expect([answer.status, ((await answer.json()) as { errors: { path: string }[] }).errors[0]?.path]).toEqual([400, '/job']);
 });
+
+test('an edit of a large piece does not wait for files that are read meanwhile', async () => {
+  const service = running.app.get(WorkService);
+  const [over, stop] = [[] as string[], new AbortController()];
+  const reads = [1, 2].map(() =>
+    service.run('read', [LONG], stop).then(
+      () => over.push('read'),
+      () => over.push('stopped'),
+    ),
+  );
+  const { piece } = PRINT_SHED.pieces['ink-case'] as (typeof PRINT_SHED.pieces)[string];
+  const kept = await service.run('keep', [piece, workshopOf(PRINT_SHED), null]);
+  expect([kept.ok, over]).toEqual([true, []]);
+  stop.abort();
+  await Promise.all(reads);
+}, 60_000);
