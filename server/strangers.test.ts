@@ -22,7 +22,7 @@ test(`${runs(100)} requests that nearly fit are all answered, none as a fault of
     const agent = shed.http[method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'](path);
     const asked = body === null ? agent : agent.set('content-type', type || 'application/octet-stream').send(body);
     const answer = await asked.then(
-      ({ status, text }): Answered => ({ status, text: text ?? '' }),
+      ({ status, text, headers }): Answered => ({ status, text: text ?? '', type: headers['content-type'] ?? '' }),
       () => null,
     );
     // A picture or a print is no text.

@@ -31,6 +31,7 @@ export * from './as-panel.js';
 export * from './ask.js';
 export * from './person.js';
 export * from './slides.js';
+export * from './balanced.js';
 export * from './tip-piece.js';
 export * from './fixings/index.js';
 export * from './leaves-out.js';

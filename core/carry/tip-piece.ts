@@ -104,13 +104,14 @@ const woodOf = (members: readonly Member[], carried: Carried): readonly Mass[] =
 const reachOfBox = ({ x0, x1, z0, z1 }: Box, [x, , z]: Vector): number => toMm(x > 0 ? x1 : x0) * x + toMm(z > 0 ? z1 : z0) * z;
 
 /**
- * What a piece and all in it weigh, shut, and how far from its rear the middle of that is, mm.
+ * What a piece and all in it weigh, shut, and how far from its rear, and from its left, the middle of that is, mm.
  * @example massFromWall(SOLVED.shape, SOLVED.carried).kg // 32.0704
  */
-export function massFromWall(shape: Shape, carried: Carried): { readonly kg: Kilograms; readonly out: number } {
+export function massFromWall(shape: Shape, carried: Carried): { readonly kg: Kilograms; readonly out: number; readonly across: number } {
   const all = [...woodOf(shape.members, carried), ...filledSpaces(shape, carried)];
   const kg = asKg(all.reduce((sum, m) => sum + m.kg, 0));
-  return { kg, out: kg > 0 ? all.reduce((sum, m) => sum + m.kg * m.at[2], 0) / kg : 0 };
+  const middle = (k: 0 | 2) => (kg > 0 ? all.reduce((sum, m) => sum + m.kg * m.at[k], 0) / kg : 0);
+  return { kg, out: middle(2), across: middle(0) };
 }
 
 /** What is this low is leaned and sat on, mm. */

@@ -1,8 +1,9 @@
 import { asKg, type Kilograms } from '../measures/index.js';
-import { GRAVITY, stateOf, type Carried } from '../carry/index.js';
+import { GRAVITY, balanced, massFromWall, stateOf, type Carried } from '../carry/index.js';
 import { mass, say } from '../figure/index.js';
 import type { Check } from '../finding/index.js';
-import type { Foot, Letters, Shape } from '../piece/index.js';
+import { toMm } from '../length/index.js';
+import { FLOOR, boxOf, type Foot, type Letters, type Member, type Shape } from '../piece/index.js';
 import { nameOf } from './names.js';
 
 interface Loaded {
@@ -10,6 +11,27 @@ interface Loaded {
   readonly name: string;
   readonly kg: Kilograms;
   readonly foot: Foot | undefined;
+  readonly at: { readonly x: number; readonly z: number };
+}
+
+/** Where the middle of a post is across and out, mm. */
+function middleOf(post: Member): Loaded['at'] {
+  const { x0, x1, z0, z1 } = boxOf(post);
+  return { x: (toMm(x0) + toMm(x1)) / 2, z: (toMm(z0) + toMm(z1)) / 2 };
+}
+
+/** Whether all of a piece stands on some posts, and nothing else holds any of it. */
+const standsFree = (posts: readonly Loaded[], { floor }: Carried): boolean =>
+  Math.abs(posts.reduce((sum, p) => sum + p.kg * GRAVITY, 0) - floor) < 1e-6 * floor;
+
+/** The same posts with what they carry so that together they hold the piece up where its weight is. */
+function together(posts: readonly Loaded[], shape: Shape, carried: Carried): readonly Loaded[] {
+  const { kg, out, across } = massFromWall(shape, carried);
+  const loads = balanced(
+    posts.map((p) => ({ ...p.at, load: p.kg })),
+    { x: across, z: out, load: kg },
+  );
+  return posts.map((p, i) => ({ ...p, kg: asKg(loads[i] as number) }));
 }
 
 /** On a floor that is not flat one of them carries nothing. */
@@ -48,14 +70,16 @@ function rated(loaded: readonly Loaded[]): Check[] {
  * What each foot of a piece on posts carries, and whether that is more than it is rated for.
  * @example feetChecks(SOLVED.shape, SOLVED.carried, {}) // []
  */
-export function feetChecks({ members, feet = [] }: Shape, carried: Carried, letters: Letters): Check[] {
+export function feetChecks(shape: Shape, carried: Carried, letters: Letters): Check[] {
+  const { members, feet = [] } = shape;
   const posts = members.filter((m) => m.role === 'post');
   const byPost = new Map(feet.map((f) => [f.under, f]));
-  const loaded = posts.flatMap((post): Loaded[] => {
+  const stand = posts.flatMap((post): Loaded[] => {
     const c = carried.members.get(post.id);
-    if (!c || c.unknown.length > 0 || !c.supports.some((s) => s.carrier === 'floor')) return [];
-    return [{ id: post.id, name: nameOf(post, letters), kg: asKg(c.total / GRAVITY), foot: byPost.get(post.id) }];
+    if (!c || c.unknown.length > 0 || !c.supports.some((s) => s.carrier === FLOOR)) return [];
+    return [{ id: post.id, name: nameOf(post, letters), kg: asKg(c.total / GRAVITY), foot: byPost.get(post.id), at: middleOf(post) }];
   });
+  const loaded = standsFree(stand, carried) ? together(stand, shape, carried) : stand;
   const [first] = loaded;
   if (!first) return [];
   const worst = loaded.reduce((most, l) => (l.kg > most.kg ? l : most), first);

@@ -148,11 +148,14 @@ function bestOf(screws: readonly WoodScrew[], side: number, main: number, beside
   return found ?? shallow.find((s) => s.keeps) ?? shallow[0] ?? { why: 'short', ...short };
 }
 
+/** As deep as another but for rounding, mm. */
+const ALIKE = 1e-6;
+
 /** Which of two goes on the outside: the one with holes for it, else the one that is thinner there. */
 export function outerFirst(a: Member, b: Member, contact: Contact): readonly [Member, Member, Contact] {
   const holed = (m: Member, mate: Member) => holesThrough(m, mate).length > 0;
   const [deepA, deepB] = [depthFrom(a, contact, -1), depthFrom(b, contact, 1)];
-  const first = holed(a, b) || (!holed(b, a) && deepA <= deepB);
+  const first = holed(a, b) || (!holed(b, a) && deepA <= deepB + ALIKE);
   return first ? [a, b, contact] : [b, a, turned(contact)];
 }
 
@@ -265,7 +268,7 @@ function spacedApart(row: Row, count: number): readonly number[] {
   const by = apartFromOthers(row);
   if (by === 0) return even;
   const [low, high] = row.room;
-  const fromOther = contact.normal.every((c) => c < 1e-9);
+  const fromOther = (contact.normal.find((c) => Math.abs(c) > 1e-9) ?? 0) < 0;
   if ((even.at(-1) as number) + by <= high - KEEP.edge * shankOf(screw)) return fromOther ? even.map((at) => at + by) : even;
   // Where there is no room to move them, each side keeps to its own part of it.
   if (high - low - by < leastRoom(screw, count)) return even;
