@@ -148,8 +148,8 @@ function bestOf(screws: readonly WoodScrew[], side: number, main: number, beside
   return found ?? shallow.find((s) => s.keeps) ?? shallow[0] ?? { why: 'short', ...short };
 }
 
-/** As deep as another but for rounding, mm. */
-const ALIKE = 1e-6;
+/** As deep as another but for rounding: places are on a grid of 1/80,000 mm. */
+const ALIKE = 1e-3;
 
 /** Which of two goes on the outside: the one with holes for it, else the one that is thinner there. */
 export function outerFirst(a: Member, b: Member, contact: Contact): readonly [Member, Member, Contact] {
