@@ -14,12 +14,20 @@ export function useWorker<Ask, Reply>(start: () => Worker, ask: Ask | null, fail
   const [stopped, setStopped] = useState<Ask | null>(null);
   useEffect(() => {
     if (ask === null || stopped === ask) return;
-    const worker = start();
+    const fails = () => setDone({ for: ask, reply: failed });
+    let worker: Worker;
+    try {
+      worker = start();
+    } catch {
+      // No worker is to be had here at all.
+      queueMicrotask(fails);
+      return undefined;
+    }
     worker.onmessage = ({ data }: MessageEvent<Reply>) => {
       setDone({ for: ask, reply: data });
       worker.terminate();
     };
-    worker.onerror = () => setDone({ for: ask, reply: failed });
+    worker.onerror = fails;
     worker.postMessage(ask);
     return () => worker.terminate();
   }, [start, ask, stopped, failed]);

@@ -1,11 +1,21 @@
 import { toMm } from '../../length/index.js';
 import { placingOf, type Feature, type Member } from '../../piece/index.js';
 import { dot, minus, type Vector } from '../../solid/index.js';
-import { shankOf } from '../screws.js';
-import { middleOf, placeIn, type Extent, type Extents } from './contact.js';
-import type { Row } from './driven.js';
+import { shankOf, type ScrewJoint, type WoodScrew } from '../screws.js';
+import { middleOf, placeIn, type Contact, type Extent, type Extents } from './contact.js';
 
 const AXES = [0, 1, 2] as const;
+
+/** Screws of one sort through one member into another. */
+export interface Screwed {
+  readonly through: Member;
+  readonly into: Member;
+  /** From `through` into `into`. */
+  readonly contact: Contact;
+  readonly screw: WoodScrew;
+  readonly length: number;
+  readonly joint: ScrewJoint;
+}
 
 /** A straight piece of something round: from one place to another, and how thick, mm. */
 export interface Rod {
@@ -19,7 +29,7 @@ export interface Rod {
  * through reaches over that.
  * @example screwAt({ contact: { plane: 20, over: [[0, 300], [0, 20]], axes: [[0, 0, 1], [0, 1, 0]], normal: [1, 0, 0] }, joint: { side: { thickness: 20 } }, length: 50, screw: { shank: 0.164 } }, 100).to // [50, 10, 100]
  */
-export function screwAt({ contact, joint, length, screw }: Row, lengthwise: number): Rod {
+export function screwAt({ contact, joint, length, screw }: Screwed, lengthwise: number): Rod {
   const head = contact.plane - joint.side.thickness;
   const at = (depth: number) => placeIn(contact, lengthwise, middleOf(contact.over[1]), depth);
   return { from: at(head), to: at(head + length), radius: shankOf(screw) / 2 };
@@ -65,7 +75,7 @@ export function isRodIn({ from, to, radius }: Rod, member: Member, block: Extent
 }
 
 /** What is cut into a member of a row for others, in which a screw of it lands at one of some places along it. */
-export function cutsIn(row: Row, places: readonly number[]): readonly { readonly member: Member; readonly cut: Feature }[] {
+export function cutsIn(row: Screwed, places: readonly number[]): readonly { readonly member: Member; readonly cut: Feature }[] {
   const own = [row.through.id, row.into.id];
   return [row.through, row.into].flatMap((member) => {
     const cut = member.features.find((f) => {

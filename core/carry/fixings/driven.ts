@@ -10,11 +10,10 @@ import {
   WOOD_SCREWS,
   rootOf,
   shankOf,
-  type ScrewJoint,
   type ScrewedWood,
   type WoodScrew,
 } from '../screws.js';
-import { cutsIn } from './cuts.js';
+import { cutsIn, type Screwed } from './cuts.js';
 import { contactOf, depthFrom, grainAlong, middleOf, nearContact, reachAlong, turned, type Contact, type Extent } from './contact.js';
 
 /** Lengths that wood screws are sold in, mm. */
@@ -39,14 +38,7 @@ export function gravityOf({ material, density }: StockProperties): number | unde
 }
 
 /** A row of screws through one member into another, not yet loaded. */
-export interface Row {
-  readonly through: Member;
-  readonly into: Member;
-  /** From `through` into `into`. */
-  readonly contact: Contact;
-  readonly screw: WoodScrew;
-  readonly length: number;
-  readonly joint: ScrewJoint;
+export interface Row extends Screwed {
   /** What of it is in the wood that holds it, and what is left of that before its point, mm. */
   readonly inside: number;
   readonly left: number;
