@@ -163,7 +163,7 @@ for (const by of [pointer, keyboard]) {
     // Bare rails lean; blocks hold the corners; gussets go before them.
     await expect(page.getByText(/Rails screwed to posts are not counted on/).first()).toBeVisible();
     // Each way out is tried; those that are enough come first.
-    await expect(page.getByText(/^Mends it/).first()).toBeVisible();
+    await expect(page.getByText(/^Fixes it/).first()).toBeVisible();
     await expect(page.getByText(/^Not enough: .*nothing keeps it from leaning/).first()).toBeVisible();
     await hands.tick('Blocks in the corners of the top rails');
     await expect(page.getByText(/its corner blocks take/).first()).toBeVisible();

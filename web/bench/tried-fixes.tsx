@@ -26,7 +26,7 @@ export function TriedLine({ tried: { mends, why, addedKg, addedCost } }: { tried
     ...(addedCost === null ? ['price not known'] : []),
     ...(addedCost === null || Math.abs(addedCost) < NOTHING.cost ? [] : [`cost ${signed(addedCost, Math.abs(addedCost).toFixed(2))}`]),
   ];
-  return <Faint>{['Mends it', ...(adds.length > 0 ? adds : ['adds nothing'])].join(' · ')}</Faint>;
+  return <Faint>{['Fixes it', ...(adds.length > 0 ? adds : ['adds nothing'])].join(' · ')}</Faint>;
 }
 
 /** The fixes of checks, each tried in the solver by a worker once the piece rests; none until they were. */

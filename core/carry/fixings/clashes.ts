@@ -112,9 +112,13 @@ function landings(row: PlacedRow): readonly Clash[] {
 }
 
 const landingsOf = (row: PlacedRow): readonly Clash[] =>
-  cutsIn(row.row, row.places)
-    .filter(({ cut }) => cut.mate !== row.holds)
-    .map(({ member, cut }) => ({ kind: 'lands', row, in: cut.kind, member: member.id, mate: cut.mate }));
+  cutsIn(row.row, row.places, row.holds).map(({ member, cut }) => ({
+    kind: 'lands',
+    row,
+    in: cut.kind,
+    member: member.id,
+    mate: cut.mate,
+  }));
 
 /** Rows of screws never change. */
 const clashes = new WeakMap<readonly PlacedRow[], readonly Clash[]>();

@@ -74,9 +74,13 @@ export function isRodIn({ from, to, radius }: Rod, member: Member, block: Extent
   return enters < leaves;
 }
 
-/** What is cut into a member of a row for others, in which a screw of it lands at one of some places along it. */
-export function cutsIn(row: Screwed, places: readonly number[]): readonly { readonly member: Member; readonly cut: Feature }[] {
-  const own = [row.through.id, row.into.id];
+/** What is cut into a member of a row for others than those two and what it holds, in which a screw of it lands at one of some places along it. */
+export function cutsIn(
+  row: Screwed,
+  places: readonly number[],
+  holds?: string,
+): readonly { readonly member: Member; readonly cut: Feature }[] {
+  const own = [row.through.id, row.into.id, holds];
   return [row.through, row.into].flatMap((member) => {
     const cut = member.features.find((f) => {
       if (own.includes(f.mate)) return false;

@@ -237,22 +237,24 @@ function apartFromOthers({ inside, left, through, into, screw }: Row): number {
 
 /** Where so many screws go along their row, mm along its axis: clear of what is cut there for others, as far as there is room. @example spacedAlong({ room: [0, 300], screw: { shank: 0.164 }, through: SHELF, into: RAIL, contact: { normal: [1, 0, 0] } }, 1) // [150] */
 export function spacedAlong(row: Row, count: number): readonly number[] {
-  const { holes, screw, room } = row;
-  if (holes) return holes;
+  if (row.holes) return row.holes;
   const places = spacedApart(row, count);
   if (cutsIn(row, places).length === 0) return places;
-  const keep = KEEP.edge * shankOf(screw);
-  const [down, up] = [(places[0] as number) - room[0] - keep, room[1] - keep - (places.at(-1) as number)];
-  for (let by = MOVED; by <= Math.max(down, up); by += MOVED) {
-    const moved = [by, -by].filter((d) => -d <= down && d <= up).map((d) => places.map((at) => at + d));
-    const clear = moved.find((m) => cutsIn(row, m).length === 0);
-    if (clear) return clear;
-  }
-  return places;
+  const by = setAside(row, places, (moved) => cutsIn(row, moved).length === 0);
+  return by === null ? places : places.map((at) => at + by);
 }
 
 /** Screws are moved clear of something by so much at a time, mm. */
-const MOVED = 1;
+const STEP = 1;
+
+/** The least that screws at some places along a row are moved, mm, so that something holds of where they are then and none is nearer to an edge than usual; null where nothing does. */
+export function setAside({ room, screw }: Row, places: readonly number[], holds: (moved: readonly number[]) => boolean): number | null {
+  const keep = KEEP.edge * shankOf(screw);
+  const [down, up] = [(places[0] as number) - room[0] - keep, room[1] - keep - (places.at(-1) as number)];
+  for (let by = STEP; by <= Math.max(down, up); by += STEP)
+    for (const moved of [by, -by]) if (moved <= up && -moved <= down && holds(places.map((at) => at + moved))) return moved;
+  return null;
+}
 
 function spacedApart(row: Row, count: number): readonly number[] {
   const { screw, contact } = row;

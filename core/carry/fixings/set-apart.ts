@@ -1,28 +1,21 @@
 import type { Sentence } from '../../figure/index.js';
-import { KEEP, shankOf } from '../screws.js';
 import type { Carried } from '../carry.js';
 import { comeTooNear, meetings } from './clashes.js';
 import { cutsIn } from './cuts.js';
-import type { Row } from './driven.js';
+import { setAside, type Row } from './driven.js';
 import type { Fixing } from './fixing.js';
-import { placedRow, rowsOfScrews, type PlacedRow } from './placed.js';
-
-/** Screws are moved along by so much at a time, mm. */
-const STEP = 1;
+import { PlacedRow, placedRow, rowsOfScrews } from './placed.js';
 
 /** The same row set along by as little as makes it clear of what is cut there and of all others; null where there is no room for that. */
 function clearOf(row: PlacedRow, others: readonly PlacedRow[]): PlacedRow | null {
   const { holds, count, places, row: own } = row;
   if (own.holes) return null;
-  const keep = KEEP.edge * shankOf(own.screw);
-  const [down, up] = [(places[0] as number) - own.room[0] - keep, own.room[1] - keep - (places.at(-1) as number)];
-  for (let by = STEP; by <= Math.max(down, up); by += STEP)
-    for (const moved of [by, -by]) {
-      if (moved > up || -moved > down) continue;
-      const one = placedRow(holds, own, count, row.moved + moved);
-      if (cutsIn(own, one.places).length === 0 && !others.some((o) => comeTooNear(one, o))) return one;
-    }
-  return null;
+  const first = places[0] as number;
+  const by = setAside(own, places, (moved) => {
+    const one = new PlacedRow(holds, own, count, row.moved + (moved[0] as number) - first);
+    return cutsIn(own, moved).length === 0 && !others.some((o) => comeTooNear(one, o));
+  });
+  return by === null ? null : placedRow(holds, own, count, row.moved + by);
 }
 
 /** Rows that meet are set apart where one of the two has room for that; the others stay where they usually go. @example setApart([]) // [] */
