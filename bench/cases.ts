@@ -4,7 +4,7 @@ import { PRINT_SHED } from '../demo/print-shed.js';
 
 const share = { kind: 'share', weight: 1 } as const;
 
-/** The ink case with so many bays and so many shelves spaces in each, bottles in every space. */
+/** The ink case with so many bays, no wider than may be saved, and so many spaces in each, bottles in every space. */
 export function largeCase(bays: number, spacesPerBay: number): Piece {
   const column = (b: number): Space => ({
     id: `b${b}`,
@@ -20,7 +20,7 @@ export function largeCase(bays: number, spacesPerBay: number): Piece {
   return {
     ...structuredClone(ink),
     name: `${bays} bays of ${spacesPerBay}`,
-    width: { from: 'given', size: mm(600 * bays), of: 'overall' },
+    width: { from: 'given', size: mm(Math.min(600 * bays, 19_200)), of: 'overall' },
     height: { from: 'given', size: mm(400 * spacesPerBay), of: 'overall' },
     interior: {
       id: 'case',

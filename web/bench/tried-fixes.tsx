@@ -5,7 +5,7 @@ import type { TriedFix } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
 import { Faint } from '../shared/ui.js';
 import { useWorker } from '../shared/use-worker.js';
-import { useSettledBench } from './bench.js';
+import { useBench, useSettledBench } from './bench.js';
 import { usePaused } from './use-later.js';
 import type { FixesAsked, FixesTried } from './fixes.worker.js';
 import { asKg } from '../../core/measures/index.js';
@@ -29,17 +29,19 @@ export function TriedLine({ tried: { mends, why, addedKg, addedCost } }: { tried
   return <Faint>{['Fixes it', ...(adds.length > 0 ? adds : ['adds nothing'])].join(' · ')}</Faint>;
 }
 
-/** The fixes of checks, each tried in the solver by a worker once the piece rests; none until they were. */
+/** The fixes of checks of a piece that rests, each tried in the solver by a worker; none until they were. */
 export function useTriedFixes(checks: readonly Check[]): FixesTried {
   const { settled, workshop } = useSettledBench();
-  // While somebody types they would be tried for nothing.
-  const rested = usePaused<typeof settled | null>(settled, true, null);
+  const { draft } = useBench();
   const asked = checks.filter((c) => c.fixes.some((f) => f.change.target === 'piece')).map((c) => c.id);
   const ids = asked.join('\n');
+  // While somebody types they would be tried for nothing, and the checks are those of what is typed.
+  const rests = draft === null && ids !== '';
   const ask = useMemo<FixesAsked | null>(
-    () => (rested === settled && ids !== '' ? { piece: settled.piece, workshop, letters: settled.letters, checks: ids.split('\n') } : null),
-    [rested, settled, workshop, ids],
+    () => (rests ? { piece: settled.piece, workshop, letters: settled.letters, checks: ids.split('\n') } : null),
+    [settled, workshop, rests, ids],
   );
-  const { work } = useWorker(startFixes, ask, NONE);
+  const rested = usePaused(ask, true, null);
+  const { work } = useWorker(startFixes, rested === ask ? ask : null, NONE);
   return work.kind === 'done' ? work.reply : NONE;
 }

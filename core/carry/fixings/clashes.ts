@@ -1,7 +1,7 @@
 import { ofTwo, type Feature } from '../../piece/index.js';
 import { dot, minus, plus, scaled } from '../../solid/index.js';
 import { ownExtents, type Extents } from './contact.js';
-import { cutsIn, isRodIn, type Rod } from './cuts.js';
+import { cutsAlong, isRodIn, type Rod } from './cuts.js';
 import type { PlacedRow, PlacedScrew } from './placed.js';
 
 /** What is wrong with where a row of screws goes. */
@@ -112,7 +112,10 @@ function landings(row: PlacedRow): readonly Clash[] {
 }
 
 const landingsOf = (row: PlacedRow): readonly Clash[] =>
-  cutsIn(row.row, row.places, row.holds).map(({ member, cut }) => ({
+  cutsAlong(
+    row.row,
+    row.holds,
+  )(row.places).map(({ member, cut }) => ({
     kind: 'lands',
     row,
     in: cut.kind,

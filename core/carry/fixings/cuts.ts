@@ -1,6 +1,6 @@
 import { toMm } from '../../length/index.js';
 import { placingOf, type Feature, type Member } from '../../piece/index.js';
-import { dot, minus, type Vector } from '../../solid/index.js';
+import { dot, minus, plus, scaled, type Vector } from '../../solid/index.js';
 import { shankOf, type ScrewJoint, type WoodScrew } from '../screws.js';
 import { middleOf, placeIn, type Contact, type Extent, type Extents } from './contact.js';
 
@@ -49,15 +49,18 @@ function roomOf(member: Member, feature: Feature): Extents {
   return [[toMm(u0), toMm(u1)], [toMm(v0), toMm(v1)], n];
 }
 
-/** Whether something round is in a block of a member's own directions; what only touches it is not. @example isRodIn({ from: [0, 0, 0], to: [9, 0, 0], radius: 1 }, SHELF, [[0, 5], [0, 5], [0, 5]]) // false */
-export function isRodIn({ from, to, radius }: Rod, member: Member, block: Extents): boolean {
+/** A place of the piece in a member's own directions. */
+function ownPlaces(member: Member): (place: Vector) => Vector {
   const { origin, u, v, n } = placingOf(member);
-  const own = (place: Vector): Vector => {
+  return (place) => {
     const arm = minus(place, origin);
     return [dot(arm, u), dot(arm, v), dot(arm, n)];
   };
-  const [a, b] = [own(from), own(to)];
-  const long = Math.hypot(...minus(b, a));
+}
+
+/** Whether something round from one place to another is in a block, all in the same directions. */
+function passes(a: Vector, b: Vector, radius: number, block: Extents): boolean {
+  const long = Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2]);
   let [enters, leaves] = [0, 1];
   for (const k of AXES) {
     const way = b[k] - a[k];
@@ -70,23 +73,44 @@ export function isRodIn({ from, to, radius }: Rod, member: Member, block: Extent
     const [p, q] = [(low - a[k]) / way, (high - a[k]) / way];
     enters = Math.max(enters, Math.min(p, q));
     leaves = Math.min(leaves, Math.max(p, q));
+    if (enters >= leaves) return false;
   }
-  return enters < leaves;
+  return true;
 }
 
-/** What is cut into a member of a row for others than those two and what it holds, in which a screw of it lands at one of some places along it. */
-export function cutsIn(
-  row: Screwed,
-  places: readonly number[],
-  holds?: string,
-): readonly { readonly member: Member; readonly cut: Feature }[] {
-  const own = [row.through.id, row.into.id, holds];
-  return [row.through, row.into].flatMap((member) => {
-    const cut = member.features.find((f) => {
-      if (own.includes(f.mate)) return false;
-      const room = roomOf(member, f);
-      return places.some((at) => isRodIn(screwAt(row, at), member, room));
-    });
-    return cut ? [{ member, cut }] : [];
+/** Whether something round is in a block of a member's own directions; what only touches it is not. @example isRodIn({ from: [0, 0, 0], to: [9, 0, 0], radius: 1 }, SHELF, [[0, 5], [0, 5], [0, 5]]) // false */
+export function isRodIn({ from, to, radius }: Rod, member: Member, block: Extents): boolean {
+  const own = ownPlaces(member);
+  return passes(own(from), own(to), radius, block);
+}
+
+/** What is cut into a member. */
+interface CutInto {
+  readonly member: Member;
+  readonly cut: Feature;
+}
+
+/**
+ * What is cut into the members of a row for others than those two and what it holds, by where along it its screws go: the first
+ * one of each member that a screw lands in.
+ */
+export function cutsAlong(row: Screwed, holds?: string): (places: readonly number[]) => readonly CutInto[] {
+  const not = [row.through.id, row.into.id, holds];
+  const cuts = [row.through, row.into].flatMap((member) => {
+    const rooms = member.features.filter((f) => !not.includes(f.mate)).map((cut) => ({ cut, room: roomOf(member, cut) }));
+    if (rooms.length === 0) return [];
+    const own = ownPlaces(member);
+    const [first, next] = [screwAt(row, 0), screwAt(row, 1)];
+    const from = own(first.from);
+    return [{ member, rooms, from, shank: minus(own(first.to), from), step: minus(own(next.from), from), radius: first.radius }];
   });
+  return (places) =>
+    cuts.flatMap(({ member, rooms, from, shank, step, radius }) => {
+      const screws = places.map((at) => {
+        const head = plus(from, scaled(step, at));
+        return { head, point: plus(head, shank) };
+      });
+      const found = rooms.find(({ room }) => screws.some(({ head, point }) => passes(head, point, radius, room)));
+      return found ? [{ member, cut: found.cut }] : [];
+    });
 }

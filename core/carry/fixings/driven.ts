@@ -13,7 +13,7 @@ import {
   type ScrewedWood,
   type WoodScrew,
 } from '../screws.js';
-import { cutsIn, type Screwed } from './cuts.js';
+import { cutsAlong, type Screwed } from './cuts.js';
 import { contactOf, depthFrom, grainAlong, middleOf, nearContact, reachAlong, turned, type Contact, type Extent } from './contact.js';
 
 /** Lengths that wood screws are sold in, mm. */
@@ -239,8 +239,9 @@ function apartFromOthers({ inside, left, through, into, screw }: Row): number {
 export function spacedAlong(row: Row, count: number): readonly number[] {
   if (row.holes) return row.holes;
   const places = spacedApart(row, count);
-  if (cutsIn(row, places).length === 0) return places;
-  const by = setAside(row, places, (moved) => cutsIn(row, moved).length === 0);
+  const cuts = cutsAlong(row);
+  if (cuts(places).length === 0) return places;
+  const by = setAside(row, places, (moved) => cuts(moved).length === 0);
   return by === null ? places : places.map((at) => at + by);
 }
 

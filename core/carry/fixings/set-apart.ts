@@ -1,7 +1,7 @@
 import type { Sentence } from '../../figure/index.js';
 import type { Carried } from '../carry.js';
 import { comeTooNear, meetings } from './clashes.js';
-import { cutsIn } from './cuts.js';
+import { cutsAlong } from './cuts.js';
 import { setAside, type Row } from './driven.js';
 import type { Fixing } from './fixing.js';
 import { PlacedRow, placedRow, rowsOfScrews } from './placed.js';
@@ -11,9 +11,10 @@ function clearOf(row: PlacedRow, others: readonly PlacedRow[]): PlacedRow | null
   const { holds, count, places, row: own } = row;
   if (own.holes) return null;
   const first = places[0] as number;
+  const cuts = cutsAlong(own);
   const by = setAside(own, places, (moved) => {
     const one = new PlacedRow(holds, own, count, row.moved + (moved[0] as number) - first);
-    return cutsIn(own, moved).length === 0 && !others.some((o) => comeTooNear(one, o));
+    return cuts(moved).length === 0 && !others.some((o) => comeTooNear(one, o));
   });
   return by === null ? null : placedRow(holds, own, count, row.moved + by);
 }
