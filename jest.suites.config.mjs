@@ -8,7 +8,7 @@ const ROOT = dirname(fileURLToPath(import.meta.url));
 const SUITES = join(ROOT, process.env.RUVOK_LONG ? 'build/suites-long' : 'build/suites');
 
 /** So many suites of each project: small enough that neither of two cores waits long for the other at the end. */
-const HOW_MANY = { core: 8, server: 3, web: 6 };
+const HOW_MANY = { core: 4, server: 2, web: 4 };
 
 /** The test files of a project, by the folders that it names. */
 const filesOf = ({ testMatch, testPathIgnorePatterns }) =>

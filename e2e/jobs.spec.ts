@@ -241,7 +241,7 @@ for (const by of [pointer, keyboard]) {
     await expect(row(/ bottom$/, '361')).toBeVisible();
   });
 
-  test(`job 9 from empty by ${named(by)}: seven drawers of 854.6 on slides of 500, fronts of 108.5 and 108`, async ({ page, empty }) => {
+  test(`job 9 from empty by ${inLong(by)}: seven drawers of 854.6 on slides of 500, fronts of 108.5 and 108`, async ({ page, empty }) => {
     test.setTimeout(300_000);
     const hands = by(page);
     await begin(page, hands, empty, 'List the things');
