@@ -10,6 +10,7 @@ export async function begin(page: Page, hands: Hands, empty: Running, way: strin
     .slice(0, 60);
   await page.goto(`${empty.url}/?all`);
   await hands.fill('Name of the workshop', name);
+  await hands.choose('Stockroom begins with', 'one sheet');
   await hands.press('button', way);
   return name;
 }

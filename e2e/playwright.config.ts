@@ -14,6 +14,8 @@ export default defineConfig({
   use: {
     actionTimeout: 40_000,
     viewport: { width: 1280, height: 800 },
+    // Where wood is sold by the millimetre.
+    locale: 'en-GB',
     launchOptions: {
       executablePath: process.env['RUVOK_CHROMIUM'] ?? '/usr/bin/chromium-headless-shell',
       args: [

@@ -6,7 +6,7 @@ import { stateOf, type State } from './verdict.js';
 const C16 = 16;
 
 /** Woods that are bought as construction timber, whose clear-wood means never count. */
-const SOFTWOODS = new Set(['douglas-fir', 'sitka-spruce', 'loblolly-pine', 'ponderosa-pine', 'white-pine', 'redcedar']);
+const SOFTWOODS = new Set(['douglas-fir', 'sitka-spruce', 'loblolly-pine', 'ponderosa-pine', 'white-pine', 'redcedar', 'spruce']);
 
 /** Typical characteristic bending strength of sheets along and across, MPa; makers vary (EN 12369-1 for wood-based panels). */
 const SHEETS: Readonly<Record<string, readonly [along: number, across: number]>> = {

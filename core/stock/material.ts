@@ -94,6 +94,16 @@ export const MATERIALS: readonly Material[] = [
   solid('ponderosa-pine', 'Ponderosa pine', 8.9, 65, 0.4, 2.9),
   solid('white-pine', 'Eastern white pine', 8.5, 59, 0.35, 2.1),
   solid('redcedar', 'Western redcedar', 7.7, 52, 0.32, 1.5),
+  // Planed timber as it is graded in Europe.
+  {
+    id: 'spruce',
+    name: 'Spruce',
+    form: 'solid',
+    elastic: asGPa(11),
+    density: 420,
+    creep: 'solid',
+    source: 'EN 338:2016 table 1, means of C24',
+  },
   metal('steel', 'Steel', 200, 7850),
   metal('aluminium', 'Aluminium', 69, 2700),
 ];

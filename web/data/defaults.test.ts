@@ -5,7 +5,8 @@ import { solve } from '../../core/solution/index.js';
 import { OpeningSchema } from '../../core/survey/index.js';
 import { StockSchema } from '../../core/stock/index.js';
 import { ThingSchema } from '../../core/things/index.js';
-import { newCase, newId, newOpening, newSettings, newStock, newThing } from './defaults.js';
+import { newId, newOpening, newSettings, newStock, newThing } from './defaults.js';
+import { newCase } from '../kinds/panel-case/begin.js';
 
 test.each([
   ['Ink tub', [], 'ink-tub'],
@@ -30,7 +31,7 @@ describe.each(['mm', 'in'] as const)('what one begins with, in %s', (unit) => {
   test.each([{ kind: 'opening', id: 'gap' }, { kind: 'contents' }, { kind: 'sizes' }] as const)(
     'a case from %o can be worked out',
     (from) => {
-      const piece = newCase(unit, 'sheet', from);
+      const piece = newCase({ unit, stock: [{ id: 'sheet', data: newStock(unit) }] }, from);
       expect(faultsIn(pieceSchema(), piece)).toEqual([]);
       const workshop = {
         settings: newSettings(unit),

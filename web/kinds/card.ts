@@ -1,7 +1,6 @@
-import type { LengthUnit } from '../../core/length/index.js';
 import type { Piece } from '../../core/piece/index.js';
 import type { Box } from '../shared/picture-choice.js';
-import type { FillingWay, Means } from './means.js';
+import type { FillingWay, OnHand } from './means.js';
 
 /** What a piece is begun from in the shed. */
 export interface Card {
@@ -12,10 +11,8 @@ export interface Card {
   readonly picture: readonly Box[];
   /** What its inside is filled with at once; null for nothing. */
   readonly filling: FillingWay | null;
-  /** The piece with nothing in it yet. */
-  readonly begin: (unit: LengthUnit, stock: string) => Piece;
-  /** The same with what was chosen to make it of, where more than its inside is. */
-  readonly made?: (piece: Piece, means: Means) => Piece;
+  /** The piece with nothing in it yet, in sizes that what is on hand has. */
+  readonly begin: (onHand: OnHand) => Piece;
 }
 
 /** Boxes one above the other. */

@@ -5,6 +5,7 @@ import { INTERIOR_PAGES, shellPage } from './kinds.js';
 
 export { FillMenu } from './fill-menu.js';
 export { MadeOf } from './made-of.js';
+export { newCase } from './panel-case/begin.js';
 export { cards, shellPage } from './kinds.js';
 export type { Card } from './card.js';
 

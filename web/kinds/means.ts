@@ -1,23 +1,40 @@
-import { inch, mm, type Length, type LengthUnit } from '../../core/length/index.js';
+import { inch, least, mm, type Length, type LengthUnit } from '../../core/length/index.js';
 import type { PieceEdit, Piece, PlacedSpace } from '../../core/piece/index.js';
-import type { Slide, Stock } from '../../core/stock/index.js';
+import { hasGrain, materialOf, propertiesOf, type Slide, type Stock } from '../../core/stock/index.js';
 
-/** What a filling is begun with: the units, what is on hand, and the room there is. */
-export interface Means {
+/** What a piece may be made of. */
+export interface OnHand {
   readonly unit: LengthUnit;
   readonly stock: readonly { readonly id: string; readonly data: Stock }[];
+  /** What all of it that can be is to be made of; undefined for what suits each part. */
+  readonly first?: string | undefined;
+  /** What was chosen to make it of, by its use. */
+  readonly chosen?: Readonly<Record<string, string>> | undefined;
+}
+
+/** What a filling is begun with: what it may be made of, what goes into it, and the room there is. */
+export interface Means extends OnHand {
   readonly slides: readonly { readonly id: string; readonly data: Slide }[];
   readonly things: readonly { readonly id: string }[];
-  /** What was chosen to make it of, by its use; for the rest, what is nearest to the usual thickness. */
-  readonly chosen?: Readonly<Record<string, string>> | undefined;
   readonly clear: { readonly width: Length; readonly height: Length; readonly depth: Length };
 }
 
-/** A use of stock in a filling, with the usual thickness in mm and in inches. */
+/** A size in mm and in inches. */
+export type Usual = readonly [metric: number, imperial: number];
+
+/** A use of stock, with the sizes that are usual for it. */
 export interface Use {
   readonly use: string;
   readonly label: string;
-  readonly thick: readonly [metric: number, imperial: number];
+  readonly thick: Usual;
+  /** Nothing thicker does. */
+  readonly thickest?: Usual;
+  /** Of what is cut out of boards as they are wide: a rail, a slat, a leg. */
+  readonly wide?: Usual;
+  /** Boards that are wider are ripped for it. */
+  readonly widest?: Usual;
+  /** Of what is cut out of a sheet, or of a board that is so wide at the least. */
+  readonly broad?: Usual;
 }
 
 /** A question beside what it is made of. */
@@ -49,13 +66,69 @@ export function sizes(unit: LengthUnit) {
   return (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
 }
 
+/** How much the parts of it count that a stock is thinner, narrower and wider than usual: a board is ripped sooner than it is joined. */
+const COUNTS = { thinner: 2.5, narrower: 1.6, wider: 0.3 } as const;
+
+/** How far a size is from what is usual, as a part of it. */
+const off = (size: Length, usual: Length, less: number, more = 1) => Math.log(size / usual) * (size < usual ? -less : more);
+
+/** What is as far from what a use takes as this is used where there is nothing else. */
+const UNSUITED = 10;
+
+/** How far a stock is from what a use takes, as parts of its sizes: 0 for the very thing. */
+function apartFrom(stock: Stock, { thick, thickest, wide, broad }: Use, unit: LengthUnit): number {
+  const s = sizes(unit);
+  const { form, material, nominal, thickness, width } = stock;
+  // Strips of chips and fibres break, and metal is not what wood is screwed together from.
+  const isWood = hasGrain(stock) || (!wide && materialOf(material)?.form === 'sheet');
+  if (!isWood || (thickest && thickness > s(...thickest))) return UNSUITED;
+  const apart = Math.min(...[nominal, thickness].map((t) => off(t, s(...thick), COUNTS.thinner)));
+  // Strips out of a sheet are the last resort.
+  if (wide) return apart + (form === 'sheet' ? 1 : off(width, s(...wide), COUNTS.narrower, COUNTS.wider));
+  if (form === 'sheet') return apart;
+  return apart + (broad && width < s(...broad) ? 3 : 0.3);
+}
+
+/** What was chosen for all of a piece is used where it is no further from what is usual than this: twice as thick still is. */
+const SUITS = 1;
+
 /**
- * What to make something of: as chosen, or the stock on hand nearest to the usual thickness.
+ * What to make something of: as chosen for it or, where it suits, for all of the piece; else the stock on hand that is nearest to what
+ * is usual, the stiffest of those that are as near.
  * @throws Error when there is no stock
  */
-export function woodFor({ stock, chosen, unit }: Means, { use, thick: [metric, imperial] }: Use): string {
-  const wanted = sizes(unit)(metric, imperial);
-  const [best] = [...stock].sort((a, b) => Math.abs(a.data.thickness - wanted) - Math.abs(b.data.thickness - wanted));
+export function woodFor({ stock, chosen, first, unit }: OnHand, use: Use): string {
+  const own = chosen?.[use.use];
+  if (own !== undefined) return own;
+  const near = stock.map(({ id, data }) => ({ id, apart: apartFrom(data, use, unit), stiff: propertiesOf(data).elastic }));
+  if (near.some((n) => n.id === first && n.apart <= SUITS)) return first as string;
+  const [best] = near.sort((a, b) => (a.apart === b.apart ? 0 : a.apart - b.apart) || b.stiff - a.stiff);
   if (!best) throw new Error('there is no stock to make it of; put some into the stockroom first');
-  return chosen?.[use] ?? best.id;
+  return best.id;
 }
+
+const stockOf = ({ stock }: OnHand, id: string) => stock.find((s) => s.id === id)?.data;
+
+/** A board is used as wide as it is sold where that is from so many to so many times the usual width. */
+const AS_SOLD = [0.5, 2.4] as const;
+
+/** How wide something is begun: as wide as its board, or ripped to the usual width out of a wider one. */
+export function widthFor(onHand: OnHand, use: Use & { readonly wide: Usual }): Length {
+  const usual = sizes(onHand.unit)(...use.wide);
+  const of = stockOf(onHand, woodFor(onHand, use));
+  if (of?.form !== 'board') return usual;
+  const [from, to] = AS_SOLD.map((times) => times * usual) as [number, number];
+  const widest = use.widest ? sizes(onHand.unit)(...use.widest) : to;
+  return of.width < from || of.width > widest ? least([usual, of.width]) : of.width;
+}
+
+/** What a size is begun with: as usual, or as large as the stock of a use gives it. */
+export function within(onHand: OnHand, use: Use, way: 'length' | 'width', usual: Usual): Length {
+  const size = sizes(onHand.unit)(...usual);
+  const of = stockOf(onHand, woodFor(onHand, use));
+  return of ? least([size, of[way]]) : size;
+}
+
+/** What is under a name; without such a stock, its sizes are the usual ones. */
+export const thicknessFor = (onHand: OnHand, use: Use): Length =>
+  stockOf(onHand, woodFor(onHand, use))?.thickness ?? sizes(onHand.unit)(...use.thick);

@@ -1,10 +1,15 @@
 import type { Piece } from '../../core/piece/index.js';
-import { newCase, newFolding, newFrame, newInPlace, newLeaning, newWallBoard } from '../data/defaults.js';
-import { PLACE } from '../test/filled.js';
+import { newCase } from './panel-case/begin.js';
+import { newFrame } from './frame/begin.js';
+import { newFolding } from './folding/begin.js';
+import { newLeaning } from './leaning/begin.js';
+import { newInPlace } from './in-place/begin.js';
+import { newWallBoard } from './wall-board/begin.js';
+import { PLACE, onHand } from '../test/filled.js';
 import { OF_EVERY_PIECE, asked, projectWith, wired } from '../test/on-bench.js';
 import { ShellForm } from './index.js';
 
-const CASE = newCase('mm', 'thick', { kind: 'sizes' });
+const CASE = newCase(onHand('mm'), { kind: 'sizes' });
 
 test('each control of what is asked of every piece changes what it says', async () => {
   expect(await wired(projectWith(CASE), OF_EVERY_PIECE)).toEqual([
@@ -34,19 +39,19 @@ const OF_LOOSE_SHELVES = ['End clearance', 'Rows of pin holes, so that shelves c
 
 test.each<[string, Piece, readonly string[]]>([
   ['a case', CASE, []],
-  ['a frame', newFrame('mm', 'thick'), []],
-  ['a place', newInPlace('mm', 'thick', PLACE), []],
+  ['a frame', newFrame(onHand('mm')), []],
+  ['a place', newInPlace(onHand('mm'), PLACE), []],
   // Begun with housed shelves.
-  ['a leaning rack', newLeaning('mm', 'thick'), OF_LOOSE_SHELVES],
+  ['a leaning rack', newLeaning(onHand('mm')), OF_LOOSE_SHELVES],
   // It hangs on the wall whatever is said.
-  ['a wall board', newWallBoard('mm', 'thick'), [...OF_LOOSE_SHELVES, 'Will be fixed to the wall']],
+  ['a wall board', newWallBoard(onHand('mm')), [...OF_LOOSE_SHELVES, 'Will be fixed to the wall']],
 ])('%s is asked all of that but what can not be of it', async (_, piece, lacks) => {
   const of = await asked(projectWith(piece), <ShellForm />);
   expect((await asked(projectWith(CASE), OF_EVERY_PIECE)).filter((label) => !of.includes(label)).sort()).toEqual([...lacks].sort());
 });
 
 test('a folding table, in which nothing can be built and which is carried about, is asked neither for shelves nor for the wall', async () => {
-  const of = await asked(projectWith(newFolding('mm', 'thick')), <ShellForm />);
+  const of = await asked(projectWith(newFolding(onHand('mm'))), <ShellForm />);
   expect((await asked(projectWith(CASE), OF_EVERY_PIECE)).filter((label) => of.includes(label))).toEqual([
     'Round to',
     'No one will sit, step or kneel on it',
@@ -56,6 +61,6 @@ test('a folding table, in which nothing can be built and which is carried about,
     'Leftover',
   ]);
   // Said before: it can be taken back.
-  const fixed = { ...newFolding('mm', 'thick'), fixedToWall: true };
+  const fixed = { ...newFolding(onHand('mm')), fixedToWall: true };
   expect(await asked(projectWith(fixed), <ShellForm />)).toContain('Will be fixed to the wall');
 });

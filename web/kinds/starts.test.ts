@@ -4,17 +4,19 @@ import type { LengthUnit } from '../../core/length/index.js';
 import { type Piece } from '../../core/piece/index.js';
 import { applyEdit, pieceSchema } from '../../core/kinds/index.js';
 import { solve } from '../../core/solution/index.js';
-import { newCase, newFrame, newInPlace } from '../data/defaults.js';
-import { fillEdit, means, PLACE, workshopOf } from '../test/filled.js';
+import { newCase } from './panel-case/begin.js';
+import { newFrame } from './frame/begin.js';
+import { newInPlace } from './in-place/begin.js';
+import { PLACE, fillEdit, means, onHand, workshopOf } from '../test/filled.js';
 import { fillings } from './kinds.js';
 
 /** What is said to go only into some spaces is put into those; all else into a case and a place that is there. */
 type Case = readonly [what: string, unit: LengthUnit, filling: string, piece: Piece];
 const CASES = (['mm', 'in'] as const).flatMap((unit) => {
-  const frame: [string, Piece] = ['a frame', newFrame(unit, 'thick')];
+  const frame: [string, Piece] = ['a frame', newFrame(onHand(unit))];
   const boxes: [string, Piece][] = [
-    ['a case', newCase(unit, 'thick', { kind: 'sizes' })],
-    ['a place that is there', newInPlace(unit, 'thick', PLACE)],
+    ['a case', newCase(onHand(unit), { kind: 'sizes' })],
+    ['a place that is there', newInPlace(onHand(unit), PLACE)],
   ];
   return fillings().flatMap(({ id, goesInto }): Case[] => {
     const into = ([, piece]: [string, Piece]) => {
@@ -39,7 +41,7 @@ test.each(CASES)('%s in %s is filled with %s: it is sound, and nothing stops its
 });
 
 test('with nothing in the stockroom, or nothing to hold, it says what is missing', () => {
-  const piece = newInPlace('mm', 'thick', PLACE);
+  const piece = newInPlace(onHand('mm'), PLACE);
   expect(() => fillEdit(piece, 'inside', 'drawers', { ...means('mm', piece), stock: [] })).toThrow(/put some into the stockroom/);
   expect(() => fillEdit(piece, 'inside', 'rack', { ...means('mm', piece), things: [] })).toThrow(/say what the cells are to hold/);
 });

@@ -8,6 +8,8 @@ import { Button, FieldLabel, Grid, Panel, Row, Select, TextInput, Wide } from '.
 
 /** Stands for a stock that is not in the stockroom yet. */
 const ANOTHER = 'another stock';
+/** Stands for none of them: no id is so. */
+const NONE = 'no stock';
 
 /** A stock that is put into the stockroom where it is wanted: what it is, and as thick as it was measured. */
 function NewStock({ onSave, onCancel }: { onSave: (stock: Stock) => void; onCancel: () => void }) {
@@ -63,8 +65,16 @@ function NewStock({ onSave, onCancel }: { onSave: (stock: Stock) => void; onCanc
   );
 }
 
+interface StockSelectProps<None extends string | undefined> {
+  readonly label: string;
+  readonly value: None extends string ? string | null : string;
+  /** What it is called that none is chosen, where that may be. */
+  readonly none?: None;
+  readonly onChange: (id: None extends string ? string | null : string) => void;
+}
+
 /** Chooses a stock out of the stockroom, or puts another one there. */
-export function StockSelect({ label, value, onChange }: { label: string; value: string; onChange: (id: string) => void }) {
+export function StockSelect<None extends string | undefined = undefined>({ label, value, none, onChange }: StockSelectProps<None>) {
   const { bench, saver } = useProject();
   const [adding, setAdding] = useState(false);
   const { stock } = bench.records;
@@ -83,9 +93,13 @@ export function StockSelect({ label, value, onChange }: { label: string; value: 
     <>
       <Select
         label={label}
-        value={value}
-        choices={[...stock.map((s) => ({ id: s.id, label: s.data.name })), { id: ANOTHER, label: 'Another stock…' }]}
-        onChange={(id) => (id === ANOTHER ? setAdding(true) : onChange(id))}
+        value={value ?? NONE}
+        choices={[
+          ...(none === undefined ? [] : [{ id: NONE, label: none as string }]),
+          ...stock.map((s) => ({ id: s.id, label: s.data.name })),
+          { id: ANOTHER, label: 'Another stock…' },
+        ]}
+        onChange={(id) => (id === ANOTHER ? setAdding(true) : onChange((id === NONE ? null : id) as string))}
       />
       {adding ? <NewStock onSave={add} onCancel={() => setAdding(false)} /> : null}
     </>

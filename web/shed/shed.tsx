@@ -229,7 +229,7 @@ export function Shed() {
   const { id, bench, saver } = useProject();
   const pieces = useSolved();
   const history = useHistory(PIECES);
-  const { stock, choose } = useStartStock();
+  const { stock, isEmpty, choose } = useStartStock();
   const job = useJob();
   const save = async () => {
     await saver.settled();
@@ -276,11 +276,14 @@ export function Shed() {
           Start a new piece
         </Laid.h2>
         <Row $below={10} $align="flex-end">
-          {stock === null ? (
-            <Faint>Nothing is in the stockroom yet: a first sheet is put there, to be measured and changed.</Faint>
+          {isEmpty ? (
+            <Faint>
+              Nothing is in the stockroom yet: a first sheet is put there, to be measured and changed. Or{' '}
+              <Link to={`/p/${id}/stockroom`}>put the usual stock of a yard there</Link>.
+            </Faint>
           ) : (
             <Laid.div $width={280}>
-              <StockSelect label="Made of, to begin with" value={stock} onChange={choose} />
+              <StockSelect label="Made of, to begin with" value={stock} none="What suits each part" onChange={choose} />
             </Laid.div>
           )}
         </Row>

@@ -4,13 +4,37 @@ import styled from 'styled-components';
 import { Plus } from 'lucide-react';
 import type { LengthUnit } from '../../core/length/index.js';
 import { applyEdit } from '../../core/kinds/index.js';
+import { namedBy } from '../../core/kinds/index.js';
 import type { Piece } from '../../core/piece/index.js';
-import { newCase, newId, newOpening, newStock, newThing } from '../data/defaults.js';
+import { newId, newOpening, newStock, newThing } from '../data/defaults.js';
+import type { Saver } from '../data/saver.js';
+import type { Workbench } from '../data/api.js';
 import { useProject } from '../data/project.js';
 import { Button, Fault, Row } from '../shared/ui.js';
 import { ink, line, link, paper, tape, wood } from '../theme/tokens.js';
-import { MadeOf, cards, type Card } from '../kinds/index.js';
-import type { Means } from '../kinds/means.js';
+import { MadeOf, cards, newCase, type Card } from '../kinds/index.js';
+import type { Means, OnHand } from '../kinds/means.js';
+
+/** What is on hand to make a piece of; where nothing is, a first sheet is put into the stockroom. */
+async function stocked(bench: Workbench, saver: Saver, first: string | null): Promise<OnHand> {
+  const { unit } = bench.project.settings;
+  const { stock } = bench.records;
+  if (stock.length > 0) return { unit, stock, first: first ?? undefined };
+  const sheet = newStock(unit);
+  await saver.create('stock', 'first-sheet', sheet, 'Put a first sheet into the stockroom');
+  return { unit, stock: [{ id: 'first-sheet', data: sheet }] };
+}
+
+/** Tells where nothing of a piece that was begun can be of what was chosen for all of it. */
+function tellUnused(saver: Saver, piece: Piece, { first, stock }: OnHand) {
+  const chosen = stock.find((s) => s.id === first);
+  if (!chosen || namedBy(piece).some((n) => n.kind === 'stock' && n.id === first)) return;
+  const { name } = chosen.data;
+  saver.say({
+    tone: 'refused',
+    text: `No part of ${piece.name.toLowerCase()} can be cut from ${name}. Its parts begin with what suits them.`,
+  });
+}
 
 /** Starts a piece, with what it needs to stand on: a sheet in the stockroom, an opening where it comes from one. */
 export function useStart(chosen: string | null) {
@@ -21,11 +45,7 @@ export function useStart(chosen: string | null) {
     const { unit } = bench.project.settings;
     const { things } = bench.records;
     try {
-      let stock = chosen ?? undefined;
-      if (!stock) {
-        stock = 'first-sheet';
-        await saver.create('stock', stock, newStock(unit), 'Put a first sheet into the stockroom');
-      }
+      const onHand = await stocked(bench, saver, chosen);
       const opening = newId(
         'opening',
         bench.records.openings.map((o) => o.id),
@@ -36,7 +56,9 @@ export function useStart(chosen: string | null) {
         bench.records.pieces.map((p) => p.id),
       );
       const origin = from === 'opening' ? ({ kind: 'opening', id: opening } as const) : ({ kind: from } as const);
-      await saver.create('pieces', piece, newCase(unit, stock, origin), 'Started a case');
+      const fresh = newCase(onHand, origin);
+      await saver.create('pieces', piece, fresh, 'Started a case');
+      tellUnused(saver, fresh, onHand);
       const place = `/p/${id}/pieces/${piece}`;
       if (from === 'contents' && things.length === 0) void navigate(`/p/${id}/things?for=${piece}`);
       else void navigate(`${place}/${from === 'opening' ? 'measure' : 'divide'}`);
@@ -47,12 +69,11 @@ export function useStart(chosen: string | null) {
   return { start, problem };
 }
 
-/** The stock that a new piece is begun with: what was chosen, or the first on hand; null where nothing is. */
+/** The stock that all of a new piece is begun with; null for what suits each part. */
 export function useStartStock() {
   const { stock } = useProject().bench.records;
   const [chosen, choose] = useState<string | null>(null);
-  const known = stock.some((s) => s.id === chosen) ? chosen : (stock[0]?.id ?? null);
-  return { stock: known, choose };
+  return { stock: stock.some((s) => s.id === chosen) ? chosen : null, isEmpty: stock.length === 0, choose };
 }
 
 export function StartButtons({ stock }: { stock: string | null }) {
@@ -127,27 +148,22 @@ function useStartKind(chosen: string | null) {
   const start = async (kind: Card, woods?: Means['chosen']) => {
     const { unit } = bench.project.settings;
     try {
-      const stock = [...bench.records.stock];
-      if (stock.length === 0) {
-        const first = newStock(unit);
-        await saver.create('stock', 'first-sheet', first, 'Put a first sheet into the stockroom');
-        stock.push({ id: 'first-sheet', version: 1, data: first });
-      }
+      const onHand = { ...(await stocked(bench, saver, chosen)), chosen: woods };
       const things = [...bench.records.things];
       if (things.length === 0 && kind.filling?.needsThing) {
         const first = newThing(unit);
         await saver.create('things', 'first-thing', first, 'Added a thing for the cells');
         things.push({ id: 'first-thing', version: 1, data: first });
       }
-      const bare = { ...kind.begin(unit, chosen ?? (stock[0]?.id as string)), name: `New ${kind.name.toLowerCase()}` };
-      const means = { ...bench.records, unit, clear: roomIn(bare, unit), stock, things, chosen: woods };
-      const whole = kind.made?.(bare, means) ?? bare;
-      const filled = kind.filling ? applyEdit(whole, kind.filling.fill(whole, whole.interior.id, means)) : whole;
+      const bare = { ...kind.begin(onHand), name: `New ${kind.name.toLowerCase()}` };
+      const means = { ...bench.records, ...onHand, clear: roomIn(bare, unit), things };
+      const filled = kind.filling ? applyEdit(bare, kind.filling.fill(bare, bare.interior.id, means)) : bare;
       const pieceId = newId(
         kind.id,
         bench.records.pieces.map((p) => p.id),
       );
       await saver.create('pieces', pieceId, filled, `Started a ${kind.name.toLowerCase()}`);
+      tellUnused(saver, filled, onHand);
       void navigate(`/p/${id}/pieces/${pieceId}/divide`);
     } catch (error) {
       setProblem((error as Error).message);
@@ -163,7 +179,9 @@ export function KindCards({ stock }: { stock: string | null }) {
   const { unit } = bench.project.settings;
   const [wanted, setWanted] = useState<Card | null>(null);
   // With nothing in the stockroom there is nothing to choose between: a first sheet is put there.
-  const press = (kind: Card) => (kind.filling && stock !== null ? setWanted(kind) : void start(kind));
+  const isEmpty = bench.records.stock.length === 0;
+  const press = (kind: Card) => (kind.filling && !isEmpty ? setWanted(kind) : void start(kind));
+  const onHand: OnHand = { unit, stock: bench.records.stock, first: stock ?? undefined };
   return (
     <>
       <Cards aria-label="Kinds of piece">
@@ -183,11 +201,11 @@ export function KindCards({ stock }: { stock: string | null }) {
           </li>
         ))}
       </Cards>
-      {wanted?.filling && stock !== null ? (
+      {wanted?.filling && !isEmpty ? (
         <MadeOf
-          key={wanted.id}
+          key={`${wanted.id} ${stock ?? ''}`}
           filling={wanted.filling}
-          means={{ ...bench.records, unit, clear: roomIn(wanted.begin(unit, stock), unit) }}
+          means={{ ...bench.records, ...onHand, clear: roomIn(wanted.begin(onHand), unit) }}
           does={`Start the ${wanted.name.toLowerCase()}`}
           onSettled={(woods) => void start(wanted, woods)}
           onCancel={() => setWanted(null)}

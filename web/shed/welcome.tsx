@@ -5,7 +5,9 @@ import { FileTrigger, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { DEFAULT_STEP, type LengthUnit } from '../../core/length/index.js';
 import { ApiError, api } from '../data/api.js';
-import { newCase, newId, newOpening, newSettings, newStock } from '../data/defaults.js';
+import { newId, newOpening, newSettings } from '../data/defaults.js';
+import { BEGINS_WITH, stockroomOf, type BeginsWith } from '../data/yard.js';
+import { newCase } from '../kinds/panel-case/begin.js';
 import { useJob } from '../data/job.js';
 import { JobBar } from '../shared/job-bar.js';
 import { Button, Faint, Fault, FieldLabel, Page, Panel, Row, Select, TextInput } from '../shared/ui.js';
@@ -87,6 +89,9 @@ async function documentIn(file: File): Promise<unknown> {
   }
 }
 
+/** The unit that builders use where the browser was set up: inches in the few countries that sell wood by them. */
+const usualUnit = (): LengthUnit => (/-(US|CA|LR|MM)$/.test(navigator.language) ? 'in' : 'mm');
+
 /** The first page: the projects there are, and ways to begin. */
 export function Welcome() {
   const projects = useQuery({ queryKey: ['projects'], queryFn: api.projects });
@@ -97,7 +102,8 @@ export function Welcome() {
   const [stopped, setStopped] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const [name, setName] = useState('My workshop');
-  const [unit, setUnit] = useState<LengthUnit>('mm');
+  const [unit, setUnit] = useState<LengthUnit>(usualUnit);
+  const [begins, setBegins] = useState<BeginsWith>('yard');
   const ids = (projects.data ?? []).map((p) => p.id);
 
   const job = useJob();
@@ -128,13 +134,15 @@ export function Welcome() {
       const id = newId(name, ids);
       const given = name.trim() || 'My workshop';
       await api.createProject(id, { name: given, settings: { ...newSettings(unit), step: DEFAULT_STEP[unit] } });
-      await api.create(id, 'stock', 'first-sheet', newStock(unit), 'Put a first sheet into the stockroom');
+      const records = stockroomOf(unit, begins);
+      for (const { kind, id: own, data } of records) await api.create(id, kind, own, data, `Put ${data.name} into the stockroom`);
+      const stock = records.flatMap((r) => (r.kind === 'stock' ? [r] : []));
       if (from === 'opening') await api.create(id, 'openings', 'opening', newOpening(unit), 'Added an opening');
       await api.create(
         id,
         'pieces',
         'case',
-        newCase(unit, 'first-sheet', from === 'opening' ? { kind: 'opening', id: 'opening' } : { kind: 'contents' }),
+        newCase({ unit, stock }, from === 'opening' ? { kind: 'opening', id: 'opening' } : { kind: 'contents' }),
         'Started a case',
       );
       return from === 'opening' ? `/p/${id}/pieces/case/measure` : `/p/${id}/things?for=case`;
@@ -196,6 +204,9 @@ export function Welcome() {
             ]}
             onChange={setUnit}
           />
+        </Laid.div>
+        <Laid.div $width={240}>
+          <Select label="Stockroom begins with" value={begins} choices={BEGINS_WITH} onChange={setBegins} />
         </Laid.div>
       </Row>
       <Offers>

@@ -4,7 +4,8 @@ import { Plus } from 'lucide-react';
 import { writeStiffness } from '../../core/figure/index.js';
 import { MATERIALS, THICKNESS_MEANT, propertiesOf, type Stock } from '../../core/stock/index.js';
 import { reservedOf } from '../../core/layout/supply.js';
-import { newStock } from '../data/defaults.js';
+import { newId, newStock } from '../data/defaults.js';
+import { stockroomOf } from '../data/yard.js';
 import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { useRecordList } from '../data/record-list.js';
@@ -205,11 +206,20 @@ export function Stockroom() {
   const precision = usePrecision();
   const { records: stock, open, setOpen, problem, chosen, add, keep, takeOut } = useRecordList('stock');
   const history = useHistory(ON_HAND);
-  const { bench } = useProject();
+  const { bench, saver } = useProject();
   const cuttings = bench.records.cuttings.map((c) => c.data);
   const begunOf = (id: string) => cuttings.flatMap((c) => c.begun).filter((b) => b.stock === id && !b.booked).length;
   // What is begun is counted among what is kept: it is told on its own.
   const reservedFor = (id: string) => Math.max(0, reservedOf(id, cuttings).reduce((sum, r) => sum + r.count, 0) - begunOf(id));
+  // What is there under its name already stays as it is.
+  const known = { stock: bench.records.stock.map((s) => s.data.name), slides: bench.records.slides.map((s) => s.data.name) };
+  const missing = stockroomOf(precision.unit, 'yard').filter(({ kind, data }) => !known[kind].includes(data.name));
+  const addYard = async () => {
+    for (const { kind, id, data } of missing) {
+      const ids = bench.records[kind].map((r) => r.id);
+      await saver.create(kind, newId(id, ids), data, `Added ${data.name}`);
+    }
+  };
   const readIn = (read: readonly Stock[]) => {
     for (const next of read) {
       const there = stock.find((s) => s.data.name === next.name);
@@ -230,6 +240,11 @@ export function Stockroom() {
           <Button data-main onPress={() => void add(newStock(precision.unit))}>
             <Plus aria-hidden /> Stock
           </Button>
+          {missing.length > 0 ? (
+            <Button onPress={() => void addYard()}>
+              <Plus aria-hidden /> Usual stock of a yard ({missing.length})
+            </Button>
+          ) : null}
           <StockList stocks={stock.map((s) => s.data)} onRead={readIn} />
         </Row>
         <Scroll>

@@ -1,10 +1,10 @@
-import { inch, mm, type LengthUnit } from '../../core/length/index.js';
+import { mm, type LengthUnit } from '../../core/length/index.js';
 import type { Piece } from '../../core/piece/index.js';
 import type { Workshop } from '../../core/project/index.js';
 import type { Slide, Stock } from '../../core/stock/index.js';
 import { newSettings, newStock, newThing } from '../data/defaults.js';
 import { fillings } from '../kinds/kinds.js';
-import type { FillingWay, Means } from '../kinds/means.js';
+import { sizes, type FillingWay, type Means, type OnHand } from '../kinds/means.js';
 
 /** The way of filling a space that is offered under a name. */
 export const fillingOf = (id: string) => fillings().find((f) => f.id === id) as FillingWay;
@@ -19,17 +19,26 @@ export const slideOf = (id: string, ...lengths: number[]): { id: string; data: S
   data: { name: id, lengths: lengths.map(mm), side: mm(12.7), height: mm(45), setback: mm(0), extension: 1 },
 });
 
-/** What fillings are begun with: three thicknesses of sheet, two things, and the slides that are given. */
-export function means(unit: LengthUnit, piece: Piece, slides: readonly { id: string; data: Slide }[] = []): Means {
-  const s = (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
+/** Three thicknesses of sheet, of which all is made that can be of the thick one. */
+export function onHand(unit: LengthUnit): OnHand {
+  const size = sizes(unit);
   const sheet = (name: string, thickness: Stock['thickness']): { id: string; data: Stock } => ({
     id: name,
-    data: { ...newStock(unit), name, thickness },
+    data: { ...newStock(unit), name, nominal: thickness, thickness },
   });
-  const size = (o: Piece['width']) => (o.from === 'given' ? o.size : s(500, 20));
   return {
     unit,
-    stock: [sheet('thick', s(18, 3 / 4)), sheet('middling', s(12, 1 / 2)), sheet('thin', s(6, 1 / 4))],
+    stock: [sheet('thick', size(18, 3 / 4)), sheet('middling', size(12, 1 / 2)), sheet('thin', size(6, 1 / 4))],
+    first: 'thick',
+  };
+}
+
+/** What fillings are begun with: three thicknesses of sheet, two things, and the slides that are given. */
+export function means(unit: LengthUnit, piece: Piece, slides: readonly { id: string; data: Slide }[] = []): Means {
+  const size = (o: Piece['width']) => (o.from === 'given' ? o.size : sizes(unit)(500, 20));
+  return {
+    unit,
+    stock: onHand(unit).stock,
     slides,
     things: [{ id: 'thing' }, { id: 'other thing' }],
     clear: { width: size(piece.width), height: size(piece.height), depth: size(piece.depth) },

@@ -1,11 +1,11 @@
 /** @jest-environment node */
 import { applyEdit } from '../../../core/kinds/index.js';
 import { toMm } from '../../../core/length/index.js';
-import { newInPlace } from '../../data/defaults.js';
-import { fillEdit, means, PLACE } from '../../test/filled.js';
+import { newInPlace } from '../in-place/begin.js';
+import { PLACE, fillEdit, means, onHand } from '../../test/filled.js';
 
 test('compartments in a lane take its boards, as high, and go into channels of them', () => {
-  const tray = newInPlace('mm', 'thick', PLACE);
+  const tray = newInPlace(onHand('mm'), PLACE);
   const lanes = applyEdit(tray, fillEdit(tray, 'inside', 'lanes', means('mm', tray)));
   const [lane] = lanes.interior.split?.spaces ?? [];
   const edit = fillEdit(lanes, lane?.id as string, 'compartments', means('mm', lanes));

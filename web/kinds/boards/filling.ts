@@ -4,7 +4,7 @@ import { findSpace, type Axis, type Piece } from '../../../core/piece/index.js';
 import { sizes, woodFor, type FillingWay, type Means, type Use } from '../means.js';
 import { fillWith } from '../parts.js';
 
-const BOARD = { use: 'board', label: 'Boards of', thick: [12, 1 / 2] } as const satisfies Use;
+const BOARD = { use: 'board', label: 'Boards of', thick: [12, 1 / 2], broad: [80, 3] } as const satisfies Use;
 
 /** The boards round a space that is a lane or a compartment of a layout; null where it is none. */
 function boardsRound(piece: Piece, space: string): Boards | null {

@@ -1,7 +1,8 @@
-import { newCase } from '../../data/defaults.js';
+import { newCase } from '../panel-case/begin.js';
 import { filledWith, insideWired } from '../../test/on-bench.js';
+import { onHand } from '../../test/filled.js';
 
-const CASE = newCase('mm', 'thick', { kind: 'sizes' });
+const CASE = newCase(onHand('mm'), { kind: 'sizes' });
 
 test.each(['lanes', 'compartments'])(
   'each control of %s changes what it says',

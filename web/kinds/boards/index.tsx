@@ -1,6 +1,6 @@
 import type { Boards } from '../../../core/interiors/index.js';
 import { fetched } from '../../shared/boundary.js';
-import { newInPlace } from '../../data/defaults.js';
+import { newInPlace } from '../in-place/begin.js';
 import type { InteriorPage } from '../page.js';
 import { compartmentsFilling, lanesFilling } from './filling.js';
 
@@ -24,7 +24,7 @@ export const boardsPage: InteriorPage = {
         [38, 10, 2.5, 16],
       ],
       filling: lanesFilling,
-      begin: (unit, stock) => newInPlace(unit, stock, { place: 'A drawer', width: [500, 20], height: [90, 3.5], depth: [400, 16] }),
+      begin: (onHand) => newInPlace(onHand, { place: 'A drawer', width: [500, 20], height: [90, 3.5], depth: [400, 16] }),
     },
   ],
 };

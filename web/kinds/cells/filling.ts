@@ -2,9 +2,9 @@ import type { Cells } from '../../../core/interiors/index.js';
 import type { Length } from '../../../core/length/index.js';
 import { sizes, woodFor, type FillingWay, type Means, type Use } from '../means.js';
 
-const WALL = { use: 'wall', label: 'Half-lapped boards of', thick: [9, 3 / 8] } as const satisfies Use;
-const UPRIGHT = { use: 'upright', label: 'Uprights of', thick: [20, 3 / 4] } as const satisfies Use;
-const SUPPORT = { use: 'support', label: 'Supports of', thick: [17, 3 / 4] } as const satisfies Use;
+const WALL = { use: 'wall', label: 'Half-lapped boards of', thick: [9, 3 / 8], broad: [280, 11] } as const satisfies Use;
+const UPRIGHT = { use: 'upright', label: 'Uprights of', thick: [20, 3 / 4], broad: [180, 7] } as const satisfies Use;
+const SUPPORT = { use: 'support', label: 'Supports of', thick: [17, 3 / 4], wide: [20, 3 / 4] } as const satisfies Use;
 
 /** Half-lapped pigeon-holes, or a rack of ladders, for the first of the things. */
 function usualCells(means: Means, make: 'half-lapped' | 'ladders'): Cells {

@@ -1,9 +1,10 @@
 import type { Cells } from '../../../core/interiors/index.js';
 import { fetched } from '../../shared/boundary.js';
-import { newCase, newInPlace } from '../../data/defaults.js';
 import { frame, rows } from '../card.js';
 import type { Box } from '../../shared/picture-choice.js';
+import { newInPlace } from '../in-place/begin.js';
 import type { InteriorPage } from '../page.js';
+import { newCase } from '../panel-case/begin.js';
 import { pigeonHoles, rack } from './filling.js';
 
 const CellsForm = fetched(() => import('./form.js').then((m) => m.CellsForm));
@@ -20,7 +21,7 @@ export const cellsPage: InteriorPage = {
       says: 'Half-lapped boards in a case',
       picture: [...frame, [22, 5, 2, 38], [36, 5, 2, 38], [9, 17, 42, 2], [9, 30, 42, 2]],
       filling: pigeonHoles,
-      begin: (unit, stock) => newCase(unit, stock, { kind: 'sizes' }),
+      begin: (onHand) => newCase(onHand, { kind: 'sizes' }),
     },
     {
       id: 'rack',
@@ -28,7 +29,7 @@ export const cellsPage: InteriorPage = {
       says: 'Cells for equal things',
       picture: [0, 1, 2, 3, 4].flatMap((i): Box[] => [[6 + i * 11.5, 2, 2, 44], ...(i < 4 ? rows(3, 8 + i * 11.5, 9.5, 1.6, 12, 14) : [])]),
       filling: rack,
-      begin: (unit, stock) => newInPlace(unit, stock, { place: 'A wall', width: [1200, 48], height: [1400, 56], depth: [300, 12] }),
+      begin: (onHand) => newInPlace(onHand, { place: 'A wall', width: [1200, 48], height: [1400, 56], depth: [300, 12] }),
     },
   ],
 };

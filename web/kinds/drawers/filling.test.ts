@@ -3,12 +3,12 @@ import { applyEdit } from '../../../core/kinds/index.js';
 import { mm, toMm, type Length } from '../../../core/length/index.js';
 import { solve } from '../../../core/solution/index.js';
 import type { Slide } from '../../../core/stock/index.js';
-import { newInPlace } from '../../data/defaults.js';
-import { fillEdit, fillingOf, means, PLACE, slideOf, workshopOf } from '../../test/filled.js';
+import { newInPlace } from '../in-place/begin.js';
+import { PLACE, fillEdit, fillingOf, means, onHand, slideOf, workshopOf } from '../../test/filled.js';
 import { woodFor } from '../means.js';
 
 test('drawers are put on the longest slide on hand that goes in, or on wooden runners where none does', () => {
-  const piece = newInPlace('mm', 'thick', PLACE);
+  const piece = newInPlace(onHand('mm'), PLACE);
   const runner = (slides: readonly { id: string; data: Slide }[]) => {
     const edit = fillEdit(piece, 'inside', 'drawers', means('mm', piece, slides));
     return edit.kind === 'fill' && edit.split?.making?.kind === 'drawers' ? edit.split.making.runner : null;
@@ -20,7 +20,7 @@ test('drawers are put on the longest slide on hand that goes in, or on wooden ru
 });
 
 test('how many drawers, and which slide they run on, is asked: the first that goes in stands there, another or wood is taken', () => {
-  const piece = newInPlace('mm', 'thick', PLACE);
+  const piece = newInPlace(onHand('mm'), PLACE);
   const with_ = means('mm', piece, [slideOf('long', 500), slideOf('ball', 450), slideOf('plain', 300, 400)]);
   const { asks } = fillingOf('drawers');
   // 492 is free: what is only 500 long is not offered.
@@ -48,7 +48,7 @@ test('how many drawers, and which slide they run on, is asked: the first that go
 });
 
 test('drawers from both ends: two banks back to back, half of the depth each, that pull out their own way', () => {
-  const piece = newInPlace('mm', 'thick', { ...PLACE, depth: [1040, 40] });
+  const piece = newInPlace(onHand('mm'), { ...PLACE, depth: [1040, 40] });
   const edit = fillEdit(piece, 'inside', 'drawers-both-ends', { ...means('mm', piece), chosen: { count: '3' } });
   const ends = edit.kind === 'fill' ? (edit.split?.spaces ?? []) : [];
   expect(ends.map((e) => [e.split?.spaces.length, e.split?.making?.kind === 'drawers' && e.split.making.face])).toEqual([
@@ -61,7 +61,7 @@ test('drawers from both ends: two banks back to back, half of the depth each, th
 });
 
 test('what it is made of is asked before it is put in: the nearest stands there, what is chosen is taken', () => {
-  const piece = newInPlace('mm', 'thick', PLACE);
+  const piece = newInPlace(onHand('mm'), PLACE);
   const with_ = means('mm', piece);
   // Of 18, 12 and 6: the box of 15 is as near to either and takes the first; wooden runners, as there are no slides.
   const uses = fillingOf('drawers').uses(with_);

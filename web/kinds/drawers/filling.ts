@@ -3,13 +3,13 @@ import type { Drawers } from '../../../core/interiors/index.js';
 import { ZERO, sub, type Length } from '../../../core/length/index.js';
 import type { Space } from '../../../core/piece/index.js';
 import { newNodesFor } from '../../bench/nodes.js';
-import { sizes, woodFor, type Ask, type FillingWay, type Means, type Use } from '../means.js';
+import { sizes, thicknessFor, widthFor, woodFor, type Ask, type FillingWay, type Means, type Use } from '../means.js';
 import { fillWith, openPart } from '../parts.js';
 
-const BOX = { use: 'box', label: 'Boxes of', thick: [15, 5 / 8] } as const satisfies Use;
-const BOTTOM = { use: 'bottom', label: 'Drawer bottoms of', thick: [6, 1 / 4] } as const satisfies Use;
-const FRONT = { use: 'front', label: 'Fronts of', thick: [18, 3 / 4] } as const satisfies Use;
-const RUNNER = { use: 'runner', label: 'Runners of', thick: [15, 5 / 8] } as const satisfies Use;
+const BOX = { use: 'box', label: 'Boxes of', thick: [15, 5 / 8], broad: [150, 5.5] } as const satisfies Use;
+const BOTTOM = { use: 'bottom', label: 'Drawer bottoms of', thick: [6, 1 / 4], broad: [500, 20] } as const satisfies Use;
+const FRONT = { use: 'front', label: 'Fronts of', thick: [18, 3 / 4], broad: [200, 7.25] } as const satisfies Use;
+const RUNNER = { use: 'runner', label: 'Runners of', thick: [15, 5 / 8], wide: [30, 1.25] } as const satisfies Use;
 
 /** Free behind a drawer, in mm and in inches. */
 const BEHIND = [10, 3 / 8] as const;
@@ -20,7 +20,7 @@ const WOODEN = 'wooden runners';
 /** The slides on hand that go in behind a front, each as long as it may be. */
 function slidesFor(means: Means) {
   const s = sizes(means.unit);
-  const front = means.stock.find((r) => r.id === woodFor(means, FRONT))?.data.thickness ?? s(...FRONT.thick);
+  const front = thicknessFor(means, FRONT);
   const free = sub(sub(means.clear.depth, front), s(...BEHIND));
   return means.slides.flatMap((r) => {
     const length = longestSlide(r.data, free);
@@ -43,8 +43,8 @@ function usualDrawers(means: Means): Drawers {
   const gap = s(3, 1 / 8);
   // Wooden runners lie under the boxes, which stand on them.
   const runners = woodFor(means, RUNNER);
-  const high = means.stock.find((r) => r.id === runners)?.data.thickness ?? s(...RUNNER.thick);
-  const wooden = { kind: 'wooden', side: s(2, 1 / 16), stock: runners, wide: s(30, 1.25) } as const;
+  const high = thicknessFor(means, RUNNER);
+  const wooden = { kind: 'wooden', side: s(2, 1 / 16), stock: runners, wide: widthFor(means, RUNNER) } as const;
   const rise = slide ? s(12, 1 / 2) : (Math.max(s(12, 1 / 2), high) as Length);
   return {
     kind: 'drawers',

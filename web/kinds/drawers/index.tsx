@@ -1,8 +1,9 @@
 import type { Drawers } from '../../../core/interiors/index.js';
 import { fetched } from '../../shared/boundary.js';
-import { chestSizes, newCase, newInPlace } from '../../data/defaults.js';
 import { frame, rows } from '../card.js';
+import { newInPlace } from '../in-place/begin.js';
 import type { InteriorPage } from '../page.js';
+import { newChest } from '../panel-case/begin.js';
 import { bothEndsFilling, drawersFilling } from './filling.js';
 
 const DrawersForm = fetched(() => import('./form.js').then((m) => m.DrawersForm));
@@ -19,7 +20,7 @@ export const drawersPage: InteriorPage = {
       says: 'A bank of drawers',
       picture: [...frame, ...rows(4, 10, 40, 8, 1.2, 6)],
       filling: drawersFilling,
-      begin: (unit, stock) => ({ ...newCase(unit, stock, { kind: 'sizes' }), ...chestSizes(unit) }),
+      begin: newChest,
     },
     {
       id: 'drawers',
@@ -27,7 +28,7 @@ export const drawersPage: InteriorPage = {
       says: 'Into a cabinet that is there',
       picture: [...rows(2, 8, 44, 17, 4, 5)],
       filling: drawersFilling,
-      begin: (unit, stock) => newInPlace(unit, stock, { place: 'A cabinet', width: [560, 22], height: [500, 20], depth: [520, 20] }),
+      begin: (onHand) => newInPlace(onHand, { place: 'A cabinet', width: [560, 22], height: [500, 20], depth: [520, 20] }),
     },
   ],
 };

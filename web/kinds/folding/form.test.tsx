@@ -1,8 +1,9 @@
-import { newFolding } from '../../data/defaults.js';
+import { newFolding } from './begin.js';
 import { formWired } from '../../test/on-bench.js';
+import { onHand } from '../../test/filled.js';
 
 test('each control of a folding table changes what it says', async () => {
-  expect(await formWired(newFolding('mm', 'thick'))).toEqual([
+  expect(await formWired(newFolding(onHand('mm')))).toEqual([
     'Left between them → top.between',
     'Left round them → top.margin',
     'Feet apart, hole to hole → legs.apart',

@@ -1,7 +1,7 @@
 import type { Folding } from '../../../core/shells/index.js';
-import { newFolding } from '../../data/defaults.js';
 import { fetched } from '../../shared/boundary.js';
 import type { ShellPage } from '../page.js';
+import { newFolding } from './begin.js';
 
 const FoldingForm = fetched(() => import('./form.js').then((m) => m.FoldingForm));
 
@@ -38,7 +38,7 @@ export const foldingPage: ShellPage = {
         [42, 36, 4, 8],
       ],
       filling: null,
-      begin: (unit, stock) => newFolding(unit, stock),
+      begin: newFolding,
     },
   ],
 };

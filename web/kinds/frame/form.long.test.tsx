@@ -1,8 +1,9 @@
-import { newFrame } from '../../data/defaults.js';
+import { newFrame } from './begin.js';
 import { formWired } from '../../test/on-bench.js';
+import { onHand } from '../../test/filled.js';
 
 test('each control of a frame changes what it says', async () => {
-  expect(await formWired(newFrame('mm', 'thick'))).toEqual([
+  expect(await formWired(newFrame(onHand('mm')))).toEqual([
     'Posts wide → posts.wide',
     'Posts between the ends → posts.middles',
     '  Middle post 1 from the left → posts.middles.0',

@@ -1,11 +1,11 @@
 import { applyEdit } from '../../../core/kinds/index.js';
-import { newCase } from '../../data/defaults.js';
-import { fillEdit, means } from '../../test/filled.js';
+import { newCase } from '../panel-case/begin.js';
+import { fillEdit, means, onHand } from '../../test/filled.js';
 import { insideWired } from '../../test/on-bench.js';
 
 /** Grooves in a case, with a shelf in two of them. */
 function grooved() {
-  const piece = newCase('mm', 'thick', { kind: 'sizes' });
+  const piece = newCase(onHand('mm'), { kind: 'sizes' });
   const edit = fillEdit(piece, 'inside', 'grooves', means('mm', piece));
   if (edit.kind !== 'fill' || edit.filling?.kind !== 'grooves') throw new Error('not filled with grooves');
   return applyEdit(piece, { ...edit, filling: { ...edit.filling, shelves: [2, 6] } });

@@ -1,8 +1,8 @@
 import type { Grooves } from '../../../core/interiors/index.js';
 import { fetched } from '../../shared/boundary.js';
-import { newCase } from '../../data/defaults.js';
 import { frame, rows } from '../card.js';
 import type { InteriorPage } from '../page.js';
+import { newCase } from '../panel-case/begin.js';
 import { grooved } from './filling.js';
 
 const GroovesForm = fetched(() => import('./form.js').then((m) => m.GroovesForm));
@@ -19,7 +19,7 @@ export const groovesPage: InteriorPage = {
       says: 'Thin shelves in any groove',
       picture: [...frame, ...rows(9, 7, 3, 1, 3, 8), ...rows(9, 50, 3, 1, 3, 8), [9, 12, 42, 1], [9, 24, 42, 1], [9, 32, 42, 1]],
       filling: grooved,
-      begin: (unit, stock) => newCase(unit, stock, { kind: 'sizes' }),
+      begin: (onHand) => newCase(onHand, { kind: 'sizes' }),
     },
   ],
 };

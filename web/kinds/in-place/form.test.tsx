@@ -1,9 +1,9 @@
-import { newInPlace } from '../../data/defaults.js';
-import { PLACE } from '../../test/filled.js';
+import { newInPlace } from './begin.js';
+import { PLACE, onHand } from '../../test/filled.js';
 import { formWired } from '../../test/on-bench.js';
 
 test('each control of what is put into a place that is there already changes what it says', async () => {
-  expect(await formWired(newInPlace('mm', 'thick', PLACE))).toEqual([
+  expect(await formWired(newInPlace(onHand('mm'), PLACE))).toEqual([
     'It goes into → place',
     'Top stands out → cover',
     'Slides packed out behind a face frame → packing',

@@ -1,8 +1,9 @@
-import { newLeaning } from '../../data/defaults.js';
+import { newLeaning } from './begin.js';
 import { formWired } from '../../test/on-bench.js';
+import { onHand } from '../../test/filled.js';
 
 test('each control of a leaning rack changes what it says', async () => {
-  expect(await formWired(newLeaning('mm', 'thick'))).toEqual([
+  expect(await formWired(newLeaning(onHand('mm')))).toEqual([
     'Off plumb, degrees → sides.lean.degrees',
     'Sides long, along → sides.lean.along',
     'Sides wide → sides.wide',

@@ -1,7 +1,7 @@
 import type { Leaning } from '../../../core/shells/index.js';
-import { newLeaning } from '../../data/defaults.js';
 import { fetched } from '../../shared/boundary.js';
 import type { ShellPage } from '../page.js';
+import { newLeaning } from './begin.js';
 
 const LeaningForm = fetched(() => import('./form.js').then((m) => m.LeaningForm));
 
@@ -34,7 +34,7 @@ export const leaningPage: ShellPage = {
         [18, 39, 24, 6],
       ],
       filling: null,
-      begin: (unit, stock) => newLeaning(unit, stock),
+      begin: newLeaning,
     },
   ],
 };

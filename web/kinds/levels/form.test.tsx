@@ -1,8 +1,9 @@
-import { newFrame } from '../../data/defaults.js';
+import { newFrame } from '../frame/begin.js';
 import { filledWith, insideWired } from '../../test/on-bench.js';
+import { onHand } from '../../test/filled.js';
 
 test('each control of levels changes what it says', async () => {
-  expect(await insideWired(filledWith(newFrame('mm', 'thick'), 'levels'))).toEqual([
+  expect(await insideWired(filledWith(newFrame(onHand('mm')), 'levels'))).toEqual([
     'Level rails wide → level.rails.wide',
     'Level notches larger by → level.deck.gap',
     'Level deck deep, less than its frame → level.deck.wide',

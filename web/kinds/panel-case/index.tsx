@@ -1,8 +1,8 @@
 import type { PanelCase } from '../../../core/shells/index.js';
 import { fetched } from '../../shared/boundary.js';
-import { newCase } from '../../data/defaults.js';
 import { frame, rows } from '../card.js';
 import type { ShellPage } from '../page.js';
+import { newCase } from './begin.js';
 
 const PanelCaseForm = fetched(() => import('./form.js').then((m) => m.PanelCaseForm));
 
@@ -20,7 +20,7 @@ export const panelCasePage: ShellPage = {
       says: 'Shelves and bays',
       picture: [...frame, ...rows(2, 9, 42, 2.5, 11, 15)],
       filling: null,
-      begin: (unit, stock) => newCase(unit, stock, { kind: 'sizes' }),
+      begin: (onHand) => newCase(onHand, { kind: 'sizes' }),
     },
   ],
 };

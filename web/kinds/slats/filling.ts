@@ -1,9 +1,9 @@
 import type { Slats } from '../../../core/interiors/index.js';
-import { sizes, woodFor, type FillingWay, type Means, type Use } from '../means.js';
+import { sizes, widthFor, woodFor, type FillingWay, type Means, type Use } from '../means.js';
 import { fillWith } from '../parts.js';
 
-const SLAT = { use: 'slat', label: 'Slats of', thick: [18, 3 / 4] } as const satisfies Use;
-const SUPPORT = { use: 'bearer', label: 'Supports under them of', thick: [18, 3 / 4] } as const satisfies Use;
+const SLAT = { use: 'slat', label: 'Slats of', thick: [18, 3 / 4], wide: [45, 1.5] } as const satisfies Use;
+const SUPPORT = { use: 'bearer', label: 'Supports under them of', thick: [18, 3 / 4], wide: [40, 1.5] } as const satisfies Use;
 
 /** Slats with supports under them. */
 function usualSlats(means: Means): Slats {
@@ -11,9 +11,9 @@ function usualSlats(means: Means): Slats {
   return {
     kind: 'slats',
     stock: woodFor(means, SLAT),
-    wide: s(45, 1.75),
+    wide: widthFor(means, SLAT),
     ends: 'flush',
-    supports: { stock: woodFor(means, SUPPORT), count: 2, wide: s(40, 1.5), inset: s(60, 2.5), trim: s(20, 3 / 4) },
+    supports: { stock: woodFor(means, SUPPORT), count: 2, wide: widthFor(means, SUPPORT), inset: s(60, 2.5), trim: s(20, 3 / 4) },
   };
 }
 

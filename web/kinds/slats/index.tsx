@@ -1,7 +1,7 @@
 import type { Slats } from '../../../core/interiors/index.js';
 import { fetched } from '../../shared/boundary.js';
-import { newInPlace } from '../../data/defaults.js';
 import { rows } from '../card.js';
+import { newInPlace } from '../in-place/begin.js';
 import type { InteriorPage } from '../page.js';
 import { slatsFilling } from './filling.js';
 
@@ -19,7 +19,11 @@ export const slatsPage: InteriorPage = {
       says: 'Slats on supports',
       picture: rows(6, 4, 52, 4.4, 3, 3),
       filling: slatsFilling,
-      begin: (unit, stock) => newInPlace(unit, stock, { place: 'A ledge', width: [900, 36], height: [200, 8], depth: [600, 24] }),
+      // Things stand on a ledge: whoever is to step on it says so.
+      begin: (onHand) => ({
+        ...newInPlace(onHand, { place: 'A ledge', width: [900, 36], height: [200, 8], depth: [600, 24] }),
+        noOneOn: true,
+      }),
     },
   ],
 };

@@ -1,7 +1,7 @@
 import type { WallBoard } from '../../../core/shells/index.js';
-import { newWallBoard } from '../../data/defaults.js';
 import { fetched } from '../../shared/boundary.js';
 import type { ShellPage } from '../page.js';
+import { newWallBoard } from './begin.js';
 
 const WallBoardForm = fetched(() => import('./form.js').then((m) => m.WallBoardForm));
 
@@ -31,7 +31,7 @@ export const wallBoardPage: ShellPage = {
         [31.5, 24, 15.5, 3],
       ],
       filling: null,
-      begin: (unit, stock) => newWallBoard(unit, stock),
+      begin: newWallBoard,
     },
   ],
 };

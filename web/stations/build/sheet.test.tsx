@@ -1,11 +1,11 @@
 import { buildingOf, usualHours } from '../../../core/build/index.js';
-import { newCase } from '../../data/defaults.js';
-import { means, workshopOf } from '../../test/filled.js';
+import { newCase } from '../../kinds/panel-case/begin.js';
+import { means, onHand, workshopOf } from '../../test/filled.js';
 import { projectOf } from '../../test/in-project.js';
 import { asked, wired } from '../../test/on-bench.js';
 import { BuildSheet } from './sheet.js';
 
-const CASE = newCase('mm', 'thick', { kind: 'sizes' });
+const CASE = newCase(onHand('mm'), { kind: 'sizes' });
 const BUILDING = { ...buildingOf('it'), hours: usualHours('2026-11-23') };
 const PROJECT = projectOf(CASE, workshopOf('mm', means('mm', CASE)), { buildings: [{ id: 'it', version: 1, data: BUILDING }] });
 

@@ -1,12 +1,13 @@
 import { applyEdit } from '../../../core/kinds/index.js';
 import type { Piece } from '../../../core/piece/index.js';
-import { newFolding, newInPlace } from '../../data/defaults.js';
+import { newFolding } from '../../kinds/folding/begin.js';
+import { newInPlace } from '../../kinds/in-place/begin.js';
 import { ShellForm } from '../../kinds/index.js';
-import { PLACE } from '../../test/filled.js';
+import { PLACE, onHand } from '../../test/filled.js';
 import { asked, onBench, projectWith, wired } from '../../test/on-bench.js';
 import { DivideSheet } from './sheet.js';
 
-const OPEN = newInPlace('mm', 'thick', PLACE);
+const OPEN = newInPlace(onHand('mm'), PLACE);
 const DIVIDED = applyEdit(OPEN, { kind: 'split', space: 'inside', axis: 'up', members: ['m'], spaces: ['lower', 'upper'] });
 
 /** What is not worked here: the form of the shell has a test of its own, and a thing that is dragged holds all else. */
@@ -140,7 +141,7 @@ test('each control of the worksheet of a run changes what it says of the shelf a
 }, 120_000);
 
 test('in the room that legs fold through nothing is offered, and it is said why; what stands there is asked', async () => {
-  const project = projectWith(newFolding('mm', 'thick'));
+  const project = projectWith(newFolding(onHand('mm')));
   const known = await asked(project, <ShellForm />);
   expect((await asked(project, <DivideSheet />)).filter((label) => !known.includes(label))).toEqual([
     'Width as built',

@@ -1,11 +1,12 @@
-import { newCase, newOpening } from '../../data/defaults.js';
-import { means, workshopOf } from '../../test/filled.js';
+import { newOpening } from '../../data/defaults.js';
+import { newCase } from '../../kinds/panel-case/begin.js';
+import { means, onHand, workshopOf } from '../../test/filled.js';
 import { projectOf } from '../../test/in-project.js';
 import { wired } from '../../test/on-bench.js';
 import { MeasureSheet } from './sheet.js';
 import { MeasureStage } from './stage.js';
 
-const PIECE = newCase('mm', 'thick', { kind: 'opening', id: 'niche' });
+const PIECE = newCase(onHand('mm'), { kind: 'opening', id: 'niche' });
 const SHOP = { ...workshopOf('mm', means('mm', PIECE)), openings: new Map([['niche', newOpening('mm')]]) };
 const PROJECT = projectOf(PIECE, SHOP);
 

@@ -1,9 +1,10 @@
 import { cuttingOf } from '../../../core/layout/spec.js';
-import { newCase } from '../../data/defaults.js';
+import { newCase } from '../../kinds/panel-case/begin.js';
 import { projectWith, wired } from '../../test/on-bench.js';
 import { StockSheet } from './sheet.js';
+import { onHand } from '../../test/filled.js';
 
-const CASE = newCase('mm', 'thick', { kind: 'sizes' });
+const CASE = newCase(onHand('mm'), { kind: 'sizes' });
 
 /** A project with two cases, of which one is cut. */
 function twoCases() {

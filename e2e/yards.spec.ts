@@ -1,0 +1,65 @@
+import type { Page } from '@playwright/test';
+import { begin } from './begin.js';
+import { named, keyboard, pointer } from './hands.js';
+import { expect, test } from './server.js';
+
+/** The rows of the list of parts, each as it is read. */
+const partsOf = async (page: Page) =>
+  (await page.getByRole('grid', { name: 'Parts' }).getByRole('row').allInnerTexts())
+    .slice(1)
+    .map((row) => row.replaceAll(/\s+/g, ' ').trim());
+
+test.describe('where wood is sold by the inch', () => {
+  test.use({ locale: 'en-US' });
+
+  for (const by of [pointer, keyboard]) {
+    test(`a frame by ${named(by)}: it begins in the sizes of the yard, and of 2 x 4 where that is chosen`, async ({ page, empty }) => {
+      const hands = by(page);
+      await page.goto(`${empty.url}/?all`);
+      await hands.fill('Name of the workshop', `Bindery ${by.name}`);
+      await hands.press('button', 'Measure an opening');
+      await hands.press('link', `Bindery ${by.name}`);
+      await hands.press('button', /^Start a frame/);
+      await hands.press('button', 'Start the frame');
+      await hands.station('Parts');
+      // A deck of 36 by 24 stands out 1/2 on every side: 35 by 23 over posts of 1 1/2; 15/32 of it lie on posts of 30 in all.
+      await expect.poll(() => partsOf(page)).toEqual([
+        'A–D 4 post 29 17/32 1 1/2 1 1/2 Fir 2 x 2',
+        'E, F 2 rail 32 2 1/2 3/4 Pine 1 x 3',
+        'G, H 2 rail 20 2 1/2 3/4 Pine 1 x 3',
+        'I 1 deck 36 24 15/32 Birch ply 1/2',
+      ]);
+
+      await hands.press('link', `Bindery ${by.name}`);
+      await hands.choose('Made of, to begin with', 'Fir 2 x 4');
+      await hands.press('button', /^Start a frame/);
+      await hands.press('button', 'Start the frame');
+      await hands.station('Parts');
+      // Posts stand 3 1/2 across and 1 1/2 deep: 35 - 7, and 23 - 3.
+      await expect.poll(() => partsOf(page)).toEqual([
+        'A–D 4 post 29 17/32 3 1/2 1 1/2 Fir 2 x 4',
+        'E, F 2 rail 28 3 1/2 1 1/2 Fir 2 x 4',
+        'G, H 2 rail 20 3 1/2 1 1/2 Fir 2 x 4',
+        'I 1 deck 36 24 15/32 Birch ply 1/2',
+      ]);
+
+      // Nothing of a case can be sawn out of slats.
+      await hands.press('link', `Bindery ${by.name}`);
+      await hands.choose('Made of, to begin with', 'Cedar 1 x 2');
+      await hands.press('button', 'From sizes I give');
+      await expect(page.getByText('No part of new case can be cut from Cedar 1 x 2.')).toBeVisible();
+    });
+  }
+});
+
+test('what a yard has is put into a stockroom beside what is there, once', async ({ page, empty }) => {
+  const hands = pointer(page);
+  const name = await begin(page, hands, empty, 'Measure an opening');
+  await hands.press('link', name);
+  await hands.press('link', 'Stockroom');
+  // 23 of 24 stocks and a slide: birch ply of 18 is there.
+  await hands.press('button', 'Usual stock of a yard (24)');
+  await expect(page.getByRole('button', { name: 'Change Spruce 45 x 95' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Change Birch ply 18' })).toHaveCount(1);
+  await expect(page.getByRole('button', { name: /Usual stock/ })).toHaveCount(0);
+});

@@ -1,0 +1,31 @@
+import { ZERO, type Length } from '../../../core/length/index.js';
+import type { Frame } from '../../../core/shells/index.js';
+import { DECK, usualLevel } from '../levels/filling.js';
+import { sizes, widthFor, woodFor, type OnHand, type Use } from '../means.js';
+import { usualPanels } from '../panels/usual.js';
+
+export const POST = { use: 'post', label: 'Posts of', thick: [45, 1.5], wide: [45, 1.5] } as const satisfies Use;
+
+const given = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
+
+/** A frame of posts with a top over them, and one space under it. */
+export function newFrame(onHand: OnHand): Frame {
+  const s = sizes(onHand.unit);
+  const over = s(15, 1 / 2);
+  const deck = { stock: woodFor(onHand, DECK), goes: 'over', gap: ZERO } as const;
+  return {
+    name: 'New frame',
+    shell: 'frame',
+    width: given(s(900, 36)),
+    height: given(s(750, 30)),
+    depth: given(s(600, 24)),
+    posts: { stock: woodFor(onHand, POST), wide: widthFor(onHand, POST), turned: 'across' },
+    joined: 'between',
+    through: 'across',
+    top: { level: { ...usualLevel(onHand), deck }, over: { front: over, rear: over, left: over, right: over } },
+    panels: usualPanels(onHand, ZERO),
+    edges: { front: 'eased', banding: ZERO },
+    fixedToWall: false,
+    interior: { id: 'inside', rule: { kind: 'share', weight: 1 }, things: [] },
+  };
+}
