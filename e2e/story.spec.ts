@@ -17,7 +17,7 @@ async function enter(page: Page, text: string) {
 
 test('from an empty shed to what was built and noted with the keyboard alone', { tag: '@long' }, async ({ page, empty }) => {
   test.setTimeout(300_000);
-  await page.goto(empty.url);
+  await page.goto(`${empty.url}/?all`);
   await expect(page.getByRole('button', { name: 'Measure an opening' })).toBeVisible();
   await tabTo(page, 'textbox', /Name of the workshop/);
   await page.keyboard.press('Control+a');
