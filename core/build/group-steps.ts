@@ -1,5 +1,5 @@
 import { contactOf, isBlock, massOf } from '../carry/index.js';
-import { fine, len, mass, say, type Sentence } from '../figure/index.js';
+import { fine, len, mass, say, temperature, type Sentence } from '../figure/index.js';
 import { fromUnits, mm, toMm, type Length } from '../length/index.js';
 import type { Part } from '../parts/index.js';
 import { lettersText } from '../parts/letters.js';
@@ -140,8 +140,8 @@ function glueSaid(glue: Glue, celsius: number, joints: number): readonly Sentenc
   if (glue.id === 'none') return [];
   const open = timeAt(glue.open, celsius);
   const hurry = joints * 1.5 > open ? ` With ${joints} joints that is short: work in halves, or take a glue that stays open longer.` : '';
-  const cold = celsius < glue.least ? ` At ${celsius} °C it does not set: ${glue.least} °C is the least.` : '';
-  return [say`Glue: ${glue.name}; everything must be closed within ${timeText(open)} at ${celsius} °C.${hurry}${cold}`];
+  const cold = celsius < glue.least ? say` At ${temperature(celsius)} it does not set: ${temperature(glue.least)} is the least.` : '';
+  return [say`Glue: ${glue.name}; everything must be closed within ${timeText(open)} at ${temperature(celsius)}.${hurry}${cold}`];
 }
 
 const TITLES: Readonly<Record<Exclude<Stage, 'moving' | 'frames'>, string>> = {

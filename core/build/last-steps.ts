@@ -1,4 +1,4 @@
-import { fine, len, mass, say, type Sentence } from '../figure/index.js';
+import { area, fine, len, mass, say, volume, type Sentence } from '../figure/index.js';
 import { toMm } from '../length/index.js';
 import { hangs } from '../piece/index.js';
 import type { Part } from '../parts/index.js';
@@ -19,15 +19,15 @@ export function areaOf({ length, width, thickness }: Part): number {
 export function coatSteps({ parts }: Solution, building: Building): readonly Draft[] {
   const finish = finishOf(building.finish);
   if (finish.id === 'none') return [];
-  const area = parts.reduce((sum, p) => sum + areaOf(p), 0);
+  const painted = parts.reduce((sum, p) => sum + areaOf(p), 0);
   const between = timeAt(finish.between, building.celsius);
-  const litres = (area * building.coats) / finish.spread;
+  const litres = (painted * building.coats) / finish.spread;
   return Array.from({ length: building.coats }, (_, i): Draft => {
     const last = i === building.coats - 1;
     const says: Sentence[] =
       i === 0
         ? [
-            say`${area.toFixed(1)} m² with all faces and edges, ${building.coats} coats: about ${litres.toFixed(2)} l of ${finish.name} at ${finish.spread} m² a litre.`,
+            say`${area(painted)} with all faces and edges, ${building.coats} coats: about ${volume(litres)} of ${finish.name}; ${volume(1)} covers ${area(finish.spread)}.`,
             say`Bare stay: what is glued later, where drawers run, and the inside of housings.`,
           ]
         : [say`Between coats: 240 grit with light hands, and the dust off.`];
@@ -38,7 +38,7 @@ export function coatSteps({ parts }: Solution, building: Building): readonly Dra
       parts: parts.map((p) => p.id),
       says,
       cautions: finish.caution ? [finish.caution] : [],
-      minutes: TAKES.brush + area * TAKES.coatPerSquare,
+      minutes: TAKES.brush + painted * TAKES.coatPerSquare,
       wait: last
         ? { minutes: timeAt(finish.before, building.celsius), why: `${finish.name} hardens before it is used` }
         : { minutes: between, why: `${finish.name} dries` },

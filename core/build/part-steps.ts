@@ -1,4 +1,4 @@
-import { say } from '../figure/index.js';
+import { area, say } from '../figure/index.js';
 import { toMm } from '../length/index.js';
 import { aslantText, type Part } from '../parts/index.js';
 import type { EdgeTreatment } from '../piece/index.js';
@@ -84,7 +84,7 @@ export function partSteps(
             parts: parts.map((p) => p.id),
             minutes: (faces / 2) * TAKES.sandPerSquare,
             says: [
-              say`Insides before they are closed, ${faces.toFixed(1)} m² with both faces. Joints stay as they are sawn: glue wants them bare.`,
+              say`Insides before they are closed, ${area(faces)} with both faces. Joints stay as they are sawn: glue wants them bare.`,
             ],
             cautions: [CAUTIONS.sand],
           }),

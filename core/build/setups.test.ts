@@ -60,6 +60,6 @@ test('schools: upside down, as it goes, in coats', () => {
   expect(coats.map((s) => s.wait?.minutes)).toEqual([360, 2880]);
   // Two sides 2000 x 300 x 20: 1.292 m² each; top and bottom 960: 0.6264; shelves 970: 0.6328. In all 5.1024 m².
   expect(coats[0]?.says.map(writeExactly)[0]).toContain(
-    '5.1 m² with all faces and edges, 2 coats: about 1.02 l of primer and paint at 10 m² a litre.',
+    '5.1 m² with all faces and edges, 2 coats: about 1.02 l of primer and paint; 1 l covers 10 m².',
   );
 });

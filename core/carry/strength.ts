@@ -1,3 +1,4 @@
+import { say, stress, type Sentence } from '../figure/index.js';
 import { asMPa, type Megapascals } from '../measures/index.js';
 import type { CreepRow, Material } from '../stock/index.js';
 import { stateOf, type State } from './verdict.js';
@@ -97,7 +98,7 @@ export function ofWhatIsSafe(used: number, lasting = true): string {
 
 /** What a material may be bent to under plain loads, MPa, or why that is not said. */
 export type Strength =
-  { readonly judged: true; readonly allowed: Megapascals; readonly basis: string } | { readonly judged: false; readonly reason: string };
+  { readonly judged: true; readonly allowed: Megapascals; readonly basis: Sentence } | { readonly judged: false; readonly reason: string };
 
 /** Tension square to the grain of hardwood whose own is not published, by which a board that is bent that way splits: characteristic, MPa (EN 338:2016 table 1). */
 const SPLITS = 0.6;
@@ -132,17 +133,21 @@ function lastingStrength(
 ): Strength {
   const lasts = lasting(material, serviceClass, how);
   if (typeof lasts === 'string') return { judged: false, reason: lasts };
-  return { judged: true, allowed: asMPa(characteristic * lasts.times), basis: `${characteristic} MPa (${what}) ${lasts.basis}` };
+  return {
+    judged: true,
+    allowed: asMPa(characteristic * lasts.times),
+    basis: say`${stress(asMPa(characteristic))} (${what}) ${lasts.basis}`,
+  };
 }
 
 /** A quarter of what dry clear wood breaks at (the builder's usual caution); wet wood carries less, and a short load is less of one (EN 1995-1-1 table 3.1). */
-function quarterOf(breaks: number, what: string, serviceClass: 1 | 2 | 3, how: Lasting): Strength {
+function quarterOf(breaks: number, what: Sentence, serviceClass: 1 | 2 | 3, how: Lasting): Strength {
   const times = (KMODS[how].solid[serviceClass - 1] as number) / (KMOD.solid[0] as number);
   const changed = times < 1 ? ', less where it is wet' : times > 1 ? ', more for a short while' : '';
   return {
     judged: true,
     allowed: asMPa((breaks / CLEAR_WOOD) * times),
-    basis: `${what}${changed}${changed ? ' (EN 1995-1-1 table 3.1)' : ''}`,
+    basis: say`${what}${changed}${changed ? ' (EN 1995-1-1 table 3.1)' : ''}`,
   };
 }
 
@@ -154,20 +159,24 @@ export function bendingStrength(material: Material, serviceClass: 1 | 2 | 3, acr
   const solid = material.form === 'solid';
   if (solid && across) {
     if (material.splits === undefined) return lastingStrength(SPLITS, 'across the grain, EN 338', material, serviceClass, how);
-    const what = `a quarter of the ${material.splits} MPa at which clear ${material.name.toLowerCase()} splits along its grain`;
+    const what = say`a quarter of the ${stress(asMPa(material.splits))} at which clear ${material.name.toLowerCase()} splits along its grain`;
     return quarterOf(material.splits, what, serviceClass, how);
   }
   if (isHardwood(material) && material.rupture !== undefined) {
     return quarterOf(
       material.rupture,
-      `a quarter of the ${material.rupture} MPa at which clear ${material.name.toLowerCase()} breaks`,
+      say`a quarter of the ${stress(material.rupture)} at which clear ${material.name.toLowerCase()} breaks`,
       serviceClass,
       how,
     );
   }
   const yields = YIELDS[material.id];
   if (yields !== undefined)
-    return { judged: true, allowed: asMPa(yields / LOAD_FACTOR), basis: `yields at ${yields} MPa, loads times ${LOAD_FACTOR}` };
+    return {
+      judged: true,
+      allowed: asMPa(yields / LOAD_FACTOR),
+      basis: say`yields at ${stress(asMPa(yields))}, loads times ${LOAD_FACTOR}`,
+    };
   const characteristic = solid ? C16 : SHEETS[material.id]?.[across ? 1 : 0];
   if (characteristic === undefined) return { judged: false, reason: `no strength is known for ${material.name}` };
   return lastingStrength(characteristic, solid ? 'C16 timber' : 'typical, makers vary', material, serviceClass, how);

@@ -5,11 +5,15 @@ import {
   fine,
   force,
   len,
+  area,
   mass,
   say,
   size,
   sourceKey,
   sourcesOf,
+  stress,
+  temperature,
+  volume,
   writeExactly,
   writeFine,
   writeSentence,
@@ -17,7 +21,10 @@ import {
   writeStress,
   writeWeight,
 } from './index.js';
-import { asKg, asNewtons } from '../measures/index.js';
+import { asKg, asMPa, asNewtons } from '../measures/index.js';
+
+const MM = { unit: 'mm', step: mm(0.5) } as const;
+const INCHES = { unit: 'in', step: inch(1 / 32) } as const;
 
 const overall = size('overall height', inch(72), { in: 'piece', field: 'height.size' });
 const toe = size('toe kick', inch(3));
@@ -141,6 +148,14 @@ test.each([
   ['a weight in pounds', writeWeight(asNewtons(4.4482216), 'in'), '1 lb'],
   ['a stress', writeStress(10, 'mm'), '10 MPa'],
   ['a stress in psi', writeStress(10, 'in'), '1450 psi'],
+  ['a small stress', writeStress(2.345, 'mm'), '2.35 MPa'],
+  // A square metre is 10.764 sq ft, a litre 1.0567 quarts.
+  ['an area', writeSentence(say`${area(2)}`, MM), '2 m²'],
+  ['an area in square feet', writeSentence(say`${area(2)}`, INCHES), '21.5 sq ft'],
+  ['a volume in quarts', writeSentence(say`${volume(0.5)}`, INCHES), '0.53 qt'],
+  ['a temperature', writeSentence(say`${temperature(20)}`, MM), '20 °C'],
+  ['a temperature in °F', writeSentence(say`${temperature(20)}`, INCHES), '68 °F'],
+  ['a stress in a sentence', writeSentence(say`${stress(asMPa(10))}`, INCHES), '1450 psi'],
   ['a stiffness', writeStiffness(9.5, 'mm'), '9.5 GPa'],
   // 11.03 GPa is the 1.6E of a stamp.
   ['a stiffness as timber is stamped', writeStiffness(11.0316, 'in'), '1.6 million psi'],

@@ -1,4 +1,4 @@
-import { asKg, type Kilograms, type Newtons } from '../measures/index.js';
+import { asKg, type Kilograms, type Megapascals, type Newtons } from '../measures/index.js';
 import { exactText, formatLength, mm, UNITS_PER, type Length, type Precision } from '../length/index.js';
 
 /** A quantity inside a sentence, written only when it is known which units the reader uses. */
@@ -7,7 +7,10 @@ export type Quantity =
   /** A deflection in mm, written finer than the shop precision. */
   | { readonly kind: 'fine'; readonly mm: number; readonly digits?: number }
   | { readonly kind: 'mass'; readonly kg: Kilograms }
-  | { readonly kind: 'force'; readonly newtons: Newtons };
+  | { readonly kind: 'force'; readonly newtons: Newtons }
+  | { readonly kind: 'stress'; readonly mpa: Megapascals }
+  /** In m², litres and °C. */
+  | { readonly kind: 'area' | 'volume' | 'temperature'; readonly amount: number };
 
 /** One plain sentence with its figures kept as quantities. */
 export type Sentence = readonly (string | Quantity)[];
@@ -26,6 +29,16 @@ export const fine = (millimetres: number, digits?: number): Quantity => ({
 export const mass = (kg: Kilograms): Quantity => ({ kind: 'mass', kg });
 /** A force in N for use in a sentence. @example force(asNewtons(40)) // { kind: 'force', newtons: 40 } */
 export const force = (newtons: Newtons): Quantity => ({ kind: 'force', newtons });
+
+/** A stress in MPa for use in a sentence. @example stress(asMPa(5.7)) // { kind: 'stress', mpa: 5.7 } */
+export const stress = (mpa: Megapascals): Quantity => ({ kind: 'stress', mpa });
+
+/** An area in m² for use in a sentence. @example area(2) // { kind: 'area', amount: 2 } */
+export const area = (amount: number): Quantity => ({ kind: 'area', amount });
+/** A volume in litres for use in a sentence. @example volume(0.5) // { kind: 'volume', amount: 0.5 } */
+export const volume = (amount: number): Quantity => ({ kind: 'volume', amount });
+/** A temperature in °C for use in a sentence. @example temperature(20) // { kind: 'temperature', amount: 20 } */
+export const temperature = (amount: number): Quantity => ({ kind: 'temperature', amount });
 
 function isSentence(slot: Slot): slot is Sentence {
   return Array.isArray(slot);
@@ -91,7 +104,7 @@ const PSI_PER_MPA = 145.037738;
 
 /** A stress in MPa, or psi for those who work in inches, to three digits. @example writeStress(1, 'in') // '145 psi' */
 export function writeStress(mpa: number, unit: Precision['unit']): string {
-  return unit === 'mm' ? `${Number(mpa.toFixed(1))} MPa` : `${significant(mpa * PSI_PER_MPA, 3)} psi`;
+  return unit === 'mm' ? `${Number(mpa.toFixed(mpa < 3 ? 2 : 1))} MPa` : `${significant(mpa * PSI_PER_MPA, 3)} psi`;
 }
 
 /**
@@ -100,6 +113,31 @@ export function writeStress(mpa: number, unit: Precision['unit']): string {
  */
 export function writeStiffness(gpa: number, unit: Precision['unit']): string {
   return unit === 'mm' ? `${Number(gpa.toFixed(2))} GPa` : `${significant((gpa * PSI_PER_MPA) / 1000, 3)} million psi`;
+}
+
+const to = (value: number, digits: number): string => `${Number(value.toFixed(digits))}`;
+
+const SQUARE_FEET_PER_M2 = 10.7639104;
+const QUARTS_PER_LITRE = 1.05668821;
+
+/** An area in m², or square feet for those who work in inches. @example writeArea(2, 'in') // '21.5 sq ft' */
+export function writeArea(m2: number, unit: Precision['unit'], digits = 1): string {
+  return unit === 'mm' ? `${to(m2, digits)} m²` : `${to(m2 * SQUARE_FEET_PER_M2, Math.max(1, digits - 1))} sq ft`;
+}
+
+/** A volume in litres, or US quarts for those who work in inches. @example writeVolume(0.5, 'in') // '0.53 qt' */
+export function writeVolume(litres: number, unit: Precision['unit']): string {
+  return unit === 'mm' ? `${to(litres, 2)} l` : `${to(litres * QUARTS_PER_LITRE, 2)} qt`;
+}
+
+/** °F of °C. @example inFahrenheit(20) // 68 */
+export const inFahrenheit = (celsius: number): number => (celsius * 9) / 5 + 32;
+/** °C of °F. @example fromFahrenheit(68) // 20 */
+export const fromFahrenheit = (fahrenheit: number): number => ((fahrenheit - 32) * 5) / 9;
+
+/** A temperature in °C, or °F for those who work in inches. @example writeTemperature(20, 'in') // '68 °F' */
+export function writeTemperature(celsius: number, unit: Precision['unit']): string {
+  return unit === 'mm' ? `${significant(celsius, 3)} °C` : `${Math.round(inFahrenheit(celsius))} °F`;
 }
 
 function writeQuantity(quantity: Quantity, precision: Precision): string {
@@ -112,6 +150,14 @@ function writeQuantity(quantity: Quantity, precision: Precision): string {
       return writeMass(quantity.kg, precision.unit);
     case 'force':
       return writeWeight(quantity.newtons, precision.unit);
+    case 'stress':
+      return writeStress(quantity.mpa, precision.unit);
+    case 'area':
+      return writeArea(quantity.amount, precision.unit);
+    case 'volume':
+      return writeVolume(quantity.amount, precision.unit);
+    case 'temperature':
+      return writeTemperature(quantity.amount, precision.unit);
   }
 }
 

@@ -1,5 +1,5 @@
-import { force, say } from '../../figure/index.js';
-import { asNewtons } from '../../measures/index.js';
+import { force, say, stress } from '../../figure/index.js';
+import { asMPa, asNewtons } from '../../measures/index.js';
 import type { Member } from '../../piece/index.js';
 import { dot } from '../../solid/index.js';
 import { propertiesOf } from '../../stock/index.js';
@@ -38,6 +38,6 @@ export function gluedOn(support: Support, member: Member, carrier: Member): Fixi
     holds,
     state: stateOf(heldAt(support), holds),
     sentence: () =>
-      say`Its line of glue holds ${force(holds)}: a third of the ${shear.toFixed(1)} MPa that the wood beside it shears at${shear === ROLLING ? ' where its fibres roll' : ' along the grain'}.`,
+      say`Its line of glue holds ${force(holds)}: a third of the ${stress(asMPa(shear))} that the wood beside it shears at${shear === ROLLING ? ' where its fibres roll' : ' along the grain'}.`,
   };
 }

@@ -1,4 +1,4 @@
-import { force, len, say, type Sentence } from '../../figure/index.js';
+import { force, len, say, stress, type Sentence } from '../../figure/index.js';
 import { toMm, type Length } from '../../length/index.js';
 import { PIN } from '../../joints/index.js';
 import type { Member } from '../../piece/index.js';
@@ -34,7 +34,7 @@ function pressedStrength(member: Member, along: Vector, settings: Settings): Str
   return {
     judged: true,
     allowed: asMPa(allowed),
-    basis: `at ${inDegrees(Math.acos(cos)).toFixed(0)}° to the grain, EN 1995-1-1 6.2.2`,
+    basis: say`at ${inDegrees(Math.acos(cos)).toFixed(0)}° to the grain, EN 1995-1-1 6.2.2`,
   };
 }
 
@@ -141,7 +141,7 @@ export function onPins(support: Support, member: Member, carrier: Member, settin
     state: stateOf(heldAt(support), holds),
     holds: asNewtons(holds),
     sentence: () =>
-      say`${what()} hold ${force(asNewtons(holds))}: it may be pressed to ${shelf.allowed.toFixed(1)} MPa where it lies on them (EN 338), and ${carrier.label} to ${side.allowed.toFixed(1)} MPa in their holes (EN 1995-1-1 8.5).`,
+      say`${what()} hold ${force(asNewtons(holds))}: it may be pressed to ${stress(shelf.allowed)} where it lies on them (EN 338), and ${carrier.label} to ${stress(side.allowed)} in their holes (EN 1995-1-1 8.5).`,
   };
 }
 

@@ -10,7 +10,7 @@ import {
   worse,
   type Carried,
 } from '../../carry/index.js';
-import { force, say } from '../../figure/index.js';
+import { force, say, stress } from '../../figure/index.js';
 import { leanCheck, pieceFix, severityOf, toWall, type Check } from '../../finding/index.js';
 import { mm, toMm } from '../../length/index.js';
 import type { Member, Shape } from '../../piece/index.js';
@@ -20,7 +20,7 @@ import { woodOf } from '../../project/index.js';
 import { FOLDING } from './ids.js';
 import type { Folding } from './spec.js';
 import { stanceOf, type Stance } from './stance.js';
-import { asNewtons } from '../../measures/index.js';
+import { asMPa, asNewtons } from '../../measures/index.js';
 
 /** What one of the two crosses of legs is pressed with, N and N mm. */
 export interface Crossed {
@@ -61,14 +61,14 @@ function crossing(piece: Folding, shape: Shape, workshop: Workshop, { load, mome
   }
   const [wide, thick, pin] = [piece.legs.wide, leg.thickness.value, piece.pivot.pin].map(toMm) as [number, number, number];
   // With the hole for the pin in the middle of it.
-  const stress = (6 * wide * moment) / (thick * (wide ** 3 - pin ** 3));
+  const bent = (6 * wide * moment) / (thick * (wide ** 3 - pin ** 3));
   const side = { thickness: thick, gravity, along: false };
   const holds = boltLateral(pin, side, side, false);
   // Under the top the pin goes into the end of its bar, with half of the load down and the tie out.
   const atPivot = boltLateral(pin, side, { ...side, thickness: PIN_IN_BAR }, true);
   const onPivot = Math.hypot(tie, load / 2);
-  const state = [stateOf(stress, strength.allowed), stateOf(tie, holds), stateOf(onPivot, atPivot)].reduce(worse);
-  const sentence = say`Where they cross each leg is bent with ${stress.toFixed(1)} MPa and may be with ${strength.allowed.toFixed(1)} (${strength.basis}); the pin takes ${force(asNewtons(tie))} and may take ${force(asNewtons(holds))}, and that in the end of the pivot bar ${force(asNewtons(onPivot))} of ${force(asNewtons(atPivot))} (NDS 2018 12.3.1, as bolts of steel).`;
+  const state = [stateOf(bent, strength.allowed), stateOf(tie, holds), stateOf(onPivot, atPivot)].reduce(worse);
+  const sentence = say`Where they cross each leg is bent with ${stress(asMPa(bent))} and may be with ${stress(strength.allowed)} (${strength.basis}); the pin takes ${force(asNewtons(tie))} and may take ${force(asNewtons(holds))}, and that in the end of the pivot bar ${force(asNewtons(onPivot))} of ${force(asNewtons(atPivot))} (NDS 2018 12.3.1, as bolts of steel).`;
   const wider = pieceFix(say`Legs 5 wider`, {
     kind: 'piece',
     patch: { legs: { ...piece.legs, wide: (piece.legs.wide + WIDER) as typeof WIDER } },

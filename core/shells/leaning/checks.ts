@@ -1,4 +1,4 @@
-import { asNewtons, asDegrees, type Degrees } from '../../measures/index.js';
+import { asMPa, asNewtons, asDegrees, type Degrees } from '../../measures/index.js';
 import {
   UNBRACED,
   bearingStrength,
@@ -10,7 +10,7 @@ import {
   type Carried,
   type State,
 } from '../../carry/index.js';
-import { fine, force, say, type Sentence } from '../../figure/index.js';
+import { fine, force, say, stress, type Sentence } from '../../figure/index.js';
 import { pieceFix, severityOf, toWall, type Check } from '../../finding/index.js';
 import { toMm } from '../../length/index.js';
 import { uprightPart, type Member, type Shape, slopeOf } from '../../piece/index.js';
@@ -75,20 +75,20 @@ function sideCheck(piece: Leaning, shape: Shape, carried: Carried, workshop: Wor
   const strength = bendingStrength(propertiesOf(side.stock).material, settings.serviceClass);
   const cut = shelf ? side.features.find((f) => f.mate === shelf.id && f.kind !== 'hole') : undefined;
   const thick = toMm(side.thickness.value) - (cut ? toMm(cut.depth) : 0);
-  const stress = (6 * moment) / (thick * toMm(piece.sides.wide) ** 2);
+  const bent = (6 * moment) / (thick * toMm(piece.sides.wide) ** 2);
   const times = piece.fixedToWall || piece.brace ? 1 : UNBRACED;
   const column = columnOf(own, [], new Map(), settings, times);
   if (!strength.judged) {
     const sentence = say`Whether the sides break is not checked, since ${strength.reason}.`;
     return [{ id: 'side-bends', severity: 'look', state: 'not checked', about, sentence, fixes: [] }];
   }
-  const bends = stateOf(stress, strength.allowed);
+  const bends = stateOf(bent, strength.allowed);
   const state = column ? worse(bends, column.state) : bends;
   const where = shelf ? say` at ${shelf.label}, where ${fine(thick, 1)} is left of it,` : say``;
   const bows = column
     ? say` It carries ${force(own.total)}, and bows out from ${force(column.holds)} on (EN 1995-1-1 6.3.2, ${times === 1 ? 'its head held' : 'its head free'}).`
     : say` What it bows out under is not checked: no values are published for sheets.`;
-  const sentence = say`A side is bent with ${stress.toFixed(1)} MPa${where} and may be with ${strength.allowed.toFixed(1)} (${strength.basis}).${bows}`;
+  const sentence = say`A side is bent with ${stress(asMPa(bent))}${where} and may be with ${stress(strength.allowed)} (${strength.basis}).${bows}`;
   const fixes = state === 'fine' ? [] : [asFix(widerSides(piece)), ...(times === 1 ? [] : [toWall(), ...braced(piece).map(asFix)])];
   return [{ id: 'side-bends', severity: severityOf(state), state, about, sentence, fixes }];
 }
@@ -130,7 +130,7 @@ function tiltOf(
   return {
     shelf,
     state: stateOf(pressed, strength.allowed),
-    sentence: say`${what}: it presses the ends of its housings with ${pressed.toFixed(2)} MPa, and may with ${strength.allowed.toFixed(2)} (${strength.basis}).`,
+    sentence: say`${what}: it presses the ends of its housings with ${stress(asMPa(pressed))}, and may with ${stress(strength.allowed)} (${strength.basis}).`,
   };
 }
 

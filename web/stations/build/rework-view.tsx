@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { largestFromCut, shrunkTo, sizeGiven, type Shrunk } from '../../../core/build/index.js';
+import { writeArea } from '../../../core/figure/index.js';
 import { formatLength, type Length } from '../../../core/length/index.js';
 import { lettersText } from '../../../core/parts/index.js';
 import type { Reach } from '../../../core/survey/index.js';
@@ -27,7 +28,7 @@ function Becomes({ shrunk }: { shrunk: Shrunk }) {
         {said ? `The ${said}. ` : ''}
         {sawn.length === 0
           ? 'Nothing is sawn off what is cut.'
-          : `${sawn.length} of the parts that are cut are cut down, ${(rework.lost / 1e6).toFixed(3)} m² of them lost.`}
+          : `${sawn.length} of the parts that are cut are cut down, ${writeArea(rework.lost / 1e6, precision.unit, 3)} of them lost.`}
         {moved.length > 0
           ? ` What is cut into ${lettersText(moved.map((r) => r.part.letter))} comes elsewhere: look whether it can be made again beside what is there.`
           : ''}

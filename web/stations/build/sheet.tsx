@@ -1,6 +1,8 @@
 import styled from 'styled-components';
 import { FINISHES, GLUES, outOfOrder, timeText, titleWithin, type Building } from '../../../core/build/index.js';
+import { fromFahrenheit, inFahrenheit } from '../../../core/figure/index.js';
 import { useSettledBench } from '../../bench/bench.js';
+import { usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Fault, NumberInput, Select } from '../../shared/ui.js';
 import { Fold } from '../../shared/fold.js';
@@ -36,15 +38,9 @@ const STANDS: readonly { readonly id: Building['stands']; readonly label: string
 /** What a builder chooses about how it is built. */
 function Choices() {
   const { building, change } = useBuilding();
-  const number = (key: 'coats' | 'celsius', label: string, least: number, most: number) => (
-    <NumberInput
-      label={label}
-      value={building[key]}
-      minValue={least}
-      maxValue={most}
-      onChange={(n) => Number.isFinite(n) && n !== building[key] && change({ [key]: key === 'coats' ? Math.round(n) : n }, label)}
-    />
-  );
+  const { unit } = usePrecision();
+  const fahrenheit = unit === 'in';
+  const warmth = (celsius: number) => (fahrenheit ? Math.round(inFahrenheit(celsius)) : celsius);
   return (
     <Laid.div $display="grid" $gap={8} $above={8}>
       <Select label="Parts are cut" value={building.cut} choices={CUT} onChange={(cut) => change({ cut }, 'When parts are cut')} />
@@ -57,8 +53,24 @@ function Choices() {
       />
       <Select label="Glue" value={building.glue} choices={named(GLUES)} onChange={(glue) => change({ glue }, 'Glue')} />
       <Select label="Finish" value={building.finish} choices={named(FINISHES)} onChange={(finish) => change({ finish }, 'Finish')} />
-      {building.finish === 'none' ? null : number('coats', 'Coats', 1, 12)}
-      {number('celsius', 'It is glued and dries at, °C', -10, 45)}
+      {building.finish === 'none' ? null : (
+        <NumberInput
+          label="Coats"
+          value={building.coats}
+          minValue={1}
+          maxValue={12}
+          onChange={(n) => Number.isFinite(n) && n !== building.coats && change({ coats: Math.round(n) }, 'Coats')}
+        />
+      )}
+      <NumberInput
+        label={`It is glued and dries at, ${fahrenheit ? '°F' : '°C'}`}
+        value={warmth(building.celsius)}
+        minValue={warmth(-10)}
+        maxValue={warmth(45)}
+        onChange={(n) =>
+          Number.isFinite(n) && n !== warmth(building.celsius) && change({ celsius: fahrenheit ? fromFahrenheit(n) : n }, 'How warm it is')
+        }
+      />
     </Laid.div>
   );
 }

@@ -126,13 +126,13 @@ function RestsOn({ c, bending }: { c: CarriedMember; bending: BendingAnswer }) {
         by itself {writeFine(sag.withShear().greatest.mm, unit, 3)}.
         {section.narrow ? ' It is narrower at its notches, and its strength is judged by what they leave.' : ''}
         {builtUp
-          ? ` Its parts are ${builtUp.connection.kind === 'glued' ? 'glued, so that they bend as one' : 'screwed every 150 mm, so that they slip (EN 1995-1-1 annex B)'}.`
+          ? ` Its parts are ${builtUp.connection.kind === 'glued' ? 'glued, so that they bend as one' : `screwed every ${unit === 'mm' ? '150 mm' : '5 7/8 in'}, so that they slip (EN 1995-1-1 annex B)`}.`
           : ''}
       </p>
       {strength.strength.judged ? (
         <p>
           Strength: bent to {writeStress(strength.stress, unit)} of {writeStress(strength.strength.allowed, unit)};{' '}
-          {strength.strength.basis}.
+          {writeSentence(strength.strength.basis, precision)}.
         </p>
       ) : null}
       <p>Left out, or taken for granted:</p>

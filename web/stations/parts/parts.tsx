@@ -7,7 +7,7 @@ import { exactText, formatLength, toMm } from '../../../core/length/index.js';
 import { aslantText, doneText, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../../../core/parts/index.js';
 import { boughtFor } from '../../../core/solution/index.js';
 import { massOf } from '../../../core/carry/index.js';
-import { writeMass } from '../../../core/figure/index.js';
+import { writeArea, writeMass } from '../../../core/figure/index.js';
 import { usePrecision } from '../../data/project.js';
 import { useBench } from '../../bench/bench.js';
 import { boughtText } from '../../../core/formats/bought-text.js';
@@ -244,9 +244,7 @@ export function PartsSheet() {
           <strong>{s.name}</strong>
           <br />
           <Faint>
-            {s.count} {s.count === 1 ? 'part' : 'parts'},{' '}
-            {precision.unit === 'mm' ? `${s.area.toFixed(2)} m²` : `${(s.area * 10.7639).toFixed(1)} sq ft`},{' '}
-            {writeMass(asKg(s.kg), precision.unit)}
+            {s.count} {s.count === 1 ? 'part' : 'parts'}, {writeArea(s.area, precision.unit, 2)}, {writeMass(asKg(s.kg), precision.unit)}
           </Faint>
         </Laid.div>
       ))}
