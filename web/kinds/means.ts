@@ -72,6 +72,9 @@ const COUNTS = { thinner: 2.5, narrower: 1.6, wider: 0.3 } as const;
 /** How far a size is from what is usual, as a part of it. */
 const off = (size: Length, usual: Length, less: number, more = 1) => Math.log(size / usual) * (size < usual ? -less : more);
 
+/** How much strips of a sheet, boards that would have to be joined and boards that are broad enough are further from it than the usual. */
+const [STRIPS, JOINED, WHOLE] = [0.6, 3, 0.3] as const;
+
 /** What is as far from what a use takes as this is used where there is nothing else. */
 const UNSUITED = 10;
 
@@ -83,10 +86,10 @@ function apartFrom(stock: Stock, { thick, thickest, wide, broad }: Use, unit: Le
   const isWood = hasGrain(stock) || (!wide && materialOf(material)?.form === 'sheet');
   if (!isWood || (thickest && thickness > s(...thickest))) return UNSUITED;
   const apart = Math.min(...[nominal, thickness].map((t) => off(t, s(...thick), COUNTS.thinner)));
-  // Strips out of a sheet are the last resort.
-  if (wide) return apart + (form === 'sheet' ? 1 : off(width, s(...wide), COUNTS.narrower, COUNTS.wider));
+  // Boards go before strips that are sawn out of a sheet.
+  if (wide) return apart + (form === 'sheet' ? STRIPS : off(width, s(...wide), COUNTS.narrower, COUNTS.wider));
   if (form === 'sheet') return apart;
-  return apart + (broad && width < s(...broad) ? 3 : 0.3);
+  return apart + (broad && width < s(...broad) ? JOINED : WHOLE);
 }
 
 /** What was chosen for all of a piece is used where it is no further from what is usual than this: twice as thick still is. */
@@ -102,7 +105,7 @@ export function woodFor({ stock, chosen, first, unit }: OnHand, use: Use): strin
   if (own !== undefined) return own;
   const near = stock.map(({ id, data }) => ({ id, apart: apartFrom(data, use, unit), stiff: propertiesOf(data).elastic }));
   if (near.some((n) => n.id === first && n.apart <= SUITS)) return first as string;
-  const [best] = near.sort((a, b) => (a.apart === b.apart ? 0 : a.apart - b.apart) || b.stiff - a.stiff);
+  const [best] = near.sort((a, b) => a.apart - b.apart || b.stiff - a.stiff);
   if (!best) throw new Error('there is no stock to make it of; put some into the stockroom first');
   return best.id;
 }
@@ -129,6 +132,6 @@ export function within(onHand: OnHand, use: Use, way: 'length' | 'width', usual:
   return of ? least([size, of[way]]) : size;
 }
 
-/** What is under a name; without such a stock, its sizes are the usual ones. */
+/** How thick what a use takes is; as usual where that is not on hand. */
 export const thicknessFor = (onHand: OnHand, use: Use): Length =>
   stockOf(onHand, woodFor(onHand, use))?.thickness ?? sizes(onHand.unit)(...use.thick);

@@ -71,6 +71,12 @@ test('a frame in inches has the sizes of its lumber: posts of 2 x 2, rails of 1 
   ]);
 });
 
+test('a frame for which a sheet is chosen has its rails sawn out of that, and posts of what is thick enough', () => {
+  const frame = cards().find((c) => c.name === 'Frame') as Card;
+  const { piece } = begun(frame, meansOf('mm', 'ply-18'));
+  expect(piece).toMatchObject({ posts: { stock: 'spruce-45x45' }, top: { level: { rails: { stock: 'ply-18', wide: 70 * 80_000 } } } });
+});
+
 test('slats of cedar are as wide as cedar is sold', () => {
   const deck = cards().find((c) => c.name === 'Deck') as Card;
   expect(inInches(begun(deck, meansOf('in', 'cedar-1x2')).solution, 'slat')).toEqual([0.75, 1.5]);
