@@ -89,7 +89,7 @@ function tied(shape: Shape, { tie }: Crossed): Check[] {
   const holds = Math.min(...areas) * GLUE_SHEAR;
   const both = 2 * tie;
   const state = stateOf(both, holds);
-  const sentence = say`The legs push the bars apart with ${force(asNewtons(both))}, which the top ties: glued all over, a bar takes ${force(asNewtons(holds))} (${GLUE_SHEAR} MPa, typical). Two screws hold it while the glue sets.`;
+  const sentence = say`The legs push the bars apart with ${force(asNewtons(both))}, which the top ties: glued all over, a bar takes ${force(asNewtons(holds))} (${stress(asMPa(GLUE_SHEAR))}, typical). Two screws hold it while the glue sets.`;
   return [{ id: 'tie', severity: severityOf(state), state, about: { kind: 'member', id: bar.id }, sentence, fixes: [] }];
 }
 
