@@ -95,7 +95,7 @@ export function StockSelect<None extends string | undefined = undefined>({ label
         label={label}
         value={value ?? NONE}
         choices={[
-          ...(none === undefined ? [] : [{ id: NONE, label: none as string }]),
+          ...(none === undefined ? [] : [{ id: NONE, label: none }]),
           ...stock.map((s) => ({ id: s.id, label: s.data.name })),
           { id: ANOTHER, label: 'Another stock…' },
         ]}
