@@ -23,12 +23,14 @@ test.describe('where wood is sold by the inch', () => {
       await hands.press('button', 'Start the frame');
       await hands.station('Parts');
       // A deck of 36 by 24 stands out 1/2 on every side: 35 by 23 over posts of 1 1/2; 15/32 of it lie on posts of 30 in all.
-      await expect.poll(() => partsOf(page)).toEqual([
-        'A–D 4 post 29 17/32 1 1/2 1 1/2 Fir 2 x 2',
-        'E, F 2 rail 32 2 1/2 3/4 Pine 1 x 3',
-        'G, H 2 rail 20 2 1/2 3/4 Pine 1 x 3',
-        'I 1 deck 36 24 15/32 Birch ply 1/2',
-      ]);
+      await expect
+        .poll(() => partsOf(page))
+        .toEqual([
+          'A–D 4 post 29 17/32 1 1/2 1 1/2 Fir 2 x 2',
+          'E, F 2 rail 32 2 1/2 3/4 Pine 1 x 3',
+          'G, H 2 rail 20 2 1/2 3/4 Pine 1 x 3',
+          'I 1 deck 36 24 15/32 Birch ply 1/2',
+        ]);
 
       await hands.press('link', `Bindery ${by.name}`);
       await hands.choose('Made of, to begin with', 'Fir 2 x 4');
@@ -36,12 +38,14 @@ test.describe('where wood is sold by the inch', () => {
       await hands.press('button', 'Start the frame');
       await hands.station('Parts');
       // Posts stand 3 1/2 across and 1 1/2 deep: 35 - 7, and 23 - 3.
-      await expect.poll(() => partsOf(page)).toEqual([
-        'A–D 4 post 29 17/32 3 1/2 1 1/2 Fir 2 x 4',
-        'E, F 2 rail 28 3 1/2 1 1/2 Fir 2 x 4',
-        'G, H 2 rail 20 3 1/2 1 1/2 Fir 2 x 4',
-        'I 1 deck 36 24 15/32 Birch ply 1/2',
-      ]);
+      await expect
+        .poll(() => partsOf(page))
+        .toEqual([
+          'A–D 4 post 29 17/32 3 1/2 1 1/2 Fir 2 x 4',
+          'E, F 2 rail 28 3 1/2 1 1/2 Fir 2 x 4',
+          'G, H 2 rail 20 3 1/2 1 1/2 Fir 2 x 4',
+          'I 1 deck 36 24 15/32 Birch ply 1/2',
+        ]);
 
       // Nothing of a case can be sawn out of slats.
       await hands.press('link', `Bindery ${by.name}`);
