@@ -66,6 +66,9 @@ export function sizes(unit: LengthUnit) {
   return (metric: number, imperial: number) => (unit === 'mm' ? mm(metric) : inch(imperial));
 }
 
+/** An overall size that is given. */
+export const givenSize = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
+
 /** How much the parts of it count that a stock is thinner, narrower and wider than usual: a board is ripped sooner than it is joined. */
 const COUNTS = { thinner: 2.5, narrower: 1.6, wider: 0.3 } as const;
 

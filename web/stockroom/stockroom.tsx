@@ -213,7 +213,7 @@ export function Stockroom() {
   const reservedFor = (id: string) => Math.max(0, reservedOf(id, cuttings).reduce((sum, r) => sum + r.count, 0) - begunOf(id));
   // What is there under its name already stays as it is.
   const known = { stock: bench.records.stock.map((s) => s.data.name), slides: bench.records.slides.map((s) => s.data.name) };
-  const missing = stockroomOf(precision.unit, 'yard').filter(({ kind, data }) => !known[kind].includes(data.name));
+  const missing = stockroomOf(bench.project.settings.unit, 'yard').filter(({ kind, data }) => !known[kind].includes(data.name));
   const addYard = async () => {
     for (const { kind, id, data } of missing) {
       const ids = bench.records[kind].map((r) => r.id);

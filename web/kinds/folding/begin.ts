@@ -1,6 +1,6 @@
-import { ZERO, fromUnits, type Length } from '../../../core/length/index.js';
+import { ZERO, fromUnits } from '../../../core/length/index.js';
 import type { Folding } from '../../../core/shells/index.js';
-import { sizes, widthFor, woodFor, type OnHand, type Use } from '../means.js';
+import { givenSize, sizes, widthFor, woodFor, type OnHand, type Use } from '../means.js';
 import { PANEL, usualPanels } from '../panels/usual.js';
 
 /** What is crossed, drilled and hinged is neither thick nor broad. */
@@ -11,8 +11,6 @@ const STRETCHER = { use: 'stretcher', label: 'Stretchers of', ...THIN, wide: [60
 
 const TOP = { ...PANEL, use: 'top', broad: [450, 18] } as const satisfies Use;
 
-const given = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
-
 /** A small table on legs that cross, with a top of a size that is given. */
 export function newFolding(onHand: OnHand): Folding {
   const s = sizes(onHand.unit);
@@ -20,9 +18,9 @@ export function newFolding(onHand: OnHand): Folding {
   return {
     name: 'New folding table',
     shell: 'folding',
-    width: given(s(550, 22)),
-    height: given(s(640, 25)),
-    depth: given(s(450, 18)),
+    width: givenSize(s(550, 22)),
+    height: givenSize(s(640, 25)),
+    depth: givenSize(s(450, 18)),
     top: { stock: woodFor(onHand, TOP), between: s(15, 5 / 8), margin: s(20, 3 / 4) },
     // Round at its ends, over its whole width.
     legs: { stock: woodFor(onHand, LEG), wide, round: fromUnits(wide / 2), over: s(530, 21), spacer: s(2, 1 / 16), apart: s(430, 17) },

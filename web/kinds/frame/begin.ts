@@ -1,12 +1,10 @@
-import { ZERO, type Length } from '../../../core/length/index.js';
+import { ZERO } from '../../../core/length/index.js';
 import type { Frame } from '../../../core/shells/index.js';
 import { DECK, usualLevel } from '../levels/filling.js';
-import { sizes, widthFor, woodFor, type OnHand, type Use } from '../means.js';
+import { givenSize, sizes, widthFor, woodFor, type OnHand, type Use } from '../means.js';
 import { usualPanels } from '../panels/usual.js';
 
 export const POST = { use: 'post', label: 'Posts of', thick: [45, 1.5], wide: [45, 1.5] } as const satisfies Use;
-
-const given = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
 
 /** A frame of posts with a top over them, and one space under it. */
 export function newFrame(onHand: OnHand): Frame {
@@ -16,9 +14,9 @@ export function newFrame(onHand: OnHand): Frame {
   return {
     name: 'New frame',
     shell: 'frame',
-    width: given(s(900, 36)),
-    height: given(s(750, 30)),
-    depth: given(s(600, 24)),
+    width: givenSize(s(900, 36)),
+    height: givenSize(s(750, 30)),
+    depth: givenSize(s(600, 24)),
     posts: { stock: woodFor(onHand, POST), wide: widthFor(onHand, POST), turned: 'across' },
     joined: 'between',
     through: 'across',

@@ -1,6 +1,6 @@
 import { ZERO } from '../../../core/length/index.js';
 import type { InPlace } from '../../../core/shells/index.js';
-import { sizes, type OnHand, type Usual } from '../means.js';
+import { givenSize, sizes, type OnHand, type Usual } from '../means.js';
 import { usualPanels } from '../panels/usual.js';
 
 /** A place that is there, with its usual sizes. */
@@ -10,14 +10,14 @@ export interface Place extends Readonly<Record<'width' | 'height' | 'depth', Usu
 
 /** What is built into a place that is there already. */
 export function newInPlace(onHand: OnHand, { place, width, height, depth }: Place): InPlace {
-  const given = (size: Usual) => ({ from: 'given' as const, size: sizes(onHand.unit)(...size), of: 'overall' as const });
+  const usual = (size: Usual) => givenSize(sizes(onHand.unit)(...size));
   return {
     name: 'New piece',
     shell: 'in-place',
     place,
-    width: given(width),
-    height: given(height),
-    depth: given(depth),
+    width: usual(width),
+    height: usual(height),
+    depth: usual(depth),
     panels: usualPanels(onHand, ZERO),
     edges: { front: 'eased', banding: ZERO },
     fixedToWall: true,

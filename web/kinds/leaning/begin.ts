@@ -1,13 +1,11 @@
-import { ZERO, type Length } from '../../../core/length/index.js';
+import { ZERO } from '../../../core/length/index.js';
 import { asDegrees } from '../../../core/measures/index.js';
 import type { Space } from '../../../core/piece/index.js';
 import type { Leaning } from '../../../core/shells/index.js';
-import { sizes, widthFor, within, woodFor, type OnHand, type Use } from '../means.js';
+import { givenSize, sizes, widthFor, within, woodFor, type OnHand, type Use } from '../means.js';
 import { PANEL, usualPanels } from '../panels/usual.js';
 
 const SIDE = { use: 'side', label: 'Sides of', thick: [18, 3 / 4], wide: [120, 5.5] } as const satisfies Use;
-
-const given = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
 
 /** Four shelves, each less deep than the one below, between two boards that lean on a wall. */
 export function newLeaning(onHand: OnHand): Leaning {
@@ -18,9 +16,9 @@ export function newLeaning(onHand: OnHand): Leaning {
   return {
     name: 'New leaning rack',
     shell: 'leaning',
-    width: given(s(700, 28)),
-    height: given(s(1760, 70)),
-    depth: given(within(onHand, PANEL, 'width', [300, 12])),
+    width: givenSize(s(700, 28)),
+    height: givenSize(s(1760, 70)),
+    depth: givenSize(within(onHand, PANEL, 'width', [300, 12])),
     sides: {
       stock: woodFor(onHand, SIDE),
       wide: widthFor(onHand, SIDE),

@@ -1,18 +1,16 @@
-import { ZERO, type Length } from '../../../core/length/index.js';
+import { ZERO } from '../../../core/length/index.js';
 import type { PanelCase } from '../../../core/shells/index.js';
-import { sizes, within, woodFor, type OnHand, type Usual } from '../means.js';
+import { givenSize, sizes, within, woodFor, type OnHand, type Usual } from '../means.js';
 import { BACK, PANEL, usualPanels } from '../panels/usual.js';
 
 /** What decides the outside of a case that is begun. */
 export type CaseFrom = { readonly kind: 'opening'; readonly id: string } | { readonly kind: 'contents' } | { readonly kind: 'sizes' };
 
-const given = (size: Length) => ({ from: 'given' as const, size, of: 'overall' as const });
-
 /** Sizes that its panels are large enough for. */
 const sized = (onHand: OnHand, width: Usual, height: Usual, depth: Usual) => ({
-  width: given(within(onHand, PANEL, 'length', width)),
-  height: given(within(onHand, PANEL, 'length', height)),
-  depth: given(within(onHand, PANEL, 'width', depth)),
+  width: givenSize(within(onHand, PANEL, 'length', width)),
+  height: givenSize(within(onHand, PANEL, 'length', height)),
+  depth: givenSize(within(onHand, PANEL, 'width', depth)),
 });
 
 function outside(onHand: OnHand, from: CaseFrom): Pick<PanelCase, 'opening' | 'width' | 'height' | 'depth'> {

@@ -1,10 +1,8 @@
-import { ZERO, type Length } from '../../../core/length/index.js';
+import { ZERO } from '../../../core/length/index.js';
 import type { Space } from '../../../core/piece/index.js';
 import type { WallBoard } from '../../../core/shells/index.js';
-import { sizes, within, woodFor, type OnHand } from '../means.js';
+import { givenSize, sizes, within, woodFor, type OnHand } from '../means.js';
 import { PANEL, usualPanels } from '../panels/usual.js';
-
-const given = (size: Length) => ({ from: 'given', size, of: 'overall' }) as const;
 
 /** Three bays of shelves between fins that stand out from a board on the wall. */
 export function newWallBoard(onHand: OnHand): WallBoard {
@@ -22,9 +20,9 @@ export function newWallBoard(onHand: OnHand): WallBoard {
   return {
     name: 'New wall board',
     shell: 'wall-board',
-    width: given(within(onHand, PANEL, 'length', [1200, 48])),
-    height: given(within(onHand, PANEL, 'width', [600, 24])),
-    depth: given(s(200, 8)),
+    width: givenSize(within(onHand, PANEL, 'length', [1200, 48])),
+    height: givenSize(within(onHand, PANEL, 'width', [600, 24])),
+    depth: givenSize(s(200, 8)),
     board: { stock: woodFor(onHand, PANEL), bare: { ends: s(60, 2.5), above: s(60, 2.5), below: s(60, 2.5) } },
     fins: { stock: woodFor(onHand, PANEL), front: 'sloped' },
     panels: { ...usual, shelves: { ...usual.shelves, fix: 'housed', housing: s(4, 3 / 16) } },
