@@ -19,3 +19,4 @@ export * from './report.js';
 export * from './things-csv.js';
 export * from './stock-csv.js';
 export * from './hardware-csv.js';
+export { LEAST_SET, pieceInUnit, settingsIn, type SizesThen } from './change-unit.js';

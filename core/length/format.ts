@@ -7,6 +7,9 @@ export interface Precision {
   readonly step: Length;
 }
 
+/** What units are called. */
+export const UNIT_NAMES: Readonly<Record<LengthUnit, string>> = { mm: 'millimetres', in: 'inches' };
+
 /** The precisions a project may choose from, coarse to fine, with the name on the switch. */
 export const PRECISIONS: Readonly<Record<LengthUnit, readonly { name: string; step: Length }[]>> = {
   mm: [1, 0.5, 0.1].map((s) => ({ name: `${s}`, step: fromUnits(s * UNITS_PER.mm) })),

@@ -1,4 +1,5 @@
 import type { TSchema } from '@sinclair/typebox';
+import type { Length } from '../length/index.js';
 
 /** A number of a document: where it is, and what its schema says of it. */
 export interface NumberIn {
@@ -117,6 +118,25 @@ export function numbersIn(schema: TSchema, document: unknown): readonly NumberIn
     () => false,
   );
   return found;
+}
+
+/** A document in which what a path leads to is another. */
+function replacedAt(document: unknown, [key, ...rest]: readonly string[], value: number): unknown {
+  if (key === undefined || !isFields(document)) return value;
+  if (Array.isArray(document)) return document.map((inner: unknown, i) => (`${i}` === key ? replacedAt(inner, rest, value) : inner));
+  return { ...document, [key]: replacedAt(document[key], rest, value) };
+}
+
+/**
+ * A document with every length of no less than so much set to the nearest whole number of steps; shorter ones, such as
+ * pins, grooves and clearances, stay, and the same document comes back where there is nothing to set.
+ * @example setToSteps(SizeSchema, mm(998), mm(25), inch(1 / 32)) // inch(39 + 9 / 32)
+ */
+export function setToSteps<T>(schema: TSchema, document: T, least: Length, step: Length): T {
+  return numbersIn(schema, document).reduce<unknown>((now, { path, value, isLength }) => {
+    const next = Math.round(value / step) * step;
+    return isLength && value >= least && next !== value ? replacedAt(now, path, next) : now;
+  }, document) as T;
 }
 
 /** Values in which every number was found to be meant, by what they were held against: what an edit leaves is not gone through again. */

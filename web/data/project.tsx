@@ -1,6 +1,6 @@
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { DEFAULT_STEP, PRECISIONS, fromUnits, type LengthUnit, type Precision } from '../../core/length/index.js';
+import { DEFAULT_STEP, PRECISIONS, fromUnits, type Length, type LengthUnit, type Precision } from '../../core/length/index.js';
 import type { Settings, Workshop } from '../../core/project/index.js';
 import { workshopFor } from '../../core/project/workshop.js';
 import type { Kind, Records, Workbench } from './api.js';
@@ -16,8 +16,11 @@ export interface ProjectContextValue {
   /** The same for one piece, with what the tape found in it once it stood there. */
   readonly workshopOf: (pieceId: string) => Workshop;
   readonly saver: Saver;
+  /** How lengths are written: in the project's unit, but while one glances at the other. */
   readonly precision: Precision;
-  readonly setPrecision: (precision: Precision) => void;
+  /** The finest step that is written in this browser. */
+  readonly setStep: (step: Length) => void;
+  readonly glance: (isHeld: boolean) => void;
 }
 
 const ProjectContext = createContext<ProjectContextValue | null>(null);
@@ -29,7 +32,7 @@ export function useProject(): ProjectContextValue {
   return value;
 }
 
-/** The units that lengths are written in here; they change nothing that is stored. */
+/** How lengths are written here. */
 export function usePrecision(): Precision {
   return useProject().precision;
 }
@@ -40,22 +43,28 @@ export function useRecord<K extends Kind>(kind: K, id: string | undefined): Reco
   return bench.records[kind].find((r) => r.id === id)?.data;
 }
 
-function storedPrecision(project: string): Precision | null {
-  const text = localStorage.getItem(`ruvok.precision.${project}`);
-  const [unit, step] = text?.split(' ') ?? [];
-  const known = PRECISIONS[unit as LengthUnit]?.find((p) => `${p.step}` === step);
-  return known ? { unit: unit as LengthUnit, step: known.step } : null;
+const stepKey = (project: string) => `ruvok.precision.${project}`;
+
+/** The step that was last chosen in this browser for a project, where it is one of its unit; else the project's own. */
+function stepOf(project: string, { unit, step }: Precision): Length {
+  const [of, kept] = localStorage.getItem(stepKey(project))?.split(' ') ?? [];
+  return (of === unit && PRECISIONS[unit].find((p) => `${p.step}` === kept)?.step) || step;
 }
 
-/** The precision of this browser for a project: as it was last switched here, else the project's own. */
-function useSwitchedPrecision(project: string, own: Precision | undefined) {
-  const [switched, setSwitched] = useState<Precision | null>(() => storedPrecision(project));
-  const precision = switched ?? own ?? { unit: 'mm' as const, step: DEFAULT_STEP.mm };
-  const setPrecision = (next: Precision) => {
-    localStorage.setItem(`ruvok.precision.${project}`, `${next.unit} ${next.step}`);
-    setSwitched(next);
+/** The unit that a project does not work in. */
+export const otherUnit = (unit: LengthUnit): LengthUnit => (unit === 'mm' ? 'in' : 'mm');
+
+/** How lengths of a project are written in this browser. */
+function usePrecisionOf(project: string, own: Precision = { unit: 'mm', step: DEFAULT_STEP.mm }) {
+  const [, chosen] = useState(0);
+  const [glancing, glance] = useState(false);
+  const unit = glancing ? otherUnit(own.unit) : own.unit;
+  const step = glancing ? DEFAULT_STEP[unit] : stepOf(project, own);
+  const setStep = (next: Length) => {
+    localStorage.setItem(stepKey(project), `${own.unit} ${next}`);
+    chosen(next);
   };
-  return { precision, setPrecision };
+  return { precision: { unit, step }, setStep, glance };
 }
 
 /** The records that pieces rest on. */
@@ -109,7 +118,7 @@ export function ProjectProvider({
     refetchInterval: () => (saver.getWaiting() === 0 && saver.trouble === null ? LOOKS : false),
   });
   const bench = query.data;
-  const { precision, setPrecision } = useSwitchedPrecision(id, bench?.project.settings);
+  const { precision, setStep, glance } = usePrecisionOf(id, bench?.project.settings);
   const { unit, step } = precision;
   // What pieces rest on, and no more: another edit of the bench must not have them all worked out anew.
   const settings = bench?.project.settings;
@@ -150,7 +159,7 @@ export function ProjectProvider({
   }, [saver]);
   if (!bench || !workshop) return fallback(query.error);
   return (
-    <ProjectContext.Provider value={{ id, bench, workshop, workshopOf, saver, precision, setPrecision }}>
+    <ProjectContext.Provider value={{ id, bench, workshop, workshopOf, saver, precision, setStep, glance }}>
       {children}
     </ProjectContext.Provider>
   );

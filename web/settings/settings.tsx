@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { UNITS_PER, mm, type LengthUnit } from '../../core/length/index.js';
 import { TextField } from 'react-aria-components';
 import { USUAL_KERF } from '../../core/joints/index.js';
 import { KERF_MEANT, type Settings } from '../../core/project/index.js';
@@ -8,10 +9,11 @@ import { usePrecision, useProject } from '../data/project.js';
 import { Header } from '../shared/header.js';
 import { Phones } from '../phone/phones.js';
 import { Changes } from './changes.js';
+import { ChangeUnit, UNITS } from './change-unit.js';
 import { ToolsForm } from './tools-form.js';
 import { WhatItDoes } from './what-it-does.js';
 import { LengthField } from '../shared/length-field.js';
-import { Faint, FieldLabel, Grid, NumberInput, Page, Section, Select, TextInput } from '../shared/ui.js';
+import { Faint, FieldLabel, Grid, Page, Section, Select, TextInput } from '../shared/ui.js';
 
 const PROJECT = ['project'];
 
@@ -25,12 +27,13 @@ export function ProjectSettings() {
   const [name, setName] = useState(project.name);
   const save = (patch: Partial<Settings>) => saver.saveProject({ ...project, settings: { ...settings, ...patch } }, project);
   const { limit, rounding } = settings;
+  const [wanted, setWanted] = useState<LengthUnit | null>(null);
   return (
     <>
       <Header history={history} />
       <Page>
         <h1>Settings of {project.name}</h1>
-        <Faint>They hold for every piece. How lengths are written is switched at the top right and changes nothing that is stored.</Faint>
+        <Faint>They hold for every piece.</Faint>
         <Section $above={16}>
           <Grid $columns={2}>
             <TextField
@@ -41,16 +44,9 @@ export function ProjectSettings() {
               <FieldLabel>Name</FieldLabel>
               <TextInput maxLength={80} />
             </TextField>
-            <Select
-              label="Drawn up in"
-              value={settings.unit}
-              choices={[
-                { id: 'mm', label: 'millimetres' },
-                { id: 'in', label: 'inches' },
-              ]}
-              onChange={(unit) => save({ unit })}
-            />
+            <Select label="Works in" value={settings.unit} choices={UNITS} onChange={setWanted} />
           </Grid>
+          {wanted !== null && wanted !== settings.unit ? <ChangeUnit to={wanted} onSettled={() => setWanted(null)} /> : null}
         </Section>
         <Section>
           <h2>Loads and sag</h2>
@@ -84,13 +80,13 @@ export function ProjectSettings() {
               onChange={(over) => save({ limit: over === 'amount' ? { kind: 'amount', mm: 2 } : { kind: 'span', over: Number(over) } })}
             />
             {limit.kind === 'amount' ? (
-              <NumberInput
-                label="The amount, mm"
-                value={limit.mm}
-                minValue={0.1}
-                maxValue={100}
-                step={0.1}
-                onChange={(mm) => Number.isFinite(mm) && save({ limit: { kind: 'amount', mm } })}
+              <LengthField
+                label="Sag allowed"
+                value={mm(limit.mm)}
+                least={mm(0.1)}
+                greatest={mm(100)}
+                precision={precision}
+                onCommit={(most) => most !== null && save({ limit: { kind: 'amount', mm: most / UNITS_PER.mm } })}
               />
             ) : null}
           </Grid>

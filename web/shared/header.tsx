@@ -1,10 +1,10 @@
 import { memo } from 'react';
 import { Link, useLocation } from 'react-router';
 import styled from 'styled-components';
-import { Redo2, Undo2 } from 'lucide-react';
-import { PRECISIONS, DEFAULT_STEP, fromUnits, type LengthUnit } from '../../core/length/index.js';
+import { Eye, Redo2, Undo2 } from 'lucide-react';
+import { PRECISIONS, UNIT_NAMES, fromUnits } from '../../core/length/index.js';
 import type { useHistory } from '../data/history.js';
-import { useProject, useSaverState } from '../data/project.js';
+import { otherUnit, useProject, useSaverState } from '../data/project.js';
 import { Button, Select } from './ui.js';
 import { edge, ink, inkLine, inkPale, inkSoft, onInk, paper, phone, red, tape } from '../theme/tokens.js';
 import { Laid } from './laid.js';
@@ -160,31 +160,28 @@ export interface HeaderPiece {
   }[];
 }
 
-/** Switches how lengths are written here; nothing that is stored changes. */
-const UnitSwitch = memo(function UnitSwitch() {
-  const { precision, setPrecision } = useProject();
-  const units: readonly LengthUnit[] = ['in', 'mm'];
-  const steps = PRECISIONS[precision.unit];
+/** The finest step that is written here, and a glance at the other unit for as long as it is held. */
+const UnitTools = memo(function UnitTools() {
+  const { bench, precision, setStep, glance } = useProject();
+  const { unit } = bench.project.settings;
+  const other = otherUnit(unit);
   return (
     <>
-      <Laid.span role="group" aria-label="Units" $display="inline-flex">
-        {units.map((unit) => (
-          <Button
-            key={unit}
-            aria-pressed={precision.unit === unit}
-            onPress={() => precision.unit !== unit && setPrecision({ unit, step: DEFAULT_STEP[unit] })}
-          >
-            {unit}
-          </Button>
-        ))}
-      </Laid.span>
-      <Laid.div $width={92}>
+      <Button
+        aria-label={`Hold to see ${UNIT_NAMES[other]}`}
+        onPressStart={() => glance(true)}
+        onPressEnd={() => glance(false)}
+        aria-pressed={precision.unit === other}
+      >
+        <Eye aria-hidden /> {other}
+      </Button>
+      <Laid.div $width={112}>
         <Select
           label="Written to the nearest"
           hideLabel
           value={`${precision.step}`}
-          choices={steps.map((s) => ({ id: `${s.step}`, label: `to ${s.name}` }))}
-          onChange={(step) => setPrecision({ ...precision, step: fromUnits(Number(step)) })}
+          choices={PRECISIONS[precision.unit].map((s) => ({ id: `${s.step}`, label: `to ${s.name} ${precision.unit}` }))}
+          onChange={(step) => setStep(fromUnits(Number(step)))}
         />
       </Laid.div>
     </>
@@ -260,7 +257,7 @@ export const Header = memo(function Header({ piece, history }: { piece?: HeaderP
             </Button>
           </>
         ) : null}
-        <UnitSwitch />
+        <UnitTools />
       </Tools>
     </Bar>
   );

@@ -8,6 +8,7 @@ import { ApiError, api } from '../data/api.js';
 import { newId, newOpening, newSettings } from '../data/defaults.js';
 import { BEGINS_WITH, stockroomOf, type BeginsWith } from '../data/yard.js';
 import { newCase } from '../kinds/panel-case/begin.js';
+import { UNITS } from '../settings/change-unit.js';
 import { useJob } from '../data/job.js';
 import { JobBar } from '../shared/job-bar.js';
 import { Button, Faint, Fault, FieldLabel, Page, Panel, Row, Select, TextInput } from '../shared/ui.js';
@@ -195,15 +196,7 @@ export function Welcome() {
           <TextInput maxLength={80} />
         </TextField>
         <Laid.div $width={140}>
-          <Select
-            label="Drawn up in"
-            value={unit}
-            choices={[
-              { id: 'mm', label: 'millimetres' },
-              { id: 'in', label: 'inches' },
-            ]}
-            onChange={setUnit}
-          />
+          <Select label="Works in" value={unit} choices={UNITS} onChange={setUnit} />
         </Laid.div>
         <Laid.div $width={240}>
           <Select label="Stockroom begins with" value={begins} choices={BEGINS_WITH} onChange={setBegins} />

@@ -167,8 +167,13 @@ const both = (first: Candidate, second: Candidate): Candidate => ({
   ...(second.sort === undefined ? {} : { sort: second.sort }),
 });
 
-/** Several changes together that leave nothing of it failing, one on top of the other from those that help most. */
-function together(before: Before, helping: readonly Step[], count = 2): readonly Remedy[] {
+const named = ({ label }: Candidate) => JSON.stringify(label);
+
+/**
+ * Several changes together that leave nothing of it failing, one on top of the other from those that help most. Where that leaves its
+ * ends, what made them hold alone is tried first.
+ */
+function together(before: Before, helping: readonly Step[], holding: ReadonlySet<string>, count = 2): readonly Remedy[] {
   const { solution, workshop, memberId } = before;
   const nearest = [...helping].sort((a, b) => farFrom(before, a.then) - farFrom(before, b.then)).slice(0, TOGETHER.helping);
   const found: Remedy[] = [];
@@ -176,7 +181,8 @@ function together(before: Before, helping: readonly Step[], count = 2): readonly
   for (const { candidate, then } of nearest) {
     const member = then.carried.members.get(memberId)?.member;
     const enough = new Set(candidate.sort === undefined ? [] : [candidate.sort]);
-    for (const second of member ? candidatesFor({ ...then, workshop, member }) : []) {
+    const seconds = member ? candidatesFor({ ...then, workshop, member }) : [];
+    for (const second of seconds.toSorted((a, b) => Number(holding.has(named(b))) - Number(holding.has(named(a))))) {
       if (found.length === TOGETHER.enough) return found;
       if (second.sort !== undefined && enough.has(second.sort)) continue;
       const pair = both(candidate, second);
@@ -189,7 +195,7 @@ function together(before: Before, helping: readonly Step[], count = 2): readonly
     }
   }
   if (found.length > 0 || count === TOGETHER.most || solution.shape.members.length > MANY) return found;
-  return together(before, further, count + 1);
+  return together(before, further, holding, count + 1);
 }
 
 /** Of a piece of more members than this no more than two changes are tried together. */
@@ -215,6 +221,7 @@ export function remediesFor(solution: Solution, workshop: Workshop, ledger: Lett
   const before = { solution, failed: failing(solution), workshop, ledger, memberId };
   const remedies: Remedy[] = [];
   const helping: Step[] = [];
+  const holding = new Set<string>();
   const far = farFrom(before, solution);
   const enough = new Set<string>();
   for (const candidate of candidatesFor({ ...solution, workshop, member: carried.member })) {
@@ -223,8 +230,9 @@ export function remediesFor(solution: Solution, workshop: Workshop, ledger: Lett
     const remedy = then && remedyOf(before, candidate, then);
     if (remedy) remedies.push(remedy);
     if (then && (!remedy || remedy.endsFail) && farFrom(before, then) < far) helping.push({ candidate, then });
+    if (then && !weakEnds(then.checks).has(memberId)) holding.add(named(candidate));
     if (remedy && candidate.sort !== undefined) enough.add(candidate.sort);
   }
-  const whole = remedies.some((r) => !r.endsFail) ? [] : together(before, helping);
+  const whole = remedies.some((r) => !r.endsFail) ? [] : together(before, helping, holding);
   return [...whole.toSorted(leastFirst), ...remedies.sort(leastFirst)];
 }

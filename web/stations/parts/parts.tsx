@@ -3,7 +3,7 @@ import { Cell, Column, Row as TableRow, TableBody, TableHeader } from 'react-ari
 import styled from 'styled-components';
 import { Download, Printer } from 'lucide-react';
 import { partsCsv } from '../../../core/formats/parts-csv.js';
-import { exactText, formatLength, toMm } from '../../../core/length/index.js';
+import { UNIT_NAMES, exactText, formatLength, toMm } from '../../../core/length/index.js';
 import { aslantText, doneText, lettersText, machiningText, rowsOf, type Part, type PartRow } from '../../../core/parts/index.js';
 import { boughtFor } from '../../../core/solution/index.js';
 import { massOf } from '../../../core/carry/index.js';
@@ -156,7 +156,7 @@ export function PartsStage() {
       <BoughtList />
       <Laid.p $above={8}>
         <Faint>
-          {precision.unit === 'mm' ? 'mm' : 'inches'}, cutting sizes to{' '}
+          {UNIT_NAMES[precision.unit]}, cutting sizes to{' '}
           {exactText((piece.rounding ?? workshop.settings.rounding).grid, precision.unit)}: what goes between is rounded down, what covers
           is rounded up. Grain runs along the length. The small figure is the exact finished size.
         </Faint>
