@@ -2,12 +2,11 @@ import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { Body, Controller, Delete, Get, Header, HttpCode, Inject, Param, Post, Put, Query, Req, Res } from '@nestjs/common';
 import { ApiBody, ApiConsumes, ApiProduces, ApiProperty, ApiTags } from '@nestjs/swagger';
-import { Matches } from 'class-validator';
+import { IsIn, IsOptional, Matches } from 'class-validator';
 import type { Request, Response } from 'express';
 import { ID_ACCEPTED, ID_PATTERN } from '../../core/ids/index.js';
 import { writeProjectFile } from '../../core/formats/index.js';
 import { ProjectSchema } from '../../core/project/index.js';
-import { PRINT_SHED } from '../../demo/print-shed.js';
 import { EDITED, ONE } from '../data/kinds.js';
 import { Answers, listOf, object, recordOf } from '../problems/answers.js';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
@@ -15,7 +14,7 @@ import { IsJob, JobDto } from '../work/job.js';
 import { WorkService, whileWaited } from '../work/work.service.js';
 import { IsVersion, VersionPipe } from '../problems/version.js';
 import { RecordsService, fileOf } from '../records/records.service.js';
-import { DEMO_ID } from './demo.js';
+import { DEMOS, DEMO_IDS, FIRST_DEMO, type DemoId } from './demo.js';
 import { ProjectsService } from './projects.service.js';
 import { ForPhones } from '../shop/rights.js';
 
@@ -56,6 +55,13 @@ class SaveProjectDto {
   data!: unknown;
 }
 
+class DemoDto {
+  @ApiProperty({ enum: DEMO_IDS, required: false })
+  @IsOptional()
+  @IsIn(DEMO_IDS, { message: `it is one of: ${DEMO_IDS.join(', ')}` })
+  of?: DemoId;
+}
+
 class NewFileDto {
   @ApiProperty({ example: 'print-shed' })
   @Matches(ID_PATTERN, { message: ID_TEXT })
@@ -88,10 +94,10 @@ export class ProjectsController {
   }
 
   @Post('demo')
-  @Answers('Load the print shed', NEW, 201)
-  async demo() {
-    await this.projects.read(DEMO_ID, PRINT_SHED);
-    return { id: DEMO_ID };
+  @Answers('Load a made-up project: the print shed, or its bindery, which works in inches', NEW, 201)
+  async demo(@Query(edge(DemoDto)) { of = FIRST_DEMO }: DemoDto) {
+    await this.projects.read(of, DEMOS[of]);
+    return { id: of };
   }
 
   @Post('files')

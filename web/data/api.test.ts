@@ -31,7 +31,7 @@ const CALLS: Readonly<Record<keyof typeof api, () => Promise<unknown>>> = {
   createProject: () => api.createProject('shed', project),
   saveProject: () => api.saveProject('shed', 1, project),
   removeProject: () => api.removeProject('shed', 1),
-  loadDemo: () => api.loadDemo(),
+  loadDemo: () => api.loadDemo('print-shed'),
   archive: () => api.archive('shed', 'job-1', new AbortController().signal),
   file: () => api.file('shed'),
   workbench: () => api.workbench('shed'),

@@ -154,7 +154,7 @@ export const api = {
   createProject: (id: string, data: Project) => call<Versioned<Project>>('POST', '/projects', { id, data }),
   saveProject: (id: string, version: number, data: Project) => call<Versioned<Project>>('PUT', `/projects/${id}`, { version, data }),
   removeProject: (id: string, version: number) => call<void>('DELETE', `/projects/${id}?version=${version}`),
-  loadDemo: () => call<{ id: string }>('POST', '/projects/demo'),
+  loadDemo: (of: string) => call<{ id: string }>('POST', `/projects/demo?of=${of}`),
   readFile: async (id: string, document: unknown, job: string, signal: AbortSignal): Promise<void> => {
     await answered('POST', `/projects/files?id=${id}&job=${job}`, document, signal);
   },

@@ -28,10 +28,11 @@ describe.each(['mm', 'in'] as const)('what one begins with, in %s', (unit) => {
     expect(faultsIn(ThingSchema, newThing(unit))).toEqual([]);
   });
 
-  test.each([{ kind: 'opening', id: 'gap' }, { kind: 'contents' }, { kind: 'sizes' }] as const)(
+  test.each([{ opening: 'gap', from: 'opening' }, { from: 'contents' }, { from: 'given' }] as const)(
     'a case from %o can be worked out',
-    (from) => {
-      const piece = newCase({ unit, stock: [{ id: 'sheet', data: newStock(unit) }] }, from);
+    ({ from, ...place }) => {
+      const begun = newCase({ unit, stock: [{ id: 'sheet', data: newStock(unit) }] });
+      const piece = from === 'given' ? begun : { ...begun, ...place, width: { from }, height: { from }, depth: { from } };
       expect(faultsIn(pieceSchema(), piece)).toEqual([]);
       const workshop = {
         settings: newSettings(unit),
@@ -46,7 +47,7 @@ describe.each(['mm', 'in'] as const)('what one begins with, in %s', (unit) => {
       const stops = solution.checks.filter((c) => c.severity === 'stop').map((c) => c.id);
       expect(stops).toEqual([]);
       // Nothing is judged by sizes that only stand in; what to do first is said.
-      const assumed = from.kind === 'sizes' ? [] : ['width', 'height', 'depth'];
+      const assumed = from === 'given' ? [] : ['width', 'height', 'depth'];
       expect(solution.shape.assumed).toEqual(assumed);
       expect(solution.checks.map((c) => c.id).includes('undecided')).toBe(assumed.length > 0);
     },

@@ -4,10 +4,9 @@ import { useSettledBench } from '../bench/bench.js';
 import { INTERIOR_PAGES, shellPage } from './kinds.js';
 
 export { FillMenu } from './fill-menu.js';
-export { MadeOf } from './made-of.js';
-export { newCase } from './panel-case/begin.js';
+export { useMade } from './made-of.js';
 export { cards, shellPage } from './kinds.js';
-export type { Card } from './card.js';
+export { begunAs, type Card, type Idea } from './card.js';
 
 /** The worksheet of what a space is filled with; none for shelves and dividers, which are made alike all over the piece. */
 export function MakingForm({ space }: { space: PlacedSpace }) {

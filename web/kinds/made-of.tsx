@@ -12,40 +12,44 @@ interface MadeOfProps {
   readonly onCancel: () => void;
 }
 
-/** Asks what a filling is made of before it is put in; what is nearest to the usual thickness stands there. */
-export function MadeOf({ filling, means, does, onSettled, onCancel }: MadeOfProps) {
+/** Fields for what a filling is made of; what is nearest to the usual thickness stands there. */
+export function useMade(filling: FillingWay | null, means: Means) {
   const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
+  const now = { ...means, chosen };
+  const keep = (use: string) => (id: string) => setChosen((before) => ({ ...before, [use]: id }));
+  const asks = filling?.asks?.(now) ?? [];
+  const woods = (filling?.uses(now) ?? []).map((use) => ({ ...use, stock: woodFor(now, use) }));
+  const fields = [
+    ...woods.map(({ use, label, stock }) => <StockSelect key={use} label={label} value={stock} onChange={keep(use)} />),
+    ...asks.map(({ use, label, value, choices }) => (
+      <Select key={use} label={label} value={value} choices={choices} onChange={keep(use)} />
+    )),
+  ];
+  const made: Means['chosen'] = {
+    ...Object.fromEntries(woods.map(({ use, stock }) => [use, stock])),
+    ...Object.fromEntries(asks.map(({ use, value }) => [use, value])),
+  };
+  return { fields, made };
+}
+
+/** Asks what a filling is made of before it is put in. */
+export function MadeOf(props: MadeOfProps) {
+  if (props.means.stock.length === 0)
+    return <Fault role="alert">There is no stock to make it of; put some into the stockroom first.</Fault>;
+  return <Made {...props} />;
+}
+
+function Made({ filling, means, does, onSettled, onCancel }: MadeOfProps) {
+  const { fields, made } = useMade(filling, means);
   const panel = useRef<HTMLDivElement>(null);
-  // Under the pictures in the shed it would begin below what is seen.
   useEffect(() => {
     void panel.current?.scrollIntoView?.({ block: 'nearest' });
   }, []);
-  if (means.stock.length === 0) return <Fault role="alert">There is no stock to make it of; put some into the stockroom first.</Fault>;
-  const now = { ...means, chosen };
-  const keep = (use: string) => (id: string) => setChosen((before) => ({ ...before, [use]: id }));
-  const asks = filling.asks?.(now) ?? [];
-  const woods = filling.uses(now).map((use) => ({ ...use, stock: woodFor(now, use) }));
   return (
     <Panel ref={panel} role="group" aria-label="What it is made of" $pad={10} $above={8} $most={620}>
-      <Grid>
-        {woods.map(({ use, label, stock }) => (
-          <StockSelect key={use} label={label} value={stock} onChange={keep(use)} />
-        ))}
-        {asks.map(({ use, label, value, choices }) => (
-          <Select key={use} label={label} value={value} choices={choices} onChange={keep(use)} />
-        ))}
-      </Grid>
+      <Grid>{fields}</Grid>
       <Row $above={8}>
-        <Button
-          data-main
-          autoFocus
-          onPress={() =>
-            onSettled({
-              ...Object.fromEntries(woods.map(({ use, stock }) => [use, stock])),
-              ...Object.fromEntries(asks.map(({ use, value }) => [use, value])),
-            })
-          }
-        >
+        <Button data-main autoFocus onPress={() => onSettled(made)}>
           {does}
         </Button>
         <Button onPress={onCancel}>Cancel</Button>

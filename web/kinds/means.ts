@@ -10,7 +10,12 @@ export interface OnHand {
   readonly first?: string | undefined;
   /** What was chosen to make it of, by its use. */
   readonly chosen?: Readonly<Record<string, string>> | undefined;
+  /** What is usual for some of its uses where that is not what is usual for the kind. */
+  readonly usual?: UsualSizes | undefined;
 }
+
+/** Sizes that are usual for uses, by their names. */
+export type UsualSizes = Readonly<Record<string, Partial<Pick<Use, 'thick' | 'wide' | 'broad'>>>>;
 
 /** What a filling is begun with: what it may be made of, what goes into it, and the room there is. */
 export interface Means extends OnHand {
@@ -103,9 +108,10 @@ const SUITS = 1;
  * is usual, the stiffest of those that are as near.
  * @throws Error when there is no stock
  */
-export function woodFor({ stock, chosen, first, unit }: OnHand, use: Use): string {
-  const own = chosen?.[use.use];
+export function woodFor({ stock, chosen, first, unit, usual }: OnHand, kinds: Use): string {
+  const own = chosen?.[kinds.use];
   if (own !== undefined) return own;
+  const use = { ...kinds, ...usual?.[kinds.use] };
   const near = stock.map(({ id, data }) => ({ id, apart: apartFrom(data, use, unit), stiff: propertiesOf(data).elastic }));
   if (near.some((n) => n.id === first && n.apart <= SUITS)) return first as string;
   const [best] = near.sort((a, b) => a.apart - b.apart || b.stiff - a.stiff);
@@ -120,7 +126,7 @@ const AS_SOLD = [0.5, 2.4] as const;
 
 /** How wide something is begun: as wide as its board, or ripped to the usual width out of a wider one. */
 export function widthFor(onHand: OnHand, use: Use & { readonly wide: Usual }): Length {
-  const usual = sizes(onHand.unit)(...use.wide);
+  const usual = sizes(onHand.unit)(...(onHand.usual?.[use.use]?.wide ?? use.wide));
   const of = stockOf(onHand, woodFor(onHand, use));
   if (of?.form !== 'board') return usual;
   const [from, to] = AS_SOLD.map((times) => times * usual) as [number, number];

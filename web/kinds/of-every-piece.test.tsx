@@ -9,7 +9,7 @@ import { PLACE, onHand } from '../test/filled.js';
 import { OF_EVERY_PIECE, asked, projectWith, wired } from '../test/on-bench.js';
 import { ShellForm } from './index.js';
 
-const CASE = newCase(onHand('mm'), { kind: 'sizes' });
+const CASE = newCase(onHand('mm'));
 
 test('each control of what is asked of every piece changes what it says', async () => {
   expect(await wired(projectWith(CASE), OF_EVERY_PIECE)).toEqual([

@@ -15,7 +15,7 @@ type Case = readonly [what: string, unit: LengthUnit, filling: string, piece: Pi
 const CASES = (['mm', 'in'] as const).flatMap((unit) => {
   const frame: [string, Piece] = ['a frame', newFrame(onHand(unit))];
   const boxes: [string, Piece][] = [
-    ['a case', newCase(onHand(unit), { kind: 'sizes' })],
+    ['a case', newCase(onHand(unit))],
     ['a place that is there', newInPlace(onHand(unit), PLACE)],
   ];
   return fillings().flatMap(({ id, goesInto }): Case[] => {

@@ -6,7 +6,7 @@ import type { Piece } from '../../core/piece/index.js';
 import { solve, type Solution } from '../../core/solution/index.js';
 import { newSettings, newThing } from '../data/defaults.js';
 import { stockroomOf } from '../data/yard.js';
-import type { Card } from './card.js';
+import { begunAs, type Card, type Idea } from './card.js';
 import { cards } from './kinds.js';
 import { sizes, type Means } from './means.js';
 
@@ -22,10 +22,10 @@ function meansOf(unit: LengthUnit, first?: string): Omit<Means, 'clear'> {
   };
 }
 
-/** A piece of a kind as it is begun in the shed. */
-function begun(card: Card, onHand: Omit<Means, 'clear'>): { readonly piece: Piece; readonly solution: Solution } {
+/** A piece of a kind as it is begun in the shed, or of what builders make of it. */
+function begun(card: Card, onHand: Omit<Means, 'clear'>, idea: Idea | null = null): { readonly piece: Piece; readonly solution: Solution } {
   const { unit } = onHand;
-  const bare = card.begin(onHand);
+  const bare = begunAs(card, idea, onHand);
   const size = (o: Piece['width']) => (o.from === 'given' ? o.size : sizes(unit)(500, 20));
   const clear = { width: size(bare.width), height: size(bare.height), depth: size(bare.depth) };
   const piece = card.filling ? applyEdit(bare, card.filling.fill(bare, bare.interior.id, { ...onHand, clear })) : bare;
@@ -49,6 +49,16 @@ test.each(EACH)('%s in %s: nothing is red before the first reading, whatever sto
     return solution.checks.filter((c) => c.severity === 'stop').map((c) => `${first ?? 'what suits'}: ${c.id}`);
   });
   expect(red).toEqual([]);
+});
+
+const IDEAS = (['mm', 'in'] as const).flatMap((unit) =>
+  cards().flatMap((card) => card.ideas.map((idea) => [idea.name, unit, card, idea] as const)),
+);
+
+test.each(IDEAS)('%s in %s begins right by the schema, and nothing is red', (_, unit, card, idea) => {
+  const { piece, solution } = begun(card, { ...meansOf(unit), usual: idea.usual }, idea);
+  expect(faultsIn(pieceSchema(), piece)).toEqual([]);
+  expect(solution.checks.filter((c) => c.severity === 'stop').map((c) => c.id)).toEqual([]);
 });
 
 /** The thickness and width of the first member that is called so, in inches. */

@@ -19,8 +19,7 @@ import { download, fileName } from '../shared/download.js';
 import { outline, type Placing } from '../shared/outline.js';
 import { LengthText } from '../shared/length-text.js';
 import { StateMark } from '../shared/state-mark.js';
-import { KindCards, StartButtons, useStartStock } from './start.js';
-import { StockSelect } from '../shared/stock-select.js';
+import { NewPiece } from './new-piece.js';
 import { TakeOut } from '../shared/take-out.js';
 import { newId } from '../data/defaults.js';
 import { Assumed, Button, Faint, Page, Row } from '../shared/ui.js';
@@ -229,7 +228,7 @@ export function Shed() {
   const { id, bench, saver } = useProject();
   const pieces = useSolved();
   const history = useHistory(PIECES);
-  const { stock, isEmpty, choose } = useStartStock();
+  const isEmpty = bench.records.stock.length === 0;
   const job = useJob();
   const save = async () => {
     await saver.settled();
@@ -251,7 +250,7 @@ export function Shed() {
       <Page>
         <Row $spread>
           <h1>{bench.project.name}</h1>
-          <Link to="/?all">All workshops</Link>
+          <Link to="/?all">All projects</Link>
           <Button onPress={() => void save()}>
             <Download aria-hidden /> Project file
           </Button>
@@ -262,33 +261,17 @@ export function Shed() {
           ) : null}
         </Row>
         <JobBar job={job} label="Packing" />
-        {pieces.length === 0 ? (
-          <Laid.div $above={18} $below={18} $most={620}>
-            <Laid.p $below={10}>
-              Nothing stands in the shed yet. Start a piece from the tape readings of a place, or from the things it must hold; every part,
-              gap and load follows from them.
-            </Laid.p>
-          </Laid.div>
-        ) : (
-          <Lineup pieces={pieces} />
-        )}
+        {pieces.length > 0 ? <Lineup pieces={pieces} /> : null}
         <Laid.h2 $above={14} $below={8}>
-          Start a new piece
+          New piece
         </Laid.h2>
-        <Row $below={10} $align="flex-end">
-          {isEmpty ? (
-            <Faint>
-              Nothing is in the stockroom yet: a first sheet is put there, to be measured and changed. Or{' '}
-              <Link to={`/p/${id}/stockroom`}>put the usual stock of a yard there</Link>.
-            </Faint>
-          ) : (
-            <Laid.div $width={280}>
-              <StockSelect label="Made of, to begin with" value={stock} none="What suits each part" onChange={choose} />
-            </Laid.div>
-          )}
-        </Row>
-        <StartButtons stock={stock} />
-        <KindCards stock={stock} />
+        {isEmpty ? (
+          <Faint>
+            Nothing is in the stockroom yet: a first sheet is put there. Or{' '}
+            <Link to={`/p/${id}/stock`}>put the usual stock of a yard there</Link>.
+          </Faint>
+        ) : null}
+        <NewPiece />
         {pieces.length > 0 ? (
           <>
             <Laid.h2 $above={20} $below={8}>

@@ -3,35 +3,28 @@ import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { FileTrigger, TextField } from 'react-aria-components';
 import styled from 'styled-components';
-import { DEFAULT_STEP, type LengthUnit } from '../../core/length/index.js';
+import type { LengthUnit } from '../../core/length/index.js';
 import { ApiError, api } from '../data/api.js';
-import { newId, newOpening, newSettings } from '../data/defaults.js';
+import { newId, newSettings } from '../data/defaults.js';
 import { BEGINS_WITH, stockroomOf, type BeginsWith } from '../data/yard.js';
-import { newCase } from '../kinds/panel-case/begin.js';
 import { UNITS } from '../settings/change-unit.js';
 import { useJob } from '../data/job.js';
 import { JobBar } from '../shared/job-bar.js';
 import { Button, Faint, Fault, FieldLabel, Page, Panel, Row, Select, TextInput } from '../shared/ui.js';
-import { ghost, ink, inkSoft, paper, tape, wood } from '../theme/tokens.js';
+import { inkSoft, tape } from '../theme/tokens.js';
 import { Laid } from '../shared/laid.js';
 
 const Offers = styled.div`
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(260px, 1fr));
   gap: 14px;
   margin: 18px 0 26px;
   h2 {
     margin: 10px 0 4px;
   }
   p {
-    min-height: 60px;
     margin-bottom: 10px;
     color: ${inkSoft};
-  }
-  svg {
-    width: 100%;
-    height: 110px;
-    display: block;
   }
 `;
 
@@ -50,36 +43,13 @@ const Brand = styled.h1`
   }
 `;
 
-function Picture({ kind }: { kind: 'demo' | 'opening' | 'things' }) {
-  return (
-    <svg viewBox="0 0 200 100" aria-hidden>
-      <line x1="0" x2="200" y1="95" y2="95" stroke={ink} />
-      {kind === 'opening' ? (
-        <>
-          <path d="M20 95H50V12H150V95H180" fill="none" stroke={ink} strokeWidth="2" />
-          <rect x="52" y="45" width="96" height="13" fill={tape} stroke={ink} />
-          <path d="M64 45v5M76 45v8M88 45v5M100 45v8M112 45v5M124 45v8M136 45v5" stroke={ink} />
-        </>
-      ) : kind === 'things' ? (
-        <>
-          <rect x="30" y="50" width="34" height="45" fill={ghost} stroke={ink} />
-          <rect x="70" y="30" width="26" height="65" fill={ghost} stroke={ink} />
-          <rect x="104" y="62" width="60" height="33" fill={ghost} stroke={ink} />
-          <path d="M24 95V20M24 20H172M172 20V95" stroke={ink} strokeDasharray="5 4" fill="none" />
-        </>
-      ) : (
-        <>
-          <rect x="50" y="14" width="100" height="81" fill={wood} stroke={ink} />
-          {[0, 1].map((i) =>
-            [0, 1, 2].map((j) => (
-              <rect key={`${i}${j}`} x={55 + i * 48} y={19 + j * 24} width="42" height="19" fill={paper} stroke={ink} />
-            )),
-          )}
-        </>
-      )}
-    </svg>
-  );
-}
+const USUAL_NAME = 'My project';
+
+/** Made-up projects to look at and change. */
+const DEMOS = [
+  { id: 'print-shed', name: 'Print shed', says: 'An example in millimetres: cases, drawers, frames and racks to look at and change.' },
+  { id: 'bindery', name: 'Bindery', says: 'An example in inches: seven pieces from an inch yard.' },
+] as const;
 
 /** The project file that was chosen. @throws Error in words where it is none */
 async function documentIn(file: File): Promise<unknown> {
@@ -102,7 +72,7 @@ export function Welcome() {
   const [problem, setProblem] = useState<string | null>(null);
   const [stopped, setStopped] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const [name, setName] = useState('My workshop');
+  const [name, setName] = useState(USUAL_NAME);
   const [unit, setUnit] = useState<LengthUnit>(usualUnit);
   const [begins, setBegins] = useState<BeginsWith>('yard');
   const ids = (projects.data ?? []).map((p) => p.id);
@@ -130,24 +100,15 @@ export function Welcome() {
       setBusy(false);
     }
   };
-  const begin = (from: 'opening' | 'contents') =>
+  const begin = () =>
     attempt(async () => {
       const id = newId(name, ids);
-      const given = name.trim() || 'My workshop';
-      await api.createProject(id, { name: given, settings: { ...newSettings(unit), step: DEFAULT_STEP[unit] } });
-      const records = stockroomOf(unit, begins);
-      for (const { kind, id: own, data } of records) await api.create(id, kind, own, data, `Put ${data.name} into the stockroom`);
-      const stock = records.flatMap((r) => (r.kind === 'stock' ? [r] : []));
-      if (from === 'opening') await api.create(id, 'openings', 'opening', newOpening(unit), 'Added an opening');
-      await api.create(
-        id,
-        'pieces',
-        'case',
-        newCase({ unit, stock }, from === 'opening' ? { kind: 'opening', id: 'opening' } : { kind: 'contents' }),
-        'Started a case',
-      );
-      return from === 'opening' ? `/p/${id}/pieces/case/measure` : `/p/${id}/things?for=case`;
+      await api.createProject(id, { name: name.trim() || USUAL_NAME, settings: newSettings(unit) });
+      for (const { kind, id: own, data } of stockroomOf(unit, begins))
+        await api.create(id, kind, own, data, `Put ${data.name} into the stockroom`);
+      return `/p/${id}`;
     });
+  const demo = (of: string) => attempt(async () => `/p/${(await api.loadDemo(of)).id}`);
   const readFile = (files: FileList | null) => {
     const file = files?.[0];
     if (!file) return;
@@ -165,7 +126,7 @@ export function Welcome() {
       return read;
     });
   };
-  // With one workshop one is in it at once; all of them are a click away there.
+  // With one project one is in it at once; all of them are a click away there.
   const [only, ...others] = projects.data ?? [];
   if (only && others.length === 0 && !busy && !params.has('all')) return <Navigate to={`/p/${only.id}`} replace />;
   return (
@@ -189,46 +150,34 @@ export function Welcome() {
           </Laid.ul>
         </>
       ) : null}
-      <Laid.h2 $above={22}>{ids.length > 0 ? 'Start another' : 'Start here'}</Laid.h2>
-      <Row $above={8}>
-        <TextField value={name} onChange={setName}>
-          <FieldLabel>Name of the workshop</FieldLabel>
-          <TextInput maxLength={80} />
-        </TextField>
-        <Laid.div $width={140}>
-          <Select label="Works in" value={unit} choices={UNITS} onChange={setUnit} />
-        </Laid.div>
-        <Laid.div $width={240}>
-          <Select label="Stockroom begins with" value={begins} choices={BEGINS_WITH} onChange={setBegins} />
-        </Laid.div>
-      </Row>
       <Offers>
-        {ids.includes('print-shed') ? null : (
-          <Panel>
-            <Picture kind="demo" />
-            <h2>The print shed</h2>
-            <p>A made-up workshop with pieces to look at and change.</p>
-            <Button isDisabled={busy} onPress={() => void attempt(async () => `/p/${(await api.loadDemo()).id}`)}>
-              Open the print shed
+        <Panel>
+          <h2>{ids.length > 0 ? 'Another project' : 'Your project'}</h2>
+          <Row $below={12}>
+            <TextField value={name} onChange={setName}>
+              <FieldLabel>Project name</FieldLabel>
+              <TextInput maxLength={80} />
+            </TextField>
+            <Laid.div $width={140}>
+              <Select label="Works in" value={unit} choices={UNITS} onChange={setUnit} />
+            </Laid.div>
+            <Laid.div $width={240}>
+              <Select label="Stockroom begins with" value={begins} choices={BEGINS_WITH} onChange={setBegins} />
+            </Laid.div>
+          </Row>
+          <Button data-main isDisabled={busy} onPress={() => void begin()}>
+            Start the project
+          </Button>
+        </Panel>
+        {DEMOS.filter(({ id }) => !ids.includes(id)).map(({ id, name: called, says }) => (
+          <Panel key={id}>
+            <h2>{called}</h2>
+            <p>{says}</p>
+            <Button isDisabled={busy} onPress={() => void demo(id)}>
+              Open the {called.toLowerCase()}
             </Button>
           </Panel>
-        )}
-        <Panel>
-          <Picture kind="opening" />
-          <h2>From an opening</h2>
-          <p>An alcove, a gap beside a door, the space under a window: measure it and fill it.</p>
-          <Button data-main isDisabled={busy} onPress={() => void begin('opening')}>
-            Measure an opening
-          </Button>
-        </Panel>
-        <Panel>
-          <Picture kind="things" />
-          <h2>From things</h2>
-          <p>List what it must hold, with sizes and mass, and let that decide.</p>
-          <Button isDisabled={busy} onPress={() => void begin('contents')}>
-            List the things
-          </Button>
-        </Panel>
+        ))}
       </Offers>
       <Row>
         <FileTrigger acceptedFileTypes={['.json', 'application/json', '.zip', 'application/zip']} onSelect={readFile}>

@@ -12,7 +12,7 @@ const shell: ShellPage = {
   kind: 'trestle',
   Form: ({ piece }) => <p>{piece.name} is a trestle</p>,
   unmeasured: () => ({ title: 'A trestle', text: 'It stands anywhere.' }),
-  cards: [{ id: 'trestle', name: 'Trestle', says: 'Two ends', picture: [], filling: null, begin: () => throwAway }],
+  cards: [{ id: 'trestle', name: 'Trestle', says: 'Two ends', picture: [], filling: null, begin: () => throwAway, ideas: [] }],
 };
 const interior: InteriorPage = {
   kind: 'rods',

@@ -7,7 +7,7 @@ import { onHand } from './filled.js';
  * Clear between the sides are 864, and shelves are 1 short at each end and 10 less deep.
  */
 export const SHELVED = applyEdit(
-  applyEdit(newCase(onHand('mm'), { kind: 'sizes' }), {
+  applyEdit(newCase(onHand('mm')), {
     kind: 'split',
     space: 'inside',
     axis: 'up',

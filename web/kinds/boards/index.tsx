@@ -25,6 +25,7 @@ export const boardsPage: InteriorPage = {
       ],
       filling: lanesFilling,
       begin: (onHand) => newInPlace(onHand, { place: 'A drawer', width: [500, 20], height: [90, 3.5], depth: [400, 16] }),
+      ideas: [{ name: 'Drawer dividers', words: 'organizer organiser cutlery tray compartments inserts' }],
     },
   ],
 };

@@ -21,7 +21,8 @@ export const cellsPage: InteriorPage = {
       says: 'Half-lapped boards in a case',
       picture: [...frame, [22, 5, 2, 38], [36, 5, 2, 38], [9, 17, 42, 2], [9, 30, 42, 2]],
       filling: pigeonHoles,
-      begin: (onHand) => newCase(onHand, { kind: 'sizes' }),
+      begin: newCase,
+      ideas: [{ name: 'Cubby shelves', words: 'mail sorter shoe wine pigeonholes cubbies towels' }],
     },
     {
       id: 'rack',
@@ -30,6 +31,7 @@ export const cellsPage: InteriorPage = {
       picture: [0, 1, 2, 3, 4].flatMap((i): Box[] => [[6 + i * 11.5, 2, 2, 44], ...(i < 4 ? rows(3, 8 + i * 11.5, 9.5, 1.6, 12, 14) : [])]),
       filling: rack,
       begin: (onHand) => newInPlace(onHand, { place: 'A wall', width: [1200, 48], height: [1400, 56], depth: [300, 12] }),
+      ideas: [{ name: 'Tube rack', words: 'rolls fabric cloth wine bottles posters' }],
     },
   ],
 };

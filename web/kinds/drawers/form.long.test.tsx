@@ -2,7 +2,7 @@ import { newCase } from '../panel-case/begin.js';
 import { onHand, slideOf } from '../../test/filled.js';
 import { filledWith, insideWired } from '../../test/on-bench.js';
 
-const CASE = newCase(onHand('mm'), { kind: 'sizes' });
+const CASE = newCase(onHand('mm'));
 const SLIDES = [slideOf('ball', 200, 250), slideOf('plain', 150)];
 
 test('each control of drawers changes what it says', async () => {

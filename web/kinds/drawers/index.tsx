@@ -21,6 +21,7 @@ export const drawersPage: InteriorPage = {
       picture: [...frame, ...rows(4, 10, 40, 8, 1.2, 6)],
       filling: drawersFilling,
       begin: newChest,
+      ideas: [{ name: 'Chest of drawers', words: 'dresser bureau tool chest' }],
     },
     {
       id: 'drawers',
@@ -29,6 +30,7 @@ export const drawersPage: InteriorPage = {
       picture: [...rows(2, 8, 44, 17, 4, 5)],
       filling: drawersFilling,
       begin: (onHand) => newInPlace(onHand, { place: 'A cabinet', width: [560, 22], height: [500, 20], depth: [520, 20] }),
+      ideas: [{ name: 'Drawers in a cabinet', words: 'kitchen roll-out pull-out pantry retrofit' }],
     },
   ],
 };

@@ -39,6 +39,7 @@ export const foldingPage: ShellPage = {
       ],
       filling: null,
       begin: newFolding,
+      ideas: [{ name: 'Folding side table', words: 'camp tray TV picnic butler' }],
     },
   ],
 };

@@ -5,7 +5,7 @@ import { insideWired } from '../../test/on-bench.js';
 
 /** Grooves in a case, with a shelf in two of them. */
 function grooved() {
-  const piece = newCase(onHand('mm'), { kind: 'sizes' });
+  const piece = newCase(onHand('mm'));
   const edit = fillEdit(piece, 'inside', 'grooves', means('mm', piece));
   if (edit.kind !== 'fill' || edit.filling?.kind !== 'grooves') throw new Error('not filled with grooves');
   return applyEdit(piece, { ...edit, filling: { ...edit.filling, shelves: [2, 6] } });

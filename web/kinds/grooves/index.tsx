@@ -19,7 +19,8 @@ export const groovesPage: InteriorPage = {
       says: 'Thin shelves in any groove',
       picture: [...frame, ...rows(9, 7, 3, 1, 3, 8), ...rows(9, 50, 3, 1, 3, 8), [9, 12, 42, 1], [9, 24, 42, 1], [9, 32, 42, 1]],
       filling: grooved,
-      begin: (onHand) => newCase(onHand, { kind: 'sizes' }),
+      begin: newCase,
+      ideas: [{ name: 'Tray cabinet', words: 'baking sheets paper drawings flat file music' }],
     },
   ],
 };

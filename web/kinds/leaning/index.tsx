@@ -35,6 +35,7 @@ export const leaningPage: ShellPage = {
       ],
       filling: null,
       begin: newLeaning,
+      ideas: [{ name: 'Ladder shelf', words: 'leaning shelves plant towel' }],
     },
   ],
 };

@@ -3,7 +3,7 @@ import { formWired } from '../../test/on-bench.js';
 import { onHand } from '../../test/filled.js';
 
 test('each control of a case changes what it says', async () => {
-  expect(await formWired(newCase(onHand('mm'), { kind: 'sizes' }))).toEqual([
+  expect(await formWired(newCase(onHand('mm')))).toEqual([
     'Base height → base.height',
     'Toe-kick setback → base.setback',
     'Top only so deep → topDeep',

@@ -2,7 +2,7 @@ import { newCase } from '../panel-case/begin.js';
 import { filledWith, insideWired } from '../../test/on-bench.js';
 import { onHand } from '../../test/filled.js';
 
-const CASE = newCase(onHand('mm'), { kind: 'sizes' });
+const CASE = newCase(onHand('mm'));
 
 test('each control of slats changes what it says', async () => {
   expect(await insideWired(filledWith(CASE, 'slats'))).toEqual([

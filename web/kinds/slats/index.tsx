@@ -24,6 +24,18 @@ export const slatsPage: InteriorPage = {
         ...newInPlace(onHand, { place: 'A ledge', width: [900, 36], height: [200, 8], depth: [600, 24] }),
         noOneOn: true,
       }),
+      ideas: [
+        {
+          name: 'Bath mat',
+          words: 'shower duckboard cedar slatted mat',
+          sizes: [
+            [600, 24],
+            [45, 2],
+            [400, 16],
+          ],
+        },
+        { name: 'Slatted shelf', words: 'sauna plant drying' },
+      ],
     },
   ],
 };

@@ -32,6 +32,7 @@ export const wallBoardPage: ShellPage = {
       ],
       filling: null,
       begin: newWallBoard,
+      ideas: [{ name: 'Tool wall', words: 'tools hanging board spice rack garage' }],
     },
   ],
 };

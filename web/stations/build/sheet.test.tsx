@@ -5,7 +5,7 @@ import { projectOf } from '../../test/in-project.js';
 import { asked, wired } from '../../test/on-bench.js';
 import { BuildSheet } from './sheet.js';
 
-const CASE = newCase(onHand('mm'), { kind: 'sizes' });
+const CASE = newCase(onHand('mm'));
 const BUILDING = { ...buildingOf('it'), hours: usualHours('2026-11-23') };
 const PROJECT = projectOf(CASE, workshopOf('mm', means('mm', CASE)), { buildings: [{ id: 'it', version: 1, data: BUILDING }] });
 

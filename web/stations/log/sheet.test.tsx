@@ -4,7 +4,7 @@ import { LogSheet } from './sheet.js';
 import { onHand } from '../../test/filled.js';
 
 test('an entry is begun in the worksheet of Log, and is in the log once it is added', async () => {
-  expect(await wired(projectWith(newCase(onHand('mm'), { kind: 'sizes' })), <LogSheet />)).toEqual([
+  expect(await wired(projectWith(newCase(onHand('mm'))), <LogSheet />)).toEqual([
     'Day → nothing',
     'In words → nothing',
     '  Add to the log → log.log-2026-12-24-note',

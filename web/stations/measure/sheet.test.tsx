@@ -6,7 +6,13 @@ import { wired } from '../../test/on-bench.js';
 import { MeasureSheet } from './sheet.js';
 import { MeasureStage } from './stage.js';
 
-const PIECE = newCase(onHand('mm'), { kind: 'opening', id: 'niche' });
+const PIECE = {
+  ...newCase(onHand('mm')),
+  opening: 'niche',
+  width: { from: 'opening' },
+  height: { from: 'opening' },
+  depth: { from: 'opening' },
+} as const;
 const SHOP = { ...workshopOf('mm', means('mm', PIECE)), openings: new Map([['niche', newOpening('mm')]]) };
 const PROJECT = projectOf(PIECE, SHOP);
 

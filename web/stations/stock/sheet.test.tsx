@@ -4,7 +4,7 @@ import { projectWith, wired } from '../../test/on-bench.js';
 import { StockSheet } from './sheet.js';
 import { onHand } from '../../test/filled.js';
 
-const CASE = newCase(onHand('mm'), { kind: 'sizes' });
+const CASE = newCase(onHand('mm'));
 
 /** A project with two cases, of which one is cut. */
 function twoCases() {
