@@ -2,17 +2,24 @@ import type { Page } from '@playwright/test';
 import type { Hands } from './hands.js';
 import { expect, test, type Running } from './server.js';
 
-/** A workshop of its own, whatever the others of this file left, begun in one of the ways that are offered. */
-export async function begin(page: Page, hands: Hands, empty: Running, way: string) {
+/** A project of its own, whatever the others of this file left: one is in its shed. */
+export async function begin(page: Page, hands: Hands, empty: Running) {
   const name = test
     .info()
     .title.replaceAll(/[^\w ]/g, '')
     .slice(0, 60);
   await page.goto(`${empty.url}/?all`);
-  await hands.fill('Name of the workshop', name);
+  await hands.fill('Project name', name);
   await hands.choose('Stockroom begins with', 'one sheet');
-  await hands.press('button', way);
+  await hands.press('button', 'Start the project');
   return name;
+}
+
+/** A case in an opening that is measured next. */
+export async function caseInOpening(hands: Hands) {
+  await hands.press('button', /^Case\b/);
+  for (const reach of ['Width', 'Height', 'Depth']) await hands.choose(`${reach} from`, 'an opening I measure');
+  await hands.press('button', 'Start the case');
 }
 
 /** Stock that is not on hand yet, added where it is chosen. */
@@ -32,10 +39,9 @@ export async function until(page: Page, hands: Hands, button: string, count: Reg
   }
 }
 
-/** A new workshop with a piece of a kind begun in it. */
+/** A new project with a piece of a kind begun in it. */
 export async function start(page: Page, hands: Hands, empty: Running, kind: RegExp) {
-  await begin(page, hands, empty, 'List the things');
-  await hands.press('link', 'Shed');
+  await begin(page, hands, empty);
   await hands.press('button', kind);
   await hands.press('button', /^Start the/);
   await hands.station('Measure');

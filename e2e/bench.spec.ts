@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { along, saved, sum, upright, walk } from './hands.js';
+import { along, pointer, saved, sum, upright, walk } from './hands.js';
 import { expect, test } from './server.js';
 
 const INK = '/p/print-shed/pieces/ink-case';
@@ -37,14 +37,20 @@ test.describe('the figures of the ink case on the page', () => {
 
   test('in inches', async ({ page, shed }) => {
     await page.goto(`${shed.url}/p/print-shed/pieces/roller-case/divide?at=third`);
-    await page.getByRole('button', { name: 'in', exact: true }).click();
+    const glance = page.getByRole('button', { name: 'Hold to see inches' });
+    await glance.hover();
+    await page.mouse.down();
     await expect(sum(page)).toContainText('12 3/8');
     await expect(sum(page)).toContainText('49 1/2');
+    await page.mouse.up();
+    await expect(sum(page)).not.toContainText('49 1/2');
     await page.goto(`${shed.url}/p/print-shed/pieces/brayer-rack/divide?at=gap-2`);
+    await glance.focus();
+    await page.keyboard.down('Space');
     await expect(upright(page).getByRole('option', { name: /space 1/ })).toHaveText(/12 5\/8/);
     for (const n of [2, 3, 4, 5])
       await expect(upright(page).getByRole('option', { name: new RegExp(`space ${n}`) })).toHaveText(/12 21\/32/);
-    await page.getByRole('button', { name: 'mm', exact: true }).click();
+    await page.keyboard.up('Space');
   });
 });
 
@@ -152,17 +158,23 @@ test.describe('the tape', () => {
   });
 });
 
-test('units switch without changing a stored length', async ({ page, shed }) => {
-  const stored = async () => (await page.request.get(`${shed.url}/api/projects/print-shed/pieces/ink-case`)).text();
+test('a project is changed to inches, every size kept, and changed back by undo', async ({ page, own }) => {
+  const hands = pointer(page);
+  const stored = async () => (await page.request.get(`${own.url}/api/projects/print-shed/pieces/ink-case`)).text();
   const before = await stored();
-  await page.goto(`${shed.url}${INK}/divide?at=tubs`);
-  await page.getByRole('button', { name: 'in', exact: true }).click();
+  const tubs = () => page.goto(`${own.url}${INK}/divide?at=tubs`);
+  await page.goto(`${own.url}/p/print-shed/settings`);
+  await hands.choose('Works in', 'inches');
+  await hands.press('button', 'Change to inches');
+  await expect(page.getByRole('textbox', { name: 'Round to' })).toHaveValue('1/32');
+  await tubs();
   await expect(upright(page).getByRole('option', { name: /ink tubs/ })).toHaveText(/14 31\/32/);
-  await page.reload();
-  await expect(upright(page).getByRole('option', { name: /ink tubs/ })).toHaveText(/14 31\/32/);
-  await page.getByRole('button', { name: 'mm', exact: true }).click();
-  await expect(upright(page).getByRole('option', { name: /ink tubs/ })).toHaveText(/380/);
   expect(await stored()).toBe(before);
+  await page.goto(`${own.url}/p/print-shed/settings`);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('textbox', { name: 'Round to' })).toHaveValue('0.5');
+  await tubs();
+  await expect(upright(page).getByRole('option', { name: /ink tubs/ })).toHaveText(/380/);
 });
 
 test('a fix is looked at on the drawing, used, and undone', async ({ page, shed }) => {

@@ -11,9 +11,9 @@ for (const by of [pointer, keyboard]) {
   }) => {
     test.setTimeout(300_000);
     const hands = by(page);
-    await begin(page, hands, empty, 'List the things');
-    await hands.press('link', 'Shed');
-    await hands.press('button', /Start a case/);
+    await begin(page, hands, empty);
+    await hands.press('button', /^Case\b/);
+    await hands.press('button', /^Start the/);
     await hands.station('Measure');
     for (const [label, size] of [
       ['Width', '566'],
@@ -55,7 +55,7 @@ for (const by of [pointer, keyboard]) {
   test(`job 17 from empty by ${inLong(by)}: uprights in grooved shelves, and a cleat let into the sides`, async ({ page, empty }) => {
     test.setTimeout(300_000);
     const hands = by(page);
-    await start(page, hands, empty, /Start a grooved cabinet/);
+    await start(page, hands, empty, /^Grooved cabinet\b/);
     await hands.station('Divide');
     await hands.choose('Base', 'None');
     await hands.tick('Loose uprights between shelves, in grooves across them');
@@ -74,9 +74,9 @@ for (const by of [pointer, keyboard]) {
   }) => {
     test.setTimeout(300_000);
     const hands = by(page);
-    await begin(page, hands, empty, 'List the things');
-    await hands.press('link', 'Shed');
-    await hands.press('button', /Start a wall board/);
+    await begin(page, hands, empty);
+    await hands.press('button', /^Wall board\b/);
+    await hands.press('button', /^Start the/);
     await hands.station('Measure');
     for (const [label, size] of [
       ['Width of the board, given', '1266'],
@@ -111,7 +111,7 @@ for (const by of [pointer, keyboard]) {
   test(`shelves of a bed by ${inLong(by)}: a frame under its sliding slats, cut long`, async ({ page, empty }) => {
     test.setTimeout(240_000);
     const hands = by(page);
-    await start(page, hands, empty, /Start a deck/);
+    await start(page, hands, empty, /^Deck\b/);
     await hands.station('Divide');
     await hands.tick('Some slats slide out');
     await hands.type('They come out', '100');
@@ -132,10 +132,11 @@ for (const by of [pointer, keyboard]) {
   }) => {
     test.setTimeout(300_000);
     const hands = by(page);
-    await begin(page, hands, empty, 'List the things');
+    await begin(page, hands, empty);
+    await hands.press('link', 'Things');
     await listThing(page, hands, 'Tube', { Diameter: '76', High: '420' }, [], 'Lying');
     await hands.press('link', 'Shed');
-    await hands.press('button', /Start a rack/);
+    await hands.press('button', /^Rack\b/);
     await hands.press('button', /^Start the/);
     await hands.station('Measure');
     for (const [label, size] of [
@@ -188,7 +189,8 @@ test('a tray follows the drawer of another piece that it is made to fit', { tag:
 test('things go into bays beside each other, as few as are low enough', { tag: '@long' }, async ({ page, own }) => {
   const hands = pointer(page);
   await page.goto(`${own.url}/p/print-shed`);
-  await page.getByRole('button', { name: /Start a case/ }).click();
+  await page.getByRole('button', { name: /^Case\b/ }).click();
+  await page.getByRole('button', { name: /^Start the/ }).click();
   await hands.station('Measure');
   await hands.type('Height, given', '1000');
   await hands.type('Width, given', '1200');

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { addStock, begin, start, until } from './begin.js';
+import { addStock, begin, start, until, caseInOpening } from './begin.js';
 import { along, deep, keyboard, inLong, named, pointer, saved, sum, upright, type Hands } from './hands.js';
 import { expect, test, type Running } from './server.js';
 
@@ -7,7 +7,8 @@ const overall = ['Width', 'Height', 'Depth'] as const;
 
 /** The ink case from an empty shed: an alcove, birch that measures 17.6, two bays, four shelves over tubs. */
 async function inkCase(page: Page, hands: Hands, empty: Running) {
-  const name = await begin(page, hands, empty, 'Measure an opening');
+  const name = await begin(page, hands, empty);
+  await caseInOpening(hands);
   for (const [label, reading] of [
     [/^Width, top/, '1212'],
     [/^Width, middle/, '1209'],
@@ -93,7 +94,7 @@ for (const by of [pointer, keyboard]) {
   test(`job 3 from empty by ${named(by)}: seven gaps of 17 and six of 16.5 in 652`, { tag: '@long' }, async ({ page, empty }) => {
     test.setTimeout(240_000);
     const hands = by(page);
-    await start(page, hands, empty, /Start a deck/);
+    await start(page, hands, empty, /^Deck\b/);
     await hands.type('Depth, given', '652');
     await hands.station('Divide');
     await hands.type('Slats wide', '31');
@@ -106,7 +107,7 @@ for (const by of [pointer, keyboard]) {
   test(`job 5 from empty by ${named(by)}: lanes of 270 and 87 between three boards of 543`, { tag: '@long' }, async ({ page, empty }) => {
     test.setTimeout(240_000);
     const hands = by(page);
-    await start(page, hands, empty, /Start a tray/);
+    await start(page, hands, empty, /^Tray\b/);
     for (const [i, size] of ['543.5', '96', '402'].entries()) await hands.type(`${overall[i]}, given`, size);
     await hands.station('Divide');
     await addStock(hands, 'Boards of', 'Poplar 15', '15');
@@ -137,9 +138,9 @@ for (const by of [pointer, keyboard]) {
     async ({ page, empty }) => {
       test.setTimeout(240_000);
       const hands = by(page);
-      await begin(page, hands, empty, 'List the things');
-      await hands.press('link', 'Shed');
-      await hands.press('button', /Start a case/);
+      await begin(page, hands, empty);
+      await hands.press('button', /^Case\b/);
+      await hands.press('button', /^Start the/);
       await hands.station('Measure');
       for (const [i, size] of ['800', '640', '253'].entries()) await hands.type(`${overall[i]}, given`, size);
       await hands.station('Divide');
@@ -182,7 +183,7 @@ for (const by of [pointer, keyboard]) {
   test(`job 17 from empty by ${inLong(by)}: 25 grooves in 875, top and bottom of 401, shelves and back of 394`, async ({ page, empty }) => {
     test.setTimeout(300_000);
     const hands = by(page);
-    await start(page, hands, empty, /Start a grooved cabinet/);
+    await start(page, hands, empty, /^Grooved cabinet\b/);
     for (const [i, size] of ['415', '905', '360'].entries()) await hands.type(`${overall[i]}, given`, size);
     await hands.station('Divide');
     await hands.choose('Base', 'None');
@@ -244,11 +245,11 @@ for (const by of [pointer, keyboard]) {
   test(`job 9 from empty by ${inLong(by)}: seven drawers of 854.6 on slides of 500, fronts of 108.5 and 108`, async ({ page, empty }) => {
     test.setTimeout(300_000);
     const hands = by(page);
-    await begin(page, hands, empty, 'List the things');
+    await begin(page, hands, empty);
     await hands.press('link', 'Stockroom');
     await hands.press('button', /slide$/i);
     await hands.press('link', 'Shed');
-    await hands.press('button', /Start a chest/);
+    await hands.press('button', /^Chest\b/);
     await hands.press('button', 'Start the chest');
     await hands.station('Measure');
     for (const [i, size] of ['880', '790', '560'].entries()) {
@@ -288,12 +289,12 @@ for (const by of [pointer, keyboard]) {
   }) => {
     test.setTimeout(300_000);
     const hands = by(page);
-    await begin(page, hands, empty, 'List the things');
+    await begin(page, hands, empty);
     await hands.press('link', 'Stockroom');
     await hands.press('button', /slide$/i);
     await hands.type('Takes at each side', '13.2');
     await hands.press('link', 'Shed');
-    await hands.press('button', /Start a drawers/);
+    await hands.press('button', /^Drawers\b/);
     await hands.press('button', 'Start the drawers');
     await hands.station('Measure');
     for (const [i, size] of ['756', '583', '527'].entries()) await hands.type(`${overall[i]}, given`, size);

@@ -1,7 +1,8 @@
 import sharp from 'sharp';
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { along, keyboard, saved, upright, walk } from './hands.js';
+import { caseInOpening } from './begin.js';
+import { along, keyboard, pointer, saved, upright, walk } from './hands.js';
 import { expect, test } from './server.js';
 
 const tabTo = (page: Page, role: 'textbox' | 'button' | 'checkbox' | 'option', name: RegExp) =>
@@ -18,12 +19,13 @@ async function enter(page: Page, text: string) {
 test('from an empty shed to what was built and noted with the keyboard alone', { tag: '@long' }, async ({ page, empty }) => {
   test.setTimeout(300_000);
   await page.goto(`${empty.url}/?all`);
-  await expect(page.getByRole('button', { name: 'Measure an opening' })).toBeVisible();
-  await tabTo(page, 'textbox', /Name of the workshop/);
+  await expect(page.getByRole('button', { name: 'Start the project' })).toBeVisible();
+  await tabTo(page, 'textbox', /Project name/);
   await page.keyboard.press('Control+a');
   await page.keyboard.type('Ink room');
-  await tabTo(page, 'button', /Measure an opening/);
+  await tabTo(page, 'button', /Start the project/);
   await page.keyboard.press('Enter');
+  await caseInOpening(keyboard(page));
 
   // The tape readings of the alcove.
   await expect(page.getByRole('heading', { name: 'What decides the outside' })).toBeVisible();
@@ -138,8 +140,12 @@ test('from an empty shed to what was built and noted with the keyboard alone', {
 test('from an empty shed to the exported list with the pointer, starting from things', async ({ page, empty }) => {
   test.setTimeout(300_000);
   await page.goto(`${empty.url}/?all`);
-  await page.getByRole('textbox', { name: 'Name of the workshop' }).fill('Tin room');
-  await page.getByRole('button', { name: 'List the things' }).click();
+  await page.getByRole('textbox', { name: 'Project name' }).fill('Tin room');
+  await page.getByRole('button', { name: 'Start the project' }).click();
+  const hands = pointer(page);
+  await hands.press('button', /^Case\b/);
+  for (const reach of ['Width', 'Height', 'Depth']) await hands.choose(`${reach} from`, 'the things it holds');
+  await hands.press('button', 'Start the case');
 
   await page.getByRole('button', { name: 'A thing' }).click();
   const form = page.getByRole('form', { name: /Sizes of/ });

@@ -16,10 +16,9 @@ test.describe('where wood is sold by the inch', () => {
     test(`a frame by ${named(by)}: it begins in the sizes of the yard, and of 2 x 4 where that is chosen`, async ({ page, empty }) => {
       const hands = by(page);
       await page.goto(`${empty.url}/?all`);
-      await hands.fill('Name of the workshop', `Bindery ${by.name}`);
-      await hands.press('button', 'Measure an opening');
-      await hands.press('link', `Bindery ${by.name}`);
-      await hands.press('button', /^Start a frame/);
+      await hands.fill('Project name', `Bindery ${by.name}`);
+      await hands.press('button', 'Start the project');
+      await hands.press('button', /^Frame\b/);
       await hands.press('button', 'Start the frame');
       await hands.station('Parts');
       // A deck of 36 by 24 stands out 1/2 on every side: 35 by 23 over posts of 1 1/2; 15/32 of it lie on posts of 30 in all.
@@ -33,8 +32,8 @@ test.describe('where wood is sold by the inch', () => {
         ]);
 
       await hands.press('link', `Bindery ${by.name}`);
+      await hands.press('button', /^Frame\b/);
       await hands.choose('Made of, to begin with', 'Fir 2 x 4');
-      await hands.press('button', /^Start a frame/);
       await hands.press('button', 'Start the frame');
       await hands.station('Parts');
       // Posts stand 3 1/2 across and 1 1/2 deep: 35 - 7, and 23 - 3.
@@ -49,8 +48,9 @@ test.describe('where wood is sold by the inch', () => {
 
       // Nothing of a case can be sawn out of slats.
       await hands.press('link', `Bindery ${by.name}`);
+      await hands.press('button', /^Case\b/);
       await hands.choose('Made of, to begin with', 'Cedar 1 x 2');
-      await hands.press('button', 'From sizes I give');
+      await hands.press('button', 'Start the case');
       await expect(page.getByText('No part of new case can be cut from Cedar 1 x 2.')).toBeVisible();
     });
   }
@@ -58,10 +58,9 @@ test.describe('where wood is sold by the inch', () => {
 
 test('what a yard has is put into a stockroom beside what is there, once', async ({ page, empty }) => {
   const hands = pointer(page);
-  const name = await begin(page, hands, empty, 'Measure an opening');
-  await hands.press('link', name);
+  await begin(page, hands, empty);
   await hands.press('link', 'Stockroom');
-  // 23 of 24 stocks and a slide: birch ply of 18 is there.
+  // One sheet, birch ply of 18, is there: 23 more and a slide.
   await hands.press('button', 'Usual stock of a yard (24)');
   await expect(page.getByRole('button', { name: 'Change Spruce 45 x 95' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Change Birch ply 18' })).toHaveCount(1);

@@ -156,9 +156,9 @@ export function PartsStage() {
       <BoughtList />
       <Laid.p $above={8}>
         <Faint>
-          {UNIT_NAMES[precision.unit]}, cutting sizes to{' '}
-          {exactText((piece.rounding ?? workshop.settings.rounding).grid, precision.unit)}: what goes between is rounded down, what covers
-          is rounded up. Grain runs along the length. The small figure is the exact finished size.
+          {UNIT_NAMES[precision.unit]}, cutting sizes to {exactText((piece.rounding ?? workshop.settings.rounding).grid, precision.unit)}:
+          what goes between is rounded down, what covers is rounded up. Grain runs along the length. The small figure is the exact finished
+          size.
         </Faint>
       </Laid.p>
     </Area>
