@@ -314,6 +314,6 @@ test('short screws through supports into an upright from both sides pass each ot
   const of = (id: string) => shape.members.find((m) => m.id === id) as Member;
   const joint = shape.joints.find((j) => j.carried === 'gable/ladder-support/1-1-left');
   // Through a support of 20 into an upright of 21: 35 long is the longest that stays inside, 15 in the wood.
-  expect(rowBetween(of(joint?.carrier ?? ''), of('gable/ladder-support/1-1-left'))).toMatchObject({ length: 35, inside: 15 });
+  expect(rowBetween(of(joint?.carrier ?? ''), of('gable/ladder-support/1-1-left'), 'mm')).toMatchObject({ length: 35, inside: 15 });
   expect(clashesOf(allScrews(solved('tube-rack').carried))).toEqual([]);
 });

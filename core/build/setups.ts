@@ -1,6 +1,6 @@
-import { grouped, len, say, type Sentence } from '../figure/index.js';
+import { grouped, len, say, sold, type Sentence } from '../figure/index.js';
 import { USUAL_KERF, bladePasses, recessWide } from '../joints/index.js';
-import { fromUnits, mm, type Length } from '../length/index.js';
+import { fromUnits, inch, mm, type Length, type LengthUnit } from '../length/index.js';
 import { edgeName, faceName, upEdge, type Part } from '../parts/index.js';
 import { inDegrees } from '../measures/index.js';
 import type { Edges } from '../piece/index.js';
@@ -34,8 +34,11 @@ export function sawSetups(parts: readonly Part[]): SetUp {
   return { setups, minutes: setups.length * TAKES.setSaw + 2 * parts.length * TAKES.cut };
 }
 
-/** Bits that a router is usually at hand with, mm across. */
-const BITS = [20, 19, 18, 16, 15, 12, 10, 8, 6, 5, 4, 3].map((d) => mm(d));
+/** Bits that a router is usually at hand with, by the unit of the shop. */
+const BITS: Readonly<Record<LengthUnit, readonly Length[]>> = {
+  mm: [20, 19, 18, 16, 15, 12, 10, 8, 6, 5, 4, 3].map((d) => mm(d)),
+  in: [3 / 4, 23 / 32, 5 / 8, 1 / 2, 15 / 32, 3 / 8, 5 / 16, 1 / 4, 7 / 32, 3 / 16, 1 / 8].map((d) => inch(d)),
+};
 
 /** What is wider by less is as wide: what lies aslant is worked out through an angle. */
 const ROUNDING = mm(0.01);
@@ -84,7 +87,7 @@ function cuttingOf({ recess }: RecessWork, { member }: Part): Cutting {
 }
 
 /** How one recess is made with the tools that are there. */
-function madeBy(cutting: Cutting, { kerf = USUAL_KERF, tools = {} }: Settings): { readonly says: Sentence; readonly passes: number } {
+function madeBy(cutting: Cutting, { kerf = USUAL_KERF, tools = {}, unit }: Settings): { readonly says: Sentence; readonly passes: number } {
   const { at, width, depth, goesThrough, aslant } = cutting;
   if (tools.fence !== undefined && goesThrough && !aslant && at <= tools.fence) {
     const passes = bladePasses(at, width, kerf);
@@ -100,13 +103,13 @@ function madeBy(cutting: Cutting, { kerf = USUAL_KERF, tools = {} }: Settings): 
   if (tools.router === false) {
     return { says: say`saw both sides ${len(depth)} deep and clear it with a chisel`, passes: Math.max(2, Math.ceil(width / mm(4))) };
   }
-  const bit = BITS.find((b) => b <= width + ROUNDING);
+  const bit = BITS[unit].find((b) => b <= width + ROUNDING);
   const deep = Math.max(1, Math.ceil(depth / mm(5)));
   if (!bit) return { says: say`saw it along a guide, ${len(depth)} deep`, passes: deep };
   const wide = Math.ceil((width - ROUNDING) / bit);
   const stops = goesThrough ? '' : ', and stop where it is marked';
   return {
-    says: say`router, bit of ${len(bit)}, ${len(depth)} deep${deep > 1 ? ` in ${deep} goes` : ''}${wide > 1 ? ', its guide moved for the rest of the width' : ''}${stops}`,
+    says: say`router, bit of ${sold(bit)}, ${len(depth)} deep${deep > 1 ? ` in ${deep} goes` : ''}${wide > 1 ? ', its guide moved for the rest of the width' : ''}${stops}`,
     passes: deep * wide,
   };
 }
@@ -164,8 +167,8 @@ export function drillSetups(works: readonly HoleWork[]): SetUp {
   const setups = grouped(works, ({ hole: h }) => `${h.use} ${h.diameter} ${h.through ? 'through' : h.depth.toFixed(1)}`).map(
     (alike): Setup => {
       const { use, diameter, depth, through } = (alike[0] as HoleWork).hole;
-      const deep: Sentence = through ? say`right through` : say`${len(mm(Math.round(depth * 2) / 2))} deep, by a stop on the bit`;
-      return { says: say`${alike.length} ${USES[use]}, Ø${len(mm(diameter))}, ${deep}`, parts: partsIn(alike), count: alike.length };
+      const deep: Sentence = through ? say`right through` : say`${sold(mm(Math.round(depth * 2) / 2))} deep, by a stop on the bit`;
+      return { says: say`${alike.length} ${USES[use]}, Ø${sold(mm(diameter))}, ${deep}`, parts: partsIn(alike), count: alike.length };
     },
   );
   return { setups, minutes: setups.length * TAKES.setDrill + works.length * TAKES.hole };

@@ -146,7 +146,7 @@ describe('a shelf between sides that lean', () => {
 
   test('its screws hold across and out at once; in end grain nothing is counted on to hold a pull', () => {
     const { side, shelf, sin } = lean(13);
-    const row = rowBetween(side, shelf);
+    const row = rowBetween(side, shelf, 'mm');
     if ('why' in row) throw new Error(row.why);
     expect(row.joint.main.wood.endGrain).toBe(true);
     const joints: Joint[] = ['side', 'other'].map((carrier, i) => ({
@@ -170,7 +170,7 @@ describe('a shelf between sides that lean', () => {
     );
     // The other way round the side is under the shelf: nothing pulls, and the slope takes some of the load off the screws.
     const leaning = lean(-13);
-    const under = rowBetween(leaning.side, leaning.shelf);
+    const under = rowBetween(leaning.side, leaning.shelf, 'mm');
     if ('why' in under) throw new Error(under.why);
     expect(dot(under.contact.normal, UP)).toBeCloseTo(sin, 9);
   });
@@ -191,7 +191,7 @@ describe('a shelf between sides that lean', () => {
       width: size('wide', mm(300)),
       frame: { origin: placeAt(start), u: [cos, sin, 0], v: [0, 0, 1], n: [sin, -cos, 0] },
     });
-    const row = rowBetween(rafter, cleat);
+    const row = rowBetween(rafter, cleat, 'mm');
     if ('why' in row) throw new Error(row.why);
     const [shear, out] = [lateral(row.joint), withdrawal(row.joint)];
     if (!shear.judged || !out.judged) throw new Error('they are judged');

@@ -1,3 +1,4 @@
+import type { LengthUnit } from '../length/index.js';
 import { asBefore } from '../figure/index.js';
 import { asNewtons, asKg, type Kilograms, type Newtons } from '../measures/index.js';
 import { FLOOR, PLACE, massMiddleOf, type Joint, type Member, type Shape } from '../piece/index.js';
@@ -20,6 +21,8 @@ export interface Carried {
   /** All loads that reach the floor or the place that a piece is put into, N. */
   readonly floor: Newtons;
   readonly massKg: Kilograms;
+  /** What the shop works in: its screws are sold so. */
+  readonly unit: LengthUnit;
 }
 
 /** The things that stand anywhere in a piece and whose mass is not known, each once, by their names. @example unweighedIn(SOLVED.carried) // [] */
@@ -201,7 +204,7 @@ function asItWas(now: Carried): Carried {
   if (!first) return now;
   const before = last.get(first);
   const of = before && [...before.members.values()];
-  if (of?.length === now.members.size && [...now.members.values()].every((c, i) => of[i] === c)) return before as Carried;
+  if (before?.unit === now.unit && of?.length === now.members.size && [...now.members.values()].every((c, i) => of[i] === c)) return before;
   last.set(first, now);
   return now;
 }
@@ -248,7 +251,7 @@ export function carryDown(
       if (carried.unknown.length > 0) above.set(s.carrier, new Set([...(above.get(s.carrier) ?? []), ...carried.unknown]));
     }
   }
-  return asItWas({ members, floor: asNewtons(floor), massKg: asKg(massKg) });
+  return asItWas({ members, floor: asNewtons(floor), massKg: asKg(massKg), unit: workshop.settings.unit });
 }
 
 /**

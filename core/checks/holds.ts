@@ -106,7 +106,7 @@ export function holdChecks(piece: Piece, all: Carried, letters: Letters, worksho
   const byId = new Map(carried.map((c) => [c.member.id, c.member]));
   const each = carried.flatMap((c): Check[] => {
     const fixings = fixingsOf(c, byId, workshop.settings);
-    const loose = c.bending?.builtUp ? screwsAlong(c.bending.builtUp).filter((f) => f.state === 'fails') : [];
+    const loose = c.bending?.builtUp ? screwsAlong(c.bending.builtUp, workshop.settings.unit).filter((f) => f.state === 'fails') : [];
     const along = loose.map((f): Check => ({
       id: `along-${f.member.id}`,
       joint: 'along',

@@ -1,4 +1,4 @@
-import { fine, force, len, mass, say } from '../figure/index.js';
+import { fine, force, len, mass, say, sold } from '../figure/index.js';
 import { ZERO, mm, type Length } from '../length/index.js';
 import { alike, keepsThings, limitName, type CarriedMember, type Carried } from '../carry/index.js';
 import { PIN, keptOf, pinsThrough } from '../joints/index.js';
@@ -61,7 +61,7 @@ function pinChecks(piece: Piece, shape: Shape, letters: Letters): Check[] {
         about: { kind: 'member', id: member.id },
         sentence:
           through.kind === 'pierce'
-            ? say`Pins ${len(PIN.depth)} deep go right through ${nameOf(member, letters)}, which is ${len(member.thickness.value)} thick.`
+            ? say`Pins ${sold(PIN.depth)} deep go right through ${nameOf(member, letters)}, which is ${len(member.thickness.value)} thick.`
             : say`${name} has ${through.count} pin holes that meet others from its other face: set one of the shelves higher or lower.`,
         fixes: piece.panels.shelves.fix === 'loose' ? [butted] : [],
       },

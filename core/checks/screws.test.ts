@@ -42,7 +42,7 @@ const at = (x: number, y: number, z: number) => ({ x: mm(x), y: mm(y), z: mm(z) 
 
 /** The row of two screws that holds a board to what carries it. */
 function rowOf(carrier: Member, carried: Member, count = 2): PlacedRow {
-  const row = rowBetween(carrier, carried);
+  const row = rowBetween(carrier, carried, 'mm');
   if ('why' in row) throw new Error(`no screws: ${row.why}`);
   return new PlacedRow(carried.id, row, count);
 }
@@ -117,7 +117,7 @@ test('boards that meet along an edge alone have no place for screws', () => {
     v: [0, 0, -1],
     n: [-Math.sin(0.2), Math.cos(0.2), 0],
   };
-  expect(rowBetween(side(), board('leaning', tilted, 800, 300))).toEqual({ why: 'apart' });
+  expect(rowBetween(side(), board('leaning', tilted, 800, 300), 'mm')).toEqual({ why: 'apart' });
 });
 
 test('a butted shelf whose screws do not hold it is offered what would hold it, and that mends it', () => {

@@ -1,9 +1,11 @@
 import { asKg, type Kilograms, type Megapascals, type Newtons } from '../measures/index.js';
-import { exactText, formatLength, mm, UNITS_PER, type Length, type Precision } from '../length/index.js';
+import { exactText, formatLength, formatSold, mm, UNITS_PER, type Length, type Precision } from '../length/index.js';
 
 /** A quantity inside a sentence, written only when it is known which units the reader uses. */
 export type Quantity =
   | { readonly kind: 'length'; readonly length: Length }
+  /** The size of something that is sold, which stays what it is called. */
+  | { readonly kind: 'sold'; readonly length: Length }
   /** A deflection in mm, written finer than the shop precision. */
   | { readonly kind: 'fine'; readonly mm: number; readonly digits?: number }
   | { readonly kind: 'mass'; readonly kg: Kilograms }
@@ -19,6 +21,8 @@ type Slot = string | number | Quantity | Sentence;
 
 /** A length for use in a sentence. @example len(mm(3)) // { kind: 'length', length: mm(3) } */
 export const len = (length: Length): Quantity => ({ kind: 'length', length });
+/** The size of something that is sold, for use in a sentence. @example sold(mm(5)) // { kind: 'sold', length: mm(5) } */
+export const sold = (length: Length): Quantity => ({ kind: 'sold', length });
 /** A deflection in mm for use in a sentence. @example fine(0.25, 2) // { kind: 'fine', mm: 0.25, digits: 2 } */
 export const fine = (millimetres: number, digits?: number): Quantity => ({
   kind: 'fine',
@@ -140,10 +144,18 @@ export function writeTemperature(celsius: number, unit: Precision['unit']): stri
   return unit === 'mm' ? `${significant(celsius, 3)} °C` : `${Math.round(inFahrenheit(celsius))} °F`;
 }
 
+/** The size of something that is sold, with its unit. @example writeSold(mm(5), { unit: 'in', step: inch(1 / 32) }) // '5 mm' */
+export function writeSold(length: Length, precision: Precision): string {
+  const text = formatSold(length, precision);
+  return /[a-z]$/.test(text) ? text : `${text} ${precision.unit}`;
+}
+
 function writeQuantity(quantity: Quantity, precision: Precision): string {
   switch (quantity.kind) {
     case 'length':
       return `${formatLength(quantity.length, precision)} ${precision.unit}`;
+    case 'sold':
+      return writeSold(quantity.length, precision);
     case 'fine':
       return writeFine(quantity.mm, precision.unit, quantity.digits);
     case 'mass':
@@ -177,7 +189,7 @@ export function writeExactly(sentence: Sentence): string {
   return sentence
     .map((part) => {
       if (typeof part === 'string') return part;
-      if (part.kind === 'length') return `${exactText(part.length, 'mm')} mm`;
+      if (part.kind === 'length' || part.kind === 'sold') return `${exactText(part.length, 'mm')} mm`;
       if (part.kind === 'force') return writeForce(part.newtons, 'mm');
       return writeQuantity(part, { unit: 'mm', step: mm(0.1) });
     })

@@ -11,5 +11,5 @@ test.each([
   [38, 64],
   [50, null],
 ])('stock of %d takes pocket screws of %s', (thickness, length) => {
-  expect(pocketScrewLength(mm(thickness))).toBe(length === null ? null : mm(length));
+  expect(pocketScrewLength(mm(thickness), 'mm')).toBe(length === null ? null : mm(length));
 });

@@ -77,6 +77,21 @@ export function formatLength(length: Length, precision: Precision): string {
   return `${w.exact ? '' : '≈'}${w.negative ? '−' : ''}${text}`;
 }
 
+/** Whether a length is one that things are sold in, in a unit: a whole 1/64 in, or a whole tenth of a mm. */
+const soldIn = (length: Length, unit: LengthUnit): boolean => length % (unit === 'in' ? UNITS_PER.in / 64 : UNITS_PER.mm / 10) === 0;
+
+/**
+ * Writes the size of something that is sold, with its unit where that is not the shop's: a pin of 5 mm is one in inches too.
+ * @example formatSold(mm(5), { unit: 'in', step: inch(1 / 32) }) // '5 mm'
+ * @example formatSold(inch(1 / 4), { unit: 'mm', step: mm(0.5) }) // '1/4 in'
+ */
+export function formatSold(length: Length, precision: Precision): string {
+  const { unit } = precision;
+  if (soldIn(length, unit)) return exactText(length, unit);
+  const other = unit === 'mm' ? 'in' : 'mm';
+  return soldIn(length, other) ? `${exactText(length, other)} ${other}` : formatLength(length, precision);
+}
+
 /** The finest fraction of an inch that a rule is divided into: 1/128. */
 const FINEST = fromUnits(UNITS_PER.in / 128);
 

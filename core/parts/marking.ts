@@ -1,5 +1,5 @@
 import { PIN } from '../joints/index.js';
-import { ZERO, formatLength, sub, type Length, type Precision } from '../length/index.js';
+import { ZERO, formatLength, formatSold, sub, type Length, type Precision } from '../length/index.js';
 import type { Edges, EdgeTreatment, Feature, Member } from '../piece/index.js';
 import type { Part } from './parts.js';
 import { aslantText, endName, slantedText } from './aslant.js';
@@ -43,7 +43,8 @@ export function holesText(feature: Hole, part: Part): string {
  */
 export function machiningText(feature: Feature, { member }: Part, precision: Precision): string {
   const write = (l: number) => formatLength(l as Length, precision);
-  if (feature.kind === 'hole') return `${holeSize(feature, member, write)}, ${placeOf(feature, member, write)}`;
+  if (feature.kind === 'hole')
+    return `${holeSize(feature, member, (l) => formatSold(l as Length, precision))}, ${placeOf(feature, member, write)}`;
   return feature.slant ? slantedText({ ...feature, slant: feature.slant }, member, precision) : recessText(feature, member, write);
 }
 

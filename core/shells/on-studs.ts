@@ -15,7 +15,7 @@ import {
 } from '../carry/index.js';
 import { fine, force, len, say, type Sentence } from '../figure/index.js';
 import type { Check } from '../finding/index.js';
-import { inch, mm, sub, toMm } from '../length/index.js';
+import { inch, mm, sub, toMm, type LengthUnit } from '../length/index.js';
 import { boxOf, type Member } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
@@ -29,8 +29,8 @@ const STUD = { gravity: 0.38, thick: 80 };
 const SCREW = WOOD_SCREWS[4] as WoodScrew;
 
 /** The screws of what is held to a wall into a stud: through it and the plaster board, as long as is sold. */
-function intoStud(thick: number, gravity: number): ScrewJoint {
-  const length = longestSold(thick + PLASTER + STUD.thick);
+function intoStud(thick: number, gravity: number, unit: LengthUnit): ScrewJoint {
+  const length = longestSold(thick + PLASTER + STUD.thick, unit);
   // What is in the plaster board is in no wood.
   return {
     screw: SCREW,
@@ -70,7 +70,7 @@ export function screwedToStuds({ member, name, loads, shear, pull, more, found }
     return check('stop', 'fails', unsure);
   }
   const gravity = gravityOf(propertiesOf(member.stock));
-  const joint = gravity === undefined ? null : intoStud(toMm(member.thickness.value), gravity);
+  const joint = gravity === undefined ? null : intoStud(toMm(member.thickness.value), gravity, workshop.settings.unit);
   const [z, w] = joint ? [lateral(joint), withdrawal(joint)] : [null, null];
   if (!joint || !z?.judged || !w?.judged) {
     const unknown = say`${loads}. What screws through a ${name} of ${member.stock.name} hold is not checked: no values are published for it.`;

@@ -36,10 +36,10 @@ function bolts({ carried }: Solution): Bought[] {
 }
 
 /** A pocket screw for every pocket hole, by the thickness of what it goes through. */
-function pocketScrews({ shape }: Solution): Bought[] {
+function pocketScrews({ shape, carried }: Solution): Bought[] {
   return shape.members.flatMap((member): Bought[] => {
     const count = holes(member, (h) => h.diameter === POCKET_HOLE);
-    const length = pocketScrewLength(member.thickness.value);
+    const length = pocketScrewLength(member.thickness.value, carried.unit);
     return count > 0 && length ? [{ what: 'pocket screws', length, count, each: 'piece' }] : [];
   });
 }

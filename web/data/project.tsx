@@ -1,6 +1,6 @@
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { DEFAULT_STEP, PRECISIONS, fromUnits, type Length, type LengthUnit, type Precision } from '../../core/length/index.js';
+import { DEFAULT_STEP, PRECISIONS, type Length, type LengthUnit, type Precision } from '../../core/length/index.js';
 import type { Settings, Workshop } from '../../core/project/index.js';
 import { workshopFor } from '../../core/project/workshop.js';
 import type { Kind, Records, Workbench } from './api.js';
@@ -70,10 +70,10 @@ function usePrecisionOf(project: string, own: Precision = { unit: 'mm', step: DE
 /** The records that pieces rest on. */
 type Rests = Pick<Workbench['records'], 'openings' | 'things' | 'stock' | 'slides' | 'people'>;
 
-function workshopFrom(settings: Settings, records: Rests, precision: Precision): Workshop {
+function workshopFrom(settings: Settings, records: Rests): Workshop {
   const map = <K extends keyof Rests>(kind: K) => new Map(records[kind].map((r) => [r.id, r.data] as const));
   return {
-    settings: { ...settings, unit: precision.unit, step: fromUnits(precision.step) },
+    settings,
     openings: map('openings'),
     things: map('things'),
     stock: map('stock'),
@@ -119,16 +119,15 @@ export function ProjectProvider({
   });
   const bench = query.data;
   const { precision, setStep, glance } = usePrecisionOf(id, bench?.project.settings);
-  const { unit, step } = precision;
   // What pieces rest on, and no more: another edit of the bench must not have them all worked out anew.
   const settings = bench?.project.settings;
   const { openings, things, stock, slides, people } = bench?.records ?? {};
   const workshop = useMemo(
     () =>
       settings && openings && things && stock && slides && people
-        ? workshopFrom(settings, { openings, things, stock, slides, people }, { unit, step })
+        ? workshopFrom(settings, { openings, things, stock, slides, people })
         : null,
-    [settings, openings, things, stock, slides, people, unit, step],
+    [settings, openings, things, stock, slides, people],
   );
   const read = bench?.readings;
   const parts = bench?.made;

@@ -1,5 +1,5 @@
 import { fine, len, say, type Sentence } from '../../figure/index.js';
-import { mm } from '../../length/index.js';
+import { mm, type LengthUnit } from '../../length/index.js';
 import type { Member } from '../../piece/index.js';
 import { ALONG, type BuiltUp } from '../built-up.js';
 import { KEEP, shankOf } from '../screws.js';
@@ -17,13 +17,13 @@ export interface ScrewsAlong {
   readonly sentence: Sentence;
 }
 
-/** What holds the screwed parts of a section to its base, from the thinner part into the other. @example screwsAlong({ parts: [] }) // [] */
-export function screwsAlong({ parts }: BuiltUp): readonly ScrewsAlong[] {
+/** What holds the screwed parts of a section to its base, from the thinner part into the other. @example screwsAlong({ parts: [] }, 'mm') // [] */
+export function screwsAlong({ parts }: BuiltUp, unit: LengthUnit): readonly ScrewsAlong[] {
   const [base] = parts;
   return parts.flatMap((part): ScrewsAlong[] => {
     if (!base || part.how !== 'screwed along') return [];
     const { member } = part;
-    const row = rowBetween(base.member, member);
+    const row = rowBetween(base.member, member, unit);
     if ('why' in row) {
       return [{ member, count: 0, row: null, state: 'fails', sentence: say`${member.label}: ${nothingHolds(row, base.member)}` }];
     }

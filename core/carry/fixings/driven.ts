@@ -1,4 +1,4 @@
-import { toMm } from '../../length/index.js';
+import { toMm, type LengthUnit } from '../../length/index.js';
 import { isBack, ofTwo, placingOf, type Feature, type Member } from '../../piece/index.js';
 import { dot, placeOf, type Vector } from '../../solid/index.js';
 import { DENSITY_PER_G, propertiesOf, type StockProperties } from '../../stock/index.js';
@@ -16,11 +16,16 @@ import {
 import { cutsAlong, type Screwed } from './cuts.js';
 import { contactOf, depthFrom, grainAlong, middleOf, nearContact, reachAlong, turned, type Contact, type Extent } from './contact.js';
 
-/** Lengths that wood screws are sold in, mm. */
-export const SOLD = [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 120];
+const inInches = (...lengths: readonly number[]) => lengths.map((l) => l * 25.4);
 
-/** The longest wood screw that is sold and is no longer than that, mm; 0 where none is so short. @example longestSold(44) // 40 */
-export const longestSold = (most: number): number => SOLD.filter((l) => l <= most).at(-1) ?? 0;
+/** Lengths that wood screws are sold in, by the unit of the shop, mm. */
+export const SOLD: Readonly<Record<LengthUnit, readonly number[]>> = {
+  mm: [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 120],
+  in: inInches(5 / 8, 3 / 4, 1, 1.25, 1.5, 1.75, 2, 2.25, 2.5, 3, 3.5, 4),
+};
+
+/** The longest wood screw that is sold and is no longer than that, mm; 0 where none is so short. @example longestSold(44, 'mm') // 40 */
+export const longestSold = (most: number, unit: LengthUnit): number => SOLD[unit].filter((l) => l <= most).at(-1) ?? 0;
 
 /** Screws for boards and sheets, the usual one first. */
 const USUAL: readonly WoodScrew[] = [WOOD_SCREWS[1] as WoodScrew, WOOD_SCREWS[0] as WoodScrew];
@@ -109,12 +114,18 @@ interface Try {
 }
 
 /** The shortest screw that holds fully, or the longest that stays inside with its own thickness of wood before its point; none for one that holds too little. */
-function tryScrew(screw: WoodScrew, side: number, main: number, beside: number): Try | { readonly inside: number; readonly least: number } {
+function tryScrew(
+  sold: readonly number[],
+  screw: WoodScrew,
+  side: number,
+  main: number,
+  beside: number,
+): Try | { readonly inside: number; readonly least: number } {
   const D = shankOf(screw);
   const most = side + main - D;
   const full = side + FULL * D;
   let length = 0;
-  for (const l of SOLD) {
+  for (const l of sold) {
     if (l > most) break;
     length = l;
     if (l >= full) break;
@@ -126,12 +137,12 @@ function tryScrew(screw: WoodScrew, side: number, main: number, beside: number):
 }
 
 /** The first of some screws that goes deep enough and keeps from the faces, else the last that does, else one that is short. */
-function bestOf(screws: readonly WoodScrew[], side: number, main: number, beside: number): Try | NoRow {
+function bestOf(sold: readonly number[], screws: readonly WoodScrew[], side: number, main: number, beside: number): Try | NoRow {
   let found: Try | null = null;
   const shallow: Try[] = [];
   let short: { readonly inside: number; readonly least: number } | null = null;
   for (const screw of screws) {
-    const tried = tryScrew(screw, side, main, beside);
+    const tried = tryScrew(sold, screw, side, main, beside);
     if (!('screw' in tried)) short = tried;
     else if (tried.short) shallow.push(tried);
     else if (tried.keeps) return tried;
@@ -162,13 +173,15 @@ function nearEndOf(through: Member, beside: Vector, over: Extent, screw: WoodScr
 }
 
 /** Members never change, so that the row between two of them is worked out once. */
-const rows = ofTwo<Member, Member, Row | NoRow>();
+const rows = { mm: ofTwo<Member, Member, Row | NoRow>(), in: ofTwo<Member, Member, Row | NoRow>() };
 
 /**
  * The row of screws that would hold two members that meet, the carrier given first; or why there is none.
- * @example rowBetween(MEMBERS.get('case/side/left'), CARRIED.member).along // [0, 0, 1]
+ * @param unit that screws are sold in
+ * @example rowBetween(MEMBERS.get('case/side/left'), CARRIED.member, 'mm').along // [0, 0, 1]
  */
-export const rowBetween = (carrier: Member, carried: Member): Row | NoRow => rows(carrier, carried, () => newRow(carrier, carried));
+export const rowBetween = (carrier: Member, carried: Member, unit: LengthUnit): Row | NoRow =>
+  rows[unit](carrier, carried, () => newRow(carrier, carried, unit));
 
 /** What of a joint its screws may take up: less what one of the two keeps clear for others, where the row runs up it. */
 function roomFor([low, high]: Extent, along: Vector, members: readonly Member[]): Extent {
@@ -178,7 +191,7 @@ function roomFor([low, high]: Extent, along: Vector, members: readonly Member[])
   return [low + toMm(foot), high - toMm(head)];
 }
 
-function newRow(carrier: Member, carried: Member): Row | NoRow {
+function newRow(carrier: Member, carried: Member, unit: LengthUnit): Row | NoRow {
   const met = contactOf(carrier, carried) ?? nearContact(carrier, carried)?.contact;
   if (!met) return { why: 'apart' };
   const [through, into, turnedTo] = outerFirst(carrier, carried, met);
@@ -192,7 +205,7 @@ function newRow(carrier: Member, carried: Member): Row | NoRow {
   const main = depthFrom(into, contact, 1) - gap;
   const screws = USUAL.filter((s) => mostAcross(long, s) > 0);
   if (screws.length === 0) return { why: 'narrow' };
-  const best = bestOf(screws, side + gap, main, broad);
+  const best = bestOf(SOLD[unit], screws, side + gap, main, broad);
   if ('why' in best) return best;
   const { screw, length, inside, keeps } = best;
   const most = mostAcross(long, screw);

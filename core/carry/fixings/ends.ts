@@ -1,6 +1,6 @@
 import { inDegrees, asNewtons, type Newtons } from '../../measures/index.js';
 import { asBefore, fine, force, len, say, type Sentence } from '../../figure/index.js';
-import { mm, type Length } from '../../length/index.js';
+import { mm, type Length, type LengthUnit } from '../../length/index.js';
 import { FLOOR, isBack, type Member } from '../../piece/index.js';
 import { unit, type Vector } from '../../solid/index.js';
 import type { Settings } from '../../project/index.js';
@@ -88,8 +88,8 @@ type Held =
   | { readonly row: Row; readonly reason: string };
 
 /** Screws across a load, or straight out where the member hangs under its carrier. */
-function heldBy(support: Support, member: Member, carrier: Member, pull: boolean): Held {
-  const row = rowBetween(carrier, member);
+function heldBy(support: Support, member: Member, carrier: Member, pull: boolean, unit: LengthUnit): Held {
+  const row = rowBetween(carrier, member, unit);
   if ('why' in row) return { row };
   if (support.out !== undefined && !pull) return turnedOut(row, asNewtons(heldAt(support)), support.out);
   const value = valueFor(row, carrier, pull);
@@ -202,8 +202,8 @@ function saidOf(held: Extract<Held, { each: Newtons }>, member: Member, pull: bo
   return say`Takes ${count} ${count === 1 ? 'screw' : 'screws'} ${size} through ${through.label},${packed} ${placesOf(row, count, member, moved)}: ${each}.${turned}${near}${end}${room}`;
 }
 
-function screwed(support: Support, member: Member, carrier: Member, pull: boolean): Fixing {
-  const held = heldBy(support, member, carrier, pull);
+function screwed(support: Support, member: Member, carrier: Member, pull: boolean, { unit }: Settings): Fixing {
+  const held = heldBy(support, member, carrier, pull, unit);
   if ('reason' in held) return notJudged(support, held.reason, () => say`Screws are not checked here: ${held.reason}.`);
   if (!('each' in held)) return notJudged(support, WHY[held.row.why], () => nothingHolds(held.row, carrier));
   const { row, count } = held;
@@ -229,12 +229,12 @@ function fixingOf(support: Support, member: Member, carrier: Member | undefined,
     case 'screws':
       return liesOn(member, carrier)
         ? standsOn(support, member, carrier, settings)
-        : [screwed(support, member, carrier, hangsUnder(member, carrier))];
+        : [screwed(support, member, carrier, hangsUnder(member, carrier), settings)];
     case 'bolts':
       return [bolted(support, member, carrier)];
     case 'held along':
-      if (hangsUnder(member, carrier)) return [screwed(support, member, carrier, true)];
-      return isBack(carrier) ? toBack(support, member, carrier) : onLedge(support, member, carrier, settings);
+      if (hangsUnder(member, carrier)) return [screwed(support, member, carrier, true, settings)];
+      return isBack(carrier) ? toBack(support, member, carrier, settings) : onLedge(support, member, carrier, settings);
     case 'pins':
       return [onPins(support, member, carrier, settings)];
     case 'housed':
@@ -242,7 +242,7 @@ function fixingOf(support: Support, member: Member, carrier: Member | undefined,
     case 'bearing':
       return standsOn(support, member, carrier, settings);
     case 'pocket screws':
-      return [pocketed(support, member, carrier)];
+      return [pocketed(support, member, carrier, settings)];
     case 'nails':
       return [nailed(support, member, carrier, settings)];
     case 'glued':
@@ -256,9 +256,11 @@ function fixingOf(support: Support, member: Member, carrier: Member | undefined,
 }
 
 /** A panel whose rear edge is held to the back: by glue all along, by the studs behind it, or by screws through the back into that edge. */
-function toBack(support: Support, member: Member, back: Member): readonly Fixing[] {
+function toBack(support: Support, member: Member, back: Member, settings: Settings): readonly Fixing[] {
   if (support.by === 'glue') return [gluedOn(support, member, back)];
-  return [typeof support.by === 'object' ? intoStuds(support, back, support.by.studs) : screwed(support, member, back, false)];
+  return [
+    typeof support.by === 'object' ? intoStuds(support, back, support.by.studs, settings) : screwed(support, member, back, false, settings),
+  ];
 }
 
 /**
@@ -314,26 +316,26 @@ export function fixingsOf(carried: CarriedMember, members: ReadonlyMap<string, M
 const fixingsAsBefore = asBefore<CarriedMember, readonly Fixing[]>();
 const screwsAsBefore = asBefore<CarriedMember, readonly ScrewedEnd[]>();
 
-/** The screws at the ends of a member alone, without asking what else holds it. @example screwedEnds(CARRIED, MEMBERS) // [] */
-export function screwedEnds(carried: CarriedMember, members: ReadonlyMap<string, Member>): readonly ScrewedEnd[] {
+/** The screws at the ends of a member alone, without asking what else holds it. @example screwedEnds(CARRIED, MEMBERS, 'mm') // [] */
+export function screwedEnds(carried: CarriedMember, members: ReadonlyMap<string, Member>, unit: LengthUnit): readonly ScrewedEnd[] {
   const { supports } = carried;
   const carriers = supports.map((s) => members.get(s.carrier));
-  return screwsAsBefore(carried, { same: carriers, alike: null }, () => {
+  return screwsAsBefore(carried, { same: [unit, ...carriers], alike: null }, () => {
     // Two places on one member are held by one row of screws.
     const rows = new Map<Row, number>();
     for (const [i, support] of supports.entries()) {
-      const end = screwedEnd(support, carried.member, carriers[i]);
+      const end = screwedEnd(support, carried.member, carriers[i], unit);
       if (end) rows.set(end.row, Math.min(end.row.most, (rows.get(end.row) ?? 0) + end.count));
     }
     return [...rows].map(([row, count]) => ({ row, count: row.holes?.length ?? count }));
   });
 }
 
-function screwedEnd(support: Support, member: Member, carrier: Member | undefined): ScrewedEnd | null {
+function screwedEnd(support: Support, member: Member, carrier: Member | undefined, unit: LengthUnit): ScrewedEnd | null {
   if (!carrier) return null;
   const pull = hangsUnder(member, carrier);
   const asked =
     support.how === 'screws' ? !liesOn(member, carrier) : support.how === 'held along' && (pull || (isBack(carrier) && !support.by));
-  const held = asked ? heldBy(support, member, carrier, pull) : null;
+  const held = asked ? heldBy(support, member, carrier, pull, unit) : null;
   return held && 'each' in held && !tooMany(held) ? { row: held.row, count: held.count } : null;
 }

@@ -102,7 +102,7 @@ describe('screws along a strip or a layer', () => {
     Object.assign(members[0] ?? {}, extra);
     const shop = workshop({ stock: { ply: stock({ thickness: mm(thickness) }) } });
     const built = solve(piece(inside), shop, {}).carried.members.get('in-m1/shelf/1')?.bending?.builtUp;
-    return built ? screwsAlong(built) : [];
+    return built ? screwsAlong(built, 'mm') : [];
   };
   const under = { stock: 'ply', high: mm(40), at: 'front', top: 'under', held: 'screwed' } as const;
 

@@ -1,3 +1,4 @@
+import type { LengthUnit } from '../../length/index.js';
 import type { Member } from '../../piece/index.js';
 import type { Vector } from '../../solid/index.js';
 import type { Carried, CarriedMember } from '../carry.js';
@@ -94,11 +95,11 @@ export function placedRow(holds: string, row: Row, count: number, moved = 0): Pl
   return one;
 }
 
-/** The rows of screws that hold one member, at its ends and along what it is held to. @example rowsOfScrews(CARRIED, MEMBERS) // [] */
-export function rowsOfScrews(carried: CarriedMember, members: ReadonlyMap<string, Member>): readonly PlacedRow[] {
+/** The rows of screws that hold one member, at its ends and along what it is held to. @example rowsOfScrews(CARRIED, MEMBERS, 'mm') // [] */
+export function rowsOfScrews(carried: CarriedMember, members: ReadonlyMap<string, Member>, unit: LengthUnit): readonly PlacedRow[] {
   const { member, bending } = carried;
-  const ends = screwedEnds(carried, members).map((e) => placedRow(member.id, e.row, e.count));
-  const along = bending?.builtUp ? screwsAlong(bending.builtUp) : [];
+  const ends = screwedEnds(carried, members, unit).map((e) => placedRow(member.id, e.row, e.count));
+  const along = bending?.builtUp ? screwsAlong(bending.builtUp, unit) : [];
   return [...ends, ...along.flatMap((a) => (a.row ? [placedRow(a.member.id, a.row, a.count)] : []))];
 }
 

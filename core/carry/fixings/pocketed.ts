@@ -3,6 +3,7 @@ import { asDegrees, asNewtons, radians } from '../../measures/index.js';
 import { force, len, say } from '../../figure/index.js';
 import { toMm, type Length } from '../../length/index.js';
 import type { Member } from '../../piece/index.js';
+import type { Settings } from '../../project/index.js';
 import type { Vector } from '../../solid/index.js';
 import { WOOD_SCREWS, lateral, type ScrewValue, type WoodScrew } from '../screws.js';
 import { heldAt, type Support } from '../support.js';
@@ -29,8 +30,8 @@ const none = (support: Support, reason: string) =>
   notJudged(support, reason, () => say`Pocket screws are not checked here: ${reason}. Glue it too.`);
 
 /** An end that is held by screws in pocket holes, which are made for them in what they are driven from. */
-export function pocketed(support: Support, member: Member, carrier: Member): Fixing {
-  const long = pocketScrewLength(member.thickness.value);
+export function pocketed(support: Support, member: Member, carrier: Member, { unit }: Settings): Fixing {
+  const long = pocketScrewLength(member.thickness.value, unit);
   if (!long) return none(support, 'what they go through is too thin or too thick for pocket screws');
   const met = contactOf(carrier, member);
   const mates = [member.id, carrier.id];

@@ -1,4 +1,4 @@
-import { force, len, say, stress, type Sentence } from '../../figure/index.js';
+import { force, len, say, sold, stress, type Sentence } from '../../figure/index.js';
 import { toMm, type Length } from '../../length/index.js';
 import { PIN } from '../../joints/index.js';
 import type { Member } from '../../piece/index.js';
@@ -115,7 +115,7 @@ export function pinHolds({ deep, gap, side, reach, shelf }: PinInWood): number {
  */
 export function onPins(support: Support, member: Member, carrier: Member, settings: Settings): Fixing {
   const d = toMm(PIN.diameter);
-  const what = () => say`Two pins of ${len(PIN.diameter)} at this end`;
+  const what = () => say`Two pins of ${sold(PIN.diameter)} at this end`;
   const shelf = pressedStrength(member, UP, settings);
   const wood = propertiesOf(carrier.stock);
   const side = embedmentStrength(wood.material, wood.density, settings.serviceClass, d);

@@ -55,7 +55,7 @@ describe('where two members meet', () => {
 
   test('what lies apart does not meet', () => {
     expect(contactOf(member(s, 'case/side/right'), member(s, 'case/side/left'))).toBeNull();
-    expect(rowBetween(member(s, 'case/side/right'), member(s, 'case/side/left'))).toEqual({ why: 'apart' });
+    expect(rowBetween(member(s, 'case/side/right'), member(s, 'case/side/left'), 'mm')).toEqual({ why: 'apart' });
   });
 });
 

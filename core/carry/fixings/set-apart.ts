@@ -50,7 +50,7 @@ export function allScrews(carried: Carried): readonly PlacedRow[] {
   let rows = known.get(carried);
   if (!rows) {
     const members = new Map([...carried.members].map(([id, c]) => [id, c.member]));
-    rows = setApart([...carried.members.values()].flatMap((c) => rowsOfScrews(c, members)));
+    rows = setApart([...carried.members.values()].flatMap((c) => rowsOfScrews(c, members, carried.unit)));
     known.set(carried, rows);
   }
   return rows;

@@ -1,6 +1,7 @@
 import { force, len, say } from '../../figure/index.js';
 import { mm, toMm } from '../../length/index.js';
 import type { Member } from '../../piece/index.js';
+import type { Settings } from '../../project/index.js';
 import { propertiesOf } from '../../stock/index.js';
 import { heldAt, type Support } from '../support.js';
 import { shareOfStud } from '../cleat.js';
@@ -14,10 +15,10 @@ import { asNewtons } from '../../measures/index.js';
 const STUD = { gravity: 0.42, deep: 38, most: 4 } as const;
 
 /** Screws through a back into the studs behind it, for a shelf on it: studs do not share evenly. */
-export function intoStuds(support: Support, back: Member, studs: number): Fixing {
+export function intoStuds(support: Support, back: Member, studs: number, { unit }: Settings): Fixing {
   const screw = WOOD_SCREWS.find((s) => s.name === 'No. 10') as WoodScrew;
   const thick = toMm(back.thickness.value);
-  const length = SOLD.find((l) => l >= thick + FULL_PENETRATION * shankOf(screw)) ?? Math.max(...SOLD);
+  const length = SOLD[unit].find((l) => l >= thick + FULL_PENETRATION * shankOf(screw)) ?? Math.max(...SOLD[unit]);
   const gravity = gravityOf(propertiesOf(back.stock));
   const side = { thickness: thick, wood: gravity === undefined ? { endGrain: false } : { gravity, endGrain: false } };
   const value = lateral({ screw, length, side, main: { thickness: length - thick, wood: { gravity: STUD.gravity, endGrain: false } } });

@@ -1,6 +1,6 @@
 import { len, say, size, type Figure, type Sentence } from '../../figure/index.js';
 import { pocketScrewLength } from '../../joints/index.js';
-import { ZERO, add, negative, sub, type Length } from '../../length/index.js';
+import { ZERO, add, negative, sub, type Length, type LengthUnit } from '../../length/index.js';
 import {
   facingFrame,
   rectangular,
@@ -162,7 +162,7 @@ function lineOf({ making, bank, line, stock }: Drawer, datum: Figure): Fact {
   return { name: `${what}, down from the inside top`, figure: bank.clear.height.minus(up) };
 }
 
-function factsOf(drawer: Drawer, place: BoxPlace, datum: Figure): readonly Fact[] {
+function factsOf(drawer: Drawer, place: BoxPlace, datum: Figure, unit: LengthUnit): readonly Fact[] {
   const { making, bank, line, stock } = drawer;
   const front = frontSize(making, openingOf(bank), line.size);
   const slide: Fact[] =
@@ -182,16 +182,16 @@ function factsOf(drawer: Drawer, place: BoxPlace, datum: Figure): readonly Fact[
     ...(back ? [{ name: 'front end of the slide, back from the face', figure: back }] : []),
     lineOf(drawer, datum),
     ...(making.handle ? [handleFact(making, front?.height ?? line.size)] : []),
-    ...joinFact(making, stock),
+    ...joinFact(making, stock, unit),
     ...slidFact(making),
   ];
 }
 
 /** What the corners of a box are screwed with, where its walls are thick enough for pocket screws. */
-function joinFact({ box }: Drawers, stock: DrawerStock): Fact[] {
+function joinFact({ box }: Drawers, stock: DrawerStock, unit: LengthUnit): Fact[] {
   if (box.join !== 'pocket') return [];
   const thick = stock.box.thickness.value;
-  const long = pocketScrewLength(thick);
+  const long = pocketScrewLength(thick, unit);
   const remark = long
     ? say`Pocket screws of ${len(long)} for walls of ${len(thick)}.`
     : say`Walls of ${len(thick)} are not for pocket screws; nail or screw them.`;
@@ -226,7 +226,7 @@ function oneDrawer(drawer: Drawer, run: PlacedRun, workshop: Workshop): Made {
   const walls = stock.box.thickness.value * 2;
   // The clear height of the drawer is what its bottom leaves of the box.
   const sound = place.width.value > walls && place.depth.value > walls && place.height.value > ZERO && part.clear.height.value > ZERO;
-  const facts = [{ space: part.id, facts: factsOf(drawer, place, run.datum) }];
+  const facts = [{ space: part.id, facts: factsOf(drawer, place, run.datum, workshop.settings.unit) }];
   if (!sound) {
     const problem: ShapeProblem = {
       id: `drawer-small-${part.id}`,

@@ -103,7 +103,7 @@ function sideways(piece: Folding, shape: Shape, carried: Carried, stance: Stance
   const boards = shape.members.filter((m) => m.role === 'stretcher' && !m.section);
   const each = boards.map((board: Member) => {
     const legs = shape.joints.filter((j) => j.carried === board.id).flatMap((j) => shape.members.find((m) => m.id === j.carrier) ?? []);
-    const [row] = legs.map((leg) => rowBetween(board, leg)).flatMap((r) => ('why' in r ? [] : [r]));
+    const [row] = legs.map((leg) => rowBetween(board, leg, carried.unit)).flatMap((r) => ('why' in r ? [] : [r]));
     const value = row && lateral(row.joint);
     return value?.judged ? legs.length * value.newtons * Math.max(0, toMm(board.width.value) - 2 * EDGE) : null;
   });

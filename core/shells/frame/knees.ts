@@ -13,7 +13,7 @@ import {
   type WoodScrew,
 } from '../../carry/index.js';
 import { force, say, type Sentence } from '../../figure/index.js';
-import { sub, toMm } from '../../length/index.js';
+import { sub, toMm, type LengthUnit } from '../../length/index.js';
 import { boxOf, type Member, type Shape } from '../../piece/index.js';
 import type { Workshop } from '../../project/index.js';
 import { propertiesOf } from '../../stock/index.js';
@@ -66,8 +66,8 @@ function told(takes: number | null, push: Newtons, what: string, way: string, wi
 }
 
 /** The longest screw that is sold and stays inside, through so much into so much; mm. */
-function longest(screw: WoodScrew, side: number, main: number): number {
-  return longestSold(side + main - shankOf(screw));
+function longest(screw: WoodScrew, side: number, main: number, unit: LengthUnit): number {
+  return longestSold(side + main - shankOf(screw), unit);
 }
 
 /** A joint of one screw through a member into another, both in side grain. */
@@ -101,7 +101,7 @@ export function byGussets(
     const leg = toMm(gusset.width.value);
     const values = held.map((m) => {
       const thick = extent(m, m.role === 'post' ? axis : 'y');
-      return lateral(screwed(INTO_GUSSETS, longest(INTO_GUSSETS, thick, leg / 2), [m, thick], [gusset, leg / 2]));
+      return lateral(screwed(INTO_GUSSETS, longest(INTO_GUSSETS, thick, leg / 2, settings.unit), [m, thick], [gusset, leg / 2]));
     });
     const post = held.find((m) => m.role === 'post');
     const bends = post ? postBends(post, leans, settings) : null;
@@ -123,7 +123,7 @@ export function byCorners(shape: Shape, push: Newtons, way: string, leans: Leans
   if (!first || !post) return null;
   const side = toMm(first.thickness.value);
   const main = Math.hypot(extent(post, 'x'), extent(post, 'z'));
-  const length = longest(THROUGH_BLOCKS, side, Math.min(main, MOST_INSIDE));
+  const length = longest(THROUGH_BLOCKS, side, Math.min(main, MOST_INSIDE), settings.unit);
   const pull = withdrawal(screwed(THROUGH_BLOCKS, length, [first, side], [post, main]));
   const bends = postBends(post, leans, settings);
   const high = toMm(first.width.value);

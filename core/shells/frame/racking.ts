@@ -14,11 +14,11 @@ import type { Frame } from './spec.js';
 const SPACING = 200;
 
 /** A sheet screwed to posts and rails: the lateral value of one screw over their spacing, along the width of the sheet. */
-function bySheet(ids: readonly string[], shape: Shape, push: Newtons, way: string): Takes {
+function bySheet(ids: readonly string[], shape: Shape, push: Newtons, way: string, { unit }: Workshop['settings']): Takes {
   const sheet = shape.members.find((m) => m.id === ids[0]);
   const posts = shape.members.filter((m) => m.role === 'post' || m.role === 'rail');
   if (!sheet) return { state: 'fails', sentence: say`nothing keeps it from leaning ${way}` };
-  const rows = posts.map((post) => rowBetween(sheet, post)).flatMap((row) => ('why' in row ? [] : [row]));
+  const rows = posts.map((post) => rowBetween(sheet, post, unit)).flatMap((row) => ('why' in row ? [] : [row]));
   const [row] = rows;
   const value = row && lateral(row.joint);
   if (!value?.judged) return { state: 'not checked', sentence: say`what its sheet takes ${way} is not checked` };
@@ -41,7 +41,7 @@ function byBraces(all: readonly Member[], shape: Shape, push: Newtons, way: stri
   const byId = new Map(shape.members.map((m) => [m.id, m]));
   const each = braces.map((brace) => {
     const posts = shape.joints.filter((j) => j.carried === brace.id && j.how === 'screws').flatMap((j) => byId.get(j.carrier) ?? []);
-    const rows = posts.map((post) => rowBetween(post, brace));
+    const rows = posts.map((post) => rowBetween(post, brace, settings.unit));
     const screws = rows.map((row) => ('why' in row ? null : lateral(row.joint)));
     const known = screws.every((s) => s?.judged);
     const end = Math.min(...screws.map((s) => (s?.judged ? SCREWS_IN_END * s.newtons : 0)));
@@ -76,10 +76,12 @@ export function frameRacking(piece: Frame, shape: Shape, carried: Carried, works
       byCorners(shape, push, way, leans, settings)
     );
   };
-  const sideways = (sheets?.rear ? null : braced('rear', 'sideways')) ?? bySheet(sheets?.rear ? [FRAME.rear] : [], shape, push, 'sideways');
+  const sideways =
+    (sheets?.rear ? null : braced('rear', 'sideways')) ?? bySheet(sheets?.rear ? [FRAME.rear] : [], shape, push, 'sideways', settings);
   const toFront = 'to the front and the rear';
   const forward =
-    (sheets?.ends ? null : braced('ends', toFront)) ?? bySheet(sheets?.ends ? [FRAME.left, FRAME.right] : [], shape, push, toFront);
+    (sheets?.ends ? null : braced('ends', toFront)) ??
+    bySheet(sheets?.ends ? [FRAME.left, FRAME.right] : [], shape, push, toFront, settings);
   const state = worse(sideways.state, forward.state);
   const leans = [...(sideways.state === 'fails' ? ['rear' as const] : []), ...(forward.state === 'fails' ? ['ends' as const] : [])];
   const fixes = standingFast(piece, shape, leans, workshop);

@@ -19,7 +19,7 @@ function takenBy(brace: Member, shape: Shape, workshop: Workshop): { readonly ne
   const sides = shape.members.filter((m) => m.id === LEANING.left || m.id === LEANING.right);
   const [side] = sides;
   if (!side) return null;
-  const screws = sides.map((s) => rowBetween(s, brace)).map((row) => ('why' in row ? null : lateral(row.joint)));
+  const screws = sides.map((s) => rowBetween(s, brace, settings.unit)).map((row) => ('why' in row ? null : lateral(row.joint)));
   const column = columnOf({ member: brace, total: asNewtons(0) }, [], new Map(), settings, 1);
   const strength = bendingStrength(propertiesOf(side.stock).material, settings.serviceClass, false, 'short');
   if (!column || !strength.judged || !screws.every((s) => s?.judged)) return null;

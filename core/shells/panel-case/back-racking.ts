@@ -1,6 +1,6 @@
 import type { Newtons } from '../../measures/index.js';
 import { lateral, panelShear, pushOf, rowBetween, stateOf, type Carried, type State } from '../../carry/index.js';
-import { sub, toMm, type Length } from '../../length/index.js';
+import { sub, toMm, type Length, type LengthUnit } from '../../length/index.js';
 import { boxOf, type Member, type Shape } from '../../piece/index.js';
 import type { Settings } from '../../project/index.js';
 import { propertiesOf } from '../../stock/index.js';
@@ -22,8 +22,8 @@ export interface Racking {
 }
 
 /** What a screwed back takes: the lateral value of one screw over their spacing, along the width of the back. */
-function screwedBack(back: Member, side: Member, wide: number, push: Newtons): Racking {
-  const row = rowBetween(side, back);
+function screwedBack(back: Member, side: Member, wide: number, push: Newtons, unit: LengthUnit): Racking {
+  const row = rowBetween(side, back, unit);
   const value = 'why' in row ? null : lateral(row.joint);
   if (!value?.judged) {
     const reason = value && !value.judged ? value.reason : 'no screw that stays inside holds it';
@@ -55,7 +55,7 @@ export function rackingOf(piece: PanelCase, shape: Shape, carried: Carried, sett
   if (!back || !side) return { push, by: 'nothing', takes: 0, state: 'fails' };
   const across = sides.map(boxOf);
   const wide = toMm(sub(Math.max(...across.map((b) => b.x1)) as Length, Math.min(...across.map((b) => b.x0)) as Length));
-  if (piece.back.kind !== 'groove') return screwedBack(back, side, wide, push);
+  if (piece.back.kind !== 'groove') return screwedBack(back, side, wide, push, settings.unit);
   if (piece.back.glued) return gluedBack(back, wide, push, settings);
   return { push, by: 'loose back', takes: null, state: 'not checked', reason: 'it is loose in its grooves' };
 }

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { sagAllRound, sagOfPanel, type Bending, type PanelSpec } from '../../../core/carry/index.js';
-import { writeFine } from '../../../core/figure/index.js';
+import { writeFine, writeStiffness } from '../../../core/figure/index.js';
 import { mm, toMm } from '../../../core/length/index.js';
 import { usePrecision } from '../../data/project.js';
 import { Faint, Grid, Panel, Table } from '../../shared/ui.js';
@@ -68,12 +68,13 @@ export function HeldRound() {
       </Panel>
       <p>
         An edge counts as held in a groove or a rebate, on a ledge, or glued or screwed to something that is itself stiff. A thin back that
-        is tacked on holds no shelf: it counts from 12 mm on when it is glued, or where screws go through it into studs that were found.
+        is tacked on holds no shelf: it counts from {writeFine(12, unit, 1)} on when it is glued, or where screws go through it into studs
+        that were found.
       </p>
       <p>
         A panel that is held on three edges, or on one line, also twists, and that goes by the shear modulus G of the sheet in its own
-        plane. Plies crossed at right angles all have the same low one: 0.62 GPa for birch plywood, whatever its two E may be. A rule that
-        makes G out of E would have it five times too stiff.
+        plane. Plies crossed at right angles all have the same low one: {writeStiffness(0.62, unit)} for birch plywood, whatever its two E
+        may be. A rule that makes G out of E would have it five times too stiff.
       </p>
       <p>
         A toe board on the floor pushes up under the front of the bottom panel and never pulls it down, so that such a bottom sags at its

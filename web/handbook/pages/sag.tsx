@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { NAMED_LIMITS, creepOf } from '../../../core/carry/index.js';
-import { writeFine } from '../../../core/figure/index.js';
+import { writeFine, writeStiffness } from '../../../core/figure/index.js';
 import { mm, toMm } from '../../../core/length/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { Faint, Grid, Panel, Table } from '../../shared/ui.js';
@@ -65,8 +65,8 @@ function ShelfTrial() {
       </Table>
       <Laid.p $above={8}>
         <Faint>
-          {NAMED_LIMITS.map((l) => `span/${l.over} allows ${write(L / l.over)}`).join('; ')}. E {properties.elastic} GPa,{' '}
-          {properties.material.source}.
+          {NAMED_LIMITS.map((l) => `span/${l.over} allows ${write(L / l.over)}`).join('; ')}. E{' '}
+          {writeStiffness(properties.elastic, precision.unit)}, {properties.material.source}.
         </Faint>
       </Laid.p>
     </Panel>

@@ -48,7 +48,7 @@ export function Screws() {
   const why = (v: ScrewValue) => (v.judged ? v.basis : v.reason);
   const D = shankOf(screw);
   const left = leftBeforePoint(joint);
-  const pocket = pocketScrewLength(through);
+  const pocket = pocketScrewLength(through, unit);
   return (
     <>
       <p>

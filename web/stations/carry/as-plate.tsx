@@ -89,7 +89,8 @@ function Plate({ bending }: { bending: BendingAnswer }) {
           <SagMap grid={run.reply.answer.grid} most={run.reply.answer.mm} deep={deep} ratio={bending.section.width / bending.span} />
           <Faint>
             Mesh error {(run.reply.answer.meshError * 100).toFixed(2)} %, worked out in {Math.round(run.reply.answer.took)} ms. An edge
-            counts as held only in a groove, under a rebate, through screws into studs, or by a glued back of 12 mm or more.{' '}
+            counts as held only in a groove, under a rebate, through screws into studs, or by a glued back of {writeFine(12, unit, 1)} or
+            more.{' '}
             {held !== bending.beside
               ? 'The verdict above does not count on it.'
               : bending.panel

@@ -60,7 +60,7 @@ export function Fixings({ c }: { c: CarriedMember }) {
   );
   const body = solution.shape.bodies.find((b) => b.members.includes(c.member.id));
   const slides = body ? onSlides(body, solution.carried) : null;
-  const along = c.bending?.builtUp ? screwsAlong(c.bending.builtUp) : [];
+  const along = c.bending?.builtUp ? screwsAlong(c.bending.builtUp, solution.carried.unit) : [];
   const lines: readonly Line[] = [
     ...together(
       ends,

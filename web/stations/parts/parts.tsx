@@ -177,7 +177,7 @@ function CutCell({ part, side }: { part: Part; side: 'length' | 'width' }) {
       {cut.set === exact ? null : (
         <>
           <br />
-          <Faint>{exactText(exact, precision.unit)}</Faint>
+          <Faint>{precision.unit === 'mm' ? exactText(exact, 'mm') : <LengthText value={exact} precision={precision} />}</Faint>
         </>
       )}
     </>
