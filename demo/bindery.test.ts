@@ -1,6 +1,8 @@
-import { toInches, type Length } from '../core/length/index.js';
+import { holeText, holesOf } from '../core/build/index.js';
+import { inch, toInches, type Length } from '../core/length/index.js';
+import { boughtText } from '../core/formats/bought-text.js';
 import { readProject, workshopOf } from '../core/formats/index.js';
-import { solve } from '../core/solution/index.js';
+import { boughtFor, solve } from '../core/solution/index.js';
 import { BINDERY } from './bindery.js';
 
 const workshop = workshopOf(BINDERY);
@@ -26,4 +28,25 @@ test('the paper case by hand: 47 1/2 less 1/8 at each side; three uprights of 23
 test('the cutter stand by hand: rails between posts of 3 1/2 are 36 - 2 x 1/2 - 2 x 3 1/2 long', () => {
   const rail = solved('cutter-stand').shape.members.find((m) => m.label.includes('rail'));
   expect(inches(rail?.length.value)).toBe(28);
+});
+
+describe('what is sold is named as it is sold', () => {
+  const precision = { unit: 'in', step: inch(1 / 32) } as const;
+  const bought = (id: string) => boughtFor(solved(id)).map((b) => boughtText(b, precision).join(' '));
+
+  test('screws by the inch, pocket screws in 3/4 stock 1 1/4 long, a pin of 5 mm stays one', () => {
+    expect(bought('paper-case')).toContain('24 shelf pins Ø5');
+    expect(bought('tool-chest')).toContain('32 pocket screws, 1 1/4 in');
+    const screws = bought('paper-case').filter((line) => line.includes('wood screws'));
+    expect(screws.length).toBeGreaterThan(0);
+    for (const line of screws) expect(line).toMatch(/, \d( \d\/\d)? in$/);
+  });
+
+  test('bits by 1/64: the shank of a No. 8, 0.164, goes through 11/64, and its root of 0.131 bites in 1/8', () => {
+    const holes = holesOf(solved('paper-case'));
+    const sizes = (use: string) => [...new Set(holes.filter((h) => h.use === use).map((h) => holeText(h, precision).split(',')[0]))];
+    expect(sizes('screw')).toEqual(['screw hole Ø11/64']);
+    expect(sizes('pilot')).toEqual(['pilot Ø1/8']);
+    expect(sizes('pin')).toEqual(['pin hole Ø5 mm']);
+  });
 });

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { begin } from './begin.js';
-import { named, keyboard, pointer } from './hands.js';
+import { named, keyboard, pointer, saved, type Hands } from './hands.js';
 import { expect, test } from './server.js';
 
 /** The rows of the list of parts, each as it is read. */
@@ -66,3 +66,53 @@ test('what a yard has is put into a stockroom beside what is there, once', async
   await expect(page.getByRole('button', { name: 'Change Birch ply 18' })).toHaveCount(1);
   await expect(page.getByRole('button', { name: /Usual stock/ })).toHaveCount(0);
 });
+
+/** Does one sentence of the handbook as it stands there. @returns how often something was pressed or typed for it */
+async function follow(page: Page, hands: Hands, sentence: string): Promise<number> {
+  const typed = /^Type (.+) into (.+)\.$/.exec(sentence);
+  const chosen = /^Choose (.+) at (.+)\.$/.exec(sentence);
+  const pressed = /^Press (.+)\.$/.exec(sentence);
+  if (typed) {
+    await hands.fill(new RegExp(`^${typed[2]}$`), typed[1] as string);
+    return (typed[1] as string).length + 2;
+  }
+  if (chosen) {
+    await hands.choose(chosen[2] as string, chosen[1] as string);
+    return 2;
+  }
+  const name = new RegExp(`^\\d? ?${pressed?.[1]}`);
+  const control = page.getByRole('link', { name }).or(page.getByRole('button', { name }));
+  await control.first().click();
+  await saved(page);
+  return 1;
+}
+
+for (const [locale, cut] of [
+  ['en-US', ['A, B 2 side 48 12 23/32', '2 shelf']],
+  ['en-GB', ['A, B 2 side 1200 300 18', '2 shelf']],
+] as const) {
+  test(`“Your first piece” of the handbook leads to a cut list, word for word, in ${locale}`, async ({ browser, empty }) => {
+    const page = await (await browser.newContext({ locale })).newPage();
+    const hands = pointer(page);
+    await page.goto(`${empty.url}/?all`);
+    await hands.fill('Project name', `First ${locale}`);
+    await hands.press('button', 'Start the project');
+    await hands.press('link', 'Handbook');
+    const list = page.getByRole('list', { name: 'Steps to your first piece' });
+    const sentences = await list.getByRole('listitem').evaluateAll((all) => all.map((li) => (li.textContent ?? '').split('. ')[0] + '.'));
+    expect(sentences.length).toBeGreaterThan(8);
+    let strokes = 0;
+    let toList = 0;
+    for (const sentence of sentences) {
+      strokes += await follow(page, hands, sentence.replace(/\.\.$/, '.'));
+      if (!/Parts/.test(sentence)) continue;
+      toList = strokes;
+      await expect.poll(async () => (await partsOf(page)).join('; ')).toContain(cut[0]);
+      expect((await partsOf(page)).join('; ')).toContain(cut[1]);
+    }
+    // From the shed to the list in no more than forty presses and keys.
+    expect(toList).toBeLessThanOrEqual(40);
+    await expect(page.getByRole('list', { name: 'Steps' })).toBeVisible({ timeout: 30_000 });
+    await page.context().close();
+  });
+}

@@ -1,6 +1,6 @@
 import { allBolts, allScrews, extentsOf, rootOf, type PlacedBolts, type PlacedRow, type PlacedScrew } from '../carry/index.js';
 import { PIN, POCKET_HOLE } from '../joints/index.js';
-import { fromUnits, toMm, type Length } from '../length/index.js';
+import { fromUnits, toMm, type Length, type LengthUnit } from '../length/index.js';
 import { boxOf, boxRound, placingOf, type Edges, type Face, type Feature, type Member } from '../piece/index.js';
 import { dot, minus, type Vector } from '../solid/index.js';
 import type { Solution } from '../solution/index.js';
@@ -32,9 +32,18 @@ export interface Hole {
   readonly countersunk: boolean;
 }
 
-/** Bits come in halves of a mm: a shank passes the next one up, a thread bites in the next one down from its root. */
-const bitOver = (d: number) => Math.ceil(d * 2 - 1e-9) / 2;
-const bitUnder = (d: number) => Math.floor(d * 2 + 1e-9) / 2;
+/** The steps that bits are sold in, and those that a stop on one is set by, mm: halves, or 1/64 and 1/16 in. */
+const STEPS: Readonly<Record<LengthUnit, { readonly bit: number; readonly deep: number }>> = {
+  mm: { bit: 0.5, deep: 0.5 },
+  in: { bit: 25.4 / 64, deep: 25.4 / 16 },
+};
+
+/** The bit that a shank passes is the next one up; the one that a thread bites in, the next one down from its root. */
+const bitOver = (d: number, unit: LengthUnit) => Math.ceil(d / STEPS[unit].bit - 1e-9) * STEPS[unit].bit;
+const bitUnder = (d: number, unit: LengthUnit) => Math.floor(d / STEPS[unit].bit + 1e-9) * STEPS[unit].bit;
+
+/** How deep a stop is set for a hole, mm. @example stopAt(44.6, 'mm') // 44.5 */
+export const stopAt = (deep: number, unit: LengthUnit): number => Math.round(deep / STEPS[unit].deep) * STEPS[unit].deep;
 
 /** A place or a direction in a member's own u, v and n. */
 const own = (member: Member, from: Vector): Vector => {
@@ -77,7 +86,7 @@ function useOf(hole: HoleFeature, thickness: number): HoleUse {
 }
 
 /** The holes that the joints of a member are made with. */
-function holesMade(member: Member): Hole[] {
+function holesMade(member: Member, unit: LengthUnit): Hole[] {
   const thick = toMm(member.thickness.value);
   return member.features.flatMap((f, i): Hole[] => {
     if (f.kind !== 'hole') return [];
@@ -91,8 +100,9 @@ function holesMade(member: Member): Hole[] {
         on: f.face,
         along: toMm(f.at.u),
         across: toMm(f.at.v),
-        diameter: toMm(f.diameter),
-        depth: Math.min(thick, toMm(f.depth)),
+        // A pin is what it is; what is drilled for a screw is drilled with a bit of the shop.
+        diameter: use === 'pin' ? toMm(f.diameter) : bitOver(toMm(f.diameter), unit),
+        depth: Math.min(thick, use === 'pin' ? toMm(f.depth) : stopAt(toMm(f.depth), unit)),
         through: toMm(f.depth) >= thick,
         countersunk: false,
       },
@@ -107,7 +117,7 @@ function enteringAt(member: Member, place: Vector, way: Vector): Pick<Hole, 'on'
 }
 
 /** What one screw is drilled for: a hole that its shank passes, and one that its thread bites in. */
-function holesFor({ row }: PlacedRow, placed: PlacedScrew, nth: string): Hole[] {
+function holesFor({ row }: PlacedRow, placed: PlacedScrew, unit: LengthUnit, nth: string): Hole[] {
   const { through, into, joint } = row;
   const { head, way, screw, length, across } = placed;
   const side = joint.side.thickness;
@@ -118,7 +128,7 @@ function holesFor({ row }: PlacedRow, placed: PlacedScrew, nth: string): Hole[] 
     mate: into.id,
     use: 'screw',
     ...enteringAt(through, head, way),
-    diameter: bitOver(across),
+    diameter: bitOver(across, unit),
     depth: side,
     through: true,
     countersunk: true,
@@ -129,7 +139,7 @@ function holesFor({ row }: PlacedRow, placed: PlacedScrew, nth: string): Hole[] 
     mate: through.id,
     use: 'pilot',
     ...enteringAt(into, meets, way),
-    diameter: bitUnder(rootOf(screw)),
+    diameter: bitUnder(rootOf(screw), unit),
     depth: Math.min(joint.main.thickness, length - side),
     through: false,
     countersunk: false,
@@ -169,10 +179,10 @@ function freeFace(member: Member, nut: Vector, all: readonly Member[]): Face {
 }
 
 /** What bolts at one end of a member are drilled for: through what carries it, into or through it, and for barrel nuts. */
-function holesForBolts({ member, carrier, end }: PlacedBolts, all: readonly Member[], nth: string): Hole[] {
+function holesForBolts({ member, carrier, end }: PlacedBolts, all: readonly Member[], unit: LengthUnit, nth: string): Hole[] {
   const { way } = end;
   const from = (at: Vector, by: number): Vector => [at[0] + way[0] * by, at[1] + way[1] * by, at[2] + way[2] * by];
-  const rest = { diameter: end.diameter + BOLT_PLAY, countersunk: false } as const;
+  const rest = { diameter: bitOver(end.diameter + BOLT_PLAY, unit), countersunk: false } as const;
   const barrel = end.nut === 'barrel';
   return end.at.flatMap((at, i): Hole[] => {
     const through: Hole = {
@@ -201,7 +211,7 @@ function holesForBolts({ member, carrier, end }: PlacedBolts, all: readonly Memb
     const [u, v, deep] = placeIn(member, nut);
     const thick = toMm(member.thickness.value);
     const depth = Math.min(thick, (on === 'up' ? thick - deep : deep) + NUT.past);
-    const across = end.diameter + NUT.over;
+    const across = bitOver(end.diameter + NUT.over, unit);
     return [
       through,
       into,
@@ -230,10 +240,12 @@ function holesForBolts({ member, carrier, end }: PlacedBolts, all: readonly Memb
  */
 export function holesOf({ parts, carried }: Solution): readonly Hole[] {
   const cut = new Set(parts.map((p) => p.id));
-  const made = parts.flatMap((p) => holesMade(p.member));
-  const screwed = allScrews(carried).flatMap((row, r) => row.screws.flatMap((s, i) => holesFor(row, s, `${row.holds} screw ${r}.${i}`)));
+  const made = parts.flatMap((p) => holesMade(p.member, carried.unit));
+  const screwed = allScrews(carried).flatMap((row, r) =>
+    row.screws.flatMap((s, i) => holesFor(row, s, carried.unit, `${row.holds} screw ${r}.${i}`)),
+  );
   const members = parts.map((p) => p.member);
-  const bolts = allBolts(carried).flatMap((b, i) => holesForBolts(b, members, `${b.member.id} bolt ${i}`));
+  const bolts = allBolts(carried).flatMap((b, i) => holesForBolts(b, members, carried.unit, `${b.member.id} bolt ${i}`));
   return [...made, ...screwed, ...bolts].filter((h) => cut.has(h.part));
 }
 

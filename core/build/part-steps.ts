@@ -43,7 +43,7 @@ export function partSteps(
       ? [draft({ id: `${phase}${suffix}`, phase, title: `${title}${batch.of}`, parts: ids(some), works: some, ...rest })]
       : [];
   const [recesses, holes, banded] = [of('recess'), of('hole'), edges('banded')];
-  const [sawn, cut, drilled] = [sawSetups(parts), recessSetups(recesses, byId, settings), drillSetups(holes)];
+  const [sawn, cut, drilled] = [sawSetups(parts), recessSetups(recesses, byId, settings), drillSetups(holes, settings)];
   const pieceMetres = banded.reduce((sum, w) => sum + metres(w, byId), 0);
   const faces = parts.reduce((sum, p) => sum + (2 * toMm(p.length.value) * toMm(p.width.value)) / 1e6, 0);
   const shapes = of('shape');

@@ -5,6 +5,7 @@ import { edgeName, faceName, upEdge, type Part } from '../parts/index.js';
 import { inDegrees } from '../measures/index.js';
 import type { Edges } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
+import { stopAt } from './holes.js';
 import { TAKES } from './minutes.js';
 import type { Setup } from './step.js';
 import type { PartWork } from './works.js';
@@ -163,11 +164,13 @@ const USES: Readonly<Record<HoleWork['hole']['use'], string>> = {
 };
 
 /** The settings of the drill: what has the same bit and the same depth is drilled together. */
-export function drillSetups(works: readonly HoleWork[]): SetUp {
+export function drillSetups(works: readonly HoleWork[], { unit }: Pick<Settings, 'unit'>): SetUp {
   const setups = grouped(works, ({ hole: h }) => `${h.use} ${h.diameter} ${h.through ? 'through' : h.depth.toFixed(1)}`).map(
     (alike): Setup => {
       const { use, diameter, depth, through } = (alike[0] as HoleWork).hole;
-      const deep: Sentence = through ? say`right through` : say`${sold(mm(Math.round(depth * 2) / 2))} deep, by a stop on the bit`;
+      const deep: Sentence = through
+        ? say`right through`
+        : say`${sold(mm(use === 'pin' ? depth : stopAt(depth, unit)))} deep, by a stop on the bit`;
       return { says: say`${alike.length} ${USES[use]}, Ø${sold(mm(diameter))}, ${deep}`, parts: partsIn(alike), count: alike.length };
     },
   );

@@ -18,7 +18,12 @@ const threadLadder: Piece = {
   interior: space('ladder', {
     split: {
       axis: 'up',
-      members: [{ id: 'shelf-1' }, { id: 'shelf-2', deep: inch(10.5) }, { id: 'shelf-3', deep: inch(9) }, { id: 'shelf-4', deep: inch(7.5) }],
+      members: [
+        { id: 'shelf-1' },
+        { id: 'shelf-2', deep: inch(10.5) },
+        { id: 'shelf-3', deep: inch(9) },
+        { id: 'shelf-4', deep: inch(7.5) },
+      ],
       spaces: [
         space('under'),
         space('space-1'),

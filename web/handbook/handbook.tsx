@@ -40,10 +40,14 @@ const Prose = styled.article`
     margin-top: 22px;
     font-size: 18px;
   }
-  ul {
-    padding-left: 18px;
+  ul,
+  ol {
+    padding-left: 22px;
     list-style: disc;
-    line-height: 1.5;
+    line-height: 1.6;
+  }
+  ol {
+    list-style: decimal;
   }
 `;
 

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { SearchField } from 'react-aria-components';
 import styled from 'styled-components';
@@ -205,12 +205,17 @@ function Settle({ wanted, stock, onBack }: { wanted: Wanted; stock: OnHand['stoc
   const { fields, made } = useMade(card.filling, { ...bench.records, ...onHand, clear: roomIn(usual, newThing(unit).clearance) });
   const start = useStart(wanted);
   const all = REACHES.map(fromOf);
+  const panel = useRef<HTMLDivElement>(null);
+  // Chosen at the foot of a long page, it would begin out of sight.
+  useEffect(() => {
+    void panel.current?.scrollIntoView?.({ block: 'nearest' });
+  }, []);
   const press = () => {
     const chosen = { ...onHand, chosen: made };
     void start(begun(chosen), chosen, all, opening).catch((error: unknown) => setProblem((error as Error).message));
   };
   return (
-    <Panel role="group" aria-label={`New ${name}`} $pad={14} $most={760} $above={8}>
+    <Panel ref={panel} role="group" aria-label={`New ${name}`} $pad={14} $most={760} $above={8}>
       <h3>{nameOf(wanted)}</h3>
       <Faint>{`${card.name}: ${card.says.toLowerCase()}`}</Faint>
       <Grid $columns={3} $above={8}>

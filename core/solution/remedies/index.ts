@@ -170,8 +170,8 @@ const both = (first: Candidate, second: Candidate): Candidate => ({
 const named = ({ label }: Candidate) => JSON.stringify(label);
 
 /**
- * Several changes together that leave nothing of it failing, one on top of the other from those that help most. Where that leaves its
- * ends, what made them hold alone is tried first.
+ * Several changes together that leave nothing of it failing, one on top of the other from those that help most: where some made its
+ * ends hold alone, those are what the others are tried with.
  */
 function together(before: Before, helping: readonly Step[], holding: ReadonlySet<string>, count = 2): readonly Remedy[] {
   const { solution, workshop, memberId } = before;
@@ -181,8 +181,9 @@ function together(before: Before, helping: readonly Step[], holding: ReadonlySet
   for (const { candidate, then } of nearest) {
     const member = then.carried.members.get(memberId)?.member;
     const enough = new Set(candidate.sort === undefined ? [] : [candidate.sort]);
-    const seconds = member ? candidatesFor({ ...then, workshop, member }) : [];
-    for (const second of seconds.toSorted((a, b) => Number(holding.has(named(b))) - Number(holding.has(named(a))))) {
+    const all = member ? candidatesFor({ ...then, workshop, member }) : [];
+    const hold = all.filter((c) => holding.has(named(c)));
+    for (const second of hold.length > 0 ? hold : all) {
       if (found.length === TOGETHER.enough) return found;
       if (second.sort !== undefined && enough.has(second.sort)) continue;
       const pair = both(candidate, second);
@@ -222,6 +223,7 @@ export function remediesFor(solution: Solution, workshop: Workshop, ledger: Lett
   const remedies: Remedy[] = [];
   const helping: Step[] = [];
   const holding = new Set<string>();
+  const isWeak = weakEnds(solution.checks).has(memberId);
   const far = farFrom(before, solution);
   const enough = new Set<string>();
   for (const candidate of candidatesFor({ ...solution, workshop, member: carried.member })) {
@@ -230,7 +232,7 @@ export function remediesFor(solution: Solution, workshop: Workshop, ledger: Lett
     const remedy = then && remedyOf(before, candidate, then);
     if (remedy) remedies.push(remedy);
     if (then && (!remedy || remedy.endsFail) && farFrom(before, then) < far) helping.push({ candidate, then });
-    if (then && !weakEnds(then.checks).has(memberId)) holding.add(named(candidate));
+    if (then && isWeak && !weakEnds(then.checks).has(memberId)) holding.add(named(candidate));
     if (remedy && candidate.sort !== undefined) enough.add(candidate.sort);
   }
   const whole = remedies.some((r) => !r.endsFail) ? [] : together(before, helping, holding);

@@ -4,6 +4,7 @@ import { Chained } from './chained.js';
 import { Cleat } from './cleat.js';
 import { Creep } from './creep.js';
 import { Direction } from './direction.js';
+import { FirstPiece } from './first-piece.js';
 import { FixedLoose } from './fixed-loose.js';
 import { HeldRound } from './held-round.js';
 import { Movement } from './movement.js';
@@ -24,6 +25,7 @@ export interface HandbookPage {
 }
 
 export const PAGES: readonly HandbookPage[] = [
+  { id: 'first-piece', title: 'Your first piece', body: FirstPiece },
   { id: 'sag', title: 'Why shelves sag', body: Sag },
   { id: 'thumb', title: 'Rules of thumb, put to the test', body: Thumb },
   { id: 'sight', title: 'What the eye sees', body: Sight },

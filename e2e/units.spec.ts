@@ -1,0 +1,39 @@
+import { expect, test } from './server.js';
+
+const STATIONS = ['measure', 'divide', 'carry', 'parts', 'stock', 'build', 'log'];
+const PAGES = ['', '/stock', '/things', '/people', '/handbook', '/settings'];
+
+/** Figures in the units of those who work otherwise; what is sold in millimetres keeps its name, as pins do. */
+const METRIC = /\b\d[\d.,]* ?(mm|cm|m²|l|kg|N|MPa|GPa|°C)(?![\w/])/g;
+const INCH = /\b\d[\d./ ]* ?(in(?=[.,;)]|$)|ft|sq ft|qt|lb|lbf|psi|°F)(?![\w/])/g;
+const SOLD = /^(5|10) mm$/;
+
+for (const [id, foreign] of [
+  ['bindery', METRIC],
+  ['print-shed', INCH],
+] as const) {
+  test(`every page of the ${id} is in the units it works in`, { tag: '@long' }, async ({ page, own: shed }) => {
+    test.setTimeout(900_000);
+    if (id === 'bindery') await page.request.post(`${shed.url}/api/projects/demo?of=bindery`);
+    const file = (await (await page.request.get(`${shed.url}/api/projects/${id}/file`)).json()) as { pieces: object };
+    const found: string[] = [];
+    const read = async (where: string) => {
+      await page.evaluate(() => document.querySelectorAll('details').forEach((d) => (d.open = true)));
+      const text = await page.evaluate(() => document.body.innerText);
+      for (const line of text.split('\n'))
+        for (const figure of line.match(foreign) ?? []) if (!SOLD.test(figure)) found.push(`${where}: ${line.slice(0, 160)}`);
+    };
+    for (const at of [...PAGES, ...Object.keys(file.pieces).flatMap((p) => STATIONS.map((s) => `/pieces/${p}/${s}`))]) {
+      await page.goto(`${shed.url}/p/${id}${at}`);
+      await expect(page.getByRole('heading').first()).toBeVisible();
+      await page.waitForLoadState('networkidle');
+      await read(at);
+      if (!at.endsWith('/build')) continue;
+      for (const step of await page.getByRole('list', { name: 'Steps' }).getByRole('button').all()) {
+        await step.click();
+        await read(at);
+      }
+    }
+    expect([...new Set(found)]).toEqual([]);
+  });
+}
