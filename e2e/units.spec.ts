@@ -28,6 +28,12 @@ for (const [id, foreign] of [
       await expect(page.getByRole('heading').first()).toBeVisible();
       await page.waitForLoadState('networkidle');
       await read(at);
+      if (at === '/handbook')
+        for (const link of await page.getByRole('navigation', { name: 'Pages of the handbook' }).getByRole('link').all()) {
+          await link.click();
+          await expect(page.getByRole('heading', { level: 1 })).toHaveText((await link.textContent()) ?? '');
+          await read(`${at}, ${await link.textContent()}`);
+        }
       if (!at.endsWith('/build')) continue;
       for (const step of await page.getByRole('list', { name: 'Steps' }).getByRole('button').all()) {
         await step.click();

@@ -110,7 +110,7 @@ function App() {
         <Route path="things" element={<Things />} />
         <Route path="people" element={<People />} />
         <Route path="settings" element={<ProjectSettings />} />
-        <Route path="handbook" element={<Navigate to="sag" replace relative="path" />} />
+        <Route path="handbook" element={<Navigate to="first-piece" replace relative="path" />} />
         <Route path="handbook/:page" element={<Handbook />} />
         <Route path="pieces/:piece/bench" element={<BenchOnPhone />} />
         <Route path="pieces/:piece/:station?" element={<PiecePage />} />

@@ -122,7 +122,8 @@ export function writeStiffness(gpa: number, unit: Precision['unit']): string {
 const to = (value: number, digits: number): string => `${Number(value.toFixed(digits))}`;
 
 const SQUARE_FEET_PER_M2 = 10.7639104;
-const QUARTS_PER_LITRE = 1.05668821;
+/** US quarts to the litre. */
+export const QUARTS_PER_LITRE = 1.05668821;
 
 /** An area in m², or square feet for those who work in inches. @example writeArea(2, 'in') // '21.5 sq ft' */
 export function writeArea(m2: number, unit: Precision['unit'], digits = 1): string {

@@ -1,8 +1,10 @@
 import { GRAVITY, sagOf, type BeamSpec, type Sag } from '../../core/carry/index.js';
-import { mm, type Length } from '../../core/length/index.js';
+import { KG_PER_POUND, fromFahrenheit, inFahrenheit } from '../../core/figure/index.js';
+import { mm, toMm, type Length } from '../../core/length/index.js';
 import { MATERIALS, propertiesOf, type Stock, type StockProperties } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
+import { MassField } from '../shared/mass-field.js';
 import { NumberInput, Select } from '../shared/ui.js';
 
 /** A number to try. */
@@ -39,6 +41,81 @@ export function LengthTrial({ label, value, set }: { label: string; value: Lengt
       onCommit={(v) => v !== null && set(v)}
       onDraft={(v) => v !== null && set(v)}
     />
+  );
+}
+
+/** A mass to try, kg, as the shop writes it. */
+export function MassTrial({
+  label,
+  value,
+  set,
+  least,
+  most,
+}: {
+  label: string;
+  value: number;
+  set: (kg: number) => void;
+  least?: number;
+  most: number;
+}) {
+  return (
+    <MassField
+      label={label}
+      value={value}
+      {...(least === undefined ? {} : { least })}
+      most={most}
+      onChange={(kg) => Number.isFinite(kg) && set(kg)}
+    />
+  );
+}
+
+/** A length to try that is kept as a number of mm. */
+export function SizeTrial({ label, value, set }: { label: string; value: number; set: (mm: number) => void }) {
+  const precision = usePrecision();
+  return (
+    <LengthField label={label} value={mm(value)} least={mm(0.01)} precision={precision} onCommit={(v) => v !== null && set(toMm(v))} />
+  );
+}
+
+/** Pounds on a foot to the kg on a metre. */
+const POUNDS_ON_A_FOOT = 0.3048 / KG_PER_POUND;
+
+/** A load along a shelf to try, kg on a metre; on a foot where the shop works in inches. */
+export function LineLoadTrial({
+  label,
+  value,
+  set,
+  least = 0,
+  most,
+}: {
+  label: string;
+  value: number;
+  set: (n: number) => void;
+  least?: number;
+  most: number;
+}) {
+  const { unit } = usePrecision();
+  const [says, each] = unit === 'mm' ? (['kg on a metre', 1] as const) : (['lb on a foot', POUNDS_ON_A_FOOT] as const);
+  const round = (n: number) => Number((n * each).toFixed(1));
+  return (
+    <NumberTrial
+      label={`${label}, ${says}`}
+      value={round(value)}
+      set={(n) => n !== round(value) && set(n / each)}
+      least={round(least)}
+      most={round(most)}
+      step={0.1}
+    />
+  );
+}
+
+/** A warmth to try, °C. */
+export function WarmthTrial({ label, value, set }: { label: string; value: number; set: (celsius: number) => void }) {
+  const { unit } = usePrecision();
+  if (unit === 'mm') return <NumberTrial label={`${label}, °C`} value={value} set={set} least={-10} most={45} step={1} />;
+  const shown = Math.round(inFahrenheit(value));
+  return (
+    <NumberTrial label={`${label}, °F`} value={shown} set={(f) => f !== shown && set(fromFahrenheit(f))} least={14} most={113} step={1} />
   );
 }
 

@@ -7,7 +7,7 @@ import { inch, mm, toMm, type Length } from '../../core/length/index.js';
 import type { Stock } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
-import { Button, Faint, Grid, NumberInput, Select } from '../shared/ui.js';
+import { Button, Faint, Grid, Select } from '../shared/ui.js';
 import { Laid } from '../shared/laid.js';
 
 type Test = NonNullable<Stock['test']>;
@@ -27,15 +27,14 @@ export function BoardTest({ stock, onUse }: { stock: Stock; onUse: (stock: Stock
       onCommit={(value: Length | null) => value !== null && set({ [key]: value })}
     />
   );
-  const number = (label: string, key: 'sag' | 'readTo', most: number) => (
-    <NumberInput
+  const reading = (label: string, key: 'sag' | 'readTo', most: number) => (
+    <LengthField
       label={label}
-      value={test[key]}
-      minValue={0.01}
-      maxValue={most}
-      step={0.01}
-      formatOptions={{ maximumFractionDigits: 2 }}
-      onChange={(value) => Number.isFinite(value) && value > 0 && set({ [key]: value })}
+      value={mm(test[key])}
+      least={mm(0.01)}
+      greatest={mm(most)}
+      precision={precision}
+      onCommit={(value) => value !== null && set({ [key]: toMm(value) })}
     />
   );
   const found = whatItSays(stock, test);
@@ -59,8 +58,8 @@ export function BoardTest({ stock, onUse }: { stock: Stock; onUse: (stock: Stock
           ]}
           onChange={(load) => set({ load })}
         />
-        {number('It sagged, mm', 'sag', 500)}
-        {number('Read to, mm', 'readTo', 10)}
+        {reading('It sagged', 'sag', 500)}
+        {reading('Read to', 'readTo', 10)}
       </Grid>
       {typeof found === 'string' ? (
         <Laid.p role="alert" $above={6}>

@@ -6,7 +6,7 @@ import { usePrecision } from '../../data/project.js';
 import { LengthText } from '../../shared/length-text.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Grid, Panel } from '../../shared/ui.js';
-import { LengthTrial, NumberTrial } from '../trial.js';
+import { LengthTrial, MassTrial } from '../trial.js';
 import { asKg } from '../../../core/measures/index.js';
 
 /** What tips a piece, and how it is kept from it. */
@@ -34,9 +34,9 @@ export function Anchoring() {
         <Grid $columns={3}>
           <LengthTrial label="Height" value={height} set={setHeight} />
           <LengthTrial label="Depth" value={depth} set={setDepth} />
-          <NumberTrial label="Mass of the case, kg" value={kg} set={setKg} least={1} most={500} />
+          <MassTrial label="Mass of the case" value={kg} set={setKg} least={1} most={500} />
           <LengthTrial label="Drawers come out" value={open} set={setOpen} />
-          <NumberTrial label="In the open drawers, kg" value={inDrawers} set={setInDrawers} most={500} />
+          <MassTrial label="In the open drawers" value={inDrawers} set={setInDrawers} most={500} />
         </Grid>
         <p>
           <StateMark state={t.state} size={15} />{' '}

@@ -5,7 +5,7 @@ import { mm, toMm } from '../../../core/length/index.js';
 import { usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Grid, Panel, Table } from '../../shared/ui.js';
-import { LengthTrial, NumberTrial } from '../trial.js';
+import { LengthTrial, MassTrial, NumberTrial } from '../trial.js';
 import { asKg, asNewtons } from '../../../core/measures/index.js';
 
 /** A quarter-inch lag into a softwood stud. */
@@ -46,7 +46,7 @@ export function Cleat() {
       </p>
       <Panel role="group" aria-label="A cleat to try">
         <Grid $columns={3}>
-          <NumberTrial label="In all, kg" value={kg} set={setKg} least={1} most={500} />
+          <MassTrial label="In all" value={kg} set={setKg} least={1} most={500} />
           <LengthTrial label="Its middle from the wall" value={out} set={setOut} />
           <LengthTrial label="Cleat to bumper" value={drop} set={setDrop} />
           <NumberTrial label="Friction, °" value={friction} set={setFriction} most={44} />

@@ -5,7 +5,7 @@ import { writeFine } from '../../../core/figure/index.js';
 import { MATERIALS } from '../../../core/stock/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { Panel, Table } from '../../shared/ui.js';
-import { NumberTrial } from '../trial.js';
+import { SizeTrial } from '../trial.js';
 
 const SHOWN = ['red-oak', 'birch-plywood', 'osb3', 'particleboard-moisture', 'particleboard', 'mdf-moisture', 'mdf'];
 
@@ -27,7 +27,7 @@ export function Creep() {
         taken off, part of that stays. Warm, damp and changing air make it worse, and boards of chips and fibres give way most.
       </p>
       <Panel role="group" aria-label="Sag today and later">
-        <NumberTrial label="Sag today, mm" value={today} set={setToday} most={100} step={0.1} />
+        <SizeTrial label="Sag today" value={today} set={setToday} />
         <Table $above={10}>
           <thead>
             <tr>

@@ -4,7 +4,7 @@ import { mm, toMm } from '../../../core/length/index.js';
 import { MATERIALS } from '../../../core/stock/index.js';
 import { usePrecision } from '../../data/project.js';
 import { Grid, Panel, Table } from '../../shared/ui.js';
-import { LengthTrial, NumberTrial, propertiesFor, sagOfShelf } from '../trial.js';
+import { LengthTrial, MassTrial, propertiesFor, sagOfShelf } from '../trial.js';
 
 /** How much the direction of a sheet matters. */
 export function Direction() {
@@ -26,12 +26,12 @@ export function Direction() {
       <Panel role="group" aria-label="Directions to try">
         <Grid>
           <LengthTrial label="Span" value={span} set={setSpan} />
-          <NumberTrial label="Load, kg, spread evenly" value={kg} set={setKg} most={500} />
+          <MassTrial label="Load, spread evenly" value={kg} set={setKg} most={500} />
         </Grid>
         <Table $above={10}>
           <thead>
             <tr>
-              <th>18 mm thick, 300 mm deep</th>
+              <th>{`${writeFine(18, unit, 1)} thick, ${writeFine(300, unit, 1)} deep`}</th>
               <th className="figure">Along the sheet</th>
               <th className="figure">Across it</th>
               <th className="figure">Times</th>

@@ -3,7 +3,7 @@ import { writeFine } from '../../../core/figure/index.js';
 import { mm, toMm } from '../../../core/length/index.js';
 import { usePrecision } from '../../data/project.js';
 import { Grid, Panel, Table } from '../../shared/ui.js';
-import { LengthTrial, MaterialTrial, NumberTrial, propertiesFor, sagOfShelf } from '../trial.js';
+import { LengthTrial, MassTrial, MaterialTrial, propertiesFor, sagOfShelf } from '../trial.js';
 
 /** What fixed and loose shelves do and cost. */
 export function FixedLoose() {
@@ -23,7 +23,7 @@ export function FixedLoose() {
       <Panel role="group" aria-label="Ends to try">
         <Grid $columns={3}>
           <LengthTrial label="Span" value={span} set={setSpan} />
-          <NumberTrial label="Load, kg, spread evenly" value={kg} set={setKg} most={1000} />
+          <MassTrial label="Load, spread evenly" value={kg} set={setKg} most={1000} />
           <MaterialTrial value={material} set={setMaterial} />
         </Grid>
         <Table $above={10}>

@@ -4,7 +4,7 @@ import { writeFine, writeStiffness } from '../../../core/figure/index.js';
 import { mm, toMm } from '../../../core/length/index.js';
 import { usePrecision } from '../../data/project.js';
 import { Faint, Grid, Panel, Table } from '../../shared/ui.js';
-import { LengthTrial, MaterialTrial, NumberTrial, evenBeam, propertiesFor, sagOfShelf } from '../trial.js';
+import { evenBeam, LengthTrial, MassTrial, MaterialTrial, propertiesFor, sagOfShelf } from '../trial.js';
 
 /** What it does to a panel that more than its ends is held: shelves at a back, bottoms in grooves. */
 export function HeldRound() {
@@ -40,7 +40,7 @@ export function HeldRound() {
           <LengthTrial label="Wide" value={wide} set={setWide} />
           <LengthTrial label="Deep" value={deep} set={setDeep} />
           <LengthTrial label="Thick" value={thickness} set={setThickness} />
-          <NumberTrial label="Load, kg, spread evenly" value={kg} set={setKg} most={500} />
+          <MassTrial label="Load, spread evenly" value={kg} set={setKg} most={500} />
           <MaterialTrial value={material} set={setMaterial} />
         </Grid>
         <Table $above={10}>

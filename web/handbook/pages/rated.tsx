@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { writeMass } from '../../../core/figure/index.js';
+import { writeFine, writeMass } from '../../../core/figure/index.js';
 import { usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Grid, Panel } from '../../shared/ui.js';
-import { NumberTrial } from '../trial.js';
+import { MassTrial, SizeTrial } from '../trial.js';
 import { asKg } from '../../../core/measures/index.js';
 
 /** What a rating says and what it leaves out. */
@@ -19,15 +19,16 @@ export function Rated() {
   return (
     <>
       <p>
-        A pair of drawer slides is rated for a mass in the drawer, spread evenly, the drawer itself counted, at one length, mostly 450 mm,
-        over so many thousand openings. It is the pair that is rated, not each. It says nothing of a child on the open drawer.
+        A pair of drawer slides is rated for a mass in the drawer, spread evenly, the drawer itself counted, at one length, mostly{' '}
+        {writeFine(450, unit, 1)}, over so many thousand openings. It is the pair that is rated, not each. It says nothing of a child on the
+        open drawer.
       </p>
       <Panel role="group" aria-label="Slides to try">
         <Grid>
-          <NumberTrial label="Rating of the pair, kg" value={rating} set={setRating} least={1} most={500} />
-          <NumberTrial label="In the drawer, kg" value={contents} set={setContents} most={500} />
-          <NumberTrial label="The drawer itself, kg" value={drawer} set={setDrawer} most={100} />
-          <NumberTrial label="Slide long, mm" value={at} set={setAt} least={200} most={1500} />
+          <MassTrial label="Rating of the pair" value={rating} set={setRating} least={1} most={500} />
+          <MassTrial label="In the drawer" value={contents} set={setContents} most={500} />
+          <MassTrial label="The drawer itself" value={drawer} set={setDrawer} most={100} />
+          <SizeTrial label="Slide long" value={at} set={setAt} />
         </Grid>
         <p>
           <StateMark state={used > 1 ? 'fails' : used >= 0.8 ? 'close' : 'fine'} size={15} /> {writeMass(asKg(contents + drawer), unit)} is{' '}
@@ -35,8 +36,9 @@ export function Rated() {
         </p>
         {at > 450 ? (
           <p>
-            <StateMark state={longer > 1 ? 'fails' : longer >= 0.8 ? 'close' : 'fine'} size={15} /> If it was rated at 450 mm, the lever of
-            the longer slide makes it {Math.round(longer * 100)} %. Look for the maker’s figure at this length.
+            <StateMark state={longer > 1 ? 'fails' : longer >= 0.8 ? 'close' : 'fine'} size={15} /> If it was rated at{' '}
+            {writeFine(450, unit, 1)}, the lever of the longer slide makes it {Math.round(longer * 100)} %. Look for the maker’s figure at
+            this length.
           </p>
         ) : null}
       </Panel>

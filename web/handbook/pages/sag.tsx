@@ -4,7 +4,7 @@ import { writeFine, writeStiffness } from '../../../core/figure/index.js';
 import { mm, toMm } from '../../../core/length/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { Faint, Grid, Panel, Table } from '../../shared/ui.js';
-import { LengthTrial, MaterialTrial, NumberTrial, propertiesFor, sagOfShelf } from '../trial.js';
+import { LengthTrial, MassTrial, MaterialTrial, propertiesFor, sagOfShelf } from '../trial.js';
 import { Laid } from '../../shared/laid.js';
 
 /** A shelf to try figures on. */
@@ -30,7 +30,7 @@ function ShelfTrial() {
         <LengthTrial label="Span" value={span} set={setSpan} />
         <LengthTrial label="Depth" value={depth} set={setDepth} />
         <LengthTrial label="Thickness" value={thickness} set={setThickness} />
-        <NumberTrial label="Load, kg, spread evenly" value={kg} set={setKg} most={2000} />
+        <MassTrial label="Load, spread evenly" value={kg} set={setKg} most={2000} />
         <MaterialTrial value={material} set={setMaterial} />
       </Grid>
       <Table $above={12}>

@@ -13,7 +13,7 @@ import { writeFine } from '../../../core/figure/index.js';
 import { mm, toMm } from '../../../core/length/index.js';
 import { usePrecision } from '../../data/project.js';
 import { Faint, Grid, Panel, Table } from '../../shared/ui.js';
-import { LengthTrial, MaterialTrial, NumberTrial, propertiesFor } from '../trial.js';
+import { LengthTrial, MassTrial, MaterialTrial, propertiesFor } from '../trial.js';
 
 const SPAN = 900;
 const DEPTH = 300;
@@ -78,7 +78,7 @@ export function Stiffeners() {
         <Grid>
           <LengthTrial label="Board thick" value={thickness} set={setThickness} />
           <LengthTrial label="Strip high" value={high} set={setHigh} />
-          <NumberTrial label="Load, kg, spread evenly" value={kg} set={setKg} most={500} />
+          <MassTrial label="Load, spread evenly" value={kg} set={setKg} most={500} />
           <MaterialTrial value={material} set={setMaterial} />
         </Grid>
         <Table $above={10}>

@@ -4,7 +4,7 @@ import { creepOf } from '../../../core/carry/index.js';
 import { writeFine } from '../../../core/figure/index.js';
 import { usePrecision } from '../../data/project.js';
 import { Grid, Panel, Table } from '../../shared/ui.js';
-import { MaterialTrial, NumberTrial, propertiesFor, sagOfShelf } from '../trial.js';
+import { LineLoadTrial, MaterialTrial, propertiesFor, sagOfShelf } from '../trial.js';
 
 /** The longest span, mm, that keeps to a limit, by halving. */
 function longest(sagAt: (span: number) => number, over: number): number {
@@ -49,7 +49,7 @@ export function Tables() {
       <Panel role="group" aria-label="One shelf in several tables">
         <Grid>
           <MaterialTrial value={material} set={setMaterial} />
-          <NumberTrial label="Load, kg on a metre" value={perMetre} set={setPerMetre} most={400} least={1} />
+          <LineLoadTrial label="Load" value={perMetre} set={setPerMetre} most={400} least={1} />
         </Grid>
         <Table $above={10}>
           <thead>

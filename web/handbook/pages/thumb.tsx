@@ -4,7 +4,7 @@ import { writeFine } from '../../../core/figure/index.js';
 import { usePrecision, useProject } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Grid, Panel, Table } from '../../shared/ui.js';
-import { MaterialTrial, NumberTrial, propertiesFor, sagOfShelf } from '../trial.js';
+import { LineLoadTrial, MaterialTrial, propertiesFor, sagOfShelf } from '../trial.js';
 
 const DEPTH = 300;
 const EYE = 384;
@@ -47,7 +47,7 @@ export function Thumb() {
       <Panel role="group" aria-label="Rules to try">
         <Grid>
           <MaterialTrial value={material} set={setMaterial} />
-          <NumberTrial label="Load, kg on a metre" value={perMetre} set={setPerMetre} most={400} />
+          <LineLoadTrial label="Load" value={perMetre} set={setPerMetre} most={400} />
         </Grid>
         <Table $above={10}>
           <thead>

@@ -1,21 +1,25 @@
+import { QUARTS_PER_LITRE, writeArea, writeTemperature } from '../../../core/figure/index.js';
+import { usePrecision } from '../../data/project.js';
 import { useState } from 'react';
 import { FINISHES, GLUES, timeAt, waitText } from '../../../core/build/index.js';
 import { Panel, Table } from '../../shared/ui.js';
-import { NumberTrial } from '../trial.js';
+import { WarmthTrial } from '../trial.js';
 
 /** What glue and finishes wait for. */
 export function Waits() {
+  const { unit } = usePrecision();
   const [celsius, setCelsius] = useState(12);
   const said = (minutes: number) => (minutes === 0 ? '–' : waitText(timeAt(minutes, celsius)));
   return (
     <>
       <p>
         Most of the days between the first cut and the finished piece are waits. Boards come to rest in the room, glue sets, coats dry. What
-        is on the tin is told for a room of about 20 °C; in a cold shed it takes twice as long for every ten degrees less, and under its
-        least temperature glue does not set at all: it looks dry, and the joint has no strength.
+        is on the tin is told for a room of about {writeTemperature(20, unit)}; in a cold shed it takes twice as long for every{' '}
+        {unit === 'mm' ? 'ten' : 'eighteen'} degrees less, and under its least temperature glue does not set at all: it looks dry, and the
+        joint has no strength.
       </p>
       <Panel role="group" aria-label="Waits by temperature">
-        <NumberTrial label="It is, °C" value={celsius} set={setCelsius} least={-10} most={45} step={1} />
+        <WarmthTrial label="It is" value={celsius} set={setCelsius} />
         <Table $above={10}>
           <thead>
             <tr>
@@ -30,7 +34,7 @@ export function Waits() {
               <tr key={g.id}>
                 <td>
                   {g.name}
-                  {celsius < g.least ? `: does not set under ${g.least} °C` : ''}
+                  {celsius < g.least ? `: does not set under ${writeTemperature(g.least, unit)}` : ''}
                 </td>
                 <td className="figure">{said(g.open)}</td>
                 <td className="figure">{celsius < g.least ? 'never' : said(g.clamp)}</td>
@@ -45,7 +49,7 @@ export function Waits() {
               <th>Finish</th>
               <th className="figure">between coats</th>
               <th className="figure">before it is used</th>
-              <th className="figure">a litre covers</th>
+              <th className="figure">{unit === 'mm' ? 'a litre' : 'a quart'} covers</th>
             </tr>
           </thead>
           <tbody>
@@ -54,7 +58,7 @@ export function Waits() {
                 <td>{f.name}</td>
                 <td className="figure">{said(f.between)}</td>
                 <td className="figure">{said(f.before)}</td>
-                <td className="figure">{f.spread} m²</td>
+                <td className="figure">{unit === 'mm' ? writeArea(f.spread, unit) : writeArea(f.spread / QUARTS_PER_LITRE, unit)}</td>
               </tr>
             ))}
           </tbody>
