@@ -6,14 +6,10 @@ const given = (size: number) => ({ from: 'given', size: mm(size), of: 'overall' 
 
 describe('a project that is to work in inches', () => {
   test('it is written and rounded to 1/32, and all else stays', () => {
-    const { unit, step, rounding, ...rest } = settingsIn(SHOP.settings, 'in');
-    const { unit: _u, step: _s, rounding: was, ...kept } = SHOP.settings;
-    expect({ unit, step, rounding, rest }).toEqual({
-      unit: 'in',
-      step: inch(1 / 32),
-      rounding: { ...was, grid: inch(1 / 32) },
-      rest: kept,
-    });
+    const grid = inch(1 / 32);
+    const { settings } = SHOP;
+    expect(settingsIn(settings, 'in')).toEqual({ ...settings, unit: 'in', step: grid, rounding: { ...settings.rounding, grid } });
+  });
   });
 
   test('sizes are kept, or those from 25 mm on set: 998 is 39 9/32, and what is let in stays', () => {
