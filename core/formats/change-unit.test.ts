@@ -10,7 +10,6 @@ describe('a project that is to work in inches', () => {
     const { settings } = SHOP;
     expect(settingsIn(settings, 'in')).toEqual({ ...settings, unit: 'in', step: grid, rounding: { ...settings.rounding, grid } });
   });
-  });
 
   test('sizes are kept, or those from 25 mm on set: 998 is 39 9/32, and what is let in stays', () => {
     const piece = { ...CASE, width: given(998) };
