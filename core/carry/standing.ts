@@ -111,6 +111,12 @@ function standingIn(space: PlacedSpace): readonly Standing[] {
   ];
 }
 
+/** A load that is entered along a space, so much on a metre. */
+function loadAlong({ id, box }: PlacedSpace, perMetre: number): Standing {
+  const [from, to] = [toMm(box.x0), toMm(box.x1)];
+  return { space: id, along: ACROSS, from, to, kg: asKg((perMetre * (to - from)) / 1000) };
+}
+
 /** What is taken to stand in a space that nothing is said of. */
 function assumedIn({ id, box }: PlacedSpace, usual: Usual): Standing {
   const [from, to] = [toMm(box.x0), toMm(box.x1)];
@@ -162,16 +168,20 @@ export function standingOn(shape: Shape): { standing: Map<string, Standing[]>; u
     const isOpen = !space.space.split && !space.space.filling;
     if (!stand && !isOpen) continue;
     const carriers = stand?.carriers ?? [space.neighbours.below];
+    const { load } = space.space;
+    const entered = isOpen && load !== undefined ? [loadAlong(space, load)] : [];
     if (space.blocks.length === 0 && !stand?.filled && !stand?.people) {
       const keeping = carriers.every((id) => keeps.has(id));
-      if (isOpen && keeping)
-        carriers.forEach((id) => standing.set(id, [...(standing.get(id) ?? []), shareOf(assumedIn(space, usual), carriers.length)]));
+      const { shelfLoad } = shape;
+      const usually = () => (shelfLoad === undefined ? assumedIn(space, usual) : loadAlong(space, shelfLoad));
+      const [on] = entered.length > 0 ? entered : isOpen && keeping ? [usually()] : [];
+      if (on) carriers.forEach((id) => standing.set(id, [...(standing.get(id) ?? []), shareOf(on, carriers.length)]));
       continue;
     }
     const { kg, unknown } = loadOf(space, stand?.filled);
     const whole = { space: space.id, kg, along: ACROSS, from: toMm(space.box.x0), to: toMm(space.box.x1) };
     const people = stand?.people ? [{ ...whole, kg: stand.people }] : [];
-    const entries = [...(stand?.filled ? [whole] : standingIn(space)), ...people];
+    const entries = [...(stand?.filled ? [whole] : standingIn(space)), ...entered, ...people];
     const lie = stand?.endToEnd ? carriers.map((id) => lies(shape, id)) : null;
     for (const [i, id] of carriers.entries()) {
       if (unknown.length > 0) unweighed.set(id, [...(unweighed.get(id) ?? []), ...unknown]);

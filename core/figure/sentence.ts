@@ -66,6 +66,8 @@ export function say(strings: TemplateStringsArray, ...slots: readonly Slot[]): S
 
 /** Kilograms to the pound. */
 export const KG_PER_POUND = 0.45359237;
+/** Pounds on a foot to the kg on a metre. */
+export const POUNDS_ON_A_FOOT = 0.3048 / KG_PER_POUND;
 const NEWTONS_PER_POUND = 4.4482216152605;
 
 /** Rounds to so many significant digits, without an exponent for the sizes met in a workshop. */

@@ -222,6 +222,8 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
       });
     case 'name':
       return withSpace(before, edit.space, (space) => setOrDelete(space, 'name', edit.name.trim() || null));
+    case 'load':
+      return withSpace(before, edit.space, (space) => setOrDelete(space, 'load', edit.load));
     case 'things': {
       const own = shellOf(before).withThings?.(before, edit.space, mergePlacements(edit.things));
       if (own) return own;
@@ -237,7 +239,7 @@ export function applyEdit(before: Piece, edit: PieceEdit): Piece {
 }
 
 /** Makes an edit that changes more than one space in a copy of the piece. */
-function edited(piece: Piece, edit: Exclude<PieceEdit, { kind: 'rule' | 'bounds' | 'name' | 'things' | 'several' }>): Piece {
+function edited(piece: Piece, edit: Exclude<PieceEdit, { kind: 'rule' | 'bounds' | 'name' | 'load' | 'things' | 'several' }>): Piece {
   switch (edit.kind) {
     case 'split':
       split(spaceOf(piece, edit.space), edit);

@@ -9,6 +9,8 @@ export type PieceEdit =
   | { readonly kind: 'rule'; readonly space: string; readonly rule: GapRule }
   | { readonly kind: 'bounds'; readonly space: string; readonly least?: Length; readonly greatest?: Length }
   | { readonly kind: 'name'; readonly space: string; readonly name: string }
+  /** What stands on the floor of a space, kg on a metre; null for what is entered for all of the piece, or assumed. */
+  | { readonly kind: 'load'; readonly space: string; readonly load: number | null }
   /** Divides an open space into one more than the count of new members; its things stay in the first part. */
   | {
       readonly kind: 'split';

@@ -175,6 +175,8 @@ export interface Shape {
   readonly outside: Outside;
   /** Books are taken to stand where nothing is entered, rather than stores of a home. */
   readonly forBooks?: boolean;
+  /** What stands on each shelf where nothing else is entered, kg on a metre. */
+  readonly shelfLoad?: number;
   /** What carries what stands in spaces that are not open, by their ids. */
   readonly stands: ReadonlyMap<string, Stand>;
   /** Overall sizes that nothing decides yet: what is drawn only stands in, and nothing of it is judged. */

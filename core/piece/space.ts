@@ -77,6 +77,9 @@ export interface Split {
   making?: Making;
 }
 
+/** A load along a shelf, kg on a metre. */
+export const LineLoadSchema = Type.Number({ minimum: 0, maximum: 2000, description: 'kg on a metre' });
+
 /** A space of a piece: open, divided into further spaces, or filled as a whole. */
 export interface Space {
   id: string;
@@ -84,6 +87,8 @@ export interface Space {
   rule: GapRule;
   least?: Length;
   greatest?: Length;
+  /** What stands on what is under it, kg on a metre of its width, besides its things. */
+  load?: number;
   things: Placement[];
   split?: Split;
   filling?: Filling;
@@ -104,6 +109,7 @@ export const spaceSchema = (id: string, kinds: { readonly makings: readonly TSch
           rule: GapRuleSchema,
           least: Type.Optional(SizeSchema),
           greatest: Type.Optional(SizeSchema),
+          load: Type.Optional(LineLoadSchema),
           things: Type.Array(PlacementSchema, { maxItems: 200 }),
           split: Type.Optional(
             Type.Object(

@@ -2,7 +2,7 @@ import { Type, type Static, type TObject } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema } from '../length/index.js';
 import { IdSchema, NameSchema } from '../ids/index.js';
 import { RoundingSchema } from '../run/index.js';
-import type { Space } from './space.js';
+import { LineLoadSchema, type Space } from './space.js';
 
 const closed = { additionalProperties: false } as const;
 
@@ -59,6 +59,8 @@ export const pieceFields = {
   noOneOn: Type.Optional(Type.Boolean()),
   /** What its shelves and drawers are taken to hold where nothing is entered: books, or stores of a home where it is left out. */
   forBooks: Type.Optional(Type.Boolean()),
+  /** What stands on each of its shelves and in each drawer where nothing else is entered, kg on a metre. */
+  shelfLoad: Type.Optional(LineLoadSchema),
   /** No head of a screw is to be seen from its left, right, front or top. */
   noHeads: Type.Optional(Type.Boolean()),
 };

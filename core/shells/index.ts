@@ -16,5 +16,11 @@ export { CASE } from './panel-case/ids.js';
 /** The geometry of a piece, whatever its shell is. @example shapeOf(SOLVED.piece, SHOP).members.length // 5 */
 export function shapeOf(piece: Piece, workshop: Workshop): Shape {
   const shape = shellOf(piece).shape(piece, workshop);
-  return { ...shape, members: keptMembers(shape.members), ...(piece.forBooks ? { forBooks: true } : {}) };
+  const { forBooks, shelfLoad } = piece;
+  return {
+    ...shape,
+    members: keptMembers(shape.members),
+    ...(forBooks ? { forBooks } : {}),
+    ...(shelfLoad === undefined ? {} : { shelfLoad }),
+  };
 }

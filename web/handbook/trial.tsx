@@ -1,5 +1,5 @@
 import { GRAVITY, sagOf, type BeamSpec, type Sag } from '../../core/carry/index.js';
-import { KG_PER_POUND, fromFahrenheit, inFahrenheit } from '../../core/figure/index.js';
+import { POUNDS_ON_A_FOOT, fromFahrenheit, inFahrenheit } from '../../core/figure/index.js';
 import { mm, toMm, type Length } from '../../core/length/index.js';
 import { MATERIALS, propertiesOf, type Stock, type StockProperties } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
@@ -76,9 +76,6 @@ export function SizeTrial({ label, value, set }: { label: string; value: number;
     <LengthField label={label} value={mm(value)} least={mm(0.01)} precision={precision} onCommit={(v) => v !== null && set(toMm(v))} />
   );
 }
-
-/** Pounds on a foot to the kg on a metre. */
-const POUNDS_ON_A_FOOT = 0.3048 / KG_PER_POUND;
 
 /** A load along a shelf to try, kg on a metre; on a foot where the shop works in inches. */
 export function LineLoadTrial({

@@ -4,14 +4,19 @@ import { writeForce, writeMass, writeWeight } from '../../../core/figure/index.j
 import { useBench } from '../../bench/bench.js';
 import { usePrecision } from '../../data/project.js';
 import { Button, Faint, Table } from '../../shared/ui.js';
+import { LineLoadField } from '../../shared/line-load-field.js';
 import { nameIn } from './loaded.js';
 import { Laid } from '../../shared/laid.js';
 import { asNewtons } from '../../../core/measures/index.js';
 
 /** What a member carries; each load that comes from above can be followed up. */
 export function LoadList({ c }: { c: CarriedMember }) {
-  const { solution, select } = useBench();
+  const { solution, select, commit } = useBench();
   const { unit } = usePrecision();
+  // The open spaces whose floor it is: what stands there is entered here.
+  const over = [...solution.shape.spaces.values()].filter(
+    ({ space, neighbours }) => neighbours.below === c.member.id && !space.split && !space.filling,
+  );
   return (
     <Laid.details $above={8} $size={13}>
       <summary>What it carries: {writeWeight(c.total, unit)}</summary>
@@ -57,6 +62,14 @@ export function LoadList({ c }: { c: CarriedMember }) {
           ) : null}
         </tbody>
       </Table>
+      {over.map((space) => (
+        <LineLoadField
+          key={space.id}
+          label={`Load in ${space.label}`}
+          value={space.space.load ?? null}
+          onCommit={(load) => commit({ kind: 'load', space: space.id, load }, `Change the load in ${space.label}`.slice(0, 150))}
+        />
+      ))}
     </Laid.details>
   );
 }

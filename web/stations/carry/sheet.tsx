@@ -8,6 +8,7 @@ import { usePrecision } from '../../data/project.js';
 import { useBench } from '../../bench/bench.js';
 import { usePieceFields } from '../../bench/piece-fields.js';
 import { StateMark } from '../../shared/state-mark.js';
+import { LineLoadField } from '../../shared/line-load-field.js';
 import { Button, Faint, WideTick } from '../../shared/ui.js';
 import { line, link, tape, tapePale } from '../../theme/tokens.js';
 import { useDrawnOut } from './in-pose.js';
@@ -57,7 +58,7 @@ const MOST_LETTERS = 20;
 
 /** The worksheet of Carry: every member that bends, worst first. */
 export function CarrySheet() {
-  const { solution, piece, workshop } = useBench();
+  const { solution, piece, workshop, commit } = useBench();
   const { change } = usePieceFields();
   const chosen = useCarried();
   const precision = usePrecision();
@@ -86,6 +87,18 @@ export function CarrySheet() {
         {writeMass(solution.carried.massKg, precision.unit)}
         {assumed > 0 ? `, and ${writeMass(assumed, precision.unit)} are assumed` : ''}.
       </Laid.p>
+      <Laid.div $above={8} $below={8}>
+        <LineLoadField
+          label="Load on every shelf"
+          value={piece.shelfLoad ?? null}
+          onCommit={(shelfLoad) =>
+            commit(
+              { kind: 'piece', ...(shelfLoad === null ? { patch: {}, without: ['shelfLoad'] } : { patch: { shelfLoad } }) },
+              'Change the load on every shelf',
+            )
+          }
+        />
+      </Laid.div>
       {assumed > 0 ? (
         <WideTick
           isSelected={piece.forBooks ?? false}

@@ -1,3 +1,4 @@
+import { LineLoadField } from '../../shared/line-load-field.js';
 import { memo, useState } from 'react';
 import { Columns3, Minus, Plus, Rows3 } from 'lucide-react';
 import { TextField } from 'react-aria-components';
@@ -96,7 +97,7 @@ function StandsAt({ space, placement, name }: { space: PlacedSpace; placement: P
 
 /** What stands in the selected space, and things that could. */
 export function ThingsIn({ space }: { space: PlacedSpace }) {
-  const { commit } = useSettledBench();
+  const { commit, piece } = useSettledBench();
   const { bench } = useProject();
   const [adding, setAdding] = useState<string | null>(null);
   if (space.space.filling || (space.space.split && !holdsThings(space.space))) return null;
@@ -114,7 +115,13 @@ export function ThingsIn({ space }: { space: PlacedSpace }) {
   return (
     <Laid.div $above={10}>
       <h3>Stands here</h3>
-      {space.space.things.length === 0 ? <Faint>Nothing yet. What stands here decides the load.</Faint> : null}
+      {space.space.split || shellOf(piece).keptFree !== undefined ? null : (
+        <LineLoadField
+          label="Load"
+          value={space.space.load ?? null}
+          onCommit={(load) => commit({ kind: 'load', space: space.id, load }, `Change the load in ${space.label}`.slice(0, 150))}
+        />
+      )}
       {space.space.things.map((t) => (
         <Row key={t.thing} $spread $above={4}>
           <span>
