@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { TextField } from 'react-aria-components';
 import { POUNDS_ON_A_FOOT } from '../../core/figure/index.js';
 import { usePrecision } from '../data/project.js';
@@ -25,7 +25,6 @@ export function LineLoadField({
   const [name, each] = unit === 'mm' ? (['kg per metre', 1] as const) : (['lb per foot', POUNDS_ON_A_FOOT] as const);
   const shown = value === null ? '' : `${Number((value * each).toFixed(2))}`;
   const [text, setText] = useState<string | null>(null);
-  useEffect(() => setText(null), [shown]);
   const typed = (text ?? shown).trim().replace(',', '.');
   const number = typed === '' ? null : Number(typed);
   const isWrong = number !== null && !(number >= 0 && number / each <= MOST);
