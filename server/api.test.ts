@@ -377,6 +377,14 @@ test('a blade that nobody means is brought in by no edit; one that a file has op
     .expect(200);
 });
 
+test('the bindery is loaded by its name, in inches; a demo that is not there is refused with those that are', async () => {
+  await running.http.post('/api/projects/demo?of=bindery').expect(201, { id: 'bindery' });
+  const { body } = await running.http.get('/api/projects/bindery').expect(200);
+  expect((body as { project: { settings: { unit: string } } }).project.settings.unit).toBe('in');
+  const refused = await running.http.post('/api/projects/demo?of=attic').expect(400);
+  expect(JSON.stringify(refused.body)).toContain('print-shed, bindery');
+});
+
 test('the demo is not worked out where its place is taken', async () => {
   const { status, body } = await running.http.post('/api/projects/demo');
   expect([status, (body as { detail: string }).detail]).toEqual([409, 'There is a project print-shed already.']);
