@@ -28,7 +28,7 @@ test('from a solved piece to a finished log: steps, their settings, what is cut,
   // Drilling: what each setting is, and each part with its holes from both ends.
   await step(page, /^4 ?Drill/).click();
   const holes = page.getByRole('table', { name: 'Holes of C' });
-  await expect(holes).toContainText('pilot Ø3, 42.5 deep');
+  await expect(holes).toContainText('pilot Ø3, 42.4 deep');
   await expect(holes).toContainText('left end, 8.8 from the underside');
   await expect(holes).toContainText('37, 283 from the front edge');
   await expect(holes).toContainText('283, 37 from the rear edge');

@@ -1,7 +1,7 @@
-import { toMm, mm, formatSold, type Precision } from '../length/index.js';
+import { toMm, mm, formatLength, formatSold, type Precision } from '../length/index.js';
 import { edgeName, faceName, type Part } from '../parts/index.js';
 import type { Edges, Face } from '../piece/index.js';
-import { stopAt, type Hole, type Surface } from './holes.js';
+import type { Hole, Surface } from './holes.js';
 
 /** What a surface of a part is called. @example surfaceName(PART, 'up') // 'upper face' */
 export function surfaceName(part: Part, surface: Surface): string {
@@ -65,8 +65,9 @@ const USE: Readonly<Record<Hole['use'], string>> = {
 
 /** What a hole is, in a few words. @example "pilot Ø3, 44 deep" */
 export function holeText({ use, diameter, depth, through, countersunk }: Hole, precision: Precision): string {
-  const write = (x: number) => formatSold(mm(x), precision);
-  return `${USE[use]} Ø${formatSold(mm(diameter), precision)}, ${through ? 'right through' : `${write(use === 'pin' ? depth : stopAt(depth, precision.unit))} deep`}${countersunk ? ', countersunk' : ''}`;
+  // A pin is what it is called; how deep others go is a length like any.
+  const deep = (use === 'pin' ? formatSold : formatLength)(mm(depth), precision);
+  return `${USE[use]} Ø${formatSold(mm(diameter), precision)}, ${through ? 'right through' : `${deep} deep`}${countersunk ? ', countersunk' : ''}`;
 }
 
 /** Holes of a part that differ in nothing but their place along it, as one row each: where they are from both ends. */

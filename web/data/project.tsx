@@ -46,8 +46,8 @@ export function useRecord<K extends Kind>(kind: K, id: string | undefined): Reco
 const stepKey = (project: string) => `ruvok.precision.${project}`;
 
 /** The step that was last chosen in this browser for a project, where it is one of its unit; else the project's own. */
-function stepOf(project: string, { unit, step }: Precision): Length {
-  const [of, kept] = localStorage.getItem(stepKey(project))?.split(' ') ?? [];
+function stepOf(chosen: string | null, { unit, step }: Precision): Length {
+  const [of, kept] = chosen?.split(' ') ?? [];
   return (of === unit && PRECISIONS[unit].find((p) => `${p.step}` === kept)?.step) || step;
 }
 
@@ -56,13 +56,14 @@ export const otherUnit = (unit: LengthUnit): LengthUnit => (unit === 'mm' ? 'in'
 
 /** How lengths of a project are written in this browser. */
 function usePrecisionOf(project: string, own: Precision = { unit: 'mm', step: DEFAULT_STEP.mm }) {
-  const [, chosen] = useState(0);
+  const [chosen, choose] = useState(() => localStorage.getItem(stepKey(project)));
   const [glancing, glance] = useState(false);
   const unit = glancing ? otherUnit(own.unit) : own.unit;
-  const step = glancing ? DEFAULT_STEP[unit] : stepOf(project, own);
+  const step = glancing ? DEFAULT_STEP[unit] : stepOf(chosen, own);
   const setStep = (next: Length) => {
-    localStorage.setItem(stepKey(project), `${own.unit} ${next}`);
-    chosen(next);
+    const text = `${own.unit} ${next}`;
+    localStorage.setItem(stepKey(project), text);
+    choose(text);
   };
   return { precision: { unit, step }, setStep, glance };
 }

@@ -1,9 +1,10 @@
 import { GRAVITY, sagOf, type BeamSpec, type Sag } from '../../core/carry/index.js';
-import { POUNDS_ON_A_FOOT, fromFahrenheit, inFahrenheit } from '../../core/figure/index.js';
+import { fromFahrenheit, inFahrenheit } from '../../core/figure/index.js';
 import { mm, toMm, type Length } from '../../core/length/index.js';
 import { MATERIALS, propertiesOf, type Stock, type StockProperties } from '../../core/stock/index.js';
 import { usePrecision } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
+import { LineLoadField } from '../shared/line-load-field.js';
 import { MassField } from '../shared/mass-field.js';
 import { NumberInput, Select } from '../shared/ui.js';
 
@@ -91,19 +92,7 @@ export function LineLoadTrial({
   least?: number;
   most: number;
 }) {
-  const { unit } = usePrecision();
-  const [says, each] = unit === 'mm' ? (['kg on a metre', 1] as const) : (['lb on a foot', POUNDS_ON_A_FOOT] as const);
-  const round = (n: number) => Number((n * each).toFixed(1));
-  return (
-    <NumberTrial
-      label={`${label}, ${says}`}
-      value={round(value)}
-      set={(n) => n !== round(value) && set(n / each)}
-      least={round(least)}
-      most={round(most)}
-      step={0.1}
-    />
-  );
+  return <LineLoadField label={label} value={value} onCommit={(n) => n !== null && n >= least && n <= most && set(n)} />;
 }
 
 /** A warmth to try, °C. */
