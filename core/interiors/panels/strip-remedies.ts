@@ -1,7 +1,7 @@
 import {
   allLoaded,
   builtUpStiffness,
-  sagOfPanel,
+  quickSag,
   stiffnessOf,
   stripStiffness,
   torsionConstant,
@@ -37,36 +37,30 @@ function layerOf(stock: Stock, width: number, height: number, top: number): Laye
   return { E: propertiesOf(stock).elastic * 1000, width, height, top };
 }
 
-/** Whether strips so high might do, by the section alone: it is tried in earnest afterwards. */
-function might(answer: BendingAnswer, workshop: Workshop, own: Stock, stock: Stock, high: Length, strips: number): boolean {
-  const { width, thickness } = answer.section;
-  const base = layerOf(own, width, thickness, 0);
-  const strip = layerOf(stock, toMm(stock.thickness) * strips, toMm(high), thickness);
-  const elastic = builtUpStiffness([base, strip], { kind: 'glued' }, answer.span) / stiffnessOf(answer.section);
-  const { mm: sag, allowed } = wouldBe(answer, workshop.settings, { elastic });
-  return sag <= allowed;
+/** How many times as stiff a panel is by its section alone with strips so high glued to it. */
+function stiffer({ section, span }: BendingAnswer, own: Stock, stock: Stock, high: Length, strips: number): number {
+  const base = layerOf(own, section.width, section.thickness, 0);
+  const strip = layerOf(stock, toMm(stock.thickness) * strips, toMm(high), section.thickness);
+  return builtUpStiffness([base, strip], { kind: 'glued' }, span) / stiffnessOf(section);
 }
 
 const FREE = { front: 'free', back: 'free' } as const;
-const COARSE = 4;
 
-/** Whether a strip along one edge might do: a coarse plate with a beam along its edge, front and back alike. */
-function mightOnOneEdge(answer: BendingAnswer, workshop: Workshop, stock: Stock, high: Length): boolean {
-  const { section, loads, verdict } = answer;
+/** Whether a strip along one edge might do: a plate with a beam along its edge, front and back alike. */
+function mightOnOneEdge({ section, loads, verdict }: BendingAnswer, allowed: number, stock: Stock, high: Length): boolean {
   const [t, h] = [toMm(stock.thickness), toMm(high)];
   const properties = propertiesOf(stock);
   const panel = { E: section.properties.elastic * 1000, width: section.width, thickness: section.thickness };
   const strip = layerOf(stock, t, h, section.thickness);
   const EI = stripStiffness({ panel, strip, aside: (section.width - t) / 2, both: false });
-  const sag = sagOfPanel({
+  const sag = quickSag({
     beam: allLoaded(loads),
     section,
     edges: FREE,
     lines: [],
     beams: [{ edge: 'y0', EI, GJ: properties.shear * 1000 * torsionConstant(t, h) }],
-    mesh: COARSE,
   }).mm;
-  return sag * (verdict.creep.judged ? verdict.creep.factor : 1) <= wouldBe(answer, workshop.settings, {}).allowed;
+  return sag * (verdict.creep.judged ? verdict.creep.factor : 1) <= allowed;
 }
 
 const WHERE = {
@@ -95,11 +89,14 @@ export function stiffeners({ workshop, carried: all, member }: Asked, spec: Divi
   if (!carried || !answer || answer.builtUp) return [];
   const own = carried.member.stock;
   const stocks = stripStocks(workshop, carried.member.stockId);
+  const { mm: sag, allowed } = wouldBe(answer, workshop.settings, {});
   const strips = stocks.flatMap((id) => {
     const stock = workshop.stock.get(id) as Stock;
-    const heights = (strips: number) => HEIGHTS[workshop.settings.unit].filter((high) => might(answer, workshop, own, stock, high, strips));
+    // By the section alone: those that might do are tried in earnest afterwards.
+    const heights = (strips: number) =>
+      HEIGHTS[workshop.settings.unit].filter((high) => sag / stiffer(answer, own, stock, high, strips) <= allowed);
     // On one edge the section alone flatters it, since the other edge sags: the least that a plate lets pass.
-    const one = heights(1).find((high) => mightOnOneEdge(answer, workshop, stock, high));
+    const one = heights(1).find((high) => mightOnOneEdge(answer, allowed, stock, high));
     const [two] = heights(2);
     return (['front', 'back', 'both'] as const).flatMap((at): Candidate[] => {
       const high = at === 'both' ? two : one;
