@@ -8,11 +8,16 @@ const METRIC = /\b\d[\d.,]* ?(mm|cm|m²|l|kg|N|MPa|GPa|°C)(?![\w/])/g;
 const INCH = /\b\d[\d./ ]* ?(in(?=[.,;)]|$)|ft|sq ft|qt|lb|lbf|psi|°F)(?![\w/])/g;
 const SOLD = /^(5|10) mm$/;
 
-for (const [id, foreign] of [
-  ['bindery', METRIC],
-  ['print-shed', INCH],
+/** Words of the trade of those who work otherwise; a setting of the project offers both. */
+const BRITISH = /\b(housings?|housed?|rebate[ds]?|castors?|toe boards?|colours?|metres?)\b/gi;
+const AMERICAN = /\b(dado\w*|rabbet\w*|casters?|toe kicks?|colors?|meters?)\b/gi;
+const CHOICE = 'housing, rebate, toe board';
+
+for (const [id, foreign, words] of [
+  ['bindery', METRIC, BRITISH],
+  ['print-shed', INCH, AMERICAN],
 ] as const) {
-  test(`every page of the ${id} is in the units it works in`, { tag: '@long' }, async ({ page, own: shed }) => {
+  test(`every page of the ${id} is in the units and words it works in`, { tag: '@long' }, async ({ page, own: shed }) => {
     test.setTimeout(900_000);
     if (id === 'bindery') await page.request.post(`${shed.url}/api/projects/demo?of=bindery`);
     const file = (await (await page.request.get(`${shed.url}/api/projects/${id}/file`)).json()) as { pieces: object };
@@ -21,7 +26,8 @@ for (const [id, foreign] of [
       await page.evaluate(() => document.querySelectorAll('details').forEach((d) => (d.open = true)));
       const text = await page.evaluate(() => document.body.innerText);
       for (const line of text.split('\n'))
-        for (const figure of line.match(foreign) ?? []) if (!SOLD.test(figure)) found.push(`${where}: ${line.slice(0, 160)}`);
+        for (const figure of [...(line.match(foreign) ?? []), ...(line.includes(CHOICE) ? [] : (line.match(words) ?? []))])
+          if (!SOLD.test(figure)) found.push(`${where}: ${line.slice(0, 160)}`);
     };
     for (const at of [...PAGES, ...Object.keys(file.pieces).flatMap((p) => STATIONS.map((s) => `/pieces/${p}/${s}`))]) {
       await page.goto(`${shed.url}/p/${id}${at}`);

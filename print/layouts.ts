@@ -1,5 +1,6 @@
 import { flawsOn, leftOn, partsOn, type LaidSheet } from '../core/cutting/laid.js';
 import { cutsOf, inOrder } from '../core/cutting/cuts.js';
+import { writeMoney } from '../core/figure/index.js';
 import { fallsText, shopMoney, toolFor } from '../core/layout/index.js';
 import type { Tools } from '../core/project/index.js';
 import type { Stock } from '../core/stock/index.js';
@@ -98,7 +99,7 @@ function shopPage(paper: Paper, stocks: readonly LaidStock[], { precision, tools
   const count = asked.reduce((sum, a) => sum + a.cuts.length, 0);
   const money = shopMoney(count, tools);
   paper.text(
-    `${count} ${count === 1 ? 'cut' : 'cuts'}${money > 0 ? `, for ${Math.round(money * 100) / 100} more` : ', in the price'}. Each figure is what the first piece keeps.`,
+    `${count} ${count === 1 ? 'cut' : 'cuts'}${money > 0 ? `, for ${writeMoney(money, precision)} more` : ', in the price'}. Each figure is what the first piece keeps.`,
   );
   for (const { name, sheets, cuts } of asked) {
     paper.heading(name, 13);

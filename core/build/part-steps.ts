@@ -2,7 +2,7 @@ import { area, say } from '../figure/index.js';
 import { toMm } from '../length/index.js';
 import { aslantText, type Part } from '../parts/index.js';
 import type { EdgeTreatment } from '../piece/index.js';
-import type { Settings } from '../project/index.js';
+import { precisionOf, type Settings } from '../project/index.js';
 import { TAKES } from './minutes.js';
 import { drillSetups, recessSetups, sawSetups } from './setups.js';
 import { draft, type Draft } from './step.js';
@@ -57,7 +57,7 @@ export function partSteps(
       minutes: shapes.length * TAKES.shape,
       says: shapes.flatMap(({ part }) => {
         const p = byId.get(part);
-        return p ? aslantText(p.member, { unit: settings.unit, step: settings.step }).map((text) => say`${p.letter}: ${text}.`) : [];
+        return p ? aslantText(p.member, precisionOf(settings)).map((text) => say`${p.letter}: ${text}.`) : [];
       }),
       cautions: [CAUTIONS.saw],
     }),

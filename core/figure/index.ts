@@ -4,3 +4,5 @@ export * from './sentence.js';
 export * from './are-alike.js';
 export * from './as-before.js';
 export { grouped } from './grouped.js';
+export { writeMoney } from './money.js';
+export { inTerms, type Terms } from './terms.js';

@@ -1,4 +1,6 @@
 import { asKg, type Kilograms, type Megapascals, type Newtons } from '../measures/index.js';
+import { writeMoney } from './money.js';
+import { atTerms, inTerms } from './terms.js';
 import { exactText, formatLength, formatSold, mm, UNITS_PER, type Length, type Precision } from '../length/index.js';
 
 /** A quantity inside a sentence, written only when it is known which units the reader uses. */
@@ -11,6 +13,9 @@ export type Quantity =
   | { readonly kind: 'mass'; readonly kg: Kilograms }
   | { readonly kind: 'force'; readonly newtons: Newtons }
   | { readonly kind: 'stress'; readonly mpa: Megapascals }
+  | { readonly kind: 'money'; readonly amount: number }
+  /** A word that shops which work in inches have another for. */
+  | { readonly kind: 'term'; readonly word: string }
   /** In m², litres and °C. */
   | { readonly kind: 'area' | 'volume' | 'temperature'; readonly amount: number };
 
@@ -41,6 +46,8 @@ export const stress = (mpa: Megapascals): Quantity => ({ kind: 'stress', mpa });
 export const area = (amount: number): Quantity => ({ kind: 'area', amount });
 /** A volume in litres for use in a sentence. @example volume(0.5) // { kind: 'volume', amount: 0.5 } */
 export const volume = (amount: number): Quantity => ({ kind: 'volume', amount });
+/** An amount of the project's money for use in a sentence. @example money(2) // { kind: 'money', amount: 2 } */
+export const money = (amount: number): Quantity => ({ kind: 'money', amount });
 /** A temperature in °C for use in a sentence. @example temperature(20) // { kind: 'temperature', amount: 20 } */
 export const temperature = (amount: number): Quantity => ({ kind: 'temperature', amount });
 
@@ -48,14 +55,27 @@ function isSentence(slot: Slot): slot is Sentence {
   return Array.isArray(slot);
 }
 
+/** What is written in a template, by template: its words of the trade apart from the rest. */
+const written = new WeakMap<TemplateStringsArray, readonly Sentence[]>();
+
+function writtenIn(strings: TemplateStringsArray): readonly Sentence[] {
+  const known = written.get(strings);
+  if (known) return known;
+  const apart = strings.map((text) =>
+    atTerms(text).flatMap((part, i): Sentence => (part === '' ? [] : [i % 2 === 1 ? { kind: 'term', word: part } : part])),
+  );
+  written.set(strings, apart);
+  return apart;
+}
+
 /**
- * Builds a sentence from a template.
+ * Builds a sentence from a template. Words of the trade that are written in it follow the shop's unit; what is put in stays as it is.
  * @example say`The shelf is ${len(mm(587.1))} long.`
  */
 export function say(strings: TemplateStringsArray, ...slots: readonly Slot[]): Sentence {
   const parts: (string | Quantity)[] = [];
-  strings.forEach((text, i) => {
-    if (text) parts.push(text);
+  writtenIn(strings).forEach((texts, i) => {
+    texts.forEach((text) => parts.push(text));
     const slot = slots[i];
     if (slot === undefined) return;
     if (isSentence(slot)) slot.forEach((part) => parts.push(part));
@@ -173,6 +193,10 @@ function writeQuantity(quantity: Quantity, precision: Precision): string {
       return writeVolume(quantity.amount, precision.unit);
     case 'temperature':
       return writeTemperature(quantity.amount, precision.unit);
+    case 'money':
+      return writeMoney(quantity.amount, precision);
+    case 'term':
+      return inTerms(quantity.word, precision.terms ?? precision.unit);
   }
 }
 

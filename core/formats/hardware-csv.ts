@@ -1,4 +1,5 @@
 import type { LengthUnit } from '../length/index.js';
+import { countedBy, soldBy } from './sold-by.js';
 import { isSameHardware, type Hardware } from '../stock/index.js';
 import { csvOf, exactly, field, isFault, lengthIn, numberIn, type CellOf, type FieldFault, type ListFault, type Read } from './csv.js';
 import { readTable, type ListColumn, type ListLayout, type Understood } from './list-table.js';
@@ -17,11 +18,11 @@ const COLUMNS: Readonly<Record<Column, ListColumn>> = {
 };
 const LAYOUT: ListLayout<Column> = { columns: COLUMNS };
 
+/** An amount counted in something else, to a millionth, so that it comes back as it was. */
+const counted = (amount: number, times: number): number => Math.round(amount * times * 1e6) / 1e6;
+
 /** The longest list that is read at once. */
 const LONGEST = 1000;
-
-/** What each is counted by, as it is written. */
-const COUNTED: Readonly<Record<Hardware['each'], string>> = { piece: 'piece', pair: 'pair', run: 'metre', litre: 'litre' };
 
 /**
  * Screws, edging, finish and the like as CSV, as each is sold and what there is of it.
@@ -30,21 +31,21 @@ const COUNTED: Readonly<Record<Hardware['each'], string>> = { piece: 'piece', pa
 export function hardwareCsv(all: readonly Hardware[], unit: LengthUnit): string {
   const rows = all.map((h) => [
     h.what,
-    COUNTED[h.each],
+    soldBy(h.each, unit).name,
     h.length === undefined ? '' : exactly(h.length, unit),
     h.thick === undefined ? '' : exactly(h.thick, unit),
-    h.pack,
+    counted(h.pack, soldBy(h.each, unit).times),
     h.price ?? '',
-    h.onHand ?? '',
+    h.onHand === undefined ? '' : counted(h.onHand, soldBy(h.each, unit).times),
   ]);
   return csvOf([[...HEADER], ...rows]);
 }
 
-function countedIn(text: string): Read<Hardware['each']> {
-  const found = (Object.keys(COUNTED) as Hardware['each'][]).find(
-    (each) => COUNTED[each] === text.toLowerCase() || each === text.toLowerCase(),
-  );
-  return found ? { ok: true, value: found } : { ok: false, accepted: Object.values(COUNTED).join(', ') };
+type Counted = NonNullable<ReturnType<typeof countedBy>>;
+
+function countedIn(text: string): Read<Counted> {
+  const found = countedBy(text);
+  return found ? { ok: true, value: found } : { ok: false, accepted: 'piece, pair, metre or foot, litre or quart' };
 }
 
 /** The least of a packet, so that it is more than nothing. */
@@ -53,10 +54,11 @@ const LEAST_PACK = 0.001;
 function hardwareFrom(cell: CellOf<Column>, unit: LengthUnit, known: readonly Hardware[]): Hardware | FieldFault<Column> {
   const what = cell('what').slice(0, 120);
   if (what === '') return { column: 'what', given: '', accepted: 'what it is called, as lists of what to buy call it' };
-  const each = field(cell, 'counted by', 'piece' as const, countedIn);
+  const by = field(cell, 'counted by', { each: 'piece', times: 1 } as Counted, countedIn);
   const length = field(cell, 'length', undefined, (text) => lengthIn(text, unit));
   const thick = field(cell, 'thick', undefined, (text) => lengthIn(text, unit));
-  for (const one of [each, length, thick]) if (isFault<Column>(one)) return one;
+  for (const one of [by, length, thick]) if (isFault<Column>(one)) return one;
+  const { each, times } = by as Counted;
   const is = { what, each, ...(length === undefined ? {} : { length }), ...(thick === undefined ? {} : { thick }) } as Omit<
     Hardware,
     'pack'
@@ -68,9 +70,9 @@ function hardwareFrom(cell: CellOf<Column>, unit: LengthUnit, known: readonly Ha
   for (const one of [pack, price, onHand]) if (isFault<Column>(one)) return one;
   return {
     ...is,
-    pack: pack as number,
+    pack: cell('in one pack') === '' ? (pack as number) : counted(pack as number, 1 / times),
     ...(price === undefined ? {} : { price: price as number }),
-    ...(onHand === undefined ? {} : { onHand: onHand as number }),
+    ...(onHand === undefined ? {} : { onHand: cell('on hand') === '' ? (onHand as number) : counted(onHand as number, 1 / times) }),
   };
 }
 

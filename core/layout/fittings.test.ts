@@ -27,9 +27,12 @@ test('exactly a box is one box, enough on hand is none, and what is sold otherwi
 });
 
 test('a start for what nobody said how it is sold', () => {
-  expect(soldAs(screws)).toEqual({ what: 'wood screws No. 8', each: 'piece', length: mm(60), pack: 100 });
-  expect(soldAs(edging)).toEqual({ what: 'edging', each: 'run', thick: mm(1), pack: 10 });
-  expect(soldAs({ what: 'slides', length: mm(500), count: 7, each: 'pair' })).toMatchObject({ pack: 1, each: 'pair' });
+  expect(soldAs(screws, 'mm')).toEqual({ what: 'wood screws No. 8', each: 'piece', length: mm(60), pack: 100 });
+  expect(soldAs(edging, 'mm')).toEqual({ what: 'edging', each: 'run', thick: mm(1), pack: 10 });
+  expect(soldAs({ what: 'slides', length: mm(500), count: 7, each: 'pair' }, 'mm')).toMatchObject({ pack: 1, each: 'pair' });
+  // A roll of 25 ft is 7.62 m, and a quart 0.946 l.
+  expect(soldAs(edging, 'in').pack).toBeCloseTo(7.62, 9);
+  expect(soldAs({ what: 'oil', count: 2, each: 'litre' }, 'in').pack).toBeCloseTo(0.946353, 6);
 });
 
 test('slides are priced by their own record, a pair at a time', () => {

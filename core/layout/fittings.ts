@@ -1,4 +1,5 @@
-import { toMm } from '../length/index.js';
+import { QUARTS_PER_LITRE } from '../figure/index.js';
+import { toMm, type LengthUnit } from '../length/index.js';
 import type { Bought } from '../piece/index.js';
 import type { Hardware, Slide } from '../stock/index.js';
 
@@ -57,12 +58,15 @@ export function fittingsMoney(lines: readonly FittingLine[]): { readonly money: 
   return { money: lines.reduce((sum, l) => sum + (l.money ?? 0), 0), atLeast: lines.some((l) => l.money === null) };
 }
 
+/** The usual roll and tin: 10 m or 25 ft, a litre or a quart. */
+const USUAL_PACK = { mm: { run: 10, litre: 1 }, in: { run: 25 * 0.3048, litre: 1 / QUARTS_PER_LITRE } } as const;
+
 /**
  * How something is sold before anyone said: one at a time, or by the usual box, roll or tin.
- * @example soldAs({ what: 'shelf pins Ø5', count: 4, each: 'piece' }).what // 'shelf pins Ø5'
+ * @example soldAs({ what: 'shelf pins Ø5', count: 4, each: 'piece' }, 'mm').what // 'shelf pins Ø5'
  */
-export function soldAs({ what, each, length, thick }: Bought): Hardware {
-  const pack = each === 'run' ? 10 : /screws/.test(what) ? 100 : 1;
+export function soldAs({ what, each, length, thick }: Bought, unit: LengthUnit): Hardware {
+  const pack = each === 'run' || each === 'litre' ? USUAL_PACK[unit][each] : /screws/.test(what) ? 100 : 1;
   return {
     what,
     each,

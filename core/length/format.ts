@@ -5,6 +5,10 @@ export interface Precision {
   readonly unit: LengthUnit;
   /** The finest step that is written: mm 1, 0.5 or 0.1; inches 1/8 to 1/64. */
   readonly step: Length;
+  /** Whose words of the trade are read: those of the unit where nothing is said. */
+  readonly terms?: LengthUnit;
+  /** The currency that money is written in, by its ISO 4217 code. */
+  readonly currency?: string;
 }
 
 /** What units are called. */

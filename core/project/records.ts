@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { DistanceSchema, SizeSchema, mm, sizeMeant, type Meant } from '../length/index.js';
+import { DistanceSchema, SizeSchema, mm, sizeMeant, type Meant, type Precision } from '../length/index.js';
 import { RoundingSchema } from '../run/index.js';
 import { NameSchema } from '../ids/index.js';
 
@@ -105,10 +105,22 @@ export const SettingsSchema = Type.Object(
     /** What the saw blade takes away; the usual one where it was not measured. */
     kerf: Type.Optional(KerfSchema),
     tools: Type.Optional(ToolsSchema),
+    /** Whose words of the trade are read, where they are not those of the unit: housing and rebate, or dado and rabbet. */
+    terms: Type.Optional(Type.Union([Type.Literal('mm'), Type.Literal('in')])),
+    /** The currency of all prices, by its ISO 4217 code; numbers alone where it is left out. */
+    currency: Type.Optional(Type.String({ pattern: '^[A-Z]{3}$' })),
   },
   closed,
 );
 export type Settings = Static<typeof SettingsSchema>;
+
+/**
+ * How lengths, words and money are written in a project.
+ * @example precisionOf(SHOP.settings).unit // 'mm'
+ */
+export function precisionOf({ unit, step, terms, currency }: Settings): Precision {
+  return { unit, step, ...(terms ? { terms } : {}), ...(currency ? { currency } : {}) };
+}
 
 /** A project by itself, without what is in it. */
 export const ProjectSchema = Type.Object({ name: NameSchema, settings: SettingsSchema }, closed);

@@ -1,4 +1,5 @@
-import { keptMembers, type Piece, type Shape } from '../piece/index.js';
+import { inTerms, type Terms } from '../figure/index.js';
+import { keptMembers, type Member, type Piece, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { shellOf } from './kinds.js';
 
@@ -13,13 +14,21 @@ export * from './leaning/spec.js';
 export * from './wall-board/spec.js';
 export { CASE } from './panel-case/ids.js';
 
+/** A member whose name begins with what it is, in the shop's terms. */
+function inShopTerms(member: Member, terms: Terms): Member {
+  const { role, label } = member;
+  const term = inTerms(role, terms);
+  return term !== role && label.startsWith(role) ? { ...member, label: `${term}${label.slice(role.length)}` } : member;
+}
+
 /** The geometry of a piece, whatever its shell is. @example shapeOf(SOLVED.piece, SHOP).members.length // 5 */
 export function shapeOf(piece: Piece, workshop: Workshop): Shape {
   const shape = shellOf(piece).shape(piece, workshop);
   const { forBooks, shelfLoad } = piece;
+  const { unit, terms = unit } = workshop.settings;
   return {
     ...shape,
-    members: keptMembers(shape.members),
+    members: keptMembers(shape.members.map((m) => inShopTerms(m, terms))),
     ...(forBooks ? { forBooks } : {}),
     ...(shelfLoad === undefined ? {} : { shelfLoad }),
   };

@@ -1,4 +1,4 @@
-import { len, mass, say, type Sentence } from '../figure/index.js';
+import { len, mass, money as amountOf, say, type Sentence } from '../figure/index.js';
 import { applyEdit } from '../kinds/index.js';
 import { asKg } from '../measures/index.js';
 import type { Bought, Feature, Letters, PieceEdit } from '../piece/index.js';
@@ -50,7 +50,7 @@ function weighs(before: Solution, after: Solution): Sentence[] {
 function money(before: Solution, after: Solution, workshop: Workshop): Sentence[] {
   const by = addedCost(before, after, workshop);
   if (by === null) return [say`what its wood costs is not known`];
-  return Math.abs(by) < NOTHING_MONEY ? [] : [say`its wood ${Math.abs(by).toFixed(2)} ${by > 0 ? 'dearer' : 'cheaper'}`];
+  return Math.abs(by) < NOTHING_MONEY ? [] : [say`its wood ${amountOf(Math.abs(by))} ${by > 0 ? 'dearer' : 'cheaper'}`];
 }
 
 const SIDES = [

@@ -1,6 +1,7 @@
 import { Body, Controller, HttpCode, Inject, Module, Param, Post, Res } from '@nestjs/common';
 import { ApiBody, ApiProduces, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
+import { precisionOf } from '../../core/project/index.js';
 import { ToPrintSchema, type ToPrint } from '../../core/layout/index.js';
 import { Answers } from '../problems/answers.js';
 import { MatchesSchema, edge } from '../problems/schema.validator.js';
@@ -33,7 +34,7 @@ class PrintsController {
   @Answers('Layouts with the order of their cuts, as PDF', { type: 'string', format: 'binary' })
   async layouts(@Param('project') project: string, @Body(edge(LayoutsDto)) { data }: LayoutsDto, @Res() res: Response): Promise<void> {
     const { settings } = (await this.records.workbench(project)).project;
-    const precision = { unit: settings.unit, step: settings.step };
+    const precision = precisionOf(settings);
     const bytes = await this.work.run('layouts', [data, { precision, tools: settings.tools }], { signal: whileWaited(res) });
     res.type('application/pdf').set('Cache-Control', 'no-store').send(Buffer.from(bytes));
   }

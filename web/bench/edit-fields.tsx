@@ -1,6 +1,6 @@
 import { ZERO, type Length } from '../../core/length/index.js';
 import type { PieceEdit } from '../../core/piece/index.js';
-import { usePrecision } from '../data/project.js';
+import { usePrecision, useTerms } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { useSettledBench } from './bench.js';
 import { Ways, type OneWay } from './ways.js';
@@ -27,15 +27,16 @@ function pathOf(patch: unknown, value: unknown): string | null {
 export function useEditFields<P>(whose: 'piece' | 'making', edit: (patch: P) => PieceEdit) {
   const { commit, setDraft } = useSettledBench();
   const precision = usePrecision();
+  const t = useTerms();
   const change = (patch: P, label: string) => commit(edit(patch), label);
-  const length = (label: string, value: Length, patch: (value: Length) => P, zero = false) => (
+  const length = (name: string, value: Length, patch: (value: Length) => P, zero = false) => (
     <LengthField
-      label={label}
-      of={{ in: whose, field: pathOf(patch(NOWHERE), NOWHERE) ?? label }}
+      label={t(name)}
+      of={{ in: whose, field: pathOf(patch(NOWHERE), NOWHERE) ?? name }}
       value={value}
       precision={precision}
       {...(zero ? { least: ZERO } : {})}
-      onCommit={(next) => next !== null && change(patch(next), `Changed ${label.toLowerCase()}`)}
+      onCommit={(next) => next !== null && change(patch(next), `Changed ${t(name).toLowerCase()}`)}
       onDraft={(next) => setDraft(next === null ? null : { kind: 'edit', edit: edit(patch(next)) })}
     />
   );

@@ -3,7 +3,7 @@ import type { Fix } from '../../core/piece/index.js';
 import { dividingMembersOf, findMember } from '../../core/piece/index.js';
 import { dividingMemberId, kindOf } from '../../core/interiors/index.js';
 import { inch, mm, type Length } from '../../core/length/index.js';
-import { usePrecision } from '../data/project.js';
+import { usePrecision, useTerms } from '../data/project.js';
 import { LengthField } from '../shared/length-field.js';
 import { Button, Grid, Select, type Choice, Wide } from '../shared/ui.js';
 import { StockSelect } from '../shared/stock-select.js';
@@ -22,6 +22,7 @@ const NONE = 'none';
 export const MemberForm = memo(function MemberForm({ node, memberId }: { node: string; memberId: string }) {
   const { piece, commit, setDraft, settled, select } = useSettledBench();
   const precision = usePrecision();
+  const t = useTerms();
   const found = findMember(piece.interior, node);
   if (!found?.owner.split) return null;
   const up = found.owner.split.axis === 'up';
@@ -73,7 +74,7 @@ export const MemberForm = memo(function MemberForm({ node, memberId }: { node: s
           <Select
             label="Fixed how"
             value={member.fix ?? (up ? piece.panels.shelves.fix : piece.panels.dividers.fix)}
-            choices={up ? SHELF_FIXES : DIVIDER_FIXES}
+            choices={(up ? SHELF_FIXES : DIVIDER_FIXES).map((f) => ({ ...f, label: t(f.label) }))}
             onChange={(fix) => commit({ kind: 'member', member: node, patch: { fix } }, `Fixed ${name} another way`)}
           />
         </Wide>

@@ -7,7 +7,7 @@ import { keptOf } from '../../core/joints/index.js';
 import type { Member, PlacedSpace } from '../../core/piece/index.js';
 import { marksOf } from '../../core/run/index.js';
 import { shellOf } from '../../core/shells/index.js';
-import { usePrecision } from '../data/project.js';
+import { usePrecision, useTerms } from '../data/project.js';
 import { LengthText } from '../shared/length-text.js';
 import { Sum } from '../shared/sum.js';
 import { Faint } from '../shared/ui.js';
@@ -126,10 +126,12 @@ function Opening({ name, figure, children }: { name: string; figure: Figure; chi
 function FactsOf() {
   const { solution, selection, piece } = useBench();
   const precision = usePrecision();
+  const t = useTerms();
   const { facts: all, outside } = solution.shape;
   // What is told of the whole piece is told where a member of its shell is selected.
   const facts = all.get(selection) ?? (outside.members.has(selection) ? all.get(piece.interior.id) : undefined) ?? [];
-  return facts.map(({ name, figure, count, remark }) => {
+  return facts.map(({ name: own, figure, count, remark }) => {
+    const name = t(own);
     if (count) {
       return (
         <Laid.details key={name} $above={6}>

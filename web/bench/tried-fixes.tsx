@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { Check } from '../../core/checks/index.js';
-import { writeMass, writeSentence } from '../../core/figure/index.js';
+import { writeMass, writeMoney, writeSentence } from '../../core/figure/index.js';
 import type { TriedFix } from '../../core/solution/index.js';
 import { usePrecision } from '../data/project.js';
 import { Faint } from '../shared/ui.js';
@@ -24,7 +24,9 @@ export function TriedLine({ tried: { mends, why, addedKg, addedCost } }: { tried
   const adds = [
     ...(Math.abs(addedKg) < NOTHING.kg ? [] : [signed(addedKg, writeMass(asKg(Math.abs(addedKg)), precision.unit))]),
     ...(addedCost === null ? ['price not known'] : []),
-    ...(addedCost === null || Math.abs(addedCost) < NOTHING.cost ? [] : [`cost ${signed(addedCost, Math.abs(addedCost).toFixed(2))}`]),
+    ...(addedCost === null || Math.abs(addedCost) < NOTHING.cost
+      ? []
+      : [`cost ${signed(addedCost, writeMoney(Math.abs(addedCost), precision))}`]),
   ];
   return <Faint>{['Fixes it', ...(adds.length > 0 ? adds : ['adds nothing'])].join(' · ')}</Faint>;
 }

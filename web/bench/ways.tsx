@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { writeSentence } from '../../core/figure/index.js';
 import type { PieceEdit } from '../../core/piece/index.js';
 import type { WayCosts } from '../../core/solution/index.js';
-import { usePrecision } from '../data/project.js';
+import { usePrecision, useTerms } from '../data/project.js';
 import { PictureChoice, type Picture } from '../shared/picture-choice.js';
 import { Button, Faint, Row, Select, Wide, WideTick, type Choice } from '../shared/ui.js';
 import { useWorker } from '../shared/use-worker.js';
@@ -121,9 +121,12 @@ function Costs<T extends string>({ label, value, choices, edit, asks = 'What eac
 }
 
 /** One of a few ways to make something, by its picture where there is one, with what each of them costs where that is asked for. */
-export function Ways<T extends string>({ said, ...props }: WaysProps<T> & { readonly said: (way: T) => string }) {
+export function Ways<T extends string>({ said, ...asked }: WaysProps<T> & { readonly said: (way: T) => string }) {
   const { commit } = useSettledBench();
-  const { label, value, choices, edit } = props;
+  const t = useTerms();
+  const { value, edit } = asked;
+  const label = t(asked.label);
+  const choices = asked.choices.map((c) => ({ ...c, label: t(c.label), says: t(c.says) }));
   const onChange = (way: T) => commit(edit(way), said(way));
   const pictured = choices.flatMap((c) => (c.picture ? [{ ...c, picture: c.picture }] : []));
   return (
@@ -133,7 +136,7 @@ export function Ways<T extends string>({ said, ...props }: WaysProps<T> & { read
       ) : (
         <Select label={label} value={value} choices={choices} onChange={onChange} />
       )}
-      <Costs {...props} />
+      <Costs {...asked} label={label} choices={choices} />
     </Wide>
   );
 }

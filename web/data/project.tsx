@@ -1,7 +1,8 @@
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { DEFAULT_STEP, PRECISIONS, type Length, type LengthUnit, type Precision } from '../../core/length/index.js';
-import type { Settings, Workshop } from '../../core/project/index.js';
+import { inTerms, writeMoney } from '../../core/figure/index.js';
+import { precisionOf, type Settings, type Workshop } from '../../core/project/index.js';
 import { workshopFor } from '../../core/project/workshop.js';
 import type { Kind, Records, Workbench } from './api.js';
 import { BrowserErrands, NOWHERE, type ErrandBox } from './errands.js';
@@ -37,6 +38,18 @@ export function usePrecision(): Precision {
   return useProject().precision;
 }
 
+/** Writes a text of the program's own in the shop's terms. */
+export function useTerms(): (text: string) => string {
+  const { unit, terms = unit } = usePrecision();
+  return (text) => inTerms(text, terms);
+}
+
+/** Writes an amount of the project's money. */
+export function useMoney(): (amount: number) => string {
+  const precision = usePrecision();
+  return (amount) => writeMoney(amount, precision);
+}
+
 /** A record of the project by its id; undefined where there is none. */
 export function useRecord<K extends Kind>(kind: K, id: string | undefined): Records[K] | undefined {
   const { bench } = useProject();
@@ -60,12 +73,14 @@ function usePrecisionOf(project: string, own: Precision = { unit: 'mm', step: DE
   const [glancing, glance] = useState(false);
   const unit = glancing ? otherUnit(own.unit) : own.unit;
   const step = glancing ? DEFAULT_STEP[unit] : stepOf(chosen, own);
+  // The other unit is looked at, not another shop's words.
+  const { terms = own.unit, currency } = own;
   const setStep = (next: Length) => {
     const text = `${own.unit} ${next}`;
     localStorage.setItem(stepKey(project), text);
     choose(text);
   };
-  return { precision: { unit, step }, setStep, glance };
+  return { precision: { unit, step, terms, ...(currency ? { currency } : {}) }, setStep, glance };
 }
 
 /** The records that pieces rest on. */
@@ -119,7 +134,7 @@ export function ProjectProvider({
     refetchInterval: () => (saver.getWaiting() === 0 && saver.trouble === null ? LOOKS : false),
   });
   const bench = query.data;
-  const { precision, setStep, glance } = usePrecisionOf(id, bench?.project.settings);
+  const { precision, setStep, glance } = usePrecisionOf(id, bench && precisionOf(bench.project.settings));
   // What pieces rest on, and no more: another edit of the bench must not have them all worked out anew.
   const settings = bench?.project.settings;
   const { openings, things, stock, slides, people } = bench?.records ?? {};

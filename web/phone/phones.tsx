@@ -13,7 +13,7 @@ const OnWhite = styled.svg`
 const KEY = ['shop'] as const;
 
 /** The time of day of a moment, ms since 1970. */
-const clock = (at: number) => new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+const clock = (at: number) => new Date(at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
 
 /** A QR code as a picture of squares. */
 function Code({ text }: { text: string }) {
@@ -98,7 +98,7 @@ export function Phones() {
               <Row>
                 {p.name}{' '}
                 <Faint>
-                  since {new Date(p.pairedAt).toLocaleDateString('en-GB')}, here last on {new Date(p.usedAt).toLocaleDateString('en-GB')}
+                  since {new Date(p.pairedAt).toLocaleDateString()}, here last on {new Date(p.usedAt).toLocaleDateString()}
                 </Faint>
                 <TakeOut name={p.name} onPress={() => void look(api.letGo(p.id))} />
               </Row>

@@ -6,6 +6,7 @@ import { KERF_MEANT, type Settings } from '../../core/project/index.js';
 import { NAMED_LIMITS } from '../../core/carry/index.js';
 import { useHistory } from '../data/history.js';
 import { usePrecision, useProject } from '../data/project.js';
+import { without } from '../shared/without.js';
 import { Header } from '../shared/header.js';
 import { Phones } from '../phone/phones.js';
 import { Changes } from './changes.js';
@@ -13,9 +14,26 @@ import { ChangeUnit, UNITS } from './change-unit.js';
 import { ToolsForm } from './tools-form.js';
 import { WhatItDoes } from './what-it-does.js';
 import { LengthField } from '../shared/length-field.js';
-import { Faint, FieldLabel, Grid, Page, Section, Select, TextInput } from '../shared/ui.js';
+import { Faint, FieldLabel, Grid, Page, Section, Select, TextInput, type Choice } from '../shared/ui.js';
 
 const PROJECT = ['project'];
+
+const TERMS: readonly Choice<LengthUnit>[] = [
+  { id: 'mm', label: 'housing, rebate, toe board' },
+  { id: 'in', label: 'dado, rabbet, toe kick' },
+];
+
+const NO_CURRENCY = 'none';
+
+const NAMES = new Intl.DisplayNames(undefined, { type: 'currency' });
+
+/** Every currency that the browser knows, by its name in the builder's own language. */
+const CURRENCIES: readonly Choice<string>[] = [
+  { id: NO_CURRENCY, label: 'none: numbers alone' },
+  ...Intl.supportedValuesOf('currency')
+    .map((id) => ({ id, label: `${id} ${NAMES.of(id) ?? ''}` }))
+    .sort((a, b) => a.label.localeCompare(b.label)),
+];
 
 /** The choices that hold for every piece of the project. */
 export function ProjectSettings() {
@@ -27,6 +45,9 @@ export function ProjectSettings() {
   const [name, setName] = useState(project.name);
   const save = (patch: Partial<Settings>) => saver.saveProject({ ...project, settings: { ...settings, ...patch } }, project);
   const { limit, rounding } = settings;
+  // What is as usual is not kept.
+  const put = (key: 'terms' | 'currency', value: string, usual: string) =>
+    saver.saveProject({ ...project, settings: value === usual ? without(settings, key) : { ...settings, [key]: value } }, project);
   const [wanted, setWanted] = useState<LengthUnit | null>(null);
   return (
     <>
@@ -45,6 +66,18 @@ export function ProjectSettings() {
               <TextInput maxLength={80} />
             </TextField>
             <Select label="Works in" value={settings.unit} choices={UNITS} onChange={setWanted} />
+            <Select
+              label="Words of the trade"
+              value={settings.terms ?? settings.unit}
+              choices={TERMS}
+              onChange={(terms) => put('terms', terms, settings.unit)}
+            />
+            <Select
+              label="Currency of prices"
+              value={settings.currency ?? NO_CURRENCY}
+              choices={CURRENCIES}
+              onChange={(code) => put('currency', code, NO_CURRENCY)}
+            />
           </Grid>
           {wanted !== null && wanted !== settings.unit ? <ChangeUnit to={wanted} onSettled={() => setWanted(null)} /> : null}
         </Section>

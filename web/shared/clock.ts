@@ -16,7 +16,7 @@ export function clockOf(text: string): number | null {
   return Number(found[2]) < 60 && minutes <= 24 * 60 ? minutes : null;
 }
 
-const MOMENT_TEXT = new Intl.DateTimeFormat('en-GB', {
+const MOMENT_TEXT = new Intl.DateTimeFormat(undefined, {
   day: 'numeric',
   month: 'short',
   year: 'numeric',
@@ -24,10 +24,10 @@ const MOMENT_TEXT = new Intl.DateTimeFormat('en-GB', {
   minute: '2-digit',
 });
 
-/** A moment for reading, by the clock here. @example "4 May 2026, 18:05" */
+/** A moment for reading, by the clock and the customs here. */
 export const momentText = (at: string): string => MOMENT_TEXT.format(new Date(at));
 
-const DAY_TEXT = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
+const DAY_TEXT = new Intl.DateTimeFormat(undefined, { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
 
-/** A day for reading. @example "Mon, 4 May" */
+/** A day for reading, by the customs here. */
 export const dayText = (day: string): string => DAY_TEXT.format(new Date(`${day}T00:00:00Z`));

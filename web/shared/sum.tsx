@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import { CornerDownRight, PenLine } from 'lucide-react';
-import { columnSum, type Figure, type SumLine, type Unit } from '../../core/figure/index.js';
+import { columnSum, inTerms, type Figure, type SumLine, type Unit } from '../../core/figure/index.js';
 import { exactText, writeLength, type Length, type Precision } from '../../core/length/index.js';
 import { LengthText } from './length-text.js';
 import { useLeads } from './leads.js';
@@ -112,6 +112,9 @@ export function Sum({ figure, precision, answer }: { figure: Figure<Unit>; preci
   }
   const shown = trail.at(-1) ?? figure;
   const lines = columnSum(shown);
+  // What a record or a space is called was typed.
+  const termed = ({ operation: of }: Figure<Unit>, label: string) =>
+    of.kind === 'leaf' && of.source && 'id' in of.source ? label : inTerms(label, precision.terms ?? precision.unit);
   return (
     <div>
       {trail.length > 0 ? (
@@ -127,7 +130,7 @@ export function Sum({ figure, precision, answer }: { figure: Figure<Unit>; preci
           {lines.map((line, i) => {
             const last = i === lines.length - 1;
             const result = line.sign === '=' || line.sign === '→';
-            const label = line.label || (last ? answer : '');
+            const label = termed(line.figure, line.label || (last ? answer : ''));
             return (
               <tr key={i} className={`${result ? 'result' : ''} ${last ? 'answer' : ''}`}>
                 <td className="sign">{line.sign}</td>

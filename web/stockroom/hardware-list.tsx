@@ -1,19 +1,19 @@
 import { hardwareCsv, readHardware } from '../../core/formats/hardware-csv.js';
+import { inShop, soldBy } from '../../core/formats/sold-by.js';
 import { isSameHardware } from '../../core/stock/index.js';
 import { formatLength } from '../../core/length/index.js';
 import type { Hardware } from '../../core/stock/index.js';
 import { newId } from '../data/defaults.js';
-import { usePrecision, useProject } from '../data/project.js';
+import { useMoney, usePrecision, useProject } from '../data/project.js';
 import { TakeOut } from '../shared/take-out.js';
 import { Faint, Row, Section, Table } from '../shared/ui.js';
 import { CsvList } from './csv-list.js';
-
-const UNIT: Readonly<Record<Hardware['each'], string>> = { piece: '', pair: ' pairs', run: ' m', litre: ' l' };
 
 /** Screws, edging, finish and the like as they are sold: entered where they are asked for, listed here. */
 export function HardwareList() {
   const { bench, saver } = useProject();
   const precision = usePrecision();
+  const inMoney = useMoney();
   const all = bench.records.hardware;
   const read = (text: string) => {
     const { hardware, faults, understood } = readHardware(
@@ -75,13 +75,11 @@ export function HardwareList() {
                   {h.length === undefined ? '' : `, ${formatLength(h.length, precision)} ${precision.unit}`}
                 </td>
                 <td className="figure">
-                  {h.pack}
-                  {UNIT[h.each]}
+                  {inShop(h.pack, h.each, precision.unit)} {soldBy(h.each, precision.unit).short}
                 </td>
-                <td className="figure">{h.price ?? ''}</td>
+                <td className="figure">{h.price === undefined ? '' : inMoney(h.price)}</td>
                 <td className="figure">
-                  {h.onHand ?? 0}
-                  {UNIT[h.each]}
+                  {inShop(h.onHand ?? 0, h.each, precision.unit)} {soldBy(h.each, precision.unit).short}
                 </td>
                 <td>
                   <TakeOut name={h.what} onPress={() => void saver.remove('hardware', id)} />

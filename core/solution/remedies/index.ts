@@ -157,8 +157,12 @@ interface Step {
 /** Where changes do not mend it alone, so many of those that help most are each followed by another, up to so many together. */
 const TOGETHER = { helping: 3, most: 3, enough: 3 } as const;
 
-const lowered = ([first = '', ...rest]: Sentence): Sentence =>
-  typeof first === 'string' ? [`${first.charAt(0).toLowerCase()}${first.slice(1)}`, ...rest] : [first, ...rest];
+const small = (text: string) => `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
+
+const lowered = ([first = '', ...rest]: Sentence): Sentence => {
+  if (typeof first === 'string') return [small(first), ...rest];
+  return [first.kind === 'term' ? { ...first, word: small(first.word) } : first, ...rest];
+};
 
 const both = (first: Candidate, second: Candidate): Candidate => ({
   label: say`${first.label}, and ${lowered(second.label)}`,

@@ -1,13 +1,14 @@
 import { useState } from 'react';
 import { writeFine } from '../../../core/figure/index.js';
 import { mm, toMm } from '../../../core/length/index.js';
-import { usePrecision } from '../../data/project.js';
+import { usePrecision, useTerms } from '../../data/project.js';
 import { Grid, Panel, Table } from '../../shared/ui.js';
 import { LengthTrial, MassTrial, MaterialTrial, propertiesFor, sagOfShelf } from '../trial.js';
 
 /** What fixed and loose shelves do and cost. */
 export function FixedLoose() {
   const { unit } = usePrecision();
+  const t = useTerms();
   const [span, setSpan] = useState(mm(800));
   const [kg, setKg] = useState(30);
   const [material, setMaterial] = useState('birch-plywood');
@@ -16,9 +17,9 @@ export function FixedLoose() {
   return (
     <>
       <p>
-        On paper, ends that cannot turn make a shelf five times as stiff. In wood they turn: pins and cleats hold nothing, and a housing or
-        a few screws give long before the shelf is held. So every verdict takes the ends as free to turn, and the best case is shown beside
-        it.
+        On paper, ends that cannot turn make a shelf five times as stiff. In wood they turn: pins and cleats hold nothing, and a{' '}
+        {t('housing')} or a few screws give long before the shelf is held. So every verdict takes the ends as free to turn, and the best
+        case is shown beside it.
       </p>
       <Panel role="group" aria-label="Ends to try">
         <Grid $columns={3}>
@@ -42,7 +43,8 @@ export function FixedLoose() {
       <h2>What each costs</h2>
       <ul>
         <li>
-          A fixed shelf ties the sides together and keeps the case from racking. It stays where it is, and its housings weaken the sides.
+          A fixed shelf ties the sides together and keeps the case from racking. It stays where it is, and its {t('housings')} weaken the
+          sides.
         </li>
         <li>A loose one moves later and is made in a minute. It does nothing for the case, which then wants a back or a fixed shelf.</li>
         <li>A usual way: one fixed shelf near the middle height, the others loose.</li>

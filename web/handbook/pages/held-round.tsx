@@ -2,13 +2,14 @@ import { useMemo, useState } from 'react';
 import { sagAllRound, sagOfPanel, type Bending, type PanelSpec } from '../../../core/carry/index.js';
 import { writeFine, writeStiffness } from '../../../core/figure/index.js';
 import { mm, toMm } from '../../../core/length/index.js';
-import { usePrecision } from '../../data/project.js';
+import { usePrecision, useTerms } from '../../data/project.js';
 import { Faint, Grid, Panel, Table } from '../../shared/ui.js';
 import { evenBeam, LengthTrial, MassTrial, MaterialTrial, propertiesFor, sagOfShelf } from '../trial.js';
 
 /** What it does to a panel that more than its ends is held: shelves at a back, bottoms in grooves. */
 export function HeldRound() {
   const { unit } = usePrecision();
+  const t = useTerms();
   const [wide, setWide] = useState(mm(600));
   const [deep, setDeep] = useState(mm(450));
   const [thickness, setThickness] = useState(mm(6));
@@ -67,9 +68,9 @@ export function HeldRound() {
         </Faint>
       </Panel>
       <p>
-        An edge counts as held in a groove or a rebate, on a ledge, or glued or screwed to something that is itself stiff. A thin back that
-        is tacked on holds no shelf: it counts from {writeFine(12, unit, 1)} on when it is glued, or where screws go through it into studs
-        that were found.
+        An edge counts as held in a groove or a {t('rebate')}, on a ledge, or glued or screwed to something that is itself stiff. A thin
+        back that is tacked on holds no shelf: it counts from {writeFine(12, unit, 1)} on when it is glued, or where screws go through it
+        into studs that were found.
       </p>
       <p>
         A panel that is held on three edges, or on one line, also twists, and that goes by the shear modulus G of the sheet in its own
@@ -77,12 +78,12 @@ export function HeldRound() {
         may be. A rule that makes G out of E would have it five times too stiff.
       </p>
       <p>
-        A toe board on the floor pushes up under the front of the bottom panel and never pulls it down, so that such a bottom sags at its
-        rear. A bearer along the rear, or a back screwed to it, holds that edge too. On a plinth it spans from rail to rail.
+        A {t('toe board')} on the floor pushes up under the front of the bottom panel and never pulls it down, so that such a bottom sags at
+        its rear. A bearer along the rear, or a back screwed to it, holds that edge too. On a plinth it spans from rail to rail.
       </p>
       <p>
-        A bottom under the box, or in a rebate from below, hangs on its screws or on glue. Screws that are pulled out of the edge of plywood
-        or particleboard have no published values: a groove is the safer way.
+        A bottom under the box, or in a {t('rebate')} from below, hangs on its screws or on glue. Screws that are pulled out of the edge of
+        plywood or particleboard have no published values: a groove is the safer way.
       </p>
     </>
   );

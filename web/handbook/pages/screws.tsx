@@ -16,7 +16,7 @@ import { writeFine, writeForce } from '../../../core/figure/index.js';
 import { pocketScrewLength } from '../../../core/joints/index.js';
 import { mm, toMm } from '../../../core/length/index.js';
 import { MATERIALS } from '../../../core/stock/index.js';
-import { usePrecision } from '../../data/project.js';
+import { usePrecision, useTerms } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { Faint, Grid, Panel, Select, Table } from '../../shared/ui.js';
 import { LengthTrial, NumberTrial, propertiesFor } from '../trial.js';
@@ -25,6 +25,7 @@ import { asDegrees, asNewtons } from '../../../core/measures/index.js';
 /** What a screw holds, sideways, pulled out, and both. */
 export function Screws() {
   const { unit } = usePrecision();
+  const t = useTerms();
   const [name, setName] = useState('No. 8');
   const [length, setLength] = useState(mm(50));
   const [through, setThrough] = useState(mm(18));
@@ -136,7 +137,7 @@ export function Screws() {
           </tbody>
         </Table>
       </Panel>
-      <p>Nothing heavy hangs on screws alone: house it, or let it stand on something, and let the screws only keep it there.</p>
+      <p>Nothing heavy hangs on screws alone: {t('house')} it, or let it stand on something, and let the screws only keep it there.</p>
     </>
   );
 }

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 
 import { inch, mm, type Length } from '../../../core/length/index.js';
 import type { Feet } from '../../../core/shells/index.js';
-import { usePrecision } from '../../data/project.js';
+import { usePrecision, useTerms } from '../../data/project.js';
 import { NumberInput, Select } from '../../shared/ui.js';
 import { without } from '../../shared/without.js';
 import { asKg } from '../../../core/measures/index.js';
@@ -22,6 +22,7 @@ interface FeetFieldsProps<P> {
 /** What posts stand on: the floor, feet that can be set, or castors. */
 export function FeetFields<P>({ feet, as, onFloor, change, length, of }: FeetFieldsProps<P>) {
   const { unit } = usePrecision();
+  const t = useTerms();
   const put = (are: Feet['are'] | 'none') => {
     if (are === 'none') return onFloor();
     const high = feet?.high ?? (unit === 'mm' ? mm(are === 'castors' ? 60 : 20) : inch(are === 'castors' ? 2.5 : 0.75));
@@ -35,7 +36,7 @@ export function FeetFields<P>({ feet, as, onFloor, change, length, of }: FeetFie
         choices={[
           { id: 'none', label: 'The floor' },
           { id: 'feet', label: 'Feet that are set' },
-          { id: 'castors', label: 'Castors' },
+          { id: 'castors', label: t('Castors') },
         ]}
         onChange={put}
       />

@@ -1,6 +1,6 @@
 import type { Back, Base, PanelCase } from '../../../core/shells/index.js';
 import { ZERO, inch, mm } from '../../../core/length/index.js';
-import { usePrecision } from '../../data/project.js';
+import { usePrecision, useTerms } from '../../data/project.js';
 import { useSettledBench } from '../../bench/bench.js';
 import { LengthField } from '../../shared/length-field.js';
 import { StockSelect } from '../../shared/stock-select.js';
@@ -53,6 +53,7 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
   const { unit } = precision;
   const { commit } = useSettledBench();
   const { change, length, way } = usePieceFields();
+  const t = useTerms();
   const { base, back, overhang = { sides: ZERO, front: ZERO } } = piece;
   return (
     <Section>
@@ -153,8 +154,8 @@ export function PanelCaseForm({ piece }: { piece: PanelCase }) {
             precision={precision}
             onCommit={(rebate) =>
               rebate === null
-                ? commit({ kind: 'piece', patch: {}, without: ['rebate'] }, 'Rebates half as deep as the sides')
-                : change({ rebate }, 'Changed the rebates')
+                ? commit({ kind: 'piece', patch: {}, without: ['rebate'] }, t('Rebates half as deep as the sides'))
+                : change({ rebate }, t('Changed the rebates'))
             }
           />
         ) : null}

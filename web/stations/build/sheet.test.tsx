@@ -1,5 +1,6 @@
 import { buildingOf, usualHours } from '../../../core/build/index.js';
 import { newCase } from '../../kinds/panel-case/begin.js';
+import { dayText } from '../../shared/clock.js';
 import { means, onHand, workshopOf } from '../../test/filled.js';
 import { projectOf } from '../../test/in-project.js';
 import { asked, wired } from '../../test/on-bench.js';
@@ -45,6 +46,6 @@ test('a day off is kept free', async () => {
   expect(await wired(PROJECT, <BuildSheet />, { known })).toEqual([
     'A day off → nothing',
     '  Keep it free → buildings.it.hours.off.0',
-    '    Remove the day off, Thu 24 Dec → buildings.it.hours.off.0',
+    `    Remove the day off, ${dayText('2026-12-24')} → buildings.it.hours.off.0`,
   ]);
 });

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { allowed, isAcross, panelSpecOf, stateOf, type BendingAnswer, type Beside } from '../../../core/carry/index.js';
 import { writeFine } from '../../../core/figure/index.js';
 import { useBench } from '../../bench/bench.js';
-import { usePrecision } from '../../data/project.js';
+import { usePrecision, useTerms } from '../../data/project.js';
 import { Fold } from '../../shared/fold.js';
 import { seen } from './loaded.js';
 import { StateMark } from '../../shared/state-mark.js';
@@ -54,6 +54,7 @@ export function AsPlate(props: { bending: BendingAnswer }) {
 function Plate({ bending }: { bending: BendingAnswer }) {
   const { workshop } = useBench();
   const { unit } = usePrecision();
+  const t = useTerms();
   const [held, setHeld] = useState<Beside>(bending.beside);
   const panel = useMemo(() => panelSpecOf(bending, held), [bending, held]);
   const { work: run, stop } = useWorker(startPlate, panel, FAILED);
@@ -89,8 +90,8 @@ function Plate({ bending }: { bending: BendingAnswer }) {
           <SagMap grid={run.reply.answer.grid} most={run.reply.answer.mm} deep={deep} ratio={bending.section.width / bending.span} />
           <Faint>
             Mesh error {(run.reply.answer.meshError * 100).toFixed(2)} %, worked out in {Math.round(run.reply.answer.took)} ms. An edge
-            counts as held only in a groove, under a rebate, through screws into studs, or by a glued back of {writeFine(12, unit, 1)} or
-            more.{' '}
+            counts as held only in a groove, under a {t('rebate')}, through screws into studs, or by a glued back of{' '}
+            {writeFine(12, unit, 1)} or more.{' '}
             {held !== bending.beside
               ? 'The verdict above does not count on it.'
               : bending.panel

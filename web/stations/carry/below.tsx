@@ -4,7 +4,7 @@ import { writeFine, writeMass } from '../../../core/figure/index.js';
 import type { Precision } from '../../../core/length/index.js';
 import { stockChoices, type StockChoice } from '../../../core/solution/index.js';
 import { useBench } from '../../bench/bench.js';
-import { usePrecision } from '../../data/project.js';
+import { useMoney, usePrecision } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { fetched } from '../../shared/boundary.js';
 import { Button, Faint, Row, Table, Tick } from '../../shared/ui.js';
@@ -57,6 +57,7 @@ function StockTable({
   title: string;
   use: (choice: StockChoice) => void;
 }) {
+  const inMoney = useMoney();
   const { unit } = usePrecision();
   return (
     <Table>
@@ -110,7 +111,7 @@ function StockTable({
             <Laid.td className="figure" $line={1.15}>
               {writeMass(s.kg, unit)}
               <br />
-              <Faint $size={11}>{s.cost === null ? 'no price' : s.cost.toFixed(2)}</Faint>
+              <Faint $size={11}>{s.cost === null ? 'no price' : inMoney(s.cost)}</Faint>
             </Laid.td>
             <td>
               {s.current ? (

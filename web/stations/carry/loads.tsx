@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { pathToFloor, type CarriedMember } from '../../../core/carry/index.js';
 import { writeForce, writeMass, writeWeight } from '../../../core/figure/index.js';
 import { useBench } from '../../bench/bench.js';
-import { usePrecision } from '../../data/project.js';
+import { usePrecision, useTerms } from '../../data/project.js';
 import { Button, Faint, Table } from '../../shared/ui.js';
 import { LineLoadField } from '../../shared/line-load-field.js';
 import { nameIn } from './loaded.js';
@@ -94,6 +94,7 @@ const HOW = {
 export function FloorPath({ c }: { c: CarriedMember }) {
   const { solution, select } = useBench();
   const { unit } = usePrecision();
+  const t = useTerms();
   const steps = useMemo(() => pathToFloor(solution.carried, c.member.id), [solution, c]);
   return (
     <Laid.details $above={8} $size={13}>
@@ -106,7 +107,7 @@ export function FloorPath({ c }: { c: CarriedMember }) {
             <Button data-quiet onPress={() => select(s.from)} $pad={0} $leastHigh={0}>
               {nameIn(solution, s.from)}
             </Button>{' '}
-            {HOW[s.how]} {nameIn(solution, s.to)}: {writeWeight(s.newtons, unit)} <Faint>{writeForce(s.newtons, unit)}</Faint>
+            {t(HOW[s.how])} {nameIn(solution, s.to)}: {writeWeight(s.newtons, unit)} <Faint>{writeForce(s.newtons, unit)}</Faint>
           </Laid.li>
         ))}
       </Laid.ol>

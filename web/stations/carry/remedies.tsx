@@ -8,7 +8,7 @@ import type { PieceEdit } from '../../../core/piece/index.js';
 import { breaksThrough, type Remedy } from '../../../core/solution/index.js';
 import { useBench } from '../../bench/bench.js';
 import { MovedList } from '../../bench/moved.js';
-import { usePrecision } from '../../data/project.js';
+import { useMoney, usePrecision } from '../../data/project.js';
 import { HandbookLink } from '../../shared/handbook-link.js';
 import { Button, Faint, Row } from '../../shared/ui.js';
 import { useWorker } from '../../shared/use-worker.js';
@@ -25,6 +25,7 @@ const Tried = styled.li`
 
 /** What a remedy costs, in one line. */
 function Price({ r }: { r: Remedy }) {
+  const inMoney = useMoney();
   const precision = usePrecision();
   const { unit } = precision;
   const signed = (n: number, text: string) => `${n < 0 ? '−' : '+'}${text}`;
@@ -33,7 +34,7 @@ function Price({ r }: { r: Remedy }) {
       ? 'then nothing bends'
       : `${writeFine(r.today, unit)} today${r.later === null ? '' : `, ${writeFine(r.later, unit)} later`}`,
     signed(r.addedKg, writeMass(asKg(Math.abs(r.addedKg)), unit)),
-    ...(r.addedCost === null ? ['price not known'] : [`cost ${signed(r.addedCost, Math.abs(r.addedCost).toFixed(2))}`]),
+    ...(r.addedCost === null ? ['price not known'] : [`cost ${signed(r.addedCost, inMoney(Math.abs(r.addedCost)))}`]),
     ...(r.lostHeight > 0 ? [`${writeFine(toMm(r.lostHeight), unit, 1)} of height lost`] : []),
   ];
   return <Faint>{parts.join(' · ')}</Faint>;

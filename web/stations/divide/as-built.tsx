@@ -73,7 +73,7 @@ export function AsBuilt({ space }: { space: PlacedSpace }) {
   );
 }
 
-const DATE = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' });
+const DATE = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' });
 
 /** All that was read in a space, the last one first; what a later reading took the place of is struck through. */
 function Taken({ readings }: { readings: readonly BuiltReading[] }) {

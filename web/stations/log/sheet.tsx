@@ -6,7 +6,7 @@ import { spentIn } from '../../../core/log/index.js';
 import { timeText } from '../../../core/build/index.js';
 import { api } from '../../data/api.js';
 import { newId } from '../../data/defaults.js';
-import { useProject } from '../../data/project.js';
+import { useMoney, useProject } from '../../data/project.js';
 import { today } from '../../shared/clock.js';
 import { Button, Faint, Fault, FieldLabel, NumberInput, Row, Select, fieldBox } from '../../shared/ui.js';
 import { cuttingWith } from '../../data/cutting-with.js';
@@ -133,6 +133,7 @@ function NewEntry() {
 
 /** The worksheet of Log: what is added, and what it took against the plan. */
 export function LogSheet() {
+  const inMoney = useMoney();
   const { bench } = useProject();
   const { pieceId } = useSettledBench();
   const { building } = useBuilding();
@@ -157,8 +158,8 @@ export function LogSheet() {
           {took > 0 ? `; the steps that were timed took ${timeText(took)}, and were reckoned at ${timeText(reckoned)}` : ''}.
         </p>
         <p>
-          {spent.money === 0 ? 'No money noted yet' : `${spent.money.toFixed(2)} spent`}
-          {budget === undefined ? '.' : ` of a budget of ${budget}.`}
+          {spent.money === 0 ? 'No money noted yet' : `${inMoney(spent.money)} spent`}
+          {budget === undefined ? '.' : ` of a budget of ${inMoney(budget)}.`}
         </p>
       </Laid.section>
     </>

@@ -5,7 +5,7 @@ import { writeSentence, type Sentence } from '../../../core/figure/index.js';
 import { ownersPage } from '../../../core/log/index.js';
 import { formatLength } from '../../../core/length/index.js';
 import { useSettledBench } from '../../bench/bench.js';
-import { usePrecision, useProject } from '../../data/project.js';
+import { useMoney, usePrecision, useProject } from '../../data/project.js';
 import { dayText } from '../../shared/clock.js';
 import { TakeOut } from '../../shared/take-out.js';
 import { Button, Faint, Row, Section } from '../../shared/ui.js';
@@ -51,11 +51,12 @@ const Days = styled.ol`
 
 function Line({ of }: { of: LogLine }) {
   const { id, saver } = useProject();
+  const inMoney = useMoney();
   const { entry } = of;
   const said = entry?.data.minutes
     ? `${Math.round(entry.data.minutes)} min. `
     : entry?.data.money !== undefined
-      ? `${entry.data.money.toFixed(2)}. `
+      ? `${inMoney(entry.data.money)}. `
       : '';
   return (
     <li>

@@ -1,12 +1,12 @@
 import { markOf } from '../../../core/layout/names.js';
 import { ZERO, formatLength, type Length } from '../../../core/length/index.js';
-import { usePrecision, useProject } from '../../data/project.js';
+import { useMoney, usePrecision, useProject } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { Button, Faint, Grid, Row, Section, Select, Tick } from '../../shared/ui.js';
 import { WentWrong } from './cut-list.js';
 import { allPinned, turnable, unpinned } from './edits.js';
 import { useMoves } from './use-moves.js';
-import { boundText, moneyText, sheetName, sumsText } from './words.js';
+import { boundText, sheetName, sumsText } from './words.js';
 import {
   lookAgain,
   sheetsOf,
@@ -140,6 +140,7 @@ function PickedPart({ stock, layout }: { stock: StockToCut; layout: Layout | und
 
 /** What the layout of a stock comes to, and the part that is picked. */
 export function StockAnswers() {
+  const inMoney = useMoney();
   const { bench } = useProject();
   const precision = usePrecision();
   const { stocks, cutting, change } = useCutting();
@@ -160,7 +161,7 @@ export function StockAnswers() {
           <>
             <p>
               {sumsText(stock, sums) || 'Nothing is opened'}
-              {sums.money > 0 ? `: ${moneyText(sums.money)}` : ''}
+              {sums.money > 0 ? `: ${inMoney(sums.money)}` : ''}
               {sums.atLeast ? ' (no price)' : ''}. {Math.round(sums.yield * 100)} % becomes parts; {sums.cuts}{' '}
               {sums.cuts === 1 ? 'cut' : 'cuts'}, {sums.settings} {sums.settings === 1 ? 'setting' : 'settings'}.
             </p>

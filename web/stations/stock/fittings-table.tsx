@@ -1,13 +1,13 @@
 import styled from 'styled-components';
 import { fittingsMoney, isSoldAs, soldAs, type FittingLine } from '../../../core/layout/fittings.js';
 import { boughtText } from '../../../core/formats/bought-text.js';
+import { soldBy } from '../../../core/formats/sold-by.js';
 import type { Bought } from '../../../core/piece/index.js';
 import type { Hardware } from '../../../core/stock/index.js';
 import { newId } from '../../data/defaults.js';
-import { usePrecision, useProject } from '../../data/project.js';
+import { useMoney, usePrecision, useProject } from '../../data/project.js';
 import { changeRecordOf } from '../../data/record-of.js';
 import { Faint, NumberInput, Table } from '../../shared/ui.js';
-import { moneyText } from './words.js';
 
 const Cell = styled.td`
   width: 96px;
@@ -24,15 +24,13 @@ const Cell = styled.td`
   }
 `;
 
-const UNIT: Readonly<Record<Bought['each'], string>> = { piece: '', pair: 'pairs', run: 'm', litre: 'l' };
-
 /** Keeps how something is sold: from the line that asks for it, where it is not known yet. */
 function useHardware() {
   const { bench, saver } = useProject();
   return (bought: Bought, patch: Partial<Hardware>, label: string) => {
     const all = bench.records.hardware;
     const kept = all.find((h) => isSoldAs(h.data, bought));
-    const now = kept?.data ?? soldAs(bought);
+    const now = kept?.data ?? soldAs(bought, bench.project.settings.unit);
     const ids = all.map((h) => h.id);
     const owner = JSON.stringify(now);
     changeRecordOf(
@@ -46,11 +44,16 @@ function useHardware() {
 
 /** What is bought besides wood: how much is needed, what there is, how it is sold and for how much. */
 export function FittingsTable({ lines }: { lines: readonly FittingLine[] }) {
+  const inMoney = useMoney();
   const precision = usePrecision();
   const keep = useHardware();
   const { money, atLeast } = fittingsMoney(lines);
   const number = (line: FittingLine, key: 'onHand' | 'pack' | 'price', label: string, text: string) => {
-    const value = line.hardware?.[key];
+    const { each } = line.bought;
+    // A price is of a pack; amounts are in what the shop counts by.
+    const times = key === 'price' ? 1 : soldBy(each, precision.unit).times;
+    const own = line.hardware?.[key];
+    const value = own === undefined ? undefined : Math.round(own * times * 100) / 100;
     return (
       <Cell>
         <NumberInput
@@ -60,7 +63,7 @@ export function FittingsTable({ lines }: { lines: readonly FittingLine[] }) {
           maxValue={1e6}
           formatOptions={{ maximumFractionDigits: 2, useGrouping: false }}
           onChange={(n) =>
-            Number.isFinite(n) && n !== value && (key !== 'pack' || n > 0) && keep(line.bought, { [key]: n }, `${label}: ${text}`)
+            Number.isFinite(n) && n !== value && (key !== 'pack' || n > 0) && keep(line.bought, { [key]: n / times }, `${label}: ${text}`)
           }
         />
       </Cell>
@@ -82,15 +85,16 @@ export function FittingsTable({ lines }: { lines: readonly FittingLine[] }) {
       <tbody>
         {lines.map((line) => {
           const [amount, text] = boughtText(line.bought, precision);
+          const { short } = soldBy(line.bought.each, precision.unit);
           return (
             <tr key={`${amount} ${text}`}>
               <td className="figure">{amount}</td>
               <td>{text}</td>
               {number(line, 'onHand', 'On hand', text)}
-              {number(line, 'pack', `In one pack${UNIT[line.bought.each] ? `, ${UNIT[line.bought.each]}` : ''},`, text)}
+              {number(line, 'pack', `In one pack${short ? `, ${short}` : ''},`, text)}
               {number(line, 'price', 'Price of a pack', text)}
               <td className="figure">{line.packs ?? ''}</td>
-              <td className="figure">{line.money === null ? <Faint>no price</Faint> : moneyText(Math.round(line.money * 100) / 100)}</td>
+              <td className="figure">{line.money === null ? <Faint>no price</Faint> : inMoney(line.money)}</td>
             </tr>
           );
         })}
@@ -99,7 +103,7 @@ export function FittingsTable({ lines }: { lines: readonly FittingLine[] }) {
             <strong>Besides wood{atLeast ? ', at least: a price is missing' : ''}</strong>
           </td>
           <td className="figure">
-            <strong>{moneyText(Math.round(money * 100) / 100)}</strong>
+            <strong>{inMoney(money)}</strong>
           </td>
         </tr>
       </tbody>

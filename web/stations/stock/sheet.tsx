@@ -1,7 +1,7 @@
 import { Link, useParams } from 'react-router';
 import type { FirstCuts } from '../../../core/cutting/sheets/index.js';
 import { moneyInAll } from '../../../core/layout/buy.js';
-import { usePrecision, useProject } from '../../data/project.js';
+import { useMoney, usePrecision, useProject } from '../../data/project.js';
 import { useBench } from '../../bench/bench.js';
 import { LengthField } from '../../shared/length-field.js';
 import { Fold } from '../../shared/fold.js';
@@ -9,7 +9,7 @@ import { StateMark } from '../../shared/state-mark.js';
 import { Faint, NumberInput, Select, Tick } from '../../shared/ui.js';
 import { PickList } from '../../shared/pick-list.js';
 import { Reserve } from './reserve.js';
-import { counted, moneyText, sumsText } from './words.js';
+import { counted, sumsText } from './words.js';
 import { sumsFor, useCutting, useLayouts, useStockShown } from './use-cutting.js';
 import { Laid } from '../../shared/laid.js';
 
@@ -21,6 +21,7 @@ const FIRST: readonly { readonly id: FirstCuts; readonly label: string }[] = [
 
 /** The worksheet of Stock: what is cut together, from which stocks, and what that comes to. */
 export function StockSheet() {
+  const inMoney = useMoney();
   const { project } = useParams();
   const { bench } = useProject();
   const { pieceId } = useBench();
@@ -60,7 +61,7 @@ export function StockSheet() {
                     {counted(s.blanks.length, 'part')}
                     {one ? `: ${sumsText(s, one) || 'nothing opened'}` : ': laying out'}
                     {lost > 0 ? `, ${lost} without a place` : ''}
-                    {one && one.money > 0 ? `, ${moneyText(one.money)}` : ''}
+                    {one && one.money > 0 ? `, ${inMoney(one.money)}` : ''}
                   </Faint>
                 </span>
               </button>
@@ -71,7 +72,7 @@ export function StockSheet() {
       <Laid.p $below={12}>
         <strong>
           Wood to buy: {atLeast ? 'at least ' : ''}
-          {moneyText(money)}
+          {inMoney(money)}
         </strong>
         {sums.length < stocks.length ? <Faint> so far</Faint> : null}
       </Laid.p>

@@ -10,6 +10,7 @@ import {
   type Reach,
   type SizeTried,
 } from '../../../core/layout/sizes.js';
+import { writeMoney } from '../../../core/figure/index.js';
 import { formatLength, toInches, toMm, type Length, type Precision } from '../../../core/length/index.js';
 import { useBench } from '../../bench/bench.js';
 import { usePrecision, useProject } from '../../data/project.js';
@@ -18,7 +19,6 @@ import { Button, Faint, Fault, Row, Select, Table } from '../../shared/ui.js';
 import { ink, lineFaint, red } from '../../theme/tokens.js';
 import type { SizesAsked, SizesSaid } from './sizes.worker.js';
 import { useCutting } from './use-cutting.js';
-import { moneyText } from './words.js';
 import { Laid } from '../../shared/laid.js';
 
 const REACHES: readonly { readonly id: Reach; readonly label: string }[] = [
@@ -77,7 +77,7 @@ function byText(t: SizeTried, now: SizeTried, measure: Measure, precision: Preci
 function sizeText(t: SizeTried, now: SizeTried, measure: Measure, precision: Precision): string {
   const fewer = now.opened - t.opened;
   return [
-    ...(now.money > t.money ? [`saves ${moneyText(now.money - t.money)}`] : []),
+    ...(now.money > t.money ? [`saves ${writeMoney(now.money - t.money, precision)}`] : []),
     ...(fewer > 0 ? [`opens ${fewer} fewer`] : fewer < 0 ? [`opens ${-fewer} more`] : []),
     byText(t, now, measure, precision),
     t.looks > now.looks
@@ -217,7 +217,7 @@ export default function Sizes() {
                     <tr key={t.size} aria-selected={t.size === present}>
                       <td className="figure">{inSpace === undefined ? formatLength(t.size as Length, precision) : t.size}</td>
                       <td className="figure">{t.bought}</td>
-                      <td className="figure">{moneyText(t.money)}</td>
+                      <td className="figure">{writeMoney(t.money, precision)}</td>
                       <td className="figure">{t.opened}</td>
                       <td className="figure">{t.stops}</td>
                     </tr>

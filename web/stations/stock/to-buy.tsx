@@ -9,13 +9,12 @@ import { goesInCar, shopCuts, shopMoney } from '../../../core/layout/tools.js';
 import { fittingsFor } from '../../../core/formats/fittings-to-buy.js';
 import { toBuyCsv } from '../../../core/formats/to-buy-csv.js';
 import { formatLength } from '../../../core/length/index.js';
-import { usePrecision, useProject } from '../../data/project.js';
+import { useMoney, usePrecision, useProject } from '../../data/project.js';
 import { download, fileName } from '../../shared/download.js';
 import { Button, Faint, Fault, Row, Table } from '../../shared/ui.js';
 import { FittingsTable } from './fittings-table.js';
 import type { Layout } from './layouts.js';
 import { sheetsOf, sumsFor, type StockToCut } from './use-cutting.js';
-import { moneyText } from './words.js';
 import { Laid } from '../../shared/laid.js';
 
 /** What is bought for what is cut together: wood by whole sheets and boards, then everything else; against a budget. */
@@ -33,6 +32,7 @@ export function ToBuy({
   change: (next: Partial<Cutting>, label: string) => void;
   name: string;
 }) {
+  const inMoney = useMoney();
   const precision = usePrecision();
   const { bench } = useProject();
   const known = stocks.flatMap((s) => {
@@ -105,8 +105,8 @@ export function ToBuy({
               <td className="figure">{w.count}</td>
               <td>{w.name}</td>
               <td>{size(w)}</td>
-              <td className="figure">{w.each === null ? 'no price' : moneyText(w.each)}</td>
-              <td className="figure">{w.money === null ? '' : moneyText(w.money)}</td>
+              <td className="figure">{w.each === null ? 'no price' : inMoney(w.each)}</td>
+              <td className="figure">{w.money === null ? '' : inMoney(w.money)}</td>
             </tr>
           ))}
           <tr>
@@ -114,7 +114,7 @@ export function ToBuy({
               <strong>Wood in all{atLeast ? ', at least: a price is missing' : ''}</strong>
             </td>
             <td className="figure">
-              <strong>{moneyText(money)}</strong>
+              <strong>{inMoney(money)}</strong>
             </td>
           </tr>
         </tbody>
@@ -122,7 +122,7 @@ export function ToBuy({
       {cutThere.count > 0 ? (
         <p>
           The shop makes {cutThere.count} {cutThere.count === 1 ? 'cut' : 'cuts'}
-          {cutThere.money > 0 ? `, for ${moneyText(cutThere.money)} more` : ', in the price'}: they are marked in the order of cuts.
+          {cutThere.money > 0 ? `, for ${inMoney(cutThere.money)} more` : ', in the price'}: they are marked in the order of cuts.
         </p>
       ) : null}
       {tooLarge.map((w) => (
@@ -136,7 +136,7 @@ export function ToBuy({
           <ul>
             {pieces.map((p) => (
               <li key={p.id}>
-                {p.solution.piece.name}: <strong>{moneyText(Math.round((shares.get(p.id) ?? 0) * 100) / 100)}</strong>
+                {p.solution.piece.name}: <strong>{inMoney(shares.get(p.id) ?? 0)}</strong>
               </li>
             ))}
           </ul>
@@ -162,13 +162,11 @@ export function ToBuy({
       ) : null}
       <Laid.p $above={14}>
         <strong>
-          In all{atLeast || besides.atLeast ? ', at least' : ''}: {moneyText(Math.round(inAll * 100) / 100)}
+          In all{atLeast || besides.atLeast ? ', at least' : ''}: {inMoney(inAll)}
         </strong>
-        {cutting.budget === undefined ? '' : `, of a budget of ${moneyText(cutting.budget)}`}
+        {cutting.budget === undefined ? '' : `, of a budget of ${inMoney(cutting.budget)}`}
       </Laid.p>
-      {over ? (
-        <Fault role="alert">That is {moneyText(Math.round((inAll - (cutting.budget ?? 0)) * 100) / 100)} over the budget.</Fault>
-      ) : null}
+      {over ? <Fault role="alert">That is {inMoney(inAll - (cutting.budget ?? 0))} over the budget.</Fault> : null}
     </section>
   );
 }

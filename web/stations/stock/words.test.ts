@@ -2,7 +2,7 @@ import { mm } from '../../../core/length/index.js';
 import type { Sums } from '../../../core/layout/sums.js';
 import { stock } from '../../../core/testing/samples.js';
 import type { ShownSheet, StockToCut } from './use-cutting.js';
-import { boundText, counted, missingText, moneyText, sheetName, sumsText, thinText } from './words.js';
+import { boundText, counted, missingText, sheetName, sumsText, thinText } from './words.js';
 
 const none = { ends: mm(0), edges: mm(0) };
 const source = (id: string, from: 'offcut' | 'on hand' | 'to buy', name = 'Ply') => ({
@@ -34,9 +34,8 @@ const sums = (counts: readonly number[], fewest: number): Sums =>
     isFewest: counts.reduce((a, b) => a + b, 0) <= fewest,
   }) as unknown as Sums;
 
-test('counts and money as they are written', () => {
+test('counts as they are written', () => {
   expect([counted(1, 'sheet'), counted(3, 'board')]).toEqual(['1 sheet', '3 boards']);
-  expect([moneyText(49), moneyText(12.5)]).toEqual(['49', '12.50']);
 });
 
 test('a sheet is called by where it comes from, and whether it was begun', () => {

@@ -9,11 +9,6 @@ export function counted(count: number, form: 'sheet' | 'board' | 'part'): string
   return `${count} ${form}${count === 1 ? '' : 's'}`;
 }
 
-/** An amount of money as it is written: two places where it is not whole. */
-export function moneyText(amount: number): string {
-  return Number.isInteger(amount) ? `${amount}` : amount.toFixed(2);
-}
-
 /** What a sheet is called on the page. */
 export function sheetName({ asked, stock }: StockToCut, { laid, begun }: ShownSheet, nth: number): string {
   const source = asked.sources.find((s) => s.sheet.id === laid.sheet);
