@@ -1,8 +1,17 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './server.js';
 
-/** The finest grid of each unit, as it is kept in the browser. */
-const FINEST = { in: `in ${(25.4 * 80_000) / 64}`, mm: 'mm 8000' } as const;
+/** The finest grid of each unit. */
+const FINEST = { in: (25.4 * 80_000) / 64, mm: 8000 } as const;
+
+/** Has the whole print shed work in a unit, by its finest grid, every size kept. */
+async function worksIn(url: string, unit: keyof typeof FINEST) {
+  const at = `${url}/api/projects/print-shed`;
+  const { version, project } = (await (await fetch(at)).json()) as { version: number; project: { name: string; settings: object } };
+  const body = JSON.stringify({ version, data: { ...project, settings: { ...project.settings, unit, step: FINEST[unit] } } });
+  const answer = await fetch(at, { method: 'PUT', headers: { 'content-type': 'application/json' }, body });
+  expect(answer.status, await answer.text()).toBe(200);
+}
 
 /** Goes to a screen as a link does. */
 async function follow(page: Page, path: string) {
@@ -61,8 +70,7 @@ const hiddenFigures = (page: Page): Promise<readonly string[]> =>
 
 /** Walks views of pieces in one page, and tells what is hidden where. */
 async function walk(page: Page, url: string, unit: keyof typeof FINEST, pieces: readonly string[], screens: readonly string[]) {
-  await page.goto(url);
-  await page.evaluate((kept) => localStorage.setItem('ruvok.precision.print-shed', kept), FINEST[unit]);
+  await worksIn(url, unit);
   await page.goto(`${url}/p/print-shed`);
   await expect(page.locator('h1').first()).toBeVisible();
   const found: string[] = [];
@@ -76,7 +84,7 @@ async function walk(page: Page, url: string, unit: keyof typeof FINEST, pieces: 
 
 const DRAWN = ['divide?view=front', 'divide?view=side', 'divide?view=top', 'carry'];
 
-test('no figure of a tape or a drawing is cut off or covered, in inches to 1/64 at 1280', async ({ page, shed }) => {
+test('no figure of a tape or a drawing is cut off or covered, in inches to 1/64 at 1280', async ({ page, own: shed }) => {
   const pieces = ['ink-case', 'paper-chest', 'mat-stand', 'guest-bed', 'proof-display', 'inking-table', 'brayer-board', 'drying-deck'];
   expect(await walk(page, shed.url, 'in', pieces, DRAWN)).toEqual([]);
 });
@@ -87,7 +95,7 @@ for (const [width, height] of [
   [390, 844],
 ] as const)
   for (const unit of ['in', 'mm'] as const)
-    test(`@long no figure of any piece is cut off or covered, ${unit} at ${width}`, async ({ page, shed }) => {
+    test(`@long no figure of any piece is cut off or covered, ${unit} at ${width}`, async ({ page, own: shed }) => {
       test.setTimeout(900_000);
       await page.setViewportSize({ width, height });
       const { pieces } = (await (await fetch(`${shed.url}/api/projects/print-shed/file`)).json()) as { pieces: Record<string, unknown> };
