@@ -19,6 +19,8 @@ async function follow(page: Page, path: string) {
     history.pushState(null, '', to);
     dispatchEvent(new PopStateEvent('popstate'));
   }, path);
+  // The page that one comes from stays until the next is ready.
+  await expect(page.locator(`a[aria-current="page"][href*="${path.replace(/\?.*/, '')}"]`)).toBeVisible();
   await expect(page.locator('h1').first()).toBeVisible();
   // Drawings are set out once their place has been measured.
   await page.waitForTimeout(120);

@@ -26,15 +26,30 @@ function colorOf({ state, severity }: ReturnType<typeof standingOf>): string {
 /** How wide and how high such a number is, px. */
 const NUMBER = { wide: 36, high: 13 } as const;
 
-/** Finds places for numbers that lie over each other, each below the last; one that says the same at the same place is said once. */
-function placesFor() {
-  const taken: { readonly x: number; readonly y: number; readonly times: number }[] = [];
+/** A text of a drawing from its left end, px. */
+interface Written {
+  readonly x: number;
+  readonly y: number;
+  readonly text: string;
+}
+
+/** How wide a letter of such a text is at most, px. */
+const LETTER = 6.5;
+
+/**
+ * Finds places for numbers that lie over each other or over what is written there, each below the last; one that says the same at the
+ * same place is said once.
+ */
+function placesFor(written: readonly Written[]) {
+  const taken: { readonly x: number; readonly y: number; readonly wide: number; readonly times?: number }[] = written.map(
+    ({ x, y, text }) => ({ x: x + text.length * LETTER, y, wide: text.length * LETTER }),
+  );
   return (x: number, wanted: number, times: number): { readonly x: number; readonly y: number } | null => {
     for (let y = wanted; ; y += NUMBER.high) {
-      const there = taken.find((t) => Math.abs(t.x - x) < NUMBER.wide && Math.abs(t.y - y) < NUMBER.high);
+      const there = taken.find((t) => t.x > x - NUMBER.wide && t.x - t.wide < x && Math.abs(t.y - y) < NUMBER.high);
       if (there?.times === times) return null;
       if (there) continue;
-      taken.push({ x, y, times });
+      taken.push({ x, y, wide: NUMBER.wide, times });
       return { x, y };
     }
   };
@@ -44,10 +59,11 @@ function placesFor() {
 export function Bends({ at }: { at: Placing }) {
   const loaded = useLoaded();
   const { selection, select, solution } = useBench();
-  const free = placesFor();
+  const floor = useFloorLines(at);
+  const free = placesFor(floor.told);
   return (
     <g>
-      <FloorLines at={at} />
+      <FloorLines {...floor} />
       <Screws at={at} />
       {loaded.flatMap((c) => {
         // What spans from the rear to the front is seen end on here, and listed beside.
@@ -97,38 +113,35 @@ export function Bends({ at }: { at: Placing }) {
 }
 
 /** The way of the selected member's load down to the floor, with the force at each joint. */
-function FloorLines({ at }: { at: Placing }) {
+function useFloorLines(at: Placing) {
   const { solution } = useBench();
   const { unit } = usePrecision();
   const carried = useCarried();
-  if (!carried) return null;
-  const lines = pathLines(solution.carried, carried.member.id);
+  const lines = carried ? pathLines(solution.carried, carried.member.id) : [];
   const x = (n: number) => at.left + n * at.scale;
   const y = (n: number) => at.foot - n * at.scale;
   const spots = new Map(lines.map(({ step }) => [`${Math.round(step.at.x)} ${Math.round(step.at.y)}`, step]));
   // A sum at each joint; those that would lie on another one are left to the list.
-  const told = [...spots.values()].filter((s, i, all) => !all.slice(0, i).some((o) => near(o.at, s.at, at.scale)));
+  const apart = [...spots.values()].filter((s, i, all) => !all.slice(0, i).some((o) => near(o.at, s.at, at.scale)));
+  return {
+    lines: lines.map(({ from, step }) => ({ x1: x(from.x), y1: y(from.y), x2: x(step.at.x), y2: y(step.at.y) })),
+    spots: [...spots.values()].map((s) => ({ cx: x(s.at.x), cy: y(s.at.y) })),
+    told: apart.map((s): Written => ({ x: x(s.at.x) + 8, y: y(s.at.y) - 5, text: writeWeight(s.newtons, unit) })),
+  };
+}
+
+function FloorLines({ lines, spots, told }: ReturnType<typeof useFloorLines>) {
   return (
     <g aria-hidden>
-      {lines.map(({ from, step }, i) => (
-        <line key={i} x1={x(from.x)} y1={y(from.y)} x2={x(step.at.x)} y2={y(step.at.y)} stroke={link} strokeWidth={2} opacity={0.75} />
+      {lines.map((line, i) => (
+        <line key={i} {...line} stroke={link} strokeWidth={2} opacity={0.75} />
       ))}
-      {[...spots.values()].map((s, i) => (
-        <circle key={i} cx={x(s.at.x)} cy={y(s.at.y)} r={4} fill={link} />
+      {spots.map((spot, i) => (
+        <circle key={i} {...spot} r={4} fill={link} />
       ))}
       {told.map((s, i) => (
-        <text
-          key={i}
-          x={x(s.at.x) + 8}
-          y={y(s.at.y) - 5}
-          fontSize={11}
-          fontWeight={650}
-          fill={link}
-          stroke={paper}
-          strokeWidth={3}
-          paintOrder="stroke"
-        >
-          {writeWeight(s.newtons, unit)}
+        <text key={i} x={s.x} y={s.y} fontSize={11} fontWeight={650} fill={link} stroke={paper} strokeWidth={3} paintOrder="stroke">
+          {s.text}
         </text>
       ))}
     </g>
