@@ -54,7 +54,7 @@ const LEAST_PACK = 0.001;
 function hardwareFrom(cell: CellOf<Column>, unit: LengthUnit, known: readonly Hardware[]): Hardware | FieldFault<Column> {
   const what = cell('what').slice(0, 120);
   if (what === '') return { column: 'what', given: '', accepted: 'what it is called, as lists of what to buy call it' };
-  const by = field(cell, 'counted by', { each: 'piece', times: 1 } as Counted, countedIn);
+  const by = field(cell, 'counted by', { each: 'piece', times: 1 }, countedIn);
   const length = field(cell, 'length', undefined, (text) => lengthIn(text, unit));
   const thick = field(cell, 'thick', undefined, (text) => lengthIn(text, unit));
   for (const one of [by, length, thick]) if (isFault<Column>(one)) return one;
