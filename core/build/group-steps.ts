@@ -5,6 +5,7 @@ import type { Part } from '../parts/index.js';
 import { lettersText } from '../parts/letters.js';
 import { boxOf, boxRound, type Body, type Box, type Joint, type Member } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
+import { isGlued } from './glue-to-buy.js';
 import { glueOf, timeAt, type Glue } from './products.js';
 import type { Group, Stage } from './groups.js';
 import type { Building } from './spec.js';
@@ -15,8 +16,6 @@ import { asKg } from '../measures/index.js';
 
 type Join = Extract<Work, { kind: 'join' }>;
 
-/** Joints that glue goes into, unless none is used. */
-const GLUED: ReadonlySet<Joint['how']> = new Set(['housed', 'glued', 'nails', 'screws', 'pocket screws']);
 /** What must be held shut until the glue does. */
 const CLAMPED: ReadonlySet<Joint['how']> = new Set(['housed', 'glued']);
 /** Along a joint a clamp presses about so much, mm. */
@@ -219,7 +218,7 @@ export function groupStep(
   const one = each[0] ?? [];
   const own = byItself ? joins.slice(0, Math.ceil(joins.length / each.length)) : joins;
   const glue = glueOf(building.glue);
-  const glued = joins.filter((j) => GLUED.has(j.joint.how)).length;
+  const glued = joins.filter((j) => isGlued(j.joint)).length;
   const clamps = glue.id === 'none' ? null : clampsFor(one, own, a);
   const kg = Math.max(...each.map((some) => some.reduce((sum, m) => sum + massOf(m), 0)));
   const whole = byItself ? kg : standing.reduce((sum, id) => sum + massOf(a.members.get(id) as Member), 0);

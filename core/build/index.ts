@@ -16,4 +16,5 @@ export * from './rework.js';
 export * from './alike-parts.js';
 export * from './shrink.js';
 export * from './finish-to-buy.js';
+export * from './glue-to-buy.js';
 export * from './now.js';

@@ -1,4 +1,4 @@
-import { buildingFor, finishFor, type Building } from '../build/index.js';
+import { buildingFor, finishFor, glueFor, type Building } from '../build/index.js';
 import { fittingLines, fittingsToBuy, slidesSold, type FittingLine, type PieceToCut } from '../layout/index.js';
 import { together } from '../solution/index.js';
 import type { Hardware, Slide } from '../stock/index.js';
@@ -15,6 +15,9 @@ export function fittingsFor(
     slides,
   }: { readonly buildings: readonly Building[]; readonly hardware: readonly Hardware[]; readonly slides: readonly Slide[] },
 ): readonly FittingLine[] {
-  const finishes = pieces.flatMap((p) => finishFor(p.solution, buildingFor(buildings, p.id)));
-  return fittingLines(together([...fittingsToBuy(pieces), ...finishes]), [...hardware, ...slidesSold(slides)]);
+  const fluids = pieces.flatMap(({ id, solution }) => {
+    const building = buildingFor(buildings, id);
+    return [...glueFor(solution, building), ...finishFor(solution, building)];
+  });
+  return fittingLines(together([...fittingsToBuy(pieces), ...fluids]), [...hardware, ...slidesSold(slides)]);
 }

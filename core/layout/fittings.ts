@@ -66,7 +66,7 @@ const USUAL_PACK = { mm: { run: 10, litre: 1 }, in: { run: 25 * 0.3048, litre: 1
  * @example soldAs({ what: 'shelf pins Ø5', count: 4, each: 'piece' }, 'mm').what // 'shelf pins Ø5'
  */
 export function soldAs({ what, each, length, thick }: Bought, unit: LengthUnit): Hardware {
-  const pack = each === 'run' || each === 'litre' ? USUAL_PACK[unit][each] : /screws/.test(what) ? 100 : 1;
+  const pack = each === 'run' || each === 'litre' ? USUAL_PACK[unit][each] : /screws|brads/.test(what) ? 100 : 1;
   return {
     what,
     each,

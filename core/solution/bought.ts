@@ -1,4 +1,4 @@
-import { allBolts, allScrews } from '../carry/index.js';
+import { allBolts, allBrads, allScrews } from '../carry/index.js';
 import { PIN, POCKET_HOLE, pocketScrewLength } from '../joints/index.js';
 import { ZERO, add, fromUnits, mm } from '../length/index.js';
 import { EDGING_SPARE, edgedAlong } from '../parts/index.js';
@@ -24,6 +24,10 @@ function screws({ carried }: Solution): Bought[] {
     each: 'piece',
   }));
 }
+
+/** Brads, by their length. */
+const brads = ({ carried }: Solution): Bought[] =>
+  allBrads(carried).map(({ length, count }) => ({ what: 'brads, 16 gauge', length: mm(length), count, each: 'piece' }));
 
 /** Bolts, each with its nut and washers, where they hold something. */
 function bolts({ carried }: Solution): Bought[] {
@@ -79,6 +83,7 @@ export function boughtFor(solution: Solution): readonly Bought[] {
     ...solution.shape.bought,
     ...pins(solution),
     ...screws(solution),
+    ...brads(solution),
     ...bolts(solution),
     ...pocketScrews(solution),
     ...edging(solution),

@@ -26,11 +26,16 @@ const LITTLE = 5;
 /** So much shorter is no shorter, mm. */
 const NOTHING = 0.01;
 
-/** Screws that a row takes for a load: two where there is room, so that nothing turns, one now and then along it, and what the load takes. */
-function countFor({ most, room, holes }: Row, newtons: Newtons, each: Newtons): number {
+/** Screws that a row takes whatever its load: two where there is room, so that nothing turns, and one now and then along it. */
+function leastOf({ most, room, holes }: Row): number {
   if (holes) return holes.length;
   const along = 1 + Math.floor((room[1] - room[0] + NOTHING) / AT_LEAST_EVERY);
-  return Math.max(Math.min(most, Math.max(2, along)), screwsFor(newtons, each) ?? Infinity);
+  return Math.min(most, Math.max(2, along));
+}
+
+/** Screws that a row takes for a load. */
+function countFor(row: Row, newtons: Newtons, each: Newtons): number {
+  return row.holes ? row.holes.length : Math.max(leastOf(row), screwsFor(newtons, each) ?? Infinity);
 }
 
 /** From where one sets out along a direction: from the left, the foot, or the front. */
@@ -334,8 +339,11 @@ export function screwedEnds(carried: CarriedMember, members: ReadonlyMap<string,
 function screwedEnd(support: Support, member: Member, carrier: Member | undefined, unit: LengthUnit): ScrewedEnd | null {
   if (!carrier) return null;
   const pull = hangsUnder(member, carrier);
-  const asked =
-    support.how === 'screws' ? !liesOn(member, carrier) : support.how === 'held along' && (pull || (isBack(carrier) && !support.by));
-  const held = asked ? heldBy(support, member, carrier, pull, unit) : null;
-  return held && 'each' in held && !tooMany(held) ? { row: held.row, count: held.count } : null;
+  const asked = support.how === 'screws' || (support.how === 'held along' && (pull || (isBack(carrier) && !support.by)));
+  if (!asked) return null;
+  // What lies on its carrier is only kept there.
+  const kept = support.how === 'screws' && liesOn(member, carrier);
+  const held = kept ? { row: rowBetween(carrier, member, unit) } : heldBy(support, member, carrier, pull, unit);
+  if ('why' in held.row) return null;
+  return { row: held.row, count: 'each' in held ? Math.min(held.count, held.row.most) : leastOf(held.row) };
 }

@@ -1,5 +1,5 @@
-import { force, len, say } from '../../figure/index.js';
-import { mm } from '../../length/index.js';
+import { force, say, sold } from '../../figure/index.js';
+import { mm, type LengthUnit } from '../../length/index.js';
 import { asNewtons } from '../../measures/index.js';
 import type { Member } from '../../piece/index.js';
 import type { Settings } from '../../project/index.js';
@@ -9,12 +9,15 @@ import { nailEmbedment, nailModes } from '../nails.js';
 import { lastingShare } from '../strength.js';
 import { heldAt, type Support } from '../support.js';
 import { stateOf } from '../verdict.js';
-import { contactOf, depthFrom, grainAlong } from './contact.js';
+import { contactOf, depthFrom, grainAlong, type Contact } from './contact.js';
 import { outerFirst } from './driven.js';
 import { notJudged, type Fixing } from './fixing.js';
 
 /** Brads for boxes: 16 gauge, and the lengths they are sold in, mm. */
-const BRAD = { d: 1.6, sold: [20, 25, 30, 35, 40, 45, 50, 60] } as const;
+const BRAD = {
+  d: 1.6,
+  sold: { mm: [20, 25, 30, 35, 40, 45, 50, 60], in: [3 / 4, 1, 1.25, 1.5, 1.75, 2, 2.5].map((l) => l * 25.4) },
+} as const;
 /** A brad is some three times as long as what it goes through, and there is one so often, mm, two at least. */
 const TIMES = 3;
 const EVERY = 50;
@@ -33,14 +36,37 @@ function pressesBack(member: Member, thick: number, along: Vector): number | nul
   return ofChips ? nailEmbedment({ kind: 'chips', thick }, BRAD.d) : null;
 }
 
-/** An end that is held by brads through the face of what it meets, glued too; what the glue holds in the end of its grain is not counted. */
-export function nailed(support: Support, member: Member, carrier: Member, { serviceClass }: Settings): Fixing {
-  const none = (reason: string) => notJudged(support, reason, () => say`Brads are not checked here: ${reason}.`);
+/** Brads that go through the face of one member into another. */
+export interface Brads {
+  readonly through: Member;
+  readonly into: Member;
+  readonly contact: Contact;
+  /** What they go through, and what is behind it, mm. */
+  readonly side: number;
+  readonly main: number;
+  /** As it is sold, mm. */
+  readonly length: number;
+  readonly count: number;
+}
+
+/** The brads between two members; null where they do not meet face to face. @example bradsBetween(SHELF, RAIL, 'mm') // null */
+export function bradsBetween(member: Member, carrier: Member, unit: LengthUnit): Brads | null {
   const met = contactOf(carrier, member);
-  if (!met) return none('they do not meet face to face');
+  if (!met) return null;
   const [through, into, contact] = outerFirst(carrier, member, met);
   const [side, main] = [depthFrom(through, contact, -1), depthFrom(into, contact, 1)];
-  const length = BRAD.sold.findLast((l) => l <= Math.min(Math.max(TIMES * side, BRAD.sold[0]), side + main - 1)) ?? 0;
+  const sold: readonly number[] = BRAD.sold[unit];
+  const length = sold.findLast((l) => l <= Math.min(Math.max(TIMES * side, sold[0] as number), side + main - 1)) ?? 0;
+  const [low, high] = contact.over[0];
+  return { through, into, contact, side, main, length, count: Math.max(2, Math.floor((high - low) / EVERY)) };
+}
+
+/** An end that is held by brads through the face of what it meets, glued too; what the glue holds in the end of its grain is not counted. */
+export function nailed(support: Support, member: Member, carrier: Member, { serviceClass, unit }: Settings): Fixing {
+  const none = (reason: string) => notJudged(support, reason, () => say`Brads are not checked here: ${reason}.`);
+  const brads = bradsBetween(member, carrier, unit);
+  if (!brads) return none('they do not meet face to face');
+  const { through, into, contact, side, main, length, count } = brads;
   const deep = length - side;
   const [f1, f2] = [pressesBack(through, side, contact.normal), pressesBack(into, main, contact.normal)];
   if (f1 === null || f2 === null) return none('no values are published for nails in this sheet');
@@ -53,14 +79,12 @@ export function nailed(support: Support, member: Member, carrier: Member, { serv
       ? 1
       : IN_END;
   const each = Math.min(...modes) * share * grain;
-  const [low, high] = contact.over[0];
-  const count = Math.max(2, Math.floor((high - low) / EVERY));
   const holds = asNewtons(count * each);
   return {
     support,
     holds,
     state: stateOf(heldAt(support), holds),
     sentence: () =>
-      say`${String(count)} brads of ${len(mm(length))} hold ${force(holds)}: ${force(asNewtons(each))} each${grain < 1 ? ', a third for the end grain they are in' : ''} (EN 1995-1-1 8.3). Glue it too.`,
+      say`${String(count)} brads of ${sold(mm(length))} hold ${force(holds)}: ${force(asNewtons(each))} each${grain < 1 ? ', a third for the end grain they are in' : ''} (EN 1995-1-1 8.3). Glue it too.`,
   };
 }

@@ -10,6 +10,7 @@ import { screwAt } from './cuts.js';
 import { spacedAlong, type Row } from './driven.js';
 import { screwedEnds } from './ends.js';
 import type { BoltedEnd } from './fixing.js';
+import { bradsBetween, type Brads } from './nailed.js';
 
 /** A screw in its place. */
 export interface PlacedScrew {
@@ -101,6 +102,18 @@ export function rowsOfScrews(carried: CarriedMember, members: ReadonlyMap<string
   const ends = screwedEnds(carried, members, unit).map((e) => placedRow(member.id, e.row, e.count));
   const along = bending?.builtUp ? screwsAlong(bending.builtUp, unit) : [];
   return [...ends, ...along.flatMap((a) => (a.row ? [placedRow(a.member.id, a.row, a.count)] : []))];
+}
+
+/** The brads of a piece, where they hold something. @example allBrads(SOLVED.carried) // [] */
+export function allBrads({ members, unit }: Carried): readonly Brads[] {
+  return [...members.values()].flatMap(({ member, supports }) => {
+    const carriers = new Set(supports.flatMap((s) => (s.how === 'nails' ? [s.carrier] : [])));
+    return [...carriers].flatMap((id) => {
+      const carrier = members.get(id)?.member;
+      const brads = carrier && bradsBetween(member, carrier, unit);
+      return brads && brads.length > 0 ? [brads] : [];
+    });
+  });
 }
 
 /** Bolts that hold one end of a member. */

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { writeExactly } from '../../figure/index.js';
-import { mm, toMm } from '../../length/index.js';
+import { mm, toMm, type Length } from '../../length/index.js';
 import { boxOf, type Space } from '../../piece/index.js';
 import { type Drawers } from '../../interiors/index.js';
-import { solve } from '../../solution/index.js';
+import { boughtFor, solve } from '../../solution/index.js';
 import { chest, drawers } from '../../testing/chest.js';
 import { divided, piece, stock, thing, workshop, panels } from '../../testing/samples.js';
-import { allScrews, contactOf, fixingsOf, rowBetween, spacedAlong, type Fixing, type Row } from '../index.js';
+import { allBrads, allScrews, contactOf, fixingsOf, rowBetween, spacedAlong, type Fixing, type Row } from '../index.js';
 import { asKg } from '../../measures/index.js';
 import { runs } from '../../testing/runs.js';
 
@@ -116,6 +116,15 @@ describe('drawer boxes', () => {
     // ways it yields (d) is the least, 303.2 (√4.8464 − 1) = 364.3 N; for years 0.7 / 1.2 / 1.5 of it, and a third: 47.2.
     expect(end?.state).not.toBe('fails');
     expect(writeExactly(end?.sentence() ?? [])).toMatch(/^\d+ brads of 30 mm hold \d+ N: 47\.2 N each, a third for the end grain/);
+  });
+
+  test('brads of all corners are counted once: one every 50 of walls of 270, five, at four corners of three boxes', () => {
+    const s = box('nailed', groove);
+    expect(toMm(boxOf(member(s, 'd1/drawer-side/left')).z1) - toMm(boxOf(member(s, 'd1/drawer-side/left')).z0)).toBe(270);
+    const brads = allBrads(s.carried);
+    expect(brads.map((b) => [toMm(mm(b.length)), b.count])).toEqual(Array<number[]>(12).fill([30, 5]));
+    const bought = boughtFor(s).filter((b) => b.what.startsWith('brads'));
+    expect(bought.map((b) => [toMm(b.length as Length), b.count])).toEqual([[30, 60]]);
   });
 
   test('screwed corners take the holes that are there, through the side into the end between', () => {
