@@ -118,13 +118,14 @@ describe('drawer boxes', () => {
     expect(writeExactly(end?.sentence() ?? [])).toMatch(/^\d+ brads of 30 mm hold \d+ N: 47\.2 N each, a third for the end grain/);
   });
 
-  test('brads of all corners are counted once: one every 50 of walls of 270, five, at four corners of three boxes', () => {
+  test('brads of all corners are counted once: one every 50 of walls 628 high, twelve, at four corners of three boxes', () => {
     const s = box('nailed', groove);
-    expect(toMm(boxOf(member(s, 'd1/drawer-side/left')).z1) - toMm(boxOf(member(s, 'd1/drawer-side/left')).z0)).toBe(270);
+    const { y0, y1 } = boxOf(member(s, 'd1/drawer-side/left'));
+    expect(toMm(y1) - toMm(y0)).toBe(628);
     const brads = allBrads(s.carried);
-    expect(brads.map((b) => [toMm(mm(b.length)), b.count])).toEqual(Array<number[]>(12).fill([30, 5]));
+    expect(brads.map((b) => [toMm(mm(b.length)), b.count])).toEqual(Array<number[]>(12).fill([30, 12]));
     const bought = boughtFor(s).filter((b) => b.what.startsWith('brads'));
-    expect(bought.map((b) => [toMm(b.length as Length), b.count])).toEqual([[30, 60]]);
+    expect(bought.map((b) => [toMm(b.length as Length), b.count])).toEqual([[30, 144]]);
   });
 
   test('screwed corners take the holes that are there, through the side into the end between', () => {
