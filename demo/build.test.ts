@@ -13,6 +13,8 @@ import {
   type Step,
 } from '../core/build/index.js';
 import { writeExactly } from '../core/figure/index.js';
+import type { Bought } from '../core/piece/index.js';
+import { fastenersOf, together } from '../core/solution/index.js';
 import { mm } from '../core/length/index.js';
 import { PRINT_SHED } from './print-shed.js';
 import { solved } from './solved.js';
@@ -36,10 +38,17 @@ describe.each(cases)('%s, %s', (id, _, school) => {
     const wanted = [...partWorksOf(solution).values()].flat().map((w) => w.id);
     expect(wanted.filter((w) => !works.includes(w))).toEqual([]);
     const cut = new Set(solution.parts.map((p) => p.id));
-    const joints = solution.shape.joints.filter(
+    const between = solution.shape.joints.map((j) => [j.carried, j.carrier].sort().join(' '));
+    const touching = (solution.shape.keeps ?? []).filter((k) => !between.includes([k.held, k.by].sort().join(' ')));
+    const joints = [...solution.shape.joints, ...touching.map((k) => ({ carried: k.held, carrier: k.by }))].filter(
       (j) => cut.has(j.carried) && (cut.has(j.carrier) || ['floor', 'place'].includes(j.carrier)),
     );
     expect(steps.flatMap((s) => s.works).filter((w) => w.kind === 'join')).toHaveLength(joints.length);
+  });
+
+  test('what is driven and put in at the steps is what is bought', () => {
+    const inAll = (all: readonly Bought[]) => Object.fromEntries(together(all).map((b) => [`${b.what} ${b.length ?? ''}`, b.count]));
+    expect(inAll(steps.flatMap((s) => s.takes))).toEqual(inAll(fastenersOf(solution)));
   });
 
   test('it comes after what it needs, and before what closes it', () => {

@@ -16,7 +16,7 @@ export interface AlikeParts {
 
 /**
  * The parts of a piece that anything is cut into, those that are set out alike together. @param only the ids of those that are asked for
- * @example alikeParts(SOLVED, { unit: 'mm', step: mm(0.5) }).length // 2
+ * @example alikeParts(SOLVED, { unit: 'mm', step: mm(0.5) }).length // 3
  */
 export function alikeParts(solution: Solution, precision: Precision, only?: ReadonlySet<string>): readonly AlikeParts[] {
   const holes = holesByPart(solution);

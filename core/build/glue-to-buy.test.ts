@@ -1,10 +1,9 @@
-import { mm } from '../length/index.js';
 import { solve } from '../solution/index.js';
 import { divided, panels, piece, stock, workshop } from '../testing/samples.js';
 import { gluedArea, glueFor } from './glue-to-buy.js';
 
 const ash = workshop({ stock: { ply: stock({ material: 'white-ash' }) } });
-const shelves = (fix: 'butted' | 'pinned', times = 1) => {
+const shelves = (fix: 'butted' | 'loose', times = 1) => {
   const made = piece(divided('in', 'up', 5));
   return solve({ ...made, times, panels: panels({ fix }) }, ash, {});
 };
@@ -18,6 +17,6 @@ test('four shelves and a top of 20, screwed between two sides 300 deep: ten ends
 });
 
 test('what stands on pins takes none, which leaves the two ends of the top; who glues nothing buys none', () => {
-  expect(gluedArea(shelves('pinned'))).toBeCloseTo(0.012, 9);
+  expect(gluedArea(shelves('loose'))).toBeCloseTo(0.012, 9);
   expect(glueFor(shelves('butted'), { glue: 'none' })).toEqual([]);
 });

@@ -1,4 +1,4 @@
-import { contactOf } from '../carry/index.js';
+import { allKept, contactOf } from '../carry/index.js';
 import type { Bought, Joint } from '../piece/index.js';
 import type { Solution } from '../solution/index.js';
 import { glueOf } from './products.js';
@@ -17,13 +17,14 @@ const SPREAD = 4;
 const LEAST = 0.01;
 
 /** The faces of all joints of a piece that are glued, m²; each pair of members that meets counts once. @example gluedArea(SOLVED) // 0.012 */
-export function gluedArea({ shape }: Pick<Solution, 'shape'>): number {
+export function gluedArea({ shape, carried }: Pick<Solution, 'shape' | 'carried'>): number {
   const members = new Map(shape.members.map((m) => [m.id, m]));
   const pairs = new Map<string, number>();
-  for (const joint of shape.joints.filter(isGlued)) {
-    const [carrier, carried] = [members.get(joint.carrier), members.get(joint.carried)];
-    const met = carrier && carried ? contactOf(carrier, carried) : null;
-    if (met) pairs.set([joint.carrier, joint.carried].sort().join(' '), met.area);
+  const kept = allKept(carried).flatMap(({ way, keep }) => (way === 'glue' ? [[keep.held, keep.by] as const] : []));
+  for (const [a, b] of [...shape.joints.filter(isGlued).map((j) => [j.carried, j.carrier] as const), ...kept]) {
+    const [one, other] = [members.get(a), members.get(b)];
+    const met = one && other ? contactOf(one, other) : null;
+    if (met) pairs.set([a, b].sort().join(' '), met.area);
   }
   return [...pairs.values()].reduce((sum, mm2) => sum + mm2, 0) / 1e6;
 }

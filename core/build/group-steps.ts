@@ -1,13 +1,16 @@
-import { contactOf, isBlock, massOf } from '../carry/index.js';
-import { fine, len, mass, say, temperature, type Sentence } from '../figure/index.js';
+import { contactOf, isBlock, massOf, type Kept } from '../carry/index.js';
+import { fine, grouped, len, mass, say, sold, temperature, type Sentence } from '../figure/index.js';
 import { fromUnits, mm, toMm, type Length } from '../length/index.js';
 import type { Part } from '../parts/index.js';
 import { lettersText } from '../parts/letters.js';
-import { boxOf, boxRound, type Body, type Box, type Joint, type Member } from '../piece/index.js';
+import { boxOf, boxRound, type Body, type Bought, type Box, type Joint, type Member } from '../piece/index.js';
 import type { Settings } from '../project/index.js';
+import { together } from '../solution/index.js';
+import type { Vector } from '../solid/index.js';
 import { isGlued } from './glue-to-buy.js';
 import { glueOf, timeAt, type Glue } from './products.js';
-import type { Group, Stage } from './groups.js';
+import { CLOSES, type Group, type Stage } from './groups.js';
+import { pairOf, type Held } from './held.js';
 import type { Building } from './spec.js';
 import { TAKES, timeText } from './minutes.js';
 import { ALONE, draft, type Draft, type Wait } from './step.js';
@@ -27,6 +30,7 @@ export interface Assembling {
   readonly settings: Settings;
   readonly parts: ReadonlyMap<string, Part>;
   readonly members: ReadonlyMap<string, Member>;
+  readonly held: Held;
 }
 
 /** More letters than this are told as ranges, whatever their order. */
@@ -53,27 +57,58 @@ const HOW: Readonly<Partial<Record<Joint['how'], string>>> = {
   slide: 'on its slides',
 };
 
-/** What goes to what, the same joints together: which parts, how, to which. */
-export function joinsSaid(joins: readonly Join[], a: Assembling): readonly Sentence[] {
-  const byHow = new Map<string, { how: Joint['how']; to: string; carried: Set<string> }>();
-  for (const { joint } of joins) {
-    const to = a.parts.get(joint.carrier)?.letter ?? joint.carrier;
-    const key = `${joint.how} ${to}`;
-    const group = byHow.get(key) ?? { how: joint.how, to, carried: new Set<string>() };
-    const letter = a.parts.get(joint.carried)?.letter;
-    if (letter) group.carried.add(letter);
-    byHow.set(key, group);
-  }
-  // The same parts to several others, such as shelves between two sides, are one line.
-  const byParts = new Map<string, { how: Joint['how']; to: string[]; carried: string }>();
-  for (const { how, to, carried } of byHow.values()) {
-    const text = lettersText([...carried]);
-    const line = byParts.get(`${how} ${text}`) ?? { how, to: [], carried: text };
-    line.to.push(to);
-    byParts.set(`${how} ${text}`, line);
-  }
-  return [...byParts.values()].map(({ how, to, carried }) => say`${carried} to ${lettersText(to)}: ${HOW[how] ?? how}.`);
+/** The same for what is only kept where it lies. */
+const KEPT: Readonly<Record<Kept['way'], string>> = {
+  screws: 'screwed',
+  brackets: 'by angle brackets inside the corner',
+  glue: 'glued',
+  rests: 'lies on it',
+};
+
+/** Ways whose words say already whether glue goes in. */
+const GLUE_SAID: ReadonlySet<Joint['how']> = new Set(['housed', 'nails', 'glued']);
+
+/** What of it is done, and with what. */
+function doneBy({ joint }: Join, { held, building }: Assembling): string {
+  const { way, fasteners } = held.between(joint.carried, joint.carrier);
+  if (way) return KEPT[way];
+  if (joint.how === 'screws' && fasteners.length === 0) return 'glued, since no screw fits';
+  const glued = isGlued(joint) && !GLUE_SAID.has(joint.how) && building.glue !== 'none';
+  return `${HOW[joint.how] ?? joint.how}${glued ? ' and glued' : ''}`;
 }
+
+/** What goes to what, the same joints together: which parts, how, with what, to which. */
+export function joinsSaid(joins: readonly Join[], a: Assembling): readonly Sentence[] {
+  const letterOf = (id: string) => a.parts.get(id)?.letter;
+  const lines = grouped(joins, (j) => `${doneBy(j, a)} ${letterOf(j.joint.carrier) ?? j.joint.carrier}`).map((some) => {
+    const [{ joint }] = some as [Join];
+    return {
+      some,
+      to: letterOf(joint.carrier) ?? joint.carrier,
+      carried: lettersText([...new Set(some.flatMap((j) => letterOf(j.joint.carried) ?? []))]),
+      how: doneBy(some[0] as Join, a),
+    };
+  });
+  // The same parts to several others, such as shelves between two sides, are one line.
+  return grouped(lines, (l) => `${l.how} ${l.carried}`).map((alike) => {
+    const [{ how, carried }] = alike as [(typeof lines)[0]];
+    const taken = takenFor(
+      alike.flatMap((l) => l.some),
+      a,
+    ).reduce((said, one) => say`${said}, ${takenSaid(one)}`, say``);
+    return say`${carried} to ${lettersText(alike.map((l) => l.to))}: ${how}${taken}.`;
+  });
+}
+
+/** What is driven or put in at some joints, equal things together. */
+export const takenFor = (joins: readonly Join[], { held }: Pick<Assembling, 'held'>): readonly Bought[] => {
+  const pairs = new Map(joins.map(({ joint }) => [pairOf(joint.carried, joint.carrier), held.between(joint.carried, joint.carrier)]));
+  return together([...pairs.values()].flatMap((p) => p.fasteners));
+};
+
+/** So many of it, and how long. */
+const takenSaid = ({ what, count, length }: Bought): Sentence =>
+  say`${count} ${what}${length === undefined ? say`` : say`, ${sold(length)}`}`;
 
 /** How far the joints that are clamped are apart, along the axis that they press along: what a clamp must span. */
 function clampsFor(members: readonly Member[], joins: readonly Join[], a: Assembling): { count: number; reach: Length } | null {
@@ -182,6 +217,32 @@ function titleOf({ stage, each, bodies }: Group): string {
   return each.length > 1 ? `${each.length} frames alike, each of ${rolesText(one)}` : `A frame of ${rolesText(one)}`;
 }
 
+/** From where something comes that is moved along an axis. */
+function fromWhere([x, y, z]: Vector): string {
+  if (Math.abs(y) > Math.SQRT1_2) return y < 0 ? 'from above' : 'from below';
+  if (Math.abs(z) > Math.SQRT1_2) return z < 0 ? 'from the front' : 'from the rear';
+  return x < 0 ? 'from the right' : 'from the left';
+}
+
+/** What closes others goes in while its way is still free: from where, and before what. */
+function slidInSaid({ stage, goesIn, each }: Group, a: Assembling): readonly Sentence[] {
+  if (stage !== 'together') return [];
+  return (each[0] ?? []).flatMap((m): Sentence[] => {
+    const way = goesIn.get(m.id)?.way;
+    return way && CLOSES.has(m.role) ? [say`${letters([m], a)} goes in ${fromWhere(way)}, before what would shut it out.`] : [];
+  });
+}
+
+/** What no straight way is free for. */
+const shutOutSaid = ({ goesIn }: Group, a: Assembling): readonly string[] =>
+  [...new Set(goesIn.values())].flatMap(({ way, unit, barredBy }) =>
+    way || barredBy.length === 0
+      ? []
+      : [
+          `No straight way in for ${letters(unit, a)}: ${letters(barredBy, a)} ${barredBy.length === 1 ? 'is' : 'are'} in the way. Tilt it in, or make it of two.`,
+        ],
+  );
+
 /** In which order what moves goes in. */
 const hangSaid = ({ bodies }: Group, { building }: Assembling): readonly Sentence[] =>
   bodies.length > 1
@@ -235,18 +296,20 @@ export function groupStep(
     standing: byItself ? one.map((m) => m.id) : standing,
     kg: asKg(whole),
     wait,
+    takes: takenFor(joins, a),
     minutes:
       (members.length - frames.parts + frames.count) * TAKES.part + joins.length * TAKES.joint + (sets ? TAKES.clampUp * each.length : 0),
     says: [
       ...(way ? [say`${way}`] : []),
       ...hangSaid(group, a),
       say`In this order: ${letters(one, a)}${each.length > 1 ? say`, and the others like it` : ''}.`,
+      ...slidInSaid(group, a),
       ...joinsSaid(joins, a),
       ...(glued > 0 ? glueSaid(glue, building.celsius, glued / (byItself ? each.length : 1)) : []),
       ...(clamps ? [clampsSaid(clamps, settings.tools ?? {})] : []),
       ...(byItself || stage === 'together' ? squareSaid(one) : []),
       ...lift,
     ],
-    cautions: glued > 0 && glue.caution ? [glue.caution] : [],
+    cautions: [...shutOutSaid(group, a), ...(glued > 0 && glue.caution ? [glue.caution] : [])],
   });
 }

@@ -1,7 +1,8 @@
 import { likenessOf } from '../parts/hand.js';
-import { FLOOR, PLACE, boxOf, type Body, type Box, type Joint, type Member, type Role } from '../piece/index.js';
+import { FLOOR, LETS_GO, MAY_LIE, PLACE, boxOf, type Body, type Box, type Joint, type Member, type Role } from '../piece/index.js';
 import { fromUnits, mm, negative, type Length } from '../length/index.js';
 import type { Solution } from '../solution/index.js';
+import { orderOf, type GoesIn, type Unit } from './apart.js';
 import { inAssemblyOrder } from './captive.js';
 
 /** When parts are put together: in frames first, then the main of it, then what closes it, and what moves in it. */
@@ -14,13 +15,12 @@ export interface Group {
   /** What is put together, each time by itself. */
   readonly each: readonly (readonly Member[])[];
   readonly bodies: readonly Body[];
+  /** How its parts go in, by their ids; those of a frame that is ready all as that goes. */
+  readonly goesIn: ReadonlyMap<string, GoesIn>;
 }
 
-/** Joints that only let something lie, hang or run: it can be taken out again. */
-const LETS_GO: ReadonlySet<Joint['how']> = new Set(['bearing', 'pins', 'hung', 'slide']);
-
 /** What is put on once the rest stands: it would close it, or cannot stand alone. */
-const CLOSES: ReadonlySet<Role> = new Set<Role>([
+export const CLOSES: ReadonlySet<Role> = new Set<Role>([
   'back',
   'wall board',
   'deck',
@@ -31,9 +31,6 @@ const CLOSES: ReadonlySet<Role> = new Set<Role>([
   'corner block',
   'stop',
 ]);
-
-/** What may lie or stand in its place without anything that holds it. */
-const MAY_LIE: ReadonlySet<Role> = new Set<Role>(['shelf', 'shelf layer', 'shelf strip', 'board', 'partition', 'divider']);
 
 /** The thickest that something flat is, which is put together lying down. */
 const FLAT = mm(150);
@@ -114,31 +111,77 @@ export function groupsOf({ shape, parts }: Solution, order: 'bottom up' | 'top d
   const loose = still.filter((m) => isLoose(m) && !CLOSES.has(m.role));
   // Posts lie on the bench first, then what goes between them.
   const carriersFirst = (some: readonly Member[]) => [...some].sort((a, b) => Number(carries.has(b.id)) - Number(carries.has(a.id)));
-  const group = (stage: Stage, each: readonly (readonly Member[])[], bodies: readonly Body[] = []): Group[] =>
-    each.some((e) => e.length > 0) ? [{ id: `${stage} ${each[0]?.[0]?.id ?? ''}`, stage, each, bodies }] : [];
+  // It is named by a part whatever the order is, so that what was ticked stays so.
+  const group = (stage: Stage, by: Member | undefined, each: readonly (readonly GoesIn[])[], bodies: readonly Body[] = []): Group[] => {
+    if (!by) return [];
+    const goesIn = new Map(each.flat().flatMap((g) => g.unit.map((m) => [m.id, g] as const)));
+    return [{ id: `${stage} ${by.id}`, stage, each: each.map(inTurn), bodies, goesIn }];
+  };
   const bodyMembers = (b: Body, front: boolean) => members.filter((m) => inBody.get(m.id) === b && isFront(m) === front);
   const bodies = [...shape.bodies].filter((b) => bodyMembers(b, false).length > 0);
   const bottomOf = (b: Body) => up * Math.min(...bodyMembers(b, false).map(low));
+  const hung = bodies.flatMap((b) => bodyMembers(b, false));
   const fronts = sorted(members.filter((m) => inBody.has(m.id) && isFront(m)));
-  const frames = framesOf(main, firm).map(carriersFirst);
+  const { frames, together, close } = putTogether(main, closing, firm, framesOf(main, firm).map(carriersFirst));
+  const byThemselves = (some: readonly Member[]) => orderOf(some.map(alone), []);
   return [
-    ...alike(frames, (f) => f).flatMap((each) => group('frames', each)),
-    ...group('together', [main]).map((g) => ({ ...g, each: [inAssemblyOrder(main, firm, frames)] })),
-    ...group('close', [closing]),
+    ...alike(frames, (f) => f).flatMap((each) => group('frames', each[0]?.[0], each.map(byThemselves))),
+    ...group('together', main[0], [together]),
+    ...group(
+      'close',
+      closing.find((m) => inTurn(close).includes(m)),
+      [close],
+    ),
     ...alike(
       bodies.sort((a, b) => bottomOf(a) - bottomOf(b)),
       (b) => bodyMembers(b, false),
     ).flatMap((all) =>
       group(
         'moving',
-        all.map((b) => bodyMembers(b, false)),
+        bodyMembers(all[0] as Body, false)[0],
+        all.map((b) => byThemselves(bodyMembers(b, false))),
         all,
       ),
     ),
-    ...group('hang', [bodies.flatMap((b) => bodyMembers(b, false))], bodies),
-    ...group('fronts', [fronts]),
-    ...group('loose', [loose]),
+    ...group('hang', hung[0], [hung.map(laid)], bodies),
+    ...group('fronts', fronts[0], [fronts.map(laid)]),
+    ...group('loose', loose[0], [loose.map(laid)]),
   ];
+}
+
+const alone = (m: Member): Unit => [m];
+
+/** What is hung, fitted or tilted in: no straight way is asked for. */
+const laid = (m: Member): GoesIn => ({ unit: [m], way: null, barredBy: [] });
+
+const inTurn = (order: readonly GoesIn[]) => order.flatMap((g) => g.unit);
+
+const isShutOut = ({ way }: GoesIn) => way === null;
+
+/**
+ * The main of it, by frames that are ready where these can be joined so, and what closes it then. What the main of it would shut out, such as a
+ * back in grooves all round or a deck notched round its posts, goes in with it.
+ */
+function putTogether(main: readonly Member[], closing: readonly Member[], firm: readonly Joint[], frames: readonly Unit[]) {
+  const caught = orderOf(closing.map(alone), main)
+    .filter(isShutOut)
+    .flatMap((g) => g.unit);
+  const asFrames = (ready: readonly Unit[]) => {
+    const framed = new Map(ready.flatMap((f) => f.map((m) => [m.id, f] as const)));
+    const wanted = [...inAssemblyOrder(main, firm, ready), ...caught];
+    return {
+      frames: ready,
+      together: orderOf(
+        [...new Set(wanted.map((m) => framed.get(m.id) ?? m))].map((u) => ('id' in u ? [u] : u)),
+        [],
+      ),
+    };
+  };
+  const tried = frames.length > 0 ? [asFrames(frames), asFrames([])] : [asFrames([])];
+  const shutOut = ({ together }: (typeof tried)[number]) => together.filter(isShutOut).length;
+  const best = tried.reduce((least, one) => (shutOut(one) < shutOut(least) ? one : least));
+  const close = orderOf(closing.filter((m) => !caught.includes(m)).map(alone), [...main, ...caught]);
+  return { ...best, close };
 }
 
 /**

@@ -9,6 +9,7 @@ const step = (id: string, minutes: number, needs: readonly string[], wait: numbe
   works: [],
   setups: [],
   says: [],
+  takes: [],
   cautions: [],
   standing: [],
   kg: asKg(0),

@@ -27,6 +27,7 @@ function step(id: string, minutes: number, needs: readonly string[] = [], wait =
     works: [],
     setups: [],
     says: [],
+    takes: [],
     cautions: [],
     standing: [],
     kg: asKg(0),

@@ -1,5 +1,6 @@
 import { asKg, type Kilograms } from '../measures/index.js';
 import type { Sentence } from '../figure/index.js';
+import type { Bought } from '../piece/index.js';
 import type { Work } from './works.js';
 
 /** What a step is a part of, in the order of the work. */
@@ -76,6 +77,8 @@ export interface Step {
   /** What is done, a sentence each. */
   readonly says: readonly Sentence[];
   readonly cautions: readonly string[];
+  /** What is driven or put in, as it is bought. */
+  readonly takes: readonly Bought[];
   /** What is put together so far is drawn; the parts alone where it is not. */
   readonly standing: readonly string[];
   /** What is lifted in it at the most, kg. */
@@ -90,7 +93,7 @@ export interface Step {
 /** A step before it is known what it needs. */
 export type Draft = Omit<Step, 'needs'>;
 
-const NOTHING = { parts: [], works: [], setups: [], says: [], cautions: [], standing: [], kg: asKg(0), wait: null } as const;
+const NOTHING = { parts: [], works: [], setups: [], says: [], takes: [], cautions: [], standing: [], kg: asKg(0), wait: null } as const;
 
 /** A step, with nothing of what most steps have not. @example draft({ id: 'saw', phase: 'saw', title: 'Saw', minutes: 27 }).minutes // 27 */
 export function draft(step: Pick<Draft, 'id' | 'phase' | 'title' | 'minutes'> & Partial<Draft>): Draft {

@@ -3,6 +3,7 @@ import type { Joint, Member } from '../piece/index.js';
 import type { Solution } from '../solution/index.js';
 import { calledBriefly, groupStep, type Assembling } from './group-steps.js';
 import { groupsOf, isOutside, type Group } from './groups.js';
+import { heldIn } from './held.js';
 import { buyStep, checkStep, coatSteps, dryStep, standStep, takeOutStep } from './last-steps.js';
 import type { OwnPace } from './minutes.js';
 import { withNeeds } from './needs.js';
@@ -98,10 +99,11 @@ function withFrames(group: Group, groups: readonly Group[]): Group {
 export function stepsOf(solution: Solution, building: Building, pace: OwnPace = {}): readonly Step[] {
   const parts = new Map(solution.parts.map((p) => [p.id, p]));
   const members = new Map(solution.parts.map((p) => [p.id, p.member]));
-  const assembling: Assembling = { building, settings: solution.workshop.settings, parts, members };
+  const held = heldIn(solution);
+  const assembling: Assembling = { building, settings: solution.workshop.settings, parts, members, held };
   const groups = groupsOf(solution, building.order).map((g, _, all) => withFrames(g, all));
   const works = partWorksOf(solution);
-  const joins = joinsOf(solution.shape.joints);
+  const joins = joinsOf([...solution.shape.joints, ...held.kept]);
   const made = joinsIn(
     groups,
     joins.filter((j) => !isOutside(j.joint)),

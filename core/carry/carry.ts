@@ -1,7 +1,7 @@
 import type { LengthUnit } from '../length/index.js';
-import { asBefore } from '../figure/index.js';
+import { areAlike, asBefore } from '../figure/index.js';
 import { asNewtons, asKg, type Kilograms, type Newtons } from '../measures/index.js';
-import { FLOOR, PLACE, massMiddleOf, type Joint, type Member, type Shape } from '../piece/index.js';
+import { FLOOR, PLACE, massMiddleOf, type Joint, type Keep, type Member, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
 import type { Support } from './support.js';
@@ -23,6 +23,9 @@ export interface Carried {
   readonly massKg: Kilograms;
   /** What the shop works in: its screws are sold so. */
   readonly unit: LengthUnit;
+  /** What besides its weight keeps members where they lie, and what joins others. */
+  readonly keeps: readonly Keep[];
+  readonly joints: readonly Joint[];
 }
 
 /** The things that stand anywhere in a piece and whose mass is not known, each once, by their names. @example unweighedIn(SOLVED.carried) // [] */
@@ -204,7 +207,8 @@ function asItWas(now: Carried): Carried {
   if (!first) return now;
   const before = last.get(first);
   const of = before && [...before.members.values()];
-  if (before?.unit === now.unit && of?.length === now.members.size && [...now.members.values()].every((c, i) => of[i] === c)) return before;
+  const same = before?.unit === now.unit && of?.length === now.members.size && [...now.members.values()].every((c, i) => of[i] === c);
+  if (same && areAlike(before.keeps, now.keeps)) return before;
   last.set(first, now);
   return now;
 }
@@ -214,7 +218,7 @@ function asItWas(now: Carried): Carried {
  * @example carryDown(SOLVED.shape, { standing: new Map(), unweighed: new Map() }, SHOP).massKg // 28.0704
  */
 export function carryDown(
-  shape: Pick<Shape, 'members' | 'joints'>,
+  shape: Pick<Shape, 'members' | 'joints' | 'keeps'>,
   { standing, unweighed }: ReturnType<typeof standingOn>,
   workshop: Workshop,
 ): Carried {
@@ -251,7 +255,14 @@ export function carryDown(
       if (carried.unknown.length > 0) above.set(s.carrier, new Set([...(above.get(s.carrier) ?? []), ...carried.unknown]));
     }
   }
-  return asItWas({ members, floor: asNewtons(floor), massKg: asKg(massKg), unit: workshop.settings.unit });
+  return asItWas({
+    members,
+    floor: asNewtons(floor),
+    massKg: asKg(massKg),
+    unit: workshop.settings.unit,
+    keeps: shape.keeps ?? [],
+    joints: shape.joints,
+  });
 }
 
 /**

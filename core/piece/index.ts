@@ -2,6 +2,7 @@ export * from './space.js';
 export * from './spec.js';
 export * from './member.js';
 export * from './solid.js';
+export * from './cut-solid.js';
 export * from './kept-members.js';
 export * from './of-two.js';
 export * from './tree.js';

@@ -59,3 +59,17 @@ export const OPEN = 'open';
 
 /** What carries a piece that is put into a place that is there already: its sides, its rails, another cabinet. */
 export const PLACE = 'place';
+
+/** The ways to keep a member where it lies: `rests` for none, `usual` for what fits. */
+export const KEEP_WAYS = ['usual', 'screws', 'brackets', 'glue', 'rests'] as const;
+export type KeepWay = (typeof KEEP_WAYS)[number];
+
+/** Two members that lie on each other, or only touch, and are kept so. */
+export interface Keep {
+  readonly held: string;
+  readonly by: string;
+  readonly way: KeepWay;
+}
+
+/** Joints that only let something lie, hang or run: it can be taken out again. */
+export const LETS_GO: ReadonlySet<Bearing> = new Set(['bearing', 'pins', 'hung', 'slide']);

@@ -174,6 +174,9 @@ export type Role =
  */
 export const isBack = ({ role }: { readonly role: Role }): boolean => role === 'back' || role === 'wall board';
 
+/** What may lie or stand in its place without anything that holds it. */
+export const MAY_LIE: ReadonlySet<Role> = new Set<Role>(['shelf', 'shelf layer', 'shelf strip', 'board', 'partition', 'divider']);
+
 /** How a cutting size is brought to the shop precision: what goes between is rounded down, what covers or is trimmed in place is rounded up. */
 export type Purpose = 'between' | 'covers' | 'trimmed';
 

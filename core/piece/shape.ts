@@ -4,7 +4,7 @@ import type { Length } from '../length/index.js';
 import type { PieceEdit } from './edit.js';
 import type { Body, Bought, Fact } from './body.js';
 import type { Box, Member } from './member.js';
-import type { Joint } from './joint.js';
+import type { Joint, Keep } from './joint.js';
 import type { Lean } from './lean.js';
 import type { Posts } from './posts.js';
 import type { Axis, Space } from './space.js';
@@ -189,6 +189,8 @@ export interface Shape {
   readonly runs: ReadonlyMap<string, PlacedRun>;
   readonly members: readonly Member[];
   readonly joints: readonly Joint[];
+  /** What besides its weight keeps members where they lie. */
+  readonly keeps?: readonly Keep[];
   /** What moves. */
   readonly bodies: readonly Body[];
   readonly bought: readonly Bought[];

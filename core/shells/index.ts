@@ -1,6 +1,7 @@
 import { inTerms, type Terms } from '../figure/index.js';
 import { keptMembers, type Member, type Piece, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
+import { keepsOf } from './keeps.js';
 import { shellOf } from './kinds.js';
 
 export * from './kinds.js';
@@ -12,6 +13,7 @@ export * from './in-place/spec.js';
 export { sizesWithin } from './in-place/tied.js';
 export * from './leaning/spec.js';
 export * from './wall-board/spec.js';
+export { sortOfKeep } from './keeps.js';
 export { CASE } from './panel-case/ids.js';
 
 /** A member whose name begins with what it is, in the shop's terms. */
@@ -26,9 +28,11 @@ export function shapeOf(piece: Piece, workshop: Workshop): Shape {
   const shape = shellOf(piece).shape(piece, workshop);
   const { forBooks, shelfLoad } = piece;
   const { unit, terms = unit } = workshop.settings;
+  const members = keptMembers(shape.members.map((m) => inShopTerms(m, terms)));
   return {
     ...shape,
-    members: keptMembers(shape.members.map((m) => inShopTerms(m, terms))),
+    members,
+    keeps: keepsOf(piece, { ...shape, members }),
     ...(forBooks ? { forBooks } : {}),
     ...(shelfLoad === undefined ? {} : { shelfLoad }),
   };

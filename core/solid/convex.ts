@@ -165,7 +165,7 @@ export function movedBody(body: Convex, move: (place: Vector) => Vector, turn: (
 const isAt = (p: Vector, q: Vector) => Math.abs(p[0] - q[0]) < CLOSE && Math.abs(p[1] - q[1]) < CLOSE && Math.abs(p[2] - q[2]) < CLOSE;
 
 /** The directions of the edges of a body, each once. */
-function edgesOf({ faces }: Convex): readonly Vector[] {
+export function edgesOf({ faces }: Convex): readonly Vector[] {
   const found: Vector[] = [];
   for (const { corners } of faces)
     corners.forEach((p, i) => {

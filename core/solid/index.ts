@@ -5,3 +5,4 @@ export * from './profile.js';
 export * from './silhouette.js';
 export * from './solid.js';
 export * from './vector.js';
+export * from './way-out.js';

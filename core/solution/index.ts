@@ -7,5 +7,6 @@ export * from './along.js';
 export * from './cost.js';
 export * from './verdict-counts.js';
 export * from './bought.js';
+export * from './fasteners.js';
 export * from './within.js';
 export * from './ways.js';

@@ -27,7 +27,7 @@ const LITTLE = 5;
 const NOTHING = 0.01;
 
 /** Screws that a row takes whatever its load: two where there is room, so that nothing turns, and one now and then along it. */
-function leastOf({ most, room, holes }: Row): number {
+export function leastOf({ most, room, holes }: Row): number {
   if (holes) return holes.length;
   const along = 1 + Math.floor((room[1] - room[0] + NOTHING) / AT_LEAST_EVERY);
   return Math.min(most, Math.max(2, along));
@@ -59,7 +59,7 @@ function placesOf(row: Row, count: number, member: Member, moved: number): Sente
 }
 
 /** Why no screw is counted on, in a few words. */
-const WHY: Readonly<Record<NoRow['why'], string>> = {
+export const WHY: Readonly<Record<NoRow['why'], string>> = {
   apart: 'they do not meet face to face',
   narrow: 'there is no room for a screw',
   short: 'no screw that stays inside is long enough to count',

@@ -6,5 +6,7 @@ export * from './ends.js';
 export * from './along.js';
 export * from './placed.js';
 export * from './clashes.js';
+export { bracketScrew } from './kept.js';
+export type { Kept } from './kept.js';
 export * from './set-apart.js';
 export * from './bolted.js';

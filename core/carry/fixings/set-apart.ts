@@ -1,9 +1,11 @@
 import type { Sentence } from '../../figure/index.js';
 import type { Carried } from '../carry.js';
-import { comeTooNear, meetings } from './clashes.js';
+import { clashesOf, comeTooNear, meetings } from './clashes.js';
 import { cutsAlong } from './cuts.js';
 import { setAside, type Row } from './driven.js';
 import type { Fixing } from './fixing.js';
+import { keptBy, keptRows, type Kept } from './kept.js';
+import type { Keep, Member } from '../../piece/index.js';
 import { PlacedRow, placedRow, rowsOfScrews } from './placed.js';
 
 /** The same row set along by as little as makes it clear of what is cut there and of all others; null where there is no room for that. */
@@ -42,19 +44,47 @@ export function setApart(rows: readonly PlacedRow[]): readonly PlacedRow[] {
   return now;
 }
 
-/** What is carried never changes, so that its screws are placed once. */
-const known = new WeakMap<Carried, readonly PlacedRow[]>();
-
-/** Every row of screws of a piece. @example allScrews(SOLVED.carried).length // 2 */
-export function allScrews(carried: Carried): readonly PlacedRow[] {
-  let rows = known.get(carried);
-  if (!rows) {
-    const members = new Map([...carried.members].map(([id, c]) => [id, c.member]));
-    rows = setApart([...carried.members.values()].flatMap((c) => rowsOfScrews(c, members, carried.unit)));
-    known.set(carried, rows);
-  }
-  return rows;
+/** All screws of a piece, and what keeps its members where they lie. */
+interface Placed {
+  readonly rows: readonly PlacedRow[];
+  readonly kept: readonly Kept[];
 }
+
+/** What is carried never changes, so that its screws are placed once. */
+const known = new WeakMap<Carried, Placed>();
+
+/** Rows that hold, and those that only keep, which give way to them: further in, or not at all. */
+function withKeepers(carried: Carried, holding: readonly PlacedRow[], members: ReadonlyMap<string, Member>): Placed {
+  const ways = keptRows(carried, members);
+  let tried: (readonly [Keep, PlacedRow])[] = [...ways].map(([keep, [row]]) => [keep, row as PlacedRow]);
+  for (const last of [false, true]) {
+    const apart = setApart([...holding, ...tried.map(([, row]) => row)]);
+    const clashing = new Set(clashesOf(apart).flatMap((c) => ('other' in c ? [c.row, c.other] : [c.row])));
+    const now = tried.map(([keep], i) => [keep, apart[holding.length + i] as PlacedRow] as const);
+    const driven = new Map(now.filter(([, row]) => !clashing.has(row)));
+    if (last || driven.size === tried.length)
+      return { rows: [...apart.slice(0, holding.length), ...driven.values()], kept: keptBy(carried, members, driven) };
+    tried = now.map(([keep, row]) => [keep, (clashing.has(row) && ways.get(keep)?.[1]) || row]);
+  }
+  throw new Error('unreachable');
+}
+
+function placedIn(carried: Carried): Placed {
+  let placed = known.get(carried);
+  if (!placed) {
+    const members = new Map([...carried.members].map(([id, c]) => [id, c.member]));
+    const holding = [...carried.members.values()].flatMap((c) => rowsOfScrews(c, members, carried.unit));
+    placed = withKeepers(carried, holding, members);
+    known.set(carried, placed);
+  }
+  return placed;
+}
+
+/** Every row of screws of a piece. @example allScrews(SOLVED.carried).length // 4 */
+export const allScrews = (carried: Carried): readonly PlacedRow[] => placedIn(carried).rows;
+
+/** What keeps the members of a piece where they lie. @example allKept(SOLVED.carried).length // 2 */
+export const allKept = (carried: Carried): readonly Kept[] => placedIn(carried).kept;
 
 /** How far the screws of a row that holds a member were set along from where they usually go, mm. @example movedBy(SOLVED.carried, 'none', {}) // 0 */
 export const movedBy = (carried: Carried, holds: string, row: Row): number =>
