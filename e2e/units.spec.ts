@@ -11,7 +11,7 @@ const SOLD = /^(5|10) mm$/;
 /** Words of the trade of those who work otherwise; a setting of the project offers both. */
 const BRITISH = /\b(housings?|housed?|rebate[ds]?|castors?|toe boards?|colours?|metres?)\b/gi;
 const AMERICAN = /\b(dado\w*|rabbet\w*|casters?|toe kicks?|colors?|meters?)\b/gi;
-const CHOICE = 'housing, rebate, toe board';
+const CHOICES = ['housing, rebate, toe board', 'dado, rabbet, toe kick'];
 
 for (const [id, foreign, words] of [
   ['bindery', METRIC, BRITISH],
@@ -26,7 +26,7 @@ for (const [id, foreign, words] of [
       await page.evaluate(() => document.querySelectorAll('details').forEach((d) => (d.open = true)));
       const text = await page.evaluate(() => document.body.innerText);
       for (const line of text.split('\n'))
-        for (const figure of [...(line.match(foreign) ?? []), ...(line.includes(CHOICE) ? [] : (line.match(words) ?? []))])
+        for (const figure of [...(line.match(foreign) ?? []), ...(CHOICES.some((c) => line.includes(c)) ? [] : (line.match(words) ?? []))])
           if (!SOLD.test(figure)) found.push(`${where}: ${line.slice(0, 160)}`);
     };
     for (const at of [...PAGES, ...Object.keys(file.pieces).flatMap((p) => STATIONS.map((s) => `/pieces/${p}/${s}`))]) {

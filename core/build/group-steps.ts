@@ -1,5 +1,5 @@
 import { contactOf, isBlock, massOf, type Kept } from '../carry/index.js';
-import { fine, grouped, len, mass, say, sold, temperature, type Sentence } from '../figure/index.js';
+import { fine, grouped, len, mass, say, sold, temperature, writeExactly, type Sentence } from '../figure/index.js';
 import { fromUnits, mm, toMm, type Length } from '../length/index.js';
 import type { Part } from '../parts/index.js';
 import { lettersText } from '../parts/letters.js';
@@ -41,46 +41,46 @@ const letters = (members: readonly Member[], { parts }: Assembling) => {
   return all.length > IN_ORDER ? lettersText(all) : all.join(', ');
 };
 
-const HOW: Readonly<Partial<Record<Joint['how'], string>>> = {
-  housed: 'into its housing',
-  screws: 'screwed',
-  'pocket screws': 'by pocket screws',
-  bolts: 'bolted',
-  nails: 'glued and nailed',
-  glued: 'glued',
-  'screwed along': 'screwed all along',
-  'held along': 'held all along',
-  pivot: 'on its pivot',
-  bearing: 'lies on it',
-  pins: 'on pins',
-  hung: 'hung',
-  slide: 'on its slides',
+const HOW: Readonly<Partial<Record<Joint['how'], Sentence>>> = {
+  housed: say`into its housing`,
+  screws: say`screwed`,
+  'pocket screws': say`by pocket screws`,
+  bolts: say`bolted`,
+  nails: say`glued and nailed`,
+  glued: say`glued`,
+  'screwed along': say`screwed all along`,
+  'held along': say`held all along`,
+  pivot: say`on its pivot`,
+  bearing: say`lies on it`,
+  pins: say`on pins`,
+  hung: say`hung`,
+  slide: say`on its slides`,
 };
 
 /** The same for what is only kept where it lies. */
-const KEPT: Readonly<Record<Kept['way'], string>> = {
-  screws: 'screwed',
-  brackets: 'by angle brackets inside the corner',
-  glue: 'glued',
-  rests: 'lies on it',
+const KEPT: Readonly<Record<Kept['way'], Sentence>> = {
+  screws: say`screwed`,
+  brackets: say`by angle brackets inside the corner`,
+  glue: say`glued`,
+  rests: say`lies on it`,
 };
 
 /** Ways whose words say already whether glue goes in. */
 const GLUE_SAID: ReadonlySet<Joint['how']> = new Set(['housed', 'nails', 'glued']);
 
 /** What of it is done, and with what. */
-function doneBy({ joint }: Join, { held, building }: Assembling): string {
+function doneBy({ joint }: Join, { held, building }: Assembling): Sentence {
   const { way, fasteners } = held.between(joint.carried, joint.carrier);
   if (way) return KEPT[way];
-  if (joint.how === 'screws' && fasteners.length === 0) return 'glued, since no screw fits';
+  if (joint.how === 'screws' && fasteners.length === 0) return say`glued, since no screw fits`;
   const glued = isGlued(joint) && !GLUE_SAID.has(joint.how) && building.glue !== 'none';
-  return `${HOW[joint.how] ?? joint.how}${glued ? ' and glued' : ''}`;
+  return say`${HOW[joint.how] ?? joint.how}${glued ? ' and glued' : ''}`;
 }
 
 /** What goes to what, the same joints together: which parts, how, with what, to which. */
 export function joinsSaid(joins: readonly Join[], a: Assembling): readonly Sentence[] {
   const letterOf = (id: string) => a.parts.get(id)?.letter;
-  const lines = grouped(joins, (j) => `${doneBy(j, a)} ${letterOf(j.joint.carrier) ?? j.joint.carrier}`).map((some) => {
+  const lines = grouped(joins, (j) => `${writeExactly(doneBy(j, a))} ${letterOf(j.joint.carrier) ?? j.joint.carrier}`).map((some) => {
     const [{ joint }] = some as [Join];
     return {
       some,
@@ -90,7 +90,7 @@ export function joinsSaid(joins: readonly Join[], a: Assembling): readonly Sente
     };
   });
   // The same parts to several others, such as shelves between two sides, are one line.
-  return grouped(lines, (l) => `${l.how} ${l.carried}`).map((alike) => {
+  return grouped(lines, (l) => `${writeExactly(l.how)} ${l.carried}`).map((alike) => {
     const [{ how, carried }] = alike as [(typeof lines)[0]];
     const taken = takenFor(
       alike.flatMap((l) => l.some),

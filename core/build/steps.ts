@@ -1,3 +1,4 @@
+import { inTerms, termsOf } from '../figure/index.js';
 import type { Part } from '../parts/index.js';
 import type { Joint, Member } from '../piece/index.js';
 import type { Solution } from '../solution/index.js';
@@ -138,5 +139,7 @@ export function stepsOf(solution: Solution, building: Building, pace: OwnPace = 
     ),
     checkStep(solution),
   ];
-  return withNeeds(drafts).map((s) => atPace(s, pace));
+  // What moves has a name that was typed.
+  const titled = (d: Draft): Draft => (d.phase === 'moving' ? d : { ...d, title: inTerms(d.title, termsOf(assembling.settings)) });
+  return withNeeds(drafts.map(titled)).map((s) => atPace(s, pace));
 }

@@ -5,4 +5,4 @@ export * from './are-alike.js';
 export * from './as-before.js';
 export { grouped } from './grouped.js';
 export { writeMoney } from './money.js';
-export { inTerms, type Terms } from './terms.js';
+export { inTerms, termsOf, type Terms } from './terms.js';

@@ -1,6 +1,6 @@
 import { asKg, type Kilograms, type Megapascals, type Newtons } from '../measures/index.js';
 import { writeMoney } from './money.js';
-import { atTerms, inTerms } from './terms.js';
+import { atTerms, isTerm, inTerms } from './terms.js';
 import { exactText, formatLength, formatSold, mm, UNITS_PER, type Length, type Precision } from '../length/index.js';
 
 /** A quantity inside a sentence, written only when it is known which units the reader uses. */
@@ -69,7 +69,8 @@ function writtenIn(strings: TemplateStringsArray): readonly Sentence[] {
 }
 
 /**
- * Builds a sentence from a template. Words of the trade that are written in it follow the shop's unit; what is put in stays as it is.
+ * Builds a sentence from a template. Words of the trade that are written in it follow the shop's unit; what is put in stays as it is, unless it is one of
+ * them and nothing more.
  * @example say`The shelf is ${len(mm(587.1))} long.`
  */
 export function say(strings: TemplateStringsArray, ...slots: readonly Slot[]): Sentence {
@@ -79,6 +80,7 @@ export function say(strings: TemplateStringsArray, ...slots: readonly Slot[]): S
     const slot = slots[i];
     if (slot === undefined) return;
     if (isSentence(slot)) slot.forEach((part) => parts.push(part));
+    else if (typeof slot === 'string' && isTerm(slot)) parts.push({ kind: 'term', word: slot });
     else parts.push(typeof slot === 'number' ? `${slot}` : slot);
   });
   return parts;

@@ -3,6 +3,9 @@ import type { LengthUnit } from '../length/index.js';
 /** Whose words a shop uses: those of shops that work in mm, or in inches. */
 export type Terms = LengthUnit;
 
+/** Whose words a shop uses: those chosen, or those of its unit. @example termsOf({ unit: 'in' }) // 'in' */
+export const termsOf = ({ unit, terms = unit }: { readonly unit: LengthUnit; readonly terms?: Terms | undefined }): Terms => terms;
+
 /** What is called one thing in a shop that works in mm, and another in one that works in inches. */
 const IN_INCHES: Readonly<Record<string, string>> = {
   housing: 'dado',
@@ -27,6 +30,9 @@ const IN_INCHES: Readonly<Record<string, string>> = {
 
 const WORDS = new RegExp(`\\b(${Object.keys(IN_INCHES).join('|')})\\b`, 'iu');
 const EVERY = new RegExp(WORDS, 'giu');
+
+/** Whether a text is a word of the trade that shops call otherwise, and nothing more. @example isTerm('housing') // true */
+export const isTerm = (text: string): boolean => Object.hasOwn(IN_INCHES, text);
 
 /** A word of the trade in a shop's own terms, its first letter kept large. @example inTerms('Housing', 'in') // 'Dado' */
 const termFor = (word: string): string => {

@@ -1,3 +1,4 @@
+import { inTerms, termsOf } from '../figure/index.js';
 import { PIN } from '../joints/index.js';
 import { ZERO, formatLength, formatSold, sub, type Length, type Precision } from '../length/index.js';
 import type { Edges, EdgeTreatment, Feature, Member } from '../piece/index.js';
@@ -45,7 +46,8 @@ export function machiningText(feature: Feature, { member }: Part, precision: Pre
   const write = (l: number) => formatLength(l as Length, precision);
   if (feature.kind === 'hole')
     return `${holeSize(feature, member, (l) => formatSold(l as Length, precision))}, ${placeOf(feature, member, write)}`;
-  return feature.slant ? slantedText({ ...feature, slant: feature.slant }, member, precision) : recessText(feature, member, write);
+  const recess = feature.slant ? slantedText({ ...feature, slant: feature.slant }, member, precision) : recessText(feature, member, write);
+  return inTerms(recess, termsOf(precision));
 }
 
 type Write = (length: number) => string;
@@ -97,5 +99,6 @@ export function doneText(part: Part, precision: Precision): string {
     const { u0, u1, v0, v1 } = f.region;
     return f.kind === 'notch' ? `notch ${write(sub(u1, u0))} × ${write(sub(v1, v0))}` : `${f.kind} ${write(f.depth)} deep`;
   });
-  return [edgesText(part), ...aslantText(part.member, precision), ...new Set(machining)].filter(Boolean).join('; ');
+  const done = [edgesText(part), ...aslantText(part.member, precision), ...new Set(machining)].filter(Boolean).join('; ');
+  return inTerms(done, termsOf(precision));
 }

@@ -1,4 +1,4 @@
-import { inTerms, type Terms } from '../figure/index.js';
+import { inTerms, termsOf, type Terms } from '../figure/index.js';
 import { keptMembers, type Member, type Piece, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { keepsOf } from './keeps.js';
@@ -27,7 +27,7 @@ function inShopTerms(member: Member, terms: Terms): Member {
 export function shapeOf(piece: Piece, workshop: Workshop): Shape {
   const shape = shellOf(piece).shape(piece, workshop);
   const { forBooks, shelfLoad } = piece;
-  const { unit, terms = unit } = workshop.settings;
+  const terms = termsOf(workshop.settings);
   const members = keptMembers(shape.members.map((m) => inShopTerms(m, terms)));
   return {
     ...shape,

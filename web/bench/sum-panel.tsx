@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Figure } from '../../core/figure/index.js';
-import { sourcesOf, writeSentence } from '../../core/figure/index.js';
+import { inTerms, sourcesOf, termsOf, writeSentence } from '../../core/figure/index.js';
 import { exactText } from '../../core/length/index.js';
 import { keptOf } from '../../core/joints/index.js';
 import type { Member, PlacedSpace } from '../../core/piece/index.js';
@@ -65,7 +65,7 @@ function useChosen(): Chosen | null {
   const part = solution.parts.find((p) => p.id === selection);
   if (!part) return null;
   return {
-    title: `${part.member.role} ${part.letter}`,
+    title: `${inTerms(part.member.role, termsOf(solution.workshop.settings))} ${part.letter}`,
     note: part.member.stock.name,
     figures: [
       { name: 'long', figure: part.length },

@@ -1,7 +1,7 @@
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { DEFAULT_STEP, PRECISIONS, type Length, type LengthUnit, type Precision } from '../../core/length/index.js';
-import { inTerms, writeMoney } from '../../core/figure/index.js';
+import { inTerms, termsOf, writeMoney } from '../../core/figure/index.js';
 import { precisionOf, type Settings, type Workshop } from '../../core/project/index.js';
 import { workshopFor } from '../../core/project/workshop.js';
 import type { Kind, Records, Workbench } from './api.js';
@@ -40,7 +40,7 @@ export function usePrecision(): Precision {
 
 /** Writes a text of the program's own in the shop's terms. */
 export function useTerms(): (text: string) => string {
-  const { unit, terms = unit } = usePrecision();
+  const terms = termsOf(usePrecision());
   return (text) => inTerms(text, terms);
 }
 

@@ -6,6 +6,7 @@ import { Fold } from '../../shared/fold.js';
 import { Button, Faint, Row, Tick } from '../../shared/ui.js';
 import { useBuilding } from './use-building.js';
 import { Laid } from '../../shared/laid.js';
+import { inTerms, termsOf } from '../../../core/figure/index.js';
 
 /** So many parts are ticked one by one; of more, those that are alike are ticked together. */
 const ONE_BY_ONE = 24;
@@ -19,7 +20,7 @@ function useSets(step: Step) {
     const sets = parts.length <= ONE_BY_ONE ? parts.map((p) => [p]) : rowsOf(parts).map((row) => row.parts);
     return sets.map((set) => ({
       ids: set.map((p) => p.id),
-      label: `${lettersText(set.map((p) => p.letter))} ${set[0]?.member.role ?? ''}`,
+      label: `${lettersText(set.map((p) => p.letter))} ${inTerms(set[0]?.member.role ?? '', termsOf(settled.workshop.settings))}`,
     }));
   }, [step, settled]);
 }

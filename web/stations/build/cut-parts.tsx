@@ -14,6 +14,7 @@ import { LengthField } from '../../shared/length-field.js';
 import { isUnlikely } from '../../shared/unlikely.js';
 import { Button, Faint, Fault, Grid, Row, Select, Table } from '../../shared/ui.js';
 import { Laid } from '../../shared/laid.js';
+import { Term } from '../../shared/term.js';
 
 /** How a part compares with the plan, in a few words. */
 function againstText(off: AgainstPlan, write: (l: Length) => string): string {
@@ -76,7 +77,7 @@ function Measured({ part, made }: { part: Part; made: MadePart | undefined }) {
   return (
     <Laid.section aria-label={`Part ${part.letter} as it was cut`} $most={560}>
       <h3>
-        {part.letter}: {part.member.role}
+        {part.letter}: <Term>{part.member.role}</Term>
       </h3>
       <Faint>
         Planned {write(planned.length)} by {write(planned.width)}, {write(planned.thickness)} thick.
@@ -176,7 +177,7 @@ export function CutParts() {
                 return (
                   <tr key={p.id}>
                     <td>
-                      <strong>{p.letter}</strong> {p.member.role}
+                      <strong>{p.letter}</strong> <Term>{p.member.role}</Term>
                     </td>
                     <td className="figure">{plan}</td>
                     <td className="figure">
@@ -206,7 +207,7 @@ export function CutParts() {
                 ? [
                     <tr key={`${row.first.id} open`}>
                       <td>
-                        <strong>{lettersText(open.map((p) => p.letter))}</strong> {row.first.member.role}
+                        <strong>{lettersText(open.map((p) => p.letter))}</strong> <Term>{row.first.member.role}</Term>
                       </td>
                       <td className="figure">{plan}</td>
                       <td />

@@ -7,6 +7,7 @@ import { usePrecision } from '../../data/project.js';
 import { PartDrawing } from '../../shared/part-drawing.js';
 import { Faint, Table } from '../../shared/ui.js';
 import { Laid } from '../../shared/laid.js';
+import { Term } from '../../shared/term.js';
 
 /** Each kind of part with all that is cut into it, and every hole from both ends: what one drills by. */
 export function PartPlaces({ solution, only }: { solution: Solution; only: ReadonlySet<string> }) {
@@ -22,7 +23,8 @@ export function PartPlaces({ solution, only }: { solution: Solution; only: Reado
         return (
           <Laid.section key={part.id} aria-label={`Machining of ${letters}`} $whole $below={22}>
             <h3>
-              {letters}: {part.member.role}, {formatLength(part.cut.length.set, precision)} × {formatLength(part.cut.width.set, precision)}
+              {letters}: <Term>{part.member.role}</Term>, {formatLength(part.cut.length.set, precision)} ×{' '}
+              {formatLength(part.cut.width.set, precision)}
             </h3>
             <Laid.div $display="flex" $wrap $gap={16} $align="flex-start">
               <Laid.div $flex="0 0 260px">

@@ -9,6 +9,7 @@ import { usePrecision } from '../../data/project.js';
 import { LengthField } from '../../shared/length-field.js';
 import { Button, Faint, Fault, Grid, Row, Section, Table } from '../../shared/ui.js';
 import { Laid } from '../../shared/laid.js';
+import { Term } from '../../shared/term.js';
 
 const REACHES: readonly Reach[] = ['width', 'height', 'depth'];
 
@@ -51,7 +52,7 @@ function Becomes({ shrunk }: { shrunk: Shrunk }) {
             {sawn.map(({ part, was, off }) => (
               <tr key={part.id}>
                 <td>
-                  <strong>{part.letter}</strong> {part.member.role}
+                  <strong>{part.letter}</strong> <Term>{part.member.role}</Term>
                 </td>
                 <td className="figure">
                   {write(was.length)} × {write(was.width)}

@@ -10,19 +10,22 @@ import { Remedies } from './remedies.js';
 import { Verdict } from './verdict.js';
 import { GetAwayWith, IfOff } from './what-if.js';
 import { Laid } from '../../shared/laid.js';
+import { useTerms } from '../../data/project.js';
 
 /** The right side of Carry: the three answers, remedies, the load and its way down, and what if things were otherwise. */
 export function CarryAnswers() {
   const { solution } = useBench();
   const loaded = useLoaded();
   const [out] = useDrawnOut();
+  const t = useTerms();
   const c = useCarried() ?? loaded[0];
   if (!c) return <Faint>Nothing to carry yet.</Faint>;
   const letter = solution.letters[c.member.id] ?? '';
+  const role = t(c.member.role);
   return (
-    <section aria-label={`${c.member.role} ${letter}`}>
+    <section aria-label={`${role} ${letter}`}>
       <h1>
-        {c.member.role.charAt(0).toUpperCase() + c.member.role.slice(1)} {letter}
+        {role.charAt(0).toUpperCase() + role.slice(1)} {letter}
       </h1>
       <Faint>{c.member.label}</Faint>
       {c.missing ? (

@@ -4,7 +4,7 @@ import { writeFine, writeMass } from '../../../core/figure/index.js';
 import type { Precision } from '../../../core/length/index.js';
 import { stockChoices, type StockChoice } from '../../../core/solution/index.js';
 import { useBench } from '../../bench/bench.js';
-import { useMoney, usePrecision } from '../../data/project.js';
+import { useMoney, usePrecision, useTerms } from '../../data/project.js';
 import { StateMark } from '../../shared/state-mark.js';
 import { fetched } from '../../shared/boundary.js';
 import { Button, Faint, Row, Table, Tick } from '../../shared/ui.js';
@@ -144,6 +144,7 @@ function usualOf(choices: readonly StockChoice[]): readonly string[] {
 /** Under the drawing of Carry: the sag along the member and against its span, and the same member in every stock there is. */
 export function CarryBelow() {
   const { settled, workshop, commit } = useBench();
+  const t = useTerms();
   const [bySpan, setBySpan] = useState(true);
   const [picked, setPicked] = useState<readonly string[] | null>(null);
   const loaded = useLoaded();
@@ -161,7 +162,7 @@ export function CarryBelow() {
   const drawn = useMemo(() => new Set(picked ?? usualOf(choices)), [picked, choices]);
   const shown = useMemo(() => choices.filter((s) => drawn.has(s.stockId)), [choices, drawn]);
   if (!c?.bending) return null;
-  const name = `${c.member.role} ${settled.letters[c.member.id] ?? ''}`;
+  const name = `${t(c.member.role)} ${settled.letters[c.member.id] ?? ''}`;
   const toggle = (id: string) => setPicked(drawn.has(id) ? [...drawn].filter((d) => d !== id) : [...drawn, id]);
   return (
     <Below>

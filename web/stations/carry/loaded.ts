@@ -3,6 +3,7 @@ import type { CarriedMember, State } from '../../../core/carry/index.js';
 import { standsWithJoints, weakEnds, type Severity } from '../../../core/checks/index.js';
 import type { Solution } from '../../../core/solution/index.js';
 import { useBench } from '../../bench/bench.js';
+import { inTerms, termsOf } from '../../../core/figure/index.js';
 
 const ORDER = { fails: 0, close: 1, 'not checked': 2, fine: 3 } as const;
 
@@ -51,7 +52,7 @@ export const seen = (state: State): Severity => (state === 'fine' ? 'good' : 'lo
 export function nameIn(solution: Solution, id: string): string {
   if (id === 'floor') return 'the floor';
   if (id === 'place') return 'what is there already';
-  const role = solution.carried.members.get(id)?.member.role ?? id;
+  const role = inTerms(solution.carried.members.get(id)?.member.role ?? id, termsOf(solution.workshop.settings));
   return `${role} ${solution.letters[id] ?? ''}`.trim();
 }
 

@@ -15,6 +15,7 @@ import { useDrawnOut } from './in-pose.js';
 import { standingOf, useCarried, useLoaded } from './loaded.js';
 import { TipList } from './tip-list.js';
 import { Laid } from '../../shared/laid.js';
+import { Term } from '../../shared/term.js';
 
 const List = styled.ul`
   border-top: 1px solid ${line};
@@ -132,7 +133,7 @@ function Alike({ group, chosen }: { group: readonly CarriedMember[]; chosen: str
         <StateMark state={stands.state} severity={stands.severity} />
         <span>
           <strong>
-            {c.member.role} {solution.letters[c.member.id]}
+            <Term>{c.member.role}</Term> {solution.letters[c.member.id]}
           </strong>{' '}
           <Faint>{[placeOf(c, solution), others > 0 ? `and ${others} more like it` : ''].filter(Boolean).join(', ')}</Faint>
           <br />

@@ -18,6 +18,7 @@ import { Button, Faint, Fault, PickTable, Row } from '../../shared/ui.js';
 import { download, fileName } from '../../shared/download.js';
 import { Laid } from '../../shared/laid.js';
 import { asKg } from '../../../core/measures/index.js';
+import { Term } from '../../shared/term.js';
 
 const Area = styled.div`
   flex: 1;
@@ -132,7 +133,7 @@ export function PartsStage() {
                   ) : null}
                 </Cell>
                 <Cell>
-                  {part.member.role}
+                  <Term>{part.member.role}</Term>
                   {row.hand ? `, ${row.hand}` : ''}
                 </Cell>
                 <Cell className="figure">
@@ -194,7 +195,7 @@ export function PartDetail() {
   return (
     <section aria-label={`Part ${part.letter}`}>
       <h1>
-        {part.letter}: {part.member.role}
+        {part.letter}: <Term>{part.member.role}</Term>
       </h1>
       <Faint>
         {part.member.label}. {part.member.stock.name}, {writeMass(massOf(part.member), precision.unit)}.
