@@ -1,4 +1,4 @@
-import { contactOf, isBlock, massOf, type Kept } from '../carry/index.js';
+import { contactOf, isBlock, massOf } from '../carry/index.js';
 import { fine, grouped, len, mass, say, sold, temperature, writeExactly, type Sentence } from '../figure/index.js';
 import { fromUnits, mm, toMm, type Length } from '../length/index.js';
 import type { Part } from '../parts/index.js';
@@ -10,7 +10,7 @@ import type { Vector } from '../solid/index.js';
 import { isGlued } from './glue-to-buy.js';
 import { glueOf, timeAt, type Glue } from './products.js';
 import { CLOSES, type Group, type Stage } from './groups.js';
-import { pairOf, type Held } from './held.js';
+import { howHeld, pairOf, type Held } from './held.js';
 import type { Building } from './spec.js';
 import { TAKES, timeText } from './minutes.js';
 import { ALONE, draft, type Draft, type Wait } from './step.js';
@@ -41,41 +41,8 @@ const letters = (members: readonly Member[], { parts }: Assembling) => {
   return all.length > IN_ORDER ? lettersText(all) : all.join(', ');
 };
 
-const HOW: Readonly<Partial<Record<Joint['how'], Sentence>>> = {
-  housed: say`into its housing`,
-  screws: say`screwed`,
-  'pocket screws': say`by pocket screws`,
-  bolts: say`bolted`,
-  nails: say`glued and nailed`,
-  glued: say`glued`,
-  'screwed along': say`screwed all along`,
-  'held along': say`held all along`,
-  pivot: say`on its pivot`,
-  bearing: say`lies on it`,
-  pins: say`on pins`,
-  hung: say`hung`,
-  slide: say`on its slides`,
-};
-
-/** The same for what is only kept where it lies. */
-const KEPT: Readonly<Record<Kept['way'], Sentence>> = {
-  screws: say`screwed`,
-  brackets: say`by angle brackets inside the corner`,
-  glue: say`glued`,
-  rests: say`lies on it`,
-};
-
-/** Ways whose words say already whether glue goes in. */
-const GLUE_SAID: ReadonlySet<Joint['how']> = new Set(['housed', 'nails', 'glued']);
-
-/** What of it is done, and with what. */
-function doneBy({ joint }: Join, { held, building }: Assembling): Sentence {
-  const { way, fasteners } = held.between(joint.carried, joint.carrier);
-  if (way) return KEPT[way];
-  if (joint.how === 'screws' && fasteners.length === 0) return say`glued, since no screw fits`;
-  const glued = isGlued(joint) && !GLUE_SAID.has(joint.how) && building.glue !== 'none';
-  return say`${HOW[joint.how] ?? joint.how}${glued ? ' and glued' : ''}`;
-}
+/** How the two of a joint are held. */
+const doneBy = ({ joint }: Join, { held, building }: Assembling): Sentence => howHeld(joint, held, building.glue !== 'none');
 
 /** What goes to what, the same joints together: which parts, how, with what, to which. */
 export function joinsSaid(joins: readonly Join[], a: Assembling): readonly Sentence[] {

@@ -1,5 +1,7 @@
 import { allKept, type Kept } from '../carry/index.js';
+import { say, type Sentence } from '../figure/index.js';
 import type { Joint } from '../piece/index.js';
+import { isGlued } from './glue-to-buy.js';
 import { fastenersOf, type Fastener, type Solution } from '../solution/index.js';
 
 /** Two members, whichever is named first. @example pairOf('b', 'a') // 'a b' */
@@ -10,6 +12,49 @@ export interface Held {
   between(a: string, b: string): { readonly way?: Kept['way']; readonly fasteners: readonly Fastener[] };
   /** What is only kept, as joints; `bearing` where nothing else joins the two. */
   readonly kept: readonly Joint[];
+}
+
+const HOW: Readonly<Record<Joint['how'], Sentence>> = {
+  housed: say`into its housing`,
+  screws: say`screwed`,
+  'pocket screws': say`by pocket screws`,
+  bolts: say`bolted`,
+  nails: say`glued and nailed`,
+  glued: say`glued`,
+  'screwed along': say`screwed all along`,
+  'held along': say`held all along`,
+  pivot: say`on its pivot`,
+  bearing: say`lies on it`,
+  pins: say`on pins`,
+  hung: say`hung`,
+  slide: say`on its slides`,
+};
+
+/** The same for what is only kept where it lies. */
+const KEPT: Readonly<Record<Kept['way'], Sentence>> = {
+  screws: say`screwed`,
+  brackets: say`by angle brackets inside the corner`,
+  glue: say`glued`,
+  rests: say`lies on it`,
+};
+
+/** What is done instead where none was placed. */
+const NONE_FITS: Readonly<Partial<Record<Joint['how'], Sentence>>> = {
+  screws: say`glued, since no screw fits`,
+  nails: say`glued, since no brad fits`,
+  bolts: say`no bolt fits: hold it otherwise`,
+};
+
+/** Ways whose words say already whether glue goes in. */
+const GLUE_SAID: ReadonlySet<Joint['how']> = new Set(['housed', 'nails', 'glued']);
+
+/** How two members are held, in words. @example writeExactly(howHeld({ carried: 'a', carrier: 'b', how: 'bolts' }, heldIn(SOLVED), true)) // 'bolted' */
+export function howHeld({ carried, carrier, how }: Joint, held: Held, glues: boolean): Sentence {
+  const { way, fasteners } = held.between(carried, carrier);
+  if (way) return KEPT[way];
+  const none = fasteners.length === 0 ? NONE_FITS[how] : undefined;
+  if (none) return none;
+  return say`${HOW[how]}${glues && isGlued({ how }) && !GLUE_SAID.has(how) ? ' and glued' : ''}`;
 }
 
 /** What holds each two members of a piece. @example heldIn(SOLVED).kept.length // 2 */

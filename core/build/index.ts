@@ -18,3 +18,4 @@ export * from './shrink.js';
 export * from './finish-to-buy.js';
 export * from './glue-to-buy.js';
 export * from './now.js';
+export * from './holds.js';

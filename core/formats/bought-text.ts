@@ -2,6 +2,9 @@ import { formatLength, toMm, type Length, type Precision } from '../length/index
 import type { Bought } from '../piece/index.js';
 import { inShop, soldBy } from './sold-by.js';
 
+/** What there is one of, by what several are called. @example oneOf('wood screws No. 8') // 'wood screw No. 8' */
+export const oneOf = (what: string): string => what.replace(/^((?:wood |pocket )?screw|brad|bolt|shelf pin|angle bracket|hinge)s\b/, '$1');
+
 /**
  * How much of a thing, and what it is: "12" and "wood screws No. 8, 40 mm"; of a run its whole length first.
  * @example boughtText({ what: 'shelf pins Ø5', count: 4, each: 'piece' }, { unit: 'mm', step: mm(0.1) }) // ['4', 'shelf pins Ø5']
@@ -12,5 +15,8 @@ export function boughtText({ what, length, thick, count, each }: Bought, precisi
   if (each === 'run' && length !== undefined)
     return [counted(toMm(length) / 1000), `${what}${thick === undefined ? '' : `, ${write(thick)} thick`}`];
   if (each === 'litre') return [counted(count), what];
-  return [`${count}`, `${what}${length === undefined ? '' : `, ${write(length)}`}${each === 'pair' ? ', pairs' : ''}`];
+  return [
+    `${count}`,
+    `${count === 1 ? oneOf(what) : what}${length === undefined ? '' : `, ${write(length)}`}${each === 'pair' ? ', pairs' : ''}`,
+  ];
 }

@@ -64,6 +64,12 @@ export const PLACE = 'place';
 export const KEEP_WAYS = ['usual', 'screws', 'brackets', 'glue', 'rests'] as const;
 export type KeepWay = (typeof KEEP_WAYS)[number];
 
+/** The ways to hold a member that its shape leaves open: `usual` for what its kind says. */
+export const HOLD_WAYS = ['usual', 'screws', 'nails', 'bolts'] as const;
+
+/** How joints of a piece are told to be held otherwise than is usual. */
+export type FastenWay = KeepWay | (typeof HOLD_WAYS)[number];
+
 /** Two members that lie on each other, or only touch, and are kept so. */
 export interface Keep {
   readonly held: string;

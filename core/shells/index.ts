@@ -1,7 +1,7 @@
 import { inTerms, termsOf, type Terms } from '../figure/index.js';
 import { keptMembers, type Member, type Piece, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { keepsOf } from './keeps.js';
+import { keepsOf, toldJoints } from './keeps.js';
 import { shellOf } from './kinds.js';
 
 export * from './kinds.js';
@@ -13,7 +13,7 @@ export * from './in-place/spec.js';
 export { sizesWithin } from './in-place/tied.js';
 export * from './leaning/spec.js';
 export * from './wall-board/spec.js';
-export { sortOfKeep } from './keeps.js';
+export { sortOfKeep, toldOf } from './keeps.js';
 export { CASE } from './panel-case/ids.js';
 
 /** A member whose name begins with what it is, in the shop's terms. */
@@ -29,9 +29,11 @@ export function shapeOf(piece: Piece, workshop: Workshop): Shape {
   const { forBooks, shelfLoad } = piece;
   const terms = termsOf(workshop.settings);
   const members = keptMembers(shape.members.map((m) => inShopTerms(m, terms)));
+  const byId = new Map(members.map((m) => [m.id, m]));
   return {
     ...shape,
     members,
+    joints: toldJoints(piece, shape.joints, byId),
     keeps: keepsOf(piece, { ...shape, members }),
     ...(forBooks ? { forBooks } : {}),
     ...(shelfLoad === undefined ? {} : { shelfLoad }),

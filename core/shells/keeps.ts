@@ -2,12 +2,15 @@ import { contactOf } from '../carry/index.js';
 import { grouped } from '../figure/index.js';
 import { mm } from '../length/index.js';
 import {
+  HOLD_WAYS,
+  KEEP_WAYS,
   LETS_GO,
   MAY_LIE,
   PLACE,
   boxOf,
   boxRound,
   type Body,
+  type FastenWay,
   type Box,
   type Joint,
   type Keep,
@@ -19,6 +22,36 @@ import {
 
 /** The two sorts of members that lie on each other. @example sortOfKeep('deck', 'rail') // 'deck on rail' */
 export const sortOfKeep = (held: string, by: string): string => `${held} on ${by}`;
+
+/** What two members were told to be held by: the two themselves, or else their sorts. */
+function toldFor({ fastened = {} }: Piece, a: Member, b: Member): FastenWay {
+  return fastened[`${a.id} on ${b.id}`] ?? fastened[sortOfKeep(a.role, b.role)] ?? 'usual';
+}
+
+const isOneOf = <T extends string>(all: readonly T[], one: string): one is T => all.some((a) => a === one);
+
+/** Whether how a joint is held may be told otherwise: nothing is cut or drilled in its members for it. */
+function isOpenToWays({ how }: Joint, a: Member, b: Member): boolean {
+  const madeFor = (m: Member, mate: Member) => m.features.some((f) => f.mate === mate.id);
+  return isOneOf(HOLD_WAYS, how) && !madeFor(a, b) && !madeFor(b, a);
+}
+
+/** What was told of a joint, `usual` where nothing was; null where its shape says how it is held. @example toldOf(CASE, { carried: 'case/top/1', carrier: 'case/side/left', how: 'housed' }, MEMBERS) // null */
+export function toldOf(piece: Piece, joint: Joint, members: ReadonlyMap<string, Member>): (typeof HOLD_WAYS)[number] | null {
+  const [own, by] = [members.get(joint.carried), members.get(joint.carrier)];
+  if (!own || !by || !isOpenToWays(joint, own, by)) return null;
+  const told = toldFor(piece, own, by);
+  return isOneOf(HOLD_WAYS, told) ? told : 'usual';
+}
+
+/** The joints of a piece, held as it was told. @example toldJoints(CASE, SOLVED.shape.joints, MEMBERS) // SOLVED.shape.joints */
+export function toldJoints(piece: Piece, joints: readonly Joint[], members: ReadonlyMap<string, Member>): readonly Joint[] {
+  if (!piece.fastened) return joints;
+  return joints.map((joint) => {
+    const told = toldOf(piece, joint, members);
+    return told === null || told === 'usual' ? joint : { ...joint, how: told };
+  });
+}
 
 /** Members that hang together, by what joins them. */
 class Clusters {
@@ -60,10 +93,7 @@ function touching(some: readonly Member[], others: readonly Member[]): readonly 
  * may lie loose; and what nothing joins to the rest is kept by all that it touches.
  * @example keepsOf(CASE, SOLVED.shape).length // 2
  */
-export function keepsOf(
-  { fastened = {} }: Piece,
-  { members, joints, bodies }: Pick<Shape, 'members' | 'joints' | 'bodies'>,
-): readonly Keep[] {
+export function keepsOf(piece: Piece, { members, joints, bodies }: Pick<Shape, 'members' | 'joints' | 'bodies'>): readonly Keep[] {
   const byId = new Map(members.map((m) => [m.id, m]));
   const bodyOf = bodiesByMember(bodies);
   const onWall = new Set(joints.flatMap((j) => (j.how === 'hung' && j.carrier === PLACE ? [j.carried] : [])));
@@ -74,7 +104,10 @@ export function keepsOf(
   const carries = new Set(joints.map((j) => j.carrier));
   const lies = (m: Member | undefined) => m !== undefined && MAY_LIE.has(m.role) && (held.has(m.id) || !carries.has(m.id));
   const bearing = within.filter((j: Joint) => j.how === 'bearing' && !lies(byId.get(j.carried)));
-  const wayOf = (a: Member, b: Member): KeepWay => fastened[`${a.id} on ${b.id}`] ?? fastened[sortOfKeep(a.role, b.role)] ?? 'usual';
+  const wayOf = (a: Member, b: Member): KeepWay => {
+    const told = toldFor(piece, a, b);
+    return isOneOf(KEEP_WAYS, told) ? told : 'usual';
+  };
   const keep = (a: Member, b: Member): Keep => ({ held: a.id, by: b.id, way: wayOf(a, b) });
   const keeps = bearing.map((j) => keep(byId.get(j.carried) as Member, byId.get(j.carrier) as Member));
 

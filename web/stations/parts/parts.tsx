@@ -18,6 +18,8 @@ import { Button, Faint, Fault, PickTable, Row } from '../../shared/ui.js';
 import { download, fileName } from '../../shared/download.js';
 import { Laid } from '../../shared/laid.js';
 import { asKg } from '../../../core/measures/index.js';
+import { finishFor, glueFor } from '../../../core/build/index.js';
+import { HeldHere, WhatHoldsIt, useBuildingHere } from './holds.js';
 import { Term } from '../../shared/term.js';
 
 const Area = styled.div`
@@ -38,7 +40,11 @@ function LettersCell({ row }: { row: PartRow }) {
 function BoughtList() {
   const { solution } = useBench();
   const precision = usePrecision();
-  const bought = useMemo(() => boughtFor(solution), [solution]);
+  const building = useBuildingHere();
+  const bought = useMemo(
+    () => [...boughtFor(solution), ...glueFor(solution, building), ...finishFor(solution, building)],
+    [solution, building],
+  );
   if (bought.length === 0) return null;
   return (
     <Laid.section aria-label="To buy" $above={14}>
@@ -155,6 +161,7 @@ export function PartsStage() {
         </TableBody>
       </PickTable>
       <BoughtList />
+      <WhatHoldsIt />
       <Laid.p $above={8}>
         <Faint>
           {UNIT_NAMES[precision.unit]}, cutting sizes to {exactText((piece.rounding ?? workshop.settings.rounding).grid, precision.unit)}:
@@ -219,6 +226,7 @@ export function PartDetail() {
       <Sum figure={part.cut.length.figure} precision={precision} answer="long" />
       <Laid.h3 $above={12}>Width</Laid.h3>
       <Sum figure={part.cut.width.figure} precision={precision} answer="wide" />
+      <HeldHere part={part.id} />
     </section>
   );
 }
