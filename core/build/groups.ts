@@ -101,7 +101,9 @@ export function groupsOf({ shape, parts }: Solution, order: 'bottom up' | 'top d
   const up = order === 'bottom up' ? 1 : -1;
   const low = (m: Member) => boxOf(m).y0;
   const sorted = (all: readonly Member[]) => [...all].sort((a, b) => up * (low(a) - low(b)));
-  const still = sorted(members.filter((m) => !inBody.has(m.id)));
+  // What the piece is hung on stands on the wall by then.
+  const onWall = new Set(shape.joints.flatMap((j) => (j.how === 'hung' ? [j.carrier] : [])));
+  const still = sorted(members.filter((m) => !inBody.has(m.id) && !onWall.has(m.id)));
   const firm = shape.joints.filter((j) => !LETS_GO.has(j.how));
   const held = new Set(firm.flatMap((j) => (j.carrier === FLOOR ? [] : [j.carried, j.carrier])));
   const carries = new Set(shape.joints.map((j) => j.carrier));
@@ -185,7 +187,7 @@ function putTogether(main: readonly Member[], closing: readonly Member[], firm: 
 }
 
 /**
- * Whether a joint is with what is not part of the piece: the floor, a wall, a cabinet that is there.
+ * Whether a joint is made where the piece stays: with the floor, a wall, a cabinet that is there, or what it is hung on.
  * @example isOutside(SOLVED.shape.joints.find((joint) => joint.carrier === 'floor')) // true
  */
-export const isOutside = ({ carrier }: Joint): boolean => carrier === FLOOR || carrier === PLACE;
+export const isOutside = ({ carrier, how }: Joint): boolean => carrier === FLOOR || carrier === PLACE || how === 'hung';

@@ -48,7 +48,7 @@ const NONE_FITS: Readonly<Partial<Record<Joint['how'], Sentence>>> = {
 /** Ways whose words say already whether glue goes in. */
 const GLUE_SAID: ReadonlySet<Joint['how']> = new Set(['housed', 'nails', 'glued']);
 
-/** How two members are held, in words. @example writeExactly(howHeld({ carried: 'a', carrier: 'b', how: 'bolts' }, heldIn(SOLVED), true)) // 'bolted' */
+/** How two members are held, in words. @example writeExactly(howHeld({ carried: 'a', carrier: 'b', how: 'bolts' }, heldIn(SOLVED), true)) // 'no bolt fits: hold it otherwise' */
 export function howHeld({ carried, carrier, how }: Joint, held: Held, glues: boolean): Sentence {
   const { way, fasteners } = held.between(carried, carrier);
   if (way) return KEPT[way];

@@ -55,9 +55,12 @@ function joinsIn(groups: readonly Group[], joins: readonly Join[]): ReadonlyMap<
 function batchesOf(groups: readonly Group[], parts: ReadonlyMap<string, Part>, building: Building): readonly (readonly Part[])[] {
   const of = (some: readonly Group[]) =>
     [...new Set(some.flatMap((g) => g.each.flat().map((m) => m.id)))].flatMap((id) => parts.get(id) ?? []);
-  if (building.cut === 'all first') return [of(groups), ...groups.map(() => [])];
+  // What is put on the wall by itself is cut with the first.
+  const grouped = new Set(of(groups));
+  const byItself = [...parts.values()].filter((p) => !grouped.has(p));
+  if (building.cut === 'all first') return [[...grouped, ...byItself], ...groups.map(() => [])];
   const early = new Set(groups.filter((g) => g.stage === 'frames' || g.stage === 'together'));
-  const first = of([...early]);
+  const first = [...of([...early]), ...byItself];
   const taken = new Set(first);
   return [
     first,

@@ -1,0 +1,116 @@
+import { SOLD, allKept } from '../core/carry/index.js';
+import { holesOf } from '../core/build/index.js';
+import { toMm } from '../core/length/index.js';
+import { FLOOR, LETS_GO, MAY_LIE, PLACE, type PieceEdit } from '../core/piece/index.js';
+import { boughtFor, fastenersOf, solve, type Solution } from '../core/solution/index.js';
+import { workshopOf } from '../core/formats/index.js';
+import { BINDERY } from './bindery.js';
+import { PRINT_SHED } from './print-shed.js';
+import { solved } from './solved.js';
+
+const bound = (id: string) => solve(BINDERY.pieces[id]?.piece as Solution['piece'], workshopOf(BINDERY), {});
+const all: readonly (readonly [string, () => Solution])[] = [
+  ...Object.keys(PRINT_SHED.pieces).map((id) => [id, () => solved(id)] as const),
+  ...Object.keys(BINDERY.pieces).map((id) => [id, () => bound(id)] as const),
+];
+
+/** How many clusters the members of a piece make that hang together by what holds them; what runs or is lifted off is another. */
+function apart(s: Solution): readonly string[] {
+  const root = new Map(s.shape.members.map((m) => [m.id, m.id]));
+  const of = (id: string): string => (root.get(id) === id ? id : of(root.get(id) ?? id));
+  const join = (a: string, b: string) => root.has(a) && root.has(b) && root.set(of(a), of(b));
+  for (const j of s.shape.joints) if (!LETS_GO.has(j.how)) join(j.carried, j.carrier);
+  for (const k of allKept(s.carried)) if (k.way !== 'rests') join(k.held.id, k.by.id);
+  const bodyOf = new Map(s.shape.bodies.flatMap((b) => b.members.map((id) => [id, b.id] as const)));
+  const counts = new Map<string, Set<string>>();
+  for (const m of s.shape.members) {
+    const body = bodyOf.get(m.id) ?? 'still';
+    counts.set(body, (counts.get(body) ?? new Set()).add(of(m.id)));
+  }
+  // What turns hangs on its hinges.
+  for (const b of s.shape.bodies) if (b.motion.kind === 'turn') counts.delete(b.id);
+  return [...counts].flatMap(([body, roots]) => (roots.size > 1 ? [...roots].map((r) => `${body}: ${r}`) : []));
+}
+
+const screwed = (s: Solution) => fastenersOf(s).filter((f) => f.what.startsWith('wood screws'));
+
+describe.each(all)('%s', (_, solution) => {
+  const s = solution();
+
+  test('every screw that is bought has a hole in both of its parts, and a length that is sold', () => {
+    const ends = holesOf(s);
+    const cut = new Set(s.parts.map((p) => p.id));
+    const brackets = fastenersOf(s).filter((f) => f.what === 'angle brackets');
+    const driven = screwed(s).filter((f) => f.between.every((id) => cut.has(id)));
+    const count = (fasteners: typeof driven) => fasteners.reduce((sum, f) => sum + f.count, 0);
+    // Four screws of a bracket are marked through it.
+    expect(ends.filter((h) => h.use === 'pilot' && h.id.includes(' screw '))).toHaveLength(count(driven) - 4 * count(brackets));
+    const sold = SOLD[s.workshop.settings.unit];
+    for (const { length } of screwed(s)) expect(sold.some((l) => Math.abs(l - toMm(length ?? (0 as never))) < 1e-6)).toBe(true);
+    expect(count(screwed(s)) * (s.piece.times ?? 1)).toBe(
+      boughtFor(s)
+        .filter((b) => b.what.startsWith('wood screws'))
+        .reduce((sum, b) => sum + b.count, 0),
+    );
+  });
+
+  test('all of it hangs together, but what moves, lies loose or is hung or built in', () => {
+    const loose = new Set(s.shape.members.filter((m) => MAY_LIE.has(m.role)).map((m) => m.id));
+    const outside = new Set(s.shape.joints.flatMap((j) => (j.carrier === PLACE || j.carrier === FLOOR ? [j.carried] : [])));
+    const alone = apart(s).filter((one) => {
+      const id = one.split(': ')[1] as string;
+      return !loose.has(id) && !outside.has(id);
+    });
+    expect(alone.length).toBeLessThanOrEqual(1);
+  });
+});
+
+const tell = (way: 'screws' | 'brackets' | 'glue' | 'rests' | 'bolts' | 'nails', key: string): PieceEdit => ({
+  kind: 'piece',
+  patch: { fastened: { [key]: way } },
+});
+
+/** Wood screws, brackets, bolts and brads of a piece, by what they are. */
+const counts = (s: Solution) => {
+  const sum = (what: string) => boughtFor(s).reduce((n, b) => n + (b.what.startsWith(what) ? b.count : 0), 0);
+  return { screws: sum('wood screws'), brackets: sum('angle brackets'), brads: sum('brads'), bolts: sum('bolts') };
+};
+
+describe('decks of the mat stand told otherwise', () => {
+  const usual = counts(solved('mat-stand'));
+
+  test('of 487 by 433 each lies on four rails: two screws in each, sixteen in all', () => {
+    expect(usual).toEqual({ screws: 24 + 8 + 4 + 2 + 16, brackets: 0, brads: 8, bolts: 0 });
+  });
+
+  test('by brackets: two to each rail, as they are longer than 120, with four screws in each', () => {
+    expect(counts(solved('mat-stand', tell('brackets', 'deck on rail')))).toEqual({
+      ...usual,
+      screws: usual.screws - 16 + 16 * 4,
+      brackets: 16,
+    });
+  });
+
+  test('one of the two alone, at one rail: two brackets there for two screws', () => {
+    const one = solved('mat-stand', tell('brackets', 'mat-foot/deck/1 on mat-foot/rail/1'));
+    expect(counts(one)).toEqual({ ...usual, screws: usual.screws - 2 + 8, brackets: 2 });
+  });
+
+  test('by its weight, or by glue: none', () => {
+    for (const way of ['rests', 'glue'] as const)
+      expect(counts(solved('mat-stand', tell(way, 'deck on rail')))).toEqual({ ...usual, screws: usual.screws - 16 });
+  });
+
+  test('rails by bolts, where they are told so: no screws there, and what they hold is asked', () => {
+    const bolted = solved('composing-legs', tell('bolts', 'rail on post'));
+    const [before, now] = [counts(solved('composing-legs')), counts(bolted)];
+    expect(now.bolts).toBeGreaterThan(0);
+    expect(now.screws).toBe(before.screws - 16);
+    expect(bolted.shape.joints.filter((j) => j.how === 'bolts')).toHaveLength(8);
+  });
+
+  test('corners of drawers whose shape decides are left as they are', () => {
+    const told = solved('paper-chest', tell('bolts', 'drawer end on drawer side'));
+    expect(counts(told)).toEqual(counts(solved('paper-chest')));
+  });
+});
