@@ -96,9 +96,10 @@ function wayOut(unit: Unit, others: readonly Member[]): { readonly way: Vector |
 export function orderOf(wanted: readonly Unit[], standing: readonly Member[]): readonly GoesIn[] {
   const left = [...wanted];
   const order: GoesIn[] = [];
-  while (left.length > 0) {
+  for (;;) {
     const others = (unit: Unit) => [...standing, ...left.filter((u) => u !== unit).flat()];
-    const out = left.findLast((unit) => wayOut(unit, others(unit)).way !== null) ?? (left.at(-1) as Unit);
+    const out = left.findLast((unit) => wayOut(unit, others(unit)).way !== null) ?? left.at(-1);
+    if (!out) break;
     const { way, barredBy } = wayOut(out, others(out));
     left.splice(left.indexOf(out), 1);
     order.unshift({ unit: out, way: way && [0 - way[0], 0 - way[1], 0 - way[2]], barredBy });

@@ -1,5 +1,5 @@
 import { grouped, type Sentence, writeExactly } from '../figure/index.js';
-import { FLOOR, HOLD_WAYS, KEEP_WAYS, PLACE, type Bought, type FastenWay, type Joint, type Member } from '../piece/index.js';
+import { FLOOR, HOLD_WAYS, KEEP_WAYS, PLACE, type Bought, type FastenWay, type Member } from '../piece/index.js';
 import { sortOfKeep, toldOf } from '../shells/index.js';
 import { together, type Solution } from '../solution/index.js';
 import { heldIn, howHeld, pairOf } from './held.js';
@@ -36,7 +36,8 @@ export function holdsOf(solution: Solution, { glue }: Pick<Building, 'glue'>): r
   const joints = [...shape.joints.filter((j) => j.carrier !== FLOOR && j.carrier !== PLACE), ...held.kept];
   return grouped(joints, (j) => pairOf(j.carried, j.carrier)).flatMap((some): Hold[] => {
     // What holds tells more than what only bears.
-    const joint = some.find((j) => j.how !== 'bearing') ?? (some[0] as Joint);
+    const joint = some.find((j) => j.how !== 'bearing') ?? some[0];
+    if (!joint) return [];
     const [own, by] = [members.get(joint.carried), members.get(joint.carrier)];
     if (!own || !by) return [];
     const { fasteners } = held.between(own.id, by.id);
