@@ -30,6 +30,18 @@ describe('four feet of a table of 1000 by 500', () => {
   });
 });
 
+test('in a spread as narrow as a splinter it still comes to the whole: two posts in one place, two 7 apart', () => {
+  const feet = [
+    { x: 0, z: 200, load: 0 },
+    { x: 0, z: 200, load: 0 },
+    { x: 1034, z: 0, load: 0 },
+    { x: 1027, z: 0, load: 0 },
+  ];
+  // 5 in all, at 619 and 80: two fifths of it over the far end, the rest as 2 to 1 on the others.
+  const loads = balanced(feet, { x: 619, z: 80, load: 5 });
+  [1, 1, 2, 1].forEach((n, i) => expect(loads[i]).toBeCloseTo(n, 6));
+});
+
 test('posts in two rows come to the weight of a piece where that is, and none pulls', () => {
   const foot = fc.record({
     x: fc.integer({ min: 0, max: 2000 }),
