@@ -1,8 +1,9 @@
 import { SOLD, allKept } from '../core/carry/index.js';
 import { holesOf } from '../core/build/index.js';
+import { writeExactly } from '../core/figure/index.js';
 import { toMm } from '../core/length/index.js';
 import { FLOOR, LETS_GO, MAY_LIE, PLACE, type PieceEdit } from '../core/piece/index.js';
-import { boughtFor, fastenersOf, solve, type Solution } from '../core/solution/index.js';
+import { boughtFor, fastenersOf, solve, wallFasteners, type Solution } from '../core/solution/index.js';
 import { workshopOf } from '../core/formats/index.js';
 import { BINDERY } from './bindery.js';
 import { PRINT_SHED } from './print-shed.js';
@@ -40,7 +41,7 @@ describe.each(all)('%s', (_, solution) => {
   test('every screw that is bought has a hole in both of its parts, and a length that is sold', () => {
     const ends = holesOf(s);
     const cut = new Set(s.parts.map((p) => p.id));
-    const brackets = fastenersOf(s).filter((f) => f.what === 'angle brackets');
+    const brackets = fastenersOf(s).filter((f) => f.what === 'angle brackets' && f.between.every((id) => cut.has(id)));
     const driven = screwed(s).filter((f) => f.between.every((id) => cut.has(id)));
     const count = (fasteners: typeof driven) => fasteners.reduce((sum, f) => sum + f.count, 0);
     // Four screws of a bracket are marked through it.
@@ -79,21 +80,21 @@ const counts = (s: Solution) => {
 describe('decks of the mat stand told otherwise', () => {
   const usual = counts(solved('mat-stand'));
 
-  test('of 487 by 433 each lies on four rails: two screws in each, sixteen in all', () => {
-    expect(usual).toEqual({ screws: 24 + 8 + 4 + 2 + 16, brackets: 0, brads: 8, bolts: 0 });
+  test('of 487 by 433 each lies on four rails: two screws in each, sixteen in all; two brackets keep it on its wall', () => {
+    expect(usual).toEqual({ screws: 24 + 8 + 4 + 2 + 16 + 2 * 4, brackets: 2, brads: 8, bolts: 0 });
   });
 
   test('by brackets: two to each rail, as they are longer than 120, with four screws in each', () => {
     expect(counts(solved('mat-stand', tell('brackets', 'deck on rail')))).toEqual({
       ...usual,
       screws: usual.screws - 16 + 16 * 4,
-      brackets: 16,
+      brackets: 2 + 16,
     });
   });
 
   test('one of the two alone, at one rail: two brackets there for two screws', () => {
     const one = solved('mat-stand', tell('brackets', 'mat-foot/deck/1 on mat-foot/rail/1'));
-    expect(counts(one)).toEqual({ ...usual, screws: usual.screws - 2 + 8, brackets: 2 });
+    expect(counts(one)).toEqual({ ...usual, screws: usual.screws - 2 + 8, brackets: 2 + 2 });
   });
 
   test('by its weight, or by glue: none', () => {
@@ -112,5 +113,42 @@ describe('decks of the mat stand told otherwise', () => {
   test('corners of drawers whose shape decides are left as they are', () => {
     const told = solved('paper-chest', tell('bolts', 'drawer end on drawer side'));
     expect(counts(told)).toEqual(counts(solved('paper-chest')));
+  });
+});
+
+describe('on the wall', () => {
+  const wall = (way: 'studs' | 'masonry' | 'hollow', id: string) =>
+    solved(id, { kind: 'piece', patch: { fixedToWall: true, fastened: { 'piece on the wall': way } } });
+  const lines = (s: Solution) => wallFasteners(s).map((f) => [f.count, f.what, toMm(f.length ?? (0 as never))]);
+
+  test('a case 800 wide is kept from being pulled over by two brackets: two short screws in each, and two into studs', () => {
+    expect(lines(wall('studs', 'roller-case'))).toEqual([
+      [3, 'angle brackets', 40],
+      [6, 'wood screws No. 8', 16],
+      [6, 'wood screws No. 8', 50],
+    ]);
+  });
+
+  test('into masonry by plugs, into plaster board alone by anchors for it', () => {
+    expect(lines(wall('masonry', 'roller-case'))[2]).toEqual([6, 'wall plugs 8 mm with screws', 60]);
+    expect(lines(wall('hollow', 'roller-case'))[2]).toEqual([6, 'hollow-wall anchors', 0]);
+  });
+
+  test('what hangs takes the screws that were found to hold it: two No. 14 of 100, or as many plugs', () => {
+    const told = solved('roller-wall-case').checks.find((c) => c.id === 'hung');
+    expect(writeExactly(told?.sentence ?? [])).toContain('No. 14 x 100');
+    expect(lines(solved('roller-wall-case'))).toEqual([[2, 'wood screws No. 14', 100]]);
+    expect(lines(wall('masonry', 'roller-wall-case'))).toEqual([[2, 'wall plugs 8 mm with screws', 60]]);
+  });
+
+  test('a rail between the sides of a cabinet that is there: a bracket at each end; runners along it: two screws through 18 and on', () => {
+    expect(lines(solved('sink-drawers'))).toEqual([
+      [1, 'angle brackets', 40],
+      [4, 'wood screws No. 8', 16],
+      [1, 'angle brackets', 40],
+      [4, 'wood screws No. 8', 16],
+    ]);
+    // 18 and 25: 40 is the longest sold that is no longer than 43.
+    expect(lines(solved('mat-drawer'))).toEqual(Array(2).fill([2, 'wood screws No. 8', 40]));
   });
 });

@@ -1,5 +1,5 @@
 import { contactOf, isBlock, massOf } from '../carry/index.js';
-import { fine, grouped, len, mass, say, sold, temperature, writeExactly, type Sentence } from '../figure/index.js';
+import { fine, grouped, len, mass, say, temperature, writeExactly, type Sentence } from '../figure/index.js';
 import { fromUnits, mm, toMm, type Length } from '../length/index.js';
 import type { Part } from '../parts/index.js';
 import { lettersText } from '../parts/letters.js';
@@ -10,7 +10,7 @@ import type { Vector } from '../solid/index.js';
 import { isGlued } from './glue-to-buy.js';
 import { glueOf, timeAt, type Glue } from './products.js';
 import { CLOSES, type Group, type Stage } from './groups.js';
-import { howHeld, pairOf, type Held } from './held.js';
+import { howHeld, pairOf, takenSaid, type Held } from './held.js';
 import type { Building } from './spec.js';
 import { TAKES, timeText } from './minutes.js';
 import { ALONE, draft, type Draft, type Wait } from './step.js';
@@ -72,10 +72,6 @@ export const takenFor = (joins: readonly Join[], { held }: Pick<Assembling, 'hel
   const pairs = new Map(joins.map(({ joint }) => [pairOf(joint.carried, joint.carrier), held.between(joint.carried, joint.carrier)]));
   return together([...pairs.values()].flatMap((p) => p.fasteners));
 };
-
-/** So many of it, and how long. */
-const takenSaid = ({ what, count, length }: Bought): Sentence =>
-  say`${count} ${what}${length === undefined ? say`` : say`, ${sold(length)}`}`;
 
 /** How far the joints that are clamped are apart, along the axis that they press along: what a clamp must span. */
 function clampsFor(members: readonly Member[], joins: readonly Join[], a: Assembling): { count: number; reach: Length } | null {

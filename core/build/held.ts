@@ -1,6 +1,6 @@
 import { allKept, type Kept } from '../carry/index.js';
-import { say, type Sentence } from '../figure/index.js';
-import type { Joint } from '../piece/index.js';
+import { say, sold, type Sentence } from '../figure/index.js';
+import type { Bought, Joint } from '../piece/index.js';
 import { isGlued } from './glue-to-buy.js';
 import { fastenersOf, type Fastener, type Solution } from '../solution/index.js';
 
@@ -78,3 +78,7 @@ export function heldIn(solution: Solution): Held {
     ),
   };
 }
+
+/** So many of it, and how long. @example writeExactly(takenSaid({ what: 'hinges', count: 2, each: 'piece' })) // '2 hinges' */
+export const takenSaid = ({ what, count, length }: Bought): Sentence =>
+  say`${count} ${what}${length === undefined ? say`` : say`, ${sold(length)}`}`;

@@ -2,7 +2,8 @@ import { area, fine, len, mass, say, volume, type Sentence } from '../figure/ind
 import { toMm } from '../length/index.js';
 import { hangs } from '../piece/index.js';
 import type { Part } from '../parts/index.js';
-import type { Solution } from '../solution/index.js';
+import { together, wallFasteners, type Solution } from '../solution/index.js';
+import { takenSaid } from './held.js';
 import { finishOf, timeAt } from './products.js';
 import { TAKES } from './minutes.js';
 import type { Building } from './spec.js';
@@ -102,6 +103,7 @@ function stood({ shape, piece }: Solution): Last {
 
 /** Moving it, standing it up or hanging it, and fixing it where it stays. */
 export function standStep(solution: Solution, works: readonly Work[]): Draft {
+  const takes = together(wallFasteners(solution));
   const { shape, parts, checks } = solution;
   const kg = solution.carried.massKg;
   const door = checks.find((c) => c.id === 'passes-door');
@@ -118,8 +120,10 @@ export function standStep(solution: Solution, works: readonly Work[]): Draft {
       ...(shape.outside.is === 'built' ? [say`${overallSaid(solution)}: hold that against every door and turn on its way.`] : []),
       ...(door ? [door.sentence] : []),
       ...says,
+      ...takes.map((b) => say`Takes ${takenSaid(b)}.`),
     ],
     cautions,
+    takes,
     kg,
     minutes: TAKES.stand,
   });

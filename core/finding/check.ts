@@ -1,6 +1,6 @@
 import type { Sentence } from '../figure/index.js';
 import type { State } from '../carry/index.js';
-import type { PieceEdit } from '../piece/index.js';
+import type { Bought, PieceEdit } from '../piece/index.js';
 import type { BuiltReading, Opening } from '../survey/index.js';
 
 /** How serious a check is: it stops the build, wants a look, or is good to know. */
@@ -33,6 +33,8 @@ export interface Check {
   readonly about: About;
   readonly sentence: Sentence;
   readonly fixes: readonly Fix[];
+  /** What was found to hold it, as it is bought. */
+  readonly takes?: readonly Bought[];
   /** Where it is about how members are held to each other: at the ends of one, along it, or screws that meet. */
   readonly joint?: 'ends' | 'along' | 'screws';
   /** The member that remedies can be tried for; they are worked out when asked for. */

@@ -32,7 +32,7 @@ export function woodToBuy(stocks: readonly { readonly stock: Stock; readonly sum
   );
 }
 
-/** What the pieces take besides wood, equal things together. @example fittingsToBuy([TO_CUT]).length // 3 */
+/** What the pieces take besides wood, equal things together. @example fittingsToBuy([TO_CUT]).length // 5 */
 export function fittingsToBuy(pieces: readonly PieceToCut[]): readonly Bought[] {
   return together(pieces.flatMap((p) => boughtFor(p.solution)));
 }

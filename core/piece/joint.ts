@@ -67,8 +67,14 @@ export type KeepWay = (typeof KEEP_WAYS)[number];
 /** The ways to hold a member that its shape leaves open: `usual` for what its kind says. */
 export const HOLD_WAYS = ['usual', 'screws', 'nails', 'bolts'] as const;
 
+/** What a piece is fixed to: `usual` for studs. */
+export const WALL_WAYS = ['usual', 'studs', 'masonry', 'hollow'] as const;
+
+/** What is told of the wall among what is told of joints. */
+export const ON_THE_WALL = 'piece on the wall';
+
 /** How joints of a piece are told to be held otherwise than is usual. */
-export type FastenWay = KeepWay | (typeof HOLD_WAYS)[number];
+export type FastenWay = KeepWay | (typeof HOLD_WAYS)[number] | (typeof WALL_WAYS)[number];
 
 /** Two members that lie on each other, or only touch, and are kept so. */
 export interface Keep {

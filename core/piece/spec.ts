@@ -2,7 +2,7 @@ import { Type, type Static, type TObject } from '@sinclair/typebox';
 import { DistanceSchema, SizeSchema } from '../length/index.js';
 import { IdSchema, NameSchema } from '../ids/index.js';
 import { RoundingSchema } from '../run/index.js';
-import { HOLD_WAYS, KEEP_WAYS } from './joint.js';
+import { HOLD_WAYS, KEEP_WAYS, WALL_WAYS } from './joint.js';
 import { LineLoadSchema, type Space } from './space.js';
 
 const closed = { additionalProperties: false } as const;
@@ -64,7 +64,10 @@ export const pieceFields = {
   shelfLoad: Type.Optional(LineLoadSchema),
   /** How members are held, or kept where they lie, by two sorts of members (`deck on rail`) or by two members; what is usual where it is left out. */
   fastened: Type.Optional(
-    Type.Record(Type.String({ maxLength: 200 }), Type.Union([...new Set([...KEEP_WAYS, ...HOLD_WAYS])].map((way) => Type.Literal(way)))),
+    Type.Record(
+      Type.String({ maxLength: 200 }),
+      Type.Union([...new Set([...KEEP_WAYS, ...HOLD_WAYS, ...WALL_WAYS])].map((way) => Type.Literal(way))),
+    ),
   ),
   /** No head of a screw is to be seen from its left, right, front or top. */
   noHeads: Type.Optional(Type.Boolean()),

@@ -16,7 +16,7 @@ import {
 import { fine, force, len, say, type Sentence } from '../figure/index.js';
 import type { Check } from '../finding/index.js';
 import { inch, mm, sub, toMm, type LengthUnit } from '../length/index.js';
-import { boxOf, type Member } from '../piece/index.js';
+import { boxOf, type Bought, type Member } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
 import { propertiesOf } from '../stock/index.js';
 
@@ -62,9 +62,12 @@ export function screwedToStuds({ member, name, loads, shear, pull, more, found }
   const [long, high] = [sub(x1, x0), sub(y1, y0)];
   const spacing = SPACING[workshop.settings.unit];
   const studs = found === 0 ? studsCrossed(toMm(long), toMm(spacing)).sure : found;
-  const check = (severity: Check['severity'], state: Check['state'], sentence: Sentence): readonly Check[] => [
-    { id: 'hung', severity, state, about, sentence, fixes: [] },
-  ];
+  const check = (
+    severity: Check['severity'],
+    state: Check['state'],
+    sentence: Sentence,
+    takes: readonly Bought[] = [],
+  ): readonly Check[] => [{ id: 'hung', severity, state, about, sentence, fixes: [], takes }];
   if (studs === 0) {
     const unsure = say`${loads}. The ${name}, ${len(long)} long, is not sure to cross a stud ${len(spacing)} apart: it must not hang on anchors in plaster board. Find the studs, or screw it into masonry.`;
     return check('stop', 'fails', unsure);
@@ -88,5 +91,6 @@ export function screwedToStuds({ member, name, loads, shear, pull, more, found }
   }
   const turns = studs === 1 ? ' One stud alone lets it turn: find another.' : '';
   const sentence = say`${loads}. On ${what}: ${count} ${count === 1 ? 'screw' : 'screws'} ${screw} in each (${force(asNewtons(each))} each, NDS 2018 12.4.1, studs of softwood taken).${turns}`;
-  return check(studs === 1 ? 'look' : 'good', studs === 1 ? 'close' : 'fine', sentence);
+  const takes = [{ what: `wood screws ${SCREW.name}`, length: mm(joint.length + PLASTER), count: count * studs, each: 'piece' } as const];
+  return check(studs === 1 ? 'look' : 'good', studs === 1 ? 'close' : 'fine', sentence, takes);
 }

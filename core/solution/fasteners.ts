@@ -3,6 +3,7 @@ import { PIN, POCKET_HOLE, pocketScrewLength } from '../joints/index.js';
 import { mm } from '../length/index.js';
 import type { Bought, Feature } from '../piece/index.js';
 import type { Solution } from './solve.js';
+import { wallFasteners } from './wall.js';
 
 /** What is driven or put in between two members, as it is bought. */
 export interface Fastener extends Bought {
@@ -78,5 +79,6 @@ export function fastenersOf(solution: Solution): readonly Fastener[] {
           ]
         : [];
     }),
+    ...wallFasteners(solution),
   ];
 }

@@ -8,5 +8,6 @@ export * from './cost.js';
 export * from './verdict-counts.js';
 export * from './bought.js';
 export * from './fasteners.js';
+export * from './wall.js';
 export * from './within.js';
 export * from './ways.js';

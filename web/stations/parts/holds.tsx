@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
-import { buildingFor, holdsOf, sortsOfHolds, type Hold, type SortOfHold } from '../../../core/build/index.js';
+import { buildingFor, holdsOf, onTheWall, sortsOfHolds, type Hold, type SortOfHold } from '../../../core/build/index.js';
 import { sortOfKeep } from '../../../core/shells/index.js';
 import { boughtText } from '../../../core/formats/bought-text.js';
 import { writeSentence } from '../../../core/figure/index.js';
 import { lettersText } from '../../../core/parts/index.js';
-import type { Bought, FastenWay } from '../../../core/piece/index.js';
+import { ON_THE_WALL, type Bought, type FastenWay } from '../../../core/piece/index.js';
 import { useBench } from '../../bench/bench.js';
 import { useProject } from '../../data/project.js';
 import { Laid } from '../../shared/laid.js';
@@ -19,6 +19,9 @@ const WAYS: Readonly<Record<FastenWay, string>> = {
   brackets: 'by angle brackets',
   glue: 'by glue alone',
   rests: 'by its weight alone',
+  studs: 'into studs',
+  masonry: 'into masonry',
+  hollow: 'into plaster board, where no stud is',
 };
 
 const choicesOf = (ways: readonly FastenWay[]): readonly Choice<FastenWay>[] => ways.map((id) => ({ id, label: WAYS[id] }));
@@ -104,6 +107,32 @@ function SortRow({ sort }: { sort: SortOfHold }) {
   );
 }
 
+/** The piece on its wall. */
+function WallRow() {
+  const { solution } = useBench();
+  const { choose } = useChoose();
+  const wall = useMemo(() => onTheWall(solution), [solution]);
+  if (!wall) return null;
+  return (
+    <tr>
+      <td>{ON_THE_WALL}</td>
+      <td>
+        {wall.takes.length === 0 ? 'not known what holds it' : null}
+        <Taken takes={wall.takes} />
+      </td>
+      <td>
+        <Select
+          label="What it is fixed to"
+          hideLabel
+          value={wall.chosen}
+          choices={choicesOf(wall.choices)}
+          onChange={(way) => choose([ON_THE_WALL], way, ON_THE_WALL)}
+        />
+      </td>
+    </tr>
+  );
+}
+
 /** Every joint of a piece by its sort: how it is held, with what, and where that is chosen. */
 export function WhatHoldsIt() {
   const sorts = sortsOfHolds(useHolds());
@@ -123,6 +152,7 @@ export function WhatHoldsIt() {
           {sorts.map((sort) => (
             <SortRow key={sort.holds.map(keyOf).join()} sort={sort} />
           ))}
+          <WallRow />
         </tbody>
       </Table>
     </Laid.section>
