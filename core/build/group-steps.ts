@@ -9,6 +9,7 @@ import { together } from '../solution/index.js';
 import type { Vector } from '../solid/index.js';
 import { isGlued } from './glue-to-buy.js';
 import { glueOf, timeAt, type Glue } from './products.js';
+import type { GoesIn } from './apart.js';
 import { CLOSES, type Group, type Stage } from './groups.js';
 import { howHeld, pairOf, takenSaid, type Held } from './held.js';
 import type { Building } from './spec.js';
@@ -33,8 +34,8 @@ export interface Assembling {
   readonly held: Held;
 }
 
-/** More letters than this are told as ranges, whatever their order. */
-const IN_ORDER = 16;
+/** More than this are told as ranges, whatever their order. */
+const IN_ORDER = 24;
 
 const letters = (members: readonly Member[], { parts }: Assembling) => {
   const all = members.flatMap((m) => parts.get(m.id)?.letter ?? []);
@@ -180,8 +181,8 @@ function titleOf({ stage, each, bodies }: Group): string {
   return each.length > 1 ? `${each.length} frames alike, each of ${rolesText(one)}` : `A frame of ${rolesText(one)}`;
 }
 
-/** From where something comes that is moved along an axis. */
-function fromWhere([x, y, z]: Vector): string {
+/** From where something comes that is moved along an axis. @example fromWhere([0, -1, 0]) // 'from above' */
+export function fromWhere([x, y, z]: Vector): string {
   if (Math.abs(y) > Math.SQRT1_2) return y < 0 ? 'from above' : 'from below';
   if (Math.abs(z) > Math.SQRT1_2) return z < 0 ? 'from the front' : 'from the rear';
   return x < 0 ? 'from the right' : 'from the left';
@@ -205,6 +206,19 @@ const shutOutSaid = ({ goesIn }: Group, a: Assembling): readonly string[] =>
           `No straight way in for ${letters(unit, a)}: ${letters(barredBy, a)} ${barredBy.length === 1 ? 'is' : 'are'} in the way. Tilt it in, or make it of two.`,
         ],
   );
+
+/** What goes in one after the other, of the first of those that are alike. */
+const unitsOf = ({ each, goesIn }: Group): readonly GoesIn[] => [...new Set((each[0] ?? []).flatMap((m) => goesIn.get(m.id) ?? []))];
+
+/** In which order units go in, those that are ready as one. */
+function inOrder(units: readonly GoesIn[], a: Assembling): string {
+  if (units.length > IN_ORDER)
+    return letters(
+      units.flatMap((g) => g.unit),
+      a,
+    );
+  return units.map(({ unit }) => (unit.length > 1 ? `the frame of ${letters(unit, a)}` : letters(unit, a))).join(', then ');
+}
 
 /** In which order what moves goes in. */
 const hangSaid = ({ bodies }: Group, { building }: Assembling): readonly Sentence[] =>
@@ -241,6 +255,7 @@ export function groupStep(
   const byItself = stage === 'frames' || stage === 'moving';
   const one = each[0] ?? [];
   const own = byItself ? joins.slice(0, Math.ceil(joins.length / each.length)) : joins;
+  const units = unitsOf(group);
   const glue = glueOf(building.glue);
   const glued = joins.filter((j) => isGlued(j.joint)).length;
   const clamps = glue.id === 'none' ? null : clampsFor(one, own, a);
@@ -256,6 +271,7 @@ export function groupStep(
     title: titleOf(group),
     parts: members.map((m) => m.id),
     works: joins,
+    goesIn: units.map(({ unit, way }) => ({ parts: unit.map((m) => m.id), way })),
     standing: byItself ? one.map((m) => m.id) : standing,
     kg: asKg(whole),
     wait,
@@ -265,7 +281,7 @@ export function groupStep(
     says: [
       ...(way ? [say`${way}`] : []),
       ...hangSaid(group, a),
-      say`In this order: ${letters(one, a)}${each.length > 1 ? say`, and the others like it` : ''}.`,
+      say`In this order: ${inOrder(units, a)}${each.length > 1 ? say`, and the others like it` : ''}.`,
       ...slidInSaid(group, a),
       ...joinsSaid(joins, a),
       ...(glued > 0 ? glueSaid(glue, building.celsius, glued / (byItself ? each.length : 1)) : []),

@@ -19,3 +19,4 @@ export * from './finish-to-buy.js';
 export * from './glue-to-buy.js';
 export * from './now.js';
 export * from './holds.js';
+export { fromWhere } from './group-steps.js';

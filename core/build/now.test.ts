@@ -10,6 +10,7 @@ const step = (id: string, minutes: number, needs: readonly string[], wait: numbe
   setups: [],
   says: [],
   takes: [],
+  goesIn: [],
   cautions: [],
   standing: [],
   kg: asKg(0),

@@ -28,6 +28,7 @@ function step(id: string, minutes: number, needs: readonly string[] = [], wait =
     setups: [],
     says: [],
     takes: [],
+    goesIn: [],
     cautions: [],
     standing: [],
     kg: asKg(0),

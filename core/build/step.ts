@@ -1,6 +1,7 @@
 import { asKg, type Kilograms } from '../measures/index.js';
 import type { Sentence } from '../figure/index.js';
 import type { Bought } from '../piece/index.js';
+import type { Vector } from '../solid/index.js';
 import type { Work } from './works.js';
 
 /** What a step is a part of, in the order of the work. */
@@ -73,6 +74,8 @@ export interface Step {
   /** The parts that it is about, in the order that they are taken up. */
   readonly parts: readonly string[];
   readonly works: readonly Work[];
+  /** What goes in one after the other, each straight its way, or as it can where that is null; nothing where nothing is put together. */
+  readonly goesIn: readonly { readonly parts: readonly string[]; readonly way: Vector | null }[];
   readonly setups: readonly Setup[];
   /** What is done, a sentence each. */
   readonly says: readonly Sentence[];
@@ -93,7 +96,18 @@ export interface Step {
 /** A step before it is known what it needs. */
 export type Draft = Omit<Step, 'needs'>;
 
-const NOTHING = { parts: [], works: [], setups: [], says: [], takes: [], cautions: [], standing: [], kg: asKg(0), wait: null } as const;
+const NOTHING = {
+  parts: [],
+  works: [],
+  goesIn: [],
+  setups: [],
+  says: [],
+  takes: [],
+  cautions: [],
+  standing: [],
+  kg: asKg(0),
+  wait: null,
+} as const;
 
 /** A step, with nothing of what most steps have not. @example draft({ id: 'saw', phase: 'saw', title: 'Saw', minutes: 27 }).minutes // 27 */
 export function draft(step: Pick<Draft, 'id' | 'phase' | 'title' | 'minutes'> & Partial<Draft>): Draft {

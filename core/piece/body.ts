@@ -123,8 +123,8 @@ function turnedWith(member: Member, rides: ReturnType<typeof ridesOn>): Member {
   return { ...member, frame: { u: after.u, v: after.v, n: after.n, origin: { x, y, z } } };
 }
 
-/** A member moved by so much. */
-function movedBy(member: Member, by: Place): Member {
+/** A member moved by so much. @example shifted(SHELF, { x: mm(5), y: ZERO, z: ZERO }).frame.origin.x // mm(25) */
+export function shifted(member: Member, by: Place): Member {
   const { origin } = member.frame;
   const moved = (a: Length, d: Length) => (a + d) as Length;
   return {
@@ -142,7 +142,7 @@ export function posed(members: readonly Member[], bodies: readonly Body[], pose:
     const rides = ridesOn(body, bodies, pose).filter((r) => r.part > 0);
     if (rides.length === 0) return member;
     if (rides.some((r) => r.body.motion.kind === 'turn')) return turnedWith(member, rides);
-    return rides.reduce((at, r) => movedBy(at, shiftOf(r.body, pose)), member);
+    return rides.reduce((at, r) => shifted(at, shiftOf(r.body, pose)), member);
   });
 }
 

@@ -9,7 +9,7 @@ import { lettersText } from '../../core/parts/index.js';
 import { BenchProvider, useSettledBench } from '../bench/bench.js';
 import { usePrecision, useProject } from '../data/project.js';
 import { EVERY_BENCH } from '../data/told.js';
-import { StepDrawing } from '../stations/build/step-drawing.js';
+import { StepPictures } from '../stations/build/step-pictures.js';
 import { PartPlaces } from '../stations/build/part-places.js';
 import { useBuilding, useStepShown } from '../stations/build/use-building.js';
 import { amber, film, green, ink, line, link, onInk, paper, tape } from '../theme/tokens.js';
@@ -152,10 +152,10 @@ function StepOnPhone({ step, nth }: { step: Step; nth: number }) {
         <Warning key={text}>{text}</Warning>
       ))}
       {step.standing.length > 0 ? (
-        <StepDrawing
+        <StepPictures
           solution={settled}
-          ids={step.standing}
-          fresh={fresh}
+          step={step}
+          all={step.standing}
           stands={step.phase === 'together' ? building.stands : 'upright'}
           label={`What is put together by step ${nth}`}
         />

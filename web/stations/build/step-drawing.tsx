@@ -1,6 +1,9 @@
 import { useMemo } from 'react';
 import { apart, pictorialOf, type Stands } from '../../../core/drawing/index.js';
 import type { Part } from '../../../core/parts/index.js';
+import { fromUnits, type Length } from '../../../core/length/index.js';
+import { boxOf, boxRound, shifted, type Place } from '../../../core/piece/index.js';
+import type { Vector } from '../../../core/solid/index.js';
 import type { Solution } from '../../../core/solution/index.js';
 import { ghostEdge, ink, paper, wood, woodBefore, woodDark } from '../../theme/tokens.js';
 import { Laid } from '../../shared/laid.js';
@@ -12,6 +15,16 @@ const MOST_LETTERS = 60;
 const LETTER_WIDE = 0.72;
 const LETTER_HIGH = 1.05;
 
+/** So far back on its way, as a part of the largest size of all. */
+const BACK = 0.16;
+
+function backOn(way: Vector, shown: readonly Part[]): Place {
+  const { x0, x1, y0, y1, z0, z1 } = boxRound(shown.map((p) => boxOf(p.member)));
+  const far = BACK * Math.max(x1 - x0, y1 - y0, z1 - z0);
+  const [x, y, z] = way.map((c) => fromUnits(-c * far)) as [Length, Length, Length];
+  return { x, y, z };
+}
+
 /** A colour between two, by how much light there is. */
 const lit = (dark: string, light: string, part: number): string => `color-mix(in srgb, ${light} ${(part * 100).toFixed(1)}%, ${dark})`;
 
@@ -20,12 +33,15 @@ export function StepDrawing({
   solution,
   ids,
   fresh,
+  back,
   stands,
   label,
 }: {
   solution: Solution;
   ids: readonly string[];
   fresh: ReadonlySet<string>;
+  /** The way that what comes on goes in: it is drawn so far back on it that both are seen. */
+  back?: Vector | null;
   stands: Stands;
   label: string;
 }) {
@@ -33,7 +49,7 @@ export function StepDrawing({
     const parts = new Map(solution.parts.map((p) => [p.id, p]));
     const shown = ids.flatMap((id): readonly Part[] => [parts.get(id)].filter((p) => p !== undefined));
     const drawn = pictorialOf(
-      shown.map((p) => p.member),
+      shown.map(({ id, member }) => (back && fresh.has(id) ? shifted(member, backOn(back, shown)) : member)),
       stands,
     );
     const size = Math.max(drawn.width / 46, drawn.height / 24);
@@ -46,7 +62,7 @@ export function StepDrawing({
       }),
     );
     return { drawn, size, named, places };
-  }, [solution, ids, fresh, stands]);
+  }, [solution, ids, fresh, back, stands]);
   if (drawn.faces.length === 0) return null;
   const pad = Math.max(drawn.width, drawn.height) * 0.03;
   return (

@@ -12,7 +12,7 @@ import { Button, Faint, Fault, NumberInput, Row, Table, Tick } from '../../share
 import { amber } from '../../theme/tokens.js';
 import { ArrangeStep } from './arrange-step.js';
 import { PartPlaces } from './part-places.js';
-import { StepDrawing } from './step-drawing.js';
+import { StepPictures } from './step-pictures.js';
 import { useBuilding } from './use-building.js';
 import { Laid } from '../../shared/laid.js';
 
@@ -124,10 +124,10 @@ export function StepView({ step, show }: { step: Step; show: (id: string) => voi
           </Button>
         </Fault>
       ) : null}
-      <StepDrawing
+      <StepPictures
         solution={settled}
-        ids={step.standing.length > 0 ? step.standing : all}
-        fresh={fresh}
+        step={step}
+        all={all}
         stands={stands}
         label={
           step.standing.length > 0
