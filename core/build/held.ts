@@ -33,6 +33,7 @@ const HOW: Readonly<Record<Joint['how'], Sentence>> = {
 /** The same for what is only kept where it lies. */
 const KEPT: Readonly<Record<Kept['way'], Sentence>> = {
   screws: say`screwed`,
+  plates: say`by figure-eight plates, let in flush, so that it can move across its grain`,
   brackets: say`by angle brackets inside the corner`,
   glue: say`glued`,
   rests: say`lies on it`,

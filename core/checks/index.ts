@@ -95,7 +95,7 @@ export function checksOf(
     ...peopleChecks(piece, shape, carried, letters, workshop, true),
     ...postChecks(piece, shape, carried, letters, workshop),
     ...useChecks(piece, shape, letters, workshop),
-    ...movementChecks(piece, shape, letters, workshop),
+    ...movementChecks(piece, shape, carried, letters, workshop),
     ...machineFeetChecks(shape),
     ...feetChecks(shape, carried, letters),
     ...drawnOutChecks(piece, shape, letters, workshop),

@@ -1,10 +1,10 @@
-import { movementOf, reachAlong } from '../carry/index.js';
+import { allKept, movementOf, reachAlong, type Carried, type Kept } from '../carry/index.js';
 import { fine, say } from '../figure/index.js';
-import { pieceFix, type Check, type Fix } from '../finding/index.js';
+import { pieceFix, type Check } from '../finding/index.js';
 import { toMm } from '../length/index.js';
 import { boxOf, placingOf, type Letters, type Member, type Piece, type Shape } from '../piece/index.js';
 import type { Workshop } from '../project/index.js';
-import { shellOf } from '../shells/index.js';
+import { sortOfKeep } from '../shells/index.js';
 import { dot, placeOf } from '../solid/index.js';
 import { propertiesOf } from '../stock/index.js';
 import { capital, nameOf } from './names.js';
@@ -50,11 +50,16 @@ function grooved(panel: Member, members: readonly Member[], letters: Letters, wo
   return [{ id: `moves-${panel.id}`, severity: 'look', state: 'close', about: { kind: 'member', id: panel.id }, sentence, fixes: [] }];
 }
 
+/** What keeps a panel and still lets it move. */
+const LETS_MOVE: ReadonlySet<Kept['way']> = new Set(['plates', 'rests']);
+
 /**
  * Decks of solid wood that are held so that they split, or have no room, and panels in grooves without play, when they move across their grain over a year.
- * @example movementChecks(CASE, SOLVED.shape, {}, SHOP) // []
+ * @example movementChecks(CASE, SOLVED.shape, SOLVED.carried, {}, SHOP) // []
  */
-export function movementChecks(piece: Piece, { members }: Shape, letters: Letters, workshop: Workshop): Check[] {
+export function movementChecks(piece: Piece, { members }: Shape, carried: Carried, letters: Letters, workshop: Workshop): Check[] {
+  const kept = allKept(carried);
+  const keptFast = new Set(kept.flatMap(({ way, held }) => (LETS_MOVE.has(way) ? [] : [held.id])));
   const byId = new Map(members.map((m) => [m.id, m]));
   const inGrooves = new Set(members.flatMap((m) => m.features.flatMap((f) => (f.kind === 'groove' ? [f.mate] : []))));
   return members.flatMap((deck): Check[] => {
@@ -67,7 +72,7 @@ export function movementChecks(piece: Piece, { members }: Shape, letters: Letter
     const room = roomAtPosts(deck, byId);
     const tight = room !== null && room < moves.flat / 2;
     const beside = tight ? say` Its notches leave ${fine(room, 1)} beside the posts: make them ${fine(moves.flat / 2, 1)} larger.` : say``;
-    if (deck.slides) {
+    if (deck.slides || !keptFast.has(deck.id)) {
       const state = tight ? 'close' : 'fine';
       return [
         {
@@ -80,8 +85,12 @@ export function movementChecks(piece: Piece, { members }: Shape, letters: Letter
         },
       ];
     }
-    const edit = shellOf(piece).lettingSlide?.(piece, deck);
-    const fixes: Fix[] = edit ? [pieceFix(say`Hold it by buttons, or screws in slots`, edit)] : [];
+    // Told apart or by its sort, what holds it fast is told anew.
+    const told = kept.flatMap(({ held, by, way }) =>
+      held.id !== deck.id || LETS_MOVE.has(way) ? [] : [`${held.id} on ${by.id}`, sortOfKeep(held.role, by.role)],
+    );
+    const fastened = { ...piece.fastened, ...Object.fromEntries(told.map((key) => [key, 'plates' as const])) };
+    const fixes = [pieceFix(say`Hold it by plates that let it move`, { kind: 'piece', patch: { fastened } })];
     return [
       { id: `moves-${deck.id}`, severity: 'look', state: 'close', about, sentence: say`${how}: screwed fast it splits.${beside}`, fixes },
     ];

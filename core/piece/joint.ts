@@ -60,8 +60,8 @@ export const OPEN = 'open';
 /** What carries a piece that is put into a place that is there already: its sides, its rails, another cabinet. */
 export const PLACE = 'place';
 
-/** The ways to keep a member where it lies: `rests` for none, `usual` for what fits. */
-export const KEEP_WAYS = ['usual', 'screws', 'brackets', 'glue', 'rests'] as const;
+/** The ways to keep a member where it lies: `plates` let solid wood move, `rests` for none, `usual` for what fits. */
+export const KEEP_WAYS = ['usual', 'screws', 'plates', 'brackets', 'glue', 'rests'] as const;
 export type KeepWay = (typeof KEEP_WAYS)[number];
 
 /** The ways to hold a member that its shape leaves open: `usual` for what its kind says. */

@@ -37,8 +37,6 @@ export interface ShellKind<P extends Piece = Piece> {
   withStock(piece: P, member: Member, stock: string): PieceEdit | null;
   /** The piece with other things in a space that the shell makes besides its inside, such as the room on its top; left out where it makes none. */
   withThings?(piece: P, space: string, things: readonly Placement[]): P | null;
-  /** The edit that holds a member so that it may move across its grain; left out where no shell member is held by screws. */
-  lettingSlide?(piece: P, member: Member): PieceEdit | null;
   /** What sets its feet so much further out at a side, in words and as an edit; left out, or null, where that is not for it to say. */
   standingWider?(
     piece: P,

@@ -72,6 +72,11 @@ export function fastenersOf(solution: Solution): readonly Fastener[] {
     ),
     ...allKept(carried).flatMap(({ way, held, by, count = 0 }): Fastener[] => {
       const between = [by.id, held.id] as const;
+      if (way === 'plates')
+        return [
+          { what: 'figure-eight plates', count, each: 'piece', between },
+          { what: `wood screws ${screw.name}`, length: screw.length, count: 2 * count, each: 'piece', between },
+        ];
       return way === 'brackets'
         ? [
             { what: 'angle brackets', length: screw.leg, count, each: 'piece', between },

@@ -1,7 +1,9 @@
-import { inch, mm, type Length, type LengthUnit } from '../../length/index.js';
+import { inch, mm, toMm, type Length, type LengthUnit } from '../../length/index.js';
+import { propertiesOf } from '../../stock/index.js';
 import { LETS_GO, type Keep, type Member } from '../../piece/index.js';
 import type { Carried } from '../carry.js';
-import { contactOf, depthFrom, inRebate, reachAlong } from './contact.js';
+import { dot } from '../../solid/index.js';
+import { contactOf, depthFrom, inRebate, reachAlong, type Contact } from './contact.js';
 import { SOLD, mostAcross, rowBetween, type NoRow, type Row } from './driven.js';
 import { leastOf, WHY } from './ends.js';
 import { placedRow, type PlacedRow } from './placed.js';
@@ -11,9 +13,9 @@ export interface Kept {
   readonly keep: Keep;
   readonly held: Member;
   readonly by: Member;
-  readonly way: 'screws' | 'brackets' | 'glue' | 'rests';
+  readonly way: 'screws' | 'plates' | 'brackets' | 'glue' | 'rests';
   readonly placed?: PlacedRow;
-  /** How many brackets. */
+  /** How many brackets or plates. */
   readonly count?: number;
   /** Why it is not screwed, where screws were asked for. */
   readonly why?: string;
@@ -78,12 +80,30 @@ function isUsual({ through, into, contact, joint }: Row): boolean {
   return Math.abs(reachAlong(through, contact.normal)[0] - (contact.plane - thickness)) < FLUSH;
 }
 
+/** So wide a panel of solid wood moves more across its grain than screws give, mm. */
+const MOVES = 200;
+
+const isSolidWood = ({ stock }: Member) => propertiesOf(stock).material.form === 'solid';
+
+/** Whether a member moves across its grain, along the face that another meets it with, where that one does not move with it. */
+function movesAgainst(member: Member, other: Member, { normal }: Contact): boolean {
+  const { v } = member.frame;
+  if (!isSolidWood(member) || toMm(member.width.value) <= MOVES || Math.abs(dot(v, normal)) > Math.SQRT1_2) return false;
+  return !isSolidWood(other) || Math.abs(dot(other.frame.v, v)) < Math.SQRT1_2;
+}
+
+/** The plates between two members of which one moves against the other, and is not to be screwed fast; null for others. */
+function platesBetween(held: Member, by: Member): number | null {
+  const met = contactOf(by, held);
+  return met && (movesAgainst(held, by, met) || movesAgainst(by, held, met)) ? bracketsBetween(held, by) : null;
+}
+
 function rowsOf(keep: Keep, members: ReadonlyMap<string, Member>, { unit }: Carried): readonly PlacedRow[] | NoRow['why'] | null {
   if (keep.way !== 'usual' && keep.way !== 'screws') return null;
   const [held, by] = membersOf(keep, members);
   const row = rowBetween(by, held, unit);
   if ('why' in row) return row.why;
-  if (keep.way === 'usual' && !isUsual(row)) return null;
+  if (keep.way === 'usual' && (!isUsual(row) || platesBetween(held, by) !== null)) return null;
   return keepersOf(row, unit).map((r) => placedRow(held.id, r, leastOf(r)));
 }
 
@@ -123,10 +143,11 @@ export function keptBy(carried: Carried, members: ReadonlyMap<string, Member>, d
     if (placed) return { keep, held, by, way: 'screws', placed };
     if (keep.way === 'rests') return { keep, held, by, way: 'rests' };
     const apart = rootOf(held.id) !== rootOf(by.id);
-    if (keep.way === 'usual' && !apart) return { keep, held, by, way: 'rests' };
+    const plated = keep.way === 'plates' || (keep.way === 'usual' && platesBetween(held, by) !== null);
+    if (keep.way === 'usual' && !apart && !plated) return { keep, held, by, way: 'rests' };
     roots.set(rootOf(held.id), rootOf(by.id));
-    const count = keep.way === 'usual' || keep.way === 'brackets' ? bracketsBetween(held, by) : null;
-    if (count !== null) return { keep, held, by, way: 'brackets', count };
+    const count = plated || keep.way === 'usual' || keep.way === 'brackets' ? bracketsBetween(held, by) : null;
+    if (count !== null) return { keep, held, by, way: plated ? 'plates' : 'brackets', count };
     const none = keep.way === 'screws' ? rowsOf(keep, members, carried) : null;
     return { keep, held, by, way: 'glue', ...(keep.way === 'screws' ? { why: typeof none === 'string' ? WHY[none] : CLASHES } : {}) };
   });

@@ -248,20 +248,24 @@ test('a machine on four feet presses where they are, and one that is over nothin
 
 test('a deck of solid wood says how much it moves, and is fine once it may', () => {
   const own = pressStand();
-  const decked = (deck: Partial<NonNullable<Level['deck']>>) =>
+  const decked = (deck: Partial<NonNullable<Level['deck']>>, way: 'usual' | 'screws' | 'plates' = 'usual') =>
     solve(
       pressStand({
         joined: 'between',
+        fastened: { 'deck on rail': way },
         top: { ...own.top, level: { ...own.top.level, deck: { stock: 'ash27', goes: 'over', gap: ZERO, ...deck } } },
       }),
       shop,
       {},
     ).checks.find((c) => c.id.startsWith('moves-'));
-  const fast = decked({});
+  // By itself it is held by plates.
+  expect(decked({})).toMatchObject({ severity: 'good' });
+  const fast = decked({}, 'screws');
   // White ash, 472 wide, flat sawn, 6 to 10 %: 472 × 0.00274 × 4 = 5.17.
   expect(writeExactly(fast?.sentence ?? [])).toContain('5.2 mm across its grain');
   expect([fast?.severity, fast?.fixes.length]).toEqual(['look', 1]);
-  expect(decked({ slides: true })).toMatchObject({ severity: 'good' });
+  expect(decked({}, 'plates')).toMatchObject({ severity: 'good' });
+  expect(decked({ slides: true }, 'screws')).toMatchObject({ severity: 'good' });
   expect(decked({ stock: 'ply12' })).toBeUndefined();
 });
 

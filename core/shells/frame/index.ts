@@ -229,12 +229,6 @@ export const frame: ShellKind<Frame> = {
   shape,
   racking: frameRacking,
   withStock: frameStock,
-  lettingSlide: (piece, { node }) => {
-    const { level } = piece.top;
-    if (node !== TOP_NODE || !level.deck) return null;
-    const deck = { ...level.deck, slides: true as const };
-    return { kind: 'piece', patch: { top: { ...piece.top, level: { ...level, deck } } } };
-  },
   standingWider,
   withThings: withThingsOnTop,
   remedies: frameRemedies,

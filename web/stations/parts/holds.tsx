@@ -16,6 +16,7 @@ const WAYS: Readonly<Record<FastenWay, string>> = {
   screws: 'by screws',
   nails: 'by brads and glue',
   bolts: 'by bolts',
+  plates: 'by plates that let it move',
   brackets: 'by angle brackets',
   glue: 'by glue alone',
   rests: 'by its weight alone',
