@@ -25,6 +25,10 @@ function metres({ part, edge }: Of<'edge'>, parts: ReadonlyMap<string, Part>): n
   return toMm(edge === 'v0' || edge === 'v1' ? p.length.value : p.width.value) / 1000;
 }
 
+/** A run of edges as it is counted in the shop, from m. */
+const runText = (metres: number, { unit }: Settings): string =>
+  unit === 'in' ? `${(metres / 0.3048).toFixed(0)} ft` : `${metres.toFixed(1)} m`;
+
 /** The steps that are done on parts before they are put together; those that make none of them are left out. */
 export function partSteps(
   parts: readonly Part[],
@@ -63,7 +67,7 @@ export function partSteps(
     }),
     ...step('band', 'Cover the edges that are seen', banded, {
       minutes: pieceMetres * TAKES.bandPerMetre,
-      says: [say`${pieceMetres.toFixed(1)} m in all; trimmed flush before anything is measured from that edge.`],
+      says: [say`${runText(pieceMetres, settings)} in all; trimmed flush before anything is measured from that edge.`],
     }),
     ...step('recess', 'Grooves, housings, rebates and notches', recesses, {
       ...cut,
@@ -94,7 +98,7 @@ export function partSteps(
 }
 
 /** Easing the edges that are seen, once it stands. */
-export function easeStep(parts: readonly Part[], worksOf: ReadonlyMap<string, readonly PartWork[]>): readonly Draft[] {
+export function easeStep(parts: readonly Part[], worksOf: ReadonlyMap<string, readonly PartWork[]>, settings: Settings): readonly Draft[] {
   const byId = new Map(parts.map((p) => [p.id, p]));
   const eased = parts.flatMap((p) => worksOf.get(p.id) ?? []).filter((w): w is Of<'edge'> => w.kind === 'edge' && w.is === 'eased');
   if (eased.length === 0) return [];
@@ -107,7 +111,7 @@ export function easeStep(parts: readonly Part[], worksOf: ReadonlyMap<string, re
       parts: [...new Set(eased.map((w) => w.part))],
       works: eased,
       minutes: long * TAKES.easePerMetre,
-      says: [say`${long.toFixed(1)} m: three strokes of a plane or a block with 120 grit, as much everywhere.`],
+      says: [say`${runText(long, settings)}: three strokes of a plane or a block with 120 grit, as much everywhere.`],
     }),
   ];
 }

@@ -21,18 +21,22 @@ export interface SetUp {
 
 const partsIn = (works: readonly { readonly part: string }[]) => [...new Set(works.map((w) => w.part))];
 
+/** Whether a part is as wide as the boards that it is cut from: they are not ripped. */
+const isBoughtWide = ({ cut, member: { stock } }: Part): boolean => stock.form === 'board' && stock.width === cut.width.set;
+
 /** The settings of the saw: every width that is ripped, then every length that is crossed, the largest first. */
 export function sawSetups(parts: readonly Part[]): SetUp {
-  const by = (sizeOf: (p: Part) => Length, way: 'rip' | 'crosscut') =>
+  const ripped = parts.filter((p) => !isBoughtWide(p));
+  const by = (some: readonly Part[], sizeOf: (p: Part) => Length, way: 'rip' | 'crosscut') =>
     grouped(
-      [...parts].sort((a, b) => sizeOf(b) - sizeOf(a)),
+      [...some].sort((a, b) => sizeOf(b) - sizeOf(a)),
       (p) => `${sizeOf(p)}`,
     ).map((alike): Setup => {
       const at = len(sizeOf(alike[0] as Part));
       return { says: way === 'rip' ? say`Rip to ${at}` : say`Crosscut to ${at}`, parts: alike.map((p) => p.id), count: alike.length };
     });
-  const setups = [...by((p) => p.cut.width.set, 'rip'), ...by((p) => p.cut.length.set, 'crosscut')];
-  return { setups, minutes: setups.length * TAKES.setSaw + 2 * parts.length * TAKES.cut };
+  const setups = [...by(ripped, (p) => p.cut.width.set, 'rip'), ...by(parts, (p) => p.cut.length.set, 'crosscut')];
+  return { setups, minutes: setups.length * TAKES.setSaw + (ripped.length + parts.length) * TAKES.cut };
 }
 
 /** Bits that a router is usually at hand with, by the unit of the shop. */

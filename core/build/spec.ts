@@ -97,7 +97,7 @@ export function buildingOf(piece: string): Building {
     order: 'bottom up',
     stands: 'upright',
     glue: 'pva',
-    finish: 'oil',
+    finish: 'none',
     coats: 3,
     celsius: 18,
     moved: [],

@@ -134,7 +134,7 @@ export function stepsOf(solution: Solution, building: Building, pace: OwnPace = 
     ...partSteps(batches[0] ?? [], works, assembling.settings, { suffix: '', of: '' }),
     ...(main >= 0 ? [dry] : []),
     ...assembly,
-    ...easeStep(solution.parts, works),
+    ...easeStep(solution.parts, works, assembling.settings),
     ...coatSteps(solution, building),
     standStep(
       solution,

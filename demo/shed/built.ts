@@ -22,6 +22,7 @@ export const BUILDINGS: Record<string, Building> = {
   'build-composing-table': {
     ...buildingOf('composing-table'),
     cut: 'as it goes',
+    finish: 'oil',
     stands: 'upside down',
     celsius: 14,
     hours: {
