@@ -54,7 +54,7 @@ test('from a solved piece to a finished log: steps, their settings, what is cut,
   await step(page, /Saw the parts to size/).click();
   await hands.tick('This step is done');
   await hands.type('It took, minutes', '164');
-  await expect(page.getByText(/^2 of 15 steps done/)).toBeVisible();
+  await expect(page.getByText(/^2 of 12 steps done/)).toBeVisible();
 
   // Hours on two evenings: the plan keeps to them.
   await page.getByText('The hours there are').click();
@@ -202,12 +202,12 @@ test('desk and phone: paired by the code, ticks made without a connection come l
     await done.tap();
     await done.tap();
     await expect(phone.getByRole('status')).toContainText('2 waiting to be sent');
-    await expect(phone.getByText('Step 4 of 19, 16 to go')).toBeVisible();
+    await expect(phone.getByText('Step 4 of 16, 13 to go')).toBeVisible();
     await inShop.setOffline(false);
     await expect(phone.getByRole('status')).toContainText('all sent');
 
     await desk.goto(`${running.url}/p/print-shed/pieces/mat-stand/build`);
-    await expect(desk.getByText(/^3 of 19 steps done/)).toBeVisible({ timeout: 30_000 });
+    await expect(desk.getByText(/^3 of 16 steps done/)).toBeVisible({ timeout: 30_000 });
     await desk.goto(`${running.url}/p/print-shed/settings`);
     await desk.getByRole('button', { name: 'Remove Phone in the shop' }).click();
     await expect(desk.getByRole('list', { name: 'Phones that are paired' })).toHaveCount(0);

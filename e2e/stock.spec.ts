@@ -103,7 +103,7 @@ test('what to buy: whole sheets with their prices against a budget, and everythi
   await expect(slides.getByRole('cell').last()).toHaveText('168');
   await hands.type(/^On hand of Ball slide 45/, '2');
   await expect(slides.getByRole('cell').last()).toHaveText('120');
-  await expect(page.getByRole('table', { name: 'Besides wood' }).getByRole('row', { name: /oil/ })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Besides wood' }).getByRole('row', { name: /wood glue/ })).toBeVisible();
   const wanted = page.waitForEvent('download');
   await page.getByRole('button', { name: 'As CSV' }).click();
   const path = await (await wanted).path();

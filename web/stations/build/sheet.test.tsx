@@ -7,7 +7,7 @@ import { asked, wired } from '../../test/on-bench.js';
 import { BuildSheet } from './sheet.js';
 
 const CASE = newCase(onHand('mm'));
-const BUILDING = { ...buildingOf('it'), finish: 'oil', hours: usualHours('2026-11-23') };
+const BUILDING = { ...buildingOf('it'), finish: 'oil' as const, hours: usualHours('2026-11-23') };
 const PROJECT = projectOf(CASE, workshopOf('mm', means('mm', CASE)), { buildings: [{ id: 'it', version: 1, data: BUILDING }] });
 
 test('each control of the worksheet of Build changes what it says of how it is built; the steps are looked at', async () => {

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import styled from 'styled-components';
 import { buildingFor, holdsOf, onTheWall, sortsOfHolds, type Hold, type SortOfHold } from '../../../core/build/index.js';
 import { sortOfKeep } from '../../../core/shells/index.js';
 import { boughtText } from '../../../core/formats/bought-text.js';
@@ -8,8 +9,20 @@ import { ON_THE_WALL, type Bought, type FastenWay } from '../../../core/piece/in
 import { useBench } from '../../bench/bench.js';
 import { useProject } from '../../data/project.js';
 import { Laid } from '../../shared/laid.js';
+import { ghostEdge, paper } from '../../theme/tokens.js';
 import { Term } from '../../shared/term.js';
-import { Faint, Select, Table, type Choice } from '../../shared/ui.js';
+import { Faint, Select, type Choice } from '../../shared/ui.js';
+
+/** What is joined, with what, and how that is chosen, beside each other where there is room. */
+const Joint = styled.li`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+  align-items: center;
+  gap: 4px 16px;
+  padding: 8px;
+  background: ${paper};
+  border-bottom: 1px solid ${ghostEdge};
+`;
 
 const WAYS: Readonly<Record<FastenWay, string>> = {
   usual: 'as is usual',
@@ -83,17 +96,17 @@ function SortRow({ sort }: { sort: SortOfHold }) {
   const { chosen } = sort;
   const keys = sort.holds.every(isApart) ? sort.holds.map(keyOf) : [sort.sort];
   return (
-    <tr>
-      <td>
+    <Joint>
+      <div>
         <Term>{sort.sort}</Term>
         <br />
         <Faint>{letters}</Faint>
-      </td>
-      <td>
+      </div>
+      <div>
         {writeSentence(sort.says, precision)}
         <Taken takes={sort.takes} />
-      </td>
-      <td>
+      </div>
+      <div>
         {chosen ? (
           <Select
             label={`How ${sort.sort} is held, ${letters}`}
@@ -103,8 +116,8 @@ function SortRow({ sort }: { sort: SortOfHold }) {
             onChange={(way) => choose(keys, way, sort.sort)}
           />
         ) : null}
-      </td>
-    </tr>
+      </div>
+    </Joint>
   );
 }
 
@@ -115,13 +128,13 @@ function WallRow() {
   const wall = useMemo(() => onTheWall(solution), [solution]);
   if (!wall) return null;
   return (
-    <tr>
-      <td>{ON_THE_WALL}</td>
-      <td>
+    <Joint>
+      <div>{ON_THE_WALL}</div>
+      <div>
         {wall.takes.length === 0 ? 'not known what holds it' : null}
         <Taken takes={wall.takes} />
-      </td>
-      <td>
+      </div>
+      <div>
         <Select
           label="What it is fixed to"
           hideLabel
@@ -129,8 +142,8 @@ function WallRow() {
           choices={choicesOf(wall.choices)}
           onChange={(way) => choose([ON_THE_WALL], way, ON_THE_WALL)}
         />
-      </td>
-    </tr>
+      </div>
+    </Joint>
   );
 }
 
@@ -141,21 +154,12 @@ export function WhatHoldsIt() {
   return (
     <Laid.section aria-label="What holds it" $above={14}>
       <h3>What holds it</h3>
-      <Table>
-        <thead>
-          <tr>
-            <th>Joint</th>
-            <th>Held</th>
-            <th>How it is to be held</th>
-          </tr>
-        </thead>
-        <tbody>
-          {sorts.map((sort) => (
-            <SortRow key={sort.holds.map(keyOf).join()} sort={sort} />
-          ))}
-          <WallRow />
-        </tbody>
-      </Table>
+      <ul>
+        {sorts.map((sort) => (
+          <SortRow key={sort.holds.map(keyOf).join()} sort={sort} />
+        ))}
+        <WallRow />
+      </ul>
     </Laid.section>
   );
 }
