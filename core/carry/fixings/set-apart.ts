@@ -53,20 +53,29 @@ interface Placed {
 /** What is carried never changes, so that its screws are placed once. */
 const known = new WeakMap<Carried, Placed>();
 
+/** What would keep each in its place. */
+type Keepers = readonly (readonly [Keep, PlacedRow])[];
+
+/** Rows that hold, set apart from those that only keep; which of these are clear of all, and which are not. */
+function beside(holding: readonly PlacedRow[], keepers: Keepers) {
+  const apart = setApart([...holding, ...keepers.map(([, row]) => row)]);
+  const clashing = new Set(clashesOf(apart).flatMap((c) => ('other' in c ? [c.row, c.other] : [c.row])));
+  const now = keepers.map(([keep], i) => [keep, apart[holding.length + i] as PlacedRow] as const);
+  return {
+    holding: apart.slice(0, holding.length),
+    clear: new Map(now.filter(([, row]) => !clashing.has(row))),
+    inTheWay: new Set(now.flatMap(([keep, row]) => (clashing.has(row) ? [keep] : []))),
+  };
+}
+
 /** Rows that hold, and those that only keep, which give way to them: further in, or not at all. */
-function withKeepers(carried: Carried, holding: readonly PlacedRow[], members: ReadonlyMap<string, Member>): Placed {
+function withKeepers(carried: Carried, rows: readonly PlacedRow[], members: ReadonlyMap<string, Member>): Placed {
   const ways = keptRows(carried, members);
-  let tried: (readonly [Keep, PlacedRow])[] = [...ways].map(([keep, [row]]) => [keep, row as PlacedRow]);
-  for (const last of [false, true]) {
-    const apart = setApart([...holding, ...tried.map(([, row]) => row)]);
-    const clashing = new Set(clashesOf(apart).flatMap((c) => ('other' in c ? [c.row, c.other] : [c.row])));
-    const now = tried.map(([keep], i) => [keep, apart[holding.length + i] as PlacedRow] as const);
-    const driven = new Map(now.filter(([, row]) => !clashing.has(row)));
-    if (last || driven.size === tried.length)
-      return { rows: [...apart.slice(0, holding.length), ...driven.values()], kept: keptBy(carried, members, driven) };
-    tried = now.map(([keep, row]) => [keep, (clashing.has(row) && ways.get(keep)?.[1]) || row]);
-  }
-  throw new Error('unreachable');
+  const usual: Keepers = [...ways].map(([keep, [row]]) => [keep, row as PlacedRow]);
+  const first = beside(rows, usual);
+  const further = (): Keepers => usual.map(([keep, row]) => [keep, (first.inTheWay.has(keep) && ways.get(keep)?.[1]) || row]);
+  const { holding, clear } = first.inTheWay.size === 0 ? first : beside(rows, further());
+  return { rows: [...holding, ...clear.values()], kept: keptBy(carried, members, clear) };
 }
 
 function placedIn(carried: Carried): Placed {
