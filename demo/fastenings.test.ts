@@ -1,5 +1,5 @@
 import { SOLD, allKept } from '../core/carry/index.js';
-import { holesOf } from '../core/build/index.js';
+import { holdsOf, holesOf, sortsOfHolds } from '../core/build/index.js';
 import { writeExactly } from '../core/figure/index.js';
 import { toMm } from '../core/length/index.js';
 import { FLOOR, LETS_GO, MAY_LIE, PLACE, type PieceEdit } from '../core/piece/index.js';
@@ -170,4 +170,16 @@ describe('on the wall', () => {
     // 18 and 25: 40 is the longest sold that is no longer than 43.
     expect(lines(solved('mat-drawer'))).toEqual(Array(2).fill([2, 'wood screws No. 8', 40]));
   });
+});
+
+test('slats across solid rails are screwed alone, since glue would tear as they move; shelves of sheet into their sides are glued too', () => {
+  const said = (id: string, sort: string) =>
+    sortsOfHolds(holdsOf(solved(id), { glue: 'pva' })).flatMap((s) =>
+      s.sort === sort && s.takes.length > 0 ? [writeExactly(s.says)] : [],
+    );
+  expect(said('guest-bed', 'slat on rail')).toEqual(['screwed']);
+  expect(said('roller-case', 'shelf on side')).toEqual(['screwed and glued']);
+  // Each two once, and as many screws as are bought for them.
+  const holds = holdsOf(solved('roller-case'), { glue: 'pva' });
+  expect(new Set(holds.map((h) => [h.held.id, h.by.id].sort().join())).size).toBe(holds.length);
 });

@@ -1,5 +1,7 @@
 import { allKept, contactOf } from '../carry/index.js';
-import type { Bought, Joint } from '../piece/index.js';
+import type { Bought, Joint, Member } from '../piece/index.js';
+import { dot } from '../solid/index.js';
+import { propertiesOf } from '../stock/index.js';
 import type { Solution } from '../solution/index.js';
 import { glueOf } from './products.js';
 import type { Building } from './spec.js';
@@ -7,8 +9,19 @@ import type { Building } from './spec.js';
 /** Joints that glue goes into, unless none is used. */
 const GLUED: ReadonlySet<Joint['how']> = new Set(['housed', 'glued', 'nails', 'screws', 'pocket screws']);
 
-/** Whether glue goes into a joint where any is used. @example isGlued({ how: 'bolts' }) // false */
-export const isGlued = ({ how }: Pick<Joint, 'how'>): boolean => GLUED.has(how);
+const isSolidWood = ({ stock }: Member) => propertiesOf(stock).material.form === 'solid';
+
+/** Whether a face of solid wood is screwed across the grain of other solid wood, as a slat is on its rail: glue would tear as it moves. */
+function isAcrossGrain({ how, carried, carrier }: Joint, members: ReadonlyMap<string, Member>): boolean {
+  const [own, by] = [members.get(carried), members.get(carrier)];
+  const met = how === 'screws' && own && by && isSolidWood(own) && isSolidWood(by) ? contactOf(by, own) : null;
+  if (!own || !by || !met) return false;
+  return Math.abs(dot(own.frame.n, met.normal)) > Math.SQRT1_2 && Math.abs(dot(own.frame.u, by.frame.u)) < Math.SQRT1_2;
+}
+
+/** Whether glue goes into a joint where any is used. @example isGlued({ carried: 'a', carrier: 'b', how: 'bolts' }, MEMBERS) // false */
+export const isGlued = (joint: Joint, members: ReadonlyMap<string, Member>): boolean =>
+  GLUED.has(joint.how) && !isAcrossGrain(joint, members);
 
 /** m² of joint that a litre of glue is spread on: some 200 g on each, as makers of wood glue ask for, and what runs out. */
 const SPREAD = 4;
@@ -21,7 +34,7 @@ export function gluedArea({ shape, carried }: Pick<Solution, 'shape' | 'carried'
   const members = new Map(shape.members.map((m) => [m.id, m]));
   const pairs = new Map<string, number>();
   const kept = allKept(carried).flatMap(({ way, keep }) => (way === 'glue' ? [[keep.held, keep.by] as const] : []));
-  for (const [a, b] of [...shape.joints.filter(isGlued).map((j) => [j.carried, j.carrier] as const), ...kept]) {
+  for (const [a, b] of [...shape.joints.filter((j) => isGlued(j, members)).map((j) => [j.carried, j.carrier] as const), ...kept]) {
     const [one, other] = [members.get(a), members.get(b)];
     const met = one && other ? contactOf(one, other) : null;
     if (met) pairs.set([a, b].sort().join(' '), met.area);

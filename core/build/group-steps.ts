@@ -257,7 +257,7 @@ export function groupStep(
   const own = byItself ? joins.slice(0, Math.ceil(joins.length / each.length)) : joins;
   const units = unitsOf(group);
   const glue = glueOf(building.glue);
-  const glued = joins.filter((j) => isGlued(j.joint)).length;
+  const glued = joins.filter((j) => isGlued(j.joint, a.members)).length;
   const clamps = glue.id === 'none' ? null : clampsFor(one, own, a);
   const kg = Math.max(...each.map((some) => some.reduce((sum, m) => sum + massOf(m), 0)));
   const whole = byItself ? kg : standing.reduce((sum, id) => sum + massOf(a.members.get(id) as Member), 0);

@@ -1,9 +1,7 @@
 import { formatLength, toMm, type Length, type Precision } from '../length/index.js';
 import type { Bought } from '../piece/index.js';
+import { oneOf } from '../solution/index.js';
 import { inShop, soldBy } from './sold-by.js';
-
-/** What there is one of, by what several are called. @example oneOf('wood screws No. 8') // 'wood screw No. 8' */
-export const oneOf = (what: string): string => what.replace(/^((?:wood |pocket )?screw|brad|bolt|shelf pin|angle bracket|figure-eight plate|hinge)s\b/, '$1');
 
 /**
  * How much of a thing, and what it is: "12" and "wood screws No. 8, 40 mm"; of a run its whole length first.

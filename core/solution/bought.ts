@@ -13,6 +13,10 @@ function edging({ parts, piece }: Solution): Bought[] {
   return [{ what, thick: banding, length: fromUnits(long * (1 + EDGING_SPARE)), count: 1, each: 'run' }];
 }
 
+/** What there is one of, by what several are called. @example oneOf('wood screws No. 8') // 'wood screw No. 8' */
+export const oneOf = (what: string): string =>
+  what.replace(/^((?:wood |pocket )?screw|brad|bolt|shelf pin|angle bracket|figure-eight plate|hinge)s\b/, '$1');
+
 /**
  * Equal things counted together, and runs of one kind as one as long as all of them.
  * @example together([{ what: 'pin', count: 2, each: 'piece' }, { what: 'pin', count: 3, each: 'piece' }])[0].count // 5
