@@ -87,6 +87,14 @@ function wayOut(unit: Unit, others: readonly Member[]): { readonly way: Vector |
   return { way: null, barredBy: least ?? [] };
 }
 
+/** What was asked last of each first member, among so many units and members that stand. */
+const asked = new WeakMap<
+  Member,
+  Map<string, { readonly wanted: readonly Unit[]; readonly standing: readonly Member[]; readonly order: readonly GoesIn[] }>
+>();
+
+const same = <T>(a: readonly T[], b: readonly T[]) => a.length === b.length && a.every((one, i) => one === b[i]);
+
 /**
  * The order in which units go in where others stand: found backwards, by taking each out by a straight way that nothing bars, the last of
  * the wanted order first (after Wilson and Latombe 1994). What no way is free for goes in where it was wanted.
@@ -94,6 +102,20 @@ function wayOut(unit: Unit, others: readonly Member[]): { readonly way: Vector |
  * @example orderOf([[SHELF]], [])[0].way // [0, -1, 0]
  */
 export function orderOf(wanted: readonly Unit[], standing: readonly Member[]): readonly GoesIn[] {
+  const first = wanted[0]?.[0];
+  if (!first) return [];
+  const known = asked.get(first) ?? new Map();
+  asked.set(first, known);
+  const key = `${wanted.length} ${standing.length}`;
+  const before = known.get(key);
+  const sameUnits = (units: readonly Unit[]) => units.length === wanted.length && units.every((u, i) => same(u, wanted[i] as Unit));
+  if (before && same(before.standing, standing) && sameUnits(before.wanted)) return before.order;
+  const order = newOrder(wanted, standing);
+  known.set(key, { wanted, standing, order });
+  return order;
+}
+
+function newOrder(wanted: readonly Unit[], standing: readonly Member[]): readonly GoesIn[] {
   const left = [...wanted];
   const order: GoesIn[] = [];
   for (;;) {

@@ -95,6 +95,10 @@ export function meetings(rows: readonly PlacedRow[]): Clash[] {
   return found;
 }
 
+/** Whether a row meets none of some others, faces none, and lands in nothing that is cut for others. */
+export const isClear = (row: PlacedRow, others: readonly PlacedRow[]): boolean =>
+  landings(row).length === 0 && !others.some((o) => overlap(row.reach, o.reach, HEAD_ROOM) && meeting(row, o).length > 0);
+
 /** The least wood between two rows, mm; without end where they are far apart. */
 function nearest(row: PlacedRow, other: PlacedRow): number {
   let least = Infinity;

@@ -29,7 +29,7 @@ const ON = 20;
 /** A face is square to a screw where its head begins no further from the outside than this, mm. */
 const FLUSH = 0.01;
 /** Where others are in the way, it starts so much further in from both ends, mm. */
-const INSET = 60;
+const INSETS = [0, 30, 60, 100] as const;
 /** What the short screws of a bracket need of wood, mm. */
 const FOR_BRACKET = 18;
 /** There is a bracket so often, two at least where there is room for two, mm. */
@@ -66,8 +66,9 @@ function keepersOf(row: Row, unit: LengthUnit): readonly Row[] {
       joint: { ...row.joint, length: row.joint.length + by },
     };
     const [low, high] = row.room;
-    const further = { ...short, room: [low + INSET, high - INSET] as const };
-    found = [short, ...(mostAcross(high - low - 2 * INSET, row.screw) > 0 ? [further] : [])];
+    found = INSETS.flatMap((inset) =>
+      inset === 0 || mostAcross(high - low - 2 * inset, row.screw) > 0 ? [{ ...short, room: [low + inset, high - inset] as const }] : [],
+    );
     keepers.set(row, found);
   }
   return found;

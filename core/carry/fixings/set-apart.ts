@@ -1,6 +1,6 @@
 import type { Sentence } from '../../figure/index.js';
 import type { Carried } from '../carry.js';
-import { clashesOf, comeTooNear, meetings } from './clashes.js';
+import { comeTooNear, isClear, meetings } from './clashes.js';
 import { cutsAlong } from './cuts.js';
 import { setAside, type Row } from './driven.js';
 import type { Fixing } from './fixing.js';
@@ -53,29 +53,26 @@ interface Placed {
 /** What is carried never changes, so that its screws are placed once. */
 const known = new WeakMap<Carried, Placed>();
 
-/** What would keep each in its place. */
-type Keepers = readonly (readonly [Keep, PlacedRow])[];
-
-/** Rows that hold, set apart from those that only keep; which of these are clear of all, and which are not. */
-function beside(holding: readonly PlacedRow[], keepers: Keepers) {
-  const apart = setApart([...holding, ...keepers.map(([, row]) => row)]);
-  const clashing = new Set(clashesOf(apart).flatMap((c) => ('other' in c ? [c.row, c.other] : [c.row])));
-  const now = keepers.map(([keep], i) => [keep, apart[holding.length + i] as PlacedRow] as const);
-  return {
-    holding: apart.slice(0, holding.length),
-    clear: new Map(now.filter(([, row]) => !clashing.has(row))),
-    inTheWay: new Set(now.flatMap(([keep, row]) => (clashing.has(row) ? [keep] : []))),
-  };
-}
-
-/** Rows that hold, and those that only keep, which give way to them: further in, or not at all. */
-function withKeepers(carried: Carried, rows: readonly PlacedRow[], members: ReadonlyMap<string, Member>): Placed {
-  const ways = keptRows(carried, members);
-  const usual: Keepers = [...ways].map(([keep, [row]]) => [keep, row as PlacedRow]);
-  const first = beside(rows, usual);
-  const further = (): Keepers => usual.map(([keep, row]) => [keep, (first.inTheWay.has(keep) && ways.get(keep)?.[1]) || row]);
-  const { holding, clear } = first.inTheWay.size === 0 ? first : beside(rows, further());
-  return { rows: [...holding, ...clear.values()], kept: keptBy(carried, members, clear) };
+/** Rows that hold, and those that only keep, which give way to them and to each other: further in, or not at all. */
+function withKeepers(carried: Carried, holding: readonly PlacedRow[], members: ReadonlyMap<string, Member>): Placed {
+  const inMember = new Map<string, PlacedRow[]>();
+  const isIn = ({ row }: PlacedRow) => [row.through.id, row.into.id];
+  const add = (row: PlacedRow) => isIn(row).forEach((id) => inMember.set(id, [...(inMember.get(id) ?? []), row]));
+  const rows = setApart(holding);
+  rows.forEach(add);
+  const driven = new Map<Keep, PlacedRow>();
+  for (const [keep, ways] of keptRows(carried, members)) {
+    const clear = ways.find((row) =>
+      isClear(
+        row,
+        isIn(row).flatMap((id) => inMember.get(id) ?? []),
+      ),
+    );
+    if (!clear) continue;
+    driven.set(keep, clear);
+    add(clear);
+  }
+  return { rows: [...rows, ...driven.values()], kept: keptBy(carried, members, driven) };
 }
 
 function placedIn(carried: Carried): Placed {
