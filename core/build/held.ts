@@ -1,8 +1,8 @@
 import { allKept, type Kept } from '../carry/index.js';
 import { say, sold, type Sentence } from '../figure/index.js';
-import type { Bought, Joint } from '../piece/index.js';
+import type { Bought, Fastener, Joint } from '../piece/index.js';
 import { isGlued } from './glue-to-buy.js';
-import { fastenersOf, oneOf, type Fastener, type Solution } from '../solution/index.js';
+import { fastenersOf, oneOf, type Solution } from '../solution/index.js';
 
 /** Two members, whichever is named first. @example pairOf('b', 'a') // 'a b' */
 export const pairOf = (a: string, b: string): string => (a < b ? `${a} ${b}` : `${b} ${a}`);

@@ -240,6 +240,11 @@ export interface Bought {
   readonly each: 'pair' | 'piece' | 'run' | 'litre';
 }
 
+/** What is driven or put in between two members, or a member and a place, as it is bought. */
+export interface Fastener extends Bought {
+  readonly between: readonly [string, string];
+}
+
 /** A named figure of a space, such as the width of a drawer box, or a plain remark about it. */
 export interface Fact {
   readonly name: string;

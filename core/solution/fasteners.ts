@@ -1,14 +1,9 @@
 import { allBolts, allBrads, allKept, allScrews, bracketScrew } from '../carry/index.js';
 import { PIN, POCKET_HOLE, pocketScrewLength } from '../joints/index.js';
 import { mm } from '../length/index.js';
-import type { Bought, Feature } from '../piece/index.js';
+import type { Bought, Fastener, Feature } from '../piece/index.js';
 import type { Solution } from './solve.js';
 import { wallFasteners } from './wall.js';
-
-/** What is driven or put in between two members, as it is bought. */
-export interface Fastener extends Bought {
-  readonly between: readonly [string, string];
-}
 
 type Hole = Extract<Feature, { kind: 'hole' }>;
 

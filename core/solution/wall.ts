@@ -1,7 +1,6 @@
 import { bracketScrew, extentsOf, longestSold } from '../carry/index.js';
 import { inch, mm, toMm, type LengthUnit } from '../length/index.js';
-import { ON_THE_WALL, PLACE, WALL_WAYS, hangs, type Bought, type Member } from '../piece/index.js';
-import type { Fastener } from './fasteners.js';
+import { ON_THE_WALL, PLACE, WALL_WAYS, hangs, type Bought, type Fastener, type Member } from '../piece/index.js';
 import type { Solution } from './solve.js';
 
 type WallWay = (typeof WALL_WAYS)[number];
