@@ -87,11 +87,15 @@ function wayOut(unit: Unit, others: readonly Member[]): { readonly way: Vector |
   return { way: null, barredBy: least ?? [] };
 }
 
+/** An order that was asked for, and what for. */
+interface Asked {
+  readonly wanted: readonly Unit[];
+  readonly standing: readonly Member[];
+  readonly order: readonly GoesIn[];
+}
+
 /** What was asked last of each first member, among so many units and members that stand. */
-const asked = new WeakMap<
-  Member,
-  Map<string, { readonly wanted: readonly Unit[]; readonly standing: readonly Member[]; readonly order: readonly GoesIn[] }>
->();
+const asked = new WeakMap<Member, Map<string, Asked>>();
 
 const same = <T>(a: readonly T[], b: readonly T[]) => a.length === b.length && a.every((one, i) => one === b[i]);
 
@@ -104,7 +108,7 @@ const same = <T>(a: readonly T[], b: readonly T[]) => a.length === b.length && a
 export function orderOf(wanted: readonly Unit[], standing: readonly Member[]): readonly GoesIn[] {
   const first = wanted[0]?.[0];
   if (!first) return [];
-  const known = asked.get(first) ?? new Map();
+  const known = asked.get(first) ?? new Map<string, Asked>();
   asked.set(first, known);
   const key = `${wanted.length} ${standing.length}`;
   const before = known.get(key);
