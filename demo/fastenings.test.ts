@@ -157,6 +157,8 @@ describe('on the wall', () => {
     const told = solved('roller-wall-case').checks.find((c) => c.id === 'hung');
     expect(writeExactly(told?.sentence ?? [])).toContain('No. 14 x 100');
     expect(lines(solved('roller-wall-case'))).toEqual([[2, 'wood screws No. 14', 100]]);
+    // Told while it stood, plaster board is no longer meant.
+    expect(lines(wall('hollow', 'roller-wall-case'))).toEqual([[2, 'wood screws No. 14', 100]]);
     expect(lines(wall('masonry', 'roller-wall-case'))).toEqual([[2, 'wall plugs 8 mm with screws', 60]]);
   });
 

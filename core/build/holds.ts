@@ -1,7 +1,7 @@
 import { grouped, type Sentence, writeExactly } from '../figure/index.js';
-import { FLOOR, HOLD_WAYS, KEEP_WAYS, PLACE, WALL_WAYS, hangs, type Bought, type FastenWay, type Member } from '../piece/index.js';
+import { FLOOR, HOLD_WAYS, KEEP_WAYS, PLACE, type Bought, type FastenWay, type Member } from '../piece/index.js';
 import { sortOfKeep, toldOf } from '../shells/index.js';
-import { isOnWall, together, wallFasteners, wallOf, type Solution } from '../solution/index.js';
+import { isOnWall, together, wallFasteners, wallOf, wallWays, type Solution } from '../solution/index.js';
 import { heldIn, howHeld, pairOf } from './held.js';
 import type { Building } from './spec.js';
 
@@ -58,9 +58,7 @@ export function holdsOf(solution: Solution, { glue }: Pick<Building, 'glue'>): r
 /** What fixes a piece to its wall, and to what it may be told; null where it is fixed to none. @example onTheWall(SOLVED).chosen // 'usual' */
 export function onTheWall(solution: Solution): Pick<SortOfHold, 'takes' | 'chosen' | 'choices'> | null {
   if (!isOnWall(solution)) return null;
-  // What hangs must not hang on plaster board.
-  const choices = hangs(solution.shape) ? WALL_WAYS.filter((way) => way !== 'hollow') : WALL_WAYS;
-  return { takes: together(wallFasteners(solution)), chosen: wallOf(solution.piece), choices };
+  return { takes: together(wallFasteners(solution)), chosen: wallOf(solution), choices: wallWays(solution) };
 }
 
 /** The same by the sorts of members, those that are held alike together. @example sortsOfHolds([]) // [] */

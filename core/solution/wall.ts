@@ -9,17 +9,20 @@ type WallWay = (typeof WALL_WAYS)[number];
 export const isOnWall = ({ piece, shape }: Pick<Solution, 'piece' | 'shape'>): boolean =>
   hangs(shape) || (piece.fixedToWall && shape.outside.is === 'built');
 
-/** What wall a piece was told to be fixed to. @example wallOf(CASE) // 'usual' */
-export function wallOf({ fastened }: Solution['piece']): WallWay {
-  const told = fastened?.[ON_THE_WALL];
-  return WALL_WAYS.find((way) => way === told) ?? 'usual';
+/** What a piece may be fixed to: what hangs must not hang on plaster board. @example wallWays(SOLVED).length // 4 */
+export const wallWays = ({ shape }: Pick<Solution, 'shape'>): readonly WallWay[] =>
+  hangs(shape) ? WALL_WAYS.filter((way) => way !== 'hollow') : WALL_WAYS;
+
+/** What wall a piece was told to be fixed to, where it may be. @example wallOf(SOLVED) // 'usual' */
+export function wallOf(solution: Pick<Solution, 'piece' | 'shape'>): WallWay {
+  const told = solution.piece.fastened?.[ON_THE_WALL];
+  return wallWays(solution).find((way) => way === told) ?? 'usual';
 }
 
 /** What goes into a wall in place of so many screws into studs. */
 function intoWall(wall: WallWay, studs: Bought, unit: LengthUnit): Bought {
   if (wall === 'masonry')
     return { what: 'wall plugs 8 mm with screws', length: unit === 'mm' ? mm(60) : inch(2.5), count: studs.count, each: 'piece' };
-  // What hangs must not hang on plaster board.
   return wall === 'hollow' ? { what: 'hollow-wall anchors', count: studs.count, each: 'piece' } : studs;
 }
 
@@ -35,7 +38,7 @@ function restrained(solution: Solution): readonly Bought[] {
   const count = toMm(solution.shape.overall.width.value) > BRACKETS.wide ? BRACKETS.more : BRACKETS.few;
   const short = { what: `wood screws ${screw.name}`, length: screw.length, count: 2 * count, each: 'piece' } as const;
   const long = { what: `wood screws ${screw.name}`, length: mm(longestSold(INTO_STUD, unit)), count: 2 * count, each: 'piece' } as const;
-  return [{ what: 'angle brackets', length: screw.leg, count, each: 'piece' }, short, intoWall(wallOf(solution.piece), long, unit)];
+  return [{ what: 'angle brackets', length: screw.leg, count, each: 'piece' }, short, intoWall(wallOf(solution), long, unit)];
 }
 
 /** In a place that is there, a part that lies along it is screwed by two, so far in, mm. */
@@ -75,8 +78,7 @@ export function wallFasteners(solution: Solution): readonly Fastener[] {
     first,
   );
   if (!uppermost) return parts;
-  const hung = () =>
-    solution.checks.flatMap((c) => (c.takes ?? []).map((b) => intoWall(wallOf(solution.piece), b, workshop.settings.unit)));
+  const hung = () => solution.checks.flatMap((c) => (c.takes ?? []).map((b) => intoWall(wallOf(solution), b, workshop.settings.unit)));
   const bought = hangs(shape) ? hung() : restrained(solution);
   return [...parts, ...bought.map((b): Fastener => ({ ...b, between: [uppermost.id, PLACE] }))];
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { fromWhere, type Step } from '../../../core/build/index.js';
 import type { Stands } from '../../../core/drawing/index.js';
@@ -28,14 +28,17 @@ export function StepPictures({
   const one = nth === null ? undefined : goesIn[nth];
   const letters = new Map(solution.parts.map((p) => [p.id, p.letter]));
   const show = (next: number) => setShown(next < 0 || next >= goesIn.length ? null : { step: step.id, nth: next });
-  const later = new Set(nth === null ? [] : goesIn.slice(nth + 1).flatMap((g) => g.parts));
-  const standing = step.standing.length > 0 ? step.standing : all;
+  const ids = useMemo(() => {
+    const later = new Set(nth === null ? [] : goesIn.slice(nth + 1).flatMap((g) => g.parts));
+    return (step.standing.length > 0 ? step.standing : all).filter((id) => !later.has(id));
+  }, [nth, goesIn, step, all]);
+  const fresh = useMemo(() => new Set(one?.parts ?? step.parts), [one, step]);
   return (
     <>
       <StepDrawing
         solution={solution}
-        ids={standing.filter((id) => !later.has(id))}
-        fresh={new Set(one?.parts ?? step.parts)}
+        ids={ids}
+        fresh={fresh}
         back={one?.way ?? null}
         stands={stands}
         label={one ? `${label}: number ${(nth ?? 0) + 1}` : label}
